@@ -1,0 +1,147 @@
+using Hepno.Core.Measures;
+
+namespace Hepno.Core.Blanks;
+
+/// <summary>How light the cloth is: decides white ink, dye and paper.</summary>
+public enum ColourClass
+{
+    /// <summary>White.</summary>
+    White,
+
+    /// <summary>Very light.</summary>
+    Pale,
+
+    /// <summary>Neither light nor dark.</summary>
+    Mid,
+
+    /// <summary>Dark.</summary>
+    Dark,
+}
+
+/// <summary>The fibres that recipes and rules tell apart.</summary>
+public enum Fibre
+{
+    /// <summary>Cotton.</summary>
+    Cotton,
+
+    /// <summary>Polyester.</summary>
+    Polyester,
+
+    /// <summary>Viscose and other cellulose.</summary>
+    Viscose,
+
+    /// <summary>Nylon.</summary>
+    Nylon,
+
+    /// <summary>Elastane.</summary>
+    Elastane,
+
+    /// <summary>Anything else.</summary>
+    Other,
+}
+
+/// <summary>What kind of garment a style is; step standards depend on it.</summary>
+public enum GarmentKind
+{
+    /// <summary>T-shirt.</summary>
+    Tee,
+
+    /// <summary>Sweatshirt without a hood.</summary>
+    Sweatshirt,
+
+    /// <summary>Hooded or zipped sweatshirt.</summary>
+    Hoodie,
+
+    /// <summary>Tote bag.</summary>
+    Tote,
+
+    /// <summary>Apron.</summary>
+    Apron,
+}
+
+/// <summary>A fibre and how much of the cloth it is.</summary>
+/// <param name="Fibre">Which fibre.</param>
+/// <param name="Percent">Share of the cloth, 0 to 100.</param>
+public sealed record FabricShare(Fibre Fibre, double Percent);
+
+/// <summary>One colour a style is sold in.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Hex">Colour value for drawings, <c>#rrggbb</c>.</param>
+/// <param name="Class">How light it is.</param>
+public sealed record Colourway(string Id, string Name, string Hex, ColourClass Class);
+
+/// <summary>One size a style is sold in.</summary>
+/// <param name="Name">Its name, as in size runs.</param>
+/// <param name="Surcharge">Money on top of the style's price, 0 or more.</param>
+public sealed record StyleSize(string Name, decimal Surcharge);
+
+/// <summary>An undecorated garment as it is bought.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="Name">Name of the model.</param>
+/// <param name="Supplier">Who sells it.</param>
+/// <param name="Kind">Kind of garment.</param>
+/// <param name="Fabric">Fibres; shares add up to 100.</param>
+/// <param name="WeightGsm">Cloth weight, g/m².</param>
+/// <param name="HeatCeilingF">Hottest the cloth takes, °F.</param>
+/// <param name="UnitPrice">Next-buy price of the base sizes.</param>
+/// <param name="FreightPerOrder">Freight the supplier charges for one order.</param>
+/// <param name="LeadDays">Working days from order to arrival.</param>
+/// <param name="Colourways">Colours.</param>
+/// <param name="Sizes">Sizes, smallest first.</param>
+/// <param name="Retired">True when it is no longer offered for new asks.</param>
+public sealed record Style(
+    string Id, string Name, string Supplier, GarmentKind Kind, IReadOnlyList<FabricShare> Fabric, double WeightGsm, double HeatCeilingF,
+    decimal UnitPrice, decimal FreightPerOrder, int LeadDays, IReadOnlyList<Colourway> Colourways, IReadOnlyList<StyleSize> Sizes, bool Retired)
+{
+    /// <summary>Share of one fibre, 0 to 100.</summary>
+    public double PercentOf(Fibre fibre) => Fabric.Where(f => f.Fibre == fibre).Sum(f => f.Percent);
+
+    /// <summary>What the owner must put right before the style can be kept.</summary>
+    public IEnumerable<Problem> Problems()
+    {
+        if (string.IsNullOrWhiteSpace(Name))
+        {
+            yield return new("empty", "The style has no name.", "name", "Give it the name you order it by.");
+        }
+        var sum = Fabric.Sum(f => f.Percent);
+        if (Fabric.Any(f => f.Percent <= 0) || Math.Abs(sum - 100) > 0.01)
+        {
+            yield return new("fabric-sum", $"The fabric adds up to {sum:0.##}%, not 100%.", "fabric", "Change the shares so that they add up to 100.");
+        }
+        if (UnitPrice <= 0)
+        {
+            yield return new("price", $"The price {UnitPrice:0.00} of {Name} is not above 0.", "unitPrice", "Type what one piece costs at your next order.");
+        }
+        if (FreightPerOrder < 0)
+        {
+            yield return new("negative", $"The freight {FreightPerOrder:0.00} is below 0.", "freightPerOrder", "Type 0 if the supplier charges none.");
+        }
+        if (LeadDays is < 0 or > 120)
+        {
+            yield return new("range", $"{LeadDays} days of delivery is outside 0 to 120.", "leadDays", "Type the working days from order to arrival.");
+        }
+        if (HeatCeilingF is < 200 or > 450)
+        {
+            yield return new("range", $"A heat ceiling of {HeatCeilingF:0} °F is outside 200 to 450.", "heatCeilingF", "Use the maker's word, 320 °F if it names none for a blend.");
+        }
+        if (Colourways.Count == 0 || Sizes.Count == 0)
+        {
+            yield return new("empty", $"{Name} has no {(Sizes.Count == 0 ? "sizes" : "colours")}.", Sizes.Count == 0 ? "sizes" : "colourways", "Add at least one.");
+        }
+        foreach (var twice in Sizes.GroupBy(s => s.Name, StringComparer.OrdinalIgnoreCase).Where(g => g.Count() > 1))
+        {
+            yield return new("twice", $"The size {twice.Key} stands twice.", "sizes", "Keep one of them.");
+        }
+        foreach (var size in Sizes.Where(s => s.Surcharge < 0))
+        {
+            yield return new("negative", $"The surcharge {size.Surcharge:0.00} of {size.Name} is below 0.", "sizes", "Type 0 if it costs the same.");
+        }
+        foreach (var colour in Colourways.Where(c => !IsHex(c.Hex)))
+        {
+            yield return new("colour", $"The colour value \"{colour.Hex}\" of {colour.Name} cannot be drawn.", "colourways", "Write it as # and six digits, for example #2b3b5e.");
+        }
+    }
+
+    private static bool IsHex(string value) => value.Length == 7 && value[0] == '#' && value.Skip(1).All(char.IsAsciiHexDigit);
+}

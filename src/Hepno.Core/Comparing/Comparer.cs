@@ -1,0 +1,151 @@
+using Hepno.Core.Costing;
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Orders;
+using Hepno.Core.Planning;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Pricing;
+using Hepno.Core.Stock;
+
+namespace Hepno.Core.Comparing;
+
+/// <summary>Holds every method against an ask: verdict, cost, price, promise.</summary>
+public static class Comparer
+{
+    private static readonly int[] CurveAt = [1, 2, 3, 6, 12, 18, 24, 36, 48, 72, 96, 144, 216, 288];
+    private const double GuessedSpoilage = 0.06;
+
+    /// <summary>Compares at the ask's own quantity, or at another with the same mix of sizes.</summary>
+    /// <param name="ask">The ask with its style.</param>
+    /// <param name="mark">The most the customer would pay a piece.</param>
+    /// <param name="dueAt">When it is wanted, wall clock.</param>
+    /// <param name="quantity">Pieces to compare at, or null for the ask's own.</param>
+    /// <param name="book">The shop's shelf, floor and numbers.</param>
+    /// <param name="floor">What is already planned.</param>
+    public static Comparison Compare(AskInHand ask, decimal? mark, DateTime? dueAt, int? quantity, ShopBook book, FloorPlan floor)
+    {
+        var asked = ask.Pieces;
+        var at = quantity is { } q ? ask with { Sizes = SizeRun.ScaledTo(ask.Sizes, q) } : ask;
+        var bands = new List<Band>();
+        var folds = new List<Fold>();
+        foreach (var method in DecorationMethods.All)
+        {
+            var answer = method.Answer(at, book);
+            if (answer.Decorations.Count == 0)
+            {
+                folds.Add(new(method.Id, method.Name, [.. answer.Verdict.Reasons.Where(r => r.Kind == VerdictKind.No)]));
+                continue;
+            }
+            bands.Add(BandOf(method, answer, at, mark, dueAt, book, floor) with { Curve = Curve(method, ask, book) });
+        }
+        return new(at.Pieces, asked, mark, dueAt, [.. bands.OrderByDescending(b => b.Fits).ThenBy(b => b.Fits ? 0 : Miss(b)).ThenByDescending(b => b.Outcome.ProfitAnHour.Value)], folds);
+    }
+
+    /// <summary>The cost of a piece by one method's plan.</summary>
+    public static PieceCostResult CostOf(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, double? failure = null)
+    {
+        var n = book.Numbers;
+        var before = StepStandards.Before(ask.Style.Kind, decorations.Max(d => d.Recipe.PrePressSeconds));
+        var prep = before.Concat(StepStandards.After).ToList();
+        var attempts = decorations.Select(d => new Attempt(d.Placement.Id, Places.Find(d.Placement.Place)!.Name, d.Material, failure ?? d.FailureChance,
+            WorkSteps.Attended(d.Steps.Concat(d.Preparation)), WorkSteps.PressHeld(d.Steps), d.Bought)).ToList();
+        var payments = n.DepositShare is > 0 and < 1 ? 2 : 1;
+        return PieceCost.Of(new PieceInputs(ask.Pieces, LandedBlank.Of(ask.Style, ask.Sizes),
+            Figure.Input("consumables", "Sundries", n.ConsumablesPerStart, FigureUnit.Money, "Numbers: sundries"),
+            Figure.Input("packing-material", "Bag, label and card", n.PackingPerPiece, FigureUnit.Money, "Numbers: packing"),
+            WorkSteps.Attended(prep), WorkSteps.PressHeld(prep), attempts, n.Wage, n.OverheadPerHour, PressFor(book).Equipment.Cost(n.TariffPerKwh),
+            new Figure("order-minutes", "Minutes of the order", (decimal)(n.OrderMinutes + (n.ArtworkMinutes * decorations.Count)), FigureUnit.Count, "an order + each artwork", "",
+                [Figure.Input("order", "An order", n.OrderMinutes, FigureUnit.Count, "Numbers: order time"), Figure.Input("artworks", $"{decorations.Count} × an artwork", n.ArtworkMinutes, FigureUnit.Count, "Numbers: artwork time")]),
+            Figure.Of("fees", "Fixed card fees", n.FeeFixed * payments, "fee × payments", Figure.Input("fee", "A payment", n.FeeFixed, FigureUnit.Money, "Numbers: fees"), Figure.Input("payments", "Payments", payments, FigureUnit.Count, "deposit and balance"))));
+    }
+
+    /// <summary>The price a shop's policy makes of a cost, and how.</summary>
+    public static (decimal Price, string How) PriceOf(decimal cost, int pieces, ShopNumbers n)
+    {
+        var exact = PricePolicies.ByMargin(cost, n.MarginShare, new FeeTerms(n.FeeShare, n.TaxShare));
+        var least = n.MinimumCharge / pieces;
+        var price = Money.Charged(Money.UpTo(Math.Max(exact, least), n.RoundingStep), n.Format.MinorDigits);
+        var how = $"{Shown.Number((double)n.MarginShare * 100, 1, n.Format)}% margin is {Shown.Money(exact, n.Format)}";
+        if (exact < least)
+        {
+            how += $", the least charge {Shown.Money(n.MinimumCharge, n.Format)} is {Shown.Money(least, n.Format)} a piece";
+        }
+        return (price, n.RoundingStep > 0 ? $"{how}, rounded up to {Shown.Money(n.RoundingStep, n.Format)}" : how);
+    }
+
+    /// <summary>Seconds of hands at the press for one start, packing left out.</summary>
+    public static double PressingSeconds(AskInHand ask, IReadOnlyList<DecorationPlan> decorations) =>
+        WorkSteps.Attended(StepStandards.Before(ask.Style.Kind, decorations.Max(d => d.Recipe.PrePressSeconds))) + WorkSteps.Attended(decorations.SelectMany(d => d.Steps)) + StepStandards.After[0].Seconds;
+
+    /// <summary>The work an order puts on the press by one method's plan.</summary>
+    /// <param name="id">Order.</param>
+    /// <param name="code">Its number as written.</param>
+    /// <param name="ask">The ask.</param>
+    /// <param name="decorations">The method's plan.</param>
+    /// <param name="readyAt">When everything is here, wall clock.</param>
+    /// <param name="readyCause">What comes last.</param>
+    /// <param name="dueAt">When it is wanted.</param>
+    /// <param name="slowTenthShare">Time added so that nine in ten finish.</param>
+    public static PressWork WorkOf(string id, string code, AskInHand ask, IReadOnlyList<DecorationPlan> decorations, DateTime readyAt, string readyCause, DateTime? dueAt, double slowTenthShare)
+    {
+        var starts = (int)Math.Ceiling(ask.Pieces / decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance)) - 1e-9);
+        var cooling = decorations.Max(d => d.Recipe.PeelAfterSeconds);
+        var packing = StepStandards.After[1].Seconds * ask.Pieces;
+        var perPiece = PressingSeconds(ask, decorations);
+        return new(id, code, starts, perPiece / 60, decorations.Max(d => d.Recipe.TemperatureF), readyAt, readyCause, dueAt, (cooling + packing) / 60, slowTenthShare * starts * perPiece / 60, null,
+            decorations.Max(d => d.Placement.WidthIn), decorations.Max(d => d.Placement.HeightIn));
+    }
+
+    private static Recipes.Press PressFor(ShopBook book) => book.Presses.FirstOrDefault(p => !p.SetAside) ?? book.Presses[0];
+
+    private static Band BandOf(IDecorationMethod method, MethodAnswer answer, AskInHand ask, decimal? mark, DateTime? dueAt, ShopBook book, FloorPlan floor)
+    {
+        var n = book.Numbers;
+        var cost = CostOf(ask, answer.Decorations, book);
+        var (price, how) = PriceOf(cost.Cost.Value, ask.Pieces, n);
+        var outcome = Outcome.At(price, cost, new FeeTerms(n.FeeShare, n.TaxShare), n.Wage);
+        var shown = Money.Shown([.. cost.Cost.Parts.Select(p => p.Value)], n.Format.MinorDigits);
+        var purchases = answer.Decorations.SelectMany(d => d.Purchases).ToList();
+        var (readyAt, cause) = floor.Arrival(ask.Style, purchases);
+        readyAt = floor.Hours.Add(readyAt, WorkSteps.Attended(answer.Decorations.SelectMany(d => d.Preparation)) * ask.Pieces / 60);
+        var promise = PressPlanner.PromiseFor(WorkOf("", "", ask, answer.Decorations, readyAt, cause, dueAt, n.SlowTenthShare), floor);
+        var clock = WorkSteps.Clock(StepStandards.Before(ask.Style.Kind, answer.Decorations.Max(d => d.Recipe.PrePressSeconds)).Concat(StepStandards.After).Concat(answer.Decorations.SelectMany(d => d.Steps.Concat(d.Preparation))));
+        var failure = 1 - answer.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
+        List<string> leavesOut =
+        [
+            "postage: the customer collects",
+            "spare blanks: a spoiled piece is bought again, its freight and delay not counted",
+            "artwork drawn or mended by you",
+            "minutes are standards, one at a time: no run of yours is in them yet",
+        ];
+        if (floor.Presses[0].OffsetF is null)
+        {
+            leavesOut.Add($"{floor.Presses[0].Name} has no temperature test: it is taken at its dial's word");
+        }
+        var ordered = cost.Sequence.Select(a => answer.Decorations.First(d => d.Placement.Id == a.Id)).ToList();
+        return new(method.Id, method.Name, answer.Made, answer.Verdict, cost.Cost, Money.Charged(cost.Cost.Value, n.Format.MinorDigits),
+            [.. cost.Cost.Parts.Select((p, i) => new StratumShown(p.Code, p.Label, shown[i]))],
+            CostOf(ask, answer.Decorations, book, 0).Cost.Value, CostOf(ask, answer.Decorations, book, GuessedSpoilage).Cost.Value, outcome, price * ask.Pieces, how,
+            cost.HandsSeconds, clock, ordered, promise, mark is { } m && price > m ? price - m : 0,
+            dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0, Overage.ChanceOf(ask.Pieces, ask.Pieces, failure), leavesOut, []);
+    }
+
+    // by how far it misses, as a share of what was wanted: money over the mark and days late weigh alike
+    private static double Miss(Band b) => (double)(b.OverMark / Math.Max(1, b.Outcome.Price)) + (b.LateMinutes / (7 * 24 * 60));
+
+    private static List<CurvePoint> Curve(IDecorationMethod method, AskInHand ask, ShopBook book)
+    {
+        var points = new List<CurvePoint>();
+        foreach (var q in CurveAt)
+        {
+            var at = ask with { Sizes = SizeRun.ScaledTo(ask.Sizes, q) };
+            var answer = method.Answer(at, book);
+            if (answer.Decorations.Count > 0)
+            {
+                var cost = CostOf(at, answer.Decorations, book).Cost.Value;
+                points.Add(new(q, Money.Charged(cost, book.Numbers.Format.MinorDigits), PriceOf(cost, q, book.Numbers).Price));
+            }
+        }
+        return points;
+    }
+}

@@ -1,0 +1,97 @@
+using Hepno.Core.Measures;
+
+namespace Hepno.Core.Costing;
+
+/// <summary>What one attempt at one decoration takes.</summary>
+/// <param name="Id">Placement.</param>
+/// <param name="Label">On screen.</param>
+/// <param name="Material">Transfer or vinyl of one attempt, freight share included.</param>
+/// <param name="FailureChance">Share of attempts that spoil the piece, seen right after the press, 0 to under 1.</param>
+/// <param name="AttendedSeconds">Attended seconds of one attempt.</param>
+/// <param name="PressSeconds">Press-held seconds of one attempt.</param>
+/// <param name="Bought">Attempts the bought material is enough for; 0 when bought exactly as used.</param>
+public sealed record Attempt(string Id, string Label, Figure Material, double FailureChance, double AttendedSeconds, double PressSeconds, int Bought = 0);
+
+/// <summary>Everything the cost of a piece follows from.</summary>
+/// <param name="Quantity">Good pieces wanted, 1 or more.</param>
+/// <param name="Blank">Landed blank.</param>
+/// <param name="Consumables">Sundries of one start.</param>
+/// <param name="Packing">Packing of one good piece.</param>
+/// <param name="PrepAttendedSeconds">Threading, inspecting and so on of one start.</param>
+/// <param name="PrepPressSeconds">Press-held seconds of it.</param>
+/// <param name="Decorations">Decorations in the order asked.</param>
+/// <param name="Wage">Money an hour.</param>
+/// <param name="OverheadPerHour">Money an attended hour.</param>
+/// <param name="PressHour">Money for a held hour of the press.</param>
+/// <param name="OrderMinutes">Hands for the whole order away from the pieces.</param>
+/// <param name="FixedFees">Fixed fees of all payments of the order.</param>
+public sealed record PieceInputs(int Quantity, Figure Blank, Figure Consumables, Figure Packing, double PrepAttendedSeconds, double PrepPressSeconds, IReadOnlyList<Attempt> Decorations,
+    decimal Wage, decimal OverheadPerHour, Figure PressHour, Figure OrderMinutes, Figure FixedFees);
+
+/// <summary>The cost of one good piece.</summary>
+/// <param name="Cost">The seven strata, in their order, summed.</param>
+/// <param name="Sequence">Decorations in the cheapest order of pressing.</param>
+/// <param name="StartsPerGood">Blanks started for one good piece.</param>
+/// <param name="AttemptsPerGood">Attempts of each decoration of <paramref name="Sequence"/> for one good piece.</param>
+/// <param name="HandsSeconds">Attended seconds a good piece, ruined attempts and order time included.</param>
+/// <param name="PressSeconds">Press-held seconds a good piece.</param>
+/// <param name="Materials">Blank, decorations and sundries: the base of a multiple on materials.</param>
+public sealed record PieceCostResult(Figure Cost, IReadOnlyList<Attempt> Sequence, double StartsPerGood, IReadOnlyList<double> AttemptsPerGood, Figure HandsSeconds, double PressSeconds, decimal Materials)
+{
+    /// <summary>One stratum by its code.</summary>
+    public Figure Stratum(string code) => Cost.Parts.First(p => p.Code == code);
+
+    /// <summary>Money for the hands of one good piece, at the wage.</summary>
+    public decimal LabourAll(decimal wage) => Money.Times((double)HandsSeconds.Value / 3600, wage);
+}
+
+/// <summary>The strata of cost of a piece (DOMAIN 11). Costs are never rounded.</summary>
+public static class PieceCost
+{
+    /// <summary>Codes of the seven strata, in their fixed order.</summary>
+    public static IReadOnlyList<string> Strata { get; } = ["blank", "decoration", "consumables", "labour", "press", "spoilage", "packing"];
+
+    /// <summary>The cost of one good piece, pressed in the cheapest order.</summary>
+    public static PieceCostResult Of(PieceInputs inputs) => Of(inputs, Spoilage.CheapestOrder([.. inputs.Decorations.Select(d => (d, Spoilage.AttemptCost(d, inputs)))]));
+
+    /// <summary>The cost of one good piece, pressed in the order given.</summary>
+    public static PieceCostResult Of(PieceInputs inputs, IReadOnlyList<Attempt> sequence)
+    {
+        var survive = sequence.Select(d => 1 - d.FailureChance).ToArray();
+        var starts = 1 / survive.Aggregate(1.0, (a, b) => a * b);
+        var attempts = sequence.Select((_, i) => 1 / survive.Skip(i).Aggregate(1.0, (a, b) => a * b)).ToArray();
+        var orderSeconds = (double)inputs.OrderMinutes.Value * 60 / inputs.Quantity;
+
+        Figure Timed(string code, string label, Func<Attempt, double> seconds, double prepSeconds, decimal rate, string rateSource) => Figure.Sum(code, label,
+            [Figure.Time("prep", "Preparation and inspection", prepSeconds, "standards, one at a time", rate, rateSource), .. sequence.Select(d => Figure.Time(d.Id, d.Label, seconds(d), "standards, one at a time", rate, rateSource))]);
+
+        var labour = Figure.Sum("labour", "Labour", [.. Timed("work", "At the press and beside it", d => d.AttendedSeconds, inputs.PrepAttendedSeconds, inputs.Wage, "Numbers: wage").Parts, OrderTime(inputs, orderSeconds, inputs.Wage, "Numbers: wage")]);
+        var held = Timed("held", "The press", d => d.PressSeconds, inputs.PrepPressSeconds, inputs.PressHour.Value, "Floor: an hour of the press") is var h ? h with { Parts = [.. h.Parts, inputs.PressHour with { Label = "An hour of the press, as used above" }], How = "sum of the times above" } : null!;
+        var overhead = Timed("overhead", "Rent and the rest", d => d.AttendedSeconds, inputs.PrepAttendedSeconds, inputs.OverheadPerHour, "Numbers: overhead");
+        var rent = Figure.Sum("press", "Heat and rent", held, overhead, OrderTime(inputs, orderSeconds, inputs.OverheadPerHour, "Numbers: overhead"));
+        var materials = Figure.Sum("decoration", "Print", [.. sequence.Select(d => d.Material)]);
+        var packing = Figure.Sum("packing", "Packing and sending", inputs.Packing, Figure.Of("fixed-fees", "Fixed fees", inputs.FixedFees.Value / inputs.Quantity, "fees of the order ÷ pieces", inputs.FixedFees, Pieces(inputs)));
+        var cost = Figure.Sum("cost", "Cost", inputs.Blank with { Code = "blank", Label = "Blank" }, materials, inputs.Consumables with { Code = "consumables", Label = "Sundries" }, labour, rent, Spoilage.Stratum(inputs, sequence, attempts), packing);
+        var hands = HandsSeconds(inputs, sequence, starts, attempts, orderSeconds);
+        var pressSeconds = (inputs.PrepPressSeconds * starts) + sequence.Select((d, i) => d.PressSeconds * attempts[i]).Sum();
+        return new(cost, sequence, starts, attempts, hands, pressSeconds, inputs.Blank.Value + materials.Value + inputs.Consumables.Value);
+    }
+
+    private static Figure Pieces(PieceInputs inputs) => Figure.Input("pieces", "Pieces", inputs.Quantity, FigureUnit.Count, "the ask");
+
+    private static Figure OrderTime(PieceInputs inputs, double orderSeconds, decimal rate, string source) => Figure.Of("order-time", "Order time", Money.Times(orderSeconds / 3600, rate), "minutes of the order ÷ pieces × rate",
+        inputs.OrderMinutes, Pieces(inputs), Figure.Input("rate", "rate", rate, FigureUnit.MoneyAnHour, source));
+
+    private static Figure HandsSeconds(PieceInputs inputs, IReadOnlyList<Attempt> sequence, double starts, double[] attempts, double orderSeconds)
+    {
+        Figure Part(string code, string label, double seconds, double times) => new(code, label, (decimal)(seconds * times), FigureUnit.Seconds, "seconds × attempts a good piece", "",
+            [Figure.Input("seconds", "Attended", seconds, FigureUnit.Seconds, "standards, one at a time"), Figure.Input("attempts", "Attempts a good piece", times, FigureUnit.Count, "spoilage")]);
+        List<Figure> parts =
+        [
+            new("order-time", "Order time", (decimal)orderSeconds, FigureUnit.Seconds, "minutes of the order ÷ pieces", "", [inputs.OrderMinutes, Pieces(inputs)]),
+            Part("prep", "Preparation and inspection", inputs.PrepAttendedSeconds, starts),
+            .. sequence.Select((d, i) => Part(d.Id, d.Label, d.AttendedSeconds, attempts[i])),
+        ];
+        return new("hands", "Hands a piece", parts.Sum(p => p.Value), FigureUnit.Seconds, "sum", "", parts);
+    }
+}

@@ -1,0 +1,101 @@
+using Hepno.Core.Measures;
+
+namespace Hepno.Core.Costing;
+
+/// <summary>Opening hours of one weekday.</summary>
+/// <param name="Open">Opens, or null on a closed day.</param>
+/// <param name="Close">Closes, or null on a closed day.</param>
+public sealed record DayHours(TimeOnly? Open, TimeOnly? Close);
+
+/// <summary>The shop's own numbers: every rate and rule that prices use.</summary>
+/// <param name="ShopName">On documents.</param>
+/// <param name="Address">On documents.</param>
+/// <param name="Contact">Mail or phone, on documents.</param>
+/// <param name="Format">How figures are written.</param>
+/// <param name="Paper">letter or a4.</param>
+/// <param name="TimeZone">Zone name, for example Europe/London.</param>
+/// <param name="Wage">Money for an hour of hands, on-costs included.</param>
+/// <param name="OverheadPerHour">Rent and the rest for an hour of hands.</param>
+/// <param name="TariffPerKwh">Price of a kilowatt-hour.</param>
+/// <param name="ConsumablesPerStart">Sheets, tape and the like for one piece started.</param>
+/// <param name="PackingPerPiece">Bag, label and card for one piece.</param>
+/// <param name="OrderMinutes">Hands for one order, whatever its size.</param>
+/// <param name="ArtworkMinutes">Hands for each artwork of an order.</param>
+/// <param name="FeeShare">Card fee as a share of everything paid, tax included.</param>
+/// <param name="FeeFixed">Card fee for each payment.</param>
+/// <param name="TaxShare">Sales tax as the owner and their adviser set it.</param>
+/// <param name="MarginShare">Profit wanted as a share of the price.</param>
+/// <param name="MinimumCharge">Least charge for an order.</param>
+/// <param name="RoundingStep">Prices are rounded up to this.</param>
+/// <param name="DepositShare">Share of the total asked before work begins.</param>
+/// <param name="ValidityDays">Days a quote stands.</param>
+/// <param name="SlowTenthShare">Time added to pressing so that nine runs in ten finish.</param>
+/// <param name="Week">Opening hours, Sunday first; seven of them.</param>
+public sealed record ShopNumbers(
+    string ShopName, string Address, string Contact, FigureFormat Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh,
+    decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes, decimal FeeShare, decimal FeeFixed, decimal TaxShare, decimal MarginShare,
+    decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayHours> Week)
+{
+    /// <summary>Starting values of a new shop; each is the owner's to change.</summary>
+    public static ShopNumbers Default { get; } = new("My shop", "", "", FigureFormat.Default, "letter", "UTC", 18.00m, 7.20m, 0.21m, 0.06m, 0.22m, 25, 5, 0.029m, 0.30m, 0m, 0.35m, 40m, 0.25m, 0.5m, 14, 0.15,
+        [new(null, null), .. Enumerable.Repeat(new DayHours(new(9, 0), new(17, 0)), 5), new(null, null)]);
+
+    /// <summary>What the owner must put right before the numbers can be kept.</summary>
+    public IEnumerable<Problem> Problems()
+    {
+        foreach (var (value, field, what) in new[]
+        {
+            (Wage, "wage", "A wage"), (OverheadPerHour, "overheadPerHour", "An overhead"), (TariffPerKwh, "tariffPerKwh", "A power price"), (ConsumablesPerStart, "consumablesPerStart", "Sundries"),
+            (PackingPerPiece, "packingPerPiece", "Packing"), (FeeFixed, "feeFixed", "A fixed fee"), (MinimumCharge, "minimumCharge", "A minimum charge"), (RoundingStep, "roundingStep", "A rounding step"),
+        })
+        {
+            if (value is < 0 or > 100_000)
+            {
+                yield return new("range", $"{what} of {value:0.00} is outside 0 to 100,000.", field, "Type 0 or more.");
+            }
+        }
+        foreach (var (value, field, what) in new[]
+        {
+            (FeeShare, "feeShare", "A fee"), (TaxShare, "taxShare", "A tax"), (MarginShare, "marginShare", "A margin"), (DepositShare, "depositShare", "A deposit"),
+        })
+        {
+            if (value is < 0 or > 1)
+            {
+                yield return new("range", $"{what} of {value * 100:0.##}% is outside 0 to 100%.", field, "Type a share between 0 and 100%.");
+            }
+        }
+        var taken = MarginShare + (FeeShare * (1 + TaxShare));
+        if (taken >= 1)
+        {
+            yield return new("margin-and-fees", $"Margin and fees together take {taken * 100:0.##}% of the price: nothing is left for the cost.", "marginShare", "Lower the margin until both stay below 100%.");
+        }
+        if (OrderMinutes is < 0 or > 1440 || ArtworkMinutes is < 0 or > 1440)
+        {
+            yield return new("range", "Order and artwork minutes are 0 to 1,440.", "orderMinutes", "25 and 5 are usual.");
+        }
+        if (ValidityDays is < 1 or > 365)
+        {
+            yield return new("range", $"{ValidityDays} days of validity is outside 1 to 365.", "validityDays", "14 is usual.");
+        }
+        if (SlowTenthShare is < 0 or > 2)
+        {
+            yield return new("range", "The slow tenth is 0 to 2 times the pressing.", "slowTenthShare", "0.15 is usual.");
+        }
+        if (Paper is not ("letter" or "a4"))
+        {
+            yield return new("unknown-word", $"\"{Paper}\" is not a paper Hepno prints on.", "paper", "Use letter or a4.");
+        }
+        if (Format.MinorDigits is < 0 or > 3 || Format.Sign.Length > 4 || Format.DecimalMark.Length != 1 || Format.GroupMark.Length > 1 || Format.DecimalMark == Format.GroupMark)
+        {
+            yield return new("format", "Amounts cannot be written this way.", "format", "One decimal mark, at most one other mark for thousands, 0 to 3 decimals.");
+        }
+        if (Week.Count != 7 || Week.All(d => d.Open is null))
+        {
+            yield return new("hours", "The shop is never open.", "week", "Give at least one day its hours.");
+        }
+        foreach (var day in Week.Where(d => (d.Open is null) != (d.Close is null) || d.Close <= d.Open))
+        {
+            yield return new("hours", $"A day cannot open at {day.Open:HH:mm} and close at {day.Close:HH:mm}.", "week", "Give both hours, closing after opening, or none.");
+        }
+    }
+}

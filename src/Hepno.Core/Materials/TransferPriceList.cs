@@ -1,0 +1,55 @@
+using Hepno.Core.Measures;
+
+namespace Hepno.Core.Materials;
+
+/// <summary>A size class that bought transfers are priced by.</summary>
+/// <param name="Name">The supplier's name for it.</param>
+/// <param name="WidthIn">Largest width it holds, in.</param>
+/// <param name="HeightIn">Largest height it holds, in.</param>
+/// <param name="Breaks">Prices each, by how many of this class are bought together.</param>
+public sealed record TransferSize(string Name, double WidthIn, double HeightIn, IReadOnlyList<PriceBreak> Breaks);
+
+/// <summary>What one supplier asks for full-colour film transfers bought by size.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="Supplier">Who prints them.</param>
+/// <param name="Product">Which film.</param>
+/// <param name="Sizes">Size classes.</param>
+/// <param name="FreightPerOrder">Freight for one order.</param>
+/// <param name="LeadDays">Working days from order to arrival.</param>
+public sealed record TransferPriceList(string Id, string Supplier, string Product, IReadOnlyList<TransferSize> Sizes, decimal FreightPerOrder, int LeadDays)
+{
+    /// <summary>The smallest class that holds the artwork in either orientation, or null when none does.</summary>
+    public TransferSize? SmallestHolding(double widthIn, double heightIn) => Sizes
+        .Where(s => (widthIn <= s.WidthIn && heightIn <= s.HeightIn) || (heightIn <= s.WidthIn && widthIn <= s.HeightIn))
+        .OrderBy(s => s.WidthIn * s.HeightIn)
+        .FirstOrDefault();
+
+    /// <summary>What the owner must put right before the list can be kept.</summary>
+    public IEnumerable<Problem> Problems()
+    {
+        if (string.IsNullOrWhiteSpace(Supplier) || string.IsNullOrWhiteSpace(Product))
+        {
+            yield return new("empty", "The film has no supplier or no name.", "product", "Name both: they are on the list of what to buy.");
+        }
+        if (Sizes.Count == 0)
+        {
+            yield return new("empty", $"{Product} has no size.", "sizes", "Add the sizes of the supplier's price list.");
+        }
+        for (var i = 0; i < Sizes.Count; i++)
+        {
+            var size = Sizes[i];
+            if (size.WidthIn is <= 0 or > 60 || size.HeightIn is <= 0 or > 60)
+            {
+                yield return new("range", $"The size {size.Name} of {size.WidthIn:0.##} × {size.HeightIn:0.##} in is outside 0 to 60 in.", $"sizes[{i}].widthIn", "Type the largest artwork it holds.");
+            }
+            if (size.Breaks.Count == 0 || size.Breaks.Any(b => b.Price <= 0 || b.From < 1))
+            {
+                yield return new("price", $"The size {size.Name} has a price that is not above 0.", $"sizes[{i}].breaks", "Type the price of one, from 1 on.");
+            }
+        }
+        if (FreightPerOrder < 0 || LeadDays is < 0 or > 120)
+        {
+            yield return new("range", $"Freight {FreightPerOrder:0.00} or {LeadDays} days of delivery is out of range.", "freightPerOrder", "Freight is 0 or more, days are 0 to 120.");
+        }
+    }
+}

@@ -1,0 +1,16 @@
+namespace Hepno.Core.Measures;
+
+/// <summary>From this many pieces on, each costs this much.</summary>
+/// <param name="From">Least count, 1 or more.</param>
+/// <param name="Price">Money each.</param>
+public sealed record PriceBreak(int From, decimal Price);
+
+/// <summary>All-units price breaks: the price of the highest break reached holds for every piece.</summary>
+public static class PriceBreaks
+{
+    /// <summary>The break that holds for a count; below the first break the first one holds.</summary>
+    /// <param name="breaks">At least one, in any order.</param>
+    /// <param name="count">Pieces bought together.</param>
+    public static PriceBreak At(IReadOnlyList<PriceBreak> breaks, int count) =>
+        breaks.Where(b => b.From <= count).MaxBy(b => b.From) ?? breaks.MinBy(b => b.From)!;
+}

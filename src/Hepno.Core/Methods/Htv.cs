@@ -1,0 +1,98 @@
+using Hepno.Core.Gang;
+using Hepno.Core.Materials;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Recipes;
+using Hepno.Core.Stock;
+
+namespace Hepno.Core.Methods;
+
+/// <summary>Heat-transfer vinyl: cut, weeded and pressed, one layer a colour.</summary>
+public sealed class Htv : IDecorationMethod
+{
+    private const double LeastLinePt = 4.5;
+    private const double FailurePrior = 0.015;
+    private const double FailureALayer = 0.015;
+    private const int MostLayers = 4;
+
+    private static readonly string[] Ordinals = ["first", "second", "third", "fourth"];
+
+    /// <inheritdoc/>
+    public string Id => "htv";
+
+    /// <inheritdoc/>
+    public string Name => "Layered vinyl";
+
+    /// <inheritdoc/>
+    public MethodAnswer Answer(AskInHand ask, ShopBook book)
+    {
+        if (book.Vinyls.Count == 0)
+        {
+            return new(Verdict.Of([new Reason("no-prices", VerdictKind.No, "no vinyl on the Shelf", "a roll with its price, entered on the Shelf")]), "", []);
+        }
+        // the standard roll first; the low-heat one where the cloth does not take the first one's heat
+        var answers = book.Vinyls.Select(v => Answer(ask, book, v)).ToList();
+        return answers.Where(a => a.Decorations.Count > 0).OrderBy(a => a.Verdict.Kind).ThenBy(a => a.Decorations.Sum(d => d.Material.Value)).FirstOrDefault() ?? answers[0];
+    }
+
+    private static MethodAnswer Answer(AskInHand ask, ShopBook book, VinylFilm film)
+    {
+        var f = book.Numbers.Format;
+        var recipe = RecipeChoice.For(film.Id, ask.Style, book.Recipes);
+        List<Reason> reasons = [];
+        foreach (var p in ask.Placements)
+        {
+            var place = Places.Find(p.Place)!.Name;
+            if (p.Gradient)
+            {
+                reasons.Add(new("gradient", VerdictKind.No, $"{place} has gradients; vinyl is flat colours", "flat artwork in at most four colours"));
+            }
+            else if (p.Colours > MostLayers)
+            {
+                reasons.Add(new("layers", VerdictKind.No, $"{place} has {p.Colours} colours, one layer each", $"{MostLayers} colours or fewer"));
+            }
+            else if (p.Colours > 2)
+            {
+                reasons.Add(new("thick", VerdictKind.WithCare, $"{place}: {p.Colours} layers feel thick", "say so to the customer, or knock layers out"));
+            }
+            if (VinylRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, film.UsableWidthIn, 1) is null)
+            {
+                reasons.Add(new("roll-width", VerdictKind.No, $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the roll's {Shown.Length(film.UsableWidthIn, f)}", "a smaller print or a wider roll"));
+            }
+        }
+        reasons.AddRange(Verdicts.ThinLines(ask.Placements, LeastLinePt, "vinyl"));
+        reasons.AddRange(Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.Presses, film.Product, f));
+        reasons.AddRange(Verdicts.Platen(ask.Placements, book.Presses));
+        var verdict = Verdict.Of(reasons);
+        if (verdict.Kind == VerdictKind.No)
+        {
+            return new(verdict, "", []);
+        }
+        var decorations = ask.Placements.Select((p, i) => Decoration(ask, p, film, recipe!, i == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind))).ToList();
+        var cuts = ask.Placements.Sum(p => p.Colours);
+        return new(verdict, $"{film.Product}, {cuts} {(cuts == 1 ? "cut" : "cuts")} a piece", decorations);
+    }
+
+    private static DecorationPlan Decoration(AskInHand ask, Placement p, VinylFilm film, Recipe recipe, double rethread)
+    {
+        var place = Places.Find(p.Place)!.Name;
+        var failure = FailurePrior + (FailureALayer * (p.Colours - 1));
+        var count = Overage.Pooled(ask.Pieces, failure, 0.95);
+        var source = $"Shelf: {film.Supplier}";
+        // each colour is cut inside the whole artwork's box: the layers then align by the box's corners
+        var rows = VinylRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, film.UsableWidthIn, count)!;
+        var length = Figure.Input("length", "Length", rows.LengthIn, FigureUnit.Inches, $"{rows.Rows} rows of {rows.Across}, {rows.BoxHeightIn:0.##} in each");
+        var price = Figure.Input("foot", "A foot", film.PricePerFoot, FigureUnit.Money, source);
+        var roll = Figure.Of("layer", "One colour", Money.Times(rows.LengthIn / Units.InchesPerFoot, film.PricePerFoot), "length ÷ 12 × price a foot", length, price);
+        var layers = Enumerable.Range(0, p.Colours).Select(i => roll with { Code = $"layer-{i + 1}", Label = $"{Ordinals[i]} colour" }).ToList();
+        var freight = film.FreightPerOrder / (ask.Pieces * ask.Placements.Count);
+        var material = Figure.Sum("material", $"{place} vinyl",
+            Figure.Of("vinyl", "Vinyl", layers.Sum(l => l.Value) / count, "colours ÷ cuts", [.. layers, Figure.Input("cuts", "Cuts of each colour", count, FigureUnit.Count, $"{ask.Pieces} and spares that suffice 95 times in 100")]),
+            Figure.Of("freight-share", "Vinyl freight", freight, "freight ÷ decorations", Figure.Input("freight", "Freight an order", film.FreightPerOrder, FigureUnit.Money, source),
+                Figure.Input("decorations", "Decorations", ask.Pieces * ask.Placements.Count, FigureUnit.Count, "the ask")));
+        var purchases = layers.Select((l, i) => new Purchase($"vinyl-{p.Id}-{i + 1}", $"{film.Product}, {place.ToLowerInvariant()}, {Ordinals[i]} colour", film.Supplier, film.LeadDays, rows.LengthIn, "in", l, rows, null)).ToList();
+        var weeding = StepStandards.Weed(p.AreaIn2 * p.CoveragePercent / 100, p.ThinnestLinePt);
+        return new(p, material, count, failure, recipe, StepStandards.Layers(recipe, p.Colours, rethread), [.. Enumerable.Range(0, p.Colours).Select(i => weeding with { Label = $"Weed the {Ordinals[i]} colour" })], purchases);
+    }
+}

@@ -1,0 +1,110 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Costing;
+using Hepno.Core.Materials;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Recipes;
+
+namespace Hepno.Core.Methods;
+
+/// <summary>Everything the shop keeps that prices and verdicts use.</summary>
+/// <param name="Numbers">Rates and rules.</param>
+/// <param name="Styles">Blanks.</param>
+/// <param name="Films">Bought film price lists.</param>
+/// <param name="Vinyls">Vinyl rolls.</param>
+/// <param name="Presses">Presses.</param>
+/// <param name="Recipes">Recipes.</param>
+public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, IReadOnlyList<TransferPriceList> Films, IReadOnlyList<VinylFilm> Vinyls, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes);
+
+/// <summary>A complete ask with its style looked up.</summary>
+/// <param name="Style">The blank.</param>
+/// <param name="Colourway">Its colour.</param>
+/// <param name="Sizes">Pieces by size, at least one.</param>
+/// <param name="Placements">Decorations, at least one.</param>
+public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements)
+{
+    /// <summary>Pieces of all sizes.</summary>
+    public int Pieces => SizeRun.Total(Sizes);
+}
+
+/// <summary>Can it be done?</summary>
+public enum VerdictKind
+{
+    /// <summary>Yes.</summary>
+    Yes,
+
+    /// <summary>Yes, with the care that the reasons name.</summary>
+    WithCare,
+
+    /// <summary>No.</summary>
+    No,
+}
+
+/// <summary>One reason of a verdict.</summary>
+/// <param name="Code">Stable word.</param>
+/// <param name="Kind">What it makes of the verdict.</param>
+/// <param name="Sentence">The reason; names the input that decided.</param>
+/// <param name="WouldWork">What would make it work, or the care to take.</param>
+public sealed record Reason(string Code, VerdictKind Kind, string Sentence, string WouldWork);
+
+/// <summary>A verdict with its reasons, the deciding one first.</summary>
+/// <param name="Kind">The verdict.</param>
+/// <param name="Reasons">Why; empty for a plain yes.</param>
+public sealed record Verdict(VerdictKind Kind, IReadOnlyList<Reason> Reasons)
+{
+    /// <summary>The verdict that a list of reasons makes: the worst of them, worst first.</summary>
+    public static Verdict Of(IReadOnlyList<Reason> reasons) => new(reasons.Count == 0 ? VerdictKind.Yes : reasons.Max(r => r.Kind), [.. reasons.OrderByDescending(r => r.Kind)]);
+}
+
+/// <summary>Something to buy for one decoration of the order, with the drawing it follows from.</summary>
+/// <param name="Code">Stable word.</param>
+/// <param name="Text">What it is.</param>
+/// <param name="Supplier">From whom.</param>
+/// <param name="LeadDays">Working days until it is here.</param>
+/// <param name="Quantity">How many or how long.</param>
+/// <param name="Unit">transfers or in.</param>
+/// <param name="Cost">Money, opened to its parts.</param>
+/// <param name="Rows">For vinyl: the rows as they are cut; else null.</param>
+/// <param name="SizeClass">For film: the size class bought; else null.</param>
+public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.VinylRows? Rows, TransferSize? SizeClass);
+
+/// <summary>One placement done by one method.</summary>
+/// <param name="Placement">Where and what.</param>
+/// <param name="Material">Money of material for one attempt.</param>
+/// <param name="Bought">Attempts the bought material is enough for.</param>
+/// <param name="FailureChance">Share of attempts that spoil the piece, 0 to 1.</param>
+/// <param name="Recipe">How it is pressed.</param>
+/// <param name="Steps">Steps at the press for one attempt.</param>
+/// <param name="Preparation">Steps away from the press for one attempt.</param>
+/// <param name="Purchases">What is bought for it.</param>
+public sealed record DecorationPlan(Placement Placement, Figure Material, int Bought, double FailureChance, Recipe Recipe, IReadOnlyList<WorkStep> Steps, IReadOnlyList<WorkStep> Preparation, IReadOnlyList<Purchase> Purchases);
+
+/// <summary>What a method answers to an ask.</summary>
+/// <param name="Verdict">Whether it can.</param>
+/// <param name="Made">A few words on how, for the band.</param>
+/// <param name="Decorations">How, or empty when it cannot.</param>
+public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<DecorationPlan> Decorations);
+
+/// <summary>A way of decorating: its feasibility, materials and steps, in one file.</summary>
+public interface IDecorationMethod
+{
+    /// <summary>Key, as in DOMAIN 4.</summary>
+    string Id { get; }
+
+    /// <summary>Its name on screen.</summary>
+    string Name { get; }
+
+    /// <summary>Whether and how it would do the ask.</summary>
+    MethodAnswer Answer(AskInHand ask, ShopBook book);
+}
+
+/// <summary>All methods, in the order they are registered.</summary>
+public static class DecorationMethods
+{
+    /// <summary>The methods Hepno knows.</summary>
+    public static IReadOnlyList<IDecorationMethod> All { get; } = [new DtfBought(), new Htv(), new Sublimation()];
+
+    /// <summary>A method by its key, or null.</summary>
+    public static IDecorationMethod? Find(string id) => All.FirstOrDefault(m => m.Id == id);
+}

@@ -1,0 +1,124 @@
+using Hepno.Core.Measures;
+
+namespace Hepno.Core.Orders;
+
+/// <summary>Where on the work line an order stands.</summary>
+public enum Station
+{
+    /// <summary>The ask is not complete.</summary>
+    Ask,
+
+    /// <summary>No method is chosen.</summary>
+    Compare,
+
+    /// <summary>What to buy is not settled.</summary>
+    Layout,
+
+    /// <summary>No quote is sent.</summary>
+    Quote,
+
+    /// <summary>A yes, a deposit or something bought is waited for.</summary>
+    Gather,
+
+    /// <summary>Pieces are still to be pressed.</summary>
+    Press,
+
+    /// <summary>Pieces are to be counted and handed over.</summary>
+    Send,
+
+    /// <summary>Handed over; quoted is to be held against real.</summary>
+    Learn,
+
+    /// <summary>Off the line.</summary>
+    Closed,
+}
+
+/// <summary>Something the order still waits for.</summary>
+/// <param name="Code">Stable word.</param>
+/// <param name="Text">A short line for the slip.</param>
+/// <param name="Blocks">True when it must be mended, not merely waited for.</param>
+public sealed record Missing(string Code, string Text, bool Blocks);
+
+/// <summary>Where an order stands and what it lacks.</summary>
+/// <param name="Station">Where.</param>
+/// <param name="Missing">What is missing for the next station, most important first.</param>
+public sealed record Standing(Station Station, IReadOnlyList<Missing> Missing);
+
+/// <summary>The one place that says where an order stands; it is never stored.</summary>
+public static class Stations
+{
+    /// <summary>Where an order stands.</summary>
+    /// <param name="order">The order.</param>
+    /// <param name="askProblems">Problems of the ask that block comparing.</param>
+    /// <param name="quoteSent">True while a sent quote stands.</param>
+    /// <param name="deposit">The deposit the quote asks for; 0 for none.</param>
+    /// <param name="good">Good pieces so far, folded from the run's events.</param>
+    public static Standing Of(Order order, IReadOnlyList<Problem> askProblems, bool quoteSent, decimal deposit, int good)
+    {
+        var facts = order.Facts;
+        if (facts.ClosedAt is not null)
+        {
+            return new(Station.Closed, []);
+        }
+        if (facts.HandOver is not null)
+        {
+            return new(Station.Learn, []);
+        }
+        if (!quoteSent)
+        {
+            var missing = AskMissing(order.Ask, askProblems);
+            return missing.Count > 0 ? new(Station.Ask, missing)
+                : facts.Decision is null ? new(Station.Compare, [new("method", "A method, chosen", false)])
+                : facts.LaidOutAt is null ? new(Station.Layout, [new("layout", "What to buy, settled", false)])
+                : new(Station.Quote, [new("quote", "The quote, sent", false)]);
+        }
+        var gather = GatherMissing(facts, deposit);
+        if (gather.Count > 0)
+        {
+            return new(Station.Gather, gather);
+        }
+        var pieces = order.Ask.Pieces;
+        if (good < pieces)
+        {
+            return new(Station.Press, [new("press", $"{pieces - good} of {pieces} pieces to press", false)]);
+        }
+        var counted = SizeRun.Total(facts.Counted);
+        return new(Station.Send, counted < pieces
+            ? [new("count", $"{pieces - counted} of {pieces} pieces to count", false), new("hand-over", "Handed over", false)]
+            : [new("hand-over", "Handed over", false)]);
+    }
+
+    private static List<Missing> AskMissing(Ask ask, IReadOnlyList<Problem> problems)
+    {
+        var missing = new List<Missing>();
+        missing.AddRange(problems.Select(p => new Missing(p.Code, p.Sentence, true)));
+        void Need(bool has, string code, string text)
+        {
+            if (!has)
+            {
+                missing.Add(new(code, text, false));
+            }
+        }
+        Need(ask.CustomerId is not null, "customer", "Who is asking");
+        Need(ask.StyleId is not null && ask.ColourwayId is not null, "style", "Which garment, in which colour");
+        Need(ask.Pieces > 0, "sizes", "How many of each size");
+        Need(ask.Placements.Count > 0, "placements", "Where the print goes, how large");
+        Need(ask.DueDate is not null, "due", "When it is wanted");
+        return missing;
+    }
+
+    private static List<Missing> GatherMissing(OrderFacts facts, decimal deposit)
+    {
+        var missing = new List<Missing>();
+        if (facts.Approval is null)
+        {
+            missing.Add(new("approval", "Their yes to the proof", false));
+        }
+        if (deposit > 0 && facts.Deposit is null)
+        {
+            missing.Add(new("deposit", "The deposit", false));
+        }
+        missing.AddRange(facts.Items.Where(i => i.DoneAt is null).Select(i => new Missing("item", i.Text, false)));
+        return missing;
+    }
+}

@@ -1,0 +1,18 @@
+namespace Hepno.Core.Pricing;
+
+/// <summary>Things sold together for less than apart (DOMAIN 12).</summary>
+/// <param name="Apart">Sum of the single prices.</param>
+/// <param name="Price">Price together.</param>
+/// <param name="Saving">What the customer saves.</param>
+public sealed record Package(decimal Apart, decimal Price, decimal Saving)
+{
+    /// <summary>A package at a discount.</summary>
+    /// <param name="prices">Single prices.</param>
+    /// <param name="discountShare">Discount, 0 to 1.</param>
+    public static Package Of(IReadOnlyList<decimal> prices, decimal discountShare)
+    {
+        var apart = prices.Sum();
+        var price = apart * (1 - discountShare);
+        return new(apart, price, apart - price);
+    }
+}

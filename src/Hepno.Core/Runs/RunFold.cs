@@ -1,0 +1,97 @@
+using Hepno.Core.Orders;
+
+namespace Hepno.Core.Runs;
+
+/// <summary>Where one piece stands.</summary>
+public enum PieceStanding
+{
+    /// <summary>Still to be pressed.</summary>
+    Waiting,
+
+    /// <summary>Through some passes, not all.</summary>
+    Between,
+
+    /// <summary>Good.</summary>
+    Good,
+}
+
+/// <summary>One piece of a run.</summary>
+/// <param name="PieceNo">From 1.</param>
+/// <param name="Size">Its size.</param>
+/// <param name="Standing">Where it stands.</param>
+/// <param name="Attempt">The blank now in hand, from 1.</param>
+/// <param name="Passes">Passes the blank in hand has come through.</param>
+public sealed record PieceState(int PieceNo, string Size, PieceStanding Standing, int Attempt, int Passes);
+
+/// <summary>Something still to be pressed.</summary>
+/// <param name="PieceNo">Piece.</param>
+/// <param name="Attempt">Which blank of it.</param>
+/// <param name="Pass">Which decoration, from 1.</param>
+/// <param name="Size">Size.</param>
+public sealed record RunTask(int PieceNo, int Attempt, int Pass, string Size);
+
+/// <summary>Good and spoiled pieces of a size.</summary>
+/// <param name="Size">Size.</param>
+/// <param name="Needed">Pieces of the order.</param>
+/// <param name="Good">Good so far.</param>
+/// <param name="Spoiled">Spoiled so far.</param>
+public sealed record SizeTally(string Size, int Needed, int Good, int Spoiled);
+
+/// <summary>A run's events, folded.</summary>
+/// <param name="Good">Pieces through all passes.</param>
+/// <param name="Spoiled">Blanks spoiled.</param>
+/// <param name="Counted">Verdicts that count.</param>
+/// <param name="Sizes">By size, in the order's own order.</param>
+/// <param name="Pieces">Every piece.</param>
+/// <param name="Todo">What is still to press, in order.</param>
+/// <param name="NotCounted">Verdicts kept but not counted: a second one for the same piece.</param>
+/// <param name="Last">The newest counted verdict, or null.</param>
+public sealed record RunState(int Good, int Spoiled, int Counted, IReadOnlyList<SizeTally> Sizes, IReadOnlyList<PieceState> Pieces, IReadOnlyList<RunTask> Todo, IReadOnlyList<RunEvent> NotCounted, RunEvent? Last);
+
+/// <summary>The one place that turns a run's events into counts; counts are never stored.</summary>
+public static class RunFold
+{
+    /// <summary>Folds events in the order the server took them.</summary>
+    /// <param name="sizes">The order's size run; pieces are numbered through it from 1.</param>
+    /// <param name="passes">Decorations a piece goes through, 1 or more.</param>
+    /// <param name="events">Events, oldest first.</param>
+    public static RunState Of(IReadOnlyList<SizeCount> sizes, int passes, IReadOnlyList<RunEvent> events)
+    {
+        var takenBack = events.Where(e => e.Verdict == RunVerdict.TakenBack).Select(e => e.TakesBack).ToHashSet();
+        var standing = events.Where(e => e.Verdict != RunVerdict.TakenBack && !takenBack.Contains(e.EventId)).ToList();
+        var first = new Dictionary<(int, int, int), RunEvent>();
+        foreach (var e in standing)
+        {
+            first.TryAdd((e.PieceNo, e.Attempt, e.Pass), e);
+        }
+        var counted = new HashSet<RunEvent>(ReferenceEqualityComparer.Instance);
+        var pieces = new List<PieceState>();
+        var todo = new List<RunTask>();
+        var spoiledBySize = new Dictionary<string, int>();
+        var number = 0;
+        foreach (var size in sizes.SelectMany(s => Enumerable.Repeat(s.Size, s.Pieces)))
+        {
+            number++;
+            var (attempt, pass) = (1, 0);
+            while (pass < passes && first.TryGetValue((number, attempt, pass + 1), out var e))
+            {
+                counted.Add(e);
+                if (e.Verdict == RunVerdict.Good)
+                {
+                    pass++;
+                    continue;
+                }
+                spoiledBySize[size] = spoiledBySize.GetValueOrDefault(size) + 1;
+                (attempt, pass) = (attempt + 1, 0);
+            }
+            pieces.Add(new(number, size, pass == passes ? PieceStanding.Good : pass > 0 ? PieceStanding.Between : PieceStanding.Waiting, attempt, pass));
+            for (var p = pass + 1; p <= passes; p++)
+            {
+                todo.Add(new(number, attempt, p, size));
+            }
+        }
+        var tallies = sizes.Where(s => s.Pieces > 0).Select(s => new SizeTally(s.Size, s.Pieces, pieces.Count(p => p.Size == s.Size && p.Standing == PieceStanding.Good), spoiledBySize.GetValueOrDefault(s.Size))).ToList();
+        return new(tallies.Sum(t => t.Good), tallies.Sum(t => t.Spoiled), counted.Count, tallies, pieces, [.. todo.OrderBy(t => t.Pass).ThenBy(t => t.Attempt).ThenBy(t => t.PieceNo)],
+            [.. standing.Where(e => !counted.Contains(e))], standing.LastOrDefault(counted.Contains));
+    }
+}

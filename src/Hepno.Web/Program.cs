@@ -1,0 +1,5 @@
+using Hepno.Web;
+
+return await Shell.RunAsync(args);
+
+public partial class Program;

@@ -1,0 +1,90 @@
+import { type ChildProcess, spawn } from 'node:child_process'
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join, resolve } from 'node:path'
+import { createInterface } from 'node:readline'
+import { test as base } from '@playwright/test'
+
+const root = resolve(import.meta.dirname, '../..')
+const web = join(root, 'src/Hepno.Web')
+const dll = join(web, 'bin/Release/net10.0/linux-x64/Hepno.Web.dll')
+
+export class Server {
+  url = ''
+  private child: ChildProcess | undefined
+  private said: string[] = []
+
+  private constructor(readonly data: string) {}
+
+  static async start(): Promise<Server> {
+    const server = new Server(await mkdtemp(join(tmpdir(), 'hepno-e2e-')))
+    await server.launch()
+    return server
+  }
+
+  /** SIGKILL: nothing gets a chance to tidy up. */
+  async kill(): Promise<void> {
+    await this.end('SIGKILL')
+  }
+
+  /** Starts again on the same data folder and, so that an open page finds it, the same port. */
+  async restart(): Promise<void> {
+    await this.end('SIGKILL')
+    await this.launch(new URL(this.url).port)
+  }
+
+  async dispose(): Promise<number | null> {
+    const code = await this.end('SIGTERM')
+    await rm(this.data, { recursive: true, force: true })
+    return code
+  }
+
+  private async launch(port = '0'): Promise<void> {
+    const child = spawn(
+      'dotnet',
+      [dll, '--contentRoot', web, '--port', port, '--data', this.data, '--host', 'tablet.test'],
+      {
+        stdio: ['ignore', 'pipe', 'pipe'],
+      },
+    )
+    this.child = child
+    child.stderr.on('data', (chunk: Buffer) => this.said.push(chunk.toString()))
+    this.url = await new Promise<string>((done, fail) => {
+      const late = setTimeout(() => fail(new Error(`no ready line in 20 s:\n${this.said.join('')}`)), 20_000)
+      createInterface({ input: child.stdout }).on('line', (line) => {
+        this.said.push(`${line}\n`)
+        const ready = /^Hepno is ready at (http:\S+)$/.exec(line)
+        if (ready?.[1]) {
+          clearTimeout(late)
+          done(ready[1])
+        }
+      })
+      child.once('exit', (code) => {
+        clearTimeout(late)
+        fail(new Error(`the program ended with ${code}:\n${this.said.join('')}`))
+      })
+    })
+  }
+
+  private async end(signal: NodeJS.Signals): Promise<number | null> {
+    const child = this.child
+    this.child = undefined
+    if (!child || child.exitCode !== null || child.signalCode !== null) return child?.exitCode ?? null
+    const over = new Promise<number | null>((done) => child.once('exit', (code) => done(code)))
+    child.kill(signal)
+    return await over
+  }
+}
+
+export const test = base.extend<{ server: Server }>({
+  // eslint-disable-next-line no-empty-pattern
+  server: async ({}, use) => {
+    const server = await Server.start()
+    await use(server)
+    await server.dispose()
+  },
+  baseURL: async ({ server }, use) => {
+    await use(server.url)
+  },
+})
+export { expect } from '@playwright/test'
