@@ -1,0 +1,72 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Store;
+
+/// <summary>A thing with the version it stands at.</summary>
+public sealed record Versioned<T>(T Value, long Version);
+
+/// <summary>Who does what, for history and undo.</summary>
+/// <param name="Name">The deed, in words the owner reads ("method chosen").</param>
+/// <param name="Device">Which device.</param>
+/// <param name="At">When (UTC).</param>
+/// <param name="Undoable">False for deeds answered by a deed of their own (a quote sent is withdrawn).</param>
+public sealed record Deed(string Name, string Device, DateTime At, bool Undoable = true);
+
+/// <summary>Somebody else changed the thing first; nothing was written.</summary>
+public sealed class StaleException(string kind, string id, long seen, long stands) : Exception($"{kind} {id}: version {seen} was seen, {stands} stands.")
+{
+    public string Kind { get; } = kind;
+
+    public string Id { get; } = id;
+
+    public long Seen { get; } = seen;
+
+    public long Stands { get; } = stands;
+}
+
+/// <summary>Something a person edits as one: read, written with a version check, its earlier states kept.</summary>
+public sealed class Aggregate<T>(string kind, string table, Func<SqliteConnection, string?, List<Versioned<T>>> load, Func<T, string> idOf, Action<SqliteConnection, T, long> write)
+    where T : class
+{
+    private static readonly JsonSerializerOptions Json = new() { Converters = { new JsonStringEnumConverter() } };
+
+    public string Kind => kind;
+
+    public Versioned<T>? Get(SqliteConnection connection, string id) => load(connection, id).FirstOrDefault();
+
+    public List<Versioned<T>> All(SqliteConnection connection) => load(connection, null);
+
+    /// <summary>Writes a new version. <paramref name="seen"/> is the version the change was made from, 0 for something new.</summary>
+    /// <exception cref="StaleException">Another version stands.</exception>
+    public long Put(SqliteConnection connection, T value, long seen, Deed deed) => Put(connection, value, seen, deed, null);
+
+    /// <summary>The state of an earlier version, or null when it was never or is no longer kept.</summary>
+    public T? At(SqliteConnection connection, string id, long version) => connection
+        .Query("SELECT json FROM history WHERE kind = @kind AND id = @id AND version = @version", r => r.TextOrNull("json"), ("@kind", kind), ("@id", id), ("@version", version + 1))
+        .FirstOrDefault() is { } json ? JsonSerializer.Deserialize<T>(json, Json) : null;
+
+    /// <summary>Puts the state before a deed back as a new version.</summary>
+    internal long Restore(SqliteConnection connection, string id, string json, long stands, long restores, Deed deed) =>
+        Put(connection, JsonSerializer.Deserialize<T>(json, Json)!, stands, deed, restores);
+
+    internal long VersionOf(SqliteConnection connection, string id) => connection.Scalar($"SELECT version FROM {table} WHERE id = @id", ("@id", id));
+
+    private long Put(SqliteConnection connection, T value, long seen, Deed deed, long? restores)
+    {
+        var id = idOf(value);
+        var before = Get(connection, id);
+        var stands = before?.Version ?? 0;
+        if (stands != seen)
+        {
+            throw new StaleException(kind, id, seen, stands);
+        }
+        write(connection, value, stands + 1);
+        connection.Execute("INSERT INTO history (kind, id, version, json, deed, device, at, undoable, restores) VALUES (@kind, @id, @version, @json, @deed, @device, @at, @undoable, @restores)",
+            ("@kind", kind), ("@id", id), ("@version", stands + 1), ("@json", before is null ? null : JsonSerializer.Serialize(before.Value, Json)), ("@deed", deed.Name), ("@device", deed.Device),
+            ("@at", deed.At), ("@undoable", deed.Undoable && before is not null), ("@restores", restores));
+        ChangeStore.Add(connection, kind, id, stands + 1, deed.At);
+        return stands + 1;
+    }
+}

@@ -1,0 +1,53 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Costing;
+using Hepno.Core.Materials;
+using Hepno.Core.Orders;
+using Hepno.Core.Recipes;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Store;
+
+/// <summary>A customer.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="Name">Name, as spoken.</param>
+/// <param name="Contact">Person, phone or mail.</param>
+public sealed record Customer(string Id, string Name, string Contact);
+
+/// <summary>Everything a person edits as one.</summary>
+public static class Aggregates
+{
+    public static Aggregate<ShopNumbers> Numbers { get; } = SettingsStore.Aggregate();
+
+    public static Aggregate<Customer> Customers { get; } = CustomerStore.Aggregate();
+
+    public static Aggregate<Style> Styles { get; } = StyleStore.Aggregate();
+
+    public static Aggregate<TransferPriceList> Films { get; } = FilmStore.Aggregate();
+
+    public static Aggregate<VinylFilm> Vinyls { get; } = VinylStore.Aggregate();
+
+    public static Aggregate<Press> Presses { get; } = PressStore.Aggregate();
+
+    public static Aggregate<Recipe> Recipes { get; } = RecipeStore.Aggregate();
+
+    public static Aggregate<Order> Orders { get; } = OrderStore.Aggregate();
+
+    internal static Restorable Find(string kind) => kind switch
+    {
+        "numbers" => Of(Numbers),
+        "customer" => Of(Customers),
+        "style" => Of(Styles),
+        "film" => Of(Films),
+        "vinyl" => Of(Vinyls),
+        "press" => Of(Presses),
+        "recipe" => Of(Recipes),
+        "order" => Of(Orders),
+        _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "No such kind of thing."),
+    };
+
+    private static Restorable Of<T>(Aggregate<T> a)
+        where T : class => new(a.VersionOf, a.Restore);
+
+    /// <summary>What undo needs of an aggregate, whatever it holds.</summary>
+    internal sealed record Restorable(Func<SqliteConnection, string, long> VersionOf, Func<SqliteConnection, string, string, long, long, Deed, long> Restore);
+}

@@ -1,0 +1,23 @@
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Store;
+
+/// <summary>A hint that something changed.</summary>
+public sealed record Change(long Seq, string Kind, string Id, long Version);
+
+/// <summary>What changed, in order; screens fetch again what they show.</summary>
+public static class ChangeStore
+{
+    private const int KeptDays = 7;
+
+    public static long Last(SqliteConnection connection) => connection.Scalar("SELECT coalesce(max(seq), 0) FROM change");
+
+    public static List<Change> Since(SqliteConnection connection, long seq, int most) => connection.Query("SELECT seq, kind, id, version FROM change WHERE seq > @seq ORDER BY seq LIMIT @most",
+        r => new Change(r.Long("seq"), r.Text("kind"), r.Text("id"), r.Long("version")), ("@seq", seq), ("@most", most));
+
+    public static void Add(SqliteConnection connection, string kind, string id, long version, DateTime at) =>
+        connection.Execute("INSERT INTO change (kind, id, version, at) VALUES (@kind, @id, @version, @at)", ("@kind", kind), ("@id", id), ("@version", version), ("@at", at));
+
+    /// <summary>Forgets what is older than a week.</summary>
+    public static void Trim(SqliteConnection connection, DateTime now) => connection.Execute("DELETE FROM change WHERE at < @old", ("@old", now.AddDays(-KeptDays)));
+}

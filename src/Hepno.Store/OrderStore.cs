@@ -1,0 +1,62 @@
+using Hepno.Core.Orders;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Store;
+
+/// <summary>Orders with their ask and what has happened to them.</summary>
+public static class OrderStore
+{
+    internal static Aggregate<Order> Aggregate() => new("order", "orders", (connection, id) => Load(connection, "@id IS NULL OR id = @id", ("@id", id)), o => o.Id, Write);
+
+    /// <summary>Orders on the work line: not closed.</summary>
+    public static List<Versioned<Order>> Open(SqliteConnection connection) => Load(connection, "closed_at IS NULL");
+
+    /// <summary>The number the next order gets.</summary>
+    public static int NextNumber(SqliteConnection connection, int first) => (int)Math.Max(first, connection.Scalar("SELECT coalesce(max(number), 0) + 1 FROM orders"));
+
+    /// <summary>Orders by number or customer, newest first.</summary>
+    public static List<Versioned<Order>> Find(SqliteConnection connection, string text, int most)
+    {
+        var digits = new string([.. text.Where(char.IsAsciiDigit)]);
+        var folded = CustomerStore.Folded(text.Trim());
+        var ids = connection.Query("""
+            SELECT o.id FROM orders o LEFT JOIN customer c ON c.id = o.customer_id
+            WHERE (@digits <> '' AND CAST(o.number AS TEXT) LIKE @digits || '%') OR (@text <> '' AND instr(c.search, @text) > 0) OR @text = ''
+            ORDER BY o.number DESC LIMIT @most
+            """, r => r.Text("id"), ("@digits", digits), ("@text", folded), ("@most", most));
+        return [.. ids.Select(id => Load(connection, "id = @id", ("@id", id))[0])];
+    }
+
+    private static List<Versioned<Order>> Load(SqliteConnection connection, string where, params ReadOnlySpan<(string, object?)> values)
+    {
+        var inside = $"order_id IN (SELECT id FROM orders WHERE {where})";
+        var sizes = connection.Query($"SELECT * FROM order_size WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new SizeCount(r.Text("size"), r.Int("pieces"))), values).ToLookup(s => s.Of, s => s.Value);
+        var counted = connection.Query($"SELECT * FROM order_counted WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new SizeCount(r.Text("size"), r.Int("pieces"))), values).ToLookup(s => s.Of, s => s.Value);
+        var placements = connection.Query($"SELECT * FROM placement WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new Placement(r.Text("id"), r.Text("place"), r.Real("width_in"), r.Real("height_in"), r.Real("coverage_percent"), r.Int("colours"), r.Flag("gradient"), r.Real("thinnest_line_pt"))), values).ToLookup(s => s.Of, s => s.Value);
+        var items = connection.Query($"SELECT * FROM gather_item WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new GatherItem(r.Text("id"), r.Word<GatherKind>("kind"), r.Text("text"), r.Text("supplier"), r.Real("quantity"), r.Text("unit"), r.Money("cost_micros"), r.Wall("expected"), r.UtcOrNull("done_at"))), values).ToLookup(s => s.Of, s => s.Value);
+        return connection.Query($"SELECT * FROM orders WHERE {where} ORDER BY number", r =>
+        {
+            var id = r.Text("id");
+            var ask = new Ask(r.TextOrNull("customer_id"), r.TextOrNull("style_id"), r.TextOrNull("colourway_id"), [.. sizes[id]], [.. placements[id]], r.DayOrNull("due_date"), r.TimeOrNull("due_time"), r.MoneyOrNull("mark_micros"), r.TextOrNull("note"));
+            var facts = new OrderFacts(
+                r.TextOrNull("decision_method") is { } method ? new Decision(method, r.Utc("decision_at")) : null, r.UtcOrNull("laid_out_at"),
+                r.TextOrNull("approved_by") is { } by ? new Approval(by, r.Utc("approved_at")) : null,
+                r.UtcOrNull("deposit_at") is { } at ? new Deposit(r.Money("deposit_micros"), r.TextOrNull("deposit_override"), at) : null, [.. items[id]], r.UtcOrNull("run_started_at"), [.. counted[id]],
+                r.TextOrNull("handed_to") is { } to ? new HandOver(to, r.Utc("handed_at")) : null, r.UtcOrNull("closed_at"));
+            return new Versioned<Order>(new(id, r.Int("number"), ask, facts, r.Utc("created_at")), r.Long("version"));
+        }, values);
+    }
+
+    private static void Write(SqliteConnection connection, Order o, long version)
+    {
+        var (ask, facts) = (o.Ask, o.Facts);
+        connection.Put("orders", 1, ("id", o.Id), ("version", version), ("number", o.Number), ("customer_id", ask.CustomerId), ("style_id", ask.StyleId), ("colourway_id", ask.ColourwayId), ("due_date", ask.DueDate), ("due_time", ask.DueTime), ("mark_micros", ask.Mark), ("note", ask.Note),
+            ("decision_method", facts.Decision?.MethodId), ("decision_at", facts.Decision?.At), ("laid_out_at", facts.LaidOutAt), ("approved_by", facts.Approval?.By), ("approved_at", facts.Approval?.At),
+            ("deposit_micros", facts.Deposit?.Amount), ("deposit_override", facts.Deposit?.OverrideReason), ("deposit_at", facts.Deposit?.At), ("run_started_at", facts.RunStartedAt),
+            ("handed_to", facts.HandOver?.To), ("handed_at", facts.HandOver?.At), ("closed_at", facts.ClosedAt), ("created_at", o.CreatedAt));
+        connection.Replace("order_size", "order_id", o.Id, ask.Sizes, s => [("size", s.Size), ("pieces", s.Pieces)]);
+        connection.Replace("placement", "order_id", o.Id, ask.Placements, p => [("id", p.Id), ("place", p.Place), ("width_in", p.WidthIn), ("height_in", p.HeightIn), ("coverage_percent", p.CoveragePercent), ("colours", p.Colours), ("gradient", p.Gradient), ("thinnest_line_pt", p.ThinnestLinePt)]);
+        connection.Replace("gather_item", "order_id", o.Id, facts.Items, i => [("id", i.Id), ("kind", i.Kind), ("text", i.Text), ("supplier", i.Supplier), ("quantity", i.Quantity), ("unit", i.Unit), ("cost_micros", i.Cost), ("expected", i.Expected), ("done_at", i.DoneAt)]);
+        connection.Replace("order_counted", "order_id", o.Id, facts.Counted, s => [("size", s.Size), ("pieces", s.Pieces)]);
+    }
+}

@@ -1,0 +1,42 @@
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Store;
+
+/// <summary>A sent quote, frozen: its figures are never computed again.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="OrderId">Order.</param>
+/// <param name="SentAt">When (UTC).</param>
+/// <param name="WithdrawnAt">When withdrawn (UTC), or null.</param>
+/// <param name="Json">Every figure and text, the inputs and the core's version.</param>
+public sealed record StoredQuote(string Id, string OrderId, DateTime SentAt, DateTime? WithdrawnAt, string Json);
+
+/// <summary>Sent quotes with the bytes of their PDF.</summary>
+public static class QuoteStore
+{
+    private const string Columns = "id, order_id, sent_at, withdrawn_at, json";
+
+    public static void Send(SqliteConnection connection, StoredQuote quote, byte[] pdf)
+    {
+        connection.Put("quote", 1, ("id", quote.Id), ("order_id", quote.OrderId), ("sent_at", quote.SentAt), ("withdrawn_at", null), ("json", quote.Json), ("pdf", pdf));
+        ChangeStore.Add(connection, "quote", quote.Id, 1, quote.SentAt);
+    }
+
+    public static void Withdraw(SqliteConnection connection, string id, DateTime at)
+    {
+        connection.Execute("UPDATE quote SET withdrawn_at = @at WHERE id = @id AND withdrawn_at IS NULL", ("@at", at), ("@id", id));
+        ChangeStore.Add(connection, "quote", id, 2, at);
+    }
+
+    /// <summary>The quote that stands for an order, or null.</summary>
+    public static StoredQuote? Standing(SqliteConnection connection, string orderId) =>
+        connection.Query($"SELECT {Columns} FROM quote WHERE order_id = @id AND withdrawn_at IS NULL ORDER BY sent_at DESC LIMIT 1", Map, ("@id", orderId)).FirstOrDefault();
+
+    /// <summary>The quotes that stand, by order.</summary>
+    public static Dictionary<string, StoredQuote> AllStanding(SqliteConnection connection) =>
+        connection.Query($"SELECT {Columns} FROM quote WHERE withdrawn_at IS NULL AND order_id IN (SELECT id FROM orders WHERE closed_at IS NULL) ORDER BY sent_at", Map).GroupBy(q => q.OrderId).ToDictionary(g => g.Key, g => g.Last());
+
+    public static byte[]? Pdf(SqliteConnection connection, string orderId) =>
+        connection.Query("SELECT pdf FROM quote WHERE order_id = @id AND withdrawn_at IS NULL ORDER BY sent_at DESC LIMIT 1", r => r.Bytes("pdf"), ("@id", orderId)).FirstOrDefault();
+
+    private static StoredQuote Map(Rows.Row r) => new(r.Text("id"), r.Text("order_id"), r.Utc("sent_at"), r.UtcOrNull("withdrawn_at"), r.Text("json"));
+}

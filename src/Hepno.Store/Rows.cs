@@ -1,0 +1,136 @@
+using System.Globalization;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Store;
+
+/// <summary>Reading and writing rows by column name, with the conversions of the database in one place.</summary>
+internal static class Rows
+{
+    private const string InstantFormat = "yyyy-MM-dd'T'HH:mm:ss.fff'Z'";
+    private const string WallFormat = "yyyy-MM-dd'T'HH:mm";
+
+    public static void Execute(this SqliteConnection connection, string sql, params ReadOnlySpan<(string Name, object? Value)> values)
+    {
+        using var command = Command(connection, sql, values);
+        command.ExecuteNonQuery();
+    }
+
+    public static int Changed(this SqliteConnection connection, string sql, params ReadOnlySpan<(string Name, object? Value)> values)
+    {
+        using var command = Command(connection, sql, values);
+        return command.ExecuteNonQuery();
+    }
+
+    public static long Scalar(this SqliteConnection connection, string sql, params ReadOnlySpan<(string Name, object? Value)> values)
+    {
+        using var command = Command(connection, sql, values);
+        return command.ExecuteScalar() is long n ? n : 0;
+    }
+
+    public static List<T> Query<T>(this SqliteConnection connection, string sql, Func<Row, T> map, params ReadOnlySpan<(string Name, object? Value)> values)
+    {
+        using var command = Command(connection, sql, values);
+        using var reader = command.ExecuteReader();
+        var row = new Row(reader);
+        var rows = new List<T>();
+        while (reader.Read())
+        {
+            rows.Add(map(row));
+        }
+        return rows;
+    }
+
+    /// <summary>Inserts or updates the row with the given key columns (the first <paramref name="keys"/> of them).</summary>
+    public static void Put(this SqliteConnection connection, string table, int keys, params ReadOnlySpan<(string Column, object? Value)> values)
+    {
+        var columns = new string[values.Length];
+        for (var i = 0; i < values.Length; i++)
+        {
+            columns[i] = values[i].Column;
+        }
+        var sets = string.Join(", ", columns.Skip(keys).Select(c => $"{c} = excluded.{c}"));
+        var conflict = sets.Length == 0 ? "DO NOTHING" : $"DO UPDATE SET {sets}";
+        Execute(connection, $"INSERT INTO {table} ({string.Join(", ", columns)}) VALUES ({string.Join(", ", columns.Select(c => "@" + c))}) ON CONFLICT({string.Join(", ", columns.Take(keys))}) {conflict}", values);
+    }
+
+    /// <summary>Replaces the child rows of one thing.</summary>
+    public static void Replace<T>(this SqliteConnection connection, string table, string owner, string id, IReadOnlyList<T> items, Func<T, (string, object?)[]> columns)
+    {
+        connection.Execute($"DELETE FROM {table} WHERE {owner} = @id", ("@id", id));
+        for (var i = 0; i < items.Count; i++)
+        {
+            connection.Put(table, 2, [(owner, id), ("position", i), .. columns(items[i])]);
+        }
+    }
+
+    public static string Instant(DateTime utc) => utc.ToString(InstantFormat, CultureInfo.InvariantCulture);
+
+    private static SqliteCommand Command(SqliteConnection connection, string sql, ReadOnlySpan<(string Name, object? Value)> values)
+    {
+        var command = connection.CreateCommand();
+        command.CommandText = sql;
+        foreach (var (name, value) in values)
+        {
+            command.Parameters.AddWithValue(name.StartsWith('@') ? name : "@" + name, Stored(value));
+        }
+        return command;
+    }
+
+    private static object Stored(object? value) => value switch
+    {
+        null => DBNull.Value,
+        decimal money => Micros(money),
+        DateTime { Kind: DateTimeKind.Utc } utc => Instant(utc),
+        DateTime wall => wall.ToString(WallFormat, CultureInfo.InvariantCulture),
+        DateOnly day => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+        TimeOnly time => time.ToString("HH:mm", CultureInfo.InvariantCulture),
+        Enum word => word.ToString(),
+        bool flag => flag ? 1L : 0L,
+        _ => value,
+    };
+
+    private static long Micros(decimal money) => (long)Math.Round(money * 1_000_000m, MidpointRounding.AwayFromZero);
+
+    /// <summary>The row now under the reader.</summary>
+    internal sealed class Row(SqliteDataReader reader)
+    {
+        public string Text(string column) => reader.GetString(reader.GetOrdinal(column));
+
+        public string? TextOrNull(string column) => At(column) is { } i ? reader.GetString(i) : null;
+
+        public int Int(string column) => reader.GetInt32(reader.GetOrdinal(column));
+
+        public long Long(string column) => reader.GetInt64(reader.GetOrdinal(column));
+
+        public double Real(string column) => reader.GetDouble(reader.GetOrdinal(column));
+
+        public double? RealOrNull(string column) => At(column) is { } i ? reader.GetDouble(i) : null;
+
+        public bool Flag(string column) => Int(column) != 0;
+
+        public decimal Money(string column) => reader.GetInt64(reader.GetOrdinal(column)) / 1_000_000m;
+
+        public decimal? MoneyOrNull(string column) => At(column) is { } i ? reader.GetInt64(i) / 1_000_000m : null;
+
+        public DateTime Utc(string column) => ParseUtc(Text(column));
+
+        public DateTime? UtcOrNull(string column) => TextOrNull(column) is { } t ? ParseUtc(t) : null;
+
+        public DateTime Wall(string column) => DateTime.ParseExact(Text(column), WallFormat, CultureInfo.InvariantCulture);
+
+        public DateOnly Day(string column) => DateOnly.ParseExact(Text(column), "yyyy-MM-dd", CultureInfo.InvariantCulture);
+
+        public DateOnly? DayOrNull(string column) => At(column) is null ? null : Day(column);
+
+        public TimeOnly? TimeOrNull(string column) => TextOrNull(column) is { } t ? TimeOnly.ParseExact(t, "HH:mm", CultureInfo.InvariantCulture) : null;
+
+        public T Word<T>(string column)
+            where T : struct, Enum => Enum.Parse<T>(Text(column));
+
+        public byte[] Bytes(string column) => reader.GetFieldValue<byte[]>(reader.GetOrdinal(column));
+
+        private static DateTime ParseUtc(string text) => DateTime.ParseExact(text, InstantFormat, CultureInfo.InvariantCulture, DateTimeStyles.AdjustToUniversal | DateTimeStyles.AssumeUniversal);
+
+        private int? At(string column) => reader.GetOrdinal(column) is var i && reader.IsDBNull(i) ? null : i;
+    }
+}

@@ -1,0 +1,231 @@
+using System.Text.Json;
+using Hepno.Core.Costing;
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Orders;
+using Hepno.Core.Planning;
+using Hepno.Core.PressFloor;
+using Hepno.Formats;
+using Hepno.Store;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Deeds;
+
+/// <summary>What is done to an order after its ask, each deed one function: its endpoint and the demo data call the same.</summary>
+internal static class OrderDeeds
+{
+    private const int LongestName = 200;
+
+    /// <summary>Chooses the method; a layout settled for another method is settled no longer.</summary>
+    public static long Choose(SqliteConnection connection, Desk desk, string id, string methodId, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, Desk.Book(connection));
+        Before(c, Station.Gather, "choose a method");
+        var method = DecorationMethods.Find(methodId) ?? throw RefusedException.NoSuch("method", methodId);
+        var comparison = Compared(connection, desk, c);
+        if (comparison.Folds.FirstOrDefault(f => f.MethodId == method.Id) is { } fold)
+        {
+            throw new RefusedException(409, "method-unfit", $"{fold.Name}: {fold.Reasons[0].Sentence}.", $"Would work: {fold.Reasons[0].WouldWork}.", "methodId");
+        }
+        return Put(connection, c, seen, deed, f => f with { Decision = new(method.Id, deed.At), LaidOutAt = f.Decision?.MethodId == method.Id ? f.LaidOutAt : null });
+    }
+
+    /// <summary>Settles what is bought.</summary>
+    public static long LayOut(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, Desk.Book(connection));
+        Before(c, Station.Gather, "lay it out");
+        MakeQuote.Of(c, Compared(connection, desk, c), Desk.Book(connection), desk.Clock.Wall(Desk.Numbers(connection).TimeZone));
+        return Put(connection, c, seen, deed, f => f with { LaidOutAt = deed.At });
+    }
+
+    /// <summary>Sends the quote: from here its figures are frozen.</summary>
+    public static long Send(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
+    {
+        var book = Desk.Book(connection);
+        var c = desk.Case(connection, id, book);
+        if (c.Standing.Station != Station.Quote)
+        {
+            throw new RefusedException(409, "not-there", c.Quote is not null ? $"The quote of {c.Order.Code} is already sent." : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.", c.Quote is not null ? "Withdraw it to send another." : "Finish that first.");
+        }
+        var frozen = MakeQuote.Of(c, Compared(connection, desk, c), book, desk.Clock.Wall(book.Numbers.TimeZone));
+        var version = Put(connection, c, seen, deed with { Undoable = false }, f => f);
+        QuoteStore.Send(connection, new StoredQuote($"{id}-{version}", id, deed.At, null, JsonSerializer.Serialize(frozen, Json.Frozen)), QuotePdf.Print(frozen.Document));
+        return version;
+    }
+
+    /// <summary>Withdraws a sent quote, before anything is ordered on it.</summary>
+    public static long Withdraw(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, Desk.Book(connection));
+        if (c.Quote is null || c.Standing.Station != Station.Gather || c.Order.Facts.Items.Any(i => i.DoneAt is not null))
+        {
+            throw new RefusedException(409, "not-there", c.Quote is null ? "No quote is sent." : $"{c.Order.Code} is already being made.", "Only a sent quote with nothing gathered on it can be withdrawn.");
+        }
+        QuoteStore.Withdraw(connection, c.Quote.Id, deed.At);
+        return Put(connection, c, seen, deed with { Undoable = false }, f => f with { Approval = null, Deposit = null, Items = [] });
+    }
+
+    /// <summary>The customer's yes; with the deposit it makes the list of what to buy and prepare.</summary>
+    public static long Approve(SqliteConnection connection, Desk desk, string id, string by, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, Desk.Book(connection));
+        At(c, Station.Gather, "take the yes");
+        var name = Named(by, "by", "Who said yes");
+        return Put(connection, c, seen, deed, f => Listed(c, f with { Approval = new(name, deed.At) }, connection, desk));
+    }
+
+    /// <summary>The deposit, or the owner's word that the order goes on without.</summary>
+    public static long NoteDeposit(SqliteConnection connection, Desk desk, string id, decimal amount, string? overrideReason, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, Desk.Book(connection));
+        At(c, Station.Gather, "note the deposit");
+        var wanted = c.Frozen!.Deposit;
+        var f = c.Frozen.Numbers.Format;
+        if (amount < 0 || amount > c.Frozen.Total)
+        {
+            throw new RefusedException(400, "range", $"A deposit of {Shown.Money(amount, f)} is outside 0 to {Shown.Money(c.Frozen.Total, f)}.", "Type what was paid.", "amount");
+        }
+        if (amount < wanted && string.IsNullOrWhiteSpace(overrideReason))
+        {
+            throw new RefusedException(400, "short", $"{Shown.Money(amount, f)} is less than the {Shown.Money(wanted, f)} asked.", "Say why the order goes on without, or wait for the rest.", "overrideReason");
+        }
+        var reason = amount < wanted ? Named(overrideReason!, "overrideReason", "The reason") : null;
+        return Put(connection, c, seen, deed, facts => Listed(c, facts with { Deposit = new(amount, reason, deed.At) }, connection, desk));
+    }
+
+    /// <summary>Ticks a gathered thing off, or on again.</summary>
+    public static long Tick(SqliteConnection connection, Desk desk, string id, string itemId, bool done, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, Desk.Book(connection));
+        if (c.Order.Facts.Items.All(i => i.Id != itemId))
+        {
+            throw RefusedException.NoSuch("thing to gather", itemId);
+        }
+        if (c.Order.Facts.RunStartedAt is not null)
+        {
+            throw new RefusedException(409, "not-there", $"{c.Order.Code} is already being pressed.", "What was gathered stays as it was.");
+        }
+        return Put(connection, c, seen, deed, f => f with { Items = [.. f.Items.Select(i => i.Id == itemId ? i with { DoneAt = done ? deed.At : null } : i)] });
+    }
+
+    /// <summary>Begins pressing; again it is the same run.</summary>
+    public static long StartRun(SqliteConnection connection, Desk desk, string id, Deed deed)
+    {
+        var c = desk.Case(connection, id, Desk.Book(connection));
+        if (c.Order.Facts.RunStartedAt is not null)
+        {
+            return c.Version;
+        }
+        At(c, Station.Press, "begin pressing");
+        return Put(connection, c, c.Version, deed with { Undoable = false }, f => f with { RunStartedAt = deed.At });
+    }
+
+    /// <summary>Pieces counted into the box, by size; never more than came out good.</summary>
+    public static long Count(SqliteConnection connection, Desk desk, string id, IReadOnlyList<SizeCount> counted, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, Desk.Book(connection));
+        At(c, Station.Send, "count");
+        for (var i = 0; i < counted.Count; i++)
+        {
+            var asked = c.Order.Ask.Sizes.FirstOrDefault(s => s.Size == counted[i].Size) ?? throw new RefusedException(400, "unknown-size", $"\"{counted[i].Size}\" is not in this order.", $"Its sizes are {string.Join(", ", c.Order.Ask.Sizes.Select(s => s.Size))}.", $"sizes[{i}].size");
+            if (counted[i].Pieces < 0 || counted[i].Pieces > asked.Pieces)
+            {
+                throw new RefusedException(400, "range", $"{counted[i].Pieces} of {asked.Size} is outside 0 to {asked.Pieces}.", "Count the good pieces; a spare stays outside the box.", $"sizes[{i}].pieces");
+            }
+        }
+        return Put(connection, c, seen, deed, f => f with { Counted = [.. counted.Where(s => s.Pieces > 0)] });
+    }
+
+    /// <summary>Gives the pieces to the customer, once all are counted.</summary>
+    public static long HandOver(SqliteConnection connection, Desk desk, string id, string to, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, Desk.Book(connection));
+        At(c, Station.Send, "hand it over");
+        var counted = SizeRun.Total(c.Order.Facts.Counted);
+        if (counted < c.Order.Ask.Pieces)
+        {
+            throw new RefusedException(409, "uncounted", $"{counted} of {c.Order.Ask.Pieces} pieces are counted.", "Count the rest into the box first.");
+        }
+        var name = Named(to, "to", "Who took it");
+        return Put(connection, c, seen, deed with { Undoable = false }, f => f with { HandOver = new(name, deed.At) });
+    }
+
+    /// <summary>Takes a hand-over back that did not happen.</summary>
+    public static long TakeBack(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, Desk.Book(connection));
+        At(c, Station.Learn, "take the hand-over back");
+        return Put(connection, c, seen, deed with { Undoable = false }, f => f with { HandOver = null });
+    }
+
+    /// <summary>Closes the order: it leaves the line.</summary>
+    public static long Close(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, Desk.Book(connection));
+        At(c, Station.Learn, "close it");
+        return Put(connection, c, seen, deed, f => f with { ClosedAt = deed.At });
+    }
+
+    private static OrderFacts Listed(OrderCase c, OrderFacts facts, SqliteConnection connection, Desk desk)
+    {
+        if (facts.Items.Count > 0 || facts.Approval is null || (c.Frozen!.Deposit > 0 && facts.Deposit is null))
+        {
+            return facts;
+        }
+        var numbers = Desk.Numbers(connection);
+        var hours = new OpenHours(numbers.Week);
+        var wall = desk.Clock.Wall(numbers.TimeZone);
+        var q = c.Frozen!;
+        var pieces = q.Ask.Pieces;
+        var blank = LandedBlank.Of(q.Style, q.Ask.Sizes).Value;
+        List<GatherItem> items =
+        [
+            new("blanks", GatherKind.Buy, $"{pieces} {MakeQuote.Garment(q.Style, q.Colourway, pieces)}: {string.Join(", ", q.Ask.Sizes.Select(s => $"{s.Size} {s.Pieces}"))}", q.Style.Supplier, pieces, "pieces", blank * pieces, hours.Parcel(wall, q.Style.LeadDays), null),
+            .. q.Band.Decorations.SelectMany(d => d.Purchases).Select(p => new GatherItem(p.Code, GatherKind.Buy, p.Unit == "in" ? $"{p.Text}, {Shown.Length(p.Quantity, numbers.Format)}" : p.Text, p.Supplier, p.Quantity, p.Unit, p.Cost.Value, hours.Parcel(wall, p.LeadDays), null)),
+        ];
+        foreach (var d in q.Band.Decorations.Where(d => d.Preparation.Count > 0))
+        {
+            var minutes = WorkSteps.Attended(d.Preparation) * d.Bought / 60;
+            var arrives = hours.Parcel(wall, d.Purchases.Max(p => p.LeadDays));
+            items.Add(new($"prepare-{d.Placement.Id}", GatherKind.Prepare, $"Cut and weed {d.Bought} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}, {Shown.Duration(minutes * 60)} of hands", "", d.Bought, "cuts", 0, hours.Add(arrives, minutes), null));
+        }
+        return facts with { Items = items };
+    }
+
+    private static Core.Comparing.Comparison Compared(SqliteConnection connection, Desk desk, OrderCase c)
+    {
+        var book = Desk.Book(connection);
+        return desk.Compare(c, null, book, desk.Open(connection, book)) ?? throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "There is no press on the Floor." : $"The ask is not complete: {c.Standing.Missing[0].Text}.", "Finish that first.");
+    }
+
+    private static long Put(SqliteConnection connection, OrderCase c, long seen, Deed deed, Func<OrderFacts, OrderFacts> change) =>
+        Aggregates.Orders.Put(connection, c.Order with { Facts = change(c.Order.Facts) }, seen, deed);
+
+    private static void At(OrderCase c, Station station, string what)
+    {
+        if (c.Standing.Station != station)
+        {
+            throw new RefusedException(409, "not-there", $"{c.Order.Code} stands at {c.Standing.Station}: it cannot {what} there.", c.Standing.Missing.Count > 0 ? $"It still waits for: {c.Standing.Missing[0].Text}." : "Look at where it stands.");
+        }
+    }
+
+    private static void Before(OrderCase c, Station station, string what)
+    {
+        if (c.Standing.Station >= station || c.InHand is null)
+        {
+            throw new RefusedException(409, "not-there", c.InHand is null ? $"{c.Order.Code} cannot {what} yet: {c.Standing.Missing[0].Text}." : $"The quote of {c.Order.Code} is sent: it cannot {what} now.", c.InHand is null ? "Finish the ask first." : "Withdraw the quote first.");
+        }
+    }
+
+    private static string Named(string value, string field, string what)
+    {
+        var name = value.Trim();
+        return name.Length switch
+        {
+            0 => throw new RefusedException(400, "empty", $"{what} is not said.", "Type it.", field),
+            > LongestName => throw new RefusedException(400, "too-long", $"{what} has {name.Length} characters.", $"At most {LongestName}.", field),
+            _ => name,
+        };
+    }
+}

@@ -1,0 +1,29 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+
+namespace Hepno.Web;
+
+/// <summary>JSON as the API speaks it, and as frozen documents are kept.</summary>
+internal static class Json
+{
+    /// <summary>Options of frozen documents: the API's words, figures exact.</summary>
+    public static JsonSerializerOptions Frozen { get; } = Of(new JsonSerializerOptions(JsonSerializerDefaults.Web));
+
+    public static JsonSerializerOptions Of(JsonSerializerOptions json)
+    {
+        json.NumberHandling = JsonNumberHandling.Strict;
+        json.RespectNullableAnnotations = true;
+        json.RespectRequiredConstructorParameters = true;
+        json.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
+        return json;
+    }
+
+    /// <summary>Money on the wire: at most six decimals.</summary>
+    internal sealed class SixDecimals : JsonConverter<decimal>
+    {
+        public override decimal Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
+            reader.TokenType == JsonTokenType.Number && reader.TryGetDecimal(out var value) && Math.Abs(value) < 1_000_000_000_000m ? value : throw new JsonException();
+
+        public override void Write(Utf8JsonWriter writer, decimal value, JsonSerializerOptions options) => writer.WriteNumberValue(Math.Round(value, 6, MidpointRounding.AwayFromZero) / 1.000000000000000000000000000000m);
+    }
+}

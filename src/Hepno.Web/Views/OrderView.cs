@@ -1,0 +1,166 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Comparing;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.Planning;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Recipes;
+using Hepno.Core.Runs;
+using Hepno.Store;
+
+namespace Hepno.Web.Views;
+
+/// <summary>An order as the screens need it.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="Version">Version to send with a change.</param>
+/// <param name="Code">Number.</param>
+/// <param name="Station">Where it stands.</param>
+/// <param name="Ask">What is asked.</param>
+/// <param name="Facts">What has happened.</param>
+/// <param name="Customer">Who, or null.</param>
+/// <param name="Style">Which garment, or null.</param>
+/// <param name="Colourway">Its colour, or null.</param>
+/// <param name="Problems">What in the ask blocks comparing.</param>
+/// <param name="Slip">The slip.</param>
+/// <param name="QuoteSent">When the standing quote was sent (UTC), or null.</param>
+/// <param name="Deposit">Deposit the quote asks for.</param>
+public sealed record OrderView(string Id, long Version, string Code, Station Station, Ask Ask, OrderFacts Facts, Customer? Customer, Style? Style, Colourway? Colourway, IReadOnlyList<Problem> Problems, SlipView Slip, DateTime? QuoteSent, decimal Deposit);
+
+/// <summary>An order found.</summary>
+public sealed record Found(string Id, string Code, string Customer, int Pieces, string Due, Station Station);
+
+/// <summary>What was written.</summary>
+/// <param name="Id">Which thing.</param>
+/// <param name="Version">The version it stands at now.</param>
+public sealed record Written(string Id, long Version);
+
+/// <summary>A size run as read.</summary>
+public sealed record SizeRunView(IReadOnlyList<SizeCount> Sizes, int Pieces);
+
+/// <summary>The quote as it would be, or as it was sent.</summary>
+/// <param name="Sent">When it was sent (UTC), or null for a preview.</param>
+/// <param name="Quote">Its figures and words.</param>
+/// <param name="Notes">Margin notes for the owner; never printed.</param>
+public sealed record QuoteView(DateTime? Sent, FrozenQuote Quote, IReadOnlyList<MarginNote> Notes);
+
+/// <summary>A note beside the quote, for the owner alone.</summary>
+public sealed record MarginNote(string Title, string Text);
+
+/// <summary>A pass of the run: one decoration on every piece.</summary>
+/// <param name="Pass">From 1.</param>
+/// <param name="Place">Where, in words.</param>
+/// <param name="Size">How large, in words.</param>
+/// <param name="Temperature">What the cloth gets, in the shop's unit.</param>
+/// <param name="TemperatureOther">The same in the other unit.</param>
+/// <param name="SetPoint">What to set on this press, in the shop's unit; empty while not tested.</param>
+/// <param name="DwellSeconds">Countdown, s.</param>
+/// <param name="SlackSeconds">How much longer does no harm, s.</param>
+/// <param name="Pressure">Word.</param>
+/// <param name="Peel">When.</param>
+/// <param name="PeelAfterSeconds">Cooling from opening to peel, s.</param>
+/// <param name="Side">Which side up.</param>
+/// <param name="Caution">What may go wrong; may be empty.</param>
+/// <param name="Steps">All steps of a piece in this pass.</param>
+public sealed record RunPassView(int Pass, string Place, string Size, string Temperature, string TemperatureOther, string SetPoint, double DwellSeconds, double SlackSeconds, string Pressure, Peel Peel, double PeelAfterSeconds, string Side, string Caution, IReadOnlyList<WorkStep> Steps);
+
+/// <summary>A run: the whole plan once, and its events folded.</summary>
+/// <param name="OrderId">Order.</param>
+/// <param name="Code">Number.</param>
+/// <param name="Customer">Who.</param>
+/// <param name="Press">Which press.</param>
+/// <param name="PressCautions">The maker's warnings.</param>
+/// <param name="Ends">When it is planned to end; empty when not planned.</param>
+/// <param name="Pieces">Pieces wanted.</param>
+/// <param name="Started">True once pressing began.</param>
+/// <param name="Passes">Decorations in the order of pressing.</param>
+/// <param name="Reasons">Reasons a piece may be spoiled for, keys 1 to 9.</param>
+/// <param name="State">Events, folded.</param>
+public sealed record RunView(string OrderId, string Code, string Customer, string Press, string PressCautions, string Ends, int Pieces, bool Started, IReadOnlyList<RunPassView> Passes, IReadOnlyList<string> Reasons, RunState State);
+
+/// <summary>A batch drawn on a press day.</summary>
+/// <param name="OrderId">Order.</param>
+/// <param name="Code">Number.</param>
+/// <param name="Customer">Who.</param>
+/// <param name="What">Garments, in words.</param>
+/// <param name="Pieces">Pieces of this part.</param>
+/// <param name="TemperatureF">Heat, °F.</param>
+/// <param name="Temperature">Heat, as shown.</param>
+/// <param name="HeatFrom">Platen begins to change its heat.</param>
+/// <param name="Start">First piece.</param>
+/// <param name="End">Last piece off.</param>
+/// <param name="CoolUntil">Last piece cold.</param>
+/// <param name="DueAt">Wanted, or null.</param>
+/// <param name="LateMinutes">Late as planned.</param>
+/// <param name="Why">Why; may be empty.</param>
+/// <param name="Running">True when begun.</param>
+public sealed record BatchView(string OrderId, string Code, string Customer, string What, int Pieces, double TemperatureF, string Temperature, DateTime HeatFrom, DateTime Start, DateTime End, DateTime CoolUntil, DateTime? DueAt, double LateMinutes, string Why, bool Running);
+
+/// <summary>One press on one day.</summary>
+public sealed record PressLaneView(string PressId, string Name, string Kind, double HottestF, IReadOnlyList<BatchView> Batches, IReadOnlyList<HeatPoint> Heat);
+
+/// <summary>Work without a place on this day.</summary>
+/// <param name="OrderId">Order.</param>
+/// <param name="Code">Number.</param>
+/// <param name="What">Pieces and garment.</param>
+/// <param name="Minutes">Minutes of pressing.</param>
+/// <param name="Note">Why it is not here: what it waits for, or when it stands.</param>
+/// <param name="Late">True when it will be late.</param>
+public sealed record TrayView(string OrderId, string Code, string What, double Minutes, string Note, bool Late);
+
+/// <summary>A day at the presses.</summary>
+/// <param name="Day">Which day.</param>
+/// <param name="Title">As shown.</param>
+/// <param name="Open">Opening, or null when closed.</param>
+/// <param name="Close">Closing.</param>
+/// <param name="Now">Wall clock.</param>
+/// <param name="Lanes">Presses.</param>
+/// <param name="Tray">Work not on this day.</param>
+/// <param name="PressingMinutes">Minutes under the presses.</param>
+/// <param name="HeatChanges">Changes of heat.</param>
+/// <param name="LateCount">Orders late as planned.</param>
+/// <param name="Promise">The order in hand: its promise with its chain, or null.</param>
+public sealed record PressDayView(DateOnly Day, string Title, DateTime? Open, DateTime? Close, DateTime Now, IReadOnlyList<PressLaneView> Lanes, IReadOnlyList<TrayView> Tray, double PressingMinutes, int HeatChanges, int LateCount, PlacedWork? Promise);
+
+/// <summary>One order waiting at Gather, as a lane.</summary>
+/// <param name="OrderId">Order.</param>
+/// <param name="Code">Number.</param>
+/// <param name="Customer">Who.</param>
+/// <param name="What">Pieces and garment.</param>
+/// <param name="Threads">What it waits for.</param>
+/// <param name="PressStart">When pressing starts as planned, or null before the yes.</param>
+/// <param name="PromisedAt">Promised, or null.</param>
+/// <param name="Late">True when planned past its due time.</param>
+/// <param name="Spare">Room between the last arrival and pressing, or why there is none.</param>
+public sealed record GatherLane(string OrderId, string Code, string Customer, string What, IReadOnlyList<GatherThread> Threads, DateTime? PressStart, DateTime? PromisedAt, bool Late, string Spare);
+
+/// <summary>A thing waited for, drawn to when it comes.</summary>
+/// <param name="Id">Item, or approval or deposit.</param>
+/// <param name="Text">What.</param>
+/// <param name="Kind">buy, prepare or person.</param>
+/// <param name="At">When it comes, or null for a person.</param>
+/// <param name="Done">True when it is here.</param>
+public sealed record GatherThread(string Id, string Text, string Kind, DateTime? At, bool Done);
+
+/// <summary>Everything waited for.</summary>
+public sealed record GatherView(DateTime Now, IReadOnlyList<DateTime> Days, IReadOnlyList<GatherLane> Lanes);
+
+/// <summary>What an order came to against its quote.</summary>
+/// <param name="Held">Both sides.</param>
+/// <param name="Price">Price a piece.</param>
+/// <param name="Sentence">The result in one sentence.</param>
+public sealed record LearnView(Core.Learning.Held Held, decimal Price, string Sentence);
+
+/// <summary>What to buy for an order, as drawn on Lay out.</summary>
+/// <param name="Band">The method's figures.</param>
+/// <param name="Sentence">What is laid out, in one sentence.</param>
+/// <param name="Blanks">Blanks bought.</param>
+/// <param name="BlankCost">What they cost, freight included.</param>
+/// <param name="Spares">What the bought spares and the missing ones mean, in words.</param>
+public sealed record LayoutView(Band Band, string Sentence, IReadOnlyList<SizeCount> Blanks, Figure BlankCost, string Spares);
+
+/// <summary>What an undo did.</summary>
+/// <param name="Said">In words.</param>
+/// <param name="Kind">Kind of thing; empty when nothing was undone.</param>
+/// <param name="Id">Which thing.</param>
+/// <param name="Version">Its version now.</param>
+public sealed record UndoView(string Said, string Kind, string Id, long Version);

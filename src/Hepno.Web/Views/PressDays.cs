@@ -1,0 +1,84 @@
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Orders;
+using Hepno.Core.Planning;
+using Hepno.Web.Deeds;
+
+namespace Hepno.Web.Views;
+
+/// <summary>Draws the plan: a day at the presses, and the lanes of what is waited for.</summary>
+internal static class PressDays
+{
+    private const int GatherDays = 6;
+
+    public static PressDayView Day(DateOnly day, string? inHand, IReadOnlyList<OrderCase> open, FloorPlan floor, ShopBook book)
+    {
+        var f = book.Numbers.Format;
+        var hours = floor.Hours.On(day);
+        var cases = open.ToDictionary(c => c.Order.Id);
+        var lanes = new List<PressLaneView>();
+        foreach (var press in book.Presses)
+        {
+            var batches = floor.Placed.Where(p => p.PressId == press.Id).SelectMany(p => p.Parts.Where(x => DateOnly.FromDateTime(x.Start) == day).Select(part => Batch(p, part, cases[p.Work.OrderId], f))).OrderBy(b => b.Start).ToList();
+            var heat = hours is { } h ? HeatLine.Of(press, [.. batches.Select(b => (new PressPart(b.HeatFrom, b.Start, b.End, b.Pieces), b.TemperatureF))], h.Open, h.Close) : [];
+            lanes.Add(new(press.Id, press.Name, press.Kind, batches.Count == 0 ? 0 : batches.Max(b => b.TemperatureF), batches, heat));
+        }
+        var shown = lanes.SelectMany(l => l.Batches).Select(b => b.OrderId).ToHashSet();
+        var tray = open.Where(c => c.Standing.Station is Station.Gather or Station.Press && !shown.Contains(c.Order.Id)).Select(c => Tray(c, floor, f)).ToList();
+        var all = lanes.SelectMany(l => l.Batches).ToList();
+        var changes = lanes.Sum(l => Enumerable.Range(1, Math.Max(0, l.Batches.Count - 1)).Count(i => l.Batches[i].TemperatureF != l.Batches[i - 1].TemperatureF));
+        return new(day, Shown.Day(day, f), hours?.Open, hours?.Close, floor.Now, lanes, tray, all.Sum(b => (b.End - b.Start).TotalMinutes), changes, floor.Placed.Count(p => p.LateMinutes > 0), floor.Placed.FirstOrDefault(p => p.Work.OrderId == inHand && p.Parts.Count > 0));
+    }
+
+    public static GatherView Gather(IReadOnlyList<OrderCase> open, FloorPlan floor, ShopBook book)
+    {
+        var days = new List<DateTime>();
+        for (var d = DateOnly.FromDateTime(floor.Now); days.Count < GatherDays; d = d.AddDays(1))
+        {
+            if (floor.Hours.On(d) is { } hours)
+            {
+                days.Add(hours.Open);
+            }
+        }
+        var lanes = open.Where(c => c.Standing.Station == Station.Gather).Select(c => Lane(c, floor, book)).OrderBy(l => l.PromisedAt ?? DateTime.MaxValue).ToList();
+        return new(floor.Now, days, lanes);
+    }
+
+    public static string What(OrderCase c) => $"{c.Order.Ask.Pieces} {MakeQuote.Garment(c.Frozen!.Style, c.Frozen.Colourway, c.Order.Ask.Pieces)}";
+
+    private static GatherLane Lane(OrderCase c, FloorPlan floor, ShopBook book)
+    {
+        var f = book.Numbers.Format;
+        var facts = c.Order.Facts;
+        List<GatherThread> threads = [new("approval", facts.Approval is { } yes ? $"yes from {yes.By}" : "yes to the proof", "person", null, facts.Approval is not null)];
+        if (c.Frozen!.Deposit > 0)
+        {
+            threads.Add(new("deposit", facts.Deposit is { } paid ? paid.OverrideReason is { } why ? $"without deposit: {why}" : $"deposit {Shown.Money(paid.Amount, f)}" : $"deposit, {Shown.Money(c.Frozen.Deposit, f)}", "person", null, facts.Deposit is not null));
+        }
+        threads.AddRange(facts.Items.Select(i => new GatherThread(i.Id, i.Text, i.Kind == GatherKind.Buy ? "buy" : "prepare", i.Expected, i.DoneAt is not null)));
+        var placed = floor.Placed.FirstOrDefault(p => p.Work.OrderId == c.Order.Id);
+        var start = placed is { Parts.Count: > 0 } ? placed.Parts[0].Start : (DateTime?)null;
+        var late = placed is { LateMinutes: > 0 };
+        var spare = late ? $"{Shown.Duration(placed!.LateMinutes * 60)} late: {placed.Why}"
+            : placed?.Work.DueAt is { } due ? $"spare {Shown.Duration((due - placed.ReadyAt).TotalSeconds)}"
+            : facts.Approval is null ? "not planned before their yes" : "";
+        return new(c.Order.Id, c.Order.Code, c.Customer?.Name ?? "", What(c), threads, start, c.Frozen.ReadyAt, late, spare);
+    }
+
+    private static BatchView Batch(PlacedWork p, PressPart part, OrderCase c, FigureFormat f) => new(p.Work.OrderId, p.Work.Code, c.Customer?.Name ?? "", What(c), part.Pieces, p.Work.TemperatureF, Shown.Temperature(p.Work.TemperatureF, f),
+        part.HeatFrom, part.Start, part.End, part.End.AddSeconds(c.Frozen!.Band.Decorations.Max(d => d.Recipe.PeelAfterSeconds)), p.Work.DueAt, p.LateMinutes, p.Why, p.Work.StartedAt is not null);
+
+    private static TrayView Tray(OrderCase c, FloorPlan floor, FigureFormat f)
+    {
+        var placed = floor.Placed.FirstOrDefault(p => p.Work.OrderId == c.Order.Id);
+        var minutes = placed is null ? c.Frozen!.PressingSeconds * c.Order.Ask.Pieces / 60 : placed.Work.Pieces * placed.Work.MinutesPerPiece;
+        var note = placed switch
+        {
+            null => $"waits: {c.Standing.Missing[0].Text.ToLowerInvariant()}",
+            { Parts.Count: 0 } => placed.Why,
+            { LateMinutes: > 0 } => $"{Shown.Moment(placed.Parts[0].Start, f)}, {Shown.Duration(placed.LateMinutes * 60)} late: {placed.Why}",
+            _ => $"{Shown.Moment(placed.Parts[0].Start, f)}, ready {Shown.Moment(placed.ReadyAt, f)}",
+        };
+        return new(c.Order.Id, c.Order.Code, What(c), minutes, note, placed is { LateMinutes: > 0 } or { Parts.Count: 0 });
+    }
+}

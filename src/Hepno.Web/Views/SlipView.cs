@@ -1,0 +1,122 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Comparing;
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Orders;
+using Hepno.Core.Planning;
+using Hepno.Web.Deeds;
+
+namespace Hepno.Web.Views;
+
+/// <summary>A label with its figure and a quiet line under it.</summary>
+public sealed record SlipRow(string Label, string Figure, string Note);
+
+/// <summary>The one action of the slip.</summary>
+/// <param name="Code">Deed or station to go to.</param>
+/// <param name="Label">Its result in words.</param>
+/// <param name="Waits">Why it cannot act yet; empty when it can.</param>
+public sealed record SlipAction(string Code, string Label, string Waits);
+
+/// <summary>The slip of the order in hand, in its fixed order.</summary>
+/// <param name="Code">Number.</param>
+/// <param name="Customer">Who.</param>
+/// <param name="Kind">Garment to draw, or null.</param>
+/// <param name="Hex">Its colour.</param>
+/// <param name="Sizes">Size run.</param>
+/// <param name="Rows">Pieces, due, price, profit.</param>
+/// <param name="Hero">The large figure.</param>
+/// <param name="HeroNote">What it is.</param>
+/// <param name="Missing">At most five, then one that counts the rest.</param>
+/// <param name="MissingTitle">Head of the list.</param>
+/// <param name="Action">What to do next.</param>
+public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, string Hex, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<SlipRow> Rows, string Hero, string HeroNote, IReadOnlyList<Missing> Missing, string MissingTitle, SlipAction Action)
+{
+    private const int MostMissing = 5;
+
+    /// <summary>Writes the slip.</summary>
+    internal static SlipView Of(OrderCase c, Band? band, ShopBook book, DateTime wall, PlacedWork? placed)
+    {
+        var f = (c.Frozen?.Numbers ?? book.Numbers).Format;
+        var order = c.Order;
+        var style = c.Frozen?.Style ?? book.Styles.FirstOrDefault(s => s.Id == order.Ask.StyleId);
+        var colour = c.Frozen?.Colourway ?? style?.Colourways.FirstOrDefault(x => x.Id == order.Ask.ColourwayId);
+        var pieces = order.Ask.Pieces;
+        List<SlipRow> rows = [new("Pieces", pieces > 0 ? pieces.ToString(System.Globalization.CultureInfo.InvariantCulture) : "", PiecesNote(c))];
+        if (order.Ask.DueAt is { } due)
+        {
+            rows.Add(new("Due", Shown.Day(DateOnly.FromDateTime(due), f), DueNote(c, band, placed, due, f, wall)));
+        }
+        var (hero, heroNote) = ("", "");
+        if (band is not null)
+        {
+            var goods = c.Frozen?.Goods ?? band.Total;
+            if (c.Standing.Station == Station.Send)
+            {
+                var balance = c.Frozen!.Total - (order.Facts.Deposit?.Amount ?? 0);
+                rows.Add(new("Price", Shown.Money(c.Frozen.Total, f), c.Frozen.Tax > 0 ? "with tax" : $"{pieces} × {Shown.Money(band.Outcome.Price, f)}"));
+                (hero, heroNote) = (Shown.Money(balance, f), "to take before handing over; profit is on the back");
+            }
+            else
+            {
+                rows.Add(new("Price", Shown.Money(goods, f), $"{pieces} × {Shown.Money(band.Outcome.Price, f)}"));
+                rows.Add(new("Profit", Shown.Money(band.Outcome.Profit.Value * pieces, f), $"{Shown.Number((double)band.Outcome.MarginShare * 100, 0, f)}% of price, {Shown.Duration((double)band.Hands.Value * pieces)} of hands"));
+                (hero, heroNote) = (Shown.AnHour(band.Outcome.ProfitAnHour.Value, f), "profit for each hour of hands");
+            }
+        }
+        var missing = c.Standing.Missing;
+        IReadOnlyList<Missing> shown = missing.Count <= MostMissing ? missing : [.. missing.Take(MostMissing), new("more", $"and {missing.Count - MostMissing} more", false)];
+        return new(order.Code, c.Customer?.Name ?? "", style?.Kind, colour?.Hex ?? "#FCFAF5", order.Ask.Sizes, rows, hero, heroNote, shown, c.Standing.Station == Station.Learn ? "Still to write down" : "Still missing", Next(c, band, f));
+    }
+
+    private static string PiecesNote(OrderCase c) => c.Run is { Counted: > 0 } run ? $"{run.Good} good, {run.Spoiled} spoiled" : "";
+
+    private static string DueNote(OrderCase c, Band? band, PlacedWork? placed, DateTime due, FigureFormat f, DateTime wall)
+    {
+        if (c.Order.Facts.HandOver is { } handed)
+        {
+            return $"handed over to {handed.To}";
+        }
+        if (placed is { Parts.Count: > 0, LateMinutes: > 0 })
+        {
+            return $"{Shown.Duration(placed.LateMinutes * 60)} late as planned";
+        }
+        if (due < wall && c.Standing.Station < Station.Send)
+        {
+            return "past, and not pressed";
+        }
+        if (c.Frozen?.ReadyAt is { } promised)
+        {
+            return $"promised {Shown.Moment(promised, f)}";
+        }
+        return band?.Promise is { } promise ? promise.At > due ? $"ready only {Shown.Moment(promise.At, f)}" : $"ready {Shown.Moment(promise.At, f)}" : Shown.Clock(TimeOnly.FromDateTime(due), f);
+    }
+
+    private static SlipAction Next(OrderCase c, Band? band, FigureFormat f)
+    {
+        var facts = c.Order.Facts;
+        var first = c.Standing.Missing.Count > 0 ? c.Standing.Missing[0].Text : "";
+        switch (c.Standing.Station)
+        {
+            case Station.Ask:
+                return new("compare", "Compare the ways", first);
+            case Station.Compare:
+                return band is null ? new("choose", "Choose a method", "no method can do it as asked") : new("choose", $"Take {char.ToLowerInvariant(band.Name[0])}{band.Name[1..]}", "");
+            case Station.Layout:
+                return new("lay-out", band is null ? "Quote it" : $"Quote on {char.ToLowerInvariant(band.Name[0])}{band.Name[1..]}", band is null ? "the chosen method cannot do it any more" : "");
+            case Station.Quote:
+                return new("send", band is null ? "Send the quote" : $"Send {Shown.Money(band.Total, f)}", band is null ? "the chosen method cannot do it any more" : "");
+            case Station.Gather:
+                var waiting = facts.Items.Count(i => i.DoneAt is null);
+                return facts.Approval is null ? new("approve", "Take their yes", "") : c.Frozen!.Deposit > 0 && facts.Deposit is null ? new("deposit", $"Note {Shown.Money(c.Frozen.Deposit, f)}", "") : new("tick", $"Tick off the next of {waiting}", "");
+            case Station.Press:
+                return new("run", facts.RunStartedAt is null ? $"Press {c.Order.Ask.Pieces} {MakeQuote.Noun(c.Frozen!.Style.Kind, c.Order.Ask.Pieces)}" : "Back to the run", "");
+            case Station.Send:
+                var left = c.Order.Ask.Pieces - SizeRun.Total(facts.Counted);
+                return new("hand-over", "Hand it over", left > 0 ? $"{left} pieces to count" : "");
+            case Station.Learn:
+                return new("close", $"Close {c.Order.Code}", "");
+            default:
+                return new("none", "Closed", "off the line");
+        }
+    }
+}
