@@ -48,7 +48,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     }
 
     /// <summary>What is on the presses: orders with their yes, not yet pressed.</summary>
-    public FloorPlan Floor(IReadOnlyList<OrderCase> open, ShopBook book, DateTime wall)
+    public static FloorPlan Floor(IReadOnlyList<OrderCase> open, ShopBook book, DateTime wall)
     {
         var empty = new FloorPlan(wall, new OpenHours(book.Numbers.Week), book.Presses, []);
         var works = open.Where(c => c.Frozen is not null && c.Order.Facts.Approval is not null && c.Standing.Station is Station.Gather or Station.Press).Select(c => Work(c, book, wall)).ToList();

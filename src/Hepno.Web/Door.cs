@@ -1,17 +1,21 @@
 namespace Hepno.Web;
 
+/// <summary>One middleware before everything: who may ask, from where, and the headers on every answer.</summary>
 internal sealed class Door(RequestDelegate next, IConfiguration configuration)
 {
+    private const string Policy = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
     private readonly string[] hosts = ["127.0.0.1", "localhost", "[::1]", .. (configuration["Hepno:Host"] ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries)];
 
     public async Task InvokeAsync(HttpContext context)
     {
         var request = context.Request;
+        // in OnStarting, because the exception handler clears what was set before
         context.Response.OnStarting(static state =>
         {
             var context = (HttpContext)state;
             var headers = context.Response.Headers;
-            headers.ContentSecurityPolicy = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+            headers.ContentSecurityPolicy = Policy;
             headers.XContentTypeOptions = "nosniff";
             headers["Referrer-Policy"] = "no-referrer";
             if (context.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal))
@@ -20,20 +24,19 @@ internal sealed class Door(RequestDelegate next, IConfiguration configuration)
             }
             return Task.CompletedTask;
         }, context);
-        var refused = Refuse(request);
-        if (refused is null)
+        if (Refuse(request) is { } refused)
         {
-            await next(context);
+            await Refusals.Refuse(refused.Status, [new(refused.Code, refused.Sentence, "", refused.Remedy)]).ExecuteAsync(context);
             return;
         }
-        await TypedResults.Problem(statusCode: refused).ExecuteAsync(context);
+        await next(context);
     }
 
-    private int? Refuse(HttpRequest request)
+    private (int Status, string Code, string Sentence, string Remedy)? Refuse(HttpRequest request)
     {
         if (!hosts.Contains(request.Host.Host, StringComparer.OrdinalIgnoreCase))
         {
-            return 400;
+            return (400, "host", $"Hepno does not answer to the name \"{(request.Host.Host.Length > 60 ? request.Host.Host[..60] : request.Host.Host)}\".", "Use 127.0.0.1, or start it with --host and the name.");
         }
         if (HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method))
         {
@@ -42,8 +45,10 @@ internal sealed class Door(RequestDelegate next, IConfiguration configuration)
         var origin = request.Headers.Origin;
         if ((origin.Count > 0 && origin != $"{request.Scheme}://{request.Host}") || request.Headers["Sec-Fetch-Site"] == "cross-site")
         {
-            return 403;
+            return (403, "origin", "Another site asked for this: refused.", "Open Hepno itself and do it there.");
         }
-        return request.HasFormContentType || request.ContentType?.StartsWith("text/plain", StringComparison.OrdinalIgnoreCase) == true ? 415 : null;
+        return request.HasFormContentType || request.ContentType?.StartsWith("text/plain", StringComparison.OrdinalIgnoreCase) == true
+            ? (415, "media-type", "Forms and plain text are not taken here.", "Send JSON (application/json).")
+            : null;
     }
 }

@@ -1,70 +1,95 @@
 using System.Net;
-using System.Text.Json;
-using System.Text.Json.Serialization;
-using Hepno.Core.Planning;
-using Hepno.Solver;
 using Hepno.Store;
+using Hepno.Web.Endpoints;
 using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Hosting.Server.Features;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.AspNetCore.StaticFiles;
-using NodaTime;
 using Serilog;
 using Serilog.Events;
 using Serilog.Formatting.Compact;
 
 namespace Hepno.Web;
 
+/// <summary>Builds and runs the host.</summary>
 internal static class Shell
 {
+    private const long LargestBody = 1_000_000;
+
+    public static string DefaultData => Path.Combine(Environment.GetEnvironmentVariable("XDG_DATA_HOME") is { Length: > 0 } home ? home : Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.UserProfile), ".local", "share"), "hepno");
+
     public static async Task<int> RunAsync(string[] args)
     {
-        var app = Build(args);
-        var port = app.Configuration["Hepno:Port"] ?? "5080";
         try
         {
-            await app.RunAsync();
-            return 0;
+            var app = Build(args);
+            var port = app.Configuration["Hepno:Port"] ?? "5080";
+            try
+            {
+                await app.RunAsync();
+                return 0;
+            }
+            catch (IOException taken) when (taken.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException)
+            {
+                await Console.Error.WriteLineAsync($"Port {port} is taken: choose another with --port, or --port 0 for any free one.");
+                return 2;
+            }
         }
-        catch (IOException taken) when (taken.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException)
+        catch (Exception refused) when (refused is NewerDataException or DataInUseException)
         {
-            await Console.Error.WriteLineAsync($"Port {port} is taken: choose another with --port, or --port 0 for any free one.");
+            await Console.Error.WriteLineAsync(refused.Message);
             return 2;
         }
     }
 
     private static WebApplication Build(string[] args)
     {
-        // "--lan --port 0" would read as lan = "--port"; and a bare key would also be read from the environment (PORT, DATA, HOST)
-        args = [.. args.Select(a => a == "--lan" ? "--lan=true" : a)];
+        // "--demo --port 0" would read as demo = "--port"; and a bare key would also be read from the environment (PORT, DATA, HOST)
+        args = [.. args.Select(a => a == "--demo" ? "--demo=true" : a)];
         var builder = WebApplication.CreateBuilder(args);
         builder.Configuration.AddCommandLine(args, new Dictionary<string, string>
         {
             ["--port"] = "Hepno:Port",
             ["--data"] = "Hepno:Data",
             ["--host"] = "Hepno:Host",
-            ["--lan"] = "Hepno:Lan",
+            ["--now"] = "Hepno:Now",
+            ["--demo"] = "Hepno:Demo",
         });
-        var data = builder.Configuration["Hepno:Data"] ?? Path.Combine(Path.GetTempPath(), "hepno-bare");
+        var data = builder.Configuration["Hepno:Data"] ?? DefaultData;
         Directory.CreateDirectory(data, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute);
+        Services(builder, data);
+        builder.WebHost.ConfigureKestrel(k =>
+        {
+            k.AddServerHeader = false;
+            k.Limits.MaxRequestBodySize = LargestBody;
+            k.Listen(IPAddress.Loopback, builder.Configuration.GetValue("Hepno:Port", 5080));
+        });
+        var app = builder.Build();
+        Pipeline(app);
+        app.Lifetime.ApplicationStarted.Register(() =>
+        {
+            var address = app.Services.GetRequiredService<IServer>().Features.Get<IServerAddressesFeature>()?.Addresses.FirstOrDefault();
+            Console.Out.WriteLine($"Hepno is ready at {address}");
+        });
+        return app;
+    }
+
+    private static void Services(WebApplicationBuilder builder, string data)
+    {
         builder.Services.AddSerilog((_, log) => log
             .MinimumLevel.Information()
-            .MinimumLevel.Override("Microsoft.AspNetCore", LogEventLevel.Warning)
-            .MinimumLevel.Override("Microsoft.Hosting.Lifetime", LogEventLevel.Warning)
+            .MinimumLevel.Override("Microsoft", LogEventLevel.Warning)
+            .MinimumLevel.Override("Microsoft.AspNetCore.Diagnostics", LogEventLevel.Fatal)
             .MinimumLevel.Override("Microsoft.Extensions.Hosting.Internal.Host", LogEventLevel.Fatal)
-            .WriteTo.Console(formatProvider: System.Globalization.CultureInfo.InvariantCulture)
+            .WriteTo.Console(restrictedToMinimumLevel: LogEventLevel.Warning, formatProvider: System.Globalization.CultureInfo.InvariantCulture)
             .WriteTo.File(new CompactJsonFormatter(), Path.Combine(data, "logs", "hepno.jsonl"), fileSizeLimitBytes: 10_000_000, rollOnFileSizeLimit: true, retainedFileCountLimit: 5),
             preserveStaticLogger: true);
         builder.Services.Configure<HostOptions>(o => o.ShutdownTimeout = TimeSpan.FromSeconds(2));
         builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
         builder.Services.ConfigureHttpJsonOptions(o =>
         {
-            var json = o.SerializerOptions;
-            json.NumberHandling = JsonNumberHandling.Strict;
-            json.RespectNullableAnnotations = true;
-            json.RespectRequiredConstructorParameters = true;
-            json.UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow;
-            json.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
+            Json.Of(o.SerializerOptions).UnmappedMemberHandling = System.Text.Json.Serialization.JsonUnmappedMemberHandling.Disallow;
+            o.SerializerOptions.Converters.Add(new Json.SixDecimals());
         });
         builder.Services.AddProblemDetails();
         builder.Services.AddResponseCompression(o => o.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "application/problem+json", "image/svg+xml"]);
@@ -73,24 +98,40 @@ internal static class Shell
         {
             document.Servers?.Clear();
             document.Info.Title = "Hepno";
+            document.Info.Version = "1";
             return Task.CompletedTask;
         }));
-        builder.Services.AddSingleton<IClock>(SystemClock.Instance);
-        builder.Services.AddSingleton<IPlanSearch, CpSatSearch>();
+        builder.Services.AddSingleton(TimeProvider.System);
+        builder.Services.AddSingleton<ShopClock>();
         builder.Services.AddSingleton(_ => new Db(data));
+        builder.Services.AddSingleton<Desk>();
         builder.Services.AddHostedService<OpenStore>();
-        builder.WebHost.ConfigureKestrel(k =>
-        {
-            k.AddServerHeader = false;
-            k.Limits.MaxRequestBodySize = 1_000_000;
-            k.Listen(IPAddress.Loopback, builder.Configuration.GetValue("Hepno:Port", 5080));
-        });
+        builder.Services.AddHostedService<DailyCopies>();
+    }
 
-        var app = builder.Build();
+    private static void Pipeline(WebApplication app)
+    {
         app.UseMiddleware<Door>();
         app.UseResponseCompression();
         app.UseExceptionHandler();
-        app.UseStatusCodePages();
+        app.UseStatusCodePages(context =>
+        {
+            var status = context.HttpContext.Response.StatusCode;
+            var (sentence, remedy) = status switch
+            {
+                404 => ("There is nothing at this address.", "Look at the API document for what there is."),
+                405 => ($"{context.HttpContext.Request.Method} is not taken at this address.", "Look at the API document for what is."),
+                415 => ("This content type is not taken here.", "Send JSON (application/json)."),
+                _ => ("This was refused.", "Look at the call again."),
+            };
+            return Refusals.Refuse(status, [new($"status-{status}", sentence, "", remedy)]).ExecuteAsync(context.HttpContext);
+        });
+        app.UseSerilogRequestLogging(o =>
+        {
+            // the route, never the address: names and ids typed into an address stay out of the log
+            o.MessageTemplate = "{RequestMethod} {Route} {StatusCode} {Elapsed:0.0} ms";
+            o.GetMessageTemplateProperties = (http, _, elapsed, status) => [new("RequestMethod", new ScalarValue(http.Request.Method)), new("Route", new ScalarValue((http.GetEndpoint() as RouteEndpoint)?.RoutePattern.RawText ?? "none")), new("StatusCode", new ScalarValue(status)), new("Elapsed", new ScalarValue(elapsed))];
+        });
         app.UseDefaultFiles();
         var files = new StaticFileOptions { OnPrepareResponse = Cache };
         app.UseStaticFiles(files);
@@ -101,18 +142,14 @@ internal static class Shell
         {
             api.ProducesProblem(status);
         }
-        api.MapPlans();
+        api.MapFloor();
+        api.MapOrders();
+        api.MapRuns();
+        api.MapShop();
         api.MapChanges();
-        app.MapFallback("/api/{**rest}", () => TypedResults.Problem(statusCode: 404))
-            .WithMetadata(new HttpMethodMetadata(["GET", "HEAD"]))
-            .ExcludeFromDescription();
+        app.MapFallback("/api/{**rest}", () => Refusals.Refuse(404, [new("status-404", "There is nothing at this address.", "", "Look at the API document for what there is.")]))
+            .WithMetadata(new HttpMethodMetadata(["GET", "HEAD"])).ExcludeFromDescription();
         app.MapFallbackToFile("index.html", files);
-        app.Lifetime.ApplicationStarted.Register(() =>
-        {
-            var address = app.Services.GetRequiredService<IServer>().Features.Get<IServerAddressesFeature>()?.Addresses.FirstOrDefault();
-            Console.Out.WriteLine($"Hepno is ready at {address}");
-        });
-        return app;
     }
 
     private static void Cache(StaticFileResponseContext context) =>
@@ -121,13 +158,41 @@ internal static class Shell
             : "no-cache";
 }
 
-internal sealed class OpenStore(Db db) : IHostedService
+/// <summary>Opens the data before listening and, for the demo, fills it after.</summary>
+internal sealed class OpenStore(Db db, Desk desk, IConfiguration configuration, IHostApplicationLifetime life) : IHostedService
 {
     public Task StartAsync(CancellationToken cancellationToken)
     {
-        db.Migrate();
+        db.Open();
+        if (configuration.GetValue("Hepno:Demo", false))
+        {
+            life.ApplicationStarted.Register(() => DemoData.Fill(desk));
+        }
         return Task.CompletedTask;
     }
 
     public Task StopAsync(CancellationToken cancellationToken) => Task.CompletedTask;
+}
+
+/// <summary>Copies the data at start and once a day, and forgets old changes.</summary>
+internal sealed class DailyCopies(Db db, ShopClock clock) : BackgroundService
+{
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        using var hour = new PeriodicTimer(TimeSpan.FromHours(1));
+        do
+        {
+            await Task.Delay(TimeSpan.FromSeconds(5), stoppingToken).ContinueWith(_ => { }, TaskScheduler.Default);
+            if (!stoppingToken.IsCancellationRequested)
+            {
+                Backup.Day(db.Folder, DateOnly.FromDateTime(clock.Utc));
+                db.Write(c =>
+                {
+                    ChangeStore.Trim(c, clock.Utc);
+                    return 0;
+                });
+            }
+        }
+        while (!stoppingToken.IsCancellationRequested && await hour.WaitForNextTickAsync(stoppingToken));
+    }
 }

@@ -1,12 +1,10 @@
 using System.Globalization;
 using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
-using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Formats;
-using Hepno.Store;
 using Hepno.Web.Views;
 
 namespace Hepno.Web.Deeds;

@@ -22,7 +22,7 @@ internal static class OrderViews
         var open = desk.Open(connection, book);
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
         var band = Band(desk, c, book, open);
-        var placed = c.Standing.Station is Station.Gather or Station.Press ? desk.Floor(open, book, wall).Placed.FirstOrDefault(p => p.Work.OrderId == id) : null;
+        var placed = c.Standing.Station is Station.Gather or Station.Press ? Desk.Floor(open, book, wall).Placed.FirstOrDefault(p => p.Work.OrderId == id) : null;
         var style = c.Frozen?.Style ?? book.Styles.FirstOrDefault(s => s.Id == c.Order.Ask.StyleId);
         return new(id, c.Version, c.Order.Code, c.Standing.Station, c.Order.Ask, c.Order.Facts, c.Customer, style, style?.Colourways.FirstOrDefault(x => x.Id == c.Order.Ask.ColourwayId), c.AskProblems,
             SlipView.Of(c, band, book, wall, placed), c.Quote?.SentAt, c.Frozen?.Deposit ?? 0);
@@ -86,8 +86,8 @@ internal static class OrderViews
         }
         var f = book.Numbers.Format;
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
-        var placed = desk.Floor(desk.Open(connection, book), book, wall).Placed.FirstOrDefault(p => p.Work.OrderId == id);
-        var press = book.Presses.FirstOrDefault(p => p.Id == placed?.PressId) ?? book.Presses.FirstOrDefault();
+        var placed = Desk.Floor(desk.Open(connection, book), book, wall).Placed.FirstOrDefault(p => p.Work.OrderId == id);
+        var press = book.Presses.FirstOrDefault(p => p.Id == placed?.PressId) ?? (book.Presses.Count > 0 ? book.Presses[0] : null);
         var passes = c.Frozen.Band.Decorations.Select((d, i) => Pass(d, i, c.Frozen.Style, press, f)).ToList();
         return new(id, c.Order.Code, c.Customer?.Name ?? "", press?.Name ?? "", press?.Cautions ?? "", placed is { Parts.Count: > 0 } ? Shown.Clock(TimeOnly.FromDateTime(placed.Parts[^1].End), f) : "", c.Order.Ask.Pieces, c.Order.Facts.RunStartedAt is not null, passes, Core.Runs.RunEvent.Reasons, c.Run!);
     }

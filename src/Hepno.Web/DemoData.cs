@@ -1,0 +1,171 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Costing;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.Recipes;
+using Hepno.Core.Runs;
+using Hepno.Store;
+using Hepno.Web.Deeds;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web;
+
+/// <summary>Tern &amp; Tallow in Skerry Quay: invented, relative to now, made through the same deeds as everything else.</summary>
+internal static class DemoData
+{
+    private const string Device = "demo";
+
+    public static void Fill(Desk desk) => desk.Db.Write(connection =>
+    {
+        if (Aggregates.Numbers.Get(connection, "1") is not null)
+        {
+            return 0;
+        }
+        Shop(connection, desk);
+        Customers(connection, desk);
+        Orders(connection, desk);
+        return 0;
+    });
+
+    private static Deed At(Desk desk, string name, double hoursAgo = 0) => new(name, Device, desk.Clock.Utc.AddHours(-hoursAgo), false);
+
+    private static void Shop(SqliteConnection c, Desk desk)
+    {
+        var deed = At(desk, "demo data", 200);
+        var week = new[] { (0, 0), (8, 18), (8, 18), (8, 18), (8, 18), (8, 18), (9, 14) }.Select(h => h.Item1 == 0 ? new DayHours(null, null) : new DayHours(new(h.Item1, 0), new(h.Item2, 0))).ToList();
+        Aggregates.Numbers.Put(c, ShopNumbers.Default with { ShopName = "Tern & Tallow", Address = "Cloth, decorated. 4 Net Row, Skerry Quay", Contact = "hello@ternandtallow.example", TaxShare = 0.08m, TimeZone = ShopClock.MachineZone, Week = week }, 0, deed);
+
+        IReadOnlyList<StyleSize> sizes = [new("XS", 0), new("S", 0), new("M", 0), new("L", 0), new("XL", 0), new("2XL", 1.80m), new("3XL", 3.10m)];
+        Aggregates.Styles.Put(c, new("hollin", "Hollin 150", "Corran Mill", GarmentKind.Tee, [new(Fibre.Cotton, 55), new(Fibre.Polyester, 45)], 150, 330, 3.40m, 12m, 1,
+            [new("navy", "Navy", "#2b3b5e", ColourClass.Dark), new("white", "White", "#fcfaf5", ColourClass.White), new("sage", "Sage", "#a9b69d", ColourClass.Mid)], sizes, false), 0, deed);
+        Aggregates.Styles.Put(c, new("brae", "Brae 180", "Corran Mill", GarmentKind.Tee, [new(Fibre.Cotton, 100)], 180, 380, 4.70m, 12m, 1,
+            [new("black", "Black", "#22252b", ColourClass.Dark), new("sand", "Sand", "#d6c59b", ColourClass.Pale)], sizes, false), 0, deed);
+        Aggregates.Styles.Put(c, new("fell", "Fell 280", "Brisling & Daughter", GarmentKind.Hoodie, [new(Fibre.Cotton, 80), new(Fibre.Polyester, 20)], 280, 340, 13.20m, 14m, 2,
+            [new("slate", "Slate", "#4a5b68", ColourClass.Dark), new("storm", "Storm", "#8b949b", ColourClass.Mid)], sizes, false), 0, deed);
+
+        static IReadOnlyList<PriceBreak> Breaks(decimal one) => [new(1, one), new(25, decimal.Round(one * 0.88m, 2)), new(75, decimal.Round(one * 0.78m, 2))];
+        Aggregates.Films.Put(c, new("ferrow", "Ferrow", "Cold-peel film", [new("mark", 4, 4, Breaks(0.95m)), new("pocket", 5, 8, Breaks(1.70m)), new("front", 11, 11, Breaks(3.10m)), new("tall", 12, 16, Breaks(4.20m))], 9m, 2), 0, deed);
+        Aggregates.Vinyls.Put(c, new("tidewell", "Tidewell", "Smooth vinyl", 19.5, 3.10m, 0.25, 7.50m, 2), 0, deed);
+        Aggregates.Vinyls.Put(c, new("tidewell-low", "Tidewell", "Low-heat vinyl", 19.5, 4.40m, 0.25, 7.50m, 3), 0, deed);
+        Aggregates.Presses.Put(c, new("gannet", "Gannet", "swing-away", 16, 20, 15, 20, 5, -5, new(1450, 250, 5, 600, 1.8, 0.35, 0.12m), "Platen and guard burn: gloves, and hands clear when it swings. Into the wall socket, never an extension lead. The maker's manual decides."), 0, deed);
+
+        var day = DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-60));
+        const string Up = "film up, right-reading";
+        const string Mirrored = "carrier up, cut mirrored";
+        Aggregates.Recipes.Put(c, new("film-cotton", "ferrow", "rev 3", RecipeFabric.Cotton, 310, 15, 3, "medium", 5, Peel.Cold, 60, 8, Up, RecipeSource.OwnTest, day, "Peel only when it is cold: warm film lifts the edges."), 0, deed);
+        Aggregates.Recipes.Put(c, new("film-polyester", "ferrow", "rev 3", RecipeFabric.Polyester, 275, 12, 2, "medium", 5, Peel.Cold, 60, 5, Up, RecipeSource.Maker, day, "Above 275 °F dark polyester bleeds."), 0, deed);
+        Aggregates.Recipes.Put(c, new("vinyl-cotton", "tidewell", "2025", RecipeFabric.Cotton, 310, 14, 3, "medium", 5, Peel.Warm, 8, 4, Mirrored, RecipeSource.Maker, day, "Lower layers three seconds only: a layer pressed twice shrinks."), 0, deed);
+        Aggregates.Recipes.Put(c, new("low-cotton", "tidewell-low", "2025", RecipeFabric.Cotton, 278, 12, 2, "medium", 5, Peel.Cold, 15, 3, Mirrored, RecipeSource.Maker, day, ""), 0, deed);
+        Aggregates.Recipes.Put(c, new("low-polyester", "tidewell-low", "2025", RecipeFabric.Polyester, 278, 12, 2, "medium", 5, Peel.Cold, 15, 3, Mirrored, RecipeSource.Assumed, day, "Spot-test first."), 0, deed);
+    }
+
+    private static void Customers(SqliteConnection c, Desk desk)
+    {
+        foreach (var (id, name, contact) in new[]
+        {
+            ("rowing", "Skerry Quay Rowing", "Mara Fell, kit secretary"), ("bakery", "Lantern Street Bakery", "Odo Brandt"), ("choir", "Northmoor Choir", "Isaura Łowe"),
+            ("boatyard", "Pell's Boatyard", "Ansel Pell"), ("school", "Gorse Lane School", "the office"), ("vets", "Beacon Hill Vets", "Dr. Tove Őrr"),
+        })
+        {
+            Aggregates.Customers.Put(c, new(id, name, contact), 0, At(desk, "demo data", 199));
+        }
+    }
+
+    private static Placement Front(double w, double h, int colours, double line = 2, bool gradient = false) => new("front", "front", w, h, 60, colours, gradient, line);
+
+    private static void Orders(SqliteConnection c, Desk desk)
+    {
+        var numbers = Desk.Numbers(c);
+        var today = DateOnly.FromDateTime(desk.Clock.Wall(numbers.TimeZone));
+        DateOnly In(int days)
+        {
+            var day = today.AddDays(days);
+            while (numbers.Week[(int)day.DayOfWeek].Open is null)
+            {
+                day = day.AddDays(1);
+            }
+            return day;
+        }
+        var sleeve = new Placement("sleeve", "left-sleeve", 3, 3, 45, 1, false, 5);
+        TimeOnly noon = new(12, 0), four = new(16, 0);
+        var film = "dtf-bought";
+
+        // 201, learned from: handed over, two pieces spoiled
+        Make(c, desk, "demo-201", new("school", "brae", "black", [new("S", 6), new("M", 8), new("L", 4)], [Front(9, 9, 3)], In(1), four, 20m, null), film, 90);
+        ThroughGather(c, desk, "demo-201", "the office", 80, "three prints, paid monthly");
+        Pressed(c, desk, "demo-201", 18, 18, new() { [4] = "crooked", [11] = "peeled early" }, 30);
+        OrderDeeds.Count(c, desk, "demo-201", [new("S", 6), new("M", 8), new("L", 4)], Version(c, "demo-201"), At(desk, "counted", 27));
+        OrderDeeds.HandOver(c, desk, "demo-201", "Una from the office", Version(c, "demo-201"), At(desk, "handed over", 26));
+
+        // 202, on the press: nine good, one spoiled
+        Make(c, desk, "demo-202", new("bakery", "brae", "sand", [new("S", 4), new("M", 9), new("L", 8), new("XL", 3)], [Front(8, 8, 4)], In(2), noon, null, "Flour on the floor: bag them well."), film, 60);
+        ThroughGather(c, desk, "demo-202", "Odo Brandt", 50, null);
+        Pressed(c, desk, "demo-202", 24, 10, new() { [5] = "crooked" }, 0.3);
+
+        // 203, waiting for hoodies that come too late
+        Make(c, desk, "demo-203", new("boatyard", "fell", "slate", [new("M", 10), new("L", 12), new("XL", 6)], [Front(10, 10, 2, 6)], In(1), noon, 45m, null), film, 8);
+        OrderDeeds.Approve(c, desk, "demo-203", "Ansel Pell", Version(c, "demo-203"), At(desk, "yes taken", 3));
+        OrderDeeds.NoteDeposit(c, desk, "demo-203", 0, "an old customer, pays on the day", Version(c, "demo-203"), At(desk, "deposit noted", 3));
+
+        // 204, a quote to send
+        Make(c, desk, "demo-204", new("choir", "hollin", "sage", [new("S", 8), new("M", 14), new("L", 10), new("XL", 6), new("2XL", 2)], [Front(10, 7, 1, 6)], In(9), four, 16m, null), film, 5, send: false);
+
+        // 205, to compare
+        SaveAsk.Do(c, desk, "demo-205", new("rowing", "hollin", "navy", [new("S", 5), new("M", 11), new("L", 12), new("XL", 6), new("2XL", 2)], [Front(10, 10, 3, 5), sleeve], In(10), noon, 18m, null), 0, At(desk, "new ask", 2));
+
+        // 206, half heard
+        SaveAsk.Do(c, desk, "demo-206", new("vets", "hollin", "white", [new("M", 12)], [], In(14), null, null, null), 0, At(desk, "new ask", 0.2));
+    }
+
+    private static long Version(SqliteConnection c, string id) => Aggregates.Orders.Get(c, id)!.Version;
+
+    private static void Make(SqliteConnection c, Desk desk, string id, Ask ask, string method, double hoursAgo, bool send = true)
+    {
+        SaveAsk.Do(c, desk, id, ask, 0, At(desk, "new ask", hoursAgo));
+        OrderDeeds.Choose(c, desk, id, method, Version(c, id), At(desk, "method chosen", hoursAgo - 0.5));
+        OrderDeeds.LayOut(c, desk, id, Version(c, id), At(desk, "laid out", hoursAgo - 0.6));
+        if (send)
+        {
+            OrderDeeds.Send(c, desk, id, Version(c, id), At(desk, "quote sent", hoursAgo - 1));
+        }
+    }
+
+    private static void ThroughGather(SqliteConnection c, Desk desk, string id, string by, double hoursAgo, string? without)
+    {
+        OrderDeeds.Approve(c, desk, id, by, Version(c, id), At(desk, "yes taken", hoursAgo));
+        var asked = desk.Case(c, id, Desk.Book(c)).Frozen!.Deposit;
+        OrderDeeds.NoteDeposit(c, desk, id, without is null ? asked : 0, without, Version(c, id), At(desk, "deposit noted", hoursAgo - 1));
+        foreach (var item in Aggregates.Orders.Get(c, id)!.Value.Facts.Items)
+        {
+            OrderDeeds.Tick(c, desk, id, item.Id, true, Version(c, id), At(desk, "it came", hoursAgo - 10));
+        }
+    }
+
+    private static void Pressed(SqliteConnection c, Desk desk, string id, int pieces, int upTo, Dictionary<int, string> spoiled, double hoursAgo)
+    {
+        OrderDeeds.StartRun(c, desk, id, At(desk, "pressing begun", hoursAgo));
+        var sizes = Aggregates.Orders.Get(c, id)!.Value.Ask.Sizes.SelectMany(s => Enumerable.Repeat(s.Size, s.Pieces)).ToList();
+        var at = desk.Clock.Utc.AddHours(-hoursAgo);
+        void Say(int piece, int attempt, RunVerdict verdict, string? reason)
+        {
+            var seconds = 88 + (piece * 7 % 19);
+            at = at.AddSeconds(seconds);
+            RunStore.Add(c, id, new RunEvent($"{id}-{piece}-{attempt}", Device, piece, attempt, 1, sizes[piece - 1], verdict, reason, null, seconds), at);
+        }
+        for (var piece = 1; piece <= upTo; piece++)
+        {
+            if (spoiled.TryGetValue(piece, out var reason))
+            {
+                Say(piece, 1, RunVerdict.Spoiled, reason);
+                if (upTo == pieces)
+                {
+                    Say(piece, 2, RunVerdict.Good, null);
+                }
+            }
+            else
+            {
+                Say(piece, 1, RunVerdict.Good, null);
+            }
+        }
+    }
+}

@@ -1,0 +1,74 @@
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Store;
+using Hepno.Web.Views;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Endpoints;
+
+/// <summary>What the shell and the shop-wide drawings show: the work line, the press day, what is waited for; and undo.</summary>
+internal static class FloorEndpoints
+{
+    public static void MapFloor(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/line", Line).WithTags("line").WithName("line");
+        api.MapGet("/press-day", PressDay).WithTags("line").WithName("pressDay");
+        api.MapGet("/gather", Gather).WithTags("line").WithName("gather");
+        api.MapPost("/undo", Undo).WithTags("line").WithName("undo");
+    }
+
+    /// <summary>The work line with every order that hangs on it.</summary>
+    internal static LineView Line(Desk desk) => desk.Db.Read(connection =>
+    {
+        var book = Desk.Book(connection);
+        var f = book.Numbers.Format;
+        var wall = desk.Clock.Wall(book.Numbers.TimeZone);
+        var open = desk.Open(connection, book);
+        var floor = Desk.Floor(open, book, wall);
+        var late = floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).ToHashSet();
+        var tomorrow = floor.Hours.Parcel(wall, 1).Date.AddDays(1);
+        Urgency Urgent(OrderCase c) => late.Contains(c.Order.Id) || (c.Order.Ask.DueAt < wall && c.Standing.Station < Station.Send) ? Urgency.Late
+            : c.Order.Ask.DueAt < tomorrow && c.Standing.Station < Station.Learn ? Urgency.Soon : Urgency.Waiting;
+        var stations = Enum.GetValues<Station>().Where(s => s != Station.Closed).Select(s => new StationView(s, [.. open.Where(c => c.Standing.Station == s)
+            .Select(c => new Peg(c.Order.Id, c.Order.Code, c.Customer?.Name ?? "", c.Order.Ask.Pieces, c.Order.Ask.DueAt is { } d ? Shown.Day(DateOnly.FromDateTime(d), f) : "", Urgent(c), c.Standing.Missing.Count > 0 ? c.Standing.Missing[0].Text : "ready"))
+            .OrderByDescending(p => p.Urgency)])).ToList();
+        var aside = book.Presses.Count(p => p.SetAside);
+        var week = System.Globalization.ISOWeek.GetWeekOfYear(wall);
+        return new LineView(book.Numbers.ShopName, $"{Shown.Moment(wall, f)}", DateOnly.FromDateTime(wall), stations, $"{book.Styles.Count(s => !s.Retired)} styles",
+            book.Presses.Count == 0 ? "no press" : aside > 0 ? $"{aside} set aside" : book.Presses.Count == 1 ? "1 press" : $"{book.Presses.Count} presses", $"week {week}", f,
+            Aggregates.Numbers.Get(connection, "1") is null, Backup.Last(desk.Db.Folder) is { } at ? Shown.Moment(ShopClock.Wall(at, book.Numbers.TimeZone), f) : "", ChangeStore.Last(connection));
+    });
+
+    /// <summary>A day at the presses: batches on the platen's temperature.</summary>
+    internal static PressDayView PressDay(Desk desk, DateOnly? day, string? inHand) => desk.Db.Read(connection =>
+    {
+        var (book, open, floor) = Planned(desk, connection);
+        return PressDays.Day(day ?? DateOnly.FromDateTime(floor.Now), inHand, open, floor, book);
+    });
+
+    /// <summary>Everything waited for, a lane an order.</summary>
+    internal static GatherView Gather(Desk desk) => desk.Db.Read(connection =>
+    {
+        var (book, open, floor) = Planned(desk, connection);
+        return PressDays.Gather(open, floor, book);
+    });
+
+    /// <summary>Takes this device's last deed back, as a new version.</summary>
+    internal static UndoView Undo(Desk desk, HttpRequest request) => desk.Db.Write(connection =>
+    {
+        var undone = UndoStore.Undo(connection, request.Device(), desk.Clock.Utc);
+        return undone switch
+        {
+            { Deed: null } => new UndoView("Nothing to take back on this device.", "", "", 0),
+            { Stale: true } => throw new RefusedException(409, [new Problem("stale", $"Another device changed it after \"{undone.Deed}\": it is not taken back.", "", "Look at it first.")], new Dictionary<string, object?> { ["version"] = undone.Version }),
+            _ => new UndoView($"Taken back: {undone.Deed}.", undone.Kind, undone.Id, undone.Version),
+        };
+    });
+
+    private static (Core.Methods.ShopBook Book, List<OrderCase> Open, Core.Planning.FloorPlan Floor) Planned(Desk desk, SqliteConnection connection)
+    {
+        var book = Desk.Book(connection);
+        var open = desk.Open(connection, book);
+        return (book, open, Desk.Floor(open, book, desk.Clock.Wall(book.Numbers.TimeZone)));
+    }
+}

@@ -1,0 +1,226 @@
+using Hepno.Core.Comparing;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Formats;
+using Hepno.Store;
+using Hepno.Web.Deeds;
+using Hepno.Web.Views;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Hepno.Web.Endpoints;
+
+/// <summary>Pieces of one size.</summary>
+internal sealed record SizeBody(string Size, int Pieces);
+
+/// <summary>One placement; lengths in inches, the thinnest line in points.</summary>
+internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt);
+
+/// <summary>An ask; null where nothing is said yet.</summary>
+internal sealed record AskBody(string? CustomerId, string? StyleId, string? ColourwayId, IReadOnlyList<SizeBody> Sizes, IReadOnlyList<PlacementBody> Placements, DateOnly? DueDate, TimeOnly? DueTime, decimal? Mark, string? Note)
+{
+    public Ask ToCore() => new(CustomerId, StyleId, ColourwayId, [.. Sizes.Select(s => new SizeCount(s.Size, s.Pieces))],
+        [.. Placements.Select(p => new Placement(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], DueDate, DueTime, Mark, string.IsNullOrWhiteSpace(Note) ? null : Note);
+
+    public static AskBody Of(Ask a) => new(a.CustomerId, a.StyleId, a.ColourwayId, [.. a.Sizes.Select(s => new SizeBody(s.Size, s.Pieces))],
+        [.. a.Placements.Select(p => new PlacementBody(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], a.DueDate, a.DueTime, a.Mark, a.Note);
+}
+
+/// <summary>The method chosen.</summary>
+internal sealed record ChooseBody(string MethodId);
+
+/// <summary>Who said yes.</summary>
+internal sealed record ApproveBody(string By);
+
+/// <summary>What was paid, or why the order goes on without.</summary>
+internal sealed record DepositBody(decimal Amount, string? OverrideReason);
+
+/// <summary>Whether a gathered thing is here.</summary>
+internal sealed record TickBody(bool Done);
+
+/// <summary>Pieces counted into the box.</summary>
+internal sealed record CountBody(IReadOnlyList<SizeBody> Sizes);
+
+/// <summary>Who took the pieces.</summary>
+internal sealed record HandOverBody(string To);
+
+/// <summary>Orders, from the ask to what was learned.</summary>
+internal static class OrderEndpoints
+{
+    private const int LongestId = 64;
+    private const int MostFound = 20;
+
+    public static void MapOrders(this IEndpointRouteBuilder api)
+    {
+        var orders = api.MapGroup("/orders").WithTags("orders");
+        orders.MapGet("", Find).WithName("findOrders");
+        orders.MapGet("{id}", Get).WithName("order");
+        orders.MapPut("{id}", Put).WithName("saveAsk");
+        orders.MapGet("{id}/compare", Compare).WithName("compare");
+        orders.MapGet("{id}/layout", Layout).WithName("layout");
+        orders.MapGet("{id}/quote", Quote).WithName("quote");
+        orders.MapGet("{id}/quote.pdf", QuotePage).WithName("quotePdf").Produces(200, contentType: "application/pdf");
+        orders.MapGet("{id}/packing-slip.pdf", Slip).WithName("packingSlipPdf").Produces(200, contentType: "application/pdf");
+        orders.MapGet("{id}/learned", Learned).WithName("learned");
+        orders.MapGet("{id}/history", History).WithName("orderHistory");
+        orders.MapPost("{id}/choose", Choose).WithName("chooseMethod");
+        orders.MapPost("{id}/lay-out", LayOut).WithName("layOut");
+        orders.MapPost("{id}/send", Send).WithName("sendQuote");
+        orders.MapPost("{id}/withdraw", Withdraw).WithName("withdrawQuote");
+        orders.MapPost("{id}/approve", Approve).WithName("approve");
+        orders.MapPost("{id}/deposit", Deposit).WithName("noteDeposit");
+        orders.MapPut("{id}/items/{itemId}", Tick).WithName("tickItem");
+        orders.MapPost("{id}/count", Count).WithName("count");
+        orders.MapPost("{id}/hand-over", HandOver).WithName("handOver");
+        orders.MapPost("{id}/take-back", TakeBack).WithName("takeBack");
+        orders.MapPost("{id}/close", Close).WithName("closeOrder");
+        api.MapPost("/compute/size-run", SizeRunOf).WithTags("compute").WithName("readSizeRun");
+        api.MapPost("/compute/compare", ComputeCompare).WithTags("compute").WithName("computeCompare");
+    }
+
+    /// <summary>Orders by number or customer, newest first; all of them for an empty text.</summary>
+    internal static List<Found> Find(Desk desk, string? find) => desk.Db.Read(connection =>
+    {
+        var book = Desk.Book(connection);
+        return OrderStore.Find(connection, find ?? "", MostFound).Select(o => desk.Case(connection, o.Value.Id, book)).Select(c => new Found(c.Order.Id, c.Order.Code, c.Customer?.Name ?? "", c.Order.Ask.Pieces,
+            c.Order.Ask.DueAt is { } due ? Shown.Day(DateOnly.FromDateTime(due), book.Numbers.Format) : "", c.Standing.Station)).ToList();
+    });
+
+    /// <summary>One order with its slip.</summary>
+    internal static OrderView Get(string id, Desk desk) => desk.Db.Read(c => OrderViews.Order(c, desk, id));
+
+    /// <summary>Keeps the ask. A new order needs no If-Match; sending the same again changes nothing.</summary>
+    internal static Written Put(string id, AskBody body, Desk desk, HttpRequest request)
+    {
+        if (id.Length > LongestId)
+        {
+            throw new RefusedException(400, "too-long", $"An id of {id.Length} characters.", $"At most {LongestId}.", "id");
+        }
+        var ask = body.ToCore();
+        return desk.Db.Write(connection =>
+        {
+            var before = Aggregates.Orders.Get(connection, id);
+            if (before is not null && Same(before.Value.Ask, ask))
+            {
+                return new Written(id, before.Version);
+            }
+            var seen = request.SeenOrNew(before is not null);
+            if (before is not null && before.Version != seen)
+            {
+                throw Collision.Of(body, AskBody.Of(before.Value.Ask), Aggregates.Orders.At(connection, id, seen) is { } was ? AskBody.Of(was.Ask) : null, before.Version);
+            }
+            return new Written(id, SaveAsk.Do(connection, desk, id, ask, seen, request.Deed(desk.Clock, before is null ? "new ask" : "ask changed")).Version);
+        });
+    }
+
+    /// <summary>Every method held against the order, at its own quantity or another.</summary>
+    internal static Comparison Compare(string id, Desk desk, int? quantity) => desk.Db.Read(connection =>
+    {
+        RefusedException.IfAny(quantity is < 1 or > SizeRun.MostPieces ? [new Problem("range", $"{quantity} pieces is outside 1 to {SizeRun.MostPieces}.", "quantity", "Type a number of pieces between.")] : []);
+        var book = Desk.Book(connection);
+        var c = desk.Case(connection, id, book);
+        return desk.Compare(c, quantity, book, desk.Open(connection, book))
+            ?? throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "Tell Hepno what you can press: there is no press on the Floor." : $"{c.Order.Code} cannot be compared yet: {c.Standing.Missing[0].Text}.", book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first.");
+    });
+
+    /// <summary>What is bought for the order.</summary>
+    internal static LayoutView Layout(string id, Desk desk) => desk.Db.Read(c => OrderViews.Layout(c, desk, id));
+
+    /// <summary>The quote as sent, or as it would be sent now.</summary>
+    internal static QuoteView Quote(string id, Desk desk) => desk.Db.Read(c => OrderViews.Quote(c, desk, id));
+
+    /// <summary>The quote's page: the very bytes that were sent, or a preview.</summary>
+    internal static FileContentHttpResult QuotePage(string id, Desk desk) => desk.Db.Read(c => TypedResults.File(QuoteStore.Pdf(c, id) ?? QuotePdf.Print(OrderViews.Quote(c, desk, id).Quote.Document), "application/pdf"));
+
+    /// <summary>The packing slip of what is counted.</summary>
+    internal static FileContentHttpResult Slip(string id, Desk desk) => desk.Db.Read(connection =>
+    {
+        var c = desk.Case(connection, id, Desk.Book(connection));
+        if (c.Frozen is null || c.Order.Facts.Counted.Count == 0)
+        {
+            throw new RefusedException(409, "not-there", $"Nothing of {c.Order.Code} is counted into a box yet.", "Count the pieces under Send first.");
+        }
+        var (n, q) = (c.Frozen.Numbers, c.Frozen);
+        var slip = new PackingSlip(n.Paper, n.ShopName, n.Address, c.Order.Code, Shown.DayAndYear(DateOnly.FromDateTime(desk.Clock.Wall(n.TimeZone)), n.Format), c.Customer?.Name ?? "", c.Customer?.Contact ?? "",
+            $"{SizeRun.Total(c.Order.Facts.Counted)} {MakeQuote.Garment(q.Style, q.Colourway, c.Order.Ask.Pieces)}", [.. q.Ask.Placements.Select(p => MakeQuote.Printed(p, n.Format))], [.. c.Order.Facts.Counted.Select(s => new SizePrinted(s.Size, s.Pieces))], MakeQuote.Care);
+        return TypedResults.File(PackingSlipPdf.Print(slip), "application/pdf");
+    });
+
+    /// <summary>What the order came to against its quote.</summary>
+    internal static LearnView Learned(string id, Desk desk) => desk.Db.Read(c => OrderViews.Learned(c, desk, id));
+
+    /// <summary>What was done to the order, when and on which device.</summary>
+    internal static List<PastDeed> History(string id, Desk desk) => desk.Db.Read(c => UndoStore.Of(c, "order", id));
+
+    /// <summary>Chooses the method.</summary>
+    internal static Written Choose(string id, ChooseBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Choose(c, desk, id, body.MethodId, seen, request.Deed(desk.Clock, "method chosen")));
+
+    /// <summary>Settles what is bought.</summary>
+    internal static Written LayOut(string id, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.LayOut(c, desk, id, seen, request.Deed(desk.Clock, "laid out")));
+
+    /// <summary>Sends the quote; its figures are frozen from here.</summary>
+    internal static Written Send(string id, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Send(c, desk, id, seen, request.Deed(desk.Clock, "quote sent")));
+
+    /// <summary>Withdraws the sent quote.</summary>
+    internal static Written Withdraw(string id, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Withdraw(c, desk, id, seen, request.Deed(desk.Clock, "quote withdrawn")));
+
+    /// <summary>Takes the customer's yes to the proof.</summary>
+    internal static Written Approve(string id, ApproveBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Approve(c, desk, id, body.By, seen, request.Deed(desk.Clock, "yes taken")));
+
+    /// <summary>Notes the deposit, or the owner's override with its reason.</summary>
+    internal static Written Deposit(string id, DepositBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.NoteDeposit(c, desk, id, body.Amount, body.OverrideReason, seen, request.Deed(desk.Clock, "deposit noted")));
+
+    /// <summary>Ticks a gathered thing off, or on again.</summary>
+    internal static Written Tick(string id, string itemId, TickBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Tick(c, desk, id, itemId, body.Done, seen, request.Deed(desk.Clock, body.Done ? "it came" : "it did not come")));
+
+    /// <summary>Keeps the count into the box.</summary>
+    internal static Written Count(string id, CountBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Count(c, desk, id, [.. body.Sizes.Select(s => new SizeCount(s.Size, s.Pieces))], seen, request.Deed(desk.Clock, "counted")));
+
+    /// <summary>Hands the pieces over.</summary>
+    internal static Written HandOver(string id, HandOverBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.HandOver(c, desk, id, body.To, seen, request.Deed(desk.Clock, "handed over")));
+
+    /// <summary>Takes a hand-over back.</summary>
+    internal static Written TakeBack(string id, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.TakeBack(c, desk, id, seen, request.Deed(desk.Clock, "hand-over taken back")));
+
+    /// <summary>Closes the order.</summary>
+    internal static Written Close(string id, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Close(c, desk, id, seen, request.Deed(desk.Clock, "closed")));
+
+    /// <summary>Reads a size run as typed or pasted.</summary>
+    internal static SizeRunView SizeRunOf(SizeRunBody body, Desk desk) => desk.Db.Read(connection =>
+    {
+        var style = Aggregates.Styles.Get(connection, body.StyleId)?.Value ?? throw RefusedException.NoSuch("style", body.StyleId);
+        var reading = SizeRun.Parse(body.Text.Length > 2000 ? body.Text[..2000] : body.Text, [.. style.Sizes.Select(s => s.Name)]);
+        RefusedException.IfAny(reading.Problem is { } problem ? [problem] : []);
+        return new SizeRunView(reading.Sizes, SizeRun.Total(reading.Sizes));
+    });
+
+    /// <summary>Compares an ask that is kept nowhere, at the shop's own prices.</summary>
+    internal static Comparison ComputeCompare(AskBody body, Desk desk) => desk.Db.Read(connection =>
+    {
+        var book = Desk.Book(connection);
+        var ask = body.ToCore();
+        var wall = desk.Clock.Wall(book.Numbers.TimeZone);
+        RefusedException.IfAny(SaveAsk.Problems(ask, null, book, connection, wall));
+        var style = book.Styles.FirstOrDefault(s => s.Id == ask.StyleId);
+        var colour = style?.Colourways.FirstOrDefault(c => c.Id == ask.ColourwayId);
+        if (style is null || colour is null || ask.Pieces == 0 || ask.Placements.Count == 0 || book.Presses.Count == 0)
+        {
+            throw new RefusedException(400, "incomplete", book.Presses.Count == 0 ? "There is no press on the Floor." : "A style, a colour, sizes and a placement are needed.", "Say them in the body.");
+        }
+        return Comparer.Compare(new(style, colour, ask.Sizes, ask.Placements), ask.Mark, ask.DueAt, null, book, Desk.Floor(desk.Open(connection, book), book, wall));
+    });
+
+    private static Written Do(string id, Desk desk, HttpRequest request, Func<Microsoft.Data.Sqlite.SqliteConnection, long, long> deed)
+    {
+        var seen = request.Seen();
+        return desk.Db.Write(connection =>
+        {
+            var stands = (Aggregates.Orders.Get(connection, id) ?? throw RefusedException.NoSuch("order", id)).Version;
+            return stands == seen ? new Written(id, deed(connection, seen)) : throw new StaleException("order", id, seen, stands);
+        });
+    }
+
+    private static bool Same(Ask a, Ask b) => a with { Sizes = b.Sizes, Placements = b.Placements } == b && a.Sizes.SequenceEqual(b.Sizes) && a.Placements.SequenceEqual(b.Placements);
+}
+
+/// <summary>Text to read a size run from.</summary>
+internal sealed record SizeRunBody(string StyleId, string Text);

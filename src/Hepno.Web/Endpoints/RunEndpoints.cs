@@ -1,0 +1,77 @@
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.Runs;
+using Hepno.Store;
+using Hepno.Web.Deeds;
+using Hepno.Web.Views;
+
+namespace Hepno.Web.Endpoints;
+
+/// <summary>A verdict, or the taking back of one. The device makes the event's id; sending it again is the same event.</summary>
+internal sealed record RunEventBody(int PieceNo, int Attempt, int Pass, string Size, RunVerdict Verdict, string? Reason, string? TakesBack, double SecondsOnPiece);
+
+/// <summary>Runs: an append-only log, folded.</summary>
+internal static class RunEndpoints
+{
+    private const int LongestText = 64;
+
+    public static void MapRuns(this IEndpointRouteBuilder api)
+    {
+        var runs = api.MapGroup("/runs").WithTags("runs");
+        runs.MapGet("{id}", Get).WithName("run");
+        runs.MapPost("{id}/start", Start).WithName("startRun");
+        runs.MapPut("{id}/events/{eventId}", Add).WithName("addRunEvent");
+    }
+
+    /// <summary>The whole plan of a run and its events, folded.</summary>
+    internal static RunView Get(string id, Desk desk) => desk.Db.Read(c => OrderViews.Run(c, desk, id));
+
+    /// <summary>Begins pressing; again it is the same run.</summary>
+    internal static Written Start(string id, Desk desk, HttpRequest request) => desk.Db.Write(c => new Written(id, OrderDeeds.StartRun(c, desk, id, request.Deed(desk.Clock, "pressing begun"))));
+
+    /// <summary>Adds an event and answers with the folded counts. Carries no version: events only ever accrue.</summary>
+    internal static RunState Add(string id, string eventId, RunEventBody body, Desk desk, HttpRequest request)
+    {
+        RefusedException.IfAny(Problems(eventId, body));
+        return desk.Db.Write(connection =>
+        {
+            var c = desk.Case(connection, id, Desk.Book(connection));
+            if (c.Order.Facts.RunStartedAt is null || c.Frozen is null)
+            {
+                throw new RefusedException(409, "not-begun", $"Pressing of {c.Order.Code} has not begun.", "Begin the run first.");
+            }
+            var passes = c.Frozen.Band.Decorations.Count;
+            var pieces = c.Order.Ask.Pieces;
+            if (body.PieceNo > pieces || body.Pass > passes)
+            {
+                throw new RefusedException(400, "unknown-piece", $"Piece {body.PieceNo}, pass {body.Pass}: this run has {pieces} pieces and {passes} passes.", "Read the run again.", "pieceNo");
+            }
+            RunStore.Add(connection, id, new RunEvent(eventId, request.Device(), body.PieceNo, body.Attempt, body.Pass, body.Size, body.Verdict, body.Reason, body.TakesBack, body.SecondsOnPiece), desk.Clock.Utc);
+            return RunFold.Of(c.Order.Ask.Sizes, passes, RunStore.Of(connection, id));
+        });
+    }
+
+    private static IEnumerable<Problem> Problems(string eventId, RunEventBody body)
+    {
+        if (eventId.Length is < 8 or > LongestText)
+        {
+            yield return new("bad-id", $"An event id of {eventId.Length} characters.", "eventId", $"Between 8 and {LongestText}, made by the device.");
+        }
+        if (body.PieceNo is < 1 or > SizeRun.MostPieces || body.Attempt is < 1 or > 100 || body.Pass is < 1 or > 10)
+        {
+            yield return new("range", $"Piece {body.PieceNo}, attempt {body.Attempt}, pass {body.Pass} cannot be.", "pieceNo", "Pieces, attempts and passes count from 1.");
+        }
+        if (!double.IsFinite(body.SecondsOnPiece) || body.SecondsOnPiece is < 0 or > 86_400)
+        {
+            yield return new("range", $"{body.SecondsOnPiece} s on a piece is outside 0 to 86,400.", "secondsOnPiece", "Send the seconds since the verdict before.");
+        }
+        if ((body.Verdict == RunVerdict.TakenBack) != (body.TakesBack is not null))
+        {
+            yield return new("take-back", "A taking back names the event it takes back, and nothing else does.", "takesBack", "Send its id, or null.");
+        }
+        if (body.Reason?.Length > LongestText || body.Size.Length > LongestText || body.TakesBack?.Length > LongestText)
+        {
+            yield return new("too-long", "A text of the event is too long.", "reason", $"At most {LongestText} characters.");
+        }
+    }
+}

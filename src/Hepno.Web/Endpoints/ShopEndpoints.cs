@@ -1,0 +1,143 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Costing;
+using Hepno.Core.Materials;
+using Hepno.Core.Measures;
+using Hepno.Core.Recipes;
+using Hepno.Store;
+
+namespace Hepno.Web.Endpoints;
+
+/// <summary>A customer as typed.</summary>
+internal sealed record CustomerBody(string Name, string Contact);
+
+/// <summary>A style as typed.</summary>
+internal sealed record StyleBody(string Name, string Supplier, GarmentKind Kind, IReadOnlyList<FabricBody> Fabric, double WeightGsm, double HeatCeilingF, decimal UnitPrice, decimal FreightPerOrder, int LeadDays, IReadOnlyList<ColourwayBody> Colourways, IReadOnlyList<StyleSizeBody> Sizes, bool Retired);
+
+/// <summary>A fibre and its share, percent.</summary>
+internal sealed record FabricBody(Fibre Fibre, double Percent);
+
+/// <summary>A colour.</summary>
+internal sealed record ColourwayBody(string Id, string Name, string Hex, ColourClass Class);
+
+/// <summary>A size with its surcharge.</summary>
+internal sealed record StyleSizeBody(string Name, decimal Surcharge);
+
+/// <summary>A price list of bought film.</summary>
+internal sealed record FilmBody(string Supplier, string Product, IReadOnlyList<FilmSizeBody> Sizes, decimal FreightPerOrder, int LeadDays);
+
+/// <summary>A size class with its price breaks.</summary>
+internal sealed record FilmSizeBody(string Name, double WidthIn, double HeightIn, IReadOnlyList<BreakBody> Breaks);
+
+/// <summary>From so many on, each costs so much.</summary>
+internal sealed record BreakBody(int From, decimal Price);
+
+/// <summary>A vinyl roll.</summary>
+internal sealed record VinylBody(string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays);
+
+/// <summary>A press.</summary>
+internal sealed record PressBody(string Name, string Kind, double PlatenWidthIn, double PlatenHeightIn, double WarmUpMinutes, double RiseFPerMinute, double DropFPerMinute, double? OffsetF, EquipmentBody Equipment, string Cautions);
+
+/// <summary>What the press costs.</summary>
+internal sealed record EquipmentBody(decimal PriceNew, decimal Resale, double UsefulYears, double ProductiveHoursAYear, double PowerKw, double DutyShare, decimal UpkeepPerHour);
+
+/// <summary>A recipe.</summary>
+internal sealed record RecipeBody(string ProductId, string Revision, RecipeFabric Fabric, double TemperatureF, double DwellSeconds, double DwellSlackSeconds, string Pressure, double PrePressSeconds, Peel Peel, double PeelAfterSeconds, double SecondPressSeconds, string Side, RecipeSource Source, DateOnly AsOf, string Caution);
+
+/// <summary>The shop's numbers.</summary>
+internal sealed record NumbersBody(string ShopName, string Address, string Contact, FormatBody Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh, decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes,
+    decimal FeeShare, decimal FeeFixed, decimal TaxShare, decimal MarginShare, decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayBody> Week);
+
+/// <summary>How figures are written.</summary>
+internal sealed record FormatBody(string Sign, bool SignAfter, string DecimalMark, string GroupMark, int MinorDigits, bool DayFirst, bool TwelveHours, bool Metric, bool Celsius);
+
+/// <summary>Hours of one weekday; null when closed.</summary>
+internal sealed record DayBody(TimeOnly? Open, TimeOnly? Close);
+
+/// <summary>What the shop keeps: customers, the Shelf, the Floor and the Numbers.</summary>
+internal static class ShopEndpoints
+{
+    public static void MapShop(this IEndpointRouteBuilder api)
+    {
+        Map(api, "customers", Aggregates.Customers, (string id, CustomerBody b) => new Customer(id, b.Name.Trim(), b.Contact.Trim()), Named);
+        Map(api, "styles", Aggregates.Styles, (string id, StyleBody b) => new Style(id, b.Name.Trim(), b.Supplier.Trim(), b.Kind, [.. b.Fabric.Select(f => new FabricShare(f.Fibre, f.Percent))], b.WeightGsm, b.HeatCeilingF, b.UnitPrice, b.FreightPerOrder, b.LeadDays,
+            [.. b.Colourways.Select(c => new Colourway(c.Id, c.Name, c.Hex, c.Class))], [.. b.Sizes.Select(s => new StyleSize(s.Name, s.Surcharge))], b.Retired), s => s.Problems());
+        Map(api, "films", Aggregates.Films, (string id, FilmBody b) => new TransferPriceList(id, b.Supplier.Trim(), b.Product.Trim(), [.. b.Sizes.Select(s => new TransferSize(s.Name, s.WidthIn, s.HeightIn, [.. s.Breaks.Select(k => new PriceBreak(k.From, k.Price))]))], b.FreightPerOrder, b.LeadDays), l => l.Problems());
+        Map(api, "vinyls", Aggregates.Vinyls, (string id, VinylBody b) => new VinylFilm(id, b.Supplier.Trim(), b.Product.Trim(), b.UsableWidthIn, b.PricePerFoot, b.WeedingMarginIn, b.FreightPerOrder, b.LeadDays), v => v.Problems());
+        Map(api, "presses", Aggregates.Presses, (string id, PressBody b) => new Press(id, b.Name.Trim(), b.Kind, b.PlatenWidthIn, b.PlatenHeightIn, b.WarmUpMinutes, b.RiseFPerMinute, b.DropFPerMinute, b.OffsetF,
+            new EquipmentHour(b.Equipment.PriceNew, b.Equipment.Resale, b.Equipment.UsefulYears, b.Equipment.ProductiveHoursAYear, b.Equipment.PowerKw, b.Equipment.DutyShare, b.Equipment.UpkeepPerHour), b.Cautions), p => p.Problems());
+        Map(api, "recipes", Aggregates.Recipes, (string id, RecipeBody b) => new Recipe(id, b.ProductId, b.Revision, b.Fabric, b.TemperatureF, b.DwellSeconds, b.DwellSlackSeconds, b.Pressure, b.PrePressSeconds, b.Peel, b.PeelAfterSeconds, b.SecondPressSeconds, b.Side, b.Source, b.AsOf, b.Caution), r => r.Problems());
+        api.MapGet("/customers/find", FindCustomers).WithTags("customers").WithName("findCustomers");
+        api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
+        api.MapGet("/numbers", GetNumbers).WithTags("numbers").WithName("numbers");
+        api.MapPut("/numbers", PutNumbers).WithTags("numbers").WithName("saveNumbers");
+    }
+
+    /// <summary>Customers whose name or contact holds the text, accents and case aside.</summary>
+    internal static List<Customer> FindCustomers(Desk desk, string? text) => desk.Db.Read(c => CustomerStore.Find(c, text ?? "", 8));
+
+    /// <summary>Takes a style off the Shelf; one that open orders use stays.</summary>
+    internal static Views.Written RetireStyle(string id, Desk desk, HttpRequest request)
+    {
+        var seen = request.Seen();
+        return desk.Db.Write(connection =>
+        {
+            var style = Aggregates.Styles.Get(connection, id) ?? throw RefusedException.NoSuch("style", id);
+            if (StyleStore.OpenOrdersOf(connection, id) is { Count: > 0 } used)
+            {
+                throw new RefusedException(409, "in-use", $"{style.Value.Name} is in use by {string.Join(", ", used.Select(n => $"T-{n}"))}.", "Close those orders or change their style first.");
+            }
+            return new Views.Written(id, Aggregates.Styles.Put(connection, style.Value with { Retired = true }, seen, request.Deed(desk.Clock, "style retired")));
+        });
+    }
+
+    /// <summary>The shop's numbers; version 0 while they are the starting values.</summary>
+    internal static Versioned<ShopNumbers> GetNumbers(Desk desk) => desk.Db.Read(c => Aggregates.Numbers.Get(c, "1") ?? new Versioned<ShopNumbers>(Desk.Numbers(c), 0));
+
+    /// <summary>Changes the shop's numbers, all effective at once.</summary>
+    internal static Views.Written PutNumbers(NumbersBody b, Desk desk, HttpRequest request)
+    {
+        var n = new ShopNumbers(b.ShopName.Trim(), b.Address, b.Contact, new FigureFormat(b.Format.Sign, b.Format.SignAfter, b.Format.DecimalMark, b.Format.GroupMark, b.Format.MinorDigits, b.Format.DayFirst, b.Format.TwelveHours, b.Format.Metric, b.Format.Celsius), b.Paper, b.TimeZone, b.Wage, b.OverheadPerHour, b.TariffPerKwh,
+            b.ConsumablesPerStart, b.PackingPerPiece, b.OrderMinutes, b.ArtworkMinutes, b.FeeShare, b.FeeFixed, b.TaxShare, b.MarginShare, b.MinimumCharge, b.RoundingStep, b.DepositShare, b.ValidityDays, b.SlowTenthShare, [.. b.Week.Select(d => new DayHours(d.Open, d.Close))]);
+        RefusedException.IfAny(n.Problems().Concat(ShopClock.Knows(n.TimeZone) ? [] : [new Problem("unknown-zone", $"\"{n.TimeZone}\" is not a time zone.", "timeZone", "Write it like Europe/London.")]));
+        return Save(desk, request, Aggregates.Numbers, "1", n);
+    }
+
+    private static void Map<TBody, T>(IEndpointRouteBuilder api, string noun, Aggregate<T> aggregate, Func<string, TBody, T> toCore, Func<T, IEnumerable<Problem>> problems)
+        where T : class
+    {
+        var group = api.MapGroup($"/{noun}").WithTags(noun);
+        Delegate all = (Desk desk) => desk.Db.Read(aggregate.All);
+        Delegate keep = (string id, TBody body, Desk desk, HttpRequest request) =>
+        {
+            var value = toCore(id, body);
+            RefusedException.IfAny(problems(value));
+            return Save(desk, request, aggregate, id, value);
+        };
+        group.MapGet("", all).WithName($"{noun}All").WithSummary($"All {noun} with their versions.");
+        group.MapPut("{id}", keep).WithName($"save-{noun}").WithSummary($"Keeps one of the {noun}; a new one needs no If-Match.");
+    }
+
+    private static Views.Written Save<T>(Desk desk, HttpRequest request, Aggregate<T> aggregate, string id, T value)
+        where T : class => desk.Db.Write(connection =>
+        {
+            var before = aggregate.Get(connection, id);
+            var seen = request.SeenOrNew(before is not null);
+            if (before is not null && before.Version != seen)
+            {
+                throw Collision.Of(value, before.Value, aggregate.At(connection, id, seen), before.Version);
+            }
+            return new Views.Written(id, aggregate.Put(connection, value, seen, request.Deed(desk.Clock, $"{aggregate.Kind} changed")));
+        });
+
+    private static IEnumerable<Problem> Named(Customer customer)
+    {
+        if (customer.Name.Length is 0 or > 200)
+        {
+            yield return new("empty", customer.Name.Length == 0 ? "The customer has no name." : $"A name of {customer.Name.Length} characters.", "name", "Type a name of at most 200 characters.");
+        }
+        if (customer.Contact.Length > 500)
+        {
+            yield return new("too-long", $"A contact of {customer.Contact.Length} characters.", "contact", "At most 500.");
+        }
+    }
+}
