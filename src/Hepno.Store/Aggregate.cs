@@ -5,7 +5,8 @@ using Microsoft.Data.Sqlite;
 namespace Hepno.Store;
 
 /// <summary>A thing with the version it stands at.</summary>
-public sealed record Versioned<T>(T Value, long Version);
+public sealed record Versioned<T>(T Value, long Version)
+    where T : notnull;
 
 /// <summary>Who does what, for history and undo.</summary>
 /// <param name="Name">The deed, in words the owner reads ("method chosen").</param>

@@ -44,7 +44,7 @@ internal static class DemoData
             [new("slate", "Slate", "#4a5b68", ColourClass.Dark), new("storm", "Storm", "#8b949b", ColourClass.Mid)], sizes, false), 0, deed);
 
         static IReadOnlyList<PriceBreak> Breaks(decimal one) => [new(1, one), new(25, decimal.Round(one * 0.88m, 2)), new(75, decimal.Round(one * 0.78m, 2))];
-        Aggregates.Films.Put(c, new("ferrow", "Ferrow", "Cold-peel film", [new("mark", 4, 4, Breaks(0.95m)), new("pocket", 5, 8, Breaks(1.70m)), new("front", 11, 11, Breaks(3.10m)), new("tall", 12, 16, Breaks(4.20m))], 9m, 2), 0, deed);
+        Aggregates.Films.Put(c, new("ferrow", "Ferrow", "Cold-peel film", [new("4 × 4", 4, 4, Breaks(0.95m)), new("5 × 8", 5, 8, Breaks(1.70m)), new("11 × 11", 11, 11, Breaks(3.10m)), new("12 × 16", 12, 16, Breaks(4.20m))], 9m, 2), 0, deed);
         Aggregates.Vinyls.Put(c, new("tidewell", "Tidewell", "Smooth vinyl", 19.5, 3.10m, 0.25, 7.50m, 2), 0, deed);
         Aggregates.Vinyls.Put(c, new("tidewell-low", "Tidewell", "Low-heat vinyl", 19.5, 4.40m, 0.25, 7.50m, 3), 0, deed);
         Aggregates.Presses.Put(c, new("gannet", "Gannet", "swing-away", 16, 20, 15, 20, 5, -5, new(1450, 250, 5, 600, 1.8, 0.35, 0.12m), "Platen and guard burn: gloves, and hands clear when it swings. Into the wall socket, never an extension lead. The maker's manual decides."), 0, deed);

@@ -94,13 +94,7 @@ internal static class Shell
         builder.Services.AddProblemDetails();
         builder.Services.AddResponseCompression(o => o.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "application/problem+json", "image/svg+xml"]);
         builder.Services.AddExceptionHandler<Refusals>();
-        builder.Services.AddOpenApi("v1", o => o.AddDocumentTransformer((document, _, _) =>
-        {
-            document.Servers?.Clear();
-            document.Info.Title = "Hepno";
-            document.Info.Version = "1";
-            return Task.CompletedTask;
-        }));
+        builder.Services.AddOpenApi("v1", ApiDocument.Describe);
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton<ShopClock>();
         builder.Services.AddSingleton(_ => new Db(data));

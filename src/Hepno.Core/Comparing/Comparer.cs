@@ -96,7 +96,7 @@ public static class Comparer
             decorations.Max(d => d.Placement.WidthIn), decorations.Max(d => d.Placement.HeightIn));
     }
 
-    private static Recipes.Press PressFor(ShopBook book) => book.Presses.FirstOrDefault(p => !p.SetAside) ?? book.Presses[0];
+    private static Recipes.Press PressFor(ShopBook book) => book.Presses.FirstOrDefault(p => !p.IsSetAside()) ?? book.Presses[0];
 
     private static Band BandOf(IDecorationMethod method, MethodAnswer answer, AskInHand ask, decimal? mark, DateTime? dueAt, ShopBook book, FloorPlan floor)
     {

@@ -34,7 +34,7 @@ internal static class Verdicts
             yield return new("no-press", VerdictKind.No, "no press on the Floor", "a press, added on the Floor");
             yield break;
         }
-        if (presses.All(p => p.SetAside))
+        if (presses.All(p => p.IsSetAside()))
         {
             yield return new("press-set-aside", VerdictKind.No, $"{presses[0].Name} is off by {Math.Abs(presses[0].OffsetF!.Value):0} °F and set aside", "the press mended and measured again");
         }

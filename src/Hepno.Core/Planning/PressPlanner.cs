@@ -92,7 +92,7 @@ public static class PressPlanner
 
     private static PlacedWork Place(PressWork work, FloorPlan floor)
     {
-        var able = floor.Presses.Where(p => !p.SetAside && Holds(p, work)).ToList();
+        var able = floor.Presses.Where(p => !p.IsSetAside() && Holds(p, work)).ToList();
         var best = able.Select(p => (Press: p, Parts: Slots(work, p, floor))).Where(c => c.Parts is not null).MinBy(c => c.Parts![^1].End);
         if (best.Parts is null)
         {

@@ -25,7 +25,7 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
     public const double RoomF = 70;
 
     /// <summary>True when the offset is too large to correct.</summary>
-    public bool SetAside => OffsetF is { } offset && Math.Abs(offset) > LargestOffsetF;
+    public bool IsSetAside() => OffsetF is { } offset && Math.Abs(offset) > LargestOffsetF;
 
     /// <summary>What to set so that the cloth gets the recipe's temperature: recipe less offset.</summary>
     public double SetPointF(double recipeF) => recipeF - (OffsetF ?? 0);

@@ -32,7 +32,7 @@ internal static class FloorEndpoints
         var stations = Enum.GetValues<Station>().Where(s => s != Station.Closed).Select(s => new StationView(s, [.. open.Where(c => c.Standing.Station == s)
             .Select(c => new Peg(c.Order.Id, c.Order.Code, c.Customer?.Name ?? "", c.Order.Ask.Pieces, c.Order.Ask.DueAt is { } d ? Shown.Day(DateOnly.FromDateTime(d), f) : "", Urgent(c), c.Standing.Missing.Count > 0 ? c.Standing.Missing[0].Text : "ready"))
             .OrderByDescending(p => p.Urgency)])).ToList();
-        var aside = book.Presses.Count(p => p.SetAside);
+        var aside = book.Presses.Count(p => p.IsSetAside());
         var week = System.Globalization.ISOWeek.GetWeekOfYear(wall);
         return new LineView(book.Numbers.ShopName, $"{Shown.Moment(wall, f)}", DateOnly.FromDateTime(wall), stations, $"{book.Styles.Count(s => !s.Retired)} styles",
             book.Presses.Count == 0 ? "no press" : aside > 0 ? $"{aside} set aside" : book.Presses.Count == 1 ? "1 press" : $"{book.Presses.Count} presses", $"week {week}", f,

@@ -1,0 +1,68 @@
+import createClient from 'openapi-fetch'
+import { reactive } from 'vue'
+import type { components, paths } from './schema'
+
+export type Schemas = components['schemas']
+export type Problem = Schemas['Problem']
+
+/** A refusal as the server says it: sentences for the owner, never an exception text. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    readonly problems: Problem[],
+    readonly more: Record<string, unknown>,
+  ) {
+    super(problems[0]?.sentence ?? 'Hepno did not answer.')
+  }
+}
+
+/** An id made on this device; the tablet's page is no secure context, so not randomUUID. */
+export function makeId(): string {
+  return Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => b.toString(16).padStart(2, '0')).join('')
+}
+
+function deviceId(): string {
+  const kept = localStorage.getItem('hepno-device') ?? makeId()
+  localStorage.setItem('hepno-device', kept)
+  return kept
+}
+
+export const device = deviceId()
+
+/** Whether the server answers; the slip's edge shows it. */
+export const link = reactive({ lostAt: '' })
+
+const client = createClient<paths>({ baseUrl: '/' })
+client.use({
+  onRequest({ request }) {
+    request.headers.set('Hepno-Device', device)
+    return request
+  },
+  onError() {
+    link.lostAt ||= new Date().toTimeString().slice(0, 5)
+    return new Refusal(0, [{ code: 'no-answer', sentence: 'Hepno does not answer.', where: '', remedy: 'What you typed stays here. It is tried again when the program runs.' }], {})
+  },
+  onResponse() {
+    link.lostAt = ''
+  },
+})
+
+export const api = client
+
+/** The answer's data, or its refusal thrown. */
+export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  const { data, error, response } = await call
+  if (error !== undefined || data === undefined) {
+    const body = (error ?? {}) as { problems?: Problem[]; title?: string; detail?: string } & Record<string, unknown>
+    const problems = body.problems ?? [
+      { code: `status-${response.status}`, sentence: body.title ?? 'This was refused.', where: '', remedy: body.detail ?? '' },
+    ]
+    throw new Refusal(response.status, problems, body)
+  }
+  return data
+}
+
+/** The header that says which version a change was made from. */
+export function seen(version: number): { headers: Record<string, string> } {
+  return version > 0 ? { headers: { 'If-Match': `"${version}"` } } : { headers: {} }
+}

@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { api, ask, seen } from '../../api/client'
+import Garment from '../../kit/Garment.vue'
+import Keys from '../../kit/Keys.vue'
+import { length } from '../../kit/shown'
+import Sign from '../../kit/Sign.vue'
+import { placeWord } from '../../kit/words'
+import { askBody, attempt, format, refresh, saveAsk, shop } from '../../shell/state'
+import AskSentence from './AskSentence.vue'
+
+const order = computed(() => shop.order)
+const piles = computed(() => {
+  const sizes = order.value?.ask.sizes ?? []
+  const most = Math.max(12, ...sizes.map((s) => s.pieces))
+  return sizes.map((s, i) => ({ ...s, x: 10 + i * Math.min(92, 470 / sizes.length), stripe: Math.min(7, 110 / most) }))
+})
+const pileWidth = computed(() => Math.min(64, 380 / Math.max(1, piles.value.length)))
+const cloth = computed(() => order.value?.colourway?.hex ?? 'var(--calico)')
+const bad = computed(() => {
+  const o = order.value
+  return o ? o.problems.map((p) => o.ask.placements[Number(/\d+/.exec(p.where)?.[0] ?? -1)]?.id ?? '') : []
+})
+async function keepNote(event: Event): Promise<void> {
+  const o = order.value
+  if (!o) return
+  const note = (event.target as HTMLTextAreaElement).value || null
+  if (note !== o.ask.note) await attempt(() => saveAsk(o.id, { ...askBody(o), note }, o.version))
+}
+async function withdraw(): Promise<void> {
+  const o = order.value
+  if (!o) return
+  await attempt(async () => {
+    await ask(api.POST('/api/orders/{id}/withdraw', { params: { path: { id: o.id } }, ...seen(o.version) }))
+    await refresh()
+  }, 'The quote is withdrawn.')
+}
+</script>
+
+<template>
+  <div class="area">
+    <div v-if="!order" class="drawing empty">
+      <Garment :kind="null" hex="#fff" :placements="[]" tape class="plain" />
+      <p>Who is asking? <kbd>N</kbd> begins an ask.</p>
+    </div>
+    <template v-else>
+      <h1 class="sr">Ask {{ order.code }}</h1>
+      <AskSentence :key="order.id" />
+      <p v-if="order.quoteSent" class="small caution">The quote is sent: the ask stands as quoted. <button class="plain-button" @click="withdraw">Withdraw the quote</button></p>
+      <div class="drawing two">
+        <section aria-label="Pieces by size">
+          <svg viewBox="0 0 500 160" class="piles" aria-hidden="true">
+            <path d="M0 128H490" stroke="var(--ink)" stroke-width="1.5" />
+            <g v-for="p in piles" :key="p.size" :transform="`translate(${p.x} 0)`">
+              <rect v-for="n in p.pieces > 40 ? Math.ceil(p.pieces / 12) : p.pieces" :key="n" x="0" :y="126 - n * p.stripe" :width="pileWidth" :height="Math.max(1, p.stripe - 1)" :fill="cloth" stroke="var(--ink)" stroke-width=".6" />
+              <text x="0" y="148" font-size="15" font-weight="620">{{ p.size }}</text>
+              <text :x="pileWidth" y="148" font-size="15" text-anchor="end">{{ p.pieces }}</text>
+            </g>
+            <text v-if="piles.length === 0" x="0" y="110" font-size="14" fill="var(--ink-2)">Sizes as they say them: S 4, M 10, L 8, 2XL 2 — or pasted from a spreadsheet.</text>
+          </svg>
+          <p v-if="order.ask.pieces > 0"><b class="big">{{ order.ask.pieces }}</b> <Sign kind="go" /> as said<span v-if="piles.some((p) => p.pieces > 40)" class="quiet small">, a stripe is a dozen where a size has over 40</span></p>
+          <table v-if="order.ask.placements.length > 0" class="prints">
+            <thead><tr><th>Print</th><th class="fig">Size</th><th class="fig">Painted</th><th class="fig">Colours</th><th class="fig">Thinnest line</th></tr></thead>
+            <tbody>
+              <tr v-for="p in order.ask.placements" :key="p.id"><td>{{ placeWord[p.place] }}</td><td class="fig">{{ length(p.widthIn, format()) }} × {{ length(p.heightIn, format()) }}</td><td class="fig">{{ p.coveragePercent }}%</td><td class="fig">{{ p.gradient ? 'gradient' : p.colours }}</td><td class="fig">{{ p.thinnestLinePt }} pt</td></tr>
+            </tbody>
+          </table>
+          <p v-for="problem in order.problems" :key="problem.where" class="problem"><Sign kind="heat" /> {{ problem.sentence }} {{ problem.remedy }}</p>
+          <label class="field" style="margin-top: 12px">Anything else<textarea rows="3" :value="order.ask.note ?? ''" maxlength="2000" @change="keepNote" /></label>
+          <p class="note quiet" style="margin-top: 8px">May the shop use this artwork? Ask who owns it and write down who said so. Hepno reminds; you decide.</p>
+        </section>
+        <section aria-label="Where the prints lie">
+          <Garment :kind="order.style?.kind ?? null" :hex="cloth" :placements="order.ask.placements" :bad="bad" tape class="garment" />
+        </section>
+      </div>
+    </template>
+    <Keys :hints="[['Enter', 'open a part, and the next thing unsaid'], ['Esc', 'as it was'], ['Ctrl V', 'sizes from a spreadsheet'], ['Z', 'take back'], ['?', 'all keys']]" />
+  </div>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 0.9fr);
+  gap: 28px;
+}
+.piles {
+  width: 100%;
+  max-height: 190px;
+}
+.garment {
+  width: 100%;
+  height: 100%;
+  max-height: 520px;
+}
+.big {
+  font-size: 30px;
+}
+.prints {
+  width: 100%;
+  margin-top: 12px;
+}
+.prints td,
+.prints th {
+  padding: 5px 8px 5px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.empty {
+  display: grid;
+  place-items: center;
+}
+.plain {
+  height: 380px;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

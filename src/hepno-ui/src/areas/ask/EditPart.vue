@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { nextTick, ref } from 'vue'
+
+/** A part of the sentence that opens in place: Enter commits, Esc restores. */
+const props = defineProps<{ label: string; text: string; value: string; type?: string; options?: { value: string; label: string }[]; suggestions?: string[]; width?: string }>()
+const emit = defineEmits<{ commit: [text: string]; typed: [text: string] }>()
+const open = ref(false)
+const draft = ref('')
+const field = ref<HTMLInputElement | HTMLSelectElement>()
+const button = ref<HTMLButtonElement>()
+
+function begin(): void {
+  draft.value = props.value
+  open.value = true
+  void nextTick(() => {
+    field.value?.focus()
+    if (field.value instanceof HTMLInputElement && field.value.type === 'text') field.value.select()
+  })
+}
+function commit(): void {
+  if (!open.value) return
+  open.value = false
+  if (draft.value !== props.value || props.text === '') emit('commit', draft.value)
+  void nextTick(() => button.value?.focus())
+}
+function restore(): void {
+  open.value = false
+  void nextTick(() => button.value?.focus())
+}
+defineExpose({ begin })
+</script>
+
+<template>
+  <span v-if="open" class="open">
+    <select v-if="options" ref="field" v-model="draft" :aria-label="label" @keydown.enter.prevent="commit" @keydown.esc.stop="restore" @blur="commit">
+      <option value="" disabled>{{ label }}</option>
+      <option v-for="o in options" :key="o.value" :value="o.value">{{ o.label }}</option>
+    </select>
+    <template v-else>
+      <input ref="field" v-model="draft" :type="type ?? 'text'" :aria-label="label" :style="{ width: width ?? '9em' }" :list="suggestions ? `list-${label}` : undefined" @input="emit('typed', draft)" @keydown.enter.prevent="commit" @keydown.esc.stop="restore" @blur="commit" />
+      <datalist v-if="suggestions" :id="`list-${label}`"><option v-for="s in suggestions" :key="s" :value="s" /></datalist>
+    </template>
+  </span>
+  <button v-else ref="button" class="part" :class="{ unsaid: text === '' }" :aria-label="`${label}: ${text || 'not said yet'}`" @click="begin">{{ text || label }}</button>
+</template>
+
+<style scoped>
+.part {
+  border-bottom: 1.5px solid var(--ink);
+  font-weight: var(--w-strong);
+  line-height: 1.2;
+}
+.part.unsaid {
+  border: 1.5px dashed var(--rule-strong);
+  padding: 0 8px;
+  font-weight: var(--w-text);
+  color: var(--ink-2);
+}
+.open input,
+.open select {
+  font-weight: var(--w-strong);
+  padding: 1px 6px;
+  border: 1.5px solid var(--ink);
+}
+</style>

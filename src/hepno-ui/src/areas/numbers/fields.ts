@@ -1,0 +1,66 @@
+import type { Schemas } from '../../api/client'
+import { choice, type Field, num, text } from '../../kit/fields'
+
+export type Numbers = Schemas['ShopNumbers']
+type Format = Schemas['FigureFormat']
+
+const format = (label: string, key: keyof Format, options?: Record<string, string>): Field<Numbers> => ({
+  label,
+  ...(options ? { options: Object.entries(options).map(([value, word]) => ({ value, label: word })) } : {}),
+  get: (n) => String(n.format[key]),
+  set: (n, t) => {
+    const now = n.format[key]
+    ;(n.format as unknown as Record<string, unknown>)[key] = typeof now === 'boolean' ? t === 'true' : typeof now === 'number' ? Number(t) : t
+  },
+})
+
+const weekdays = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
+const hours = (day: number): Field<Numbers> => ({
+  label: weekdays[day]!,
+  get: (n) => (n.week[day]?.open ? `${n.week[day].open.slice(0, 5)}–${n.week[day].close!.slice(0, 5)}` : 'closed'),
+  set: (n, t) => {
+    if (t === '' || t.toLowerCase() === 'closed') return void (n.week[day] = { open: null, close: null })
+    const read = /^(\d{1,2})(?::(\d\d))?\s*[–-]\s*(\d{1,2})(?::(\d\d))?$/.exec(t)
+    if (!read) return `"${t}" is not like "8–18" or "closed".`
+    const at = (h: string, m: string | undefined) => `${h.padStart(2, '0')}:${m ?? '00'}:00`
+    n.week[day] = { open: at(read[1]!, read[2]), close: at(read[3]!, read[4]) }
+  },
+})
+
+export const moneyFields: Field<Numbers>[] = [
+  num('Wage, an hour', 'wage'),
+  num('Rent and the rest, an hour', 'overheadPerHour'),
+  num('Power, a kWh', 'tariffPerKwh'),
+  num('Sundries, a piece', 'consumablesPerStart'),
+  num('Bag, label, card', 'packingPerPiece'),
+  num('Minutes an order', 'orderMinutes'),
+  num('Minutes an artwork', 'artworkMinutes'),
+  num('Margin, %', 'marginShare', 100),
+  num('Card fee, %', 'feeShare', 100),
+  num('Card fee, a payment', 'feeFixed'),
+  num('Sales tax, %', 'taxShare', 100),
+  num('Least charge an order', 'minimumCharge'),
+  num('Round prices up to', 'roundingStep'),
+  num('Deposit, %', 'depositShare', 100),
+  num('Quote stands, days', 'validityDays'),
+  num('Slow tenth, %', 'slowTenthShare', 100),
+]
+
+export const shopFields: Field<Numbers>[] = [
+  text('Shop', 'shopName'),
+  text('Address, on documents', 'address', { wide: true }),
+  text('Mail or phone', 'contact'),
+  choice('Paper', 'paper', { letter: 'US Letter', a4: 'A4' }),
+  text('Time zone', 'timeZone'),
+  format('Currency sign', 'sign'),
+  format('Sign stands', 'signAfter', { false: 'before', true: 'after' }),
+  format('Decimal mark', 'decimalMark', { '.': 'point', ',': 'comma' }),
+  format('Thousands mark', 'groupMark', { ',': 'comma', '.': 'point', ' ': 'space', '': 'none' }),
+  format('Decimals', 'minorDigits', { '0': '0', '2': '2', '3': '3' }),
+  format('Dates', 'dayFirst', { true: '12 Jun', false: 'Jun 12' }),
+  format('Hours', 'twelveHours', { false: '14:00', true: '2:00 pm' }),
+  format('Lengths', 'metric', { false: 'inches', true: 'centimetres' }),
+  format('Temperatures', 'celsius', { false: '°F', true: '°C' }),
+]
+
+export const weekFields: Field<Numbers>[] = [1, 2, 3, 4, 5, 6, 0].map(hours)

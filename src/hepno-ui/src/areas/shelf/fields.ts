@@ -1,0 +1,96 @@
+import { makeId, type Schemas } from '../../api/client'
+import { choice, type Field, num, readNumber, text } from '../../kit/fields'
+import { kindWord } from '../../kit/words'
+
+type Style = Schemas['Style']
+type Film = Schemas['TransferPriceList']
+type Vinyl = Schemas['VinylFilm']
+
+const rows = (t: string) => t.split('\n').map((r) => r.trim()).filter(Boolean)
+const fibres = ['cotton', 'polyester', 'viscose', 'nylon', 'elastane', 'other']
+const classes = ['white', 'pale', 'mid', 'dark']
+
+export const styleFields: Field<Style>[] = [
+  text('Name', 'name'),
+  text('Supplier', 'supplier'),
+  choice('Garment', 'kind', kindWord),
+  {
+    label: 'Fabric, percent and fibre',
+    get: (s) => s.fabric.map((x) => `${x.percent} ${x.fibre}`).join(', '),
+    set: (s, t) => {
+      s.fabric = []
+      for (const part of t.split(',').map((p) => p.trim()).filter(Boolean)) {
+        const [percent, fibre] = part.replace('%', '').split(/\s+/)
+        if (!Number.isFinite(Number(percent)) || !fibres.includes(fibre ?? '')) return `"${part}" is not like "55 cotton"; fibres are ${fibres.join(', ')}.`
+        s.fabric.push({ percent: Number(percent), fibre: fibre as Schemas['Fibre'] })
+      }
+    },
+  },
+  num('Weight, g/m²', 'weightGsm'),
+  num('Takes up to, °F', 'heatCeilingF'),
+  num('Price, next buy', 'unitPrice'),
+  num('Freight an order', 'freightPerOrder'),
+  num('Working days', 'leadDays'),
+  {
+    label: 'Sizes, smallest first; surcharge after +',
+    wide: true,
+    get: (s) => s.sizes.map((z) => (z.surcharge ? `${z.name} +${z.surcharge}` : z.name)).join(', '),
+    set: (s, t) => {
+      s.sizes = []
+      for (const part of t.split(',').map((p) => p.trim()).filter(Boolean)) {
+        const [name, extra] = part.split('+').map((p) => p.trim())
+        const surcharge = extra === undefined ? 0 : readNumber(extra)
+        if (surcharge === null || !name) return `"${part}" is not like "2XL +1.80".`
+        s.sizes.push({ name, surcharge })
+      }
+    },
+  },
+  {
+    label: 'Colours, a line each: name, #value, white pale mid or dark',
+    wide: true,
+    lines: 3,
+    get: (s) => s.colourways.map((c) => `${c.name}, ${c.hex}, ${c.class}`).join('\n'),
+    set: (s, t) => {
+      const before = s.colourways
+      s.colourways = []
+      for (const row of rows(t)) {
+        const [name, hex, kind] = row.split(',').map((p) => p.trim())
+        if (!name || !hex || !classes.includes(kind ?? '')) return `"${row}" is not like "Navy, #2b3b5e, dark".`
+        s.colourways.push({ id: before.find((c) => c.name === name)?.id ?? makeId(), name, hex, class: kind as Schemas['ColourClass'] })
+      }
+    },
+  },
+]
+
+export const filmFields: Field<Film>[] = [
+  text('Supplier', 'supplier'),
+  text('Film', 'product'),
+  num('Freight an order', 'freightPerOrder'),
+  num('Working days', 'leadDays'),
+  {
+    label: 'Sizes, a line each: name, width × height in, then from: price, from: price',
+    wide: true,
+    lines: 5,
+    get: (f) => f.sizes.map((s) => `${s.name}; ${s.widthIn} x ${s.heightIn}; ${s.breaks.map((b) => `${b.from}: ${b.price}`).join(', ')}`).join('\n'),
+    set: (f, t) => {
+      f.sizes = []
+      for (const row of rows(t)) {
+        const [name, size, breaks] = row.split(';').map((p) => p.trim())
+        const [w, h] = (size ?? '').split(/[x×]/).map((p) => Number(p))
+        const prices = (breaks ?? '').split(',').map((b) => b.split(':').map((p) => Number(p.trim())))
+        if (!name || !w || !h || prices.some(([from, price]) => !from || !price)) return `"${row}" is not like "11 × 11; 11 x 11; 1: 3.10, 25: 2.73".`
+        f.sizes.push({ name, widthIn: w, heightIn: h, breaks: prices.map(([from, price]) => ({ from: from!, price: price! })) })
+      }
+    },
+  },
+]
+
+export const vinylFields: Field<Vinyl>[] = [
+  text('Supplier', 'supplier'),
+  text('Vinyl', 'product'),
+  num('Usable width, in', 'usableWidthIn'),
+  num('Price a foot', 'pricePerFoot'),
+  num('Weeding margin, in', 'weedingMarginIn'),
+  num('Freight an order', 'freightPerOrder'),
+  num('Working days', 'leadDays'),
+]

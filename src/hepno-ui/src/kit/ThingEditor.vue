@@ -1,0 +1,61 @@
+<script setup lang="ts" generic="T extends object">
+import { ref, watch } from 'vue'
+import type { Field } from './fields'
+
+/** A plain editable thing: labelled fields, saved together, restored by Esc. What was typed stays after a refusal. */
+const props = defineProps<{ value: T; fields: Field<T>[]; save: (value: T) => Promise<boolean>; title: string }>()
+const drafts = ref<string[]>([])
+const wrong = ref('')
+const dirty = ref(false)
+function restore(): void {
+  drafts.value = props.fields.map((field) => field.get(props.value))
+  dirty.value = false
+  wrong.value = ''
+}
+watch(() => JSON.stringify(props.value), (_, before) => {
+  if (!dirty.value || before === undefined) restore()
+}, { immediate: true })
+
+async function commit(): Promise<void> {
+  const copy = JSON.parse(JSON.stringify(props.value)) as T
+  for (const [i, field] of props.fields.entries()) {
+    const problem = field.set(copy, (drafts.value[i] ?? '').trim())
+    if (problem) {
+      wrong.value = `${field.label}: ${problem}`
+      return
+    }
+  }
+  wrong.value = ''
+  if (await props.save(copy)) dirty.value = false
+}
+</script>
+
+<template>
+  <form class="thing" :aria-label="title" @submit.prevent="commit" @input="dirty = true" @keydown.esc.stop="restore">
+    <label v-for="(field, i) in fields" :key="field.label" class="field" :class="{ wide: field.wide }">
+      {{ field.label }}
+      <select v-if="field.options" v-model="drafts[i]"><option v-for="o in field.options" :key="o.value" :value="o.value">{{ o.label }}</option></select>
+      <textarea v-else-if="field.lines" v-model="drafts[i]" :rows="field.lines"></textarea>
+      <input v-else v-model="drafts[i]" :type="field.type ?? 'text'" :inputmode="field.number ? 'decimal' : undefined" :class="{ fig: field.number }" />
+    </label>
+    <p v-if="wrong" class="problem wide" role="alert">{{ wrong }}</p>
+    <p class="buttons wide"><button class="plain-button" type="submit" :disabled="!dirty">{{ dirty ? 'Save' : 'Saved' }}</button><button v-if="dirty" class="plain-button" type="button" @click="restore">As it was</button><slot /></p>
+  </form>
+</template>
+
+<style scoped>
+.thing {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 10px 14px;
+  padding: 8px 0 14px;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.buttons {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+</style>

@@ -1,0 +1,42 @@
+/** A field of a thing: how it is written and how it is read back. */
+export interface Field<T> {
+  label: string
+  get: (value: T) => string
+  /** Writes it into the copy, or says what is wrong. */
+  set: (copy: T, text: string) => string | void
+  options?: { value: string; label: string }[]
+  lines?: number
+  wide?: boolean
+  number?: boolean
+  type?: string
+}
+
+type Key<T, V> = { [K in keyof T]-?: T[K] extends V ? K : never }[keyof T] & string
+
+export const text = <T>(label: string, key: Key<T, string>, more: Partial<Field<T>> = {}): Field<T> => ({
+  label,
+  get: (v) => String(v[key]),
+  set: (v, t) => void ((v as Record<string, unknown>)[key] = t),
+  ...more,
+})
+
+/** Sums are accepted: 24+12. */
+export function readNumber(typed: string): number | null {
+  const parts = typed.replace(/\s/g, '').replace(/,(?=\d{1,2}$)/, '.').split('+')
+  const numbers = parts.map((p) => (p === '' ? NaN : Number(p)))
+  return numbers.every(Number.isFinite) ? Number(numbers.reduce((a, b) => a + b, 0).toFixed(9)) : null
+}
+
+export const num = <T>(label: string, key: Key<T, number>, scale = 1): Field<T> => ({
+  label,
+  number: true,
+  get: (v) => String(Number((Number(v[key]) * scale).toFixed(6))),
+  set: (v, t) => {
+    const n = readNumber(t)
+    if (n === null) return `"${t}" is not a number.`
+    ;(v as Record<string, unknown>)[key] = Number((n / scale).toFixed(9))
+  },
+})
+
+export const choice = <T>(label: string, key: Key<T, string>, options: Record<string, string>): Field<T> =>
+  text(label, key, { options: Object.entries(options).map(([value, word]) => ({ value, label: word })) })

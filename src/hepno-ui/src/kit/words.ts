@@ -1,0 +1,48 @@
+/** The words of the screens, in one place. */
+export const stations = ['ask', 'compare', 'layout', 'quote', 'gather', 'press', 'send', 'learn'] as const
+export type StationName = (typeof stations)[number]
+
+export const stationWord: Record<StationName, string> = {
+  ask: 'Ask',
+  compare: 'Compare',
+  layout: 'Lay out',
+  quote: 'Quote',
+  gather: 'Gather',
+  press: 'Press',
+  send: 'Send',
+  learn: 'Learn',
+}
+
+export const placeWord: Record<string, string> = {
+  front: 'Front',
+  'left-chest': 'Left chest',
+  back: 'Back',
+  'left-sleeve': 'Left sleeve',
+  'right-sleeve': 'Right sleeve',
+  nape: 'Nape',
+  'bag-face': 'Bag face',
+}
+
+export const kindWord: Record<string, string> = {
+  tee: 'Tee',
+  sweatshirt: 'Sweatshirt',
+  hoodie: 'Hoodie',
+  tote: 'Tote',
+  apron: 'Apron',
+}
+
+export const sourceWord: Record<string, string> = {
+  'own-test': 'tested here',
+  maker: "maker's word",
+  assumed: 'assumed: spot-test first',
+}
+
+export const stratumLetter: Record<string, string> = {
+  blank: 'B',
+  decoration: 'P',
+  consumables: 'C',
+  labour: 'L',
+  press: 'H',
+  spoilage: 'S',
+  packing: 'K',
+}

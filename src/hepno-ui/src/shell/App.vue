@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import Dialog from 'primevue/dialog'
+import { computed, onMounted, onUnmounted, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { api, ask, makeId, Refusal, seen } from '../api/client'
+import Explain from '../kit/Explain.vue'
+import StrataDefs from '../kit/StrataDefs.vue'
+import { stations } from '../kit/words'
+import FindBox from './FindBox.vue'
+import { allKeys, typing } from './keys'
+import { listen } from './live'
+import Slip from './Slip.vue'
+import { attempt, refresh, refreshLine, shop, stationPath, take } from './state'
+import StationSlips from './StationSlips.vue'
+import WorkLine from './WorkLine.vue'
+
+const route = useRoute()
+const router = useRouter()
+const finding = ref(false)
+const helping = ref(false)
+const waiting = ref(false)
+const bare = computed(() => route.meta.bare === true)
+let gTimer: ReturnType<typeof setTimeout> | undefined
+
+async function newAsk(): Promise<void> {
+  await attempt(async () => {
+    const id = makeId()
+    await ask(api.PUT('/api/orders/{id}', { params: { path: { id } }, body: { customerId: null, styleId: null, colourwayId: null, sizes: [], placements: [], dueDate: null, dueTime: null, mark: null, note: null } }))
+    await take(id)
+    await refreshLine()
+    await router.push({ path: '/ask', query: { begin: id } })
+  })
+}
+
+async function act(): Promise<void> {
+  const order = shop.order
+  if (!order || order.slip.action.waits) return
+  const path = { params: { path: { id: order.id } }, ...seen(order.version) }
+  switch (order.slip.action.code) {
+    case 'compare':
+      return void router.push('/compare')
+    case 'choose':
+      if (route.path !== '/compare') return void router.push('/compare')
+      window.dispatchEvent(new Event('hepno-act'))
+      return
+    case 'lay-out':
+      if (route.path !== '/layout') return void router.push('/layout')
+      if (await attempt(async () => void (await ask(api.POST('/api/orders/{id}/lay-out', path))))) await next('/quote')
+      return
+    case 'send':
+      if (route.path !== '/quote') return void router.push('/quote')
+      window.dispatchEvent(new Event('hepno-act'))
+      return
+    case 'run':
+      if (await attempt(async () => void (await ask(api.POST('/api/runs/{id}/start', path))))) await router.push(`/run/${order.id}`)
+      return
+    case 'close':
+      if (route.path !== '/learn') return void router.push('/learn')
+      if (await attempt(async () => void (await ask(api.POST('/api/orders/{id}/close', path))), `${order.code} is closed.`)) await refresh()
+      return
+    default: {
+      const station = stationPath(order.station)
+      if (route.path !== station) return void router.push(station)
+      window.dispatchEvent(new Event('hepno-act'))
+    }
+  }
+}
+
+async function next(path: string): Promise<void> {
+  await refresh()
+  await router.push(path)
+}
+
+async function undo(): Promise<void> {
+  await attempt(async () => {
+    const done = await ask(api.POST('/api/undo'))
+    if (done.kind === 'order') await take(done.id)
+    await refresh()
+    shop.said = done.said
+  })
+  if (shop.problems.length === 0 && !shop.said) shop.said = 'Taken back.'
+}
+
+async function step(by: number): Promise<void> {
+  const ids = shop.line?.stations.flatMap((s) => s.pegs.map((p) => p.id)) ?? []
+  if (ids.length === 0) return
+  const at = ids.indexOf(shop.inHand)
+  await take(ids[(at + by + ids.length) % ids.length]!)
+}
+
+function onKey(event: KeyboardEvent): void {
+  if (bare.value) return
+  if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+    event.preventDefault()
+    void act()
+    return
+  }
+  if (typing(event) || event.ctrlKey || event.metaKey || event.altKey) return
+  if (waiting.value) {
+    waiting.value = false
+    clearTimeout(gTimer)
+    const station = stations[Number(event.key) - 1]
+    const place = { s: '/shelf', f: '/floor', n: '/numbers' }[event.key.toLowerCase()]
+    if (station || place) {
+      event.preventDefault()
+      void router.push(place ?? `/${station}`)
+    }
+    return
+  }
+  const deeds: Record<string, () => void> = {
+    g: () => {
+      waiting.value = true
+      gTimer = setTimeout(() => (waiting.value = false), 3000)
+    },
+    n: () => void newAsk(),
+    '/': () => (finding.value = true),
+    '?': () => (helping.value = true),
+    ',': () => void step(-1),
+    '.': () => void step(1),
+    '\\': () => (shop.slipOpen = !shop.slipOpen),
+    z: () => void undo(),
+  }
+  const deed = deeds[event.key.toLowerCase()]
+  if (deed && !event.repeat) {
+    event.preventDefault()
+    deed()
+  }
+}
+
+onMounted(async () => {
+  window.addEventListener('keydown', onKey)
+  try {
+    await refresh()
+    if (!shop.inHand) {
+      const first = shop.line?.stations.flatMap((s) => s.pegs)[0]
+      if (first) await take(first.id)
+    }
+    if (shop.line?.newShop && !bare.value) await router.push('/first-day')
+  } catch (refused) {
+    if (!(refused instanceof Refusal)) throw refused
+  }
+  listen()
+})
+onUnmounted(() => window.removeEventListener('keydown', onKey))
+</script>
+
+<template>
+  <StrataDefs />
+  <RouterView v-if="bare" />
+  <div v-else class="app">
+    <WorkLine :waiting="waiting" @ask="newAsk" @find="finding = true" />
+    <main>
+      <StationSlips />
+      <RouterView v-if="shop.line" />
+    </main>
+    <Slip @act="act" />
+  </div>
+  <FindBox v-model="finding" />
+  <Explain />
+  <Dialog v-model:visible="helping" modal header="All keys" :style="{ width: '520px', maxWidth: '94vw' }">
+    <table>
+      <tbody>
+        <tr v-for="[keys, what] in allKeys" :key="keys"><td class="mono" style="padding-right: 20px">{{ keys }}</td><td>{{ what }}</td></tr>
+      </tbody>
+    </table>
+  </Dialog>
+  <Dialog :visible="shop.collision !== null" modal header="Changed on another device too" :style="{ width: '520px', maxWidth: '94vw' }" @update:visible="shop.collision = null">
+    <template v-if="shop.collision">
+      <p>Differs: {{ shop.collision.differ.join(', ') }}.</p>
+      <p v-if="shop.collision.collide.length > 0" class="caution">Both changed: {{ shop.collision.collide.join(', ') }}.</p>
+      <p style="display: flex; gap: 12px; padding-top: 12px">
+        <button v-if="shop.collision.collide.length === 0" class="go-button" autofocus @click="attempt(shop.collision.keepBoth)">Keep both changes</button>
+        <button v-else class="plain-button" @click="attempt(shop.collision.keepMine)">Mine stands</button>
+        <button class="plain-button" @click="((shop.collision = null), refresh())">Theirs stands</button>
+      </p>
+    </template>
+  </Dialog>
+</template>
+
+<style scoped>
+.app {
+  height: 100%;
+  display: grid;
+  grid-template: var(--line-h) minmax(0, 1fr) / minmax(0, 1fr) var(--slip-w);
+}
+main {
+  min-width: 0;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+}
+main > :deep(.area) {
+  flex: 1;
+  min-height: 0;
+}
+@media (max-width: 1279px) {
+  .app {
+    grid-template-columns: minmax(0, 1fr) 208px;
+  }
+}
+@media (max-width: 1099px) {
+  .app {
+    grid-template: var(--line-h) minmax(0, 1fr) auto / minmax(0, 1fr);
+  }
+}
+</style>

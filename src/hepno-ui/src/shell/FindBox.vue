@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import Dialog from 'primevue/dialog'
+import { nextTick, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, ask, type Schemas } from '../api/client'
+import { type StationName, stationWord } from '../kit/words'
+import { attempt, stationPath, take } from './state'
+
+const visible = defineModel<boolean>({ required: true })
+const router = useRouter()
+const text = ref('')
+const found = ref<Schemas['Found'][]>([])
+const chosen = ref(0)
+const field = ref<HTMLInputElement>()
+
+watch([visible, text], async () => {
+  if (!visible.value) return
+  await attempt(async () => {
+    found.value = await ask(api.GET('/api/orders', { params: { query: { find: text.value } } }))
+    chosen.value = 0
+  })
+})
+function shown(): void {
+  text.value = ''
+  void nextTick(() => field.value?.focus())
+}
+async function open(order: Schemas['Found'] | undefined): Promise<void> {
+  if (!order) return
+  visible.value = false
+  await take(order.id)
+  await router.push(stationPath(order.station))
+}
+</script>
+
+<template>
+  <Dialog v-model:visible="visible" modal header="Find an order" :style="{ width: '560px', maxWidth: '94vw' }" @show="shown">
+    <input ref="field" v-model="text" class="text" aria-label="Number or customer" placeholder="number or customer" @keydown.down.prevent="chosen = Math.min(chosen + 1, found.length - 1)" @keydown.up.prevent="chosen = Math.max(chosen - 1, 0)" @keydown.enter.prevent="open(found[chosen])" />
+    <ul>
+      <li v-for="(order, i) in found" :key="order.id">
+        <button :class="{ on: i === chosen }" @click="open(order)">
+          <b class="mono">{{ order.code }}</b><span>{{ order.customer || 'nobody yet' }}</span><span>{{ order.pieces }} pieces</span><span>{{ order.due }}</span><span>{{ stationWord[order.station as StationName] ?? 'closed' }}</span>
+        </button>
+      </li>
+    </ul>
+    <p v-if="found.length === 0" class="quiet">No order by that name or number.</p>
+  </Dialog>
+</template>
+
+<style scoped>
+.text {
+  width: 100%;
+  font-size: 18px;
+}
+ul {
+  list-style: none;
+  padding: 8px 0 0;
+}
+button {
+  display: grid;
+  grid-template-columns: 70px 1fr 80px 90px 70px;
+  gap: 8px;
+  width: 100%;
+  padding: 8px;
+  border-top: 1px solid var(--rule);
+}
+.on {
+  background: var(--ink);
+  color: var(--bleach);
+}
+</style>

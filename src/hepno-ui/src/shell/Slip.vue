@@ -1,0 +1,254 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { link } from '../api/client'
+import Garment from '../kit/Garment.vue'
+import { shop } from './state'
+
+const emit = defineEmits<{ act: [] }>()
+const slip = computed(() => shop.order?.slip ?? null)
+const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
+</script>
+
+<template>
+  <aside class="slip" :class="{ lost: link.lostAt, open: shop.slipOpen }" aria-label="Order in hand">
+    <template v-if="slip && shop.order">
+      <div class="top">
+        <div>
+          <div class="no">{{ slip.code }}</div>
+          <h2 :title="slip.customer">{{ slip.customer || 'who is asking?' }}</h2>
+        </div>
+        <Garment class="garment" :kind="slip.kind" :hex="slip.hex" :placements="shop.order.ask.placements" />
+      </div>
+      <dl>
+        <template v-for="row in slip.rows" :key="row.label">
+          <dt>{{ row.label }}</dt>
+          <dd>{{ row.figure }}<small v-if="row.note">{{ row.note }}</small></dd>
+          <div v-if="row.label === 'Pieces' && run" class="sz">
+            <span v-for="s in slip.sizes" :key="s.size"><i>{{ s.size }}</i><b>{{ s.pieces }}</b></span>
+          </div>
+        </template>
+      </dl>
+      <div class="hero">
+        <div v-if="slip.hero" class="f">{{ slip.hero }}</div>
+        <div class="note">{{ slip.heroNote }}</div>
+      </div>
+      <template v-if="slip.missing.length > 0">
+        <h3 class="small">{{ slip.missingTitle }}</h3>
+        <ul>
+          <li v-for="(m, i) in slip.missing" :key="`${m.code}${i}`" :class="{ bad: m.blocks }">{{ m.text }}</li>
+        </ul>
+      </template>
+    </template>
+    <p v-else class="none">No order in hand. <kbd>N</kbd> begins one.</p>
+    <div class="foot">
+      <p v-if="link.lostAt" class="problem" role="alert">Not saved since {{ link.lostAt }}</p>
+      <div v-for="p in shop.problems" :key="p.code + p.where" class="said bad" role="alert"><b>{{ p.sentence }}</b> {{ p.remedy }}</div>
+      <div v-if="shop.said && shop.problems.length === 0" class="said" role="status">{{ shop.said }}</div>
+      <p v-if="slip && slip.action.waits" class="note">waits: {{ slip.action.waits }}</p>
+      <button v-if="slip" class="act" :disabled="slip.action.waits !== ''" :title="slip.action.label" @click="emit('act')">
+        <span class="label">{{ slip.action.label }}</span><span><kbd>Ctrl</kbd> <kbd>Enter</kbd></span>
+      </button>
+    </div>
+  </aside>
+</template>
+
+<style scoped>
+.slip {
+  position: relative;
+  padding: 6px 20px 0 24px;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  overflow: hidden;
+}
+.slip::before {
+  content: '';
+  position: absolute;
+  left: 0;
+  top: 0;
+  bottom: 0;
+  width: 3px;
+  background: radial-gradient(circle at 1.5px 4px, var(--rule-strong) 1.4px, transparent 1.7px) 0 0 / 3px 8px;
+}
+.lost::before {
+  background: var(--heat);
+}
+.top {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  min-height: 84px;
+}
+.no {
+  font: 640 26px/1 var(--mono);
+  letter-spacing: -0.03em;
+}
+h2 {
+  font-size: 17px;
+  margin-top: 3px;
+  overflow: hidden;
+  display: -webkit-box;
+  -webkit-line-clamp: 3;
+  -webkit-box-orient: vertical;
+  overflow-wrap: anywhere;
+}
+.garment {
+  width: 92px;
+  height: 84px;
+  flex: none;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+}
+dt {
+  font-size: 13px;
+  color: var(--ink-2);
+  padding: 6px 0;
+  border-top: 1px solid var(--rule);
+}
+dd {
+  margin: 0;
+  text-align: right;
+  padding: 6px 0;
+  border-top: 1px solid var(--rule);
+  font-weight: var(--w-strong);
+}
+dd small {
+  display: block;
+  font-weight: var(--w-text);
+  font-size: 12px;
+  color: var(--ink-2);
+}
+.sz {
+  grid-column: 1 / -1;
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(30px, 1fr));
+  margin-bottom: 6px;
+}
+.sz span {
+  border: 1px solid var(--ink);
+  margin-left: -1px;
+  text-align: center;
+  padding: 3px 0 2px;
+  background: var(--bleach);
+}
+.sz i {
+  font-style: normal;
+  font-size: 12px;
+  color: var(--ink-2);
+  display: block;
+  line-height: 1.1;
+}
+.sz b {
+  font-size: 17px;
+  line-height: 1.1;
+}
+.hero {
+  border-top: 2.5px solid var(--ink);
+  padding-top: 8px;
+}
+.f {
+  font-size: 46px;
+  font-weight: var(--w-figure);
+  letter-spacing: -0.03em;
+  line-height: 1;
+}
+h3 {
+  margin-top: 14px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  font-size: 13px;
+  line-height: 1.3;
+  overflow: hidden;
+}
+li {
+  padding: 5px 0 5px 18px;
+  position: relative;
+  border-top: 1px solid var(--rule);
+}
+li::before {
+  content: '';
+  position: absolute;
+  left: 1px;
+  top: 9px;
+  width: 8px;
+  height: 8px;
+  border: 1.5px solid var(--ink-2);
+  border-radius: 50%;
+}
+li.bad::before {
+  border-color: var(--heat);
+  background: var(--heat);
+}
+.none {
+  padding-top: 24px;
+}
+.foot {
+  margin-top: auto;
+  padding-bottom: 12px;
+  background: var(--cotton);
+}
+.said {
+  border-left: 6px solid var(--go);
+  background: var(--go-wash);
+  padding: 8px 10px;
+  font-size: 13px;
+  margin-bottom: 6px;
+  max-height: 190px;
+  overflow: auto;
+}
+.said.bad {
+  border-color: var(--heat);
+  background: var(--heat-wash);
+}
+.act {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 6px;
+  width: 100%;
+  background: var(--go);
+  color: var(--bleach);
+  font-weight: var(--w-strong);
+  padding: 0 12px;
+  height: 48px;
+  white-space: nowrap;
+  margin-top: 4px;
+}
+.label {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.act kbd {
+  background: transparent;
+  color: inherit;
+  border-color: currentColor;
+}
+.act[disabled] {
+  background: var(--calico);
+  color: var(--ink-2);
+  cursor: default;
+}
+@media (max-width: 1279px) {
+  .garment {
+    display: none;
+  }
+}
+@media (max-width: 1099px) {
+  .slip:not(.open) {
+    height: auto;
+  }
+  .slip:not(.open) dl,
+  .slip:not(.open) .hero,
+  .slip:not(.open) ul,
+  .slip:not(.open) h3 {
+    display: none;
+  }
+  .slip:not(.open) .top {
+    min-height: 0;
+  }
+}
+</style>

@@ -1,0 +1,22 @@
+import { createRouter, createWebHistory } from 'vue-router'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', component: () => import('../areas/ask/AskArea.vue'), meta: { first: true } },
+    { path: '/ask', component: () => import('../areas/ask/AskArea.vue') },
+    { path: '/compare', component: () => import('../areas/compare/CompareArea.vue') },
+    { path: '/layout', component: () => import('../areas/layout/LayoutArea.vue') },
+    { path: '/quote', component: () => import('../areas/quote/QuoteArea.vue') },
+    { path: '/gather', component: () => import('../areas/gather/GatherArea.vue') },
+    { path: '/press', component: () => import('../areas/press/PressDayArea.vue') },
+    { path: '/run/:order', component: () => import('../areas/press/RunArea.vue'), meta: { bare: true } },
+    { path: '/send', component: () => import('../areas/send/SendArea.vue') },
+    { path: '/learn', component: () => import('../areas/learn/LearnArea.vue') },
+    { path: '/shelf', component: () => import('../areas/shelf/ShelfArea.vue') },
+    { path: '/floor', component: () => import('../areas/floor/FloorArea.vue') },
+    { path: '/numbers', component: () => import('../areas/numbers/NumbersArea.vue') },
+    { path: '/first-day', component: () => import('../areas/firstday/FirstDayArea.vue') },
+    { path: '/:rest(.*)', redirect: '/ask' },
+  ],
+})

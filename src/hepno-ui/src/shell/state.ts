@@ -1,0 +1,124 @@
+import { reactive, watch } from 'vue'
+import { api, ask, type Problem, Refusal, type Schemas, seen } from '../api/client'
+import type { StationName } from '../kit/words'
+
+/** What the whole screen shares: the work line, the order in hand, and what was last said. */
+export const shop = reactive({
+  line: null as Schemas['LineView'] | null,
+  order: null as Schemas['OrderView'] | null,
+  inHand: localStorage.getItem('hepno-in-hand') ?? '',
+  said: '',
+  problems: [] as Problem[],
+  collision: null as Collision | null,
+  slipOpen: false,
+})
+
+/** Two devices changed the same thing. */
+export interface Collision {
+  differ: string[]
+  collide: string[]
+  /** Sends the merged one against the version that stands. */
+  keepBoth: () => Promise<void>
+  /** Sends what was typed here against the version that stands. */
+  keepMine: () => Promise<void>
+}
+
+watch(
+  () => shop.inHand,
+  (id) => localStorage.setItem('hepno-in-hand', id),
+)
+
+export const format = (): Schemas['FigureFormat'] =>
+  shop.line?.format ?? { sign: '$', signAfter: false, decimalMark: '.', groupMark: ',', minorDigits: 2, dayFirst: true, twelveHours: false, metric: false, celsius: false }
+
+export async function refreshLine(): Promise<void> {
+  shop.line = await ask(api.GET('/api/line'))
+}
+
+export async function refreshOrder(): Promise<void> {
+  if (!shop.inHand) {
+    shop.order = null
+    return
+  }
+  try {
+    const got = await ask(api.GET('/api/orders/{id}', { params: { path: { id: shop.inHand } } }))
+    if (got.id === shop.inHand) shop.order = got
+  } catch (refused) {
+    if (refused instanceof Refusal && refused.status === 404) {
+      shop.inHand = ''
+      shop.order = null
+    } else throw refused
+  }
+}
+
+export async function refresh(): Promise<void> {
+  await Promise.all([refreshLine(), refreshOrder()])
+}
+
+/** Runs something a person asked for; a refusal is shown, never thrown further. Returns whether it was done. */
+export async function attempt(work: () => Promise<void>, said = ''): Promise<boolean> {
+  shop.problems = []
+  try {
+    await work()
+    shop.said = said
+    return true
+  } catch (refused) {
+    if (!(refused instanceof Refusal)) throw refused
+    shop.said = ''
+    shop.problems = refused.problems
+    return false
+  }
+}
+
+export async function take(id: string): Promise<void> {
+  if (shop.inHand !== id) shop.order = null
+  shop.inHand = id
+  await refreshOrder()
+}
+
+export type AskBody = Schemas['AskBody']
+
+export function askBody(order: Schemas['OrderView']): AskBody {
+  const { customerId, styleId, colourwayId, sizes, placements, dueDate, dueTime, mark, note } = order.ask
+  return {
+    customerId,
+    styleId,
+    colourwayId,
+    sizes,
+    placements: placements.map(({ id, place, widthIn, heightIn, coveragePercent, colours, gradient, thinnestLinePt }) => ({
+      id,
+      place,
+      widthIn,
+      heightIn,
+      coveragePercent,
+      colours,
+      gradient,
+      thinnestLinePt,
+    })),
+    dueDate,
+    dueTime,
+    mark,
+    note,
+  }
+}
+
+/** Keeps an ask; when another device was first, offers both versions. */
+export async function saveAsk(id: string, body: AskBody, version: number): Promise<void> {
+  const send = async (what: AskBody, at: number) => {
+    await ask(api.PUT('/api/orders/{id}', { params: { path: { id } }, body: what, ...seen(at) }))
+    shop.collision = null
+    await refresh()
+  }
+  try {
+    await send(body, version)
+  } catch (refused) {
+    if (refused instanceof Refusal && refused.status === 409 && refused.more.merged) {
+      const { merged, differ, collide, version: stands } = refused.more as { merged: AskBody; differ: string[]; collide: string[]; version: number }
+      shop.collision = { differ, collide, keepBoth: () => send(merged, stands), keepMine: () => send(body, stands) }
+    } else throw refused
+  }
+}
+
+export const stationPath = (station: string): string => (station === 'closed' ? '/learn' : `/${station}`)
+
+export type { StationName }
