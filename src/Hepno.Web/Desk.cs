@@ -90,5 +90,6 @@ internal sealed class Desk(Db db, ShopClock clock)
 
     private static Customer? Customer(SqliteConnection connection, Order order) => order.Ask.CustomerId is { } id ? Aggregates.Customers.Get(connection, id)?.Value : null;
 
-    private static List<T> Values<T>(IEnumerable<Versioned<T>> all) => [.. all.Select(v => v.Value)];
+    private static List<T> Values<T>(IEnumerable<Versioned<T>> all)
+        where T : class => [.. all.Select(v => v.Value)];
 }

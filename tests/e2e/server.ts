@@ -14,10 +14,13 @@ export class Server {
   private child: ChildProcess | undefined
   private said: string[] = []
 
-  private constructor(readonly data: string) {}
+  private constructor(
+    readonly data: string,
+    private readonly extra: string[],
+  ) {}
 
-  static async start(): Promise<Server> {
-    const server = new Server(await mkdtemp(join(tmpdir(), 'hepno-e2e-')))
+  static async start(...extra: string[]): Promise<Server> {
+    const server = new Server(await mkdtemp(join(tmpdir(), 'hepno-e2e-')), extra)
     await server.launch()
     return server
   }
@@ -42,7 +45,7 @@ export class Server {
   private async launch(port = '0'): Promise<void> {
     const child = spawn(
       'dotnet',
-      [dll, '--contentRoot', web, '--port', port, '--data', this.data, '--host', 'tablet.test'],
+      [dll, '--contentRoot', web, '--port', port, '--data', this.data, '--host', 'tablet.test', ...this.extra],
       {
         stdio: ['ignore', 'pipe', 'pipe'],
       },
@@ -76,10 +79,12 @@ export class Server {
   }
 }
 
-export const test = base.extend<{ server: Server }>({
-  // eslint-disable-next-line no-empty-pattern
-  server: async ({}, use) => {
-    const server = await Server.start()
+/** Tests run on the demo shop, or with `test.use({ empty: true })` on a new one. */
+export const test = base.extend<{ server: Server; empty: boolean; now: string }>({
+  empty: [false, { option: true }],
+  now: ['', { option: true }],
+  server: async ({ empty, now }, use) => {
+    const server = await Server.start(...(empty ? [] : ['--demo=true']), ...(now ? ['--now', now] : []))
     await use(server)
     await server.dispose()
   },

@@ -116,7 +116,7 @@ public static class PressPlanner
     {
         if (work.StartedAt is { } started)
         {
-            return [new(started, started, started.AddMinutes(work.Pieces * work.MinutesPerPiece), work.Pieces)];
+            return [new(started.AddMinutes(-press.HeatMinutes(null, work.TemperatureF)), started, started.AddMinutes(work.Pieces * work.MinutesPerPiece), work.Pieces)];
         }
         var busy = floor.Placed.Where(p => p.PressId == press.Id).SelectMany(p => p.Parts.Select(part => (part, p.Work.TemperatureF))).OrderBy(b => b.part.Start).ToList();
         var parts = new List<PressPart>();

@@ -40,7 +40,18 @@ client.use({
   },
   onError() {
     link.lostAt ||= new Date().toTimeString().slice(0, 5)
-    return new Refusal(0, [{ code: 'no-answer', sentence: 'Hepno does not answer.', where: '', remedy: 'What you typed stays here. It is tried again when the program runs.' }], {})
+    return new Refusal(
+      0,
+      [
+        {
+          code: 'no-answer',
+          sentence: 'Hepno does not answer.',
+          where: '',
+          remedy: 'What you typed stays here. It is tried again when the program runs.',
+        },
+      ],
+      {},
+    )
   },
   onResponse() {
     link.lostAt = ''
@@ -55,7 +66,12 @@ export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response
   if (error !== undefined || data === undefined) {
     const body = (error ?? {}) as { problems?: Problem[]; title?: string; detail?: string } & Record<string, unknown>
     const problems = body.problems ?? [
-      { code: `status-${response.status}`, sentence: body.title ?? 'This was refused.', where: '', remedy: body.detail ?? '' },
+      {
+        code: `status-${response.status}`,
+        sentence: body.title ?? 'This was refused.',
+        where: '',
+        remedy: body.detail ?? '',
+      },
     ]
     throw new Refusal(response.status, problems, body)
   }

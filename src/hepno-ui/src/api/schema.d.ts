@@ -1906,8 +1906,6 @@ export interface components {
             equipment: components["schemas"]["EquipmentHour"];
             /** @description What the maker's manual warns of, shown where it is used. */
             cautions: string;
-            /** @description True when the offset is too large to correct. */
-            setAside: boolean;
         };
         /** @description A press. */
         PressBody: {
@@ -2910,43 +2908,43 @@ export interface components {
         VerdictKind: "yes" | "with-care" | "no";
         /** @description A thing with the version it stands at. */
         VersionedOfCustomer: {
-            value: null | components["schemas"]["Customer"];
+            value: components["schemas"]["Customer"];
             /** Format: int64 */
             version: number;
         };
         /** @description A thing with the version it stands at. */
         VersionedOfPress: {
-            value: null | components["schemas"]["Press"];
+            value: components["schemas"]["Press"];
             /** Format: int64 */
             version: number;
         };
         /** @description A thing with the version it stands at. */
         VersionedOfRecipe: {
-            value: null | components["schemas"]["Recipe"];
+            value: components["schemas"]["Recipe"];
             /** Format: int64 */
             version: number;
         };
         /** @description A thing with the version it stands at. */
         VersionedOfShopNumbers: {
-            value: null | components["schemas"]["ShopNumbers"];
+            value: components["schemas"]["ShopNumbers"];
             /** Format: int64 */
             version: number;
         };
         /** @description A thing with the version it stands at. */
         VersionedOfStyle: {
-            value: null | components["schemas"]["Style"];
+            value: components["schemas"]["Style"];
             /** Format: int64 */
             version: number;
         };
         /** @description A thing with the version it stands at. */
         VersionedOfTransferPriceList: {
-            value: null | components["schemas"]["TransferPriceList"];
+            value: components["schemas"]["TransferPriceList"];
             /** Format: int64 */
             version: number;
         };
         /** @description A thing with the version it stands at. */
         VersionedOfVinylFilm: {
-            value: null | components["schemas"]["VinylFilm"];
+            value: components["schemas"]["VinylFilm"];
             /** Format: int64 */
             version: number;
         };

@@ -7,7 +7,17 @@ import { figure } from './shown'
 </script>
 
 <template>
-  <Dialog :visible="explained.figure !== null" modal :header="explained.figure ? `${explained.figure.label}: ${figure(explained.figure.value, explained.figure.unit, format())}` : ''" :style="{ width: '720px', maxWidth: '94vw' }" @update:visible="explained.figure = null">
+  <Dialog
+    :visible="explained.figure !== null"
+    modal
+    :header="
+      explained.figure
+        ? `${explained.figure.label}: ${figure(explained.figure.value, explained.figure.unit, format())}`
+        : ''
+    "
+    :style="{ width: '720px', maxWidth: '94vw' }"
+    @update:visible="explained.figure = null"
+  >
     <ul v-if="explained.figure" class="explain" aria-label="How the figure came about">
       <ExplainRow :figure="explained.figure" :depth="0" />
     </ul>

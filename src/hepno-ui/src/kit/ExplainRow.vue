@@ -9,7 +9,9 @@ defineProps<{ figure: Schemas['Figure']; depth: number }>()
 <template>
   <li>
     <div class="row" :style="{ paddingLeft: `${depth * 18}px` }">
-      <span>{{ figure.label }} <span class="quiet small">{{ figure.how || figure.source }}</span></span>
+      <span
+        >{{ figure.label }} <span class="quiet small">{{ figure.how || figure.source }}</span></span
+      >
       <b>{{ shownFigure(figure.value, figure.unit, format()) }}</b>
     </div>
     <ul v-if="figure.parts.length > 0">

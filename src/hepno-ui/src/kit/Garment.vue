@@ -6,7 +6,13 @@ import { lies, onCloth, outlines } from './garment'
 import { length, number } from './shown'
 import { placeWord } from './words'
 
-const props = defineProps<{ kind: string | null; hex: string; placements: Schemas['PlacementBody'][]; tape?: boolean; bad?: string[] }>()
+const props = defineProps<{
+  kind: string | null
+  hex: string
+  placements: Schemas['PlacementBody'][]
+  tape?: boolean
+  bad?: string[]
+}>()
 const outline = computed(() => outlines[props.kind ?? 'tee'] ?? outlines.tee!)
 const cloth = computed(() => (props.kind ? props.hex : 'none'))
 const line = computed(() => (props.kind ? onCloth(props.hex) : 'var(--ink)'))
@@ -14,7 +20,13 @@ const box = computed(() => {
   const o = outline.value
   return props.tape ? `${o.left - 5} ${o.top} ${o.width + 6} ${o.height}` : `${o.left} ${o.top} ${o.width} ${o.height}`
 })
-const prints = computed(() => props.placements.map((p) => ({ p, ...lies(p.place, p.widthIn, p.heightIn), bad: props.bad?.includes(p.id) ?? false })))
+const prints = computed(() =>
+  props.placements.map((p) => ({
+    p,
+    ...lies(p.place, p.widthIn, p.heightIn),
+    bad: props.bad?.includes(p.id) ?? false,
+  })),
+)
 const scale = (inches: number) => number(format().metric ? inches * 2.54 : inches, 1, format())
 </script>
 
@@ -30,10 +42,36 @@ const scale = (inches: number) => number(format().metric ? inches * 2.54 : inche
     <path :d="outline.path" :fill="cloth" stroke="var(--ink)" stroke-width=".22" />
     <path :d="outline.seams" fill="none" :stroke="line" stroke-width=".12" stroke-dasharray=".6 .5" opacity=".6" />
     <g v-for="print in prints" :key="print.p.id">
-      <rect :x="print.x" :y="print.y" :width="print.p.widthIn" :height="print.p.heightIn" fill="none" :stroke="print.bad ? 'var(--heat)' : line" :stroke-width="print.bad ? 0.4 : 0.18" stroke-dasharray=".7 .4" />
+      <rect
+        :x="print.x"
+        :y="print.y"
+        :width="print.p.widthIn"
+        :height="print.p.heightIn"
+        fill="none"
+        :stroke="print.bad ? 'var(--heat)' : line"
+        :stroke-width="print.bad ? 0.4 : 0.18"
+        stroke-dasharray=".7 .4"
+      />
       <template v-if="tape">
-        <text :x="print.x + print.p.widthIn / 2" :y="print.y + print.p.heightIn / 2" font-size="1.25" text-anchor="middle" :fill="line">{{ placeWord[print.p.place] }}</text>
-        <text :x="print.x + print.p.widthIn / 2" :y="print.y + print.p.heightIn / 2 + 1.6" font-size="1.25" text-anchor="middle" :fill="line">{{ scale(print.p.widthIn) }} × {{ length(print.p.heightIn, format()) }}</text>
+        <text
+          v-if="print.p.widthIn > 6"
+          :x="print.x + print.p.widthIn / 2"
+          :y="print.y + print.p.heightIn / 2"
+          font-size="1.25"
+          text-anchor="middle"
+          :fill="line"
+        >
+          {{ placeWord[print.p.place] }}
+        </text>
+        <text
+          :x="print.x + print.p.widthIn / 2"
+          :y="print.p.widthIn > 6 ? print.y + print.p.heightIn / 2 + 1.6 : 14.6"
+          font-size="1.2"
+          text-anchor="middle"
+          :fill="print.p.widthIn > 6 || Math.abs(print.x) < 8 ? line : 'var(--ink)'"
+        >
+          {{ scale(print.p.widthIn) }} × {{ length(print.p.heightIn, format()) }}
+        </text>
       </template>
     </g>
   </svg>

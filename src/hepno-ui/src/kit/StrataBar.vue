@@ -5,7 +5,12 @@ import { format } from '../shell/state'
 import { bare } from './shown'
 
 /** Cost strata as a bar on a money scale: widths are real money. */
-const props = defineProps<{ strata: { code: string; label: string; shown: number }[]; width: number; most: number; height: number }>()
+const props = defineProps<{
+  strata: { code: string; label: string; shown: number }[]
+  width: number
+  most: number
+  height: number
+}>()
 const emit = defineEmits<{ explain: [code: string] }>()
 
 const blocks = computed(() => {
@@ -18,17 +23,41 @@ const blocks = computed(() => {
   })
 })
 const text = (code: string) => (['decoration', 'labour', 'spoilage'].includes(code) ? 'var(--bleach)' : 'var(--ink)')
-const plate: Record<string, string> = { blank: 'var(--st-blank)', decoration: 'var(--st-print)', consumables: 'var(--st-consum)', labour: 'var(--st-labour)', press: 'var(--st-press)', spoilage: 'var(--st-spoil)', packing: 'var(--st-pack)' }
+const plate: Record<string, string> = {
+  blank: 'var(--st-blank)',
+  decoration: 'var(--st-print)',
+  consumables: 'var(--st-consum)',
+  labour: 'var(--st-labour)',
+  press: 'var(--st-press)',
+  spoilage: 'var(--st-spoil)',
+  packing: 'var(--st-pack)',
+}
 export type Stratum = Schemas['StratumShown']
 </script>
 
 <template>
   <g>
     <g v-for="b in blocks" :key="b.code" class="block" @click="emit('explain', b.code)">
-      <rect :x="b.x" y="0" :width="Math.max(0, b.width)" :height="height" :fill="`url(#st-${b.code})`" stroke="var(--ink)" stroke-width="1" />
+      <rect
+        :x="b.x"
+        y="0"
+        :width="Math.max(0, b.width)"
+        :height="height"
+        :fill="`url(#st-${b.code})`"
+        stroke="var(--ink)"
+        stroke-width="1"
+      />
       <template v-if="b.width > 44">
         <rect :x="b.x + b.width / 2 - 18" :y="height / 2 - 9" width="36" height="18" :fill="plate[b.code]" />
-        <text :x="b.x + b.width / 2" :y="height / 2 + 5" text-anchor="middle" font-size="14" font-weight="620" :fill="text(b.code)">{{ bare(b.shown, format()) }}</text>
+        <text
+          :x="b.x + b.width / 2"
+          :y="height / 2 + 5"
+          text-anchor="middle"
+          font-size="14"
+          font-weight="620"
+          :fill="text(b.code)"
+          >{{ bare(b.shown, format()) }}</text
+        >
       </template>
     </g>
   </g>

@@ -12,9 +12,13 @@ function restore(): void {
   dirty.value = false
   wrong.value = ''
 }
-watch(() => JSON.stringify(props.value), (_, before) => {
-  if (!dirty.value || before === undefined) restore()
-}, { immediate: true })
+watch(
+  () => JSON.stringify(props.value),
+  (_, before) => {
+    if (!dirty.value || before === undefined) restore()
+  },
+  { immediate: true },
+)
 
 async function commit(): Promise<void> {
   const copy = JSON.parse(JSON.stringify(props.value)) as T
@@ -34,12 +38,23 @@ async function commit(): Promise<void> {
   <form class="thing" :aria-label="title" @submit.prevent="commit" @input="dirty = true" @keydown.esc.stop="restore">
     <label v-for="(field, i) in fields" :key="field.label" class="field" :class="{ wide: field.wide }">
       {{ field.label }}
-      <select v-if="field.options" v-model="drafts[i]"><option v-for="o in field.options" :key="o.value" :value="o.value">{{ o.label }}</option></select>
+      <select v-if="field.options" v-model="drafts[i]">
+        <option v-for="o in field.options" :key="o.value" :value="o.value">{{ o.label }}</option>
+      </select>
       <textarea v-else-if="field.lines" v-model="drafts[i]" :rows="field.lines"></textarea>
-      <input v-else v-model="drafts[i]" :type="field.type ?? 'text'" :inputmode="field.number ? 'decimal' : undefined" :class="{ fig: field.number }" />
+      <input
+        v-else
+        v-model="drafts[i]"
+        :type="field.type ?? 'text'"
+        :inputmode="field.number ? 'decimal' : undefined"
+        :class="{ fig: field.number }"
+      />
     </label>
     <p v-if="wrong" class="problem wide" role="alert">{{ wrong }}</p>
-    <p class="buttons wide"><button class="plain-button" type="submit" :disabled="!dirty">{{ dirty ? 'Save' : 'Saved' }}</button><button v-if="dirty" class="plain-button" type="button" @click="restore">As it was</button><slot /></p>
+    <p class="buttons wide">
+      <button class="plain-button" type="submit" :disabled="!dirty">{{ dirty ? 'Save' : 'Saved' }}</button
+      ><button v-if="dirty" class="plain-button" type="button" @click="restore">As it was</button><slot />
+    </p>
   </form>
 </template>
 

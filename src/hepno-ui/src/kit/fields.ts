@@ -22,7 +22,10 @@ export const text = <T>(label: string, key: Key<T, string>, more: Partial<Field<
 
 /** Sums are accepted: 24+12. */
 export function readNumber(typed: string): number | null {
-  const parts = typed.replace(/\s/g, '').replace(/,(?=\d{1,2}$)/, '.').split('+')
+  const parts = typed
+    .replace(/\s/g, '')
+    .replace(/,(?=\d{1,2}$)/, '.')
+    .split('+')
   const numbers = parts.map((p) => (p === '' ? NaN : Number(p)))
   return numbers.every(Number.isFinite) ? Number(numbers.reduce((a, b) => a + b, 0).toFixed(9)) : null
 }

@@ -9,14 +9,50 @@ export interface Outline {
 }
 
 const tee = 'M-4 0 C-3 2.6 3 2.6 4 0 L8 1.2 L16.5 8 L13.2 13 L10 10.4 V28 H-10 V10.4 L-13.2 13 L-16.5 8 L-8 1.2 Z'
-const long = 'M-4 0 C-3 2.6 3 2.6 4 0 L8 1.2 L14 9 L16.5 25 L12.6 26 L10.6 11 V28 H-10.6 V11 L-12.6 26 L-16.5 25 L-14 9 L-8 1.2 Z'
+const long =
+  'M-4 0 C-3 2.6 3 2.6 4 0 L8 1.2 L14 9 L16.5 25 L12.6 26 L10.6 11 V28 H-10.6 V11 L-12.6 26 L-16.5 25 L-14 9 L-8 1.2 Z'
 
 export const outlines: Record<string, Outline> = {
-  tee: { path: tee, seams: 'M-8 1.2 L-10 10.4 M8 1.2 L10 10.4 M-10 27 H10', width: 34, height: 29, left: -17, top: -0.5 },
-  sweatshirt: { path: long, seams: 'M-8 1.2 L-10.6 11 M8 1.2 L10.6 11 M-10.6 26 H10.6', width: 34, height: 29, left: -17, top: -0.5 },
-  hoodie: { path: `${long} M-4 0 C-6 -5 6 -5 4 0`, seams: 'M-8 1.2 L-10.6 11 M8 1.2 L10.6 11 M-6 27 L-4 19 H4 L6 27', width: 34, height: 33.5, left: -17, top: -5 },
-  tote: { path: 'M-7.5 0 H7.5 V16 H-7.5 Z M-4 0 C-4 -9 4 -9 4 0', seams: 'M-7.5 1 H7.5', width: 16, height: 25, left: -8, top: -8 },
-  apron: { path: 'M-5 0 H5 C5 5 8 9 11 11 V30 H-11 V11 C-8 9 -5 5 -5 0 Z', seams: 'M-5 19 H5 V26 H-5 Z', width: 24, height: 31, left: -12, top: -0.5 },
+  tee: {
+    path: tee,
+    seams: 'M-8 1.2 L-10 10.4 M8 1.2 L10 10.4 M-10 27 H10',
+    width: 34,
+    height: 29,
+    left: -17,
+    top: -0.5,
+  },
+  sweatshirt: {
+    path: long,
+    seams: 'M-8 1.2 L-10.6 11 M8 1.2 L10.6 11 M-10.6 26 H10.6',
+    width: 34,
+    height: 29,
+    left: -17,
+    top: -0.5,
+  },
+  hoodie: {
+    path: `${long} M-4 0 C-6 -5 6 -5 4 0`,
+    seams: 'M-8 1.2 L-10.6 11 M8 1.2 L10.6 11 M-6 27 L-4 19 H4 L6 27',
+    width: 34,
+    height: 33.5,
+    left: -17,
+    top: -5,
+  },
+  tote: {
+    path: 'M-7.5 0 H7.5 V16 H-7.5 Z M-4 0 C-4 -9 4 -9 4 0',
+    seams: 'M-7.5 1 H7.5',
+    width: 16,
+    height: 25,
+    left: -8,
+    top: -8,
+  },
+  apron: {
+    path: 'M-5 0 H5 C5 5 8 9 11 11 V30 H-11 V11 C-8 9 -5 5 -5 0 Z',
+    seams: 'M-5 19 H5 V26 H-5 Z',
+    width: 24,
+    height: 31,
+    left: -12,
+    top: -0.5,
+  },
 }
 
 /** Where a print of a size lies on the outline: its top left corner. */

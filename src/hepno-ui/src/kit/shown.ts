@@ -28,7 +28,8 @@ export function money(amount: number, f: Format): string {
 /** +5.27 or −1.00, as beside a bar. */
 export const margin = (amount: number, f: Format): string => (amount < 0 ? bare(amount, f) : `+${bare(amount, f)}`)
 
-export const anHour = (amount: number, f: Format): string => money(Math.sign(amount) * Number(rounded(amount, 0)), { ...f, minorDigits: 0 })
+export const anHour = (amount: number, f: Format): string =>
+  money(Math.sign(amount) * Number(rounded(amount, 0)), { ...f, minorDigits: 0 })
 
 export function number(value: number, decimals: number, f: Format): string {
   const text = grouped(value, decimals, f)
@@ -75,7 +76,9 @@ export const moment = (iso: string, f: Format): string => `${day(iso, f)} ${cloc
 export function figure(value: number, unit: Schemas['FigureUnit'], f: Format): string {
   switch (unit) {
     case 'money':
-      return Math.abs(value) < 1 && value !== 0 ? money(value, { ...f, minorDigits: Math.max(4, f.minorDigits) }) : money(value, f)
+      return Math.abs(value) < 1 && value !== 0
+        ? money(value, { ...f, minorDigits: Math.max(4, f.minorDigits) })
+        : money(value, f)
     case 'money-an-hour':
       return `${money(value, f)} an hour`
     case 'seconds':
@@ -90,4 +93,5 @@ export function figure(value: number, unit: Schemas['FigureUnit'], f: Format): s
 }
 
 /** Minutes since midnight of a wall-clock time. */
-export const minuteOf = (iso: string): number => Number(iso.slice(11, 13)) * 60 + Number(iso.slice(14, 16)) + Number(iso.slice(17, 19) || 0) / 60
+export const minuteOf = (iso: string): number =>
+  Number(iso.slice(11, 13)) * 60 + Number(iso.slice(14, 16)) + Number(iso.slice(17, 19) || 0) / 60

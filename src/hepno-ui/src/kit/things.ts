@@ -18,7 +18,13 @@ export function things<T extends { id: string }>(noun: Noun) {
     const { id, ...body } = value
     const version = all.value.find((k) => k.value.id === id)?.version ?? 0
     const send = async (what: object, at: number) => {
-      await ask(api.PUT(`/api/${noun}/{id}` as '/api/styles/{id}', { params: { path: { id } }, body: what as Schemas['StyleBody'], ...seen(at) }))
+      await ask(
+        api.PUT(`/api/${noun}/{id}` as '/api/styles/{id}', {
+          params: { path: { id } },
+          body: what as Schemas['StyleBody'],
+          ...seen(at),
+        }),
+      )
       shop.collision = null
       await load()
       await refresh()
@@ -28,7 +34,12 @@ export function things<T extends { id: string }>(noun: Noun) {
         await send(body, version)
       } catch (refused) {
         if (!(refused instanceof Refusal) || !refused.more.merged) throw refused
-        const { merged, differ, collide, version: stands } = refused.more as { merged: T; differ: string[]; collide: string[]; version: number }
+        const {
+          merged,
+          differ,
+          collide,
+          version: stands,
+        } = refused.more as { merged: T; differ: string[]; collide: string[]; version: number }
         const { id: _, ...rest } = merged
         shop.collision = { differ, collide, keepBoth: () => send(rest, stands), keepMine: () => send(body, stands) }
       }

@@ -25,7 +25,22 @@ let gTimer: ReturnType<typeof setTimeout> | undefined
 async function newAsk(): Promise<void> {
   await attempt(async () => {
     const id = makeId()
-    await ask(api.PUT('/api/orders/{id}', { params: { path: { id } }, body: { customerId: null, styleId: null, colourwayId: null, sizes: [], placements: [], dueDate: null, dueTime: null, mark: null, note: null } }))
+    await ask(
+      api.PUT('/api/orders/{id}', {
+        params: { path: { id } },
+        body: {
+          customerId: null,
+          styleId: null,
+          colourwayId: null,
+          sizes: [],
+          placements: [],
+          dueDate: null,
+          dueTime: null,
+          mark: null,
+          note: null,
+        },
+      }),
+    )
     await take(id)
     await refreshLine()
     await router.push({ path: '/ask', query: { begin: id } })
@@ -52,11 +67,18 @@ async function act(): Promise<void> {
       window.dispatchEvent(new Event('hepno-act'))
       return
     case 'run':
-      if (await attempt(async () => void (await ask(api.POST('/api/runs/{id}/start', path))))) await router.push(`/run/${order.id}`)
+      if (await attempt(async () => void (await ask(api.POST('/api/runs/{id}/start', path)))))
+        await router.push(`/run/${order.id}`)
       return
     case 'close':
       if (route.path !== '/learn') return void router.push('/learn')
-      if (await attempt(async () => void (await ask(api.POST('/api/orders/{id}/close', path))), `${order.code} is closed.`)) await refresh()
+      if (
+        await attempt(
+          async () => void (await ask(api.POST('/api/orders/{id}/close', path))),
+          `${order.code} is closed.`,
+        )
+      )
+        await refresh()
       return
     default: {
       const station = stationPath(order.station)
@@ -160,16 +182,34 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   <Dialog v-model:visible="helping" modal header="All keys" :style="{ width: '520px', maxWidth: '94vw' }">
     <table>
       <tbody>
-        <tr v-for="[keys, what] in allKeys" :key="keys"><td class="mono" style="padding-right: 20px">{{ keys }}</td><td>{{ what }}</td></tr>
+        <tr v-for="[keys, what] in allKeys" :key="keys">
+          <td class="mono" style="padding-right: 20px">{{ keys }}</td>
+          <td>{{ what }}</td>
+        </tr>
       </tbody>
     </table>
   </Dialog>
-  <Dialog :visible="shop.collision !== null" modal header="Changed on another device too" :style="{ width: '520px', maxWidth: '94vw' }" @update:visible="shop.collision = null">
+  <Dialog
+    :visible="shop.collision !== null"
+    modal
+    header="Changed on another device too"
+    :style="{ width: '520px', maxWidth: '94vw' }"
+    @update:visible="shop.collision = null"
+  >
     <template v-if="shop.collision">
       <p>Differs: {{ shop.collision.differ.join(', ') }}.</p>
-      <p v-if="shop.collision.collide.length > 0" class="caution">Both changed: {{ shop.collision.collide.join(', ') }}.</p>
+      <p v-if="shop.collision.collide.length > 0" class="caution">
+        Both changed: {{ shop.collision.collide.join(', ') }}.
+      </p>
       <p style="display: flex; gap: 12px; padding-top: 12px">
-        <button v-if="shop.collision.collide.length === 0" class="go-button" autofocus @click="attempt(shop.collision.keepBoth)">Keep both changes</button>
+        <button
+          v-if="shop.collision.collide.length === 0"
+          class="go-button"
+          autofocus
+          @click="attempt(shop.collision.keepBoth)"
+        >
+          Keep both changes
+        </button>
         <button v-else class="plain-button" @click="attempt(shop.collision.keepMine)">Mine stands</button>
         <button class="plain-button" @click="((shop.collision = null), refresh())">Theirs stands</button>
       </p>

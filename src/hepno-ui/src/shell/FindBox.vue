@@ -33,12 +33,29 @@ async function open(order: Schemas['Found'] | undefined): Promise<void> {
 </script>
 
 <template>
-  <Dialog v-model:visible="visible" modal header="Find an order" :style="{ width: '560px', maxWidth: '94vw' }" @show="shown">
-    <input ref="field" v-model="text" class="text" aria-label="Number or customer" placeholder="number or customer" @keydown.down.prevent="chosen = Math.min(chosen + 1, found.length - 1)" @keydown.up.prevent="chosen = Math.max(chosen - 1, 0)" @keydown.enter.prevent="open(found[chosen])" />
+  <Dialog
+    v-model:visible="visible"
+    modal
+    header="Find an order"
+    :style="{ width: '560px', maxWidth: '94vw' }"
+    @show="shown"
+  >
+    <input
+      ref="field"
+      v-model="text"
+      class="text"
+      aria-label="Number or customer"
+      placeholder="number or customer"
+      @keydown.down.prevent="chosen = Math.min(chosen + 1, found.length - 1)"
+      @keydown.up.prevent="chosen = Math.max(chosen - 1, 0)"
+      @keydown.enter.prevent="open(found[chosen])"
+    />
     <ul>
       <li v-for="(order, i) in found" :key="order.id">
         <button :class="{ on: i === chosen }" @click="open(order)">
-          <b class="mono">{{ order.code }}</b><span>{{ order.customer || 'nobody yet' }}</span><span>{{ order.pieces }} pieces</span><span>{{ order.due }}</span><span>{{ stationWord[order.station as StationName] ?? 'closed' }}</span>
+          <b class="mono">{{ order.code }}</b><span>{{ order.customer || 'nobody yet' }}</span
+          ><span>{{ order.pieces }} pieces</span><span>{{ order.due }}</span
+          ><span>{{ stationWord[order.station as StationName] ?? 'closed' }}</span>
         </button>
       </li>
     </ul>

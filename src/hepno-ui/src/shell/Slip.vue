@@ -22,9 +22,14 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
       <dl>
         <template v-for="row in slip.rows" :key="row.label">
           <dt>{{ row.label }}</dt>
-          <dd>{{ row.figure }}<small v-if="row.note">{{ row.note }}</small></dd>
+          <dd>
+            {{ row.figure }}<small v-if="row.note">{{ row.note }}</small>
+          </dd>
           <div v-if="row.label === 'Pieces' && run" class="sz">
-            <span v-for="s in slip.sizes" :key="s.size"><i>{{ s.size }}</i><b>{{ s.pieces }}</b></span>
+            <span v-for="s in slip.sizes" :key="s.size"
+              ><i>{{ s.size }}</i
+              ><b>{{ s.pieces }}</b></span
+            >
           </div>
         </template>
       </dl>
@@ -42,11 +47,19 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
     <p v-else class="none">No order in hand. <kbd>N</kbd> begins one.</p>
     <div class="foot">
       <p v-if="link.lostAt" class="problem" role="alert">Not saved since {{ link.lostAt }}</p>
-      <div v-for="p in shop.problems" :key="p.code + p.where" class="said bad" role="alert"><b>{{ p.sentence }}</b> {{ p.remedy }}</div>
+      <div v-for="p in shop.problems" :key="p.code + p.where" class="said bad" role="alert">
+        <b>{{ p.sentence }}</b> {{ p.remedy }}
+      </div>
       <div v-if="shop.said && shop.problems.length === 0" class="said" role="status">{{ shop.said }}</div>
       <p v-if="slip && slip.action.waits" class="note">waits: {{ slip.action.waits }}</p>
-      <button v-if="slip" class="act" :disabled="slip.action.waits !== ''" :title="slip.action.label" @click="emit('act')">
-        <span class="label">{{ slip.action.label }}</span><span><kbd>Ctrl</kbd> <kbd>Enter</kbd></span>
+      <button
+        v-if="slip"
+        class="act"
+        :disabled="slip.action.waits !== ''"
+        :title="slip.action.label"
+        @click="emit('act')"
+      >
+        <span class="label">{{ slip.action.label }}</span><span class="caps"><kbd>Ctrl</kbd><kbd>Enter</kbd></span>
       </button>
     </div>
   </aside>
@@ -220,7 +233,16 @@ li.bad::before {
 }
 .label {
   overflow: hidden;
-  text-overflow: ellipsis;
+  white-space: normal;
+  line-height: 1.1;
+  max-height: 2.2em;
+}
+.caps {
+  display: grid;
+  justify-items: stretch;
+}
+.caps kbd {
+  height: 17px;
 }
 .act kbd {
   background: transparent;

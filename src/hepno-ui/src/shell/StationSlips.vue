@@ -15,7 +15,8 @@ const pegs = computed(() => {
 <template>
   <div v-if="pegs.length > 0" class="slips" aria-label="Orders at this station">
     <button v-for="p in pegs" :key="p.id" :class="p.urgency" @click="take(p.id)">
-      <b class="mono">{{ p.code }}</b> {{ p.customer }}<span class="quiet small">{{ p.pieces }} pieces{{ p.due ? `, ${p.due}` : '' }}</span>
+      <b class="mono">{{ p.code }}</b> {{ p.customer
+      }}<span class="quiet small">{{ p.pieces }} pieces{{ p.due ? `, ${p.due}` : '' }}</span>
     </button>
   </div>
 </template>

@@ -26,29 +26,62 @@ const go = (station: string) => void router.push(`/${station}`)
 
 <template>
   <header class="line">
-    <div class="word">Hepno<i>{{ shop.line?.now }}</i></div>
+    <div class="word">
+      Hepno<i>{{ shop.line?.now }}</i>
+    </div>
     <nav aria-label="Work line">
-      <button v-for="(s, i) in stations" :key="s.station" class="st" :class="{ on: at === s.station }" :aria-label="label(stationWord[s.station as StationName], s.pegs)" :aria-current="at === s.station ? 'page' : undefined" @click="go(s.station)">
-        <b class="c">{{ s.pegs.length }}</b><span class="w">{{ stationWord[s.station as StationName] }}</span><kbd v-if="waiting" class="wait">{{ i + 1 }}</kbd>
+      <button
+        v-for="(s, i) in stations"
+        :key="s.station"
+        class="st"
+        :class="{ on: at === s.station }"
+        :aria-label="label(stationWord[s.station as StationName], s.pegs)"
+        :aria-current="at === s.station ? 'page' : undefined"
+        @click="go(s.station)"
+      >
+        <b class="c">{{ s.pegs.length }}</b><span class="w">{{ stationWord[s.station as StationName] }}</span
+        ><kbd v-if="waiting" class="wait">{{ i + 1 }}</kbd>
         <svg width="94" height="26" aria-hidden="true">
           <path d="M0 2H94" :stroke="at === s.station ? 'var(--bleach)' : 'var(--ink)'" stroke-width="1.5" />
           <g v-for="(peg, n) in shown(s.pegs)" :key="peg.id" :transform="`translate(${10 + n * 9} 2)`">
-            <path v-if="peg.id === shop.inHand" d="M-1 0h7v12l-3.5-3.5L-1 12Z" :fill="at === s.station ? 'var(--bleach)' : 'var(--ink)'" />
-            <rect v-else-if="peg.urgency === 'late'" width="4.5" height="17" :fill="at === s.station ? 'var(--heat-on-ink)' : 'var(--heat)'" />
+            <path
+              v-if="peg.id === shop.inHand"
+              d="M-1 0h7v12l-3.5-3.5L-1 12Z"
+              :fill="at === s.station ? 'var(--bleach)' : 'var(--ink)'"
+            />
+            <rect
+              v-else-if="peg.urgency === 'late'"
+              width="4.5"
+              height="17"
+              :fill="at === s.station ? 'var(--heat-on-ink)' : 'var(--heat)'"
+            />
             <path v-else-if="peg.urgency === 'soon'" d="M0 0h5v5l-2 1.5 2 1.5v4H0Z" fill="var(--caution)" />
             <rect v-else width="2.5" height="10" :fill="at === s.station ? 'var(--bleach)' : 'var(--ink)'" />
           </g>
-          <text v-if="s.pegs.length > most" x="74" y="15" font-size="12" :fill="at === s.station ? 'var(--bleach)' : 'var(--ink-2)'">+{{ s.pegs.length - most + 1 }}</text>
+          <text
+            v-if="s.pegs.length > most"
+            x="74"
+            y="15"
+            font-size="12"
+            :fill="at === s.station ? 'var(--bleach)' : 'var(--ink-2)'"
+          >
+            +{{ s.pegs.length - most + 1 }}
+          </text>
         </svg>
       </button>
-      <svg class="knot" width="12" height="12" aria-hidden="true"><circle cx="6" cy="6" r="3.4" fill="var(--cotton)" stroke="var(--ink)" stroke-width="1.5" /></svg>
+      <svg class="knot" width="12" height="12" aria-hidden="true">
+        <circle cx="6" cy="6" r="3.4" fill="var(--cotton)" stroke="var(--ink)" stroke-width="1.5" />
+      </svg>
     </nav>
     <div class="keys">
       <button @click="$emit('ask')"><kbd>N</kbd> new ask</button>
       <button @click="$emit('find')"><kbd>/</kbd> find</button>
     </div>
     <nav class="shopwide" aria-label="Shop">
-      <RouterLink v-for="p in places" :key="p.path" :to="p.path" :class="{ on: route.path === p.path }">{{ p.word }}<kbd v-if="waiting" class="wait">{{ p.key }}</kbd><i>{{ p.state }}</i></RouterLink>
+      <RouterLink v-for="p in places" :key="p.path" :to="p.path" :class="{ on: route.path === p.path }"
+        >{{ p.word }}<kbd v-if="waiting" class="wait">{{ p.key }}</kbd
+        ><i>{{ p.state }}</i></RouterLink
+      >
     </nav>
   </header>
 </template>
@@ -89,7 +122,8 @@ nav {
   width: 94px;
   position: relative;
   padding: 9px 0 0 10px;
-  display: block;
+  display: flex;
+  align-items: flex-start;
   white-space: nowrap;
 }
 .st > svg {
@@ -106,7 +140,7 @@ nav {
   line-height: 1;
 }
 .w {
-  margin-left: 5px;
+  margin: 2px 0 0 5px;
 }
 .on {
   background: var(--ink);

@@ -29,7 +29,17 @@ watch(
 )
 
 export const format = (): Schemas['FigureFormat'] =>
-  shop.line?.format ?? { sign: '$', signAfter: false, decimalMark: '.', groupMark: ',', minorDigits: 2, dayFirst: true, twelveHours: false, metric: false, celsius: false }
+  shop.line?.format ?? {
+    sign: '$',
+    signAfter: false,
+    decimalMark: '.',
+    groupMark: ',',
+    minorDigits: 2,
+    dayFirst: true,
+    twelveHours: false,
+    metric: false,
+    celsius: false,
+  }
 
 export async function refreshLine(): Promise<void> {
   shop.line = await ask(api.GET('/api/line'))
@@ -85,16 +95,18 @@ export function askBody(order: Schemas['OrderView']): AskBody {
     styleId,
     colourwayId,
     sizes,
-    placements: placements.map(({ id, place, widthIn, heightIn, coveragePercent, colours, gradient, thinnestLinePt }) => ({
-      id,
-      place,
-      widthIn,
-      heightIn,
-      coveragePercent,
-      colours,
-      gradient,
-      thinnestLinePt,
-    })),
+    placements: placements.map(
+      ({ id, place, widthIn, heightIn, coveragePercent, colours, gradient, thinnestLinePt }) => ({
+        id,
+        place,
+        widthIn,
+        heightIn,
+        coveragePercent,
+        colours,
+        gradient,
+        thinnestLinePt,
+      }),
+    ),
     dueDate,
     dueTime,
     mark,
@@ -113,7 +125,12 @@ export async function saveAsk(id: string, body: AskBody, version: number): Promi
     await send(body, version)
   } catch (refused) {
     if (refused instanceof Refusal && refused.status === 409 && refused.more.merged) {
-      const { merged, differ, collide, version: stands } = refused.more as { merged: AskBody; differ: string[]; collide: string[]; version: number }
+      const {
+        merged,
+        differ,
+        collide,
+        version: stands,
+      } = refused.more as { merged: AskBody; differ: string[]; collide: string[]; version: number }
       shop.collision = { differ, collide, keepBoth: () => send(merged, stands), keepMine: () => send(body, stands) }
     } else throw refused
   }

@@ -46,35 +46,91 @@ async function withdraw(): Promise<void> {
     <template v-else>
       <h1 class="sr">Ask {{ order.code }}</h1>
       <AskSentence :key="order.id" />
-      <p v-if="order.quoteSent" class="small caution">The quote is sent: the ask stands as quoted. <button class="plain-button" @click="withdraw">Withdraw the quote</button></p>
+      <p v-if="order.quoteSent" class="small caution">
+        The quote is sent: the ask stands as quoted.
+        <button class="plain-button" @click="withdraw">Withdraw the quote</button>
+      </p>
       <div class="drawing two">
         <section aria-label="Pieces by size">
           <svg viewBox="0 0 500 160" class="piles" aria-hidden="true">
             <path d="M0 128H490" stroke="var(--ink)" stroke-width="1.5" />
             <g v-for="p in piles" :key="p.size" :transform="`translate(${p.x} 0)`">
-              <rect v-for="n in p.pieces > 40 ? Math.ceil(p.pieces / 12) : p.pieces" :key="n" x="0" :y="126 - n * p.stripe" :width="pileWidth" :height="Math.max(1, p.stripe - 1)" :fill="cloth" stroke="var(--ink)" stroke-width=".6" />
+              <rect
+                v-for="n in p.pieces > 40 ? Math.ceil(p.pieces / 12) : p.pieces"
+                :key="n"
+                x="0"
+                :y="126 - n * p.stripe"
+                :width="pileWidth"
+                :height="Math.max(1, p.stripe - 1)"
+                :fill="cloth"
+                stroke="var(--ink)"
+                stroke-width=".6"
+              />
               <text x="0" y="148" font-size="15" font-weight="620">{{ p.size }}</text>
               <text :x="pileWidth" y="148" font-size="15" text-anchor="end">{{ p.pieces }}</text>
             </g>
-            <text v-if="piles.length === 0" x="0" y="110" font-size="14" fill="var(--ink-2)">Sizes as they say them: S 4, M 10, L 8, 2XL 2 — or pasted from a spreadsheet.</text>
+            <text v-if="piles.length === 0" x="0" y="110" font-size="14" fill="var(--ink-2)">
+              Sizes as they say them: S 4, M 10, L 8, 2XL 2 — or pasted from a spreadsheet.
+            </text>
           </svg>
-          <p v-if="order.ask.pieces > 0"><b class="big">{{ order.ask.pieces }}</b> <Sign kind="go" /> as said<span v-if="piles.some((p) => p.pieces > 40)" class="quiet small">, a stripe is a dozen where a size has over 40</span></p>
+          <p v-if="order.ask.pieces > 0">
+            <b class="big">{{ order.ask.pieces }}</b> <Sign kind="go" /> as said<span
+              v-if="piles.some((p) => p.pieces > 40)"
+              class="quiet small"
+              >, a stripe is a dozen where a size has over 40</span
+            >
+          </p>
           <table v-if="order.ask.placements.length > 0" class="prints">
-            <thead><tr><th>Print</th><th class="fig">Size</th><th class="fig">Painted</th><th class="fig">Colours</th><th class="fig">Thinnest line</th></tr></thead>
+            <thead>
+              <tr>
+                <th>Print</th>
+                <th class="fig">Size</th>
+                <th class="fig">Painted</th>
+                <th class="fig">Colours</th>
+                <th class="fig">Thinnest line</th>
+              </tr>
+            </thead>
             <tbody>
-              <tr v-for="p in order.ask.placements" :key="p.id"><td>{{ placeWord[p.place] }}</td><td class="fig">{{ length(p.widthIn, format()) }} × {{ length(p.heightIn, format()) }}</td><td class="fig">{{ p.coveragePercent }}%</td><td class="fig">{{ p.gradient ? 'gradient' : p.colours }}</td><td class="fig">{{ p.thinnestLinePt }} pt</td></tr>
+              <tr v-for="p in order.ask.placements" :key="p.id">
+                <td>{{ placeWord[p.place] }}</td>
+                <td class="fig">{{ length(p.widthIn, format()) }} × {{ length(p.heightIn, format()) }}</td>
+                <td class="fig">{{ p.coveragePercent }}%</td>
+                <td class="fig">{{ p.gradient ? 'gradient' : p.colours }}</td>
+                <td class="fig">{{ p.thinnestLinePt }} pt</td>
+              </tr>
             </tbody>
           </table>
-          <p v-for="problem in order.problems" :key="problem.where" class="problem"><Sign kind="heat" /> {{ problem.sentence }} {{ problem.remedy }}</p>
-          <label class="field" style="margin-top: 12px">Anything else<textarea rows="3" :value="order.ask.note ?? ''" maxlength="2000" @change="keepNote" /></label>
-          <p class="note quiet" style="margin-top: 8px">May the shop use this artwork? Ask who owns it and write down who said so. Hepno reminds; you decide.</p>
+          <p v-for="problem in order.problems" :key="problem.where" class="problem">
+            <Sign kind="heat" /> {{ problem.sentence }} {{ problem.remedy }}
+          </p>
+          <label class="field" style="margin-top: 12px"
+            >Anything else<textarea rows="3" :value="order.ask.note ?? ''" maxlength="2000" @change="keepNote" />
+          </label>
+          <p class="note quiet" style="margin-top: 8px">
+            May the shop use this artwork? Ask who owns it and write down who said so. Hepno reminds; you decide.
+          </p>
         </section>
         <section aria-label="Where the prints lie">
-          <Garment :kind="order.style?.kind ?? null" :hex="cloth" :placements="order.ask.placements" :bad="bad" tape class="garment" />
+          <Garment
+            :kind="order.style?.kind ?? null"
+            :hex="cloth"
+            :placements="order.ask.placements"
+            :bad="bad"
+            tape
+            class="garment"
+          />
         </section>
       </div>
     </template>
-    <Keys :hints="[['Enter', 'open a part, and the next thing unsaid'], ['Esc', 'as it was'], ['Ctrl V', 'sizes from a spreadsheet'], ['Z', 'take back'], ['?', 'all keys']]" />
+    <Keys
+      :hints="[
+        ['Enter', 'open a part, and the next thing unsaid'],
+        ['Esc', 'as it was'],
+        ['Ctrl V', 'sizes from a spreadsheet'],
+        ['Z', 'take back'],
+        ['?', 'all keys'],
+      ]"
+    />
   </div>
 </template>
 

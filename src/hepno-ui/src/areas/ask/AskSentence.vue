@@ -28,7 +28,9 @@ const extra = ref<InstanceType<typeof PlacementPart>>()
 const a = computed(() => order.value.ask)
 const run = computed(() => a.value.sizes.map((s) => `${s.size} ${s.pieces}`).join(', '))
 const taken = computed(() => a.value.placements.map((p) => p.place))
-const colours = computed(() => (styles.value.find((s) => s.id === a.value.styleId)?.colourways ?? []).map((c) => ({ value: c.id, label: c.name })))
+const colours = computed(() =>
+  (styles.value.find((s) => s.id === a.value.styleId)?.colourways ?? []).map((c) => ({ value: c.id, label: c.name })),
+)
 
 onMounted(async () => {
   await attempt(async () => {
@@ -36,7 +38,10 @@ onMounted(async () => {
   })
   if (!props.short && route.query.begin === order.value.id) openNext()
 })
-watch(() => order.value.id, () => (sizeText.value = ''))
+watch(
+  () => order.value.id,
+  () => (sizeText.value = ''),
+)
 
 /** Opens the next thing unsaid. */
 function openNext(): void {
@@ -86,27 +91,110 @@ async function setSizes(text: string): Promise<void> {
   })
   if (ok) sizeText.value = ''
 }
-const setMark = (text: string) => change({ mark: text.trim() === '' ? null : Number(text.replace(/[^\d.,-]/g, '').replace(format().groupMark, '').replace(format().decimalMark, '.')) })
+const setMark = (text: string) =>
+  change({
+    mark:
+      text.trim() === ''
+        ? null
+        : Number(
+            text
+              .replace(/[^\d.,-]/g, '')
+              .replace(format().groupMark, '')
+              .replace(format().decimalMark, '.'),
+          ),
+  })
 
 function keepPlacement(p: Schemas['PlacementBody']): void {
   const rest = askBody(order.value).placements
   const at = rest.findIndex((r) => r.id === p.id)
   void change({ placements: at < 0 ? [...rest, p] : rest.map((r) => (r.id === p.id ? p : r)) })
 }
-const removePlacement = (id: string) => void change({ placements: askBody(order.value).placements.filter((p) => p.id !== id) })
+const removePlacement = (id: string) =>
+  void change({ placements: askBody(order.value).placements.filter((p) => p.id !== id) })
 </script>
 
 <template>
   <div class="sentence">
-    <template v-if="!short"><EditPart ref="customer" label="who is asking?" :text="order.customer?.name ?? ''" :value="order.customer?.name ?? ''" :suggestions="customers.map((c) => c.name)" width="14em" @typed="suggest" @commit="setCustomer" />: </template>
-    <EditPart ref="sizes" :label="a.styleId ? 'how many of each size?' : 'how many?'" :text="run ? `${a.pieces}` : ''" :value="sizeText || run" width="16em" @commit="setSizes" />{{ ' ' }}
-    <EditPart ref="style" label="which garment?" :text="order.style ? `${order.style.name} ${kindWord[order.style.kind]?.toLowerCase()}${a.pieces === 1 ? '' : 's'}` : ''" :value="a.styleId ?? ''" :options="styles.map((s) => ({ value: s.id, label: `${s.name}, ${kindWord[s.kind]?.toLowerCase()}` }))" @commit="(v) => change({ styleId: v, colourwayId: null })" />
-    <template v-if="a.styleId">, <EditPart ref="colour" label="which colour?" :text="order.colourway?.name.toLowerCase() ?? ''" :value="a.colourwayId ?? ''" :options="colours" @commit="(v) => change({ colourwayId: v })" /></template>.
-    <template v-for="(p, i) in a.placements" :key="p.id"><template v-if="i > 0">, </template><PlacementPart :placement="p" :taken="taken.filter((t) => t !== p.place)" @commit="keepPlacement" @remove="removePlacement(p.id)" /></template>{{ ' ' }}
-    <PlacementPart v-if="a.placements.length < 2 && !(short && a.placements.length > 0)" ref="extra" :placement="null" :taken="taken" @commit="keepPlacement" />.
-    Wanted <EditPart ref="due" label="by when?" :text="a.dueDate ? day(a.dueDate, format()) : ''" :value="a.dueDate ?? ''" type="date" @commit="(v) => change({ dueDate: v || null, dueTime: v ? a.dueTime : null })" />
-    <template v-if="a.dueDate">{{ ' ' }}<EditPart ref="hour" label="at what hour?" :text="a.dueTime ? clock(a.dueTime, format()) : ''" :value="a.dueTime?.slice(0, 5) ?? ''" type="time" width="7em" @commit="(v) => change({ dueTime: v ? `${v}:00` : null })" /></template>,
-    at <EditPart ref="mark" label="the most they would pay?" :text="a.mark === null ? '' : money(a.mark, format())" :value="a.mark === null ? '' : String(a.mark)" width="5em" @commit="setMark" /> or less.
+    <template v-if="!short"
+      ><EditPart
+        ref="customer"
+        label="who is asking?"
+        :text="order.customer?.name ?? ''"
+        :value="order.customer?.name ?? ''"
+        :suggestions="customers.map((c) => c.name)"
+        width="14em"
+        @typed="suggest"
+        @commit="setCustomer"
+      />:
+    </template>
+    <EditPart
+      ref="sizes"
+      :label="a.styleId ? 'how many of each size?' : 'how many?'"
+      :text="run ? `${a.pieces}` : ''"
+      :value="sizeText || run"
+      width="16em"
+      @commit="setSizes"
+    />{{ ' ' }}
+    <EditPart
+      ref="style"
+      label="which garment?"
+      :text="
+        order.style
+          ? `${order.style.name} ${kindWord[order.style.kind]?.toLowerCase()}${a.pieces === 1 ? '' : 's'}`
+          : ''
+      "
+      :value="a.styleId ?? ''"
+      :options="styles.map((s) => ({ value: s.id, label: `${s.name}, ${kindWord[s.kind]?.toLowerCase()}` }))"
+      @commit="(v) => change({ styleId: v, colourwayId: null })"
+    />
+    <template v-if="a.styleId"
+      >,
+      <EditPart
+        ref="colour"
+        label="which colour?"
+        :text="order.colourway?.name.toLowerCase() ?? ''"
+        :value="a.colourwayId ?? ''"
+        :options="colours"
+        @commit="(v) => change({ colourwayId: v })" /></template
+    >.
+    <template v-for="(p, i) in a.placements" :key="p.id"
+      ><template v-if="i > 0">; </template
+      ><PlacementPart
+        :placement="p"
+        :taken="taken.filter((t) => t !== p.place)"
+        @commit="keepPlacement"
+        @remove="removePlacement(p.id)" /></template
+    ><template v-if="a.placements.length < 2 && !(short && a.placements.length > 0)"
+      >{{ ' ' }}<PlacementPart ref="extra" :placement="null" :taken="taken" @commit="keepPlacement" /></template
+    >. Wanted
+    <EditPart
+      ref="due"
+      label="by when?"
+      :text="a.dueDate ? day(a.dueDate, format()) : ''"
+      :value="a.dueDate ?? ''"
+      type="date"
+      @commit="(v) => change({ dueDate: v || null, dueTime: v ? a.dueTime : null })"
+    />
+    <template v-if="a.dueDate"
+      >{{ ' '
+      }}<EditPart
+        ref="hour"
+        label="at what hour?"
+        :text="a.dueTime ? clock(a.dueTime, format()) : ''"
+        :value="a.dueTime?.slice(0, 5) ?? ''"
+        type="time"
+        width="7em"
+        @commit="(v) => change({ dueTime: v ? `${v}:00` : null })" /></template
+    >, at
+    <EditPart
+      ref="mark"
+      label="the most they would pay?"
+      :text="a.mark === null ? '' : money(a.mark, format())"
+      :value="a.mark === null ? '' : String(a.mark)"
+      width="5em"
+      @commit="setMark"
+    />
+    or less.
   </div>
 </template>
 

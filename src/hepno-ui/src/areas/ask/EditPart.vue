@@ -2,7 +2,15 @@
 import { nextTick, ref } from 'vue'
 
 /** A part of the sentence that opens in place: Enter commits, Esc restores. */
-const props = defineProps<{ label: string; text: string; value: string; type?: string; options?: { value: string; label: string }[]; suggestions?: string[]; width?: string }>()
+const props = defineProps<{
+  label: string
+  text: string
+  value: string
+  type?: string
+  options?: { value: string; label: string }[]
+  suggestions?: string[]
+  width?: string
+}>()
 const emit = defineEmits<{ commit: [text: string]; typed: [text: string] }>()
 const open = ref(false)
 const draft = ref('')
@@ -32,16 +40,46 @@ defineExpose({ begin })
 
 <template>
   <span v-if="open" class="open">
-    <select v-if="options" ref="field" v-model="draft" :aria-label="label" @keydown.enter.prevent="commit" @keydown.esc.stop="restore" @blur="commit">
+    <select
+      v-if="options"
+      ref="field"
+      v-model="draft"
+      :aria-label="label"
+      @keydown.enter.prevent="commit"
+      @keydown.esc.stop="restore"
+      @blur="commit"
+    >
       <option value="" disabled>{{ label }}</option>
       <option v-for="o in options" :key="o.value" :value="o.value">{{ o.label }}</option>
     </select>
     <template v-else>
-      <input ref="field" v-model="draft" :type="type ?? 'text'" :aria-label="label" :style="{ width: width ?? '9em' }" :list="suggestions ? `list-${label}` : undefined" @input="emit('typed', draft)" @keydown.enter.prevent="commit" @keydown.esc.stop="restore" @blur="commit" />
-      <datalist v-if="suggestions" :id="`list-${label}`"><option v-for="s in suggestions" :key="s" :value="s" /></datalist>
+      <input
+        ref="field"
+        v-model="draft"
+        :type="type ?? 'text'"
+        :aria-label="label"
+        :style="{ width: width ?? '9em' }"
+        :list="suggestions ? `list-${label}` : undefined"
+        @input="emit('typed', draft)"
+        @keydown.enter.prevent="commit"
+        @keydown.esc.stop="restore"
+        @blur="commit"
+      />
+      <datalist v-if="suggestions" :id="`list-${label}`">
+        <option v-for="s in suggestions" :key="s" :value="s" />
+      </datalist>
     </template>
   </span>
-  <button v-else ref="button" class="part" :class="{ unsaid: text === '' }" :aria-label="`${label}: ${text || 'not said yet'}`" @click="begin">{{ text || label }}</button>
+  <button
+    v-else
+    ref="button"
+    class="part"
+    :class="{ unsaid: text === '' }"
+    :aria-label="`${label}: ${text || 'not said yet'}`"
+    @click="begin"
+  >
+    {{ text || label }}
+  </button>
 </template>
 
 <style scoped>

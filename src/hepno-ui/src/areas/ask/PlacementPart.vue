@@ -12,11 +12,32 @@ const emit = defineEmits<{ commit: [placement: Body]; remove: [] }>()
 const open = ref(false)
 const first = ref<HTMLSelectElement>()
 const button = ref<HTMLButtonElement>()
-const draft = reactive<Body>({ id: '', place: 'front', widthIn: 10, heightIn: 10, coveragePercent: 60, colours: 1, gradient: false, thinnestLinePt: 5 })
+const draft = reactive<Body>({
+  id: '',
+  place: 'front',
+  widthIn: 10,
+  heightIn: 10,
+  coveragePercent: 60,
+  colours: 1,
+  gradient: false,
+  thinnestLinePt: 5,
+})
 const unit = () => (format().metric ? 2.54 : 1)
 
 function begin(): void {
-  Object.assign(draft, props.placement ?? { id: makeId(), place: Object.keys(placeWord).find((p) => !props.taken.includes(p)), widthIn: 10, heightIn: 10, coveragePercent: 60, colours: 1, gradient: false, thinnestLinePt: 5 })
+  Object.assign(
+    draft,
+    props.placement ?? {
+      id: makeId(),
+      place: Object.keys(placeWord).find((p) => !props.taken.includes(p)),
+      widthIn: 10,
+      heightIn: 10,
+      coveragePercent: 60,
+      colours: 1,
+      gradient: false,
+      thinnestLinePt: 5,
+    },
+  )
   draft.widthIn = Number((draft.widthIn * unit()).toFixed(3))
   draft.heightIn = Number((draft.heightIn * unit()).toFixed(3))
   open.value = true
@@ -34,23 +55,37 @@ function restore(): void {
 const said = (p: Body) => {
   const f = format()
   const size = `${number(p.widthIn * unit(), 2, f)} × ${number(p.heightIn * unit(), 2, f)} ${f.metric ? 'cm' : 'in'}`
-  return `${placeWord[p.place]?.toLowerCase()} ${size} in ${p.gradient ? 'full colour' : p.colours === 1 ? 'one colour' : `${p.colours} colours`}`
+  return `${placeWord[p.place]} ${size}, ${p.gradient ? 'full colour' : p.colours === 1 ? 'one colour' : `${p.colours} colours`}`
 }
 defineExpose({ begin })
 </script>
 
 <template>
-  <button v-if="!open" ref="button" class="part" :class="{ unsaid: !placement }" @click="begin">{{ placement ? said(placement) : taken.length > 0 ? 'another print?' : 'printed where?' }}</button>
+  <button v-if="!open" ref="button" class="part" :class="{ unsaid: !placement }" @click="begin">
+    {{ placement ? said(placement) : taken.length > 0 ? 'another print?' : 'printed where?' }}
+  </button>
   <form v-else class="panel" @submit.prevent="commit" @keydown.esc.stop="restore">
-    <label class="field">Where<select ref="first" v-model="draft.place"><option v-for="(word, id) in placeWord" :key="id" :value="id" :disabled="taken.includes(String(id))">{{ word }}</option></select></label>
-    <label class="field">Width, {{ format().metric ? 'cm' : 'in' }}<input v-model.number="draft.widthIn" type="number" step="any" /></label>
+    <label class="field"
+      >Where<select ref="first" v-model="draft.place">
+        <option v-for="(word, id) in placeWord" :key="id" :value="id" :disabled="taken.includes(String(id))">
+          {{ word }}
+        </option>
+      </select></label
+    >
+    <label class="field"
+      >Width, {{ format().metric ? 'cm' : 'in' }}<input v-model.number="draft.widthIn" type="number" step="any"
+    /></label>
     <label class="field">Height<input v-model.number="draft.heightIn" type="number" step="any" /></label>
     <label class="field">Painted, %<input v-model.number="draft.coveragePercent" type="number" step="any" /></label>
     <label class="field">Colours<input v-model.number="draft.colours" type="number" step="any" /></label>
-    <label class="field">Thinnest line, pt<input v-model.number="draft.thinnestLinePt" type="number" step="any" /></label>
+    <label class="field"
+      >Thinnest line, pt<input v-model.number="draft.thinnestLinePt" type="number" step="any"
+    /></label>
     <label class="check"><input v-model="draft.gradient" type="checkbox" /> gradients</label>
     <button class="plain-button" type="submit">Keep</button>
-    <button v-if="placement" class="plain-button" type="button" @click="((open = false), emit('remove'))">Remove</button>
+    <button v-if="placement" class="plain-button" type="button" @click="((open = false), emit('remove'))">
+      Remove
+    </button>
   </form>
 </template>
 

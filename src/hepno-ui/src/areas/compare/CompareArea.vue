@@ -42,24 +42,44 @@ async function load(): Promise<void> {
     if (mine === asked) comparison.value = got
   }, shop.said)
 }
-watch(() => [shop.order?.id, shop.order?.version], ([id], old) => {
-  if (id !== old?.[0]) {
-    comparison.value = null
-    open.value = shop.order?.facts.decision?.methodId ?? ''
-  }
-  quantity.value = null
-  void load()
-}, { immediate: true })
+watch(
+  () => [shop.order?.id, shop.order?.version],
+  ([id], old) => {
+    if (id !== old?.[0]) {
+      comparison.value = null
+      open.value = shop.order?.facts.decision?.methodId ?? ''
+    }
+    quantity.value = null
+    void load()
+  },
+  { immediate: true },
+)
 watch(quantity, () => void load())
 
 async function choose(): Promise<void> {
   const [order, band] = [shop.order, chosen.value]
   if (!order || !band || order.quoteSent) return
   if (quantity.value !== null && quantity.value !== order.ask.pieces) {
-    shop.problems = [{ code: 'what-if', sentence: `You are looking at ${quantity.value} pieces; the ask says ${order.ask.pieces}.`, where: 'quantity', remedy: 'Change the ask, or go back to its own count with 0.' }]
+    shop.problems = [
+      {
+        code: 'what-if',
+        sentence: `You are looking at ${quantity.value} pieces; the ask says ${order.ask.pieces}.`,
+        where: 'quantity',
+        remedy: 'Change the ask, or go back to its own count with 0.',
+      },
+    ]
     return
   }
-  const done = await attempt(async () => void (await ask(api.POST('/api/orders/{id}/choose', { params: { path: { id: order.id } }, body: { methodId: band.methodId }, ...seen(order.version) }))))
+  const done = await attempt(
+    async () =>
+      void (await ask(
+        api.POST('/api/orders/{id}/choose', {
+          params: { path: { id: order.id } },
+          body: { methodId: band.methodId },
+          ...seen(order.version),
+        }),
+      )),
+  )
   if (done) {
     await refresh()
     await router.push('/layout')
@@ -69,19 +89,32 @@ async function choose(): Promise<void> {
 function onKey(event: KeyboardEvent): void {
   if (typing(event) || event.ctrlKey || event.metaKey) return
   const onControl = (event.target as HTMLElement).closest('a, button') !== null
-  if (/^[1-9]$/.test(event.key) && bands.value[Number(event.key) - 1]) open.value = bands.value[Number(event.key) - 1]!.methodId
+  if (/^[1-9]$/.test(event.key) && bands.value[Number(event.key) - 1])
+    open.value = bands.value[Number(event.key) - 1]!.methodId
   else if (event.key === '0') quantity.value = null
   else if (event.key.toLowerCase() === 'e' && chosen.value && !explained.figure) explain(focused() ?? chosen.value.cost)
-  else if (event.key.toLowerCase() === 'w') openFold.value = openFold.value ? '' : (comparison.value?.folds[0]?.methodId ?? '')
+  else if (event.key.toLowerCase() === 'w')
+    openFold.value = openFold.value ? '' : (comparison.value?.folds[0]?.methodId ?? '')
   else if (event.key === 'Enter' && !onControl) void choose()
   else return
   event.preventDefault()
 }
 function focused(): Schemas['Figure'] | null {
   const code = (document.activeElement as HTMLElement | null)?.dataset.figure
-  const band = bands.value.find((b) => b.methodId === (document.activeElement as HTMLElement | null)?.dataset.band) ?? chosen.value
+  const band =
+    bands.value.find((b) => b.methodId === (document.activeElement as HTMLElement | null)?.dataset.band) ?? chosen.value
   if (!code || !band) return null
-  return { profit: band.outcome.profit, hour: band.outcome.profitAnHour, home: band.outcome.takeHomeAnHour, hands: band.hands, cost: band.cost }[code] ?? band.cost.parts.find((p) => p.code === code) ?? null
+  return (
+    {
+      profit: band.outcome.profit,
+      hour: band.outcome.profitAnHour,
+      home: band.outcome.takeHomeAnHour,
+      hands: band.hands,
+      cost: band.cost,
+    }[code] ??
+    band.cost.parts.find((p) => p.code === code) ??
+    null
+  )
 }
 const act = () => void choose()
 let stop = () => {}
@@ -108,7 +141,9 @@ const spoken = (b: Schemas['Band']) =>
     <div v-if="!comparison" class="drawing">
       <div v-if="shop.problems.length > 0" class="frame">
         <p>{{ shop.problems[0]!.sentence }}</p>
-        <RouterLink :to="shop.line?.floor === 'no press' ? '/floor' : '/ask'">{{ shop.problems[0]!.remedy }}</RouterLink>
+        <RouterLink :to="shop.line?.floor === 'no press' ? '/floor' : '/ask'">{{
+          shop.problems[0]!.remedy
+        }}</RouterLink>
       </div>
       <p v-else-if="!shop.order" class="frame">No order in hand. <kbd>N</kbd> begins one.</p>
     </div>
@@ -117,66 +152,188 @@ const spoken = (b: Schemas['Band']) =>
         <div class="scale" aria-hidden="true">
           <span class="small quiet">money a piece</span>
           <svg :width="scaleWidth + 60" height="22">
-            <text v-for="t in ticks" :key="t" :x="x(t)" y="16" font-size="13" fill="var(--ink-2)">{{ money(t, { ...f, minorDigits: 0 }) }}</text>
-            <text v-if="comparison.mark" :x="x(comparison.mark)" y="16" font-size="13" font-weight="620" text-anchor="middle" fill="var(--caution-text)" class="over">their mark {{ money(comparison.mark, f) }}</text>
+            <text v-for="t in ticks" :key="t" :x="x(t)" y="16" font-size="13" fill="var(--ink-2)">
+              {{ money(t, { ...f, minorDigits: 0 }) }}
+            </text>
+            <text
+              v-if="comparison.mark"
+              :x="x(comparison.mark)"
+              y="16"
+              font-size="13"
+              font-weight="620"
+              text-anchor="middle"
+              fill="var(--caution-text)"
+              class="over"
+            >
+              their mark {{ money(comparison.mark, f) }}
+            </text>
           </svg>
           <span class="small quiet">profit an hour</span>
         </div>
-        <section v-for="(b, i) in bands" :key="b.methodId" class="band" :class="{ crop: b === chosen, open: b === chosen }" role="group" :aria-label="spoken(b)">
+        <section
+          v-for="(b, i) in bands"
+          :key="b.methodId"
+          class="band"
+          :class="{ crop: b === chosen, open: b === chosen }"
+          role="group"
+          :aria-label="spoken(b)"
+        >
           <button class="name" @click="open = b.methodId">
-            <kbd>{{ i + 1 }}</kbd><b>{{ b.name }}</b><span class="note quiet">{{ b.made }}</span>
+            <kbd>{{ i + 1 }}</kbd><b>{{ b.name }}</b
+            ><span class="note quiet">{{ b.made }}</span>
           </button>
           <svg :width="scaleWidth + 90" height="52" class="bar" aria-hidden="true">
-            <line v-if="comparison.mark" :x1="x(comparison.mark)" :x2="x(comparison.mark)" y1="0" y2="52" stroke="var(--caution-text)" stroke-width="1.5" stroke-dasharray="5 4" />
+            <line
+              v-if="comparison.mark"
+              :x1="x(comparison.mark)"
+              :x2="x(comparison.mark)"
+              y1="0"
+              y2="52"
+              stroke="var(--caution-text)"
+              stroke-width="1.5"
+              stroke-dasharray="5 4"
+            />
             <g transform="translate(0 8)">
-              <rect :x="x(b.costShown)" y="0" :width="Math.max(0, x(b.outcome.price) - x(b.costShown))" height="30" fill="none" stroke="var(--ink)" stroke-dasharray="4 3" />
-              <StrataBar :strata="b.strata" :width="scaleWidth" :most="most" :height="30" @explain="(code) => explain(b.cost.parts.find((p) => p.code === code))" />
+              <rect
+                :x="x(b.costShown)"
+                y="0"
+                :width="Math.max(0, x(b.outcome.price) - x(b.costShown))"
+                height="30"
+                fill="none"
+                stroke="var(--ink)"
+                stroke-dasharray="4 3"
+              />
+              <StrataBar
+                :strata="b.strata"
+                :width="scaleWidth"
+                :most="most"
+                :height="30"
+                @explain="(code) => explain(b.cost.parts.find((p) => p.code === code))"
+              />
               <text :x="x(b.costShown) + 6" y="20" font-size="14" fill="var(--ink-2)">{{ bare(b.costShown, f) }}</text>
-              <text v-if="x(b.outcome.price) - x(b.costShown) > 96" :x="x(b.outcome.price) - 6" y="20" font-size="14" font-weight="620" text-anchor="end">{{ margin(b.outcome.profit.value, f) }}</text>
-              <line :x1="x(b.outcome.price)" :x2="x(b.outcome.price)" y1="-6" y2="38" stroke="var(--ink)" stroke-width="3" />
-              <text :x="x(b.outcome.price) + 8" y="22" font-size="21" font-weight="680">{{ money(b.outcome.price, f) }}</text>
+              <text
+                v-if="x(b.outcome.price) - x(b.costShown) > 96"
+                :x="x(b.outcome.price) - 6"
+                y="20"
+                font-size="14"
+                font-weight="620"
+                text-anchor="end"
+              >
+                {{ margin(b.outcome.profit.value, f) }}
+              </text>
+              <line
+                :x1="x(b.outcome.price)"
+                :x2="x(b.outcome.price)"
+                y1="-6"
+                y2="38"
+                stroke="var(--ink)"
+                stroke-width="3"
+              />
+              <text :x="x(b.outcome.price) + 8" y="22" font-size="21" font-weight="680" class="post">
+                {{ money(b.outcome.price, f) }}
+              </text>
             </g>
           </svg>
-          <button class="hour" data-figure="hour" :data-band="b.methodId" :class="{ light: b.overMark > 0 || b.lateMinutes > 0 }" :title="'explain'" @click="explain(b.outcome.profitAnHour)">
-            <b>{{ anHour(b.outcome.profitAnHour.value, f) }}</b><span class="note">{{ b.overMark > 0 ? 'if it sold' : 'an hour' }}</span>
+          <button
+            class="hour"
+            data-figure="hour"
+            :data-band="b.methodId"
+            :class="{ light: b.overMark > 0 || b.lateMinutes > 0 }"
+            :title="'explain'"
+            @click="explain(b.outcome.profitAnHour)"
+          >
+            <b>{{ anHour(b.outcome.profitAnHour.value, f) }}</b><span class="note">{{
+              b.overMark > 0 ? 'if it sold' : 'an hour'
+            }}</span>
           </button>
           <div class="facts">
             <template v-if="b === chosen">
-              <button v-for="s in b.strata" :key="s.code" class="stratum" :data-figure="s.code" :data-band="b.methodId" @click="explain(b.cost.parts.find((p) => p.code === s.code))">
-                <svg width="14" height="14" aria-hidden="true"><rect width="14" height="14" :fill="`url(#st-${s.code})`" stroke="var(--ink)" /></svg>{{ s.label }} <b>{{ bare(s.shown, f) }}</b>
+              <button
+                v-for="s in b.strata"
+                :key="s.code"
+                class="stratum"
+                :data-figure="s.code"
+                :data-band="b.methodId"
+                @click="explain(b.cost.parts.find((p) => p.code === s.code))"
+              >
+                <svg width="14" height="14" aria-hidden="true">
+                  <rect width="14" height="14" :fill="`url(#st-${s.code})`" stroke="var(--ink)" /></svg
+                >{{ s.label }} <b>{{ bare(s.shown, f) }}</b>
               </button>
             </template>
             <div class="line">
-              <button data-figure="hands" :data-band="b.methodId" @click="explain(b.hands)"><b>{{ (b.hands.value / 60).toFixed(1) }}</b> min hands</button>
-              <span><b>{{ (b.clockSeconds / 60).toFixed(1) }}</b> min clock</span>
-              <span v-if="b.promise" :class="{ heat: b.lateMinutes > 0 }"><b>{{ moment(b.promise.at, f) }}</b> ready</span>
-              <span class="quiet"><Sign :kind="b.recipeSource === 'own-test' ? 'tested' : b.recipeSource === 'maker' ? 'maker' : 'assumed'" /> {{ sourceWord[b.recipeSource] }}</span>
-              <span v-if="b.overMark > 0" class="caution vd"><Sign kind="caution" /> {{ bare(b.overMark, f) }} over their mark</span>
-              <span v-if="b.lateMinutes > 0" class="heat vd"><Sign kind="heat" /> {{ duration(b.lateMinutes * 60) }} late</span>
+              <button data-figure="hands" :data-band="b.methodId" @click="explain(b.hands)">
+                <b>{{ (b.hands.value / 60).toFixed(1) }}</b> min hands
+              </button>
+              <span
+                ><b>{{ (b.clockSeconds / 60).toFixed(1) }}</b> min clock</span
+              >
+              <span v-if="b.promise" :class="{ heat: b.lateMinutes > 0 }"
+                ><b>{{ moment(b.promise.at, f) }}</b> ready</span
+              >
+              <span class="quiet"
+                ><Sign
+                  :kind="b.recipeSource === 'own-test' ? 'tested' : b.recipeSource === 'maker' ? 'maker' : 'assumed'"
+                />
+                {{ sourceWord[b.recipeSource] }}</span
+              >
+              <span v-if="b.overMark > 0" class="caution vd"
+                ><Sign kind="caution" /> {{ bare(b.overMark, f) }} over their mark</span
+              >
+              <span v-if="b.lateMinutes > 0" class="heat vd"
+                ><Sign kind="heat" /> {{ duration(b.lateMinutes * 60) }} late</span
+              >
               <span v-if="b.fits && i === 0" class="go vd"><Sign kind="go" /> most per hour</span>
             </div>
             <template v-if="b === chosen">
-              <p v-for="r in b.verdict.reasons" :key="r.code" class="caution small"><Sign kind="caution" /> with care: {{ r.sentence }}. {{ r.wouldWork }}.</p>
+              <p v-for="r in b.verdict.reasons" :key="r.code" class="caution small">
+                <Sign kind="caution" /> with care: {{ r.sentence }}. {{ r.wouldWork }}.
+              </p>
               <p class="line small">
-                <button data-figure="profit" @click="explain(b.outcome.profit)">profit a piece <b>{{ money(b.outcome.profit.value, f) }}</b></button>
-                <button data-figure="home" @click="explain(b.outcome.takeHomeAnHour)">take-home <b>{{ anHour(b.outcome.takeHomeAnHour.value, f) }}</b> an hour</button>
-                <span>in all <b>{{ money(b.total, f) }}</b></span>
+                <button data-figure="profit" @click="explain(b.outcome.profit)">
+                  profit a piece <b>{{ money(b.outcome.profit.value, f) }}</b>
+                </button>
+                <button data-figure="home" @click="explain(b.outcome.takeHomeAnHour)">
+                  take-home <b>{{ anHour(b.outcome.takeHomeAnHour.value, f) }}</b> an hour
+                </button>
+                <span
+                  >in all <b>{{ money(b.total, f) }}</b></span
+                >
                 <span>cost {{ bare(b.costLow, f) }} to {{ bare(b.costHigh, f) }} as 0 to 6 in 100 are spoiled</span>
               </p>
               <p class="note quiet">{{ b.priceHow }}. Left out: {{ b.leavesOut.join('; ') }}.</p>
             </template>
           </div>
         </section>
-        <button v-for="fold in comparison.folds" :key="fold.methodId" class="fold" :aria-expanded="openFold === fold.methodId" @click="openFold = openFold === fold.methodId ? '' : fold.methodId">
-          <Sign kind="no" /><b>{{ fold.name }}</b><span>{{ fold.reasons[0]?.sentence }}</span><span class="go">would work: {{ fold.reasons[0]?.wouldWork }}</span>
+        <button
+          v-for="fold in comparison.folds"
+          :key="fold.methodId"
+          class="fold"
+          :aria-expanded="openFold === fold.methodId"
+          @click="openFold = openFold === fold.methodId ? '' : fold.methodId"
+        >
+          <Sign kind="no" /><b>{{ fold.name }}</b
+          ><span>{{ fold.reasons[0]?.sentence }}</span
+          ><span class="go">would work: {{ fold.reasons[0]?.wouldWork }}</span>
           <template v-if="openFold === fold.methodId">
-            <template v-for="r in fold.reasons.slice(1)" :key="r.code"><span></span><span></span><span>{{ r.sentence }}</span><span class="go">{{ r.wouldWork }}</span></template>
+            <template v-for="r in fold.reasons.slice(1)" :key="r.code"
+              ><span></span><span></span><span>{{ r.sentence }}</span
+              ><span class="go">{{ r.wouldWork }}</span></template
+            >
           </template>
         </button>
       </div>
       <Scrubber :comparison="comparison" @quantity="(q) => (quantity = q)" />
     </template>
-    <Keys :hints="[['← →', 'pieces, on the scale'], ['1 2', 'open a band'], ['E', 'explain a figure'], ['W', 'what would make it work'], ['Enter', 'choose']]">
+    <Keys
+      :hints="[
+        ['← →', 'pieces, on the scale'],
+        ['1 2', 'open a band'],
+        ['E', 'explain a figure'],
+        ['W', 'what would make it work'],
+        ['Enter', 'choose'],
+      ]"
+    >
       <span style="margin-left: auto"><Sign kind="tested" /> tested here <Sign kind="maker" /> maker's word</span>
     </Keys>
   </div>
@@ -208,6 +365,14 @@ const spoken = (b: Schemas['Band']) =>
 }
 .band.open {
   background: var(--bleach);
+}
+.post {
+  paint-order: stroke;
+  stroke: var(--cotton);
+  stroke-width: 5px;
+}
+.open .post {
+  stroke: var(--bleach);
 }
 .name {
   display: grid;

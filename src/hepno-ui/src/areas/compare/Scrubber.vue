@@ -15,7 +15,14 @@ const costs = computed(() => props.comparison.bands.flatMap((b) => b.curve.map((
 const top = computed(() => Math.max(1, ...costs.value.filter((c) => c < 4 * Math.min(...costs.value))))
 const y = (cost: number) => 54 - Math.min(1, cost / top.value) * 50
 const dash = ['', '7 4', '2 3']
-const lines = computed(() => props.comparison.bands.map((b, i) => ({ name: b.name, dash: dash[i], d: b.curve.map((p, n) => `${n ? 'L' : 'M'}${x(p.pieces).toFixed(1)} ${y(p.cost).toFixed(1)}`).join(' '), last: b.curve.at(-1)?.cost ?? 0 })))
+const lines = computed(() =>
+  props.comparison.bands.map((b, i) => ({
+    name: b.name,
+    dash: dash[i],
+    d: b.curve.map((p, n) => `${n ? 'L' : 'M'}${x(p.pieces).toFixed(1)} ${y(p.cost).toFixed(1)}`).join(' '),
+    last: b.curve.at(-1)?.cost ?? 0,
+  })),
+)
 const said = computed(() => {
   const cheapest = [...props.comparison.bands].sort((a, b) => a.costShown - b.costShown)[0]
   return `${props.comparison.pieces} pieces${cheapest ? `, ${cheapest.name} cheapest at ${bare(cheapest.costShown, format())}` : ''}`
@@ -27,7 +34,16 @@ function onKey(event: KeyboardEvent): void {
   const now = props.comparison.pieces
   const next = marks.find((m) => m > now) ?? most.value
   const last = [...marks].reverse().find((m) => m < now) ?? 1
-  const to: Record<string, number> = { ArrowRight: event.shiftKey ? next : now + 1, ArrowUp: now + 1, ArrowLeft: event.shiftKey ? last : now - 1, ArrowDown: now - 1, PageUp: next, PageDown: last, Home: 1, End: most.value }
+  const to: Record<string, number> = {
+    ArrowRight: event.shiftKey ? next : now + 1,
+    ArrowUp: now + 1,
+    ArrowLeft: event.shiftKey ? last : now - 1,
+    ArrowDown: now - 1,
+    PageUp: next,
+    PageDown: last,
+    Home: 1,
+    End: most.value,
+  }
   const q = to[event.key]
   if (q === undefined) return
   event.preventDefault()
@@ -44,13 +60,52 @@ function drag(event: PointerEvent): void {
 <template>
   <div class="scrubber">
     <span class="small quiet">cost a piece</span>
-    <svg :viewBox="`-20 0 ${width + 40} 104`" class="drawn" role="slider" tabindex="0" aria-label="Pieces" :aria-valuenow="comparison.pieces" aria-valuemin="1" :aria-valuemax="2000" :aria-valuetext="said" @keydown="onKey" @pointerdown="drag" @pointermove="drag">
-      <path v-for="line in lines" :key="line.name" :d="line.d" fill="none" stroke="var(--ink)" stroke-width="1.8" :stroke-dasharray="line.dash" />
-      <text v-for="(line, i) in lines" :key="`n${line.name}`" :x="width" :y="Math.max(12, y(line.last) - 5 - i * 2)" font-size="12" text-anchor="end" fill="var(--ink-2)">{{ line.name }}</text>
+    <svg
+      :viewBox="`-20 0 ${width + 40} 104`"
+      class="drawn"
+      role="slider"
+      tabindex="0"
+      aria-label="Pieces"
+      :aria-valuenow="comparison.pieces"
+      aria-valuemin="1"
+      :aria-valuemax="2000"
+      :aria-valuetext="said"
+      @keydown="onKey"
+      @pointerdown="drag"
+      @pointermove="drag"
+    >
+      <path
+        v-for="line in lines"
+        :key="line.name"
+        :d="line.d"
+        fill="none"
+        stroke="var(--ink)"
+        stroke-width="1.8"
+        :stroke-dasharray="line.dash"
+      />
+      <text
+        v-for="(line, i) in lines"
+        :key="`n${line.name}`"
+        :x="width"
+        :y="Math.max(12, y(line.last) - 5 - i * 2)"
+        font-size="12"
+        text-anchor="end"
+        fill="var(--ink-2)"
+      >
+        {{ line.name }}
+      </text>
       <path :d="`M0 62H${width}`" stroke="var(--rule-strong)" />
-      <g v-for="m in marks" :key="m"><path :d="`M${x(m)} 58v8`" stroke="var(--rule-strong)" /><text :x="x(m)" y="80" font-size="13" text-anchor="middle" fill="var(--ink-2)">{{ m }}</text></g>
+      <g v-for="m in marks" :key="m">
+        <path :d="`M${x(m)} 58v8`" stroke="var(--rule-strong)" />
+        <text :x="x(m)" y="80" font-size="13" text-anchor="middle" fill="var(--ink-2)">{{ m }}</text>
+      </g>
       <path :d="`M${x(comparison.pieces)} 0V66`" stroke="var(--ink)" stroke-width="2.5" />
-      <g :transform="`translate(${x(comparison.pieces)} 68)`"><rect x="-28" width="56" height="28" fill="var(--ink)" /><text y="21" text-anchor="middle" font-size="19" font-weight="680" fill="var(--bleach)">{{ comparison.pieces }}</text></g>
+      <g :transform="`translate(${x(comparison.pieces)} 68)`">
+        <rect x="-28" width="56" height="28" fill="var(--ink)" />
+        <text y="21" text-anchor="middle" font-size="19" font-weight="680" fill="var(--bleach)">
+          {{ comparison.pieces }}
+        </text>
+      </g>
     </svg>
     <span class="small quiet">{{ comparison.pieces === shop.order?.ask.pieces ? 'as asked' : 'what if' }}</span>
   </div>

@@ -12,7 +12,11 @@ import { numbersStore } from '../numbers/store'
 const router = useRouter()
 const store = numbersStore()
 type FirstDay = Numbers & { pressName: string; pressKind: string; platenWidth: number; platenDepth: number }
-const value = computed<FirstDay | null>(() => (store.kept.value ? { ...store.kept.value.value, pressName: 'Press 1', pressKind: 'clamshell', platenWidth: 15, platenDepth: 15 } : null))
+const value = computed<FirstDay | null>(() =>
+  store.kept.value
+    ? { ...store.kept.value.value, pressName: 'Press 1', pressKind: 'clamshell', platenWidth: 15, platenDepth: 15 }
+    : null,
+)
 const wanted = ['Shop', 'Paper', 'Currency sign', 'Lengths', 'Temperatures']
 const fields = computed<Field<FirstDay>[]>(() => [
   ...(shopFields.filter((f) => wanted.includes(f.label)) as Field<FirstDay>[]),
@@ -20,7 +24,9 @@ const fields = computed<Field<FirstDay>[]>(() => [
   num<FirstDay>('Rent and the rest, an hour', 'overheadPerHour'),
   ...(weekFields as Field<FirstDay>[]),
   text<FirstDay>('Your press', 'pressName'),
-  text<FirstDay>('Kind of press', 'pressKind', { options: ['clamshell', 'swing-away', 'drawer', 'auto-open'].map((k) => ({ value: k, label: k })) }),
+  text<FirstDay>('Kind of press', 'pressKind', {
+    options: ['clamshell', 'swing-away', 'drawer', 'auto-open'].map((k) => ({ value: k, label: k })),
+  }),
   num<FirstDay>('Platen width, in', 'platenWidth'),
   num<FirstDay>('Platen depth, in', 'platenDepth'),
 ])
@@ -31,12 +37,52 @@ async function save(first: FirstDay): Promise<boolean> {
   const id = makeId()
   // the press first: a refusal there leaves the set-up open with everything typed
   const done = await attempt(async () => {
-    await ask(api.PUT('/api/presses/{id}', { params: { path: { id } }, body: { name: pressName, kind: pressKind, platenWidthIn: platenWidth, platenHeightIn: platenDepth, warmUpMinutes: 15, riseFPerMinute: 20, dropFPerMinute: 5, offsetF: null, equipment: { priceNew: 600, resale: 100, usefulYears: 5, productiveHoursAYear: 600, powerKw: 1.8, dutyShare: 0.35, upkeepPerHour: 0.12 }, cautions: 'The platen burns: gloves, and hands clear. Never leave it closed. Into the wall socket. The maker’s manual decides.' } }))
+    await ask(
+      api.PUT('/api/presses/{id}', {
+        params: { path: { id } },
+        body: {
+          name: pressName,
+          kind: pressKind,
+          platenWidthIn: platenWidth,
+          platenHeightIn: platenDepth,
+          warmUpMinutes: 15,
+          riseFPerMinute: 20,
+          dropFPerMinute: 5,
+          offsetF: null,
+          equipment: {
+            priceNew: 600,
+            resale: 100,
+            usefulYears: 5,
+            productiveHoursAYear: 600,
+            powerKw: 1.8,
+            dutyShare: 0.35,
+            upkeepPerHour: 0.12,
+          },
+          cautions:
+            'The platen burns: gloves, and hands clear. Never leave it closed. Into the wall socket. The maker’s manual decides.',
+        },
+      }),
+    )
   })
   if (!done || !(await store.save(numbers))) return false
   await attempt(async () => {
     const order = makeId()
-    await ask(api.PUT('/api/orders/{id}', { params: { path: { id: order } }, body: { customerId: null, styleId: null, colourwayId: null, sizes: [], placements: [], dueDate: null, dueTime: null, mark: null, note: null } }))
+    await ask(
+      api.PUT('/api/orders/{id}', {
+        params: { path: { id: order } },
+        body: {
+          customerId: null,
+          styleId: null,
+          colourwayId: null,
+          sizes: [],
+          placements: [],
+          dueDate: null,
+          dueTime: null,
+          mark: null,
+          note: null,
+        },
+      }),
+    )
     await take(order)
     await refresh()
     await router.push({ path: '/ask', query: { begin: order } })
@@ -51,7 +97,10 @@ async function save(first: FirstDay): Promise<boolean> {
     <p class="quiet">Five minutes. Every figure can be changed later under Numbers and Floor. Then the first ask.</p>
     <div class="drawing">
       <ThingEditor v-if="value" :value="value" :fields="fields" :save="save" title="The first day" />
-      <p class="note">A price needs three more things when you come to them: a style and a film or vinyl on the Shelf, and the maker's recipe on the Floor.</p>
+      <p class="note">
+        A price needs three more things when you come to them: a style and a film or vinyl on the Shelf, and the maker's
+        recipe on the Floor.
+      </p>
     </div>
   </div>
 </template>

@@ -18,7 +18,12 @@ const machine = (label: string, key: keyof Equipment, scale = 1): Field<Press> =
 
 export const pressFields: Field<Press>[] = [
   text('Name', 'name'),
-  choice('Kind', 'kind', { clamshell: 'clamshell', 'swing-away': 'swing-away', drawer: 'drawer', 'auto-open': 'auto-open' }),
+  choice('Kind', 'kind', {
+    clamshell: 'clamshell',
+    'swing-away': 'swing-away',
+    drawer: 'drawer',
+    'auto-open': 'auto-open',
+  }),
   num('Platen width, in', 'platenWidthIn'),
   num('Platen depth, in', 'platenHeightIn'),
   num('Cold to 300 °F, min', 'warmUpMinutes'),

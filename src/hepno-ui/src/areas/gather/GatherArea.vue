@@ -16,10 +16,15 @@ const amount = ref('')
 const reason = ref('')
 const f = computed(() => format())
 const order = computed(() => (shop.order?.station === 'gather' || shop.order?.facts.items.length ? shop.order : null))
-const load = () => attempt(async () => {
-  view.value = await ask(api.GET('/api/gather'))
-}, shop.said)
-watch(() => [shop.order?.id, shop.order?.version], () => void load(), { immediate: true })
+const load = () =>
+  attempt(async () => {
+    view.value = await ask(api.GET('/api/gather'))
+  }, shop.said)
+watch(
+  () => [shop.order?.id, shop.order?.version],
+  () => void load(),
+  { immediate: true },
+)
 
 // days are equal columns; a moment stands in its day by its share of the hours from 6 to 20
 const width = 760
@@ -42,7 +47,19 @@ function begin(what: 'approve' | 'deposit'): void {
 async function approve(): Promise<void> {
   const o = shop.order
   if (!o) return
-  if (await attempt(async () => void (await ask(api.POST('/api/orders/{id}/approve', { params: { path: { id: o.id } }, body: { by: by.value }, ...seen(o.version) }))), `Yes from ${by.value}, noted.`)) {
+  if (
+    await attempt(
+      async () =>
+        void (await ask(
+          api.POST('/api/orders/{id}/approve', {
+            params: { path: { id: o.id } },
+            body: { by: by.value },
+            ...seen(o.version),
+          }),
+        )),
+      `Yes from ${by.value}, noted.`,
+    )
+  ) {
     dialog.value = ''
     await refresh()
   }
@@ -50,7 +67,19 @@ async function approve(): Promise<void> {
 async function deposit(): Promise<void> {
   const o = shop.order
   if (!o) return
-  if (await attempt(async () => void (await ask(api.POST('/api/orders/{id}/deposit', { params: { path: { id: o.id } }, body: { amount: Number(amount.value), overrideReason: reason.value || null }, ...seen(o.version) }))), 'Noted. The list of what to buy is made.')) {
+  if (
+    await attempt(
+      async () =>
+        void (await ask(
+          api.POST('/api/orders/{id}/deposit', {
+            params: { path: { id: o.id } },
+            body: { amount: Number(amount.value), overrideReason: reason.value || null },
+            ...seen(o.version),
+          }),
+        )),
+      'Noted. The list of what to buy is made.',
+    )
+  ) {
     dialog.value = ''
     await refresh()
   }
@@ -59,7 +88,13 @@ async function tick(item: Schemas['GatherItem'] | undefined): Promise<void> {
   const o = shop.order
   if (!o || !item) return
   await attempt(async () => {
-    await ask(api.PUT('/api/orders/{id}/items/{itemId}', { params: { path: { id: o.id, itemId: item.id } }, body: { done: item.doneAt === null }, ...seen(o.version) }))
+    await ask(
+      api.PUT('/api/orders/{id}/items/{itemId}', {
+        params: { path: { id: o.id, itemId: item.id } },
+        body: { done: item.doneAt === null },
+        ...seen(o.version),
+      }),
+    )
     await refresh()
   })
 }
@@ -88,60 +123,164 @@ onUnmounted(() => {
   window.removeEventListener('hepno-act', act)
   stop()
 })
-const waiting = (lanes: Schemas['GatherLane'][]) => lanes.reduce((n, l) => n + l.threads.filter((t) => !t.done).length, 0)
+const waiting = (lanes: Schemas['GatherLane'][]) =>
+  lanes.reduce((n, l) => n + l.threads.filter((t) => !t.done).length, 0)
 </script>
 
 <template>
   <div class="area">
-    <h1 class="title">{{ !view || view.lanes.length === 0 ? 'Nothing is waited for.' : `${view.lanes.length === 1 ? 'One order waits' : `${view.lanes.length} orders wait`} for ${waiting(view.lanes)} ${waiting(view.lanes) === 1 ? 'thing' : 'things'}.` }}</h1>
+    <h1 class="title">
+      {{
+        !view || view.lanes.length === 0
+          ? 'Nothing is waited for.'
+          : `${view.lanes.length === 1 ? 'One order waits' : `${view.lanes.length} orders wait`} for ${waiting(view.lanes)} ${waiting(view.lanes) === 1 ? 'thing' : 'things'}.`
+      }}
+    </h1>
     <div class="drawing">
       <div v-if="view" class="axis">
         <span></span>
         <svg :viewBox="`0 0 ${width + 20} 26`" aria-hidden="true">
-          <g v-for="(d, i) in view.days" :key="d"><path :d="`M${i * dayWidth} 18v8`" stroke="var(--rule-strong)" /><text :x="i * dayWidth + 3" y="15" font-size="14">{{ day(d, f) }}</text></g>
+          <g v-for="(d, i) in view.days" :key="d">
+            <path :d="`M${i * dayWidth} 18v8`" stroke="var(--rule-strong)" />
+            <text :x="i * dayWidth + 3" y="15" font-size="14">{{ day(d, f) }}</text>
+          </g>
           <path :d="`M0 25.5H${width}`" stroke="var(--ink)" />
         </svg>
       </div>
-      <section v-for="lane in view?.lanes ?? []" :key="lane.orderId" class="lane" :class="{ inhand: lane.orderId === shop.inHand }" :aria-label="`${lane.code}, ${lane.customer}: ${lane.threads.filter((t) => !t.done).map((t) => t.text).join('; ')}. ${lane.spare}`">
-        <button class="who" @click="take(lane.orderId)"><b class="mono">{{ lane.code }}</b> {{ lane.what }}<span class="quiet small">{{ lane.customer }}</span></button>
+      <section
+        v-for="lane in view?.lanes ?? []"
+        :key="lane.orderId"
+        class="lane"
+        :class="{ inhand: lane.orderId === shop.inHand }"
+        :aria-label="`${lane.code}, ${lane.customer}: ${lane.threads
+          .filter((t) => !t.done)
+          .map((t) => t.text)
+          .join('; ')}. ${lane.spare}`"
+      >
+        <button class="who" @click="take(lane.orderId)">
+          <b class="mono">{{ lane.code }}</b> {{ lane.what }}<span class="quiet small">{{ lane.customer }}</span>
+        </button>
         <svg :viewBox="`0 0 ${width + 20} ${lane.threads.length * 20 + 22}`" aria-hidden="true">
           <path v-for="(d, i) in view!.days" :key="d" :d="`M${i * dayWidth} 0V400`" stroke="var(--rule)" />
           <path :d="`M${x(view!.now)} 0V400`" stroke="var(--ink)" stroke-width="2" />
           <g v-for="(t, i) in lane.threads" :key="t.id" :transform="`translate(0 ${14 + i * 20})`">
-            <path :d="t.at && !t.done ? `M${x(view!.now)} 0H${x(t.at)}` : `M${x(view!.now)} 0h14`" stroke="var(--ink)" :stroke-width="t.kind === 'buy' ? 2 : 1.5" :stroke-dasharray="t.done ? undefined : t.kind === 'person' ? '1 5' : '6 4'" />
-            <rect v-if="t.at && !t.done" :x="x(t.at) - 5" y="-5" width="10" height="10" :fill="lane.late ? 'var(--heat)' : 'var(--cotton)'" :stroke="lane.late ? 'var(--heat)' : 'var(--ink)'" stroke-width="1.6" :transform="t.kind === 'prepare' ? `rotate(45 ${x(t.at)} 0)` : undefined" />
-            <text :x="x(view!.now) + 20" y="4" font-size="13" class="over" :fill="t.done ? 'var(--ink-3)' : 'var(--ink)'">{{ t.done ? '' : '' }}{{ t.text }}{{ t.done ? ', here' : t.at ? `, ${moment(t.at, f)}` : '' }}</text>
+            <path
+              :d="t.at && !t.done ? `M${x(view!.now)} 0H${x(t.at)}` : `M${x(view!.now)} 0h14`"
+              stroke="var(--ink)"
+              :stroke-width="t.kind === 'buy' ? 2 : 1.5"
+              :stroke-dasharray="t.done ? undefined : t.kind === 'person' ? '1 5' : '6 4'"
+            />
+            <rect
+              v-if="t.at && !t.done"
+              :x="x(t.at) - 5"
+              y="-5"
+              width="10"
+              height="10"
+              :fill="lane.late ? 'var(--heat)' : 'var(--cotton)'"
+              :stroke="lane.late ? 'var(--heat)' : 'var(--ink)'"
+              stroke-width="1.6"
+              :transform="t.kind === 'prepare' ? `rotate(45 ${x(t.at)} 0)` : undefined"
+            />
+            <text
+              :x="x(view!.now) + 20"
+              y="4"
+              font-size="13"
+              class="over"
+              :fill="t.done ? 'var(--ink-3)' : 'var(--ink)'"
+            >
+              {{ t.done ? '' : '' }}{{ t.text }}{{ t.done ? ', here' : t.at ? `, ${moment(t.at, f)}` : '' }}
+            </text>
           </g>
-          <path v-if="lane.pressStart" :d="`M${x(lane.pressStart)} 2V${lane.threads.length * 20 + 4}`" stroke="var(--ink)" stroke-width="3.5" />
-          <text :x="Math.min(x(lane.pressStart ?? view!.now) + 8, 420)" :y="lane.threads.length * 20 + 17" font-size="13" font-weight="620" :fill="lane.late ? 'var(--heat)' : 'var(--go)'" class="over">{{ lane.pressStart ? `press ${moment(lane.pressStart, f)}; ` : '' }}{{ lane.spare }}</text>
-          <g v-if="lane.promisedAt && !beyond(lane.promisedAt)" :transform="`translate(${x(lane.promisedAt)} 2)`"><path d="M0 0V60" stroke="var(--ink)" stroke-dasharray="3 3" /><path d="M0 0h12l-4 4 4 4H0Z" fill="var(--bleach)" stroke="var(--ink)" /><text x="14" y="9" font-size="12">{{ clock(lane.promisedAt, f) }}</text></g>
+          <path
+            v-if="lane.pressStart"
+            :d="`M${x(lane.pressStart)} 2V${lane.threads.length * 20 + 4}`"
+            stroke="var(--ink)"
+            stroke-width="3.5"
+          />
+          <text
+            :x="Math.min(x(lane.pressStart ?? view!.now) + 8, 420)"
+            :y="lane.threads.length * 20 + 17"
+            font-size="13"
+            font-weight="620"
+            :fill="lane.late ? 'var(--heat)' : 'var(--go)'"
+            class="over"
+          >
+            {{ lane.pressStart ? `press ${moment(lane.pressStart, f)}; ` : '' }}{{ lane.spare }}
+          </text>
+          <g v-if="lane.promisedAt && !beyond(lane.promisedAt)" :transform="`translate(${x(lane.promisedAt)} 2)`">
+            <path d="M0 0V60" stroke="var(--ink)" stroke-dasharray="3 3" />
+            <path d="M0 0h12l-4 4 4 4H0Z" fill="var(--bleach)" stroke="var(--ink)" />
+            <text x="14" y="9" font-size="12">{{ clock(lane.promisedAt, f) }}</text>
+          </g>
         </svg>
       </section>
       <section v-if="order" class="list" aria-label="What to buy and prepare">
         <h2>{{ order.code }}: what to buy and prepare</h2>
-        <p v-if="order.facts.items.length === 0" class="small quiet">The list is made by their yes{{ order.deposit > 0 ? ' and the deposit' : '' }}. Until then nothing is bought or firmly planned.</p>
+        <p v-if="order.facts.items.length === 0" class="small quiet">
+          The list is made by their yes{{ order.deposit > 0 ? ' and the deposit' : '' }}. Until then nothing is bought
+          or firmly planned.
+        </p>
         <label v-for="item in order.facts.items" :key="item.id" class="item" :class="{ done: item.doneAt }">
-          <input type="checkbox" :checked="item.doneAt !== null" :disabled="order.facts.runStartedAt !== null" @change="tick(item)" />
-          <span>{{ item.text }}</span><span class="small quiet">{{ item.supplier || 'our own hands' }}</span><span class="fig">{{ item.cost > 0 ? money(item.cost, f) : '' }}</span><span class="small quiet">{{ item.doneAt ? 'here' : moment(item.expected, f) }}</span><Sign :kind="item.doneAt ? 'go' : 'maker'" />
+          <input
+            type="checkbox"
+            :checked="item.doneAt !== null"
+            :disabled="order.facts.runStartedAt !== null"
+            @change="tick(item)"
+          />
+          <span>{{ item.text }}</span><span class="small quiet">{{ item.supplier || 'our own hands' }}</span
+          ><span class="fig">{{ item.cost > 0 ? money(item.cost, f) : '' }}</span
+          ><span class="small quiet">{{ item.doneAt ? 'here' : moment(item.expected, f) }}</span
+          ><Sign :kind="item.doneAt ? 'go' : 'maker'" />
         </label>
         <p class="buttons">
           <button v-if="!order.facts.approval" class="go-button" @click="begin('approve')">Take their yes</button>
-          <button v-if="order.deposit > 0 && !order.facts.deposit" class="plain-button" :disabled="!order.facts.approval" @click="begin('deposit')">Note the deposit, {{ money(order.deposit, f) }}</button>
+          <button
+            v-if="order.deposit > 0 && !order.facts.deposit"
+            class="plain-button"
+            :disabled="!order.facts.approval"
+            @click="begin('deposit')"
+          >
+            Note the deposit, {{ money(order.deposit, f) }}
+          </button>
         </p>
       </section>
     </div>
-    <Keys :hints="[['Y', 'it came, or the next step'], ['O', 'go on without deposit'], ['Z', 'take back']]" />
-    <Dialog :visible="dialog === 'approve'" modal header="Their yes to the proof" :style="{ width: '480px', maxWidth: '94vw' }" @update:visible="dialog = ''">
+    <Keys
+      :hints="[
+        ['Y', 'it came, or the next step'],
+        ['O', 'go on without deposit'],
+        ['Z', 'take back'],
+      ]"
+    />
+    <Dialog
+      :visible="dialog === 'approve'"
+      modal
+      header="Their yes to the proof"
+      :style="{ width: '480px', maxWidth: '94vw' }"
+      @update:visible="dialog = ''"
+    >
       <form @submit.prevent="approve">
-        <label class="field">Who said yes to picture, size, place, colours and spelling?<input v-model="by" autofocus maxlength="200" /></label>
+        <label class="field"
+          >Who said yes to picture, size, place, colours and spelling?<input v-model="by" autofocus maxlength="200"
+        /></label>
         <p v-for="p in shop.problems" :key="p.code" class="problem" role="alert">{{ p.sentence }} {{ p.remedy }}</p>
         <p class="buttons"><button class="go-button" type="submit">Note the yes, now</button></p>
       </form>
     </Dialog>
-    <Dialog :visible="dialog === 'deposit'" modal header="The deposit" :style="{ width: '480px', maxWidth: '94vw' }" @update:visible="dialog = ''">
+    <Dialog
+      :visible="dialog === 'deposit'"
+      modal
+      header="The deposit"
+      :style="{ width: '480px', maxWidth: '94vw' }"
+      @update:visible="dialog = ''"
+    >
       <form @submit.prevent="deposit">
-        <label class="field">Paid, of {{ money(shop.order?.deposit ?? 0, f) }}<input v-model="amount" inputmode="decimal" autofocus /></label>
-        <label class="field" style="margin-top: 10px">Or why it goes on without<input v-model="reason" maxlength="200" /></label>
+        <label class="field"
+          >Paid, of {{ money(shop.order?.deposit ?? 0, f) }}<input v-model="amount" inputmode="decimal" autofocus
+        /></label>
+        <label class="field" style="margin-top: 10px"
+          >Or why it goes on without<input v-model="reason" maxlength="200"
+        /></label>
         <p v-for="p in shop.problems" :key="p.code" class="problem" role="alert">{{ p.sentence }} {{ p.remedy }}</p>
         <p class="buttons"><button class="go-button" type="submit">Note it</button></p>
       </form>

@@ -25,13 +25,38 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
   <div class="area">
     <h1 class="sr">Numbers</h1>
     <div v-if="n" class="drawing">
-      <svg viewBox="0 0 980 76" class="hour" role="img" :aria-label="`An hour of hands: wage ${money(n.wage, f)}, rent and the rest ${money(n.overheadPerHour, f)}`">
-        <rect :width="n.wage * scale" height="34" fill="url(#st-labour)" stroke="var(--ink)" /><rect :x="n.wage * scale" :width="n.overheadPerHour * scale" height="34" fill="url(#st-press)" stroke="var(--ink)" />
-        <text :x="n.wage * scale + n.overheadPerHour * scale + 14" y="26" font-size="24" font-weight="680">an hour of hands</text>
-        <text y="56" font-size="14">Wage <tspan font-weight="640">{{ money(n.wage, f) }}</tspan></text>
-        <text :x="n.wage * scale" y="56" font-size="14">Rent and the rest <tspan font-weight="640">{{ money(n.overheadPerHour, f) }}</tspan></text>
+      <svg
+        viewBox="0 0 980 76"
+        class="hour"
+        role="img"
+        :aria-label="`An hour of hands: wage ${money(n.wage, f)}, rent and the rest ${money(n.overheadPerHour, f)}`"
+      >
+        <rect :width="n.wage * scale" height="34" fill="url(#st-labour)" stroke="var(--ink)" />
+        <rect
+          :x="n.wage * scale"
+          :width="n.overheadPerHour * scale"
+          height="34"
+          fill="url(#st-press)"
+          stroke="var(--ink)"
+        />
+        <text :x="n.wage * scale + n.overheadPerHour * scale + 14" y="26" font-size="24" font-weight="680">
+          an hour of hands
+        </text>
+        <text y="56" font-size="14">
+          Wage
+          <tspan font-weight="640">{{ money(n.wage, f) }}</tspan>
+        </text>
+        <text :x="n.wage * scale" y="56" font-size="14">
+          Rent and the rest
+          <tspan font-weight="640">{{ money(n.overheadPerHour, f) }}</tspan>
+        </text>
       </svg>
-      <p class="policy">Price by <b>margin, {{ number(n.marginShare * 100, 2, f) }}%</b>, rounded up to <b>{{ money(n.roundingStep, f) }}</b>. Never under <b>{{ money(n.minimumCharge, f) }}</b> an order. Cards take <b>{{ number(n.feeShare * 100, 2, f) }}% + {{ money(n.feeFixed, f) }}</b> of all that is paid, tax included. Hands are charged <b>attended</b>.</p>
+      <p class="policy">
+        Price by <b>margin, {{ number(n.marginShare * 100, 2, f) }}%</b>, rounded up to
+        <b>{{ money(n.roundingStep, f) }}</b>. Never under <b>{{ money(n.minimumCharge, f) }}</b> an order. Cards take
+        <b>{{ number(n.feeShare * 100, 2, f) }}% + {{ money(n.feeFixed, f) }}</b> of all that is paid, tax included.
+        Hands are charged <b>attended</b>.
+      </p>
       <h2 class="head">Money and minutes</h2>
       <ThingEditor :value="n" :fields="moneyFields" :save="store.save" title="Money and minutes" />
       <p class="note quiet">Tax is yours to set with your adviser; Hepno only adds it up.</p>
@@ -39,9 +64,19 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
       <ThingEditor :value="n" :fields="weekFields" :save="store.save" title="Open hours" />
       <h2 class="head">The shop and how it writes</h2>
       <ThingEditor :value="n" :fields="shopFields" :save="store.save" title="The shop and how it writes" />
-      <p class="note quiet">Last good backup: {{ shop.line?.lastBackup || 'none yet' }}. One file anywhere: ./hepno backup FILE.</p>
+      <p class="note quiet">
+        Last good backup: {{ shop.line?.lastBackup || 'none yet' }}. One file anywhere: ./hepno backup FILE.
+      </p>
     </div>
-    <Keys :hints="[['Tab', 'next figure'], ['Enter', 'save'], ['Esc', 'as it was'], ['Z', 'take back']]"><span>sums are taken: 24+12</span></Keys>
+    <Keys
+      :hints="[
+        ['Tab', 'next figure'],
+        ['Enter', 'save'],
+        ['Esc', 'as it was'],
+        ['Z', 'take back'],
+      ]"
+      ><span>sums are taken: 24+12</span></Keys
+    >
   </div>
 </template>
 

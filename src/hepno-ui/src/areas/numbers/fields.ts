@@ -10,7 +10,8 @@ const format = (label: string, key: keyof Format, options?: Record<string, strin
   get: (n) => String(n.format[key]),
   set: (n, t) => {
     const now = n.format[key]
-    ;(n.format as unknown as Record<string, unknown>)[key] = typeof now === 'boolean' ? t === 'true' : typeof now === 'number' ? Number(t) : t
+    ;(n.format as unknown as Record<string, unknown>)[key] =
+      typeof now === 'boolean' ? t === 'true' : typeof now === 'number' ? Number(t) : t
   },
 })
 

@@ -22,8 +22,18 @@ export function numbersStore() {
         await send(value, kept.value?.version ?? 0)
       } catch (refused) {
         if (!(refused instanceof Refusal) || !refused.more.merged) throw refused
-        const { merged, differ, collide, version } = refused.more as { merged: Numbers; differ: string[]; collide: string[]; version: number }
-        shop.collision = { differ, collide, keepBoth: () => send(merged, version), keepMine: () => send(value, version) }
+        const { merged, differ, collide, version } = refused.more as {
+          merged: Numbers
+          differ: string[]
+          collide: string[]
+          version: number
+        }
+        shop.collision = {
+          differ,
+          collide,
+          keepBoth: () => send(merged, version),
+          keepMine: () => send(value, version),
+        }
       }
     }, 'Saved. Every price uses it from now on; sent quotes keep theirs.')
   }

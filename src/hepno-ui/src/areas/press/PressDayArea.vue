@@ -14,10 +14,20 @@ const day = ref('')
 const f = computed(() => format())
 async function load(): Promise<void> {
   await attempt(async () => {
-    view.value = await ask(api.GET('/api/press-day', { params: { query: { ...(day.value ? { day: day.value } : {}), ...(shop.inHand ? { inHand: shop.inHand } : {}) } } }))
+    view.value = await ask(
+      api.GET('/api/press-day', {
+        params: {
+          query: { ...(day.value ? { day: day.value } : {}), ...(shop.inHand ? { inHand: shop.inHand } : {}) },
+        },
+      }),
+    )
   }, shop.said)
 }
-watch(() => [shop.inHand, shop.order?.version, day.value], () => void load(), { immediate: true })
+watch(
+  () => [shop.inHand, shop.order?.version, day.value],
+  () => void load(),
+  { immediate: true },
+)
 
 const left = 130
 const width = 860
@@ -26,10 +36,12 @@ const to = computed(() => (view.value?.close ? Math.ceil(minuteOf(view.value.clo
 const x = (iso: string) => left + ((minuteOf(iso) - from.value) / (to.value - from.value)) * width
 const within = (iso: string) => Math.max(left, Math.min(left + width, x(iso)))
 const hours = computed(() => Array.from({ length: (to.value - from.value) / 60 + 1 }, (_, i) => from.value + i * 60))
-const lane = 150
-const ground = (t: number) => lane - 14 - ((t - 70) / 330) * 78
-const heat = (l: Schemas['PressLaneView']) => l.heat.map((p, i) => `${i ? 'L' : 'M'}${within(p.at)} ${ground(p.temperatureF)}`).join(' ')
-const shownHot = (t: number) => (t > 140 ? `${f.value.celsius ? Math.round(((t - 32) * 5) / 9) : Math.round(t)}°` : 'cold')
+const lane = computed(() => ((view.value?.lanes.length ?? 0) > 1 ? 150 : 230))
+const ground = (t: number) => lane.value - 14 - ((t - 70) / 330) * (lane.value - 72)
+const heat = (l: Schemas['PressLaneView']) =>
+  l.heat.map((p, i) => `${i ? 'L' : 'M'}${within(p.at)} ${ground(p.temperatureF)}`).join(' ')
+const shownHot = (t: number) =>
+  t > 140 ? `${f.value.celsius ? Math.round(((t - 32) * 5) / 9) : Math.round(t)}°` : 'cold'
 const today = computed(() => view.value?.day === view.value?.now.slice(0, 10))
 function shift(by: number): void {
   const at = new Date(`${view.value?.day ?? ''}T12:00:00Z`)
@@ -43,16 +55,23 @@ const chain = computed(() => {
   const last = p.parts.at(-1)!
   return [
     { text: `${p.work.readyCause}, ${moment(p.work.readyAt, f.value)}`, kind: 'ink' },
-    { text: `press ${p.work.pieces}, ${duration(p.work.pieces * p.work.minutesPerPiece * 60)}, ${moment(p.parts[0]!.start, f.value)} to ${clock(last.end, f.value)}`, kind: 'hot' },
+    {
+      text: `press ${p.work.pieces}, ${duration(p.work.pieces * p.work.minutesPerPiece * 60)}, ${moment(p.parts[0]!.start, f.value)} to ${clock(last.end, f.value)}`,
+      kind: 'hot',
+    },
     { text: `cool and pack ${duration(p.work.tailMinutes * 60)}`, kind: 'wait' },
     { text: `your slow tenth ${duration(p.work.slowTenthMinutes * 60)}, to the half hour`, kind: 'free' },
   ]
 })
 async function run(id: string): Promise<void> {
   await take(id)
-  if (await attempt(async () => void (await ask(api.POST('/api/runs/{id}/start', { params: { path: { id } } }))))) await router.push(`/run/${id}`)
+  if (await attempt(async () => void (await ask(api.POST('/api/runs/{id}/start', { params: { path: { id } } })))))
+    await router.push(`/run/${id}`)
 }
-const all = computed(() => [...(view.value?.lanes.flatMap((l) => l.batches.map((b) => b.orderId)) ?? []), ...(view.value?.tray.map((t) => t.orderId) ?? [])])
+const all = computed(() => [
+  ...(view.value?.lanes.flatMap((l) => l.batches.map((b) => b.orderId)) ?? []),
+  ...(view.value?.tray.map((t) => t.orderId) ?? []),
+])
 function onKey(event: KeyboardEvent): void {
   if (typing(event) || event.ctrlKey || event.metaKey) return
   const key = event.key.toLowerCase()
@@ -81,45 +100,174 @@ onUnmounted(() => {
   <div class="area">
     <div class="title">
       <h1>{{ view?.title }}</h1>
-      <span class="small"><button @click="shift(-1)"><kbd>[</kbd></button> <button @click="shift(1)"><kbd>]</kbd></button> day</span>
-      <span v-if="view" class="sums"><b>{{ view.lanes.reduce((n, l) => n + l.batches.length, 0) }}</b> batches <b>{{ duration(view.pressingMinutes * 60) }}</b> pressing <b>{{ view.heatChanges }}</b> changes of heat <span :class="{ heat: view.lateCount > 0 }"><b>{{ view.lateCount }}</b> late</span></span>
+      <span class="small"
+        ><button @click="shift(-1)"><kbd>[</kbd></button> <button @click="shift(1)"><kbd>]</kbd></button> day</span
+      >
+      <span v-if="view" class="sums"
+        ><b>{{ view.lanes.reduce((n, l) => n + l.batches.length, 0) }}</b> batches
+        <b>{{ duration(view.pressingMinutes * 60) }}</b> pressing <b>{{ view.heatChanges }}</b> changes of heat
+        <span :class="{ heat: view.lateCount > 0 }"
+          ><b>{{ view.lateCount }}</b> late</span
+        ></span
+      >
     </div>
     <div class="drawing">
-      <p v-if="view && view.lanes.length === 0" class="frame">No press on the Floor. <RouterLink to="/floor">Add your first press</RouterLink></p>
-      <p v-else-if="view && !view.open" class="frame">Closed. <button class="plain-button" @click="shift(1)">Next day</button></p>
-      <svg v-else-if="view" :viewBox="`0 0 1010 ${26 + view.lanes.length * lane}`" class="day" role="img" :aria-label="view.lanes.map((l) => `${l.name}: ${l.batches.map((b) => `${b.code}, ${b.pieces} pieces, ${clock(b.start, f)} to ${clock(b.end, f)}${b.lateMinutes > 0 ? ', late' : ''}`).join('; ') || 'nothing placed'}`).join('. ')">
-        <g v-for="h in hours" :key="h"><text :x="left + ((h - from) / (to - from)) * width" y="16" font-size="14" text-anchor="middle">{{ h / 60 }}</text><path :d="`M${left + ((h - from) / (to - from)) * width} 22V${26 + view.lanes.length * lane}`" stroke="var(--rule)" /></g>
+      <p v-if="view && view.lanes.length === 0" class="frame">
+        No press on the Floor. <RouterLink to="/floor">Add your first press</RouterLink>
+      </p>
+      <p v-else-if="view && !view.open" class="frame">
+        Closed. <button class="plain-button" @click="shift(1)">Next day</button>
+      </p>
+      <svg
+        v-else-if="view"
+        :viewBox="`0 0 1010 ${26 + view.lanes.length * lane}`"
+        class="day"
+        role="img"
+        :aria-label="
+          view.lanes
+            .map(
+              (l) =>
+                `${l.name}: ${l.batches.map((b) => `${b.code}, ${b.pieces} pieces, ${clock(b.start, f)} to ${clock(b.end, f)}${b.lateMinutes > 0 ? ', late' : ''}`).join('; ') || 'nothing placed'}`,
+            )
+            .join('. ')
+        "
+      >
+        <g v-for="h in hours" :key="h">
+          <text :x="left + ((h - from) / (to - from)) * width" y="16" font-size="14" text-anchor="middle">
+            {{ h / 60 }}
+          </text>
+          <path
+            :d="`M${left + ((h - from) / (to - from)) * width} 22V${26 + view.lanes.length * lane}`"
+            stroke="var(--rule)"
+          />
+        </g>
         <g v-for="(l, i) in view.lanes" :key="l.pressId" :transform="`translate(0 ${26 + i * lane})`">
           <path d="M0 0H1000" stroke="var(--ink)" />
-          <text y="24" font-size="20" font-weight="640">{{ l.name }}</text><text y="42" font-size="13" fill="var(--ink-2)">{{ l.kind }}</text>
-          <text y="72" font-size="26" font-weight="680" :fill="l.hottestF > 140 ? 'var(--heat)' : 'var(--ink-2)'">{{ shownHot(l.hottestF) }}</text>
-          <path v-if="l.heat.length > 1" :d="`${heat(l)} V${lane - 14} H${left} Z`" fill="var(--heat-wash)" stroke="none" />
-          <path v-if="l.heat.length > 1" :d="heat(l)" fill="none" :stroke="l.batches.length > 0 ? 'var(--heat)' : 'var(--ink-2)'" stroke-width="2.5" :stroke-dasharray="l.batches.length > 0 ? undefined : '2 4'" />
+          <text y="24" font-size="20" font-weight="640">{{ l.name }}</text>
+          <text y="42" font-size="13" fill="var(--ink-2)">{{ l.kind }}</text>
+          <text y="72" font-size="26" font-weight="680" :fill="l.hottestF > 140 ? 'var(--heat)' : 'var(--ink-2)'">
+            {{ shownHot(l.hottestF) }}
+          </text>
+          <path
+            v-if="l.heat.length > 1"
+            :d="`${heat(l)} V${lane - 14} H${left} Z`"
+            fill="var(--heat-wash)"
+            stroke="none"
+          />
+          <path
+            v-if="l.heat.length > 1"
+            :d="heat(l)"
+            fill="none"
+            :stroke="l.batches.length > 0 ? 'var(--heat)' : 'var(--ink-2)'"
+            stroke-width="2.5"
+            :stroke-dasharray="l.batches.length > 0 ? undefined : '2 4'"
+          />
           <g v-for="b in l.batches" :key="b.orderId + b.start" class="batch" @click="take(b.orderId)">
-            <rect :x="within(b.end)" :y="ground(b.temperatureF) - 20" :width="Math.max(0, within(b.coolUntil) - within(b.end))" height="20" fill="url(#hatch)" stroke="var(--ink)" />
-            <rect :x="within(b.start)" :y="ground(b.temperatureF) - 44" :width="Math.max(3, within(b.end) - within(b.start))" height="44" :fill="b.running ? 'var(--calico)' : 'var(--bleach)'" :stroke="b.lateMinutes > 0 ? 'var(--heat)' : 'var(--ink)'" :stroke-width="b.orderId === shop.inHand ? 3 : 1.5" />
-            <text :x="within(b.start) + 6" :y="ground(b.temperatureF) - 15" font-size="22" font-weight="680" class="over">{{ b.pieces }} <tspan font-size="13" class="mono">{{ b.code }}</tspan></text>
-            <text :x="within(b.start)" :y="ground(b.temperatureF) - 50" font-size="13" font-weight="620" class="over">{{ b.customer }}</text>
+            <rect
+              :x="within(b.end)"
+              :y="ground(b.temperatureF) - 20"
+              :width="Math.max(0, within(b.coolUntil) - within(b.end))"
+              height="20"
+              fill="url(#hatch)"
+              stroke="var(--ink)"
+            />
+            <rect
+              :x="within(b.start)"
+              :y="ground(b.temperatureF) - 44"
+              :width="Math.max(3, within(b.end) - within(b.start))"
+              height="44"
+              :fill="b.running ? 'var(--calico)' : 'var(--bleach)'"
+              :stroke="b.lateMinutes > 0 ? 'var(--heat)' : 'var(--ink)'"
+              :stroke-width="b.orderId === shop.inHand ? 3 : 1.5"
+            />
+            <text
+              :x="within(b.start) + 6"
+              :y="ground(b.temperatureF) - 15"
+              font-size="22"
+              font-weight="680"
+              class="over"
+            >
+              {{ b.pieces }}
+              <tspan font-size="13" class="mono">{{ b.code }}</tspan>
+            </text>
+            <text :x="within(b.start)" :y="ground(b.temperatureF) - 50" font-size="13" font-weight="620" class="over">
+              {{ b.customer }}
+            </text>
             <text :x="within(b.start) + 6" :y="ground(b.temperatureF) + 18" font-size="13">{{ b.temperature }}</text>
-            <text v-if="b.lateMinutes > 0" :x="Math.min(within(b.end) + 8, 640)" :y="ground(b.temperatureF) - 26" font-size="14" font-weight="620" fill="var(--heat)" class="over">{{ duration(b.lateMinutes * 60) }} late: {{ b.why }}</text>
+            <text
+              v-if="b.lateMinutes > 0"
+              :x="Math.min(within(b.end) + 8, 640)"
+              :y="ground(b.temperatureF) - 26"
+              font-size="14"
+              font-weight="620"
+              fill="var(--heat)"
+              class="over"
+            >
+              {{ duration(b.lateMinutes * 60) }} late: {{ b.why }}
+            </text>
           </g>
-          <text v-if="l.batches.length === 0" :x="left + 10" y="80" font-size="14" fill="var(--ink-2)">nothing placed: the press stays cold</text>
+          <text v-if="l.batches.length === 0" :x="left + 10" y="80" font-size="14" fill="var(--ink-2)">
+            nothing placed: the press stays cold
+          </text>
         </g>
-        <g v-if="today"><path :d="`M${within(view.now)} 20V${26 + view.lanes.length * lane}`" stroke="var(--ink)" stroke-width="2.5" /><rect :x="within(view.now) - 24" y="2" width="48" height="20" fill="var(--ink)" /><text :x="within(view.now)" y="17" font-size="14" font-weight="640" text-anchor="middle" fill="var(--bleach)">{{ clock(view.now, f) }}</text></g>
+        <g v-if="today">
+          <path
+            :d="`M${within(view.now)} 20V${26 + view.lanes.length * lane}`"
+            stroke="var(--ink)"
+            stroke-width="2.5"
+          />
+          <rect :x="within(view.now) - 24" y="2" width="48" height="20" fill="var(--ink)" />
+          <text :x="within(view.now)" y="17" font-size="14" font-weight="640" text-anchor="middle" fill="var(--bleach)">
+            {{ clock(view.now, f) }}
+          </text>
+        </g>
       </svg>
       <section v-if="placed" class="promise" aria-label="The order in hand">
-        <div><span class="small quiet">{{ placed.work.code }}: earliest honest promise</span><b :class="{ late: placed.lateMinutes > 0 }">{{ moment(placed.promiseAt, f) }}</b><span v-if="placed.lateMinutes > 0" class="heat small">{{ duration(placed.lateMinutes * 60) }} late: {{ placed.why }}</span></div>
-        <ol><li v-for="c in chain" :key="c.text" :class="c.kind">{{ c.text }}</li></ol>
-        <button v-if="shop.order?.station === 'press'" class="go-button" @click="run(shop.inHand)">Run it <kbd>R</kbd></button>
+        <div>
+          <span class="small quiet">{{ placed.work.code }}: earliest honest promise</span
+          ><b :class="{ late: placed.lateMinutes > 0 }">{{ moment(placed.promiseAt, f) }}</b
+          ><span v-if="placed.lateMinutes > 0" class="heat small"
+            >{{ duration(placed.lateMinutes * 60) }} late: {{ placed.why }}</span
+          >
+        </div>
+        <ol>
+          <li v-for="c in chain" :key="c.text" :class="c.kind">{{ c.text }}</li>
+        </ol>
+        <button v-if="shop.order?.station === 'press'" class="go-button" @click="run(shop.inHand)">
+          Run it <kbd>R</kbd>
+        </button>
       </section>
       <section v-if="view && view.tray.length > 0" class="tray" aria-label="Not on this day">
         <h2>Not on this day</h2>
-        <button v-for="t in view.tray" :key="t.orderId" :class="{ crop: t.orderId === shop.inHand }" @click="take(t.orderId)">
-          <span class="block" :style="{ width: `${Math.max(34, Math.min(240, (t.minutes / (to - from)) * 992 * 0.87))}px` }">{{ number(t.minutes, 0, f) }} min</span><span><b class="mono">{{ t.code }}</b> {{ t.what }}</span><span class="small" :class="t.late ? 'heat' : 'quiet'">{{ t.note }}</span>
+        <button
+          v-for="t in view.tray"
+          :key="t.orderId"
+          :class="{ crop: t.orderId === shop.inHand }"
+          @click="take(t.orderId)"
+        >
+          <span
+            class="block"
+            :style="{ width: `${Math.max(34, Math.min(240, (t.minutes / (to - from)) * 992 * 0.87))}px` }"
+            >{{ number(t.minutes, 0, f) }} min</span
+          ><span
+            ><b class="mono">{{ t.code }}</b> {{ t.what }}</span
+          ><span class="small" :class="t.late ? 'heat' : 'quiet'">{{ t.note }}</span>
         </button>
       </section>
     </div>
-    <Keys :hints="[['← →', 'another batch'], ['[ ]', 'day'], ['R', 'run it']]"><span style="margin-left: auto"><svg width="30" height="12" aria-hidden="true"><rect width="30" height="12" fill="url(#hatch)" stroke="var(--ink)" /></svg> on the rack, cooling</span></Keys>
+    <Keys
+      :hints="[
+        ['← →', 'another batch'],
+        ['[ ]', 'day'],
+        ['R', 'run it'],
+      ]"
+      ><span style="margin-left: auto"
+        ><svg width="30" height="12" aria-hidden="true">
+          <rect width="30" height="12" fill="url(#hatch)" stroke="var(--ink)" />
+        </svg>
+        on the rack, cooling</span
+      ></Keys
+    >
   </div>
 </template>
 

@@ -37,20 +37,47 @@ const passes = computed(() => view.value?.passes ?? [])
 const left = computed(() => tasksLeft(state.value?.todo ?? [], box.waiting.value, fromEnd.value))
 const racked = computed(() => new Set(rack.value.map((r) => keyOf(r.task))))
 const current = computed(() => left.value.find((t) => !racked.value.has(keyOf(t))))
-const pass = computed(() => passes.value[(current.value ?? rack.value[0]?.task)?.pass === undefined ? 0 : (current.value ?? rack.value[0]!.task).pass - 1])
+const pass = computed(
+  () =>
+    passes.value[
+      (current.value ?? rack.value[0]?.task)?.pass === undefined ? 0 : (current.value ?? rack.value[0]!.task).pass - 1
+    ],
+)
 /** The piece the verdict keys judge: the oldest on the rack, else the one in hand. */
 const judged = computed(() => rack.value[0]?.task ?? current.value)
-const seconds = computed(() => (phase.value === 'press' && pass.value ? pass.value.dwellSeconds - (now.value - closedAt.value) / 1000 : 0))
-const over = computed(() => phase.value === 'press' && pass.value !== undefined && seconds.value < -pass.value.slackSeconds)
-const level = computed(() => (phase.value === 'press' && pass.value ? Math.max(0, Math.min(1, seconds.value / pass.value.dwellSeconds)) : 0))
+const seconds = computed(() =>
+  phase.value === 'press' && pass.value ? pass.value.dwellSeconds - (now.value - closedAt.value) / 1000 : 0,
+)
+const over = computed(
+  () => phase.value === 'press' && pass.value !== undefined && seconds.value < -pass.value.slackSeconds,
+)
+const level = computed(() =>
+  phase.value === 'press' && pass.value ? Math.max(0, Math.min(1, seconds.value / pass.value.dwellSeconds)) : 0,
+)
 const name = (t: Task) => `${t.pieceNo}${t.attempt > 1 ? ` again` : ''}`
 const done = computed(() => view.value !== null && state.value !== null && left.value.length === 0)
-const verb = computed(() => (held.value ? 'Held' : done.value ? 'Done' : phase.value === 'lay' ? (current.value ? 'Lay' : 'Peel') : over.value ? 'Lift now' : seconds.value <= 0 ? 'Lift' : 'Press'))
+const verb = computed(() =>
+  held.value
+    ? 'Held'
+    : done.value
+      ? 'Done'
+      : phase.value === 'lay'
+        ? current.value
+          ? 'Lay'
+          : 'Peel'
+        : over.value
+          ? 'Lift now'
+          : seconds.value <= 0
+            ? 'Lift'
+            : 'Press',
+)
 const count = computed(() => {
   if (held.value || phase.value === 'lay') return ''
   return seconds.value >= 0 ? String(Math.ceil(seconds.value)) : `+${Math.floor(-seconds.value)}`
 })
-const said = computed(() => (phase.value === 'press' && [10, 5, 0].includes(Math.ceil(seconds.value)) ? `${Math.ceil(seconds.value)} seconds` : ''))
+const said = computed(() =>
+  phase.value === 'press' && [10, 5, 0].includes(Math.ceil(seconds.value)) ? `${Math.ceil(seconds.value)} seconds` : '',
+)
 const caution = computed(() => [pass.value?.caution, view.value?.pressCautions].filter(Boolean)[0] ?? '')
 const coldIn = computed(() => (rack.value[0] ? Math.ceil((rack.value[0].cold - now.value) / 1000) : 0))
 
@@ -87,7 +114,8 @@ function step(): void {
     return
   }
   phase.value = 'lay'
-  if (pass.value.peel !== 'hot') rack.value = [...rack.value, { task: current.value, cold: performance.now() + pass.value.peelAfterSeconds * 1000 }]
+  if (pass.value.peel !== 'hot')
+    rack.value = [...rack.value, { task: current.value, cold: performance.now() + pass.value.peelAfterSeconds * 1000 }]
 }
 function back(): void {
   if (phase.value === 'press') phase.value = 'lay'
@@ -113,7 +141,16 @@ async function verdict(kind: 'good' | 'spoiled', reason: string | null = null): 
   const secondsOnPiece = Math.round((at - sinceVerdict) / 100) / 10
   sinceVerdict = at
   if (keyOf(task) === keyOf(current.value ?? task)) phase.value = 'lay'
-  await box.add(eventId, { pieceNo: task.pieceNo, attempt: task.attempt, pass: task.pass, size: task.size, verdict: kind, reason, takesBack: null, secondsOnPiece })
+  await box.add(eventId, {
+    pieceNo: task.pieceNo,
+    attempt: task.attempt,
+    pass: task.pass,
+    size: task.size,
+    verdict: kind,
+    reason,
+    takesBack: null,
+    secondsOnPiece,
+  })
   mine.value = [...mine.value, { eventId, task, at }]
 }
 function spoil(): void {
@@ -134,7 +171,16 @@ async function takeBack(): Promise<void> {
   if (!last) return
   mine.value = mine.value.slice(0, -1)
   const { pieceNo, attempt, pass: p, size } = last.task
-  await box.add(makeId(), { pieceNo, attempt, pass: p, size, verdict: 'taken-back', reason: null, takesBack: last.eventId, secondsOnPiece: 0 })
+  await box.add(makeId(), {
+    pieceNo,
+    attempt,
+    pass: p,
+    size,
+    verdict: 'taken-back',
+    reason: null,
+    takesBack: last.eventId,
+    secondsOnPiece: 0,
+  })
 }
 async function leave(sure: boolean): Promise<void> {
   if (phase.value === 'press' && !sure) {
@@ -201,7 +247,10 @@ onMounted(async () => {
   window.addEventListener('keydown', onKey, { capture: true })
   await box.open()
   await load()
-  timer = setInterval(() => (now.value = performance.now()), matchMedia('(prefers-reduced-motion: reduce)').matches ? 1000 : 100)
+  timer = setInterval(
+    () => (now.value = performance.now()),
+    matchMedia('(prefers-reduced-motion: reduce)').matches ? 1000 : 100,
+  )
   stop = onChange((kind, changed) => void (changed === id && (kind === 'run' || kind === 'order') && load()))
 })
 onUnmounted(() => {
@@ -218,49 +267,140 @@ onUnmounted(() => {
     <header>
       <button class="leave" @pointerup="tap($event, () => leave(false))"><kbd>Esc</kbd> Leave</button>
       <b class="mono">{{ view?.code }}</b><span class="who">{{ view?.customer }}</span>
-      <span class="right"><b>{{ view?.press }}</b><span v-if="pass?.setPoint">set {{ pass.setPoint }}</span><span v-else class="caution">not yet tested: at the dial's word</span><span v-if="view?.ends" class="go">planned to end {{ view.ends }}</span><span v-if="box.lost.value" class="heat" role="alert">{{ box.waiting.value.length }} kept here, not sent yet</span></span>
+      <span class="right"
+        ><b>{{ view?.press }}</b
+        ><span v-if="pass?.setPoint">set {{ pass.setPoint }}</span
+        ><span v-else class="caution">not yet tested: at the dial's word</span
+        ><span v-if="view?.ends" class="go">planned to end {{ view.ends }}</span
+        ><span v-if="box.lost.value" class="heat" role="alert"
+          >{{ box.waiting.value.length }} kept here, not sent yet</span
+        ></span
+      >
     </header>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <template v-else-if="view && state">
-      <section class="field" :class="{ wait: held, over }" :aria-label="`${verb} piece ${current ? name(current) : ''}`">
-        <div v-for="layer in ['paper', 'hot']" :key="layer" class="layer" :class="layer" :aria-hidden="layer === 'hot'" :style="layer === 'hot' ? { clipPath: `inset(${over ? 0 : (1 - level) * 100}% 0 0 0)` } : undefined">
-          <div class="verb">{{ verb }}<span class="what">{{ done ? `${state.good} good` : current && pass ? `${pass.place}, size ${current.size}` : rack[0] ? `piece ${name(rack[0].task)}` : '' }}</span></div>
+      <section
+        class="field"
+        :class="{ wait: held, over }"
+        :aria-label="`${verb} piece ${current ? name(current) : ''}`"
+      >
+        <div
+          v-for="layer in ['paper', 'hot']"
+          :key="layer"
+          class="layer"
+          :class="layer"
+          :aria-hidden="layer === 'hot'"
+          :style="layer === 'hot' ? { clipPath: `inset(${over ? 0 : (1 - level) * 100}% 0 0 0)` } : undefined"
+        >
+          <div class="verb">
+            {{ verb
+            }}<span class="what">{{
+              done
+                ? `${state.good} good`
+                : current && pass
+                  ? `${pass.place}, size ${current.size}`
+                  : rack[0]
+                    ? `piece ${name(rack[0].task)}`
+                    : ''
+            }}</span>
+          </div>
           <div v-if="count" class="count">{{ count }}<small>s</small></div>
           <div v-else-if="!done && current && pass" class="lay">
-            <p>piece <b>{{ name(current) }}</b>, {{ pass.size }}</p>
+            <p>
+              piece <b>{{ name(current) }}</b>, {{ pass.size }}
+            </p>
             <p>{{ pass.side }}</p>
             <p class="key"><kbd>Enter</kbd> closed</p>
           </div>
-          <div v-else-if="done" class="lay"><p>All {{ view.pieces }} are good. Rack empty, press off and unplugged.</p></div>
+          <div v-else-if="done" class="lay">
+            <p>All {{ view.pieces }} are good. Rack empty, press off and unplugged.</p>
+          </div>
         </div>
       </section>
       <section class="side" aria-label="Pieces">
-        <div class="mean"><span>Meanwhile</span><b v-if="rack[0]">Peel {{ name(rack[0].task) }}</b><b v-else>Rack empty</b><span v-if="rack[0]" :class="{ go: coldIn <= 0 }">{{ coldIn <= 0 ? "it's ready" : `in ${coldIn} s` }}</span></div>
-        <div class="mean"><span>Then</span><b v-if="phase === 'press' && current">Lift {{ name(current) }}</b><b v-else-if="left[1]">Lay {{ name(left.find((t) => !racked.has(keyOf(t)) && t !== current) ?? left[1]) }}</b><b v-else>Count</b><span v-if="fromEnd">from the end</span></div>
-        <div class="of"><b data-test="piece">{{ current ? name(current) : judged ? name(judged) : view.pieces }}</b> of {{ view.pieces }}<span class="tally"><span data-test="good">{{ state.good }} good</span><span class="heat" data-test="spoiled">{{ state.spoiled }} spoiled</span></span></div>
-        <SizeRows :state="state" :passes="passes.length" :waiting="box.waiting.value" :racked="rack.map((r) => r.task)" :current="phase === 'press' ? current : undefined" />
-        <p v-if="state.notCounted.length > 0" class="caution twice" role="status">Judged twice, kept, not counted: {{ state.notCounted.map((e) => `${e.pieceNo} (${e.verdict})`).slice(0, 4).join(', ') }}</p>
+        <div class="mean">
+          <span>Meanwhile</span><b v-if="rack[0]">Peel {{ name(rack[0].task) }}</b
+          ><b v-else>Rack empty</b
+          ><span v-if="rack[0]" :class="{ go: coldIn <= 0 }">{{ coldIn <= 0 ? "it's ready" : `in ${coldIn} s` }}</span>
+        </div>
+        <div class="mean">
+          <span>Then</span><b v-if="phase === 'press' && current">Lift {{ name(current) }}</b
+          ><b v-else-if="left[1]">Lay {{ name(left.find((t) => !racked.has(keyOf(t)) && t !== current) ?? left[1]) }}</b
+          ><b v-else>Count</b><span v-if="fromEnd">from the end</span>
+        </div>
+        <div class="of">
+          <b data-test="piece">{{ current ? name(current) : judged ? name(judged) : view.pieces }}</b> of
+          {{ view.pieces
+          }}<span class="tally"
+            ><span data-test="good">{{ state.good }} good</span
+            ><span class="heat" data-test="spoiled">{{ state.spoiled }} spoiled</span></span
+          >
+        </div>
+        <SizeRows
+          :state="state"
+          :passes="passes.length"
+          :waiting="box.waiting.value"
+          :racked="rack.map((r) => r.task)"
+          :current="phase === 'press' ? current : undefined"
+        />
+        <p v-if="state.notCounted.length > 0" class="caution twice" role="status">
+          Judged twice, kept, not counted:
+          {{
+            state.notCounted
+              .map((e) => `${e.pieceNo} (${e.verdict})`)
+              .slice(0, 4)
+              .join(', ')
+          }}
+        </p>
         <p v-if="box.refused.value" class="heat twice" role="alert">{{ box.refused.value }}</p>
       </section>
       <div class="recipe">
-        <div><b>{{ pass?.temperature }}</b> <span>{{ pass?.temperatureOther }}</span></div>
-        <div><b>{{ pass?.dwellSeconds }} s</b></div>
-        <div><b>{{ pass?.pressure }}</b></div>
-        <div><b>{{ pass?.peel }} peel</b></div>
+        <div>
+          <b>{{ pass?.temperature }}</b> <span>{{ pass?.temperatureOther }}</span>
+        </div>
+        <div>
+          <b>{{ pass?.dwellSeconds }} s</b>
+        </div>
+        <div>
+          <b>{{ pass?.pressure }}</b>
+        </div>
+        <div>
+          <b>{{ pass?.peel }} peel</b>
+        </div>
       </div>
-      <div class="hazard"><i></i><b>{{ caution }}</b></div>
+      <div class="hazard">
+        <i></i><b>{{ caution }}</b>
+      </div>
       <footer v-if="choosing" class="reasons" role="group" aria-label="Why is it spoiled?">
-        <button v-for="(r, i) in view.reasons" :key="r" @pointerup="tap($event, () => finish(r))"><kbd>{{ i + 1 }}</kbd> {{ r }}</button>
+        <button v-for="(r, i) in view.reasons" :key="r" @pointerup="tap($event, () => finish(r))">
+          <kbd>{{ i + 1 }}</kbd> {{ r }}
+        </button>
       </footer>
       <footer v-else>
-        <button class="spoiled" :disabled="!judged" @pointerup="tap($event, spoil)"><b>Spoiled</b><span v-if="judged">piece {{ name(judged) }} <kbd>X</kbd></span></button>
-        <button @pointerup="tap($event, back)"><b>Back</b><span><kbd>B</kbd></span></button>
-        <button @pointerup="tap($event, hold)"><b>{{ held ? 'Go on' : 'Hold' }}</b><span><kbd>H</kbd></span></button>
-        <button @pointerup="tap($event, step)"><b>{{ phase === 'lay' ? 'Close' : 'Lift' }}</b><span><kbd>Enter</kbd></span></button>
-        <button class="good" :disabled="!judged" @pointerup="tap($event, () => verdict('good'))"><b>{{ done ? 'All done' : 'Good' }}</b><span v-if="judged">piece {{ name(judged) }} <kbd>Space</kbd></span></button>
+        <button class="spoiled" :disabled="!judged" @pointerup="tap($event, spoil)">
+          <b>Spoiled</b><span v-if="judged">piece {{ name(judged) }} <kbd>X</kbd></span>
+        </button>
+        <button @pointerup="tap($event, back)">
+          <b>Back</b><span><kbd>B</kbd></span>
+        </button>
+        <button @pointerup="tap($event, hold)">
+          <b>{{ held ? 'Go on' : 'Hold' }}</b
+          ><span><kbd>H</kbd></span>
+        </button>
+        <button @pointerup="tap($event, step)">
+          <b>{{ phase === 'lay' ? 'Close' : 'Lift' }}</b
+          ><span><kbd>Enter</kbd></span>
+        </button>
+        <button class="good" :disabled="!judged" @pointerup="tap($event, () => verdict('good'))">
+          <b>{{ done ? 'All done' : 'Good' }}</b
+          ><span v-if="judged">piece {{ name(judged) }} <kbd>Space</kbd></span>
+        </button>
       </footer>
     </template>
-    <div v-if="leaving" class="ask" role="alertdialog" aria-label="The press is closed"><p>The press is closed. Leave all the same?</p><p><kbd>Enter</kbd> leave <kbd>Esc</kbd> stay</p></div>
+    <div v-if="leaving" class="ask" role="alertdialog" aria-label="The press is closed">
+      <p>The press is closed. Leave all the same?</p>
+      <p><kbd>Enter</kbd> leave <kbd>Esc</kbd> stay</p>
+    </div>
     <span class="sr" aria-live="assertive">{{ verb }}</span><span class="sr" aria-live="polite">{{ said }}</span>
   </div>
 </template>

@@ -5,19 +5,37 @@ import type { Waiting } from './outbox'
 import { keyOf, pendingVerdicts, type Task } from './tasks'
 
 /** Pieces by size: teal good, hatched on the rack, cross spoiled, vermilion in the press. */
-const props = defineProps<{ state: Schemas['RunState']; passes: number; waiting: Waiting[]; racked: Task[]; current: Task | undefined }>()
+const props = defineProps<{
+  state: Schemas['RunState']
+  passes: number
+  waiting: Waiting[]
+  racked: Task[]
+  current: Task | undefined
+}>()
 const rows = computed(() => {
   const pending = pendingVerdicts(props.waiting)
   const rack = new Set(props.racked.map((t) => t.pieceNo))
   return props.state.sizes.map((s) => ({
     size: s.size,
-    spoiled: s.spoiled + [...pending.values()].filter((w) => w.body.verdict === 'spoiled' && w.body.size === s.size).length,
+    spoiled:
+      s.spoiled + [...pending.values()].filter((w) => w.body.verdict === 'spoiled' && w.body.size === s.size).length,
     pieces: props.state.pieces
       .filter((p) => p.size === s.size)
       .map((p) => {
         const mine = pending.get(keyOf({ pieceNo: p.pieceNo, attempt: p.attempt, pass: p.passes + 1 }))
         const good = p.standing === 'good' || (mine?.body.verdict === 'good' && p.passes + 1 === props.passes)
-        return { no: p.pieceNo, kind: good ? 'good' : p.pieceNo === props.current?.pieceNo ? 'press' : rack.has(p.pieceNo) ? 'rack' : p.standing === 'between' || mine?.body.verdict === 'good' ? 'between' : 'todo' }
+        return {
+          no: p.pieceNo,
+          kind: good
+            ? 'good'
+            : p.pieceNo === props.current?.pieceNo
+              ? 'press'
+              : rack.has(p.pieceNo)
+                ? 'rack'
+                : p.standing === 'between' || mine?.body.verdict === 'good'
+                  ? 'between'
+                  : 'todo',
+        }
       }),
   }))
 })
@@ -27,12 +45,40 @@ const rowHeight = computed(() => Math.min(37, 220 / Math.max(1, rows.value.lengt
 </script>
 
 <template>
-  <svg :viewBox="`0 0 420 ${rows.length * rowHeight}`" class="rows" role="img" :aria-label="rows.map((r) => `${r.size}: ${r.pieces.filter((p) => p.kind === 'good').length} of ${r.pieces.length} good, ${r.spoiled} spoiled`).join('; ')">
+  <svg
+    :viewBox="`0 0 420 ${rows.length * rowHeight}`"
+    class="rows"
+    role="img"
+    :aria-label="
+      rows
+        .map(
+          (r) =>
+            `${r.size}: ${r.pieces.filter((p) => p.kind === 'good').length} of ${r.pieces.length} good, ${r.spoiled} spoiled`,
+        )
+        .join('; ')
+    "
+  >
     <g v-for="(r, i) in rows" :key="r.size" :transform="`translate(0 ${i * rowHeight})`">
       <text y="24" font-size="26" font-weight="640">{{ r.size }}</text>
-      <g v-for="n in r.spoiled" :key="`s${n}`" :transform="`translate(${66 + (n - 1) * (side + 2)} 2)`"><rect :width="side" :height="side" fill="var(--bleach)" stroke="var(--ink)" /><path :d="`M${side * 0.25} ${side * 0.25} ${side * 0.75} ${side * 0.75}M${side * 0.75} ${side * 0.25} ${side * 0.25} ${side * 0.75}`" stroke="var(--heat)" stroke-width="3" /></g>
+      <g v-for="n in r.spoiled" :key="`s${n}`" :transform="`translate(${66 + (n - 1) * (side + 2)} 2)`">
+        <rect :width="side" :height="side" fill="var(--bleach)" stroke="var(--ink)" />
+        <path
+          :d="`M${side * 0.25} ${side * 0.25} ${side * 0.75} ${side * 0.75}M${side * 0.75} ${side * 0.25} ${side * 0.25} ${side * 0.75}`"
+          stroke="var(--heat)"
+          stroke-width="3"
+        />
+      </g>
       <g v-for="(p, n) in r.pieces" :key="p.no" :transform="`translate(${66 + (n + r.spoiled) * (side + 2)} 2)`">
-        <rect :width="side" :height="side" :fill="{ good: 'var(--go)', press: 'var(--heat)', rack: 'url(#hatch)', between: 'var(--go-wash)', todo: 'none' }[p.kind]" :stroke="p.kind === 'todo' ? 'var(--rule-strong)' : 'var(--ink)'" />
+        <rect
+          :width="side"
+          :height="side"
+          :fill="
+            { good: 'var(--go)', press: 'var(--heat)', rack: 'url(#hatch)', between: 'var(--go-wash)', todo: 'none' }[
+              p.kind
+            ]
+          "
+          :stroke="p.kind === 'todo' ? 'var(--rule-strong)' : 'var(--ink)'"
+        />
       </g>
     </g>
   </svg>

@@ -39,7 +39,8 @@ export function outbox(run: string, answered: (state: Schemas['RunState']) => vo
   let closed = false
   let last = 0
 
-  const store = (mode: IDBTransactionMode) => db!.transaction('events', mode, { durability: 'strict' }).objectStore('events')
+  const store = (mode: IDBTransactionMode) =>
+    db!.transaction('events', mode, { durability: 'strict' }).objectStore('events')
 
   async function open(): Promise<void> {
     db = await database()
@@ -70,7 +71,12 @@ export function outbox(run: string, answered: (state: Schemas['RunState']) => vo
       while (waiting.value.length > 0 && !closed) {
         const [next] = waiting.value
         try {
-          const state = await ask(api.PUT('/api/runs/{id}/events/{eventId}', { params: { path: { id: run, eventId: next!.eventId } }, body: next!.body }))
+          const state = await ask(
+            api.PUT('/api/runs/{id}/events/{eventId}', {
+              params: { path: { id: run, eventId: next!.eventId } },
+              body: next!.body,
+            }),
+          )
           lost.value = false
           await forget(next!)
           answered(state)

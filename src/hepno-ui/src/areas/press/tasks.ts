@@ -2,7 +2,8 @@ import type { Schemas } from '../../api/client'
 import type { Waiting } from './outbox'
 
 export type Task = Schemas['RunTask']
-export const keyOf = (t: { pieceNo: number; attempt: number; pass: number }): string => `${t.pieceNo}.${t.attempt}.${t.pass}`
+export const keyOf = (t: { pieceNo: number; attempt: number; pass: number }): string =>
+  `${t.pieceNo}.${t.attempt}.${t.pass}`
 
 /** Verdicts of this device that the server has not answered yet, by piece. */
 export function pendingVerdicts(waiting: Waiting[]): Map<string, Waiting> {
@@ -17,7 +18,9 @@ export function pendingVerdicts(waiting: Waiting[]): Map<string, Waiting> {
 /** What this device has still to do: the server's list less what is judged here, from this device's end of it. */
 export function tasksLeft(todo: Task[], waiting: Waiting[], fromEnd: boolean): Task[] {
   const judged = pendingVerdicts(waiting)
-  const spoiled = new Set([...judged.values()].filter((w) => w.body.verdict === 'spoiled').map((w) => `${w.body.pieceNo}.${w.body.attempt}`))
+  const spoiled = new Set(
+    [...judged.values()].filter((w) => w.body.verdict === 'spoiled').map((w) => `${w.body.pieceNo}.${w.body.attempt}`),
+  )
   const left = todo.filter((t) => !judged.has(keyOf(t)) && !spoiled.has(`${t.pieceNo}.${t.attempt}`))
   if (!fromEnd) return left
   // another pair of hands begins at the far end of each pass

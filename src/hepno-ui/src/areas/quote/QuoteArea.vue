@@ -12,20 +12,32 @@ const router = useRouter()
 const view = ref<Schemas['QuoteView'] | null>(null)
 const sending = ref(false)
 const doc = computed(() => view.value?.quote.document)
-watch(() => [shop.order?.id, shop.order?.version], async () => {
-  view.value = null
-  const id = shop.order?.id
-  if (!id || (!shop.order?.facts.decision && !shop.order?.quoteSent)) return
-  await attempt(async () => {
-    view.value = await ask(api.GET('/api/orders/{id}/quote', { params: { path: { id } } }))
-  }, shop.said)
-}, { immediate: true })
+watch(
+  () => [shop.order?.id, shop.order?.version],
+  async () => {
+    view.value = null
+    const id = shop.order?.id
+    if (!id || (!shop.order?.facts.decision && !shop.order?.quoteSent)) return
+    await attempt(async () => {
+      view.value = await ask(api.GET('/api/orders/{id}/quote', { params: { path: { id } } }))
+    }, shop.said)
+  },
+  { immediate: true },
+)
 
 async function send(): Promise<void> {
   sending.value = false
   const order = shop.order
   if (!order) return
-  if (await attempt(async () => void (await ask(api.POST('/api/orders/{id}/send', { params: { path: { id: order.id } }, ...seen(order.version) }))), `Quote ${order.code} is sent and frozen. Print it or save its page for them.`)) {
+  if (
+    await attempt(
+      async () =>
+        void (await ask(
+          api.POST('/api/orders/{id}/send', { params: { path: { id: order.id } }, ...seen(order.version) }),
+        )),
+      `Quote ${order.code} is sent and frozen. Print it or save its page for them.`,
+    )
+  ) {
     await refresh()
     await router.push('/gather')
   }
@@ -33,7 +45,16 @@ async function send(): Promise<void> {
 async function withdraw(): Promise<void> {
   const order = shop.order
   if (!order) return
-  if (await attempt(async () => void (await ask(api.POST('/api/orders/{id}/withdraw', { params: { path: { id: order.id } }, ...seen(order.version) }))), 'The quote is withdrawn.')) await refresh()
+  if (
+    await attempt(
+      async () =>
+        void (await ask(
+          api.POST('/api/orders/{id}/withdraw', { params: { path: { id: order.id } }, ...seen(order.version) }),
+        )),
+      'The quote is withdrawn.',
+    )
+  )
+    await refresh()
 }
 const page = () => window.open(`/api/orders/${shop.order?.id}/quote.pdf`, '_blank')
 function onKey(event: KeyboardEvent): void {
@@ -57,42 +78,124 @@ onUnmounted(() => {
   <div class="area">
     <h1 class="sr">Quote</h1>
     <div class="drawing">
-      <p v-if="!view || !doc" class="frame">{{ shop.order ? `${shop.order.code} has no method yet, so nothing to quote.` : 'No order in hand.' }} <RouterLink to="/compare">Compare</RouterLink></p>
+      <p v-if="!view || !doc" class="frame">
+        {{ shop.order ? `${shop.order.code} has no method yet, so nothing to quote.` : 'No order in hand.' }}
+        <RouterLink to="/compare">Compare</RouterLink>
+      </p>
       <div v-else class="desk">
         <aside class="notes" aria-label="Margin notes, yours alone">
           <h2>Margin notes</h2>
           <p class="note quiet">Yours alone. Never printed or sent.</p>
-          <div v-for="n in view.notes" :key="n.title"><b>{{ n.title }}</b><p class="note">{{ n.text }}</p></div>
-          <p v-if="view.sent" class="note">Sent {{ moment(view.sent, format()) }} UTC. Its figures stand, whatever prices do.</p>
+          <div v-for="n in view.notes" :key="n.title">
+            <b>{{ n.title }}</b>
+            <p class="note">{{ n.text }}</p>
+          </div>
+          <p v-if="view.sent" class="note">
+            Sent {{ moment(view.sent, format()) }} UTC. Its figures stand, whatever prices do.
+          </p>
         </aside>
         <article class="paper">
-          <div class="head"><div><b class="shop">{{ doc.shop }}</b><span class="note">{{ doc.shopLine }}</span></div><div class="fig"><b>Quote {{ doc.number }}</b><span class="note">{{ doc.dates }}</span></div></div>
-          <p>For <b>{{ doc.customer }}</b> {{ doc.customerContact }}</p>
+          <div class="head">
+            <div>
+              <b class="shop">{{ doc.shop }}</b
+              ><span class="note">{{ doc.shopLine }}</span>
+            </div>
+            <div class="fig">
+              <b>Quote {{ doc.number }}</b
+              ><span class="note">{{ doc.dates }}</span>
+            </div>
+          </div>
+          <p>
+            For <b>{{ doc.customer }}</b> {{ doc.customerContact }}
+          </p>
           <h2 class="what">{{ doc.title }}</h2>
-          <div class="heads"><div v-for="(h, i) in doc.heads" :key="h.label"><span class="note">{{ h.label }}</span><b :class="{ go: i === doc.heads.length - 1 }">{{ h.value }}</b></div></div>
+          <div class="heads">
+            <div v-for="(h, i) in doc.heads" :key="h.label">
+              <span class="note">{{ h.label }}</span
+              ><b :class="{ go: i === doc.heads.length - 1 }">{{ h.value }}</b>
+            </div>
+          </div>
           <table class="items">
-            <thead><tr><th>What</th><th v-for="s in doc.sizes" :key="s.size" class="fig">{{ s.size }}</th><th class="fig">Pieces</th><th class="fig">Each</th><th class="fig">Amount</th></tr></thead>
-            <tbody><tr><td><b>{{ doc.what }}</b><span v-for="d in doc.details" :key="d" class="note">{{ d }}</span></td><td v-for="s in doc.sizes" :key="s.size" class="fig">{{ s.pieces }}</td><td class="fig">{{ doc.pieces }}</td><td class="fig">{{ doc.each }}</td><td class="fig">{{ doc.amount }}</td></tr></tbody>
+            <thead>
+              <tr>
+                <th>What</th>
+                <th v-for="s in doc.sizes" :key="s.size" class="fig">{{ s.size }}</th>
+                <th class="fig">Pieces</th>
+                <th class="fig">Each</th>
+                <th class="fig">Amount</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr>
+                <td>
+                  <b>{{ doc.what }}</b
+                  ><span v-for="d in doc.details" :key="d" class="note">{{ d }}</span>
+                </td>
+                <td v-for="s in doc.sizes" :key="s.size" class="fig">{{ s.pieces }}</td>
+                <td class="fig">{{ doc.pieces }}</td>
+                <td class="fig">{{ doc.each }}</td>
+                <td class="fig">{{ doc.amount }}</td>
+              </tr>
+            </tbody>
           </table>
-          <table class="totals"><tbody><tr v-for="(t, i) in doc.totals" :key="t.label" :class="{ total: i === doc.totalIndex }"><td>{{ t.label }}</td><td class="fig">{{ t.value }}</td></tr></tbody></table>
+          <table class="totals">
+            <tbody>
+              <tr v-for="(t, i) in doc.totals" :key="t.label" :class="{ total: i === doc.totalIndex }">
+                <td>{{ t.label }}</td>
+                <td class="fig">{{ t.value }}</td>
+              </tr>
+            </tbody>
+          </table>
           <template v-if="doc.tiers.length > 0">
             <h2>If you order more, or fewer</h2>
             <table class="tiers">
               <tbody>
-                <tr><th>Pieces</th><td v-for="t in doc.tiers" :key="t.pieces" class="fig" :class="{ yours: t.yours }"><b>{{ t.pieces }}</b></td></tr>
-                <tr><th>Each</th><td v-for="t in doc.tiers" :key="t.pieces" class="fig" :class="{ yours: t.yours }">{{ t.each }}</td></tr>
-                <tr><th>In all</th><td v-for="t in doc.tiers" :key="t.pieces" class="fig" :class="{ yours: t.yours }">{{ t.inAll }}</td></tr>
+                <tr>
+                  <th>Pieces</th>
+                  <td v-for="t in doc.tiers" :key="t.pieces" class="fig" :class="{ yours: t.yours }">
+                    <b>{{ t.pieces }}</b>
+                  </td>
+                </tr>
+                <tr>
+                  <th>Each</th>
+                  <td v-for="t in doc.tiers" :key="t.pieces" class="fig" :class="{ yours: t.yours }">{{ t.each }}</td>
+                </tr>
+                <tr>
+                  <th>In all</th>
+                  <td v-for="t in doc.tiers" :key="t.pieces" class="fig" :class="{ yours: t.yours }">{{ t.inAll }}</td>
+                </tr>
               </tbody>
             </table>
           </template>
-          <div class="columns"><div v-for="c in doc.columns" :key="c.label"><h2>{{ c.label }}</h2><p class="note">{{ c.value }}</p></div></div>
+          <div class="columns">
+            <div v-for="c in doc.columns" :key="c.label">
+              <h2>{{ c.label }}</h2>
+              <p class="note">{{ c.value }}</p>
+            </div>
+          </div>
         </article>
       </div>
     </div>
-    <Keys :hints="[['P', 'the page, to print or save'], ['Ctrl Enter', view?.sent ? 'on to Gather' : 'send it']]"><button v-if="view?.sent && shop.order?.station === 'gather'" class="plain-button" style="margin-left: auto; padding: 2px 10px" @click="withdraw">Withdraw it</button></Keys>
+    <Keys
+      :hints="[
+        ['P', 'the page, to print or save'],
+        ['Ctrl Enter', view?.sent ? 'on to Gather' : 'send it'],
+      ]"
+      ><button
+        v-if="view?.sent && shop.order?.station === 'gather'"
+        class="plain-button"
+        style="margin-left: auto; padding: 2px 10px"
+        @click="withdraw"
+      >
+        Withdraw it
+      </button></Keys
+    >
     <Dialog v-model:visible="sending" modal header="Send this quote?" :style="{ width: '460px', maxWidth: '94vw' }">
       <p>{{ shop.order?.code }} is frozen as it stands. Hepno keeps the page; you print or mail it.</p>
-      <p style="display: flex; gap: 12px; padding-top: 14px"><button class="go-button" autofocus @click="send">Send it</button><button class="plain-button" @click="sending = false">Not yet</button></p>
+      <p style="display: flex; gap: 12px; padding-top: 14px">
+        <button class="go-button" autofocus @click="send">Send it</button
+        ><button class="plain-button" @click="sending = false">Not yet</button>
+      </p>
     </Dialog>
   </div>
 </template>

@@ -7,9 +7,17 @@ import Sign from '../../kit/Sign.vue'
 import { typing } from '../../shell/keys'
 import { attempt, refresh, shop } from '../../shell/state'
 
-const order = computed(() => (shop.order && ['send', 'learn', 'closed'].includes(shop.order.station) ? shop.order : null))
+const order = computed(() =>
+  shop.order && ['send', 'learn', 'closed'].includes(shop.order.station) ? shop.order : null,
+)
 const counting = computed(() => order.value?.station === 'send')
-const rows = computed(() => (order.value?.ask.sizes ?? []).map((s) => ({ size: s.size, wanted: s.pieces, counted: order.value?.facts.counted.find((c) => c.size === s.size)?.pieces ?? 0 })))
+const rows = computed(() =>
+  (order.value?.ask.sizes ?? []).map((s) => ({
+    size: s.size,
+    wanted: s.pieces,
+    counted: order.value?.facts.counted.find((c) => c.size === s.size)?.pieces ?? 0,
+  })),
+)
 const counted = computed(() => rows.value.reduce((n, r) => n + r.counted, 0))
 const wanted = computed(() => rows.value.reduce((n, r) => n + r.wanted, 0))
 const at = ref(0)
@@ -29,7 +37,9 @@ function set(row: number, change: (now: number) => number): void {
     const pieces = Math.max(0, change(r.counted))
     await attempt(async () => {
       const sizes = rows.value.map((x, i) => ({ size: x.size, pieces: i === row ? pieces : x.counted }))
-      await ask(api.POST('/api/orders/{id}/count', { params: { path: { id: o.id } }, body: { sizes }, ...seen(o.version) }))
+      await ask(
+        api.POST('/api/orders/{id}/count', { params: { path: { id: o.id } }, body: { sizes }, ...seen(o.version) }),
+      )
       await refresh()
     })
     const filled = rows.value[row]
@@ -42,7 +52,19 @@ function set(row: number, change: (now: number) => number): void {
 async function handOver(): Promise<void> {
   const o = order.value
   if (!o) return
-  if (await attempt(async () => void (await ask(api.POST('/api/orders/{id}/hand-over', { params: { path: { id: o.id } }, body: { to: to.value }, ...seen(o.version) }))), `Handed over to ${to.value}.`)) {
+  if (
+    await attempt(
+      async () =>
+        void (await ask(
+          api.POST('/api/orders/{id}/hand-over', {
+            params: { path: { id: o.id } },
+            body: { to: to.value },
+            ...seen(o.version),
+          }),
+        )),
+      `Handed over to ${to.value}.`,
+    )
+  ) {
     giving.value = false
     await refresh()
   }
@@ -50,7 +72,16 @@ async function handOver(): Promise<void> {
 async function back(): Promise<void> {
   const o = order.value
   if (!o) return
-  if (await attempt(async () => void (await ask(api.POST('/api/orders/{id}/take-back', { params: { path: { id: o.id } }, ...seen(o.version) }))), 'The hand-over is taken back.')) await refresh()
+  if (
+    await attempt(
+      async () =>
+        void (await ask(
+          api.POST('/api/orders/{id}/take-back', { params: { path: { id: o.id } }, ...seen(o.version) }),
+        )),
+      'The hand-over is taken back.',
+    )
+  )
+    await refresh()
 }
 function act(): void {
   if (!counting.value || counted.value < wanted.value) return
@@ -86,36 +117,92 @@ onUnmounted(() => {
 
 <template>
   <div class="area">
-    <div v-if="!order" class="drawing"><p class="frame">Nothing is pressed and uncounted{{ shop.order ? ` on ${shop.order.code}` : '' }}.</p></div>
+    <div v-if="!order" class="drawing">
+      <p class="frame">Nothing is pressed and uncounted{{ shop.order ? ` on ${shop.order.code}` : '' }}.</p>
+    </div>
     <template v-else>
-      <h1>{{ counted === wanted ? `All ${wanted} are in the box.` : `${counted} of ${wanted} counted into the box.` }} <span v-if="order.facts.handOver" class="quiet">Handed over to {{ order.facts.handOver.to }}.</span></h1>
+      <h1>
+        {{ counted === wanted ? `All ${wanted} are in the box.` : `${counted} of ${wanted} counted into the box.` }}
+        <span v-if="order.facts.handOver" class="quiet">Handed over to {{ order.facts.handOver.to }}.</span>
+      </h1>
       <div class="drawing two">
         <section aria-label="Count by size">
-          <button v-for="(r, i) in rows" :key="r.size" class="row" :class="{ crop: i === at && counting }" :aria-label="`${r.size}: ${r.counted} of ${r.wanted}`" @click="at === i ? set(i, (n) => n + 1) : (at = i)">
+          <button
+            v-for="(r, i) in rows"
+            :key="r.size"
+            class="row"
+            :class="{ crop: i === at && counting }"
+            :aria-label="`${r.size}: ${r.counted} of ${r.wanted}`"
+            @click="at === i ? set(i, (n) => n + 1) : (at = i)"
+          >
             <b class="size" :class="{ go: r.counted === r.wanted }">{{ r.size }}</b>
-            <svg :viewBox="`0 0 ${Math.max(14, r.wanted > 40 ? Math.ceil(r.wanted / 12) : r.wanted) * 32} 40`" preserveAspectRatio="xMinYMid meet" aria-hidden="true">
-              <path v-for="n in r.wanted > 40 ? Math.ceil(r.wanted / 12) : r.wanted" :key="n" :transform="`translate(${(n - 1) * 32} 1)`" d="M0 0H7C8 6 20 6 21 0H28V38H0Z" :fill="n <= (r.wanted > 40 ? r.counted / 12 : r.counted) ? cloth : 'none'" stroke="var(--ink)" />
+            <svg
+              :viewBox="`0 0 ${Math.max(14, r.wanted > 40 ? Math.ceil(r.wanted / 12) : r.wanted) * 32} 40`"
+              preserveAspectRatio="xMinYMid meet"
+              aria-hidden="true"
+            >
+              <path
+                v-for="n in r.wanted > 40 ? Math.ceil(r.wanted / 12) : r.wanted"
+                :key="n"
+                :transform="`translate(${(n - 1) * 32} 1)`"
+                d="M0 0H7C8 6 20 6 21 0H28V38H0Z"
+                :fill="n <= (r.wanted > 40 ? r.counted / 12 : r.counted) ? cloth : 'none'"
+                stroke="var(--ink)"
+              />
             </svg>
-            <span class="of"><b :class="{ go: r.counted === r.wanted }">{{ i === at && typed ? typed : r.counted }}</b> of {{ r.wanted }} <Sign v-if="r.counted === r.wanted" kind="go" /></span>
+            <span class="of"
+              ><b :class="{ go: r.counted === r.wanted }">{{ i === at && typed ? typed : r.counted }}</b> of
+              {{ r.wanted }} <Sign v-if="r.counted === r.wanted" kind="go"
+            /></span>
           </button>
         </section>
         <section class="box">
-          <p class="big"><b>{{ counted }}</b> of {{ wanted }} in the box</p>
+          <p class="big">
+            <b>{{ counted }}</b> of {{ wanted }} in the box
+          </p>
           <svg viewBox="0 0 280 240" aria-hidden="true">
             <path d="M6 6 24 18V232H256V18L274 6" fill="none" stroke="var(--ink)" stroke-width="2.5" />
-            <rect v-for="n in wanted" :key="n" :x="(n - 1) % 2 ? 144 : 30" :y="228 - (Math.floor((n - 1) / 2) + 1) * tall" width="106" :height="Math.max(1, tall - 1)" :fill="n <= counted ? cloth : 'none'" stroke="var(--ink)" stroke-width=".5" />
+            <rect
+              v-for="n in wanted"
+              :key="n"
+              :x="(n - 1) % 2 ? 144 : 30"
+              :y="228 - (Math.floor((n - 1) / 2) + 1) * tall"
+              width="106"
+              :height="Math.max(1, tall - 1)"
+              :fill="n <= counted ? cloth : 'none'"
+              stroke="var(--ink)"
+              stroke-width=".5"
+            />
           </svg>
-          <p v-if="counting && counted < wanted" class="next">Next <b>{{ rows[at]?.size }}, {{ (rows[at]?.wanted ?? 0) - (rows[at]?.counted ?? 0) }} more</b></p>
-          <p><button class="plain-button" :disabled="counted === 0" @click="slip">Packing slip <kbd>P</kbd></button> <button v-if="order.station === 'learn'" class="plain-button" @click="back">Take the hand-over back</button></p>
-          <p class="small quiet" style="margin-top: 8px">Put in: care card (inside out, cold, never iron on the print), the packing slip, no spoiled piece.</p>
+          <p v-if="counting && counted < wanted" class="next">
+            Next <b>{{ rows[at]?.size }}, {{ (rows[at]?.wanted ?? 0) - (rows[at]?.counted ?? 0) }} more</b>
+          </p>
+          <p>
+            <button class="plain-button" :disabled="counted === 0" @click="slip">Packing slip <kbd>P</kbd></button>
+            <button v-if="order.station === 'learn'" class="plain-button" @click="back">Take the hand-over back</button>
+          </p>
+          <p class="small quiet" style="margin-top: 8px">
+            Put in: care card (inside out, cold, never iron on the print), the packing slip, no spoiled piece.
+          </p>
         </section>
       </div>
     </template>
-    <Keys :hints="[['Space', 'one in'], ['Backspace', 'one out'], ['1 2', 'then Enter: the whole size'], ['↑ ↓', 'size'], ['P', 'packing slip'], ['Ctrl Enter', 'hand over']]" />
+    <Keys
+      :hints="[
+        ['Space', 'one in'],
+        ['Backspace', 'one out'],
+        ['1 2', 'then Enter: the whole size'],
+        ['↑ ↓', 'size'],
+        ['P', 'packing slip'],
+        ['Ctrl Enter', 'hand over'],
+      ]"
+    />
     <Dialog v-model:visible="giving" modal header="Hand it over" :style="{ width: '460px', maxWidth: '94vw' }">
       <form @submit.prevent="handOver">
         <p>{{ shop.order?.slip.hero }} {{ shop.order?.slip.heroNote.split(';')[0] }}.</p>
-        <label class="field" style="padding-top: 10px">Who takes it?<input v-model="to" autofocus maxlength="200" /></label>
+        <label class="field" style="padding-top: 10px"
+          >Who takes it?<input v-model="to" autofocus maxlength="200"
+        /></label>
         <p v-for="p in shop.problems" :key="p.code" class="problem" role="alert">{{ p.sentence }} {{ p.remedy }}</p>
         <p style="padding-top: 12px"><button class="go-button" type="submit">Handed over, now</button></p>
       </form>

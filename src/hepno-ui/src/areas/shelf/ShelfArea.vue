@@ -24,9 +24,44 @@ onUnmounted(() => stop())
 
 function add(kind: 'style' | 'film' | 'vinyl'): void {
   const id = makeId()
-  if (kind === 'style') styles.all.value.push({ version: 0, value: { id, name: '', supplier: '', kind: 'tee', fabric: [{ fibre: 'cotton', percent: 100 }], weightGsm: 160, heatCeilingF: 350, unitPrice: 0, freightPerOrder: 0, leadDays: 2, colourways: [], sizes: ['S', 'M', 'L', 'XL'].map((name) => ({ name, surcharge: 0 })), retired: false } })
-  if (kind === 'film') films.all.value.push({ version: 0, value: { id, supplier: '', product: '', sizes: [], freightPerOrder: 0, leadDays: 3 } })
-  if (kind === 'vinyl') vinyls.all.value.push({ version: 0, value: { id, supplier: '', product: '', usableWidthIn: 19.5, pricePerFoot: 0, weedingMarginIn: 0.25, freightPerOrder: 0, leadDays: 3 } })
+  if (kind === 'style')
+    styles.all.value.push({
+      version: 0,
+      value: {
+        id,
+        name: '',
+        supplier: '',
+        kind: 'tee',
+        fabric: [{ fibre: 'cotton', percent: 100 }],
+        weightGsm: 160,
+        heatCeilingF: 350,
+        unitPrice: 0,
+        freightPerOrder: 0,
+        leadDays: 2,
+        colourways: [],
+        sizes: ['S', 'M', 'L', 'XL'].map((name) => ({ name, surcharge: 0 })),
+        retired: false,
+      },
+    })
+  if (kind === 'film')
+    films.all.value.push({
+      version: 0,
+      value: { id, supplier: '', product: '', sizes: [], freightPerOrder: 0, leadDays: 3 },
+    })
+  if (kind === 'vinyl')
+    vinyls.all.value.push({
+      version: 0,
+      value: {
+        id,
+        supplier: '',
+        product: '',
+        usableWidthIn: 19.5,
+        pricePerFoot: 0,
+        weedingMarginIn: 0.25,
+        freightPerOrder: 0,
+        leadDays: 3,
+      },
+    })
   open.value = id
 }
 async function retire(kept: { value: Schemas['Style']; version: number }): Promise<void> {
@@ -47,38 +82,101 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
         <p v-if="styles.all.value.length === 0" class="frame">One bare board. Add the style you sell most.</p>
         <div v-for="s in styles.all.value.filter((k) => !k.value.retired)" :key="s.value.id" class="board">
           <button class="face" :aria-expanded="open === s.value.id" @click="toggle(s.value.id)">
-            <span class="rail"><Garment v-for="c in s.value.colourways.slice(0, 4)" :key="c.id" :kind="s.value.kind" :hex="c.hex" :placements="[]" class="hang" /></span>
-            <span><b>{{ s.value.name || 'new style' }}</b> <span class="quiet small">{{ s.value.fabric.map((x) => `${x.percent}% ${x.fibre}`).join(', ') }}, {{ s.value.weightGsm }} g; {{ s.value.colourways.map((c) => c.name.toLowerCase()).join(', ') }}</span></span>
-            <span class="small">{{ s.value.sizes.map((z) => (z.surcharge ? `${z.name} +${z.surcharge}` : z.name)).join(' ') }}</span>
-            <span class="fig"><b>{{ money(s.value.unitPrice, format()) }}</b> <span class="small quiet">{{ s.value.supplier }}, {{ s.value.leadDays }} days</span></span>
+            <span class="rail"
+              ><Garment
+                v-for="c in s.value.colourways.slice(0, 4)"
+                :key="c.id"
+                :kind="s.value.kind"
+                :hex="c.hex"
+                :placements="[]"
+                class="hang"
+            /></span>
+            <span
+              ><b>{{ s.value.name || 'new style' }}</b>
+              <span class="quiet small"
+                >{{ s.value.fabric.map((x) => `${x.percent}% ${x.fibre}`).join(', ') }}, {{ s.value.weightGsm }} g;
+                {{ s.value.colourways.map((c) => c.name.toLowerCase()).join(', ') }}</span
+              ></span
+            >
+            <span class="small">{{
+              s.value.sizes.map((z) => (z.surcharge ? `${z.name} +${z.surcharge}` : z.name)).join(' ')
+            }}</span>
+            <span class="fig"
+              ><b>{{ money(s.value.unitPrice, format()) }}</b>
+              <span class="small quiet">{{ s.value.supplier }}, {{ s.value.leadDays }} days</span></span
+            >
           </button>
-          <ThingEditor v-if="open === s.value.id" :value="s.value" :fields="styleFields" :save="styles.save" :title="s.value.name"><button v-if="s.version > 0" class="plain-button" type="button" @click="retire(s)">Take off the Shelf</button></ThingEditor>
+          <ThingEditor
+            v-if="open === s.value.id"
+            :value="s.value"
+            :fields="styleFields"
+            :save="styles.save"
+            :title="s.value.name"
+            ><button v-if="s.version > 0" class="plain-button" type="button" @click="retire(s)">
+              Take off the Shelf
+            </button></ThingEditor
+          >
         </div>
       </section>
       <section>
-        <h2 class="head">Film, bought in <button class="plain-button" @click="add('film')">Add a price list</button></h2>
+        <h2 class="head">
+          Film, bought in <button class="plain-button" @click="add('film')">Add a price list</button>
+        </h2>
         <div v-for="x in films.all.value" :key="x.value.id" class="board">
           <button class="face three" :aria-expanded="open === x.value.id" @click="toggle(x.value.id)">
-            <span><b>{{ x.value.product || 'new film' }}</b> <span class="quiet small">{{ x.value.supplier }}</span></span>
-            <span class="small">{{ x.value.sizes.map((s) => `${s.name} ${money(s.breaks[0]?.price ?? 0, format())}`).join(' · ') }}</span>
-            <span class="fig small quiet">freight {{ money(x.value.freightPerOrder, format()) }}, {{ x.value.leadDays }} days</span>
+            <span
+              ><b>{{ x.value.product || 'new film' }}</b> <span class="quiet small">{{ x.value.supplier }}</span></span
+            >
+            <span class="small">{{
+              x.value.sizes.map((s) => `${s.name} ${money(s.breaks[0]?.price ?? 0, format())}`).join(' · ')
+            }}</span>
+            <span class="fig small quiet"
+              >freight {{ money(x.value.freightPerOrder, format()) }}, {{ x.value.leadDays }} days</span
+            >
           </button>
-          <ThingEditor v-if="open === x.value.id" :value="x.value" :fields="filmFields" :save="films.save" :title="x.value.product" />
+          <ThingEditor
+            v-if="open === x.value.id"
+            :value="x.value"
+            :fields="filmFields"
+            :save="films.save"
+            :title="x.value.product"
+          />
         </div>
       </section>
       <section>
         <h2 class="head">Vinyl <button class="plain-button" @click="add('vinyl')">Add a roll</button></h2>
         <div v-for="x in vinyls.all.value" :key="x.value.id" class="board">
           <button class="face three" :aria-expanded="open === x.value.id" @click="toggle(x.value.id)">
-            <span><b>{{ x.value.product || 'new vinyl' }}</b> <span class="quiet small">{{ x.value.supplier }}</span></span>
-            <span class="small">{{ length(x.value.usableWidthIn, format()) }} usable, margin {{ length(x.value.weedingMarginIn, format()) }}</span>
-            <span class="fig"><b>{{ money(x.value.pricePerFoot, format()) }}</b> <span class="small quiet">a foot, {{ x.value.leadDays }} days</span></span>
+            <span
+              ><b>{{ x.value.product || 'new vinyl' }}</b> <span class="quiet small">{{ x.value.supplier }}</span></span
+            >
+            <span class="small"
+              >{{ length(x.value.usableWidthIn, format()) }} usable, margin
+              {{ length(x.value.weedingMarginIn, format()) }}</span
+            >
+            <span class="fig"
+              ><b>{{ money(x.value.pricePerFoot, format()) }}</b>
+              <span class="small quiet">a foot, {{ x.value.leadDays }} days</span></span
+            >
           </button>
-          <ThingEditor v-if="open === x.value.id" :value="x.value" :fields="vinylFields" :save="vinyls.save" :title="x.value.product" />
+          <ThingEditor
+            v-if="open === x.value.id"
+            :value="x.value"
+            :fields="vinylFields"
+            :save="vinyls.save"
+            :title="x.value.product"
+          />
         </div>
       </section>
     </div>
-    <Keys :hints="[['Tab', 'next board'], ['Enter', 'open it, or save'], ['Esc', 'as it was'], ['Z', 'take back']]" />
+    <Keys
+      :hints="[
+        ['Tab', 'next board'],
+        ['Enter', 'open it, or save'],
+        ['Esc', 'as it was'],
+        ['Z', 'take back'],
+      ]"
+    />
   </div>
 </template>
 

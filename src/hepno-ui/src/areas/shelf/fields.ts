@@ -6,7 +6,11 @@ type Style = Schemas['Style']
 type Film = Schemas['TransferPriceList']
 type Vinyl = Schemas['VinylFilm']
 
-const rows = (t: string) => t.split('\n').map((r) => r.trim()).filter(Boolean)
+const rows = (t: string) =>
+  t
+    .split('\n')
+    .map((r) => r.trim())
+    .filter(Boolean)
 const fibres = ['cotton', 'polyester', 'viscose', 'nylon', 'elastane', 'other']
 const classes = ['white', 'pale', 'mid', 'dark']
 
@@ -19,9 +23,13 @@ export const styleFields: Field<Style>[] = [
     get: (s) => s.fabric.map((x) => `${x.percent} ${x.fibre}`).join(', '),
     set: (s, t) => {
       s.fabric = []
-      for (const part of t.split(',').map((p) => p.trim()).filter(Boolean)) {
+      for (const part of t
+        .split(',')
+        .map((p) => p.trim())
+        .filter(Boolean)) {
         const [percent, fibre] = part.replace('%', '').split(/\s+/)
-        if (!Number.isFinite(Number(percent)) || !fibres.includes(fibre ?? '')) return `"${part}" is not like "55 cotton"; fibres are ${fibres.join(', ')}.`
+        if (!Number.isFinite(Number(percent)) || !fibres.includes(fibre ?? ''))
+          return `"${part}" is not like "55 cotton"; fibres are ${fibres.join(', ')}.`
         s.fabric.push({ percent: Number(percent), fibre: fibre as Schemas['Fibre'] })
       }
     },
@@ -37,7 +45,10 @@ export const styleFields: Field<Style>[] = [
     get: (s) => s.sizes.map((z) => (z.surcharge ? `${z.name} +${z.surcharge}` : z.name)).join(', '),
     set: (s, t) => {
       s.sizes = []
-      for (const part of t.split(',').map((p) => p.trim()).filter(Boolean)) {
+      for (const part of t
+        .split(',')
+        .map((p) => p.trim())
+        .filter(Boolean)) {
         const [name, extra] = part.split('+').map((p) => p.trim())
         const surcharge = extra === undefined ? 0 : readNumber(extra)
         if (surcharge === null || !name) return `"${part}" is not like "2XL +1.80".`
@@ -56,7 +67,12 @@ export const styleFields: Field<Style>[] = [
       for (const row of rows(t)) {
         const [name, hex, kind] = row.split(',').map((p) => p.trim())
         if (!name || !hex || !classes.includes(kind ?? '')) return `"${row}" is not like "Navy, #2b3b5e, dark".`
-        s.colourways.push({ id: before.find((c) => c.name === name)?.id ?? makeId(), name, hex, class: kind as Schemas['ColourClass'] })
+        s.colourways.push({
+          id: before.find((c) => c.name === name)?.id ?? makeId(),
+          name,
+          hex,
+          class: kind as Schemas['ColourClass'],
+        })
       }
     },
   },
@@ -71,15 +87,26 @@ export const filmFields: Field<Film>[] = [
     label: 'Sizes, a line each: name, width × height in, then from: price, from: price',
     wide: true,
     lines: 5,
-    get: (f) => f.sizes.map((s) => `${s.name}; ${s.widthIn} x ${s.heightIn}; ${s.breaks.map((b) => `${b.from}: ${b.price}`).join(', ')}`).join('\n'),
+    get: (f) =>
+      f.sizes
+        .map(
+          (s) => `${s.name}; ${s.widthIn} x ${s.heightIn}; ${s.breaks.map((b) => `${b.from}: ${b.price}`).join(', ')}`,
+        )
+        .join('\n'),
     set: (f, t) => {
       f.sizes = []
       for (const row of rows(t)) {
         const [name, size, breaks] = row.split(';').map((p) => p.trim())
         const [w, h] = (size ?? '').split(/[x×]/).map((p) => Number(p))
         const prices = (breaks ?? '').split(',').map((b) => b.split(':').map((p) => Number(p.trim())))
-        if (!name || !w || !h || prices.some(([from, price]) => !from || !price)) return `"${row}" is not like "11 × 11; 11 x 11; 1: 3.10, 25: 2.73".`
-        f.sizes.push({ name, widthIn: w, heightIn: h, breaks: prices.map(([from, price]) => ({ from: from!, price: price! })) })
+        if (!name || !w || !h || prices.some(([from, price]) => !from || !price))
+          return `"${row}" is not like "11 × 11; 11 x 11; 1: 3.10, 25: 2.73".`
+        f.sizes.push({
+          name,
+          widthIn: w,
+          heightIn: h,
+          breaks: prices.map(([from, price]) => ({ from: from!, price: price! })),
+        })
       }
     },
   },

@@ -1,0 +1,154 @@
+import type { APIRequestContext, Page } from '@playwright/test'
+import { expect, test } from './server.ts'
+
+/** A small seeded generator: the moments of the kills can be repeated. */
+function seeded(seed: number): () => number {
+  let state = seed
+  return () => {
+    state = (state * 1664525 + 1013904223) >>> 0
+    return state / 2 ** 32
+  }
+}
+
+interface Order {
+  version: number
+  deposit: number
+  facts: { items: { id: string }[] }
+}
+
+/** An order of 44 pieces, all gathered and begun, through the API alone. */
+async function begun(request: APIRequestContext, url: string): Promise<string> {
+  const id = 'run-of-forty-four'
+  const due = new Date(Date.now() + 20 * 86_400_000).toISOString().slice(0, 10)
+  const order = async () => (await (await request.get(`${url}/api/orders/${id}`)).json()) as Order
+  const version = async () => ({ headers: { 'If-Match': `"${(await order()).version}"` } })
+  const good = async (answer: Promise<{ ok(): boolean; text(): Promise<string> }>) => {
+    const a = await answer
+    if (!a.ok()) throw new Error(await a.text())
+  }
+  const front = {
+    id: 'f',
+    place: 'front',
+    widthIn: 9,
+    heightIn: 9,
+    coveragePercent: 50,
+    colours: 2,
+    gradient: false,
+    thinnestLinePt: 3,
+  }
+  const ask = {
+    customerId: 'choir',
+    styleId: 'brae',
+    colourwayId: 'black',
+    sizes: [
+      { size: 'S', pieces: 20 },
+      { size: 'M', pieces: 24 },
+    ],
+    placements: [front],
+    dueDate: due,
+    dueTime: '12:00:00',
+    mark: null,
+    note: null,
+  }
+  await good(request.put(`${url}/api/orders/${id}`, { data: ask }))
+  await good(request.post(`${url}/api/orders/${id}/choose`, { data: { methodId: 'dtf-bought' }, ...(await version()) }))
+  await good(request.post(`${url}/api/orders/${id}/lay-out`, await version()))
+  await good(request.post(`${url}/api/orders/${id}/send`, await version()))
+  await good(request.post(`${url}/api/orders/${id}/approve`, { data: { by: 'Isaura' }, ...(await version()) }))
+  await good(
+    request.post(`${url}/api/orders/${id}/deposit`, {
+      data: { amount: (await order()).deposit, overrideReason: null },
+      ...(await version()),
+    }),
+  )
+  for (const item of (await order()).facts.items)
+    await good(request.put(`${url}/api/orders/${id}/items/${item.id}`, { data: { done: true }, ...(await version()) }))
+  await good(request.post(`${url}/api/runs/${id}/start`))
+  return id
+}
+
+const verdictsLeft = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<number>((done) => {
+        const open = indexedDB.open('hepno-run', 1)
+        open.onsuccess = () => {
+          const count = open.result.transaction('events').objectStore('events').count()
+          count.onsuccess = () => done(count.result)
+        }
+      }),
+  )
+
+test('40 verdicts on two devices survive ten kills, none lost, none twice', async ({ browser, request, server }) => {
+  test.setTimeout(180_000)
+  const id = await begun(request, server.url)
+  const random = seeded(20_260_612)
+  const open = async (url: string) => {
+    const page = await (await browser.newContext()).newPage()
+    await page.goto(`${url}/run/${id}`)
+    await expect(page.getByText('piece 1').first()).toBeVisible()
+    return page
+  }
+  const left = await open(server.url)
+  // the second device is the tablet: plain http on a name, no secure context
+  const right = await open(server.url.replace('127.0.0.1', 'tablet.test'))
+  expect(await right.evaluate(() => isSecureContext)).toBe(false)
+  await right.keyboard.press('o')
+
+  const kills = new Set<number>()
+  while (kills.size < 10) kills.add(Math.floor(random() * 40))
+  let restarting: Promise<void> = Promise.resolve()
+  for (let tap = 0; tap < 40; tap++) {
+    const page = tap % 2 === 0 ? left : right
+    const piece = await page.locator('[data-test=piece]').innerText()
+    if (kills.has(tap)) {
+      await restarting
+      // between the tap and its answer on half of them, before the tap on the others
+      const before = random() < 0.5
+      if (before) await server.kill()
+      const pressed = page.keyboard.press(tap % 7 === 3 ? 'x' : ' ')
+      if (!before) await new Promise((later) => setTimeout(later, random() * 20))
+      await pressed
+      restarting = server.restart()
+    } else await page.keyboard.press(tap % 7 === 3 ? 'x' : ' ')
+    if (tap % 7 === 3) await page.keyboard.press('2')
+    if (tap === 20) {
+      // one held down: key repeat must not judge the next piece
+      for (let repeat = 0; repeat < 5; repeat++)
+        await page.evaluate(() => window.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', repeat: true })))
+    }
+    await expect(page.locator('[data-test=piece]')).not.toHaveText(piece)
+    if (tap === 25) {
+      await restarting
+      await right.reload()
+      await expect(right.getByText('of 44').first()).toBeVisible()
+    }
+  }
+  await restarting
+  for (const page of [left, right]) await expect.poll(() => verdictsLeft(page), { timeout: 20_000 }).toBe(0)
+  const run = (await (await request.get(`${server.url}/api/runs/${id}`)).json()) as {
+    state: { counted: number; good: number; spoiled: number; notCounted: unknown[] }
+  }
+  const spoiled = Array.from({ length: 40 }, (_, tap) => tap).filter((tap) => tap % 7 === 3).length
+  expect(run.state).toMatchObject({ counted: 40, good: 40 - spoiled, spoiled, notCounted: [] })
+})
+
+test('a second verdict for the same piece is kept, not counted, and shown', async ({ page, request, server }) => {
+  const id = await begun(request, server.url)
+  const event = (eventId: string, verdict: string) =>
+    request.put(`${server.url}/api/runs/${id}/events/${eventId}`, {
+      data: { pieceNo: 1, attempt: 1, pass: 1, size: 'S', verdict, reason: null, takesBack: null, secondsOnPiece: 60 },
+      headers: { 'Hepno-Device': 'another' },
+    })
+  expect((await event('event-one', 'good')).ok()).toBe(true)
+  expect((await event('event-two', 'spoiled')).ok()).toBe(true)
+  expect((await event('event-one', 'good')).ok()).toBe(true)
+  await page.goto(`/run/${id}`)
+  await expect(page.getByText('Judged twice, kept, not counted: 1 (spoiled)')).toBeVisible()
+  await expect(page.locator('[data-test=good]')).toHaveText('1 good')
+  // taking back on the screen is an event too
+  await page.keyboard.press(' ')
+  await expect(page.locator('[data-test=good]')).toHaveText('2 good')
+  await page.keyboard.press('z')
+  await expect(page.locator('[data-test=good]')).toHaveText('1 good')
+})
