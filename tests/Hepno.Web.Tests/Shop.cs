@@ -1,12 +1,14 @@
+using System.Net.Http.Json;
+using System.Text;
+using System.Text.Json;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 
 namespace Hepno.Web.Tests;
 
+/// <summary>The program on real Kestrel with a real database in a folder of its own, filled with the demo shop.</summary>
 public sealed class Shop : WebApplicationFactory<Program>
 {
-    private readonly string folder = Directory.CreateTempSubdirectory("hepno-web-").FullName;
-
     public Shop() => UseKestrel();
 
     public static string Root
@@ -22,19 +24,44 @@ public sealed class Shop : WebApplicationFactory<Program>
         }
     }
 
+    public string Folder { get; } = Directory.CreateTempSubdirectory("hepno-web-").FullName;
+
+    public async Task<JsonElement> Get(string path) => await CreateClient().GetFromJsonAsync<JsonElement>(path);
+
+    /// <summary>Sends and answers with status and body.</summary>
+    public async Task<(int Status, JsonElement Body)> Send(HttpMethod method, string path, string? json = null, string? ifMatch = null, string? type = "application/json", Action<HttpRequestMessage>? more = null)
+    {
+        using var request = new HttpRequestMessage(method, path);
+        if (json is not null)
+        {
+            request.Content = new StringContent(json, Encoding.UTF8);
+            request.Content.Headers.ContentType = type is null ? null : new(type);
+        }
+        if (ifMatch is not null)
+        {
+            request.Headers.TryAddWithoutValidation("If-Match", $"\"{ifMatch}\"");
+        }
+        request.Headers.Add("Hepno-Device", "tests");
+        more?.Invoke(request);
+        using var answer = await CreateClient().SendAsync(request);
+        var text = await answer.Content.ReadAsStringAsync();
+        return ((int)answer.StatusCode, text.Length == 0 ? default : JsonDocument.Parse(text).RootElement.Clone());
+    }
+
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {
         builder.UseEnvironment("Production");
-        builder.UseSetting("Hepno:Data", folder);
+        builder.UseSetting("Hepno:Data", Folder);
         builder.UseSetting("Hepno:Port", "0");
+        builder.UseSetting("Hepno:Demo", "true");
     }
 
     protected override void Dispose(bool disposing)
     {
         base.Dispose(disposing);
-        if (disposing && Directory.Exists(folder))
+        if (disposing && Directory.Exists(Folder))
         {
-            Directory.Delete(folder, recursive: true);
+            Directory.Delete(Folder, recursive: true);
         }
     }
 }

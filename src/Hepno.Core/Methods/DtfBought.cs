@@ -61,7 +61,7 @@ public sealed class DtfBought : IDecorationMethod
         var failure = FailurePrior + (ask.Style.PercentOf(Fibre.Nylon) + ask.Style.PercentOf(Fibre.Elastane) > 5 ? 0.01 : 0);
         var boughtEach = Overage.Pooled(ask.Pieces, failure, 0.95);
         var byClass = ask.Placements.GroupBy(p => list.SmallestHolding(p.WidthIn, p.HeightIn)!.Name).ToDictionary(g => g.Key, g => g.Count() * boughtEach);
-        var freightEach = Money.Times(1.0 / (ask.Pieces * ask.Placements.Count), list.FreightPerOrder);
+        var freightEach = list.FreightPerOrder / (ask.Pieces * ask.Placements.Count);
         var source = $"Shelf: {list.Supplier}";
         var decorations = ask.Placements.Select((p, i) =>
         {

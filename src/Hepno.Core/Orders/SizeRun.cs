@@ -65,10 +65,12 @@ public static partial class SizeRun
             }
             else
             {
-                return Wrong("unknown-size", $"\"{Short(token)}\" is not a size of this style.", $"Its sizes are {string.Join(", ", known)}.");
+                return Unknown(token, known);
             }
         }
-        return Pair(items, known);
+        var reading = Pair(items, known);
+        // "9XL 2" means a size that is not there, not nine of XL and a lone 2
+        return reading.Problem?.Code == "unpaired" && tokens.FirstOrDefault(t => ExtendedSize().IsMatch(t) && Known(t, known) is null) is { } missing ? Unknown(missing, known) : reading;
     }
 
     /// <summary>The same mix at another total (largest remainder), for "what if they took 48".</summary>
@@ -142,6 +144,8 @@ public static partial class SizeRun
         return new([.. known.Where(k => counts.GetValueOrDefault(k) > 0).Select(k => new SizeCount(k, counts[k]))], null);
     }
 
+    private static SizeRunReading Unknown(string token, IReadOnlyList<string> known) => Wrong("unknown-size", $"\"{Short(token)}\" is not a size of this style.", $"Its sizes are {string.Join(", ", known)}.");
+
     private static string? Known(string token, IReadOnlyList<string> known)
     {
         var upper = token.ToUpperInvariant();
@@ -156,9 +160,12 @@ public static partial class SizeRun
     [GeneratedRegex(@"[\s,;:/=]+")]
     private static partial Regex Separator();
 
+    [GeneratedRegex("^[2-9]XL$", RegexOptions.IgnoreCase)]
+    private static partial Regex ExtendedSize();
+
     [GeneratedRegex(@"\d+[.]\d+")]
     private static partial Regex Fraction();
 
-    [GeneratedRegex(@"^(\d+)[x×]?([a-zA-Z].*|\d+[xX].*)$")]
+    [GeneratedRegex(@"^(\d+)[×]?([a-zA-Z].*|\d+[xX].*)$")]
     private static partial Regex Joined();
 }

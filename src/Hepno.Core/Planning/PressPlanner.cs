@@ -79,7 +79,7 @@ public static class PressPlanner
         {
             placed.Add(Place(work, floor with { Placed = placed }));
         }
-        return placed;
+        return Reheated(placed, floor.Presses);
     }
 
     /// <summary>The promise for work that is not yet planned, or null when no press can take it.</summary>
@@ -89,6 +89,18 @@ public static class PressPlanner
         return placed.Parts.Count == 0 ? null
             : new(placed.PromiseAt, work.ReadyAt, work.ReadyCause, placed.Parts[0].Start, placed.Parts[^1].End, placed.ReadyAt, floor.Presses.First(p => p.Id == placed.PressId).Name);
     }
+
+    // work placed later may stand before work placed earlier: the heat each part starts from is known only when all stand
+    private static List<PlacedWork> Reheated(List<PlacedWork> placed, IReadOnlyList<Press> presses) => [.. placed.Select(p => p with
+    {
+        Parts = [.. p.Parts.Select(part =>
+        {
+            var press = presses.First(x => x.Id == p.PressId);
+            var before = placed.Where(o => o.PressId == p.PressId).SelectMany(o => o.Parts.Select(q => (q.End, o.Work.TemperatureF)))
+                .Where(q => q.End <= part.Start && q.End.Date == part.Start.Date).OrderByDescending(q => q.End).Select(q => (double?)q.TemperatureF).FirstOrDefault();
+            return part with { HeatFrom = part.Start.AddMinutes(-press.HeatMinutes(before, p.Work.TemperatureF)) };
+        })],
+    })];
 
     private static PlacedWork Place(PressWork work, FloorPlan floor)
     {

@@ -30,7 +30,7 @@ async function commit(): Promise<void> {
     }
   }
   wrong.value = ''
-  if (await props.save(copy)) dirty.value = false
+  if (await props.save(copy)) restore()
 }
 </script>
 

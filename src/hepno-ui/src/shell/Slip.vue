@@ -25,12 +25,13 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
           <dd>
             {{ row.figure }}<small v-if="row.note">{{ row.note }}</small>
           </dd>
-          <div v-if="row.label === 'Pieces' && run" class="sz">
+          <dt v-if="row.label === 'Pieces' && run" class="sr">Sizes</dt>
+          <dd v-if="row.label === 'Pieces' && run" class="sz">
             <span v-for="s in slip.sizes" :key="s.size"
               ><i>{{ s.size }}</i
               ><b>{{ s.pieces }}</b></span
             >
-          </div>
+          </dd>
         </template>
       </dl>
       <div class="hero">
@@ -133,8 +134,10 @@ dd small {
   font-size: 12px;
   color: var(--ink-2);
 }
-.sz {
+dd.sz {
   grid-column: 1 / -1;
+  border: 0;
+  padding: 0;
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(30px, 1fr));
   margin-bottom: 6px;

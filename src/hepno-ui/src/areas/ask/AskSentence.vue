@@ -36,8 +36,13 @@ onMounted(async () => {
   await attempt(async () => {
     styles.value = (await ask(api.GET('/api/styles'))).flatMap((v) => (v.value && !v.value.retired ? [v.value] : []))
   })
-  if (!props.short && route.query.begin === order.value.id) openNext()
+  begin()
 })
+// a new ask opens its first part as soon as both the order and the address say so
+function begin(): void {
+  if (!props.short && route.query.begin === order.value.id) openNext()
+}
+watch(() => route.query.begin, begin)
 watch(
   () => order.value.id,
   () => (sizeText.value = ''),

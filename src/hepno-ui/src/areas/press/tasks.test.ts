@@ -1,0 +1,20 @@
+import { expect, it } from 'vitest'
+import type { EventBody, Waiting } from './outbox'
+import { type Task, tasksLeft } from './tasks'
+
+const todo: Task[] = [1, 2, 3].flatMap((pieceNo) => [1, 2].map((pass) => ({ pieceNo, attempt: 1, pass, size: 'M' }))).sort((a, b) => a.pass - b.pass)
+const said = (pieceNo: number, pass: number, verdict: EventBody['verdict']): Waiting => ({ eventId: `${pieceNo}${pass}${verdict}`, run: 'r', at: 0, body: { pieceNo, attempt: 1, pass, size: 'M', verdict, reason: null, takesBack: verdict === 'taken-back' ? 'x' : null, secondsOnPiece: 1 } })
+const numbers = (tasks: Task[]) => tasks.map((t) => `${t.pieceNo}.${t.pass}`)
+
+it('leaves out what is judged here and not yet answered', () => {
+  expect(numbers(tasksLeft(todo, [said(1, 1, 'good')], false))).toEqual(['2.1', '3.1', '1.2', '2.2', '3.2'])
+})
+it('a spoiled blank goes through no further pass', () => {
+  expect(numbers(tasksLeft(todo, [said(2, 1, 'spoiled')], false))).toEqual(['1.1', '3.1', '1.2', '3.2'])
+})
+it('a verdict taken back is to do again', () => {
+  expect(numbers(tasksLeft(todo, [said(1, 1, 'good'), said(1, 1, 'taken-back')], false))[0]).toBe('1.1')
+})
+it('a second pair of hands begins at the far end', () => {
+  expect(numbers(tasksLeft(todo, [], true))).toEqual(['3.1', '2.1', '1.1', '3.2', '2.2', '1.2'])
+})

@@ -1,0 +1,189 @@
+using CsCheck;
+using Hepno.Core.Blanks;
+using Hepno.Core.Comparing;
+using Hepno.Core.Costing;
+using Hepno.Core.Materials;
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Orders;
+using Hepno.Core.Planning;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Recipes;
+
+namespace Hepno.Core.Tests;
+
+/// <summary>Verdicts, prices by method and the comparison, on a small shop with every input written out.</summary>
+public class MethodTests
+{
+    private static readonly DateOnly Day = new(2026, 6, 1);
+    private static readonly Colourway Black = new("black", "Black", "#22252b", ColourClass.Dark);
+    private static readonly Colourway White = new("white", "White", "#ffffff", ColourClass.White);
+
+    internal static readonly Recipe FilmOnCotton = new("r1", "film", "1", RecipeFabric.Cotton, 310, 15, 3, "medium", 5, Peel.Cold, 60, 8, "up", RecipeSource.Maker, Day, "");
+
+    private static readonly Recipe VinylOnCotton = FilmOnCotton with { Id = "r2", ProductId = "vinyl", DwellSeconds = 14, Peel = Peel.Warm, PeelAfterSeconds = 8, SecondPressSeconds = 4 };
+
+    internal static readonly Press Gannet = new("g", "Gannet", "swing-away", 16, 20, 15, 20, 5, -5, new EquipmentHour(1450, 250, 5, 600, 1.8, 0.35, 0.12m), "");
+
+    internal static readonly ShopBook Book = new(ShopNumbers.Default, [Tee(100)],
+        [new TransferPriceList("film", "Ferrow", "Film", [new("4 × 4", 4, 4, [new(1, 1m), new(25, 0.80m)]), new("11 × 11", 11, 11, [new(1, 3m), new(25, 2.50m)])], 9m, 2)],
+        [new VinylFilm("vinyl", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2)], [Gannet], [FilmOnCotton, VinylOnCotton]);
+
+    internal static Style Tee(double cotton, double ceiling = 380) => new("tee", "Tee", "Mill", GarmentKind.Tee, cotton >= 100 ? [new(Fibre.Cotton, 100)] : [new(Fibre.Cotton, cotton), new(Fibre.Polyester, 100 - cotton)], 180, ceiling, 4m, 12m, 1, [Black, White], [new("M", 0), new("2XL", 2m)], false);
+
+    internal static Placement Front(double w = 9, double h = 4, int colours = 2, bool gradient = false, double line = 5) => new("front", "front", w, h, 50, colours, gradient, line);
+
+    internal static AskInHand Ask(int pieces, params Placement[] placements) => new(Tee(100), Black, [new("M", pieces)], placements.Length == 0 ? [Front()] : placements);
+
+    private static Verdict Judge(IDecorationMethod method, AskInHand ask) => method.Answer(ask, Book).Verdict;
+
+    [Theory]
+    [InlineData("gradient", "gradient")]
+    [InlineData("thin", "thin-line")]
+    [InlineData("many", "layers")]
+    [InlineData("hot", "heat-ceiling")]
+    [InlineData("wide", "roll-width")]
+    public void Vinyl_refuses_with_the_input_that_decided(string what, string code)
+    {
+        var ask = what switch
+        {
+            "gradient" => Ask(10, Front(gradient: true)),
+            "thin" => Ask(10, Front(line: 2)),
+            "many" => Ask(10, Front(colours: 5)),
+            "wide" => Ask(10, Front(w: 20, h: 20)),
+            _ => Ask(10) with { Style = Tee(100, 300) },
+        };
+        var verdict = Judge(new Htv(), ask);
+        Assert.Equal(VerdictKind.No, verdict.Kind);
+        Assert.Contains(verdict.Reasons, r => r.Code == code && r.WouldWork.Length > 0);
+    }
+
+    [Fact]
+    public void Film_takes_what_vinyl_refuses_but_not_hairlines()
+    {
+        Assert.Equal(VerdictKind.WithCare, Judge(new DtfBought(), Ask(10, Front(gradient: true))).Kind);
+        Assert.Contains(Judge(new DtfBought(), Ask(10, Front(line: 0.6))).Reasons, r => r.Code == "thin-line" && r.WouldWork.Contains("15 in wide", StringComparison.Ordinal));
+        Assert.Contains(Judge(new DtfBought(), Ask(10, Front(w: 12, h: 12))).Reasons, r => r.Code == "size-class");
+    }
+
+    [Fact]
+    public void Dark_polyester_is_with_care_and_an_unknown_pair_has_no_recipe()
+    {
+        Assert.Contains(Judge(new DtfBought(), Ask(10) with { Style = Tee(60) }).Reasons, r => r.Code == "dye-migration");
+        Assert.Contains(Judge(new DtfBought(), Ask(10) with { Style = Tee(20) }).Reasons, r => r.Code == "no-recipe");
+    }
+
+    [Fact]
+    public void A_press_off_by_more_than_twenty_degrees_is_set_aside()
+    {
+        var verdict = new DtfBought().Answer(Ask(10), Book with { Presses = [Gannet with { OffsetF = -21 }] }).Verdict;
+        Assert.Contains(verdict.Reasons, r => r.Code == "press-set-aside");
+        Assert.Equal(325, (Gannet with { OffsetF = -15 }).SetPointF(310));
+    }
+
+    [Fact]
+    public void Sublimation_says_cloth_then_colour_then_machine()
+    {
+        var cotton = Judge(new Sublimation(), Ask(10)).Reasons;
+        Assert.Equal("fabric", cotton[0].Code);
+        Assert.Contains(cotton, r => r.Code == "colour");
+        Assert.Equal("no-dye-printer", Judge(new Sublimation(), Ask(10) with { Style = Tee(0) with { Fabric = [new(Fibre.Polyester, 100)] }, Colourway = White }).Reasons[0].Code);
+    }
+
+    [Fact]
+    public void Film_by_hand()
+    {
+        // 24 pieces at 1.5%: 26 transfers suffice 95 times in 100, so the break from 25 holds: 2.50, and 9.00 freight on 24 is 0.375
+        var plan = new DtfBought().Answer(Ask(24), Book).Decorations[0];
+        Assert.Equal(26, plan.Bought);
+        Assert.Equal(2.875m, plan.Material.Value);
+        Assert.Equal(65.00m, plan.Purchases[0].Cost.Value);
+    }
+
+    [Fact]
+    public void Vinyl_by_hand()
+    {
+        // two colours fail 3% together: 26 suffice for 24. Boxes 9.5 × 4.5 turned lie four across 19.5: 7 rows of 9.5 = 66.5; plain two across: 13 rows of 4.5 = 58.5 in
+        var plan = new Htv().Answer(Ask(24), Book).Decorations[0];
+        Assert.Equal(26, plan.Bought);
+        Assert.Equal(58.5, plan.Purchases[0].Rows!.LengthIn);
+        Assert.Equal(15.1125m, plan.Purchases[0].Cost.Value);
+        Assert.Equal((2 * 15.1125m / 26) + (6m / 24), plan.Material.Value, 9);
+        // weeding: 20 + 0.8 × 18 in² × 3 (lines of 5 pt are fine) for each of two layers
+        Assert.Equal(2 * 63.2, WorkSteps.Attended(plan.Preparation), 6);
+    }
+
+    [Fact]
+    public void The_serial_chain_of_the_press_floor()
+    {
+        // the standards of the press floor's example: hot peel, no second press, no folding
+        var recipe = FilmOnCotton with { Peel = Peel.Hot, PeelAfterSeconds = 0, SecondPressSeconds = 0 };
+        var hot = StepStandards.Before(GarmentKind.Tee, 5).Concat(StepStandards.Transfer(recipe, 0)).Append(StepStandards.After[0]).ToList();
+        Assert.Equal(69, WorkSteps.Clock(hot));
+        Assert.Equal(63, WorkSteps.PressHeld(hot));
+        var cold = StepStandards.Before(GarmentKind.Tee, 5).Concat(StepStandards.Transfer(recipe with { Peel = Peel.Cold, PeelAfterSeconds = 60 }, 0)).Append(StepStandards.After[0]).ToList();
+        Assert.Equal(125, WorkSteps.Clock(cold));
+        Assert.Equal(59, WorkSteps.PressHeld(cold));
+        Assert.Equal(69, WorkSteps.Attended(cold));
+    }
+
+    [Fact]
+    public void Every_tree_sums_to_its_root() => Gen.Select(Gen.Int[1, 300], Gen.Int[1, 4], Gen.Double[1, 10.5]).Sample((pieces, colours, width) =>
+    {
+        static void Check(Figure figure)
+        {
+            if (figure.How == "sum")
+            {
+                Assert.Equal((double)figure.Value, (double)figure.Parts.Sum(p => p.Value), 1e-9);
+            }
+            foreach (var part in figure.Parts)
+            {
+                Check(part);
+            }
+        }
+        var comparison = Compare(Ask(pieces, Front(width, 4, colours)));
+        foreach (var band in comparison.Bands)
+        {
+            Check(band.Cost);
+            Check(band.Hands);
+            Assert.Equal(band.CostShown, band.Strata.Sum(s => s.Shown));
+            Assert.True(band.CostLow <= band.Cost.Value && band.Outcome.Price * pieces >= Book.Numbers.MinimumCharge);
+        }
+    });
+
+    [Fact]
+    public void A_dearer_wage_never_lowers_a_cost() => Gen.Select(Gen.Int[1, 200], Gen.Int[0, 40]).Sample((pieces, more) =>
+    {
+        var ask = Ask(pieces);
+        var decorations = new DtfBought().Answer(ask, Book).Decorations;
+        var dearer = Book with { Numbers = Book.Numbers with { Wage = Book.Numbers.Wage + more } };
+        Assert.True(Comparer.CostOf(ask, decorations, dearer).Cost.Value >= Comparer.CostOf(ask, decorations, Book).Cost.Value);
+    });
+
+    [Fact]
+    public void Bands_that_fit_stand_before_those_that_do_not()
+    {
+        var least = Compare(Ask(24)).Bands.Min(b => b.Outcome.Price);
+        var comparison = Compare(Ask(24), mark: least);
+        Assert.Equal(least, comparison.Bands[0].Outcome.Price);
+        Assert.True(comparison.Bands[0].Fits);
+        Assert.False(comparison.Bands[1].Fits);
+        Assert.Equal(comparison.Bands[1].Outcome.Price - least, comparison.Bands[1].OverMark);
+        Assert.Equal("sublimation", comparison.Folds.Single().MethodId);
+    }
+
+    [Fact]
+    public void The_least_charge_holds_for_one_piece() => Assert.True(Compare(Ask(1)).Bands.All(b => b.Total >= 40m));
+
+    [Theory]
+    [InlineData(11, 4, "too-wide")]
+    [InlineData(9, 15, "too-tall")]
+    public void A_print_over_the_limit_blocks(double w, double h, string code) => Assert.Equal(code, Places.Oversize(Front(w, h), 0, [new("M", 3)], GarmentKind.Tee).Single().Code);
+
+    [Fact]
+    public void Numbers_refuse_what_leaves_nothing_for_the_cost() =>
+        Assert.Contains((ShopNumbers.Default with { MarginShare = 0.98m }).Problems(), p => p.Code == "margin-and-fees" && p.Where == "marginShare");
+
+    private static Comparison Compare(AskInHand ask, decimal? mark = null) =>
+        Comparer.Compare(ask, mark, null, null, Book, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Book.Numbers.Week), Book.Presses, []));
+}

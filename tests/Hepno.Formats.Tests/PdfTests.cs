@@ -1,0 +1,48 @@
+using UglyToad.PdfPig;
+
+namespace Hepno.Formats.Tests;
+
+public class PdfTests
+{
+    private static QuoteDocument Quote(string paper, string customer, int sizes) => new(paper, "Tern & Tallow", "4 Net Row, Skerry Quay", "hello@ternandtallow.example", "T-214", "3 Jun 2026, good until 17 Jun 2026", customer, "Mara Fell",
+        "36 navy tees, printed front and left sleeve", [new("each", "$15.00"), new("in all, before tax", "$540.00"), new("ready to collect", "Thu 11 Jun 12:00")], "Hollin 150, navy, 55% cotton, 45% polyester",
+        ["Front 10 × 11 in, 5 colours, 3 in below the collar seam", "Left sleeve 3 × 3 in, one colour, 1 in above the hem"], [.. Enumerable.Range(1, sizes).Select(i => new SizePrinted($"{i}XL", i))], "36", "15.00", "540.00",
+        [new("Before tax", "$540.00"), new("Sales tax, 8%", "$43.20"), new("Total", "$583.20"), new("Deposit to begin", "$291.60")], 2,
+        [new("When", "Ready Thu 11 Jun 12:00 if you say yes today."), new("Terms", "Half to begin, half when you collect."), new("Looking after it", "Inside out and cold.")],
+        [new("12", "17.75", "213.00", false), new("36", "15.00", "540.00", true), new("72", "14.00", "1,008.00", false)]);
+
+    [Theory]
+    [InlineData("letter", 612, 792)]
+    [InlineData("a4", 595, 842)]
+    public void A_quote_is_one_page_at_the_shops_paper_with_every_figure(string paper, double width, double height)
+    {
+        var quote = Quote(paper, "Skerry Quay Rowing", 5);
+        using var pdf = PdfDocument.Open(QuotePdf.Print(quote));
+        var page = Assert.Single(pdf.GetPages());
+        Assert.Equal(width, page.Width, 1.0);
+        Assert.Equal(height, page.Height, 1.0);
+        var text = string.Join(' ', page.GetWords().Select(w => w.Text));
+        foreach (var said in new[] { quote.Number, quote.Each, quote.Amount, quote.Title, quote.What }.Concat(quote.Totals.Select(t => t.Value)).Concat(quote.Heads.Select(h => h.Value)).Concat(quote.Tiers.Select(t => t.InAll)))
+        {
+            Assert.Contains(said, text, StringComparison.Ordinal);
+        }
+        Assert.All(page.Letters, l => Assert.True(l.StartBaseLine.X >= 41 && l.EndBaseLine.X <= page.Width - 41 && l.StartBaseLine.Y > 30, l.Value));
+    }
+
+    [Fact]
+    public void Twelve_sizes_and_a_long_name_stay_on_the_paper()
+    {
+        using var pdf = PdfDocument.Open(QuotePdf.Print(Quote("letter", "The Worshipful and Amalgamated Company of Net Menders and Rope Walkers of Skerry Quay", 12)));
+        var page = Assert.Single(pdf.GetPages());
+        Assert.All(page.Letters, l => Assert.True(l.EndBaseLine.X <= page.Width - 38, l.Value));
+    }
+
+    [Fact]
+    public void A_packing_slip_counts_and_names_no_price()
+    {
+        using var pdf = PdfDocument.Open(PackingSlipPdf.Print(new("a4", "Tern & Tallow", "4 Net Row", "T-214", "3 Jun 2026", "Skerry Quay Rowing", "Mara Fell", "36 navy tees", ["Front"], [new("S", 5), new("M", 31)], "Inside out and cold.")));
+        var text = string.Join(' ', Assert.Single(pdf.GetPages()).GetWords().Select(w => w.Text));
+        Assert.Contains("Pieces 36", text, StringComparison.Ordinal);
+        Assert.DoesNotContain("$", text, StringComparison.Ordinal);
+    }
+}

@@ -1,0 +1,204 @@
+using System.Security.Cryptography;
+using System.Text;
+using Hepno.Core.Costing;
+using Hepno.Core.Orders;
+using Hepno.Core.Runs;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Store.Tests;
+
+public sealed class StoreTests : IDisposable
+{
+    private static readonly Deed Deed = new("test", "device", new DateTime(2026, 6, 1, 10, 0, 0, DateTimeKind.Utc));
+
+    private readonly string folder = Directory.CreateTempSubdirectory("hepno-store-").FullName;
+
+    public void Dispose()
+    {
+        foreach (var left in Directory.GetParent(folder)!.EnumerateDirectories($"{Path.GetFileName(folder)}*"))
+        {
+            left.Delete(recursive: true);
+        }
+    }
+
+    private Db Open()
+    {
+        var db = new Db(folder);
+        db.Open();
+        return db;
+    }
+
+    private static Order SomeOrder(string id, int number) => new(id, number, new Ask(null, null, null, [], [], null, null, 12.34m, null), OrderFacts.None, Deed.At);
+
+    [Fact]
+    public void Migrations_once_merged_are_never_edited()
+    {
+        // change nothing here: a new migration gets a new line
+        var known = File.ReadAllLines(Path.Combine(Root, "tests", "cases", "migrations.txt"));
+        Assert.Equal(known, Directory.EnumerateFiles(Path.Combine(Root, "src", "Hepno.Store", "Migrations"), "*.sql").Order(StringComparer.Ordinal)
+            .Select(f => $"{Path.GetFileName(f)} {Convert.ToHexStringLower(SHA256.HashData(File.ReadAllBytes(f)))}"));
+    }
+
+    [Fact]
+    public void One_server_a_folder()
+    {
+        using var db = Open();
+        Assert.Throws<DataInUseException>(() => Open());
+    }
+
+    [Fact]
+    public void Newer_data_is_refused_in_a_sentence_and_left_alone()
+    {
+        Open().Dispose();
+        using (var raw = new SqliteConnection($"Data Source={Db.File(folder)};Pooling=False"))
+        {
+            raw.Open();
+            using var command = raw.CreateCommand();
+            command.CommandText = "PRAGMA user_version = 999";
+            command.ExecuteNonQuery();
+        }
+        Assert.Contains("newer Hepno", Assert.Throws<NewerDataException>(() => Open()).Message, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Money_goes_through_micro_units_exactly_and_a_failed_write_leaves_nothing()
+    {
+        using var db = Open();
+        db.Write(c => Aggregates.Numbers.Put(c, ShopNumbers.Default with { Wage = 18.123456m }, 0, Deed));
+        Assert.Equal(18.123456m, db.Read(c => Aggregates.Numbers.Get(c, "1"))!.Value.Wage);
+        Assert.Throws<InvalidOperationException>(() => db.Write<int>(c =>
+        {
+            Aggregates.Customers.Put(c, new("a", "A", ""), 0, Deed);
+            throw new InvalidOperationException();
+        }));
+        Assert.Empty(db.Read(c => Aggregates.Customers.All(c)));
+        Assert.Throws<StaleException>(() => db.Write(c => Aggregates.Numbers.Put(c, ShopNumbers.Default, 7, Deed)));
+    }
+
+    [Fact]
+    public void Names_are_found_without_accents_or_case()
+    {
+        using var db = Open();
+        db.Write(c => Aggregates.Customers.Put(c, new("a", "Isaura Łőwe", "Øst"), 0, Deed));
+        Assert.Single(db.Read(c => CustomerStore.Find(c, "lowe OST".Split(' ')[0], 5)));
+        Assert.Single(db.Read(c => CustomerStore.Find(c, "öst", 5)));
+    }
+
+    [Fact]
+    public void A_full_disk_refuses_the_write_and_reading_goes_on()
+    {
+        using var db = Open();
+        db.Write(c => Aggregates.Customers.Put(c, new("a", "A", ""), 0, Deed));
+        var full = Assert.Throws<SqliteException>(() => db.Write(c =>
+        {
+            using var limit = c.CreateCommand();
+            limit.CommandText = "PRAGMA page_count";
+            var pages = (long)limit.ExecuteScalar()!;
+            limit.CommandText = $"PRAGMA max_page_count = {pages}";
+            limit.ExecuteScalar();
+            return Aggregates.Customers.Put(c, new("b", new string('x', 200_000), ""), 0, Deed);
+        }));
+        Assert.Equal(13, full.SqliteErrorCode);
+        Assert.Equal("a", db.Read(c => Aggregates.Customers.All(c)).Single().Value.Id);
+    }
+
+    [Fact]
+    public async Task A_backup_taken_while_200_writes_run_is_whole_and_restores_row_by_row()
+    {
+        using (var db = Open())
+        {
+            var bytes = Encoding.UTF8.GetBytes("a kept file");
+            var hash = Convert.ToHexStringLower(SHA256.HashData(bytes));
+            Directory.CreateDirectory(Path.Combine(folder, "files", hash[..2]));
+            await File.WriteAllBytesAsync(Path.Combine(folder, "files", hash[..2], hash), bytes);
+            db.Write(c => Aggregates.Orders.Put(c, SomeOrder("o", 1), 0, Deed));
+            var during = Path.Combine(folder, "during.tar.gz");
+            var writing = Task.Run(() =>
+            {
+                for (var i = 1; i <= 200; i++)
+                {
+                    db.Write(c => RunStore.Add(c, "o", new RunEvent($"event-{i:000}", "d", i, 1, 1, "M", RunVerdict.Good, null, null, i), Deed.At));
+                }
+            });
+            SpinWait.SpinUntil(() => db.Read(c => RunStore.Of(c, "o").Count) > 20);
+            Backup.Archive(folder, during);
+            var halfway = writing.IsCompleted;
+            await writing;
+            Assert.False(halfway, "the backup was to run beside the writes");
+            Backup.Archive(folder, Path.Combine(folder, "after.tar.gz"));
+            Assert.Equal(200, db.Read(c => RunStore.Of(c, "o")).Count);
+        }
+        var live = Dump(folder);
+        foreach (var (name, whole) in new[] { ("during", false), ("after", true) })
+        {
+            var target = folder + "-" + name;
+            Assert.Null(Backup.Restore(target, Path.Combine(folder, name + ".tar.gz"), DateTime.UnixEpoch));
+            var restored = Dump(target);
+            Assert.Equal(live.Keys, restored.Keys);
+            foreach (var (table, rows) in live)
+            {
+                // a backup in between holds a prefix of what accrues, and everything else as it was
+                Assert.Equal(whole ? rows : rows[..restored[table].Length], restored[table]);
+            }
+            Assert.Equal(whole, restored["run_event"].Length == 200);
+            Assert.True(restored["run_event"].Length >= 20);
+            Assert.Equal(Files(folder), Files(target));
+        }
+    }
+
+    [Fact]
+    public void A_damaged_archive_changes_nothing_and_a_good_one_keeps_what_was_there()
+    {
+        using (var db = Open())
+        {
+            db.Write(c => Aggregates.Customers.Put(c, new("a", "A", ""), 0, Deed));
+            Backup.Archive(folder, Path.Combine(folder, "good.tar.gz"));
+            Assert.Contains("running Hepno", Assert.Throws<UnfitArchiveException>(() => Backup.Restore(folder, Path.Combine(folder, "good.tar.gz"), DateTime.UnixEpoch)).Message, StringComparison.Ordinal);
+        }
+        var good = folder + "-good.tar.gz";
+        File.Copy(Path.Combine(folder, "good.tar.gz"), good);
+        var bad = folder + "-bad.tar.gz";
+        File.WriteAllBytes(bad, File.ReadAllBytes(good)[..300]);
+        Assert.Throws<UnfitArchiveException>(() => Backup.Restore(folder, bad, DateTime.UnixEpoch));
+        var old = Backup.Restore(folder, good, DateTime.UnixEpoch);
+        Assert.True(File.Exists(Db.File(old!)));
+        using var again = Open();
+        Assert.Single(again.Read(c => Aggregates.Customers.All(c)));
+        File.Delete(good);
+        File.Delete(bad);
+    }
+
+    private static string Root
+    {
+        get
+        {
+            var at = new DirectoryInfo(AppContext.BaseDirectory);
+            while (!File.Exists(Path.Combine(at!.FullName, "Hepno.slnx")))
+            {
+                at = at.Parent;
+            }
+            return at.FullName;
+        }
+    }
+
+    private static SortedDictionary<string, string[]> Dump(string folder)
+    {
+        using var connection = new SqliteConnection($"Data Source={Db.File(folder)};Pooling=False");
+        connection.Open();
+        List<string> Lines(string sql)
+        {
+            using var command = connection.CreateCommand();
+            command.CommandText = sql;
+            using var reader = command.ExecuteReader();
+            var lines = new List<string>();
+            while (reader.Read())
+            {
+                lines.Add(string.Join('|', Enumerable.Range(0, reader.FieldCount).Select(i => reader.GetValue(i).ToString())));
+            }
+            return lines;
+        }
+        return new(Lines("SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%'").ToDictionary(t => t, t => Lines($"SELECT * FROM {t} ORDER BY rowid").ToArray()), StringComparer.Ordinal);
+    }
+
+    private static string[] Files(string folder) => [.. Directory.EnumerateFiles(Path.Combine(folder, "files"), "*", SearchOption.AllDirectories).Select(f => $"{Path.GetRelativePath(folder, f)} {Convert.ToHexStringLower(SHA256.HashData(File.ReadAllBytes(f)))}").Order(StringComparer.Ordinal)];
+}
