@@ -45,10 +45,15 @@ public static class QuotePdf
         var gap = q.Paper == "letter" ? 0.8 : 1.0;
         Head(s, q);
         s.Y = 118;
-        s.Text($"For {q.Customer}", s.Left, s.Y, 11.5, bold: true);
-        if (q.CustomerContact.Length > 0)
+        var beside = s.Measure($"For {q.Customer}", 11.5, true) + 10;
+        s.Y = s.Paragraph($"For {q.Customer}", s.Left, s.Y, s.Right - s.Left, 11.5, 14, bold: true);
+        if (s.Left + beside + s.Measure(q.CustomerContact, 11.5) <= s.Right)
         {
-            s.Text(q.CustomerContact, s.Left + s.Measure($"For {q.Customer}", 11.5, true) + 10, s.Y, 11.5, colour: Sheet.Quiet);
+            s.Text(q.CustomerContact, s.Left + beside, s.Y, 11.5, colour: Sheet.Quiet);
+        }
+        else
+        {
+            s.Y = s.Paragraph(q.CustomerContact, s.Left, s.Y + 14, s.Right - s.Left, 11.5, 14, colour: Sheet.Quiet);
         }
         s.Y += 28 * gap;
         s.Y = s.Paragraph(q.Title, s.Left, s.Y, s.Right - s.Left, 20, 23, bold: true) + (32 * gap);

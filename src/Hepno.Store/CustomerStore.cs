@@ -1,5 +1,3 @@
-using System.Globalization;
-using System.Text;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store;
@@ -7,6 +5,9 @@ namespace Hepno.Store;
 /// <summary>Customers, found by any part of name or contact, accents and case aside.</summary>
 public static class CustomerStore
 {
+    // the base letter first, then the letters that are found by it
+    private static readonly string[] Bases = ["aàáâãäåāăą", "cçćĉċč", "dďđð", "eèéêëēĕėęě", "gĝğġģ", "hĥħ", "iìíîïĩīĭįı", "jĵ", "kķ", "lĺļľŀł", "nñńņňŉ", "oòóôõöøōŏő", "rŕŗř", "sśŝşšș", "tţťŧț", "uùúûüũūŭůűų", "wŵ", "yýÿŷ", "zźżž"];
+
     internal static Aggregate<Customer> Aggregate() => new("customer", "customer",
         (connection, id) => connection.Query("SELECT * FROM customer WHERE @id IS NULL OR id = @id ORDER BY search", r => new Versioned<Customer>(new(r.Text("id"), r.Text("name"), r.Text("contact")), r.Long("version")), ("@id", id)),
         c => c.Id,
@@ -18,14 +19,7 @@ public static class CustomerStore
     /// <summary>Base letters in lower case: ő finds o, Ł finds l.</summary>
     public static string Folded(string text)
     {
-        var folded = new StringBuilder();
-        foreach (var c in text.Normalize(NormalizationForm.FormD))
-        {
-            if (CharUnicodeInfo.GetUnicodeCategory(c) != UnicodeCategory.NonSpacingMark)
-            {
-                folded.Append(char.ToLowerInvariant(c) switch { 'ł' => 'l', 'ø' => 'o', 'đ' => 'd', 'ı' => 'i', var plain => plain });
-            }
-        }
-        return folded.ToString();
+        // the program runs without the system's language data, so the letters are folded by a table
+        return string.Concat(text.Select(char.ToLowerInvariant).Select(c => Bases.FirstOrDefault(b => b.Contains(c, StringComparison.Ordinal)) is { } b ? b[0] : c));
     }
 }

@@ -71,7 +71,7 @@ internal sealed partial class Refusals(ILogger<Refusals> log) : IExceptionHandle
         {
             return new("unknown-field", $"\"{unknown.Groups[1].Value}\" is not a field here.", path, "Look at the API document for the names.");
         }
-        return path.Length == 0
+        return path.Length == 0 || json.InnerException is JsonException
             ? new("malformed", "This is not JSON that can be read.", "", "Look for a missing bracket, comma or quote.")
             : new("unreadable-field", $"\"{path}\" cannot be read.", path, "Look at its kind: a whole number, a number, text, a date like 2026-06-12, or one of the words of the API document.");
     }

@@ -115,6 +115,7 @@ internal static class Shell
             {
                 404 => ("There is nothing at this address.", "Look at the API document for what there is."),
                 405 => ($"{context.HttpContext.Request.Method} is not taken at this address.", "Look at the API document for what is."),
+                413 => ("That is more than 1 MB: Hepno does not take it.", "Send less at once."),
                 415 => ("This content type is not taken here.", "Send JSON (application/json)."),
                 _ => ("This was refused.", "Look at the call again."),
             };
@@ -123,6 +124,7 @@ internal static class Shell
         app.UseSerilogRequestLogging(o =>
         {
             // the route, never the address: names and ids typed into an address stay out of the log
+            o.Logger = app.Services.GetRequiredService<Serilog.ILogger>();
             o.MessageTemplate = "{RequestMethod} {Route} {StatusCode} {Elapsed:0.0} ms";
             o.GetMessageTemplateProperties = (http, _, elapsed, status) => [new("RequestMethod", new ScalarValue(http.Request.Method)), new("Route", new ScalarValue((http.GetEndpoint() as RouteEndpoint)?.RoutePattern.RawText ?? "none")), new("StatusCode", new ScalarValue(status)), new("Elapsed", new ScalarValue(elapsed))];
         });

@@ -73,7 +73,7 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
     [Fact]
     public async Task A_body_of_ten_megabytes_is_413()
     {
-        var (status, body) = await shop.Send(HttpMethod.Put, "/api/customers/x", $$"""{"name":"{{new string('x', 10_000_000)}}","contact":""}""");
+        var (status, body) = await shop.Send(HttpMethod.Put, "/api/customers/x", $$"""{"name":"{{new string('x', 10_000_000)}}","contact":""}""", more: r => r.Headers.ExpectContinue = true);
         Assert.Equal(413, status);
         Assert.Contains("1 MB", body.GetRawText(), StringComparison.Ordinal);
     }
@@ -85,7 +85,6 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal(400, (await shop.Send(HttpMethod.Get, "/api/line", more: r => r.Headers.Host = "evil.example")).Status);
         Assert.Equal(403, (await shop.Send(HttpMethod.Put, "/api/customers/door", json, more: r => r.Headers.Add("Origin", "http://evil.example"))).Status);
         Assert.Equal(403, (await shop.Send(HttpMethod.Put, "/api/customers/door", json, more: r => r.Headers.Add("Sec-Fetch-Site", "cross-site"))).Status);
-        Assert.Equal(404, (await shop.Send(HttpMethod.Get, "/api/customers/door")).Status is 405 ? 404 : 404);
         Assert.DoesNotContain("door", (await shop.Get("/api/customers")).GetRawText(), StringComparison.Ordinal);
     }
 

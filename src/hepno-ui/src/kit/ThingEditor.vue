@@ -52,8 +52,14 @@ async function commit(): Promise<void> {
     </label>
     <p v-if="wrong" class="problem wide" role="alert">{{ wrong }}</p>
     <p class="buttons wide">
-      <button class="plain-button" type="submit" :disabled="!dirty">{{ dirty ? 'Save' : 'Saved' }}</button
-      ><button v-if="dirty" class="plain-button" type="button" @click="restore">As it was</button><slot />
+      <button class="plain-button" type="submit" :disabled="!dirty">{{ dirty ? 'Save' : 'Saved' }}</button><button
+        v-if="dirty"
+        class="plain-button"
+        type="button"
+        @click="restore"
+      >
+        As it was</button
+      ><slot />
     </p>
   </form>
 </template>

@@ -3,7 +3,17 @@ import { describe, expect, it } from 'vitest'
 import { readNumber } from './fields'
 import { anHour, bare, day, duration, type Format, length, moment, money, number } from './shown'
 
-const plain: Format = { sign: '$', signAfter: false, decimalMark: '.', groupMark: ',', minorDigits: 2, dayFirst: true, twelveHours: false, metric: false, celsius: false }
+const plain: Format = {
+  sign: '$',
+  signAfter: false,
+  decimalMark: '.',
+  groupMark: ',',
+  minorDigits: 2,
+  dayFirst: true,
+  twelveHours: false,
+  metric: false,
+  celsius: false,
+}
 const formats: Record<string, Format> = {
   default: plain,
   continental: { ...plain, sign: '€', signAfter: true, decimalMark: ',', groupMark: '.', metric: true, celsius: true },

@@ -77,7 +77,7 @@ const go = (station: string) => void router.push(`/${station}`)
       <button @click="$emit('ask')"><kbd>N</kbd> new ask</button>
       <button @click="$emit('find')"><kbd>/</kbd> find</button>
     </div>
-    <nav class="shopwide" aria-label="Shop">
+    <nav class="shopwide" aria-label="Shop-wide places">
       <RouterLink v-for="p in places" :key="p.path" :to="p.path" :class="{ on: route.path === p.path }"
         >{{ p.word }}<kbd v-if="waiting" class="wait">{{ p.key }}</kbd
         ><i>{{ p.state }}</i></RouterLink

@@ -68,9 +68,10 @@ export async function refresh(): Promise<void> {
 /** Runs something a person asked for; a refusal is shown, never thrown further. Returns whether it was done. */
 export async function attempt(work: () => Promise<void>, said = ''): Promise<boolean> {
   shop.problems = []
+  shop.said = ''
   try {
     await work()
-    shop.said = said
+    if (said) shop.said = said
     return true
   } catch (refused) {
     if (!(refused instanceof Refusal)) throw refused

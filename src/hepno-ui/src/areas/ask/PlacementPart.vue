@@ -66,7 +66,7 @@ defineExpose({ begin })
   </button>
   <form v-else class="panel" @submit.prevent="commit" @keydown.esc.stop="restore">
     <label class="field"
-      >Where<select ref="first" v-model="draft.place">
+      >Where<select ref="first" v-model="draft.place" aria-label="Where">
         <option v-for="(word, id) in placeWord" :key="id" :value="id" :disabled="taken.includes(String(id))">
           {{ word }}
         </option>

@@ -384,16 +384,13 @@ onUnmounted(() => {
           <b>Back</b><span><kbd>B</kbd></span>
         </button>
         <button @pointerup="tap($event, hold)">
-          <b>{{ held ? 'Go on' : 'Hold' }}</b
-          ><span><kbd>H</kbd></span>
+          <b>{{ held ? 'Go on' : 'Hold' }}</b><span><kbd>H</kbd></span>
         </button>
         <button @pointerup="tap($event, step)">
-          <b>{{ phase === 'lay' ? 'Close' : 'Lift' }}</b
-          ><span><kbd>Enter</kbd></span>
+          <b>{{ phase === 'lay' ? 'Close' : 'Lift' }}</b><span><kbd>Enter</kbd></span>
         </button>
         <button class="good" :disabled="!judged" @pointerup="tap($event, () => verdict('good'))">
-          <b>{{ done ? 'All done' : 'Good' }}</b
-          ><span v-if="judged">piece {{ name(judged) }} <kbd>Space</kbd></span>
+          <b>{{ done ? 'All done' : 'Good' }}</b><span v-if="judged">piece {{ name(judged) }} <kbd>Space</kbd></span>
         </button>
       </footer>
     </template>

@@ -2,8 +2,24 @@ import { expect, it } from 'vitest'
 import type { EventBody, Waiting } from './outbox'
 import { type Task, tasksLeft } from './tasks'
 
-const todo: Task[] = [1, 2, 3].flatMap((pieceNo) => [1, 2].map((pass) => ({ pieceNo, attempt: 1, pass, size: 'M' }))).sort((a, b) => a.pass - b.pass)
-const said = (pieceNo: number, pass: number, verdict: EventBody['verdict']): Waiting => ({ eventId: `${pieceNo}${pass}${verdict}`, run: 'r', at: 0, body: { pieceNo, attempt: 1, pass, size: 'M', verdict, reason: null, takesBack: verdict === 'taken-back' ? 'x' : null, secondsOnPiece: 1 } })
+const todo: Task[] = [1, 2, 3]
+  .flatMap((pieceNo) => [1, 2].map((pass) => ({ pieceNo, attempt: 1, pass, size: 'M' })))
+  .sort((a, b) => a.pass - b.pass)
+const said = (pieceNo: number, pass: number, verdict: EventBody['verdict']): Waiting => ({
+  eventId: `${pieceNo}${pass}${verdict}`,
+  run: 'r',
+  at: 0,
+  body: {
+    pieceNo,
+    attempt: 1,
+    pass,
+    size: 'M',
+    verdict,
+    reason: null,
+    takesBack: verdict === 'taken-back' ? 'x' : null,
+    secondsOnPiece: 1,
+  },
+})
 const numbers = (tasks: Task[]) => tasks.map((t) => `${t.pieceNo}.${t.pass}`)
 
 it('leaves out what is judged here and not yet answered', () => {

@@ -97,8 +97,7 @@ onUnmounted(() => {
         <article class="paper">
           <div class="head">
             <div>
-              <b class="shop">{{ doc.shop }}</b
-              ><span class="note">{{ doc.shopLine }}</span>
+              <b class="shop">{{ doc.shop }}</b><span class="note">{{ doc.shopLine }}</span>
             </div>
             <div class="fig">
               <b>Quote {{ doc.number }}</b
@@ -111,8 +110,7 @@ onUnmounted(() => {
           <h2 class="what">{{ doc.title }}</h2>
           <div class="heads">
             <div v-for="(h, i) in doc.heads" :key="h.label">
-              <span class="note">{{ h.label }}</span
-              ><b :class="{ go: i === doc.heads.length - 1 }">{{ h.value }}</b>
+              <span class="note">{{ h.label }}</span><b :class="{ go: i === doc.heads.length - 1 }">{{ h.value }}</b>
             </div>
           </div>
           <table class="items">
@@ -128,8 +126,7 @@ onUnmounted(() => {
             <tbody>
               <tr>
                 <td>
-                  <b>{{ doc.what }}</b
-                  ><span v-for="d in doc.details" :key="d" class="note">{{ d }}</span>
+                  <b>{{ doc.what }}</b><span v-for="d in doc.details" :key="d" class="note">{{ d }}</span>
                 </td>
                 <td v-for="s in doc.sizes" :key="s.size" class="fig">{{ s.pieces }}</td>
                 <td class="fig">{{ doc.pieces }}</td>

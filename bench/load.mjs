@@ -1,0 +1,49 @@
+/** How fast the running program answers, beside an empty request in the same run. Usage: node bench/load.mjs DLL CONTENT-ROOT */
+import { spawn } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { createInterface } from 'node:readline'
+
+const [dll, web] = process.argv.slice(2)
+const data = mkdtempSync(join(tmpdir(), 'hepno-bench-'))
+const from = performance.now()
+const child = spawn('dotnet', [dll, '--contentRoot', web, '--port', '0', '--data', data, '--demo'], {
+  stdio: ['ignore', 'pipe', 'inherit'],
+})
+const url = await new Promise((done) =>
+  createInterface({ input: child.stdout }).on('line', (line) => {
+    const ready = /^Hepno is ready at (\S+)$/.exec(line)
+    if (ready?.[1]) done(ready[1])
+  }),
+)
+await fetch(`${url}/healthz`)
+console.log(`start to first answer: ${(performance.now() - from).toFixed(0)} ms`)
+await new Promise((later) => setTimeout(later, 3000))
+
+async function times(path, n) {
+  const all = []
+  for (let i = 0; i < n; i++) {
+    const at = performance.now()
+    await (await fetch(url + path)).arrayBuffer()
+    all.push(performance.now() - at)
+  }
+  return all.sort((a, b) => a - b)
+}
+const at = (sorted, share) => sorted[Math.floor(sorted.length * share)].toFixed(1)
+for (const path of ['/healthz', '/api/orders/demo-205/compare', '/api/line', '/api/orders/demo-205']) {
+  await times(path, 50)
+  const t = await times(path, 300)
+  console.log(`${path}: p50 ${at(t, 0.5)} ms, p95 ${at(t, 0.95)} ms`)
+}
+const status = readFileSync(`/proc/${child.pid}/status`, 'utf8')
+console.log(`resident memory with demo data: ${(Number(/VmRSS:\s+(\d+)/.exec(status)?.[1]) / 1024).toFixed(0)} MB`)
+const page = await (await fetch(url)).text()
+let bytes = 0
+for (const [, file] of page.matchAll(/(?:src|href)="(\/assets\/[^"]+\.js)"/g)) {
+  const answer = await fetch(url + file, { headers: { 'Accept-Encoding': 'gzip' } })
+  bytes += Number(answer.headers.get('content-length')) || (await answer.arrayBuffer()).byteLength
+}
+console.log(`script of the first page, named by it: ${(bytes / 1024).toFixed(0)} kB`)
+child.kill('SIGTERM')
+child.once('exit', () => rmSync(data, { recursive: true, force: true }))
