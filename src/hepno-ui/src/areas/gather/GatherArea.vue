@@ -188,7 +188,7 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
               class="over"
               :fill="t.done ? 'var(--ink-3)' : 'var(--ink)'"
             >
-              {{ t.done ? '' : '' }}{{ t.text }}{{ t.done ? ', here' : t.at ? `, ${moment(t.at, f)}` : '' }}
+              {{ t.text }}{{ t.done ? ', here' : t.at ? `, ${moment(t.at, f)}` : '' }}
             </text>
           </g>
           <path
@@ -198,7 +198,7 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
             stroke-width="3.5"
           />
           <text
-            :x="Math.min(x(lane.pressStart ?? view!.now) + 8, 420)"
+            :x="Math.min(x(lane.pressStart ?? view!.now) + 8, lane.late ? 200 : 420)"
             :y="lane.threads.length * 20 + 17"
             font-size="13"
             font-weight="620"
@@ -314,7 +314,7 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
 .over {
   paint-order: stroke;
   stroke: var(--cotton);
-  stroke-width: 5px;
+  stroke-width: 8px;
 }
 .list {
   margin-top: 18px;

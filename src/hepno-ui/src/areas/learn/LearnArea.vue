@@ -42,6 +42,8 @@ const moved = computed(() => {
     return band
   })
 })
+/** Only the largest move is named in the drawing; the table names all. */
+const named = computed(() => [...moved.value].sort((a, b) => Math.abs(b.by) - Math.abs(a.by))[0]?.code)
 const longest = computed(() =>
   Math.max(1, ...(view.value?.held.minutes.flatMap((m) => [m.plannedMinutes, m.recordedMinutes]) ?? [1])),
 )
@@ -88,7 +90,14 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
                 stroke="var(--rule-strong)"
                 stroke-width=".7"
               />
-              <text v-if="Math.abs(m.by) > 0.01" :x="m.at" y="57" font-size="12" text-anchor="middle" class="over">
+              <text
+                v-if="m.code === named && Math.abs(m.by) > 0.01"
+                :x="m.at"
+                y="57"
+                font-size="12"
+                text-anchor="middle"
+                class="over"
+              >
                 {{ m.label }} {{ margin(m.by, f) }}
               </text>
             </g>
