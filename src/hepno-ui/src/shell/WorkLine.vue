@@ -181,6 +181,9 @@ nav {
   color: inherit;
   text-decoration: none;
 }
+.shopwide a.on {
+  color: var(--bleach);
+}
 .shopwide a:focus-visible {
   outline-offset: -3px;
 }

@@ -154,7 +154,7 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
                 <path :d="`M${x(t)} 20v8`" stroke="var(--rule-strong)" />
               </g>
               <path :d="`M${x(r.value.temperatureF)} 2V26`" stroke="var(--heat)" stroke-width="5" />
-              <text :x="x(r.value.temperatureF) - 6" y="15" text-anchor="end" font-size="16" font-weight="640">
+              <text :x="x(r.value.temperatureF) + 8" y="15" font-size="16" font-weight="640">
                 {{ shownT(r.value.temperatureF) }}
               </text>
             </svg>
