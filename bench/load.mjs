@@ -1,6 +1,7 @@
 /** How fast the running program answers, beside an empty request in the same run. Usage: node bench/load.mjs DLL CONTENT-ROOT */
 import { spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { get } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { createInterface } from 'node:readline'
@@ -40,10 +41,16 @@ const status = readFileSync(`/proc/${child.pid}/status`, 'utf8')
 console.log(`resident memory with demo data: ${(Number(/VmRSS:\s+(\d+)/.exec(status)?.[1]) / 1024).toFixed(0)} MB`)
 const page = await (await fetch(url)).text()
 let bytes = 0
-for (const [, file] of page.matchAll(/(?:src|href)="(\/assets\/[^"]+\.js)"/g)) {
-  const answer = await fetch(url + file, { headers: { 'Accept-Encoding': 'gzip' } })
-  bytes += Number(answer.headers.get('content-length')) || (await answer.arrayBuffer()).byteLength
-}
+/** Bytes as sent: fetch would unpack them. */
+const sent = (file) =>
+  new Promise((done) =>
+    get(url + file, { headers: { 'Accept-Encoding': 'gzip' } }, (answer) => {
+      let n = 0
+      answer.on('data', (chunk) => (n += chunk.length))
+      answer.on('end', () => done(n))
+    }),
+  )
+for (const [, file] of page.matchAll(/(?:src|href)="(\/assets\/[^"]+\.js)"/g)) bytes += await sent(file)
 console.log(`script of the first page, named by it: ${(bytes / 1024).toFixed(0)} kB`)
 child.kill('SIGTERM')
 child.once('exit', () => rmSync(data, { recursive: true, force: true }))
