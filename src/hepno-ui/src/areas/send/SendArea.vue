@@ -226,7 +226,7 @@ onUnmounted(() => {
   padding: 9px 8px;
   max-height: 70px;
 }
-.row svg {
+.row > svg {
   height: 42px;
   width: 100%;
 }
