@@ -2,7 +2,7 @@
 import Dialog from 'primevue/dialog'
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, ask, makeId, Refusal, seen } from '../api/client'
+import { api, ask, Refusal, seen } from '../api/client'
 import Explain from '../kit/Explain.vue'
 import StrataDefs from '../kit/StrataDefs.vue'
 import { stations } from '../kit/words'
@@ -10,7 +10,7 @@ import FindBox from './FindBox.vue'
 import { allKeys, typing } from './keys'
 import { listen } from './live'
 import Slip from './Slip.vue'
-import { attempt, refresh, refreshLine, shop, stationPath, take } from './state'
+import { attempt, beginAsk, refresh, shop, stationPath, take } from './state'
 import StationSlips from './StationSlips.vue'
 import WorkLine from './WorkLine.vue'
 
@@ -24,25 +24,7 @@ let gTimer: ReturnType<typeof setTimeout> | undefined
 
 async function newAsk(): Promise<void> {
   await attempt(async () => {
-    const id = makeId()
-    await ask(
-      api.PUT('/api/orders/{id}', {
-        params: { path: { id } },
-        body: {
-          customerId: null,
-          styleId: null,
-          colourwayId: null,
-          sizes: [],
-          placements: [],
-          dueDate: null,
-          dueTime: null,
-          mark: null,
-          note: null,
-        },
-      }),
-    )
-    await take(id)
-    await refreshLine()
+    const id = await beginAsk()
     await router.push({ path: '/ask', query: { begin: id } })
   })
 }

@@ -1,5 +1,5 @@
 import { reactive, watch } from 'vue'
-import { api, ask, type Problem, Refusal, type Schemas, seen } from '../api/client'
+import { api, ask, makeId, type Problem, Refusal, type Schemas, seen } from '../api/client'
 import type { StationName } from '../kit/words'
 
 /** What the whole screen shares: the work line, the order in hand, and what was last said. */
@@ -85,6 +85,26 @@ export async function take(id: string): Promise<void> {
   if (shop.inHand !== id) shop.order = null
   shop.inHand = id
   await refreshOrder()
+}
+
+/** Begins an order nobody has said anything of yet, takes it in hand, and returns its id. */
+export async function beginAsk(): Promise<string> {
+  const id = makeId()
+  const body = {
+    customerId: null,
+    styleId: null,
+    colourwayId: null,
+    sizes: [],
+    placements: [],
+    dueDate: null,
+    dueTime: null,
+    mark: null,
+    note: null,
+  }
+  await ask(api.PUT('/api/orders/{id}', { params: { path: { id } }, body }))
+  await take(id)
+  await refreshLine()
+  return id
 }
 
 export type AskBody = Schemas['AskBody']

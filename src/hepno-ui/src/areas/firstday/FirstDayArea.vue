@@ -4,7 +4,7 @@ import { useRouter } from 'vue-router'
 import { api, ask, makeId } from '../../api/client'
 import { num, text, type Field } from '../../kit/fields'
 import ThingEditor from '../../kit/ThingEditor.vue'
-import { attempt, refresh, take } from '../../shell/state'
+import { attempt, beginAsk } from '../../shell/state'
 import { shopFields, weekFields, type Numbers } from '../numbers/fields'
 import { numbersStore } from '../numbers/store'
 
@@ -66,25 +66,7 @@ async function save(first: FirstDay): Promise<boolean> {
   })
   if (!done || !(await store.save(numbers))) return false
   await attempt(async () => {
-    const order = makeId()
-    await ask(
-      api.PUT('/api/orders/{id}', {
-        params: { path: { id: order } },
-        body: {
-          customerId: null,
-          styleId: null,
-          colourwayId: null,
-          sizes: [],
-          placements: [],
-          dueDate: null,
-          dueTime: null,
-          mark: null,
-          note: null,
-        },
-      }),
-    )
-    await take(order)
-    await refresh()
+    const order = await beginAsk()
     await router.push({ path: '/ask', query: { begin: order } })
   })
   return true
