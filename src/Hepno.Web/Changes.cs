@@ -23,6 +23,10 @@ internal static class Changes
             while (true)
             {
                 var next = desk.Db.NextWrite;
+                if (!Admission.Admits(context, desk.Db))
+                {
+                    return; // shut out while it listened
+                }
                 var changes = desk.Db.Read(c => ChangeStore.Since(c, last, MostMissed + 1));
                 if (changes.Count > MostMissed)
                 {

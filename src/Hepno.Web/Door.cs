@@ -1,11 +1,9 @@
 namespace Hepno.Web;
 
 /// <summary>One middleware before everything: who may ask, from where, and the headers on every answer.</summary>
-internal sealed class Door(RequestDelegate next, IConfiguration configuration)
+internal sealed class Door(RequestDelegate next, Reach reach)
 {
     private const string Policy = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
-
-    private readonly string[] hosts = ["127.0.0.1", "localhost", "[::1]", .. (configuration["Hepno:Host"] ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries)];
 
     public async Task InvokeAsync(HttpContext context)
     {
@@ -34,7 +32,7 @@ internal sealed class Door(RequestDelegate next, IConfiguration configuration)
 
     private (int Status, string Code, string Sentence, string Remedy)? Refuse(HttpRequest request)
     {
-        if (!hosts.Contains(request.Host.Host, StringComparer.OrdinalIgnoreCase))
+        if (!reach.AnswersTo(request.Host.Host))
         {
             return (400, "host", $"Hepno does not answer to the name \"{(request.Host.Host.Length > 60 ? request.Host.Host[..60] : request.Host.Host)}\".", "Use 127.0.0.1, or start it with --host and the name.");
         }

@@ -13,6 +13,7 @@ internal sealed partial class Refusals(ILogger<Refusals> log) : IExceptionHandle
 {
     private const int DiskFull = 13;
     private const int DiskError = 10;
+    private const int NoSpace = 28;
 
     public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
     {
@@ -22,7 +23,7 @@ internal sealed partial class Refusals(ILogger<Refusals> log) : IExceptionHandle
             StaleException stale => (409, [new Problem("stale", "This was changed on another device in the meantime.", "", "Look at the change, then do it again.")], new Dictionary<string, object?> { ["version"] = stale.Stands }),
             BadHttpRequestException bad => (bad.StatusCode, [Unreadable(bad)], null),
             SqliteException { SqliteErrorCode: DiskFull or DiskError } => (507, [new Problem("disk-full", "The disk is full: nothing more can be kept.", "", "Free some space. Reading goes on, and what is on the screen stays there.")], null),
-            IOException { HResult: 28 } => (507, [new Problem("disk-full", "The disk is full: nothing more can be kept.", "", "Free some space. Reading goes on.")], null),
+            IOException io when OfFullDisk(io) => (507, [new Problem("disk-full", "The disk is full: nothing more can be kept.", "", "Free some space. Reading goes on.")], null),
             _ => (500, (IReadOnlyList<Problem>)[], (IDictionary<string, object?>?)null),
         };
         if (status == 500)
@@ -34,6 +35,9 @@ internal sealed partial class Refusals(ILogger<Refusals> log) : IExceptionHandle
         await Refuse(status, problems, more).ExecuteAsync(httpContext);
         return true;
     }
+
+    /// <summary>Whether a file could not be written for want of room.</summary>
+    public static bool OfFullDisk(IOException exception) => exception.HResult == NoSpace;
 
     /// <summary>Problem details for problems.</summary>
     public static IResult Refuse(int status, IReadOnlyList<Problem> problems, IDictionary<string, object?>? more = null)

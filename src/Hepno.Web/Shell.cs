@@ -1,6 +1,8 @@
 using System.Net;
+using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Endpoints;
+using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Hosting.Server.Features;
 using Microsoft.AspNetCore.ResponseCompression;
@@ -35,6 +37,12 @@ internal static class Shell
                 return 2;
             }
         }
+        catch (IOException full) when (Refusals.OfFullDisk(full))
+        {
+            // the log's last lines cannot be written when it ends; everything that was answered is in the database
+            await Console.Error.WriteLineAsync("The disk is full: the last lines of the log are lost, nothing else.");
+            return 0;
+        }
         catch (Exception refused) when (refused is NewerDataException or DataInUseException)
         {
             await Console.Error.WriteLineAsync(refused.Message);
@@ -45,7 +53,7 @@ internal static class Shell
     private static WebApplication Build(string[] args)
     {
         // "--demo --port 0" would read as demo = "--port"; and a bare key would also be read from the environment (PORT, DATA, HOST)
-        args = [.. args.Select(a => a == "--demo" ? "--demo=true" : a)];
+        args = [.. args.Select(a => a is "--demo" or "--lan" ? $"{a}=true" : a)];
         var builder = WebApplication.CreateBuilder(args);
         builder.Configuration.AddCommandLine(args, new Dictionary<string, string>
         {
@@ -54,25 +62,40 @@ internal static class Shell
             ["--host"] = "Hepno:Host",
             ["--now"] = "Hepno:Now",
             ["--demo"] = "Hepno:Demo",
+            ["--lan"] = "Hepno:Lan",
         });
         var data = builder.Configuration["Hepno:Data"] ?? DefaultData;
         Directory.CreateDirectory(data, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute);
+        var reach = new Reach(builder.Configuration);
+        builder.Services.AddSingleton(reach);
         Services(builder, data);
         builder.WebHost.ConfigureKestrel(k =>
         {
             k.AddServerHeader = false;
             k.Limits.MaxRequestBodySize = LargestBody;
-            k.Listen(IPAddress.Loopback, builder.Configuration.GetValue("Hepno:Port", 5080));
+            var port = builder.Configuration.GetValue("Hepno:Port", 5080);
+            foreach (var address in reach.Private.Prepend(IPAddress.Loopback))
+            {
+                k.Listen(address, port);
+            }
         });
         var app = builder.Build();
         Pipeline(app);
         app.Lifetime.ApplicationStarted.Register(() =>
         {
-            var address = app.Services.GetRequiredService<IServer>().Features.Get<IServerAddressesFeature>()?.Addresses.FirstOrDefault();
-            Console.Out.WriteLine($"Hepno is ready at {address}");
+            var server = app.Services.GetRequiredService<IServer>();
+            Console.Out.WriteLine($"Hepno is ready at {server.Features.Get<IServerAddressesFeature>()?.Addresses.FirstOrDefault()}");
+            if (reach.Lan)
+            {
+                Console.Out.WriteLine(OnTheLan([.. DeviceEndpoints.Urls(server)]));
+            }
         });
         return app;
     }
+
+    private static string OnTheLan(IReadOnlyList<string> urls) => urls.Count == 0
+        ? "This machine has no address on a private network: other devices cannot reach it."
+        : $"Other devices of the shop find it at {string.Join(" or ", urls)}\n{QrCode.Terminal(urls[0])}Let each in once: Numbers, Let a device in. Never forward this port to the internet.";
 
     private static void Services(WebApplicationBuilder builder, string data)
     {
@@ -97,6 +120,7 @@ internal static class Shell
         builder.Services.AddOpenApi("v1", ApiDocument.Describe);
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton<ShopClock>();
+        builder.Services.AddSingleton<Pairing>();
         builder.Services.AddSingleton(_ => new Db(data));
         builder.Services.AddSingleton<Desk>();
         builder.Services.AddHostedService<OpenStore>();
@@ -106,6 +130,14 @@ internal static class Shell
     private static void Pipeline(WebApplication app)
     {
         app.UseMiddleware<Door>();
+        app.UseMiddleware<Admission>();
+        app.UseSerilogRequestLogging(o =>
+        {
+            // the route, never the address: names and ids typed into an address stay out of the log
+            o.Logger = app.Services.GetRequiredService<Serilog.ILogger>();
+            o.MessageTemplate = "{RequestMethod} {Route} {StatusCode} {Elapsed:0.0} ms";
+            o.GetMessageTemplateProperties = (http, _, elapsed, status) => [new("RequestMethod", new ScalarValue(http.Request.Method)), new("Route", new ScalarValue(((http.Features.Get<IExceptionHandlerFeature>()?.Endpoint ?? http.GetEndpoint()) as RouteEndpoint)?.RoutePattern.RawText ?? "none")), new("StatusCode", new ScalarValue(status)), new("Elapsed", new ScalarValue(elapsed))];
+        });
         app.UseResponseCompression();
         app.UseExceptionHandler();
         app.UseStatusCodePages(context =>
@@ -120,13 +152,6 @@ internal static class Shell
                 _ => ("This was refused.", "Look at the call again."),
             };
             return Refusals.Refuse(status, [new($"status-{status}", sentence, "", remedy)]).ExecuteAsync(context.HttpContext);
-        });
-        app.UseSerilogRequestLogging(o =>
-        {
-            // the route, never the address: names and ids typed into an address stay out of the log
-            o.Logger = app.Services.GetRequiredService<Serilog.ILogger>();
-            o.MessageTemplate = "{RequestMethod} {Route} {StatusCode} {Elapsed:0.0} ms";
-            o.GetMessageTemplateProperties = (http, _, elapsed, status) => [new("RequestMethod", new ScalarValue(http.Request.Method)), new("Route", new ScalarValue((http.GetEndpoint() as RouteEndpoint)?.RoutePattern.RawText ?? "none")), new("StatusCode", new ScalarValue(status)), new("Elapsed", new ScalarValue(elapsed))];
         });
         app.UseDefaultFiles();
         var files = new StaticFileOptions { OnPrepareResponse = Cache };
@@ -143,6 +168,7 @@ internal static class Shell
         api.MapRuns();
         api.MapShop();
         api.MapChanges();
+        api.MapDevices();
         app.MapFallback("/api/{**rest}", () => Refusals.Refuse(404, [new("status-404", "There is nothing at this address.", "", "Look at the API document for what there is.")]))
             .WithMetadata(new HttpMethodMetadata(["GET", "HEAD"])).ExcludeFromDescription();
         app.MapFallbackToFile("index.html", files);

@@ -1,8 +1,11 @@
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json;
+using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.TestHost;
+using Microsoft.Extensions.DependencyInjection;
 
 namespace Hepno.Web.Tests;
 
@@ -54,6 +57,24 @@ public sealed class Shop : WebApplicationFactory<Program>
         builder.UseSetting("Hepno:Data", Folder);
         builder.UseSetting("Hepno:Port", "0");
         builder.UseSetting("Hepno:Demo", "true");
+        builder.ConfigureTestServices(s => s.AddSingleton<IStartupFilter, FromElsewhere>());
+    }
+
+    /// <summary>Lets a test call as a device of the shop's network: the header names its address.</summary>
+    private sealed class FromElsewhere : IStartupFilter
+    {
+        public Action<IApplicationBuilder> Configure(Action<IApplicationBuilder> next) => app =>
+        {
+            app.Use((context, rest) =>
+            {
+                if (context.Request.Headers["Test-From"] is [{ } from])
+                {
+                    context.Connection.RemoteIpAddress = System.Net.IPAddress.Parse(from);
+                }
+                return rest(context);
+            });
+            next(app);
+        };
     }
 
     protected override void Dispose(bool disposing)

@@ -1,4 +1,4 @@
-import { type ChildProcess, spawn } from 'node:child_process'
+import { type ChildProcess, spawn, spawnSync, type SpawnSyncReturns } from 'node:child_process'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
@@ -17,10 +17,17 @@ export class Server {
   private constructor(
     readonly data: string,
     private readonly extra: string[],
+    private readonly within: string[],
   ) {}
 
   static async start(...extra: string[]): Promise<Server> {
-    const server = new Server(await mkdtemp(join(tmpdir(), 'hepno-e2e-')), extra)
+    return await Server.open({ extra })
+  }
+
+  /** In a new data folder unless one is named; `within` is a command that gets the folder and then the program. */
+  static async open(how: { data?: string; extra?: string[]; within?: string[] }): Promise<Server> {
+    const data = how.data ?? (await mkdtemp(join(tmpdir(), 'hepno-e2e-')))
+    const server = new Server(data, how.extra ?? [], how.within ?? [])
     await server.launch()
     return server
   }
@@ -36,6 +43,23 @@ export class Server {
     await this.launch(new URL(this.url).port)
   }
 
+  /** Ends it as a terminal or the system does; says with which code and after how many seconds. */
+  async stop(signal: 'SIGTERM' | 'SIGINT'): Promise<{ code: number | null; seconds: number }> {
+    const from = performance.now()
+    const code = await this.end(signal)
+    return { code, seconds: (performance.now() - from) / 1000 }
+  }
+
+  /** Starts the program a second time and waits for its end. */
+  again(...args: string[]): SpawnSyncReturns<string> {
+    return spawnSync('dotnet', [dll, '--contentRoot', web, ...args], { encoding: 'utf8', timeout: 20_000 })
+  }
+
+  /** Runs one of the program's other verbs. */
+  verb(...args: string[]): SpawnSyncReturns<string> {
+    return spawnSync('dotnet', [dll, ...args], { encoding: 'utf8', timeout: 20_000 })
+  }
+
   async dispose(): Promise<number | null> {
     const code = await this.end('SIGTERM')
     await rm(this.data, { recursive: true, force: true })
@@ -43,13 +67,9 @@ export class Server {
   }
 
   private async launch(port = '0'): Promise<void> {
-    const child = spawn(
-      'dotnet',
-      [dll, '--contentRoot', web, '--port', port, '--data', this.data, '--host', 'tablet.test', ...this.extra],
-      {
-        stdio: ['ignore', 'pipe', 'pipe'],
-      },
-    )
+    const program = ['dotnet', dll, '--contentRoot', web, '--port', port, '--data', this.data, '--host', 'tablet.test']
+    const [first, ...rest] = [...this.within, ...(this.within.length > 0 ? [this.data] : []), ...program, ...this.extra]
+    const child = spawn(first!, rest, { stdio: ['ignore', 'pipe', 'pipe'] })
     this.child = child
     child.stderr.on('data', (chunk: Buffer) => this.said.push(chunk.toString()))
     this.url = await new Promise<string>((done, fail) => {

@@ -29,8 +29,8 @@ function deviceId(): string {
 
 export const device = deviceId()
 
-/** Whether the server answers; the slip's edge shows it. */
-export const link = reactive({ lostAt: '' })
+/** Whether the server answers (the slip's edge shows it), and whether this device was let in. */
+export const link = reactive({ lostAt: '', shutOut: false })
 
 const client = createClient<paths>({ baseUrl: '/' })
 client.use({
@@ -53,8 +53,9 @@ client.use({
       {},
     )
   },
-  onResponse() {
+  onResponse({ response, schemaPath }) {
     link.lostAt = ''
+    if (response.status === 401 && schemaPath !== '/api/devices/pair') link.shutOut = true
   },
 })
 

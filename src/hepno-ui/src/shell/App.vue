@@ -2,7 +2,7 @@
 import Dialog from 'primevue/dialog'
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, ask, Refusal, seen } from '../api/client'
+import { api, ask, link, Refusal, seen } from '../api/client'
 import Explain from '../kit/Explain.vue'
 import StrataDefs from '../kit/StrataDefs.vue'
 import { stations } from '../kit/words'
@@ -10,6 +10,7 @@ import FindBox from './FindBox.vue'
 import { allKeys, typing } from './keys'
 import { listen } from './live'
 import Slip from './Slip.vue'
+import PairScreen from './PairScreen.vue'
 import { attempt, beginAsk, refresh, shop, stationPath, take } from './state'
 import StationSlips from './StationSlips.vue'
 import WorkLine from './WorkLine.vue'
@@ -93,7 +94,7 @@ async function step(by: number): Promise<void> {
 }
 
 function onKey(event: KeyboardEvent): void {
-  if (bare.value) return
+  if (bare.value || link.shutOut) return
   if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
     event.preventDefault()
     void act()
@@ -142,6 +143,7 @@ onMounted(async () => {
     if (shop.line?.newShop && !bare.value) await router.push('/first-day')
   } catch (refused) {
     if (!(refused instanceof Refusal)) throw refused
+    if (link.shutOut) return
   }
   listen()
 })
@@ -150,7 +152,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
 
 <template>
   <StrataDefs />
-  <RouterView v-if="bare" />
+  <PairScreen v-if="link.shutOut" />
+  <RouterView v-else-if="bare" />
   <div v-else class="app">
     <WorkLine :waiting="waiting" @ask="newAsk" @find="finding = true" />
     <main>

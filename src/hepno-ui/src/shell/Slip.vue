@@ -171,7 +171,7 @@ dd.sz {
   line-height: 1;
 }
 h3 {
-  margin-top: 14px;
+  margin: 14px 0 4px;
 }
 ul {
   list-style: none;

@@ -5,6 +5,7 @@ import { money, number } from '../../kit/shown'
 import ThingEditor from '../../kit/ThingEditor.vue'
 import { onChange } from '../../shell/live'
 import { attempt, shop } from '../../shell/state'
+import Devices from './Devices.vue'
 import { moneyFields, shopFields, weekFields } from './fields'
 import { numbersStore } from './store'
 
@@ -64,6 +65,8 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
       <ThingEditor :value="n" :fields="weekFields" :save="store.save" title="Open hours" />
       <h2 class="head">The shop and how it writes</h2>
       <ThingEditor :value="n" :fields="shopFields" :save="store.save" title="The shop and how it writes" />
+      <h2 class="head">Devices</h2>
+      <Devices />
       <p class="note quiet">
         Last good backup: {{ shop.line?.lastBackup || 'none yet' }}. One file anywhere: ./hepno backup FILE.
       </p>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { computed, onMounted, onUnmounted, ref } from 'vue'
+import { api, ask, type Schemas } from '../../api/client'
+import { onChange } from '../../shell/live'
+import { attempt, shop } from '../../shell/state'
+
+/** Tablets and other machines of the shop: where they find Hepno, who is in, and the code that lets one more in. */
+const devices = ref<Schemas['DevicesView']>()
+const code = ref('')
+const left = ref(0)
+let ends = 0
+let ticking: ReturnType<typeof setInterval> | undefined
+const load = () => attempt(async () => void (devices.value = await ask(api.GET('/api/devices'))), shop.said)
+let stop = () => {}
+onMounted(() => {
+  void load()
+  stop = onChange((kind) => {
+    if (kind !== 'device') return
+    close()
+    void load()
+  })
+})
+onUnmounted(() => {
+  stop()
+  close()
+})
+const address = computed(() => devices.value?.addresses[0])
+const minutes = computed(() => `${Math.floor(left.value / 60)}:${String(left.value % 60).padStart(2, '0')}`)
+
+function close(): void {
+  clearInterval(ticking)
+  code.value = ''
+}
+async function letIn(): Promise<void> {
+  await attempt(async () => {
+    const made = await ask(api.POST('/api/devices/code'))
+    code.value = made.code
+    ends = performance.now() + made.seconds * 1000
+    const tick = () => {
+      left.value = Math.ceil((ends - performance.now()) / 1000)
+      if (left.value <= 0) close()
+    }
+    clearInterval(ticking)
+    tick()
+    ticking = setInterval(tick, 1000)
+  })
+}
+async function shutOut(id: string, name: string): Promise<void> {
+  await attempt(async () => {
+    await ask(api.DELETE('/api/devices/{id}', { params: { path: { id } } }))
+    await load()
+  }, `${name} is shut out. A new code lets it in again.`)
+}
+</script>
+
+<template>
+  <section v-if="devices" class="devices">
+    <p v-if="!devices.lan">
+      Only this machine reaches Hepno. For a tablet at the press, start it with
+      <span class="mono">./hepno start --lan</span>.
+    </p>
+    <p v-else-if="!address">This machine has no address on a private network: other devices cannot reach it.</p>
+    <template v-else>
+      <svg
+        class="qr"
+        :viewBox="`0 0 ${address.qr.size} ${address.qr.size}`"
+        role="img"
+        :aria-label="`Square code of ${address.url}`"
+        shape-rendering="crispEdges"
+      >
+        <path :d="address.qr.path" fill="var(--ink)" />
+      </svg>
+      <div>
+        <p v-for="a in devices.addresses" :key="a.url" class="mono">{{ a.url }}</p>
+        <template v-if="code">
+          <p class="code mono" role="status">{{ code.slice(0, 3) }} {{ code.slice(3) }}</p>
+          <p class="note quiet">Holds {{ minutes }} more, for one device.</p>
+        </template>
+        <p v-else-if="devices.atCounter">
+          <button class="plain-button" @click="letIn">Let a device in</button>
+        </p>
+        <p class="note quiet">Plain http, for the shop's own network: never forward this port to the internet.</p>
+      </div>
+    </template>
+    <table v-if="devices.devices.length > 0">
+      <thead>
+        <tr>
+          <th>Device</th>
+          <th>Let in</th>
+          <th><span class="sr">Shut out</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="d in devices.devices" :key="d.id">
+          <td>{{ d.name }}</td>
+          <td>{{ d.pairedAt }}</td>
+          <td>
+            <span v-if="d.shutOut" class="quiet">shut out</span>
+            <button v-else-if="devices.atCounter" class="plain-button" @click="shutOut(d.id, d.name)">Shut out</button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+.devices {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 10px 18px;
+  padding: 8px 0;
+}
+.devices > p,
+.devices > table {
+  grid-column: 1 / -1;
+}
+.devices > div {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+.qr {
+  width: 150px;
+  height: 150px;
+  background: var(--bleach);
+}
+.code {
+  font-size: 40px;
+  font-weight: var(--w-strong);
+}
+td {
+  padding: 6px 18px 6px 0;
+  border-top: 1px solid var(--rule);
+}
+</style>

@@ -1,0 +1,91 @@
+import { execFileSync, spawnSync } from 'node:child_process'
+import { closeSync, mkdtempSync, openSync, rmSync, writeFileSync, writeSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expect, Server, test } from './server'
+
+/** How the program starts, ends and refuses to start; no screen is needed for it. */
+
+test('a taken port is one sentence and code 2', async ({ server }) => {
+  const port = new URL(server.url).port
+  const folder = mkdtempSync(join(tmpdir(), 'hepno-port-'))
+  const second = server.again('--port', port, '--data', folder)
+  expect(second.status).toBe(2)
+  expect(second.stderr.trim()).toBe(`Port ${port} is taken: choose another with --port, or --port 0 for any free one.`)
+  rmSync(folder, { recursive: true })
+})
+
+test('one data folder, one program', async ({ server }) => {
+  const second = server.again('--port', '0', '--data', server.data)
+  expect(second.status).toBe(2)
+  expect(second.stderr.trim().split('\n')).toHaveLength(1)
+  expect(second.stderr).toContain(server.data)
+})
+
+test('data of a newer program is left alone', async ({ server }) => {
+  await server.stop('SIGTERM')
+  const file = openSync(join(server.data, 'hepno.db'), 'r+')
+  writeSync(file, Buffer.from([0, 0, 0x23, 0x28]), 0, 4, 60) // the database's user_version: 9000
+  closeSync(file)
+  const second = server.again('--port', '0', '--data', server.data)
+  expect(second.status).toBe(2)
+  expect(second.stderr).toContain('newer')
+})
+
+for (const signal of ['SIGTERM', 'SIGINT'] as const) {
+  test(`${signal} ends it within three seconds with code 0, an open page or not`, async ({ server, page }) => {
+    await page.goto('/ask')
+    await expect(page.locator('header.line')).toBeVisible()
+    await expect.poll(() => page.evaluate(() => performance.getEntriesByType('resource').length)).toBeGreaterThan(3)
+    const { code, seconds } = await server.stop(signal)
+    expect(code).toBe(0)
+    expect(seconds).toBeLessThan(3)
+  })
+}
+
+test('a full disk refuses in a sentence, keeps what it took, and goes on reading', async () => {
+  // a disk of three megabytes where one may be mounted, else a limit on the size of a file
+  const mountable = spawnSync('unshare', ['-Urm', 'true']).status === 0
+  const small = mountable
+    ? ['unshare', '-Urm', 'bash', '-c', 'mount -t tmpfs -o size=3m none "$0" && exec "$@"']
+    : ['bash', '-c', 'ulimit -f 1500 && exec "$@"']
+  const server = await Server.open({ within: small })
+  const put = async (id: string) =>
+    await fetch(`${server.url}/api/customers/${id}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ name: `Customer ${id}`, contact: 'x'.repeat(500) }),
+    })
+  let kept = 0
+  let refused: Response | undefined
+  while (kept < 20_000 && refused === undefined) {
+    const answer = await put(`c${kept}`)
+    if (answer.ok) kept++
+    else refused = answer
+  }
+  expect(refused?.status).toBe(507)
+  const body = (await refused!.json()) as { problems: { sentence: string; remedy: string }[] }
+  expect(body.problems[0]?.sentence).toBe('The disk is full: nothing more can be kept.')
+  const all = (await (await fetch(`${server.url}/api/customers`)).json()) as unknown[]
+  expect(all).toHaveLength(kept)
+  expect((await put('again')).status).toBe(507)
+  expect((await fetch(`${server.url}/api/line`)).status).toBe(200)
+  expect(await server.dispose()).toBe(0)
+})
+
+test('an archive taken while it runs is restored with the two verbs', async ({ server }) => {
+  const file = join(tmpdir(), `hepno-archive-${process.pid}`)
+  const taken = server.verb('backup', file, '--data', server.data)
+  expect(taken.status).toBe(0)
+  const folder = mkdtempSync(join(tmpdir(), 'hepno-restored-'))
+  expect(server.verb('restore', file, '--data', folder).status).toBe(0)
+  const restored = await Server.open({ data: folder })
+  const line = async (url: string) => (await (await fetch(`${url}/api/line`)).json()) as { stations: object }
+  expect((await line(restored.url)).stations).toEqual((await line(server.url)).stations)
+  await restored.stop('SIGTERM')
+  writeFileSync(file, 'not an archive')
+  const bad = server.verb('restore', file, '--data', folder)
+  expect(bad.status).not.toBe(0)
+  expect(bad.stderr.trim().split('\n')).toHaveLength(1)
+  execFileSync('rm', ['-rf', file, folder])
+})
