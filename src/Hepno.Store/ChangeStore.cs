@@ -12,6 +12,9 @@ public static class ChangeStore
 
     public static long Last(SqliteConnection connection) => connection.Scalar("SELECT coalesce(max(seq), 0) FROM change");
 
+    /// <summary>The last change of any of these kinds, 0 when none is remembered.</summary>
+    public static long LastOf(SqliteConnection connection, IReadOnlyList<string> kinds) => kinds.Max(k => connection.Scalar("SELECT coalesce(max(seq), 0) FROM change WHERE kind = @kind", ("@kind", k)));
+
     public static List<Change> Since(SqliteConnection connection, long seq, int most) => connection.Query("SELECT seq, kind, id, version FROM change WHERE seq > @seq ORDER BY seq LIMIT @most",
         r => new Change(r.Long("seq"), r.Text("kind"), r.Text("id"), r.Long("version")), ("@seq", seq), ("@most", most));
 

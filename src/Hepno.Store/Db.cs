@@ -17,6 +17,7 @@ public sealed class Db : IDisposable
     private readonly SemaphoreSlim gate = new(1, 1);
     private readonly string connectionString;
     private FileStream? lockFile;
+    private volatile int writer;
     private volatile TaskCompletionSource written = new(TaskCreationOptions.RunContinuationsAsynchronously);
 
     /// <param name="folder">The data folder; it exists.</param>
@@ -30,6 +31,9 @@ public sealed class Db : IDisposable
 
     /// <summary>Completes at the next write.</summary>
     public Task NextWrite => written.Task;
+
+    /// <summary>True while the calling thread is inside <see cref="Write"/>: what it reads may not be kept, for it may be rolled back.</summary>
+    public bool Writing => writer == Environment.CurrentManagedThreadId;
 
     public static string File(string folder) => Path.Combine(folder, "hepno.db");
 
@@ -68,6 +72,7 @@ public sealed class Db : IDisposable
     public T Write<T>(Func<SqliteConnection, T> write)
     {
         gate.Wait();
+        writer = Environment.CurrentManagedThreadId;
         try
         {
             using var connection = Connect();
@@ -79,6 +84,7 @@ public sealed class Db : IDisposable
         }
         finally
         {
+            writer = 0;
             gate.Release();
         }
     }
@@ -110,7 +116,7 @@ public sealed class Db : IDisposable
     {
         var connection = new SqliteConnection(connectionString);
         connection.Open();
-        connection.Execute("PRAGMA synchronous = FULL; PRAGMA busy_timeout = 5000");
+        connection.Execute("PRAGMA synchronous = FULL; PRAGMA busy_timeout = 5000; PRAGMA secure_delete = ON");
         return connection;
     }
 

@@ -11,6 +11,9 @@ public static class OrderStore
     /// <summary>Orders on the work line: not closed.</summary>
     public static List<Versioned<Order>> Open(SqliteConnection connection) => Load(connection, "closed_at IS NULL");
 
+    /// <summary>A customer's orders, oldest first.</summary>
+    public static List<Versioned<Order>> OfCustomer(SqliteConnection connection, string customerId) => Load(connection, "customer_id = @customer", ("@customer", customerId));
+
     /// <summary>The number the next order gets.</summary>
     public static int NextNumber(SqliteConnection connection, int first) => (int)Math.Max(first, connection.Scalar("SELECT coalesce(max(number), 0) + 1 FROM orders"));
 

@@ -7,17 +7,20 @@ namespace Hepno.Store;
 /// <param name="OrderId">Order.</param>
 /// <param name="SentAt">When (UTC).</param>
 /// <param name="WithdrawnAt">When withdrawn (UTC), or null.</param>
-/// <param name="Json">Every figure and text, the inputs and the core's version.</param>
-public sealed record StoredQuote(string Id, string OrderId, DateTime SentAt, DateTime? WithdrawnAt, string Json);
+public sealed record StoredQuote(string Id, string OrderId, DateTime SentAt, DateTime? WithdrawnAt);
 
 /// <summary>Sent quotes with the bytes of their PDF.</summary>
 public static class QuoteStore
 {
-    private const string Columns = "id, order_id, sent_at, withdrawn_at, json";
+    private const string Columns = "id, order_id, sent_at, withdrawn_at";
 
-    public static void Send(SqliteConnection connection, StoredQuote quote, byte[] pdf)
+    /// <param name="connection">Database.</param>
+    /// <param name="quote">The quote.</param>
+    /// <param name="json">Every figure and text, the inputs and the core's version.</param>
+    /// <param name="pdf">The page as sent.</param>
+    public static void Send(SqliteConnection connection, StoredQuote quote, string json, byte[] pdf)
     {
-        connection.Put("quote", 1, ("id", quote.Id), ("order_id", quote.OrderId), ("sent_at", quote.SentAt), ("withdrawn_at", null), ("json", quote.Json), ("pdf", pdf));
+        connection.Put("quote", 1, ("id", quote.Id), ("order_id", quote.OrderId), ("sent_at", quote.SentAt), ("withdrawn_at", null), ("json", json), ("pdf", pdf));
         ChangeStore.Add(connection, "quote", quote.Id, 1, quote.SentAt);
     }
 
@@ -27,6 +30,12 @@ public static class QuoteStore
         ChangeStore.Add(connection, "quote", id, 2, at);
     }
 
+    /// <summary>All quotes of an order, withdrawn ones too, oldest first.</summary>
+    public static List<StoredQuote> Of(SqliteConnection connection, string orderId) => connection.Query($"SELECT {Columns} FROM quote WHERE order_id = @id ORDER BY sent_at", Map, ("@id", orderId));
+
+    /// <summary>Puts a copy without the person in a quote's place: the only change a sent quote ever takes.</summary>
+    public static void Replace(SqliteConnection connection, string id, string json, byte[] pdf) => connection.Execute("UPDATE quote SET json = @json, pdf = @pdf WHERE id = @id", ("@json", json), ("@pdf", pdf), ("@id", id));
+
     /// <summary>The quote that stands for an order, or null.</summary>
     public static StoredQuote? Standing(SqliteConnection connection, string orderId) =>
         connection.Query($"SELECT {Columns} FROM quote WHERE order_id = @id AND withdrawn_at IS NULL ORDER BY sent_at DESC LIMIT 1", Map, ("@id", orderId)).FirstOrDefault();
@@ -35,8 +44,11 @@ public static class QuoteStore
     public static Dictionary<string, StoredQuote> AllStanding(SqliteConnection connection) =>
         connection.Query($"SELECT {Columns} FROM quote WHERE withdrawn_at IS NULL AND order_id IN (SELECT id FROM orders WHERE closed_at IS NULL) ORDER BY sent_at", Map).GroupBy(q => q.OrderId).ToDictionary(g => g.Key, g => g.Last());
 
+    /// <summary>A quote's figures and texts as frozen.</summary>
+    public static string Json(SqliteConnection connection, string id) => connection.Query("SELECT json FROM quote WHERE id = @id", r => r.Text("json"), ("@id", id))[0];
+
     public static byte[]? Pdf(SqliteConnection connection, string orderId) =>
         connection.Query("SELECT pdf FROM quote WHERE order_id = @id AND withdrawn_at IS NULL ORDER BY sent_at DESC LIMIT 1", r => r.Bytes("pdf"), ("@id", orderId)).FirstOrDefault();
 
-    private static StoredQuote Map(Rows.Row r) => new(r.Text("id"), r.Text("order_id"), r.Utc("sent_at"), r.UtcOrNull("withdrawn_at"), r.Text("json"));
+    private static StoredQuote Map(Rows.Row r) => new(r.Text("id"), r.Text("order_id"), r.Utc("sent_at"), r.UtcOrNull("withdrawn_at"));
 }

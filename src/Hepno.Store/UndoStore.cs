@@ -43,6 +43,9 @@ public static class UndoStore
     public static List<PastDeed> Of(SqliteConnection connection, string kind, string id) => connection.Query("SELECT version, deed, device, at FROM history WHERE kind = @kind AND id = @id ORDER BY seq DESC LIMIT 200",
         r => new PastDeed(r.Long("version"), r.Text("deed"), r.Text("device"), r.Utc("at")), ("@kind", kind), ("@id", id));
 
+    /// <summary>Drops the earlier states of a thing; that something was done stays.</summary>
+    public static void Forget(SqliteConnection connection, string kind, string id) => connection.Execute("UPDATE history SET json = NULL WHERE kind = @kind AND id = @id", ("@kind", kind), ("@id", id));
+
     // a version made by an undo stands for the version it restored
     private static long Effective(SqliteConnection connection, string kind, string id, long version)
     {

@@ -133,7 +133,7 @@ internal static class DemoData
     private static void ThroughGather(SqliteConnection c, Desk desk, string id, string by, double hoursAgo, string? without)
     {
         OrderDeeds.Approve(c, desk, id, by, Version(c, id), At(desk, "yes taken", hoursAgo));
-        var asked = desk.Case(c, id, Desk.Book(c)).Frozen!.Deposit;
+        var asked = desk.Case(c, id, desk.Book(c)).Frozen!.Deposit;
         OrderDeeds.NoteDeposit(c, desk, id, without is null ? asked : 0, without, Version(c, id), At(desk, "deposit noted", hoursAgo - 1));
         foreach (var item in Aggregates.Orders.Get(c, id)!.Value.Facts.Items)
         {

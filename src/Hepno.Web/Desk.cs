@@ -21,6 +21,9 @@ internal sealed class Desk(Db db, ShopClock clock)
 {
     // a sent quote never changes, so its figures are read from JSON once
     private readonly ConcurrentDictionary<string, FrozenQuote> frozen = new();
+    private volatile KeptBook? kept;
+
+    private static IReadOnlyList<string> BookKinds { get; } = [Aggregates.Numbers.Kind, Aggregates.Styles.Kind, Aggregates.Films.Kind, Aggregates.Vinyls.Kind, Aggregates.Presses.Kind, Aggregates.Recipes.Kind];
 
     public Db Db { get; } = db;
 
@@ -28,15 +31,32 @@ internal sealed class Desk(Db db, ShopClock clock)
 
     public static ShopNumbers Numbers(SqliteConnection connection) => Aggregates.Numbers.Get(connection, "1")?.Value ?? ShopNumbers.Default with { TimeZone = ShopClock.MachineZone };
 
-    public static ShopBook Book(SqliteConnection connection) => new(Numbers(connection), Values(Aggregates.Styles.All(connection)), Values(Aggregates.Films.All(connection)), Values(Aggregates.Vinyls.All(connection)),
-        Values(Aggregates.Presses.All(connection)), Values(Aggregates.Recipes.All(connection)));
+    /// <summary>The shop's Shelf, Floor and Numbers as they stand in this transaction; read again only after one of them changed.</summary>
+    public ShopBook Book(SqliteConnection connection)
+    {
+        var seq = ChangeStore.LastOf(connection, BookKinds);
+        if (kept is { } k && k.Seq == seq)
+        {
+            return k.Book;
+        }
+        var book = new ShopBook(Numbers(connection), Values(Aggregates.Styles.All(connection)), Values(Aggregates.Films.All(connection)), Values(Aggregates.Vinyls.All(connection)),
+            Values(Aggregates.Presses.All(connection)), Values(Aggregates.Recipes.All(connection)));
+        if (!Db.Writing)
+        {
+            kept = new(seq, book);
+        }
+        return book;
+    }
 
     /// <summary>The order, or refused with 404.</summary>
     public OrderCase Case(SqliteConnection connection, string id, ShopBook book)
     {
         var order = Aggregates.Orders.Get(connection, id) ?? throw RefusedException.NoSuch("order", id);
-        return Case(order, Customer(connection, order.Value), QuoteStore.Standing(connection, id), RunStore.Of(connection, id), book);
+        return Case(connection, order, Customer(connection, order.Value), QuoteStore.Standing(connection, id), RunStore.Of(connection, id), book);
     }
+
+    /// <summary>Says that a quote's frozen figures were put in place anew.</summary>
+    public void ReadAgain(string quoteId) => frozen.TryRemove(quoteId, out _);
 
     /// <summary>All orders on the work line.</summary>
     public List<OrderCase> Open(SqliteConnection connection, ShopBook book)
@@ -44,7 +64,7 @@ internal sealed class Desk(Db db, ShopClock clock)
         var customers = Aggregates.Customers.All(connection).ToDictionary(c => c.Value.Id, c => c.Value);
         var quotes = QuoteStore.AllStanding(connection);
         var events = RunStore.OfOpen(connection);
-        return [.. OrderStore.Open(connection).Select(o => Case(o, o.Value.Ask.CustomerId is { } c ? customers.GetValueOrDefault(c) : null, quotes.GetValueOrDefault(o.Value.Id), [.. events[o.Value.Id]], book))];
+        return [.. OrderStore.Open(connection).Select(o => Case(connection, o, o.Value.Ask.CustomerId is { } c ? customers.GetValueOrDefault(c) : null, quotes.GetValueOrDefault(o.Value.Id), [.. events[o.Value.Id]], book))];
     }
 
     /// <summary>What is on the presses: orders with their yes, not yet pressed.</summary>
@@ -66,14 +86,14 @@ internal sealed class Desk(Db db, ShopClock clock)
         return Comparer.Compare(c.InHand, c.Order.Ask.Mark, c.Order.Ask.DueAt, quantity, book, Floor([.. open.Where(o => o.Order.Id != c.Order.Id)], book, wall));
     }
 
-    private OrderCase Case(Versioned<Order> order, Customer? customer, StoredQuote? quote, IReadOnlyList<RunEvent> events, ShopBook book)
+    private OrderCase Case(SqliteConnection connection, Versioned<Order> order, Customer? customer, StoredQuote? quote, IReadOnlyList<RunEvent> events, ShopBook book)
     {
         var ask = order.Value.Ask;
         var style = book.Styles.FirstOrDefault(s => s.Id == ask.StyleId);
         var colour = style?.Colourways.FirstOrDefault(c => c.Id == ask.ColourwayId);
         var problems = style is null ? [] : ask.Placements.SelectMany((p, i) => Places.Oversize(p, i, ask.Sizes, style.Kind)).ToList();
         var inHand = style is not null && colour is not null && ask.Pieces > 0 && ask.Placements.Count > 0 && problems.Count == 0 ? new AskInHand(style, colour, ask.Sizes, ask.Placements) : null;
-        var sent = quote is null ? null : frozen.GetOrAdd(quote.Id, _ => JsonSerializer.Deserialize<FrozenQuote>(quote.Json, Json.Frozen)!);
+        var sent = quote is null ? null : frozen.GetOrAdd(quote.Id, _ => JsonSerializer.Deserialize<FrozenQuote>(QuoteStore.Json(connection, quote.Id), Json.Frozen)!);
         var run = sent is null ? null : RunFold.Of(ask.Sizes, sent.Band.Decorations.Count, events);
         return new(order.Value, order.Version, customer, inHand, problems, quote, sent, events, run, Stations.Of(order.Value, problems, quote is not null, sent?.Deposit ?? 0, run?.Good ?? 0));
     }
@@ -92,4 +112,6 @@ internal sealed class Desk(Db db, ShopClock clock)
 
     private static List<T> Values<T>(IEnumerable<Versioned<T>> all)
         where T : class => [.. all.Select(v => v.Value)];
+
+    private sealed record KeptBook(long Seq, ShopBook Book);
 }

@@ -28,6 +28,7 @@ public static class Comparer
         var at = quantity is { } q ? ask with { Sizes = SizeRun.ScaledTo(ask.Sizes, q) } : ask;
         var bands = new List<Band>();
         var folds = new List<Fold>();
+        IReadOnlyList<AskInHand> curve = [.. CurveAt.Select(q => ask with { Sizes = SizeRun.ScaledTo(ask.Sizes, q) })];
         foreach (var method in DecorationMethods.All)
         {
             var answer = method.Answer(at, book);
@@ -36,7 +37,7 @@ public static class Comparer
                 folds.Add(new(method.Id, method.Name, [.. answer.Verdict.Reasons.Where(r => r.Kind == VerdictKind.No)]));
                 continue;
             }
-            bands.Add(BandOf(method, answer, at, mark, dueAt, book, floor) with { Curve = Curve(method, ask, book) });
+            bands.Add(BandOf(method, answer, at, mark, dueAt, book, floor) with { Curve = Curve(method, curve, book) });
         }
         return new(at.Pieces, asked, mark, dueAt, [.. bands.OrderByDescending(b => b.Fits).ThenBy(b => b.Fits ? 0 : Miss(b)).ThenByDescending(b => b.Outcome.ProfitAnHour.Value)], folds);
     }
@@ -133,17 +134,16 @@ public static class Comparer
     // by how far it misses, as a share of what was wanted: money over the mark and days late weigh alike
     private static double Miss(Band b) => (double)(b.OverMark / Math.Max(1, b.Outcome.Price)) + (b.LateMinutes / (7 * 24 * 60));
 
-    private static List<CurvePoint> Curve(IDecorationMethod method, AskInHand ask, ShopBook book)
+    private static List<CurvePoint> Curve(IDecorationMethod method, IReadOnlyList<AskInHand> asks, ShopBook book)
     {
         var points = new List<CurvePoint>();
-        foreach (var q in CurveAt)
+        foreach (var at in asks)
         {
-            var at = ask with { Sizes = SizeRun.ScaledTo(ask.Sizes, q) };
             var answer = method.Answer(at, book);
             if (answer.Decorations.Count > 0)
             {
                 var cost = CostOf(at, answer.Decorations, book).Cost.Value;
-                points.Add(new(q, Money.Charged(cost, book.Numbers.Format.MinorDigits), PriceOf(cost, q, book.Numbers).Price));
+                points.Add(new(at.Pieces, Money.Charged(cost, book.Numbers.Format.MinorDigits), PriceOf(cost, at.Pieces, book.Numbers).Price));
             }
         }
         return points;

@@ -105,11 +105,12 @@ public static class PressPlanner
     private static PlacedWork Place(PressWork work, FloorPlan floor)
     {
         var able = floor.Presses.Where(p => !p.IsSetAside() && Holds(p, work)).ToList();
-        var best = able.Select(p => (Press: p, Parts: Slots(work, p, floor))).Where(c => c.Parts is not null).MinBy(c => c.Parts![^1].End);
-        if (best.Parts is null)
+        var slots = able.Select(p => (Press: p, Parts: Slots(work, p, floor)!)).Where(c => c.Parts is not null).ToList();
+        if (slots.Count == 0)
         {
             return new(work, "", [], DateTime.MaxValue, DateTime.MaxValue, 0, able.Count == 0 ? "no press can take it" : $"no room on the press in {HorizonDays} days");
         }
+        var best = slots.MinBy(c => c.Parts[^1].End);
         var ready = floor.Hours.Add(best.Parts[^1].End, work.TailMinutes);
         var promise = ToHalfHour(floor.Hours.Add(ready, work.SlowTenthMinutes), floor.Hours);
         var late = work.DueAt is { } due ? Math.Max(0, (ready - due).TotalMinutes) : 0;

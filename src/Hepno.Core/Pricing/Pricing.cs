@@ -55,12 +55,12 @@ public sealed record Outcome(decimal Price, Figure Fees, Figure Profit, decimal 
     {
         var priceFigure = Figure.Input("price", "Price", price, FigureUnit.Money, "what is charged a piece");
         var fee = Figure.Of("fees", "Card fees", fees.On(price), "share of everything paid, tax included", priceFigure, Figure.Input("fee-share", "Fee", fees.FeeShare, FigureUnit.Share, "Numbers: fees"), Figure.Input("tax-share", "Tax", fees.TaxShare, FigureUnit.Share, "Numbers: tax"));
-        var profit = Figure.Of("profit", "Profit a piece", price - cost.Cost.Value - fee.Value, "price − cost − fees", priceFigure, cost.Cost, fee);
+        var profit = Figure.Of("profit", "Profit a piece", price - cost.Cost.Value - fee.Value, "price − cost − fees", priceFigure, cost.Cost.Named(), fee);
         var hours = cost.HandsSeconds.Value / 3600;
         var labour = cost.LabourAll(wage);
         Figure AnHour(string code, string label, decimal money, string how, params IReadOnlyList<Figure> parts) => new(code, label, hours == 0 ? 0 : money / hours, FigureUnit.MoneyAnHour, how, "", parts);
         return new(price, fee, profit, profit.Value / price,
-            AnHour("profit-an-hour", "Profit an hour", profit.Value, "profit ÷ hours of hands", profit, cost.HandsSeconds),
-            AnHour("take-home", "Take-home an hour", profit.Value + labour, "(profit + own wage) ÷ hours of hands", profit, Figure.Of("own-wage", "Own wage", labour, "hands × wage", cost.HandsSeconds, Figure.Input("wage", "Wage", wage, FigureUnit.MoneyAnHour, "Numbers: wage")), cost.HandsSeconds));
+            AnHour("profit-an-hour", "Profit an hour", profit.Value, "profit ÷ hours of hands", profit.Named(), cost.HandsSeconds.Named()),
+            AnHour("take-home", "Take-home an hour", profit.Value + labour, "(profit + own wage) ÷ hours of hands", profit.Named(), Figure.Of("own-wage", "Own wage", labour, "hands × wage", cost.HandsSeconds.Named(), Figure.Input("wage", "Wage", wage, FigureUnit.MoneyAnHour, "Numbers: wage")), cost.HandsSeconds.Named()));
     }
 }

@@ -19,7 +19,7 @@ internal static class OrderDeeds
     /// <summary>Chooses the method; a layout settled for another method is settled no longer.</summary>
     public static long Choose(SqliteConnection connection, Desk desk, string id, string methodId, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, Desk.Book(connection));
+        var c = desk.Case(connection, id, desk.Book(connection));
         Before(c, Station.Gather, "choose a method");
         var method = DecorationMethods.Find(methodId) ?? throw RefusedException.NoSuch("method", methodId);
         var comparison = Compared(connection, desk, c);
@@ -33,16 +33,16 @@ internal static class OrderDeeds
     /// <summary>Settles what is bought.</summary>
     public static long LayOut(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, Desk.Book(connection));
+        var c = desk.Case(connection, id, desk.Book(connection));
         Before(c, Station.Gather, "lay it out");
-        MakeQuote.Of(c, Compared(connection, desk, c), Desk.Book(connection), desk.Clock.Wall(Desk.Numbers(connection).TimeZone));
+        MakeQuote.Of(c, Compared(connection, desk, c), desk.Book(connection), desk.Clock.Wall(Desk.Numbers(connection).TimeZone));
         return Put(connection, c, seen, deed, f => f with { LaidOutAt = deed.At });
     }
 
     /// <summary>Sends the quote: from here its figures are frozen.</summary>
     public static long Send(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
     {
-        var book = Desk.Book(connection);
+        var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
         if (c.Standing.Station != Station.Quote)
         {
@@ -50,14 +50,14 @@ internal static class OrderDeeds
         }
         var frozen = MakeQuote.Of(c, Compared(connection, desk, c), book, desk.Clock.Wall(book.Numbers.TimeZone));
         var version = Put(connection, c, seen, deed with { Undoable = false }, f => f);
-        QuoteStore.Send(connection, new StoredQuote($"{id}-{version}", id, deed.At, null, JsonSerializer.Serialize(frozen, Json.Frozen)), QuotePdf.Print(frozen.Document));
+        QuoteStore.Send(connection, new StoredQuote($"{id}-{version}", id, deed.At, null), JsonSerializer.Serialize(frozen, Json.Frozen), QuotePdf.Print(frozen.Document));
         return version;
     }
 
     /// <summary>Withdraws a sent quote, before anything is ordered on it.</summary>
     public static long Withdraw(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, Desk.Book(connection));
+        var c = desk.Case(connection, id, desk.Book(connection));
         if (c.Quote is null || c.Standing.Station != Station.Gather || c.Order.Facts.Items.Any(i => i.DoneAt is not null))
         {
             throw new RefusedException(409, "not-there", c.Quote is null ? "No quote is sent." : $"{c.Order.Code} is already being made.", "Only a sent quote with nothing gathered on it can be withdrawn.");
@@ -69,7 +69,7 @@ internal static class OrderDeeds
     /// <summary>The customer's yes; with the deposit it makes the list of what to buy and prepare.</summary>
     public static long Approve(SqliteConnection connection, Desk desk, string id, string by, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, Desk.Book(connection));
+        var c = desk.Case(connection, id, desk.Book(connection));
         At(c, Station.Gather, "take the yes");
         var name = Named(by, "by", "Who said yes");
         return Put(connection, c, seen, deed, f => Listed(c, f with { Approval = new(name, deed.At) }, connection, desk));
@@ -78,7 +78,7 @@ internal static class OrderDeeds
     /// <summary>The deposit, or the owner's word that the order goes on without.</summary>
     public static long NoteDeposit(SqliteConnection connection, Desk desk, string id, decimal amount, string? overrideReason, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, Desk.Book(connection));
+        var c = desk.Case(connection, id, desk.Book(connection));
         At(c, Station.Gather, "note the deposit");
         var wanted = c.Frozen!.Deposit;
         var f = c.Frozen.Numbers.Format;
@@ -97,7 +97,7 @@ internal static class OrderDeeds
     /// <summary>Ticks a gathered thing off, or on again.</summary>
     public static long Tick(SqliteConnection connection, Desk desk, string id, string itemId, bool done, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, Desk.Book(connection));
+        var c = desk.Case(connection, id, desk.Book(connection));
         if (c.Order.Facts.Items.All(i => i.Id != itemId))
         {
             throw RefusedException.NoSuch("thing to gather", itemId);
@@ -112,7 +112,7 @@ internal static class OrderDeeds
     /// <summary>Begins pressing; again it is the same run.</summary>
     public static long StartRun(SqliteConnection connection, Desk desk, string id, Deed deed)
     {
-        var c = desk.Case(connection, id, Desk.Book(connection));
+        var c = desk.Case(connection, id, desk.Book(connection));
         if (c.Order.Facts.RunStartedAt is not null)
         {
             return c.Version;
@@ -124,7 +124,7 @@ internal static class OrderDeeds
     /// <summary>Pieces counted into the box, by size; never more than came out good.</summary>
     public static long Count(SqliteConnection connection, Desk desk, string id, IReadOnlyList<SizeCount> counted, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, Desk.Book(connection));
+        var c = desk.Case(connection, id, desk.Book(connection));
         At(c, Station.Send, "count");
         for (var i = 0; i < counted.Count; i++)
         {
@@ -140,7 +140,7 @@ internal static class OrderDeeds
     /// <summary>Gives the pieces to the customer, once all are counted.</summary>
     public static long HandOver(SqliteConnection connection, Desk desk, string id, string to, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, Desk.Book(connection));
+        var c = desk.Case(connection, id, desk.Book(connection));
         At(c, Station.Send, "hand it over");
         var counted = SizeRun.Total(c.Order.Facts.Counted);
         if (counted < c.Order.Ask.Pieces)
@@ -154,7 +154,7 @@ internal static class OrderDeeds
     /// <summary>Takes a hand-over back that did not happen.</summary>
     public static long TakeBack(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, Desk.Book(connection));
+        var c = desk.Case(connection, id, desk.Book(connection));
         At(c, Station.Learn, "take the hand-over back");
         return Put(connection, c, seen, deed with { Undoable = false }, f => f with { HandOver = null });
     }
@@ -162,7 +162,7 @@ internal static class OrderDeeds
     /// <summary>Closes the order: it leaves the line.</summary>
     public static long Close(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, Desk.Book(connection));
+        var c = desk.Case(connection, id, desk.Book(connection));
         At(c, Station.Learn, "close it");
         return Put(connection, c, seen, deed, f => f with { ClosedAt = deed.At });
     }
@@ -195,7 +195,7 @@ internal static class OrderDeeds
 
     private static Core.Comparing.Comparison Compared(SqliteConnection connection, Desk desk, OrderCase c)
     {
-        var book = Desk.Book(connection);
+        var book = desk.Book(connection);
         return desk.Compare(c, null, book, desk.Open(connection, book)) ?? throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "There is no press on the Floor." : $"The ask is not complete: {c.Standing.Missing[0].Text}.", "Finish that first.");
     }
 

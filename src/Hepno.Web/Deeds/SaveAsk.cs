@@ -17,7 +17,7 @@ internal static class SaveAsk
     public static Versioned<Order> Do(SqliteConnection connection, Desk desk, string id, Ask ask, long seen, Deed deed)
     {
         var before = Aggregates.Orders.Get(connection, id);
-        var book = Desk.Book(connection);
+        var book = desk.Book(connection);
         RefusedException.IfAny(Problems(ask, before?.Value.Ask, book, connection, desk.Clock.Wall(book.Numbers.TimeZone)));
         if (before is not null && QuoteStore.Standing(connection, id) is not null)
         {

@@ -20,7 +20,7 @@ internal static class FloorEndpoints
     /// <summary>The work line with every order that hangs on it.</summary>
     internal static LineView Line(Desk desk) => desk.Db.Read(connection =>
     {
-        var book = Desk.Book(connection);
+        var book = desk.Book(connection);
         var f = book.Numbers.Format;
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
         var open = desk.Open(connection, book);
@@ -67,7 +67,7 @@ internal static class FloorEndpoints
 
     private static (Core.Methods.ShopBook Book, List<OrderCase> Open, Core.Planning.FloorPlan Floor) Planned(Desk desk, SqliteConnection connection)
     {
-        var book = Desk.Book(connection);
+        var book = desk.Book(connection);
         var open = desk.Open(connection, book);
         return (book, open, Desk.Floor(open, book, desk.Clock.Wall(book.Numbers.TimeZone)));
     }

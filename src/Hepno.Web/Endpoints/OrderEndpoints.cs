@@ -73,14 +73,12 @@ internal static class OrderEndpoints
         orders.MapPost("{id}/hand-over", HandOver).WithName("handOver");
         orders.MapPost("{id}/take-back", TakeBack).WithName("takeBack");
         orders.MapPost("{id}/close", Close).WithName("closeOrder");
-        api.MapPost("/compute/size-run", SizeRunOf).WithTags("compute").WithName("readSizeRun");
-        api.MapPost("/compute/compare", ComputeCompare).WithTags("compute").WithName("computeCompare");
     }
 
     /// <summary>Orders by number or customer, newest first; all of them for an empty text.</summary>
     internal static List<Found> Find(Desk desk, string? find) => desk.Db.Read(connection =>
     {
-        var book = Desk.Book(connection);
+        var book = desk.Book(connection);
         return OrderStore.Find(connection, find ?? "", MostFound).Select(o => desk.Case(connection, o.Value.Id, book)).Select(c => new Found(c.Order.Id, c.Order.Code, c.Customer?.Name ?? "", c.Order.Ask.Pieces,
             c.Order.Ask.DueAt is { } due ? Shown.Day(DateOnly.FromDateTime(due), book.Numbers.Format) : "", c.Standing.Station)).ToList();
     });
@@ -116,7 +114,7 @@ internal static class OrderEndpoints
     internal static Comparison Compare(string id, Desk desk, int? quantity) => desk.Db.Read(connection =>
     {
         RefusedException.IfAny(quantity is < 1 or > SizeRun.MostPieces ? [new Problem("range", $"{quantity} pieces is outside 1 to {SizeRun.MostPieces}.", "quantity", "Type a number of pieces between.")] : []);
-        var book = Desk.Book(connection);
+        var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
         return desk.Compare(c, quantity, book, desk.Open(connection, book))
             ?? throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "Tell Hepno what you can press: there is no press on the Floor." : $"{c.Order.Code} cannot be compared yet: {c.Standing.Missing[0].Text}.", book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first.");
@@ -134,7 +132,7 @@ internal static class OrderEndpoints
     /// <summary>The packing slip of what is counted.</summary>
     internal static FileContentHttpResult Slip(string id, Desk desk) => desk.Db.Read(connection =>
     {
-        var c = desk.Case(connection, id, Desk.Book(connection));
+        var c = desk.Case(connection, id, desk.Book(connection));
         if (c.Frozen is null || c.Order.Facts.Counted.Count == 0)
         {
             throw new RefusedException(409, "not-there", $"Nothing of {c.Order.Code} is counted into a box yet.", "Count the pieces under Send first.");
@@ -184,31 +182,6 @@ internal static class OrderEndpoints
     /// <summary>Closes the order.</summary>
     internal static Written Close(string id, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Close(c, desk, id, seen, request.Deed(desk.Clock, "closed")));
 
-    /// <summary>Reads a size run as typed or pasted.</summary>
-    internal static SizeRunView SizeRunOf(SizeRunBody body, Desk desk) => desk.Db.Read(connection =>
-    {
-        var style = Aggregates.Styles.Get(connection, body.StyleId)?.Value ?? throw RefusedException.NoSuch("style", body.StyleId);
-        var reading = SizeRun.Parse(body.Text.Length > 2000 ? body.Text[..2000] : body.Text, [.. style.Sizes.Select(s => s.Name)]);
-        RefusedException.IfAny(reading.Problem is { } problem ? [problem] : []);
-        return new SizeRunView(reading.Sizes, SizeRun.Total(reading.Sizes));
-    });
-
-    /// <summary>Compares an ask that is kept nowhere, at the shop's own prices.</summary>
-    internal static Comparison ComputeCompare(AskBody body, Desk desk) => desk.Db.Read(connection =>
-    {
-        var book = Desk.Book(connection);
-        var ask = body.ToCore();
-        var wall = desk.Clock.Wall(book.Numbers.TimeZone);
-        RefusedException.IfAny(SaveAsk.Problems(ask, null, book, connection, wall));
-        var style = book.Styles.FirstOrDefault(s => s.Id == ask.StyleId);
-        var colour = style?.Colourways.FirstOrDefault(c => c.Id == ask.ColourwayId);
-        if (style is null || colour is null || ask.Pieces == 0 || ask.Placements.Count == 0 || book.Presses.Count == 0)
-        {
-            throw new RefusedException(400, "incomplete", book.Presses.Count == 0 ? "There is no press on the Floor." : "A style, a colour, sizes and a placement are needed.", "Say them in the body.");
-        }
-        return Comparer.Compare(new(style, colour, ask.Sizes, ask.Placements), ask.Mark, ask.DueAt, null, book, Desk.Floor(desk.Open(connection, book), book, wall));
-    });
-
     private static Written Do(string id, Desk desk, HttpRequest request, Func<Microsoft.Data.Sqlite.SqliteConnection, long, long> deed)
     {
         var seen = request.Seen();
@@ -221,6 +194,3 @@ internal static class OrderEndpoints
 
     private static bool Same(Ask a, Ask b) => a with { Sizes = b.Sizes, Placements = b.Placements } == b && a.Sizes.SequenceEqual(b.Sizes) && a.Placements.SequenceEqual(b.Placements);
 }
-
-/// <summary>Text to read a size run from.</summary>
-internal sealed record SizeRunBody(string StyleId, string Text);

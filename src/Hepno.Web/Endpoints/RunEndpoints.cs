@@ -35,7 +35,7 @@ internal static class RunEndpoints
         RefusedException.IfAny(Problems(eventId, body));
         return desk.Db.Write(connection =>
         {
-            var c = desk.Case(connection, id, Desk.Book(connection));
+            var c = desk.Case(connection, id, desk.Book(connection));
             if (c.Order.Facts.RunStartedAt is null || c.Frozen is null)
             {
                 throw new RefusedException(409, "not-begun", $"Pressing of {c.Order.Code} has not begun.", "Begin the run first.");

@@ -1,14 +1,27 @@
+using System.Text.Json;
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
+using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
+using Hepno.Formats;
 using Hepno.Store;
+using Hepno.Web.Deeds;
 
 namespace Hepno.Web.Endpoints;
 
 /// <summary>A customer as typed.</summary>
 internal sealed record CustomerBody(string Name, string Contact);
+
+/// <summary>Everything known of a customer.</summary>
+internal sealed record CustomerExport(Customer Customer, IReadOnlyList<OrderExport> Orders);
+
+/// <summary>One of their orders.</summary>
+internal sealed record OrderExport(string Code, DateTime CreatedAt, Ask Ask, OrderFacts Facts, IReadOnlyList<QuoteExport> Quotes);
+
+/// <summary>A quote they were sent.</summary>
+internal sealed record QuoteExport(DateTime SentAt, DateTime? WithdrawnAt, QuoteDocument Document);
 
 /// <summary>A style as typed.</summary>
 internal sealed record StyleBody(string Name, string Supplier, GarmentKind Kind, IReadOnlyList<FabricBody> Fabric, double WeightGsm, double HeatCeilingF, decimal UnitPrice, decimal FreightPerOrder, int LeadDays, IReadOnlyList<ColourwayBody> Colourways, IReadOnlyList<StyleSizeBody> Sizes, bool Retired);
@@ -67,6 +80,8 @@ internal static class ShopEndpoints
             new EquipmentHour(b.Equipment.PriceNew, b.Equipment.Resale, b.Equipment.UsefulYears, b.Equipment.ProductiveHoursAYear, b.Equipment.PowerKw, b.Equipment.DutyShare, b.Equipment.UpkeepPerHour), b.Cautions), p => p.Problems());
         Map(api, "recipes", Aggregates.Recipes, (string id, RecipeBody b) => new Recipe(id, b.ProductId, b.Revision, b.Fabric, b.TemperatureF, b.DwellSeconds, b.DwellSlackSeconds, b.Pressure, b.PrePressSeconds, b.Peel, b.PeelAfterSeconds, b.SecondPressSeconds, b.Side, b.Source, b.AsOf, b.Caution), r => r.Problems());
         api.MapGet("/customers/find", FindCustomers).WithTags("customers").WithName("findCustomers");
+        api.MapGet("/customers/{id}/export", ExportCustomer).WithTags("customers").WithName("exportCustomer");
+        api.MapPost("/customers/{id}/erase", EraseCustomer).WithTags("customers").WithName("eraseCustomer");
         api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
         api.MapGet("/numbers", GetNumbers).WithTags("numbers").WithName("numbers");
         api.MapPut("/numbers", PutNumbers).WithTags("numbers").WithName("saveNumbers");
@@ -74,6 +89,21 @@ internal static class ShopEndpoints
 
     /// <summary>Customers whose name or contact holds the text, accents and case aside.</summary>
     internal static List<Customer> FindCustomers(Desk desk, string? text) => desk.Db.Read(c => CustomerStore.Find(c, text ?? "", 8));
+
+    /// <summary>Everything Hepno knows of a customer, for the customer.</summary>
+    internal static CustomerExport ExportCustomer(string id, Desk desk) => desk.Db.Read(c =>
+    {
+        var customer = Aggregates.Customers.Get(c, id) ?? throw RefusedException.NoSuch("customer", id);
+        return new CustomerExport(customer.Value, [.. OrderStore.OfCustomer(c, id).Select(o => new OrderExport(o.Value.Code, o.Value.CreatedAt, o.Value.Ask, o.Value.Facts,
+            [.. QuoteStore.Of(c, o.Value.Id).Select(q => new QuoteExport(q.SentAt, q.WithdrawnAt, JsonSerializer.Deserialize<Views.FrozenQuote>(QuoteStore.Json(c, q.Id), Json.Frozen)!.Document))]))]);
+    });
+
+    /// <summary>Forgets the person for good; orders and quotes keep their figures. Daily copies still hold the name until they are thirteen months old.</summary>
+    internal static Views.Written EraseCustomer(string id, Desk desk, HttpRequest request)
+    {
+        var seen = request.Seen();
+        return desk.Db.Write(c => new Views.Written(id, ForgetCustomer.Do(c, desk, id, seen, request.Deed(desk.Clock, "customer erased"))));
+    }
 
     /// <summary>Takes a style off the Shelf; one that open orders use stays.</summary>
     internal static Views.Written RetireStyle(string id, Desk desk, HttpRequest request)

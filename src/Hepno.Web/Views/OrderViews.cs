@@ -17,7 +17,7 @@ internal static class OrderViews
 {
     public static OrderView Order(SqliteConnection connection, Desk desk, string id)
     {
-        var book = Desk.Book(connection);
+        var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
         var open = desk.Open(connection, book);
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
@@ -41,7 +41,7 @@ internal static class OrderViews
 
     public static LayoutView Layout(SqliteConnection connection, Desk desk, string id)
     {
-        var book = Desk.Book(connection);
+        var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
         var band = c.Order.Facts.Decision is null && c.Frozen is null ? null : Band(desk, c, book, desk.Open(connection, book));
         if (band is null)
@@ -65,7 +65,7 @@ internal static class OrderViews
 
     public static QuoteView Quote(SqliteConnection connection, Desk desk, string id)
     {
-        var book = Desk.Book(connection);
+        var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
         if (c.Frozen is not null)
         {
@@ -78,7 +78,7 @@ internal static class OrderViews
 
     public static RunView Run(SqliteConnection connection, Desk desk, string id)
     {
-        var book = Desk.Book(connection);
+        var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
         if (c.Frozen is null || c.Standing.Station < Station.Press)
         {
@@ -94,7 +94,7 @@ internal static class OrderViews
 
     public static LearnView Learned(SqliteConnection connection, Desk desk, string id)
     {
-        var c = desk.Case(connection, id, Desk.Book(connection));
+        var c = desk.Case(connection, id, desk.Book(connection));
         if (c.Frozen is null || c.Run is null || c.Order.Facts.HandOver is null)
         {
             throw new RefusedException(409, "not-there", $"{c.Order.Code} is not handed over yet.", "Learning begins when the pieces are with the customer.");

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '../api/client'
 import { format } from '../shell/state'
+import { opened } from './explain'
 import { figure as shownFigure } from './shown'
 
 defineProps<{ figure: Schemas['Figure']; depth: number }>()
@@ -15,7 +16,12 @@ defineProps<{ figure: Schemas['Figure']; depth: number }>()
       <b>{{ shownFigure(figure.value, figure.unit, format()) }}</b>
     </div>
     <ul v-if="figure.parts.length > 0">
-      <ExplainRow v-for="(part, i) in figure.parts" :key="`${part.code}-${i}`" :figure="part" :depth="depth + 1" />
+      <ExplainRow
+        v-for="(part, i) in figure.parts"
+        :key="`${part.code}-${i}`"
+        :figure="opened(part)"
+        :depth="depth + 1"
+      />
     </ul>
   </li>
 </template>

@@ -92,29 +92,28 @@ function onKey(event: KeyboardEvent): void {
   if (/^[1-9]$/.test(event.key) && bands.value[Number(event.key) - 1])
     open.value = bands.value[Number(event.key) - 1]!.methodId
   else if (event.key === '0') quantity.value = null
-  else if (event.key.toLowerCase() === 'e' && chosen.value && !explained.figure) explain(focused() ?? chosen.value.cost)
+  else if (event.key.toLowerCase() === 'e' && chosen.value && !explained.figure) explainFocused(chosen.value)
   else if (event.key.toLowerCase() === 'w')
     openFold.value = openFold.value ? '' : (comparison.value?.folds[0]?.methodId ?? '')
   else if (event.key === 'Enter' && !onControl) void choose()
   else return
   event.preventDefault()
 }
-function focused(): Schemas['Figure'] | null {
-  const code = (document.activeElement as HTMLElement | null)?.dataset.figure
-  const band =
-    bands.value.find((b) => b.methodId === (document.activeElement as HTMLElement | null)?.dataset.band) ?? chosen.value
-  if (!code || !band) return null
-  return (
-    {
-      profit: band.outcome.profit,
-      hour: band.outcome.profitAnHour,
-      home: band.outcome.takeHomeAnHour,
-      hands: band.hands,
-      cost: band.cost,
-    }[code] ??
-    band.cost.parts.find((p) => p.code === code) ??
-    null
-  )
+/** What a band's profit and its figures an hour only name. */
+const beside = (b: Schemas['Band']) => [b.cost, b.hands, b.outcome.profit]
+
+/** Opens the figure the focus stands on, else the cost of the open band. */
+function explainFocused(chosenBand: Schemas['Band']): void {
+  const { figure: code, band: id } = (document.activeElement as HTMLElement | null)?.dataset ?? {}
+  const band = bands.value.find((b) => b.methodId === id) ?? chosenBand
+  const figures: Record<string, Schemas['Figure']> = {
+    profit: band.outcome.profit,
+    hour: band.outcome.profitAnHour,
+    home: band.outcome.takeHomeAnHour,
+    hands: band.hands,
+  }
+  const figure = figures[code ?? ''] ?? band.cost.parts.find((p) => p.code === code)
+  explain(figure ?? band.cost, ...beside(band))
 }
 const act = () => void choose()
 let stop = () => {}
@@ -240,7 +239,7 @@ const spoken = (b: Schemas['Band']) =>
             :data-band="b.methodId"
             :class="{ light: b.overMark > 0 || b.lateMinutes > 0 }"
             :title="'explain'"
-            @click="explain(b.outcome.profitAnHour)"
+            @click="explain(b.outcome.profitAnHour, ...beside(b))"
           >
             <b>{{ anHour(b.outcome.profitAnHour.value, f) }}</b><span class="note">{{
               b.overMark > 0 ? 'if it sold' : 'an hour'
@@ -290,10 +289,10 @@ const spoken = (b: Schemas['Band']) =>
                 <Sign kind="caution" /> with care: {{ r.sentence }}. {{ r.wouldWork }}.
               </p>
               <p class="line small">
-                <button data-figure="profit" @click="explain(b.outcome.profit)">
+                <button data-figure="profit" @click="explain(b.outcome.profit, ...beside(b))">
                   profit a piece <b>{{ money(b.outcome.profit.value, f) }}</b>
                 </button>
-                <button data-figure="home" @click="explain(b.outcome.takeHomeAnHour)">
+                <button data-figure="home" @click="explain(b.outcome.takeHomeAnHour, ...beside(b))">
                   take-home <b>{{ anHour(b.outcome.takeHomeAnHour.value, f) }}</b> an hour
                 </button>
                 <span

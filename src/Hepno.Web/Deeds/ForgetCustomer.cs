@@ -1,0 +1,50 @@
+using System.Text.Json;
+using Hepno.Core.Orders;
+using Hepno.Formats;
+using Hepno.Store;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Deeds;
+
+/// <summary>Forgets a person: their orders and quotes keep every figure and lose the name, the contact, who said yes and who took the pieces.</summary>
+internal static class ForgetCustomer
+{
+    public const string Nobody = "Customer erased";
+
+    /// <summary>Erases the customer for good; refused while an order of theirs is on the line.</summary>
+    public static long Do(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
+    {
+        var customer = Aggregates.Customers.Get(connection, id) ?? throw RefusedException.NoSuch("customer", id);
+        var orders = OrderStore.OfCustomer(connection, id);
+        if (orders.Where(o => o.Value.Facts.ClosedAt is null).Select(o => o.Value.Code).ToList() is { Count: > 0 } open)
+        {
+            throw new RefusedException(409, "in-use", $"{customer.Value.Name} still has {string.Join(", ", open)} on the line.", "Close those orders first.");
+        }
+        var final = deed with { Undoable = false };
+        foreach (var order in orders)
+        {
+            Aggregates.Orders.Put(connection, WithoutPerson(order.Value), order.Version, final);
+            UndoStore.Forget(connection, Aggregates.Orders.Kind, order.Value.Id);
+            foreach (var quote in QuoteStore.Of(connection, order.Value.Id))
+            {
+                var kept = JsonSerializer.Deserialize<Views.FrozenQuote>(QuoteStore.Json(connection, quote.Id), Json.Frozen)!;
+                var bare = kept with { Ask = kept.Ask with { Note = null }, Document = kept.Document with { Customer = Nobody, CustomerContact = "" } };
+                QuoteStore.Replace(connection, quote.Id, JsonSerializer.Serialize(bare, Json.Frozen), QuotePdf.Print(bare.Document));
+                desk.ReadAgain(quote.Id);
+            }
+        }
+        var version = Aggregates.Customers.Put(connection, new Customer(id, Nobody, ""), seen, final);
+        UndoStore.Forget(connection, Aggregates.Customers.Kind, id);
+        return version;
+    }
+
+    private static Order WithoutPerson(Order order) => order with
+    {
+        Ask = order.Ask with { Note = null },
+        Facts = order.Facts with
+        {
+            Approval = order.Facts.Approval is { } yes ? yes with { By = Nobody } : null,
+            HandOver = order.Facts.HandOver is { } handed ? handed with { To = Nobody } : null,
+        },
+    };
+}

@@ -1,0 +1,157 @@
+using System.Text.Json;
+using UglyToad.PdfPig;
+
+namespace Hepno.Web.Tests;
+
+/// <summary>What is done to an order on its way, and what is refused where.</summary>
+public class DeedTests(Shop shop) : IClassFixture<Shop>
+{
+    private async Task<Journey> At(string station, string id)
+    {
+        var journey = new Journey(shop, id);
+        await journey.To(station);
+        return journey;
+    }
+
+    [Theory]
+    [InlineData("ask", "choose", """{"methodId":"dtf-bought"}""", "cannot choose a method yet")]
+    [InlineData("compare", "lay-out", null, "No method is chosen yet.")]
+    [InlineData("compare", "send", null, "cannot be quoted yet: A method, chosen")]
+    [InlineData("compare", "choose", """{"methodId":"sublimation"}""", "Dye sublimation: 0% polyester")]
+    [InlineData("compare", "choose", """{"methodId":"nothing"}""", "There is no method \"nothing\"")]
+    [InlineData("layout", "approve", """{"by":"A"}""", "cannot take the yes there")]
+    [InlineData("gather", "send", null, "is already sent")]
+    [InlineData("gather", "choose", """{"methodId":"htv"}""", "is sent: it cannot choose a method now")]
+    [InlineData("gather", "approve", """{"by":"  "}""", "Who said yes is not said.")]
+    [InlineData("gather", "deposit", """{"amount":-1,"overrideReason":null}""", "is outside 0 to")]
+    [InlineData("gather", "deposit", """{"amount":0,"overrideReason":null}""", "is less than the")]
+    [InlineData("gather", "count", """{"sizes":[]}""", "cannot count there")]
+    [InlineData("press", "withdraw", null, "is already being made")]
+    [InlineData("press", "hand-over", """{"to":"A"}""", "cannot hand it over there")]
+    [InlineData("send", "count", """{"sizes":[{"size":"4XL","pieces":1}]}""", "\"4XL\" is not in this order.")]
+    [InlineData("send", "count", """{"sizes":[{"size":"M","pieces":9}]}""", "9 of M is outside 0 to 3.")]
+    [InlineData("send", "hand-over", """{"to":"A"}""", "0 of 4 pieces are counted.")]
+    [InlineData("send", "close", null, "cannot close it there")]
+    [InlineData("closed", "take-back", null, "cannot take the hand-over back there")]
+    public async Task A_deed_out_of_place_is_refused_and_changes_nothing(string station, string deed, string? json, string sentence)
+    {
+        var journey = await At(station, $"refuse-{station}-{deed}-{Math.Abs((json ?? "").GetHashCode(StringComparison.Ordinal))}");
+        var before = (await journey.Order()).GetRawText();
+        var (status, body) = await journey.Deed(deed, json);
+        Assert.True(status is 400 or 404 or 409, $"{status}");
+        Assert.Contains(sentence, body.GetProperty("problems")[0].GetProperty("sentence").GetString()!, StringComparison.Ordinal);
+        Assert.Equal(before, (await journey.Order()).GetRawText());
+    }
+
+    [Fact]
+    public async Task A_changed_ask_needs_its_sent_quote_withdrawn_first()
+    {
+        var journey = await At("gather", "withdrawn");
+        var ask = """{"customerId":"withdrawn","styleId":"brae","colourwayId":"black","sizes":[{"size":"M","pieces":5}],"placements":[],"dueDate":null,"dueTime":null,"mark":null,"note":null}""";
+        Assert.Contains("its ask stands as quoted", (await shop.Send(HttpMethod.Put, "/api/orders/withdrawn", ask, "4")).Body.GetRawText(), StringComparison.Ordinal);
+        await journey.Done("approve", """{"by":"Mrs Tern"}""");
+        await journey.Done("withdraw");
+        Assert.Equal("quote", await journey.Station());
+        Assert.Equal(JsonValueKind.Null, (await journey.Order()).GetProperty("facts").GetProperty("approval").ValueKind);
+        await journey.Done("send");
+        Assert.Equal("gather", await journey.Station());
+    }
+
+    [Fact]
+    public async Task The_order_goes_on_without_its_deposit_only_for_a_reason()
+    {
+        var journey = await At("gather", "no-deposit");
+        await journey.Done("approve", """{"by":"Mrs Tern"}""");
+        Assert.Empty((await journey.Order()).GetProperty("facts").GetProperty("items").EnumerateArray());
+        await journey.Done("deposit", """{"amount":0,"overrideReason":"an old friend"}""");
+        var facts = (await journey.Order()).GetProperty("facts");
+        Assert.Equal("an old friend", facts.GetProperty("deposit").GetProperty("overrideReason").GetString());
+        Assert.Equal(["blanks", "film-f"], facts.GetProperty("items").EnumerateArray().Select(i => i.GetProperty("id").GetString()!));
+        Assert.Equal(404, (await journey.Deed("items/none", """{"done":true}""", HttpMethod.Put)).Status);
+    }
+
+    [Fact]
+    public async Task A_hand_over_that_did_not_happen_is_taken_back_and_a_tick_can_be_undone()
+    {
+        var journey = await At("learn", "taken-back");
+        await journey.Done("take-back");
+        Assert.Equal("send", await journey.Station());
+        await journey.Done("hand-over", """{"to":"Mr Tallow"}""");
+        await journey.Done("close");
+        Assert.Equal("closed", await journey.Station());
+        Assert.DoesNotContain("taken-back", (await shop.Get("/api/line")).GetRawText(), StringComparison.Ordinal);
+        Assert.Equal("Taken back: closed.", (await shop.Send(HttpMethod.Post, "/api/undo")).Body.GetProperty("said").GetString());
+        Assert.Equal("learn", await journey.Station());
+        var history = (await shop.Get("/api/orders/taken-back/history")).EnumerateArray().Select(h => h.GetProperty("deed").GetString()).ToList();
+        Assert.Equal("undo: closed", history[0]);
+        Assert.Equal("new ask", history[^1]);
+    }
+
+    [Fact]
+    public async Task Verdicts_count_once_and_only_inside_the_run()
+    {
+        var journey = await At("press", "verdicts");
+        Assert.Equal(409, (await journey.Verdict("too-early-1", 1, "M")).Status);
+        await shop.Send(HttpMethod.Post, "/api/runs/verdicts/start");
+        Assert.Equal(1, (await journey.Verdict("verdict-0001", 1, "M")).Body.GetProperty("good").GetInt32());
+        Assert.Equal(1, (await journey.Verdict("verdict-0001", 1, "M")).Body.GetProperty("good").GetInt32());
+        Assert.Equal(0, (await journey.Verdict("verdict-0002", 1, "M", "taken-back", takesBack: "verdict-0001")).Body.GetProperty("good").GetInt32());
+        Assert.Equal(1, (await journey.Verdict("verdict-0003", 1, "M", "spoiled", reason: "crooked")).Body.GetProperty("spoiled").GetInt32());
+        Assert.Equal(400, (await journey.Verdict("verdict-0004", 5, "M")).Status);
+        Assert.Equal(400, (await journey.Verdict("short", 1, "M")).Status);
+        Assert.Equal(400, (await journey.Verdict("verdict-0005", 0, "M")).Status);
+    }
+
+    [Fact]
+    public async Task A_customer_gets_everything_and_is_forgotten_once_no_order_is_open()
+    {
+        var journey = await At("learn", "forgotten");
+        var version = "1";
+        Assert.Contains("still has T-", (await shop.Send(HttpMethod.Post, "/api/customers/forgotten/erase", null, version)).Body.GetRawText(), StringComparison.Ordinal);
+        await journey.Done("close");
+        var export = (await shop.Get("/api/customers/forgotten/export")).GetRawText();
+        foreach (var known in new[] { "Person forgotten", "forgotten@example.test", "Mrs Tern", "Mr Tallow", "ring the bell" })
+        {
+            Assert.Contains(known, export, StringComparison.Ordinal);
+        }
+        var total = (await shop.Get("/api/orders/forgotten/quote")).GetProperty("quote").GetProperty("total").GetDecimal();
+        Assert.Equal(428, (await shop.Send(HttpMethod.Post, "/api/customers/forgotten/erase")).Status);
+        Assert.Equal(200, (await shop.Send(HttpMethod.Post, "/api/customers/forgotten/erase", null, version)).Status);
+        var after = (await shop.Get("/api/customers/forgotten/export")).GetRawText() + (await journey.Order()).GetRawText() + (await shop.Get("/api/orders/forgotten/quote")).GetRawText();
+        using var pdf = PdfDocument.Open(await shop.CreateClient().GetByteArrayAsync("/api/orders/forgotten/quote.pdf"));
+        after += string.Join(' ', pdf.GetPages().Select(p => p.Text));
+        foreach (var known in new[] { "Person forgotten", "forgotten@example.test", "Mrs Tern", "Mr Tallow", "ring the bell" })
+        {
+            Assert.DoesNotContain(known, after, StringComparison.Ordinal);
+        }
+        Assert.Equal(total, (await shop.Get("/api/orders/forgotten/quote")).GetProperty("quote").GetProperty("total").GetDecimal());
+        await shop.Send(HttpMethod.Post, "/api/undo");
+        Assert.Empty((await shop.Get("/api/customers/find?text=Person%20forgotten")).EnumerateArray());
+        Assert.Equal(404, (await shop.Send(HttpMethod.Get, "/api/customers/none/export")).Status);
+    }
+
+    [Fact]
+    public async Task A_packing_slip_holds_what_was_counted()
+    {
+        await At("learn", "slip-read");
+        using var pdf = PdfDocument.Open(await shop.CreateClient().GetByteArrayAsync("/api/orders/slip-read/packing-slip.pdf"));
+        var words = string.Join(' ', pdf.GetPage(1).GetWords().Select(w => w.Text));
+        Assert.Contains("Person slip-read", words, StringComparison.Ordinal);
+        Assert.Contains("M 3", words, StringComparison.Ordinal);
+        Assert.Contains("Pieces 4", words, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task A_press_set_aside_leaves_the_order_without_a_place_and_says_so()
+    {
+        await At("press", "set-aside");
+        var press = (await shop.Get("/api/presses")).EnumerateArray().First();
+        var (id, version) = (press.GetProperty("value").GetProperty("id").GetString(), press.GetProperty("version").GetInt64());
+        var kept = JsonSerializer.Deserialize<Dictionary<string, JsonElement>>(press.GetProperty("value").GetRawText())!.Where(f => f.Key != "id").ToDictionary();
+        string With(double offset) => JsonSerializer.Serialize(kept.ToDictionary(f => f.Key, f => f.Key == "offsetF" ? (object)offset : f.Value));
+        Assert.Equal(200, (await shop.Send(HttpMethod.Put, $"/api/presses/{id}", With(-30), $"{version}")).Status);
+        Assert.Equal("1 set aside", (await shop.Get("/api/line")).GetProperty("floor").GetString());
+        Assert.Contains("no press can take it", (await shop.Get("/api/press-day")).GetProperty("tray").GetRawText(), StringComparison.Ordinal);
+        Assert.Equal(200, (await shop.Send(HttpMethod.Put, $"/api/presses/{id}", With(-5), $"{version + 1}")).Status);
+    }
+}

@@ -1,0 +1,85 @@
+using System.Globalization;
+using System.Text.Json;
+
+namespace Hepno.Web.Tests;
+
+/// <summary>Takes one order along the line through the API, as a device does.</summary>
+public sealed class Journey(Shop shop, string id)
+{
+    public static readonly string[] Stations = ["ask", "compare", "layout", "quote", "gather", "press", "send", "learn", "closed"];
+
+    private const string Placement = """{"id":"f","place":"front","widthIn":9,"heightIn":8,"coveragePercent":50,"colours":2,"gradient":false,"thinnestLinePt":5}""";
+
+    public string Id => id;
+
+    public async Task<JsonElement> Order() => await shop.Get($"/api/orders/{id}");
+
+    public async Task<string> Station() => (await Order()).GetProperty("station").GetString()!;
+
+    /// <summary>Does a deed with the version that stands.</summary>
+    public async Task<(int Status, JsonElement Body)> Deed(string deed, string? json = null, HttpMethod? method = null) =>
+        await shop.Send(method ?? HttpMethod.Post, $"/api/orders/{id}/{deed}", json, (await Order()).GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture));
+
+    /// <summary>A deed that must be taken.</summary>
+    public async Task Done(string deed, string? json = null, HttpMethod? method = null)
+    {
+        var (status, body) = await Deed(deed, json, method);
+        Assert.True(status == 200, $"{deed}: {status} {body}");
+    }
+
+    /// <summary>Keeps an ask of four pieces for a customer of its own, complete but for what is left out.</summary>
+    public async Task Ask(bool complete = true)
+    {
+        await shop.Send(HttpMethod.Put, $"/api/customers/{id}", $$"""{"name":"Person {{id}}","contact":"{{id}}@example.test"}""");
+        var due = DateOnly.FromDateTime(DateTime.UtcNow).AddDays(40).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+        var json = $$"""{"customerId":"{{id}}","styleId":"brae","colourwayId":"black","sizes":[{"size":"M","pieces":3},{"size":"L","pieces":1}],"placements":[{{(complete ? Placement : "")}}],"dueDate":"{{due}}","dueTime":null,"mark":null,"note":"ring the bell"}""";
+        var (status, body) = await shop.Send(HttpMethod.Put, $"/api/orders/{id}", json);
+        Assert.True(status == 200, body.ToString());
+    }
+
+    /// <summary>Goes as far as a station, each deed one call.</summary>
+    public async Task To(string station)
+    {
+        var steps = new Func<Task>[] { () => Ask(), () => Done("choose", """{"methodId":"dtf-bought"}"""), () => Done("lay-out"), () => Done("send"), Gathered, Pressed, Handed, () => Done("close") };
+        if (station == "ask")
+        {
+            await Ask(complete: false);
+            return;
+        }
+        foreach (var step in steps.Take(Array.IndexOf(Stations, station)))
+        {
+            await step();
+        }
+        Assert.Equal(station, await Station());
+    }
+
+    /// <summary>A verdict on a piece.</summary>
+    public async Task<(int Status, JsonElement Body)> Verdict(string eventId, int piece, string size, string verdict = "good", int attempt = 1, string? reason = null, string? takesBack = null) => await shop.Send(HttpMethod.Put, $"/api/runs/{id}/events/{eventId}",
+        JsonSerializer.Serialize(new { pieceNo = piece, attempt, pass = 1, size, verdict, reason, takesBack, secondsOnPiece = 60.0 }));
+
+    private async Task Gathered()
+    {
+        await Done("approve", """{"by":"Mrs Tern"}""");
+        var deposit = (await shop.Get($"/api/orders/{id}/quote")).GetProperty("quote").GetProperty("deposit").GetDecimal();
+        await Done("deposit", $$"""{"amount":{{deposit.ToString(CultureInfo.InvariantCulture)}},"overrideReason":null}""");
+        foreach (var item in (await Order()).GetProperty("facts").GetProperty("items").EnumerateArray().Select(i => i.GetProperty("id").GetString()).ToList())
+        {
+            await Done($"items/{item}", """{"done":true}""", HttpMethod.Put);
+        }
+    }
+
+    private async Task Pressed()
+    {
+        Assert.Equal(200, (await shop.Send(HttpMethod.Post, $"/api/runs/{id}/start")).Status);
+        foreach (var (piece, size) in new[] { (1, "M"), (2, "M"), (3, "M"), (4, "L") })
+        {
+            Assert.Equal(200, (await Verdict($"{id}-event-{piece}", piece, size)).Status);
+        }
+    }
+
+    private async Task Handed()
+    {
+        await Done("count", """{"sizes":[{"size":"M","pieces":3},{"size":"L","pieces":1}]}""");
+        await Done("hand-over", """{"to":"Mr Tallow"}""");
+    }
+}
