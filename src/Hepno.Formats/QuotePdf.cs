@@ -36,6 +36,8 @@ public sealed record TierPrinted(string Pieces, string Each, string InAll, bool 
 /// <summary>Prints a quote on one page.</summary>
 public static class QuotePdf
 {
+    private const int MostBeside = 7;
+
     private static readonly string[] Heads = ["Pieces", "Each", "Amount"];
 
     public static byte[] Print(QuoteDocument q)
@@ -53,7 +55,7 @@ public static class QuotePdf
         }
         else
         {
-            s.Y = s.Paragraph(q.CustomerContact, s.Left, s.Y + 14, s.Right - s.Left, 11.5, 14, colour: Sheet.Quiet);
+            s.Y = s.Paragraph(q.CustomerContact, s.Left, s.Y + 14, s.Right - s.Left, 11.5, 14, colour: Sheet.Quiet) + 6;
         }
         s.Y += 28 * gap;
         s.Y = s.Paragraph(q.Title, s.Left, s.Y, s.Right - s.Left, 20, 23, bold: true) + (32 * gap);
@@ -89,12 +91,14 @@ public static class QuotePdf
     {
         double[] figures = [s.Right - 130, s.Right - 72, s.Right];
         var sizesEnd = figures[0] - 48;
-        var step = Math.Min(30, (sizesEnd - s.Left - 215) / Math.Max(1, q.Sizes.Count));
+        // more sizes than columns leave room for the garment's name: they stand in a line under it
+        var beside = q.Sizes.Count <= MostBeside ? q.Sizes.Count : 0;
+        const double Step = 30;
         s.Line(s.Y - 12, 0.75, Sheet.Rule);
         s.Text("What", s.Left, s.Y, 9, colour: Sheet.Quiet);
-        for (var i = 0; i < q.Sizes.Count; i++)
+        for (var i = 0; i < beside; i++)
         {
-            s.Text(q.Sizes[i].Size, sizesEnd - ((q.Sizes.Count - 1 - i) * step), s.Y, 9, colour: Sheet.Quiet, right: true);
+            s.Text(q.Sizes[i].Size, sizesEnd - ((beside - 1 - i) * Step), s.Y, 9, colour: Sheet.Quiet, right: true);
         }
         foreach (var (label, at) in Heads.Zip(figures))
         {
@@ -102,17 +106,21 @@ public static class QuotePdf
         }
         s.Line(s.Y + 6);
         s.Y += 24 * gap;
-        for (var i = 0; i < q.Sizes.Count; i++)
+        for (var i = 0; i < beside; i++)
         {
-            s.Text(q.Sizes[i].Pieces.ToString(System.Globalization.CultureInfo.InvariantCulture), sizesEnd - ((q.Sizes.Count - 1 - i) * step), s.Y, 10.5, right: true);
+            s.Text(q.Sizes[i].Pieces.ToString(System.Globalization.CultureInfo.InvariantCulture), sizesEnd - ((beside - 1 - i) * Step), s.Y, 10.5, right: true);
         }
         s.Text(q.Pieces, figures[0], s.Y, 10.5, right: true);
         s.Text(q.Each, figures[1], s.Y, 10.5, right: true);
         s.Text(q.Amount, figures[2], s.Y, 10.5, right: true);
-        s.Y = s.Paragraph(q.What, s.Left, s.Y, sizesEnd - s.Left - (q.Sizes.Count * step) + 4, 10.5, 13, bold: true);
+        s.Y = s.Paragraph(q.What, s.Left, s.Y, sizesEnd - s.Left - (beside * Step) + 4, 10.5, 13, bold: true);
         foreach (var detail in q.Details)
         {
             s.Y = s.Paragraph(detail, s.Left, s.Y + 14, s.Right - s.Left - 190, 9.5, 12, colour: Sheet.Quiet);
+        }
+        if (beside == 0 && q.Sizes.Count > 0)
+        {
+            s.Y = s.Paragraph(string.Join(", ", q.Sizes.Select(z => $"{z.Size}\u00a0{z.Pieces}")), s.Left, s.Y + 15, figures[0] - s.Left - 40, 10.5, 13.5);
         }
         s.Y += 12;
         s.Line(s.Y, 0.75, Sheet.Rule);

@@ -152,6 +152,35 @@ public class MethodTests
     });
 
     [Fact]
+    public void Every_figure_opens_to_an_input_with_a_source_or_names_one_beside_it()
+    {
+        foreach (var band in Compare(Ask(24, Front(), Front(3, 3) with { Id = "s", Place = "left-sleeve" })).Bands)
+        {
+            var beside = new[] { band.Cost, band.Hands, band.Outcome.Profit }.ToDictionary(f => f.Code);
+            void Opens(Figure figure)
+            {
+                Assert.True(figure.Label.Length > 0);
+                if (figure.Parts.Count > 0)
+                {
+                    Assert.NotEqual("", figure.How);
+                    Assert.All(figure.Parts, Opens);
+                }
+                else if (figure.Source.Length == 0)
+                {
+                    Assert.Equal(beside[figure.Code].Value, figure.Value);
+                    Assert.NotEmpty(beside[figure.Code].Parts);
+                }
+            }
+            Opens(band.Cost);
+            Opens(band.Hands);
+            Opens(band.Outcome.Profit);
+            Opens(band.Outcome.ProfitAnHour);
+            Opens(band.Outcome.TakeHomeAnHour);
+            Assert.All(band.Decorations.SelectMany(d => d.Purchases), p => Opens(p.Cost));
+        }
+    }
+
+    [Fact]
     public void A_dearer_wage_never_lowers_a_cost() => Gen.Select(Gen.Int[1, 200], Gen.Int[0, 40]).Sample((pieces, more) =>
     {
         var ask = Ask(pieces);

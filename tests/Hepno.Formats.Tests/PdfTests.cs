@@ -36,6 +36,24 @@ public class PdfTests
         using var pdf = PdfDocument.Open(QuotePdf.Print(Quote("letter", "The Worshipful and Amalgamated Company of Net Menders and Rope Walkers of Skerry Quay", 12)));
         var page = Assert.Single(pdf.GetPages());
         Assert.All(page.Letters, l => Assert.True(l.EndBaseLine.X <= page.Width - 38, l.Value));
+        var words = string.Join(' ', page.GetWords().Select(w => w.Text));
+        Assert.Contains("11XL 11, 12XL 12", words, StringComparison.Ordinal);
+        // the garment keeps the width of a line, and does not stand in a column of single words
+        Assert.Contains("Hollin 150, navy, 55% cotton, 45% polyester", words, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_square_code_has_its_three_corners_and_a_quiet_zone()
+    {
+        var code = QrCode.Of("http://192.168.1.20:5080");
+        Assert.Equal(33, code.Size);
+        bool Dark(int x, int y) => code.Path.Contains($"M{x} {y}h1v1h-1z", StringComparison.Ordinal);
+        foreach (var (x, y) in new[] { (4, 4), (code.Size - 11, 4), (4, code.Size - 11) })
+        {
+            Assert.True(Dark(x, y) && Dark(x + 6, y + 6) && !Dark(x + 1, y + 1) && Dark(x + 3, y + 3));
+        }
+        Assert.DoesNotContain("M0 ", code.Path, StringComparison.Ordinal);
+        Assert.Equal(17, QrCode.Terminal("http://192.168.1.20:5080").Split('\n', StringSplitOptions.RemoveEmptyEntries).Length);
     }
 
     [Fact]

@@ -38,7 +38,7 @@ public sealed record Written(string Id, long Version);
 public sealed record SizeRunView(IReadOnlyList<SizeCount> Sizes, int Pieces);
 
 /// <summary>The quote as it would be, or as it was sent.</summary>
-/// <param name="Sent">When it was sent (UTC), or null for a preview.</param>
+/// <param name="Sent">When it was sent (the shop's wall clock), or null for a preview.</param>
 /// <param name="Quote">Its figures and words.</param>
 /// <param name="Notes">Margin notes for the owner; never printed.</param>
 public sealed record QuoteView(DateTime? Sent, FrozenQuote Quote, IReadOnlyList<MarginNote> Notes);

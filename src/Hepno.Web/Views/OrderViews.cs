@@ -69,7 +69,7 @@ internal static class OrderViews
         var c = desk.Case(connection, id, book);
         if (c.Frozen is not null)
         {
-            return new(c.Quote!.SentAt, c.Frozen, Notes(c.Frozen));
+            return new(ShopClock.Wall(c.Quote!.SentAt, book.Numbers.TimeZone), c.Frozen, Notes(c.Frozen));
         }
         var comparison = desk.Compare(c, null, book, desk.Open(connection, book)) ?? throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "There is no press on the Floor." : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.", "Finish that first.");
         var preview = MakeQuote.Of(c, comparison, book, desk.Clock.Wall(book.Numbers.TimeZone));

@@ -2448,7 +2448,7 @@ export interface components {
         QuoteView: {
             /**
              * Format: date-time
-             * @description When it was sent (UTC), or null for a preview.
+             * @description When it was sent (the shop's wall clock), or null for a preview.
              */
             sent: null | string;
             /** @description Its figures and words. */

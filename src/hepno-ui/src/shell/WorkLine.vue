@@ -195,7 +195,11 @@ nav {
     display: none;
   }
   .st {
-    width: 84px;
+    width: 88px;
+    padding-left: 6px;
+  }
+  .w {
+    font-size: 14px;
   }
 }
 @media (max-width: 1099px) {

@@ -16,6 +16,15 @@ const piles = computed(() => {
   return sizes.map((s, i) => ({ ...s, x: 10 + i * Math.min(92, 470 / sizes.length), stripe: Math.min(7, 110 / most) }))
 })
 const pileWidth = computed(() => Math.min(64, 380 / Math.max(1, piles.value.length)))
+// with many sizes the count stands under its size, not beside it
+const crowded = computed(() => piles.value.length > 5)
+const onBack = ['back', 'nape']
+const sides = computed(() => {
+  const all = order.value?.ask.placements ?? []
+  const back = all.filter((p) => onBack.includes(p.place))
+  const front = all.filter((p) => !onBack.includes(p.place))
+  return [front, back].filter((side, i) => side.length > 0 || (i === 0 && back.length === 0))
+})
 const cloth = computed(() => order.value?.colourway?.hex ?? 'var(--calico)')
 const bad = computed(() => {
   const o = order.value
@@ -52,7 +61,7 @@ async function withdraw(): Promise<void> {
       </p>
       <div class="drawing two">
         <section aria-label="Pieces by size">
-          <svg viewBox="0 0 500 160" class="piles" aria-hidden="true">
+          <svg viewBox="0 0 500 172" class="piles" aria-hidden="true">
             <path d="M0 128H490" stroke="var(--ink)" stroke-width="1.5" />
             <g v-for="p in piles" :key="p.size" :transform="`translate(${p.x} 0)`">
               <rect
@@ -67,7 +76,14 @@ async function withdraw(): Promise<void> {
                 stroke-width=".6"
               />
               <text x="0" y="148" font-size="15" font-weight="620">{{ p.size }}</text>
-              <text :x="pileWidth" y="148" font-size="15" text-anchor="end">{{ p.pieces }}</text>
+              <text
+                :x="crowded ? 0 : pileWidth"
+                :y="crowded ? 166 : 148"
+                font-size="15"
+                :text-anchor="crowded ? 'start' : 'end'"
+              >
+                {{ p.pieces }}
+              </text>
             </g>
             <text v-if="piles.length === 0" x="0" y="110" font-size="14" fill="var(--ink-2)">
               Sizes as they say them: S 4, M 10, L 8, 2XL 2 — or pasted from a spreadsheet.
@@ -110,11 +126,13 @@ async function withdraw(): Promise<void> {
             May the shop use this artwork? Ask who owns it and write down who said so. Hepno reminds; you decide.
           </p>
         </section>
-        <section aria-label="Where the prints lie">
+        <section aria-label="Where the prints lie" class="sides">
           <Garment
+            v-for="(side, i) in sides"
+            :key="i"
             :kind="order.style?.kind ?? null"
             :hex="cloth"
-            :placements="order.ask.placements"
+            :placements="side"
             :bad="bad"
             tape
             class="garment"
@@ -148,6 +166,14 @@ async function withdraw(): Promise<void> {
   width: 100%;
   height: 100%;
   max-height: 520px;
+}
+.sides {
+  display: flex;
+  align-items: start;
+  gap: 12px;
+}
+.sides > * {
+  min-width: 0;
 }
 .big {
   font-size: 30px;

@@ -100,7 +100,7 @@ function drag(event: PointerEvent): void {
         <text :x="x(m)" y="80" font-size="13" text-anchor="middle" fill="var(--ink-2)">{{ m }}</text>
       </g>
       <path :d="`M${x(comparison.pieces)} 0V66`" stroke="var(--ink)" stroke-width="2.5" />
-      <g :transform="`translate(${x(comparison.pieces)} 68)`">
+      <g :transform="`translate(${Math.min(x(comparison.pieces), width - 10)} 68)`">
         <rect x="-28" width="56" height="28" fill="var(--ink)" />
         <text y="21" text-anchor="middle" font-size="19" font-weight="680" fill="var(--bleach)">
           {{ comparison.pieces }}

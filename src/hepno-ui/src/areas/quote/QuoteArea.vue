@@ -12,6 +12,8 @@ const router = useRouter()
 const view = ref<Schemas['QuoteView'] | null>(null)
 const sending = ref(false)
 const doc = computed(() => view.value?.quote.document)
+// more sizes than columns leave room for the garment's name, as on the page
+const crowded = computed(() => (doc.value?.sizes.length ?? 0) > 7)
 watch(
   () => [shop.order?.id, shop.order?.version],
   async () => {
@@ -91,7 +93,7 @@ onUnmounted(() => {
             <p class="note">{{ n.text }}</p>
           </div>
           <p v-if="view.sent" class="note">
-            Sent {{ moment(view.sent, format()) }} UTC. Its figures stand, whatever prices do.
+            Sent {{ moment(view.sent, format()) }}. Its figures stand, whatever prices do.
           </p>
         </aside>
         <article class="paper">
@@ -117,7 +119,9 @@ onUnmounted(() => {
             <thead>
               <tr>
                 <th>What</th>
-                <th v-for="s in doc.sizes" :key="s.size" class="fig">{{ s.size }}</th>
+                <template v-if="!crowded">
+                  <th v-for="s in doc.sizes" :key="s.size" class="fig">{{ s.size }}</th>
+                </template>
                 <th class="fig">Pieces</th>
                 <th class="fig">Each</th>
                 <th class="fig">Amount</th>
@@ -127,8 +131,15 @@ onUnmounted(() => {
               <tr>
                 <td>
                   <b>{{ doc.what }}</b><span v-for="d in doc.details" :key="d" class="note">{{ d }}</span>
+                  <ul v-if="crowded" class="run" aria-label="Pieces by size">
+                    <li v-for="s in doc.sizes" :key="s.size">
+                      {{ s.size }} <b>{{ s.pieces }}</b>
+                    </li>
+                  </ul>
                 </td>
-                <td v-for="s in doc.sizes" :key="s.size" class="fig">{{ s.pieces }}</td>
+                <template v-if="!crowded">
+                  <td v-for="s in doc.sizes" :key="s.size" class="fig">{{ s.pieces }}</td>
+                </template>
                 <td class="fig">{{ doc.pieces }}</td>
                 <td class="fig">{{ doc.each }}</td>
                 <td class="fig">{{ doc.amount }}</td>
@@ -253,6 +264,13 @@ th {
 }
 th.fig {
   text-align: right;
+}
+.run {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  list-style: none;
+  padding: 4px 0 0;
 }
 .totals {
   width: auto;
