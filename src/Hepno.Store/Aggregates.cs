@@ -26,6 +26,12 @@ public static class Aggregates
 
     public static Aggregate<VinylFilm> Vinyls { get; } = VinylStore.Aggregate();
 
+    public static Aggregate<ScreenTransferList> Screens { get; } = ScreenStore.Aggregate();
+
+    public static Aggregate<FilmPrinter> FilmPrinters { get; } = PrinterStore.Film();
+
+    public static Aggregate<DyePrinter> DyePrinters { get; } = PrinterStore.Dye();
+
     public static Aggregate<Press> Presses { get; } = PressStore.Aggregate();
 
     public static Aggregate<Recipe> Recipes { get; } = RecipeStore.Aggregate();
@@ -39,6 +45,9 @@ public static class Aggregates
         "style" => Of(Styles),
         "film" => Of(Films),
         "vinyl" => Of(Vinyls),
+        "screen" => Of(Screens),
+        "film-printer" => Of(FilmPrinters),
+        "dye-printer" => Of(DyePrinters),
         "press" => Of(Presses),
         "recipe" => Of(Recipes),
         "order" => Of(Orders),

@@ -23,7 +23,8 @@ internal sealed class Desk(Db db, ShopClock clock)
     private readonly ConcurrentDictionary<string, FrozenQuote> frozen = new();
     private volatile KeptBook? kept;
 
-    private static IReadOnlyList<string> BookKinds { get; } = [Aggregates.Numbers.Kind, Aggregates.Styles.Kind, Aggregates.Films.Kind, Aggregates.Vinyls.Kind, Aggregates.Presses.Kind, Aggregates.Recipes.Kind];
+    private static IReadOnlyList<string> BookKinds { get; } = [Aggregates.Numbers.Kind, Aggregates.Styles.Kind, Aggregates.Films.Kind, Aggregates.Vinyls.Kind, Aggregates.Presses.Kind, Aggregates.Recipes.Kind,
+        Aggregates.Screens.Kind, Aggregates.FilmPrinters.Kind, Aggregates.DyePrinters.Kind];
 
     public Db Db { get; } = db;
 
@@ -40,7 +41,7 @@ internal sealed class Desk(Db db, ShopClock clock)
             return k.Book;
         }
         var book = new ShopBook(Numbers(connection), Values(Aggregates.Styles.All(connection)), Values(Aggregates.Films.All(connection)), Values(Aggregates.Vinyls.All(connection)),
-            Values(Aggregates.Presses.All(connection)), Values(Aggregates.Recipes.All(connection)));
+            Values(Aggregates.Presses.All(connection)), Values(Aggregates.Recipes.All(connection)), Values(Aggregates.Screens.All(connection)), Values(Aggregates.FilmPrinters.All(connection)), Values(Aggregates.DyePrinters.All(connection)));
         if (!Db.Writing)
         {
             kept = new(seq, book);

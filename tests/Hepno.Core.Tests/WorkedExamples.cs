@@ -108,8 +108,8 @@ public class WorkedExamples
     [Fact]
     public void Example_4_vinyl_rows()
     {
-        var front = VinylRows.Lay(9, 4, 0.25, 19.5, 24)!;
-        var second = VinylRows.Lay(6, 2.5, 0.25, 19.5, 24)!;
+        var front = RollRows.Lay(9, 4, 0.25, 19.5, 24)!;
+        var second = RollRows.Lay(6, 2.5, 0.25, 19.5, 24)!;
         Assert.Equal(54.0, front.LengthIn);
         Assert.Equal(13.95m, Money.Times(front.LengthIn / 12, 3.10m));
         Assert.Equal(24.0, second.LengthIn);

@@ -152,3 +152,46 @@ test('a second verdict for the same piece is kept, not counted, and shown', asyn
   await page.keyboard.press('z')
   await expect(page.locator('[data-test=good]')).toHaveText('1 good')
 })
+
+test('an answer that was under way while a verdict went past it does not bring the piece back', async ({
+  page,
+  request,
+  server,
+}) => {
+  const id = await begun(request, server.url)
+  await page.goto(`/run/${id}`)
+  const piece = page.locator('[data-test=piece]')
+  const first = await piece.innerText()
+  // the next reading of the run is answered, but its answer is held up on the way
+  let release = () => {}
+  const heldUp = new Promise<void>((done) => (release = done))
+  let asked = 0
+  await page.route(`**/api/runs/${id}`, async (route) => {
+    const answer = await route.fetch()
+    if (asked++ === 0) await heldUp
+    await route.fulfill({ response: answer })
+  })
+  // another device's change makes the page read the run
+  await request.put(`${server.url}/api/runs/${id}/events/other-device-1`, {
+    data: {
+      pieceNo: 44,
+      attempt: 1,
+      pass: 1,
+      size: 'M',
+      verdict: 'good',
+      reason: null,
+      takesBack: null,
+      secondsOnPiece: 60,
+    },
+  })
+  await expect.poll(() => asked).toBe(1)
+  await page.keyboard.press(' ')
+  await expect(piece).not.toHaveText(first)
+  const second = await piece.innerText()
+  await expect.poll(() => verdictsLeft(page)).toBe(0)
+  await expect.poll(() => asked).toBeGreaterThan(1)
+  release()
+  await page.waitForTimeout(300)
+  await expect(piece).toHaveText(second)
+  await expect(page.locator('[data-test=good]')).toHaveText('2 good')
+})

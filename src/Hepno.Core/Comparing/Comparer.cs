@@ -49,7 +49,7 @@ public static class Comparer
         var before = StepStandards.Before(ask.Style.Kind, decorations.Max(d => d.Recipe.PrePressSeconds));
         var prep = before.Concat(StepStandards.After).ToList();
         var attempts = decorations.Select(d => new Attempt(d.Placement.Id, Places.Find(d.Placement.Place)!.Name, d.Material, failure ?? d.FailureChance,
-            WorkSteps.Attended(d.Steps.Concat(d.Preparation)), WorkSteps.PressHeld(d.Steps), d.Bought)).ToList();
+            WorkSteps.Attended(d.Steps.Concat(d.Preparation)), WorkSteps.PressHeld(d.Steps.Concat(d.Preparation)), d.Bought, d.SetUp)).ToList();
         var payments = n.DepositShare is > 0 and < 1 ? 2 : 1;
         return PieceCost.Of(new PieceInputs(ask.Pieces, LandedBlank.Of(ask.Style, ask.Sizes),
             Figure.Input("consumables", "Sundries", n.ConsumablesPerStart, FigureUnit.Money, "Numbers: sundries"),
@@ -92,7 +92,8 @@ public static class Comparer
         var starts = (int)Math.Ceiling(ask.Pieces / decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance)) - 1e-9);
         var cooling = decorations.Max(d => d.Recipe.PeelAfterSeconds);
         var packing = StepStandards.After[1].Seconds * ask.Pieces;
-        var perPiece = PressingSeconds(ask, decorations);
+        // film cured under the hovering press takes the press too
+        var perPiece = PressingSeconds(ask, decorations) + WorkSteps.PressHeld(decorations.SelectMany(d => d.Preparation));
         return new(id, code, starts, perPiece / 60, decorations.Max(d => d.Recipe.TemperatureF), readyAt, readyCause, dueAt, (cooling + packing) / 60, slowTenthShare * starts * perPiece / 60, null,
             decorations.Max(d => d.Placement.WidthIn), decorations.Max(d => d.Placement.HeightIn));
     }

@@ -14,17 +14,17 @@ public sealed record EquipmentHour(decimal PriceNew, decimal Resale, double Usef
 {
     /// <summary>Money for one held hour: (price - resale)/(years × hours) + power × duty × tariff + upkeep.</summary>
     /// <param name="tariffPerKwh">Price of a kilowatt-hour.</param>
-    public Figure Cost(decimal tariffPerKwh)
+    /// <param name="source">Where the machine's figures stand.</param>
+    public Figure Cost(decimal tariffPerKwh, string source = "Floor: press")
     {
-        const string Source = "Floor: press";
         return Figure.Sum("press-hour", "An hour of the press",
             Figure.Of("wear", "Wear", (PriceNew - Resale) / (decimal)(UsefulYears * ProductiveHoursAYear), "(price − resale) ÷ (years × hours a year)",
-                Figure.Input("price-new", "Bought for", PriceNew, FigureUnit.Money, Source), Figure.Input("resale", "Resale", Resale, FigureUnit.Money, Source),
-                Figure.Input("years", "Years", UsefulYears, FigureUnit.Count, Source), Figure.Input("hours", "Hours a year", ProductiveHoursAYear, FigureUnit.Count, Source)),
+                Figure.Input("price-new", "Bought for", PriceNew, FigureUnit.Money, source), Figure.Input("resale", "Resale", Resale, FigureUnit.Money, source),
+                Figure.Input("years", "Years", UsefulYears, FigureUnit.Count, source), Figure.Input("hours", "Hours a year", ProductiveHoursAYear, FigureUnit.Count, source)),
             Figure.Of("power", "Power", Money.Times(PowerKw * DutyShare, tariffPerKwh), "kW × duty × tariff",
-                Figure.Input("kw", "kW", PowerKw, FigureUnit.Count, Source), Figure.Input("duty", "Duty", DutyShare, FigureUnit.Share, Source),
+                Figure.Input("kw", "kW", PowerKw, FigureUnit.Count, source), Figure.Input("duty", "Duty", DutyShare, FigureUnit.Share, source),
                 Figure.Input("tariff", "A kWh", tariffPerKwh, FigureUnit.Money, "Numbers: power")),
-            Figure.Input("upkeep", "Upkeep", UpkeepPerHour, FigureUnit.Money, Source));
+            Figure.Input("upkeep", "Upkeep", UpkeepPerHour, FigureUnit.Money, source));
     }
 
     /// <summary>What the owner must put right.</summary>

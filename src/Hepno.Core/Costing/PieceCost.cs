@@ -10,7 +10,8 @@ namespace Hepno.Core.Costing;
 /// <param name="AttendedSeconds">Attended seconds of one attempt.</param>
 /// <param name="PressSeconds">Press-held seconds of one attempt.</param>
 /// <param name="Bought">Attempts the bought material is enough for; 0 when bought exactly as used.</param>
-public sealed record Attempt(string Id, string Label, Figure Material, double FailureChance, double AttendedSeconds, double PressSeconds, int Bought = 0);
+/// <param name="SetUp">Money once for the design, whatever is ruined; null when there is none.</param>
+public sealed record Attempt(string Id, string Label, Figure Material, double FailureChance, double AttendedSeconds, double PressSeconds, int Bought = 0, Figure? SetUp = null);
 
 /// <summary>Everything the cost of a piece follows from.</summary>
 /// <param name="Quantity">Good pieces wanted, 1 or more.</param>
@@ -69,7 +70,7 @@ public static class PieceCost
         var held = Timed("held", "The press", d => d.PressSeconds, inputs.PrepPressSeconds, inputs.PressHour.Value, "Floor: an hour of the press") is var h ? h with { Parts = [.. h.Parts, inputs.PressHour with { Label = "An hour of the press, as used above" }], How = "sum of the times above" } : null!;
         var overhead = Timed("overhead", "Rent and the rest", d => d.AttendedSeconds, inputs.PrepAttendedSeconds, inputs.OverheadPerHour, "Numbers: overhead");
         var rent = Figure.Sum("press", "Heat and rent", held, overhead, OrderTime(inputs, orderSeconds, inputs.OverheadPerHour, "Numbers: overhead"));
-        var materials = Figure.Sum("decoration", "Print", [.. sequence.Select(d => d.Material)]);
+        var materials = Figure.Sum("decoration", "Print", [.. sequence.Select(d => d.Material), .. sequence.Where(d => d.SetUp is not null).Select(d => SetUpShare(d, inputs))]);
         var packing = Figure.Sum("packing", "Packing and sending", inputs.Packing, Figure.Of("fixed-fees", "Fixed fees", inputs.FixedFees.Value / inputs.Quantity, "fees of the order ÷ pieces", inputs.FixedFees, Pieces(inputs)));
         var cost = Figure.Sum("cost", "Cost", inputs.Blank with { Code = "blank", Label = "Blank" }, materials, inputs.Consumables with { Code = "consumables", Label = "Sundries" }, labour, rent, Spoilage.Stratum(inputs, sequence, attempts), packing);
         var hands = HandsSeconds(inputs, sequence, starts, attempts, orderSeconds);
@@ -78,6 +79,8 @@ public static class PieceCost
     }
 
     private static Figure Pieces(PieceInputs inputs) => Figure.Input("pieces", "Pieces", inputs.Quantity, FigureUnit.Count, "the ask");
+
+    private static Figure SetUpShare(Attempt d, PieceInputs inputs) => Figure.Of($"set-up-{d.Id}", $"{d.Label}, set-up", d.SetUp!.Value / inputs.Quantity, "set-up ÷ pieces", d.SetUp, Pieces(inputs));
 
     private static Figure OrderTime(PieceInputs inputs, double orderSeconds, decimal rate, string source) => Figure.Of("order-time", "Order time", Money.Times(orderSeconds / 3600, rate), "minutes of the order ÷ pieces × rate",
         inputs.OrderMinutes, Pieces(inputs), Figure.Input("rate", "rate", rate, FigureUnit.MoneyAnHour, source));

@@ -43,15 +43,12 @@ public sealed class DtfBought : IDecorationMethod
             .. Verdicts.ThinLines(ask.Placements, LeastLinePt, "film"),
             .. Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.Presses, list.Product, f),
             .. Verdicts.Platen(ask.Placements, book.Presses),
+            .. Verdicts.SoftEdges(ask.Placements, ask.Colourway),
         ];
         foreach (var p in ask.Placements.Where(p => list.SmallestHolding(p.WidthIn, p.HeightIn) is null))
         {
             var largest = list.Sizes.MaxBy(s => s.WidthIn * s.HeightIn)!;
             reasons.Add(new("size-class", VerdictKind.No, $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {list.Supplier}'s largest is {Shown.Size(largest.WidthIn, largest.HeightIn, f)}", "a smaller print, or another supplier's list"));
-        }
-        foreach (var p in ask.Placements.Where(p => p.Gradient && ask.Colourway.Class is ColourClass.Dark or ColourClass.Mid))
-        {
-            reasons.Add(new("soft-edge", VerdictKind.WithCare, $"{Places.Find(p.Place)!.Name}: a gradient on {ask.Colourway.Name} may show a white edge", "cut soft edges hard before ordering"));
         }
         var verdict = Verdict.Of(reasons);
         if (verdict.Kind == VerdictKind.No)

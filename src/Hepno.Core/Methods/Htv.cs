@@ -56,7 +56,7 @@ public sealed class Htv : IDecorationMethod
             {
                 reasons.Add(new("thick", VerdictKind.WithCare, $"{place}: {p.Colours} layers feel thick", "say so to the customer, or knock layers out"));
             }
-            if (VinylRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, film.UsableWidthIn, 1) is null)
+            if (RollRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, film.UsableWidthIn, 1) is null)
             {
                 reasons.Add(new("roll-width", VerdictKind.No, $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the roll's {Shown.Length(film.UsableWidthIn, f)}", "a smaller print or a wider roll"));
             }
@@ -81,7 +81,7 @@ public sealed class Htv : IDecorationMethod
         var count = Overage.Pooled(ask.Pieces, failure, 0.95);
         var source = $"Shelf: {film.Supplier}";
         // each colour is cut inside the whole artwork's box: the layers then align by the box's corners
-        var rows = VinylRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, film.UsableWidthIn, count)!;
+        var rows = RollRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, film.UsableWidthIn, count)!;
         var length = Figure.Input("length", "Length", rows.LengthIn, FigureUnit.Inches, $"{rows.Rows} rows of {rows.Across}, {rows.BoxHeightIn:0.##} in each");
         var price = Figure.Input("foot", "A foot", film.PricePerFoot, FigureUnit.Money, source);
         var roll = Figure.Of("layer", "One colour", Money.Times(rows.LengthIn / Units.InchesPerFoot, film.PricePerFoot), "length ÷ 12 × price a foot", length, price);
@@ -93,6 +93,6 @@ public sealed class Htv : IDecorationMethod
                 Figure.Input("decorations", "Decorations", ask.Pieces * ask.Placements.Count, FigureUnit.Count, "the ask")));
         var purchases = layers.Select((l, i) => new Purchase($"vinyl-{p.Id}-{i + 1}", $"{film.Product}, {place.ToLowerInvariant()}, {Ordinals[i]} colour", film.Supplier, film.LeadDays, rows.LengthIn, "in", l, rows, null)).ToList();
         var weeding = StepStandards.Weed(p.AreaIn2 * p.CoveragePercent / 100, p.ThinnestLinePt);
-        return new(p, material, count, failure, recipe, StepStandards.Layers(recipe, p.Colours, rethread), [.. Enumerable.Range(0, p.Colours).Select(i => weeding with { Label = $"Weed the {Ordinals[i]} colour" })], purchases);
+        return new(p, material, count, failure, recipe, StepStandards.Layers(recipe, p.Colours, rethread), [.. Enumerable.Range(0, p.Colours).Select(i => weeding with { Label = $"Weed the {Ordinals[i]} colour" })], purchases, Prepare: "Cut and weed");
     }
 }

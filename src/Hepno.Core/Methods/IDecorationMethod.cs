@@ -15,7 +15,11 @@ namespace Hepno.Core.Methods;
 /// <param name="Vinyls">Vinyl rolls.</param>
 /// <param name="Presses">Presses.</param>
 /// <param name="Recipes">Recipes.</param>
-public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, IReadOnlyList<TransferPriceList> Films, IReadOnlyList<VinylFilm> Vinyls, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes);
+/// <param name="Screens">Screen-printed transfer price lists.</param>
+/// <param name="FilmPrinters">Own film printers.</param>
+/// <param name="DyePrinters">Own dye printers.</param>
+public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, IReadOnlyList<TransferPriceList> Films, IReadOnlyList<VinylFilm> Vinyls, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes,
+    IReadOnlyList<ScreenTransferList> Screens, IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters);
 
 /// <summary>A complete ask with its style looked up.</summary>
 /// <param name="Style">The blank.</param>
@@ -60,14 +64,14 @@ public sealed record Verdict(VerdictKind Kind, IReadOnlyList<Reason> Reasons)
 /// <summary>Something to buy for one decoration of the order, with the drawing it follows from.</summary>
 /// <param name="Code">Stable word.</param>
 /// <param name="Text">What it is.</param>
-/// <param name="Supplier">From whom.</param>
+/// <param name="Supplier">From whom; empty for what lies in the shop.</param>
 /// <param name="LeadDays">Working days until it is here.</param>
 /// <param name="Quantity">How many or how long.</param>
-/// <param name="Unit">transfers or in.</param>
+/// <param name="Unit">transfers, sheets or in.</param>
 /// <param name="Cost">Money, opened to its parts.</param>
-/// <param name="Rows">For vinyl: the rows as they are cut; else null.</param>
+/// <param name="Rows">For a roll: the rows as they are cut or printed; else null.</param>
 /// <param name="SizeClass">For film: the size class bought; else null.</param>
-public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.VinylRows? Rows, TransferSize? SizeClass);
+public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass);
 
 /// <summary>One placement done by one method.</summary>
 /// <param name="Placement">Where and what.</param>
@@ -77,8 +81,10 @@ public sealed record Purchase(string Code, string Text, string Supplier, int Lea
 /// <param name="Recipe">How it is pressed.</param>
 /// <param name="Steps">Steps at the press for one attempt.</param>
 /// <param name="Preparation">Steps away from the press for one attempt.</param>
-/// <param name="Purchases">What is bought for it.</param>
-public sealed record DecorationPlan(Placement Placement, Figure Material, int Bought, double FailureChance, Recipe Recipe, IReadOnlyList<WorkStep> Steps, IReadOnlyList<WorkStep> Preparation, IReadOnlyList<Purchase> Purchases);
+/// <param name="Purchases">What is bought, or taken from the shop's own rolls, for it.</param>
+/// <param name="SetUp">Money once for the design, however many are pressed; null when there is none.</param>
+/// <param name="Prepare">What the preparation is called on the list ("Cut and weed"); empty when there is none.</param>
+public sealed record DecorationPlan(Placement Placement, Figure Material, int Bought, double FailureChance, Recipe Recipe, IReadOnlyList<WorkStep> Steps, IReadOnlyList<WorkStep> Preparation, IReadOnlyList<Purchase> Purchases, Figure? SetUp = null, string Prepare = "");
 
 /// <summary>What a method answers to an ask.</summary>
 /// <param name="Verdict">Whether it can.</param>
@@ -103,7 +109,7 @@ public interface IDecorationMethod
 public static class DecorationMethods
 {
     /// <summary>The methods Hepno knows.</summary>
-    public static IReadOnlyList<IDecorationMethod> All { get; } = [new DtfBought(), new Htv(), new Sublimation()];
+    public static IReadOnlyList<IDecorationMethod> All { get; } = [new DtfBought(), new DtfMade(), new ScreenTransfer(), new Htv(), new Sublimation()];
 
     /// <summary>A method by its key, or null.</summary>
     public static IDecorationMethod? Find(string id) => All.FirstOrDefault(m => m.Id == id);

@@ -1,12 +1,23 @@
 using Hepno.Core.Blanks;
+using Hepno.Core.Gang;
+using Hepno.Core.Materials;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Recipes;
+using Hepno.Core.Stock;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Dye sublimation, as far as its verdict: cloth, colour and machine decide.</summary>
+/// <summary>Dye sublimation, one side: cloth, colour and machine decide.</summary>
 public sealed class Sublimation : IDecorationMethod
 {
     private const double VividPercent = 95;
     private const double FadedPercent = 65;
+    private const double LeastLinePt = 0.5;
+    private const double FailurePrior = 0.02;
+    private const double GapIn = 0.25;
+    private const int ProtectionSheets = 2;
 
     /// <inheritdoc/>
     public string Id => "sublimation";
@@ -16,6 +27,38 @@ public sealed class Sublimation : IDecorationMethod
 
     /// <inheritdoc/>
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
+    {
+        var cloth = Cloth(ask);
+        if (book.DyePrinters.Count == 0)
+        {
+            return new(Verdict.Of([.. cloth, new Reason("no-dye-printer", VerdictKind.No, "no dye printer on the Floor", "a dye printer, added on the Floor")]), "", []);
+        }
+        var answers = book.DyePrinters.Select(printer => Answer(ask, book, printer, cloth)).ToList();
+        return answers.Where(a => a.Decorations.Count > 0).MinBy(a => a.Decorations.Sum(d => d.Material.Value)) ?? answers[0];
+    }
+
+    /// <summary>Ink, paper, tape, protection paper and machine time of one print (DOMAIN 5).</summary>
+    /// <param name="p">The artwork.</param>
+    /// <param name="printer">The printer and what it takes.</param>
+    /// <param name="grid">Prints on a sheet.</param>
+    /// <param name="prints">Prints made.</param>
+    /// <param name="tariffPerKwh">Price of a kilowatt-hour, for the machine's hour.</param>
+    public static Figure Print(Placement p, DyePrinter printer, SheetGrid grid, int prints, decimal tariffPerKwh)
+    {
+        var source = $"Floor: {printer.Name}";
+        var painted = p.AreaIn2 * p.CoveragePercent / 100;
+        var sheets = grid.Sheets(prints);
+        return Figure.Sum("material", $"{Places.Find(p.Place)!.Name} dye print",
+            Figure.Of("dye-ink", "Dye ink", Money.Times(painted * printer.InkMlPerIn2, printer.InkPricePerMl), "painted × ml an in² × price", Figure.Input("painted", "Painted", painted, FigureUnit.SquareInches, "the ask: box × coverage"),
+                Figure.Input("per", "ml an in²", printer.InkMlPerIn2, FigureUnit.Count, source), Figure.Input("price", "A ml", printer.InkPricePerMl, FigureUnit.Money, source)),
+            Figure.Of("paper", "Paper", sheets * printer.SheetPrice / prints, "sheets × price ÷ prints", Figure.Input("sheets", "Sheets", sheets, FigureUnit.Count, $"{grid.Across} × {grid.Down} on a sheet"),
+                Figure.Input("price", "A sheet", printer.SheetPrice, FigureUnit.Money, source), Figure.Input("prints", "Prints", prints, FigureUnit.Count, "with spares")),
+            Figure.Of("tape", "Tape", Money.Times(printer.TapeInPerPrint, printer.TapePricePerIn), "length × price", Figure.Input("length", "Tape", printer.TapeInPerPrint, FigureUnit.Inches, $"{source}; never used twice"), Figure.Input("price", "An in", printer.TapePricePerIn, FigureUnit.Money, source)),
+            Figure.Of("protection", "Protection paper", ProtectionSheets * printer.ProtectionPrice, "sheets × price", Figure.Input("sheets", "Above and below", ProtectionSheets, FigureUnit.Count, "each used once"), Figure.Input("price", "A sheet", printer.ProtectionPrice, FigureUnit.Money, source)),
+            MachineTime.Of(printer.Equipment, StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds, tariffPerKwh, source));
+    }
+
+    private static List<Reason> Cloth(AskInHand ask)
     {
         List<Reason> reasons = [];
         var polyester = ask.Style.PercentOf(Fibre.Polyester);
@@ -31,8 +74,32 @@ public sealed class Sublimation : IDecorationMethod
         {
             reasons.Add(new("colour", VerdictKind.No, $"{ask.Colourway.Name} is {ask.Colourway.Class.ToString().ToLowerInvariant()}: dye has no white", "a white or very light blank"));
         }
-        // no kind of machine on the Floor prints dye yet, whatever the cloth
-        reasons.Add(new("no-dye-printer", VerdictKind.No, "no dye printer on the Floor", "a dye printer, or dye prints bought in"));
-        return new(Verdict.Of(reasons), "", []);
+        return reasons;
+    }
+
+    private static SheetGrid? Grid(Placement p, DyePrinter printer) => SheetGrid.Best(p.WidthIn, p.HeightIn, GapIn, printer.SheetMarginIn, printer.SheetWidthIn, printer.SheetHeightIn);
+
+    private static MethodAnswer Answer(AskInHand ask, ShopBook book, DyePrinter printer, List<Reason> cloth)
+    {
+        var f = book.Numbers.Format;
+        var recipe = RecipeChoice.For(printer.Id, ask.Style, book.Recipes);
+        List<Reason> reasons = [.. cloth, .. Verdicts.ThinLines(ask.Placements, LeastLinePt, "dye"), .. Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.Presses, $"dye of {printer.Name}", f), .. Verdicts.Platen(ask.Placements, book.Presses)];
+        reasons.AddRange(ask.Placements.Where(p => Grid(p, printer) is null).Select(p => new Reason("sheet-size", VerdictKind.No,
+            $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {printer.Name} prints {Shown.Size(printer.SheetWidthIn - (2 * printer.SheetMarginIn), printer.SheetHeightIn - (2 * printer.SheetMarginIn), f)}", "a smaller print, or a larger sheet")));
+        var verdict = Verdict.Of(reasons);
+        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"printed on {printer.Name}, mirrored", [.. ask.Placements.Select((p, i) => Decoration(ask, p, i, printer, recipe!, book.Numbers.TariffPerKwh, f))]);
+    }
+
+    private static DecorationPlan Decoration(AskInHand ask, Placement p, int index, DyePrinter printer, Recipe recipe, decimal tariffPerKwh, FigureFormat f)
+    {
+        var place = Places.Find(p.Place)!.Name;
+        var prints = Overage.Pooled(ask.Pieces, FailurePrior, 0.95);
+        var grid = Grid(p, printer)!;
+        var material = Print(p, printer, grid, prints, tariffPerKwh);
+        var paper = material.Parts.First(x => x.Code == "paper");
+        var purchase = new Purchase($"dye-paper-{p.Id}", $"{grid.Sheets(prints)} sheets, {prints} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {grid.PerSheet} on a sheet", "", 0, grid.Sheets(prints), "sheets",
+            Figure.Of("paper", $"{place} paper", paper.Value * prints, "paper of one print × prints", paper, Figure.Input("prints", "Prints", prints, FigureUnit.Count, $"{ask.Pieces} and spares that suffice 95 times in 100")), null, null);
+        return new(p, material, prints, FailurePrior, recipe, StepStandards.Taped(recipe, index == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind)),
+            [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), StepStandards.CutApart], [purchase], Prepare: "Print the dye paper and cut it apart");
     }
 }

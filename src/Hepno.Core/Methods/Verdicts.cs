@@ -52,6 +52,11 @@ internal static class Verdicts
         }
     }
 
+    /// <summary>A gradient's soft edge shows white under film on mid and dark cloth.</summary>
+    public static IEnumerable<Reason> SoftEdges(IEnumerable<Placement> placements, Colourway colour) => placements
+        .Where(p => p.Gradient && colour.Class is ColourClass.Dark or ColourClass.Mid)
+        .Select(p => new Reason("soft-edge", VerdictKind.WithCare, $"{Places.Find(p.Place)!.Name}: a gradient on {colour.Name} may show a white edge", "cut soft edges hard before printing"));
+
     /// <summary>The print against the platen.</summary>
     public static IEnumerable<Reason> Platen(IEnumerable<Placement> placements, IReadOnlyList<Press> presses)
     {

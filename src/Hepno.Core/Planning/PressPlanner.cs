@@ -57,7 +57,7 @@ public sealed record FloorPlan(DateTime Now, OpenHours Hours, IReadOnlyList<Pres
     /// <summary>When the blank and everything bought would be here if ordered now, and which comes last.</summary>
     public (DateTime At, string Cause) Arrival(Style style, IReadOnlyList<Purchase> purchases)
     {
-        var things = purchases.Select(p => (At: Hours.Parcel(Now, p.LeadDays), Cause: $"print from {p.Supplier}")).Append((At: Hours.Parcel(Now, style.LeadDays), Cause: $"blanks from {style.Supplier}"));
+        var things = purchases.Where(p => p.Supplier.Length > 0).Select(p => (At: Hours.Parcel(Now, p.LeadDays), Cause: $"print from {p.Supplier}")).Append((At: Hours.Parcel(Now, style.LeadDays), Cause: $"blanks from {style.Supplier}"));
         return things.MaxBy(t => t.At);
     }
 }

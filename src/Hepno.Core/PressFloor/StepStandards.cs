@@ -1,4 +1,5 @@
 using Hepno.Core.Blanks;
+using Hepno.Core.Materials;
 using Hepno.Core.Recipes;
 
 namespace Hepno.Core.PressFloor;
@@ -62,6 +63,27 @@ public static class StepStandards
     /// <param name="areaIn2">Cut area, in².</param>
     /// <param name="thinnestLinePt">Thinnest line: under 6 pt counts as fine (3), under 12 as text (2), else plain (1).</param>
     public static WorkStep Weed(double areaIn2, double thinnestLinePt) => new("weed", "Weed", 20 + (0.8 * areaIn2 * (thinnestLinePt < 6 ? 3 : thinnestLinePt < 12 ? 2 : 1)), true, false);
+
+    /// <summary>Position, tape down, press and lift one dye print; its paper comes off hot.</summary>
+    /// <param name="recipe">How it is pressed.</param>
+    /// <param name="rethreadSeconds">Seconds to thread again when it is not the piece's first decoration, else 0.</param>
+    public static IReadOnlyList<WorkStep> Taped(Recipe recipe, double rethreadSeconds) =>
+        [.. Laid(rethreadSeconds, 12), new("tape", "Tape down", 15, true, true), new("cover", "Cover", 3, true, true), .. Pressed(recipe.DwellSeconds), .. Peeled(recipe.Peel, recipe.PeelAfterSeconds), .. Second(recipe)];
+
+    /// <summary>A machine's printing of one piece's box, by itself.</summary>
+    /// <param name="boxIn2">Printed box, in².</param>
+    /// <param name="in2PerMinute">Speed, in² a minute.</param>
+    public static WorkStep Print(double boxIn2, double in2PerMinute) => new("print", "Print", boxIn2 / in2PerMinute * 60, false, false, true);
+
+    /// <summary>Powder, cure and cut one own film print apart.</summary>
+    /// <param name="cure">Where it is cured.</param>
+    /// <param name="prints">Prints that share setting the press again after hovering.</param>
+    public static IReadOnlyList<WorkStep> PowderAndCure(FilmCure cure, int prints) => cure == FilmCure.Oven
+        ? [new("powder", "Powder", 20, true, false), new("cure", "Cure in the oven", 60, false, false, true), CutApart]
+        : [new("powder", "Powder", 20, true, false), new("cure", "Cure under the hovering press", 180, false, true, true), new("re-set", "Set the press for it and back", 2 * 300.0 / prints, false, true, true), CutApart];
+
+    /// <summary>Cut one print out of its sheet or roll.</summary>
+    public static WorkStep CutApart { get; } = new("cut-apart", "Cut apart", 6, true, false);
 
     private static List<WorkStep> Laid(double rethreadSeconds, double positionSeconds)
     {

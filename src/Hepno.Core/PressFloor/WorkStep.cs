@@ -6,7 +6,8 @@ namespace Hepno.Core.PressFloor;
 /// <param name="Seconds">How long.</param>
 /// <param name="Hands">True when the operator is busy; false for a wait.</param>
 /// <param name="Press">True when it holds the press.</param>
-public sealed record WorkStep(string Code, string Label, double Seconds, bool Hands, bool Press);
+/// <param name="ByItself">True when a machine does it for many pieces while the operator is elsewhere: such a wait is never attended, however short its share.</param>
+public sealed record WorkStep(string Code, string Label, double Seconds, bool Hands, bool Press, bool ByItself = false);
 
 /// <summary>Sums over steps (DOMAIN 9).</summary>
 public static class WorkSteps
@@ -15,7 +16,7 @@ public static class WorkSteps
     public const double ShortWaitSeconds = 30;
 
     /// <summary>Hands-on time plus the short waits, s.</summary>
-    public static double Attended(IEnumerable<WorkStep> steps) => steps.Where(s => s.Hands || s.Seconds < ShortWaitSeconds).Sum(s => s.Seconds);
+    public static double Attended(IEnumerable<WorkStep> steps) => steps.Where(s => s.Hands || (s.Seconds < ShortWaitSeconds && !s.ByItself)).Sum(s => s.Seconds);
 
     /// <summary>Time the press is closed or occupied, s.</summary>
     public static double PressHeld(IEnumerable<WorkStep> steps) => steps.Where(s => s.Press).Sum(s => s.Seconds);

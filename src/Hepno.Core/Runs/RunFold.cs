@@ -46,7 +46,8 @@ public sealed record SizeTally(string Size, int Needed, int Good, int Spoiled);
 /// <param name="Todo">What is still to press, in order.</param>
 /// <param name="NotCounted">Verdicts kept but not counted: a second one for the same piece.</param>
 /// <param name="Last">The newest counted verdict, or null.</param>
-public sealed record RunState(int Good, int Spoiled, int Counted, IReadOnlyList<SizeTally> Sizes, IReadOnlyList<PieceState> Pieces, IReadOnlyList<RunTask> Todo, IReadOnlyList<RunEvent> NotCounted, RunEvent? Last);
+/// <param name="Events">Events folded; they only accrue, so of two states the one of more events is the newer.</param>
+public sealed record RunState(int Good, int Spoiled, int Counted, IReadOnlyList<SizeTally> Sizes, IReadOnlyList<PieceState> Pieces, IReadOnlyList<RunTask> Todo, IReadOnlyList<RunEvent> NotCounted, RunEvent? Last, int Events);
 
 /// <summary>The one place that turns a run's events into counts; counts are never stored.</summary>
 public static class RunFold
@@ -92,6 +93,6 @@ public static class RunFold
         }
         var tallies = sizes.Where(s => s.Pieces > 0).Select(s => new SizeTally(s.Size, s.Pieces, pieces.Count(p => p.Size == s.Size && p.Standing == PieceStanding.Good), spoiledBySize.GetValueOrDefault(s.Size))).ToList();
         return new(tallies.Sum(t => t.Good), tallies.Sum(t => t.Spoiled), counted.Count, tallies, pieces, [.. todo.OrderBy(t => t.Pass).ThenBy(t => t.Attempt).ThenBy(t => t.PieceNo)],
-            [.. standing.Where(e => !counted.Contains(e))], standing.LastOrDefault(counted.Contains));
+            [.. standing.Where(e => !counted.Contains(e))], standing.LastOrDefault(counted.Contains), events.Count);
     }
 }

@@ -182,13 +182,14 @@ internal static class OrderDeeds
         List<GatherItem> items =
         [
             new("blanks", GatherKind.Buy, $"{pieces} {MakeQuote.Garment(q.Style, q.Colourway, pieces)}: {string.Join(", ", q.Ask.Sizes.Select(s => $"{s.Size} {s.Pieces}"))}", q.Style.Supplier, pieces, "pieces", blank * pieces, hours.Parcel(wall, q.Style.LeadDays), null),
-            .. q.Band.Decorations.SelectMany(d => d.Purchases).Select(p => new GatherItem(p.Code, GatherKind.Buy, p.Unit == "in" ? $"{p.Text}, {Shown.Length(p.Quantity, numbers.Format)}" : p.Text, p.Supplier, p.Quantity, p.Unit, p.Cost.Value, hours.Parcel(wall, p.LeadDays), null)),
+            .. q.Band.Decorations.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => new GatherItem(p.Code, GatherKind.Buy, p.Unit == "in" ? $"{p.Text}, {Shown.Length(p.Quantity, numbers.Format)}" : p.Text, p.Supplier, p.Quantity, p.Unit, p.Cost.Value, hours.Parcel(wall, p.LeadDays), null)),
         ];
         foreach (var d in q.Band.Decorations.Where(d => d.Preparation.Count > 0))
         {
             var minutes = WorkSteps.Attended(d.Preparation) * d.Bought / 60;
-            var arrives = hours.Parcel(wall, d.Purchases.Max(p => p.LeadDays));
-            items.Add(new($"prepare-{d.Placement.Id}", GatherKind.Prepare, $"Cut and weed {d.Bought} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}, {Shown.Duration(minutes * 60)} of hands", "", d.Bought, "cuts", 0, hours.Add(arrives, minutes), null));
+            var bought = d.Purchases.Where(p => p.Supplier.Length > 0).Select(p => p.LeadDays).ToList();
+            var from = bought.Count == 0 ? wall : hours.Parcel(wall, bought.Max());
+            items.Add(new($"prepare-{d.Placement.Id}", GatherKind.Prepare, $"{d.Prepare}, {d.Bought} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}: {Shown.Duration(minutes * 60)} of hands", "", d.Bought, "prints", 0, hours.Add(from, minutes), null));
         }
         return facts with { Items = items };
     }

@@ -82,12 +82,12 @@ internal static class ComputeEndpoints
     });
 
     /// <summary>Equal boxes in rows across a roll, the shorter way round.</summary>
-    internal static VinylRows Rows(RowsBody b)
+    internal static RollRows Rows(RowsBody b)
     {
         RefusedException.IfAny([
             .. Within(b.WidthIn, 0.05, Places.Absurd, "widthIn", "in"), .. Within(b.HeightIn, 0.05, Places.Absurd, "heightIn", "in"), .. Within(b.MarginIn, 0, 5, "marginIn", "in"),
             .. Within(b.RollWidthIn, 1, LongestIn, "rollWidthIn", "in"), .. Within(b.Count, 1, 100_000, "count", "boxes")]);
-        return VinylRows.Lay(b.WidthIn, b.HeightIn, b.MarginIn, b.RollWidthIn, b.Count)
+        return RollRows.Lay(b.WidthIn, b.HeightIn, b.MarginIn, b.RollWidthIn, b.Count)
             ?? throw new RefusedException(400, "too-wide", $"{b.WidthIn:0.##} × {b.HeightIn:0.##} in with its margin is wider than the roll's {b.RollWidthIn:0.##} in, either way round.", "A smaller box or a wider roll.", "rollWidthIn");
     }
 

@@ -47,11 +47,41 @@ internal sealed record BreakBody(int From, decimal Price);
 /// <summary>A vinyl roll.</summary>
 internal sealed record VinylBody(string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays);
 
+/// <summary>A price list of screen-printed transfers.</summary>
+internal sealed record ScreenBody(string Supplier, string Product, ScreenFormula Formula, IReadOnlyList<ScreenSheetBody> Sheets, decimal SetUpPerColour, bool CountsWhite, int LeastSheets, decimal FreightPerOrder, int LeadDays)
+{
+    public ScreenTransferList ToCore(string id) => new(id, Supplier.Trim(), Product.Trim(), Formula, [.. Sheets.Select(s => new ScreenSheet(s.Name, s.WidthIn, s.HeightIn, [.. s.Prices.Select(p => new ColourPrices(p.Colours, [.. p.Breaks.Select(k => new PriceBreak(k.From, k.Price))]))]))],
+        SetUpPerColour, CountsWhite, LeastSheets, FreightPerOrder, LeadDays);
+}
+
+/// <summary>A sheet with its prices by colours.</summary>
+internal sealed record ScreenSheetBody(string Name, double WidthIn, double HeightIn, IReadOnlyList<ColourPricesBody> Prices);
+
+/// <summary>Prices in so many colours.</summary>
+internal sealed record ColourPricesBody(int Colours, IReadOnlyList<BreakBody> Breaks);
+
+/// <summary>A film printer with what it takes.</summary>
+internal sealed record FilmPrinterBody(string Name, double RollWidthIn, double GapIn, double SpeedIn2PerMinute, double ColourMlPerIn2, decimal ColourPricePerMl, double WhiteMlPerIn2, decimal WhitePricePerMl, bool WhiteOnLight, decimal FilmPricePerIn2, double PowderGPerIn2, decimal PowderPricePerG,
+    double CleaningMlPerDay, decimal CleaningPricePerMl, double PrintsPerDay, FilmCure Cure, EquipmentBody Equipment, string Cautions)
+{
+    public FilmPrinter ToCore(string id) => new(id, Name.Trim(), RollWidthIn, GapIn, SpeedIn2PerMinute, ColourMlPerIn2, ColourPricePerMl, WhiteMlPerIn2, WhitePricePerMl, WhiteOnLight, FilmPricePerIn2, PowderGPerIn2, PowderPricePerG,
+        CleaningMlPerDay, CleaningPricePerMl, PrintsPerDay, Cure, Equipment.ToCore(), Cautions);
+}
+
+/// <summary>A dye printer with what it takes.</summary>
+internal sealed record DyePrinterBody(string Name, double SpeedIn2PerMinute, double InkMlPerIn2, decimal InkPricePerMl, double SheetWidthIn, double SheetHeightIn, double SheetMarginIn, decimal SheetPrice, double TapeInPerPrint, decimal TapePricePerIn, decimal ProtectionPrice, EquipmentBody Equipment, string Cautions)
+{
+    public DyePrinter ToCore(string id) => new(id, Name.Trim(), SpeedIn2PerMinute, InkMlPerIn2, InkPricePerMl, SheetWidthIn, SheetHeightIn, SheetMarginIn, SheetPrice, TapeInPerPrint, TapePricePerIn, ProtectionPrice, Equipment.ToCore(), Cautions);
+}
+
 /// <summary>A press.</summary>
 internal sealed record PressBody(string Name, string Kind, double PlatenWidthIn, double PlatenHeightIn, double WarmUpMinutes, double RiseFPerMinute, double DropFPerMinute, double? OffsetF, EquipmentBody Equipment, string Cautions);
 
-/// <summary>What the press costs.</summary>
-internal sealed record EquipmentBody(decimal PriceNew, decimal Resale, double UsefulYears, double ProductiveHoursAYear, double PowerKw, double DutyShare, decimal UpkeepPerHour);
+/// <summary>What a machine costs.</summary>
+internal sealed record EquipmentBody(decimal PriceNew, decimal Resale, double UsefulYears, double ProductiveHoursAYear, double PowerKw, double DutyShare, decimal UpkeepPerHour)
+{
+    public EquipmentHour ToCore() => new(PriceNew, Resale, UsefulYears, ProductiveHoursAYear, PowerKw, DutyShare, UpkeepPerHour);
+}
 
 /// <summary>A recipe.</summary>
 internal sealed record RecipeBody(string ProductId, string Revision, RecipeFabric Fabric, double TemperatureF, double DwellSeconds, double DwellSlackSeconds, string Pressure, double PrePressSeconds, Peel Peel, double PeelAfterSeconds, double SecondPressSeconds, string Side, RecipeSource Source, DateOnly AsOf, string Caution);
@@ -76,8 +106,10 @@ internal static class ShopEndpoints
             [.. b.Colourways.Select(c => new Colourway(c.Id, c.Name, c.Hex, c.Class))], [.. b.Sizes.Select(s => new StyleSize(s.Name, s.Surcharge))], b.Retired), s => s.Problems());
         Map(api, "films", Aggregates.Films, (string id, FilmBody b) => new TransferPriceList(id, b.Supplier.Trim(), b.Product.Trim(), [.. b.Sizes.Select(s => new TransferSize(s.Name, s.WidthIn, s.HeightIn, [.. s.Breaks.Select(k => new PriceBreak(k.From, k.Price))]))], b.FreightPerOrder, b.LeadDays), l => l.Problems());
         Map(api, "vinyls", Aggregates.Vinyls, (string id, VinylBody b) => new VinylFilm(id, b.Supplier.Trim(), b.Product.Trim(), b.UsableWidthIn, b.PricePerFoot, b.WeedingMarginIn, b.FreightPerOrder, b.LeadDays), v => v.Problems());
-        Map(api, "presses", Aggregates.Presses, (string id, PressBody b) => new Press(id, b.Name.Trim(), b.Kind, b.PlatenWidthIn, b.PlatenHeightIn, b.WarmUpMinutes, b.RiseFPerMinute, b.DropFPerMinute, b.OffsetF,
-            new EquipmentHour(b.Equipment.PriceNew, b.Equipment.Resale, b.Equipment.UsefulYears, b.Equipment.ProductiveHoursAYear, b.Equipment.PowerKw, b.Equipment.DutyShare, b.Equipment.UpkeepPerHour), b.Cautions), p => p.Problems());
+        Map(api, "screens", Aggregates.Screens, (string id, ScreenBody b) => b.ToCore(id), l => l.Problems());
+        Map(api, "film-printers", Aggregates.FilmPrinters, (string id, FilmPrinterBody b) => b.ToCore(id), p => p.Problems());
+        Map(api, "dye-printers", Aggregates.DyePrinters, (string id, DyePrinterBody b) => b.ToCore(id), p => p.Problems());
+        Map(api, "presses", Aggregates.Presses, (string id, PressBody b) => new Press(id, b.Name.Trim(), b.Kind, b.PlatenWidthIn, b.PlatenHeightIn, b.WarmUpMinutes, b.RiseFPerMinute, b.DropFPerMinute, b.OffsetF, b.Equipment.ToCore(), b.Cautions), p => p.Problems());
         Map(api, "recipes", Aggregates.Recipes, (string id, RecipeBody b) => new Recipe(id, b.ProductId, b.Revision, b.Fabric, b.TemperatureF, b.DwellSeconds, b.DwellSlackSeconds, b.Pressure, b.PrePressSeconds, b.Peel, b.PeelAfterSeconds, b.SecondPressSeconds, b.Side, b.Source, b.AsOf, b.Caution), r => r.Problems());
         api.MapGet("/customers/find", FindCustomers).WithTags("customers").WithName("findCustomers");
         api.MapGet("/customers/{id}/export", ExportCustomer).WithTags("customers").WithName("exportCustomer");

@@ -687,6 +687,108 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/screens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All screens with their versions. */
+        get: operations["screensAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/screens/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the screens; a new one needs no If-Match. */
+        put: operations["save-screens"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/film-printers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All film-printers with their versions. */
+        get: operations["film-printersAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/film-printers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the film-printers; a new one needs no If-Match. */
+        put: operations["save-film-printers"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dye-printers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All dye-printers with their versions. */
+        get: operations["dye-printersAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dye-printers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the dye-printers; a new one needs no If-Match. */
+        put: operations["save-dye-printers"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/presses": {
         parameters: {
             query?: never;
@@ -1136,6 +1238,22 @@ export interface components {
          * @enum {unknown}
          */
         ColourClass: "white" | "pale" | "mid" | "dark";
+        /** @description Prices of a sheet printed in so many colours. */
+        ColourPrices: {
+            /**
+             * Format: int32
+             * @description Spot colours, 1 or more.
+             */
+            colours: number;
+            /** @description Price of a sheet, by how many sheets of the design are bought. */
+            breaks: components["schemas"]["PriceBreak"][];
+        };
+        /** @description Prices in so many colours. */
+        ColourPricesBody: {
+            /** Format: int32 */
+            colours: number;
+            breaks: components["schemas"]["BreakBody"][];
+        };
         /** @description One colour a style is sold in. */
         Colourway: {
             /** @description Identity. */
@@ -1274,8 +1392,14 @@ export interface components {
             steps: components["schemas"]["WorkStep"][];
             /** @description Steps away from the press for one attempt. */
             preparation: components["schemas"]["WorkStep"][];
-            /** @description What is bought for it. */
+            /** @description What is bought, or taken from the shop's own rolls, for it. */
             purchases: components["schemas"]["Purchase"][];
+            setUp: null | components["schemas"]["Figure"];
+            /**
+             * @description What the preparation is called on the list ("Cut and weed"); empty when there is none.
+             * @default
+             */
+            prepare: string;
         };
         /** @description The deposit, or the owner's word that the order goes on without. */
         Deposit: {
@@ -1312,7 +1436,94 @@ export interface components {
             addresses: components["schemas"]["AddressView"][];
             devices: components["schemas"]["DeviceView"][];
         };
-        /** @description What the press costs. */
+        /** @description A dye printer with its ink, paper, tape and protection paper. */
+        DyePrinter: {
+            /** @description Identity; recipes of dye prints are kept under it. */
+            id: string;
+            /** @description The shop's name for it. */
+            name: string;
+            /**
+             * Format: double
+             * @description Printed box area a minute, in².
+             */
+            speedIn2PerMinute: number;
+            /**
+             * Format: double
+             * @description Ink on a painted in², all channels, ml.
+             */
+            inkMlPerIn2: number;
+            /**
+             * Format: double
+             * @description Money for a ml.
+             */
+            inkPricePerMl: number;
+            /**
+             * Format: double
+             * @description Paper width, in.
+             */
+            sheetWidthIn: number;
+            /**
+             * Format: double
+             * @description Paper height, in.
+             */
+            sheetHeightIn: number;
+            /**
+             * Format: double
+             * @description Not printable on all four sides, in.
+             */
+            sheetMarginIn: number;
+            /**
+             * Format: double
+             * @description Money for a sheet of paper.
+             */
+            sheetPrice: number;
+            /**
+             * Format: double
+             * @description Heat tape for one print, in; never used twice, it ghosts.
+             */
+            tapeInPerPrint: number;
+            /**
+             * Format: double
+             * @description Money for an in of tape.
+             */
+            tapePricePerIn: number;
+            /**
+             * Format: double
+             * @description Money for a sheet of protection paper; two to a press, each used once.
+             */
+            protectionPrice: number;
+            /** @description What an hour of it costs. */
+            equipment: components["schemas"]["EquipmentHour"];
+            /** @description What its manual warns of. */
+            cautions: string;
+        };
+        /** @description A dye printer with what it takes. */
+        DyePrinterBody: {
+            name: string;
+            /** Format: double */
+            speedIn2PerMinute: number;
+            /** Format: double */
+            inkMlPerIn2: number;
+            /** Format: double */
+            inkPricePerMl: number;
+            /** Format: double */
+            sheetWidthIn: number;
+            /** Format: double */
+            sheetHeightIn: number;
+            /** Format: double */
+            sheetMarginIn: number;
+            /** Format: double */
+            sheetPrice: number;
+            /** Format: double */
+            tapeInPerPrint: number;
+            /** Format: double */
+            tapePricePerIn: number;
+            /** Format: double */
+            protectionPrice: number;
+            equipment: components["schemas"]["EquipmentBody"];
+            cautions: string;
+        };
+        /** @description What a machine costs. */
         EquipmentBody: {
             /** Format: double */
             priceNew: number;
@@ -1446,6 +1657,125 @@ export interface components {
             freightPerOrder: number;
             /** Format: int32 */
             leadDays: number;
+        };
+        /**
+         * @description Where own film is cured.
+         * @enum {unknown}
+         */
+        FilmCure: "oven" | "hover-press";
+        /** @description A film printer with the ink, film and powder it takes. */
+        FilmPrinter: {
+            /** @description Identity; recipes of own film are kept under it. */
+            id: string;
+            /** @description The shop's name for it. */
+            name: string;
+            /**
+             * Format: double
+             * @description Printable width of the film, in.
+             */
+            rollWidthIn: number;
+            /**
+             * Format: double
+             * @description Between prints, half of it along the edges, in.
+             */
+            gapIn: number;
+            /**
+             * Format: double
+             * @description Printed box area a minute, in².
+             */
+            speedIn2PerMinute: number;
+            /**
+             * Format: double
+             * @description Colour ink on a painted in², ml.
+             */
+            colourMlPerIn2: number;
+            /**
+             * Format: double
+             * @description Money for a ml of it.
+             */
+            colourPricePerMl: number;
+            /**
+             * Format: double
+             * @description White ink on a painted in², ml.
+             */
+            whiteMlPerIn2: number;
+            /**
+             * Format: double
+             * @description Money for a ml of it.
+             */
+            whitePricePerMl: number;
+            /** @description True when white is printed under the colour on white and pale cloth too. */
+            whiteOnLight: boolean;
+            /**
+             * Format: double
+             * @description Money for an in² of film.
+             */
+            filmPricePerIn2: number;
+            /**
+             * Format: double
+             * @description Powder on a painted in², g.
+             */
+            powderGPerIn2: number;
+            /**
+             * Format: double
+             * @description Money for a g of it.
+             */
+            powderPricePerG: number;
+            /**
+             * Format: double
+             * @description Ink spent on cleaning on a day it prints, ml.
+             */
+            cleaningMlPerDay: number;
+            /**
+             * Format: double
+             * @description Money for a ml of it.
+             */
+            cleaningPricePerMl: number;
+            /**
+             * Format: double
+             * @description Prints that share a day's cleaning.
+             */
+            printsPerDay: number;
+            /** @description Where it is cured. */
+            cure: components["schemas"]["FilmCure"];
+            /** @description What an hour of it costs. */
+            equipment: components["schemas"]["EquipmentHour"];
+            /** @description What its manual and the powder's data sheet warn of. */
+            cautions: string;
+        };
+        /** @description A film printer with what it takes. */
+        FilmPrinterBody: {
+            name: string;
+            /** Format: double */
+            rollWidthIn: number;
+            /** Format: double */
+            gapIn: number;
+            /** Format: double */
+            speedIn2PerMinute: number;
+            /** Format: double */
+            colourMlPerIn2: number;
+            /** Format: double */
+            colourPricePerMl: number;
+            /** Format: double */
+            whiteMlPerIn2: number;
+            /** Format: double */
+            whitePricePerMl: number;
+            whiteOnLight: boolean;
+            /** Format: double */
+            filmPricePerIn2: number;
+            /** Format: double */
+            powderGPerIn2: number;
+            /** Format: double */
+            powderPricePerG: number;
+            /** Format: double */
+            cleaningMlPerDay: number;
+            /** Format: double */
+            cleaningPricePerMl: number;
+            /** Format: double */
+            printsPerDay: number;
+            cure: components["schemas"]["FilmCure"];
+            equipment: components["schemas"]["EquipmentBody"];
+            cautions: string;
         };
         /** @description A size class with its price breaks. */
         FilmSizeBody: {
@@ -2361,7 +2691,7 @@ export interface components {
             code: string;
             /** @description What it is. */
             text: string;
-            /** @description From whom. */
+            /** @description From whom; empty for what lies in the shop. */
             supplier: string;
             /**
              * Format: int32
@@ -2373,11 +2703,11 @@ export interface components {
              * @description How many or how long.
              */
             quantity: number;
-            /** @description transfers or in. */
+            /** @description transfers, sheets or in. */
             unit: string;
             /** @description Money, opened to its parts. */
             cost: components["schemas"]["Figure"];
-            rows: null | components["schemas"]["VinylRows"];
+            rows: null | components["schemas"]["RollRows"];
             sizeClass: null | components["schemas"]["TransferSize"];
         };
         /** @description An address as a square code a tablet's camera reads. */
@@ -2558,6 +2888,46 @@ export interface components {
          * @enum {unknown}
          */
         RecipeSource: "own-test" | "maker" | "assumed";
+        /** @description Equal boxes in rows across a roll of vinyl or film. */
+        RollRows: {
+            /**
+             * Format: double
+             * @description Width of a box as placed, margins included, in.
+             */
+            boxWidthIn: number;
+            /**
+             * Format: double
+             * @description Height along the roll of a box as placed, in.
+             */
+            boxHeightIn: number;
+            /** @description True when the artwork lies turned by a quarter. */
+            turned: boolean;
+            /**
+             * Format: int32
+             * @description Boxes in a full row.
+             */
+            across: number;
+            /**
+             * Format: int32
+             * @description Rows.
+             */
+            rows: number;
+            /**
+             * Format: int32
+             * @description Boxes in all; the last row may be part full.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description Length used, in.
+             */
+            lengthIn: number;
+            /**
+             * Format: double
+             * @description Usable width, in.
+             */
+            rollWidthIn: number;
+        };
         /** @description Equal boxes to lay in rows on a roll; lengths in inches. */
         RowsBody: {
             /** Format: double */
@@ -2690,6 +3060,11 @@ export interface components {
             /** @description Verdicts kept but not counted: a second one for the same piece. */
             notCounted: components["schemas"]["RunEvent"][];
             last: null | components["schemas"]["RunEvent"];
+            /**
+             * Format: int32
+             * @description Events folded; they only accrue, so of two states the one of more events is the newer.
+             */
+            events: number;
         };
         /** @description Something still to be pressed. */
         RunTask: {
@@ -2750,6 +3125,93 @@ export interface components {
             from: string;
             week: components["schemas"]["DayBody"][];
             works: components["schemas"]["WorkBody"][];
+        };
+        /** @description A price list of screen-printed transfers. */
+        ScreenBody: {
+            supplier: string;
+            product: string;
+            formula: components["schemas"]["ScreenFormula"];
+            sheets: components["schemas"]["ScreenSheetBody"][];
+            /** Format: double */
+            setUpPerColour: number;
+            countsWhite: boolean;
+            /** Format: int32 */
+            leastSheets: number;
+            /** Format: double */
+            freightPerOrder: number;
+            /** Format: int32 */
+            leadDays: number;
+        };
+        /**
+         * @description How a screen-printed transfer releases and what cloth it is made for.
+         * @enum {unknown}
+         */
+        ScreenFormula: "hot-peel" | "soft-split" | "stretch";
+        /** @description A sheet that holds one design. */
+        ScreenSheet: {
+            /** @description The supplier's name for it. */
+            name: string;
+            /**
+             * Format: double
+             * @description Largest artwork width, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Largest artwork height, in.
+             */
+            heightIn: number;
+            /** @description By colours. */
+            prices: components["schemas"]["ColourPrices"][];
+        };
+        /** @description A sheet with its prices by colours. */
+        ScreenSheetBody: {
+            name: string;
+            /** Format: double */
+            widthIn: number;
+            /** Format: double */
+            heightIn: number;
+            prices: components["schemas"]["ColourPricesBody"][];
+        };
+        /** @description What one supplier asks for screen-printed transfers, one design a sheet (DOMAIN 5). */
+        ScreenTransferList: {
+            /** @description Identity. */
+            id: string;
+            /** @description Who prints them. */
+            supplier: string;
+            /** @description Which transfer. */
+            product: string;
+            /** @description How it is made. */
+            formula: components["schemas"]["ScreenFormula"];
+            /** @description Sheet sizes. */
+            sheets: components["schemas"]["ScreenSheet"][];
+            /**
+             * Format: double
+             * @description Once for each colour of a design.
+             */
+            setUpPerColour: number;
+            /** @description True when a white base on mid and dark cloth is counted as a colour. */
+            countsWhite: boolean;
+            /**
+             * Format: int32
+             * @description Fewest sheets of a design.
+             */
+            leastSheets: number;
+            /**
+             * Format: double
+             * @description Freight for one order.
+             */
+            freightPerOrder: number;
+            /**
+             * Format: int32
+             * @description Working days from order to arrival.
+             */
+            leadDays: number;
+            /**
+             * Format: int32
+             * @description Most colours any sheet is offered in.
+             */
+            mostColours: number;
         };
         /** @description The shop's own numbers: every rate and rule that prices use. */
         ShopNumbers: {
@@ -3187,6 +3649,18 @@ export interface components {
             version: number;
         };
         /** @description A thing with the version it stands at. */
+        VersionedOfDyePrinter: {
+            value: components["schemas"]["DyePrinter"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
+        VersionedOfFilmPrinter: {
+            value: components["schemas"]["FilmPrinter"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
         VersionedOfPress: {
             value: components["schemas"]["Press"];
             /** Format: int64 */
@@ -3195,6 +3669,12 @@ export interface components {
         /** @description A thing with the version it stands at. */
         VersionedOfRecipe: {
             value: components["schemas"]["Recipe"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
+        VersionedOfScreenTransferList: {
+            value: components["schemas"]["ScreenTransferList"];
             /** Format: int64 */
             version: number;
         };
@@ -3271,46 +3751,6 @@ export interface components {
              */
             leadDays: number;
         };
-        /** @description Equal boxes cut in rows across a vinyl roll. */
-        VinylRows: {
-            /**
-             * Format: double
-             * @description Width of a box as placed, weeding margins included, in.
-             */
-            boxWidthIn: number;
-            /**
-             * Format: double
-             * @description Height along the roll of a box as placed, in.
-             */
-            boxHeightIn: number;
-            /** @description True when the artwork lies turned by a quarter. */
-            turned: boolean;
-            /**
-             * Format: int32
-             * @description Boxes in a full row.
-             */
-            across: number;
-            /**
-             * Format: int32
-             * @description Rows.
-             */
-            rows: number;
-            /**
-             * Format: int32
-             * @description Boxes in all; the last row may be part full.
-             */
-            count: number;
-            /**
-             * Format: double
-             * @description Length used, in.
-             */
-            lengthIn: number;
-            /**
-             * Format: double
-             * @description Usable width, in.
-             */
-            rollWidthIn: number;
-        };
         /** @description Work to place on the shop's presses. */
         WorkBody: {
             id: string;
@@ -3346,6 +3786,11 @@ export interface components {
             hands: boolean;
             /** @description True when it holds the press. */
             press: boolean;
+            /**
+             * @description True when a machine does it for many pieces while the operator is elsewhere: such a wait is never attended, however short its share.
+             * @default false
+             */
+            byItself: boolean;
         };
         /** @description What was written. */
         Written: {
@@ -6665,6 +7110,468 @@ export interface operations {
             };
         };
     };
+    screensAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfScreenTransferList"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-screens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ScreenBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "film-printersAll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfFilmPrinter"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-film-printers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["FilmPrinterBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "dye-printersAll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfDyePrinter"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-dye-printers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["DyePrinterBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     pressesAll: {
         parameters: {
             query?: never;
@@ -7148,7 +8055,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VinylRows"];
+                    "application/json": components["schemas"]["RollRows"];
                 };
             };
             /** @description Bad Request */

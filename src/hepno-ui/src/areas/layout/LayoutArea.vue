@@ -36,7 +36,7 @@ const total = computed(() =>
     : 0,
 )
 /** Boxes of a vinyl layer, drawn along the roll at one scale for all layers. */
-function boxes(rows: Schemas['VinylRows'], scale: number) {
+function boxes(rows: Schemas['RollRows'], scale: number) {
   return Array.from({ length: Math.min(rows.count, 600) }, (_, i) => ({
     x: Math.floor(i / rows.across) * rows.boxHeightIn * scale,
     y: (i % rows.across) * rows.boxWidthIn * scale,

@@ -7,7 +7,7 @@ import { refresh, take } from '../../shell/state'
 import { outbox } from './outbox'
 import SizeRows from './SizeRows.vue'
 import { sound } from './sound'
-import { keyOf, type Task, tasksLeft } from './tasks'
+import { keyOf, newest, type Task, tasksLeft } from './tasks'
 
 const route = useRoute()
 const router = useRouter()
@@ -15,7 +15,7 @@ const id = String(route.params.order)
 const view = ref<Schemas['RunView'] | null>(null)
 const state = ref<Schemas['RunState'] | null>(null)
 const trouble = ref('')
-const box = outbox(id, (folded) => (state.value = folded))
+const box = outbox(id, (folded) => (state.value = newest(state.value, folded)))
 
 // the clock of this page; wall-clock times of other machines are never used
 const now = ref(performance.now())
@@ -84,7 +84,7 @@ const coldIn = computed(() => (rack.value[0] ? Math.ceil((rack.value[0].cold - n
 async function load(): Promise<void> {
   try {
     view.value = await ask(api.GET('/api/runs/{id}', { params: { path: { id } } }))
-    if (box.waiting.value.length === 0 || !state.value) state.value = view.value.state
+    state.value = newest(state.value, view.value.state)
     trouble.value = ''
   } catch (refused) {
     if (!(refused instanceof Refusal)) throw refused

@@ -78,8 +78,9 @@ export function outbox(run: string, answered: (state: Schemas['RunState']) => vo
             }),
           )
           lost.value = false
-          await forget(next!)
+          // first what the answer says, then out of the box: the other way round the piece would be to do again for a moment
           answered(state)
+          await forget(next!)
         } catch (error) {
           if (error instanceof Refusal && error.status >= 400 && error.status < 500) {
             // the server will never take this one: say so, and let the others through

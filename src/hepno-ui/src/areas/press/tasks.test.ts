@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import type { EventBody, Waiting } from './outbox'
-import { type Task, tasksLeft } from './tasks'
+import { newest, type RunState, type Task, tasksLeft } from './tasks'
 
 const todo: Task[] = [1, 2, 3]
   .flatMap((pieceNo) => [1, 2].map((pass) => ({ pieceNo, attempt: 1, pass, size: 'M' })))
@@ -33,4 +33,20 @@ it('a verdict taken back is to do again', () => {
 })
 it('a second pair of hands begins at the far end', () => {
   expect(numbers(tasksLeft(todo, [], true))).toEqual(['3.1', '2.1', '1.1', '3.2', '2.2', '1.2'])
+})
+it('an older answer that comes later changes nothing', () => {
+  const state = (events: number): RunState => ({
+    good: events,
+    spoiled: 0,
+    counted: events,
+    sizes: [],
+    pieces: [],
+    todo: [],
+    notCounted: [],
+    last: null,
+    events,
+  })
+  expect(newest(null, state(0)).events).toBe(0)
+  expect(newest(state(2), state(1)).events).toBe(2)
+  expect(newest(state(2), state(3)).events).toBe(3)
 })

@@ -2,6 +2,7 @@ import type { Schemas } from '../../api/client'
 import type { Waiting } from './outbox'
 
 export type Task = Schemas['RunTask']
+export type RunState = Schemas['RunState']
 export const keyOf = (t: { pieceNo: number; attempt: number; pass: number }): string =>
   `${t.pieceNo}.${t.attempt}.${t.pass}`
 
@@ -25,4 +26,9 @@ export function tasksLeft(todo: Task[], waiting: Waiting[], fromEnd: boolean): T
   if (!fromEnd) return left
   // another pair of hands begins at the far end of each pass
   return [...left].sort((a, b) => a.pass - b.pass || a.attempt - b.attempt || b.pieceNo - a.pieceNo)
+}
+
+/** The newer of two states of a run: an answer that was under way while a verdict went past it must not undo what is drawn. */
+export function newest(have: RunState | null, got: RunState): RunState {
+  return have && have.events > got.events ? have : got
 }

@@ -1,7 +1,7 @@
 namespace Hepno.Core.Gang;
 
-/// <summary>Equal boxes cut in rows across a vinyl roll.</summary>
-/// <param name="BoxWidthIn">Width of a box as placed, weeding margins included, in.</param>
+/// <summary>Equal boxes in rows across a roll of vinyl or film.</summary>
+/// <param name="BoxWidthIn">Width of a box as placed, margins included, in.</param>
 /// <param name="BoxHeightIn">Height along the roll of a box as placed, in.</param>
 /// <param name="Turned">True when the artwork lies turned by a quarter.</param>
 /// <param name="Across">Boxes in a full row.</param>
@@ -9,17 +9,17 @@ namespace Hepno.Core.Gang;
 /// <param name="Count">Boxes in all; the last row may be part full.</param>
 /// <param name="LengthIn">Length used, in.</param>
 /// <param name="RollWidthIn">Usable width, in.</param>
-public sealed record VinylRows(double BoxWidthIn, double BoxHeightIn, bool Turned, int Across, int Rows, int Count, double LengthIn, double RollWidthIn)
+public sealed record RollRows(double BoxWidthIn, double BoxHeightIn, bool Turned, int Across, int Rows, int Count, double LengthIn, double RollWidthIn)
 {
     /// <summary>The shorter of both orientations, or null when a box fits in neither.</summary>
     /// <param name="widthIn">Artwork width, in.</param>
     /// <param name="heightIn">Artwork height, in.</param>
-    /// <param name="marginIn">Weeding margin on every side; it belongs to the box, so neighbours stand two margins apart, in.</param>
+    /// <param name="marginIn">Weeding margin, or half the gap between prints, on every side; it belongs to the box, so neighbours stand two margins apart, in.</param>
     /// <param name="rollWidthIn">Usable width of the roll, in.</param>
     /// <param name="count">Boxes, 1 or more.</param>
-    public static VinylRows? Lay(double widthIn, double heightIn, double marginIn, double rollWidthIn, int count)
+    public static RollRows? Lay(double widthIn, double heightIn, double marginIn, double rollWidthIn, int count)
     {
-        VinylRows? Way(double w, double h, bool turned)
+        RollRows? Way(double w, double h, bool turned)
         {
             var across = (int)Math.Floor((rollWidthIn / w) + 1e-9);
             if (across == 0)

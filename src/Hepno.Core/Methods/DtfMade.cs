@@ -1,0 +1,97 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Gang;
+using Hepno.Core.Materials;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Recipes;
+using Hepno.Core.Stock;
+
+namespace Hepno.Core.Methods;
+
+/// <summary>Full-colour film printed, powdered and cured in house.</summary>
+public sealed class DtfMade : IDecorationMethod
+{
+    private const double LeastLinePt = 1;
+    private const double FailurePrior = 0.025;
+
+    /// <inheritdoc/>
+    public string Id => "dtf-made";
+
+    /// <inheritdoc/>
+    public string Name => "Film, made here";
+
+    /// <inheritdoc/>
+    public MethodAnswer Answer(AskInHand ask, ShopBook book)
+    {
+        if (book.FilmPrinters.Count == 0)
+        {
+            return new(Verdict.Of([new Reason("no-film-printer", VerdictKind.No, "no film printer on the Floor", "a film printer, added on the Floor, or film bought in")]), "", []);
+        }
+        var answers = book.FilmPrinters.Select(printer => Answer(ask, book, printer)).ToList();
+        return answers.Where(a => a.Decorations.Count > 0).MinBy(a => a.Decorations.Sum(d => d.Material.Value)) ?? answers[0];
+    }
+
+    /// <summary>Ink, white, powder, film, cleaning ink and machine time of one print (DOMAIN 5).</summary>
+    /// <param name="p">The artwork.</param>
+    /// <param name="printer">The printer and what it takes.</param>
+    /// <param name="white">True when white lies under all of it.</param>
+    /// <param name="rows">The layout on the roll.</param>
+    /// <param name="tariffPerKwh">Price of a kilowatt-hour, for the machine's hour.</param>
+    public static Figure Print(Placement p, FilmPrinter printer, bool white, RollRows rows, decimal tariffPerKwh)
+    {
+        var source = $"Floor: {printer.Name}";
+        var painted = p.AreaIn2 * p.CoveragePercent / 100;
+        var paintedFigure = Figure.Input("painted", "Painted", painted, FigureUnit.SquareInches, "the ask: box × coverage");
+        Figure Spent(string code, string label, double per, decimal price, string unit) => Figure.Of(code, label, Money.Times(painted * per, price), $"painted × {unit} an in² × price", paintedFigure,
+            Figure.Input("per", $"{unit} an in²", per, FigureUnit.Count, source), Figure.Input("price", $"A {unit}", price, FigureUnit.Money, source));
+        List<Figure> parts = [Spent("colour-ink", "Colour ink", printer.ColourMlPerIn2, printer.ColourPricePerMl, "ml")];
+        if (white)
+        {
+            parts.Add(Spent("white-ink", "White ink", printer.WhiteMlPerIn2, printer.WhitePricePerMl, "ml"));
+        }
+        parts.Add(Spent("powder", "Powder", printer.PowderGPerIn2, printer.PowderPricePerG, "g"));
+        parts.Add(Figure.Of("film", "Film", Money.Times(rows.LengthIn * rows.RollWidthIn / rows.Count, printer.FilmPricePerIn2), "length × width × price ÷ prints",
+            Figure.Input("length", "Length", rows.LengthIn, FigureUnit.Inches, $"{rows.Rows} rows of {rows.Across}"), Figure.Input("width", "Width of the roll", rows.RollWidthIn, FigureUnit.Inches, source),
+            Figure.Input("price", "An in² of film", printer.FilmPricePerIn2, FigureUnit.Money, source), Figure.Input("prints", "Prints", rows.Count, FigureUnit.Count, "with spares")));
+        parts.Add(Figure.Of("cleaning", "Cleaning ink", Money.Times(printer.CleaningMlPerDay / printer.PrintsPerDay, printer.CleaningPricePerMl), "ml a day × price ÷ prints a day",
+            Figure.Input("ml", "ml a day", printer.CleaningMlPerDay, FigureUnit.Count, source), Figure.Input("price", "A ml", printer.CleaningPricePerMl, FigureUnit.Money, source), Figure.Input("prints", "Prints a day", printer.PrintsPerDay, FigureUnit.Count, source)));
+        parts.Add(MachineTime.Of(printer.Equipment, StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds, tariffPerKwh, source));
+        return Figure.Sum("material", $"{Places.Find(p.Place)!.Name} film", parts);
+    }
+
+    private static MethodAnswer Answer(AskInHand ask, ShopBook book, FilmPrinter printer)
+    {
+        var f = book.Numbers.Format;
+        var recipe = RecipeChoice.For(printer.Id, ask.Style, book.Recipes);
+        List<Reason> reasons =
+        [
+            .. Verdicts.ThinLines(ask.Placements, LeastLinePt, "film"),
+            .. Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.Presses, $"film of {printer.Name}", f),
+            .. Verdicts.Platen(ask.Placements, book.Presses),
+            .. Verdicts.SoftEdges(ask.Placements, ask.Colourway),
+        ];
+        reasons.AddRange(ask.Placements.Where(p => RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, 1) is null)
+            .Select(p => new Reason("roll-width", VerdictKind.No, $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(printer.RollWidthIn, f)} of {printer.Name}", "a smaller print, or film bought in")));
+        var verdict = Verdict.Of(reasons);
+        if (verdict.Kind == VerdictKind.No)
+        {
+            return new(verdict, "", []);
+        }
+        var white = printer.WhiteOnLight || ask.Colourway.Class is ColourClass.Mid or ColourClass.Dark;
+        return new(verdict, $"printed on {printer.Name}, cured {(printer.Cure == FilmCure.Oven ? "in the oven" : "under the press")}", [.. ask.Placements.Select((p, i) => Decoration(ask, p, i, printer, white, recipe!, book))]);
+    }
+
+    private static DecorationPlan Decoration(AskInHand ask, Placement p, int index, FilmPrinter printer, bool white, Recipe recipe, ShopBook book)
+    {
+        var place = Places.Find(p.Place)!.Name;
+        var prints = Overage.Pooled(ask.Pieces, FailurePrior, 0.95);
+        var rows = RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, prints)!;
+        var material = Print(p, printer, white, rows, book.Numbers.TariffPerKwh);
+        var film = material.Parts.First(x => x.Code == "film");
+        var purchase = new Purchase($"own-film-{p.Id}", $"{prints} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)} on own film", "", 0, rows.LengthIn, "in",
+            Figure.Of("film", $"{place} film", film.Value * prints, "film of one print × prints", film, Figure.Input("prints", "Prints", prints, FigureUnit.Count, $"{ask.Pieces} and spares that suffice 95 times in 100")), rows, null);
+        return new(p, material, prints, FailurePrior, recipe, StepStandards.Transfer(recipe, index == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind)),
+            [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), .. StepStandards.PowderAndCure(printer.Cure, prints)], [purchase], Prepare: "Print, powder and cure");
+    }
+}

@@ -1,0 +1,90 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Materials;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Recipes;
+using Hepno.Core.Stock;
+
+namespace Hepno.Core.Methods;
+
+/// <summary>Screen-printed transfers bought by sheet, colours and count, one design a sheet.</summary>
+public sealed class ScreenTransfer : IDecorationMethod
+{
+    private const double LeastLinePt = 1;
+    private const double FailurePrior = 0.02;
+    private const double StretchyPercent = 5;
+
+    /// <inheritdoc/>
+    public string Id => "screen-transfer";
+
+    /// <inheritdoc/>
+    public string Name => "Screened transfers";
+
+    /// <inheritdoc/>
+    public MethodAnswer Answer(AskInHand ask, ShopBook book)
+    {
+        if (book.Screens.Count == 0)
+        {
+            return new(Verdict.Of([new Reason("no-prices", VerdictKind.No, "no screened transfers on the Shelf", "a supplier's price list, entered on the Shelf")]), "", []);
+        }
+        var answers = book.Screens.Select(list => Answer(ask, book, list)).ToList();
+        return answers.Where(a => a.Decorations.Count > 0).OrderBy(a => a.Verdict.Kind).ThenBy(a => a.Decorations.Sum(d => (d.Material.Value * ask.Pieces) + (d.SetUp?.Value ?? 0))).FirstOrDefault() ?? answers[0];
+    }
+
+    /// <summary>Colours the supplier counts: the design's, and the white base where it is counted and needed.</summary>
+    public static int ColoursCounted(Placement p, ScreenTransferList list, Colourway colour) => p.Colours + (list.CountsWhite && colour.Class is ColourClass.Mid or ColourClass.Dark ? 1 : 0);
+
+    private static MethodAnswer Answer(AskInHand ask, ShopBook book, ScreenTransferList list)
+    {
+        var f = book.Numbers.Format;
+        var recipe = RecipeChoice.For(list.Id, ask.Style, book.Recipes);
+        List<Reason> reasons = [];
+        foreach (var p in ask.Placements)
+        {
+            var place = Places.Find(p.Place)!.Name;
+            var colours = ColoursCounted(p, list, ask.Colourway);
+            if (p.Gradient)
+            {
+                reasons.Add(new("gradient", VerdictKind.No, $"{place} has gradients; screens print flat colours", "flat spot colours, or a film"));
+            }
+            else if (colours > list.MostColours)
+            {
+                reasons.Add(new("colours", VerdictKind.No, $"{place} has {p.Colours} colours{(colours > p.Colours ? " and a white base" : "")}; {list.Supplier} prints at most {list.MostColours}", $"{list.MostColours - (colours - p.Colours)} colours or fewer"));
+            }
+            else if (list.Smallest(p.WidthIn, p.HeightIn, colours) is null)
+            {
+                var largest = list.Sheets.MaxBy(s => s.WidthIn * s.HeightIn)!;
+                reasons.Add(new("sheet-size", VerdictKind.No, $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {list.Supplier}'s largest sheet is {Shown.Size(largest.WidthIn, largest.HeightIn, f)}", "a smaller print, or another supplier's list"));
+            }
+        }
+        reasons.AddRange(Verdicts.ThinLines(ask.Placements, LeastLinePt, "a screen"));
+        reasons.AddRange(Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.Presses, list.Product, f));
+        reasons.AddRange(Verdicts.Platen(ask.Placements, book.Presses));
+        if (ask.Style.PercentOf(Fibre.Elastane) > StretchyPercent && list.Formula != ScreenFormula.Stretch)
+        {
+            reasons.Add(new("stretch", VerdictKind.WithCare, $"{ask.Style.PercentOf(Fibre.Elastane):0}% elastane: this print may crack", "a stretch formula"));
+        }
+        var verdict = Verdict.Of(reasons);
+        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"{list.Product}, {list.Supplier}", [.. ask.Placements.Select((p, i) => Decoration(ask, p, i, list, recipe!, f))]);
+    }
+
+    private static DecorationPlan Decoration(AskInHand ask, Placement p, int index, ScreenTransferList list, Recipe recipe, FigureFormat f)
+    {
+        var place = Places.Find(p.Place)!.Name;
+        var source = $"Shelf: {list.Supplier}";
+        var colours = ColoursCounted(p, list, ask.Colourway);
+        var (sheet, prices) = list.Smallest(p.WidthIn, p.HeightIn, colours)!.Value;
+        var need = Math.Max(Overage.Pooled(ask.Pieces, FailurePrior, 0.95), list.LeastSheets);
+        var (bought, held) = PriceBreaks.Cheapest(prices.Breaks, need);
+        var price = Figure.Input("sheet-price", $"{sheet.Name}, {colours} {(colours == 1 ? "colour" : "colours")}, from {held.From}", held.Price, FigureUnit.Money, source);
+        var decorations = ask.Pieces * ask.Placements.Count;
+        var material = Figure.Sum("material", $"{place} transfer", price, Figure.Of("freight-share", "Transfer freight", list.FreightPerOrder / decorations, "freight ÷ decorations",
+            Figure.Input("freight", "Freight an order", list.FreightPerOrder, FigureUnit.Money, source), Figure.Input("decorations", "Decorations", decorations, FigureUnit.Count, "the ask")));
+        var setUp = Figure.Of("set-up", $"{place} set-up", colours * list.SetUpPerColour, "colours × set-up", Figure.Input("colours", "Colours", colours, FigureUnit.Count, colours > p.Colours ? "the ask, and a white base" : "the ask"), Figure.Input("each", "A colour", list.SetUpPerColour, FigureUnit.Money, source));
+        var why = bought > need ? $"{need} are needed; {bought} cost less in all" : need == list.LeastSheets ? $"{list.Supplier} prints no fewer" : $"{ask.Pieces} and spares that suffice 95 times in 100";
+        var purchase = new Purchase($"screen-{p.Id}", $"{bought} sheets {sheet.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {colours} {(colours == 1 ? "colour" : "colours")}", list.Supplier, list.LeadDays, bought, "sheets",
+            Figure.Sum("buy", place, Figure.Of("sheets", "Sheets", bought * held.Price, "sheets × price", Figure.Input("count", "Sheets", bought, FigureUnit.Count, why), price), setUp), null, new TransferSize(sheet.Name, sheet.WidthIn, sheet.HeightIn, prices.Breaks));
+        return new(p, material, bought, FailurePrior, recipe, StepStandards.Transfer(recipe, index == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind)), [], [purchase], setUp);
+    }
+}
