@@ -1,5 +1,6 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
+using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
@@ -43,10 +44,19 @@ internal static class DemoData
         Aggregates.Styles.Put(c, new("fell", "Fell 280", "Brisling & Daughter", GarmentKind.Hoodie, [new(Fibre.Cotton, 80), new(Fibre.Polyester, 20)], 280, 340, 13.20m, 14m, 2,
             [new("slate", "Slate", "#4a5b68", ColourClass.Dark), new("storm", "Storm", "#8b949b", ColourClass.Mid)], sizes, false), 0, deed);
 
+        Aggregates.Styles.Put(c, new("sprint", "Sprint 140", "Brisling & Daughter", GarmentKind.Tee, [new(Fibre.Polyester, 100)], 140, 400, 5.10m, 14m, 2,
+            [new("white", "White", "#fcfaf5", ColourClass.White), new("kelp", "Kelp", "#3c5a4a", ColourClass.Dark)], sizes, false), 0, deed);
+
         static IReadOnlyList<PriceBreak> Breaks(decimal one) => [new(1, one), new(25, decimal.Round(one * 0.88m, 2)), new(75, decimal.Round(one * 0.78m, 2))];
         Aggregates.Films.Put(c, new("ferrow", "Ferrow", "Cold-peel film", [new("4 × 4", 4, 4, Breaks(0.95m)), new("5 × 8", 5, 8, Breaks(1.70m)), new("11 × 11", 11, 11, Breaks(3.10m)), new("12 × 16", 12, 16, Breaks(4.20m))], 9m, 2), 0, deed);
         Aggregates.Vinyls.Put(c, new("tidewell", "Tidewell", "Smooth vinyl", 19.5, 3.10m, 0.25, 7.50m, 2), 0, deed);
         Aggregates.Vinyls.Put(c, new("tidewell-low", "Tidewell", "Low-heat vinyl", 19.5, 4.40m, 0.25, 7.50m, 3), 0, deed);
+        static IReadOnlyList<PriceBreak> Sheets(decimal dozen) => [new(12, dozen), new(36, decimal.Round(dozen * 0.72m, 2)), new(72, decimal.Round(dozen * 0.55m, 2))];
+        Aggregates.Screens.Put(c, new("marram", "Marram Screenprint", "Hot-peel transfer", ScreenFormula.HotPeel,
+            [new("5 × 6", 5, 6, [new(1, Sheets(1.30m)), new(2, Sheets(1.75m)), new(3, Sheets(2.20m))]), new("11 × 13", 11, 13, [new(1, Sheets(2.10m)), new(2, Sheets(2.80m)), new(3, Sheets(3.50m)), new(4, Sheets(4.20m))])], 14m, true, 12, 10m, 6), 0, deed);
+        var printer = new EquipmentHour(5200, 900, 4, 700, 0.7, 0.5, 0.45m);
+        Aggregates.FilmPrinters.Put(c, new("skua", "Skua", 13, 0.25, 11, 0.011, 0.16m, 0.014, 0.14m, true, 0.0042m, 0.016, 0.028m, 18, 0.05m, 35, FilmCure.Oven, printer, "Powder is fine dust: extraction on, mask on, no flame. Oven and film burn. The data sheets of ink and powder decide."), 0, deed);
+        Aggregates.DyePrinters.Put(c, new("plover", "Plover", 32, 0.010, 0.21m, 13, 19, 0.25, 0.28m, 8, 0.009m, 0.05m, printer with { PriceNew = 900, Resale = 100, PowerKw = 0.1 }, "Dye fumes while pressing: window open, extraction on."), 0, deed);
         Aggregates.Presses.Put(c, new("gannet", "Gannet", "swing-away", 16, 20, 15, 20, 5, -5, new(1450, 250, 5, 600, 1.8, 0.35, 0.12m), "Platen and guard burn: gloves, and hands clear when it swings. Into the wall socket, never an extension lead. The maker's manual decides."), 0, deed);
 
         var day = DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-60));
@@ -56,6 +66,9 @@ internal static class DemoData
         Aggregates.Recipes.Put(c, new("film-polyester", "ferrow", "rev 3", RecipeFabric.Polyester, 275, 12, 2, "medium", 5, Peel.Cold, 60, 5, Up, RecipeSource.Maker, day, "Above 275 °F dark polyester bleeds."), 0, deed);
         Aggregates.Recipes.Put(c, new("vinyl-cotton", "tidewell", "2025", RecipeFabric.Cotton, 310, 14, 3, "medium", 5, Peel.Warm, 8, 4, Mirrored, RecipeSource.Maker, day, "Lower layers three seconds only: a layer pressed twice shrinks."), 0, deed);
         Aggregates.Recipes.Put(c, new("low-cotton", "tidewell-low", "2025", RecipeFabric.Cotton, 278, 12, 2, "medium", 5, Peel.Cold, 15, 3, Mirrored, RecipeSource.Maker, day, ""), 0, deed);
+        Aggregates.Recipes.Put(c, new("own-cotton", "skua", "our 14th", RecipeFabric.Cotton, 305, 15, 3, "medium", 5, Peel.Cold, 60, 8, Up, RecipeSource.OwnTest, day, "Sand-dry and no shine before it is pressed: else the cure was short."), 0, deed);
+        Aggregates.Recipes.Put(c, new("dye-polyester", "plover", "our 3rd", RecipeFabric.Polyester, 390, 60, 2, "light", 5, Peel.Hot, 0, 0, "print down, mirrored", RecipeSource.OwnTest, day, "Fumes: extraction on. Fresh protection paper under and over every piece."), 0, deed);
+        Aggregates.Recipes.Put(c, new("screen-cotton", "marram", "2026", RecipeFabric.Cotton, 365, 6, 2, "firm", 5, Peel.Hot, 0, 0, "print down, right-reading", RecipeSource.Maker, day, "Peel in one pull while it is hot."), 0, deed);
         Aggregates.Recipes.Put(c, new("low-polyester", "tidewell-low", "2025", RecipeFabric.Polyester, 278, 12, 2, "medium", 5, Peel.Cold, 15, 3, Mirrored, RecipeSource.Assumed, day, "Spot-test first."), 0, deed);
     }
 

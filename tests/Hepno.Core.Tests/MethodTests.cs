@@ -198,7 +198,7 @@ public class MethodTests
         Assert.True(comparison.Bands[0].Fits);
         Assert.False(comparison.Bands[1].Fits);
         Assert.Equal(comparison.Bands[1].Outcome.Price - least, comparison.Bands[1].OverMark);
-        Assert.Equal("sublimation", comparison.Folds.Single().MethodId);
+        Assert.Equal(["dtf-made", "screen-transfer", "sublimation"], comparison.Folds.Select(f => f.MethodId));
     }
 
     [Fact]

@@ -41,7 +41,7 @@ public sealed record ScreenSheet(string Name, double WidthIn, double HeightIn, I
 public sealed record ScreenTransferList(string Id, string Supplier, string Product, ScreenFormula Formula, IReadOnlyList<ScreenSheet> Sheets, decimal SetUpPerColour, bool CountsWhite, int LeastSheets, decimal FreightPerOrder, int LeadDays)
 {
     /// <summary>Most colours any sheet is offered in.</summary>
-    public int MostColours => Sheets.SelectMany(s => s.Prices).Max(p => p.Colours);
+    public int MostColours() => Sheets.SelectMany(s => s.Prices).Max(p => p.Colours);
 
     /// <summary>The smallest sheet that holds the artwork in either orientation and is offered in so many colours, with its prices; null when none is.</summary>
     public (ScreenSheet Sheet, ColourPrices Prices)? Smallest(double widthIn, double heightIn, int colours)

@@ -88,9 +88,8 @@ public sealed class DtfMade : IDecorationMethod
         var prints = Overage.Pooled(ask.Pieces, FailurePrior, 0.95);
         var rows = RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, prints)!;
         var material = Print(p, printer, white, rows, book.Numbers.TariffPerKwh);
-        var film = material.Parts.First(x => x.Code == "film");
         var purchase = new Purchase($"own-film-{p.Id}", $"{prints} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)} on own film", "", 0, rows.LengthIn, "in",
-            Figure.Of("film", $"{place} film", film.Value * prints, "film of one print × prints", film, Figure.Input("prints", "Prints", prints, FigureUnit.Count, $"{ask.Pieces} and spares that suffice 95 times in 100")), rows, null);
+            Figure.Of("own-prints", $"{place} film prints", material.Value * prints, "one print × prints", material, Figure.Input("prints", "Prints", prints, FigureUnit.Count, $"{ask.Pieces} and spares that suffice 95 times in 100")), rows, null);
         return new(p, material, prints, FailurePrior, recipe, StepStandards.Transfer(recipe, index == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind)),
             [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), .. StepStandards.PowderAndCure(printer.Cure, prints)], [purchase], Prepare: "Print, powder and cure");
     }

@@ -70,8 +70,9 @@ public sealed record Verdict(VerdictKind Kind, IReadOnlyList<Reason> Reasons)
 /// <param name="Unit">transfers, sheets or in.</param>
 /// <param name="Cost">Money, opened to its parts.</param>
 /// <param name="Rows">For a roll: the rows as they are cut or printed; else null.</param>
-/// <param name="SizeClass">For film: the size class bought; else null.</param>
-public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass);
+/// <param name="SizeClass">For a bought transfer: the size class or sheet bought; else null.</param>
+/// <param name="Grid">For own paper: the prints on a sheet; else null.</param>
+public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass, Gang.SheetGrid? Grid = null);
 
 /// <summary>One placement done by one method.</summary>
 /// <param name="Placement">Where and what.</param>

@@ -48,9 +48,9 @@ public sealed class ScreenTransfer : IDecorationMethod
             {
                 reasons.Add(new("gradient", VerdictKind.No, $"{place} has gradients; screens print flat colours", "flat spot colours, or a film"));
             }
-            else if (colours > list.MostColours)
+            else if (colours > list.MostColours())
             {
-                reasons.Add(new("colours", VerdictKind.No, $"{place} has {p.Colours} colours{(colours > p.Colours ? " and a white base" : "")}; {list.Supplier} prints at most {list.MostColours}", $"{list.MostColours - (colours - p.Colours)} colours or fewer"));
+                reasons.Add(new("colours", VerdictKind.No, $"{place} has {p.Colours} colours{(colours > p.Colours ? " and a white base" : "")}; {list.Supplier} prints at most {list.MostColours()}", $"{list.MostColours() - (colours - p.Colours)} colours or fewer"));
             }
             else if (list.Smallest(p.WidthIn, p.HeightIn, colours) is null)
             {

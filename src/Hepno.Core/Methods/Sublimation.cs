@@ -96,9 +96,8 @@ public sealed class Sublimation : IDecorationMethod
         var prints = Overage.Pooled(ask.Pieces, FailurePrior, 0.95);
         var grid = Grid(p, printer)!;
         var material = Print(p, printer, grid, prints, tariffPerKwh);
-        var paper = material.Parts.First(x => x.Code == "paper");
         var purchase = new Purchase($"dye-paper-{p.Id}", $"{grid.Sheets(prints)} sheets, {prints} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {grid.PerSheet} on a sheet", "", 0, grid.Sheets(prints), "sheets",
-            Figure.Of("paper", $"{place} paper", paper.Value * prints, "paper of one print × prints", paper, Figure.Input("prints", "Prints", prints, FigureUnit.Count, $"{ask.Pieces} and spares that suffice 95 times in 100")), null, null);
+            Figure.Of("own-prints", $"{place} dye prints", material.Value * prints, "one print × prints", material, Figure.Input("prints", "Prints", prints, FigureUnit.Count, $"{ask.Pieces} and spares that suffice 95 times in 100")), null, null, grid);
         return new(p, material, prints, FailurePrior, recipe, StepStandards.Taped(recipe, index == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind)),
             [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), StepStandards.CutApart], [purchase], Prepare: "Print the dye paper and cut it apart");
     }

@@ -40,7 +40,7 @@ internal static class Verdicts
         }
         if (recipe.TemperatureF > style.HeatCeilingF)
         {
-            yield return new("heat-ceiling", VerdictKind.No, $"{product} wants {Shown.Temperature(recipe.TemperatureF, f)}; {style.Name} takes {Shown.Temperature(style.HeatCeilingF, f)}", $"a film pressed at {Shown.Temperature(style.HeatCeilingF, f)} or less");
+            yield return new("heat-ceiling", VerdictKind.No, $"{product} wants {Shown.Temperature(recipe.TemperatureF, f)}; {style.Name} takes {Shown.Temperature(style.HeatCeilingF, f)}", $"a product pressed at {Shown.Temperature(style.HeatCeilingF, f)} or less");
         }
         else if (style.PercentOf(Fibre.Polyester) >= 35 && colour.Class == ColourClass.Dark && recipe.TemperatureF > MigrationF)
         {

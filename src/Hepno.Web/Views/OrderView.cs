@@ -155,8 +155,9 @@ public sealed record LearnView(Core.Learning.Held Held, decimal Price, string Se
 /// <param name="Sentence">What is laid out, in one sentence.</param>
 /// <param name="Blanks">Blanks bought.</param>
 /// <param name="BlankCost">What they cost, freight included.</param>
+/// <param name="Prints">What the prints cost in all, bought or from the shop's own rolls.</param>
 /// <param name="Spares">What the bought spares and the missing ones mean, in words.</param>
-public sealed record LayoutView(Band Band, string Sentence, IReadOnlyList<SizeCount> Blanks, Figure BlankCost, string Spares);
+public sealed record LayoutView(Band Band, string Sentence, IReadOnlyList<SizeCount> Blanks, Figure BlankCost, Figure Prints, string Spares);
 
 /// <summary>What an undo did.</summary>
 /// <param name="Said">In words.</param>

@@ -2028,6 +2028,8 @@ export interface components {
             blanks: components["schemas"]["SizeCount"][];
             /** @description What they cost, freight included. */
             blankCost: components["schemas"]["Figure"];
+            /** @description What the prints cost in all, bought or from the shop's own rolls. */
+            prints: components["schemas"]["Figure"];
             /** @description What the bought spares and the missing ones mean, in words. */
             spares: string;
         };
@@ -2709,6 +2711,7 @@ export interface components {
             cost: components["schemas"]["Figure"];
             rows: null | components["schemas"]["RollRows"];
             sizeClass: null | components["schemas"]["TransferSize"];
+            grid: null | components["schemas"]["SheetGrid"];
         };
         /** @description An address as a square code a tablet's camera reads. */
         QrCode: {
@@ -3207,11 +3210,56 @@ export interface components {
              * @description Working days from order to arrival.
              */
             leadDays: number;
+        };
+        /** @description Copies of one design in a grid on a sheet of fixed size. */
+        SheetGrid: {
             /**
              * Format: int32
-             * @description Most colours any sheet is offered in.
+             * @description Copies side by side.
              */
-            mostColours: number;
+            across: number;
+            /**
+             * Format: int32
+             * @description Copies one under the other.
+             */
+            down: number;
+            /** @description True when the artwork lies turned by a quarter. */
+            turned: boolean;
+            /**
+             * Format: double
+             * @description Width of a copy as placed, in.
+             */
+            boxWidthIn: number;
+            /**
+             * Format: double
+             * @description Height of a copy as placed, in.
+             */
+            boxHeightIn: number;
+            /**
+             * Format: double
+             * @description Between copies, in.
+             */
+            gapIn: number;
+            /**
+             * Format: double
+             * @description Kept free on all four sides, in.
+             */
+            marginIn: number;
+            /**
+             * Format: double
+             * @description Sheet width, in.
+             */
+            sheetWidthIn: number;
+            /**
+             * Format: double
+             * @description Sheet height, in.
+             */
+            sheetHeightIn: number;
+            /**
+             * Format: int32
+             * @description Copies on one sheet.
+             */
+            perSheet: number;
         };
         /** @description The shop's own numbers: every rate and rule that prices use. */
         ShopNumbers: {

@@ -2,7 +2,8 @@ import { ref } from 'vue'
 import { api, ask, Refusal, type Schemas, seen } from '../api/client'
 import { attempt, refresh, shop } from '../shell/state'
 
-type Noun = 'styles' | 'films' | 'vinyls' | 'presses' | 'recipes' | 'customers'
+type Noun =
+  'styles' | 'films' | 'vinyls' | 'screens' | 'film-printers' | 'dye-printers' | 'presses' | 'recipes' | 'customers'
 interface Kept<T> {
   value: T
   version: number

@@ -235,6 +235,7 @@ li.bad::before {
   margin-top: 4px;
 }
 .label {
+  font-size: 15px;
   overflow: hidden;
   white-space: normal;
   line-height: 1.1;
@@ -243,6 +244,7 @@ li.bad::before {
 .caps {
   display: grid;
   justify-items: stretch;
+  flex: none;
 }
 .caps kbd {
   height: 17px;

@@ -14,7 +14,7 @@ const marks = [1, 2, 3, 6, 12, 24, 36, 48, 72, 144, 288]
 const costs = computed(() => props.comparison.bands.flatMap((b) => b.curve.map((p) => p.cost)))
 const top = computed(() => Math.max(1, ...costs.value.filter((c) => c < 4 * Math.min(...costs.value))))
 const y = (cost: number) => 54 - Math.min(1, cost / top.value) * 50
-const dash = ['', '7 4', '2 3']
+const dash = ['', '7 4', '2 3', '12 4 2 4', '1 5']
 const lines = computed(() =>
   props.comparison.bands.map((b, i) => ({
     name: b.name,
@@ -23,6 +23,15 @@ const lines = computed(() =>
     last: b.curve.at(-1)?.cost ?? 0,
   })),
 )
+/** Names at the lines' ends, pushed apart so that none covers another. */
+const names = computed(() => {
+  const apart = 13
+  const placed: { name: string; y: number }[] = []
+  for (const line of [...lines.value].sort((a, b) => y(a.last) - y(b.last)))
+    placed.push({ name: line.name, y: Math.max(10, y(line.last) - 4, (placed.at(-1)?.y ?? 0) + apart) })
+  const over = Math.max(0, (placed.at(-1)?.y ?? 0) - 58)
+  return placed.map((p) => ({ ...p, y: p.y - over }))
+})
 const said = computed(() => {
   const cheapest = [...props.comparison.bands].sort((a, b) => a.costShown - b.costShown)[0]
   return `${props.comparison.pieces} pieces${cheapest ? `, ${cheapest.name} cheapest at ${bare(cheapest.costShown, format())}` : ''}`
@@ -84,10 +93,11 @@ function drag(event: PointerEvent): void {
         :stroke-dasharray="line.dash"
       />
       <text
-        v-for="(line, i) in lines"
+        v-for="line in names"
         :key="`n${line.name}`"
+        class="named"
         :x="width"
-        :y="Math.max(12, y(line.last) - 5 - i * 2)"
+        :y="line.y"
         font-size="12"
         text-anchor="end"
         fill="var(--ink-2)"
@@ -118,6 +128,11 @@ function drag(event: PointerEvent): void {
   align-items: center;
   flex: none;
   padding-top: 6px;
+}
+.named {
+  paint-order: stroke;
+  stroke: var(--cotton);
+  stroke-width: 4px;
 }
 .drawn {
   width: 100%;

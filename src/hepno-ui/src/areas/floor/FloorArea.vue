@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { makeId, type Schemas } from '../../api/client'
+import Boards from '../../kit/Boards.vue'
 import Keys from '../../kit/Keys.vue'
 import Sign from '../../kit/Sign.vue'
 import ThingEditor from '../../kit/ThingEditor.vue'
@@ -8,29 +9,52 @@ import { things } from '../../kit/things'
 import { sourceWord } from '../../kit/words'
 import { onChange } from '../../shell/live'
 import { attempt, format, shop } from '../../shell/state'
-import { pressFields, recipeFields } from './fields'
+import {
+  dyePrinterFields,
+  filmPrinterFields,
+  freshDyePrinter,
+  freshFilmPrinter,
+  pressFields,
+  recipeFields,
+} from './fields'
 
 const presses = things<Schemas['Press']>('presses')
 const recipes = things<Schemas['Recipe']>('recipes')
 const films = things<Schemas['TransferPriceList']>('films')
 const vinyls = things<Schemas['VinylFilm']>('vinyls')
+const screens = things<Schemas['ScreenTransferList']>('screens')
+const filmPrinters = things<Schemas['FilmPrinter']>('film-printers')
+const dyePrinters = things<Schemas['DyePrinter']>('dye-printers')
+const kinds = {
+  press: presses,
+  recipe: recipes,
+  film: films,
+  vinyl: vinyls,
+  screen: screens,
+  'film-printer': filmPrinters,
+  'dye-printer': dyePrinters,
+}
 const open = ref('')
-const load = () =>
-  attempt(async () => void (await Promise.all([presses.load(), recipes.load(), films.load(), vinyls.load()])))
+const load = () => attempt(async () => void (await Promise.all(Object.values(kinds).map((k) => k.load()))))
 let stop = () => {}
 onMounted(() => {
   void load()
-  stop = onChange((kind) => void (['press', 'recipe', 'film', 'vinyl'].includes(kind) && load()))
+  stop = onChange((kind) => void (kind in kinds && load()))
 })
 onUnmounted(() => stop())
 const products = computed<Record<string, string>>(() =>
-  Object.fromEntries(
-    [...films.all.value, ...vinyls.all.value].map((k) => [k.value.id, `${k.value.supplier} ${k.value.product}`]),
-  ),
+  Object.fromEntries([
+    ...[...films.all.value, ...vinyls.all.value, ...screens.all.value].map((k) => [
+      k.value.id,
+      `${k.value.supplier} ${k.value.product}`,
+    ]),
+    ...filmPrinters.all.value.map((k) => [k.value.id, `film of ${k.value.name}`]),
+    ...dyePrinters.all.value.map((k) => [k.value.id, `dye of ${k.value.name}`]),
+  ]),
 )
 const fields = computed(() => recipeFields(products.value))
 const shownT = (t: number) => (format().celsius ? `${Math.round(((t - 32) * 5) / 9)} °C` : `${t} °F`)
-const x = (t: number) => ((t - 240) / 180) * 260
+const along = (t: number) => ((t - 240) / 180) * 260
 const signOf = (s: string) =>
   ({ 'own-test': 'tested', maker: 'maker', assumed: 'assumed' })[s] as 'tested' | 'maker' | 'assumed'
 
@@ -133,13 +157,57 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
           :title="p.value.name"
         />
       </section>
+      <Boards
+        title="Film printers"
+        add="Add a film printer"
+        :kept="filmPrinters.all.value"
+        :fields="filmPrinterFields"
+        :save="filmPrinters.save"
+        :fresh="freshFilmPrinter"
+        :named="(x) => x.name"
+      >
+        <template #face="{ value: x }">
+          <b class="name">{{ x.name }}</b>
+          <span class="small"
+            >{{ x.rollWidthIn }} in film, {{ x.speedIn2PerMinute }} in² a minute; colour {{ x.colourMlPerIn2 }} and
+            white {{ x.whiteMlPerIn2 }} ml an in², powder {{ x.powderGPerIn2 }} g</span
+          >
+          <span class="fig small quiet">cured {{ x.cure === 'oven' ? 'in the oven' : 'under the press' }}</span>
+        </template>
+        <template #below="{ value: x }">
+          <p v-if="x.cautions" class="hang small"><Sign kind="caution" /> {{ x.cautions }}</p>
+        </template>
+        <template #none>No film printer: film is bought in.</template>
+      </Boards>
+      <Boards
+        title="Dye printers"
+        add="Add a dye printer"
+        :kept="dyePrinters.all.value"
+        :fields="dyePrinterFields"
+        :save="dyePrinters.save"
+        :fresh="freshDyePrinter"
+        :named="(x) => x.name"
+      >
+        <template #face="{ value: x }">
+          <b class="name">{{ x.name }}</b>
+          <span class="small"
+            >{{ x.sheetWidthIn }} × {{ x.sheetHeightIn }} in sheets, {{ x.speedIn2PerMinute }} in² a minute, ink
+            {{ x.inkMlPerIn2 }} ml an in²</span
+          >
+          <span class="fig small quiet">{{ x.tapeInPerPrint }} in of tape a print</span>
+        </template>
+        <template #below="{ value: x }">
+          <p v-if="x.cautions" class="hang small"><Sign kind="caution" /> {{ x.cautions }}</p>
+        </template>
+        <template #none>No dye printer: dye sublimation stays folded.</template>
+      </Boards>
       <section>
         <h2 class="head">
           Recipes <span class="quiet small">one a product and fabric, never one a method</span>
           <button class="plain-button add" :disabled="Object.keys(products).length === 0" @click="addRecipe">
             Add a recipe</button
           ><span v-if="Object.keys(products).length === 0" class="small quiet"
-            >add a film or vinyl on the Shelf first</span
+            >add a film, vinyl or transfer on the Shelf, or a printer, first</span
           >
         </h2>
         <div v-for="r in recipes.all.value" :key="r.value.id" class="board">
@@ -151,10 +219,10 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
             <svg viewBox="0 0 300 30" aria-hidden="true">
               <path d="M0 24H270" stroke="var(--rule-strong)" />
               <g v-for="t in [250, 300, 350, 400]" :key="t">
-                <path :d="`M${x(t)} 20v8`" stroke="var(--rule-strong)" />
+                <path :d="`M${along(t)} 20v8`" stroke="var(--rule-strong)" />
               </g>
-              <path :d="`M${x(r.value.temperatureF)} 2V26`" stroke="var(--heat)" stroke-width="5" />
-              <text :x="x(r.value.temperatureF) + 8" y="15" font-size="16" font-weight="640">
+              <path :d="`M${along(r.value.temperatureF)} 2V26`" stroke="var(--heat)" stroke-width="5" />
+              <text :x="along(r.value.temperatureF) + 8" y="15" font-size="16" font-weight="640">
                 {{ shownT(r.value.temperatureF) }}
               </text>
             </svg>

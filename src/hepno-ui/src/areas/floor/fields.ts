@@ -5,7 +5,10 @@ type Press = Schemas['Press']
 type Recipe = Schemas['Recipe']
 type Equipment = Schemas['EquipmentHour']
 
-const machine = (label: string, key: keyof Equipment, scale = 1): Field<Press> => ({
+type FilmPrinter = Schemas['FilmPrinter']
+type DyePrinter = Schemas['DyePrinter']
+
+const machine = <T extends { equipment: Equipment }>(label: string, key: keyof Equipment, scale = 1): Field<T> => ({
   label,
   number: true,
   get: (p) => String(Number((p.equipment[key] * scale).toFixed(6))),
@@ -15,6 +18,17 @@ const machine = (label: string, key: keyof Equipment, scale = 1): Field<Press> =
     p.equipment[key] = Number((n / scale).toFixed(9))
   },
 })
+
+/** What an hour of any machine follows from. */
+const hourFields = <T extends { equipment: Equipment }>(): Field<T>[] => [
+  machine('Bought for', 'priceNew'),
+  machine('Resale', 'resale'),
+  machine('Years', 'usefulYears'),
+  machine('Hours a year', 'productiveHoursAYear'),
+  machine('Power, kW', 'powerKw'),
+  machine('Heats, % of the time', 'dutyShare', 100),
+  machine('Upkeep an hour', 'upkeepPerHour'),
+]
 
 export const pressFields: Field<Press>[] = [
   text('Name', 'name'),
@@ -40,13 +54,7 @@ export const pressFields: Field<Press>[] = [
       p.offsetF = n
     },
   },
-  machine('Bought for', 'priceNew'),
-  machine('Resale', 'resale'),
-  machine('Years', 'usefulYears'),
-  machine('Hours a year', 'productiveHoursAYear'),
-  machine('Power, kW', 'powerKw'),
-  machine('Heats, % of the time', 'dutyShare', 100),
-  machine('Upkeep an hour', 'upkeepPerHour'),
+  ...hourFields<Press>(),
   text('Cautions of its manual, shown at the press', 'cautions', { wide: true, lines: 2 }),
 ]
 
@@ -66,4 +74,96 @@ export const recipeFields = (products: Record<string, string>): Field<Recipe>[] 
   choice('Comes from', 'source', { 'own-test': 'our own test', maker: "the maker's sheet", assumed: 'assumed' }),
   text('As of', 'asOf', { type: 'date' }),
   text('Caution, shown while pressing', 'caution', { wide: true }),
+]
+
+const hour: Equipment = {
+  priceNew: 0,
+  resale: 0,
+  usefulYears: 4,
+  productiveHoursAYear: 700,
+  powerKw: 0.7,
+  dutyShare: 0.5,
+  upkeepPerHour: 0.4,
+}
+
+export const freshFilmPrinter = (): Omit<FilmPrinter, 'id'> => ({
+  name: '',
+  rollWidthIn: 13,
+  gapIn: 0.25,
+  speedIn2PerMinute: 11,
+  colourMlPerIn2: 0.011,
+  colourPricePerMl: 0,
+  whiteMlPerIn2: 0.014,
+  whitePricePerMl: 0,
+  whiteOnLight: true,
+  filmPricePerIn2: 0,
+  powderGPerIn2: 0.016,
+  powderPricePerG: 0,
+  cleaningMlPerDay: 15,
+  cleaningPricePerMl: 0,
+  printsPerDay: 30,
+  cure: 'oven',
+  equipment: { ...hour },
+  cautions: 'Powder is fine dust: extraction and mask. Oven and film burn. The data sheets decide.',
+})
+
+export const filmPrinterFields: Field<FilmPrinter>[] = [
+  text('Name', 'name'),
+  num('Printable width, in', 'rollWidthIn'),
+  num('Gap between prints, in', 'gapIn'),
+  num('Prints, in² a minute', 'speedIn2PerMinute'),
+  num('Colour, ml an in²', 'colourMlPerIn2'),
+  num('Colour, a ml', 'colourPricePerMl'),
+  num('White, ml an in²', 'whiteMlPerIn2'),
+  num('White, a ml', 'whitePricePerMl'),
+  {
+    label: 'White on white and pale cloth',
+    get: (p) => (p.whiteOnLight ? 'yes' : 'no'),
+    set: (p, t) => void (p.whiteOnLight = t === 'yes'),
+    options: [
+      { value: 'yes', label: 'printed too' },
+      { value: 'no', label: 'left out' },
+    ],
+  },
+  num('Film, an in²', 'filmPricePerIn2'),
+  num('Powder, g an in²', 'powderGPerIn2'),
+  num('Powder, a g', 'powderPricePerG'),
+  num('Cleaning, ml a day', 'cleaningMlPerDay'),
+  num('Cleaning, a ml', 'cleaningPricePerMl'),
+  num('Prints a day', 'printsPerDay'),
+  choice('Cured', 'cure', { oven: 'in an oven', 'hover-press': 'under the hovering press' }),
+  ...hourFields<FilmPrinter>(),
+  text('Cautions of its manual and data sheets', 'cautions', { wide: true, lines: 2 }),
+]
+
+export const freshDyePrinter = (): Omit<DyePrinter, 'id'> => ({
+  name: '',
+  speedIn2PerMinute: 30,
+  inkMlPerIn2: 0.01,
+  inkPricePerMl: 0,
+  sheetWidthIn: 13,
+  sheetHeightIn: 19,
+  sheetMarginIn: 0.25,
+  sheetPrice: 0,
+  tapeInPerPrint: 8,
+  tapePricePerIn: 0,
+  protectionPrice: 0,
+  equipment: { ...hour },
+  cautions: 'Dye fumes while pressing: ventilate. The data sheet decides.',
+})
+
+export const dyePrinterFields: Field<DyePrinter>[] = [
+  text('Name', 'name'),
+  num('Prints, in² a minute', 'speedIn2PerMinute'),
+  num('Ink, ml an in²', 'inkMlPerIn2'),
+  num('Ink, a ml', 'inkPricePerMl'),
+  num('Sheet width, in', 'sheetWidthIn'),
+  num('Sheet height, in', 'sheetHeightIn'),
+  num('Not printable round it, in', 'sheetMarginIn'),
+  num('A sheet', 'sheetPrice'),
+  num('Tape a print, in', 'tapeInPerPrint'),
+  num('Tape, an in', 'tapePricePerIn'),
+  num('Protection paper, a sheet', 'protectionPrice'),
+  ...hourFields<DyePrinter>(),
+  text('Cautions of its manual and data sheets', 'cautions', { wide: true, lines: 2 }),
 ]

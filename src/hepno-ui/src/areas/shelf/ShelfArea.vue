@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, makeId, type Schemas, seen } from '../../api/client'
+import Boards from '../../kit/Boards.vue'
 import Garment from '../../kit/Garment.vue'
 import Keys from '../../kit/Keys.vue'
 import { length, money } from '../../kit/shown'
@@ -8,60 +9,42 @@ import ThingEditor from '../../kit/ThingEditor.vue'
 import { things } from '../../kit/things'
 import { onChange } from '../../shell/live'
 import { attempt, format, refresh } from '../../shell/state'
-import { filmFields, styleFields, vinylFields } from './fields'
+import { filmFields, freshScreen, screenFields, styleFields, vinylFields } from './fields'
 
 const styles = things<Schemas['Style']>('styles')
 const films = things<Schemas['TransferPriceList']>('films')
 const vinyls = things<Schemas['VinylFilm']>('vinyls')
+const screens = things<Schemas['ScreenTransferList']>('screens')
 const open = ref('')
-const load = () => attempt(async () => void (await Promise.all([styles.load(), films.load(), vinyls.load()])))
+const load = () =>
+  attempt(async () => void (await Promise.all([styles.load(), films.load(), vinyls.load(), screens.load()])))
 let stop = () => {}
 onMounted(() => {
   void load()
-  stop = onChange((kind) => void (['style', 'film', 'vinyl'].includes(kind) && load()))
+  stop = onChange((kind) => void (['style', 'film', 'vinyl', 'screen'].includes(kind) && load()))
 })
 onUnmounted(() => stop())
 
-function add(kind: 'style' | 'film' | 'vinyl'): void {
+function add(): void {
   const id = makeId()
-  if (kind === 'style')
-    styles.all.value.push({
-      version: 0,
-      value: {
-        id,
-        name: '',
-        supplier: '',
-        kind: 'tee',
-        fabric: [{ fibre: 'cotton', percent: 100 }],
-        weightGsm: 160,
-        heatCeilingF: 350,
-        unitPrice: 0,
-        freightPerOrder: 0,
-        leadDays: 2,
-        colourways: [],
-        sizes: ['S', 'M', 'L', 'XL'].map((name) => ({ name, surcharge: 0 })),
-        retired: false,
-      },
-    })
-  if (kind === 'film')
-    films.all.value.push({
-      version: 0,
-      value: { id, supplier: '', product: '', sizes: [], freightPerOrder: 0, leadDays: 3 },
-    })
-  if (kind === 'vinyl')
-    vinyls.all.value.push({
-      version: 0,
-      value: {
-        id,
-        supplier: '',
-        product: '',
-        usableWidthIn: 19.5,
-        pricePerFoot: 0,
-        weedingMarginIn: 0.25,
-        freightPerOrder: 0,
-        leadDays: 3,
-      },
-    })
+  styles.all.value.push({
+    version: 0,
+    value: {
+      id,
+      name: '',
+      supplier: '',
+      kind: 'tee',
+      fabric: [{ fibre: 'cotton', percent: 100 }],
+      weightGsm: 160,
+      heatCeilingF: 350,
+      unitPrice: 0,
+      freightPerOrder: 0,
+      leadDays: 2,
+      colourways: [],
+      sizes: ['S', 'M', 'L', 'XL'].map((name) => ({ name, surcharge: 0 })),
+      retired: false,
+    },
+  })
   open.value = id
 }
 async function retire(kept: { value: Schemas['Style']; version: number }): Promise<void> {
@@ -70,6 +53,8 @@ async function retire(kept: { value: Schemas['Style']; version: number }): Promi
     await Promise.all([load(), refresh()])
   }, `${kept.value.name} is off the Shelf. Z takes it back.`)
 }
+const lowest = (s: Schemas['ScreenSheet']) => Math.min(...s.prices.flatMap((p) => p.breaks.map((b) => b.price)))
+const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
 const toggle = (id: string) => (open.value = open.value === id ? '' : id)
 </script>
 
@@ -78,7 +63,7 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
     <h1>The shelf</h1>
     <div class="drawing">
       <section>
-        <h2 class="head">Blanks <button class="plain-button" @click="add('style')">Add a style</button></h2>
+        <h2 class="head">Blanks <button class="plain-button" @click="add">Add a style</button></h2>
         <p v-if="styles.all.value.length === 0" class="frame">One bare board. Add the style you sell most.</p>
         <div v-for="s in styles.all.value.filter((k) => !k.value.retired)" :key="s.value.id" class="board">
           <button class="face" :aria-expanded="open === s.value.id" @click="toggle(s.value.id)">
@@ -103,7 +88,7 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
             }}</span>
             <span class="fig"
               ><b>{{ money(s.value.unitPrice, format()) }}</b>
-              <span class="small quiet">{{ s.value.supplier }}, {{ s.value.leadDays }} days</span></span
+              <span class="small quiet">{{ s.value.supplier }}, {{ days(s.value.leadDays) }}</span></span
             >
           </button>
           <ThingEditor
@@ -118,56 +103,84 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
           >
         </div>
       </section>
-      <section>
-        <h2 class="head">
-          Film, bought in <button class="plain-button" @click="add('film')">Add a price list</button>
-        </h2>
-        <div v-for="x in films.all.value" :key="x.value.id" class="board">
-          <button class="face three" :aria-expanded="open === x.value.id" @click="toggle(x.value.id)">
-            <span
-              ><b>{{ x.value.product || 'new film' }}</b> <span class="quiet small">{{ x.value.supplier }}</span></span
-            >
-            <span class="small">{{
-              x.value.sizes.map((s) => `${s.name} ${money(s.breaks[0]?.price ?? 0, format())}`).join(' · ')
-            }}</span>
-            <span class="fig small quiet"
-              >freight {{ money(x.value.freightPerOrder, format()) }}, {{ x.value.leadDays }} days</span
-            >
-          </button>
-          <ThingEditor
-            v-if="open === x.value.id"
-            :value="x.value"
-            :fields="filmFields"
-            :save="films.save"
-            :title="x.value.product"
-          />
-        </div>
-      </section>
-      <section>
-        <h2 class="head">Vinyl <button class="plain-button" @click="add('vinyl')">Add a roll</button></h2>
-        <div v-for="x in vinyls.all.value" :key="x.value.id" class="board">
-          <button class="face three" :aria-expanded="open === x.value.id" @click="toggle(x.value.id)">
-            <span
-              ><b>{{ x.value.product || 'new vinyl' }}</b> <span class="quiet small">{{ x.value.supplier }}</span></span
-            >
-            <span class="small"
-              >{{ length(x.value.usableWidthIn, format()) }} usable, margin
-              {{ length(x.value.weedingMarginIn, format()) }}</span
-            >
-            <span class="fig"
-              ><b>{{ money(x.value.pricePerFoot, format()) }}</b>
-              <span class="small quiet">a foot, {{ x.value.leadDays }} days</span></span
-            >
-          </button>
-          <ThingEditor
-            v-if="open === x.value.id"
-            :value="x.value"
-            :fields="vinylFields"
-            :save="vinyls.save"
-            :title="x.value.product"
-          />
-        </div>
-      </section>
+      <Boards
+        title="Film, bought in"
+        add="Add a film price list"
+        :kept="films.all.value"
+        :fields="filmFields"
+        :save="films.save"
+        :fresh="() => ({ supplier: '', product: '', sizes: [], freightPerOrder: 0, leadDays: 3 })"
+        :named="(x) => x.product"
+      >
+        <template #face="{ value: x }">
+          <span
+            ><b>{{ x.product }}</b> <span class="quiet small">{{ x.supplier }}</span></span
+          >
+          <span class="small">{{
+            x.sizes.map((s) => `${s.name} ${money(s.breaks[0]?.price ?? 0, format())}`).join(' · ')
+          }}</span>
+          <span class="fig small quiet">freight {{ money(x.freightPerOrder, format()) }}, {{ days(x.leadDays) }}</span>
+        </template>
+        <template #none>No film prices yet: type the supplier's list.</template>
+      </Boards>
+      <Boards
+        title="Screened transfers"
+        add="Add a transfer price list"
+        :kept="screens.all.value"
+        :fields="screenFields"
+        :save="screens.save"
+        :fresh="freshScreen"
+        :named="(x) => x.product"
+      >
+        <template #face="{ value: x }">
+          <span
+            ><b>{{ x.product }}</b> <span class="quiet small">{{ x.supplier }}</span></span
+          >
+          <span class="small">{{
+            x.sheets
+              .map((s) => `${s.name} in ${s.prices[0]?.colours ?? 1} from ${money(lowest(s), format())}`)
+              .join(' · ')
+          }}</span>
+          <span class="fig small quiet"
+            >a colour {{ money(x.setUpPerColour, format()) }}, {{ x.leastSheets }} sheets at least,
+            {{ days(x.leadDays) }}</span
+          >
+        </template>
+        <template #none>No screened transfers: add a supplier's list to compare them.</template>
+      </Boards>
+      <Boards
+        title="Vinyl"
+        add="Add a roll"
+        :kept="vinyls.all.value"
+        :fields="vinylFields"
+        :save="vinyls.save"
+        :fresh="
+          () => ({
+            supplier: '',
+            product: '',
+            usableWidthIn: 19.5,
+            pricePerFoot: 0,
+            weedingMarginIn: 0.25,
+            freightPerOrder: 0,
+            leadDays: 3,
+          })
+        "
+        :named="(x) => x.product"
+      >
+        <template #face="{ value: x }">
+          <span
+            ><b>{{ x.product }}</b> <span class="quiet small">{{ x.supplier }}</span></span
+          >
+          <span class="small"
+            >{{ length(x.usableWidthIn, format()) }} usable, margin {{ length(x.weedingMarginIn, format()) }}</span
+          >
+          <span class="fig"
+            ><b>{{ money(x.pricePerFoot, format()) }}</b>
+            <span class="small quiet">a foot, {{ days(x.leadDays) }}</span></span
+          >
+        </template>
+        <template #none>No vinyl yet.</template>
+      </Boards>
     </div>
     <Keys
       :hints="[
@@ -202,9 +215,6 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
   align-items: center;
   width: 100%;
   padding: 8px 0;
-}
-.face.three {
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1.4fr) 230px;
 }
 .rail {
   display: flex;

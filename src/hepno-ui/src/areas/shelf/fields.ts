@@ -5,6 +5,7 @@ import { kindWord } from '../../kit/words'
 type Style = Schemas['Style']
 type Film = Schemas['TransferPriceList']
 type Vinyl = Schemas['VinylFilm']
+type Screen = Schemas['ScreenTransferList']
 
 const rows = (t: string) =>
   t
@@ -120,4 +121,70 @@ export const vinylFields: Field<Vinyl>[] = [
   num('Weeding margin, in', 'weedingMarginIn'),
   num('Freight an order', 'freightPerOrder'),
   num('Working days', 'leadDays'),
+]
+
+export const freshScreen = (): Omit<Screen, 'id'> => ({
+  supplier: '',
+  product: '',
+  formula: 'hot-peel',
+  sheets: [],
+  setUpPerColour: 0,
+  countsWhite: true,
+  leastSheets: 12,
+  freightPerOrder: 0,
+  leadDays: 6,
+})
+
+/** Sheets as typed: a line for each size and number of colours. */
+export const screenFields: Field<Screen>[] = [
+  text('Supplier', 'supplier'),
+  text('Transfer', 'product'),
+  choice('Formula', 'formula', {
+    'hot-peel': 'hot peel',
+    'soft-split': 'soft split',
+    stretch: 'stretch, for elastic cloth',
+  }),
+  num('Set-up, each colour', 'setUpPerColour'),
+  {
+    label: 'White base on mid and dark',
+    get: (s) => (s.countsWhite ? 'counted' : 'free'),
+    set: (s, t) => void (s.countsWhite = t === 'counted'),
+    options: [
+      { value: 'counted', label: 'counted as a colour' },
+      { value: 'free', label: 'not counted' },
+    ],
+  },
+  num('Fewest sheets', 'leastSheets'),
+  num('Freight an order', 'freightPerOrder'),
+  num('Working days', 'leadDays'),
+  {
+    label: 'Sheets, a line each: name; width x height in; colours; from: price, from: price',
+    wide: true,
+    lines: 7,
+    get: (s) =>
+      s.sheets
+        .flatMap((sheet) =>
+          sheet.prices.map(
+            (p) =>
+              `${sheet.name}; ${sheet.widthIn} x ${sheet.heightIn}; ${p.colours}; ${p.breaks.map((b) => `${b.from}: ${b.price}`).join(', ')}`,
+          ),
+        )
+        .join('\n'),
+    set: (s, t) => {
+      s.sheets = []
+      for (const row of rows(t)) {
+        const [name, size, colours, breaks] = row.split(';').map((p) => p.trim())
+        const [w, h] = (size ?? '').split(/[x×]/).map((p) => Number(p))
+        const prices = (breaks ?? '').split(',').map((b) => b.split(':').map((p) => Number(p.trim())))
+        if (!name || !w || !h || !Number(colours) || prices.some(([from, price]) => !from || !price))
+          return `"${row}" is not like "11 × 13; 11 x 13; 2; 12: 2.80, 36: 2.02".`
+        let sheet = s.sheets.find((x) => x.name === name)
+        if (!sheet) s.sheets.push((sheet = { name, widthIn: w, heightIn: h, prices: [] }))
+        sheet.prices.push({
+          colours: Number(colours),
+          breaks: prices.map(([from, price]) => ({ from: from!, price: price! })),
+        })
+      }
+    },
+  },
 ]

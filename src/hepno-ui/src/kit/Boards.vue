@@ -1,0 +1,80 @@
+<script setup lang="ts" generic="T extends { id: string }">
+import { ref } from 'vue'
+import { makeId } from '../api/client'
+import type { Field } from './fields'
+import ThingEditor from './ThingEditor.vue'
+
+/** Things of one kind the shop keeps, a board each; one board opens to its editor. */
+const props = defineProps<{
+  title: string
+  add: string
+  kept: { value: T; version: number }[]
+  fields: Field<T>[]
+  save: (value: T) => Promise<boolean>
+  /** A new one with its starting values. */
+  fresh: () => Omit<T, 'id'>
+  named: (value: T) => string
+}>()
+const open = ref('')
+const added = ref<T>()
+function begin(): void {
+  const id = makeId()
+  added.value = { ...props.fresh(), id } as T
+  open.value = id
+}
+async function saveNew(value: T): Promise<boolean> {
+  const done = await props.save(value)
+  if (done) added.value = undefined
+  return done
+}
+const toggle = (id: string) => (open.value = open.value === id ? '' : id)
+</script>
+
+<template>
+  <section>
+    <h2 class="head">
+      {{ title }} <button class="plain-button add" @click="begin">{{ add }}</button><slot name="beside" />
+    </h2>
+    <div v-for="k in kept" :key="k.value.id" class="board">
+      <button class="face" :aria-expanded="open === k.value.id" @click="toggle(k.value.id)">
+        <slot name="face" :value="k.value" />
+      </button>
+      <slot name="below" :value="k.value" />
+      <ThingEditor v-if="open === k.value.id" :value="k.value" :fields="fields" :save="save" :title="named(k.value)" />
+    </div>
+    <div v-if="added" class="board">
+      <ThingEditor :value="added" :fields="fields" :save="saveNew" :title="add"
+        ><button class="plain-button" type="button" @click="added = undefined">Not now</button></ThingEditor
+      >
+    </div>
+    <p v-if="kept.length === 0 && !added" class="none quiet"><slot name="none" /></p>
+  </section>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  border-bottom: 2.5px solid var(--ink);
+  padding: 14px 0 6px;
+}
+.add {
+  padding: 3px 10px;
+  font-size: 13px;
+}
+.board {
+  border-bottom: 1px solid var(--rule-strong);
+}
+.face {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.4fr) 230px;
+  gap: 14px;
+  align-items: center;
+  width: 100%;
+  padding: 8px 0;
+}
+.none {
+  padding: 10px 0;
+}
+</style>
