@@ -1,12 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
+import { clean } from './axe.ts'
 import { expect, test } from './server.ts'
-
-async function clean(page: Page): Promise<void> {
-  const found = await new AxeBuilder({ page }).analyze()
-  const serious = found.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
-  expect(serious.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([])
-}
 
 /** Types into the part that is open, and commits. */
 async function say(page: Page, label: string, text: string): Promise<void> {

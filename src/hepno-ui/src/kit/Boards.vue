@@ -10,10 +10,14 @@ const props = defineProps<{
   add: string
   kept: { value: T; version: number }[]
   fields: Field<T>[]
-  save: (value: T) => Promise<boolean>
+  save: (value: T, version: number) => Promise<boolean>
   /** A new one with its starting values. */
   fresh: () => Omit<T, 'id'>
   named: (value: T) => string
+  /** True while one cannot be added yet; the slot beside says why. */
+  blocked?: boolean
+  /** Columns of a face. */
+  columns?: string
 }>()
 const open = ref('')
 const added = ref<T>()
@@ -23,8 +27,11 @@ function begin(): void {
   open.value = id
 }
 async function saveNew(value: T): Promise<boolean> {
-  const done = await props.save(value)
-  if (done) added.value = undefined
+  const done = await props.save(value, 0)
+  if (done) {
+    added.value = undefined
+    open.value = ''
+  }
   return done
 }
 const toggle = (id: string) => (open.value = open.value === id ? '' : id)
@@ -33,17 +40,32 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
 <template>
   <section>
     <h2 class="head">
-      {{ title }} <button class="plain-button add" @click="begin">{{ add }}</button><slot name="beside" />
+      {{ title }} <button class="plain-button add" :disabled="blocked" @click="begin">{{ add }}</button><slot
+        name="beside"
+      />
     </h2>
     <div v-for="k in kept" :key="k.value.id" class="board">
-      <button class="face" :aria-expanded="open === k.value.id" @click="toggle(k.value.id)">
+      <button
+        class="face"
+        :style="columns ? { gridTemplateColumns: columns } : undefined"
+        :aria-expanded="open === k.value.id"
+        @click="toggle(k.value.id)"
+      >
         <slot name="face" :value="k.value" />
       </button>
       <slot name="below" :value="k.value" />
-      <ThingEditor v-if="open === k.value.id" :value="k.value" :fields="fields" :save="save" :title="named(k.value)" />
+      <ThingEditor
+        v-if="open === k.value.id"
+        :value="k.value"
+        :version="k.version"
+        :fields="fields"
+        :save="save"
+        :title="named(k.value)"
+        ><slot name="deeds" :kept="k"
+      /></ThingEditor>
     </div>
     <div v-if="added" class="board">
-      <ThingEditor :value="added" :fields="fields" :save="saveNew" :title="add"
+      <ThingEditor :value="added" :version="0" :fields="fields" :save="saveNew" :title="add"
         ><button class="plain-button" type="button" @click="added = undefined">Not now</button></ThingEditor
       >
     </div>

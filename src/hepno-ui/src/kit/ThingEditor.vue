@@ -2,18 +2,29 @@
 import { ref, watch } from 'vue'
 import type { Field } from './fields'
 
-/** A plain editable thing: labelled fields, saved together, restored by Esc. What was typed stays after a refusal. */
-const props = defineProps<{ value: T; fields: Field<T>[]; save: (value: T) => Promise<boolean>; title: string }>()
+/**
+ * A plain editable thing: labelled fields, saved together, restored by Esc. What was typed stays after a refusal.
+ * It is saved as changed from the version it was typed on, even when another device's change arrives meanwhile.
+ */
+const props = defineProps<{
+  value: T
+  version: number
+  fields: Field<T>[]
+  save: (value: T, version: number) => Promise<boolean>
+  title: string
+}>()
+let base = { text: '', version: 0 }
 const drafts = ref<string[]>([])
 const wrong = ref('')
 const dirty = ref(false)
 function restore(): void {
+  base = { text: JSON.stringify(props.value), version: props.version }
   drafts.value = props.fields.map((field) => field.get(props.value))
   dirty.value = false
   wrong.value = ''
 }
 watch(
-  () => JSON.stringify(props.value),
+  () => JSON.stringify([props.value, props.version]),
   (_, before) => {
     if (!dirty.value || before === undefined) restore()
   },
@@ -21,7 +32,7 @@ watch(
 )
 
 async function commit(): Promise<void> {
-  const copy = JSON.parse(JSON.stringify(props.value)) as T
+  const copy = JSON.parse(base.text) as T
   for (const [i, field] of props.fields.entries()) {
     const problem = field.set(copy, (drafts.value[i] ?? '').trim())
     if (problem) {
@@ -30,7 +41,7 @@ async function commit(): Promise<void> {
     }
   }
   wrong.value = ''
-  if (await props.save(copy)) restore()
+  if (await props.save(copy, base.version)) restore()
 }
 </script>
 

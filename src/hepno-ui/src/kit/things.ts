@@ -1,6 +1,6 @@
 import { ref } from 'vue'
-import { api, ask, Refusal, type Schemas, seen } from '../api/client'
-import { attempt, refresh, shop } from '../shell/state'
+import { api, ask, type Schemas, seen } from '../api/client'
+import { attempt, keepOrOffer, refresh, shop } from '../shell/state'
 
 type Noun =
   'styles' | 'films' | 'vinyls' | 'screens' | 'film-printers' | 'dye-printers' | 'presses' | 'recipes' | 'customers'
@@ -15,36 +15,23 @@ export function things<T extends { id: string }>(noun: Noun) {
   async function load(): Promise<void> {
     all.value = (await ask(api.GET(`/api/${noun}` as '/api/styles'))) as unknown as Kept<T>[]
   }
-  async function save(value: T): Promise<boolean> {
+  async function save(value: T, version: number): Promise<boolean> {
     const { id, ...body } = value
-    const version = all.value.find((k) => k.value.id === id)?.version ?? 0
     const send = async (what: object, at: number) => {
+      // what is merged by the server still carries its id
+      const { id: _, ...rest } = what as T
       await ask(
         api.PUT(`/api/${noun}/{id}` as '/api/styles/{id}', {
           params: { path: { id } },
-          body: what as Schemas['StyleBody'],
+          body: rest as unknown as Schemas['StyleBody'],
           ...seen(at),
         }),
       )
-      shop.collision = null
       await load()
       await refresh()
+      shop.said = 'Saved. It holds from now on; sent quotes keep their price.'
     }
-    return attempt(async () => {
-      try {
-        await send(body, version)
-      } catch (refused) {
-        if (!(refused instanceof Refusal) || !refused.more.merged) throw refused
-        const {
-          merged,
-          differ,
-          collide,
-          version: stands,
-        } = refused.more as { merged: T; differ: string[]; collide: string[]; version: number }
-        const { id: _, ...rest } = merged
-        shop.collision = { differ, collide, keepBoth: () => send(rest, stands), keepMine: () => send(body, stands) }
-      }
-    }, 'Saved. It holds from now on; sent quotes keep their price.')
+    return attempt(() => keepOrOffer(send, body as object, version))
   }
   return { all, load, save }
 }

@@ -137,24 +137,43 @@ export function askBody(order: Schemas['OrderView']): AskBody {
 
 /** Keeps an ask; when another device was first, offers both versions. */
 export async function saveAsk(id: string, body: AskBody, version: number): Promise<void> {
-  const send = async (what: AskBody, at: number) => {
-    await ask(api.PUT('/api/orders/{id}', { params: { path: { id } }, body: what, ...seen(at) }))
+  await keepOrOffer(
+    async (what, at) => {
+      await ask(api.PUT('/api/orders/{id}', { params: { path: { id } }, body: what, ...seen(at) }))
+      await refresh()
+    },
+    body,
+    version,
+  )
+}
+
+/**
+ * Sends a thing as changed from a version. When another device changed it in the meantime nothing is kept:
+ * both versions are offered, and what was typed goes on from the version that stands.
+ */
+export async function keepOrOffer<T>(
+  send: (what: T, at: number) => Promise<void>,
+  value: T,
+  version: number,
+): Promise<void> {
+  const put = async (what: T, at: number) => {
+    await send(what, at)
     shop.collision = null
-    await refresh()
   }
   try {
-    await send(body, version)
+    await put(value, version)
   } catch (refused) {
-    if (refused instanceof Refusal && refused.status === 409 && refused.more.merged) {
-      const {
-        merged,
-        differ,
-        collide,
-        version: stands,
-      } = refused.more as { merged: AskBody; differ: string[]; collide: string[]; version: number }
-      shop.collision = { differ, collide, keepBoth: () => send(merged, stands), keepMine: () => send(body, stands) }
-    } else throw refused
+    if (!(refused instanceof Refusal) || refused.status !== 409 || !refused.more.merged) throw refused
+    const { merged, differ, collide, version: stands } = refused.more as unknown as Stale<T>
+    shop.collision = { differ, collide, keepBoth: () => put(merged, stands), keepMine: () => put(value, stands) }
   }
+}
+
+interface Stale<T> {
+  merged: T
+  differ: string[]
+  collide: string[]
+  version: number
 }
 
 export const stationPath = (station: string): string => (station === 'closed' ? '/learn' : `/${station}`)

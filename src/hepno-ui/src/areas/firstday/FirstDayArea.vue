@@ -5,6 +5,7 @@ import { api, ask, makeId } from '../../api/client'
 import { num, text, type Field } from '../../kit/fields'
 import ThingEditor from '../../kit/ThingEditor.vue'
 import { attempt, beginAsk } from '../../shell/state'
+import { freshPress } from '../floor/fields'
 import { shopFields, weekFields, type Numbers } from '../numbers/fields'
 import { numbersStore } from '../numbers/store'
 
@@ -32,7 +33,7 @@ const fields = computed<Field<FirstDay>[]>(() => [
 ])
 onMounted(() => attempt(() => store.load()))
 
-async function save(first: FirstDay): Promise<boolean> {
+async function save(first: FirstDay, version: number): Promise<boolean> {
   const { pressName, pressKind, platenWidth, platenDepth, ...numbers } = first
   const id = makeId()
   // the press first: a refusal there leaves the set-up open with everything typed
@@ -41,30 +42,17 @@ async function save(first: FirstDay): Promise<boolean> {
       api.PUT('/api/presses/{id}', {
         params: { path: { id } },
         body: {
+          ...freshPress(),
           name: pressName,
           kind: pressKind,
           platenWidthIn: platenWidth,
           platenHeightIn: platenDepth,
-          warmUpMinutes: 15,
-          riseFPerMinute: 20,
-          dropFPerMinute: 5,
-          offsetF: null,
-          equipment: {
-            priceNew: 600,
-            resale: 100,
-            usefulYears: 5,
-            productiveHoursAYear: 600,
-            powerKw: 1.8,
-            dutyShare: 0.35,
-            upkeepPerHour: 0.12,
-          },
-          cautions:
-            'The platen burns: gloves, and hands clear. Never leave it closed. Into the wall socket. The maker’s manual decides.',
+          equipment: { ...freshPress().equipment, priceNew: 600, resale: 100 },
         },
       }),
     )
   })
-  if (!done || !(await store.save(numbers))) return false
+  if (!done || !(await store.save(numbers, version))) return false
   await attempt(async () => {
     const order = await beginAsk()
     await router.push({ path: '/ask', query: { begin: order } })
@@ -78,7 +66,14 @@ async function save(first: FirstDay): Promise<boolean> {
     <h1>The first day</h1>
     <p class="quiet">Five minutes. Every figure can be changed later under Numbers and Floor. Then the first ask.</p>
     <div class="drawing">
-      <ThingEditor v-if="value" :value="value" :fields="fields" :save="save" title="The first day" />
+      <ThingEditor
+        v-if="value"
+        :value="value"
+        :version="store.kept.value!.version"
+        :fields="fields"
+        :save="save"
+        title="The first day"
+      />
       <p class="note">
         A price needs three more things when you come to them: a style and a film or vinyl on the Shelf, and the maker's
         recipe on the Floor.

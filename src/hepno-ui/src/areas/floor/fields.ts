@@ -30,6 +30,46 @@ const hourFields = <T extends { equipment: Equipment }>(): Field<T>[] => [
   machine('Upkeep an hour', 'upkeepPerHour'),
 ]
 
+export const freshPress = (): Omit<Press, 'id'> => ({
+  name: '',
+  kind: 'clamshell',
+  platenWidthIn: 16,
+  platenHeightIn: 20,
+  warmUpMinutes: 15,
+  riseFPerMinute: 20,
+  dropFPerMinute: 5,
+  offsetF: null,
+  equipment: {
+    priceNew: 0,
+    resale: 0,
+    usefulYears: 5,
+    productiveHoursAYear: 600,
+    powerKw: 1.8,
+    dutyShare: 0.35,
+    upkeepPerHour: 0.12,
+  },
+  cautions:
+    'The platen burns: gloves, and hands clear. Never leave it closed. Into the wall socket. The maker’s manual decides.',
+})
+
+export const freshRecipe = (productId: string, today: string): Omit<Recipe, 'id'> => ({
+  productId,
+  revision: '',
+  fabric: 'cotton',
+  temperatureF: 310,
+  dwellSeconds: 15,
+  dwellSlackSeconds: 3,
+  pressure: 'medium',
+  prePressSeconds: 5,
+  peel: 'cold',
+  peelAfterSeconds: 60,
+  secondPressSeconds: 8,
+  side: 'film up, right-reading',
+  source: 'assumed',
+  asOf: today,
+  caution: 'Spot-test first.',
+})
+
 export const pressFields: Field<Press>[] = [
   text('Name', 'name'),
   choice('Kind', 'kind', {

@@ -159,8 +159,9 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
                 <path :d="`M${(m.plannedMinutes / longest) * 220} 0v20`" stroke="var(--ink)" stroke-width="3" />
               </svg>
               <span
-                ><b>{{ duration(m.recordedMinutes * 60) }}</b>
-                <span class="small quiet">{{
+                ><b>{{ duration(m.recordedMinutes * 60) }}</b
+                >{{ ' '
+                }}<span class="small quiet">{{
                   m.recorded ? `planned ${duration(m.plannedMinutes * 60)}` : 'as planned: nothing records it yet'
                 }}</span></span
               >

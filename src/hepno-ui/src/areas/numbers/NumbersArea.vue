@@ -59,12 +59,30 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
         Hands are charged <b>attended</b>.
       </p>
       <h2 class="head">Money and minutes</h2>
-      <ThingEditor :value="n" :fields="moneyFields" :save="store.save" title="Money and minutes" />
+      <ThingEditor
+        :value="n"
+        :version="store.kept.value!.version"
+        :fields="moneyFields"
+        :save="store.save"
+        title="Money and minutes"
+      />
       <p class="note quiet">Tax is yours to set with your adviser; Hepno only adds it up.</p>
       <h2 class="head">Open hours</h2>
-      <ThingEditor :value="n" :fields="weekFields" :save="store.save" title="Open hours" />
+      <ThingEditor
+        :value="n"
+        :version="store.kept.value!.version"
+        :fields="weekFields"
+        :save="store.save"
+        title="Open hours"
+      />
       <h2 class="head">The shop and how it writes</h2>
-      <ThingEditor :value="n" :fields="shopFields" :save="store.save" title="The shop and how it writes" />
+      <ThingEditor
+        :value="n"
+        :version="store.kept.value!.version"
+        :fields="shopFields"
+        :save="store.save"
+        title="The shop and how it writes"
+      />
       <h2 class="head">Devices</h2>
       <Devices />
       <p class="note quiet">

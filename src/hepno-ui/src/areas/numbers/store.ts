@@ -1,6 +1,6 @@
 import { ref } from 'vue'
-import { api, ask, Refusal, seen } from '../../api/client'
-import { attempt, refresh, shop } from '../../shell/state'
+import { api, ask, seen } from '../../api/client'
+import { attempt, keepOrOffer, refresh, shop } from '../../shell/state'
 import type { Numbers } from './fields'
 
 /** The shop's numbers with the version they stand at. */
@@ -10,32 +10,14 @@ export function numbersStore() {
     const { value, version } = await ask(api.GET('/api/numbers'))
     if (value) kept.value = { value, version }
   }
-  async function save(value: Numbers): Promise<boolean> {
+  async function save(value: Numbers, version: number): Promise<boolean> {
     const send = async (what: Numbers, at: number) => {
       await ask(api.PUT('/api/numbers', { body: what, ...seen(at) }))
-      shop.collision = null
       await load()
       await refresh()
+      shop.said = 'Saved. Every price uses it from now on; sent quotes keep theirs.'
     }
-    return attempt(async () => {
-      try {
-        await send(value, kept.value?.version ?? 0)
-      } catch (refused) {
-        if (!(refused instanceof Refusal) || !refused.more.merged) throw refused
-        const { merged, differ, collide, version } = refused.more as {
-          merged: Numbers
-          differ: string[]
-          collide: string[]
-          version: number
-        }
-        shop.collision = {
-          differ,
-          collide,
-          keepBoth: () => send(merged, version),
-          keepMine: () => send(value, version),
-        }
-      }
-    }, 'Saved. Every price uses it from now on; sent quotes keep theirs.')
+    return attempt(() => keepOrOffer(send, value, version))
   }
   return { kept, load, save }
 }

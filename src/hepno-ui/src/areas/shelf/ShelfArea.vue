@@ -1,21 +1,19 @@
 <script setup lang="ts">
-import { onMounted, onUnmounted, ref } from 'vue'
-import { api, ask, makeId, type Schemas, seen } from '../../api/client'
+import { onMounted, onUnmounted } from 'vue'
+import { api, ask, type Schemas, seen } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
 import Garment from '../../kit/Garment.vue'
 import Keys from '../../kit/Keys.vue'
 import { length, money } from '../../kit/shown'
-import ThingEditor from '../../kit/ThingEditor.vue'
 import { things } from '../../kit/things'
 import { onChange } from '../../shell/live'
 import { attempt, format, refresh } from '../../shell/state'
-import { filmFields, freshScreen, screenFields, styleFields, vinylFields } from './fields'
+import { filmFields, freshScreen, freshStyle, screenFields, styleFields, vinylFields } from './fields'
 
 const styles = things<Schemas['Style']>('styles')
 const films = things<Schemas['TransferPriceList']>('films')
 const vinyls = things<Schemas['VinylFilm']>('vinyls')
 const screens = things<Schemas['ScreenTransferList']>('screens')
-const open = ref('')
 const load = () =>
   attempt(async () => void (await Promise.all([styles.load(), films.load(), vinyls.load(), screens.load()])))
 let stop = () => {}
@@ -25,28 +23,6 @@ onMounted(() => {
 })
 onUnmounted(() => stop())
 
-function add(): void {
-  const id = makeId()
-  styles.all.value.push({
-    version: 0,
-    value: {
-      id,
-      name: '',
-      supplier: '',
-      kind: 'tee',
-      fabric: [{ fibre: 'cotton', percent: 100 }],
-      weightGsm: 160,
-      heatCeilingF: 350,
-      unitPrice: 0,
-      freightPerOrder: 0,
-      leadDays: 2,
-      colourways: [],
-      sizes: ['S', 'M', 'L', 'XL'].map((name) => ({ name, surcharge: 0 })),
-      retired: false,
-    },
-  })
-  open.value = id
-}
 async function retire(kept: { value: Schemas['Style']; version: number }): Promise<void> {
   await attempt(async () => {
     await ask(api.DELETE('/api/styles/{id}', { params: { path: { id: kept.value.id } }, ...seen(kept.version) }))
@@ -55,54 +31,53 @@ async function retire(kept: { value: Schemas['Style']; version: number }): Promi
 }
 const lowest = (s: Schemas['ScreenSheet']) => Math.min(...s.prices.flatMap((p) => p.breaks.map((b) => b.price)))
 const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
-const toggle = (id: string) => (open.value = open.value === id ? '' : id)
 </script>
 
 <template>
   <div class="area">
     <h1>The shelf</h1>
     <div class="drawing">
-      <section>
-        <h2 class="head">Blanks <button class="plain-button" @click="add">Add a style</button></h2>
-        <p v-if="styles.all.value.length === 0" class="frame">One bare board. Add the style you sell most.</p>
-        <div v-for="s in styles.all.value.filter((k) => !k.value.retired)" :key="s.value.id" class="board">
-          <button class="face" :aria-expanded="open === s.value.id" @click="toggle(s.value.id)">
-            <span class="rail"
-              ><Garment
-                v-for="c in s.value.colourways.slice(0, 4)"
-                :key="c.id"
-                :kind="s.value.kind"
-                :hex="c.hex"
-                :placements="[]"
-                class="hang"
-            /></span>
-            <span
-              ><b>{{ s.value.name || 'new style' }}</b>
-              <span class="quiet small"
-                >{{ s.value.fabric.map((x) => `${x.percent}% ${x.fibre}`).join(', ') }}, {{ s.value.weightGsm }} g;
-                {{ s.value.colourways.map((c) => c.name.toLowerCase()).join(', ') }}</span
-              ></span
-            >
-            <span class="small">{{
-              s.value.sizes.map((z) => (z.surcharge ? `${z.name} +${z.surcharge}` : z.name)).join(' ')
-            }}</span>
-            <span class="fig"
-              ><b>{{ money(s.value.unitPrice, format()) }}</b>
-              <span class="small quiet">{{ s.value.supplier }}, {{ days(s.value.leadDays) }}</span></span
-            >
-          </button>
-          <ThingEditor
-            v-if="open === s.value.id"
-            :value="s.value"
-            :fields="styleFields"
-            :save="styles.save"
-            :title="s.value.name"
-            ><button v-if="s.version > 0" class="plain-button" type="button" @click="retire(s)">
-              Take off the Shelf
-            </button></ThingEditor
+      <Boards
+        title="Blanks"
+        add="Add a style"
+        columns="160px minmax(0, 1.4fr) minmax(0, 1fr) 210px"
+        :kept="styles.all.value.filter((k) => !k.value.retired)"
+        :fields="styleFields"
+        :save="styles.save"
+        :fresh="freshStyle"
+        :named="(s) => s.name"
+      >
+        <template #face="{ value: s }">
+          <span class="rail"
+            ><Garment
+              v-for="c in s.colourways.slice(0, 4)"
+              :key="c.id"
+              :kind="s.kind"
+              :hex="c.hex"
+              :placements="[]"
+              class="hang"
+          /></span>
+          <span
+            ><b>{{ s.name }}</b
+            >{{ ' '
+            }}<span class="quiet small"
+              >{{ s.fabric.map((x) => `${x.percent}% ${x.fibre}`).join(', ') }}, {{ s.weightGsm }} g;
+              {{ s.colourways.map((c) => c.name.toLowerCase()).join(', ') }}</span
+            ></span
           >
-        </div>
-      </section>
+          <span class="small">{{
+            s.sizes.map((z) => (z.surcharge ? `${z.name} +${z.surcharge}` : z.name)).join(' ')
+          }}</span>
+          <span class="fig"
+            ><b>{{ money(s.unitPrice, format()) }}</b
+            >{{ ' ' }}<span class="small quiet">{{ s.supplier }}, {{ days(s.leadDays) }}</span></span
+          >
+        </template>
+        <template #deeds="{ kept }">
+          <button class="plain-button" type="button" @click="retire(kept)">Take off the Shelf</button>
+        </template>
+        <template #none>One bare board. Add the style you sell most.</template>
+      </Boards>
       <Boards
         title="Film, bought in"
         add="Add a film price list"
@@ -114,7 +89,8 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
       >
         <template #face="{ value: x }">
           <span
-            ><b>{{ x.product }}</b> <span class="quiet small">{{ x.supplier }}</span></span
+            ><b>{{ x.product }}</b
+            >{{ ' ' }}<span class="quiet small">{{ x.supplier }}</span></span
           >
           <span class="small">{{
             x.sizes.map((s) => `${s.name} ${money(s.breaks[0]?.price ?? 0, format())}`).join(' · ')
@@ -134,7 +110,8 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
       >
         <template #face="{ value: x }">
           <span
-            ><b>{{ x.product }}</b> <span class="quiet small">{{ x.supplier }}</span></span
+            ><b>{{ x.product }}</b
+            >{{ ' ' }}<span class="quiet small">{{ x.supplier }}</span></span
           >
           <span class="small">{{
             x.sheets
@@ -169,14 +146,15 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
       >
         <template #face="{ value: x }">
           <span
-            ><b>{{ x.product }}</b> <span class="quiet small">{{ x.supplier }}</span></span
+            ><b>{{ x.product }}</b
+            >{{ ' ' }}<span class="quiet small">{{ x.supplier }}</span></span
           >
           <span class="small"
             >{{ length(x.usableWidthIn, format()) }} usable, margin {{ length(x.weedingMarginIn, format()) }}</span
           >
           <span class="fig"
-            ><b>{{ money(x.pricePerFoot, format()) }}</b>
-            <span class="small quiet">a foot, {{ days(x.leadDays) }}</span></span
+            ><b>{{ money(x.pricePerFoot, format()) }}</b
+            >{{ ' ' }}<span class="small quiet">a foot, {{ days(x.leadDays) }}</span></span
           >
         </template>
         <template #none>No vinyl yet.</template>
@@ -194,28 +172,6 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  align-items: center;
-  gap: 16px;
-  border-bottom: 2.5px solid var(--ink);
-  padding: 14px 0 6px;
-}
-.head .plain-button {
-  padding: 3px 10px;
-  font-size: 13px;
-}
-.board {
-  border-bottom: 1px solid var(--rule-strong);
-}
-.face {
-  display: grid;
-  grid-template-columns: 160px minmax(0, 1.4fr) minmax(0, 1fr) 210px;
-  gap: 14px;
-  align-items: center;
-  width: 100%;
-  padding: 8px 0;
-}
 .rail {
   display: flex;
   gap: 4px;
@@ -223,10 +179,5 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
 .hang {
   width: 38px;
   height: 38px;
-}
-.frame {
-  border: 1.5px dashed var(--rule-strong);
-  padding: 30px;
-  text-align: center;
 }
 </style>

@@ -15,6 +15,21 @@ const rows = (t: string) =>
 const fibres = ['cotton', 'polyester', 'viscose', 'nylon', 'elastane', 'other']
 const classes = ['white', 'pale', 'mid', 'dark']
 
+export const freshStyle = (): Omit<Style, 'id'> => ({
+  name: '',
+  supplier: '',
+  kind: 'tee',
+  fabric: [{ fibre: 'cotton', percent: 100 }],
+  weightGsm: 160,
+  heatCeilingF: 350,
+  unitPrice: 0,
+  freightPerOrder: 0,
+  leadDays: 2,
+  colourways: [],
+  sizes: ['S', 'M', 'L', 'XL'].map((name) => ({ name, surcharge: 0 })),
+  retired: false,
+})
+
 export const styleFields: Field<Style>[] = [
   text('Name', 'name'),
   text('Supplier', 'supplier'),

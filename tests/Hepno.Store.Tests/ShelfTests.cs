@@ -1,0 +1,137 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Hepno.Core.Blanks;
+using Hepno.Core.Costing;
+using Hepno.Core.Materials;
+using Hepno.Core.Measures;
+using Hepno.Core.Recipes;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Store.Tests;
+
+/// <summary>What the shop keeps comes back as it was kept, and its earlier state with it.</summary>
+public sealed class ShelfTests : IDisposable
+{
+    private static readonly Deed Deed = new("kept", "tests", new DateTime(2026, 6, 1, 9, 0, 0, DateTimeKind.Utc));
+    private static readonly EquipmentHour Machine = new(1450.123456m, 250, 5, 600, 1.8, 0.35, 0.12m);
+
+    private static readonly JsonSerializerOptions Plain = new() { Converters = { new SameScale() } };
+
+    private readonly string folder = Directory.CreateTempSubdirectory("hepno-shelf-").FullName;
+
+    public void Dispose() => Directory.Delete(folder, recursive: true);
+
+    private Db Open()
+    {
+        var db = new Db(folder);
+        db.Open();
+        return db;
+    }
+
+    private static void Returns<T>(Db db, Aggregate<T> aggregate, string id, T first, T second)
+        where T : class
+    {
+        static string Text(T? value) => JsonSerializer.Serialize(value, Plain);
+        Assert.Equal(1, db.Write(c => aggregate.Put(c, first, 0, Deed)));
+        Assert.Equal(Text(first), Text(db.Read(c => aggregate.Get(c, id))?.Value));
+        Assert.Throws<StaleException>(() => db.Write(c => aggregate.Put(c, second, 0, Deed)));
+        Assert.Equal(2, db.Write(c => aggregate.Put(c, second, 1, Deed)));
+        Assert.Equal(Text(second), Text(db.Read(c => aggregate.All(c)).Single(v => Text(v.Value) == Text(second)).Value));
+        Assert.Equal(Text(first), Text(db.Read(c => aggregate.At(c, id, 1))));
+        Assert.Equal(3, db.Write(c => UndoStore.Undo(c, "tests", Deed.At)).Version);
+        Assert.Equal(Text(first), Text(db.Read(c => aggregate.Get(c, id))?.Value));
+    }
+
+    [Fact]
+    public void Everything_on_the_shelf_and_the_floor_comes_back_as_it_was_kept()
+    {
+        using var db = Open();
+        var style = new Style("s", "Tee", "Mill", GarmentKind.Tee, [new(Fibre.Cotton, 55), new(Fibre.Polyester, 45)], 150.5, 330, 3.40m, 12m, 1, [new("n", "Navy", "#2b3b5e", ColourClass.Dark)], [new("M", 0), new("2XL", 1.80m)], false);
+        Returns(db, Aggregates.Styles, "s", style, style with { Sizes = [new("XS", 0.000001m)], Colourways = [], Retired = true });
+        var film = new TransferPriceList("f", "Ferrow", "Film", [new("4 × 4", 4, 4, [new(1, 1m), new(25, 0.8m)]), new("11", 11, 11, [new(1, 3m)])], 9m, 2);
+        Returns(db, Aggregates.Films, "f", film, film with { Sizes = [film.Sizes[1]], LeadDays = 9 });
+        var vinyl = new VinylFilm("v", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2);
+        Returns(db, Aggregates.Vinyls, "v", vinyl, vinyl with { PricePerFoot = 3.333333m });
+        var screens = new ScreenTransferList("x", "Marram", "Hot peel", ScreenFormula.SoftSplit, [new("A", 5, 6, [new(1, [new(12, 1.3m), new(36, 0.9m)]), new(2, [new(12, 1.8m)])]), new("B", 11, 13, [new(1, [new(12, 2m)])])], 14m, true, 12, 10m, 6);
+        Returns(db, Aggregates.Screens, "x", screens, screens with { Formula = ScreenFormula.Stretch, CountsWhite = false, Sheets = [screens.Sheets[1]] });
+        var filmPrinter = new FilmPrinter("p", "Skua", 13, 0.25, 11, 0.011, 0.16m, 0.014, 0.14m, true, 0.0042m, 0.016, 0.028m, 18, 0.05m, 35, FilmCure.Oven, Machine, "hot");
+        Returns(db, Aggregates.FilmPrinters, "p", filmPrinter, filmPrinter with { Cure = FilmCure.HoverPress, WhiteOnLight = false });
+        var dyePrinter = new DyePrinter("d", "Plover", 32, 0.010, 0.21m, 13, 19, 0.25, 0.28m, 8, 0.009m, 0.05m, Machine, "");
+        Returns(db, Aggregates.DyePrinters, "d", dyePrinter, dyePrinter with { SheetPrice = 0.31m });
+        var press = new Press("g", "Gannet", "swing-away", 16, 20, 15, 20, 5, -5, Machine, "hot");
+        Returns(db, Aggregates.Presses, "g", press, press with { OffsetF = null });
+        var recipe = new Recipe("r", "f", "1", RecipeFabric.Cotton, 310, 15, 3, "medium", 5, Peel.Cold, 60, 8, "up", RecipeSource.Maker, new(2026, 6, 1), "");
+        Returns(db, Aggregates.Recipes, "r", recipe, recipe with { Source = RecipeSource.OwnTest, AsOf = new(2026, 7, 1) });
+        Returns(db, Aggregates.Numbers, "1", ShopNumbers.Default, ShopNumbers.Default with { Wage = 19.999999m, Paper = "a4", Format = FigureFormat.Default with { DecimalMark = ",", GroupMark = "." } });
+    }
+
+    [Fact]
+    public void A_database_of_the_first_version_is_brought_up_to_date_and_a_copy_of_it_kept()
+    {
+        var at = new DirectoryInfo(AppContext.BaseDirectory);
+        while (!File.Exists(Path.Combine(at!.FullName, "Hepno.slnx")))
+        {
+            at = at.Parent;
+        }
+        var first = File.ReadAllText(Path.Combine(at.FullName, "src", "Hepno.Store", "Migrations", "0001-first.sql"));
+        using (var old = new SqliteConnection($"Data Source={Db.File(folder)};Pooling=False"))
+        {
+            old.Open();
+            using var command = old.CreateCommand();
+            command.CommandText = $"{first}; PRAGMA user_version = 1; INSERT INTO customer (id, version, name, contact, search) VALUES ('a', 1, 'Ansel', '', 'ansel')";
+            command.ExecuteNonQuery();
+        }
+        using var db = Open();
+        Assert.Equal("Ansel", db.Read(c => Aggregates.Customers.Get(c, "a"))!.Value.Name);
+        Assert.Empty(db.Read(c => Aggregates.Screens.All(c)));
+        Assert.Single(Directory.GetFiles(Path.Combine(folder, "backups"), "before-0002-*.db"));
+    }
+
+    [Fact]
+    public void A_device_is_known_by_the_hash_of_what_it_shows_until_it_is_shut_out()
+    {
+        using var db = Open();
+        db.Write(c =>
+        {
+            PairedDeviceStore.Add(c, new("t", "Tablet", Deed.At, false), "hash");
+            return 0;
+        });
+        Assert.Equal("Tablet", db.Read(c => PairedDeviceStore.Admitted(c, "hash"))!.Name);
+        Assert.Null(db.Read(c => PairedDeviceStore.Admitted(c, "another")));
+        Assert.True(db.Write(c => PairedDeviceStore.ShutOut(c, "t", Deed.At)));
+        Assert.False(db.Write(c => PairedDeviceStore.ShutOut(c, "nobody", Deed.At)));
+        Assert.Null(db.Read(c => PairedDeviceStore.Admitted(c, "hash")));
+        Assert.True(db.Read(c => PairedDeviceStore.All(c)).Single().ShutOut);
+    }
+
+    [Fact]
+    public void The_last_change_of_a_kind_is_noticed_and_a_rolled_back_one_is_not()
+    {
+        using var db = Open();
+        long Last() => db.Read(c => ChangeStore.LastOf(c, ["vinyl", "film"]));
+        Assert.Equal(0, Last());
+        db.Write(c => Aggregates.Customers.Put(c, new("a", "A", ""), 0, Deed));
+        Assert.Equal(0, Last());
+        var vinyl = new VinylFilm("v", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2);
+        db.Write(c => Aggregates.Vinyls.Put(c, vinyl, 0, Deed));
+        var seen = Last();
+        Assert.True(seen > 0);
+        Assert.Throws<InvalidOperationException>(() => db.Write<int>(c =>
+        {
+            Aggregates.Vinyls.Put(c, vinyl with { PricePerFoot = 9 }, 1, Deed);
+            Assert.True(db.Writing);
+            throw new InvalidOperationException();
+        }));
+        Assert.False(db.Writing);
+        Assert.Equal(seen, Last());
+        Assert.Equal(3.10m, db.Read(c => Aggregates.Vinyls.Get(c, "v"))!.Value.PricePerFoot);
+    }
+
+    /// <summary>3.40 and 3.4 are the same money.</summary>
+    private sealed class SameScale : JsonConverter<decimal>
+    {
+        public override decimal Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) => reader.GetDecimal();
+
+        public override void Write(Utf8JsonWriter writer, decimal value, JsonSerializerOptions options) => writer.WriteNumberValue(value / 1.000000000000000000000000000000m);
+    }
+}

@@ -1,0 +1,10 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect } from './server.ts'
+
+/** Nothing that keeps somebody from using the screen. */
+export async function clean(page: Page): Promise<void> {
+  const found = await new AxeBuilder({ page }).analyze()
+  const serious = found.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical')
+  expect(serious.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([])
+}

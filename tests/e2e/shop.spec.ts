@@ -1,0 +1,166 @@
+import type { Page } from '@playwright/test'
+import { clean } from './axe.ts'
+import { expect, test } from './server.ts'
+
+/** What the shop keeps, as its owner types it. */
+
+const fill = async (page: Page, form: string, fields: Record<string, string>) => {
+  const editor = page.getByRole('form', { name: form, exact: true })
+  for (const [label, value] of Object.entries(fields)) await editor.getByLabel(label, { exact: true }).fill(value)
+  return editor
+}
+
+const sheets = 'Sheets, a line each: name; width x height in; colours; from: price, from: price'
+
+test('a price list typed on the Shelf becomes a way to do the order', async ({ page }) => {
+  await page.goto('/shelf')
+  await page.getByRole('button', { name: 'Add a transfer price list' }).click()
+  const editor = await fill(page, 'Add a transfer price list', {
+    Supplier: 'Samphire',
+    'Set-up, each colour': '4+5',
+    [sheets]: '11 × 13; 11 x 13; two; 12: 1.10',
+  })
+  const transfer = editor.getByLabel('Transfer', { exact: true })
+  await transfer.fill('Quick transfer')
+  await editor.getByRole('button', { name: 'Save' }).click()
+  // a line that cannot be read names itself, and nothing typed is lost
+  await expect(editor.getByRole('alert')).toContainText('"11 × 13; 11 x 13; two; 12: 1.10" is not like')
+  await expect(transfer).toHaveValue('Quick transfer')
+  await editor.getByLabel(sheets).fill('11 × 13; 11 x 13; 1; 12: 1.10, 36: 0.80\n11 × 13; 11 x 13; 2; 12: 1.50')
+  await editor.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByRole('button', { name: /Quick transfer Samphire/ })).toContainText('a colour $9.00')
+  await clean(page)
+
+  // it needs the maker's sheet before it can be pressed
+  await page.goto('/floor')
+  await page.getByRole('button', { name: 'Add a recipe' }).click()
+  const recipe = page.getByRole('form', { name: 'Add a recipe' })
+  await recipe.getByLabel('Product').selectOption({ label: 'Samphire Quick transfer' })
+  await recipe.getByLabel('Temperature, °F').fill('40')
+  await recipe.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('40 °F is outside 200 to 450').first()).toBeVisible()
+  await recipe.getByLabel('Temperature, °F').fill('360')
+  await recipe.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByRole('button', { name: /Samphire Quick transfer on cotton/ })).toBeVisible()
+  await clean(page)
+  const kept = (await (await page.request.get('/api/screens')).json()) as {
+    value: { product: string; sheets: unknown[] }
+  }[]
+  expect(kept.find((k) => k.value.product === 'Quick transfer')?.value.sheets).toHaveLength(1)
+})
+
+test('a printer is added on the Floor and every figure of it comes back', async ({ page }) => {
+  await page.goto('/floor')
+  await page.getByRole('button', { name: 'Add a dye printer' }).click()
+  const editor = await fill(page, 'Add a dye printer', {
+    'A sheet': '0.31',
+    'Ink, a ml': '0.19',
+    'Heats, % of the time': '45',
+  })
+  await editor.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('The dye printer has no name.').first()).toBeVisible()
+  await editor.getByLabel('Name', { exact: true }).fill('Whimbrel')
+  await editor.getByRole('button', { name: 'Save' }).click()
+  await page.getByRole('button', { name: /^Whimbrel/ }).click()
+  const again = page.getByRole('form', { name: 'Whimbrel' })
+  await expect(again.getByLabel('A sheet', { exact: true })).toHaveValue('0.31')
+  await expect(again.getByLabel('Heats, % of the time')).toHaveValue('45')
+  // Esc puts back what was kept
+  await again.getByLabel('A sheet', { exact: true }).fill('9')
+  await page.keyboard.press('Escape')
+  await expect(again.getByLabel('A sheet', { exact: true })).toHaveValue('0.31')
+  await clean(page)
+})
+
+test('a style in use stays, an unused one comes off the Shelf and back', async ({ page }) => {
+  await page.goto('/shelf')
+  await page.getByRole('button', { name: /Brae 180/ }).click()
+  await page.getByRole('button', { name: 'Take off the Shelf' }).click()
+  await expect(page.getByText(/Brae 180 is in use by T-201/).first()).toBeVisible()
+  await page.getByRole('button', { name: /Brae 180/ }).click()
+  await page.getByRole('button', { name: /Sprint 140/ }).click()
+  await page.getByRole('button', { name: 'Take off the Shelf' }).click()
+  await expect(page.getByRole('button', { name: /Sprint 140/ })).toHaveCount(0)
+  await page.keyboard.press('z')
+  await expect(page.getByRole('button', { name: /Sprint 140/ })).toBeVisible()
+})
+
+test('two devices change the numbers: what does not collide is kept with one key, what collides is chosen', async ({
+  browser,
+  page,
+  server,
+}) => {
+  const other = await (await browser.newContext()).newPage()
+  for (const p of [page, other]) {
+    await p.goto(`${server.url}/numbers`)
+    await expect(p.getByLabel('Wage, an hour')).toBeVisible()
+  }
+  const money = (p: Page) => p.getByRole('form', { name: 'Money and minutes' })
+  const wage = (p: Page) => money(p).getByLabel('Wage, an hour')
+  // both have begun to type before either saves, so neither sees the other's change
+  await wage(page).fill('21')
+  await money(other).getByLabel('Bag, label, card').fill('0.33')
+  await money(other).getByRole('button', { name: 'Save' }).click()
+  await expect(money(other).getByRole('button', { name: 'Saved' })).toBeVisible()
+  await money(page).getByRole('button', { name: 'Save' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Changed on another device too' })
+  await expect(dialog).toContainText('packingPerPiece')
+  await clean(page)
+  await dialog.getByRole('button', { name: 'Keep both changes' }).click()
+  await expect(dialog).toBeHidden()
+  const kept = (await (await page.request.get('/api/numbers')).json()) as {
+    value: { wage: number; packingPerPiece: number }
+  }
+  expect(kept.value).toMatchObject({ wage: 21, packingPerPiece: 0.33 })
+
+  await wage(page).fill('23')
+  await wage(other).fill('24')
+  await money(other).getByRole('button', { name: 'Save' }).click()
+  await expect(money(other).getByRole('button', { name: 'Saved' })).toBeVisible()
+  await money(page).getByRole('button', { name: 'Save' }).click()
+  await expect(dialog).toContainText('Both changed: wage')
+  await dialog.getByRole('button', { name: 'Mine stands' }).click()
+  await expect(dialog).toBeHidden()
+  expect(((await (await page.request.get('/api/numbers')).json()) as { value: { wage: number } }).value.wage).toBe(23)
+})
+
+test('an order is found by number and by part of a name, by keyboard alone', async ({ page }) => {
+  await page.goto('/ask')
+  await expect(page.getByLabel('Order in hand')).toContainText('T-2')
+  await page.keyboard.press('/')
+  const find = page.getByRole('dialog', { name: 'Find an order' })
+  await expect(find.getByLabel('Number or customer')).toBeFocused()
+  await page.keyboard.type('lowe')
+  await expect(find.getByRole('listitem')).toHaveCount(1)
+  await expect(find.getByRole('listitem')).toContainText('Northmoor Choir')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/\/quote$/)
+  await expect(page.getByLabel('Order in hand')).toContainText('T-204')
+  await page.keyboard.press('/')
+  await page.keyboard.type('nobody at all')
+  await expect(find.getByRole('listitem')).toHaveCount(0)
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog', { name: 'All keys' })).toBeVisible()
+  await clean(page)
+})
+
+test.describe('a new shop', () => {
+  test.use({ empty: true })
+  test('the first day asks what nobody can price without', async ({ page }) => {
+    await page.goto('/')
+    await expect(page.getByRole('heading', { name: 'The first day' })).toBeVisible()
+    await clean(page)
+    const form = page.getByRole('form', { name: 'The first day' })
+    await form.getByLabel('Shop', { exact: true }).fill('Kelp & Twine')
+    await form.getByLabel('Your wage, an hour').fill('twelve')
+    await form.getByRole('button', { name: 'Save' }).click()
+    await expect(form.getByRole('alert')).toHaveText('Your wage, an hour: "twelve" is not a number.')
+    await form.getByLabel('Your wage, an hour').fill('17.50')
+    await form.getByRole('button', { name: 'Save' }).click()
+    await expect(page).toHaveURL(/\/ask/)
+    const numbers = (await (await page.request.get('/api/numbers')).json()) as { value: object }
+    expect(numbers.value).toMatchObject({ shopName: 'Kelp & Twine', wage: 17.5 })
+    expect((await (await page.request.get('/api/presses')).json()) as unknown[]).toHaveLength(1)
+  })
+})
