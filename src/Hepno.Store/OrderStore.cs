@@ -1,4 +1,5 @@
 using Hepno.Core.Orders;
+using Hepno.Core.Pricing;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store;
@@ -40,9 +41,9 @@ public static class OrderStore
         return connection.Query($"SELECT * FROM orders WHERE {where} ORDER BY number", r =>
         {
             var id = r.Text("id");
-            var ask = new Ask(r.TextOrNull("customer_id"), r.TextOrNull("style_id"), r.TextOrNull("colourway_id"), [.. sizes[id]], [.. placements[id]], r.DayOrNull("due_date"), r.TimeOrNull("due_time"), r.MoneyOrNull("mark_micros"), r.TextOrNull("note"));
+            var ask = new Ask(r.TextOrNull("customer_id"), r.TextOrNull("style_id"), r.TextOrNull("colourway_id"), [.. sizes[id]], [.. placements[id]], r.DayOrNull("due_date"), r.TimeOrNull("due_time"), r.MoneyOrNull("mark_micros"), r.TextOrNull("note"), r.Word<Channel>("channel"));
             var facts = new OrderFacts(
-                r.TextOrNull("decision_method") is { } method ? new Decision(method, r.Utc("decision_at")) : null, r.UtcOrNull("laid_out_at"),
+                r.TextOrNull("decision_method") is { } method ? new Decision(method, r.Utc("decision_at"), r.MoneyOrNull("decision_price_micros")) : null, r.UtcOrNull("laid_out_at"),
                 r.TextOrNull("approved_by") is { } by ? new Approval(by, r.Utc("approved_at")) : null,
                 r.UtcOrNull("deposit_at") is { } at ? new Deposit(r.Money("deposit_micros"), r.TextOrNull("deposit_override"), at) : null, [.. items[id]], r.UtcOrNull("run_started_at"), [.. counted[id]],
                 r.TextOrNull("handed_to") is { } to ? new HandOver(to, r.Utc("handed_at")) : null, r.UtcOrNull("closed_at"));
@@ -53,8 +54,8 @@ public static class OrderStore
     private static void Write(SqliteConnection connection, Order o, long version)
     {
         var (ask, facts) = (o.Ask, o.Facts);
-        connection.Put("orders", 1, ("id", o.Id), ("version", version), ("number", o.Number), ("customer_id", ask.CustomerId), ("style_id", ask.StyleId), ("colourway_id", ask.ColourwayId), ("due_date", ask.DueDate), ("due_time", ask.DueTime), ("mark_micros", ask.Mark), ("note", ask.Note),
-            ("decision_method", facts.Decision?.MethodId), ("decision_at", facts.Decision?.At), ("laid_out_at", facts.LaidOutAt), ("approved_by", facts.Approval?.By), ("approved_at", facts.Approval?.At),
+        connection.Put("orders", 1, ("id", o.Id), ("version", version), ("number", o.Number), ("customer_id", ask.CustomerId), ("style_id", ask.StyleId), ("colourway_id", ask.ColourwayId), ("due_date", ask.DueDate), ("due_time", ask.DueTime), ("mark_micros", ask.Mark), ("note", ask.Note), ("channel", ask.Channel),
+            ("decision_method", facts.Decision?.MethodId), ("decision_at", facts.Decision?.At), ("decision_price_micros", facts.Decision?.TypedPrice), ("laid_out_at", facts.LaidOutAt), ("approved_by", facts.Approval?.By), ("approved_at", facts.Approval?.At),
             ("deposit_micros", facts.Deposit?.Amount), ("deposit_override", facts.Deposit?.OverrideReason), ("deposit_at", facts.Deposit?.At), ("run_started_at", facts.RunStartedAt),
             ("handed_to", facts.HandOver?.To), ("handed_at", facts.HandOver?.At), ("closed_at", facts.ClosedAt), ("created_at", o.CreatedAt));
         connection.Replace("order_size", "order_id", o.Id, ask.Sizes, s => [("size", s.Size), ("pieces", s.Pieces)]);

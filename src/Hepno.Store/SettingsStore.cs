@@ -1,5 +1,6 @@
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
+using Hepno.Core.Pricing;
 
 namespace Hepno.Store;
 
@@ -13,19 +14,27 @@ internal static class SettingsStore
             r.Text("shop_name"), r.Text("address"), r.Text("contact"),
             new FigureFormat(r.Text("sign"), r.Flag("sign_after"), r.Text("decimal_mark"), r.Text("group_mark"), r.Int("minor_digits"), r.Flag("day_first"), r.Flag("twelve_hours"), r.Flag("metric"), r.Flag("celsius")),
             r.Text("paper"), r.Text("time_zone"), r.Money("wage_micros"), r.Money("overhead_micros"), r.Money("tariff_micros"), r.Money("consumables_micros"), r.Money("packing_micros"), r.Real("order_minutes"), r.Real("artwork_minutes"),
-            r.Money("fee_share_micros"), r.Money("fee_fixed_micros"), r.Money("tax_share_micros"), r.Money("margin_share_micros"), r.Money("minimum_charge_micros"), r.Money("rounding_step_micros"), r.Money("deposit_share_micros"),
-            r.Int("validity_days"), r.Real("slow_tenth_share"), week), r.Long("version")));
+            r.Money("fee_share_micros"), r.Money("fee_fixed_micros"), r.Money("tax_share_micros"), r.Money("minimum_charge_micros"), r.Money("rounding_step_micros"), r.Money("deposit_share_micros"),
+            r.Int("validity_days"), r.Real("slow_tenth_share"), week,
+            Policy(r, "retail", "margin_share_micros"), Policy(r, "wholesale", "wholesale_margin_micros"), r.Money("least_margin_micros"), r.Word<FeeBase>("fee_base"), r.Word<InversionRule>("inversion")), r.Long("version")));
     }, _ => "1", (connection, n, version) =>
     {
+        var (retail, wholesale) = (n.PolicyFor(Channel.Retail), n.PolicyFor(Channel.Wholesale));
         connection.Put("settings", 1, ("id", 1), ("version", version), ("shop_name", n.ShopName), ("address", n.Address), ("contact", n.Contact),
             ("sign", n.Format.Sign), ("sign_after", n.Format.SignAfter), ("decimal_mark", n.Format.DecimalMark), ("group_mark", n.Format.GroupMark), ("minor_digits", n.Format.MinorDigits),
             ("day_first", n.Format.DayFirst), ("twelve_hours", n.Format.TwelveHours), ("metric", n.Format.Metric), ("celsius", n.Format.Celsius), ("paper", n.Paper), ("time_zone", n.TimeZone),
             ("wage_micros", n.Wage), ("overhead_micros", n.OverheadPerHour), ("tariff_micros", n.TariffPerKwh), ("consumables_micros", n.ConsumablesPerStart), ("packing_micros", n.PackingPerPiece),
-            ("order_minutes", n.OrderMinutes), ("artwork_minutes", n.ArtworkMinutes), ("fee_share_micros", n.FeeShare), ("fee_fixed_micros", n.FeeFixed), ("tax_share_micros", n.TaxShare), ("margin_share_micros", n.MarginShare),
-            ("minimum_charge_micros", n.MinimumCharge), ("rounding_step_micros", n.RoundingStep), ("deposit_share_micros", n.DepositShare), ("validity_days", n.ValidityDays), ("slow_tenth_share", n.SlowTenthShare));
+            ("order_minutes", n.OrderMinutes), ("artwork_minutes", n.ArtworkMinutes), ("fee_share_micros", n.FeeShare), ("fee_fixed_micros", n.FeeFixed), ("tax_share_micros", n.TaxShare), ("margin_share_micros", retail.MarginShare),
+            ("minimum_charge_micros", n.MinimumCharge), ("rounding_step_micros", n.RoundingStep), ("deposit_share_micros", n.DepositShare), ("validity_days", n.ValidityDays), ("slow_tenth_share", n.SlowTenthShare),
+            ("retail_kind", retail.Kind), ("retail_multiple_micros", retail.Multiple), ("retail_of", retail.Of), ("retail_hour_micros", retail.PerHour),
+            ("wholesale_kind", wholesale.Kind), ("wholesale_margin_micros", wholesale.MarginShare), ("wholesale_multiple_micros", wholesale.Multiple), ("wholesale_of", wholesale.Of), ("wholesale_hour_micros", wholesale.PerHour),
+            ("least_margin_micros", n.LeastMarginShare), ("fee_base", n.FeeBase), ("inversion", n.Inversion));
         for (var day = 0; day < n.Week.Count; day++)
         {
             connection.Put("day_hours", 1, ("weekday", day), ("opens", n.Week[day].Open), ("closes", n.Week[day].Close));
         }
     });
+
+    private static PricePolicy Policy(Rows.Row r, string channel, string margin) =>
+        new(r.Word<PolicyKind>($"{channel}_kind"), r.Money(margin), r.Money($"{channel}_multiple_micros"), r.Word<MultipleBase>($"{channel}_of"), r.Money($"{channel}_hour_micros"));
 }

@@ -84,7 +84,7 @@ internal sealed class Desk(Db db, ShopClock clock)
             return null;
         }
         var wall = Clock.Wall(book.Numbers.TimeZone);
-        return Comparer.Compare(c.InHand, c.Order.Ask.Mark, c.Order.Ask.DueAt, quantity, book, Floor([.. open.Where(o => o.Order.Id != c.Order.Id)], book, wall));
+        return Comparer.Compare(c.InHand, c.Order.Ask.Mark, c.Order.Ask.DueAt, quantity, book, Floor([.. open.Where(o => o.Order.Id != c.Order.Id)], book, wall), c.Order.Facts.Decision);
     }
 
     private OrderCase Case(SqliteConnection connection, Versioned<Order> order, Customer? customer, StoredQuote? quote, IReadOnlyList<RunEvent> events, ShopBook book)
@@ -93,7 +93,7 @@ internal sealed class Desk(Db db, ShopClock clock)
         var style = book.Styles.FirstOrDefault(s => s.Id == ask.StyleId);
         var colour = style?.Colourways.FirstOrDefault(c => c.Id == ask.ColourwayId);
         var problems = style is null ? [] : ask.Placements.SelectMany((p, i) => Places.Oversize(p, i, ask.Sizes, style.Kind)).ToList();
-        var inHand = style is not null && colour is not null && ask.Pieces > 0 && ask.Placements.Count > 0 && problems.Count == 0 ? new AskInHand(style, colour, ask.Sizes, ask.Placements) : null;
+        var inHand = style is not null && colour is not null && ask.Pieces > 0 && ask.Placements.Count > 0 && problems.Count == 0 ? new AskInHand(style, colour, ask.Sizes, ask.Placements, ask.Channel) : null;
         var sent = quote is null ? null : frozen.GetOrAdd(quote.Id, _ => JsonSerializer.Deserialize<FrozenQuote>(QuoteStore.Json(connection, quote.Id), Json.Frozen)!);
         var run = sent is null ? null : RunFold.Of(ask.Sizes, sent.Band.Decorations.Count, events);
         return new(order.Value, order.Version, customer, inHand, problems, quote, sent, events, run, Stations.Of(order.Value, problems, quote is not null, sent?.Deposit ?? 0, run?.Good ?? 0));

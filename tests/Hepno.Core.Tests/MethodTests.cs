@@ -8,6 +8,7 @@ using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
+using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 
 namespace Hepno.Core.Tests;
@@ -211,7 +212,7 @@ public class MethodTests
 
     [Fact]
     public void Numbers_refuse_what_leaves_nothing_for_the_cost() =>
-        Assert.Contains((ShopNumbers.Default with { MarginShare = 0.98m }).Problems(), p => p.Code == "margin-and-fees" && p.Where == "marginShare");
+        Assert.Contains((ShopNumbers.Default with { Retail = PricePolicy.Default with { MarginShare = 0.98m } }).Problems(), p => p.Code == "margin-and-fees" && p.Where == "retail.marginShare");
 
     private static Comparison Compare(AskInHand ask, decimal? mark = null) =>
         Comparer.Compare(ask, mark, null, null, Book, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Book.Numbers.Week), Book.Presses, []));

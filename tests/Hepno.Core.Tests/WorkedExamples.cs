@@ -68,16 +68,16 @@ public class WorkedExamples
     public void Example_1_prices_and_profit()
     {
         var cost = PieceCost.Of(Example1);
-        Near4(19.8111, PricePolicies.ByMargin(cost.Cost.Value, 0.45m, Fees));
-        Near4(23.3856, PricePolicies.ByMultiple(cost.Cost.Value, 2.2m, Fees));
-        Near4(23.9444, PricePolicies.ByMultiple(cost.Materials, 3.0m, Fees));
-        Near4(13.8660, PricePolicies.ByHour(cost.Cost.Value, 40m, (double)cost.HandsSeconds.Value, Fees));
+        Near4(19.8111, PricePolicy.ByMargin(cost.Cost.Value, 0.45m, Fees));
+        Near4(23.3856, PricePolicy.ByMultiple(cost.Cost.Value, 2.2m, Fees));
+        Near4(23.9444, PricePolicy.ByMultiple(cost.Materials, 3.0m, Fees));
+        Near4(13.8660, PricePolicy.ByHour(cost.Cost.Value, 40m, (double)cost.HandsSeconds.Value, Fees));
         var at18 = Outcome.At(18m, cost, Fees, 18m);
         Near4(7.1564, at18.Profit.Value);
         Near(39.76, 0.01, (double)at18.MarginShare * 100);
         Near(91.10, 0.01, (double)at18.ProfitAnHour.Value);
         Near(109.10, 0.01, (double)at18.TakeHomeAnHour.Value);
-        Near4(17.6188, PricePolicies.OrderFees(540m, 14m, 0.08m, 0.029m, 0.30m, 1));
+        Near4(17.6188, new FeeTerms(0.029m, 0.08m).OfOrder(540m, 14m, 0.30m, 1));
     }
 
     [Fact]

@@ -154,4 +154,71 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         Assert.Contains("no press can take it", (await shop.Get("/api/press-day")).GetProperty("tray").GetRawText(), StringComparison.Ordinal);
         Assert.Equal(200, (await shop.Send(HttpMethod.Put, $"/api/presses/{id}", With(-5), $"{version + 1}")).Status);
     }
+
+    [Fact]
+    public async Task A_price_can_be_said_until_the_quote_is_sent_and_left_to_the_policy_again()
+    {
+        var journey = await At("layout", "said-price");
+        async Task<(decimal Each, string How, int Tiers)> Now()
+        {
+            var quote = (await shop.Get("/api/orders/said-price/quote")).GetProperty("quote");
+            return (quote.GetProperty("band").GetProperty("outcome").GetProperty("price").GetDecimal(), quote.GetProperty("band").GetProperty("priceHow").GetString()!, quote.GetProperty("document").GetProperty("tiers").GetArrayLength());
+        }
+        var policy = await Now();
+        Assert.Contains("35% margin", policy.How, StringComparison.Ordinal);
+        Assert.Equal(400, (await journey.Deed("price", """{"each":0}""")).Status);
+        await journey.Done("price", """{"each":3.5}""");
+        Assert.Equal((3.5m, "a typed price, under cost and fees, under the least charge of $40.00", 0), await Now());
+        await journey.Done("price", """{"each":null}""");
+        Assert.Equal(policy, await Now());
+        await journey.Done("price", """{"each":44}""");
+        await journey.Done("lay-out");
+        await journey.Done("send");
+        Assert.Equal(44m * 4, (await shop.Get("/api/orders/said-price/quote")).GetProperty("quote").GetProperty("goods").GetDecimal());
+        Assert.Equal(409, (await journey.Deed("price", """{"each":40}""")).Status);
+    }
+
+    [Fact]
+    public async Task Wholesale_is_priced_by_its_own_policy()
+    {
+        await At("compare", "sold-on");
+        async Task<decimal> Price() => (await shop.Get("/api/orders/sold-on/compare?quantity=200")).GetProperty("bands")[0].GetProperty("outcome").GetProperty("price").GetDecimal();
+        var retail = await Price();
+        var order = (await shop.Get("/api/orders/sold-on")).GetProperty("ask").GetRawText();
+        var ask = JsonSerializer.Deserialize<Dictionary<string, JsonElement>>(order)!.Where(f => f.Key is not ("pieces" or "dueAt")).ToDictionary(f => f.Key, f => f.Key == "channel" ? (object)"wholesale" : f.Key == "placements" ? Placements(f.Value) : f.Value);
+        var (status, body) = await shop.Send(HttpMethod.Put, "/api/orders/sold-on", JsonSerializer.Serialize(ask), "1");
+        Assert.True(status == 200, body.ToString());
+        Assert.True(await Price() < retail);
+
+        static object Placements(JsonElement all) => all.EnumerateArray().Select(p => p.EnumerateObject().Where(x => x.Name != "areaIn2").ToDictionary(x => x.Name, x => x.Value));
+    }
+
+    [Fact]
+    public async Task Six_placements_are_kept_quoted_and_run_and_a_seventh_is_refused()
+    {
+        string[] places = ["left-chest", "back", "left-sleeve", "right-sleeve", "nape", "front"];
+        string Ask(IEnumerable<string> at) => JsonSerializer.Serialize(new
+        {
+            customerId = "choir",
+            styleId = "brae",
+            colourwayId = "sand",
+            sizes = new[] { new { size = "M", pieces = 10 } },
+            placements = at.Select((p, i) => new { id = $"p{i}", place = p, widthIn = 2.5, heightIn = 1.4, coveragePercent = 60, colours = 1, gradient = false, thinnestLinePt = 6 }),
+            dueDate = DateOnly.FromDateTime(DateTime.UtcNow).AddDays(40),
+            dueTime = (string?)null,
+            mark = (decimal?)null,
+            note = (string?)null,
+        });
+        Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/orders/six-prints", Ask(places))).Status);
+        var refused = await shop.Send(HttpMethod.Put, "/api/orders/seven-prints", Ask([.. places, "front"]));
+        Assert.Equal(400, refused.Status);
+        Assert.Contains("7 placements", refused.Body.GetRawText(), StringComparison.Ordinal);
+        var journey = new Journey(shop, "six-prints");
+        await journey.Done("choose", """{"methodId":"dtf-made"}""");
+        await journey.Done("lay-out");
+        await journey.Done("send");
+        await journey.Gathered();
+        Assert.Equal(6, (await shop.Get("/api/runs/six-prints")).GetProperty("passes").GetArrayLength());
+        Assert.Equal(60, (await shop.Get("/api/runs/six-prints")).GetProperty("state").GetProperty("todo").GetArrayLength());
+    }
 }

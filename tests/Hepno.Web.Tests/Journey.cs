@@ -57,7 +57,8 @@ public sealed class Journey(Shop shop, string id)
     public async Task<(int Status, JsonElement Body)> Verdict(string eventId, int piece, string size, string verdict = "good", int attempt = 1, string? reason = null, string? takesBack = null) => await shop.Send(HttpMethod.Put, $"/api/runs/{id}/events/{eventId}",
         JsonSerializer.Serialize(new { pieceNo = piece, attempt, pass = 1, size, verdict, reason, takesBack, secondsOnPiece = 60.0 }));
 
-    private async Task Gathered()
+    /// <summary>Yes, deposit and everything here.</summary>
+    public async Task Gathered()
     {
         await Done("approve", """{"by":"Mrs Tern"}""");
         var deposit = (await shop.Get($"/api/orders/{id}/quote")).GetProperty("quote").GetProperty("deposit").GetDecimal();

@@ -14,6 +14,7 @@ public static class Comparer
 {
     private static readonly int[] CurveAt = [1, 2, 3, 6, 12, 18, 24, 36, 48, 72, 96, 144, 216, 288];
     private const double GuessedSpoilage = 0.06;
+    private const int SparesAtBreak = 3;
 
     /// <summary>Compares at the ask's own quantity, or at another with the same mix of sizes.</summary>
     /// <param name="ask">The ask with its style.</param>
@@ -22,7 +23,8 @@ public static class Comparer
     /// <param name="quantity">Pieces to compare at, or null for the ask's own.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     /// <param name="floor">What is already planned.</param>
-    public static Comparison Compare(AskInHand ask, decimal? mark, DateTime? dueAt, int? quantity, ShopBook book, FloorPlan floor)
+    /// <param name="decision">The method chosen, with the price the owner typed for it; null before.</param>
+    public static Comparison Compare(AskInHand ask, decimal? mark, DateTime? dueAt, int? quantity, ShopBook book, FloorPlan floor, Decision? decision = null)
     {
         var asked = ask.Pieces;
         var at = quantity is { } q ? ask with { Sizes = SizeRun.ScaledTo(ask.Sizes, q) } : ask;
@@ -37,7 +39,7 @@ public static class Comparer
                 folds.Add(new(method.Id, method.Name, [.. answer.Verdict.Reasons.Where(r => r.Kind == VerdictKind.No)]));
                 continue;
             }
-            bands.Add(BandOf(method, answer, at, mark, dueAt, book, floor) with { Curve = Curve(method, curve, book) });
+            bands.Add(BandOf(method, answer, at, mark, dueAt, book, floor, quantity is null && decision?.MethodId == method.Id ? decision.TypedPrice : null) with { Curve = Curve(method, curve, book) });
         }
         return new(at.Pieces, asked, mark, dueAt, [.. bands.OrderByDescending(b => b.Fits).ThenBy(b => b.Fits ? 0 : Miss(b)).ThenByDescending(b => b.Outcome.ProfitAnHour.Value)], folds);
     }
@@ -58,20 +60,6 @@ public static class Comparer
             new Figure("order-minutes", "Minutes of the order", (decimal)(n.OrderMinutes + (n.ArtworkMinutes * decorations.Count)), FigureUnit.Count, "an order + each artwork", "",
                 [Figure.Input("order", "An order", n.OrderMinutes, FigureUnit.Count, "Numbers: order time"), Figure.Input("artworks", $"{decorations.Count} × an artwork", n.ArtworkMinutes, FigureUnit.Count, "Numbers: artwork time")]),
             Figure.Of("fees", "Fixed card fees", n.FeeFixed * payments, "fee × payments", Figure.Input("fee", "A payment", n.FeeFixed, FigureUnit.Money, "Numbers: fees"), Figure.Input("payments", "Payments", payments, FigureUnit.Count, "deposit and balance"))));
-    }
-
-    /// <summary>The price a shop's policy makes of a cost, and how.</summary>
-    public static (decimal Price, string How) PriceOf(decimal cost, int pieces, ShopNumbers n)
-    {
-        var exact = PricePolicies.ByMargin(cost, n.MarginShare, new FeeTerms(n.FeeShare, n.TaxShare));
-        var least = n.MinimumCharge / pieces;
-        var price = Money.Charged(Money.UpTo(Math.Max(exact, least), n.RoundingStep), n.Format.MinorDigits);
-        var how = $"{Shown.Number((double)n.MarginShare * 100, 1, n.Format)}% margin is {Shown.Money(exact, n.Format)}";
-        if (exact < least)
-        {
-            how += $", the least charge {Shown.Money(n.MinimumCharge, n.Format)} is {Shown.Money(least, n.Format)} a piece";
-        }
-        return (price, n.RoundingStep > 0 ? $"{how}, rounded up to {Shown.Money(n.RoundingStep, n.Format)}" : how);
     }
 
     /// <summary>Seconds of hands at the press for one start, packing left out.</summary>
@@ -100,12 +88,18 @@ public static class Comparer
 
     private static Recipes.Press PressFor(ShopBook book) => book.Presses.FirstOrDefault(p => !p.IsSetAside()) ?? book.Presses[0];
 
-    private static Band BandOf(IDecorationMethod method, MethodAnswer answer, AskInHand ask, decimal? mark, DateTime? dueAt, ShopBook book, FloorPlan floor)
+    private static Band BandOf(IDecorationMethod method, MethodAnswer answer, AskInHand ask, decimal? mark, DateTime? dueAt, ShopBook book, FloorPlan floor, decimal? typed)
     {
         var n = book.Numbers;
         var cost = CostOf(ask, answer.Decorations, book);
-        var (price, how) = PriceOf(cost.Cost.Value, ask.Pieces, n);
-        var outcome = Outcome.At(price, cost, new FeeTerms(n.FeeShare, n.TaxShare), n.Wage);
+        var (price, how) = typed is { } said ? UnitPrice.Typed(said, cost, ask.Pieces, n) : UnitPrice.Of(cost, ask.Pieces, n, ask.Channel);
+        var cliff = typed is null ? Inversion.Look(ask.Pieces, price, Larger(method, answer, ask, book)) : null;
+        if (cliff is not null && n.Inversion == InversionRule.ChargeSmaller)
+        {
+            price = Inversion.NoDearer(cliff, ask.Pieces, n.Format.MinorDigits);
+            how += $", no dearer than {cliff.Pieces} pieces";
+        }
+        var outcome = Outcome.At(price, cost, n.Fees(), n.Wage);
         var shown = Money.Shown([.. cost.Cost.Parts.Select(p => p.Value)], n.Format.MinorDigits);
         var purchases = answer.Decorations.SelectMany(d => d.Purchases).ToList();
         var (readyAt, cause) = floor.Arrival(ask.Style, purchases);
@@ -129,7 +123,22 @@ public static class Comparer
             [.. cost.Cost.Parts.Select((p, i) => new StratumShown(p.Code, p.Label, shown[i]))],
             CostOf(ask, answer.Decorations, book, 0).Cost.Value, CostOf(ask, answer.Decorations, book, GuessedSpoilage).Cost.Value, outcome, price * ask.Pieces, how,
             cost.HandsSeconds, clock, ordered, promise, mark is { } m && price > m ? price - m : 0,
-            dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0, Overage.ChanceOf(ask.Pieces, ask.Pieces, failure), leavesOut, []);
+            dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0, Overage.ChanceOf(ask.Pieces, ask.Pieces, failure), leavesOut, [], cliff);
+    }
+
+    // the quantities at which a next price break of something bought is reached: only there can more come to less
+    private static IEnumerable<(int Pieces, decimal Price)> Larger(IDecorationMethod method, MethodAnswer answer, AskInHand ask, ShopBook book)
+    {
+        var breaks = answer.Decorations.SelectMany(d => d.Purchases.SelectMany(p => (p.SizeClass?.Breaks ?? []).Where(b => b.From > d.Bought).Take(1).Select(b => ask.Pieces + b.From - d.Bought)));
+        // spares grow with the pieces: the break is reached a little before
+        foreach (var q in breaks.SelectMany(b => Enumerable.Range(b - SparesAtBreak, SparesAtBreak + 1)).Where(q => q > ask.Pieces && q <= SizeRun.MostPieces && q <= (ask.Pieces * 2) + 12).Distinct())
+        {
+            var at = ask with { Sizes = SizeRun.ScaledTo(ask.Sizes, q) };
+            if (method.Answer(at, book).Decorations is { Count: > 0 } decorations)
+            {
+                yield return (q, UnitPrice.Of(CostOf(at, decorations, book), q, book.Numbers, ask.Channel).Price);
+            }
+        }
     }
 
     // by how far it misses, as a share of what was wanted: money over the mark and days late weigh alike
@@ -143,8 +152,8 @@ public static class Comparer
             var answer = method.Answer(at, book);
             if (answer.Decorations.Count > 0)
             {
-                var cost = CostOf(at, answer.Decorations, book).Cost.Value;
-                points.Add(new(at.Pieces, Money.Charged(cost, book.Numbers.Format.MinorDigits), PriceOf(cost, at.Pieces, book.Numbers).Price));
+                var cost = CostOf(at, answer.Decorations, book);
+                points.Add(new(at.Pieces, Money.Charged(cost.Cost.Value, book.Numbers.Format.MinorDigits), UnitPrice.Of(cost, at.Pieces, book.Numbers, at.Channel).Price));
             }
         }
         return points;

@@ -40,8 +40,9 @@ public sealed record CurvePoint(int Pieces, decimal Cost, decimal Price);
 /// <param name="BlankChance">Chance that no blank needs buying again when no spares are bought.</param>
 /// <param name="LeavesOut">What the figure leaves out.</param>
 /// <param name="Curve">Cost and price at other quantities.</param>
+/// <param name="Cliff">A few pieces more that come to less in all, or null.</param>
 public sealed record Band(string MethodId, string Name, string Made, Verdict Verdict, Figure Cost, decimal CostShown, IReadOnlyList<StratumShown> Strata, decimal CostLow, decimal CostHigh, Outcome Outcome, decimal Total, string PriceHow,
-    Figure Hands, double ClockSeconds, IReadOnlyList<DecorationPlan> Decorations, Promise? Promise, decimal OverMark, double LateMinutes, double BlankChance, IReadOnlyList<string> LeavesOut, IReadOnlyList<CurvePoint> Curve)
+    Figure Hands, double ClockSeconds, IReadOnlyList<DecorationPlan> Decorations, Promise? Promise, decimal OverMark, double LateMinutes, double BlankChance, IReadOnlyList<string> LeavesOut, IReadOnlyList<CurvePoint> Curve, Cliff? Cliff = null)
 {
     /// <summary>True when price and promise both suit the customer.</summary>
     public bool Fits => OverMark == 0 && LateMinutes == 0;

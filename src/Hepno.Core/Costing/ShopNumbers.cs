@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Pricing;
 
 namespace Hepno.Core.Costing;
 
@@ -24,21 +25,32 @@ public sealed record DayHours(TimeOnly? Open, TimeOnly? Close);
 /// <param name="FeeShare">Card fee as a share of everything paid, tax included.</param>
 /// <param name="FeeFixed">Card fee for each payment.</param>
 /// <param name="TaxShare">Sales tax as the owner and their adviser set it.</param>
-/// <param name="MarginShare">Profit wanted as a share of the price.</param>
 /// <param name="MinimumCharge">Least charge for an order.</param>
 /// <param name="RoundingStep">Prices are rounded up to this.</param>
 /// <param name="DepositShare">Share of the total asked before work begins.</param>
 /// <param name="ValidityDays">Days a quote stands.</param>
 /// <param name="SlowTenthShare">Time added to pressing so that nine runs in ten finish.</param>
 /// <param name="Week">Opening hours, Sunday first; seven of them.</param>
+/// <param name="Retail">Price policy for retail; null for the starting one.</param>
+/// <param name="Wholesale">Price policy for wholesale; null for the retail one.</param>
+/// <param name="LeastMarginShare">No policy goes under this share of the price.</param>
+/// <param name="FeeBase">What the percentage fee is taken of.</param>
+/// <param name="Inversion">What is done when more pieces would come to less.</param>
 public sealed record ShopNumbers(
     string ShopName, string Address, string Contact, FigureFormat Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh,
-    decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes, decimal FeeShare, decimal FeeFixed, decimal TaxShare, decimal MarginShare,
-    decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayHours> Week)
+    decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes, decimal FeeShare, decimal FeeFixed, decimal TaxShare,
+    decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayHours> Week,
+    PricePolicy? Retail = null, PricePolicy? Wholesale = null, decimal LeastMarginShare = 0, FeeBase FeeBase = FeeBase.Everything, InversionRule Inversion = InversionRule.OfferLarger)
 {
     /// <summary>Starting values of a new shop; each is the owner's to change.</summary>
-    public static ShopNumbers Default { get; } = new("My shop", "", "", FigureFormat.Default, "letter", "UTC", 18.00m, 7.20m, 0.21m, 0.06m, 0.22m, 25, 5, 0.029m, 0.30m, 0m, 0.35m, 40m, 0.25m, 0.5m, 14, 0.15,
-        [new(null, null), .. Enumerable.Repeat(new DayHours(new(9, 0), new(17, 0)), 5), new(null, null)]);
+    public static ShopNumbers Default { get; } = new("My shop", "", "", FigureFormat.Default, "letter", "UTC", 18.00m, 7.20m, 0.21m, 0.06m, 0.22m, 25, 5, 0.029m, 0.30m, 0m, 40m, 0.25m, 0.5m, 14, 0.15,
+        [new(null, null), .. Enumerable.Repeat(new DayHours(new(9, 0), new(17, 0)), 5), new(null, null)], PricePolicy.Default, PricePolicy.Default with { MarginShare = 0.25m });
+
+    /// <summary>The fees prices are made with; postage is added where an order is sent.</summary>
+    public FeeTerms Fees() => new(FeeShare, TaxShare, 0, FeeBase);
+
+    /// <summary>The price policy of a channel.</summary>
+    public PricePolicy PolicyFor(Channel channel) => (channel == Channel.Wholesale ? Wholesale : null) ?? Retail ?? PricePolicy.Default;
 
     /// <summary>What the owner must put right before the numbers can be kept.</summary>
     public IEnumerable<Problem> Problems()
@@ -56,7 +68,7 @@ public sealed record ShopNumbers(
         }
         foreach (var (value, field, what) in new[]
         {
-            (FeeShare, "feeShare", "A fee"), (TaxShare, "taxShare", "A tax"), (MarginShare, "marginShare", "A margin"), (DepositShare, "depositShare", "A deposit"),
+            (FeeShare, "feeShare", "A fee"), (TaxShare, "taxShare", "A tax"), (LeastMarginShare, "leastMarginShare", "A least margin"), (DepositShare, "depositShare", "A deposit"),
         })
         {
             if (value is < 0 or > 1)
@@ -64,10 +76,13 @@ public sealed record ShopNumbers(
                 yield return new("range", $"{what} of {value * 100:0.##}% is outside 0 to 100%.", field, "Type a share between 0 and 100%.");
             }
         }
-        var taken = MarginShare + (FeeShare * (1 + TaxShare));
-        if (taken >= 1)
+        foreach (var problem in PolicyFor(Channel.Retail).Problems("retail", Fees()).Concat(PolicyFor(Channel.Wholesale).Problems("wholesale", Fees())))
         {
-            yield return new("margin-and-fees", $"Margin and fees together take {taken * 100:0.##}% of the price: nothing is left for the cost.", "marginShare", "Lower the margin until both stay below 100%.");
+            yield return problem;
+        }
+        if (LeastMarginShare + Fees().OfPrice >= 1)
+        {
+            yield return new("margin-and-fees", $"The least margin and fees together take {(LeastMarginShare + Fees().OfPrice) * 100:0.##}% of the price: nothing is left for the cost.", "leastMarginShare", "Lower it until both stay below 100%.");
         }
         if (OrderMinutes is < 0 or > 1440 || ArtworkMinutes is < 0 or > 1440)
         {

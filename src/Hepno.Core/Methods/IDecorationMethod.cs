@@ -3,6 +3,7 @@ using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.Pricing;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
 
@@ -26,7 +27,8 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
 /// <param name="Colourway">Its colour.</param>
 /// <param name="Sizes">Pieces by size, at least one.</param>
 /// <param name="Placements">Decorations, at least one.</param>
-public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements)
+/// <param name="Channel">Whose policy makes the price.</param>
+public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, Channel Channel = Channel.Retail)
 {
     /// <summary>Pieces of all sizes.</summary>
     public int Pieces => SizeRun.Total(Sizes);

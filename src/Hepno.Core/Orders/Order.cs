@@ -1,3 +1,5 @@
+using Hepno.Core.Pricing;
+
 namespace Hepno.Core.Orders;
 
 /// <summary>What the customer asks for; parts not yet said are null or empty.</summary>
@@ -5,13 +7,14 @@ namespace Hepno.Core.Orders;
 /// <param name="StyleId">Which garment.</param>
 /// <param name="ColourwayId">Which colour of it.</param>
 /// <param name="Sizes">Pieces by size.</param>
-/// <param name="Placements">One or two decorations.</param>
+/// <param name="Placements">Decorations, up to six.</param>
 /// <param name="DueDate">Local date it is wanted.</param>
 /// <param name="DueTime">Local hour it is wanted.</param>
 /// <param name="Mark">The most they would pay a piece, or null.</param>
 /// <param name="Note">Anything else, up to 2,000 characters.</param>
+/// <param name="Channel">Whose policy makes the price.</param>
 public sealed record Ask(string? CustomerId, string? StyleId, string? ColourwayId, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements,
-    DateOnly? DueDate, TimeOnly? DueTime, decimal? Mark, string? Note)
+    DateOnly? DueDate, TimeOnly? DueTime, decimal? Mark, string? Note, Channel Channel = Channel.Retail)
 {
     /// <summary>Pieces of all sizes.</summary>
     public int Pieces => SizeRun.Total(Sizes);
@@ -23,7 +26,8 @@ public sealed record Ask(string? CustomerId, string? StyleId, string? ColourwayI
 /// <summary>The method chosen for the order.</summary>
 /// <param name="MethodId">Key of the method.</param>
 /// <param name="At">When (UTC).</param>
-public sealed record Decision(string MethodId, DateTime At);
+/// <param name="TypedPrice">The price a piece the owner typed, or null when the policy makes it.</param>
+public sealed record Decision(string MethodId, DateTime At, decimal? TypedPrice = null);
 
 /// <summary>The customer's yes to the proof.</summary>
 /// <param name="By">Who said yes.</param>

@@ -4,6 +4,7 @@ using Hepno.Core.Comparing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Pricing;
 using Hepno.Formats;
 using Hepno.Web.Views;
 
@@ -76,7 +77,9 @@ internal static class MakeQuote
             [new("each", Shown.Money(band.Outcome.Price, f)), new("in all, before tax", Shown.Money(goods, f)), new("ready to collect", ready)],
             $"{ask.Style.Name}, {ask.Colourway.Name.ToLowerInvariant()}, {fabric}", [.. ask.Placements.Select(p => Printed(p, f))], [.. ask.Sizes.Select(s => new SizePrinted(s.Size, s.Pieces))],
             ask.Pieces.ToString(CultureInfo.InvariantCulture), Shown.Bare(band.Outcome.Price, f), Shown.Bare(goods, f), totals, n.TaxShare > 0 ? 2 : 1,
-            [new("When", days), new("Terms", terms), new("Looking after it", Care)], Tiers(band, ask, book));
+            [new("When", days), new("Terms", terms), new("Looking after it", Care)],
+            // a price somebody said holds for these pieces alone
+            c.Order.Facts.Decision?.TypedPrice is null ? Tiers(band, ask, book) : []);
     }
 
     private static List<TierPrinted> Tiers(Band band, AskInHand ask, ShopBook book)
@@ -93,7 +96,7 @@ internal static class MakeQuote
             var answer = method.Answer(at, book);
             if (answer.Decorations.Count > 0)
             {
-                var price = q == ask.Pieces ? band.Outcome.Price : Comparer.PriceOf(Comparer.CostOf(at, answer.Decorations, book).Cost.Value, q, book.Numbers).Price;
+                var price = q == ask.Pieces ? band.Outcome.Price : UnitPrice.Of(Comparer.CostOf(at, answer.Decorations, book), q, book.Numbers, ask.Channel).Price;
                 tiers.Add(new(q.ToString(CultureInfo.InvariantCulture), Shown.Bare(price, f), Shown.Bare(price * q, f), q == ask.Pieces));
             }
         }

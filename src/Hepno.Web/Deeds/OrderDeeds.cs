@@ -15,6 +15,7 @@ namespace Hepno.Web.Deeds;
 internal static class OrderDeeds
 {
     private const int LongestName = 200;
+    private const decimal MostEach = 100_000;
 
     /// <summary>Chooses the method; a layout settled for another method is settled no longer.</summary>
     public static long Choose(SqliteConnection connection, Desk desk, string id, string methodId, long seen, Deed deed)
@@ -28,6 +29,22 @@ internal static class OrderDeeds
             throw new RefusedException(409, "method-unfit", $"{fold.Name}: {fold.Reasons[0].Sentence}.", $"Would work: {fold.Reasons[0].WouldWork}.", "methodId");
         }
         return Put(connection, c, seen, deed, f => f with { Decision = new(method.Id, deed.At), LaidOutAt = f.Decision?.MethodId == method.Id ? f.LaidOutAt : null });
+    }
+
+    /// <summary>Says the price of a piece, or leaves it to the policy again (null).</summary>
+    public static long SayPrice(SqliteConnection connection, Desk desk, string id, decimal? each, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, desk.Book(connection));
+        Before(c, Station.Gather, "take a price");
+        if (c.Order.Facts.Decision is null)
+        {
+            throw new RefusedException(409, "no-method", "No method is chosen yet.", "Choose one under Compare.");
+        }
+        if (each is <= 0 or > MostEach)
+        {
+            throw new RefusedException(400, "range", $"A price of {Shown.Money(each.Value, Desk.Numbers(connection).Format)} is outside 0.01 to 100,000.", "Type what a piece is sold at, before tax.", "each");
+        }
+        return Put(connection, c, seen, deed, f => f with { Decision = f.Decision! with { TypedPrice = each } });
     }
 
     /// <summary>Settles what is bought.</summary>

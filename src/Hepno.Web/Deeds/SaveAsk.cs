@@ -10,7 +10,7 @@ namespace Hepno.Web.Deeds;
 internal static class SaveAsk
 {
     private const int LongestNote = 2000;
-    private const int MostPlacements = 2;
+    private const int MostPlacements = 6;
     private const int FirstNumber = 201;
 
     /// <summary>Keeps the ask; a new order gets its number here.</summary>

@@ -78,7 +78,7 @@ internal static class ComputeEndpoints
         {
             throw new RefusedException(400, "incomplete", book.Presses.Count == 0 ? "There is no press on the Floor." : "A style, a colour, sizes and a placement are needed.", "Say them in the body.");
         }
-        return Comparer.Compare(new(style, colour, ask.Sizes, ask.Placements), ask.Mark, ask.DueAt, null, book, Desk.Floor(desk.Open(connection, book), book, wall));
+        return Comparer.Compare(new(style, colour, ask.Sizes, ask.Placements, ask.Channel), ask.Mark, ask.DueAt, null, book, Desk.Floor(desk.Open(connection, book), book, wall));
     });
 
     /// <summary>Equal boxes in rows across a roll, the shorter way round.</summary>

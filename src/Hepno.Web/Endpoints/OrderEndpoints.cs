@@ -1,6 +1,7 @@
 using Hepno.Core.Comparing;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.Pricing;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
@@ -16,17 +17,20 @@ internal sealed record SizeBody(string Size, int Pieces);
 internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt);
 
 /// <summary>An ask; null where nothing is said yet.</summary>
-internal sealed record AskBody(string? CustomerId, string? StyleId, string? ColourwayId, IReadOnlyList<SizeBody> Sizes, IReadOnlyList<PlacementBody> Placements, DateOnly? DueDate, TimeOnly? DueTime, decimal? Mark, string? Note)
+internal sealed record AskBody(string? CustomerId, string? StyleId, string? ColourwayId, IReadOnlyList<SizeBody> Sizes, IReadOnlyList<PlacementBody> Placements, DateOnly? DueDate, TimeOnly? DueTime, decimal? Mark, string? Note, Channel Channel = Channel.Retail)
 {
     public Ask ToCore() => new(CustomerId, StyleId, ColourwayId, [.. Sizes.Select(s => new SizeCount(s.Size, s.Pieces))],
-        [.. Placements.Select(p => new Placement(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], DueDate, DueTime, Mark, string.IsNullOrWhiteSpace(Note) ? null : Note);
+        [.. Placements.Select(p => new Placement(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], DueDate, DueTime, Mark, string.IsNullOrWhiteSpace(Note) ? null : Note, Channel);
 
     public static AskBody Of(Ask a) => new(a.CustomerId, a.StyleId, a.ColourwayId, [.. a.Sizes.Select(s => new SizeBody(s.Size, s.Pieces))],
-        [.. a.Placements.Select(p => new PlacementBody(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], a.DueDate, a.DueTime, a.Mark, a.Note);
+        [.. a.Placements.Select(p => new PlacementBody(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], a.DueDate, a.DueTime, a.Mark, a.Note, a.Channel);
 }
 
 /// <summary>The method chosen.</summary>
 internal sealed record ChooseBody(string MethodId);
+
+/// <summary>A price a piece the owner says, or null for the policy's.</summary>
+internal sealed record PriceBody(decimal? Each);
 
 /// <summary>Who said yes.</summary>
 internal sealed record ApproveBody(string By);
@@ -63,6 +67,7 @@ internal static class OrderEndpoints
         orders.MapGet("{id}/learned", Learned).WithName("learned");
         orders.MapGet("{id}/history", History).WithName("orderHistory");
         orders.MapPost("{id}/choose", Choose).WithName("chooseMethod");
+        orders.MapPost("{id}/price", Price).WithName("sayPrice");
         orders.MapPost("{id}/lay-out", LayOut).WithName("layOut");
         orders.MapPost("{id}/send", Send).WithName("sendQuote");
         orders.MapPost("{id}/withdraw", Withdraw).WithName("withdrawQuote");
@@ -151,6 +156,9 @@ internal static class OrderEndpoints
 
     /// <summary>Chooses the method.</summary>
     internal static Written Choose(string id, ChooseBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Choose(c, desk, id, body.MethodId, seen, request.Deed(desk.Clock, "method chosen")));
+
+    /// <summary>Says the price of a piece oneself, or leaves it to the policy again.</summary>
+    internal static Written Price(string id, PriceBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.SayPrice(c, desk, id, body.Each, seen, request.Deed(desk.Clock, body.Each is null ? "price by policy" : "price said")));
 
     /// <summary>Settles what is bought.</summary>
     internal static Written LayOut(string id, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.LayOut(c, desk, id, seen, request.Deed(desk.Clock, "laid out")));

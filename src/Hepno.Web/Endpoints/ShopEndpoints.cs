@@ -4,6 +4,7 @@ using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Hepno.Formats;
 using Hepno.Store;
@@ -88,7 +89,14 @@ internal sealed record RecipeBody(string ProductId, string Revision, RecipeFabri
 
 /// <summary>The shop's numbers.</summary>
 internal sealed record NumbersBody(string ShopName, string Address, string Contact, FormatBody Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh, decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes,
-    decimal FeeShare, decimal FeeFixed, decimal TaxShare, decimal MarginShare, decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayBody> Week);
+    decimal FeeShare, decimal FeeFixed, decimal TaxShare, decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayBody> Week,
+    PolicyBody Retail, PolicyBody Wholesale, decimal LeastMarginShare, FeeBase FeeBase, InversionRule Inversion);
+
+/// <summary>A channel's price policy.</summary>
+internal sealed record PolicyBody(PolicyKind Kind, decimal MarginShare, decimal Multiple, MultipleBase Of, decimal PerHour)
+{
+    public PricePolicy ToCore() => new(Kind, MarginShare, Multiple, Of, PerHour);
+}
 
 /// <summary>How figures are written.</summary>
 internal sealed record FormatBody(string Sign, bool SignAfter, string DecimalMark, string GroupMark, int MinorDigits, bool DayFirst, bool TwelveHours, bool Metric, bool Celsius);
@@ -159,7 +167,8 @@ internal static class ShopEndpoints
     internal static Views.Written PutNumbers(NumbersBody b, Desk desk, HttpRequest request)
     {
         var n = new ShopNumbers(b.ShopName.Trim(), b.Address, b.Contact, new FigureFormat(b.Format.Sign, b.Format.SignAfter, b.Format.DecimalMark, b.Format.GroupMark, b.Format.MinorDigits, b.Format.DayFirst, b.Format.TwelveHours, b.Format.Metric, b.Format.Celsius), b.Paper, b.TimeZone, b.Wage, b.OverheadPerHour, b.TariffPerKwh,
-            b.ConsumablesPerStart, b.PackingPerPiece, b.OrderMinutes, b.ArtworkMinutes, b.FeeShare, b.FeeFixed, b.TaxShare, b.MarginShare, b.MinimumCharge, b.RoundingStep, b.DepositShare, b.ValidityDays, b.SlowTenthShare, [.. b.Week.Select(d => new DayHours(d.Open, d.Close))]);
+            b.ConsumablesPerStart, b.PackingPerPiece, b.OrderMinutes, b.ArtworkMinutes, b.FeeShare, b.FeeFixed, b.TaxShare, b.MinimumCharge, b.RoundingStep, b.DepositShare, b.ValidityDays, b.SlowTenthShare, [.. b.Week.Select(d => new DayHours(d.Open, d.Close))],
+            b.Retail.ToCore(), b.Wholesale.ToCore(), b.LeastMarginShare, b.FeeBase, b.Inversion);
         RefusedException.IfAny(n.Problems().Concat(ShopClock.Knows(n.TimeZone) ? [] : [new Problem("unknown-zone", $"\"{n.TimeZone}\" is not a time zone.", "timeZone", "Write it like Europe/London.")]));
         return Save(desk, request, Aggregates.Numbers, "1", n);
     }

@@ -5,6 +5,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
+using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Stock;
 using Hepno.Web.Deeds;
@@ -122,6 +123,10 @@ internal static class OrderViews
         if (extended.Count > 0)
         {
             notes.Add(new(string.Join(", ", extended.Select(s => s.Name)), $"blanks cost up to {Shown.Money(extended.Max(s => s.Surcharge), f)} more; carried in the {Shown.Money(b.Outcome.Price, f)}."));
+        }
+        if (b.Cliff is { } cliff)
+        {
+            notes.Add(new($"{cliff.Pieces} cost less", $"{Shown.Money(cliff.Total, f)} in all, {Shown.Money(cliff.Saves, f)} less than {q.Ask.Pieces}: a price break. {(q.Numbers.Inversion == InversionRule.OfferLarger ? "Offer them." : "Charged no dearer.")}"));
         }
         if (b.OverMark > 0)
         {

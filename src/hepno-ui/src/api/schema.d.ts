@@ -347,6 +347,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/price": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says the price of a piece oneself, or leaves it to the policy again. */
+        post: operations["sayPrice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{id}/lay-out": {
         parameters: {
             query?: never;
@@ -1062,6 +1079,8 @@ export interface components {
             mark: null | number;
             /** @description Anything else, up to 2,000 characters. */
             note: null | string;
+            /** @description Whose policy makes the price. */
+            channel: components["schemas"]["Channel"];
             /**
              * Format: int32
              * @description Pieces of all sizes.
@@ -1087,6 +1106,7 @@ export interface components {
             /** Format: double */
             mark: null | number;
             note: null | string;
+            channel: components["schemas"]["Channel"];
         };
         /** @description A method that can do the ask, with everything it comes to. */
         Band: {
@@ -1155,6 +1175,7 @@ export interface components {
             leavesOut: string[];
             /** @description Cost and price at other quantities. */
             curve: components["schemas"]["CurvePoint"][];
+            cliff: null | components["schemas"]["Cliff"];
             /** @description True when price and promise both suit the customer. */
             fits: boolean;
             /**
@@ -1229,9 +1250,33 @@ export interface components {
             /** Format: double */
             price: number;
         };
+        /**
+         * @description To whom it is sold; each has a policy of its own.
+         * @default retail
+         * @enum {unknown}
+         */
+        Channel: "retail" | "wholesale";
         /** @description The method chosen. */
         ChooseBody: {
             methodId: string;
+        };
+        /** @description A larger quantity that costs the customer less in all. */
+        Cliff: {
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description What they come to.
+             */
+            total: number;
+            /**
+             * Format: double
+             * @description How much less than the pieces asked for.
+             */
+            saves: number;
         };
         /**
          * @description How light the cloth is: decides white ink, dye and paper.
@@ -1369,6 +1414,11 @@ export interface components {
              * @description When (UTC).
              */
             at: string;
+            /**
+             * Format: double
+             * @description The price a piece the owner typed, or null when the policy makes it.
+             */
+            typedPrice: null | number;
         };
         /** @description One placement done by one method. */
         DecorationPlan: {
@@ -1594,6 +1644,12 @@ export interface components {
              */
             percent: number;
         };
+        /**
+         * @description What a percentage fee is taken of.
+         * @default everything
+         * @enum {unknown}
+         */
+        FeeBase: "everything" | "goods-and-postage" | "goods";
         /**
          * @description The fibres that recipes and rules tell apart.
          * @enum {unknown}
@@ -2018,6 +2074,12 @@ export interface components {
             /** @description Profit an hour as it came out, opened to its parts. */
             recordedAnHour: components["schemas"]["Figure"];
         };
+        /**
+         * @description What is done when a larger quantity would be charged less in total.
+         * @default offer-larger
+         * @enum {unknown}
+         */
+        InversionRule: "offer-larger" | "charge-smaller";
         /** @description What to buy for an order, as drawn on Lay out. */
         LayoutView: {
             /** @description The method's figures. */
@@ -2107,6 +2169,11 @@ export interface components {
             /** @description True when it must be mended, not merely waited for. */
             blocks: boolean;
         };
+        /**
+         * @description What a multiple is taken of.
+         * @enum {unknown}
+         */
+        MultipleBase: "all-costs" | "materials";
         /** @description The shop's numbers. */
         NumbersBody: {
             shopName: string;
@@ -2136,8 +2203,6 @@ export interface components {
             /** Format: double */
             taxShare: number;
             /** Format: double */
-            marginShare: number;
-            /** Format: double */
             minimumCharge: number;
             /** Format: double */
             roundingStep: number;
@@ -2148,6 +2213,12 @@ export interface components {
             /** Format: double */
             slowTenthShare: number;
             week: components["schemas"]["DayBody"][];
+            retail: components["schemas"]["PolicyBody"];
+            wholesale: components["schemas"]["PolicyBody"];
+            /** Format: double */
+            leastMarginShare: number;
+            feeBase: components["schemas"]["FeeBase"];
+            inversion: components["schemas"]["InversionRule"];
         };
         /** @description One of their orders. */
         OrderExport: {
@@ -2395,6 +2466,22 @@ export interface components {
             /** Format: double */
             thinnestLinePt: number;
         };
+        /** @description A channel's price policy. */
+        PolicyBody: {
+            kind: components["schemas"]["PolicyKind"];
+            /** Format: double */
+            marginShare: number;
+            /** Format: double */
+            multiple: number;
+            of: components["schemas"]["MultipleBase"];
+            /** Format: double */
+            perHour: number;
+        };
+        /**
+         * @description How a price follows from a cost.
+         * @enum {unknown}
+         */
+        PolicyKind: "margin" | "multiple" | "hourly";
         /** @description A heat press. */
         Press: {
             /** @description Identity. */
@@ -2623,6 +2710,11 @@ export interface components {
              */
             heightIn: number;
         };
+        /** @description A price a piece the owner says, or null for the policy's. */
+        PriceBody: {
+            /** Format: double */
+            each: null | number;
+        };
         /** @description From this many pieces on, each costs this much. */
         PriceBreak: {
             /**
@@ -2635,6 +2727,28 @@ export interface components {
              * @description Money each.
              */
             price: number;
+        };
+        /** @description A channel's price policy (DOMAIN 11). The fourth, a typed price, is said on the order itself. */
+        PricePolicy: {
+            /** @description Which of the figures below holds. */
+            kind: components["schemas"]["PolicyKind"];
+            /**
+             * Format: double
+             * @description m, profit as a share of the price.
+             */
+            marginShare: number;
+            /**
+             * Format: double
+             * @description k.
+             */
+            multiple: number;
+            /** @description What k is taken of. */
+            of: components["schemas"]["MultipleBase"];
+            /**
+             * Format: double
+             * @description H, money over the wage for an hour of hands.
+             */
+            perHour: number;
         };
         /** @description Something the owner can put right, in words the owner reads. */
         Problem: {
@@ -3327,11 +3441,6 @@ export interface components {
             taxShare: number;
             /**
              * Format: double
-             * @description Profit wanted as a share of the price.
-             */
-            marginShare: number;
-            /**
-             * Format: double
              * @description Least charge for an order.
              */
             minimumCharge: number;
@@ -3357,6 +3466,18 @@ export interface components {
             slowTenthShare: number;
             /** @description Opening hours, Sunday first; seven of them. */
             week: components["schemas"]["DayHours"][];
+            retail: null | components["schemas"]["PricePolicy"];
+            wholesale: null | components["schemas"]["PricePolicy"];
+            /**
+             * Format: double
+             * @description No policy goes under this share of the price.
+             * @default 0
+             */
+            leastMarginShare: number;
+            /** @description What the percentage fee is taken of. */
+            feeBase: components["schemas"]["FeeBase"];
+            /** @description What is done when more pieces would come to less. */
+            inversion: components["schemas"]["InversionRule"];
         };
         /** @description Pieces of one size. */
         SizeBody: {
@@ -5540,6 +5661,86 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ChooseBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sayPrice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PriceBody"];
             };
         };
         responses: {

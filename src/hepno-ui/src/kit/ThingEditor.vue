@@ -80,6 +80,7 @@ async function commit(): Promise<void> {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
   gap: 10px 14px;
+  align-items: end;
   padding: 8px 0 14px;
 }
 .wide {

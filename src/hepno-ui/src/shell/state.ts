@@ -100,6 +100,7 @@ export async function beginAsk(): Promise<string> {
     dueTime: null,
     mark: null,
     note: null,
+    channel: 'retail' as const,
   }
   await ask(api.PUT('/api/orders/{id}', { params: { path: { id } }, body }))
   await take(id)
@@ -110,7 +111,7 @@ export async function beginAsk(): Promise<string> {
 export type AskBody = Schemas['AskBody']
 
 export function askBody(order: Schemas['OrderView']): AskBody {
-  const { customerId, styleId, colourwayId, sizes, placements, dueDate, dueTime, mark, note } = order.ask
+  const { customerId, styleId, colourwayId, sizes, placements, dueDate, dueTime, mark, note, channel } = order.ask
   return {
     customerId,
     styleId,
@@ -132,6 +133,7 @@ export function askBody(order: Schemas['OrderView']): AskBody {
     dueTime,
     mark,
     note,
+    channel,
   }
 }
 

@@ -25,6 +25,9 @@ const hour = ref<InstanceType<typeof EditPart>>()
 const mark = ref<InstanceType<typeof EditPart>>()
 const extra = ref<InstanceType<typeof PlacementPart>>()
 
+/** As many as the server keeps. */
+const mostPlacements = 6
+
 const a = computed(() => order.value.ask)
 const run = computed(() => a.value.sizes.map((s) => `${s.size} ${s.pieces}`).join(', '))
 const taken = computed(() => a.value.placements.map((p) => p.place))
@@ -169,7 +172,7 @@ const removePlacement = (id: string) =>
         :taken="taken.filter((t) => t !== p.place)"
         @commit="keepPlacement"
         @remove="removePlacement(p.id)" /></template
-    ><template v-if="a.placements.length < 2 && !(short && a.placements.length > 0)"
+    ><template v-if="a.placements.length < mostPlacements && !(short && a.placements.length > 0)"
       >{{ ' ' }}<PlacementPart ref="extra" :placement="null" :taken="taken" @commit="keepPlacement" /></template
     >. Wanted
     <EditPart
@@ -199,7 +202,17 @@ const removePlacement = (id: string) =>
       width="5em"
       @commit="setMark"
     />
-    or less.
+    or less,
+    <EditPart
+      label="retail or wholesale?"
+      :text="a.channel"
+      :value="a.channel"
+      :options="[
+        { value: 'retail', label: 'retail' },
+        { value: 'wholesale', label: 'wholesale' },
+      ]"
+      @commit="(v) => change({ channel: v as AskBody['channel'] })"
+    />.
   </div>
 </template>
 

@@ -300,6 +300,10 @@ const spoken = (b: Schemas['Band']) =>
                 >
                 <span>cost {{ bare(b.costLow, f) }} to {{ bare(b.costHigh, f) }} as 0 to 6 in 100 are spoiled</span>
               </p>
+              <p v-if="b.cliff" class="note caution">
+                {{ b.cliff.pieces }} pieces come to {{ money(b.cliff.total, f) }}, {{ money(b.cliff.saves, f) }} less in
+                all: a price break. Offer them.
+              </p>
               <p class="note quiet">{{ b.priceHow }}. Left out: {{ b.leavesOut.join('; ') }}.</p>
             </template>
           </div>

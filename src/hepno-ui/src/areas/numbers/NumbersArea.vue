@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted } from 'vue'
+import type { Schemas } from '../../api/client'
 import Keys from '../../kit/Keys.vue'
 import { money, number } from '../../kit/shown'
 import ThingEditor from '../../kit/ThingEditor.vue'
 import { onChange } from '../../shell/live'
 import { attempt, shop } from '../../shell/state'
 import Devices from './Devices.vue'
-import { moneyFields, shopFields, weekFields } from './fields'
+import { moneyFields, priceFields, shopFields, weekFields } from './fields'
 import { numbersStore } from './store'
 
 const store = numbersStore()
@@ -19,6 +20,12 @@ onMounted(() => {
 onUnmounted(() => stop())
 const n = computed(() => store.kept.value?.value)
 const f = computed(() => n.value!.format)
+const said = (p: Schemas['PricePolicy']) =>
+  ({
+    margin: `by margin, ${number(p.marginShare * 100, 2, f.value)}%`,
+    multiple: `${number(p.multiple, 2, f.value)} × ${p.of === 'materials' ? 'materials' : 'all costs'}`,
+    hourly: `${money(p.perHour, f.value)} over the wage an hour`,
+  })[p.kind]
 const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.overheadPerHour ?? 0)))
 </script>
 
@@ -53,10 +60,12 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
         </text>
       </svg>
       <p class="policy">
-        Price by <b>margin, {{ number(n.marginShare * 100, 2, f) }}%</b>, rounded up to
-        <b>{{ money(n.roundingStep, f) }}</b>. Never under <b>{{ money(n.minimumCharge, f) }}</b> an order. Cards take
-        <b>{{ number(n.feeShare * 100, 2, f) }}% + {{ money(n.feeFixed, f) }}</b> of all that is paid, tax included.
-        Hands are charged <b>attended</b>.
+        Retail <b>{{ said(n.retail!) }}</b>, wholesale <b>{{ said(n.wholesale!) }}</b>, rounded up to
+        <b>{{ money(n.roundingStep, f) }}</b>. Never under <b>{{ money(n.minimumCharge, f) }}</b> an order<template
+          v-if="n.leastMarginShare > 0"
+          >, nor under <b>{{ number(n.leastMarginShare * 100, 2, f) }}%</b> margin</template
+        >. Cards take <b>{{ number(n.feeShare * 100, 2, f) }}% + {{ money(n.feeFixed, f) }}</b> a payment. Hands are
+        charged <b>attended</b>.
       </p>
       <h2 class="head">Money and minutes</h2>
       <ThingEditor
@@ -67,6 +76,14 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
         title="Money and minutes"
       />
       <p class="note quiet">Tax is yours to set with your adviser; Hepno only adds it up.</p>
+      <h2 class="head">Prices</h2>
+      <ThingEditor
+        :value="n"
+        :version="store.kept.value!.version"
+        :fields="priceFields"
+        :save="store.save"
+        title="Prices"
+      />
       <h2 class="head">Open hours</h2>
       <ThingEditor
         :value="n"

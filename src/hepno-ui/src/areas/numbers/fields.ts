@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client'
-import { choice, type Field, num, text } from '../../kit/fields'
+import { choice, type Field, num, readNumber, text } from '../../kit/fields'
 
 export type Numbers = Schemas['ShopNumbers']
 type Format = Schemas['FigureFormat']
@@ -36,15 +36,71 @@ export const moneyFields: Field<Numbers>[] = [
   num('Bag, label, card', 'packingPerPiece'),
   num('Minutes an order', 'orderMinutes'),
   num('Minutes an artwork', 'artworkMinutes'),
-  num('Margin, %', 'marginShare', 100),
   num('Card fee, %', 'feeShare', 100),
   num('Card fee, a payment', 'feeFixed'),
+  choice('Card fee is taken of', 'feeBase', {
+    everything: 'everything paid, tax too',
+    'goods-and-postage': 'goods and postage',
+    goods: 'goods alone',
+  }),
   num('Sales tax, %', 'taxShare', 100),
-  num('Least charge an order', 'minimumCharge'),
-  num('Round prices up to', 'roundingStep'),
   num('Deposit, %', 'depositShare', 100),
   num('Quote stands, days', 'validityDays'),
   num('Slow tenth, %', 'slowTenthShare', 100),
+]
+
+type Policy = Schemas['PricePolicy']
+export const policyWord: Record<Policy['kind'], string> = {
+  margin: 'by margin',
+  multiple: 'as a multiple',
+  hourly: 'by the hour of hands',
+}
+
+/** A channel's policy; all its figures are kept, the chosen kind says which holds. */
+const policy = (name: string, key: 'retail' | 'wholesale'): Field<Numbers>[] => {
+  const of = (n: Numbers) => n[key] as Policy
+  const figure = (label: string, field: 'marginShare' | 'multiple' | 'perHour', scale = 1): Field<Numbers> => ({
+    label: `${name}: ${label}`,
+    number: true,
+    get: (n) => String(Number((of(n)[field] * scale).toFixed(6))),
+    set: (n, t) => {
+      const read = readNumber(t)
+      if (read === null) return `"${t}" is not a number.`
+      of(n)[field] = Number((read / scale).toFixed(9))
+    },
+  })
+  return [
+    {
+      label: `${name} is priced`,
+      options: Object.entries(policyWord).map(([value, label]) => ({ value, label })),
+      get: (n) => of(n).kind,
+      set: (n, t) => void (of(n).kind = t as Policy['kind']),
+    },
+    figure('margin, %', 'marginShare', 100),
+    figure('multiple', 'multiple'),
+    {
+      label: `${name}: multiple of`,
+      options: [
+        { value: 'all-costs', label: 'all costs' },
+        { value: 'materials', label: 'blank, print, sundries' },
+      ],
+      get: (n) => of(n).of,
+      set: (n, t) => void (of(n).of = t as Policy['of']),
+    },
+    figure('over the wage an hour', 'perHour'),
+  ]
+}
+
+export const priceFields: Field<Numbers>[] = [
+  ...policy('Retail', 'retail'),
+  ...policy('Wholesale', 'wholesale'),
+  num('Least margin, %', 'leastMarginShare', 100),
+  num('Least charge an order', 'minimumCharge'),
+  num('Round prices up to', 'roundingStep'),
+  choice('When more pieces cost less in all', 'inversion', {
+    'offer-larger': 'say so and offer them',
+    'charge-smaller': 'charge no dearer',
+  }),
 ]
 
 export const shopFields: Field<Numbers>[] = [

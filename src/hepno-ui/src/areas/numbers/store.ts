@@ -1,5 +1,5 @@
 import { ref } from 'vue'
-import { api, ask, seen } from '../../api/client'
+import { api, ask, type Schemas, seen } from '../../api/client'
 import { attempt, keepOrOffer, refresh, shop } from '../../shell/state'
 import type { Numbers } from './fields'
 
@@ -12,7 +12,8 @@ export function numbersStore() {
   }
   async function save(value: Numbers, version: number): Promise<boolean> {
     const send = async (what: Numbers, at: number) => {
-      await ask(api.PUT('/api/numbers', { body: what, ...seen(at) }))
+      // the server always holds a policy for each channel
+      await ask(api.PUT('/api/numbers', { body: what as Schemas['NumbersBody'], ...seen(at) }))
       await load()
       await refresh()
       shop.said = 'Saved. Every price uses it from now on; sent quotes keep theirs.'

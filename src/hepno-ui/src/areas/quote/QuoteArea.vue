@@ -7,6 +7,7 @@ import Keys from '../../kit/Keys.vue'
 import { moment } from '../../kit/shown'
 import { typing } from '../../shell/keys'
 import { attempt, format, refresh, shop } from '../../shell/state'
+import SayPrice from './SayPrice.vue'
 
 const router = useRouter()
 const view = ref<Schemas['QuoteView'] | null>(null)
@@ -88,6 +89,11 @@ onUnmounted(() => {
         <aside class="notes" aria-label="Margin notes, yours alone">
           <h2>Margin notes</h2>
           <p class="note quiet">Yours alone. Never printed or sent.</p>
+          <SayPrice
+            v-if="!view.sent && shop.order?.facts.decision"
+            :price="view.quote.band.outcome.price"
+            :how="view.quote.band.priceHow"
+          />
           <div v-for="n in view.notes" :key="n.title">
             <b>{{ n.title }}</b>
             <p class="note">{{ n.text }}</p>

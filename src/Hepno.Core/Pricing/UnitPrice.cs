@@ -1,0 +1,99 @@
+using Hepno.Core.Costing;
+using Hepno.Core.Measures;
+
+namespace Hepno.Core.Pricing;
+
+/// <summary>What a piece is sold at by the shop's rules, and how it came about.</summary>
+/// <param name="Price">Rounded as it is charged.</param>
+/// <param name="How">The policy, the floors that held and the rounding, in words.</param>
+public sealed record UnitPrice(decimal Price, string How)
+{
+    /// <summary>The channel's policy, never under the least margin and the least charge of an order, rounded up to the shop's step (DOMAIN 11).</summary>
+    /// <param name="cost">Cost of a piece.</param>
+    /// <param name="pieces">Pieces of the order, 1 or more.</param>
+    /// <param name="n">The shop's rules.</param>
+    /// <param name="channel">To whom.</param>
+    public static UnitPrice Of(PieceCostResult cost, int pieces, ShopNumbers n, Channel channel)
+    {
+        var f = n.Format;
+        var policy = n.PolicyFor(channel);
+        var exact = policy.Price(cost, n.Fees());
+        var how = $"{policy.Words(f)} is {Shown.Money(exact, f)}";
+        var margin = PricePolicy.ByMargin(cost.Cost.Value, n.LeastMarginShare, n.Fees());
+        if (margin > exact && n.LeastMarginShare > 0)
+        {
+            exact = margin;
+            how += $", the least margin of {Shown.Number((double)n.LeastMarginShare * 100, 1, f)}% is {Shown.Money(margin, f)}";
+        }
+        var least = n.MinimumCharge / pieces;
+        if (least > exact)
+        {
+            exact = least;
+            how += $", the least charge {Shown.Money(n.MinimumCharge, f)} is {Shown.Money(least, f)} a piece";
+        }
+        var price = Money.Charged(Money.UpTo(exact, n.RoundingStep), f.MinorDigits);
+        return new(price, n.RoundingStep > 0 ? $"{how}, rounded up to {Shown.Money(n.RoundingStep, f)}" : how);
+    }
+
+    /// <summary>A price somebody typed, held against the shop's floors: the owner decides, Hepno says what it means.</summary>
+    /// <param name="typed">Money a piece, above 0.</param>
+    /// <param name="cost">Cost of a piece.</param>
+    /// <param name="pieces">Pieces of the order.</param>
+    /// <param name="n">The shop's rules.</param>
+    public static UnitPrice Typed(decimal typed, PieceCostResult cost, int pieces, ShopNumbers n)
+    {
+        var f = n.Format;
+        var price = Money.Charged(typed, f.MinorDigits);
+        var how = "a typed price";
+        if (price < PricePolicy.ByMargin(cost.Cost.Value, n.LeastMarginShare, n.Fees()))
+        {
+            how += n.LeastMarginShare > 0 ? $", under the least margin of {Shown.Number((double)n.LeastMarginShare * 100, 1, f)}%" : ", under cost and fees";
+        }
+        if (price * pieces < n.MinimumCharge)
+        {
+            how += $", under the least charge of {Shown.Money(n.MinimumCharge, f)}";
+        }
+        return new(price, how);
+    }
+}
+
+/// <summary>A larger quantity that costs the customer less in all.</summary>
+/// <param name="Pieces">How many.</param>
+/// <param name="Total">What they come to.</param>
+/// <param name="Saves">How much less than the pieces asked for.</param>
+public sealed record Cliff(int Pieces, decimal Total, decimal Saves);
+
+/// <summary>What is done when a larger quantity would be charged less in total.</summary>
+public enum InversionRule
+{
+    /// <summary>Say so, and offer the larger quantity.</summary>
+    OfferLarger,
+
+    /// <summary>Charge no more than the larger quantity comes to.</summary>
+    ChargeSmaller,
+}
+
+/// <summary>The inversion guard: more pieces are never charged less in total unseen (DOMAIN 11).</summary>
+public static class Inversion
+{
+    /// <summary>The quantity among some larger ones that comes to least in all, when that is less than the asked pieces come to.</summary>
+    /// <param name="pieces">Asked.</param>
+    /// <param name="price">Price of one of them.</param>
+    /// <param name="larger">Larger quantities worth a look, with their price a piece.</param>
+    public static Cliff? Look(int pieces, decimal price, IEnumerable<(int Pieces, decimal Price)> larger)
+    {
+        var total = pieces * price;
+        return larger.Where(l => l.Pieces > pieces && l.Pieces * l.Price < total).Select(l => new Cliff(l.Pieces, l.Pieces * l.Price, total - (l.Pieces * l.Price))).OrderBy(c => c.Total).ThenBy(c => c.Pieces).FirstOrDefault();
+    }
+
+    /// <summary>The price a piece that charges no more than the larger quantity comes to, rounded down to the minor unit.</summary>
+    public static decimal NoDearer(Cliff cliff, int pieces, int minorDigits)
+    {
+        var unit = 1m;
+        for (var i = 0; i < minorDigits; i++)
+        {
+            unit /= 10;
+        }
+        return Math.Floor(cliff.Total / pieces / unit) * unit;
+    }
+}

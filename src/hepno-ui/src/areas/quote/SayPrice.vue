@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { api, ask, seen } from '../../api/client'
+import { readNumber } from '../../kit/fields'
+import { bare } from '../../kit/shown'
+import { attempt, format, refresh, shop } from '../../shell/state'
+
+/** The price of a piece: as the policy makes it, until the owner says another. Emptied, it is the policy's again. */
+const props = defineProps<{ price: number; how: string }>()
+const typed = computed(() => shop.order?.facts.decision?.typedPrice ?? null)
+const draft = ref('')
+watch(
+  () => [props.price, typed.value],
+  () => (draft.value = bare(props.price, format())),
+  { immediate: true },
+)
+async function say(): Promise<void> {
+  const order = shop.order
+  if (!order || draft.value === bare(props.price, format())) return
+  const text = draft.value.trim()
+  const each = text === '' ? null : readNumber(text)
+  if (text !== '' && each === null) {
+    shop.problems = [
+      { code: 'number', where: 'each', sentence: `"${text}" is not a price.`, remedy: 'Type it like 16.50.' },
+    ]
+    return
+  }
+  const done = await attempt(
+    async () => {
+      await ask(
+        api.POST('/api/orders/{id}/price', {
+          params: { path: { id: order.id } },
+          body: { each },
+          ...seen(order.version),
+        }),
+      )
+      await refresh()
+    },
+    each === null ? 'The price is the policy’s again.' : 'The price is as you said.',
+  )
+  if (!done) draft.value = text
+}
+</script>
+
+<template>
+  <form class="say" @submit.prevent="say">
+    <label class="field">
+      Price each
+      <input
+        v-model="draft"
+        class="fig"
+        inputmode="decimal"
+        @change="say"
+        @keydown.esc="draft = bare(price, format())"
+      />
+    </label>
+    <p class="note quiet">{{ how }}.<template v-if="typed !== null"> Empty it to go back to the policy.</template></p>
+  </form>
+</template>
+
+<style scoped>
+.say {
+  padding-top: 12px;
+}
+input {
+  font-size: 20px;
+  font-weight: var(--w-figure);
+  width: 100%;
+}
+</style>

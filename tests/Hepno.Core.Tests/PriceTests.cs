@@ -1,0 +1,111 @@
+using System.Globalization;
+using CsCheck;
+using Hepno.Core.Comparing;
+using Hepno.Core.Costing;
+using Hepno.Core.Materials;
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Planning;
+using Hepno.Core.Pricing;
+
+namespace Hepno.Core.Tests;
+
+/// <summary>Policies, floors, fees and the inversion guard; the numbers lie in tests/cases.</summary>
+public class PriceTests
+{
+    private static PieceCostResult Costing(decimal cost, decimal materials = 0, double hands = 360) =>
+        new(Figure.Input("cost", "Cost", cost, FigureUnit.Money, "test"), [], 1, [], Figure.Input("hands", "Hands", hands, FigureUnit.Seconds, "test"), 0, materials);
+
+    private static decimal Of(string cell) => decimal.Parse(cell, CultureInfo.InvariantCulture);
+
+    [Fact]
+    public void Every_policy_on_every_base_of_fees()
+    {
+        foreach (var row in Cases.Rows("policies.csv"))
+        {
+            var policy = new PricePolicy(Enum.Parse<PolicyKind>(row[0]), Of(row[1]), Of(row[2]), Enum.Parse<MultipleBase>(row[3]), Of(row[4]));
+            var fees = new FeeTerms(Of(row[8]), Of(row[9]), Of(row[10]), Enum.Parse<FeeBase>(row[11]));
+            var cost = Costing(Of(row[5]), Of(row[6]), double.Parse(row[7], CultureInfo.InvariantCulture));
+            Assert.Equal(Of(row[12]), Math.Round(policy.Price(cost, fees), 4, MidpointRounding.AwayFromZero));
+        }
+    }
+
+    [Fact]
+    public void Floors_and_rounding_and_the_words_for_them()
+    {
+        foreach (var row in Cases.Rows("unit-prices.csv"))
+        {
+            var n = ShopNumbers.Default with { FeeShare = 0, Retail = PricePolicy.Default with { MarginShare = Of(row[1]) }, LeastMarginShare = Of(row[3]), MinimumCharge = Of(row[4]), RoundingStep = Of(row[5]) };
+            var price = UnitPrice.Of(Costing(Of(row[0])), int.Parse(row[2], CultureInfo.InvariantCulture), n, Channel.Retail);
+            Assert.Equal((Of(row[6]), row[7]), (price.Price, price.How));
+        }
+    }
+
+    [Fact]
+    public void A_price_pays_its_cost_and_fees_and_leaves_what_the_policy_wants() => Gen.Select(Gen.Int[1, 20_000], Gen.Int[0, 60], Gen.Int[0, 20], Gen.Int[0, 25], Gen.Int[0, 2]).Sample((cents, margin, fee, tax, feeBase) =>
+    {
+        var fees = new FeeTerms(fee / 100m, tax / 100m, 0.40m, (FeeBase)feeBase);
+        var cost = Costing(cents / 100m, cents / 200m);
+        var byMargin = new PricePolicy(PolicyKind.Margin, margin / 100m, 2, MultipleBase.AllCosts, 0).Price(cost, fees);
+        Assert.Equal((double)(byMargin * margin / 100m), (double)(byMargin - cost.Cost.Value - fees.On(byMargin)), 1e-9);
+        var byHour = new PricePolicy(PolicyKind.Hourly, 0, 2, MultipleBase.AllCosts, 40).Price(cost, fees);
+        Assert.Equal(4.0, (double)(byHour - cost.Cost.Value - fees.On(byHour)), 1e-9);
+        var n = ShopNumbers.Default with { FeeShare = fee / 100m, TaxShare = tax / 100m, LeastMarginShare = margin / 100m };
+        var charged = UnitPrice.Of(cost, 7, n, Channel.Wholesale).Price;
+        Assert.True(charged - cost.Cost.Value - n.Fees().On(charged) >= charged * n.LeastMarginShare - 0.005m && charged * 7 >= n.MinimumCharge);
+    });
+
+    [Theory]
+    [InlineData(18, "a typed price")]
+    [InlineData(11, "a typed price, under the least margin of 20%")]
+    [InlineData(2, "a typed price, under the least margin of 20%, under the least charge of $40.00")]
+    public void A_typed_price_stands_and_says_which_floor_it_breaks(decimal typed, string how)
+    {
+        var n = ShopNumbers.Default with { FeeShare = 0, LeastMarginShare = 0.2m };
+        Assert.Equal(new UnitPrice(typed, how), UnitPrice.Typed(typed, Costing(10), 10, n));
+    }
+
+    [Fact]
+    public void Wholesale_has_its_own_policy_and_else_the_retail_one()
+    {
+        var retail = PricePolicy.Default with { Kind = PolicyKind.Multiple, Multiple = 3 };
+        var n = ShopNumbers.Default with { FeeShare = 0, RoundingStep = 0, MinimumCharge = 0, Retail = retail };
+        Assert.Equal(30m, UnitPrice.Of(Costing(10), 5, n, Channel.Retail).Price);
+        Assert.Equal(13.33m, UnitPrice.Of(Costing(10), 5, n, Channel.Wholesale).Price);
+        Assert.Equal(30m, UnitPrice.Of(Costing(10), 5, n with { Wholesale = null }, Channel.Wholesale).Price);
+    }
+
+    [Theory]
+    [InlineData(PolicyKind.Margin, 0.98, 2, 40, "retail.marginShare")]
+    [InlineData(PolicyKind.Margin, 1.5, 2, 40, "retail.marginShare")]
+    [InlineData(PolicyKind.Multiple, 0.3, 0.5, 40, "retail.multiple")]
+    [InlineData(PolicyKind.Hourly, 0.3, 2, -1, "retail.perHour")]
+    public void A_policy_that_cannot_be_is_refused_by_its_field(PolicyKind kind, decimal margin, decimal multiple, decimal perHour, string where) =>
+        Assert.Contains((ShopNumbers.Default with { Retail = new(kind, margin, multiple, MultipleBase.AllCosts, perHour) }).Problems(), p => p.Where == where && p.Remedy.Length > 0);
+
+    [Fact]
+    public void More_pieces_for_less_are_found_and_the_least_of_them_said()
+    {
+        // 39 at 14.00 are 546.00; 41 at 13.00 are 533.00; 42 at 13.00 are 546.00 and no less
+        var cliff = Inversion.Look(39, 14m, [(40, 13.90m), (41, 13m), (42, 13m)]);
+        Assert.Equal(new Cliff(41, 533m, 13m), cliff);
+        Assert.Equal(13.66m, Inversion.NoDearer(cliff!, 39, 2));
+        Assert.Null(Inversion.Look(39, 14m, [(40, 14m), (38, 1m)]));
+    }
+
+    [Fact]
+    public void At_a_price_break_the_comparison_offers_the_larger_quantity_or_charges_no_dearer()
+    {
+        // 34 pieces need 36 transfers; from 40 on they cost a fifth
+        var cliffs = MethodTests.Book with { Films = [new TransferPriceList("film", "Ferrow", "Film", [new("11 × 11", 11, 11, [new(1, 10m), new(40, 2m)])], 9m, 2)] };
+        Band Film(ShopBook book) => Comparer.Compare(MethodTests.Ask(34), null, null, null, book, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week), book.Presses, [])).Bands.Single(b => b.MethodId == "dtf-bought");
+        var offered = Film(cliffs);
+        Assert.NotNull(offered.Cliff);
+        Assert.InRange(offered.Cliff.Pieces, 35, 38);
+        Assert.True(offered.Cliff.Total < offered.Total);
+        var guarded = Film(cliffs with { Numbers = cliffs.Numbers with { Inversion = InversionRule.ChargeSmaller } });
+        Assert.True(guarded.Total <= offered.Cliff.Total && guarded.Total > offered.Cliff.Total - 0.34m);
+        Assert.EndsWith($"no dearer than {offered.Cliff.Pieces} pieces", guarded.PriceHow, StringComparison.Ordinal);
+        Assert.Null(Film(MethodTests.Book).Cliff);
+    }
+}
