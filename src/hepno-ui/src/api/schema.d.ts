@@ -1060,7 +1060,7 @@ export interface components {
             colourwayId: null | string;
             /** @description Pieces by size. */
             sizes: components["schemas"]["SizeCount"][];
-            /** @description One or two decorations. */
+            /** @description Decorations, up to six. */
             placements: components["schemas"]["Placement"][];
             /**
              * Format: date
