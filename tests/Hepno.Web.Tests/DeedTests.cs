@@ -221,4 +221,27 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal(6, (await shop.Get("/api/runs/six-prints")).GetProperty("passes").GetArrayLength());
         Assert.Equal(60, (await shop.Get("/api/runs/six-prints")).GetProperty("state").GetProperty("todo").GetArrayLength());
     }
+
+    [Fact]
+    public async Task The_same_again_is_a_new_order_without_its_date_and_the_record_says_what_it_earned()
+    {
+        var journey = await At("learn", "again-1");
+        Assert.Equal(404, (await shop.Send(HttpMethod.Post, "/api/orders/none/again", """{"id":"again-2"}""")).Status);
+        Assert.Equal(400, (await shop.Send(HttpMethod.Post, "/api/orders/again-1/again", """{"id":""}""")).Status);
+        Assert.Equal(200, (await shop.Send(HttpMethod.Post, "/api/orders/again-1/again", """{"id":"again-2"}""")).Status);
+        var twice = await shop.Send(HttpMethod.Post, "/api/orders/again-1/again", """{"id":"again-2"}""");
+        Assert.Equal(1, twice.Body.GetProperty("version").GetInt64());
+        var (old, made) = ((await journey.Order()).GetProperty("ask"), (await shop.Get("/api/orders/again-2")).GetProperty("ask"));
+        Assert.Equal(JsonValueKind.Null, made.GetProperty("dueDate").ValueKind);
+        Assert.Equal(old.GetProperty("sizes").GetRawText(), made.GetProperty("sizes").GetRawText());
+        Assert.Equal(old.GetProperty("placements").GetRawText(), made.GetProperty("placements").GetRawText());
+
+        var record = await shop.Get("/api/customers/again-1/record");
+        var orders = record.GetProperty("orders");
+        Assert.Equal(["again-2", "again-1"], orders.EnumerateArray().Select(o => o.GetProperty("id").GetString()!));
+        Assert.Equal(["", "4 black tees"], new[] { orders[0].GetProperty("earned").GetString()!, orders[1].GetProperty("what").GetString()! });
+        var held = (await shop.Get("/api/orders/again-1/learned")).GetProperty("held").GetProperty("earned").GetProperty("value").GetDecimal();
+        Assert.Equal(held, record.GetProperty("earned").GetProperty("value").GetDecimal());
+        Assert.Equal(404, (await shop.Send(HttpMethod.Get, "/api/customers/none/record")).Status);
+    }
 }

@@ -61,6 +61,10 @@ test('one order goes all nine steps by keyboard alone', async ({ page, server })
   await page.keyboard.press('Escape')
   await expect(page.getByRole('dialog')).toBeHidden()
   await clean(page)
+  const ways = await page
+    .getByRole('group', { name: /costs/ })
+    .evaluateAll((bands) => bands.map((b) => b.getAttribute('aria-label') ?? ''))
+  await page.keyboard.press(String(ways.findIndex((w) => w.startsWith('Film, bought in')) + 1))
   await act(page)
 
   // 3 Lay out

@@ -33,7 +33,8 @@ public sealed record SpoiledFor(string Reason, int Pieces);
 /// <param name="Pressed">Blanks started.</param>
 /// <param name="PlannedAnHour">Profit an hour as quoted.</param>
 /// <param name="RecordedAnHour">Profit an hour as it came out, opened to its parts.</param>
-public sealed record Held(IReadOnlyList<StratumHeld> Strata, decimal PlannedCost, decimal RecordedCost, IReadOnlyList<MinutesHeld> Minutes, IReadOnlyList<SpoiledFor> Spoiled, int Pressed, Figure PlannedAnHour, Figure RecordedAnHour);
+/// <param name="Earned">Profit of the whole order as it came out, opened to its parts.</param>
+public sealed record Held(IReadOnlyList<StratumHeld> Strata, decimal PlannedCost, decimal RecordedCost, IReadOnlyList<MinutesHeld> Minutes, IReadOnlyList<SpoiledFor> Spoiled, int Pressed, Figure PlannedAnHour, Figure RecordedAnHour, Figure Earned);
 
 /// <summary>Holds a quote's figures against what the run recorded (DOMAIN 17).</summary>
 public static class QuotedAgainstReal
@@ -80,12 +81,16 @@ public static class QuotedAgainstReal
         var cost = exact.Sum();
         var profit = quoted.Outcome.Price - quoted.Outcome.Fees.Value - cost;
         var hours = (decimal)(recordedHands / pieces / 3600);
+        Figure[] sold =
+        [
+            Figure.Input("price", "Price", quoted.Outcome.Price, FigureUnit.Money, "the quote"), Figure.Input("fees", "Fees", quoted.Outcome.Fees.Value, FigureUnit.Money, "the quote"),
+            Figure.Sum("recorded-cost", "Recorded cost", [.. PieceCost.Strata.Select((c, i) => Figure.Input(c, quoted.Cost.Parts[i].Label, exact[i], FigureUnit.Money, c is "labour" or "press" ? "recorded minutes" : c == "spoilage" ? $"{spoiled.Count} spoiled" : "as quoted"))]),
+        ];
+        var earned = Figure.Of("earned", "Earned", profit * pieces, "(price − fees − recorded cost) × pieces", [.. sold, Figure.Input("pieces", "Pieces", pieces, FigureUnit.Count, "handed over")]);
         var anHour = new Figure("recorded-an-hour", "Profit an hour, recorded", hours == 0 ? 0 : profit / hours, FigureUnit.MoneyAnHour, "(price − fees − recorded cost) ÷ recorded hours of hands", "",
-            [Figure.Input("price", "Price", quoted.Outcome.Price, FigureUnit.Money, "the quote"), Figure.Input("fees", "Fees", quoted.Outcome.Fees.Value, FigureUnit.Money, "the quote"),
-             Figure.Sum("recorded-cost", "Recorded cost", [.. PieceCost.Strata.Select((c, i) => Figure.Input(c, quoted.Cost.Parts[i].Label, exact[i], FigureUnit.Money, c is "labour" or "press" ? "recorded minutes" : c == "spoilage" ? $"{spoiled.Count} spoiled" : "as quoted"))]),
-             Figure.Input("hands", "Hands a piece", recordedHands / pieces, FigureUnit.Seconds, $"{verdicts.Count} timings of the run, and order time as planned")]);
+            [.. sold, Figure.Input("hands", "Hands a piece", recordedHands / pieces, FigureUnit.Seconds, $"{verdicts.Count} timings of the run, and order time as planned")]);
         return new([.. PieceCost.Strata.Select((c, i) => new StratumHeld(c, quoted.Cost.Parts[i].Label, plannedShown[i], recordedShown[i]))], Money.Charged(quoted.Cost.Value, digits), Money.Charged(cost, digits),
             [new("At the press", plannedPressing / 60, recordedPressing / 60, true), new("Order, preparing and packing", rest / 60, rest / 60, false)],
-            [.. spoiled.GroupBy(e => e.Reason ?? "not said").Select(g => new SpoiledFor(g.Key, g.Count())).OrderByDescending(s => s.Pieces)], state.Good + state.Spoiled, quoted.Outcome.ProfitAnHour, anHour);
+            [.. spoiled.GroupBy(e => e.Reason ?? "not said").Select(g => new SpoiledFor(g.Key, g.Count())).OrderByDescending(s => s.Pieces)], state.Good + state.Spoiled, quoted.Outcome.ProfitAnHour, anHour, earned);
     }
 }

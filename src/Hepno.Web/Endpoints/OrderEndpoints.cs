@@ -29,6 +29,9 @@ internal sealed record AskBody(string? CustomerId, string? StyleId, string? Colo
 /// <summary>The method chosen.</summary>
 internal sealed record ChooseBody(string MethodId);
 
+/// <summary>The id of the new order, made on the screen.</summary>
+internal sealed record AgainBody(string Id);
+
 /// <summary>A price a piece the owner says, or null for the policy's.</summary>
 internal sealed record PriceBody(decimal? Each);
 
@@ -77,6 +80,7 @@ internal static class OrderEndpoints
         orders.MapPost("{id}/count", Count).WithName("count");
         orders.MapPost("{id}/hand-over", HandOver).WithName("handOver");
         orders.MapPost("{id}/take-back", TakeBack).WithName("takeBack");
+        orders.MapPost("{id}/again", Again).WithName("orderAgain");
         orders.MapPost("{id}/close", Close).WithName("closeOrder");
     }
 
@@ -189,6 +193,16 @@ internal static class OrderEndpoints
 
     /// <summary>Closes the order.</summary>
     internal static Written Close(string id, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Close(c, desk, id, seen, request.Deed(desk.Clock, "closed")));
+
+    /// <summary>Begins a new order with the ask of an old one, at today's prices, its date still to be said.</summary>
+    internal static Written Again(string id, AgainBody body, Desk desk, HttpRequest request)
+    {
+        if (body.Id.Length is 0 or > LongestId)
+        {
+            throw new RefusedException(400, "bad-id", $"An id of {body.Id.Length} characters.", $"Between 1 and {LongestId}, made by the device.", "id");
+        }
+        return desk.Db.Write(connection => new Written(body.Id, OrderAgain.Do(connection, desk, id, body.Id, request.Deed(desk.Clock, "ordered again")).Version));
+    }
 
     private static Written Do(string id, Desk desk, HttpRequest request, Func<Microsoft.Data.Sqlite.SqliteConnection, long, long> deed)
     {

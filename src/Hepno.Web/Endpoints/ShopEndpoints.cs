@@ -120,6 +120,7 @@ internal static class ShopEndpoints
         Map(api, "presses", Aggregates.Presses, (string id, PressBody b) => new Press(id, b.Name.Trim(), b.Kind, b.PlatenWidthIn, b.PlatenHeightIn, b.WarmUpMinutes, b.RiseFPerMinute, b.DropFPerMinute, b.OffsetF, b.Equipment.ToCore(), b.Cautions), p => p.Problems());
         Map(api, "recipes", Aggregates.Recipes, (string id, RecipeBody b) => new Recipe(id, b.ProductId, b.Revision, b.Fabric, b.TemperatureF, b.DwellSeconds, b.DwellSlackSeconds, b.Pressure, b.PrePressSeconds, b.Peel, b.PeelAfterSeconds, b.SecondPressSeconds, b.Side, b.Source, b.AsOf, b.Caution), r => r.Problems());
         api.MapGet("/customers/find", FindCustomers).WithTags("customers").WithName("findCustomers");
+        api.MapGet("/customers/{id}/record", (string id, Desk desk) => desk.Db.Read(c => Views.CustomerRecord.Of(c, desk, id))).WithTags("customers").WithName("customerRecord").WithSummary("A customer with past orders and what they earned.");
         api.MapGet("/customers/{id}/export", ExportCustomer).WithTags("customers").WithName("exportCustomer");
         api.MapPost("/customers/{id}/erase", EraseCustomer).WithTags("customers").WithName("eraseCustomer");
         api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");

@@ -102,9 +102,13 @@ internal static class OrderViews
             throw new RefusedException(409, "not-there", $"{c.Order.Code} is not handed over yet.", "Learning begins when the pieces are with the customer.");
         }
         var f = c.Frozen.Numbers.Format;
-        var held = QuotedAgainstReal.Of(c.Frozen.Band, c.Order.Ask.Pieces, c.Run, c.Events, c.Frozen.Numbers, c.Frozen.PressingSeconds);
+        var held = Held(c)!;
         return new(held, c.Frozen.Band.Outcome.Price, $"{c.Order.Code} made {Shown.AnHour(held.RecordedAnHour.Value, f)} an hour. The quote said {Shown.AnHour(held.PlannedAnHour.Value, f)}.");
     }
+
+    /// <summary>What an order came to; null before it is handed over.</summary>
+    public static Held? Held(OrderCase c) => c.Frozen is null || c.Run is null || c.Order.Facts.HandOver is null ? null
+        : QuotedAgainstReal.Of(c.Frozen.Band, c.Order.Ask.Pieces, c.Run, c.Events, c.Frozen.Numbers, c.Frozen.PressingSeconds);
 
     private static RunPassView Pass(DecorationPlan d, int index, Core.Blanks.Style style, Press? press, FigureFormat f)
     {

@@ -89,6 +89,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/customers/{id}/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A customer with past orders and what they earned. */
+        get: operations["customerRecord"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/customers/{id}/export": {
         parameters: {
             query?: never;
@@ -511,6 +528,23 @@ export interface paths {
         put?: never;
         /** Takes a hand-over back. */
         post: operations["takeBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins a new order with the ask of an old one, at today's prices, its date still to be said. */
+        post: operations["orderAgain"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1036,6 +1070,10 @@ export interface components {
             url: string;
             qr: components["schemas"]["QrCode"];
         };
+        /** @description The id of the new order, made on the screen. */
+        AgainBody: {
+            id: string;
+        };
         /** @description The customer's yes to the proof. */
         Approval: {
             /** @description Who said yes. */
@@ -1384,6 +1422,20 @@ export interface components {
         CustomerExport: {
             customer: components["schemas"]["Customer"];
             orders: components["schemas"]["OrderExport"][];
+        };
+        /** @description A customer with everything they had made and what it earned. */
+        CustomerRecord: {
+            /** @description Who. */
+            customer: components["schemas"]["Customer"];
+            /**
+             * Format: int64
+             * @description Version of name and contact.
+             */
+            version: number;
+            /** @description Newest first. */
+            orders: components["schemas"]["PastOrder"][];
+            /** @description Profit of everything handed over, an order a part. */
+            earned: components["schemas"]["Figure"];
         };
         /** @description Hours of one weekday; null when closed. */
         DayBody: {
@@ -2073,6 +2125,8 @@ export interface components {
             plannedAnHour: components["schemas"]["Figure"];
             /** @description Profit an hour as it came out, opened to its parts. */
             recordedAnHour: components["schemas"]["Figure"];
+            /** @description Profit of the whole order as it came out, opened to its parts. */
+            earned: components["schemas"]["Figure"];
         };
         /**
          * @description What is done when a larger quantity would be charged less in total.
@@ -2332,6 +2386,27 @@ export interface components {
             device: string;
             /** Format: date-time */
             at: string;
+        };
+        /** @description One order of a customer. */
+        PastOrder: {
+            /** @description Identity. */
+            id: string;
+            /** @description Number as written. */
+            code: string;
+            /** @description Handed over, else begun. */
+            day: string;
+            /** @description Pieces and garment. */
+            what: string;
+            /** @description Prints. */
+            where: string;
+            /** @description Where it stands. */
+            station: components["schemas"]["Station"];
+            /** @description Total of the sent quote, tax included; empty before. */
+            total: string;
+            /** @description Profit as it came out; empty before it is handed over. */
+            earned: string;
+            /** @description Profit an hour as it came out; empty before. */
+            anHour: string;
         };
         /**
          * @description When the carrier is peeled.
@@ -4297,6 +4372,82 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Customer"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    customerRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CustomerRecord"];
                 };
             };
             /** @description Bad Request */
@@ -6448,6 +6599,86 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    orderAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AgainBody"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

@@ -6,6 +6,7 @@ import { api, ask, link, Refusal, seen } from '../api/client'
 import Explain from '../kit/Explain.vue'
 import StrataDefs from '../kit/StrataDefs.vue'
 import { stations } from '../kit/words'
+import CustomerCard from './CustomerCard.vue'
 import FindBox from './FindBox.vue'
 import { allKeys, typing } from './keys'
 import { listen } from './live'
@@ -18,6 +19,7 @@ import WorkLine from './WorkLine.vue'
 const route = useRoute()
 const router = useRouter()
 const finding = ref(false)
+const customer = ref(false)
 const helping = ref(false)
 const waiting = ref(false)
 const bare = computed(() => route.meta.bare === true)
@@ -120,6 +122,7 @@ function onKey(event: KeyboardEvent): void {
     n: () => void newAsk(),
     '/': () => (finding.value = true),
     '?': () => (helping.value = true),
+    c: () => (customer.value = true),
     ',': () => void step(-1),
     '.': () => void step(1),
     '\\': () => (shop.slipOpen = !shop.slipOpen),
@@ -160,9 +163,10 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
       <StationSlips />
       <RouterView v-if="shop.line" />
     </main>
-    <Slip @act="act" />
+    <Slip @act="act" @customer="customer = true" />
   </div>
   <FindBox v-model="finding" />
+  <CustomerCard v-model="customer" />
   <Explain />
   <Dialog v-model:visible="helping" modal header="All keys" :style="{ width: '520px', maxWidth: '94vw' }">
     <table>

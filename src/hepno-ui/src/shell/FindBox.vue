@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog'
-import { nextTick, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, ask, type Schemas } from '../api/client'
 import { type StationName, stationWord } from '../kit/words'
@@ -11,19 +11,20 @@ const router = useRouter()
 const text = ref('')
 const found = ref<Schemas['Found'][]>([])
 const chosen = ref(0)
-const field = ref<HTMLInputElement>()
 
 watch([visible, text], async () => {
   if (!visible.value) return
   await attempt(async () => {
-    found.value = await ask(api.GET('/api/orders', { params: { query: { find: text.value } } }))
+    const asked = text.value
+    const answer = await ask(api.GET('/api/orders', { params: { query: { find: asked } } }))
+    // answers may overtake each other: only the one to what stands there now counts
+    if (asked !== text.value) return
+    found.value = answer
     chosen.value = 0
   })
 })
-function shown(): void {
-  text.value = ''
-  void nextTick(() => field.value?.focus())
-}
+// emptied before it opens: what is typed while it opens stays
+watch(visible, (now) => now && (text.value = ''), { flush: 'sync' })
 async function open(order: Schemas['Found'] | undefined): Promise<void> {
   if (!order) return
   visible.value = false
@@ -33,16 +34,10 @@ async function open(order: Schemas['Found'] | undefined): Promise<void> {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="visible"
-    modal
-    header="Find an order"
-    :style="{ width: '560px', maxWidth: '94vw' }"
-    @show="shown"
-  >
+  <Dialog v-model:visible="visible" modal header="Find an order" :style="{ width: '560px', maxWidth: '94vw' }">
     <input
-      ref="field"
       v-model="text"
+      autofocus
       class="text"
       aria-label="Number or customer"
       placeholder="number or customer"

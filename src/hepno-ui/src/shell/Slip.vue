@@ -4,7 +4,7 @@ import { link } from '../api/client'
 import Garment from '../kit/Garment.vue'
 import { shop } from './state'
 
-const emit = defineEmits<{ act: [] }>()
+const emit = defineEmits<{ act: []; customer: [] }>()
 const slip = computed(() => shop.order?.slip ?? null)
 const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
 </script>
@@ -15,7 +15,12 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
       <div class="top">
         <div>
           <div class="no">{{ slip.code }}</div>
-          <h2 :title="slip.customer">{{ slip.customer || 'who is asking?' }}</h2>
+          <h2 :title="slip.customer">
+            <button v-if="slip.customer" class="who" title="The customer: past orders (C)" @click="emit('customer')">
+              {{ slip.customer }}
+            </button>
+            <template v-else>who is asking?</template>
+          </h2>
         </div>
         <Garment class="garment" :kind="slip.kind" :hex="slip.hex" :placements="shop.order.ask.placements" />
       </div>
@@ -67,6 +72,13 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
 </template>
 
 <style scoped>
+.who {
+  font: inherit;
+  line-height: inherit;
+}
+.who:hover {
+  text-decoration: underline;
+}
 .slip {
   position: relative;
   padding: 6px 20px 0 24px;

@@ -9,6 +9,7 @@ export const allKeys: [string, string][] = [
   ['G S, G F, G N', 'Shelf, Floor, Numbers'],
   ['N', 'new ask'],
   ['/', 'find an order'],
+  ['C', 'the customer of the order in hand, and the same again'],
   [', .', 'previous and next order in hand'],
   ['\\', 'turn or open the slip'],
   ['Z', 'take back what this device did last'],

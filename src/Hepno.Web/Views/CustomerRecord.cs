@@ -1,0 +1,49 @@
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Store;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Views;
+
+/// <summary>A customer with everything they had made and what it earned.</summary>
+/// <param name="Customer">Who.</param>
+/// <param name="Version">Version of name and contact.</param>
+/// <param name="Orders">Newest first.</param>
+/// <param name="Earned">Profit of everything handed over, an order a part.</param>
+internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnlyList<PastOrder> Orders, Figure Earned)
+{
+    /// <summary>Reads it; refused with 404 when there is no such customer.</summary>
+    public static CustomerRecord Of(SqliteConnection connection, Desk desk, string id)
+    {
+        var customer = Aggregates.Customers.Get(connection, id) ?? throw RefusedException.NoSuch("customer", id);
+        var book = desk.Book(connection);
+        var f = book.Numbers.Format;
+        var cases = OrderStore.OfCustomer(connection, id).Select(o => desk.Case(connection, o.Value.Id, book)).Reverse().ToList();
+        var held = cases.Select(c => (Case: c, Held: OrderViews.Held(c))).ToList();
+        return new(customer.Value, customer.Version, [.. held.Select(h => Past(h.Case, h.Held, f, book.Numbers.TimeZone))],
+            Figure.Sum("earned", "Earned", [.. held.Where(h => h.Held is not null).Select(h => h.Held!.Earned with { Code = h.Case.Order.Id, Label = h.Case.Order.Code })]));
+    }
+
+    private static PastOrder Past(OrderCase c, Core.Learning.Held? held, FigureFormat f, string zone)
+    {
+        var style = c.InHand?.Style ?? c.Frozen?.Style;
+        var colour = c.InHand?.Colourway ?? c.Frozen?.Colourway;
+        var what = style is null || colour is null ? $"{c.Order.Ask.Pieces} pieces" : $"{c.Order.Ask.Pieces} {Deeds.MakeQuote.Garment(style, colour, c.Order.Ask.Pieces)}";
+        var where = c.Order.Ask.Placements.Count == 0 ? "" : string.Join(", ", c.Order.Ask.Placements.Select(p => Places.Find(p.Place)!.Name.ToLowerInvariant()));
+        var at = c.Order.Facts.HandOver?.At ?? c.Order.CreatedAt;
+        return new(c.Order.Id, c.Order.Code, Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(at, zone)), f), what, where, c.Standing.Station, c.Frozen is null ? "" : Shown.Money(c.Frozen.Total, f),
+            held is null ? "" : Shown.Money(held.Earned.Value, f), held is null ? "" : Shown.AnHour(held.RecordedAnHour.Value, f));
+    }
+}
+
+/// <summary>One order of a customer.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="Code">Number as written.</param>
+/// <param name="Day">Handed over, else begun.</param>
+/// <param name="What">Pieces and garment.</param>
+/// <param name="Where">Prints.</param>
+/// <param name="Station">Where it stands.</param>
+/// <param name="Total">Total of the sent quote, tax included; empty before.</param>
+/// <param name="Earned">Profit as it came out; empty before it is handed over.</param>
+/// <param name="AnHour">Profit an hour as it came out; empty before.</param>
+internal sealed record PastOrder(string Id, string Code, string Day, string What, string Where, Station Station, string Total, string Earned, string AnHour);
