@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import type { Schemas } from '../../api/client'
+import { named, type Run } from './run'
+import type { RunState } from './tasks'
+
+/** What to do now, large enough for two metres; while the press is closed the field drains like a tank. */
+defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
+</script>
+
+<template>
+  <section
+    class="field"
+    :class="{ wait: run.held, over: run.over }"
+    :aria-label="`${run.verb} piece ${run.current ? named(run.current) : ''}`"
+  >
+    <div
+      v-for="layer in ['paper', 'hot']"
+      :key="layer"
+      class="layer"
+      :class="layer"
+      :aria-hidden="layer === 'hot'"
+      :style="layer === 'hot' ? { clipPath: `inset(${run.over ? 0 : (1 - run.level) * 100}% 0 0 0)` } : undefined"
+    >
+      <div class="verb">
+        {{ run.verb
+        }}<span class="what">{{
+          run.done
+            ? `${state.good} good`
+            : run.current && run.pass
+              ? `${run.pass.place}, size ${run.current.size}`
+              : run.rack[0]
+                ? `piece ${named(run.rack[0].task)}`
+                : ''
+        }}</span>
+      </div>
+      <div v-if="run.count" class="count">{{ run.count }}<small>s</small></div>
+      <div v-else-if="!run.done && run.current && run.pass" class="lay">
+        <p>
+          piece <b>{{ named(run.current) }}</b>, {{ run.pass.size }}
+        </p>
+        <p>{{ run.pass.side }}</p>
+        <p class="key"><kbd>Enter</kbd> closed</p>
+      </div>
+      <div v-else-if="run.done" class="lay">
+        <p>All {{ view.pieces }} are good. Rack empty, press off and unplugged.</p>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.field {
+  position: relative;
+  overflow: hidden;
+  background: var(--bleach);
+  border-right: 1.5px solid var(--ink);
+}
+.layer {
+  position: absolute;
+  inset: 0;
+  padding: 28px 36px;
+  color: var(--ink);
+}
+.layer.hot {
+  background: var(--heat);
+  color: var(--bleach);
+}
+.over .layer.hot {
+  border: 18px solid transparent;
+  border-image: repeating-linear-gradient(45deg, var(--ink) 0 9px, var(--heat) 9px 18px) 18;
+  padding: 10px 18px;
+}
+.wait {
+  background: repeating-linear-gradient(45deg, var(--calico) 0 6px, var(--bleach) 6px 12px);
+}
+.verb {
+  font-size: 96px;
+  font-weight: 640;
+  letter-spacing: -0.04em;
+  line-height: 1;
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 12px;
+  white-space: nowrap;
+}
+.what {
+  font-size: 52px;
+  letter-spacing: -0.02em;
+}
+.count {
+  position: absolute;
+  right: 30px;
+  bottom: -30px;
+  font-size: min(var(--t-far-count), 60vh);
+  font-weight: 640;
+  letter-spacing: -0.05em;
+  line-height: 0.95;
+}
+.count small {
+  font-size: 110px;
+}
+.lay {
+  font-size: 44px;
+  padding-top: 40px;
+  line-height: 1.3;
+}
+.lay .key {
+  padding-top: 20px;
+}
+.lay kbd {
+  font-size: 20px;
+  height: 34px;
+  padding: 2px 10px;
+}
+</style>

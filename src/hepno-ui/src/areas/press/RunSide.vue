@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import type { Schemas } from '../../api/client'
+import { named, type Run } from './run'
+import SizeRows from './SizeRows.vue'
+import { keyOf, type RunState } from './tasks'
+
+/** What waits meanwhile, what comes then, and how many pieces stand where. */
+defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
+</script>
+
+<template>
+  <section class="side" aria-label="Pieces">
+    <div class="mean">
+      <span>Meanwhile</span><b v-if="run.rack[0]">Peel {{ named(run.rack[0].task) }}</b
+      ><b v-else>Rack empty</b
+      ><span v-if="run.rack[0]" :class="{ go: run.coldIn <= 0 }">{{
+        run.coldIn <= 0 ? "it's ready" : `in ${run.coldIn} s`
+      }}</span>
+    </div>
+    <div class="mean">
+      <span>Then</span><b v-if="run.phase === 'press' && run.current">Lift {{ named(run.current) }}</b
+      ><b v-else-if="run.left[1]"
+        >Lay {{ named(run.left.find((t) => !run.racked.has(keyOf(t)) && t !== run.current) ?? run.left[1]) }}</b
+      ><b v-else>Count</b><span v-if="run.fromEnd">from the end</span>
+    </div>
+    <div class="of">
+      <b data-test="piece">{{ run.current ? named(run.current) : run.judged ? named(run.judged) : view.pieces }}</b>
+      of {{ view.pieces
+      }}<span class="tally"
+        ><span data-test="good">{{ state.good }} good</span
+        ><span class="heat" data-test="spoiled">{{ state.spoiled }} spoiled</span></span
+      >
+    </div>
+    <SizeRows
+      :state="state"
+      :passes="run.passes.length"
+      :waiting="run.box.waiting"
+      :racked="run.rack.map((r) => r.task)"
+      :current="run.phase === 'press' ? run.current : undefined"
+    />
+    <p v-if="state.notCounted.length > 0" class="caution twice" role="status">
+      Judged twice, kept, not counted:
+      {{
+        state.notCounted
+          .map((e) => `${e.pieceNo} (${e.verdict})`)
+          .slice(0, 4)
+          .join(', ')
+      }}
+    </p>
+    <p v-if="run.box.refused" class="heat twice" role="alert">{{ run.box.refused }}</p>
+  </section>
+</template>
+
+<style scoped>
+.side {
+  padding: 10px 24px;
+  overflow: hidden;
+  display: flex;
+  flex-direction: column;
+}
+.mean {
+  display: grid;
+  grid-template-columns: 128px 1fr auto;
+  align-items: baseline;
+  border-bottom: 1px solid var(--rule-strong);
+  font-size: 26px;
+  padding: 4px 0;
+  white-space: nowrap;
+}
+.mean b {
+  font-size: 40px;
+}
+.mean span:first-child {
+  font-size: 22px;
+  color: var(--ink-2);
+}
+.of {
+  font-size: 40px;
+  display: flex;
+  align-items: baseline;
+  gap: 12px;
+  white-space: nowrap;
+}
+.of > b {
+  font-size: clamp(60px, 8vw, 104px);
+  line-height: 1.1;
+  letter-spacing: -0.04em;
+}
+.tally {
+  margin-left: auto;
+  font-size: 28px;
+  font-weight: var(--w-strong);
+  text-align: right;
+  display: grid;
+}
+.twice {
+  font-size: 20px;
+}
+</style>

@@ -1,0 +1,256 @@
+import { computed, reactive, ref, watch } from 'vue'
+import { api, ask, makeId, Refusal, type Schemas } from '../../api/client'
+import { onChange } from '../../shell/live'
+import { outbox } from './outbox'
+import { sound } from './sound'
+import { keyOf, newest, type Task, tasksLeft } from './tasks'
+
+/** A piece as it is called across the room. */
+export const named = (t: Task): string => `${t.pieceNo}${t.attempt > 1 ? ` again` : ''}`
+
+/** One run on this device: the plan it plays, the clock, the rack, and the verdicts on their way. */
+export function useRun(id: string) {
+  const view = ref<Schemas['RunView'] | null>(null)
+  const state = ref<Schemas['RunState'] | null>(null)
+  const trouble = ref('')
+  const box = outbox(id, (folded) => (state.value = newest(state.value, folded)))
+
+  // the clock of this page; wall-clock times of other machines are never used
+  const now = ref(performance.now())
+  const phase = ref<'lay' | 'press'>('lay')
+  const closedAt = ref(0)
+  const rack = ref<{ task: Task; cold: number }[]>([])
+  const held = ref(false)
+  const fromEnd = ref(sessionStorage.getItem(`hepno-end-${id}`) === '1')
+  const choosing = ref(false)
+  const lastReason = ref<string | null>(null)
+  const mine = ref<{ eventId: string; task: Task; at: number }[]>([])
+  let sinceVerdict = performance.now()
+  let heldAt = 0
+  let lastTap = { key: '', at: -1000 }
+  let reasonTimer: ReturnType<typeof setTimeout> | undefined
+
+  const passes = computed(() => view.value?.passes ?? [])
+  const left = computed(() => tasksLeft(state.value?.todo ?? [], box.waiting.value, fromEnd.value))
+  const racked = computed(() => new Set(rack.value.map((r) => keyOf(r.task))))
+  const current = computed(() => left.value.find((t) => !racked.value.has(keyOf(t))))
+  const pass = computed(
+    () =>
+      passes.value[
+        (current.value ?? rack.value[0]?.task)?.pass === undefined ? 0 : (current.value ?? rack.value[0]!.task).pass - 1
+      ],
+  )
+  /** The piece the verdict keys judge: the oldest on the rack, else the one in hand. */
+  const judged = computed(() => rack.value[0]?.task ?? current.value)
+  const seconds = computed(() =>
+    phase.value === 'press' && pass.value ? pass.value.dwellSeconds - (now.value - closedAt.value) / 1000 : 0,
+  )
+  const over = computed(
+    () => phase.value === 'press' && pass.value !== undefined && seconds.value < -pass.value.slackSeconds,
+  )
+  const level = computed(() =>
+    phase.value === 'press' && pass.value ? Math.max(0, Math.min(1, seconds.value / pass.value.dwellSeconds)) : 0,
+  )
+  const done = computed(() => view.value !== null && state.value !== null && left.value.length === 0)
+  const verb = computed(() =>
+    held.value
+      ? 'Held'
+      : done.value
+        ? 'Done'
+        : phase.value === 'lay'
+          ? current.value
+            ? 'Lay'
+            : 'Peel'
+          : over.value
+            ? 'Lift now'
+            : seconds.value <= 0
+              ? 'Lift'
+              : 'Press',
+  )
+  const count = computed(() => {
+    if (held.value || phase.value === 'lay') return ''
+    return seconds.value >= 0 ? String(Math.ceil(seconds.value)) : `+${Math.floor(-seconds.value)}`
+  })
+  const said = computed(() =>
+    phase.value === 'press' && [10, 5, 0].includes(Math.ceil(seconds.value))
+      ? `${Math.ceil(seconds.value)} seconds`
+      : '',
+  )
+  const caution = computed(() => [pass.value?.caution, view.value?.pressCautions].filter(Boolean)[0] ?? '')
+  const coldIn = computed(() => (rack.value[0] ? Math.ceil((rack.value[0].cold - now.value) / 1000) : 0))
+
+  async function load(): Promise<void> {
+    try {
+      view.value = await ask(api.GET('/api/runs/{id}', { params: { path: { id } } }))
+      state.value = newest(state.value, view.value.state)
+      trouble.value = ''
+    } catch (refused) {
+      if (!(refused instanceof Refusal)) throw refused
+      if (refused.status !== 0) trouble.value = `${refused.problems[0]?.sentence} ${refused.problems[0]?.remedy}`
+      else if (!view.value) setTimeout(() => void load(), 500)
+    }
+  }
+
+  // a piece that another device judged leaves this rack
+  watch(left, (tasks) => {
+    const open = new Set(tasks.map(keyOf))
+    rack.value = rack.value.filter((r) => open.has(keyOf(r.task)))
+  })
+  watch(now, (_, before) => {
+    if (phase.value !== 'press' || held.value || !pass.value) return
+    const was = pass.value.dwellSeconds - (before - closedAt.value) / 1000
+    if (was > 0 && seconds.value <= 0) sound.ready()
+    else if (seconds.value < 0 && Math.floor(-was) !== Math.floor(-seconds.value)) sound.late()
+  })
+
+  function step(): void {
+    if (held.value) return hold()
+    if (!current.value || !pass.value) return
+    if (phase.value === 'lay') {
+      closedAt.value = performance.now()
+      phase.value = 'press'
+      return
+    }
+    phase.value = 'lay'
+    if (pass.value.peel !== 'hot')
+      rack.value = [
+        ...rack.value,
+        { task: current.value, cold: performance.now() + pass.value.peelAfterSeconds * 1000 },
+      ]
+  }
+  function back(): void {
+    if (phase.value === 'press') phase.value = 'lay'
+    else rack.value = rack.value.slice(0, -1)
+  }
+  function hold(): void {
+    held.value = !held.value
+    if (held.value) heldAt = performance.now()
+    else {
+      sinceVerdict += performance.now() - heldAt
+      if (phase.value === 'press') closedAt.value += performance.now() - heldAt
+    }
+  }
+
+  async function verdict(kind: 'good' | 'spoiled', reason: string | null = null): Promise<void> {
+    const task = judged.value
+    if (!task || held.value) return
+    const at = performance.now()
+    // a key that bounces must not judge the next piece
+    if (at - lastTap.at < 400 && lastTap.key === keyOf(task)) return
+    lastTap = { key: keyOf(task), at }
+    const eventId = makeId()
+    const secondsOnPiece = Math.round((at - sinceVerdict) / 100) / 10
+    sinceVerdict = at
+    if (keyOf(task) === keyOf(current.value ?? task)) phase.value = 'lay'
+    await box.add(eventId, {
+      pieceNo: task.pieceNo,
+      attempt: task.attempt,
+      pass: task.pass,
+      size: task.size,
+      verdict: kind,
+      reason,
+      takesBack: null,
+      secondsOnPiece,
+    })
+    mine.value = [...mine.value, { eventId, task, at }]
+  }
+  function spoil(): void {
+    if (!judged.value || held.value) return
+    if (choosing.value) return finish(lastReason.value)
+    choosing.value = true
+    reasonTimer = setTimeout(() => finish(null), 5000)
+  }
+  function finish(reason: string | null): void {
+    clearTimeout(reasonTimer)
+    if (!choosing.value) return
+    choosing.value = false
+    if (reason) lastReason.value = reason
+    void verdict('spoiled', reason)
+  }
+  async function takeBack(): Promise<void> {
+    const last = mine.value.at(-1)
+    if (!last) return
+    mine.value = mine.value.slice(0, -1)
+    const { pieceNo, attempt, pass: p, size } = last.task
+    await box.add(makeId(), {
+      pieceNo,
+      attempt,
+      pass: p,
+      size,
+      verdict: 'taken-back',
+      reason: null,
+      takesBack: last.eventId,
+      secondsOnPiece: 0,
+    })
+  }
+
+  /** The other end of the list: two pairs of hands meet in the middle. */
+  function turnRound(): void {
+    fromEnd.value = !fromEnd.value
+    sessionStorage.setItem(`hepno-end-${id}`, fromEnd.value ? '1' : '0')
+  }
+  /** Nothing is spoiled after all. */
+  function keepPiece(): void {
+    clearTimeout(reasonTimer)
+    choosing.value = false
+  }
+
+  let timer: ReturnType<typeof setInterval> | undefined
+  let stop = () => {}
+  async function begin(): Promise<void> {
+    await box.open()
+    await load()
+    timer = setInterval(
+      () => (now.value = performance.now()),
+      matchMedia('(prefers-reduced-motion: reduce)').matches ? 1000 : 100,
+    )
+    stop = onChange((kind, changed) => void (changed === id && (kind === 'run' || kind === 'order') && load()))
+  }
+  function end(): void {
+    clearInterval(timer)
+    clearTimeout(reasonTimer)
+    box.close()
+    stop()
+  }
+
+  return reactive({
+    id,
+    box,
+    view,
+    state,
+    trouble,
+    phase,
+    rack,
+    held,
+    fromEnd,
+    choosing,
+    passes,
+    left,
+    current,
+    pass,
+    judged,
+    over,
+    level,
+    done,
+    verb,
+    count,
+    said,
+    caution,
+    coldIn,
+    racked,
+    load,
+    step,
+    back,
+    hold,
+    verdict,
+    spoil,
+    finish,
+    keepPiece,
+    takeBack,
+    turnRound,
+    begin,
+    end,
+  })
+}
+
+export type Run = ReturnType<typeof useRun>

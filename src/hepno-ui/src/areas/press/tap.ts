@@ -1,0 +1,10 @@
+import { sound } from './sound'
+
+/** Touch: taken on release inside the key, and the key keeps no focus. */
+export function tap(event: PointerEvent, deed: () => void): void {
+  sound.unlock()
+  const key = event.currentTarget as HTMLElement
+  const under = document.elementFromPoint(event.clientX, event.clientY)
+  key.blur()
+  if (under && key.contains(under)) deed()
+}
