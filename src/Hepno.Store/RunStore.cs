@@ -26,5 +26,8 @@ public static class RunStore
     public static ILookup<string, RunEvent> OfOpen(SqliteConnection connection) =>
         connection.Query("SELECT * FROM run_event WHERE order_id IN (SELECT id FROM orders WHERE closed_at IS NULL) ORDER BY seq", r => (Of: r.Text("order_id"), Event: Map(r))).ToLookup(e => e.Of, e => e.Event);
 
+    /// <summary>All events of the shop, in the order they were received.</summary>
+    public static List<(string OrderId, DateTime ReceivedAt, RunEvent Event)> All(SqliteConnection connection) => connection.Query("SELECT * FROM run_event ORDER BY seq", r => (r.Text("order_id"), r.Utc("received_at"), Map(r)));
+
     private static RunEvent Map(Rows.Row r) => new(r.Text("event_id"), r.Text("device"), r.Int("piece_no"), r.Int("attempt"), r.Int("pass"), r.Text("size"), r.Word<RunVerdict>("verdict"), r.TextOrNull("reason"), r.TextOrNull("takes_back"), r.Real("seconds"));
 }

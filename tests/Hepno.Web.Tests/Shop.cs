@@ -12,7 +12,18 @@ namespace Hepno.Web.Tests;
 /// <summary>The program on real Kestrel with a real database in a folder of its own, filled with the demo shop.</summary>
 public sealed class Shop : WebApplicationFactory<Program>
 {
-    public Shop() => UseKestrel();
+    private readonly bool demo;
+
+    public Shop()
+        : this(true)
+    {
+    }
+
+    internal Shop(bool demo)
+    {
+        this.demo = demo;
+        UseKestrel();
+    }
 
     public static string Root
     {
@@ -56,7 +67,7 @@ public sealed class Shop : WebApplicationFactory<Program>
         builder.UseEnvironment("Production");
         builder.UseSetting("Hepno:Data", Folder);
         builder.UseSetting("Hepno:Port", "0");
-        builder.UseSetting("Hepno:Demo", "true");
+        builder.UseSetting("Hepno:Demo", demo ? "true" : "false");
         builder.ConfigureTestServices(s => s.AddSingleton<IStartupFilter, FromElsewhere>());
     }
 

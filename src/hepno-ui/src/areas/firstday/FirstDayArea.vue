@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { computed, onMounted } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, ask, makeId } from '../../api/client'
 import { num, text, type Field } from '../../kit/fields'
 import ThingEditor from '../../kit/ThingEditor.vue'
-import { attempt, beginAsk } from '../../shell/state'
+import { attempt, beginAsk, refresh } from '../../shell/state'
 import { freshPress } from '../floor/fields'
 import { shopFields, weekFields, type Numbers } from '../numbers/fields'
 import { numbersStore } from '../numbers/store'
@@ -32,6 +32,27 @@ const fields = computed<Field<FirstDay>[]>(() => [
   num<FirstDay>('Platen depth, in', 'platenDepth'),
 ])
 onMounted(() => attempt(() => store.load()))
+
+const bringing = ref(false)
+async function bring(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  bringing.value = true
+  const done = await attempt(async () => {
+    await ask(
+      api.PUT('/api/archive', {
+        body: (await file.text()) as never,
+        bodySerializer: (text: unknown) => text as string,
+        headers: { 'Content-Type': 'application/json' },
+      }),
+    )
+    await refresh()
+  }, `${file.name} is in: the shop is as it was.`)
+  bringing.value = false
+  input.value = ''
+  if (done) await router.push('/ask')
+}
 
 async function save(first: FirstDay, version: number): Promise<boolean> {
   const { pressName, pressKind, platenWidth, platenDepth, ...numbers } = first
@@ -66,6 +87,10 @@ async function save(first: FirstDay, version: number): Promise<boolean> {
     <h1>The first day</h1>
     <p class="quiet">Five minutes. Every figure can be changed later under Numbers and Floor. Then the first ask.</p>
     <div class="drawing">
+      <label class="field bring">
+        {{ bringing ? 'Bringing the shop along…' : 'Or bring a shop along: the file that Numbers gives (JSON)' }}
+        <input type="file" accept=".json,application/json" :disabled="bringing" @change="bring" />
+      </label>
       <ThingEditor
         v-if="value"
         :value="value"
@@ -81,3 +106,10 @@ async function save(first: FirstDay, version: number): Promise<boolean> {
     </div>
   </div>
 </template>
+
+<style scoped>
+.bring {
+  max-width: 420px;
+  padding: 6px 0 12px;
+}
+</style>

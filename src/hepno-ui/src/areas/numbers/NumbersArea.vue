@@ -102,8 +102,14 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
       />
       <h2 class="head">Devices</h2>
       <Devices />
+      <h2 class="head">Copies</h2>
       <p class="note quiet">
-        Last good backup: {{ shop.line?.lastBackup || 'none yet' }}. One file anywhere: ./hepno backup FILE.
+        Last good backup: {{ shop.line?.lastBackup || 'none yet' }}. One archive of the data folder, also while it runs:
+        ./hepno backup FILE.
+      </p>
+      <p class="copies">
+        <a class="plain-button" href="/api/archive" download>The whole shop as one open file (JSON)</a>
+        <span class="note quiet">It can be brought into a new, empty shop on its first day.</span>
       </p>
     </div>
     <Keys
@@ -130,5 +136,15 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
 }
 .head {
   padding-top: 12px;
+}
+.copies {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  padding: 10px 0 16px;
+}
+.copies a {
+  color: inherit;
+  text-decoration: none;
 }
 </style>

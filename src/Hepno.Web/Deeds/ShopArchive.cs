@@ -1,0 +1,102 @@
+using System.Text.Json;
+using Hepno.Core.Blanks;
+using Hepno.Core.Costing;
+using Hepno.Core.Materials;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.Recipes;
+using Hepno.Core.Runs;
+using Hepno.Store;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Deeds;
+
+/// <summary>A sent quote with its page.</summary>
+internal sealed record ArchivedQuote(string Id, string OrderId, DateTime SentAt, DateTime? WithdrawnAt, JsonElement Frozen, byte[] Pdf);
+
+/// <summary>A verdict of a run.</summary>
+internal sealed record ArchivedEvent(string OrderId, DateTime ReceivedAt, RunEvent Event);
+
+/// <summary>How many of each were brought.</summary>
+internal sealed record ArchiveView(int Customers, int Styles, int Orders, int Quotes, int Events);
+
+/// <summary>A whole shop as one open JSON file. What was done when (history and undo) stays with the data folder; versions begin anew.</summary>
+internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyList<Customer> Customers, IReadOnlyList<Style> Styles, IReadOnlyList<TransferPriceList> Films, IReadOnlyList<VinylFilm> Vinyls, IReadOnlyList<ScreenTransferList> Screens,
+    IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes, IReadOnlyList<Order> Orders, IReadOnlyList<ArchivedQuote> Quotes, IReadOnlyList<ArchivedEvent> Events)
+{
+    public const int Known = 1;
+
+    /// <summary>Reads everything in one transaction.</summary>
+    public static ShopArchive Of(SqliteConnection c) => new(Known, Desk.Numbers(c), All(c, Aggregates.Customers), All(c, Aggregates.Styles), All(c, Aggregates.Films), All(c, Aggregates.Vinyls), All(c, Aggregates.Screens),
+        All(c, Aggregates.FilmPrinters), All(c, Aggregates.DyePrinters), All(c, Aggregates.Presses), All(c, Aggregates.Recipes), All(c, Aggregates.Orders),
+        [.. QuoteStore.All(c).Select(q => new ArchivedQuote(q.Quote.Id, q.Quote.OrderId, q.Quote.SentAt, q.Quote.WithdrawnAt, JsonDocument.Parse(q.Json).RootElement, q.Pdf))],
+        [.. RunStore.All(c).Select(e => new ArchivedEvent(e.OrderId, e.ReceivedAt, e.Event))]);
+
+    /// <summary>Brings an archive into a shop that has nothing yet; refused whole when one thing in it cannot be kept.</summary>
+    public static ArchiveView Bring(SqliteConnection c, ShopArchive a, Deed deed)
+    {
+        if (Aggregates.Orders.All(c).Count + Aggregates.Customers.All(c).Count + Aggregates.Styles.All(c).Count > 0)
+        {
+            throw new RefusedException(409, "not-empty", "This shop already has orders, customers or styles.", "Bring an archive into a new, empty shop: start it with another --data folder.");
+        }
+        RefusedException.IfAny(a.Problems());
+        var final = deed with { Undoable = false };
+        Aggregates.Numbers.Put(c, a.Numbers, Aggregates.Numbers.Get(c, "1")?.Version ?? 0, final);
+        Put(c, Aggregates.Customers, a.Customers, final);
+        Put(c, Aggregates.Styles, a.Styles, final);
+        Put(c, Aggregates.Films, a.Films, final);
+        Put(c, Aggregates.Vinyls, a.Vinyls, final);
+        Put(c, Aggregates.Screens, a.Screens, final);
+        Put(c, Aggregates.FilmPrinters, a.FilmPrinters, final);
+        Put(c, Aggregates.DyePrinters, a.DyePrinters, final);
+        // the first day may have set up a press already: the archive's presses take its place
+        Put(c, Aggregates.Presses, [.. a.Presses.Where(p => Aggregates.Presses.Get(c, p.Id) is null)], final);
+        Put(c, Aggregates.Recipes, a.Recipes, final);
+        Put(c, Aggregates.Orders, a.Orders, final);
+        foreach (var q in a.Quotes)
+        {
+            QuoteStore.Send(c, new StoredQuote(q.Id, q.OrderId, q.SentAt, null), q.Frozen.GetRawText(), q.Pdf);
+            if (q.WithdrawnAt is { } at)
+            {
+                QuoteStore.Withdraw(c, q.Id, at);
+            }
+        }
+        foreach (var e in a.Events)
+        {
+            RunStore.Add(c, e.OrderId, e.Event, e.ReceivedAt);
+        }
+        return new(a.Customers.Count, a.Styles.Count, a.Orders.Count, a.Quotes.Count, a.Events.Count);
+    }
+
+    private static IReadOnlyList<T> All<T>(SqliteConnection c, Aggregate<T> aggregate)
+        where T : class => [.. aggregate.All(c).Select(v => v.Value)];
+
+    private static void Put<T>(SqliteConnection c, Aggregate<T> aggregate, IReadOnlyList<T> values, Deed deed)
+        where T : class
+    {
+        foreach (var value in values)
+        {
+            aggregate.Put(c, value, 0, deed);
+        }
+    }
+
+    private IEnumerable<Problem> Problems()
+    {
+        if (Format != Known)
+        {
+            return [new("format", $"This archive is of format {Format}; this program knows {Known}.", "format", "Install the newer program.")];
+        }
+        static IEnumerable<Problem> Of<T>(string noun, IReadOnlyList<T> all, Func<T, IEnumerable<Problem>> problems) =>
+            all.SelectMany((value, i) => problems(value).Select(p => p with { Where = $"{noun}[{i}].{p.Where}" }));
+        var customers = Customers.Select(x => x.Id).ToHashSet();
+        var styles = Styles.Select(x => x.Id).ToHashSet();
+        var orders = Orders.Select(x => x.Id).ToHashSet();
+        var numbers = Orders.GroupBy(o => o.Number).Where(g => g.Count() > 1).Select(g => new Problem("twice", $"T-{g.Key} stands twice.", "orders", "Give each order a number of its own."));
+        var lost = Orders.Where(o => (o.Ask.CustomerId is { } who && !customers.Contains(who)) || (o.Ask.StyleId is { } what && !styles.Contains(what))).Select(o => new Problem("lost", $"{o.Code} names a customer or style that is not in the archive.", "orders", "Bring the file as it was exported."))
+            .Concat(Quotes.Where(q => !orders.Contains(q.OrderId)).Select(q => new Problem("lost", $"The quote {q.Id} is of an order that is not in the archive.", "quotes", "Bring the file as it was exported.")))
+            .Concat(Events.Where(e => !orders.Contains(e.OrderId)).Select(e => new Problem("lost", "A verdict is of an order that is not in the archive.", "events", "Bring the file as it was exported.")).Take(1));
+        return Numbers.Problems().Select(p => p with { Where = $"numbers.{p.Where}" }).Concat(Of("styles", Styles, s => s.Problems())).Concat(Of("films", Films, x => x.Problems())).Concat(Of("vinyls", Vinyls, x => x.Problems()))
+            .Concat(Of("screens", Screens, x => x.Problems())).Concat(Of("filmPrinters", FilmPrinters, x => x.Problems())).Concat(Of("dyePrinters", DyePrinters, x => x.Problems())).Concat(Of("presses", Presses, x => x.Problems()))
+            .Concat(Of("recipes", Recipes, x => x.Problems())).Concat(numbers).Concat(lost);
+    }
+}
