@@ -9,7 +9,7 @@ public static class CustomerStore
     private static readonly string[] Bases = ["aàáâãäåāăą", "cçćĉċč", "dďđð", "eèéêëēĕėęě", "gĝğġģ", "hĥħ", "iìíîïĩīĭįı", "jĵ", "kķ", "lĺļľŀł", "nñńņňŉ", "oòóôõöøōŏő", "rŕŗř", "sśŝşšș", "tţťŧț", "uùúûüũūŭůűų", "wŵ", "yýÿŷ", "zźżž"];
 
     internal static Aggregate<Customer> Aggregate() => new("customer", "customer",
-        (connection, id) => connection.Query("SELECT * FROM customer WHERE @id IS NULL OR id = @id ORDER BY search", r => new Versioned<Customer>(new(r.Text("id"), r.Text("name"), r.Text("contact")), r.Long("version")), ("@id", id)),
+        (connection, id) => connection.Query($"SELECT * FROM customer WHERE {Rows.Only(id, "id")} ORDER BY search", r => new Versioned<Customer>(new(r.Text("id"), r.Text("name"), r.Text("contact")), r.Long("version")), ("@id", id)),
         c => c.Id,
         (connection, c, version) => connection.Put("customer", 1, ("id", c.Id), ("version", version), ("name", c.Name), ("contact", c.Contact), ("search", Folded($"{c.Name} {c.Contact}"))));
 

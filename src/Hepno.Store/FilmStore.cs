@@ -8,9 +8,9 @@ internal static class FilmStore
 {
     public static Aggregate<TransferPriceList> Aggregate() => new("film", "film", (connection, id) =>
     {
-        var breaks = connection.Query("SELECT * FROM film_break WHERE @id IS NULL OR film_id = @id ORDER BY film_id, size_position, position", r => (Of: (r.Text("film_id"), r.Int("size_position")), Value: new PriceBreak(r.Int("from_count"), r.Money("price_micros"))), ("@id", id)).ToLookup(b => b.Of, b => b.Value);
-        var sizes = connection.Query("SELECT * FROM film_size WHERE @id IS NULL OR film_id = @id ORDER BY film_id, position", r => (Of: r.Text("film_id"), Value: new TransferSize(r.Text("name"), r.Real("width_in"), r.Real("height_in"), [.. breaks[(r.Text("film_id"), r.Int("position"))]])), ("@id", id)).ToLookup(s => s.Of, s => s.Value);
-        return connection.Query("SELECT * FROM film WHERE @id IS NULL OR id = @id ORDER BY product", r => new Versioned<TransferPriceList>(new(r.Text("id"), r.Text("supplier"), r.Text("product"), [.. sizes[r.Text("id")]], r.Money("freight_micros"), r.Int("lead_days")), r.Long("version")), ("@id", id));
+        var breaks = connection.Query($"SELECT * FROM film_break WHERE {Rows.Only(id, "film_id")} ORDER BY film_id, size_position, position", r => (Of: (r.Text("film_id"), r.Int("size_position")), Value: new PriceBreak(r.Int("from_count"), r.Money("price_micros"))), ("@id", id)).ToLookup(b => b.Of, b => b.Value);
+        var sizes = connection.Query($"SELECT * FROM film_size WHERE {Rows.Only(id, "film_id")} ORDER BY film_id, position", r => (Of: r.Text("film_id"), Value: new TransferSize(r.Text("name"), r.Real("width_in"), r.Real("height_in"), [.. breaks[(r.Text("film_id"), r.Int("position"))]])), ("@id", id)).ToLookup(s => s.Of, s => s.Value);
+        return connection.Query($"SELECT * FROM film WHERE {Rows.Only(id, "id")} ORDER BY product", r => new Versioned<TransferPriceList>(new(r.Text("id"), r.Text("supplier"), r.Text("product"), [.. sizes[r.Text("id")]], r.Money("freight_micros"), r.Int("lead_days")), r.Long("version")), ("@id", id));
     }, l => l.Id, (connection, l, version) =>
     {
         connection.Put("film", 1, ("id", l.Id), ("version", version), ("supplier", l.Supplier), ("product", l.Product), ("freight_micros", l.FreightPerOrder), ("lead_days", l.LeadDays));

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Hepno.Core.Orders;
 using Hepno.Core.Pricing;
 using Microsoft.Data.Sqlite;
@@ -7,7 +8,10 @@ namespace Hepno.Store;
 /// <summary>Orders with their ask and what has happened to them.</summary>
 public static class OrderStore
 {
-    internal static Aggregate<Order> Aggregate() => new("order", "orders", (connection, id) => Load(connection, "@id IS NULL OR id = @id", ("@id", id)), o => o.Id, Write);
+    private const int LongestNumber = 7;
+    private const long LargestNumber = 10_000_000;
+
+    internal static Aggregate<Order> Aggregate() => new("order", "orders", (connection, id) => Load(connection, Rows.Only(id, "id"), ("@id", id)), o => o.Id, Write);
 
     /// <summary>Orders on the work line: not closed.</summary>
     public static List<Versioned<Order>> Open(SqliteConnection connection) => Load(connection, "closed_at IS NULL");
@@ -18,18 +22,29 @@ public static class OrderStore
     /// <summary>The number the next order gets.</summary>
     public static int NextNumber(SqliteConnection connection, int first) => (int)Math.Max(first, connection.Scalar("SELECT coalesce(max(number), 0) + 1 FROM orders"));
 
-    /// <summary>Orders by number or customer, newest first.</summary>
+    /// <summary>Orders by the beginning of their number ("471", "T-471") or by part of the customer's name or contact, newest first.</summary>
     public static List<Versioned<Order>> Find(SqliteConnection connection, string text, int most)
     {
-        var digits = new string([.. text.Where(char.IsAsciiDigit)]);
         var folded = CustomerStore.Folded(text.Trim());
-        var ids = connection.Query("""
-            SELECT o.id FROM orders o LEFT JOIN customer c ON c.id = o.customer_id
-            WHERE (@digits <> '' AND CAST(o.number AS TEXT) LIKE @digits || '%') OR (@text <> '' AND instr(c.search, @text) > 0) OR @text = ''
-            ORDER BY o.number DESC LIMIT @most
-            """, r => r.Text("id"), ("@digits", digits), ("@text", folded), ("@most", most));
+        var number = folded.StartsWith("t-", StringComparison.Ordinal) ? folded[2..] : folded;
+        var ids = folded.Length == 0 ? connection.Query("SELECT id FROM orders ORDER BY number DESC LIMIT @most", Id, ("@most", most))
+            : number.Length is > 0 and <= LongestNumber && number.All(char.IsAsciiDigit) ? ByNumber(connection, int.Parse(number, CultureInfo.InvariantCulture), most)
+            : connection.Query("SELECT id FROM orders WHERE customer_id IN (SELECT id FROM customer WHERE instr(search, @text) > 0) ORDER BY number DESC LIMIT @most", Id, ("@text", folded), ("@most", most));
         return [.. ids.Select(id => Load(connection, "id = @id", ("@id", id))[0])];
     }
+
+    // numbers that begin with these digits lie in a few ranges, which the index knows; a comparison of texts would read every order
+    private static List<string> ByNumber(SqliteConnection connection, int digits, int most)
+    {
+        var ranges = new List<string>();
+        for (long from = digits, width = 1; from is > 0 and < LargestNumber; from *= 10, width *= 10)
+        {
+            ranges.Add($"number BETWEEN {from} AND {from + width - 1}");
+        }
+        return connection.Query($"SELECT id FROM orders WHERE {string.Join(" OR ", ranges.DefaultIfEmpty("0"))} ORDER BY number DESC LIMIT @most", Id, ("@most", most));
+    }
+
+    private static string Id(Rows.Row r) => r.Text("id");
 
     private static List<Versioned<Order>> Load(SqliteConnection connection, string where, params ReadOnlySpan<(string, object?)> values)
     {

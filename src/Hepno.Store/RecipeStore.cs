@@ -6,7 +6,7 @@ namespace Hepno.Store;
 internal static class RecipeStore
 {
     public static Aggregate<Recipe> Aggregate() => new("recipe", "recipe",
-        (connection, id) => connection.Query("SELECT * FROM recipe WHERE @id IS NULL OR id = @id ORDER BY product_id, fabric", r => new Versioned<Recipe>(new(r.Text("id"), r.Text("product_id"), r.Text("revision"), r.Word<RecipeFabric>("fabric"), r.Real("temperature_f"), r.Real("dwell_seconds"), r.Real("dwell_slack_seconds"), r.Text("pressure"),
+        (connection, id) => connection.Query($"SELECT * FROM recipe WHERE {Rows.Only(id, "id")} ORDER BY product_id, fabric", r => new Versioned<Recipe>(new(r.Text("id"), r.Text("product_id"), r.Text("revision"), r.Word<RecipeFabric>("fabric"), r.Real("temperature_f"), r.Real("dwell_seconds"), r.Real("dwell_slack_seconds"), r.Text("pressure"),
             r.Real("pre_press_seconds"), r.Word<Peel>("peel"), r.Real("peel_after_seconds"), r.Real("second_press_seconds"), r.Text("side"), r.Word<RecipeSource>("source"), r.Day("as_of"), r.Text("caution")), r.Long("version")), ("@id", id)),
         r => r.Id,
         (connection, r, version) => connection.Put("recipe", 1, ("id", r.Id), ("version", version), ("product_id", r.ProductId), ("revision", r.Revision), ("fabric", r.Fabric), ("temperature_f", r.TemperatureF), ("dwell_seconds", r.DwellSeconds), ("dwell_slack_seconds", r.DwellSlackSeconds), ("pressure", r.Pressure),

@@ -63,6 +63,9 @@ internal static class Rows
         }
     }
 
+    /// <summary>The condition for one thing, or for all of them when <paramref name="id"/> is null: said apart, because one condition for both would read every row.</summary>
+    public static string Only(string? id, string column) => id is null ? "1" : $"{column} = @id";
+
     public static string Instant(DateTime utc) => utc.ToString(InstantFormat, CultureInfo.InvariantCulture);
 
     private static SqliteCommand Command(SqliteConnection connection, string sql, ReadOnlySpan<(string Name, object? Value)> values)

@@ -8,10 +8,10 @@ internal static class ScreenStore
 {
     public static Aggregate<ScreenTransferList> Aggregate() => new("screen", "screen_list", (connection, id) =>
     {
-        var breaks = connection.Query("SELECT * FROM screen_break WHERE @id IS NULL OR list_id = @id ORDER BY list_id, position", r => (Of: (r.Text("list_id"), r.Int("sheet_position")), Colours: r.Int("colours"), Value: new PriceBreak(r.Int("from_count"), r.Money("price_micros"))), ("@id", id)).ToLookup(b => b.Of);
-        var sheets = connection.Query("SELECT * FROM screen_sheet WHERE @id IS NULL OR list_id = @id ORDER BY list_id, position", r => (Of: r.Text("list_id"), Value: new ScreenSheet(r.Text("name"), r.Real("width_in"), r.Real("height_in"),
+        var breaks = connection.Query($"SELECT * FROM screen_break WHERE {Rows.Only(id, "list_id")} ORDER BY list_id, position", r => (Of: (r.Text("list_id"), r.Int("sheet_position")), Colours: r.Int("colours"), Value: new PriceBreak(r.Int("from_count"), r.Money("price_micros"))), ("@id", id)).ToLookup(b => b.Of);
+        var sheets = connection.Query($"SELECT * FROM screen_sheet WHERE {Rows.Only(id, "list_id")} ORDER BY list_id, position", r => (Of: r.Text("list_id"), Value: new ScreenSheet(r.Text("name"), r.Real("width_in"), r.Real("height_in"),
             [.. breaks[(r.Text("list_id"), r.Int("position"))].GroupBy(b => b.Colours).Select(g => new ColourPrices(g.Key, [.. g.Select(b => b.Value)]))])), ("@id", id)).ToLookup(s => s.Of, s => s.Value);
-        return connection.Query("SELECT * FROM screen_list WHERE @id IS NULL OR id = @id ORDER BY product", r => new Versioned<ScreenTransferList>(new(r.Text("id"), r.Text("supplier"), r.Text("product"), r.Word<ScreenFormula>("formula"), [.. sheets[r.Text("id")]], r.Money("set_up_micros"), r.Flag("counts_white"),
+        return connection.Query($"SELECT * FROM screen_list WHERE {Rows.Only(id, "id")} ORDER BY product", r => new Versioned<ScreenTransferList>(new(r.Text("id"), r.Text("supplier"), r.Text("product"), r.Word<ScreenFormula>("formula"), [.. sheets[r.Text("id")]], r.Money("set_up_micros"), r.Flag("counts_white"),
             r.Int("least_sheets"), r.Money("freight_micros"), r.Int("lead_days")), r.Long("version")), ("@id", id));
     }, l => l.Id, (connection, l, version) =>
     {

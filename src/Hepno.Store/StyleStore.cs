@@ -8,10 +8,10 @@ public static class StyleStore
 {
     internal static Aggregate<Style> Aggregate() => new("style", "style", (connection, id) =>
     {
-        var fabric = connection.Query("SELECT * FROM style_fabric WHERE @id IS NULL OR style_id = @id ORDER BY style_id, position", r => (Of: r.Text("style_id"), Value: new FabricShare(r.Word<Fibre>("fibre"), r.Real("percent"))), ("@id", id)).ToLookup(f => f.Of, f => f.Value);
-        var colours = connection.Query("SELECT * FROM style_colourway WHERE @id IS NULL OR style_id = @id ORDER BY style_id, position", r => (Of: r.Text("style_id"), Value: new Colourway(r.Text("id"), r.Text("name"), r.Text("hex"), r.Word<ColourClass>("class"))), ("@id", id)).ToLookup(f => f.Of, f => f.Value);
-        var sizes = connection.Query("SELECT * FROM style_size WHERE @id IS NULL OR style_id = @id ORDER BY style_id, position", r => (Of: r.Text("style_id"), Value: new StyleSize(r.Text("name"), r.Money("surcharge_micros"))), ("@id", id)).ToLookup(f => f.Of, f => f.Value);
-        return connection.Query("SELECT * FROM style WHERE @id IS NULL OR id = @id ORDER BY name", r =>
+        var fabric = connection.Query($"SELECT * FROM style_fabric WHERE {Rows.Only(id, "style_id")} ORDER BY style_id, position", r => (Of: r.Text("style_id"), Value: new FabricShare(r.Word<Fibre>("fibre"), r.Real("percent"))), ("@id", id)).ToLookup(f => f.Of, f => f.Value);
+        var colours = connection.Query($"SELECT * FROM style_colourway WHERE {Rows.Only(id, "style_id")} ORDER BY style_id, position", r => (Of: r.Text("style_id"), Value: new Colourway(r.Text("id"), r.Text("name"), r.Text("hex"), r.Word<ColourClass>("class"))), ("@id", id)).ToLookup(f => f.Of, f => f.Value);
+        var sizes = connection.Query($"SELECT * FROM style_size WHERE {Rows.Only(id, "style_id")} ORDER BY style_id, position", r => (Of: r.Text("style_id"), Value: new StyleSize(r.Text("name"), r.Money("surcharge_micros"))), ("@id", id)).ToLookup(f => f.Of, f => f.Value);
+        return connection.Query($"SELECT * FROM style WHERE {Rows.Only(id, "id")} ORDER BY name", r =>
         {
             var of = r.Text("id");
             return new Versioned<Style>(new(of, r.Text("name"), r.Text("supplier"), r.Word<GarmentKind>("kind"), [.. fabric[of]], r.Real("weight_gsm"), r.Real("heat_ceiling_f"), r.Money("unit_price_micros"), r.Money("freight_micros"), r.Int("lead_days"), [.. colours[of]], [.. sizes[of]], r.Flag("retired")), r.Long("version"));

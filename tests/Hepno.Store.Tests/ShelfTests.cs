@@ -4,6 +4,7 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
+using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
 using Microsoft.Data.Sqlite;
 
@@ -125,6 +126,35 @@ public sealed class ShelfTests : IDisposable
         Assert.False(db.Writing);
         Assert.Equal(seen, Last());
         Assert.Equal(3.10m, db.Read(c => Aggregates.Vinyls.Get(c, "v"))!.Value.PricePerFoot);
+    }
+
+    [Theory]
+    [InlineData("", "1 4 42 47 471 4711 4712 5000")]
+    [InlineData("47", "47 471 4711 4712")]
+    [InlineData("T-471", "471 4711 4712")]
+    [InlineData("4711", "4711")]
+    [InlineData("99", "")]
+    [InlineData("0", "")]
+    [InlineData("12345678", "")]
+    [InlineData("lowe", "4 42")]
+    [InlineData("ŁOWE", "4 42")]
+    [InlineData("quay 9", "5000")]
+    [InlineData("%", "")]
+    public void Orders_are_found_by_the_beginning_of_their_number_or_by_part_of_a_name(string text, string numbers)
+    {
+        using var db = Open();
+        db.Write(c =>
+        {
+            Aggregates.Customers.Put(c, new("a", "Isaura Łowe", ""), 0, Deed);
+            Aggregates.Customers.Put(c, new("b", "Quay 9 Divers", ""), 0, Deed);
+            foreach (var n in new[] { 1, 4, 42, 47, 471, 4711, 4712, 5000 })
+            {
+                Aggregates.Orders.Put(c, new Order($"o{n}", n, new Ask(n is 4 or 42 ? "a" : n == 5000 ? "b" : null, null, null, [], [], null, null, null, null), OrderFacts.None, Deed.At), 0, Deed);
+            }
+            return 0;
+        });
+        Assert.Equal(numbers, string.Join(' ', db.Read(c => OrderStore.Find(c, text, 20)).Select(o => o.Value.Number).Order()));
+        Assert.Equal(numbers.Split(' ')[^1], string.Join(' ', db.Read(c => OrderStore.Find(c, text, 1)).Select(o => o.Value.Number)));
     }
 
     /// <summary>3.40 and 3.4 are the same money.</summary>

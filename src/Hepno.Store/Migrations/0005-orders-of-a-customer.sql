@@ -1,0 +1,1 @@
+CREATE INDEX orders_customer ON orders(customer_id, number);
