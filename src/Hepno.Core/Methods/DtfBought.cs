@@ -23,16 +23,9 @@ public sealed class DtfBought : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
     {
-        if (book.Films.Count == 0)
-        {
-            return No(new Reason("no-prices", VerdictKind.No, "no film prices on the Shelf", "a supplier's price list, entered on the Shelf"));
-        }
-        var answers = book.Films.Select(list => Answer(ask, book, list)).ToList();
-        // the cheapest list that can; when none can, the first one's reasons
-        return answers.Where(a => a.Decorations.Count > 0).MinBy(a => a.Decorations.Sum(d => d.Material.Value)) ?? answers[0];
+        return book.Films.Count == 0 ? MethodAnswer.No(new Reason("no-prices", VerdictKind.No, "no film prices on the Shelf", "a supplier's price list, entered on the Shelf"))
+            : MethodAnswer.BestOf([.. book.Films.Select(list => Answer(ask, book, list))], ask.Pieces);
     }
-
-    private static MethodAnswer No(params Reason[] reasons) => new(Verdict.Of(reasons), "", []);
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, TransferPriceList list)
     {

@@ -24,12 +24,8 @@ public sealed class DtfMade : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
     {
-        if (book.FilmPrinters.Count == 0)
-        {
-            return new(Verdict.Of([new Reason("no-film-printer", VerdictKind.No, "no film printer on the Floor", "a film printer, added on the Floor, or film bought in")]), "", []);
-        }
-        var answers = book.FilmPrinters.Select(printer => Answer(ask, book, printer)).ToList();
-        return answers.Where(a => a.Decorations.Count > 0).MinBy(a => a.Decorations.Sum(d => d.Material.Value)) ?? answers[0];
+        return book.FilmPrinters.Count == 0 ? MethodAnswer.No(new Reason("no-film-printer", VerdictKind.No, "no film printer on the Floor", "a film printer, added on the Floor, or film bought in"))
+            : MethodAnswer.BestOf([.. book.FilmPrinters.Select(printer => Answer(ask, book, printer))], ask.Pieces);
     }
 
     /// <summary>Ink, white, powder, film, cleaning ink and machine time of one print (DOMAIN 5).</summary>

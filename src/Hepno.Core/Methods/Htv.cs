@@ -27,13 +27,9 @@ public sealed class Htv : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
     {
-        if (book.Vinyls.Count == 0)
-        {
-            return new(Verdict.Of([new Reason("no-prices", VerdictKind.No, "no vinyl on the Shelf", "a roll with its price, entered on the Shelf")]), "", []);
-        }
-        // the standard roll first; the low-heat one where the cloth does not take the first one's heat
-        var answers = book.Vinyls.Select(v => Answer(ask, book, v)).ToList();
-        return answers.Where(a => a.Decorations.Count > 0).OrderBy(a => a.Verdict.Kind).ThenBy(a => a.Decorations.Sum(d => d.Material.Value)).FirstOrDefault() ?? answers[0];
+        // among the rolls the low-heat one wins where the cloth does not take the standard one's heat
+        return book.Vinyls.Count == 0 ? MethodAnswer.No(new Reason("no-prices", VerdictKind.No, "no vinyl on the Shelf", "a roll with its price, entered on the Shelf"))
+            : MethodAnswer.BestOf([.. book.Vinyls.Select(v => Answer(ask, book, v))], ask.Pieces);
     }
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, VinylFilm film)

@@ -93,7 +93,17 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
 /// <param name="Verdict">Whether it can.</param>
 /// <param name="Made">A few words on how, for the band.</param>
 /// <param name="Decorations">How, or empty when it cannot.</param>
-public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<DecorationPlan> Decorations);
+public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<DecorationPlan> Decorations)
+{
+    /// <summary>It cannot, and why.</summary>
+    public static MethodAnswer No(params IReadOnlyList<Reason> reasons) => new(Verdict.Of(reasons), "", []);
+
+    /// <summary>The best of one method's answers with different products or machines: a plain yes before one with care, then the least money for material and set-ups; when none can, the first one's reasons.</summary>
+    /// <param name="answers">At least one.</param>
+    /// <param name="pieces">Pieces of the ask.</param>
+    public static MethodAnswer BestOf(IReadOnlyList<MethodAnswer> answers, int pieces) => answers.Where(a => a.Decorations.Count > 0).OrderBy(a => a.Verdict.Kind)
+        .ThenBy(a => a.Decorations.Sum(d => (d.Material.Value * pieces) + (d.SetUp?.Value ?? 0))).FirstOrDefault() ?? answers[0];
+}
 
 /// <summary>A way of decorating: its feasibility, materials and steps, in one file.</summary>
 public interface IDecorationMethod

@@ -24,12 +24,8 @@ public sealed class ScreenTransfer : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
     {
-        if (book.Screens.Count == 0)
-        {
-            return new(Verdict.Of([new Reason("no-prices", VerdictKind.No, "no screened transfers on the Shelf", "a supplier's price list, entered on the Shelf")]), "", []);
-        }
-        var answers = book.Screens.Select(list => Answer(ask, book, list)).ToList();
-        return answers.Where(a => a.Decorations.Count > 0).OrderBy(a => a.Verdict.Kind).ThenBy(a => a.Decorations.Sum(d => (d.Material.Value * ask.Pieces) + (d.SetUp?.Value ?? 0))).FirstOrDefault() ?? answers[0];
+        return book.Screens.Count == 0 ? MethodAnswer.No(new Reason("no-prices", VerdictKind.No, "no screened transfers on the Shelf", "a supplier's price list, entered on the Shelf"))
+            : MethodAnswer.BestOf([.. book.Screens.Select(list => Answer(ask, book, list))], ask.Pieces);
     }
 
     /// <summary>Colours the supplier counts: the design's, and the white base where it is counted and needed.</summary>

@@ -29,12 +29,8 @@ public sealed class Sublimation : IDecorationMethod
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
     {
         var cloth = Cloth(ask);
-        if (book.DyePrinters.Count == 0)
-        {
-            return new(Verdict.Of([.. cloth, new Reason("no-dye-printer", VerdictKind.No, "no dye printer on the Floor", "a dye printer, added on the Floor")]), "", []);
-        }
-        var answers = book.DyePrinters.Select(printer => Answer(ask, book, printer, cloth)).ToList();
-        return answers.Where(a => a.Decorations.Count > 0).MinBy(a => a.Decorations.Sum(d => d.Material.Value)) ?? answers[0];
+        return book.DyePrinters.Count == 0 ? MethodAnswer.No([.. cloth, new Reason("no-dye-printer", VerdictKind.No, "no dye printer on the Floor", "a dye printer, added on the Floor")])
+            : MethodAnswer.BestOf([.. book.DyePrinters.Select(printer => Answer(ask, book, printer, cloth))], ask.Pieces);
     }
 
     /// <summary>Ink, paper, tape, protection paper and machine time of one print (DOMAIN 5).</summary>

@@ -82,18 +82,8 @@ defineExpose({ begin })
   </button>
 </template>
 
+<style scoped src="./part.css"></style>
 <style scoped>
-.part {
-  border-bottom: 1.5px solid var(--ink);
-  font-weight: var(--w-strong);
-  line-height: 1.2;
-}
-.part.unsaid {
-  border: 1.5px dashed var(--rule-strong);
-  padding: 0 8px;
-  font-weight: var(--w-text);
-  color: var(--ink-2);
-}
 .open input,
 .open select {
   font-weight: var(--w-strong);

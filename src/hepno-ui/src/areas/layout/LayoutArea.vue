@@ -75,6 +75,7 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
   </div>
 </template>
 
+<style scoped src="./lot.css"></style>
 <style scoped>
 .title {
   font-size: 20px;
@@ -82,14 +83,6 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
   justify-content: space-between;
   gap: 20px;
   padding-bottom: 10px;
-}
-.lot {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 340px;
-  gap: 20px;
-  border-top: 1px solid var(--rule);
-  padding: 12px 0;
-  align-items: start;
 }
 .figure {
   font-size: 22px;

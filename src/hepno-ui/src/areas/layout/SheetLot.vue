@@ -53,13 +53,4 @@ const copies = computed(() =>
   </section>
 </template>
 
-<style scoped>
-.lot {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 340px;
-  gap: 20px;
-  border-top: 1px solid var(--rule);
-  padding: 12px 0;
-  align-items: start;
-}
-</style>
+<style scoped src="./lot.css"></style>
