@@ -1,3 +1,4 @@
+using System.Buffers.Text;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 
@@ -24,6 +25,16 @@ internal static class Json
         public override decimal Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
             reader.TokenType == JsonTokenType.Number && reader.TryGetDecimal(out var value) && Math.Abs(value) < 1_000_000_000_000m ? value : throw new JsonException();
 
-        public override void Write(Utf8JsonWriter writer, decimal value, JsonSerializerOptions options) => writer.WriteNumberValue(Math.Round(value, 6, MidpointRounding.AwayFromZero) / 1.000000000000000000000000000000m);
+        public override void Write(Utf8JsonWriter writer, decimal value, JsonSerializerOptions options)
+        {
+            // written without trailing zeros; dividing them away costs more than a whole comparison
+            Span<byte> text = stackalloc byte[40];
+            _ = Utf8Formatter.TryFormat(Math.Round(value, 6, MidpointRounding.AwayFromZero), text, out var length);
+            if (text[..length].Contains((byte)'.'))
+            {
+                length = text[..length].TrimEnd((byte)'0').TrimEnd((byte)'.').Length;
+            }
+            writer.WriteRawValue(text[..length], skipInputValidation: true);
+        }
     }
 }

@@ -115,7 +115,12 @@ internal static class Shell
             o.SerializerOptions.Converters.Add(new Json.SixDecimals());
         });
         builder.Services.AddProblemDetails();
-        builder.Services.AddResponseCompression(o => o.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "application/problem+json", "image/svg+xml"]);
+        builder.Services.AddResponseCompression(o =>
+        {
+            o.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "application/problem+json", "image/svg+xml"];
+            // gzip alone: measured on a comparison it is half the time and half the bytes of the other at its fastest
+            o.Providers.Add<GzipCompressionProvider>();
+        });
         builder.Services.AddExceptionHandler<Refusals>();
         builder.Services.AddOpenApi("v1", ApiDocument.Describe);
         builder.Services.AddSingleton(TimeProvider.System);
