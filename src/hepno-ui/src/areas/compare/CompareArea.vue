@@ -300,7 +300,7 @@ const spoken = (b: Schemas['Band']) =>
                 >
                 <span>cost {{ bare(b.costLow, f) }} to {{ bare(b.costHigh, f) }} as 0 to 6 in 100 are spoiled</span>
               </p>
-              <p v-if="b.cliff" class="note caution">
+              <p v-if="b.cliff && b.cliff.total < b.total" class="note caution">
                 {{ b.cliff.pieces }} pieces come to {{ money(b.cliff.total, f) }}, {{ money(b.cliff.saves, f) }} less in
                 all: a price break. Offer them.
               </p>
