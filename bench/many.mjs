@@ -44,7 +44,7 @@ for (let i = 0; i < Number(many); i++)
     number: 1000 + i,
     ask: { ...ask, customerId: `c${i % 2000}` },
     facts: {
-      decision: null,
+      decisions: [],
       laidOutAt: null,
       approval: null,
       deposit: null,

@@ -2,6 +2,12 @@ using System.Globalization;
 
 namespace Hepno.Formats;
 
+/// <summary>One line of a packing slip.</summary>
+/// <param name="What">Pieces and garment.</param>
+/// <param name="Details">Its prints.</param>
+/// <param name="Sizes">Pieces counted, by size.</param>
+public sealed record PackedLine(string What, IReadOnlyList<string> Details, IReadOnlyList<SizePrinted> Sizes);
+
 /// <summary>What lies in the box: pieces by size, no prices.</summary>
 /// <param name="Paper">letter or a4.</param>
 /// <param name="Shop">The shop's name.</param>
@@ -10,46 +16,62 @@ namespace Hepno.Formats;
 /// <param name="Date">Date of packing.</param>
 /// <param name="Customer">For whom.</param>
 /// <param name="CustomerContact">Person or address; may be empty.</param>
-/// <param name="What">The garment.</param>
-/// <param name="Details">Its prints.</param>
-/// <param name="Sizes">Pieces counted, by size.</param>
+/// <param name="Lines">What is in it.</param>
 /// <param name="Care">How to wash it.</param>
-public sealed record PackingSlip(string Paper, string Shop, string ShopLine, string Number, string Date, string Customer, string CustomerContact, string What, IReadOnlyList<string> Details, IReadOnlyList<SizePrinted> Sizes, string Care);
+public sealed record PackingSlip(string Paper, string Shop, string ShopLine, string Number, string Date, string Customer, string CustomerContact, IReadOnlyList<PackedLine> Lines, string Care);
 
-/// <summary>Prints a packing slip on one page.</summary>
+/// <summary>Prints a packing slip: a box to tick for every size.</summary>
 public static class PackingSlipPdf
 {
+    private const double RowHeight = 22;
+
     public static byte[] Print(PackingSlip p)
     {
         using var s = new Sheet(PaperSize.Of(p.Paper), $"Packing slip {p.Number}", p.Shop);
-        s.Mark(s.Left, 48);
-        s.Text(p.Shop, s.Left + 60, 62, 16, bold: true);
-        s.Text(p.ShopLine, s.Left + 60, 77, 9.5, colour: Sheet.Quiet);
-        s.Text($"Packing slip {p.Number}", s.Right, 62, 13, bold: true, right: true);
-        s.Text(p.Date, s.Right, 77, 9.5, colour: Sheet.Quiet, right: true);
-        s.Line(90, 1.5);
-        s.Text(p.Customer, s.Left, 130, 20, bold: true);
-        s.Text(p.CustomerContact, s.Left, 148, 11, colour: Sheet.Quiet);
-        s.Text(p.What, s.Left, 190, 13, bold: true);
-        s.Y = 190;
-        foreach (var detail in p.Details)
+        Letterhead.Draw(s, p.Shop, p.ShopLine, $"Packing slip {p.Number}", p.Date);
+        Letterhead.For(s, p.Customer, p.CustomerContact);
+        s.Y += 34;
+        foreach (var line in p.Lines)
         {
-            s.Y += 16;
-            s.Text(detail, s.Left, s.Y, 10.5, colour: Sheet.Quiet);
-        }
-        s.Y += 40;
-        foreach (var size in p.Sizes)
-        {
-            s.Box(s.Left, s.Y - 12, 14, 14);
-            s.Text(size.Size, s.Left + 26, s.Y, 14, bold: true);
-            s.Text(size.Pieces.ToString(CultureInfo.InvariantCulture), s.Left + 160, s.Y, 14, right: true);
+            Room(s, p, 40 + (line.Details.Count * 14) + RowHeight);
+            s.Y = s.Paragraph(line.What, s.Left, s.Y, s.Right - s.Left, 13, 16, bold: true);
+            foreach (var detail in line.Details)
+            {
+                s.Y = s.Paragraph(detail, s.Left, s.Y + 15, s.Right - s.Left, 10.5, 13, colour: Sheet.Quiet);
+            }
             s.Y += 26;
+            s.Table(() =>
+            {
+                foreach (var size in line.Sizes)
+                {
+                    Room(s, p, RowHeight);
+                    s.Box(s.Left, s.Y - 12, 14, 14);
+                    Row(s, size.Size, size.Pieces, false);
+                    s.Y += RowHeight;
+                }
+            });
+            s.Y += 14;
         }
-        s.Line(s.Y - 12, 0.75);
-        s.Text("Pieces", s.Left + 26, s.Y + 8, 14, bold: true);
-        s.Text(p.Sizes.Sum(z => z.Pieces).ToString(CultureInfo.InvariantCulture), s.Left + 160, s.Y + 8, 14, bold: true, right: true);
-        s.Text("Looking after it", s.Left, s.Y + 56, 11.5, bold: true);
-        s.Paragraph(p.Care, s.Left, s.Y + 72, 320, 10.5, 14);
+        Room(s, p, 30);
+        s.Line(s.Y - 14, 0.75);
+        s.Table(() => Row(s, "Pieces", p.Lines.Sum(l => l.Sizes.Sum(z => z.Pieces)), true));
+        Room(s, p, 100);
+        s.Text("Looking after it", s.Left, s.Y + 44, 11.5, bold: true);
+        s.Paragraph(p.Care, s.Left, s.Y + 60, 320, 10.5, 14);
         return s.Bytes();
+    }
+
+    private static void Row(Sheet s, string label, int pieces, bool bold) => s.Row(() =>
+    {
+        s.Cell(() => s.Text(label, s.Left + 26, s.Y, 14, bold: true), head: true);
+        s.Cell(() => s.Text(pieces.ToString(CultureInfo.InvariantCulture), s.Left + 160, s.Y, 14, bold: bold, right: true));
+    });
+
+    private static void Room(Sheet s, PackingSlip p, double height)
+    {
+        if (s.Y + height > s.Bottom)
+        {
+            Letterhead.Further(s, p.Shop, $"Packing slip {p.Number}", 0);
+        }
     }
 }

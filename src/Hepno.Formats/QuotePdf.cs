@@ -1,3 +1,6 @@
+using System.Globalization;
+using PdfSharp.UniversalAccessibility;
+
 namespace Hepno.Formats;
 
 /// <summary>A figure and what it is, as it stands on a document.</summary>
@@ -6,7 +9,21 @@ public sealed record Stated(string Label, string Value);
 /// <summary>Pieces of one size, as printed.</summary>
 public sealed record SizePrinted(string Size, int Pieces);
 
-/// <summary>Every word and figure of a quote, ready to print: nothing is computed while printing.</summary>
+/// <summary>An amount on top of a line: a dearer size.</summary>
+public sealed record ExtraPrinted(string Label, string Pieces, string Each, string Amount);
+
+/// <summary>One line of a document.</summary>
+/// <param name="What">The garment.</param>
+/// <param name="Details">Its prints.</param>
+/// <param name="Sizes">Pieces by size.</param>
+/// <param name="Pieces">Pieces.</param>
+/// <param name="Each">Price each.</param>
+/// <param name="Amount">Pieces × price each.</param>
+/// <param name="Extras">What dearer sizes add, each an amount of its own.</param>
+public sealed record LinePrinted(string What, IReadOnlyList<string> Details, IReadOnlyList<SizePrinted> Sizes, string Pieces, string Each, string Amount, IReadOnlyList<ExtraPrinted> Extras);
+
+/// <summary>Every word and figure of a quote or order confirmation, ready to print: nothing is computed while printing.</summary>
+/// <param name="Kind">Quote or Order confirmation.</param>
 /// <param name="Paper">letter or a4.</param>
 /// <param name="Shop">The shop's name.</param>
 /// <param name="ShopLine">Its address.</param>
@@ -16,115 +33,168 @@ public sealed record SizePrinted(string Size, int Pieces);
 /// <param name="Customer">For whom.</param>
 /// <param name="CustomerContact">Person or address; may be empty.</param>
 /// <param name="Title">What it is, in one line.</param>
-/// <param name="Heads">The three figures of the head: each, in all, ready.</param>
-/// <param name="What">The line: the garment.</param>
-/// <param name="Details">Its prints.</param>
-/// <param name="Sizes">Pieces by size.</param>
-/// <param name="Pieces">Pieces.</param>
-/// <param name="Each">Price each.</param>
-/// <param name="Amount">Amount of the line.</param>
-/// <param name="Totals">Before tax, tax, total, deposit.</param>
+/// <param name="Heads">The figures of the head: each, in all, ready.</param>
+/// <param name="Lines">Lines, at least one.</param>
+/// <param name="Totals">Before tax, postage, tax, total, deposit.</param>
 /// <param name="TotalIndex">Which of them is the total.</param>
 /// <param name="Columns">When, terms, looking after it.</param>
 /// <param name="Tiers">Other quantities: pieces, each, in all; may be empty.</param>
-public sealed record QuoteDocument(string Paper, string Shop, string ShopLine, string Contact, string Number, string Dates, string Customer, string CustomerContact, string Title, IReadOnlyList<Stated> Heads,
-    string What, IReadOnlyList<string> Details, IReadOnlyList<SizePrinted> Sizes, string Pieces, string Each, string Amount, IReadOnlyList<Stated> Totals, int TotalIndex, IReadOnlyList<Stated> Columns, IReadOnlyList<TierPrinted> Tiers);
+public sealed record QuoteDocument(string Kind, string Paper, string Shop, string ShopLine, string Contact, string Number, string Dates, string Customer, string CustomerContact, string Title, IReadOnlyList<Stated> Heads,
+    IReadOnlyList<LinePrinted> Lines, IReadOnlyList<Stated> Totals, int TotalIndex, IReadOnlyList<Stated> Columns, IReadOnlyList<TierPrinted> Tiers);
 
 /// <summary>One other quantity on offer.</summary>
 public sealed record TierPrinted(string Pieces, string Each, string InAll, bool Yours);
 
-/// <summary>Prints a quote on one page.</summary>
+/// <summary>Prints a quote or an order confirmation, on as many pages as its lines need.</summary>
 public static class QuotePdf
 {
     private const int MostBeside = 7;
+    private const double SizeStep = 30;
 
     private static readonly string[] Heads = ["Pieces", "Each", "Amount"];
 
     public static byte[] Print(QuoteDocument q)
     {
-        using var s = new Sheet(PaperSize.Of(q.Paper), $"Quote {q.Number}", q.Shop);
-        // on Letter the gaps give, never the type
-        var gap = q.Paper == "letter" ? 0.8 : 1.0;
-        Head(s, q);
-        s.Y = 118;
-        var beside = s.Measure($"For {q.Customer}", 11.5, true) + 10;
-        s.Y = s.Paragraph($"For {q.Customer}", s.Left, s.Y, s.Right - s.Left, 11.5, 14, bold: true);
-        if (s.Left + beside + s.Measure(q.CustomerContact, 11.5) <= s.Right)
-        {
-            s.Text(q.CustomerContact, s.Left + beside, s.Y, 11.5, colour: Sheet.Quiet);
-        }
-        else
-        {
-            s.Y = s.Paragraph(q.CustomerContact, s.Left, s.Y + 14, s.Right - s.Left, 11.5, 14, colour: Sheet.Quiet) + 6;
-        }
-        s.Y += 28 * gap;
-        s.Y = s.Paragraph(q.Title, s.Left, s.Y, s.Right - s.Left, 20, 23, bold: true) + (32 * gap);
-        var x = s.Left;
-        for (var i = 0; i < q.Heads.Count; i++)
-        {
-            s.Text(q.Heads[i].Label, x, s.Y, 9.5, colour: Sheet.Quiet);
-            s.Text(q.Heads[i].Value, x, s.Y + 22, 19, bold: true, colour: i == q.Heads.Count - 1 ? Sheet.Go : Sheet.Ink);
-            x += Math.Max(110, s.Measure(q.Heads[i].Value, 19, true) + 28);
-        }
-        s.Y += 22 + (28 * gap);
-        Lines(s, q, gap);
-        Totals(s, q, gap);
-        if (q.Tiers.Count > 0)
-        {
-            Tiers(s, q, gap);
-        }
-        Foot(s, q, gap);
+        // printed once to count its pages, so that each can say which of how many it is
+        using var counting = new Sheet(PaperSize.Of(q.Paper), "", "");
+        Draw(counting, q, 0);
+        using var s = new Sheet(PaperSize.Of(q.Paper), $"{q.Kind} {q.Number}", q.Shop);
+        Draw(s, q, counting.Pages);
         return s.Bytes();
     }
 
-    private static void Head(Sheet s, QuoteDocument q)
+    private static void Draw(Sheet s, QuoteDocument q, int pages)
     {
-        s.Mark(s.Left, 48);
-        s.Text(q.Shop, s.Left + 60, 62, 16, bold: true);
-        s.Text(q.ShopLine, s.Left + 60, 77, 9.5, colour: Sheet.Quiet);
-        s.Text($"Quote {q.Number}", s.Right, 62, 13, bold: true, right: true);
-        s.Text(q.Dates, s.Right, 77, 9.5, colour: Sheet.Quiet, right: true);
-        s.Line(90, 1.5);
+        // on Letter the gaps give, never the type
+        var gap = q.Paper == "letter" ? 0.8 : 1.0;
+        Letterhead.Draw(s, q.Shop, q.ShopLine, $"{q.Kind} {q.Number}", pages > 1 ? $"{q.Dates}, page 1 of {pages}" : q.Dates);
+        Letterhead.For(s, q.Customer, q.CustomerContact);
+        s.Y += 28 * gap;
+        s.Element(PdfBlockLevelElementTag.Heading2, () => s.Y = s.Paragraph(q.Title, s.Left, s.Y, s.Right - s.Left, 20, 23, bold: true));
+        s.Y += 32 * gap;
+        var x = s.Left;
+        for (var i = 0; i < q.Heads.Count; i++)
+        {
+            var (at, last) = (x, i == q.Heads.Count - 1);
+            s.Element(PdfBlockLevelElementTag.Paragraph, () =>
+            {
+                s.Text(q.Heads[i].Label, at, s.Y, 9.5, colour: Sheet.Quiet);
+                s.Text(q.Heads[i].Value, at, s.Y + 22, 19, bold: true, colour: last ? Sheet.Go : Sheet.Ink);
+            });
+            x += Math.Max(110, s.Measure(q.Heads[i].Value, 19, true) + 28);
+        }
+        s.Y += 22 + (28 * gap);
+        s.Table(() => Lines(s, q, gap, pages));
+        Room(s, q, pages, 24 + (q.Totals.Count * 18));
+        s.Table(() => Totals(s, q, gap));
+        if (q.Tiers.Count > 0)
+        {
+            Room(s, q, pages, 110);
+            Tiers(s, q, gap);
+        }
+        Foot(s, q, gap, pages);
     }
 
-    private static void Lines(Sheet s, QuoteDocument q, double gap)
+    // begins another page when so much does not fit any more
+    private static bool Room(Sheet s, QuoteDocument q, int pages, double height)
+    {
+        if (s.Y + height <= s.Bottom)
+        {
+            return false;
+        }
+        Letterhead.Further(s, q.Shop, $"{q.Kind} {q.Number}", pages);
+        return true;
+    }
+
+    private static void Lines(Sheet s, QuoteDocument q, double gap, int pages)
     {
         double[] figures = [s.Right - 130, s.Right - 72, s.Right];
+        // sizes stand in columns where one line has few of them; else in a line under the garment's name
+        var beside = q.Lines.Count == 1 && q.Lines[0].Sizes.Count <= MostBeside ? q.Lines[0].Sizes : [];
         var sizesEnd = figures[0] - 48;
-        // more sizes than columns leave room for the garment's name: they stand in a line under it
-        var beside = q.Sizes.Count <= MostBeside ? q.Sizes.Count : 0;
-        const double Step = 30;
-        s.Line(s.Y - 12, 0.75, Sheet.Rule);
-        s.Text("What", s.Left, s.Y, 9, colour: Sheet.Quiet);
-        for (var i = 0; i < beside; i++)
-        {
-            s.Text(q.Sizes[i].Size, sizesEnd - ((beside - 1 - i) * Step), s.Y, 9, colour: Sheet.Quiet, right: true);
-        }
-        foreach (var (label, at) in Heads.Zip(figures))
-        {
-            s.Text(label, at, s.Y, 9, colour: Sheet.Quiet, right: true);
-        }
-        s.Line(s.Y + 6);
+        HeadRow(s, figures, beside, sizesEnd);
         s.Y += 24 * gap;
-        for (var i = 0; i < beside; i++)
+        foreach (var line in q.Lines)
         {
-            s.Text(q.Sizes[i].Pieces.ToString(System.Globalization.CultureInfo.InvariantCulture), sizesEnd - ((beside - 1 - i) * Step), s.Y, 10.5, right: true);
+            if (Room(s, q, pages, Height(s, line, figures, beside.Count)))
+            {
+                HeadRow(s, figures, beside, sizesEnd);
+                s.Y += 24 * gap;
+            }
+            s.Row(() => LineRow(s, line, figures, beside, sizesEnd));
+            foreach (var extra in line.Extras)
+            {
+                s.Y += 16;
+                s.Row(() =>
+                {
+                    s.Cell(() => s.Text(extra.Label, s.Left + 12, s.Y, 10.5));
+                    Figures(s, figures, extra.Pieces, extra.Each, extra.Amount);
+                });
+            }
+            s.Y += 12;
+            s.Line(s.Y, 0.75, Sheet.Rule);
+            s.Y += 18;
         }
-        s.Text(q.Pieces, figures[0], s.Y, 10.5, right: true);
-        s.Text(q.Each, figures[1], s.Y, 10.5, right: true);
-        s.Text(q.Amount, figures[2], s.Y, 10.5, right: true);
-        s.Y = s.Paragraph(q.What, s.Left, s.Y, sizesEnd - s.Left - (beside * Step) + 4, 10.5, 13, bold: true);
-        foreach (var detail in q.Details)
+    }
+
+    private static void HeadRow(Sheet s, double[] figures, IReadOnlyList<SizePrinted> beside, double sizesEnd)
+    {
+        s.Line(s.Y - 12, 0.75, Sheet.Rule);
+        s.Row(() =>
         {
-            s.Y = s.Paragraph(detail, s.Left, s.Y + 14, s.Right - s.Left - 190, 9.5, 12, colour: Sheet.Quiet);
-        }
-        if (beside == 0 && q.Sizes.Count > 0)
+            s.Cell(() => s.Text("What", s.Left, s.Y, 9, colour: Sheet.Quiet), head: true);
+            for (var i = 0; i < beside.Count; i++)
+            {
+                s.Cell(() => s.Text(beside[i].Size, sizesEnd - ((beside.Count - 1 - i) * SizeStep), s.Y, 9, colour: Sheet.Quiet, right: true), head: true);
+            }
+            foreach (var (label, at) in Heads.Zip(figures))
+            {
+                s.Cell(() => s.Text(label, at, s.Y, 9, colour: Sheet.Quiet, right: true), head: true);
+            }
+        });
+        s.Line(s.Y + 6);
+    }
+
+    private static void LineRow(Sheet s, LinePrinted line, double[] figures, IReadOnlyList<SizePrinted> beside, double sizesEnd)
+    {
+        var top = s.Y;
+        s.Cell(() =>
         {
-            s.Y = s.Paragraph(string.Join(", ", q.Sizes.Select(z => $"{z.Size}\u00a0{z.Pieces}")), s.Left, s.Y + 15, figures[0] - s.Left - 40, 10.5, 13.5);
+            s.Y = s.Paragraph(line.What, s.Left, s.Y, WhatWidth(s, figures, beside.Count), 10.5, 13, bold: true);
+            foreach (var detail in line.Details)
+            {
+                s.Y = s.Paragraph(detail, s.Left, s.Y + 14, s.Right - s.Left - 190, 9.5, 12, colour: Sheet.Quiet);
+            }
+            if (beside.Count == 0 && line.Sizes.Count > 0)
+            {
+                s.Y = s.Paragraph(SizesInLine(line), s.Left, s.Y + 15, figures[0] - s.Left - 40, 10.5, 13.5);
+            }
+        });
+        for (var i = 0; i < beside.Count; i++)
+        {
+            s.Cell(() => s.Text(beside[i].Pieces.ToString(CultureInfo.InvariantCulture), sizesEnd - ((beside.Count - 1 - i) * SizeStep), top, 10.5, right: true));
         }
-        s.Y += 12;
-        s.Line(s.Y, 0.75, Sheet.Rule);
-        s.Y += 18;
+        var end = s.Y;
+        s.Y = top;
+        Figures(s, figures, line.Pieces, line.Each, line.Amount);
+        s.Y = end;
+    }
+
+    private static double WhatWidth(Sheet s, double[] figures, int beside) => figures[0] - 48 - s.Left - (beside * SizeStep) + 4;
+
+    private static string SizesInLine(LinePrinted line) => string.Join(", ", line.Sizes.Select(z => $"{z.Size}\u00a0{z.Pieces}"));
+
+    private static double Height(Sheet s, LinePrinted line, double[] figures, int beside) =>
+        (s.Lines(line.What, WhatWidth(s, figures, beside), 10.5, true).Count() * 13) + line.Details.Sum(d => 2 + (s.Lines(d, s.Right - s.Left - 190, 9.5).Count() * 12))
+        + (beside == 0 ? s.Lines(SizesInLine(line), figures[0] - s.Left - 40, 10.5).Count() * 14.5 : 0) + (line.Extras.Count * 16) + 12;
+
+    private static void Figures(Sheet s, double[] at, params ReadOnlySpan<string> values)
+    {
+        for (var i = 0; i < values.Length; i++)
+        {
+            var (value, x) = (values[i], at[i]);
+            s.Cell(() => s.Text(value, x, s.Y, 10.5, right: true));
+        }
     }
 
     private static void Totals(Sheet s, QuoteDocument q, double gap)
@@ -134,8 +204,11 @@ public static class QuotePdf
             var total = i == q.TotalIndex;
             var size = total ? 16 : 10.5;
             s.Y += total ? 8 : 0;
-            s.Text(q.Totals[i].Label, s.Right - 110, s.Y, size, bold: total, right: true);
-            s.Text(q.Totals[i].Value, s.Right, s.Y, size, bold: total, right: true);
+            s.Row(() =>
+            {
+                s.Cell(() => s.Text(q.Totals[i].Label, s.Right - 110, s.Y, size, bold: total, right: true), head: true);
+                s.Cell(() => s.Text(q.Totals[i].Value, s.Right, s.Y, size, bold: total, right: true));
+            });
             s.Y += (total ? 20 : 16) * (gap < 1 ? 0.95 : 1);
         }
         s.Y += 12 * gap;
@@ -143,21 +216,27 @@ public static class QuotePdf
 
     private static void Tiers(Sheet s, QuoteDocument q, double gap)
     {
-        s.Text("If you order more, or fewer", s.Left, s.Y, 11.5, bold: true);
+        s.Element(PdfBlockLevelElementTag.Heading2, () => s.Text("If you order more, or fewer", s.Left, s.Y, 11.5, bold: true));
         s.Line(s.Y + 8, 0.75);
         var width = (s.Right - s.Left - 70) / q.Tiers.Count;
         var rows = new (string Label, Func<TierPrinted, string> Of)[] { ("Pieces", t => t.Pieces), ("Each", t => t.Each), ("In all", t => t.InAll) };
         s.Y += 24;
-        foreach (var (label, of) in rows)
+        s.Table(() =>
         {
-            s.Text(label, s.Left, s.Y, 9.5, colour: Sheet.Quiet);
-            for (var i = 0; i < q.Tiers.Count; i++)
+            foreach (var (label, of) in rows)
             {
-                s.Text(of(q.Tiers[i]), s.Left + 70 + ((i + 1) * width), s.Y, label == "In all" ? 9.5 : 11.5, bold: q.Tiers[i].Yours || label == "Pieces", right: true);
+                s.Row(() =>
+                {
+                    s.Cell(() => s.Text(label, s.Left, s.Y, 9.5, colour: Sheet.Quiet), head: true);
+                    for (var i = 0; i < q.Tiers.Count; i++)
+                    {
+                        s.Cell(() => s.Text(of(q.Tiers[i]), s.Left + 70 + ((i + 1) * width), s.Y, label == "In all" ? 9.5 : 11.5, bold: q.Tiers[i].Yours || label == "Pieces", right: true));
+                    }
+                });
+                s.Line(s.Y + 6, 0.5, Sheet.Rule);
+                s.Y += 20;
             }
-            s.Line(s.Y + 6, 0.5, Sheet.Rule);
-            s.Y += 20;
-        }
+        });
         for (var i = 0; i < q.Tiers.Count; i++)
         {
             if (q.Tiers[i].Yours)
@@ -169,19 +248,23 @@ public static class QuotePdf
         s.Y += 30 * gap;
     }
 
-    private static void Foot(Sheet s, QuoteDocument q, double gap)
+    private static void Foot(Sheet s, QuoteDocument q, double gap, int pages)
     {
-        var width = (s.Right - s.Left - 40) / q.Columns.Count;
+        var width = (s.Right - s.Left - (20 * (q.Columns.Count - 1))) / q.Columns.Count;
+        Room(s, q, pages, 16 + (q.Columns.Max(c => s.Lines(c.Value, width, 9.5).Count()) * 12.5));
         for (var i = 0; i < q.Columns.Count; i++)
         {
             var x = s.Left + (i * (width + 20));
-            s.Text(q.Columns[i].Label, x, s.Y, 11, bold: true);
+            s.Element(PdfBlockLevelElementTag.Heading2, () => s.Text(q.Columns[i].Label, x, s.Y, 11, bold: true));
             s.Paragraph(q.Columns[i].Value, x, s.Y + 16, width, 9.5, 12.5);
         }
         var foot = s.Paper.Height - Sheet.Margin;
         s.Line(foot - (34 * gap) - 8, 0.75);
-        s.Text("Yes, as quoted:", s.Left, foot - 6, 9.5);
-        s.Line(s.Left + 78, foot - 4, s.Left + 260, foot - 4);
+        if (q.Kind == "Quote")
+        {
+            s.Text("Yes, as quoted:", s.Left, foot - 6, 9.5);
+            s.Line(s.Left + 78, foot - 4, s.Left + 260, foot - 4);
+        }
         s.Text($"{q.Shop}. {q.Contact}", s.Right, foot - 6, 9.5, colour: Sheet.Quiet, right: true);
     }
 }

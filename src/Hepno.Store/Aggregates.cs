@@ -11,7 +11,8 @@ namespace Hepno.Store;
 /// <param name="Id">Identity.</param>
 /// <param name="Name">Name, as spoken.</param>
 /// <param name="Contact">Person, phone or mail.</param>
-public sealed record Customer(string Id, string Name, string Contact);
+/// <param name="Address">Where parcels go, a line of it a line; may be empty.</param>
+public sealed record Customer(string Id, string Name, string Contact, string Address = "");
 
 /// <summary>Everything a person edits as one.</summary>
 public static class Aggregates

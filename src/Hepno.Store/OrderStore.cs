@@ -44,21 +44,26 @@ public static class OrderStore
         return connection.Query($"SELECT id FROM orders WHERE {string.Join(" OR ", ranges.DefaultIfEmpty("0"))} ORDER BY number DESC LIMIT @most", Id, ("@most", most));
     }
 
+    private static (string Order, string Line) LineKey(Rows.Row r) => (r.Text("order_id"), r.Text("line_id"));
+
     private static string Id(Rows.Row r) => r.Text("id");
 
     private static List<Versioned<Order>> Load(SqliteConnection connection, string where, params ReadOnlySpan<(string, object?)> values)
     {
         var inside = $"order_id IN (SELECT id FROM orders WHERE {where})";
-        var sizes = connection.Query($"SELECT * FROM order_size WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new SizeCount(r.Text("size"), r.Int("pieces"))), values).ToLookup(s => s.Of, s => s.Value);
-        var counted = connection.Query($"SELECT * FROM order_counted WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new SizeCount(r.Text("size"), r.Int("pieces"))), values).ToLookup(s => s.Of, s => s.Value);
-        var placements = connection.Query($"SELECT * FROM placement WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new Placement(r.Text("id"), r.Text("place"), r.Real("width_in"), r.Real("height_in"), r.Real("coverage_percent"), r.Int("colours"), r.Flag("gradient"), r.Real("thinnest_line_pt"))), values).ToLookup(s => s.Of, s => s.Value);
+        var sizes = connection.Query($"SELECT * FROM order_size WHERE {inside} ORDER BY order_id, position", r => (Of: LineKey(r), Value: new SizeCount(r.Text("size"), r.Int("pieces"))), values).ToLookup(s => s.Of, s => s.Value);
+        var counted = connection.Query($"SELECT * FROM order_counted WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new CountedSize(r.Text("line_id"), r.Text("size"), r.Int("pieces"))), values).ToLookup(s => s.Of, s => s.Value);
+        var placements = connection.Query($"SELECT * FROM placement WHERE {inside} ORDER BY order_id, position", r => (Of: LineKey(r), Value: new Placement(r.Text("id"), r.Text("place"), r.Real("width_in"), r.Real("height_in"), r.Real("coverage_percent"), r.Int("colours"), r.Flag("gradient"), r.Real("thinnest_line_pt"))), values).ToLookup(s => s.Of, s => s.Value);
+        var lines = connection.Query($"SELECT * FROM order_line WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"),
+            Line: new AskLine(r.Text("id"), r.TextOrNull("style_id"), r.TextOrNull("colourway_id"), [.. sizes[(r.Text("order_id"), r.Text("id"))]], [.. placements[(r.Text("order_id"), r.Text("id"))]], r.MoneyOrNull("mark_micros")),
+            Decision: r.TextOrNull("decision_method") is { } method ? new Decision(r.Text("id"), method, r.Utc("decision_at"), r.MoneyOrNull("decision_price_micros")) : null), values).ToLookup(l => l.Of, l => (l.Line, l.Decision));
         var items = connection.Query($"SELECT * FROM gather_item WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new GatherItem(r.Text("id"), r.Word<GatherKind>("kind"), r.Text("text"), r.Text("supplier"), r.Real("quantity"), r.Text("unit"), r.Money("cost_micros"), r.Wall("expected"), r.UtcOrNull("done_at"))), values).ToLookup(s => s.Of, s => s.Value);
         return connection.Query($"SELECT * FROM orders WHERE {where} ORDER BY number", r =>
         {
             var id = r.Text("id");
-            var ask = new Ask(r.TextOrNull("customer_id"), r.TextOrNull("style_id"), r.TextOrNull("colourway_id"), [.. sizes[id]], [.. placements[id]], r.DayOrNull("due_date"), r.TimeOrNull("due_time"), r.MoneyOrNull("mark_micros"), r.TextOrNull("note"), r.Word<Channel>("channel"));
-            var facts = new OrderFacts(
-                r.TextOrNull("decision_method") is { } method ? new Decision(method, r.Utc("decision_at"), r.MoneyOrNull("decision_price_micros")) : null, r.UtcOrNull("laid_out_at"),
+            var ask = new Ask(r.TextOrNull("customer_id"), [.. lines[id].Select(l => l.Line)], r.DayOrNull("due_date"), r.TimeOrNull("due_time"), r.TextOrNull("note"), r.Word<Channel>("channel"),
+                r.TextOrNull("ship_zone") is { } zone ? new Shipping(zone, r.Flag("ship_in_price")) : null);
+            var facts = new OrderFacts([.. lines[id].Where(l => l.Decision is not null).Select(l => l.Decision!)], r.UtcOrNull("laid_out_at"),
                 r.TextOrNull("approved_by") is { } by ? new Approval(by, r.Utc("approved_at")) : null,
                 r.UtcOrNull("deposit_at") is { } at ? new Deposit(r.Money("deposit_micros"), r.TextOrNull("deposit_override"), at) : null, [.. items[id]], r.UtcOrNull("run_started_at"), [.. counted[id]],
                 r.TextOrNull("handed_to") is { } to ? new HandOver(to, r.Utc("handed_at")) : null, r.UtcOrNull("closed_at"));
@@ -69,13 +74,15 @@ public static class OrderStore
     private static void Write(SqliteConnection connection, Order o, long version)
     {
         var (ask, facts) = (o.Ask, o.Facts);
-        connection.Put("orders", 1, ("id", o.Id), ("version", version), ("number", o.Number), ("customer_id", ask.CustomerId), ("style_id", ask.StyleId), ("colourway_id", ask.ColourwayId), ("due_date", ask.DueDate), ("due_time", ask.DueTime), ("mark_micros", ask.Mark), ("note", ask.Note), ("channel", ask.Channel),
-            ("decision_method", facts.Decision?.MethodId), ("decision_at", facts.Decision?.At), ("decision_price_micros", facts.Decision?.TypedPrice), ("laid_out_at", facts.LaidOutAt), ("approved_by", facts.Approval?.By), ("approved_at", facts.Approval?.At),
+        connection.Put("orders", 1, ("id", o.Id), ("version", version), ("number", o.Number), ("customer_id", ask.CustomerId), ("due_date", ask.DueDate), ("due_time", ask.DueTime), ("note", ask.Note), ("channel", ask.Channel),
+            ("ship_zone", ask.Shipping?.Zone), ("ship_in_price", ask.Shipping?.InThePrice ?? false), ("laid_out_at", facts.LaidOutAt), ("approved_by", facts.Approval?.By), ("approved_at", facts.Approval?.At),
             ("deposit_micros", facts.Deposit?.Amount), ("deposit_override", facts.Deposit?.OverrideReason), ("deposit_at", facts.Deposit?.At), ("run_started_at", facts.RunStartedAt),
             ("handed_to", facts.HandOver?.To), ("handed_at", facts.HandOver?.At), ("closed_at", facts.ClosedAt), ("created_at", o.CreatedAt));
-        connection.Replace("order_size", "order_id", o.Id, ask.Sizes, s => [("size", s.Size), ("pieces", s.Pieces)]);
-        connection.Replace("placement", "order_id", o.Id, ask.Placements, p => [("id", p.Id), ("place", p.Place), ("width_in", p.WidthIn), ("height_in", p.HeightIn), ("coverage_percent", p.CoveragePercent), ("colours", p.Colours), ("gradient", p.Gradient), ("thinnest_line_pt", p.ThinnestLinePt)]);
+        connection.Replace("order_line", "order_id", o.Id, ask.Lines, l => [("id", l.Id), ("style_id", l.StyleId), ("colourway_id", l.ColourwayId), ("mark_micros", l.Mark),
+            ("decision_method", facts.DecisionOf(l.Id)?.MethodId), ("decision_at", facts.DecisionOf(l.Id)?.At), ("decision_price_micros", facts.DecisionOf(l.Id)?.TypedPrice)]);
+        connection.Replace("order_size", "order_id", o.Id, [.. ask.Lines.SelectMany(l => l.Sizes.Select(s => (l.Id, s)))], x => [("line_id", x.Id), ("size", x.s.Size), ("pieces", x.s.Pieces)]);
+        connection.Replace("placement", "order_id", o.Id, [.. ask.Lines.SelectMany(l => l.Placements.Select(p => (l.Id, p)))], x => [("line_id", x.Id), ("id", x.p.Id), ("place", x.p.Place), ("width_in", x.p.WidthIn), ("height_in", x.p.HeightIn), ("coverage_percent", x.p.CoveragePercent), ("colours", x.p.Colours), ("gradient", x.p.Gradient), ("thinnest_line_pt", x.p.ThinnestLinePt)]);
         connection.Replace("gather_item", "order_id", o.Id, facts.Items, i => [("id", i.Id), ("kind", i.Kind), ("text", i.Text), ("supplier", i.Supplier), ("quantity", i.Quantity), ("unit", i.Unit), ("cost_micros", i.Cost), ("expected", i.Expected), ("done_at", i.DoneAt)]);
-        connection.Replace("order_counted", "order_id", o.Id, facts.Counted, s => [("size", s.Size), ("pieces", s.Pieces)]);
+        connection.Replace("order_counted", "order_id", o.Id, facts.Counted, s => [("line_id", s.LineId), ("size", s.Size), ("pieces", s.Pieces)]);
     }
 }

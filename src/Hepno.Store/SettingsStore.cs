@@ -1,6 +1,7 @@
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Pricing;
+using Hepno.Core.Sending;
 
 namespace Hepno.Store;
 
@@ -10,13 +11,15 @@ internal static class SettingsStore
     public static Aggregate<ShopNumbers> Aggregate() => new("numbers", "settings", (connection, _) =>
     {
         var week = connection.Query("SELECT opens, closes FROM day_hours ORDER BY weekday", r => new DayHours(r.TimeOrNull("opens"), r.TimeOrNull("closes")));
+        var packagings = connection.Query("SELECT * FROM packaging ORDER BY position", r => new Packaging(r.Text("name"), r.Real("most_tees"), r.Real("most_grams"), r.Real("own_grams"), r.Money("price_micros")));
         return connection.Query("SELECT * FROM settings", r => new Versioned<ShopNumbers>(new ShopNumbers(
             r.Text("shop_name"), r.Text("address"), r.Text("contact"),
             new FigureFormat(r.Text("sign"), r.Flag("sign_after"), r.Text("decimal_mark"), r.Text("group_mark"), r.Int("minor_digits"), r.Flag("day_first"), r.Flag("twelve_hours"), r.Flag("metric"), r.Flag("celsius")),
             r.Text("paper"), r.Text("time_zone"), r.Money("wage_micros"), r.Money("overhead_micros"), r.Money("tariff_micros"), r.Money("consumables_micros"), r.Money("packing_micros"), r.Real("order_minutes"), r.Real("artwork_minutes"),
             r.Money("fee_share_micros"), r.Money("fee_fixed_micros"), r.Money("tax_share_micros"), r.Money("minimum_charge_micros"), r.Money("rounding_step_micros"), r.Money("deposit_share_micros"),
             r.Int("validity_days"), r.Real("slow_tenth_share"), week,
-            Policy(r, "retail", "margin_share_micros"), Policy(r, "wholesale", "wholesale_margin_micros"), r.Money("least_margin_micros"), r.Word<FeeBase>("fee_base"), r.Word<InversionRule>("inversion")), r.Long("version")));
+            Policy(r, "retail", "margin_share_micros"), Policy(r, "wholesale", "wholesale_margin_micros"), r.Money("least_margin_micros"), r.Word<FeeBase>("fee_base"), r.Word<InversionRule>("inversion"),
+            packagings.Count == 0 ? null : packagings, r.Real("parcel_minutes"), r.Word<SizePricing>("size_pricing")), r.Long("version")));
     }, _ => "1", (connection, n, version) =>
     {
         var (retail, wholesale) = (n.PolicyFor(Channel.Retail), n.PolicyFor(Channel.Wholesale));
@@ -28,7 +31,13 @@ internal static class SettingsStore
             ("minimum_charge_micros", n.MinimumCharge), ("rounding_step_micros", n.RoundingStep), ("deposit_share_micros", n.DepositShare), ("validity_days", n.ValidityDays), ("slow_tenth_share", n.SlowTenthShare),
             ("retail_kind", retail.Kind), ("retail_multiple_micros", retail.Multiple), ("retail_of", retail.Of), ("retail_hour_micros", retail.PerHour),
             ("wholesale_kind", wholesale.Kind), ("wholesale_margin_micros", wholesale.MarginShare), ("wholesale_multiple_micros", wholesale.Multiple), ("wholesale_of", wholesale.Of), ("wholesale_hour_micros", wholesale.PerHour),
-            ("least_margin_micros", n.LeastMarginShare), ("fee_base", n.FeeBase), ("inversion", n.Inversion));
+            ("least_margin_micros", n.LeastMarginShare), ("fee_base", n.FeeBase), ("inversion", n.Inversion), ("parcel_minutes", n.ParcelMinutes), ("size_pricing", n.SizePricing));
+        connection.Execute("DELETE FROM packaging");
+        for (var i = 0; i < (n.Packagings?.Count ?? 0); i++)
+        {
+            var p = n.Packagings![i];
+            connection.Put("packaging", 1, ("position", i), ("name", p.Name), ("most_tees", p.MostTees), ("most_grams", p.MostGrams), ("own_grams", p.OwnGrams), ("price_micros", p.Price));
+        }
         for (var day = 0; day < n.Week.Count; day++)
         {
             connection.Put("day_hours", 1, ("weekday", day), ("opens", n.Week[day].Open), ("closes", n.Week[day].Close));

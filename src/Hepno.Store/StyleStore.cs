@@ -25,5 +25,5 @@ public static class StyleStore
     });
 
     /// <summary>Numbers of the orders that use a style and are not closed.</summary>
-    public static List<int> OpenOrdersOf(SqliteConnection connection, string styleId) => connection.Query("SELECT number FROM orders WHERE style_id = @id AND closed_at IS NULL ORDER BY number", r => r.Int("number"), ("@id", styleId));
+    public static List<int> OpenOrdersOf(SqliteConnection connection, string styleId) => connection.Query("SELECT number FROM orders WHERE closed_at IS NULL AND id IN (SELECT order_id FROM order_line WHERE style_id = @id) ORDER BY number", r => r.Int("number"), ("@id", styleId));
 }

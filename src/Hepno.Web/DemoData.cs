@@ -84,6 +84,10 @@ internal static class DemoData
         }
     }
 
+    private static Ask Ask(string customer, IReadOnlyList<AskLine> lines, DateOnly day, TimeOnly? hour, string? note = null) => new(customer, lines, day, hour, note);
+
+    private static AskLine Line(string style, string colour, IReadOnlyList<SizeCount> sizes, IReadOnlyList<Placement> placements, decimal? mark = null, string id = "1") => new(id, style, colour, sizes, placements, mark);
+
     private static Placement Front(double w, double h, int colours, double line = 2, bool gradient = false) => new("front", "front", w, h, 60, colours, gradient, line);
 
     private static void Orders(SqliteConnection c, Desk desk)
@@ -104,30 +108,48 @@ internal static class DemoData
         var film = "dtf-bought";
 
         // 201, learned from: handed over, two pieces spoiled
-        Make(c, desk, "demo-201", new("school", "brae", "black", [new("S", 6), new("M", 8), new("L", 4)], [Front(9, 9, 3)], In(1), four, 20m, null), film, 90);
+        Make(c, desk, "demo-201", Ask("school", [Line("brae", "black", [new("S", 6), new("M", 8), new("L", 4)], [Front(9, 9, 3)], 20m)], In(1), four, null), film, 90);
         ThroughGather(c, desk, "demo-201", "the office", 80, "three prints, paid monthly");
         Pressed(c, desk, "demo-201", 18, 18, new() { [4] = "crooked", [11] = "peeled early" }, 30);
-        OrderDeeds.Count(c, desk, "demo-201", [new("S", 6), new("M", 8), new("L", 4)], Version(c, "demo-201"), At(desk, "counted", 27));
+        OrderDeeds.Count(c, desk, "demo-201", [new("1", "S", 6), new("1", "M", 8), new("1", "L", 4)], Version(c, "demo-201"), At(desk, "counted", 27));
         OrderDeeds.HandOver(c, desk, "demo-201", "Una from the office", Version(c, "demo-201"), At(desk, "handed over", 26));
 
         // 202, on the press: nine good, one spoiled
-        Make(c, desk, "demo-202", new("bakery", "brae", "sand", [new("S", 4), new("M", 9), new("L", 8), new("XL", 3)], [Front(8, 8, 4)], In(2), noon, null, "Flour on the floor: bag them well."), film, 60);
+        Make(c, desk, "demo-202", Ask("bakery", [Line("brae", "sand", [new("S", 4), new("M", 9), new("L", 8), new("XL", 3)], [Front(8, 8, 4)], null)], In(2), noon, "Flour on the floor: bag them well."), film, 60);
         ThroughGather(c, desk, "demo-202", "Odo Brandt", 50, null);
         Pressed(c, desk, "demo-202", 24, 10, new() { [5] = "crooked" }, 0.3);
 
         // 203, waiting for hoodies that come too late
-        Make(c, desk, "demo-203", new("boatyard", "fell", "slate", [new("M", 10), new("L", 12), new("XL", 6)], [Front(10, 10, 2, 6)], In(1), noon, 45m, null), film, 8);
+        Make(c, desk, "demo-203", Ask("boatyard", [Line("fell", "slate", [new("M", 10), new("L", 12), new("XL", 6)], [Front(10, 10, 2, 6)], 45m)], In(1), noon, null), film, 8);
         OrderDeeds.Approve(c, desk, "demo-203", "Ansel Pell", Version(c, "demo-203"), At(desk, "yes taken", 3));
         OrderDeeds.NoteDeposit(c, desk, "demo-203", 0, "an old customer, pays on the day", Version(c, "demo-203"), At(desk, "deposit noted", 3));
 
         // 204, a quote to send
-        Make(c, desk, "demo-204", new("choir", "hollin", "sage", [new("S", 8), new("M", 14), new("L", 10), new("XL", 6), new("2XL", 2)], [Front(10, 7, 1, 6)], In(9), four, 16m, null), film, 5, send: false);
+        Make(c, desk, "demo-204", Ask("choir", [Line("hollin", "sage", [new("S", 8), new("M", 14), new("L", 10), new("XL", 6), new("2XL", 2)], [Front(10, 7, 1, 6)], 16m)], In(9), four, null), film, 5, send: false);
 
         // 205, to compare
-        SaveAsk.Do(c, desk, "demo-205", new("rowing", "hollin", "navy", [new("S", 5), new("M", 11), new("L", 12), new("XL", 6), new("2XL", 2)], [Front(10, 10, 3, 5), sleeve], In(10), noon, 18m, null), 0, At(desk, "new ask", 2));
+        SaveAsk.Do(c, desk, "demo-205", Ask("rowing", [Line("hollin", "navy", [new("S", 5), new("M", 11), new("L", 12), new("XL", 6), new("2XL", 2)], [Front(10, 10, 3, 5), sleeve], 18m)], In(10), noon, null), 0, At(desk, "new ask", 2));
 
         // 206, half heard
-        SaveAsk.Do(c, desk, "demo-206", new("vets", "hollin", "white", [new("M", 12)], [], In(14), null, null, null), 0, At(desk, "new ask", 0.2));
+        SaveAsk.Do(c, desk, "demo-206", Ask("vets", [Line("hollin", "white", [new("M", 12)], [], null)], In(14), null, null), 0, At(desk, "new ask", 0.2));
+        SeveralLines(c, desk, In(12), four);
+    }
+
+    private static void SeveralLines(SqliteConnection c, Desk desk, DateOnly due, TimeOnly hour)
+    {
+        // 207, three lines sent by the carrier, a quote to write
+        Placement Print(string id, string place, double w, double h, int colours) => new(id, place, w, h, 55, colours, false, 4);
+        SaveAsk.Do(c, desk, "demo-207", new("rowing",
+            [
+                Line("hollin", "navy", [new("S", 4), new("M", 10), new("L", 8), new("2XL", 2)], [Print("crest", "left-chest", 3.5, 3.5, 2), Print("club", "back", 11, 6, 2)], 21m),
+                Line("fell", "slate", [new("M", 4), new("L", 6), new("XL", 2)], [Print("hood-crest", "left-chest", 3.5, 3.5, 2)], 38m, "2"),
+                Line("sprint", "white", [new("M", 6), new("L", 6)], [Print("race", "front", 9, 9, 4)], 24m, "3"),
+            ], due, hour, "The cox collects nothing: send it all to the boathouse.", Shipping: new("country", false)), 0, At(desk, "new ask", 1.5));
+        foreach (var (line, method) in new[] { ("1", "dtf-bought"), ("2", "dtf-bought"), ("3", "sublimation") })
+        {
+            OrderDeeds.Choose(c, desk, "demo-207", line, method, Version(c, "demo-207"), At(desk, "method chosen", 1));
+        }
+        OrderDeeds.LayOut(c, desk, "demo-207", Version(c, "demo-207"), At(desk, "laid out", 0.9));
     }
 
     private static long Version(SqliteConnection c, string id) => Aggregates.Orders.Get(c, id)!.Version;
@@ -135,7 +157,7 @@ internal static class DemoData
     private static void Make(SqliteConnection c, Desk desk, string id, Ask ask, string method, double hoursAgo, bool send = true)
     {
         SaveAsk.Do(c, desk, id, ask, 0, At(desk, "new ask", hoursAgo));
-        OrderDeeds.Choose(c, desk, id, method, Version(c, id), At(desk, "method chosen", hoursAgo - 0.5));
+        OrderDeeds.Choose(c, desk, id, null, method, Version(c, id), At(desk, "method chosen", hoursAgo - 0.5));
         OrderDeeds.LayOut(c, desk, id, Version(c, id), At(desk, "laid out", hoursAgo - 0.6));
         if (send)
         {
@@ -157,7 +179,7 @@ internal static class DemoData
     private static void Pressed(SqliteConnection c, Desk desk, string id, int pieces, int upTo, Dictionary<int, string> spoiled, double hoursAgo)
     {
         OrderDeeds.StartRun(c, desk, id, At(desk, "pressing begun", hoursAgo));
-        var sizes = Aggregates.Orders.Get(c, id)!.Value.Ask.Sizes.SelectMany(s => Enumerable.Repeat(s.Size, s.Pieces)).ToList();
+        var sizes = Aggregates.Orders.Get(c, id)!.Value.Ask.Lines.SelectMany(l => l.Sizes).SelectMany(s => Enumerable.Repeat(s.Size, s.Pieces)).ToList();
         var at = desk.Clock.Utc.AddHours(-hoursAgo);
         void Say(int piece, int attempt, RunVerdict verdict, string? reason)
         {

@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Text.Json;
+using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
@@ -8,13 +9,45 @@ using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Runs;
 using Hepno.Store;
+using Hepno.Web.Deeds;
+using Hepno.Web.Devices;
 using Hepno.Web.Views;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web;
 
+/// <summary>A line of an order with what the shop knows about it.</summary>
+/// <param name="Asked">What is asked.</param>
+/// <param name="Style">Its garment, as quoted once it is; null while not said.</param>
+/// <param name="Colourway">Its colour.</param>
+/// <param name="InHand">The complete line with the rest of its order; null while something is missing.</param>
+/// <param name="Problems">What in it blocks comparing.</param>
+/// <param name="Decision">The method chosen.</param>
+/// <param name="Frozen">Its figures as sent.</param>
+internal sealed record LineCase(AskLine Asked, Style? Style, Colourway? Colourway, AskInHand? InHand, IReadOnlyList<Problem> Problems, Decision? Decision, FrozenLine? Frozen)
+{
+    /// <summary>Pieces and garment: "36 navy tees".</summary>
+    public string What => Style is null || Colourway is null ? $"{Asked.Pieces} pieces" : $"{Asked.Pieces} {MakeQuote.Garment(Style, Colourway, Asked.Pieces)}";
+}
+
 /// <summary>An order with everything that says where it stands.</summary>
-internal sealed record OrderCase(Order Order, long Version, Customer? Customer, AskInHand? InHand, IReadOnlyList<Problem> AskProblems, StoredQuote? Quote, FrozenQuote? Frozen, IReadOnlyList<RunEvent> Events, RunState? Run, Standing Standing);
+internal sealed record OrderCase(Order Order, long Version, Customer? Customer, IReadOnlyList<LineCase> Lines, StoredQuote? Quote, FrozenQuote? Frozen, IReadOnlyList<RunEvent> Events, RunState? Run, Standing Standing)
+{
+    /// <summary>True once every line is complete.</summary>
+    public bool IsComplete => Lines.All(l => l.InHand is not null);
+
+    /// <summary>Its lines as they are pressed; empty before the quote is sent.</summary>
+    public IReadOnlyList<RunLine> RunLines => Frozen is null ? [] : [.. Frozen.Lines.Select(l => new RunLine(l.LineId, Frozen.AskOf(l).Sizes, l.Band.Decorations.Count))];
+
+    /// <summary>Pieces and garments: "36 navy tees", "36 navy tees and 2 lines more".</summary>
+    public string What => Lines.Count == 1 ? Lines[0].What : $"{Lines[0].What} and {Lines.Count - 1} {(Lines.Count == 2 ? "line" : "lines")} more";
+
+    /// <summary>A line by its id, or refused with 404; the first one when none is named.</summary>
+    public LineCase Line(string? id) => id is null ? Lines[0] : Lines.FirstOrDefault(l => l.Asked.Id == id) ?? throw RefusedException.NoSuch("line", id);
+
+    /// <summary>A line's number as written: "T-214", "T-214/2" where there are several.</summary>
+    public string CodeOf(string lineId) => Lines.Count == 1 ? Order.Code : $"{Order.Code}/{Lines.ToList().FindIndex(l => l.Asked.Id == lineId) + 1}";
+}
 
 /// <summary>What the endpoints and deeds work at: the database, the clock, and how orders are read.</summary>
 internal sealed class Desk(Db db, ShopClock clock)
@@ -41,7 +74,7 @@ internal sealed class Desk(Db db, ShopClock clock)
             return k.Book;
         }
         var book = new ShopBook(Numbers(connection), Values(Aggregates.Styles.All(connection)), Values(Aggregates.Films.All(connection)), Values(Aggregates.Vinyls.All(connection)),
-            Values(Aggregates.Presses.All(connection)), Values(Aggregates.Recipes.All(connection)), Values(Aggregates.Screens.All(connection)), Values(Aggregates.FilmPrinters.All(connection)), Values(Aggregates.DyePrinters.All(connection)));
+            Values(Aggregates.Presses.All(connection)), Values(Aggregates.Recipes.All(connection)), Values(Aggregates.Screens.All(connection)), Values(Aggregates.FilmPrinters.All(connection)), Values(Aggregates.DyePrinters.All(connection)), SimulatedCarrier.Rates);
         if (!Db.Writing)
         {
             kept = new(seq, book);
@@ -72,41 +105,98 @@ internal sealed class Desk(Db db, ShopClock clock)
     public static FloorPlan Floor(IReadOnlyList<OrderCase> open, ShopBook book, DateTime wall)
     {
         var empty = new FloorPlan(wall, new OpenHours(book.Numbers.Week), book.Presses, []);
-        var works = open.Where(c => c.Frozen is not null && c.Order.Facts.Approval is not null && c.Standing.Station is Station.Gather or Station.Press).Select(c => Work(c, book, wall)).ToList();
+        var works = open.Where(c => c.Frozen is not null && c.Order.Facts.Approval is not null && c.Standing.Station is Station.Gather or Station.Press).SelectMany(c => Works(c, book, wall)).ToList();
         return book.Presses.Count == 0 ? empty : empty with { Placed = PressPlanner.Plan(works, empty) };
     }
 
-    /// <summary>Holds every method against a case's ask; null while the ask is not complete or there is no press.</summary>
-    public Comparison? Compare(OrderCase c, int? quantity, ShopBook book, IReadOnlyList<OrderCase> open)
+    /// <summary>Holds every method against a line; null while it is not complete or there is no press.</summary>
+    /// <param name="c">The order.</param>
+    /// <param name="line">Which line of it.</param>
+    /// <param name="quantity">Pieces to compare at, or null for its own.</param>
+    /// <param name="book">Shelf, floor and numbers.</param>
+    /// <param name="open">All orders on the line.</param>
+    /// <param name="curve">False leaves the figures at other quantities out.</param>
+    public Comparison? Compare(OrderCase c, LineCase line, int? quantity, ShopBook book, IReadOnlyList<OrderCase> open, bool curve = true)
     {
-        if (c.InHand is null || book.Presses.Count == 0)
+        if (line.InHand is null || book.Presses.Count == 0)
         {
             return null;
         }
-        var wall = Clock.Wall(book.Numbers.TimeZone);
-        return Comparer.Compare(c.InHand, c.Order.Ask.Mark, c.Order.Ask.DueAt, quantity, book, Floor([.. open.Where(o => o.Order.Id != c.Order.Id)], book, wall), c.Order.Facts.Decision);
+        // the order's other lines take the press too, as far as they are decided
+        var floor = FloorWithout(c, book, open);
+        foreach (var other in c.Lines.Where(l => l != line && l.InHand is not null && l.Decision is not null))
+        {
+            var (band, _) = Comparer.Chosen(other.InHand!, other.Asked.Mark, c.Order.Ask.DueAt, book, floor, other.Decision!);
+            floor = band is null ? floor : WithLine(floor, c, other, band, book);
+        }
+        return Comparer.Compare(line.InHand, line.Asked.Mark, c.Order.Ask.DueAt, quantity, book, floor, line.Decision, curve);
+    }
+
+    /// <summary>Every line by its chosen method, planned one after the other; refused when one has no method or its method cannot do it any more.</summary>
+    public IReadOnlyList<(LineCase Line, Band Band)> Chosen(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open)
+    {
+        if (!c.IsComplete || book.Presses.Count == 0)
+        {
+            throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "There is no press on the Floor." : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.", book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first.");
+        }
+        var floor = FloorWithout(c, book, open);
+        var chosen = new List<(LineCase, Band)>();
+        foreach (var line in c.Lines)
+        {
+            var decision = line.Decision ?? throw new RefusedException(409, "no-method", c.Lines.Count == 1 ? "No method is chosen yet." : $"No method is chosen yet for {line.What}.", "Choose one under Compare.");
+            var (band, fold) = Comparer.Chosen(line.InHand!, line.Asked.Mark, c.Order.Ask.DueAt, book, floor, decision);
+            if (band is null)
+            {
+                throw new RefusedException(409, "method-unfit", $"{fold!.Name} cannot do it any more: {fold.Reasons[0].Sentence}.", $"Would work: {fold.Reasons[0].WouldWork}. Or choose another method under Compare.");
+            }
+            floor = WithLine(floor, c, line, band, book);
+            chosen.Add((line, band));
+        }
+        return chosen;
+    }
+
+    private FloorPlan FloorWithout(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open) =>
+        Floor([.. open.Where(o => o.Order.Id != c.Order.Id)], book, Clock.Wall(book.Numbers.TimeZone));
+
+    private static FloorPlan WithLine(FloorPlan floor, OrderCase c, LineCase line, Band band, ShopBook book)
+    {
+        if (band.Promise is not { } promise)
+        {
+            return floor;
+        }
+        var work = Comparer.WorkOf(c.Order.Id, line.Asked.Id, c.CodeOf(line.Asked.Id), line.InHand!, band.Decorations, promise.ArrivesAt, promise.ArrivesCause, c.Order.Ask.DueAt, book.Numbers.SlowTenthShare);
+        return floor with { Placed = PressPlanner.Plan([work], floor) };
     }
 
     private OrderCase Case(SqliteConnection connection, Versioned<Order> order, Customer? customer, StoredQuote? quote, IReadOnlyList<RunEvent> events, ShopBook book)
     {
         var ask = order.Value.Ask;
-        var style = book.Styles.FirstOrDefault(s => s.Id == ask.StyleId);
-        var colour = style?.Colourways.FirstOrDefault(c => c.Id == ask.ColourwayId);
-        var problems = style is null ? [] : ask.Placements.SelectMany((p, i) => Places.Oversize(p, i, ask.Sizes, style.Kind)).ToList();
-        var inHand = style is not null && colour is not null && ask.Pieces > 0 && ask.Placements.Count > 0 && problems.Count == 0 ? new AskInHand(style, colour, ask.Sizes, ask.Placements, ask.Channel) : null;
         var sent = quote is null ? null : frozen.GetOrAdd(quote.Id, _ => JsonSerializer.Deserialize<FrozenQuote>(QuoteStore.Json(connection, quote.Id), Json.Frozen)!);
-        var run = sent is null ? null : RunFold.Of(ask.Sizes, sent.Band.Decorations.Count, events);
-        return new(order.Value, order.Version, customer, inHand, problems, quote, sent, events, run, Stations.Of(order.Value, problems, quote is not null, sent?.Deposit ?? 0, run?.Good ?? 0));
+        var lines = Lines(order.Value, sent, book);
+        var c = new OrderCase(order.Value, order.Version, customer, lines, quote, sent, events, null, null!);
+        var run = sent is null ? null : RunFold.Of(c.RunLines, events);
+        return c with { Run = run, Standing = Stations.Of(order.Value, [.. lines.SelectMany(l => l.Problems)], quote is not null, sent?.Deposit ?? 0, run?.Good ?? 0) };
     }
 
-    private static PressWork Work(OrderCase c, ShopBook book, DateTime wall)
+    private static List<LineCase> Lines(Order order, FrozenQuote? sent, ShopBook book)
+    {
+        var cases = AsksInHand.Of(order.Ask, book).Select((l, i) => new LineCase(order.Ask.Lines[i], l.Style, l.Colourway, l.InHand, l.Problems, order.Facts.DecisionOf(order.Ask.Lines[i].Id), null));
+        return [.. sent is null ? cases : cases.Select(l => sent.Lines.FirstOrDefault(f => f.LineId == l.Asked.Id) is { } f ? l with { Style = f.Style, Colourway = f.Colourway, Frozen = f } : l)];
+    }
+
+    private static IEnumerable<PressWork> Works(OrderCase c, ShopBook book, DateTime wall)
     {
         var q = c.Frozen!;
-        var ask = new AskInHand(q.Style, q.Colourway, q.Ask.Sizes, q.Ask.Placements);
         var last = c.Order.Facts.Items.Where(i => i.DoneAt is null).OrderByDescending(i => i.Expected).FirstOrDefault();
         var arrives = last is null || last.Expected < wall ? wall : last.Expected;
-        var work = Comparer.WorkOf(c.Order.Id, c.Order.Code, ask, q.Band.Decorations, arrives, last is null ? "everything is here" : $"{last.Text} comes", c.Order.Ask.DueAt, book.Numbers.SlowTenthShare);
-        return work with { StartedAt = c.Order.Facts.RunStartedAt is { } started ? ShopClock.Wall(started, book.Numbers.TimeZone) : null };
+        var started = c.Order.Facts.RunStartedAt is { } at ? ShopClock.Wall(at, book.Numbers.TimeZone) : (DateTime?)null;
+        foreach (var line in q.Lines)
+        {
+            var work = Comparer.WorkOf(c.Order.Id, line.LineId, c.CodeOf(line.LineId), q.InHand(line), line.Band.Decorations, arrives, last is null ? "everything is here" : $"{last.Text} comes", c.Order.Ask.DueAt, book.Numbers.SlowTenthShare);
+            yield return work with { StartedAt = started };
+            // a begun order's lines follow each other
+            started = started?.AddMinutes(work.Pieces * work.MinutesPerPiece);
+        }
     }
 
     private static Customer? Customer(SqliteConnection connection, Order order) => order.Ask.CustomerId is { } id ? Aggregates.Customers.Get(connection, id)?.Value : null;

@@ -2,7 +2,6 @@ using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Learning;
 using Hepno.Core.Measures;
-using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Runs;
 
@@ -13,7 +12,6 @@ public class LearnTests
 {
     private const int Pieces = 10;
     private static readonly ShopNumbers Numbers = MethodTests.Book.Numbers;
-    private static readonly IReadOnlyList<SizeCount> Sizes = [new("M", Pieces)];
 
     private static readonly Band Quoted = Comparer.Compare(MethodTests.Ask(Pieces), null, null, null, MethodTests.Book,
         new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Numbers.Week), MethodTests.Book.Presses, [])).Bands.Single(b => b.MethodId == "dtf-bought");
@@ -23,7 +21,7 @@ public class LearnTests
     private static RunEvent Said(int piece, RunVerdict verdict, double seconds, int attempt = 1, string? reason = null, string? takesBack = null) =>
         new($"e{piece}-{attempt}-{verdict}", "d", piece, attempt, 1, "M", verdict, reason, takesBack, seconds);
 
-    private static Held Of(params RunEvent[] events) => QuotedAgainstReal.Of(Quoted, Pieces, RunFold.Of(Sizes, 1, events), events, Numbers, Planned);
+    private static Held Of(params RunEvent[] events) => QuotedAgainstReal.Of(Quoted, Pieces, events, Numbers, Planned);
 
     private static decimal Stratum(Held held, string code) => held.RecordedAnHour.Parts.Single(p => p.Code == "recorded-cost").Parts.Single(p => p.Code == code).Value;
 

@@ -187,7 +187,7 @@ public class MethodTests
         var ask = Ask(pieces);
         var decorations = new DtfBought().Answer(ask, Book).Decorations;
         var dearer = Book with { Numbers = Book.Numbers with { Wage = Book.Numbers.Wage + more } };
-        Assert.True(Comparer.CostOf(ask, decorations, dearer).Cost.Value >= Comparer.CostOf(ask, decorations, Book).Cost.Value);
+        Assert.True(LineCost.Of(ask, decorations, dearer).Cost.Value >= LineCost.Of(ask, decorations, Book).Cost.Value);
     });
 
     [Fact]
@@ -208,7 +208,7 @@ public class MethodTests
     [Theory]
     [InlineData(11, 4, "too-wide")]
     [InlineData(9, 15, "too-tall")]
-    public void A_print_over_the_limit_blocks(double w, double h, string code) => Assert.Equal(code, Places.Oversize(Front(w, h), 0, [new("M", 3)], GarmentKind.Tee).Single().Code);
+    public void A_print_over_the_limit_blocks(double w, double h, string code) => Assert.Equal(code, Places.Oversize(Front(w, h), "placements[0]", [new("M", 3)], GarmentKind.Tee).Single().Code);
 
     [Fact]
     public void Numbers_refuse_what_leaves_nothing_for_the_cost() =>

@@ -83,9 +83,9 @@ public class OwnPrintTests
         Assert.Equal(180 + (600.0 / press[0].Bought), WorkSteps.PressHeld(press[0].Preparation), 1e-9);
         Assert.Equal(WorkSteps.Attended(oven[0].Preparation), WorkSteps.Attended(press[0].Preparation));
         Assert.Equal(26, WorkSteps.Attended(press[0].Preparation)); // powder 20, cut apart 6: neither printing nor curing is attended
-        double Minutes(IReadOnlyList<DecorationPlan> d) => Comparer.WorkOf("", "", ask, d, default, "", null, 0).MinutesPerPiece;
+        double Minutes(IReadOnlyList<DecorationPlan> d) => Comparer.WorkOf("", "", "", ask, d, default, "", null, 0).MinutesPerPiece;
         Assert.Equal(WorkSteps.PressHeld(press[0].Preparation) / 60, Minutes(press) - Minutes(oven), 1e-9);
-        Assert.True(Comparer.CostOf(ask, press, hover).Stratum("press").Value > Comparer.CostOf(ask, oven, Book).Stratum("press").Value);
+        Assert.True(LineCost.Of(ask, press, hover).Stratum("press").Value > LineCost.Of(ask, oven, Book).Stratum("press").Value);
     }
 
     [Fact]
@@ -131,7 +131,7 @@ public class OwnPrintTests
         Assert.Equal(36m, d.SetUp!.Value); // 2 colours x 18
         Assert.Equal((36 * 2.60m) + 36m, d.Purchases[0].Cost.Value);
         Assert.Contains("cost less in all", d.Purchases[0].Cost.Parts[0].Parts[0].Source, StringComparison.Ordinal);
-        var cost = Comparer.CostOf(MethodTests.Ask(30), [d], Book).Stratum("decoration");
+        var cost = LineCost.Of(MethodTests.Ask(30), [d], Book).Stratum("decoration");
         Assert.Equal(36m / 30, cost.Parts.Single(p => p.Code == "set-up-front").Value);
     }
 

@@ -11,7 +11,7 @@ public class PlanTests
     private static readonly OpenHours Hours = new(ShopNumbers.Default.Week);
     private static readonly DateTime Monday = new(2026, 6, 1, 9, 0, 0);
 
-    private static PressWork Work(string code, int pieces, double minutes, DateTime ready, DateTime? due, double f = 300) => new(code, code, pieces, minutes, f, ready, "film", due, 5, 3, null, 10, 10);
+    private static PressWork Work(string code, int pieces, double minutes, DateTime ready, DateTime? due, double f = 300) => new(code, "1", code, pieces, minutes, f, ready, "film", due, 5, 3, null, 10, 10);
 
     private static FloorPlan Floor(DateTime now) => new(now, Hours, [MethodTests.Gannet], []);
 
@@ -76,22 +76,23 @@ public class PlanTests
 public class RunTests
 {
     private static readonly SizeCount[] Sizes = [new("S", 2), new("M", 3)];
+    private static readonly RunLine[] One = [new("1", Sizes, 1)];
 
     private static RunEvent Say(string id, int piece, RunVerdict verdict, int attempt = 1, int pass = 1, string? takesBack = null) => new(id, "d", piece, attempt, pass, piece <= 2 ? "S" : "M", verdict, null, takesBack, 60);
 
     [Fact]
     public void A_spoiled_piece_is_pressed_again()
     {
-        var state = RunFold.Of(Sizes, 1, [Say("a", 1, RunVerdict.Good), Say("b", 2, RunVerdict.Spoiled)]);
+        var state = RunFold.Of(One, [Say("a", 1, RunVerdict.Good), Say("b", 2, RunVerdict.Spoiled)]);
         Assert.Equal((1, 1), (state.Good, state.Spoiled));
         Assert.Contains(state.Todo, t => t is { PieceNo: 2, Attempt: 2 });
-        Assert.Equal(2, RunFold.Of(Sizes, 1, [Say("a", 1, RunVerdict.Good), Say("b", 2, RunVerdict.Spoiled), Say("c", 2, RunVerdict.Good, 2)]).Good);
+        Assert.Equal(2, RunFold.Of(One, [Say("a", 1, RunVerdict.Good), Say("b", 2, RunVerdict.Spoiled), Say("c", 2, RunVerdict.Good, 2)]).Good);
     }
 
     [Fact]
     public void A_second_verdict_is_kept_and_not_counted()
     {
-        var state = RunFold.Of(Sizes, 1, [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled)]);
+        var state = RunFold.Of(One, [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled)]);
         Assert.Equal((1, 0, 1), (state.Good, state.Spoiled, state.Counted));
         Assert.Equal("b", state.NotCounted.Single().EventId);
     }
@@ -99,26 +100,37 @@ public class RunTests
     [Fact]
     public void Taking_back_is_an_event_and_lets_the_other_verdict_count()
     {
-        var state = RunFold.Of(Sizes, 1, [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled), Say("c", 1, RunVerdict.TakenBack, takesBack: "a")]);
+        var state = RunFold.Of(One, [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled), Say("c", 1, RunVerdict.TakenBack, takesBack: "a")]);
         Assert.Equal((0, 1), (state.Good, state.Spoiled));
     }
 
     [Fact]
     public void A_piece_is_good_only_through_all_passes()
     {
-        var state = RunFold.Of(Sizes, 2, [Say("a", 1, RunVerdict.Good)]);
+        var state = RunFold.Of([new("1", Sizes, 2)], [Say("a", 1, RunVerdict.Good)]);
         Assert.Equal(0, state.Good);
         Assert.Equal(PieceStanding.Between, state.Pieces[0].Standing);
-        state = RunFold.Of(Sizes, 2, [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled, pass: 2)]);
+        state = RunFold.Of([new("1", Sizes, 2)], [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled, pass: 2)]);
         Assert.Equal([1, 2], state.Todo.Where(t => t.PieceNo == 1).Select(t => t.Pass));
         Assert.All(state.Todo.Where(t => t.PieceNo == 1), t => Assert.Equal(2, t.Attempt));
+    }
+
+    [Fact]
+    public void Lines_are_numbered_through_pressed_one_after_the_other_and_each_has_its_own_passes()
+    {
+        RunLine[] lines = [new("tees", [new("S", 1), new("M", 1)], 2), new("caps", [new("One size", 2)], 1)];
+        var state = RunFold.Of(lines, [Say("a", 1, RunVerdict.Good), Say("b", 3, RunVerdict.Spoiled), Say("c", 3, RunVerdict.Good, 2)]);
+        Assert.Equal(["tees 1.2", "tees 2.1", "tees 2.2", "caps 4.1"], state.Todo.OrderBy(t => t.PieceNo).Select(t => $"{t.LineId} {t.PieceNo}.{t.Pass}"));
+        Assert.Equal(["tees", "tees", "tees", "caps"], state.Todo.Select(t => t.LineId));
+        Assert.Equal([("tees", "S", 0, 0), ("tees", "M", 0, 0), ("caps", "One size", 1, 1)], state.Sizes.Select(s => (s.LineId, s.Size, s.Good, s.Spoiled)));
+        Assert.Equal(["b", "c"], RunFold.OfLine(lines, "caps", [Say("a", 2, RunVerdict.Good), Say("b", 3, RunVerdict.Spoiled), Say("c", 4, RunVerdict.Good)]).Select(e => e.EventId));
     }
 
     [Fact]
     public void Counted_verdicts_never_exceed_what_stands() => Gen.Select(Gen.Int[1, 5], Gen.Int[1, 3], Gen.Bool).Array[0, 40].Sample(taps =>
     {
         var events = taps.Select((t, i) => Say($"e{i}", t.Item1, t.Item3 ? RunVerdict.Good : RunVerdict.Spoiled, t.Item2)).ToList();
-        var state = RunFold.Of(Sizes, 1, events);
+        var state = RunFold.Of(One, events);
         Assert.Equal(events.Count, state.Counted + state.NotCounted.Count);
         Assert.Equal(state.Counted, state.Good + state.Spoiled);
         Assert.Equal(5 - state.Good, state.Todo.Count);
@@ -128,7 +140,7 @@ public class RunTests
 public class StationTests
 {
     private static readonly DateTime At = new(2026, 6, 1, 10, 0, 0, DateTimeKind.Utc);
-    private static readonly Ask Complete = new("c", "s", "k", [new("M", 3)], [MethodTests.Front()], new DateOnly(2026, 7, 1), null, null, null);
+    private static readonly Ask Complete = new("c", [new("1", "s", "k", [new("M", 3)], [MethodTests.Front()])], new DateOnly(2026, 7, 1), null, null);
 
     private static Station Of(Ask ask, OrderFacts facts, bool sent = false, int good = 0) => Stations.Of(new Order("o", 1, ask, facts, At), [], sent, 10m, good).Station;
 
@@ -138,7 +150,7 @@ public class StationTests
         var facts = OrderFacts.None;
         Assert.Equal(Station.Ask, Of(Complete with { DueDate = null }, facts));
         Assert.Equal(Station.Compare, Of(Complete, facts));
-        Assert.Equal(Station.Layout, Of(Complete, facts = facts with { Decision = new("htv", At) }));
+        Assert.Equal(Station.Layout, Of(Complete, facts = facts with { Decisions = [new("1", "htv", At)] }));
         Assert.Equal(Station.Quote, Of(Complete, facts = facts with { LaidOutAt = At }));
         Assert.Equal(Station.Gather, Of(Complete, facts, sent: true));
         Assert.Equal(Station.Gather, Of(Complete, facts = facts with { Approval = new("me", At) }, sent: true));

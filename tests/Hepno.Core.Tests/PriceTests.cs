@@ -36,7 +36,7 @@ public class PriceTests
         foreach (var row in Cases.Rows("unit-prices.csv"))
         {
             var n = ShopNumbers.Default with { FeeShare = 0, Retail = PricePolicy.Default with { MarginShare = Of(row[1]) }, LeastMarginShare = Of(row[3]), MinimumCharge = Of(row[4]), RoundingStep = Of(row[5]) };
-            var price = UnitPrice.Of(Costing(Of(row[0])), int.Parse(row[2], CultureInfo.InvariantCulture), n, Channel.Retail);
+            var price = UnitPrice.Of(Costing(Of(row[0])), int.Parse(row[2], CultureInfo.InvariantCulture), n, Channel.Retail, n.Fees());
             Assert.Equal((Of(row[6]), row[7]), (price.Price, price.How));
         }
     }
@@ -51,7 +51,7 @@ public class PriceTests
         var byHour = new PricePolicy(PolicyKind.Hourly, 0, 2, MultipleBase.AllCosts, 40).Price(cost, fees);
         Assert.Equal(4.0, (double)(byHour - cost.Cost.Value - fees.On(byHour)), 1e-9);
         var n = ShopNumbers.Default with { FeeShare = fee / 100m, TaxShare = tax / 100m, LeastMarginShare = margin / 100m };
-        var charged = UnitPrice.Of(cost, 7, n, Channel.Wholesale).Price;
+        var charged = UnitPrice.Of(cost, 7, n, Channel.Wholesale, n.Fees()).Price;
         Assert.True(charged - cost.Cost.Value - n.Fees().On(charged) >= charged * n.LeastMarginShare - 0.005m && charged * 7 >= n.MinimumCharge);
     });
 
@@ -62,7 +62,7 @@ public class PriceTests
     public void A_typed_price_stands_and_says_which_floor_it_breaks(decimal typed, string how)
     {
         var n = ShopNumbers.Default with { FeeShare = 0, LeastMarginShare = 0.2m };
-        Assert.Equal(new UnitPrice(typed, how), UnitPrice.Typed(typed, Costing(10), 10, n));
+        Assert.Equal(new UnitPrice(typed, how), UnitPrice.Typed(typed, Costing(10), 10, n, n.Fees()));
     }
 
     [Fact]
@@ -70,9 +70,9 @@ public class PriceTests
     {
         var retail = PricePolicy.Default with { Kind = PolicyKind.Multiple, Multiple = 3 };
         var n = ShopNumbers.Default with { FeeShare = 0, RoundingStep = 0, MinimumCharge = 0, Retail = retail };
-        Assert.Equal(30m, UnitPrice.Of(Costing(10), 5, n, Channel.Retail).Price);
-        Assert.Equal(13.33m, UnitPrice.Of(Costing(10), 5, n, Channel.Wholesale).Price);
-        Assert.Equal(30m, UnitPrice.Of(Costing(10), 5, n with { Wholesale = null }, Channel.Wholesale).Price);
+        Assert.Equal(30m, UnitPrice.Of(Costing(10), 5, n, Channel.Retail, n.Fees()).Price);
+        Assert.Equal(13.33m, UnitPrice.Of(Costing(10), 5, n, Channel.Wholesale, n.Fees()).Price);
+        Assert.Equal(30m, UnitPrice.Of(Costing(10), 5, n with { Wholesale = null }, Channel.Wholesale, n.Fees()).Price);
     }
 
     [Theory]

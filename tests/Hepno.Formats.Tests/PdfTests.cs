@@ -4,12 +4,15 @@ namespace Hepno.Formats.Tests;
 
 public class PdfTests
 {
-    private static QuoteDocument Quote(string paper, string customer, int sizes) => new(paper, "Tern & Tallow", "4 Net Row, Skerry Quay", "hello@ternandtallow.example", "T-214", "3 Jun 2026, good until 17 Jun 2026", customer, "Mara Fell",
-        "36 navy tees, printed front and left sleeve", [new("each", "$15.00"), new("in all, before tax", "$540.00"), new("ready to collect", "Thu 11 Jun 12:00")], "Hollin 150, navy, 55% cotton, 45% polyester",
-        ["Front 10 × 11 in, 5 colours, 3 in below the collar seam", "Left sleeve 3 × 3 in, one colour, 1 in above the hem"], [.. Enumerable.Range(1, sizes).Select(i => new SizePrinted($"{i}XL", i))], "36", "15.00", "540.00",
+    private static QuoteDocument Quote(string paper, string customer, int sizes, int lines = 1) => new("Quote", paper, "Tern & Tallow", "4 Net Row, Skerry Quay", "hello@ternandtallow.example", "T-214", "3 Jun 2026, good until 17 Jun 2026", customer, "Mara Fell",
+        "36 navy tees, printed front and left sleeve", [new("each", "$15.00"), new("in all, before tax", "$540.00"), new("ready to collect", "Thu 11 Jun 12:00")],
+        [.. Enumerable.Range(1, lines).Select(n => new LinePrinted(lines == 1 ? "Hollin 150, navy, 55% cotton, 45% polyester" : $"Line {n}: Hollin 150, navy", ["Front 10 × 11 in, 5 colours, 3 in below the collar seam", "Left sleeve 3 × 3 in, one colour, 1 in above the hem"],
+            [.. Enumerable.Range(1, sizes).Select(i => new SizePrinted($"{i}XL", i))], "36", "15.00", $"{500 + n}.40", n % 2 == 0 ? [new("3XL, on top", "3", "2.50", "7.50")] : []))],
         [new("Before tax", "$540.00"), new("Sales tax, 8%", "$43.20"), new("Total", "$583.20"), new("Deposit to begin", "$291.60")], 2,
         [new("When", "Ready Thu 11 Jun 12:00 if you say yes today."), new("Terms", "Half to begin, half when you collect."), new("Looking after it", "Inside out and cold.")],
         [new("12", "17.75", "213.00", false), new("36", "15.00", "540.00", true), new("72", "14.00", "1,008.00", false)]);
+
+    private static string Bare(string s) => s.Replace(" ", "", StringComparison.Ordinal).Replace("\u00a0", "", StringComparison.Ordinal);
 
     [Theory]
     [InlineData("letter", 612, 792)]
@@ -21,9 +24,8 @@ public class PdfTests
         var page = Assert.Single(pdf.GetPages());
         Assert.Equal(width, page.Width, 1.0);
         Assert.Equal(height, page.Height, 1.0);
-        string Bare(string s) => s.Replace(" ", "", StringComparison.Ordinal);
         var text = Bare(page.Text);
-        foreach (var said in new[] { quote.Number, quote.Each, quote.Amount, quote.Title, quote.What }.Concat(quote.Totals.Select(t => t.Value)).Concat(quote.Heads.Select(h => h.Value)).Concat(quote.Tiers.Select(t => t.InAll)))
+        foreach (var said in new[] { quote.Number, quote.Title }.Concat(quote.Lines.SelectMany(l => new[] { l.Each, l.Amount, l.What })).Concat(quote.Totals.Select(t => t.Value)).Concat(quote.Heads.Select(h => h.Value)).Concat(quote.Tiers.Select(t => t.InAll)))
         {
             Assert.Contains(Bare(said), text, StringComparison.Ordinal);
         }
@@ -40,6 +42,38 @@ public class PdfTests
         Assert.Contains("11XL 11, 12XL 12", words, StringComparison.Ordinal);
         // the garment keeps the width of a line, and does not stand in a column of single words
         Assert.Contains("Hollin 150, navy, 55% cotton, 45% polyester", words, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("letter", 12, 2)]
+    [InlineData("a4", 12, 2)]
+    [InlineData("letter", 60, 6)]
+    [InlineData("a4", 60, 6)]
+    public void Many_lines_go_over_pages_and_none_is_lost_or_cut(string paper, int lines, int least)
+    {
+        var quote = Quote(paper, "Skerry Quay Rowing", 12, lines);
+        using var pdf = PdfDocument.Open(QuotePdf.Print(quote));
+        Assert.True(pdf.NumberOfPages >= least, $"{pdf.NumberOfPages} pages");
+        var text = Bare(string.Concat(pdf.GetPages().Select(p => p.Text)));
+        Assert.All(quote.Lines, l => Assert.Contains(Bare(l.Amount), text, StringComparison.Ordinal));
+        Assert.All(pdf.GetPages(), p => Assert.All(p.Letters, l => Assert.True(l.StartBaseLine.Y > 30 && l.EndBaseLine.X <= p.Width - 38, $"page {p.Number}: {l.Value}")));
+        Assert.All(pdf.GetPages().Skip(1), p => Assert.Contains($"page{p.Number}of{pdf.NumberOfPages}", Bare(p.Text), StringComparison.Ordinal));
+        // a line is never torn: its garment and its amount stand on one page
+        Assert.All(quote.Lines, l => Assert.Contains(pdf.GetPages(), p => Bare(p.Text).Contains(Bare(l.What), StringComparison.Ordinal) && Bare(p.Text).Contains(Bare(l.Amount), StringComparison.Ordinal)));
+    }
+
+    [Fact]
+    public void A_document_is_tagged_for_screen_readers()
+    {
+        using var pdf = PdfDocument.Open(QuotePdf.Print(Quote("a4", "Skerry Quay Rowing", 5, 12)));
+        var catalog = pdf.Structure.Catalog.CatalogDictionary.Data;
+        Assert.True(catalog.ContainsKey("StructTreeRoot") && catalog.ContainsKey("MarkInfo"));
+        Assert.Contains("en", catalog["Lang"].ToString(), StringComparison.Ordinal);
+        var marked = pdf.GetPages().SelectMany(p => p.GetMarkedContents()).ToList();
+        Assert.Contains(marked, m => m.Tag == "H1");
+        Assert.Equal(12, marked.Count(m => m.Tag == "TD" && string.Concat(m.Letters.Select(l => l.Value)).StartsWith("Line", StringComparison.Ordinal)));
+        // nothing that is read stands outside the structure
+        Assert.All(pdf.GetPages(), p => Assert.Equal(p.Letters.Count, p.GetMarkedContents().Sum(m => m.Letters.Count)));
     }
 
     [Fact]
@@ -59,7 +93,7 @@ public class PdfTests
     [Fact]
     public void A_packing_slip_counts_and_names_no_price()
     {
-        using var pdf = PdfDocument.Open(PackingSlipPdf.Print(new("a4", "Tern & Tallow", "4 Net Row", "T-214", "3 Jun 2026", "Skerry Quay Rowing", "Mara Fell", "36 navy tees", ["Front"], [new("S", 5), new("M", 31)], "Inside out and cold.")));
+        using var pdf = PdfDocument.Open(PackingSlipPdf.Print(new("a4", "Tern & Tallow", "4 Net Row", "T-214", "3 Jun 2026", "Skerry Quay Rowing", "Mara Fell", [new("36 navy tees", ["Front"], [new("S", 5), new("M", 31)])], "Inside out and cold.")));
         var text = string.Join(' ', Assert.Single(pdf.GetPages()).GetWords().Select(w => w.Text));
         Assert.Contains("Pieces 36", text, StringComparison.Ordinal);
         Assert.DoesNotContain("$", text, StringComparison.Ordinal);

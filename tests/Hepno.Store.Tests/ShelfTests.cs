@@ -149,7 +149,7 @@ public sealed class ShelfTests : IDisposable
             Aggregates.Customers.Put(c, new("b", "Quay 9 Divers", ""), 0, Deed);
             foreach (var n in new[] { 1, 4, 42, 47, 471, 4711, 4712, 5000 })
             {
-                Aggregates.Orders.Put(c, new Order($"o{n}", n, new Ask(n is 4 or 42 ? "a" : n == 5000 ? "b" : null, null, null, [], [], null, null, null, null), OrderFacts.None, Deed.At), 0, Deed);
+                Aggregates.Orders.Put(c, new Order($"o{n}", n, new Ask(n is 4 or 42 ? "a" : n == 5000 ? "b" : null, [new("1", null, null, [], [])], null, null, null), OrderFacts.None, Deed.At), 0, Deed);
             }
             return 0;
         });

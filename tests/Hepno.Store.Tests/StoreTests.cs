@@ -28,7 +28,7 @@ public sealed class StoreTests : IDisposable
         return db;
     }
 
-    private static Order SomeOrder(string id, int number) => new(id, number, new Ask(null, null, null, [], [], null, null, 12.34m, null), OrderFacts.None, Deed.At);
+    private static Order SomeOrder(string id, int number) => new(id, number, new Ask(null, [new("1", null, null, [], [], 12.34m)], null, null, null), OrderFacts.None, Deed.At);
 
     [Fact]
     public void Migrations_once_merged_are_never_edited()

@@ -8,15 +8,15 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
     private const string Front = """{"id":"f","place":"front","widthIn":9,"heightIn":8,"coveragePercent":50,"colours":2,"gradient":false,"thinnestLinePt":5}""";
 
     private static string Ask(string sizes = """[{"size":"M","pieces":4}]""", string placements = $"[{Front}]", string due = "null", string style = "\"brae\"", string colour = "\"black\"", string mark = "null", string customer = "null", string note = "null") =>
-        $$"""{"customerId":{{customer}},"styleId":{{style}},"colourwayId":{{colour}},"sizes":{{sizes}},"placements":{{placements}},"dueDate":{{due}},"dueTime":null,"mark":{{mark}},"note":{{note}}}""";
+        $$"""{"customerId":{{customer}},"lines":[{"id":"1","styleId":{{style}},"colourwayId":{{colour}},"sizes":{{sizes}},"placements":{{placements}},"mark":{{mark}}}],"dueDate":{{due}},"dueTime":null,"note":{{note}}}""";
 
     public static TheoryData<string, string, string> BadAsks => new()
     {
         { "unknown size", Ask(sizes: """[{"size":"9XL","pieces":4}]"""), "\"9XL\" is not a size of Brae 180." },
         { "negative", Ask(sizes: """[{"size":"M","pieces":-4}]"""), "-4 pieces of M is outside 1 to 2000." },
         { "huge", Ask(sizes: """[{"size":"M","pieces":2000},{"size":"S","pieces":1}]"""), "2001 pieces is more than one line can hold." },
-        { "fractional", Ask(sizes: """[{"size":"M","pieces":4.5}]"""), "\"sizes[0].pieces\" cannot be read." },
-        { "number as text", Ask(sizes: """[{"size":"M","pieces":"4"}]"""), "\"sizes[0].pieces\" cannot be read." },
+        { "fractional", Ask(sizes: """[{"size":"M","pieces":4.5}]"""), "\"lines[0].sizes[0].pieces\" cannot be read." },
+        { "number as text", Ask(sizes: """[{"size":"M","pieces":"4"}]"""), "\"lines[0].sizes[0].pieces\" cannot be read." },
         { "past due", Ask(due: "\"2001-01-05\""), "Fri 5 Jan 12:00 is past." },
         { "larger than the garment", Ask(placements: $"[{Front.Replace("9,\"h", "300,\"h", StringComparison.Ordinal)}]"), "Front: a width of 300 in is larger than the garment." },
         { "no width", Ask(placements: $"[{Front.Replace("9,\"h", "0,\"h", StringComparison.Ordinal)}]"), "Front: a width of 0 in is not above 0." },
@@ -27,10 +27,12 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
         { "mark", Ask(mark: "-1"), "A mark of -1.00 a piece is outside 0 to 100,000." },
         { "long note", Ask(note: $"\"{new string('x', 2001)}\""), "The note has 2001 characters." },
         { "unknown field", Ask().Replace("\"mark\"", "\"budget\"", StringComparison.Ordinal), "\"budget\" is not a field here." },
-        { "one missing", """{"customerId":null,"styleId":null,"colourwayId":null,"sizes":[],"placements":[],"dueDate":null,"dueTime":null,"mark":null}""", "Missing: note." },
-        { "two missing", """{"customerId":null,"styleId":null,"colourwayId":null,"sizes":[],"placements":[],"dueDate":null,"dueTime":null}""", "Missing: mark, note." },
-        { "nested missing", Ask(sizes: """[{"size":"M"}]"""), "Missing: sizes[0].pieces." },
-        { "null list", Ask(sizes: "null"), "\"sizes\" cannot be read." },
+        { "one missing", """{"customerId":null,"lines":[],"dueDate":null,"dueTime":null}""", "Missing: note." },
+        { "two missing", """{"customerId":null,"lines":[],"dueDate":null}""", "Missing: dueTime, note." },
+        { "nested missing", Ask(sizes: """[{"size":"M"}]"""), "Missing: lines[0].sizes[0].pieces." },
+        { "null list", Ask(sizes: "null"), "\"lines[0].sizes\" cannot be read." },
+        { "no line", """{"customerId":null,"lines":[],"dueDate":null,"dueTime":null,"note":null}""", "0 lines." },
+        { "no such zone", Ask().Replace("\"note\":null", "\"note\":null,\"shipping\":{\"zone\":\"moon\",\"inThePrice\":false}", StringComparison.Ordinal), "There is no zone \"moon\"." },
         { "malformed", "{\"customerId\":", "This is not JSON that can be read." },
         { "empty body", "", "The body is empty or cannot be read." },
     };
@@ -130,7 +132,7 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
         var (status, body) = await shop.Send(HttpMethod.Put, $"/api/orders/{Id}", Ask(note: "\"blue bags\""), "1");
         Assert.Equal(409, status);
         Assert.Empty(body.GetProperty("collide").EnumerateArray());
-        Assert.Equal(20, body.GetProperty("merged").GetProperty("mark").GetDecimal());
+        Assert.Equal(20, body.GetProperty("merged").GetProperty("lines")[0].GetProperty("mark").GetDecimal());
         Assert.Equal("blue bags", body.GetProperty("merged").GetProperty("note").GetString());
         Assert.Equal(200, (await shop.Send(HttpMethod.Put, $"/api/orders/{Id}", body.GetProperty("merged").GetRawText(), "2")).Status);
         var (again, colliding) = await shop.Send(HttpMethod.Put, $"/api/orders/{Id}", Ask(mark: "25"), "1");
@@ -153,7 +155,7 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
             r.Headers.Add("Hepno-Device", "undo-tests");
         }
         Assert.Contains("Nothing to take back", (await shop.Send(HttpMethod.Post, "/api/undo", more: Mine)).Body.GetRawText(), StringComparison.Ordinal);
-        async Task<JsonElement> Mark() => (await shop.Get($"/api/orders/{Id}")).GetProperty("ask").GetProperty("mark");
+        async Task<JsonElement> Mark() => (await shop.Get($"/api/orders/{Id}")).GetProperty("ask").GetProperty("lines")[0].GetProperty("mark");
         await shop.Send(HttpMethod.Post, "/api/undo");
         Assert.Equal(20, (await Mark()).GetDecimal());
         await shop.Send(HttpMethod.Post, "/api/undo");

@@ -1,4 +1,5 @@
 import type { APIRequestContext, Page } from '@playwright/test'
+import { begin, tees } from './orders.ts'
 import { expect, test } from './server.ts'
 
 /** A small seeded generator: the moments of the kills can be repeated. */
@@ -10,62 +11,17 @@ function seeded(seed: number): () => number {
   }
 }
 
-interface Order {
-  version: number
-  deposit: number
-  facts: { items: { id: string }[] }
-}
-
-/** An order of 44 pieces, all gathered and begun, through the API alone. */
-async function begun(request: APIRequestContext, url: string): Promise<string> {
-  const id = 'run-of-forty-four'
-  const due = new Date(Date.now() + 20 * 86_400_000).toISOString().slice(0, 10)
-  const order = async () => (await (await request.get(`${url}/api/orders/${id}`)).json()) as Order
-  const version = async () => ({ headers: { 'If-Match': `"${(await order()).version}"` } })
-  const good = async (answer: Promise<{ ok(): boolean; text(): Promise<string> }>) => {
-    const a = await answer
-    if (!a.ok()) throw new Error(await a.text())
-  }
-  const front = {
-    id: 'f',
-    place: 'front',
-    widthIn: 9,
-    heightIn: 9,
-    coveragePercent: 50,
-    colours: 2,
-    gradient: false,
-    thinnestLinePt: 3,
-  }
-  const ask = {
-    customerId: 'choir',
-    styleId: 'brae',
-    colourwayId: 'black',
-    sizes: [
-      { size: 'S', pieces: 20 },
-      { size: 'M', pieces: 24 },
-    ],
-    placements: [front],
-    dueDate: due,
-    dueTime: '12:00:00',
-    mark: null,
-    note: null,
-  }
-  await good(request.put(`${url}/api/orders/${id}`, { data: ask }))
-  await good(request.post(`${url}/api/orders/${id}/choose`, { data: { methodId: 'dtf-bought' }, ...(await version()) }))
-  await good(request.post(`${url}/api/orders/${id}/lay-out`, await version()))
-  await good(request.post(`${url}/api/orders/${id}/send`, await version()))
-  await good(request.post(`${url}/api/orders/${id}/approve`, { data: { by: 'Isaura' }, ...(await version()) }))
-  await good(
-    request.post(`${url}/api/orders/${id}/deposit`, {
-      data: { amount: (await order()).deposit, overrideReason: null },
-      ...(await version()),
-    }),
-  )
-  for (const item of (await order()).facts.items)
-    await good(request.put(`${url}/api/orders/${id}/items/${item.id}`, { data: { done: true }, ...(await version()) }))
-  await good(request.post(`${url}/api/runs/${id}/start`))
-  return id
-}
+/** An order of 44 pieces, all gathered and begun. */
+const begun = (request: APIRequestContext, url: string) =>
+  begin(request, url, 'run-of-forty-four', [
+    {
+      ...tees,
+      sizes: [
+        { size: 'S', pieces: 20 },
+        { size: 'M', pieces: 24 },
+      ],
+    },
+  ])
 
 const verdictsLeft = (page: Page) =>
   page.evaluate(

@@ -1,4 +1,3 @@
-using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
@@ -16,21 +15,21 @@ public static class Comparer
     private const double GuessedSpoilage = 0.06;
     private const int SparesAtBreak = 3;
 
-    /// <summary>Compares at the ask's own quantity, or at another with the same mix of sizes.</summary>
-    /// <param name="ask">The ask with its style.</param>
+    /// <summary>Compares at the line's own quantity, or at another with the same mix of sizes.</summary>
+    /// <param name="ask">The line with the rest of its order.</param>
     /// <param name="mark">The most the customer would pay a piece.</param>
     /// <param name="dueAt">When it is wanted, wall clock.</param>
-    /// <param name="quantity">Pieces to compare at, or null for the ask's own.</param>
+    /// <param name="quantity">Pieces to compare at, or null for the line's own.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     /// <param name="floor">What is already planned.</param>
     /// <param name="decision">The method chosen, with the price the owner typed for it; null before.</param>
-    public static Comparison Compare(AskInHand ask, decimal? mark, DateTime? dueAt, int? quantity, ShopBook book, FloorPlan floor, Decision? decision = null)
+    /// <param name="curve">False leaves the figures at other quantities out.</param>
+    public static Comparison Compare(AskInHand ask, decimal? mark, DateTime? dueAt, int? quantity, ShopBook book, FloorPlan floor, Decision? decision = null, bool curve = true)
     {
-        var asked = ask.Pieces;
-        var at = quantity is { } q ? ask with { Sizes = SizeRun.ScaledTo(ask.Sizes, q) } : ask;
+        var at = quantity is { } q ? ask.At(q) : ask;
         var bands = new List<Band>();
         var folds = new List<Fold>();
-        IReadOnlyList<AskInHand> curve = [.. CurveAt.Select(q => ask with { Sizes = SizeRun.ScaledTo(ask.Sizes, q) })];
+        IReadOnlyList<AskInHand> others = curve ? [.. CurveAt.Select(ask.At)] : [];
         foreach (var method in DecorationMethods.All)
         {
             var answer = method.Answer(at, book);
@@ -39,27 +38,18 @@ public static class Comparer
                 folds.Add(new(method.Id, method.Name, [.. answer.Verdict.Reasons.Where(r => r.Kind == VerdictKind.No)]));
                 continue;
             }
-            bands.Add(BandOf(method, answer, at, mark, dueAt, book, floor, quantity is null && decision?.MethodId == method.Id ? decision.TypedPrice : null) with { Curve = Curve(method, curve, book) });
+            bands.Add(BandOf(method, answer, at, mark, dueAt, book, floor, quantity is null && decision?.MethodId == method.Id ? decision.TypedPrice : null) with { Curve = Curve(method, others, book) });
         }
-        return new(at.Pieces, asked, mark, dueAt, [.. bands.OrderByDescending(b => b.Fits).ThenBy(b => b.Fits ? 0 : Miss(b)).ThenByDescending(b => b.Outcome.ProfitAnHour.Value)], folds);
+        return new(at.Pieces, ask.Pieces, mark, dueAt, [.. bands.OrderByDescending(b => b.Fits).ThenBy(b => b.Fits ? 0 : Miss(b)).ThenByDescending(b => b.Outcome.ProfitAnHour.Value)], folds);
     }
 
-    /// <summary>The cost of a piece by one method's plan.</summary>
-    public static PieceCostResult CostOf(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, double? failure = null)
+    /// <summary>The chosen method alone, or why it cannot.</summary>
+    public static (Band? Band, Fold? Fold) Chosen(AskInHand ask, decimal? mark, DateTime? dueAt, ShopBook book, FloorPlan floor, Decision decision)
     {
-        var n = book.Numbers;
-        var before = StepStandards.Before(ask.Style.Kind, decorations.Max(d => d.Recipe.PrePressSeconds));
-        var prep = before.Concat(StepStandards.After).ToList();
-        var attempts = decorations.Select(d => new Attempt(d.Placement.Id, Places.Find(d.Placement.Place)!.Name, d.Material, failure ?? d.FailureChance,
-            WorkSteps.Attended(d.Steps.Concat(d.Preparation)), WorkSteps.PressHeld(d.Steps.Concat(d.Preparation)), d.Bought, d.SetUp)).ToList();
-        var payments = n.DepositShare is > 0 and < 1 ? 2 : 1;
-        return PieceCost.Of(new PieceInputs(ask.Pieces, LandedBlank.Of(ask.Style, ask.Sizes),
-            Figure.Input("consumables", "Sundries", n.ConsumablesPerStart, FigureUnit.Money, "Numbers: sundries"),
-            Figure.Input("packing-material", "Bag, label and card", n.PackingPerPiece, FigureUnit.Money, "Numbers: packing"),
-            WorkSteps.Attended(prep), WorkSteps.PressHeld(prep), attempts, n.Wage, n.OverheadPerHour, PressFor(book).Equipment.Cost(n.TariffPerKwh),
-            new Figure("order-minutes", "Minutes of the order", (decimal)(n.OrderMinutes + (n.ArtworkMinutes * decorations.Count)), FigureUnit.Count, "an order + each artwork", "",
-                [Figure.Input("order", "An order", n.OrderMinutes, FigureUnit.Count, "Numbers: order time"), Figure.Input("artworks", $"{decorations.Count} × an artwork", n.ArtworkMinutes, FigureUnit.Count, "Numbers: artwork time")]),
-            Figure.Of("fees", "Fixed card fees", n.FeeFixed * payments, "fee × payments", Figure.Input("fee", "A payment", n.FeeFixed, FigureUnit.Money, "Numbers: fees"), Figure.Input("payments", "Payments", payments, FigureUnit.Count, "deposit and balance"))));
+        var method = DecorationMethods.Find(decision.MethodId)!;
+        var answer = method.Answer(ask, book);
+        return answer.Decorations.Count == 0 ? (null, new(method.Id, method.Name, [.. answer.Verdict.Reasons.Where(r => r.Kind == VerdictKind.No)]))
+            : (BandOf(method, answer, ask, mark, dueAt, book, floor, decision.TypedPrice), null);
     }
 
     /// <summary>Seconds of hands at the press for one start, packing left out.</summary>
@@ -68,6 +58,7 @@ public static class Comparer
 
     /// <summary>The work an order puts on the press by one method's plan.</summary>
     /// <param name="id">Order.</param>
+    /// <param name="lineId">Its line.</param>
     /// <param name="code">Its number as written.</param>
     /// <param name="ask">The ask.</param>
     /// <param name="decorations">The method's plan.</param>
@@ -75,41 +66,40 @@ public static class Comparer
     /// <param name="readyCause">What comes last.</param>
     /// <param name="dueAt">When it is wanted.</param>
     /// <param name="slowTenthShare">Time added so that nine in ten finish.</param>
-    public static PressWork WorkOf(string id, string code, AskInHand ask, IReadOnlyList<DecorationPlan> decorations, DateTime readyAt, string readyCause, DateTime? dueAt, double slowTenthShare)
+    public static PressWork WorkOf(string id, string lineId, string code, AskInHand ask, IReadOnlyList<DecorationPlan> decorations, DateTime readyAt, string readyCause, DateTime? dueAt, double slowTenthShare)
     {
         var starts = (int)Math.Ceiling(ask.Pieces / decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance)) - 1e-9);
         var cooling = decorations.Max(d => d.Recipe.PeelAfterSeconds);
         var packing = StepStandards.After[1].Seconds * ask.Pieces;
         // film cured under the hovering press takes the press too
         var perPiece = PressingSeconds(ask, decorations) + WorkSteps.PressHeld(decorations.SelectMany(d => d.Preparation));
-        return new(id, code, starts, perPiece / 60, decorations.Max(d => d.Recipe.TemperatureF), readyAt, readyCause, dueAt, (cooling + packing) / 60, slowTenthShare * starts * perPiece / 60, null,
+        return new(id, lineId, code, starts, perPiece / 60, decorations.Max(d => d.Recipe.TemperatureF), readyAt, readyCause, dueAt, (cooling + packing) / 60, slowTenthShare * starts * perPiece / 60, null,
             decorations.Max(d => d.Placement.WidthIn), decorations.Max(d => d.Placement.HeightIn));
     }
-
-    private static Recipes.Press PressFor(ShopBook book) => book.Presses.FirstOrDefault(p => !p.IsSetAside()) ?? book.Presses[0];
 
     private static Band BandOf(IDecorationMethod method, MethodAnswer answer, AskInHand ask, decimal? mark, DateTime? dueAt, ShopBook book, FloorPlan floor, decimal? typed)
     {
         var n = book.Numbers;
-        var cost = CostOf(ask, answer.Decorations, book);
-        var (price, how) = typed is { } said ? UnitPrice.Typed(said, cost, ask.Pieces, n) : UnitPrice.Of(cost, ask.Pieces, n, ask.Channel);
-        var cliff = typed is null ? Inversion.Look(ask.Pieces, price, Larger(method, answer, ask, book)) : null;
+        var cost = LineCost.Of(ask, answer.Decorations, book);
+        var (price, surcharges, how) = LinePrice.Of(ask, answer.Decorations, cost, book, typed);
+        var cliff = typed is null && surcharges.Count == 0 ? Inversion.Look(ask.Pieces, price, Larger(method, answer, ask, book)) : null;
         if (cliff is not null && n.Inversion == InversionRule.ChargeSmaller)
         {
             price = Inversion.NoDearer(cliff, ask.Pieces, n.Format.MinorDigits);
             how += $", no dearer than {cliff.Pieces} pieces";
         }
-        var outcome = Outcome.At(price, cost, n.Fees(), n.Wage);
+        var more = surcharges.Sum(s => s.Each * s.Pieces);
+        var outcome = Outcome.At(price, cost, LineCost.Fees(ask, book), n.Wage, more / ask.Pieces);
         var shown = Money.Shown([.. cost.Cost.Parts.Select(p => p.Value)], n.Format.MinorDigits);
         var purchases = answer.Decorations.SelectMany(d => d.Purchases).ToList();
         var (readyAt, cause) = floor.Arrival(ask.Style, purchases);
         readyAt = floor.Hours.Add(readyAt, WorkSteps.Attended(answer.Decorations.SelectMany(d => d.Preparation)) * ask.Pieces / 60);
-        var promise = PressPlanner.PromiseFor(WorkOf("", "", ask, answer.Decorations, readyAt, cause, dueAt, n.SlowTenthShare), floor);
+        var promise = PressPlanner.PromiseFor(WorkOf("", "", "", ask, answer.Decorations, readyAt, cause, dueAt, n.SlowTenthShare), floor);
         var clock = WorkSteps.Clock(StepStandards.Before(ask.Style.Kind, answer.Decorations.Max(d => d.Recipe.PrePressSeconds)).Concat(StepStandards.After).Concat(answer.Decorations.SelectMany(d => d.Steps.Concat(d.Preparation))));
         var failure = 1 - answer.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
         List<string> leavesOut =
         [
-            "postage: the customer collects",
+            ask.Shipping is null ? "postage: the customer collects" : LineCost.Packed(ask, book) is null ? "postage: no parcel of the shop's carries it there" : "the way to the carrier",
             "spare blanks: a spoiled piece is bought again, its freight and delay not counted",
             "artwork drawn or mended by you",
             "minutes are standards, one at a time: no run of yours is in them yet",
@@ -121,9 +111,9 @@ public static class Comparer
         var ordered = cost.Sequence.Select(a => answer.Decorations.First(d => d.Placement.Id == a.Id)).ToList();
         return new(method.Id, method.Name, answer.Made, answer.Verdict, cost.Cost, Money.Charged(cost.Cost.Value, n.Format.MinorDigits),
             [.. cost.Cost.Parts.Select((p, i) => new StratumShown(p.Code, p.Label, shown[i]))],
-            CostOf(ask, answer.Decorations, book, 0).Cost.Value, CostOf(ask, answer.Decorations, book, GuessedSpoilage).Cost.Value, outcome, price * ask.Pieces, how,
+            LineCost.Of(ask, answer.Decorations, book, 0).Cost.Value, LineCost.Of(ask, answer.Decorations, book, GuessedSpoilage).Cost.Value, outcome, (price * ask.Pieces) + more, how,
             cost.HandsSeconds, clock, ordered, promise, mark is { } m && price > m ? price - m : 0,
-            dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0, Overage.ChanceOf(ask.Pieces, ask.Pieces, failure), leavesOut, [], cliff);
+            dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0, Overage.ChanceOf(ask.Pieces, ask.Pieces, failure), leavesOut, [], cliff, surcharges);
     }
 
     // the quantities at which a next price break of something bought is reached: only there can more come to less
@@ -133,10 +123,10 @@ public static class Comparer
         // spares grow with the pieces: the break is reached a little before
         foreach (var q in breaks.SelectMany(b => Enumerable.Range(b - SparesAtBreak, SparesAtBreak + 1)).Where(q => q > ask.Pieces && q <= SizeRun.MostPieces && q <= (ask.Pieces * 2) + 12).Distinct())
         {
-            var at = ask with { Sizes = SizeRun.ScaledTo(ask.Sizes, q) };
+            var at = ask.At(q);
             if (method.Answer(at, book).Decorations is { Count: > 0 } decorations)
             {
-                yield return (q, UnitPrice.Of(CostOf(at, decorations, book), q, book.Numbers, ask.Channel).Price);
+                yield return (q, LinePrice.Of(at, decorations, LineCost.Of(at, decorations, book), book, null).Each);
             }
         }
     }
@@ -152,8 +142,8 @@ public static class Comparer
             var answer = method.Answer(at, book);
             if (answer.Decorations.Count > 0)
             {
-                var cost = CostOf(at, answer.Decorations, book);
-                points.Add(new(at.Pieces, Money.Charged(cost.Cost.Value, book.Numbers.Format.MinorDigits), UnitPrice.Of(cost, at.Pieces, book.Numbers, at.Channel).Price));
+                var cost = LineCost.Of(at, answer.Decorations, book);
+                points.Add(new(at.Pieces, Money.Charged(cost.Cost.Value, book.Numbers.Format.MinorDigits), LinePrice.Of(at, answer.Decorations, cost, book, null).Each));
             }
         }
         return points;

@@ -29,7 +29,7 @@ public sealed record CurvePoint(int Pieces, decimal Cost, decimal Price);
 /// <param name="CostLow">Cost if nothing were spoiled.</param>
 /// <param name="CostHigh">Cost if six in a hundred of every attempt were spoiled.</param>
 /// <param name="Outcome">Price, profit and what an hour earns.</param>
-/// <param name="Total">Price × pieces, before tax.</param>
+/// <param name="Total">Price × pieces and the surcharges, before tax.</param>
 /// <param name="PriceHow">How the price came about.</param>
 /// <param name="Hands">Attended seconds a good piece.</param>
 /// <param name="ClockSeconds">Seconds from first touch to packed, one at a time.</param>
@@ -41,8 +41,9 @@ public sealed record CurvePoint(int Pieces, decimal Cost, decimal Price);
 /// <param name="LeavesOut">What the figure leaves out.</param>
 /// <param name="Curve">Cost and price at other quantities.</param>
 /// <param name="Cliff">A few pieces more that come to less in all, or null.</param>
+/// <param name="Surcharges">What dearer sizes add to the price; null or empty where they are averaged into it.</param>
 public sealed record Band(string MethodId, string Name, string Made, Verdict Verdict, Figure Cost, decimal CostShown, IReadOnlyList<StratumShown> Strata, decimal CostLow, decimal CostHigh, Outcome Outcome, decimal Total, string PriceHow,
-    Figure Hands, double ClockSeconds, IReadOnlyList<DecorationPlan> Decorations, Promise? Promise, decimal OverMark, double LateMinutes, double BlankChance, IReadOnlyList<string> LeavesOut, IReadOnlyList<CurvePoint> Curve, Cliff? Cliff = null)
+    Figure Hands, double ClockSeconds, IReadOnlyList<DecorationPlan> Decorations, Promise? Promise, decimal OverMark, double LateMinutes, double BlankChance, IReadOnlyList<string> LeavesOut, IReadOnlyList<CurvePoint> Curve, Cliff? Cliff = null, IReadOnlyList<SizeSurcharge>? Surcharges = null)
 {
     /// <summary>True when price and promise both suit the customer.</summary>
     public bool Fits => OverMark == 0 && LateMinutes == 0;
@@ -62,7 +63,7 @@ public sealed record Fold(string MethodId, string Name, IReadOnlyList<Reason> Re
 
 /// <summary>All methods held against one ask.</summary>
 /// <param name="Pieces">Pieces compared at.</param>
-/// <param name="AskedPieces">Pieces of the ask as it stands.</param>
+/// <param name="AskedPieces">Pieces of the line as it stands.</param>
 /// <param name="Mark">The most the customer would pay a piece, or null.</param>
 /// <param name="DueAt">When it is wanted, or null.</param>
 /// <param name="Bands">Those that can: fitting ones by profit an hour, then the rest by how far they miss.</param>

@@ -1,5 +1,6 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Pricing;
+using Hepno.Core.Sending;
 
 namespace Hepno.Core.Costing;
 
@@ -36,18 +37,26 @@ public sealed record DayHours(TimeOnly? Open, TimeOnly? Close);
 /// <param name="LeastMarginShare">No policy goes under this share of the price.</param>
 /// <param name="FeeBase">What the percentage fee is taken of.</param>
 /// <param name="Inversion">What is done when more pieces would come to less.</param>
+/// <param name="Packagings">Mailers and boxes; null for the starting ones.</param>
+/// <param name="ParcelMinutes">Hands to pack, label and hand one parcel to the carrier.</param>
+/// <param name="SizePricing">Whether dearer sizes are averaged into the price or charged on top.</param>
 public sealed record ShopNumbers(
     string ShopName, string Address, string Contact, FigureFormat Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh,
     decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes, decimal FeeShare, decimal FeeFixed, decimal TaxShare,
     decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayHours> Week,
-    PricePolicy? Retail = null, PricePolicy? Wholesale = null, decimal LeastMarginShare = 0, FeeBase FeeBase = FeeBase.Everything, InversionRule Inversion = InversionRule.OfferLarger)
+    PricePolicy? Retail = null, PricePolicy? Wholesale = null, decimal LeastMarginShare = 0, FeeBase FeeBase = FeeBase.Everything, InversionRule Inversion = InversionRule.OfferLarger,
+    IReadOnlyList<Packaging>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged)
 {
     /// <summary>Starting values of a new shop; each is the owner's to change.</summary>
     public static ShopNumbers Default { get; } = new("My shop", "", "", FigureFormat.Default, "letter", "UTC", 18.00m, 7.20m, 0.21m, 0.06m, 0.22m, 25, 5, 0.029m, 0.30m, 0m, 40m, 0.25m, 0.5m, 14, 0.15,
         [new(null, null), .. Enumerable.Repeat(new DayHours(new(9, 0), new(17, 0)), 5), new(null, null)], PricePolicy.Default, PricePolicy.Default with { MarginShare = 0.25m });
 
-    /// <summary>The fees prices are made with; postage is added where an order is sent.</summary>
-    public FeeTerms Fees() => new(FeeShare, TaxShare, 0, FeeBase);
+    /// <summary>The fees prices are made with.</summary>
+    /// <param name="postagePerPiece">Postage charged at cost, for one piece; 0 where it is collected or in the price.</param>
+    public FeeTerms Fees(decimal postagePerPiece = 0) => new(FeeShare, TaxShare, postagePerPiece, FeeBase);
+
+    /// <summary>What orders are packed in.</summary>
+    public IReadOnlyList<Packaging> PackedIn() => Packagings ?? Packaging.Default;
 
     /// <summary>The price policy of a channel.</summary>
     public PricePolicy PolicyFor(Channel channel) => (channel == Channel.Wholesale ? Wholesale : null) ?? Retail ?? PricePolicy.Default;
@@ -87,6 +96,18 @@ public sealed record ShopNumbers(
         if (OrderMinutes is < 0 or > 1440 || ArtworkMinutes is < 0 or > 1440)
         {
             yield return new("range", "Order and artwork minutes are 0 to 1,440.", "orderMinutes", "25 and 5 are usual.");
+        }
+        if (ParcelMinutes is not (>= 0 and <= 1440))
+        {
+            yield return new("range", $"{ParcelMinutes:0.##} minutes a parcel is outside 0 to 1,440.", "parcelMinutes", "4 is usual.");
+        }
+        if (PackedIn().Count is 0 or > 12)
+        {
+            yield return new("packagings", $"{PackedIn().Count} mailers and boxes.", "packagings", "Keep 1 to 12.");
+        }
+        foreach (var problem in PackedIn().SelectMany((p, i) => p.Problems($"packagings[{i}]")))
+        {
+            yield return problem;
         }
         if (ValidityDays is < 1 or > 365)
         {

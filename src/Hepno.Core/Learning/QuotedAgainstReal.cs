@@ -24,7 +24,7 @@ public sealed record MinutesHeld(string Label, double PlannedMinutes, double Rec
 /// <param name="Pieces">How many.</param>
 public sealed record SpoiledFor(string Reason, int Pieces);
 
-/// <summary>What an order came to against what it was quoted at.</summary>
+/// <summary>What a line came to against what it was quoted at.</summary>
 /// <param name="Strata">Strata a piece.</param>
 /// <param name="PlannedCost">Cost a piece as quoted, rounded once.</param>
 /// <param name="RecordedCost">Cost a piece as it came out, rounded once.</param>
@@ -33,8 +33,9 @@ public sealed record SpoiledFor(string Reason, int Pieces);
 /// <param name="Pressed">Blanks started.</param>
 /// <param name="PlannedAnHour">Profit an hour as quoted.</param>
 /// <param name="RecordedAnHour">Profit an hour as it came out, opened to its parts.</param>
-/// <param name="Earned">Profit of the whole order as it came out, opened to its parts.</param>
-public sealed record Held(IReadOnlyList<StratumHeld> Strata, decimal PlannedCost, decimal RecordedCost, IReadOnlyList<MinutesHeld> Minutes, IReadOnlyList<SpoiledFor> Spoiled, int Pressed, Figure PlannedAnHour, Figure RecordedAnHour, Figure Earned);
+/// <param name="Earned">Profit of the whole line as it came out, opened to its parts.</param>
+/// <param name="HandsSeconds">Hands of the whole line as recorded, s.</param>
+public sealed record Held(IReadOnlyList<StratumHeld> Strata, decimal PlannedCost, decimal RecordedCost, IReadOnlyList<MinutesHeld> Minutes, IReadOnlyList<SpoiledFor> Spoiled, int Pressed, Figure PlannedAnHour, Figure RecordedAnHour, Figure Earned, double HandsSeconds);
 
 /// <summary>Holds a quote's figures against what the run recorded (DOMAIN 17).</summary>
 public static class QuotedAgainstReal
@@ -43,12 +44,11 @@ public static class QuotedAgainstReal
 
     /// <summary>Holds them against each other.</summary>
     /// <param name="quoted">The band the quote was made of, as frozen.</param>
-    /// <param name="pieces">Good pieces delivered, 1 or more.</param>
-    /// <param name="state">The run, folded.</param>
-    /// <param name="events">The run's events.</param>
+    /// <param name="pieces">Good pieces of the line delivered, 1 or more.</param>
+    /// <param name="events">The run's events of this line's pieces.</param>
     /// <param name="numbers">Rates as frozen with the quote.</param>
     /// <param name="plannedPressingSeconds">Seconds of hands at the press for one start, as planned.</param>
-    public static Held Of(Band quoted, int pieces, RunState state, IReadOnlyList<RunEvent> events, ShopNumbers numbers, double plannedPressingSeconds)
+    public static Held Of(Band quoted, int pieces, IReadOnlyList<RunEvent> events, ShopNumbers numbers, double plannedPressingSeconds)
     {
         var takenBack = events.Where(e => e.TakesBack is not null).Select(e => e.TakesBack).ToHashSet();
         var verdicts = events.Where(e => e.Verdict != RunVerdict.TakenBack && !takenBack.Contains(e.EventId)).ToList();
@@ -79,18 +79,19 @@ public static class QuotedAgainstReal
         var plannedShown = Money.Shown([.. PieceCost.Strata.Select(c => planned[c])], digits);
         var recordedShown = Money.Shown(exact, digits);
         var cost = exact.Sum();
-        var profit = quoted.Outcome.Price - quoted.Outcome.Fees.Value - cost;
+        var sold = quoted.Outcome.Price + quoted.Outcome.Surcharges;
+        var profit = sold - quoted.Outcome.Fees.Value - cost;
         var hours = (decimal)(recordedHands / pieces / 3600);
-        Figure[] sold =
+        Figure[] figures =
         [
-            Figure.Input("price", "Price", quoted.Outcome.Price, FigureUnit.Money, "the quote"), Figure.Input("fees", "Fees", quoted.Outcome.Fees.Value, FigureUnit.Money, "the quote"),
+            Figure.Input("price", "Price", sold, FigureUnit.Money, "the quote"), Figure.Input("fees", "Fees", quoted.Outcome.Fees.Value, FigureUnit.Money, "the quote"),
             Figure.Sum("recorded-cost", "Recorded cost", [.. PieceCost.Strata.Select((c, i) => Figure.Input(c, quoted.Cost.Parts[i].Label, exact[i], FigureUnit.Money, c is "labour" or "press" ? "recorded minutes" : c == "spoilage" ? $"{spoiled.Count} spoiled" : "as quoted"))]),
         ];
-        var earned = Figure.Of("earned", "Earned", profit * pieces, "(price − fees − recorded cost) × pieces", [.. sold, Figure.Input("pieces", "Pieces", pieces, FigureUnit.Count, "handed over")]);
+        var earned = Figure.Of("earned", "Earned", profit * pieces, "(price − fees − recorded cost) × pieces", [.. figures, Figure.Input("pieces", "Pieces", pieces, FigureUnit.Count, "handed over")]);
         var anHour = new Figure("recorded-an-hour", "Profit an hour, recorded", hours == 0 ? 0 : profit / hours, FigureUnit.MoneyAnHour, "(price − fees − recorded cost) ÷ recorded hours of hands", "",
-            [.. sold, Figure.Input("hands", "Hands a piece", recordedHands / pieces, FigureUnit.Seconds, $"{verdicts.Count} timings of the run, and order time as planned")]);
+            [.. figures, Figure.Input("hands", "Hands a piece", recordedHands / pieces, FigureUnit.Seconds, $"{verdicts.Count} timings of the run, and order time as planned")]);
         return new([.. PieceCost.Strata.Select((c, i) => new StratumHeld(c, quoted.Cost.Parts[i].Label, plannedShown[i], recordedShown[i]))], Money.Charged(quoted.Cost.Value, digits), Money.Charged(cost, digits),
             [new("At the press", plannedPressing / 60, recordedPressing / 60, true), new("Order, preparing and packing", rest / 60, rest / 60, false)],
-            [.. spoiled.GroupBy(e => e.Reason ?? "not said").Select(g => new SpoiledFor(g.Key, g.Count())).OrderByDescending(s => s.Pieces)], state.Good + state.Spoiled, quoted.Outcome.ProfitAnHour, anHour, earned);
+            [.. spoiled.GroupBy(e => e.Reason ?? "not said").Select(g => new SpoiledFor(g.Key, g.Count())).OrderByDescending(s => s.Pieces)], pieces + spoiled.Count, quoted.Outcome.ProfitAnHour, anHour, earned, recordedHands);
     }
 }

@@ -6,6 +6,7 @@ using Hepno.Core.Orders;
 using Hepno.Core.Pricing;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
+using Hepno.Core.Sending;
 
 namespace Hepno.Core.Methods;
 
@@ -19,19 +20,34 @@ namespace Hepno.Core.Methods;
 /// <param name="Screens">Screen-printed transfer price lists.</param>
 /// <param name="FilmPrinters">Own film printers.</param>
 /// <param name="DyePrinters">Own dye printers.</param>
+/// <param name="Carrier">Rates of the carrier; null for none.</param>
 public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, IReadOnlyList<TransferPriceList> Films, IReadOnlyList<VinylFilm> Vinyls, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes,
-    IReadOnlyList<ScreenTransferList> Screens, IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters);
+    IReadOnlyList<ScreenTransferList> Screens, IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, CarrierRates? Carrier = null);
 
-/// <summary>A complete ask with its style looked up.</summary>
+/// <summary>A complete line of an ask with its style looked up.</summary>
 /// <param name="Style">The blank.</param>
 /// <param name="Colourway">Its colour.</param>
 /// <param name="Sizes">Pieces by size, at least one.</param>
 /// <param name="Placements">Decorations, at least one.</param>
 /// <param name="Channel">Whose policy makes the price.</param>
-public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, Channel Channel = Channel.Retail)
+/// <param name="Others">The order's other complete lines, with which it shares what is paid once; null for none.</param>
+/// <param name="Shipping">How the order is sent, or null when it is collected.</param>
+public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, Channel Channel = Channel.Retail, IReadOnlyList<AskInHand>? Others = null, Shipping? Shipping = null)
 {
     /// <summary>Pieces of all sizes.</summary>
     public int Pieces => SizeRun.Total(Sizes);
+
+    /// <summary>This line and the others of its order.</summary>
+    public IReadOnlyList<AskInHand> Order => [this, .. Others ?? []];
+
+    /// <summary>Pieces of the whole order.</summary>
+    public int OrderPieces => Order.Sum(l => l.Pieces);
+
+    /// <summary>Pieces of the whole order whose blanks come from this line's supplier: they share its freight.</summary>
+    public int PiecesOfSupplier => Order.Where(l => l.Style.Supplier == Style.Supplier).Sum(l => l.Pieces);
+
+    /// <summary>The same line at another total, its mix of sizes kept.</summary>
+    public AskInHand At(int pieces) => this with { Sizes = SizeRun.ScaledTo(Sizes, pieces) };
 }
 
 /// <summary>Can it be done?</summary>

@@ -1,33 +1,11 @@
-using Hepno.Core.Pricing;
-
 namespace Hepno.Core.Orders;
 
-/// <summary>What the customer asks for; parts not yet said are null or empty.</summary>
-/// <param name="CustomerId">Who asks.</param>
-/// <param name="StyleId">Which garment.</param>
-/// <param name="ColourwayId">Which colour of it.</param>
-/// <param name="Sizes">Pieces by size.</param>
-/// <param name="Placements">Decorations, up to six.</param>
-/// <param name="DueDate">Local date it is wanted.</param>
-/// <param name="DueTime">Local hour it is wanted.</param>
-/// <param name="Mark">The most they would pay a piece, or null.</param>
-/// <param name="Note">Anything else, up to 2,000 characters.</param>
-/// <param name="Channel">Whose policy makes the price.</param>
-public sealed record Ask(string? CustomerId, string? StyleId, string? ColourwayId, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements,
-    DateOnly? DueDate, TimeOnly? DueTime, decimal? Mark, string? Note, Channel Channel = Channel.Retail)
-{
-    /// <summary>Pieces of all sizes.</summary>
-    public int Pieces => SizeRun.Total(Sizes);
-
-    /// <summary>When it is wanted, in the shop's wall clock; noon when no hour is said.</summary>
-    public DateTime? DueAt => DueDate?.ToDateTime(DueTime ?? new TimeOnly(12, 0));
-}
-
-/// <summary>The method chosen for the order.</summary>
+/// <summary>The method chosen for a line.</summary>
+/// <param name="LineId">Which line.</param>
 /// <param name="MethodId">Key of the method.</param>
 /// <param name="At">When (UTC).</param>
 /// <param name="TypedPrice">The price a piece the owner typed, or null when the policy makes it.</param>
-public sealed record Decision(string MethodId, DateTime At, decimal? TypedPrice = null);
+public sealed record Decision(string LineId, string MethodId, DateTime At, decimal? TypedPrice = null);
 
 /// <summary>The customer's yes to the proof.</summary>
 /// <param name="By">Who said yes.</param>
@@ -62,13 +40,19 @@ public enum GatherKind
 /// <param name="DoneAt">When it was here or done (UTC), or null.</param>
 public sealed record GatherItem(string Id, GatherKind Kind, string Text, string Supplier, double Quantity, string Unit, decimal Cost, DateTime Expected, DateTime? DoneAt);
 
+/// <summary>Good pieces of one size of one line, counted into the box.</summary>
+/// <param name="LineId">Which line.</param>
+/// <param name="Size">Size.</param>
+/// <param name="Pieces">How many.</param>
+public sealed record CountedSize(string LineId, string Size, int Pieces);
+
 /// <summary>The pieces given to the customer.</summary>
 /// <param name="To">Who took them.</param>
 /// <param name="At">When (UTC).</param>
 public sealed record HandOver(string To, DateTime At);
 
 /// <summary>What has happened to an order; where it stands follows from this alone.</summary>
-/// <param name="Decision">Method chosen.</param>
+/// <param name="Decisions">Methods chosen, at most one a line.</param>
 /// <param name="LaidOutAt">When the layout was taken (UTC).</param>
 /// <param name="Approval">The yes.</param>
 /// <param name="Deposit">Deposit or override.</param>
@@ -77,11 +61,14 @@ public sealed record HandOver(string To, DateTime At);
 /// <param name="Counted">Pieces counted into the box.</param>
 /// <param name="HandOver">Given to the customer.</param>
 /// <param name="ClosedAt">Closed after learning (UTC).</param>
-public sealed record OrderFacts(Decision? Decision, DateTime? LaidOutAt, Approval? Approval, Deposit? Deposit, IReadOnlyList<GatherItem> Items,
-    DateTime? RunStartedAt, IReadOnlyList<SizeCount> Counted, HandOver? HandOver, DateTime? ClosedAt)
+public sealed record OrderFacts(IReadOnlyList<Decision> Decisions, DateTime? LaidOutAt, Approval? Approval, Deposit? Deposit, IReadOnlyList<GatherItem> Items,
+    DateTime? RunStartedAt, IReadOnlyList<CountedSize> Counted, HandOver? HandOver, DateTime? ClosedAt)
 {
     /// <summary>Nothing has happened yet.</summary>
-    public static OrderFacts None { get; } = new(null, null, null, null, [], null, [], null, null);
+    public static OrderFacts None { get; } = new([], null, null, null, [], null, [], null, null);
+
+    /// <summary>The method chosen for a line, or null.</summary>
+    public Decision? DecisionOf(string lineId) => Decisions.FirstOrDefault(d => d.LineId == lineId);
 }
 
 /// <summary>An order from its first question to what was learned.</summary>

@@ -61,10 +61,10 @@ public static class Places
 
     /// <summary>What is wrong with a placement by itself; such a one is never kept.</summary>
     /// <param name="p">The placement.</param>
-    /// <param name="index">Its number in the order, for the problem's field.</param>
-    public static IEnumerable<Problem> Refusals(Placement p, int index)
+    /// <param name="where">Where it stands in the ask, for the problem's field: "lines[0].placements[1]".</param>
+    public static IEnumerable<Problem> Refusals(Placement p, string where)
     {
-        string At(string field) => $"placements[{index}].{field}";
+        string At(string field) => $"{where}.{field}";
         if (Find(p.Place) is not { } place)
         {
             yield return new("unknown-place", $"\"{p.Place}\" is not a place on a garment.", At("place"), $"Use one of {string.Join(", ", All.Select(a => a.Id))}.");
@@ -96,22 +96,22 @@ public static class Places
     }
 
     /// <summary>The print against what the sizes of the run take: it blocks the next station until the owner makes it smaller.</summary>
-    public static IEnumerable<Problem> Oversize(Placement p, int index, IReadOnlyList<SizeCount> sizes, GarmentKind kind)
+    public static IEnumerable<Problem> Oversize(Placement p, string where, IReadOnlyList<SizeCount> sizes, GarmentKind kind)
     {
         var place = Find(p.Place)!;
         if ((kind == GarmentKind.Tote) != (p.Place == "bag-face"))
         {
-            yield return new("no-such-place", $"{place.Name} is not a place on a {kind.ToString().ToLowerInvariant()}.", $"placements[{index}].place", kind == GarmentKind.Tote ? "Use the bag face." : "Choose front, back, chest, sleeve or nape.");
+            yield return new("no-such-place", $"{place.Name} is not a place on a {kind.ToString().ToLowerInvariant()}.", $"{where}.place", kind == GarmentKind.Tote ? "Use the bag face." : "Choose front, back, chest, sleeve or nape.");
             yield break;
         }
         var tightest = sizes.Where(s => s.Pieces > 0).MinBy(s => WidthLimit(place, s.Size));
         if (tightest is not null && p.WidthIn > WidthLimit(place, tightest.Size) + 1e-9)
         {
-            yield return new("too-wide", $"{place.Name} {p.WidthIn:0.##} in is wider than the {WidthLimit(place, tightest.Size):0.##} in that {tightest.Size} takes.", $"placements[{index}].widthIn", $"Make it {WidthLimit(place, tightest.Size):0.##} in or less.");
+            yield return new("too-wide", $"{place.Name} {p.WidthIn:0.##} in is wider than the {WidthLimit(place, tightest.Size):0.##} in that {tightest.Size} takes.", $"{where}.widthIn", $"Make it {WidthLimit(place, tightest.Size):0.##} in or less.");
         }
         if (p.HeightIn > place.HeightLimitIn + 1e-9)
         {
-            yield return new("too-tall", $"{place.Name} {p.HeightIn:0.##} in is taller than the {place.HeightLimitIn:0.##} in that fit.", $"placements[{index}].heightIn", $"Make it {place.HeightLimitIn:0.##} in or less.");
+            yield return new("too-tall", $"{place.Name} {p.HeightIn:0.##} in is taller than the {place.HeightLimitIn:0.##} in that fit.", $"{where}.heightIn", $"Make it {place.HeightLimitIn:0.##} in or less.");
         }
     }
 }

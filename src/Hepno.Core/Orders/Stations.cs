@@ -68,7 +68,7 @@ public static class Stations
         {
             var missing = AskMissing(order.Ask, askProblems);
             return missing.Count > 0 ? new(Station.Ask, missing)
-                : facts.Decision is null ? new(Station.Compare, [new("method", "A method, chosen", false)])
+                : Undecided(order) is { Count: > 0 } undecided ? new(Station.Compare, undecided)
                 : facts.LaidOutAt is null ? new(Station.Layout, [new("layout", "What to buy, settled", false)])
                 : new(Station.Quote, [new("quote", "The quote, sent", false)]);
         }
@@ -82,11 +82,14 @@ public static class Stations
         {
             return new(Station.Press, [new("press", $"{pieces - good} of {pieces} pieces to press", false)]);
         }
-        var counted = SizeRun.Total(facts.Counted);
+        var counted = facts.Counted.Sum(c => c.Pieces);
         return new(Station.Send, counted < pieces
             ? [new("count", $"{pieces - counted} of {pieces} pieces to count", false), new("hand-over", "Handed over", false)]
             : [new("hand-over", "Handed over", false)]);
     }
+
+    private static List<Missing> Undecided(Order order) => [.. order.Ask.Lines.Select((line, i) => (line, i)).Where(l => order.Facts.DecisionOf(l.line.Id) is null)
+        .Select(l => new Missing("method", order.Ask.Lines.Count == 1 ? "A method, chosen" : $"A method for line {l.i + 1}, chosen", false))];
 
     private static List<Missing> AskMissing(Ask ask, IReadOnlyList<Problem> problems)
     {
@@ -100,9 +103,14 @@ public static class Stations
             }
         }
         Need(ask.CustomerId is not null, "customer", "Who is asking");
-        Need(ask.StyleId is not null && ask.ColourwayId is not null, "style", "Which garment, in which colour");
-        Need(ask.Pieces > 0, "sizes", "How many of each size");
-        Need(ask.Placements.Count > 0, "placements", "Where the print goes, how large");
+        for (var i = 0; i < ask.Lines.Count; i++)
+        {
+            var line = ask.Lines[i];
+            var which = ask.Lines.Count == 1 ? "" : $", line {i + 1}";
+            Need(line.StyleId is not null && line.ColourwayId is not null, "style", $"Which garment, in which colour{which}");
+            Need(line.Pieces > 0, "sizes", $"How many of each size{which}");
+            Need(line.Placements.Count > 0, "placements", $"Where the print goes, how large{which}");
+        }
         Need(ask.DueDate is not null, "due", "When it is wanted");
         return missing;
     }

@@ -6,7 +6,8 @@ namespace Hepno.Core.Planning;
 
 /// <summary>Work that an order puts on a press.</summary>
 /// <param name="OrderId">Order.</param>
-/// <param name="Code">Its number as written.</param>
+/// <param name="LineId">Line of the order.</param>
+/// <param name="Code">Its number as written; "T-214/2" for the second of several lines.</param>
 /// <param name="Pieces">Starts, expected spoilage included.</param>
 /// <param name="MinutesPerPiece">Hands at the press for one.</param>
 /// <param name="TemperatureF">What the cloth gets, °F.</param>
@@ -18,7 +19,7 @@ namespace Hepno.Core.Planning;
 /// <param name="StartedAt">When its run began (pinned there), or null.</param>
 /// <param name="WidthIn">Widest print, in.</param>
 /// <param name="HeightIn">Tallest print, in.</param>
-public sealed record PressWork(string OrderId, string Code, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, string ReadyCause, DateTime? DueAt, double TailMinutes, double SlowTenthMinutes, DateTime? StartedAt, double WidthIn, double HeightIn);
+public sealed record PressWork(string OrderId, string LineId, string Code, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, string ReadyCause, DateTime? DueAt, double TailMinutes, double SlowTenthMinutes, DateTime? StartedAt, double WidthIn, double HeightIn);
 
 /// <summary>A stretch of pressing without a pause.</summary>
 /// <param name="HeatFrom">When the platen begins to change its heat.</param>

@@ -10,16 +10,17 @@ public sealed record UnitPrice(decimal Price, string How)
 {
     /// <summary>The channel's policy, never under the least margin and the least charge of an order, rounded up to the shop's step (DOMAIN 11).</summary>
     /// <param name="cost">Cost of a piece.</param>
-    /// <param name="pieces">Pieces of the order, 1 or more.</param>
+    /// <param name="pieces">Pieces of the whole order, 1 or more.</param>
     /// <param name="n">The shop's rules.</param>
     /// <param name="channel">To whom.</param>
-    public static UnitPrice Of(PieceCostResult cost, int pieces, ShopNumbers n, Channel channel)
+    /// <param name="fees">Fees, with the postage that is charged beside the price.</param>
+    public static UnitPrice Of(PieceCostResult cost, int pieces, ShopNumbers n, Channel channel, FeeTerms fees)
     {
         var f = n.Format;
         var policy = n.PolicyFor(channel);
-        var exact = policy.Price(cost, n.Fees());
+        var exact = policy.Price(cost, fees);
         var how = $"{policy.Words(f)} is {Shown.Money(exact, f)}";
-        var margin = PricePolicy.ByMargin(cost.Cost.Value, n.LeastMarginShare, n.Fees());
+        var margin = PricePolicy.ByMargin(cost.Cost.Value, n.LeastMarginShare, fees);
         if (margin > exact && n.LeastMarginShare > 0)
         {
             exact = margin;
@@ -38,14 +39,15 @@ public sealed record UnitPrice(decimal Price, string How)
     /// <summary>A price somebody typed, held against the shop's floors: the owner decides, Hepno says what it means.</summary>
     /// <param name="typed">Money a piece, above 0.</param>
     /// <param name="cost">Cost of a piece.</param>
-    /// <param name="pieces">Pieces of the order.</param>
+    /// <param name="pieces">Pieces of the whole order.</param>
     /// <param name="n">The shop's rules.</param>
-    public static UnitPrice Typed(decimal typed, PieceCostResult cost, int pieces, ShopNumbers n)
+    /// <param name="fees">Fees, with the postage that is charged beside the price.</param>
+    public static UnitPrice Typed(decimal typed, PieceCostResult cost, int pieces, ShopNumbers n, FeeTerms fees)
     {
         var f = n.Format;
         var price = Money.Charged(typed, f.MinorDigits);
         var how = "a typed price";
-        if (price < PricePolicy.ByMargin(cost.Cost.Value, n.LeastMarginShare, n.Fees()))
+        if (price < PricePolicy.ByMargin(cost.Cost.Value, n.LeastMarginShare, fees))
         {
             how += n.LeastMarginShare > 0 ? $", under the least margin of {Shown.Number((double)n.LeastMarginShare * 100, 1, f)}%" : ", under cost and fees";
         }

@@ -2,6 +2,16 @@ using Hepno.Core.Orders;
 
 namespace Hepno.Core.Runs;
 
+/// <summary>One line of an order, as it is pressed.</summary>
+/// <param name="LineId">Which line.</param>
+/// <param name="Sizes">Its size run.</param>
+/// <param name="Passes">Decorations a piece goes through, 1 or more.</param>
+public sealed record RunLine(string LineId, IReadOnlyList<SizeCount> Sizes, int Passes)
+{
+    /// <summary>Pieces of the line.</summary>
+    public int Pieces => SizeRun.Total(Sizes);
+}
+
 /// <summary>Where one piece stands.</summary>
 public enum PieceStanding
 {
@@ -16,32 +26,35 @@ public enum PieceStanding
 }
 
 /// <summary>One piece of a run.</summary>
-/// <param name="PieceNo">From 1.</param>
+/// <param name="LineId">Its line.</param>
+/// <param name="PieceNo">From 1, through all lines.</param>
 /// <param name="Size">Its size.</param>
 /// <param name="Standing">Where it stands.</param>
 /// <param name="Attempt">The blank now in hand, from 1.</param>
 /// <param name="Passes">Passes the blank in hand has come through.</param>
-public sealed record PieceState(int PieceNo, string Size, PieceStanding Standing, int Attempt, int Passes);
+public sealed record PieceState(string LineId, int PieceNo, string Size, PieceStanding Standing, int Attempt, int Passes);
 
 /// <summary>Something still to be pressed.</summary>
+/// <param name="LineId">Its line.</param>
 /// <param name="PieceNo">Piece.</param>
 /// <param name="Attempt">Which blank of it.</param>
 /// <param name="Pass">Which decoration, from 1.</param>
 /// <param name="Size">Size.</param>
-public sealed record RunTask(int PieceNo, int Attempt, int Pass, string Size);
+public sealed record RunTask(string LineId, int PieceNo, int Attempt, int Pass, string Size);
 
 /// <summary>Good and spoiled pieces of a size.</summary>
+/// <param name="LineId">Line.</param>
 /// <param name="Size">Size.</param>
 /// <param name="Needed">Pieces of the order.</param>
 /// <param name="Good">Good so far.</param>
 /// <param name="Spoiled">Spoiled so far.</param>
-public sealed record SizeTally(string Size, int Needed, int Good, int Spoiled);
+public sealed record SizeTally(string LineId, string Size, int Needed, int Good, int Spoiled);
 
 /// <summary>A run's events, folded.</summary>
 /// <param name="Good">Pieces through all passes.</param>
 /// <param name="Spoiled">Blanks spoiled.</param>
 /// <param name="Counted">Verdicts that count.</param>
-/// <param name="Sizes">By size, in the order's own order.</param>
+/// <param name="Sizes">By line and size, in the order's own order.</param>
 /// <param name="Pieces">Every piece.</param>
 /// <param name="Todo">What is still to press, in order.</param>
 /// <param name="NotCounted">Verdicts kept but not counted: a second one for the same piece.</param>
@@ -53,10 +66,9 @@ public sealed record RunState(int Good, int Spoiled, int Counted, IReadOnlyList<
 public static class RunFold
 {
     /// <summary>Folds events in the order the server took them.</summary>
-    /// <param name="sizes">The order's size run; pieces are numbered through it from 1.</param>
-    /// <param name="passes">Decorations a piece goes through, 1 or more.</param>
+    /// <param name="lines">The order's lines; pieces are numbered through them from 1.</param>
     /// <param name="events">Events, oldest first.</param>
-    public static RunState Of(IReadOnlyList<SizeCount> sizes, int passes, IReadOnlyList<RunEvent> events)
+    public static RunState Of(IReadOnlyList<RunLine> lines, IReadOnlyList<RunEvent> events)
     {
         var takenBack = events.Where(e => e.Verdict == RunVerdict.TakenBack).Select(e => e.TakesBack).ToHashSet();
         var standing = events.Where(e => e.Verdict != RunVerdict.TakenBack && !takenBack.Contains(e.EventId)).ToList();
@@ -68,31 +80,57 @@ public static class RunFold
         var counted = new HashSet<RunEvent>(ReferenceEqualityComparer.Instance);
         var pieces = new List<PieceState>();
         var todo = new List<RunTask>();
-        var spoiledBySize = new Dictionary<string, int>();
+        var tallies = new List<SizeTally>();
         var number = 0;
-        foreach (var size in sizes.SelectMany(s => Enumerable.Repeat(s.Size, s.Pieces)))
+        foreach (var line in lines)
         {
-            number++;
-            var (attempt, pass) = (1, 0);
-            while (pass < passes && first.TryGetValue((number, attempt, pass + 1), out var e))
+            var left = new List<RunTask>();
+            foreach (var size in line.Sizes.Where(s => s.Pieces > 0))
             {
-                counted.Add(e);
-                if (e.Verdict == RunVerdict.Good)
+                var (good, spoiled) = (0, 0);
+                for (var n = 0; n < size.Pieces; n++)
                 {
-                    pass++;
-                    continue;
+                    number++;
+                    var (attempt, pass) = (1, 0);
+                    while (pass < line.Passes && first.TryGetValue((number, attempt, pass + 1), out var e))
+                    {
+                        counted.Add(e);
+                        if (e.Verdict == RunVerdict.Good)
+                        {
+                            pass++;
+                            continue;
+                        }
+                        spoiled++;
+                        (attempt, pass) = (attempt + 1, 0);
+                    }
+                    good += pass == line.Passes ? 1 : 0;
+                    pieces.Add(new(line.LineId, number, size.Size, pass == line.Passes ? PieceStanding.Good : pass > 0 ? PieceStanding.Between : PieceStanding.Waiting, attempt, pass));
+                    for (var p = pass + 1; p <= line.Passes; p++)
+                    {
+                        left.Add(new(line.LineId, number, attempt, p, size.Size));
+                    }
                 }
-                spoiledBySize[size] = spoiledBySize.GetValueOrDefault(size) + 1;
-                (attempt, pass) = (attempt + 1, 0);
+                tallies.Add(new(line.LineId, size.Size, size.Pieces, good, spoiled));
             }
-            pieces.Add(new(number, size, pass == passes ? PieceStanding.Good : pass > 0 ? PieceStanding.Between : PieceStanding.Waiting, attempt, pass));
-            for (var p = pass + 1; p <= passes; p++)
-            {
-                todo.Add(new(number, attempt, p, size));
-            }
+            // a line is pressed through before the next: its garment, its settings and its transfers lie ready together
+            todo.AddRange(left.OrderBy(t => t.Pass).ThenBy(t => t.Attempt).ThenBy(t => t.PieceNo));
         }
-        var tallies = sizes.Where(s => s.Pieces > 0).Select(s => new SizeTally(s.Size, s.Pieces, pieces.Count(p => p.Size == s.Size && p.Standing == PieceStanding.Good), spoiledBySize.GetValueOrDefault(s.Size))).ToList();
-        return new(tallies.Sum(t => t.Good), tallies.Sum(t => t.Spoiled), counted.Count, tallies, pieces, [.. todo.OrderBy(t => t.Pass).ThenBy(t => t.Attempt).ThenBy(t => t.PieceNo)],
-            [.. standing.Where(e => !counted.Contains(e))], standing.LastOrDefault(counted.Contains), events.Count);
+        return new(tallies.Sum(t => t.Good), tallies.Sum(t => t.Spoiled), counted.Count, tallies, pieces, todo, [.. standing.Where(e => !counted.Contains(e))], standing.LastOrDefault(counted.Contains), events.Count);
+    }
+
+    /// <summary>Events of one line's pieces.</summary>
+    public static IReadOnlyList<RunEvent> OfLine(IReadOnlyList<RunLine> lines, string lineId, IReadOnlyList<RunEvent> events)
+    {
+        var from = 1;
+        foreach (var line in lines)
+        {
+            if (line.LineId == lineId)
+            {
+                var end = from + line.Pieces;
+                return [.. events.Where(e => e.PieceNo >= from && e.PieceNo < end)];
+            }
+            from += line.Pieces;
+        }
+        return [];
     }
 }

@@ -1,3 +1,4 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Orders;
 using Hepno.Store;
 using Microsoft.Data.Sqlite;
@@ -15,16 +16,15 @@ internal static class OrderAgain
         {
             return made;
         }
-        var ask = old.Value.Ask with { DueDate = null, DueTime = null, Mark = null };
-        var style = desk.Book(connection).Styles.FirstOrDefault(s => s.Id == ask.StyleId && !s.Retired);
-        if (style is null)
-        {
-            ask = ask with { StyleId = null, ColourwayId = null, Sizes = [] };
-        }
-        else
-        {
-            ask = ask with { ColourwayId = style.Colourways.Any(c => c.Id == ask.ColourwayId) ? ask.ColourwayId : null, Sizes = [.. ask.Sizes.Where(s => style.Sizes.Any(z => z.Name == s.Size))] };
-        }
+        var styles = desk.Book(connection).Styles;
+        var ask = old.Value.Ask with { DueDate = null, DueTime = null, Lines = [.. old.Value.Ask.Lines.Select(l => Today(l, styles.FirstOrDefault(s => s.Id == l.StyleId && !s.Retired)))] };
         return SaveAsk.Do(connection, desk, newId, ask, 0, deed);
     }
+
+    private static AskLine Today(AskLine line, Style? style) => style is null ? line with { StyleId = null, ColourwayId = null, Sizes = [], Mark = null } : line with
+    {
+        ColourwayId = style.Colourways.Any(c => c.Id == line.ColourwayId) ? line.ColourwayId : null,
+        Sizes = [.. line.Sizes.Where(s => style.Sizes.Any(z => z.Name == s.Size))],
+        Mark = null,
+    };
 }

@@ -7,6 +7,7 @@ using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
 using Hepno.Formats;
 using Hepno.Store;
+using Hepno.Web.Views;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;
@@ -17,26 +18,33 @@ internal static class OrderDeeds
     private const int LongestName = 200;
     private const decimal MostEach = 100_000;
 
-    /// <summary>Chooses the method; a layout settled for another method is settled no longer.</summary>
-    public static long Choose(SqliteConnection connection, Desk desk, string id, string methodId, long seen, Deed deed)
+    /// <summary>Chooses a line's method; a layout settled for another method is settled no longer.</summary>
+    public static long Choose(SqliteConnection connection, Desk desk, string id, string? lineId, string methodId, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
-        Before(c, Station.Gather, "choose a method");
+        var book = desk.Book(connection);
+        var c = desk.Case(connection, id, book);
+        var line = c.Line(lineId);
+        Before(c, line, "choose a method");
         var method = DecorationMethods.Find(methodId) ?? throw RefusedException.NoSuch("method", methodId);
-        var comparison = Compared(connection, desk, c);
-        if (comparison.Folds.FirstOrDefault(f => f.MethodId == method.Id) is { } fold)
+        if (book.Presses.Count == 0)
         {
-            throw new RefusedException(409, "method-unfit", $"{fold.Name}: {fold.Reasons[0].Sentence}.", $"Would work: {fold.Reasons[0].WouldWork}.", "methodId");
+            throw new RefusedException(409, "incomplete", "There is no press on the Floor.", "Add a press on the Floor.");
         }
-        return Put(connection, c, seen, deed, f => f with { Decision = new(method.Id, deed.At), LaidOutAt = f.Decision?.MethodId == method.Id ? f.LaidOutAt : null });
+        if (method.Answer(line.InHand!, book) is { Decorations.Count: 0 } cannot)
+        {
+            var reason = cannot.Verdict.Reasons.First(r => r.Kind == VerdictKind.No);
+            throw new RefusedException(409, "method-unfit", $"{method.Name}: {reason.Sentence}.", $"Would work: {reason.WouldWork}.", "methodId");
+        }
+        return Put(connection, c, seen, deed, f => f with { Decisions = [.. f.Decisions.Where(d => d.LineId != line.Asked.Id), new(line.Asked.Id, method.Id, deed.At)], LaidOutAt = line.Decision?.MethodId == method.Id ? f.LaidOutAt : null });
     }
 
-    /// <summary>Says the price of a piece, or leaves it to the policy again (null).</summary>
-    public static long SayPrice(SqliteConnection connection, Desk desk, string id, decimal? each, long seen, Deed deed)
+    /// <summary>Says the price of a piece of a line, or leaves it to the policy again (null).</summary>
+    public static long SayPrice(SqliteConnection connection, Desk desk, string id, string? lineId, decimal? each, long seen, Deed deed)
     {
         var c = desk.Case(connection, id, desk.Book(connection));
-        Before(c, Station.Gather, "take a price");
-        if (c.Order.Facts.Decision is null)
+        var line = c.Line(lineId);
+        Before(c, line, "take a price");
+        if (line.Decision is null)
         {
             throw new RefusedException(409, "no-method", "No method is chosen yet.", "Choose one under Compare.");
         }
@@ -44,15 +52,15 @@ internal static class OrderDeeds
         {
             throw new RefusedException(400, "range", $"A price of {Shown.Money(each.Value, Desk.Numbers(connection).Format)} is outside 0.01 to 100,000.", "Type what a piece is sold at, before tax.", "each");
         }
-        return Put(connection, c, seen, deed, f => f with { Decision = f.Decision! with { TypedPrice = each } });
+        return Put(connection, c, seen, deed, f => f with { Decisions = [.. f.Decisions.Select(d => d.LineId == line.Asked.Id ? d with { TypedPrice = each } : d)] });
     }
 
     /// <summary>Settles what is bought.</summary>
     public static long LayOut(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
     {
         var c = desk.Case(connection, id, desk.Book(connection));
-        Before(c, Station.Gather, "lay it out");
-        MakeQuote.Of(c, Compared(connection, desk, c), desk.Book(connection), desk.Clock.Wall(Desk.Numbers(connection).TimeZone));
+        Before(c, c.Lines.FirstOrDefault(l => l.InHand is null) ?? c.Lines[0], "lay it out");
+        Written(connection, desk, c);
         return Put(connection, c, seen, deed, f => f with { LaidOutAt = deed.At });
     }
 
@@ -65,7 +73,7 @@ internal static class OrderDeeds
         {
             throw new RefusedException(409, "not-there", c.Quote is not null ? $"The quote of {c.Order.Code} is already sent." : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.", c.Quote is not null ? "Withdraw it to send another." : "Finish that first.");
         }
-        var frozen = MakeQuote.Of(c, Compared(connection, desk, c), book, desk.Clock.Wall(book.Numbers.TimeZone));
+        var frozen = Written(connection, desk, c);
         var version = Put(connection, c, seen, deed with { Undoable = false }, f => f);
         QuoteStore.Send(connection, new StoredQuote($"{id}-{version}", id, deed.At, null), JsonSerializer.Serialize(frozen, Json.Frozen), QuotePdf.Print(frozen.Document));
         return version;
@@ -138,14 +146,15 @@ internal static class OrderDeeds
         return Put(connection, c, c.Version, deed with { Undoable = false }, f => f with { RunStartedAt = deed.At });
     }
 
-    /// <summary>Pieces counted into the box, by size; never more than came out good.</summary>
-    public static long Count(SqliteConnection connection, Desk desk, string id, IReadOnlyList<SizeCount> counted, long seen, Deed deed)
+    /// <summary>Pieces counted into the box, by line and size; never more than came out good.</summary>
+    public static long Count(SqliteConnection connection, Desk desk, string id, IReadOnlyList<CountedSize> counted, long seen, Deed deed)
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         At(c, Station.Send, "count");
         for (var i = 0; i < counted.Count; i++)
         {
-            var asked = c.Order.Ask.Sizes.FirstOrDefault(s => s.Size == counted[i].Size) ?? throw new RefusedException(400, "unknown-size", $"\"{counted[i].Size}\" is not in this order.", $"Its sizes are {string.Join(", ", c.Order.Ask.Sizes.Select(s => s.Size))}.", $"sizes[{i}].size");
+            var sizes = c.Line(counted[i].LineId).Asked.Sizes;
+            var asked = sizes.FirstOrDefault(s => s.Size == counted[i].Size) ?? throw new RefusedException(400, "unknown-size", $"\"{counted[i].Size}\" is not in this order.", $"Its sizes are {string.Join(", ", sizes.Select(s => s.Size))}.", $"sizes[{i}].size");
             if (counted[i].Pieces < 0 || counted[i].Pieces > asked.Pieces)
             {
                 throw new RefusedException(400, "range", $"{counted[i].Pieces} of {asked.Size} is outside 0 to {asked.Pieces}.", "Count the good pieces; a spare stays outside the box.", $"sizes[{i}].pieces");
@@ -159,7 +168,7 @@ internal static class OrderDeeds
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         At(c, Station.Send, "hand it over");
-        var counted = SizeRun.Total(c.Order.Facts.Counted);
+        var counted = c.Order.Facts.Counted.Sum(x => x.Pieces);
         if (counted < c.Order.Ask.Pieces)
         {
             throw new RefusedException(409, "uncounted", $"{counted} of {c.Order.Ask.Pieces} pieces are counted.", "Count the rest into the box first.");
@@ -193,28 +202,33 @@ internal static class OrderDeeds
         var numbers = Desk.Numbers(connection);
         var hours = new OpenHours(numbers.Week);
         var wall = desk.Clock.Wall(numbers.TimeZone);
+        return facts with { Items = [.. c.Frozen!.Lines.SelectMany(l => ItemsOf(c, l, hours, wall, numbers.Format))] };
+    }
+
+    private static List<GatherItem> ItemsOf(OrderCase c, FrozenLine line, OpenHours hours, DateTime wall, FigureFormat f)
+    {
         var q = c.Frozen!;
-        var pieces = q.Ask.Pieces;
-        var blank = LandedBlank.Of(q.Style, q.Ask.Sizes).Value;
+        var asked = q.AskOf(line);
+        var blank = LandedBlank.Of(line.Style, asked.Sizes, q.InHand(line).PiecesOfSupplier).Value;
         List<GatherItem> items =
         [
-            new("blanks", GatherKind.Buy, $"{pieces} {MakeQuote.Garment(q.Style, q.Colourway, pieces)}: {string.Join(", ", q.Ask.Sizes.Select(s => $"{s.Size} {s.Pieces}"))}", q.Style.Supplier, pieces, "pieces", blank * pieces, hours.Parcel(wall, q.Style.LeadDays), null),
-            .. q.Band.Decorations.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => new GatherItem(p.Code, GatherKind.Buy, p.Unit == "in" ? $"{p.Text}, {Shown.Length(p.Quantity, numbers.Format)}" : p.Text, p.Supplier, p.Quantity, p.Unit, p.Cost.Value, hours.Parcel(wall, p.LeadDays), null)),
+            new(q.Lines.Count == 1 ? "blanks" : $"blanks-{line.LineId}", GatherKind.Buy, $"{c.Line(line.LineId).What}: {string.Join(", ", asked.Sizes.Select(s => $"{s.Size} {s.Pieces}"))}", line.Style.Supplier, asked.Pieces, "pieces", blank * asked.Pieces, hours.Parcel(wall, line.Style.LeadDays), null),
+            .. line.Band.Decorations.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => new GatherItem(p.Code, GatherKind.Buy, p.Unit == "in" ? $"{p.Text}, {Shown.Length(p.Quantity, f)}" : p.Text, p.Supplier, p.Quantity, p.Unit, p.Cost.Value, hours.Parcel(wall, p.LeadDays), null)),
         ];
-        foreach (var d in q.Band.Decorations.Where(d => d.Preparation.Count > 0))
+        foreach (var d in line.Band.Decorations.Where(d => d.Preparation.Count > 0))
         {
             var minutes = WorkSteps.Attended(d.Preparation) * d.Bought / 60;
             var bought = d.Purchases.Where(p => p.Supplier.Length > 0).Select(p => p.LeadDays).ToList();
             var from = bought.Count == 0 ? wall : hours.Parcel(wall, bought.Max());
             items.Add(new($"prepare-{d.Placement.Id}", GatherKind.Prepare, $"{d.Prepare}, {d.Bought} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}: {Shown.Duration(minutes * 60)} of hands", "", d.Bought, "prints", 0, hours.Add(from, minutes), null));
         }
-        return facts with { Items = items };
+        return items;
     }
 
-    private static Core.Comparing.Comparison Compared(SqliteConnection connection, Desk desk, OrderCase c)
+    private static FrozenQuote Written(SqliteConnection connection, Desk desk, OrderCase c)
     {
         var book = desk.Book(connection);
-        return desk.Compare(c, null, book, desk.Open(connection, book)) ?? throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "There is no press on the Floor." : $"The ask is not complete: {c.Standing.Missing[0].Text}.", "Finish that first.");
+        return MakeQuote.Of(c, desk.Chosen(c, book, desk.Open(connection, book)), book, desk.Clock.Wall(book.Numbers.TimeZone));
     }
 
     private static long Put(SqliteConnection connection, OrderCase c, long seen, Deed deed, Func<OrderFacts, OrderFacts> change) =>
@@ -228,11 +242,16 @@ internal static class OrderDeeds
         }
     }
 
-    private static void Before(OrderCase c, Station station, string what)
+    // before the quote is sent, on a line that is complete
+    private static void Before(OrderCase c, LineCase line, string what)
     {
-        if (c.Standing.Station >= station || c.InHand is null)
+        if (c.Standing.Station >= Station.Gather)
         {
-            throw new RefusedException(409, "not-there", c.InHand is null ? $"{c.Order.Code} cannot {what} yet: {c.Standing.Missing[0].Text}." : $"The quote of {c.Order.Code} is sent: it cannot {what} now.", c.InHand is null ? "Finish the ask first." : "Withdraw the quote first.");
+            throw new RefusedException(409, "not-there", $"The quote of {c.Order.Code} is sent: it cannot {what} now.", "Withdraw the quote first.");
+        }
+        if (line.InHand is null)
+        {
+            throw new RefusedException(409, "not-there", $"{c.Order.Code} cannot {what} yet: {c.Standing.Missing[0].Text}.", "Finish the ask first.");
         }
     }
 

@@ -11,6 +11,8 @@ internal static class SaveAsk
 {
     private const int LongestNote = 2000;
     private const int MostPlacements = 6;
+    private const int MostLines = 60;
+    private const int LongestId = 64;
     private const int FirstNumber = 201;
 
     /// <summary>Keeps the ask; a new order gets its number here.</summary>
@@ -25,9 +27,17 @@ internal static class SaveAsk
         }
         var order = before is null
             ? new Order(id, OrderStore.NextNumber(connection, FirstNumber), ask, OrderFacts.None, desk.Clock.Utc)
-            : before.Value with { Ask = ask };
+            : before.Value with { Ask = ask, Facts = Kept(before.Value, ask) };
         var version = Aggregates.Orders.Put(connection, order, seen, deed);
         return new(order, version);
+    }
+
+    // a line that is gone takes its method with it; a new one has none, so nothing is laid out for it yet
+    private static OrderFacts Kept(Order before, Ask ask)
+    {
+        var decisions = before.Facts.Decisions.Where(d => ask.Lines.Any(l => l.Id == d.LineId)).ToList();
+        var more = ask.Lines.Any(l => before.Ask.Lines.All(b => b.Id != l.Id));
+        return before.Facts with { Decisions = decisions, LaidOutAt = more ? null : before.Facts.LaidOutAt };
     }
 
     /// <summary>What is wrong with an ask; unsaid parts are not wrong.</summary>
@@ -37,50 +47,28 @@ internal static class SaveAsk
         {
             yield return new("unknown-customer", $"There is no customer \"{customer}\".", "customerId", "Type the name again, or add the customer.");
         }
-        var style = book.Styles.FirstOrDefault(s => s.Id == ask.StyleId);
-        if (ask.StyleId is not null && style is null)
+        if (ask.Lines.Count is 0 or > MostLines)
         {
-            yield return new("unknown-style", $"There is no style \"{ask.StyleId}\" on the Shelf.", "styleId", "Choose one that is there, or add it.");
+            yield return new("lines", $"{ask.Lines.Count} lines.", "lines", $"An order has 1 to {MostLines} lines.");
         }
-        else if (style is { Retired: true } && before?.StyleId != style.Id)
+        for (var i = 0; i < ask.Lines.Count; i++)
         {
-            yield return new("retired-style", $"{style.Name} is no longer offered.", "styleId", "Choose another style.");
-        }
-        if (ask.ColourwayId is not null && style?.Colourways.Any(c => c.Id == ask.ColourwayId) != true)
-        {
-            yield return new("unknown-colour", $"{style?.Name ?? "The style"} has no colour \"{ask.ColourwayId}\".", "colourwayId", style is null ? "Choose a style first." : $"Its colours are {string.Join(", ", style.Colourways.Select(c => c.Name))}.");
-        }
-        for (var i = 0; i < ask.Sizes.Count; i++)
-        {
-            var size = ask.Sizes[i];
-            if (size.Pieces is < 1 or > SizeRun.MostPieces)
+            foreach (var problem in LineProblems(ask.Lines[i], $"lines[{i}]", before?.Lines.FirstOrDefault(l => l.Id == ask.Lines[i].Id), book))
             {
-                yield return new("range", $"{size.Pieces} pieces of {size.Size} is outside 1 to {SizeRun.MostPieces}.", $"sizes[{i}].pieces", "Type whole pieces; leave a size out for none.");
-            }
-            if (style is not null && style.Sizes.All(s => s.Name != size.Size))
-            {
-                yield return new("unknown-size", $"\"{size.Size}\" is not a size of {style.Name}.", $"sizes[{i}].size", $"Its sizes are {string.Join(", ", style.Sizes.Select(s => s.Name))}.");
+                yield return problem;
             }
         }
-        foreach (var twice in ask.Sizes.GroupBy(s => s.Size).Where(g => g.Count() > 1))
+        foreach (var twice in ask.Lines.GroupBy(l => l.Id).Where(g => g.Count() > 1))
         {
-            yield return new("twice", $"The size {twice.Key} stands twice.", "sizes", "Add them up and write it once.");
+            yield return new("twice", $"Two lines are called \"{twice.Key}\".", "lines", "Give each line an id of its own.");
         }
-        if (ask.Sizes.Sum(s => (long)s.Pieces) > SizeRun.MostPieces)
+        foreach (var twice in ask.Lines.SelectMany(l => l.Placements).GroupBy(p => p.Id).Where(g => g.Count() > 1))
         {
-            yield return new("huge", $"{ask.Sizes.Sum(s => (long)s.Pieces)} pieces is more than one line can hold.", "sizes", $"At most {SizeRun.MostPieces} pieces a line.");
+            yield return new("twice", $"Two placements are called \"{twice.Key}\".", "lines", "Give each placement an id of its own.");
         }
-        if (ask.Placements.Count > MostPlacements)
+        if (ask.Shipping is { } shipping && book.Carrier?.Find(shipping.Zone) is null)
         {
-            yield return new("placements", $"{ask.Placements.Count} placements is more than Hepno takes yet.", "placements", $"At most {MostPlacements}.");
-        }
-        foreach (var problem in ask.Placements.SelectMany(Places.Refusals))
-        {
-            yield return problem;
-        }
-        foreach (var twice in ask.Placements.GroupBy(p => p.Place).Where(g => g.Count() > 1))
-        {
-            yield return new("twice", $"{Places.Find(twice.Key)?.Name ?? twice.Key} stands twice.", "placements", "Each place takes one print.");
+            yield return new("unknown-zone", $"There is no zone \"{shipping.Zone}\".", "shipping.zone", $"Use one of {string.Join(", ", book.Carrier?.Zones.Select(z => z.Id) ?? [])}.");
         }
         if (ask.DueAt is { } due && due < wall && ask.DueAt != before?.DueAt)
         {
@@ -94,13 +82,66 @@ internal static class SaveAsk
         {
             yield return new("hour-alone", "An hour stands without a day.", "dueTime", "Say the day too.");
         }
-        if (ask.Mark is <= 0 or > 100_000)
-        {
-            yield return new("range", $"A mark of {ask.Mark:0.00} a piece is outside 0 to 100,000.", "mark", "Type the most they would pay for a piece, or leave it out.");
-        }
         if (ask.Note?.Length > LongestNote)
         {
             yield return new("too-long", $"The note has {ask.Note.Length} characters.", "note", $"At most {LongestNote}.");
+        }
+    }
+
+    private static IEnumerable<Problem> LineProblems(AskLine line, string where, AskLine? before, ShopBook book)
+    {
+        if (line.Id.Length is 0 or > LongestId)
+        {
+            yield return new("bad-id", $"A line id of {line.Id.Length} characters.", $"{where}.id", $"Between 1 and {LongestId}, made by the device.");
+        }
+        var style = book.Styles.FirstOrDefault(s => s.Id == line.StyleId);
+        if (line.StyleId is not null && style is null)
+        {
+            yield return new("unknown-style", $"There is no style \"{line.StyleId}\" on the Shelf.", $"{where}.styleId", "Choose one that is there, or add it.");
+        }
+        else if (style is { Retired: true } && before?.StyleId != style.Id)
+        {
+            yield return new("retired-style", $"{style.Name} is no longer offered.", $"{where}.styleId", "Choose another style.");
+        }
+        if (line.ColourwayId is not null && style?.Colourways.Any(c => c.Id == line.ColourwayId) != true)
+        {
+            yield return new("unknown-colour", $"{style?.Name ?? "The style"} has no colour \"{line.ColourwayId}\".", $"{where}.colourwayId", style is null ? "Choose a style first." : $"Its colours are {string.Join(", ", style.Colourways.Select(c => c.Name))}.");
+        }
+        for (var i = 0; i < line.Sizes.Count; i++)
+        {
+            var size = line.Sizes[i];
+            if (size.Pieces is < 1 or > SizeRun.MostPieces)
+            {
+                yield return new("range", $"{size.Pieces} pieces of {size.Size} is outside 1 to {SizeRun.MostPieces}.", $"{where}.sizes[{i}].pieces", "Type whole pieces; leave a size out for none.");
+            }
+            if (style is not null && style.Sizes.All(s => s.Name != size.Size))
+            {
+                yield return new("unknown-size", $"\"{size.Size}\" is not a size of {style.Name}.", $"{where}.sizes[{i}].size", $"Its sizes are {string.Join(", ", style.Sizes.Select(s => s.Name))}.");
+            }
+        }
+        foreach (var twice in line.Sizes.GroupBy(s => s.Size).Where(g => g.Count() > 1))
+        {
+            yield return new("twice", $"The size {twice.Key} stands twice.", $"{where}.sizes", "Add them up and write it once.");
+        }
+        if (line.Sizes.Sum(s => (long)s.Pieces) > SizeRun.MostPieces)
+        {
+            yield return new("huge", $"{line.Sizes.Sum(s => (long)s.Pieces)} pieces is more than one line can hold.", $"{where}.sizes", $"At most {SizeRun.MostPieces} pieces a line.");
+        }
+        if (line.Placements.Count > MostPlacements)
+        {
+            yield return new("placements", $"{line.Placements.Count} placements is more than Hepno takes yet.", $"{where}.placements", $"At most {MostPlacements}.");
+        }
+        foreach (var problem in line.Placements.SelectMany((p, i) => Places.Refusals(p, $"{where}.placements[{i}]")))
+        {
+            yield return problem;
+        }
+        foreach (var twice in line.Placements.GroupBy(p => p.Place).Where(g => g.Count() > 1))
+        {
+            yield return new("twice", $"{Places.Find(twice.Key)?.Name ?? twice.Key} stands twice.", $"{where}.placements", "Each place takes one print.");
+        }
+        if (line.Mark is <= 0 or > 100_000)
+        {
+            yield return new("range", $"A mark of {line.Mark:0.00} a piece is outside 0 to 100,000.", $"{where}.mark", "Type the most they would pay for a piece, or leave it out.");
         }
     }
 }

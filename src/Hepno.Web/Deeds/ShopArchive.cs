@@ -24,7 +24,7 @@ internal sealed record ArchiveView(int Customers, int Styles, int Orders, int Qu
 internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyList<Customer> Customers, IReadOnlyList<Style> Styles, IReadOnlyList<TransferPriceList> Films, IReadOnlyList<VinylFilm> Vinyls, IReadOnlyList<ScreenTransferList> Screens,
     IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes, IReadOnlyList<Order> Orders, IReadOnlyList<ArchivedQuote> Quotes, IReadOnlyList<ArchivedEvent> Events)
 {
-    public const int Known = 1;
+    public const int Known = 2;
 
     /// <summary>Reads everything in one transaction.</summary>
     public static ShopArchive Of(SqliteConnection c) => new(Known, Desk.Numbers(c), All(c, Aggregates.Customers), All(c, Aggregates.Styles), All(c, Aggregates.Films), All(c, Aggregates.Vinyls), All(c, Aggregates.Screens),
@@ -84,7 +84,7 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
     {
         if (Format != Known)
         {
-            return [new("format", $"This archive is of format {Format}; this program knows {Known}.", "format", "Install the newer program.")];
+            return [new("format", $"This archive is of format {Format}; this program knows {Known}.", "format", Format > Known ? "Install the newer program." : "Open that shop's data folder with this program, and export it again.")];
         }
         static IEnumerable<Problem> Of<T>(string noun, IReadOnlyList<T> all, Func<T, IEnumerable<Problem>> problems) =>
             all.SelectMany((value, i) => problems(value).Select(p => p with { Where = $"{noun}[{i}].{p.Where}" }));
@@ -92,7 +92,7 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
         var styles = Styles.Select(x => x.Id).ToHashSet();
         var orders = Orders.Select(x => x.Id).ToHashSet();
         var numbers = Orders.GroupBy(o => o.Number).Where(g => g.Count() > 1).Select(g => new Problem("twice", $"T-{g.Key} stands twice.", "orders", "Give each order a number of its own."));
-        var lost = Orders.Where(o => (o.Ask.CustomerId is { } who && !customers.Contains(who)) || (o.Ask.StyleId is { } what && !styles.Contains(what))).Select(o => new Problem("lost", $"{o.Code} names a customer or style that is not in the archive.", "orders", "Bring the file as it was exported."))
+        var lost = Orders.Where(o => (o.Ask.CustomerId is { } who && !customers.Contains(who)) || o.Ask.Lines.Any(l => l.StyleId is { } what && !styles.Contains(what))).Select(o => new Problem("lost", $"{o.Code} names a customer or style that is not in the archive.", "orders", "Bring the file as it was exported."))
             .Concat(Quotes.Where(q => !orders.Contains(q.OrderId)).Select(q => new Problem("lost", $"The quote {q.Id} is of an order that is not in the archive.", "quotes", "Bring the file as it was exported.")))
             .Concat(Events.Where(e => !orders.Contains(e.OrderId)).Select(e => new Problem("lost", "A verdict is of an order that is not in the archive.", "events", "Bring the file as it was exported.")).Take(1));
         return Numbers.Problems().Select(p => p with { Where = $"numbers.{p.Where}" }).Concat(Of("styles", Styles, s => s.Problems())).Concat(Of("films", Films, x => x.Problems())).Concat(Of("vinyls", Vinyls, x => x.Problems()))

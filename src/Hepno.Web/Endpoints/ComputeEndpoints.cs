@@ -2,6 +2,7 @@ using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Gang;
 using Hepno.Core.Measures;
+using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
@@ -65,20 +66,19 @@ internal static class ComputeEndpoints
         return new SizeRunView(reading.Sizes, SizeRun.Total(reading.Sizes));
     });
 
-    /// <summary>Compares an ask that is kept nowhere, at the shop's own prices.</summary>
+    /// <summary>Compares the first line of an ask that is kept nowhere, at the shop's own prices and with its other lines beside it.</summary>
     internal static Comparison Compare(AskBody body, Desk desk) => desk.Db.Read(connection =>
     {
         var book = desk.Book(connection);
         var ask = body.ToCore();
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
         RefusedException.IfAny(SaveAsk.Problems(ask, null, book, connection, wall));
-        var style = book.Styles.FirstOrDefault(s => s.Id == ask.StyleId);
-        var colour = style?.Colourways.FirstOrDefault(c => c.Id == ask.ColourwayId);
-        if (style is null || colour is null || ask.Pieces == 0 || ask.Placements.Count == 0 || book.Presses.Count == 0)
+        var line = AsksInHand.Of(ask, book)[0];
+        if (line.InHand is null || book.Presses.Count == 0)
         {
-            throw new RefusedException(400, "incomplete", book.Presses.Count == 0 ? "There is no press on the Floor." : "A style, a colour, sizes and a placement are needed.", "Say them in the body.");
+            throw new RefusedException(400, "incomplete", book.Presses.Count == 0 ? "There is no press on the Floor." : line.Problems.Count > 0 ? line.Problems[0].Sentence : "A style, a colour, sizes and a placement are needed.", "Say them in the body.");
         }
-        return Comparer.Compare(new(style, colour, ask.Sizes, ask.Placements, ask.Channel), ask.Mark, ask.DueAt, null, book, Desk.Floor(desk.Open(connection, book), book, wall));
+        return Comparer.Compare(line.InHand, ask.Lines[0].Mark, ask.DueAt, null, book, Desk.Floor(desk.Open(connection, book), book, wall));
     });
 
     /// <summary>Equal boxes in rows across a roll, the shorter way round.</summary>
@@ -116,7 +116,7 @@ internal static class ComputeEndpoints
         {
             throw new RefusedException(409, "no-press", "There is no press on the Floor.", "Add a press on the Floor.");
         }
-        return PressPlanner.Plan([.. b.Works.Select(w => new PressWork(w.Id, w.Id, w.Pieces, w.MinutesPerPiece, w.TemperatureF, w.ReadyAt, "as sent", w.DueAt, w.TailMinutes, 0, null, w.WidthIn, w.HeightIn))],
+        return PressPlanner.Plan([.. b.Works.Select(w => new PressWork(w.Id, "", w.Id, w.Pieces, w.MinutesPerPiece, w.TemperatureF, w.ReadyAt, "as sent", w.DueAt, w.TailMinutes, 0, null, w.WidthIn, w.HeightIn))],
             new FloorPlan(b.From, new OpenHours([.. b.Week.Select(d => new DayHours(d.Open, d.Close))]), presses, []));
     }
 

@@ -16,24 +16,35 @@ internal sealed record SizeBody(string Size, int Pieces);
 /// <summary>One placement; lengths in inches, the thinnest line in points.</summary>
 internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt);
 
-/// <summary>An ask; null where nothing is said yet.</summary>
-internal sealed record AskBody(string? CustomerId, string? StyleId, string? ColourwayId, IReadOnlyList<SizeBody> Sizes, IReadOnlyList<PlacementBody> Placements, DateOnly? DueDate, TimeOnly? DueTime, decimal? Mark, string? Note, Channel Channel = Channel.Retail)
+/// <summary>One line; null where nothing is said yet.</summary>
+internal sealed record LineBody(string Id, string? StyleId, string? ColourwayId, IReadOnlyList<SizeBody> Sizes, IReadOnlyList<PlacementBody> Placements, decimal? Mark)
 {
-    public Ask ToCore() => new(CustomerId, StyleId, ColourwayId, [.. Sizes.Select(s => new SizeCount(s.Size, s.Pieces))],
-        [.. Placements.Select(p => new Placement(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], DueDate, DueTime, Mark, string.IsNullOrWhiteSpace(Note) ? null : Note, Channel);
+    public AskLine ToCore() => new(Id, StyleId, ColourwayId, [.. Sizes.Select(s => new SizeCount(s.Size, s.Pieces))],
+        [.. Placements.Select(p => new Placement(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], Mark);
 
-    public static AskBody Of(Ask a) => new(a.CustomerId, a.StyleId, a.ColourwayId, [.. a.Sizes.Select(s => new SizeBody(s.Size, s.Pieces))],
-        [.. a.Placements.Select(p => new PlacementBody(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], a.DueDate, a.DueTime, a.Mark, a.Note, a.Channel);
+    public static LineBody Of(AskLine l) => new(l.Id, l.StyleId, l.ColourwayId, [.. l.Sizes.Select(s => new SizeBody(s.Size, s.Pieces))],
+        [.. l.Placements.Select(p => new PlacementBody(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], l.Mark);
 }
 
-/// <summary>The method chosen.</summary>
-internal sealed record ChooseBody(string MethodId);
+/// <summary>How an order is sent: a zone of the carrier, and whether postage is in the price.</summary>
+internal sealed record ShippingBody(string Zone, bool InThePrice);
+
+/// <summary>An ask; null where nothing is said yet. Shipping is null when they collect it.</summary>
+internal sealed record AskBody(string? CustomerId, IReadOnlyList<LineBody> Lines, DateOnly? DueDate, TimeOnly? DueTime, string? Note, Channel Channel = Channel.Retail, ShippingBody? Shipping = null)
+{
+    public Ask ToCore() => new(CustomerId, [.. Lines.Select(l => l.ToCore())], DueDate, DueTime, string.IsNullOrWhiteSpace(Note) ? null : Note, Channel, Shipping is { } s ? new(s.Zone, s.InThePrice) : null);
+
+    public static AskBody Of(Ask a) => new(a.CustomerId, [.. a.Lines.Select(LineBody.Of)], a.DueDate, a.DueTime, a.Note, a.Channel, a.Shipping is { } s ? new(s.Zone, s.InThePrice) : null);
+}
+
+/// <summary>The method chosen for a line; the first one when no line is named.</summary>
+internal sealed record ChooseBody(string MethodId, string? LineId = null);
 
 /// <summary>The id of the new order, made on the screen.</summary>
 internal sealed record AgainBody(string Id);
 
 /// <summary>A price a piece the owner says, or null for the policy's.</summary>
-internal sealed record PriceBody(decimal? Each);
+internal sealed record PriceBody(decimal? Each, string? LineId = null);
 
 /// <summary>Who said yes.</summary>
 internal sealed record ApproveBody(string By);
@@ -44,8 +55,11 @@ internal sealed record DepositBody(decimal Amount, string? OverrideReason);
 /// <summary>Whether a gathered thing is here.</summary>
 internal sealed record TickBody(bool Done);
 
-/// <summary>Pieces counted into the box.</summary>
-internal sealed record CountBody(IReadOnlyList<SizeBody> Sizes);
+/// <summary>Pieces of a line and size counted into the box.</summary>
+internal sealed record CountedBody(string LineId, string Size, int Pieces);
+
+/// <summary>Everything counted into the box.</summary>
+internal sealed record CountBody(IReadOnlyList<CountedBody> Sizes);
 
 /// <summary>Who took the pieces.</summary>
 internal sealed record HandOverBody(string To);
@@ -66,6 +80,7 @@ internal static class OrderEndpoints
         orders.MapGet("{id}/layout", Layout).WithName("layout");
         orders.MapGet("{id}/quote", Quote).WithName("quote");
         orders.MapGet("{id}/quote.pdf", QuotePage).WithName("quotePdf").Produces(200, contentType: "application/pdf");
+        orders.MapGet("{id}/confirmation.pdf", Confirmation).WithName("confirmationPdf").Produces(200, contentType: "application/pdf");
         orders.MapGet("{id}/packing-slip.pdf", Slip).WithName("packingSlipPdf").Produces(200, contentType: "application/pdf");
         orders.MapGet("{id}/learned", Learned).WithName("learned");
         orders.MapGet("{id}/history", History).WithName("orderHistory");
@@ -119,24 +134,32 @@ internal static class OrderEndpoints
         });
     }
 
-    /// <summary>Every method held against the order, at its own quantity or another.</summary>
-    internal static Comparison Compare(string id, Desk desk, int? quantity) => desk.Db.Read(connection =>
+    /// <summary>Every method held against a line of the order (the first when none is named), at its own quantity or another.</summary>
+    internal static Comparison Compare(string id, Desk desk, string? line, int? quantity) => desk.Db.Read(connection =>
     {
         RefusedException.IfAny(quantity is < 1 or > SizeRun.MostPieces ? [new Problem("range", $"{quantity} pieces is outside 1 to {SizeRun.MostPieces}.", "quantity", "Type a number of pieces between.")] : []);
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
-        return desk.Compare(c, quantity, book, desk.Open(connection, book))
+        return desk.Compare(c, c.Line(line), quantity, book, desk.Open(connection, book))
             ?? throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "Tell Hepno what you can press: there is no press on the Floor." : $"{c.Order.Code} cannot be compared yet: {c.Standing.Missing[0].Text}.", book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first.");
     });
 
-    /// <summary>What is bought for the order.</summary>
-    internal static LayoutView Layout(string id, Desk desk) => desk.Db.Read(c => OrderViews.Layout(c, desk, id));
+    /// <summary>What is bought for a line of the order; for the first when none is named.</summary>
+    internal static LayoutView Layout(string id, Desk desk, string? line) => desk.Db.Read(c => OrderViews.Layout(c, desk, id, line));
 
     /// <summary>The quote as sent, or as it would be sent now.</summary>
     internal static QuoteView Quote(string id, Desk desk) => desk.Db.Read(c => OrderViews.Quote(c, desk, id));
 
     /// <summary>The quote's page: the very bytes that were sent, or a preview.</summary>
     internal static FileContentHttpResult QuotePage(string id, Desk desk) => desk.Db.Read(c => TypedResults.File(QuoteStore.Pdf(c, id) ?? QuotePdf.Print(OrderViews.Quote(c, desk, id).Quote.Document), "application/pdf"));
+
+    /// <summary>The order's confirmation: what was said yes to, what is paid and what is left.</summary>
+    internal static FileContentHttpResult Confirmation(string id, Desk desk) => desk.Db.Read(connection =>
+    {
+        var c = desk.Case(connection, id, desk.Book(connection));
+        return c.Frozen is null || c.Order.Facts.Approval is null ? throw new RefusedException(409, "not-there", $"Nobody has said yes to {c.Order.Code} yet.", "Take their yes under Gather first.")
+            : TypedResults.File(QuotePdf.Print(QuoteWords.Confirmation(c, desk.Clock.Wall(c.Frozen.Numbers.TimeZone))), "application/pdf");
+    });
 
     /// <summary>The packing slip of what is counted.</summary>
     internal static FileContentHttpResult Slip(string id, Desk desk) => desk.Db.Read(connection =>
@@ -148,7 +171,8 @@ internal static class OrderEndpoints
         }
         var (n, q) = (c.Frozen.Numbers, c.Frozen);
         var slip = new PackingSlip(n.Paper, n.ShopName, n.Address, c.Order.Code, Shown.DayAndYear(DateOnly.FromDateTime(desk.Clock.Wall(n.TimeZone)), n.Format), c.Customer?.Name ?? "", c.Customer?.Contact ?? "",
-            $"{SizeRun.Total(c.Order.Facts.Counted)} {MakeQuote.Garment(q.Style, q.Colourway, c.Order.Ask.Pieces)}", [.. q.Ask.Placements.Select(p => MakeQuote.Printed(p, n.Format))], [.. c.Order.Facts.Counted.Select(s => new SizePrinted(s.Size, s.Pieces))], MakeQuote.Care);
+            [.. q.Lines.Select(l => (Line: l, Counted: c.Order.Facts.Counted.Where(x => x.LineId == l.LineId).ToList())).Where(l => l.Counted.Count > 0).Select(l => new PackedLine($"{l.Counted.Sum(x => x.Pieces)} {MakeQuote.Garment(l.Line.Style, l.Line.Colourway, l.Counted.Sum(x => x.Pieces))}",
+                [.. q.AskOf(l.Line).Placements.Select(p => MakeQuote.Printed(p, n.Format))], [.. l.Counted.Select(x => new SizePrinted(x.Size, x.Pieces))]))], MakeQuote.Care);
         return TypedResults.File(PackingSlipPdf.Print(slip), "application/pdf");
     });
 
@@ -159,10 +183,10 @@ internal static class OrderEndpoints
     internal static List<PastDeed> History(string id, Desk desk) => desk.Db.Read(c => UndoStore.Of(c, "order", id));
 
     /// <summary>Chooses the method.</summary>
-    internal static Written Choose(string id, ChooseBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Choose(c, desk, id, body.MethodId, seen, request.Deed(desk.Clock, "method chosen")));
+    internal static Written Choose(string id, ChooseBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Choose(c, desk, id, body.LineId, body.MethodId, seen, request.Deed(desk.Clock, "method chosen")));
 
     /// <summary>Says the price of a piece oneself, or leaves it to the policy again.</summary>
-    internal static Written Price(string id, PriceBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.SayPrice(c, desk, id, body.Each, seen, request.Deed(desk.Clock, body.Each is null ? "price by policy" : "price said")));
+    internal static Written Price(string id, PriceBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.SayPrice(c, desk, id, body.LineId, body.Each, seen, request.Deed(desk.Clock, body.Each is null ? "price by policy" : "price said")));
 
     /// <summary>Settles what is bought.</summary>
     internal static Written LayOut(string id, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.LayOut(c, desk, id, seen, request.Deed(desk.Clock, "laid out")));
@@ -183,7 +207,7 @@ internal static class OrderEndpoints
     internal static Written Tick(string id, string itemId, TickBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Tick(c, desk, id, itemId, body.Done, seen, request.Deed(desk.Clock, body.Done ? "it came" : "it did not come")));
 
     /// <summary>Keeps the count into the box.</summary>
-    internal static Written Count(string id, CountBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Count(c, desk, id, [.. body.Sizes.Select(s => new SizeCount(s.Size, s.Pieces))], seen, request.Deed(desk.Clock, "counted")));
+    internal static Written Count(string id, CountBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Count(c, desk, id, [.. body.Sizes.Select(s => new CountedSize(s.LineId, s.Size, s.Pieces))], seen, request.Deed(desk.Clock, "counted")));
 
     /// <summary>Hands the pieces over.</summary>
     internal static Written HandOver(string id, HandOverBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.HandOver(c, desk, id, body.To, seen, request.Deed(desk.Clock, "handed over")));
@@ -214,5 +238,7 @@ internal static class OrderEndpoints
         });
     }
 
-    private static bool Same(Ask a, Ask b) => a with { Sizes = b.Sizes, Placements = b.Placements } == b && a.Sizes.SequenceEqual(b.Sizes) && a.Placements.SequenceEqual(b.Placements);
+    private static bool Same(Ask a, Ask b) => a with { Lines = b.Lines } == b && a.Lines.Count == b.Lines.Count && a.Lines.Zip(b.Lines).All(l => Same(l.First, l.Second));
+
+    private static bool Same(AskLine a, AskLine b) => a with { Sizes = b.Sizes, Placements = b.Placements } == b && a.Sizes.SequenceEqual(b.Sizes) && a.Placements.SequenceEqual(b.Placements);
 }

@@ -14,6 +14,7 @@ internal sealed record RunEventBody(int PieceNo, int Attempt, int Pass, string S
 internal static class RunEndpoints
 {
     private const int LongestText = 64;
+    private const int MostPieces = 60 * SizeRun.MostPieces;
 
     public static void MapRuns(this IEndpointRouteBuilder api)
     {
@@ -40,15 +41,28 @@ internal static class RunEndpoints
             {
                 throw new RefusedException(409, "not-begun", $"Pressing of {c.Order.Code} has not begun.", "Begin the run first.");
             }
-            var passes = c.Frozen.Band.Decorations.Count;
             var pieces = c.Order.Ask.Pieces;
-            if (body.PieceNo > pieces || body.Pass > passes)
+            var passes = body.PieceNo > pieces ? 0 : PassesOf(c.RunLines, body.PieceNo);
+            if (body.Pass > passes)
             {
-                throw new RefusedException(400, "unknown-piece", $"Piece {body.PieceNo}, pass {body.Pass}: this run has {pieces} pieces and {passes} passes.", "Read the run again.", "pieceNo");
+                throw new RefusedException(400, "unknown-piece", $"Piece {body.PieceNo}, pass {body.Pass}: this run has {pieces} pieces, and that one {passes} passes.", "Read the run again.", "pieceNo");
             }
             RunStore.Add(connection, id, new RunEvent(eventId, request.Device(), body.PieceNo, body.Attempt, body.Pass, body.Size, body.Verdict, body.Reason, body.TakesBack, body.SecondsOnPiece), desk.Clock.Utc);
-            return RunFold.Of(c.Order.Ask.Sizes, passes, RunStore.Of(connection, id));
+            return RunFold.Of(c.RunLines, RunStore.Of(connection, id));
         });
+    }
+
+    private static int PassesOf(IReadOnlyList<RunLine> lines, int pieceNo)
+    {
+        foreach (var line in lines)
+        {
+            if (pieceNo <= line.Pieces)
+            {
+                return line.Passes;
+            }
+            pieceNo -= line.Pieces;
+        }
+        return 0;
     }
 
     private static IEnumerable<Problem> Problems(string eventId, RunEventBody body)
@@ -57,7 +71,7 @@ internal static class RunEndpoints
         {
             yield return new("bad-id", $"An event id of {eventId.Length} characters.", "eventId", $"Between 8 and {LongestText}, made by the device.");
         }
-        if (body.PieceNo is < 1 or > SizeRun.MostPieces || body.Attempt is < 1 or > 100 || body.Pass is < 1 or > 10)
+        if (body.PieceNo is < 1 or > MostPieces || body.Attempt is < 1 or > 100 || body.Pass is < 1 or > 10)
         {
             yield return new("range", $"Piece {body.PieceNo}, attempt {body.Attempt}, pass {body.Pass} cannot be.", "pieceNo", "Pieces, attempts and passes count from 1.");
         }

@@ -6,14 +6,16 @@ using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
+using Hepno.Core.Sending;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
+using Hepno.Web.Devices;
 
 namespace Hepno.Web.Endpoints;
 
 /// <summary>A customer as typed.</summary>
-internal sealed record CustomerBody(string Name, string Contact);
+internal sealed record CustomerBody(string Name, string Contact, string Address = "");
 
 /// <summary>Everything known of a customer.</summary>
 internal sealed record CustomerExport(Customer Customer, IReadOnlyList<OrderExport> Orders);
@@ -90,7 +92,10 @@ internal sealed record RecipeBody(string ProductId, string Revision, RecipeFabri
 /// <summary>The shop's numbers.</summary>
 internal sealed record NumbersBody(string ShopName, string Address, string Contact, FormatBody Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh, decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes,
     decimal FeeShare, decimal FeeFixed, decimal TaxShare, decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayBody> Week,
-    PolicyBody Retail, PolicyBody Wholesale, decimal LeastMarginShare, FeeBase FeeBase, InversionRule Inversion);
+    PolicyBody Retail, PolicyBody Wholesale, decimal LeastMarginShare, FeeBase FeeBase, InversionRule Inversion, IReadOnlyList<PackagingBody>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged);
+
+/// <summary>A mailer or box.</summary>
+internal sealed record PackagingBody(string Name, double MostTees, double MostGrams, double OwnGrams, decimal Price);
 
 /// <summary>A channel's price policy.</summary>
 internal sealed record PolicyBody(PolicyKind Kind, decimal MarginShare, decimal Multiple, MultipleBase Of, decimal PerHour)
@@ -109,7 +114,7 @@ internal static class ShopEndpoints
 {
     public static void MapShop(this IEndpointRouteBuilder api)
     {
-        Map(api, "customers", Aggregates.Customers, (string id, CustomerBody b) => new Customer(id, b.Name.Trim(), b.Contact.Trim()), Named);
+        Map(api, "customers", Aggregates.Customers, (string id, CustomerBody b) => new Customer(id, b.Name.Trim(), b.Contact.Trim(), b.Address.Trim()), Named);
         Map(api, "styles", Aggregates.Styles, (string id, StyleBody b) => new Style(id, b.Name.Trim(), b.Supplier.Trim(), b.Kind, [.. b.Fabric.Select(f => new FabricShare(f.Fibre, f.Percent))], b.WeightGsm, b.HeatCeilingF, b.UnitPrice, b.FreightPerOrder, b.LeadDays,
             [.. b.Colourways.Select(c => new Colourway(c.Id, c.Name, c.Hex, c.Class))], [.. b.Sizes.Select(s => new StyleSize(s.Name, s.Surcharge))], b.Retired), s => s.Problems());
         Map(api, "films", Aggregates.Films, (string id, FilmBody b) => new TransferPriceList(id, b.Supplier.Trim(), b.Product.Trim(), [.. b.Sizes.Select(s => new TransferSize(s.Name, s.WidthIn, s.HeightIn, [.. s.Breaks.Select(k => new PriceBreak(k.From, k.Price))]))], b.FreightPerOrder, b.LeadDays), l => l.Problems());
@@ -125,6 +130,7 @@ internal static class ShopEndpoints
         api.MapPost("/customers/{id}/erase", EraseCustomer).WithTags("customers").WithName("eraseCustomer");
         api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
         api.MapGet("/numbers", GetNumbers).WithTags("numbers").WithName("numbers");
+        api.MapGet("/carrier", () => SimulatedCarrier.Rates).WithTags("numbers").WithName("carrier").WithSummary("The carrier's zones and rates: a simulated carrier that ships with the program.");
         api.MapPut("/numbers", PutNumbers).WithTags("numbers").WithName("saveNumbers");
     }
 
@@ -169,7 +175,8 @@ internal static class ShopEndpoints
     {
         var n = new ShopNumbers(b.ShopName.Trim(), b.Address, b.Contact, new FigureFormat(b.Format.Sign, b.Format.SignAfter, b.Format.DecimalMark, b.Format.GroupMark, b.Format.MinorDigits, b.Format.DayFirst, b.Format.TwelveHours, b.Format.Metric, b.Format.Celsius), b.Paper, b.TimeZone, b.Wage, b.OverheadPerHour, b.TariffPerKwh,
             b.ConsumablesPerStart, b.PackingPerPiece, b.OrderMinutes, b.ArtworkMinutes, b.FeeShare, b.FeeFixed, b.TaxShare, b.MinimumCharge, b.RoundingStep, b.DepositShare, b.ValidityDays, b.SlowTenthShare, [.. b.Week.Select(d => new DayHours(d.Open, d.Close))],
-            b.Retail.ToCore(), b.Wholesale.ToCore(), b.LeastMarginShare, b.FeeBase, b.Inversion);
+            b.Retail.ToCore(), b.Wholesale.ToCore(), b.LeastMarginShare, b.FeeBase, b.Inversion,
+            b.Packagings is null ? null : [.. b.Packagings.Select(p => new Packaging(p.Name.Trim(), p.MostTees, p.MostGrams, p.OwnGrams, p.Price))], b.ParcelMinutes, b.SizePricing);
         RefusedException.IfAny(n.Problems().Concat(ShopClock.Knows(n.TimeZone) ? [] : [new Problem("unknown-zone", $"\"{n.TimeZone}\" is not a time zone.", "timeZone", "Write it like Europe/London.")]));
         return Save(desk, request, Aggregates.Numbers, "1", n);
     }
@@ -210,6 +217,10 @@ internal static class ShopEndpoints
         if (customer.Contact.Length > 500)
         {
             yield return new("too-long", $"A contact of {customer.Contact.Length} characters.", "contact", "At most 500.");
+        }
+        if (customer.Address.Length > 500)
+        {
+            yield return new("too-long", $"An address of {customer.Address.Length} characters.", "address", "At most 500.");
         }
     }
 }

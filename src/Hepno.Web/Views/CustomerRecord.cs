@@ -19,20 +19,17 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
         var book = desk.Book(connection);
         var f = book.Numbers.Format;
         var cases = OrderStore.OfCustomer(connection, id).Select(o => desk.Case(connection, o.Value.Id, book)).Reverse().ToList();
-        var held = cases.Select(c => (Case: c, Held: OrderViews.Held(c))).ToList();
+        var held = cases.Select(c => (Case: c, Held: OrderViews.HeldOf(c))).ToList();
         return new(customer.Value, customer.Version, [.. held.Select(h => Past(h.Case, h.Held, f, book.Numbers.TimeZone))],
-            Figure.Sum("earned", "Earned", [.. held.Where(h => h.Held is not null).Select(h => h.Held!.Earned with { Code = h.Case.Order.Id, Label = h.Case.Order.Code })]));
+            Figure.Sum("earned", "Earned", [.. held.Where(h => h.Held is not null).Select(h => h.Held!.Value.Earned with { Code = h.Case.Order.Id, Label = h.Case.Order.Code })]));
     }
 
-    private static PastOrder Past(OrderCase c, Core.Learning.Held? held, FigureFormat f, string zone)
+    private static PastOrder Past(OrderCase c, (IReadOnlyList<LineHeld> Lines, Figure Earned, decimal RecordedAnHour, decimal PlannedAnHour)? held, FigureFormat f, string zone)
     {
-        var style = c.InHand?.Style ?? c.Frozen?.Style;
-        var colour = c.InHand?.Colourway ?? c.Frozen?.Colourway;
-        var what = style is null || colour is null ? $"{c.Order.Ask.Pieces} pieces" : $"{c.Order.Ask.Pieces} {Deeds.MakeQuote.Garment(style, colour, c.Order.Ask.Pieces)}";
-        var where = c.Order.Ask.Placements.Count == 0 ? "" : string.Join(", ", c.Order.Ask.Placements.Select(p => Places.Find(p.Place)!.Name.ToLowerInvariant()));
+        var where = string.Join(", ", c.Order.Ask.Lines.SelectMany(l => l.Placements).Select(p => Places.Find(p.Place)!.Name.ToLowerInvariant()).Distinct());
         var at = c.Order.Facts.HandOver?.At ?? c.Order.CreatedAt;
-        return new(c.Order.Id, c.Order.Code, Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(at, zone)), f), what, where, c.Standing.Station, c.Frozen is null ? "" : Shown.Money(c.Frozen.Total, f),
-            held is null ? "" : Shown.Money(held.Earned.Value, f), held is null ? "" : Shown.AnHour(held.RecordedAnHour.Value, f));
+        return new(c.Order.Id, c.Order.Code, Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(at, zone)), f), c.What, where, c.Standing.Station, c.Frozen is null ? "" : Shown.Money(c.Frozen.Total, f),
+            held is null ? "" : Shown.Money(held.Value.Earned.Value, f), held is null ? "" : Shown.AnHour(held.Value.RecordedAnHour, f));
     }
 }
 

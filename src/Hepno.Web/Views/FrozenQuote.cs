@@ -1,24 +1,43 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
+using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Sending;
 using Hepno.Formats;
 
 namespace Hepno.Web.Views;
 
-/// <summary>A quote as it was sent: every figure and text and the inputs they follow from. Never computed again.</summary>
-/// <param name="Ask">The ask as quoted.</param>
+/// <summary>One line of a sent quote.</summary>
+/// <param name="LineId">Which line of the ask.</param>
 /// <param name="Style">The blank as it was.</param>
 /// <param name="Colourway">Its colour.</param>
 /// <param name="Band">The method's figures.</param>
+/// <param name="PressingSeconds">Hands at the press for one start, s.</param>
+/// <param name="Goods">What the line comes to, as printed: the sum of its printed amounts.</param>
+public sealed record FrozenLine(string LineId, Style Style, Colourway Colourway, Band Band, double PressingSeconds, decimal Goods);
+
+/// <summary>A quote as it was sent: every figure and text and the inputs they follow from. Never computed again.</summary>
+/// <param name="Ask">The ask as quoted.</param>
+/// <param name="Lines">Its lines.</param>
 /// <param name="Numbers">The shop's numbers as they were.</param>
 /// <param name="Document">The document's words.</param>
-/// <param name="Goods">Price × pieces.</param>
-/// <param name="Tax">Tax on it.</param>
-/// <param name="Total">Both.</param>
+/// <param name="Goods">Sum of the lines.</param>
+/// <param name="Postage">Charged beside the goods; 0 when collected or in the price.</param>
+/// <param name="Tax">Tax on the goods.</param>
+/// <param name="Total">Goods, postage and tax.</param>
 /// <param name="Deposit">Asked before work begins.</param>
 /// <param name="ReadyAt">Promised, wall clock.</param>
 /// <param name="ValidUntil">Last day it stands.</param>
-/// <param name="PressingSeconds">Hands at the press for one start, s.</param>
 /// <param name="CoreVersion">The program that made it.</param>
-public sealed record FrozenQuote(Ask Ask, Style Style, Colourway Colourway, Band Band, ShopNumbers Numbers, QuoteDocument Document, decimal Goods, decimal Tax, decimal Total, decimal Deposit, DateTime? ReadyAt, DateOnly ValidUntil, double PressingSeconds, string CoreVersion);
+/// <param name="Packed">How it is packed and sent, or null when it is collected.</param>
+public sealed record FrozenQuote(Ask Ask, IReadOnlyList<FrozenLine> Lines, ShopNumbers Numbers, QuoteDocument Document, decimal Goods, decimal Postage, decimal Tax, decimal Total, decimal Deposit, DateTime? ReadyAt, DateOnly ValidUntil, string CoreVersion, PackingWay? Packed = null)
+{
+    /// <summary>What was asked of a line.</summary>
+    public AskLine AskOf(FrozenLine line) => Ask.Lines.First(l => l.Id == line.LineId);
+
+    /// <summary>A line as its method sees it, with the rest of its order.</summary>
+    public AskInHand InHand(FrozenLine line) => Alone(line) with { Others = [.. Lines.Where(l => l != line).Select(Alone)], Shipping = Ask.Shipping };
+
+    private AskInHand Alone(FrozenLine line) => new(line.Style, line.Colourway, AskOf(line).Sizes, AskOf(line).Placements, Ask.Channel);
+}

@@ -18,13 +18,20 @@ namespace Hepno.Web.Views;
 /// <param name="Ask">What is asked.</param>
 /// <param name="Facts">What has happened.</param>
 /// <param name="Customer">Who, or null.</param>
-/// <param name="Style">Which garment, or null.</param>
-/// <param name="Colourway">Its colour, or null.</param>
-/// <param name="Problems">What in the ask blocks comparing.</param>
+/// <param name="Lines">Its lines with garment and colour, in the order of the ask.</param>
 /// <param name="Slip">The slip.</param>
 /// <param name="QuoteSent">When the standing quote was sent (UTC), or null.</param>
 /// <param name="Deposit">Deposit the quote asks for.</param>
-public sealed record OrderView(string Id, long Version, string Code, Station Station, Ask Ask, OrderFacts Facts, Customer? Customer, Style? Style, Colourway? Colourway, IReadOnlyList<Problem> Problems, SlipView Slip, DateTime? QuoteSent, decimal Deposit);
+public sealed record OrderView(string Id, long Version, string Code, Station Station, Ask Ask, OrderFacts Facts, Customer? Customer, IReadOnlyList<OrderLineView> Lines, SlipView Slip, DateTime? QuoteSent, decimal Deposit);
+
+/// <summary>A line of an order as the screens need it.</summary>
+/// <param name="Id">Which line of the ask.</param>
+/// <param name="What">Pieces and garment, in words.</param>
+/// <param name="Style">Which garment, or null.</param>
+/// <param name="Colourway">Its colour, or null.</param>
+/// <param name="Problems">What in it blocks comparing.</param>
+/// <param name="MethodId">The method chosen, or null.</param>
+public sealed record OrderLineView(string Id, string What, Style? Style, Colourway? Colourway, IReadOnlyList<Problem> Problems, string? MethodId);
 
 /// <summary>An order found.</summary>
 public sealed record Found(string Id, string Code, string Customer, int Pieces, string Due, Station Station);
@@ -44,7 +51,10 @@ public sealed record SizeRunView(IReadOnlyList<SizeCount> Sizes, int Pieces);
 public sealed record QuoteView(DateTime? Sent, FrozenQuote Quote, IReadOnlyList<MarginNote> Notes);
 
 /// <summary>A note beside the quote, for the owner alone.</summary>
-public sealed record MarginNote(string Title, string Text);
+/// <param name="Title">The figure or word it is about.</param>
+/// <param name="Text">What it means.</param>
+/// <param name="LineId">The line it is of; empty when it is of the whole order.</param>
+public sealed record MarginNote(string Title, string Text, string LineId = "");
 
 /// <summary>A pass of the run: one decoration on every piece.</summary>
 /// <param name="Pass">From 1.</param>
@@ -67,18 +77,25 @@ public sealed record RunPassView(int Pass, string Place, string Size, string Tem
 /// <param name="OrderId">Order.</param>
 /// <param name="Code">Number.</param>
 /// <param name="Customer">Who.</param>
-/// <param name="Press">Which press.</param>
-/// <param name="PressCautions">The maker's warnings.</param>
 /// <param name="Ends">When it is planned to end; empty when not planned.</param>
 /// <param name="Pieces">Pieces wanted.</param>
 /// <param name="Started">True once pressing began.</param>
-/// <param name="Passes">Decorations in the order of pressing.</param>
+/// <param name="Lines">Lines in the order of pressing, each with its passes.</param>
 /// <param name="Reasons">Reasons a piece may be spoiled for, keys 1 to 9.</param>
 /// <param name="State">Events, folded.</param>
-public sealed record RunView(string OrderId, string Code, string Customer, string Press, string PressCautions, string Ends, int Pieces, bool Started, IReadOnlyList<RunPassView> Passes, IReadOnlyList<string> Reasons, RunState State);
+public sealed record RunView(string OrderId, string Code, string Customer, string Ends, int Pieces, bool Started, IReadOnlyList<RunLineView> Lines, IReadOnlyList<string> Reasons, RunState State);
+
+/// <summary>A line of a run.</summary>
+/// <param name="LineId">Which line.</param>
+/// <param name="What">Pieces and garment.</param>
+/// <param name="Press">Which press.</param>
+/// <param name="PressCautions">The maker's warnings.</param>
+/// <param name="Passes">Decorations in the order of pressing.</param>
+public sealed record RunLineView(string LineId, string What, string Press, string PressCautions, IReadOnlyList<RunPassView> Passes);
 
 /// <summary>A batch drawn on a press day.</summary>
 /// <param name="OrderId">Order.</param>
+/// <param name="LineId">Line of it.</param>
 /// <param name="Code">Number.</param>
 /// <param name="Customer">Who.</param>
 /// <param name="What">Garments, in words.</param>
@@ -93,7 +110,7 @@ public sealed record RunView(string OrderId, string Code, string Customer, strin
 /// <param name="LateMinutes">Late as planned.</param>
 /// <param name="Why">Why; may be empty.</param>
 /// <param name="Running">True when begun.</param>
-public sealed record BatchView(string OrderId, string Code, string Customer, string What, int Pieces, double TemperatureF, string Temperature, DateTime HeatFrom, DateTime Start, DateTime End, DateTime CoolUntil, DateTime? DueAt, double LateMinutes, string Why, bool Running);
+public sealed record BatchView(string OrderId, string LineId, string Code, string Customer, string What, int Pieces, double TemperatureF, string Temperature, DateTime HeatFrom, DateTime Start, DateTime End, DateTime CoolUntil, DateTime? DueAt, double LateMinutes, string Why, bool Running);
 
 /// <summary>One press on one day.</summary>
 public sealed record PressLaneView(string PressId, string Name, string Kind, double HottestF, IReadOnlyList<BatchView> Batches, IReadOnlyList<HeatPoint> Heat);
@@ -119,7 +136,7 @@ public sealed record TrayView(string OrderId, string Code, string What, double M
 /// <param name="HeatChanges">Changes of heat.</param>
 /// <param name="LateCount">Orders late as planned.</param>
 /// <param name="Promise">The order in hand: its promise with its chain, or null.</param>
-public sealed record PressDayView(DateOnly Day, string Title, DateTime? Open, DateTime? Close, DateTime Now, IReadOnlyList<PressLaneView> Lanes, IReadOnlyList<TrayView> Tray, double PressingMinutes, int HeatChanges, int LateCount, PlacedWork? Promise);
+public sealed record PressDayView(DateOnly Day, string Title, DateTime? Open, DateTime? Close, DateTime Now, IReadOnlyList<PressLaneView> Lanes, IReadOnlyList<TrayView> Tray, double PressingMinutes, int HeatChanges, int LateCount, PlacedOrder? Promise);
 
 /// <summary>One order waiting at Gather, as a lane.</summary>
 /// <param name="OrderId">Order.</param>
@@ -145,19 +162,27 @@ public sealed record GatherThread(string Id, string Text, string Kind, DateTime?
 public sealed record GatherView(DateTime Now, IReadOnlyList<DateTime> Days, IReadOnlyList<GatherLane> Lanes);
 
 /// <summary>What an order came to against its quote.</summary>
-/// <param name="Held">Both sides.</param>
-/// <param name="Price">Price a piece.</param>
+/// <param name="Lines">Both sides, line by line.</param>
+/// <param name="Earned">Profit of the whole order.</param>
 /// <param name="Sentence">The result in one sentence.</param>
-public sealed record LearnView(Core.Learning.Held Held, decimal Price, string Sentence);
+public sealed record LearnView(IReadOnlyList<LineHeld> Lines, Figure Earned, string Sentence);
 
-/// <summary>What to buy for an order, as drawn on Lay out.</summary>
+/// <summary>What a line came to against its quote.</summary>
+/// <param name="LineId">Which line.</param>
+/// <param name="What">Pieces and garment.</param>
+/// <param name="Held">Both sides.</param>
+/// <param name="Price">Price a piece, dearer sizes averaged in.</param>
+public sealed record LineHeld(string LineId, string What, Core.Learning.Held Held, decimal Price);
+
+/// <summary>What to buy for a line, as drawn on Lay out.</summary>
+/// <param name="LineId">Which line.</param>
 /// <param name="Band">The method's figures.</param>
 /// <param name="Sentence">What is laid out, in one sentence.</param>
 /// <param name="Blanks">Blanks bought.</param>
 /// <param name="BlankCost">What they cost, freight included.</param>
 /// <param name="Prints">What the prints cost in all, bought or from the shop's own rolls.</param>
 /// <param name="Spares">What the bought spares and the missing ones mean, in words.</param>
-public sealed record LayoutView(Band Band, string Sentence, IReadOnlyList<SizeCount> Blanks, Figure BlankCost, Figure Prints, string Spares);
+public sealed record LayoutView(string LineId, Band Band, string Sentence, IReadOnlyList<SizeCount> Blanks, Figure BlankCost, Figure Prints, string Spares);
 
 /// <summary>What an undo did.</summary>
 /// <param name="Said">In words.</param>

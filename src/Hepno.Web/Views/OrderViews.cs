@@ -4,9 +4,11 @@ using Hepno.Core.Learning;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
+using Hepno.Core.Runs;
 using Hepno.Core.Stock;
 using Hepno.Web.Deeds;
 using Microsoft.Data.Sqlite;
@@ -22,37 +24,36 @@ internal static class OrderViews
         var c = desk.Case(connection, id, book);
         var open = desk.Open(connection, book);
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
-        var band = Band(desk, c, book, open);
-        var placed = c.Standing.Station is Station.Gather or Station.Press ? Desk.Floor(open, book, wall).Placed.FirstOrDefault(p => p.Work.OrderId == id) : null;
-        var style = c.Frozen?.Style ?? book.Styles.FirstOrDefault(s => s.Id == c.Order.Ask.StyleId);
-        return new(id, c.Version, c.Order.Code, c.Standing.Station, c.Order.Ask, c.Order.Facts, c.Customer, style, style?.Colourways.FirstOrDefault(x => x.Id == c.Order.Ask.ColourwayId), c.AskProblems,
-            SlipView.Of(c, band, book, wall, placed), c.Quote?.SentAt, c.Frozen?.Deposit ?? 0);
+        var placed = c.Standing.Station is Station.Gather or Station.Press ? PlacedOrder.Of(Desk.Floor(open, book, wall).Placed, id) : null;
+        return new(id, c.Version, c.Order.Code, c.Standing.Station, c.Order.Ask, c.Order.Facts, c.Customer, [.. c.Lines.Select(l => new OrderLineView(l.Asked.Id, l.What, l.Style, l.Colourway, l.Problems, l.Decision?.MethodId))],
+            SlipView.Of(c, [.. c.Lines.Select(l => Band(desk, c, l, book, open))], book, wall, placed), c.Quote?.SentAt, c.Frozen?.Deposit ?? 0);
     }
 
-    /// <summary>The figures the order stands on: as quoted, else of the chosen method, else of the best.</summary>
-    public static Band? Band(Desk desk, OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open)
+    /// <summary>The figures a line stands on: as quoted, else of the chosen method, else of the best.</summary>
+    public static Band? Band(Desk desk, OrderCase c, LineCase line, ShopBook book, IReadOnlyList<OrderCase> open)
     {
-        if (c.Frozen is not null)
+        if (line.Frozen is not null)
         {
-            return c.Frozen.Band;
+            return line.Frozen.Band;
         }
-        var comparison = desk.Compare(c, null, book, open);
-        return c.Order.Facts.Decision is { } decision ? comparison?.Bands.FirstOrDefault(b => b.MethodId == decision.MethodId) : comparison?.Bands.Count > 0 ? comparison.Bands[0] : null;
+        var comparison = desk.Compare(c, line, null, book, open, curve: false);
+        return line.Decision is { } decision ? comparison?.Bands.FirstOrDefault(b => b.MethodId == decision.MethodId) : comparison?.Bands.Count > 0 ? comparison.Bands[0] : null;
     }
 
-    public static LayoutView Layout(SqliteConnection connection, Desk desk, string id)
+    public static LayoutView Layout(SqliteConnection connection, Desk desk, string id, string? lineId)
     {
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
-        var band = c.Order.Facts.Decision is null && c.Frozen is null ? null : Band(desk, c, book, desk.Open(connection, book));
+        var line = c.Line(lineId);
+        var band = line.Decision is null && line.Frozen is null ? null : Band(desk, c, line, book, desk.Open(connection, book));
         if (band is null)
         {
-            throw new RefusedException(409, "no-method", $"Nothing to lay out: {c.Order.Code} has no method yet.", "Choose one under Compare.");
+            throw new RefusedException(409, "no-method", $"Nothing to lay out: {(c.Lines.Count == 1 ? c.Order.Code : line.What)} has no method yet.", "Choose one under Compare.");
         }
         var f = book.Numbers.Format;
-        var sizes = c.Order.Ask.Sizes;
-        var style = c.Frozen?.Style ?? c.InHand!.Style;
-        var landed = LandedBlank.Of(style, sizes);
+        var sizes = line.Asked.Sizes;
+        var style = line.Style!;
+        var landed = LandedBlank.Of(style, sizes, (line.Frozen is null ? line.InHand! : c.Frozen!.InHand(line.Frozen)).PiecesOfSupplier);
         var failure = 1 - band.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
         var needs = sizes.Select(s => new SpareNeed(s.Pieces, style.UnitPrice + (style.Sizes.FirstOrDefault(z => z.Name == s.Size)?.Surcharge ?? 0))).ToList();
         var spares = Overage.Cheapest(needs, failure, 0.95);
@@ -61,7 +62,7 @@ internal static class OrderViews
         var spoken = $"No spare blanks: {Shown.Number(none * 100, 0, f)} times in 100 all come out. " + (spares.Sum() == 0 ? "That is enough." :
             $"{string.Join(", ", sizes.Zip(spares).Where(p => p.Second > 0).Select(p => $"{p.First.Size} {p.Second}"))} more, {Shown.Money(cost, f)}, would make it 95.");
         var sentence = $"{string.Join(" and ", band.Decorations.Select(d => $"{d.Bought} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}"))}: {band.Made}";
-        return new(band, sentence, sizes, Figure.Of("blanks", "Blanks", landed.Value * SizeRun.Total(sizes), "landed blank × pieces", landed, Figure.Input("pieces", "Pieces", SizeRun.Total(sizes), FigureUnit.Count, "the ask")),
+        return new(line.Asked.Id, band, sentence, sizes, Figure.Of("blanks", "Blanks", landed.Value * SizeRun.Total(sizes), "landed blank × pieces", landed, Figure.Input("pieces", "Pieces", SizeRun.Total(sizes), FigureUnit.Count, "the ask")),
             Figure.Sum("prints", "Prints", [.. band.Decorations.SelectMany(d => d.Purchases).Select(p => p.Cost)]), spoken);
     }
 
@@ -73,8 +74,7 @@ internal static class OrderViews
         {
             return new(ShopClock.Wall(c.Quote!.SentAt, book.Numbers.TimeZone), c.Frozen, Notes(c.Frozen));
         }
-        var comparison = desk.Compare(c, null, book, desk.Open(connection, book)) ?? throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "There is no press on the Floor." : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.", "Finish that first.");
-        var preview = MakeQuote.Of(c, comparison, book, desk.Clock.Wall(book.Numbers.TimeZone));
+        var preview = MakeQuote.Of(c, desk.Chosen(c, book, desk.Open(connection, book)), book, desk.Clock.Wall(book.Numbers.TimeZone));
         return new(null, preview, Notes(preview));
     }
 
@@ -88,10 +88,13 @@ internal static class OrderViews
         }
         var f = book.Numbers.Format;
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
-        var placed = Desk.Floor(desk.Open(connection, book), book, wall).Placed.FirstOrDefault(p => p.Work.OrderId == id);
-        var press = book.Presses.FirstOrDefault(p => p.Id == placed?.PressId) ?? (book.Presses.Count > 0 ? book.Presses[0] : null);
-        var passes = c.Frozen.Band.Decorations.Select((d, i) => Pass(d, i, c.Frozen.Style, press, f)).ToList();
-        return new(id, c.Order.Code, c.Customer?.Name ?? "", press?.Name ?? "", press?.Cautions ?? "", placed is { Parts.Count: > 0 } ? Shown.Clock(TimeOnly.FromDateTime(placed.Parts[^1].End), f) : "", c.Order.Ask.Pieces, c.Order.Facts.RunStartedAt is not null, passes, Core.Runs.RunEvent.Reasons, c.Run!);
+        var placed = PlacedOrder.Of(Desk.Floor(desk.Open(connection, book), book, wall).Placed, id);
+        var lines = c.Frozen.Lines.Select(l =>
+        {
+            var press = book.Presses.FirstOrDefault(p => p.Id == placed?.Lines.FirstOrDefault(x => x.Work.LineId == l.LineId)?.PressId) ?? (book.Presses.Count > 0 ? book.Presses[0] : null);
+            return new RunLineView(l.LineId, c.Line(l.LineId).What, press?.Name ?? "", press?.Cautions ?? "", [.. l.Band.Decorations.Select((d, i) => Pass(d, i, l.Style, press, f))]);
+        }).ToList();
+        return new(id, c.Order.Code, c.Customer?.Name ?? "", placed?.End is { } end ? Shown.Clock(TimeOnly.FromDateTime(end), f) : "", c.Order.Ask.Pieces, c.Order.Facts.RunStartedAt is not null, lines, Core.Runs.RunEvent.Reasons, c.Run!);
     }
 
     public static LearnView Learned(SqliteConnection connection, Desk desk, string id)
@@ -102,13 +105,29 @@ internal static class OrderViews
             throw new RefusedException(409, "not-there", $"{c.Order.Code} is not handed over yet.", "Learning begins when the pieces are with the customer.");
         }
         var f = c.Frozen.Numbers.Format;
-        var held = Held(c)!;
-        return new(held, c.Frozen.Band.Outcome.Price, $"{c.Order.Code} made {Shown.AnHour(held.RecordedAnHour.Value, f)} an hour. The quote said {Shown.AnHour(held.PlannedAnHour.Value, f)}.");
+        var (lines, earned, recorded, planned) = HeldOf(c)!.Value;
+        return new(lines, earned, $"{c.Order.Code} made {Shown.AnHour(recorded, f)} an hour. The quote said {Shown.AnHour(planned, f)}.");
     }
 
-    /// <summary>What an order came to; null before it is handed over.</summary>
-    public static Held? Held(OrderCase c) => c.Frozen is null || c.Run is null || c.Order.Facts.HandOver is null ? null
-        : QuotedAgainstReal.Of(c.Frozen.Band, c.Order.Ask.Pieces, c.Run, c.Events, c.Frozen.Numbers, c.Frozen.PressingSeconds);
+    /// <summary>What an order came to, with what an hour of hands earned and should have; null before it is handed over.</summary>
+    public static (IReadOnlyList<LineHeld> Lines, Figure Earned, decimal RecordedAnHour, decimal PlannedAnHour)? HeldOf(OrderCase c)
+    {
+        if (c.Frozen is null || c.Run is null || c.Order.Facts.HandOver is null)
+        {
+            return null;
+        }
+        var lines = c.Frozen.Lines.Select(l =>
+        {
+            var pieces = c.Frozen.AskOf(l).Pieces;
+            var outcome = l.Band.Outcome;
+            return new LineHeld(l.LineId, c.Line(l.LineId).What, QuotedAgainstReal.Of(l.Band, pieces, RunFold.OfLine(c.RunLines, l.LineId, c.Events), c.Frozen.Numbers, l.PressingSeconds), outcome.Price + outcome.Surcharges);
+        }).ToList();
+        var earned = Figure.Sum("earned", "Earned", [.. lines.Select(l => l.Held.Earned with { Label = l.What })]);
+        var hours = (decimal)lines.Sum(l => l.Held.HandsSeconds) / 3600;
+        var plannedHours = c.Frozen.Lines.Sum(l => l.Band.Hands.Value * c.Frozen.AskOf(l).Pieces) / 3600;
+        var plannedProfit = c.Frozen.Lines.Sum(l => l.Band.Outcome.Profit.Value * c.Frozen.AskOf(l).Pieces);
+        return (lines, lines.Count == 1 ? lines[0].Held.Earned : earned, hours == 0 ? 0 : earned.Value / hours, plannedHours == 0 ? 0 : plannedProfit / plannedHours);
+    }
 
     private static RunPassView Pass(DecorationPlan d, int index, Core.Blanks.Style style, Press? press, FigureFormat f)
     {
@@ -121,26 +140,49 @@ internal static class OrderViews
     private static List<MarginNote> Notes(FrozenQuote q)
     {
         var f = q.Numbers.Format;
-        var b = q.Band;
-        List<MarginNote> notes = [new(Shown.AnHour(b.Outcome.ProfitAnHour.Value, f), $"an hour at this price; {Shown.AnHour(b.Outcome.TakeHomeAnHour.Value, f)} with your own wage."), new(Shown.Money(b.CostShown, f), $"cost a piece; {Shown.Money(b.CostLow, f)} if nothing is spoiled, {Shown.Money(b.CostHigh, f)} at six in a hundred.")];
-        var extended = q.Style.Sizes.Where(s => s.Surcharge > 0 && q.Ask.Sizes.Any(a => a.Size == s.Name)).ToList();
+        var notes = new List<MarginNote>();
+        if (q.Lines.Count > 1)
+        {
+            var profit = q.Lines.Sum(l => l.Band.Outcome.Profit.Value * q.AskOf(l).Pieces);
+            var hours = q.Lines.Sum(l => l.Band.Hands.Value * q.AskOf(l).Pieces) / 3600;
+            notes.Add(new(Shown.AnHour(hours == 0 ? 0 : profit / hours, f), $"an hour over all lines; {Shown.Money(profit, f)} in all."));
+        }
+        if (q.Packed is { } way)
+        {
+            notes.Add(new($"{way.Parcels} × {way.Packaging.Name.ToLowerInvariant()}", $"{Shown.Money(way.Material.Value, f)} and {Shown.Money(way.Postage.Value, f)} postage, {way.GramsEach / 1000:0.0} kg each{(q.Postage == 0 ? "; carried in the price" : "")}."));
+        }
+        foreach (var line in q.Lines)
+        {
+            notes.AddRange(Notes(q, line, f).Select(n => n with { LineId = line.LineId }));
+        }
+        return notes;
+    }
+
+    private static IEnumerable<MarginNote> Notes(FrozenQuote q, FrozenLine line, FigureFormat f)
+    {
+        var b = line.Band;
+        yield return new(Shown.AnHour(b.Outcome.ProfitAnHour.Value, f), $"an hour at this price; {Shown.AnHour(b.Outcome.TakeHomeAnHour.Value, f)} with your own wage.");
+        yield return new(Shown.Money(b.CostShown, f), $"cost a piece; {Shown.Money(b.CostLow, f)} if nothing is spoiled, {Shown.Money(b.CostHigh, f)} at six in a hundred.");
+        var extended = line.Style.Sizes.Where(s => s.Surcharge > 0 && q.AskOf(line).Sizes.Any(a => a.Size == s.Name)).ToList();
         if (extended.Count > 0)
         {
-            notes.Add(new(string.Join(", ", extended.Select(s => s.Name)), $"blanks cost up to {Shown.Money(extended.Max(s => s.Surcharge), f)} more; carried in the {Shown.Money(b.Outcome.Price, f)}."));
+            yield return new(string.Join(", ", extended.Select(s => s.Name)), $"blanks cost up to {Shown.Money(extended.Max(s => s.Surcharge), f)} more; {(b.Surcharges is { Count: > 0 } ? "charged on top" : $"carried in the {Shown.Money(b.Outcome.Price, f)}")}.");
         }
         if (b.Cliff is { } cliff)
         {
-            notes.Add(new($"{cliff.Pieces} cost less", $"{Shown.Money(cliff.Total, f)} in all, {Shown.Money(cliff.Saves, f)} less than {q.Ask.Pieces}: a price break. {(q.Numbers.Inversion == InversionRule.OfferLarger ? "Offer them." : "Charged no dearer.")}"));
+            yield return new($"{cliff.Pieces} cost less", $"{Shown.Money(cliff.Total, f)} in all, {Shown.Money(cliff.Saves, f)} less than {q.AskOf(line).Pieces}: a price break. {(q.Numbers.Inversion == InversionRule.OfferLarger ? "Offer them." : "Charged no dearer.")}");
         }
         if (b.OverMark > 0)
         {
-            notes.Add(new($"{Shown.Money(b.OverMark, f)} over", "their mark a piece."));
+            yield return new($"{Shown.Money(b.OverMark, f)} over", "their mark a piece.");
         }
         if (b.LateMinutes > 0)
         {
-            notes.Add(new("Late", $"ready {Shown.Duration(b.LateMinutes * 60)} after they want it."));
+            yield return new("Late", $"ready {Shown.Duration(b.LateMinutes * 60)} after they want it.");
         }
-        notes.AddRange(b.Verdict.Reasons.Select(r => new MarginNote("With care", $"{r.Sentence}: {r.WouldWork}.")));
-        return notes;
+        foreach (var r in b.Verdict.Reasons)
+        {
+            yield return new("With care", $"{r.Sentence}: {r.WouldWork}.");
+        }
     }
 }

@@ -2,7 +2,6 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
-using Hepno.Web.Deeds;
 
 namespace Hepno.Web.Views;
 
@@ -27,7 +26,7 @@ internal static class PressDays
         var tray = open.Where(c => c.Standing.Station is Station.Gather or Station.Press && !shown.Contains(c.Order.Id)).Select(c => Tray(c, floor, f)).ToList();
         var all = lanes.SelectMany(l => l.Batches).ToList();
         var changes = lanes.Sum(l => Enumerable.Range(1, Math.Max(0, l.Batches.Count - 1)).Count(i => l.Batches[i].TemperatureF != l.Batches[i - 1].TemperatureF));
-        return new(day, Shown.Day(day, f), hours?.Open, hours?.Close, floor.Now, lanes, tray, all.Sum(b => (b.End - b.Start).TotalMinutes), changes, floor.Placed.Count(p => p.LateMinutes > 0), floor.Placed.FirstOrDefault(p => p.Work.OrderId == inHand && p.Parts.Count > 0));
+        return new(day, Shown.Day(day, f), hours?.Open, hours?.Close, floor.Now, lanes, tray, all.Sum(b => (b.End - b.Start).TotalMinutes), changes, floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).Distinct().Count(), inHand is null ? null : PlacedOrder.Of(floor.Placed, inHand) is { HasPlace: true } mine ? mine : null);
     }
 
     public static GatherView Gather(IReadOnlyList<OrderCase> open, FloorPlan floor, ShopBook book)
@@ -44,8 +43,6 @@ internal static class PressDays
         return new(floor.Now, days, lanes);
     }
 
-    public static string What(OrderCase c) => $"{c.Order.Ask.Pieces} {MakeQuote.Garment(c.Frozen!.Style, c.Frozen.Colourway, c.Order.Ask.Pieces)}";
-
     private static GatherLane Lane(OrderCase c, FloorPlan floor, ShopBook book)
     {
         var f = book.Numbers.Format;
@@ -56,29 +53,33 @@ internal static class PressDays
             threads.Add(new("deposit", facts.Deposit is { } paid ? paid.OverrideReason is { } why ? $"without deposit: {why}" : $"deposit {Shown.Money(paid.Amount, f)}" : $"deposit, {Shown.Money(c.Frozen.Deposit, f)}", "person", null, facts.Deposit is not null));
         }
         threads.AddRange(facts.Items.Select(i => new GatherThread(i.Id, i.Text, i.Kind == GatherKind.Buy ? "buy" : "prepare", i.Expected, i.DoneAt is not null)));
-        var placed = floor.Placed.FirstOrDefault(p => p.Work.OrderId == c.Order.Id);
-        var start = placed is { Parts.Count: > 0 } ? placed.Parts[0].Start : (DateTime?)null;
+        var placed = PlacedOrder.Of(floor.Placed, c.Order.Id);
+        var start = placed?.Start;
         var late = placed is { LateMinutes: > 0 };
         var spare = late ? $"{Shown.Duration(placed!.LateMinutes * 60)} late: {placed.Why}"
-            : placed?.Work.DueAt is { } due ? $"spare {Shown.Duration((due - placed.ReadyAt).TotalSeconds)}"
+            : placed is not null && c.Order.Ask.DueAt is { } due ? $"spare {Shown.Duration((due - placed.ReadyAt).TotalSeconds)}"
             : facts.Approval is null ? "not planned before their yes" : "";
-        return new(c.Order.Id, c.Order.Code, c.Customer?.Name ?? "", What(c), threads, start, c.Frozen.ReadyAt, late, spare);
+        return new(c.Order.Id, c.Order.Code, c.Customer?.Name ?? "", c.What, threads, start, c.Frozen.ReadyAt, late, spare);
     }
 
-    private static BatchView Batch(PlacedWork p, PressPart part, OrderCase c, FigureFormat f) => new(p.Work.OrderId, p.Work.Code, c.Customer?.Name ?? "", What(c), part.Pieces, p.Work.TemperatureF, Shown.Temperature(p.Work.TemperatureF, f),
-        part.HeatFrom, part.Start, part.End, part.End.AddSeconds(c.Frozen!.Band.Decorations.Max(d => d.Recipe.PeelAfterSeconds)), p.Work.DueAt, p.LateMinutes, p.Why, p.Work.StartedAt is not null);
+    private static BatchView Batch(PlacedWork p, PressPart part, OrderCase c, FigureFormat f)
+    {
+        var line = c.Line(p.Work.LineId);
+        return new(p.Work.OrderId, p.Work.LineId, p.Work.Code, c.Customer?.Name ?? "", line.What, part.Pieces, p.Work.TemperatureF, Shown.Temperature(p.Work.TemperatureF, f),
+            part.HeatFrom, part.Start, part.End, part.End.AddSeconds(line.Frozen!.Band.Decorations.Max(d => d.Recipe.PeelAfterSeconds)), p.Work.DueAt, p.LateMinutes, p.Why, p.Work.StartedAt is not null);
+    }
 
     private static TrayView Tray(OrderCase c, FloorPlan floor, FigureFormat f)
     {
-        var placed = floor.Placed.FirstOrDefault(p => p.Work.OrderId == c.Order.Id);
-        var minutes = placed is null ? c.Frozen!.PressingSeconds * c.Order.Ask.Pieces / 60 : placed.Work.Pieces * placed.Work.MinutesPerPiece;
+        var placed = PlacedOrder.Of(floor.Placed, c.Order.Id);
+        var minutes = placed is null ? c.Frozen!.Lines.Sum(l => l.PressingSeconds * c.Frozen.AskOf(l).Pieces) / 60 : placed.Lines.Sum(l => l.Work.Pieces * l.Work.MinutesPerPiece);
         var note = placed switch
         {
             null => $"waits: {c.Standing.Missing[0].Text.ToLowerInvariant()}",
-            { Parts.Count: 0 } => placed.Why,
-            { LateMinutes: > 0 } => $"{Shown.Moment(placed.Parts[0].Start, f)}, {Shown.Duration(placed.LateMinutes * 60)} late: {placed.Why}",
-            _ => $"{Shown.Moment(placed.Parts[0].Start, f)}, ready {Shown.Moment(placed.ReadyAt, f)}",
+            { HasPlace: false } => placed.Why,
+            { LateMinutes: > 0 } => $"{Shown.Moment(placed.Start!.Value, f)}, {Shown.Duration(placed.LateMinutes * 60)} late: {placed.Why}",
+            _ => $"{Shown.Moment(placed.Start!.Value, f)}, ready {Shown.Moment(placed.ReadyAt, f)}",
         };
-        return new(c.Order.Id, c.Order.Code, What(c), minutes, note, placed is { LateMinutes: > 0 } or { Parts.Count: 0 });
+        return new(c.Order.Id, c.Order.Code, c.What, minutes, note, placed is { LateMinutes: > 0 } or { HasPlace: false });
     }
 }

@@ -22,7 +22,7 @@ public sealed record SlipAction(string Code, string Label, string Waits);
 /// <param name="Customer">Who.</param>
 /// <param name="Kind">Garment to draw, or null.</param>
 /// <param name="Hex">Its colour.</param>
-/// <param name="Sizes">Size run.</param>
+/// <param name="Sizes">Size run; empty with several lines.</param>
 /// <param name="Rows">Pieces, due, price, profit.</param>
 /// <param name="Hero">The large figure.</param>
 /// <param name="HeroNote">What it is.</param>
@@ -34,49 +34,55 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
     private const int MostMissing = 5;
 
     /// <summary>Writes the slip.</summary>
-    internal static SlipView Of(OrderCase c, Band? band, ShopBook book, DateTime wall, PlacedWork? placed)
+    internal static SlipView Of(OrderCase c, IReadOnlyList<Band?> bands, ShopBook book, DateTime wall, PlacedOrder? placed)
     {
         var f = (c.Frozen?.Numbers ?? book.Numbers).Format;
         var order = c.Order;
-        var style = c.Frozen?.Style ?? book.Styles.FirstOrDefault(s => s.Id == order.Ask.StyleId);
-        var colour = c.Frozen?.Colourway ?? style?.Colourways.FirstOrDefault(x => x.Id == order.Ask.ColourwayId);
+        var (style, colour) = (c.Lines[0].Style, c.Lines[0].Colourway);
+        // figures of the whole order are shown once every line has them
+        var whole = bands.All(b => b is not null) && bands.Count > 0 ? bands.Select((b, i) => (Band: b!, c.Lines[i].Asked.Pieces)).ToList() : null;
         var pieces = order.Ask.Pieces;
         List<SlipRow> rows = [new("Pieces", pieces > 0 ? pieces.ToString(System.Globalization.CultureInfo.InvariantCulture) : "", PiecesNote(c))];
         if (order.Ask.DueAt is { } due)
         {
-            rows.Add(new("Due", Shown.Day(DateOnly.FromDateTime(due), f), DueNote(c, band, placed, due, f, wall)));
+            rows.Add(new("Due", Shown.Day(DateOnly.FromDateTime(due), f), DueNote(c, whole?.Select(w => w.Band.Promise).Where(p => p is not null).MaxBy(p => p!.At), placed, due, f, wall)));
         }
         var (hero, heroNote) = ("", "");
-        if (band is not null)
+        if (whole is not null)
         {
-            var goods = c.Frozen?.Goods ?? band.Total;
+            var goods = c.Frozen?.Goods ?? whole.Sum(w => w.Band.Total);
+            var each = whole.Count == 1 ? $"{pieces} × {Shown.Money(whole[0].Band.Outcome.Price, f)}{(whole[0].Band.Surcharges is { Count: > 0 } ? " and sizes" : "")}" : $"{whole.Count} lines";
+            var postage = c.Frozen?.Postage ?? 0;
+            each += postage > 0 ? $", {Shown.Money(postage, f)} postage on top" : "";
             if (c.Standing.Station == Station.Send)
             {
                 var balance = c.Frozen!.Total - (order.Facts.Deposit?.Amount ?? 0);
-                rows.Add(new("Price", Shown.Money(c.Frozen.Total, f), c.Frozen.Tax > 0 ? "with tax" : $"{pieces} × {Shown.Money(band.Outcome.Price, f)}"));
+                rows.Add(new("Price", Shown.Money(c.Frozen.Total, f), c.Frozen.Postage > 0 ? "with postage and tax" : c.Frozen.Tax > 0 ? "with tax" : each));
                 (hero, heroNote) = (Shown.Money(balance, f), "to take before handing over; profit is on the back");
             }
             else
             {
-                rows.Add(new("Price", Shown.Money(goods, f), $"{pieces} × {Shown.Money(band.Outcome.Price, f)}"));
-                rows.Add(new("Profit", Shown.Money(band.Outcome.Profit.Value * pieces, f), $"{Shown.Number((double)band.Outcome.MarginShare * 100, 0, f)}% of price, {Shown.Duration((double)band.Hands.Value * pieces)} of hands"));
-                (hero, heroNote) = (Shown.AnHour(band.Outcome.ProfitAnHour.Value, f), "profit for each hour of hands");
+                var profit = whole.Sum(w => w.Band.Outcome.Profit.Value * w.Pieces);
+                var hands = whole.Sum(w => w.Band.Hands.Value * w.Pieces);
+                rows.Add(new("Price", Shown.Money(goods, f), each));
+                rows.Add(new("Profit", Shown.Money(profit, f), $"{Shown.Number((double)(goods == 0 ? 0 : profit / goods) * 100, 0, f)}% of price, {Shown.Duration((double)hands)} of hands"));
+                (hero, heroNote) = (Shown.AnHour(hands == 0 ? 0 : profit / hands * 3600, f), "profit for each hour of hands");
             }
         }
         var missing = c.Standing.Missing;
         IReadOnlyList<Missing> shown = missing.Count <= MostMissing ? missing : [.. missing.Take(MostMissing), new("more", $"and {missing.Count - MostMissing} more", false)];
-        return new(order.Code, c.Customer?.Name ?? "", style?.Kind, colour?.Hex ?? "#FCFAF5", order.Ask.Sizes, rows, hero, heroNote, shown, c.Standing.Station == Station.Learn ? "Still to write down" : "Still missing", Next(c, band, f));
+        return new(order.Code, c.Customer?.Name ?? "", style?.Kind, colour?.Hex ?? "#FCFAF5", order.Ask.Lines.Count == 1 ? order.Ask.Lines[0].Sizes : [], rows, hero, heroNote, shown, c.Standing.Station == Station.Learn ? "Still to write down" : "Still missing", Next(c, whole?.Select(w => w.Band).ToList(), f));
     }
 
     private static string PiecesNote(OrderCase c) => c.Run is { Counted: > 0 } run ? $"{run.Good} good, {run.Spoiled} spoiled" : "";
 
-    private static string DueNote(OrderCase c, Band? band, PlacedWork? placed, DateTime due, FigureFormat f, DateTime wall)
+    private static string DueNote(OrderCase c, Promise? promise, PlacedOrder? placed, DateTime due, FigureFormat f, DateTime wall)
     {
         if (c.Order.Facts.HandOver is { } handed)
         {
             return $"handed over to {handed.To}";
         }
-        if (placed is { Parts.Count: > 0, LateMinutes: > 0 })
+        if (placed is { HasPlace: true, LateMinutes: > 0 })
         {
             return $"{Shown.Duration(placed.LateMinutes * 60)} late as planned";
         }
@@ -88,30 +94,32 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
         {
             return $"promised {Shown.Moment(promised, f)}";
         }
-        return band?.Promise is { } promise ? promise.At > due ? $"ready only {Shown.Moment(promise.At, f)}" : $"ready {Shown.Moment(promise.At, f)}" : Shown.Clock(TimeOnly.FromDateTime(due), f);
+        return promise is not null ? promise.At > due ? $"ready only {Shown.Moment(promise.At, f)}" : $"ready {Shown.Moment(promise.At, f)}" : Shown.Clock(TimeOnly.FromDateTime(due), f);
     }
 
-    private static SlipAction Next(OrderCase c, Band? band, FigureFormat f)
+    private static SlipAction Next(OrderCase c, List<Band>? bands, FigureFormat f)
     {
         var facts = c.Order.Facts;
         var first = c.Standing.Missing.Count > 0 ? c.Standing.Missing[0].Text : "";
+        const string Unfit = "the chosen method cannot do it any more";
+        string How() => bands!.Select(b => b.MethodId).Distinct().Count() == 1 ? $"{char.ToLowerInvariant(bands![0].Name[0])}{bands[0].Name[1..]}" : "it";
         switch (c.Standing.Station)
         {
             case Station.Ask:
                 return new("compare", "Compare the ways", first);
             case Station.Compare:
-                return band is null ? new("choose", "Choose a method", "no method can do it as asked") : new("choose", $"Take {char.ToLowerInvariant(band.Name[0])}{band.Name[1..]}", "");
+                return bands is null ? new("choose", "Choose a method", "no method can do it as asked") : new("choose", c.Lines.Count == 1 ? $"Take {How()}" : "Take the open method", "");
             case Station.Layout:
-                return new("lay-out", band is null ? "Quote it" : $"Quote on {char.ToLowerInvariant(band.Name[0])}{band.Name[1..]}", band is null ? "the chosen method cannot do it any more" : "");
+                return new("lay-out", bands is null ? "Quote it" : $"Quote on {How()}", bands is null ? Unfit : "");
             case Station.Quote:
-                return new("send", band is null ? "Send the quote" : $"Send {Shown.Money(band.Total, f)}", band is null ? "the chosen method cannot do it any more" : "");
+                return new("send", bands is null ? "Send the quote" : $"Send {Shown.Money(bands.Sum(b => b.Total), f)}", bands is null ? Unfit : "");
             case Station.Gather:
                 var waiting = facts.Items.Count(i => i.DoneAt is null);
                 return facts.Approval is null ? new("approve", "Take their yes", "") : c.Frozen!.Deposit > 0 && facts.Deposit is null ? new("deposit", $"Note {Shown.Money(c.Frozen.Deposit, f)}", "") : new("tick", $"Tick off the next of {waiting}", "");
             case Station.Press:
-                return new("run", facts.RunStartedAt is null ? $"Press {c.Order.Ask.Pieces} {MakeQuote.Noun(c.Frozen!.Style.Kind, c.Order.Ask.Pieces)}" : "Back to the run", "");
+                return new("run", facts.RunStartedAt is null ? $"Press {c.Order.Ask.Pieces} {(c.Lines.Count == 1 ? MakeQuote.Noun(c.Lines[0].Style!.Kind, c.Order.Ask.Pieces) : "pieces")}" : "Back to the run", "");
             case Station.Send:
-                var left = c.Order.Ask.Pieces - SizeRun.Total(facts.Counted);
+                var left = c.Order.Ask.Pieces - facts.Counted.Sum(x => x.Pieces);
                 return new("hand-over", "Hand it over", left > 0 ? $"{left} pieces to count" : "");
             case Station.Learn:
                 return new("close", $"Close {c.Order.Code}", "");

@@ -176,6 +176,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/carrier": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The carrier's zones and rates: a simulated carrier that ships with the program. */
+        get: operations["carrier"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/archive": {
         parameters: {
             query?: never;
@@ -253,7 +270,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Every method held against the order, at its own quantity or another. */
+        /** Every method held against a line of the order (the first when none is named), at its own quantity or another. */
         get: operations["compare"];
         put?: never;
         post?: never;
@@ -270,7 +287,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What is bought for the order. */
+        /** What is bought for a line of the order; for the first when none is named. */
         get: operations["layout"];
         put?: never;
         post?: never;
@@ -306,6 +323,23 @@ export interface paths {
         };
         /** The quote's page: the very bytes that were sent, or a preview. */
         get: operations["quotePdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/confirmation.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The order's confirmation: what was said yes to, what is paid and what is left. */
+        get: operations["confirmationPdf"];
         put?: never;
         post?: never;
         delete?: never;
@@ -952,7 +986,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Compares an ask that is kept nowhere, at the shop's own prices. */
+        /** Compares the first line of an ask that is kept nowhere, at the shop's own prices and with its other lines beside it. */
         post: operations["computeCompare"];
         delete?: never;
         options?: never;
@@ -1123,14 +1157,8 @@ export interface components {
         Ask: {
             /** @description Who asks. */
             customerId: null | string;
-            /** @description Which garment. */
-            styleId: null | string;
-            /** @description Which colour of it. */
-            colourwayId: null | string;
-            /** @description Pieces by size. */
-            sizes: components["schemas"]["SizeCount"][];
-            /** @description Decorations, up to six. */
-            placements: components["schemas"]["Placement"][];
+            /** @description What they want, a garment in a colour a line; at least one. */
+            lines: components["schemas"]["AskLine"][];
             /**
              * Format: date
              * @description Local date it is wanted.
@@ -1141,18 +1169,14 @@ export interface components {
              * @description Local hour it is wanted.
              */
             dueTime: null | string;
-            /**
-             * Format: double
-             * @description The most they would pay a piece, or null.
-             */
-            mark: null | number;
             /** @description Anything else, up to 2,000 characters. */
             note: null | string;
             /** @description Whose policy makes the price. */
             channel: components["schemas"]["Channel"];
+            shipping: null | components["schemas"]["Shipping"];
             /**
              * Format: int32
-             * @description Pieces of all sizes.
+             * @description Pieces of all lines.
              */
             pieces: number;
             /**
@@ -1161,21 +1185,40 @@ export interface components {
              */
             dueAt: null | string;
         };
-        /** @description An ask; null where nothing is said yet. */
+        /** @description An ask; null where nothing is said yet. Shipping is null when they collect it. */
         AskBody: {
             customerId: null | string;
-            styleId: null | string;
-            colourwayId: null | string;
-            sizes: components["schemas"]["SizeBody"][];
-            placements: components["schemas"]["PlacementBody"][];
+            lines: components["schemas"]["LineBody"][];
             /** Format: date */
             dueDate: null | string;
             /** Format: time */
             dueTime: null | string;
-            /** Format: double */
-            mark: null | number;
             note: null | string;
             channel: components["schemas"]["Channel"];
+            shipping: null | components["schemas"]["ShippingBody"];
+        };
+        /** @description One line of an ask: a garment in a colour with its sizes and decorations. */
+        AskLine: {
+            /** @description Identity within the order. */
+            id: string;
+            /** @description Which garment. */
+            styleId: null | string;
+            /** @description Which colour of it. */
+            colourwayId: null | string;
+            /** @description Pieces by size. */
+            sizes: components["schemas"]["SizeCount"][];
+            /** @description Decorations, up to six. */
+            placements: components["schemas"]["Placement"][];
+            /**
+             * Format: double
+             * @description The most they would pay a piece, or null.
+             */
+            mark: null | number;
+            /**
+             * Format: int32
+             * @description Pieces of all sizes.
+             */
+            pieces: number;
         };
         /** @description A method that can do the ask, with everything it comes to. */
         Band: {
@@ -1210,7 +1253,7 @@ export interface components {
             outcome: components["schemas"]["Outcome"];
             /**
              * Format: double
-             * @description Price × pieces, before tax.
+             * @description Price × pieces and the surcharges, before tax.
              */
             total: number;
             /** @description How the price came about. */
@@ -1245,6 +1288,8 @@ export interface components {
             /** @description Cost and price at other quantities. */
             curve: components["schemas"]["CurvePoint"][];
             cliff: null | components["schemas"]["Cliff"];
+            /** @description What dearer sizes add to the price; null or empty where they are averaged into it. */
+            surcharges: null | components["schemas"]["SizeSurcharge"][];
             /** @description True when price and promise both suit the customer. */
             fits: boolean;
             /**
@@ -1259,6 +1304,8 @@ export interface components {
         BatchView: {
             /** @description Order. */
             orderId: string;
+            /** @description Line of it. */
+            lineId: string;
             /** @description Number. */
             code: string;
             /** @description Who. */
@@ -1319,15 +1366,23 @@ export interface components {
             /** Format: double */
             price: number;
         };
+        /** @description A carrier's table of prices by zone and weight. */
+        CarrierRates: {
+            /** @description Its name; says when it is simulated. */
+            carrier: string;
+            /** @description Zones, nearest first. */
+            zones: components["schemas"]["RateZone"][];
+        };
         /**
          * @description To whom it is sold; each has a policy of its own.
          * @default retail
          * @enum {unknown}
          */
         Channel: "retail" | "wholesale";
-        /** @description The method chosen. */
+        /** @description The method chosen for a line; the first one when no line is named. */
         ChooseBody: {
             methodId: string;
+            lineId: null | string;
         };
         /** @description A larger quantity that costs the customer less in all. */
         Cliff: {
@@ -1395,7 +1450,7 @@ export interface components {
             pieces: number;
             /**
              * Format: int32
-             * @description Pieces of the ask as it stands.
+             * @description Pieces of the line as it stands.
              */
             askedPieces: number;
             /**
@@ -1413,9 +1468,28 @@ export interface components {
             /** @description Those that cannot. */
             folds: components["schemas"]["Fold"][];
         };
-        /** @description Pieces counted into the box. */
+        /** @description Everything counted into the box. */
         CountBody: {
-            sizes: components["schemas"]["SizeBody"][];
+            sizes: components["schemas"]["CountedBody"][];
+        };
+        /** @description Pieces of a line and size counted into the box. */
+        CountedBody: {
+            lineId: string;
+            size: string;
+            /** Format: int32 */
+            pieces: number;
+        };
+        /** @description Good pieces of one size of one line, counted into the box. */
+        CountedSize: {
+            /** @description Which line. */
+            lineId: string;
+            /** @description Size. */
+            size: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            pieces: number;
         };
         /** @description Cost and price at one quantity, for the curve. */
         CurvePoint: {
@@ -1443,11 +1517,18 @@ export interface components {
             name: string;
             /** @description Person, phone or mail. */
             contact: string;
+            /**
+             * @description Where parcels go, a line of it a line; may be empty.
+             * @default
+             */
+            address: string;
         };
         /** @description A customer as typed. */
         CustomerBody: {
             name: string;
             contact: string;
+            /** @default  */
+            address: string;
         };
         /** @description Everything known of a customer. */
         CustomerExport: {
@@ -1488,8 +1569,10 @@ export interface components {
              */
             close: null | string;
         };
-        /** @description The method chosen for the order. */
+        /** @description The method chosen for a line. */
         Decision: {
+            /** @description Which line. */
+            lineId: string;
             /** @description Key of the method. */
             methodId: string;
             /**
@@ -1710,6 +1793,13 @@ export interface components {
              * @description Upkeep for each held hour.
              */
             upkeepPerHour: number;
+        };
+        /** @description An amount on top of a line: a dearer size. */
+        ExtraPrinted: {
+            label: string;
+            pieces: string;
+            each: string;
+            amount: string;
         };
         /** @description A fibre and its share, percent. */
         FabricBody: {
@@ -1957,33 +2047,55 @@ export interface components {
             due: string;
             station: components["schemas"]["Station"];
         };
-        /** @description A quote as it was sent: every figure and text and the inputs they follow from. Never computed again. */
-        FrozenQuote: {
-            /** @description The ask as quoted. */
-            ask: components["schemas"]["Ask"];
+        /** @description One line of a sent quote. */
+        FrozenLine: {
+            /** @description Which line of the ask. */
+            lineId: string;
             /** @description The blank as it was. */
             style: components["schemas"]["Style"];
             /** @description Its colour. */
             colourway: components["schemas"]["Colourway"];
             /** @description The method's figures. */
             band: components["schemas"]["Band"];
+            /**
+             * Format: double
+             * @description Hands at the press for one start, s.
+             */
+            pressingSeconds: number;
+            /**
+             * Format: double
+             * @description What the line comes to, as printed: the sum of its printed amounts.
+             */
+            goods: number;
+        };
+        /** @description A quote as it was sent: every figure and text and the inputs they follow from. Never computed again. */
+        FrozenQuote: {
+            /** @description The ask as quoted. */
+            ask: components["schemas"]["Ask"];
+            /** @description Its lines. */
+            lines: components["schemas"]["FrozenLine"][];
             /** @description The shop's numbers as they were. */
             numbers: components["schemas"]["ShopNumbers"];
             /** @description The document's words. */
             document: components["schemas"]["QuoteDocument"];
             /**
              * Format: double
-             * @description Price × pieces.
+             * @description Sum of the lines.
              */
             goods: number;
             /**
              * Format: double
-             * @description Tax on it.
+             * @description Charged beside the goods; 0 when collected or in the price.
+             */
+            postage: number;
+            /**
+             * Format: double
+             * @description Tax on the goods.
              */
             tax: number;
             /**
              * Format: double
-             * @description Both.
+             * @description Goods, postage and tax.
              */
             total: number;
             /**
@@ -2001,13 +2113,9 @@ export interface components {
              * @description Last day it stands.
              */
             validUntil: string;
-            /**
-             * Format: double
-             * @description Hands at the press for one start, s.
-             */
-            pressingSeconds: number;
             /** @description The program that made it. */
             coreVersion: string;
+            packed: null | components["schemas"]["PackingWay"];
         };
         /**
          * @description What kind of garment a style is; step standards depend on it.
@@ -2129,7 +2237,7 @@ export interface components {
              */
             temperatureF: number;
         };
-        /** @description What an order came to against what it was quoted at. */
+        /** @description What a line came to against what it was quoted at. */
         Held: {
             /** @description Strata a piece. */
             strata: components["schemas"]["StratumHeld"][];
@@ -2156,8 +2264,13 @@ export interface components {
             plannedAnHour: components["schemas"]["Figure"];
             /** @description Profit an hour as it came out, opened to its parts. */
             recordedAnHour: components["schemas"]["Figure"];
-            /** @description Profit of the whole order as it came out, opened to its parts. */
+            /** @description Profit of the whole line as it came out, opened to its parts. */
             earned: components["schemas"]["Figure"];
+            /**
+             * Format: double
+             * @description Hands of the whole line as recorded, s.
+             */
+            handsSeconds: number;
         };
         /**
          * @description What is done when a larger quantity would be charged less in total.
@@ -2165,8 +2278,10 @@ export interface components {
          * @enum {unknown}
          */
         InversionRule: "offer-larger" | "charge-smaller";
-        /** @description What to buy for an order, as drawn on Lay out. */
+        /** @description What to buy for a line, as drawn on Lay out. */
         LayoutView: {
+            /** @description Which line. */
+            lineId: string;
             /** @description The method's figures. */
             band: components["schemas"]["Band"];
             /** @description What is laid out, in one sentence. */
@@ -2182,15 +2297,53 @@ export interface components {
         };
         /** @description What an order came to against its quote. */
         LearnView: {
+            /** @description Both sides, line by line. */
+            lines: components["schemas"]["LineHeld"][];
+            /** @description Profit of the whole order. */
+            earned: components["schemas"]["Figure"];
+            /** @description The result in one sentence. */
+            sentence: string;
+        };
+        /** @description One line; null where nothing is said yet. */
+        LineBody: {
+            id: string;
+            styleId: null | string;
+            colourwayId: null | string;
+            sizes: components["schemas"]["SizeBody"][];
+            placements: components["schemas"]["PlacementBody"][];
+            /** Format: double */
+            mark: null | number;
+        };
+        /** @description What a line came to against its quote. */
+        LineHeld: {
+            /** @description Which line. */
+            lineId: string;
+            /** @description Pieces and garment. */
+            what: string;
             /** @description Both sides. */
             held: components["schemas"]["Held"];
             /**
              * Format: double
-             * @description Price a piece.
+             * @description Price a piece, dearer sizes averaged in.
              */
             price: number;
-            /** @description The result in one sentence. */
-            sentence: string;
+        };
+        /** @description One line of a document. */
+        LinePrinted: {
+            /** @description The garment. */
+            what: string;
+            /** @description Its prints. */
+            details: string[];
+            /** @description Pieces by size. */
+            sizes: components["schemas"]["SizePrinted"][];
+            /** @description Pieces. */
+            pieces: string;
+            /** @description Price each. */
+            each: string;
+            /** @description Pieces × price each. */
+            amount: string;
+            /** @description What dearer sizes add, each an amount of its own. */
+            extras: components["schemas"]["ExtraPrinted"][];
         };
         /** @description The work line and everything the shell shows. */
         LineView: {
@@ -2225,8 +2378,15 @@ export interface components {
         };
         /** @description A note beside the quote, for the owner alone. */
         MarginNote: {
+            /** @description The figure or word it is about. */
             title: string;
+            /** @description What it means. */
             text: string;
+            /**
+             * @description The line it is of; empty when it is of the whole order.
+             * @default
+             */
+            lineId: string;
         };
         /** @description Minutes of hands of the order as planned and as recorded. */
         MinutesHeld: {
@@ -2304,6 +2464,13 @@ export interface components {
             leastMarginShare: number;
             feeBase: components["schemas"]["FeeBase"];
             inversion: components["schemas"]["InversionRule"];
+            packagings: null | components["schemas"]["PackagingBody"][];
+            /**
+             * Format: double
+             * @default 4
+             */
+            parcelMinutes: number;
+            sizePricing: components["schemas"]["SizePricing"];
         };
         /** @description One of their orders. */
         OrderExport: {
@@ -2316,7 +2483,8 @@ export interface components {
         };
         /** @description What has happened to an order; where it stands follows from this alone. */
         OrderFacts: {
-            decision: null | components["schemas"]["Decision"];
+            /** @description Methods chosen, at most one a line. */
+            decisions: components["schemas"]["Decision"][];
             /**
              * Format: date-time
              * @description When the layout was taken (UTC).
@@ -2332,13 +2500,26 @@ export interface components {
              */
             runStartedAt: null | string;
             /** @description Pieces counted into the box. */
-            counted: components["schemas"]["SizeCount"][];
+            counted: components["schemas"]["CountedSize"][];
             handOver: null | components["schemas"]["HandOver"];
             /**
              * Format: date-time
              * @description Closed after learning (UTC).
              */
             closedAt: null | string;
+        };
+        /** @description A line of an order as the screens need it. */
+        OrderLineView: {
+            /** @description Which line of the ask. */
+            id: string;
+            /** @description Pieces and garment, in words. */
+            what: string;
+            style: null | components["schemas"]["Style"];
+            colourway: null | components["schemas"]["Colourway"];
+            /** @description What in it blocks comparing. */
+            problems: components["schemas"]["Problem"][];
+            /** @description The method chosen, or null. */
+            methodId: null | string;
         };
         /** @description An order as the screens need it. */
         OrderView: {
@@ -2358,10 +2539,8 @@ export interface components {
             /** @description What has happened. */
             facts: components["schemas"]["OrderFacts"];
             customer: null | components["schemas"]["Customer"];
-            style: null | components["schemas"]["Style"];
-            colourway: null | components["schemas"]["Colourway"];
-            /** @description What in the ask blocks comparing. */
-            problems: components["schemas"]["Problem"][];
+            /** @description Its lines with garment and colour, in the order of the ask. */
+            lines: components["schemas"]["OrderLineView"][];
             /** @description The slip. */
             slip: components["schemas"]["SlipView"];
             /**
@@ -2395,6 +2574,73 @@ export interface components {
             profitAnHour: components["schemas"]["Figure"];
             /** @description Profit and the owner's own wage for each hour of hands. */
             takeHomeAnHour: components["schemas"]["Figure"];
+            /**
+             * Format: double
+             * @description What dearer sizes add, averaged over the pieces.
+             * @default 0
+             */
+            surcharges: number;
+        };
+        /** @description A mailer or box the shop sends in. */
+        Packaging: {
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: double
+             * @description Folded tees it takes.
+             */
+            mostTees: number;
+            /**
+             * Format: double
+             * @description Weight it carries, its own left out, g.
+             */
+            mostGrams: number;
+            /**
+             * Format: double
+             * @description Its own weight, g.
+             */
+            ownGrams: number;
+            /**
+             * Format: double
+             * @description Money for one.
+             */
+            price: number;
+        };
+        /** @description A mailer or box. */
+        PackagingBody: {
+            name: string;
+            /** Format: double */
+            mostTees: number;
+            /** Format: double */
+            mostGrams: number;
+            /** Format: double */
+            ownGrams: number;
+            /** Format: double */
+            price: number;
+        };
+        /** @description One way to pack an order: so many of one packaging, with postage when it is sent. */
+        PackingWay: {
+            /** @description What it goes into. */
+            packaging: components["schemas"]["Packaging"];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            parcels: number;
+            /**
+             * Format: double
+             * @description Weight of the heaviest, packaging included, g.
+             */
+            gramsEach: number;
+            /** @description Money for the packaging. */
+            material: components["schemas"]["Figure"];
+            /** @description Money for the carrier; 0 when collected. */
+            postage: components["schemas"]["Figure"];
+            /**
+             * Format: double
+             * @description Both.
+             */
+            cost: number;
         };
         /** @description What a device says to be let in. */
         PairBody: {
@@ -2471,9 +2717,11 @@ export interface components {
         PieceStanding: "waiting" | "between" | "good";
         /** @description One piece of a run. */
         PieceState: {
+            /** @description Its line. */
+            lineId: string;
             /**
              * Format: int32
-             * @description From 1.
+             * @description From 1, through all lines.
              */
             pieceNo: number;
             /** @description Its size. */
@@ -2490,6 +2738,45 @@ export interface components {
              * @description Passes the blank in hand has come through.
              */
             passes: number;
+        };
+        /** @description An order's lines on the presses, taken together. */
+        PlacedOrder: {
+            /** @description Each line's place, in the order of pressing. */
+            lines: components["schemas"]["PlacedWork"][];
+            /** @description False when a line has no place. */
+            hasPlace: boolean;
+            /**
+             * Format: date-time
+             * @description First piece under a press, or null without a place.
+             */
+            start: null | string;
+            /**
+             * Format: date-time
+             * @description Last piece off a press, or null without a place.
+             */
+            end: null | string;
+            /**
+             * Format: date-time
+             * @description All lines packed, as planned.
+             */
+            readyAt: string;
+            /**
+             * Format: date-time
+             * @description What may be promised for all lines.
+             */
+            promiseAt: string;
+            /**
+             * Format: date-time
+             * @description When everything it needs is here.
+             */
+            arrivesAt: string;
+            /**
+             * Format: double
+             * @description Minutes (wall clock) it is packed after it is wanted; 0 when on time.
+             */
+            lateMinutes: number;
+            /** @description Why it is late or without a place; empty when nothing needs saying. */
+            why: null | string;
         };
         /** @description An order's place on a press. */
         PlacedWork: {
@@ -2693,7 +2980,7 @@ export interface components {
              * @description Orders late as planned.
              */
             lateCount: number;
-            promise: null | components["schemas"]["PlacedWork"];
+            promise: null | components["schemas"]["PlacedOrder"];
         };
         /** @description Steps of one piece, and how many pieces. */
         PressFloorBody: {
@@ -2761,7 +3048,9 @@ export interface components {
         PressWork: {
             /** @description Order. */
             orderId: string;
-            /** @description Its number as written. */
+            /** @description Line of the order. */
+            lineId: string;
+            /** @description Its number as written; "T-214/2" for the second of several lines. */
             code: string;
             /**
              * Format: int32
@@ -2820,6 +3109,7 @@ export interface components {
         PriceBody: {
             /** Format: double */
             each: null | number;
+            lineId: null | string;
         };
         /** @description From this many pieces on, each costs this much. */
         PriceBreak: {
@@ -2943,8 +3233,10 @@ export interface components {
             /** @description The dark modules as an SVG path, one unit a module. */
             path: string;
         };
-        /** @description Every word and figure of a quote, ready to print: nothing is computed while printing. */
+        /** @description Every word and figure of a quote or order confirmation, ready to print: nothing is computed while printing. */
         QuoteDocument: {
+            /** @description Quote or Order confirmation. */
+            kind: string;
             /** @description letter or a4. */
             paper: string;
             /** @description The shop's name. */
@@ -2963,21 +3255,11 @@ export interface components {
             customerContact: string;
             /** @description What it is, in one line. */
             title: string;
-            /** @description The three figures of the head: each, in all, ready. */
+            /** @description The figures of the head: each, in all, ready. */
             heads: components["schemas"]["Stated"][];
-            /** @description The line: the garment. */
-            what: string;
-            /** @description Its prints. */
-            details: string[];
-            /** @description Pieces by size. */
-            sizes: components["schemas"]["SizePrinted"][];
-            /** @description Pieces. */
-            pieces: string;
-            /** @description Price each. */
-            each: string;
-            /** @description Amount of the line. */
-            amount: string;
-            /** @description Before tax, tax, total, deposit. */
+            /** @description Lines, at least one. */
+            lines: components["schemas"]["LinePrinted"][];
+            /** @description Before tax, postage, tax, total, deposit. */
             totals: components["schemas"]["Stated"][];
             /**
              * Format: int32
@@ -3008,6 +3290,33 @@ export interface components {
             quote: components["schemas"]["FrozenQuote"];
             /** @description Margin notes for the owner; never printed. */
             notes: components["schemas"]["MarginNote"][];
+        };
+        /** @description Up to a weight, a price. */
+        RateStep: {
+            /**
+             * Format: double
+             * @description Weight it holds up to, g.
+             */
+            mostGrams: number;
+            /**
+             * Format: double
+             * @description Money for one parcel.
+             */
+            price: number;
+        };
+        /** @description A zone of a carrier. */
+        RateZone: {
+            /** @description Key. */
+            id: string;
+            /** @description On screen. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Working days on the way.
+             */
+            days: number;
+            /** @description Prices by weight, lightest first. */
+            steps: components["schemas"]["RateStep"][];
         };
         /** @description One reason of a verdict. */
         Reason: {
@@ -3214,6 +3523,19 @@ export interface components {
             /** Format: double */
             secondsOnPiece: number;
         };
+        /** @description A line of a run. */
+        RunLineView: {
+            /** @description Which line. */
+            lineId: string;
+            /** @description Pieces and garment. */
+            what: string;
+            /** @description Which press. */
+            press: string;
+            /** @description The maker's warnings. */
+            pressCautions: string;
+            /** @description Decorations in the order of pressing. */
+            passes: components["schemas"]["RunPassView"][];
+        };
         /** @description A pass of the run: one decoration on every piece. */
         RunPassView: {
             /**
@@ -3274,7 +3596,7 @@ export interface components {
              * @description Verdicts that count.
              */
             counted: number;
-            /** @description By size, in the order's own order. */
+            /** @description By line and size, in the order's own order. */
             sizes: components["schemas"]["SizeTally"][];
             /** @description Every piece. */
             pieces: components["schemas"]["PieceState"][];
@@ -3291,6 +3613,8 @@ export interface components {
         };
         /** @description Something still to be pressed. */
         RunTask: {
+            /** @description Its line. */
+            lineId: string;
             /**
              * Format: int32
              * @description Piece.
@@ -3322,10 +3646,6 @@ export interface components {
             code: string;
             /** @description Who. */
             customer: string;
-            /** @description Which press. */
-            press: string;
-            /** @description The maker's warnings. */
-            pressCautions: string;
             /** @description When it is planned to end; empty when not planned. */
             ends: string;
             /**
@@ -3335,8 +3655,8 @@ export interface components {
             pieces: number;
             /** @description True once pressing began. */
             started: boolean;
-            /** @description Decorations in the order of pressing. */
-            passes: components["schemas"]["RunPassView"][];
+            /** @description Lines in the order of pressing, each with its passes. */
+            lines: components["schemas"]["RunLineView"][];
             /** @description Reasons a piece may be spoiled for, keys 1 to 9. */
             reasons: string[];
             /** @description Events, folded. */
@@ -3481,6 +3801,18 @@ export interface components {
              */
             perSheet: number;
         };
+        /** @description An order that is sent instead of collected. */
+        Shipping: {
+            /** @description Zone of the carrier's rates. */
+            zone: string;
+            /** @description True when postage is absorbed in the price ("free"), false when it is charged beside it. */
+            inThePrice: boolean;
+        };
+        /** @description How an order is sent: a zone of the carrier, and whether postage is in the price. */
+        ShippingBody: {
+            zone: string;
+            inThePrice: boolean;
+        };
         /** @description The shop's own numbers: every rate and rule that prices use. */
         ShopNumbers: {
             /** @description On documents. */
@@ -3584,6 +3916,16 @@ export interface components {
             feeBase: components["schemas"]["FeeBase"];
             /** @description What is done when more pieces would come to less. */
             inversion: components["schemas"]["InversionRule"];
+            /** @description Mailers and boxes; null for the starting ones. */
+            packagings: null | components["schemas"]["Packaging"][];
+            /**
+             * Format: double
+             * @description Hands to pack, label and hand one parcel to the carrier.
+             * @default 4
+             */
+            parcelMinutes: number;
+            /** @description Whether dearer sizes are averaged into the price or charged on top. */
+            sizePricing: components["schemas"]["SizePricing"];
         };
         /** @description Pieces of one size. */
         SizeBody: {
@@ -3601,6 +3943,12 @@ export interface components {
              */
             pieces: number;
         };
+        /**
+         * @description How sizes that cost more are charged.
+         * @default averaged
+         * @enum {unknown}
+         */
+        SizePricing: "averaged" | "surcharged";
         /** @description Pieces of one size, as printed. */
         SizePrinted: {
             size: string;
@@ -3618,8 +3966,25 @@ export interface components {
             /** Format: int32 */
             pieces: number;
         };
+        /** @description What is charged on top of the base price for a dearer size. */
+        SizeSurcharge: {
+            /** @description Size. */
+            size: string;
+            /**
+             * Format: int32
+             * @description Pieces of it.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description Money on top, a piece.
+             */
+            each: number;
+        };
         /** @description Good and spoiled pieces of a size. */
         SizeTally: {
+            /** @description Line. */
+            lineId: string;
             /** @description Size. */
             size: string;
             /**
@@ -3662,7 +4027,7 @@ export interface components {
             kind: null | components["schemas"]["GarmentKind"];
             /** @description Its colour. */
             hex: string;
-            /** @description Size run. */
+            /** @description Size run; empty with several lines. */
             sizes: components["schemas"]["SizeCount"][];
             /** @description Pieces, due, price, profit. */
             rows: components["schemas"]["SlipRow"][];
@@ -4997,6 +5362,80 @@ export interface operations {
             };
         };
     };
+    carrier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CarrierRates"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     archive: {
         parameters: {
             query?: never;
@@ -5450,6 +5889,7 @@ export interface operations {
     compare: {
         parameters: {
             query?: {
+                line?: string;
                 quantity?: number;
             };
             header?: never;
@@ -5527,7 +5967,9 @@ export interface operations {
     };
     layout: {
         parameters: {
-            query?: never;
+            query?: {
+                line?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -5678,6 +6120,80 @@ export interface operations {
         };
     };
     quotePdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    confirmationPdf: {
         parameters: {
             query?: never;
             header?: never;

@@ -20,6 +20,7 @@ const customers = things<Schemas['Customer']>('customers')
 const fields: Field<Schemas['Customer']>[] = [
   text('Name', 'name'),
   text('Person, mail or phone', 'contact', { wide: true }),
+  text('Address for parcels', 'address', { wide: true, lines: 3 }),
 ]
 const id = () => shop.order?.customer?.id
 async function load(): Promise<void> {

@@ -22,7 +22,7 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
             <template v-else>who is asking?</template>
           </h2>
         </div>
-        <Garment class="garment" :kind="slip.kind" :hex="slip.hex" :placements="shop.order.ask.placements" />
+        <Garment class="garment" :kind="slip.kind" :hex="slip.hex" :placements="shop.order.ask.lines[0]!.placements" />
       </div>
       <dl>
         <template v-for="row in slip.rows" :key="row.label">

@@ -1,4 +1,4 @@
-import { reactive, watch } from 'vue'
+import { computed, reactive, watch } from 'vue'
 import { api, ask, makeId, type Problem, Refusal, type Schemas, seen } from '../api/client'
 import type { StationName } from '../kit/words'
 
@@ -7,6 +7,8 @@ export const shop = reactive({
   line: null as Schemas['LineView'] | null,
   order: null as Schemas['OrderView'] | null,
   inHand: localStorage.getItem('hepno-in-hand') ?? '',
+  /** The line of the order that is looked at, by its id; another order has other ids and begins at its first. */
+  lineId: '',
   said: '',
   problems: [] as Problem[],
   collision: null as Collision | null,
@@ -27,6 +29,17 @@ watch(
   () => shop.inHand,
   (id) => localStorage.setItem('hepno-in-hand', id),
 )
+
+/** The line of the order in hand that is looked at: what is asked and what the server says of it. */
+export const lineInHand = computed(() => {
+  const o = shop.order
+  if (!o) return null
+  const at = Math.max(
+    0,
+    o.lines.findIndex((l) => l.id === shop.lineId),
+  )
+  return { ...o.lines[at]!, asked: o.ask.lines[at]!, at }
+})
 
 export const format = (): Schemas['FigureFormat'] =>
   shop.line?.format ?? {
@@ -87,20 +100,27 @@ export async function take(id: string): Promise<void> {
   await refreshOrder()
 }
 
+/** A line nobody has said anything of yet. */
+export const newLine = (): Schemas['LineBody'] => ({
+  id: makeId(),
+  styleId: null,
+  colourwayId: null,
+  sizes: [],
+  placements: [],
+  mark: null,
+})
+
 /** Begins an order nobody has said anything of yet, takes it in hand, and returns its id. */
 export async function beginAsk(): Promise<string> {
   const id = makeId()
   const body = {
     customerId: null,
-    styleId: null,
-    colourwayId: null,
-    sizes: [],
-    placements: [],
+    lines: [newLine()],
     dueDate: null,
     dueTime: null,
-    mark: null,
     note: null,
     channel: 'retail' as const,
+    shipping: null,
   }
   await ask(api.PUT('/api/orders/{id}', { params: { path: { id } }, body }))
   await take(id)
@@ -111,29 +131,33 @@ export async function beginAsk(): Promise<string> {
 export type AskBody = Schemas['AskBody']
 
 export function askBody(order: Schemas['OrderView']): AskBody {
-  const { customerId, styleId, colourwayId, sizes, placements, dueDate, dueTime, mark, note, channel } = order.ask
+  const { customerId, lines, dueDate, dueTime, note, channel, shipping } = order.ask
   return {
     customerId,
-    styleId,
-    colourwayId,
-    sizes,
-    placements: placements.map(
-      ({ id, place, widthIn, heightIn, coveragePercent, colours, gradient, thinnestLinePt }) => ({
-        id,
-        place,
-        widthIn,
-        heightIn,
-        coveragePercent,
-        colours,
-        gradient,
-        thinnestLinePt,
-      }),
-    ),
+    lines: lines.map(({ id, styleId, colourwayId, sizes, placements, mark }) => ({
+      id,
+      styleId,
+      colourwayId,
+      sizes,
+      placements: placements.map(
+        ({ id, place, widthIn, heightIn, coveragePercent, colours, gradient, thinnestLinePt }) => ({
+          id,
+          place,
+          widthIn,
+          heightIn,
+          coveragePercent,
+          colours,
+          gradient,
+          thinnestLinePt,
+        }),
+      ),
+      mark,
+    })),
     dueDate,
     dueTime,
-    mark,
     note,
     channel,
+    shipping,
   }
 }
 

@@ -6,12 +6,14 @@ import Keys from '../../kit/Keys.vue'
 import { length } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
 import { placeWord } from '../../kit/words'
-import { askBody, attempt, format, refresh, saveAsk, shop } from '../../shell/state'
+import { askBody, attempt, format, lineInHand, refresh, saveAsk, shop } from '../../shell/state'
 import AskSentence from './AskSentence.vue'
 
 const order = computed(() => shop.order)
+const line = computed(() => lineInHand.value)
+const several = computed(() => (order.value?.lines.length ?? 0) > 1)
 const piles = computed(() => {
-  const sizes = order.value?.ask.sizes ?? []
+  const sizes = line.value?.asked.sizes ?? []
   const most = Math.max(12, ...sizes.map((s) => s.pieces))
   return sizes.map((s, i) => ({ ...s, x: 10 + i * Math.min(92, 470 / sizes.length), stripe: Math.min(7, 110 / most) }))
 })
@@ -20,15 +22,17 @@ const pileWidth = computed(() => Math.min(64, 380 / Math.max(1, piles.value.leng
 const crowded = computed(() => piles.value.length > 5)
 const onBack = ['back', 'nape']
 const sides = computed(() => {
-  const all = order.value?.ask.placements ?? []
+  const all = line.value?.asked.placements ?? []
   const back = all.filter((p) => onBack.includes(p.place))
   const front = all.filter((p) => !onBack.includes(p.place))
   return [front, back].filter((side, i) => side.length > 0 || (i === 0 && back.length === 0))
 })
-const cloth = computed(() => order.value?.colourway?.hex ?? 'var(--calico)')
+const cloth = computed(() => line.value?.colourway?.hex ?? 'var(--calico)')
 const bad = computed(() => {
-  const o = order.value
-  return o ? o.problems.map((p) => o.ask.placements[Number(/\d+/.exec(p.where)?.[0] ?? -1)]?.id ?? '') : []
+  const l = line.value
+  return l
+    ? l.problems.map((p) => l.asked.placements[Number(/placements\[(\d+)/.exec(p.where)?.[1] ?? -1)]?.id ?? '')
+    : []
 })
 async function keepNote(event: Event): Promise<void> {
   const o = order.value
@@ -89,14 +93,14 @@ async function withdraw(): Promise<void> {
               Sizes as they say them: S 4, M 10, L 8, 2XL 2 — or pasted from a spreadsheet.
             </text>
           </svg>
-          <p v-if="order.ask.pieces > 0">
-            <b class="big">{{ order.ask.pieces }}</b> <Sign kind="go" /> as said<span
-              v-if="piles.some((p) => p.pieces > 40)"
-              class="quiet small"
+          <p v-if="line && line.asked.pieces > 0">
+            <b class="big">{{ line.asked.pieces }}</b> <Sign kind="go" /> as said<template v-if="several"
+              >, line {{ (line?.at ?? 0) + 1 }} of {{ order.lines.length }}; {{ order.ask.pieces }} in all</template
+            ><span v-if="piles.some((p) => p.pieces > 40)" class="quiet small"
               >, a stripe is a dozen where a size has over 40</span
             >
           </p>
-          <table v-if="order.ask.placements.length > 0" class="prints">
+          <table v-if="line && line.asked.placements.length > 0" class="prints">
             <thead>
               <tr>
                 <th>Print</th>
@@ -107,7 +111,7 @@ async function withdraw(): Promise<void> {
               </tr>
             </thead>
             <tbody>
-              <tr v-for="p in order.ask.placements" :key="p.id">
+              <tr v-for="p in line.asked.placements" :key="p.id">
                 <td>{{ placeWord[p.place] }}</td>
                 <td class="fig">{{ length(p.widthIn, format()) }} × {{ length(p.heightIn, format()) }}</td>
                 <td class="fig">{{ p.coveragePercent }}%</td>
@@ -116,7 +120,7 @@ async function withdraw(): Promise<void> {
               </tr>
             </tbody>
           </table>
-          <p v-for="problem in order.problems" :key="problem.where" class="problem">
+          <p v-for="problem in order.lines.flatMap((l) => l.problems)" :key="problem.where" class="problem">
             <Sign kind="heat" /> {{ problem.sentence }} {{ problem.remedy }}
           </p>
           <label class="field" style="margin-top: 12px"
@@ -130,7 +134,7 @@ async function withdraw(): Promise<void> {
           <Garment
             v-for="(side, i) in sides"
             :key="i"
-            :kind="order.style?.kind ?? null"
+            :kind="line?.style?.kind ?? null"
             :hex="cloth"
             :placements="side"
             :bad="bad"

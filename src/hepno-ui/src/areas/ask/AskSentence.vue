@@ -2,42 +2,36 @@
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, ask, makeId, type Schemas } from '../../api/client'
-import { clock, day, money } from '../../kit/shown'
-import { kindWord } from '../../kit/words'
-import { type AskBody, askBody, attempt, format, saveAsk, shop } from '../../shell/state'
+import { clock, day } from '../../kit/shown'
+import { type AskBody, askBody, attempt, format, lineInHand, newLine, saveAsk, shop } from '../../shell/state'
 import EditPart from './EditPart.vue'
-import PlacementPart from './PlacementPart.vue'
+import LineSentence from './LineSentence.vue'
 
-/** The ask as one sentence; each part opens in place, and the next thing unsaid is always last. */
+/** The ask as sentences, a line each; each part opens in place, and the next thing unsaid is always last. */
 const props = defineProps<{ short?: boolean }>()
 const order = computed(() => shop.order!)
 const styles = ref<Schemas['Style'][]>([])
+const zones = ref<Schemas['RateZone'][]>([])
 const customers = ref<Schemas['Customer'][]>([])
-const sizeText = ref('')
 const route = useRoute()
 
 const customer = ref<InstanceType<typeof EditPart>>()
-const style = ref<InstanceType<typeof EditPart>>()
-const colour = ref<InstanceType<typeof EditPart>>()
-const sizes = ref<InstanceType<typeof EditPart>>()
+const lines = ref<InstanceType<typeof LineSentence>[]>([])
 const due = ref<InstanceType<typeof EditPart>>()
 const hour = ref<InstanceType<typeof EditPart>>()
-const mark = ref<InstanceType<typeof EditPart>>()
-const extra = ref<InstanceType<typeof PlacementPart>>()
 
 /** As many as the server keeps. */
-const mostPlacements = 6
+const mostLines = 60
 
 const a = computed(() => order.value.ask)
-const run = computed(() => a.value.sizes.map((s) => `${s.size} ${s.pieces}`).join(', '))
-const taken = computed(() => a.value.placements.map((p) => p.place))
-const colours = computed(() =>
-  (styles.value.find((s) => s.id === a.value.styleId)?.colourways ?? []).map((c) => ({ value: c.id, label: c.name })),
-)
+/** On Compare only the line that is looked at. */
+const shown = computed(() => (props.short && lineInHand.value ? [lineInHand.value.asked] : a.value.lines))
+const said = (id: string) => order.value.lines.find((l) => l.id === id)!
 
 onMounted(async () => {
   await attempt(async () => {
     styles.value = (await ask(api.GET('/api/styles'))).flatMap((v) => (v.value && !v.value.retired ? [v.value] : []))
+    zones.value = (await ask(api.GET('/api/carrier'))).zones
   })
   begin()
 })
@@ -46,79 +40,83 @@ function begin(): void {
   if (!props.short && route.query.begin === order.value.id) openNext()
 }
 watch(() => route.query.begin, begin)
-watch(
-  () => order.value.id,
-  () => (sizeText.value = ''),
-)
 
-/** Opens the next thing unsaid. */
+/** Opens the next thing unsaid: who, each line, by when, and last the most they would pay. */
 function openNext(): void {
-  const parts: [boolean, { begin: () => void } | undefined][] = [
-    [a.value.customerId === null, customer.value],
-    [a.value.styleId === null, style.value],
-    [a.value.colourwayId === null, colour.value],
-    [a.value.sizes.length === 0, sizes.value],
-    [a.value.placements.length === 0, extra.value],
-    [a.value.dueDate === null, due.value],
-    [a.value.dueTime === null, hour.value],
-    [a.value.mark === null, mark.value],
-  ]
-  void nextTick(() => parts.find(([unsaid]) => unsaid)?.[1]?.begin())
+  void nextTick(() => {
+    const parts: ({ begin: () => void } | undefined)[] = [
+      a.value.customerId === null ? customer.value : undefined,
+      ...lines.value.map((l) => l.open(false)),
+      a.value.dueDate === null ? due.value : undefined,
+      a.value.dueTime === null ? hour.value : undefined,
+      ...lines.value.map((l) => l.open(true)),
+    ]
+    parts.find((p) => p !== undefined)?.begin()
+  })
 }
 
-async function change(part: Partial<AskBody>): Promise<void> {
+const nothing = (value: unknown) => value === null || (Array.isArray(value) && value.length === 0)
+async function change(part: Partial<AskBody>, wasUnsaid: boolean): Promise<void> {
   const { id, version } = order.value
-  const wasUnsaid = Object.keys(part).some((k) => {
-    const now = a.value[k as keyof typeof a.value]
-    return now === null || (Array.isArray(now) && now.length === 0)
-  })
   if ((await attempt(() => saveAsk(id, { ...askBody(order.value), ...part }, version))) && wasUnsaid) openNext()
 }
+const changeOrder = (part: Partial<AskBody>) =>
+  change(
+    part,
+    Object.keys(part).some((k) => nothing(a.value[k as keyof typeof a.value])),
+  )
+function changeLine(line: Schemas['AskLine'], part: Partial<Schemas['LineBody']>): Promise<void> {
+  const body = askBody(order.value)
+  shop.lineId = line.id
+  return change(
+    { lines: body.lines.map((l) => (l.id === line.id ? { ...l, ...part } : l)) },
+    Object.keys(part).some((k) => nothing(line[k as keyof typeof line])),
+  )
+}
+async function addLine(): Promise<void> {
+  const line = newLine()
+  shop.lineId = line.id
+  await change({ lines: [...askBody(order.value).lines, line] }, true)
+}
+const removeLine = (id: string) => change({ lines: askBody(order.value).lines.filter((l) => l.id !== id) }, false)
 
 async function setCustomer(text: string): Promise<void> {
   const name = text.trim()
-  if (!name) return change({ customerId: null })
+  if (!name) return changeOrder({ customerId: null })
   await attempt(async () => {
     const found = await ask(api.GET('/api/customers/find', { params: { query: { text: name } } }))
     const known = found.find((c) => c.name.toLowerCase() === name.toLowerCase())
     const id = known?.id ?? makeId()
-    if (!known) await ask(api.PUT('/api/customers/{id}', { params: { path: { id } }, body: { name, contact: '' } }))
-    await change({ customerId: id })
+    if (!known)
+      await ask(api.PUT('/api/customers/{id}', { params: { path: { id } }, body: { name, contact: '', address: '' } }))
+    await changeOrder({ customerId: id })
   })
 }
 async function suggest(text: string): Promise<void> {
   customers.value = await ask(api.GET('/api/customers/find', { params: { query: { text } } })).catch(() => [])
 }
-async function setSizes(text: string): Promise<void> {
-  sizeText.value = text
-  const styleId = a.value.styleId
-  if (!styleId) return
-  const ok = await attempt(async () => {
-    const read = await ask(api.POST('/api/compute/size-run', { body: { styleId, text } }))
-    await change({ sizes: read.sizes })
-  })
-  if (ok) sizeText.value = ''
-}
-const setMark = (text: string) =>
-  change({
-    mark:
-      text.trim() === ''
-        ? null
-        : Number(
-            text
-              .replace(/[^\d.,-]/g, '')
-              .replace(format().groupMark, '')
-              .replace(format().decimalMark, '.'),
-          ),
-  })
 
-function keepPlacement(p: Schemas['PlacementBody']): void {
-  const rest = askBody(order.value).placements
-  const at = rest.findIndex((r) => r.id === p.id)
-  void change({ placements: at < 0 ? [...rest, p] : rest.map((r) => (r.id === p.id ? p : r)) })
+const handing = computed(() => {
+  const s = a.value.shipping
+  if (!s) return 'collected'
+  const zone = zones.value.find((z) => z.id === s.zone)?.name.toLowerCase() ?? s.zone
+  return `sent ${zone}, postage ${s.inThePrice ? 'in the price' : 'on top'}`
+})
+const handings = computed(() => [
+  { value: '', label: 'collected' },
+  ...zones.value.flatMap((z) => [
+    { value: `${z.id} charged`, label: `sent ${z.name.toLowerCase()}, postage on top` },
+    { value: `${z.id} in`, label: `sent ${z.name.toLowerCase()}, postage in the price` },
+  ]),
+])
+const handingValue = computed(() => {
+  const s = a.value.shipping
+  return s ? `${s.zone} ${s.inThePrice ? 'in' : 'charged'}` : ''
+})
+function setHanding(value: string): Promise<void> {
+  const [zone, how] = value.split(' ')
+  return change({ shipping: zone ? { zone, inThePrice: how === 'in' } : null }, false)
 }
-const removePlacement = (id: string) =>
-  void change({ placements: askBody(order.value).placements.filter((p) => p.id !== id) })
 </script>
 
 <template>
@@ -135,53 +133,41 @@ const removePlacement = (id: string) =>
         @commit="setCustomer"
       />:
     </template>
-    <EditPart
-      ref="sizes"
-      :label="a.styleId ? 'how many of each size?' : 'how many?'"
-      :text="run ? `${a.pieces}` : ''"
-      :value="sizeText || run"
-      width="16em"
-      @commit="setSizes"
-    />{{ ' ' }}
-    <EditPart
-      ref="style"
-      label="which garment?"
-      :text="
-        order.style
-          ? `${order.style.name} ${kindWord[order.style.kind]?.toLowerCase()}${a.pieces === 1 ? '' : 's'}`
-          : ''
-      "
-      :value="a.styleId ?? ''"
-      :options="styles.map((s) => ({ value: s.id, label: `${s.name}, ${kindWord[s.kind]?.toLowerCase()}` }))"
-      @commit="(v) => change({ styleId: v, colourwayId: null })"
-    />
-    <template v-if="a.styleId"
-      >,
-      <EditPart
-        ref="colour"
-        label="which colour?"
-        :text="order.colourway?.name.toLowerCase() ?? ''"
-        :value="a.colourwayId ?? ''"
-        :options="colours"
-        @commit="(v) => change({ colourwayId: v })" /></template
-    >.
-    <template v-for="(p, i) in a.placements" :key="p.id"
-      ><template v-if="i > 0">; </template
-      ><PlacementPart
-        :placement="p"
-        :taken="taken.filter((t) => t !== p.place)"
-        @commit="keepPlacement"
-        @remove="removePlacement(p.id)" /></template
-    ><template v-if="a.placements.length < mostPlacements && !(short && a.placements.length > 0)"
-      >{{ ' ' }}<PlacementPart ref="extra" :placement="null" :taken="taken" @commit="keepPlacement" /></template
-    >. Wanted
+    <component
+      :is="shown.length > 1 ? 'div' : 'span'"
+      v-for="(line, i) in shown"
+      :key="line.id"
+      class="line"
+      :class="{ current: shown.length > 1 && line.id === lineInHand?.id }"
+      @focusin="shop.lineId = line.id"
+    >
+      <b v-if="shown.length > 1" class="nth">{{ i + 1 }}</b><LineSentence
+        ref="lines"
+        :line="line"
+        :said="said(line.id)"
+        :styles="styles"
+        :short="short ?? false"
+        @change="(part) => changeLine(line, part)"
+      /><button
+        v-if="shown.length > 1 && !order.quoteSent"
+        class="out"
+        :aria-label="`Take line ${i + 1} out`"
+        title="take this line out"
+        @click="removeLine(line.id)"
+      >
+        ×
+      </button>
+    </component>
+    <template v-if="!short && a.lines.length < mostLines && said(a.lines.at(-1)!.id).style"
+      >{{ ' ' }}<button class="part unsaid" @click="addLine">another garment?</button></template
+    >{{ ' ' }}Wanted
     <EditPart
       ref="due"
       label="by when?"
       :text="a.dueDate ? day(a.dueDate, format()) : ''"
       :value="a.dueDate ?? ''"
       type="date"
-      @commit="(v) => change({ dueDate: v || null, dueTime: v ? a.dueTime : null })"
+      @commit="(v) => changeOrder({ dueDate: v || null, dueTime: v ? a.dueTime : null })"
     />
     <template v-if="a.dueDate"
       >{{ ' '
@@ -192,17 +178,8 @@ const removePlacement = (id: string) =>
         :value="a.dueTime?.slice(0, 5) ?? ''"
         type="time"
         width="7em"
-        @commit="(v) => change({ dueTime: v ? `${v}:00` : null })" /></template
-    >, at
-    <EditPart
-      ref="mark"
-      label="the most they would pay?"
-      :text="a.mark === null ? '' : money(a.mark, format())"
-      :value="a.mark === null ? '' : String(a.mark)"
-      width="5em"
-      @commit="setMark"
-    />
-    or less,
+        @commit="(v) => changeOrder({ dueTime: v ? `${v}:00` : null })" /></template
+    >,
     <EditPart
       label="retail or wholesale?"
       :text="a.channel"
@@ -211,15 +188,40 @@ const removePlacement = (id: string) =>
         { value: 'retail', label: 'retail' },
         { value: 'wholesale', label: 'wholesale' },
       ]"
-      @commit="(v) => change({ channel: v as AskBody['channel'] })"
+      @commit="(v) => changeOrder({ channel: v as AskBody['channel'] })"
+    />,
+    <EditPart
+      label="collected or sent?"
+      :text="handing"
+      :value="handingValue"
+      :options="handings"
+      @commit="setHanding"
     />.
   </div>
 </template>
 
+<style scoped src="./part.css"></style>
 <style scoped>
 .sentence {
   font-size: 20px;
   line-height: 1.6;
   padding-bottom: 8px;
+}
+div.line {
+  display: grid;
+  grid-template-columns: 26px minmax(0, 1fr) 36px;
+  padding: 2px 0 2px 8px;
+  border-left: 3px solid transparent;
+}
+div.line.current {
+  border-left-color: var(--ink);
+}
+.nth {
+  color: var(--ink-2);
+}
+.out {
+  min-width: 32px;
+  min-height: 32px;
+  align-self: start;
 }
 </style>

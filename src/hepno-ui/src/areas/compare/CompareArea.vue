@@ -10,7 +10,8 @@ import StrataBar from '../../kit/StrataBar.vue'
 import { sourceWord } from '../../kit/words'
 import { onChange } from '../../shell/live'
 import { typing } from '../../shell/keys'
-import { attempt, format, refresh, shop } from '../../shell/state'
+import LinePicker from '../../shell/LinePicker.vue'
+import { attempt, format, lineInHand, refresh, shop } from '../../shell/state'
 import AskSentence from '../ask/AskSentence.vue'
 import Scrubber from './Scrubber.vue'
 
@@ -36,18 +37,19 @@ async function load(): Promise<void> {
   const order = shop.order
   if (!order) return
   const mine = ++asked
-  const query = quantity.value === null ? {} : { quantity: quantity.value }
+  const line = lineInHand.value?.id ?? ''
+  const query = quantity.value === null ? { line } : { line, quantity: quantity.value }
   await attempt(async () => {
     const got = await ask(api.GET('/api/orders/{id}/compare', { params: { path: { id: order.id }, query } }))
     if (mine === asked) comparison.value = got
   }, shop.said)
 }
 watch(
-  () => [shop.order?.id, shop.order?.version],
-  ([id], old) => {
-    if (id !== old?.[0]) {
+  () => [lineInHand.value?.id, shop.order?.version, shop.order?.id],
+  ([line, , id], old) => {
+    if (line !== old?.[0] || id !== old?.[2]) {
       comparison.value = null
-      open.value = shop.order?.facts.decision?.methodId ?? ''
+      open.value = lineInHand.value?.methodId ?? ''
     }
     quantity.value = null
     void load()
@@ -59,11 +61,11 @@ watch(quantity, () => void load())
 async function choose(): Promise<void> {
   const [order, band] = [shop.order, chosen.value]
   if (!order || !band || order.quoteSent) return
-  if (quantity.value !== null && quantity.value !== order.ask.pieces) {
+  if (quantity.value !== null && quantity.value !== lineInHand.value?.asked.pieces) {
     shop.problems = [
       {
         code: 'what-if',
-        sentence: `You are looking at ${quantity.value} pieces; the ask says ${order.ask.pieces}.`,
+        sentence: `You are looking at ${quantity.value} pieces; the ask says ${lineInHand.value?.asked.pieces}.`,
         where: 'quantity',
         remedy: 'Change the ask, or go back to its own count with 0.',
       },
@@ -75,14 +77,17 @@ async function choose(): Promise<void> {
       void (await ask(
         api.POST('/api/orders/{id}/choose', {
           params: { path: { id: order.id } },
-          body: { methodId: band.methodId },
+          body: { methodId: band.methodId, lineId: lineInHand.value?.id ?? null },
           ...seen(order.version),
         }),
       )),
   )
   if (done) {
     await refresh()
-    await router.push('/layout')
+    // the next line without a method is looked at next; with none left, what to buy
+    const next = shop.order?.lines.find((l) => l.methodId === null)
+    if (next) shop.lineId = next.id
+    else await router.push('/layout')
   }
 }
 
@@ -136,6 +141,7 @@ const spoken = (b: Schemas['Band']) =>
 <template>
   <div class="area">
     <h1 class="sr">Compare</h1>
+    <LinePicker />
     <AskSentence v-if="shop.order" :key="shop.order.id" short />
     <div v-if="!comparison" class="drawing">
       <div v-if="shop.problems.length > 0" class="frame">

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { bare } from '../../kit/shown'
-import { format, shop } from '../../shell/state'
+import { format, lineInHand } from '../../shell/state'
 
 /** Pieces on a logarithmic scale; the cost of each method above it. */
 const props = defineProps<{ comparison: Schemas['Comparison'] }>()
@@ -117,7 +117,7 @@ function drag(event: PointerEvent): void {
         </text>
       </g>
     </svg>
-    <span class="small quiet">{{ comparison.pieces === shop.order?.ask.pieces ? 'as asked' : 'what if' }}</span>
+    <span class="small quiet">{{ comparison.pieces === lineInHand?.asked.pieces ? 'as asked' : 'what if' }}</span>
   </div>
 </template>
 

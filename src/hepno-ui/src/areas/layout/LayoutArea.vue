@@ -4,7 +4,8 @@ import { api, ask, type Schemas } from '../../api/client'
 import { explain } from '../../kit/explain'
 import Keys from '../../kit/Keys.vue'
 import { money } from '../../kit/shown'
-import { attempt, format, shop } from '../../shell/state'
+import LinePicker from '../../shell/LinePicker.vue'
+import { attempt, format, lineInHand, shop } from '../../shell/state'
 import RollLane from './RollLane.vue'
 import SheetLot from './SheetLot.vue'
 import SizeClassLot from './SizeClassLot.vue'
@@ -12,13 +13,16 @@ import SizeClassLot from './SizeClassLot.vue'
 const layout = ref<Schemas['LayoutView'] | null>(null)
 const f = computed(() => format())
 watch(
-  () => [shop.order?.id, shop.order?.version],
+  () => [shop.order?.id, shop.order?.version, lineInHand.value?.id],
   async () => {
     layout.value = null
     const id = shop.order?.id
-    if (!id || !shop.order?.facts.decision) return
+    const line = lineInHand.value
+    if (!id || !line?.methodId) return
     await attempt(async () => {
-      layout.value = await ask(api.GET('/api/orders/{id}/layout', { params: { path: { id } } }))
+      layout.value = await ask(
+        api.GET('/api/orders/{id}/layout', { params: { path: { id }, query: { line: line.id } } }),
+      )
     }, shop.said)
   },
   { immediate: true },
@@ -32,6 +36,7 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
 
 <template>
   <div class="area">
+    <LinePicker />
     <h1 v-if="layout" class="title">
       {{ layout.sentence
       }}<button class="sum" @click="explain(layout.prints)">{{ money(layout.prints.value, f) }}</button>

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { length } from '../../kit/shown'
-import { format, shop } from '../../shell/state'
+import { format, lineInHand } from '../../shell/state'
 import PurchaseFacts from './PurchaseFacts.vue'
 
 /** Own sheets with so many prints on each, drawn to scale with what the printer leaves free. */
@@ -46,7 +46,7 @@ const copies = computed(() =>
         :y="c.y"
         :width="grid.boxWidthIn * scale"
         :height="grid.boxHeightIn * scale"
-        :fill="shop.order?.colourway?.hex ?? 'var(--calico)'"
+        :fill="lineInHand?.colourway?.hex ?? 'var(--calico)'"
         stroke="var(--ink)"
       />
     </svg>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { bare, length } from '../../kit/shown'
 import { placeWord } from '../../kit/words'
-import { format, shop } from '../../shell/state'
+import { format, lineInHand } from '../../shell/state'
 import PurchaseFacts from './PurchaseFacts.vue'
 
 /** Bought transfers of one size class or sheet: what is paid for, and how much of it is empty. */
@@ -12,7 +12,7 @@ const f = computed(() => format())
 const bought = computed(() => props.plan.purchases[0]!)
 const sheet = computed(() => bought.value.sizeClass!)
 const upright = computed(() => props.plan.placement.widthIn <= sheet.value.widthIn)
-const cloth = computed(() => shop.order?.colourway?.hex ?? 'var(--calico)')
+const cloth = computed(() => lineInHand.value?.colourway?.hex ?? 'var(--calico)')
 // one scale for all of them, so that a small sheet looks small
 const scale = 8
 </script>
@@ -24,7 +24,7 @@ const scale = 8
       <p class="small quiet">
         artwork {{ length(plan.placement.widthIn, f) }} × {{ length(plan.placement.heightIn, f) }} in the smallest size
         that holds it, {{ length(sheet.widthIn, f) }} × {{ length(sheet.heightIn, f) }};
-        {{ plan.bought - (shop.order?.ask.pieces ?? 0) }} spare
+        {{ plan.bought - (lineInHand?.asked.pieces ?? 0) }} spare
       </p>
       <PurchaseFacts :purchase="bought">{{ bare(plan.material.value, f) }} a piece with freight</PurchaseFacts>
     </div>

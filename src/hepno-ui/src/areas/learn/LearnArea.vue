@@ -6,18 +6,21 @@ import Keys from '../../kit/Keys.vue'
 import { anHour, bare, duration, margin, money } from '../../kit/shown'
 import StrataBar from '../../kit/StrataBar.vue'
 import { typing } from '../../shell/keys'
-import { attempt, format, shop } from '../../shell/state'
+import LinePicker from '../../shell/LinePicker.vue'
+import { attempt, format, lineInHand, shop } from '../../shell/state'
 
-const view = ref<Schemas['LearnView'] | null>(null)
+const learned = ref<Schemas['LearnView'] | null>(null)
+/** The line that is looked at. */
+const view = computed(() => learned.value?.lines.find((l) => l.lineId === lineInHand.value?.id))
 const f = computed(() => format())
 watch(
   () => [shop.order?.id, shop.order?.version],
   async () => {
-    view.value = null
+    learned.value = null
     const o = shop.order
     if (!o?.facts.handOver) return
     await attempt(async () => {
-      view.value = await ask(api.GET('/api/orders/{id}/learned', { params: { path: { id: o.id } } }))
+      learned.value = await ask(api.GET('/api/orders/{id}/learned', { params: { path: { id: o.id } } }))
     }, shop.said)
   },
   { immediate: true },
@@ -68,7 +71,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
       </p>
     </div>
     <template v-else>
-      <h1>{{ view.sentence }}</h1>
+      <LinePicker />
+      <h1>{{ learned?.sentence }}</h1>
       <div class="drawing">
         <svg
           viewBox="0 0 960 112"

@@ -52,15 +52,15 @@ const placed = computed(() => view.value?.promise)
 const chain = computed(() => {
   const p = placed.value
   if (!p) return []
-  const last = p.parts.at(-1)!
+  const last = p.lines.reduce((a, b) => (a.readyAt > b.readyAt ? a : b))
   return [
-    { text: `${p.work.readyCause}, ${moment(p.work.readyAt, f.value)}`, kind: 'ink' },
-    {
-      text: `press ${p.work.pieces}, ${duration(p.work.pieces * p.work.minutesPerPiece * 60)}, ${moment(p.parts[0]!.start, f.value)} to ${clock(last.end, f.value)}`,
+    { text: `${last.work.readyCause}, ${moment(p.arrivesAt, f.value)}`, kind: 'ink' },
+    ...p.lines.map((l) => ({
+      text: `press ${l.work.pieces}, ${duration(l.work.pieces * l.work.minutesPerPiece * 60)}, ${moment(l.parts[0]!.start, f.value)} to ${clock(l.parts.at(-1)!.end, f.value)}`,
       kind: 'hot',
-    },
-    { text: `cool and pack ${duration(p.work.tailMinutes * 60)}`, kind: 'wait' },
-    { text: `your slow tenth ${duration(p.work.slowTenthMinutes * 60)}, to the half hour`, kind: 'free' },
+    })),
+    { text: `cool and pack ${duration(last.work.tailMinutes * 60)}`, kind: 'wait' },
+    { text: `your slow tenth ${duration(last.work.slowTenthMinutes * 60)}, to the half hour`, kind: 'free' },
   ]
 })
 async function run(id: string): Promise<void> {
@@ -162,7 +162,7 @@ onUnmounted(() => {
             stroke-width="2.5"
             :stroke-dasharray="l.batches.length > 0 ? undefined : '2 4'"
           />
-          <g v-for="b in l.batches" :key="b.orderId + b.start" class="batch" @click="take(b.orderId)">
+          <g v-for="b in l.batches" :key="b.orderId + b.lineId + b.start" class="batch" @click="take(b.orderId)">
             <rect
               :x="within(b.end)"
               :y="ground(b.temperatureF) - 20"
@@ -224,7 +224,7 @@ onUnmounted(() => {
       </svg>
       <section v-if="placed" class="promise" aria-label="The order in hand">
         <div>
-          <span class="small quiet">{{ placed.work.code }}: earliest honest promise</span
+          <span class="small quiet">{{ shop.order?.code }}: earliest honest promise</span
           ><b :class="{ late: placed.lateMinutes > 0 }">{{ moment(placed.promiseAt, f) }}</b
           ><span v-if="placed.lateMinutes > 0" class="heat small"
             >{{ duration(placed.lateMinutes * 60) }} late: {{ placed.why }}</span

@@ -23,6 +23,10 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
         >Lay {{ named(run.left.find((t) => !run.racked.has(keyOf(t)) && t !== run.current) ?? run.left[1]) }}</b
       ><b v-else>Count</b><span v-if="run.fromEnd">from the end</span>
     </div>
+    <div v-if="view.lines.length > 1" class="mean">
+      <span>Line</span><b>{{ run.line?.what }}</b
+      ><span>{{ view.lines.findIndex((l) => l === run.line) + 1 }} of {{ view.lines.length }}</span>
+    </div>
     <div class="of">
       <b data-test="piece">{{ run.current ? named(run.current) : run.judged ? named(run.judged) : view.pieces }}</b>
       of {{ view.pieces
@@ -33,7 +37,7 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
     </div>
     <SizeRows
       :state="state"
-      :passes="run.passes.length"
+      :line="run.line"
       :waiting="run.box.waiting"
       :racked="run.rack.map((r) => r.task)"
       :current="run.phase === 'press' ? run.current : undefined"

@@ -7,7 +7,7 @@ import { keyOf, pendingVerdicts, type Task } from './tasks'
 /** Pieces by size: teal good, hatched on the rack, cross spoiled, vermilion in the press. */
 const props = defineProps<{
   state: Schemas['RunState']
-  passes: number
+  line: Schemas['RunLineView'] | undefined
   waiting: Waiting[]
   racked: Task[]
   current: Task | undefined
@@ -15,15 +15,22 @@ const props = defineProps<{
 const rows = computed(() => {
   const pending = pendingVerdicts(props.waiting)
   const rack = new Set(props.racked.map((t) => t.pieceNo))
-  return props.state.sizes.map((s) => ({
+  const of = <T extends { lineId: string }>(all: T[]) => all.filter((t) => t.lineId === props.line?.lineId)
+  const pieces = of(props.state.pieces)
+  const mine = new Set(pieces.map((p) => p.pieceNo))
+  return of(props.state.sizes).map((s) => ({
     size: s.size,
     spoiled:
-      s.spoiled + [...pending.values()].filter((w) => w.body.verdict === 'spoiled' && w.body.size === s.size).length,
-    pieces: props.state.pieces
+      s.spoiled +
+      [...pending.values()].filter(
+        (w) => w.body.verdict === 'spoiled' && w.body.size === s.size && mine.has(w.body.pieceNo),
+      ).length,
+    pieces: pieces
       .filter((p) => p.size === s.size)
       .map((p) => {
         const mine = pending.get(keyOf({ pieceNo: p.pieceNo, attempt: p.attempt, pass: p.passes + 1 }))
-        const good = p.standing === 'good' || (mine?.body.verdict === 'good' && p.passes + 1 === props.passes)
+        const good =
+          p.standing === 'good' || (mine?.body.verdict === 'good' && p.passes + 1 === props.line?.passes.length)
         return {
           no: p.pieceNo,
           kind: good

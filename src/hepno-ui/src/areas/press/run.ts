@@ -30,16 +30,16 @@ export function useRun(id: string) {
   let lastTap = { key: '', at: -1000 }
   let reasonTimer: ReturnType<typeof setTimeout> | undefined
 
-  const passes = computed(() => view.value?.passes ?? [])
   const left = computed(() => tasksLeft(state.value?.todo ?? [], box.waiting.value, fromEnd.value))
   const racked = computed(() => new Set(rack.value.map((r) => keyOf(r.task))))
   const current = computed(() => left.value.find((t) => !racked.value.has(keyOf(t))))
-  const pass = computed(
-    () =>
-      passes.value[
-        (current.value ?? rack.value[0]?.task)?.pass === undefined ? 0 : (current.value ?? rack.value[0]!.task).pass - 1
-      ],
-  )
+  /** The line being pressed, and of it the pass. */
+  const line = computed(() => {
+    const lines = view.value?.lines ?? []
+    const task = current.value ?? rack.value[0]?.task
+    return lines.find((l) => l.lineId === task?.lineId) ?? lines.at(-1)
+  })
+  const pass = computed(() => line.value?.passes[((current.value ?? rack.value[0]?.task)?.pass ?? 1) - 1])
   /** The piece the verdict keys judge: the oldest on the rack, else the one in hand. */
   const judged = computed(() => rack.value[0]?.task ?? current.value)
   const seconds = computed(() =>
@@ -76,7 +76,7 @@ export function useRun(id: string) {
       ? `${Math.ceil(seconds.value)} seconds`
       : '',
   )
-  const caution = computed(() => [pass.value?.caution, view.value?.pressCautions].filter(Boolean)[0] ?? '')
+  const caution = computed(() => [pass.value?.caution, line.value?.pressCautions].filter(Boolean)[0] ?? '')
   const coldIn = computed(() => (rack.value[0] ? Math.ceil((rack.value[0].cold - now.value) / 1000) : 0))
 
   async function load(): Promise<void> {
@@ -224,7 +224,7 @@ export function useRun(id: string) {
     held,
     fromEnd,
     choosing,
-    passes,
+    line,
     left,
     current,
     pass,

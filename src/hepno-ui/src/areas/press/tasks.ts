@@ -25,7 +25,12 @@ export function tasksLeft(todo: Task[], waiting: Waiting[], fromEnd: boolean): T
   const left = todo.filter((t) => !judged.has(keyOf(t)) && !spoiled.has(`${t.pieceNo}.${t.attempt}`))
   if (!fromEnd) return left
   // another pair of hands begins at the far end of each pass
-  return [...left].sort((a, b) => a.pass - b.pass || a.attempt - b.attempt || b.pieceNo - a.pieceNo)
+  const lines = [...new Set(left.map((t) => t.lineId))]
+  return lines.flatMap((line) =>
+    left
+      .filter((t) => t.lineId === line)
+      .sort((a, b) => a.pass - b.pass || a.attempt - b.attempt || b.pieceNo - a.pieceNo),
+  )
 }
 
 /** The newer of two states of a run: an answer that was under way while a verdict went past it must not undo what is drawn. */

@@ -6,21 +6,31 @@ import { api, ask, type Schemas, seen } from '../../api/client'
 import Keys from '../../kit/Keys.vue'
 import { moment } from '../../kit/shown'
 import { typing } from '../../shell/keys'
-import { attempt, format, refresh, shop } from '../../shell/state'
+import LinePicker from '../../shell/LinePicker.vue'
+import { attempt, format, lineInHand, refresh, shop } from '../../shell/state'
 import SayPrice from './SayPrice.vue'
 
 const router = useRouter()
 const view = ref<Schemas['QuoteView'] | null>(null)
 const sending = ref(false)
 const doc = computed(() => view.value?.quote.document)
-// more sizes than columns leave room for the garment's name, as on the page
-const crowded = computed(() => (doc.value?.sizes.length ?? 0) > 7)
+/** Sizes in columns where one line has few of them, as on the page; else each line's stand under its garment. */
+const beside = computed(() => {
+  const lines = doc.value?.lines ?? []
+  return lines.length === 1 && lines[0]!.sizes.length <= 7 ? lines[0]!.sizes : []
+})
+const figures = computed(() => view.value?.quote.lines.find((l) => l.lineId === lineInHand.value?.id)?.band)
+/** What is noted of the whole order and of the line that is looked at. */
+const notes = computed(
+  () => view.value?.notes.filter((n) => n.lineId === '' || n.lineId === lineInHand.value?.id) ?? [],
+)
+const undecided = computed(() => shop.order?.lines.some((l) => l.methodId === null) ?? true)
 watch(
   () => [shop.order?.id, shop.order?.version],
   async () => {
     view.value = null
     const id = shop.order?.id
-    if (!id || (!shop.order?.facts.decision && !shop.order?.quoteSent)) return
+    if (!id || (undecided.value && !shop.order?.quoteSent)) return
     await attempt(async () => {
       view.value = await ask(api.GET('/api/orders/{id}/quote', { params: { path: { id } } }))
     }, shop.said)
@@ -80,6 +90,7 @@ onUnmounted(() => {
 <template>
   <div class="area">
     <h1 class="sr">Quote</h1>
+    <LinePicker />
     <div class="drawing">
       <p v-if="!view || !doc" class="frame">
         {{ shop.order ? `${shop.order.code} has no method yet, so nothing to quote.` : 'No order in hand.' }}
@@ -89,12 +100,8 @@ onUnmounted(() => {
         <aside class="notes" aria-label="Margin notes, yours alone">
           <h2>Margin notes</h2>
           <p class="note quiet">Yours alone. Never printed or sent.</p>
-          <SayPrice
-            v-if="!view.sent && shop.order?.facts.decision"
-            :price="view.quote.band.outcome.price"
-            :how="view.quote.band.priceHow"
-          />
-          <div v-for="n in view.notes" :key="n.title">
+          <SayPrice v-if="!view.sent && figures" :price="figures.outcome.price" :how="figures.priceHow" />
+          <div v-for="n in notes" :key="n.title + n.text">
             <b>{{ n.title }}</b>
             <p class="note">{{ n.text }}</p>
           </div>
@@ -125,31 +132,35 @@ onUnmounted(() => {
             <thead>
               <tr>
                 <th>What</th>
-                <template v-if="!crowded">
-                  <th v-for="s in doc.sizes" :key="s.size" class="fig">{{ s.size }}</th>
-                </template>
+                <th v-for="s in beside" :key="s.size" class="fig">{{ s.size }}</th>
                 <th class="fig">Pieces</th>
                 <th class="fig">Each</th>
                 <th class="fig">Amount</th>
               </tr>
             </thead>
             <tbody>
-              <tr>
-                <td>
-                  <b>{{ doc.what }}</b><span v-for="d in doc.details" :key="d" class="note">{{ d }}</span>
-                  <ul v-if="crowded" class="run" aria-label="Pieces by size">
-                    <li v-for="s in doc.sizes" :key="s.size">
-                      {{ s.size }} <b>{{ s.pieces }}</b>
-                    </li>
-                  </ul>
-                </td>
-                <template v-if="!crowded">
-                  <td v-for="s in doc.sizes" :key="s.size" class="fig">{{ s.pieces }}</td>
-                </template>
-                <td class="fig">{{ doc.pieces }}</td>
-                <td class="fig">{{ doc.each }}</td>
-                <td class="fig">{{ doc.amount }}</td>
-              </tr>
+              <template v-for="(l, n) in doc.lines" :key="n">
+                <tr>
+                  <td>
+                    <b>{{ l.what }}</b><span v-for="d in l.details" :key="d" class="note">{{ d }}</span>
+                    <ul v-if="beside.length === 0" class="run" aria-label="Pieces by size">
+                      <li v-for="s in l.sizes" :key="s.size">
+                        {{ s.size }} <b>{{ s.pieces }}</b>
+                      </li>
+                    </ul>
+                  </td>
+                  <td v-for="s in beside" :key="s.size" class="fig">{{ s.pieces }}</td>
+                  <td class="fig">{{ l.pieces }}</td>
+                  <td class="fig">{{ l.each }}</td>
+                  <td class="fig">{{ l.amount }}</td>
+                </tr>
+                <tr v-for="x in l.extras" :key="x.label">
+                  <td :colspan="1 + beside.length">{{ x.label }}</td>
+                  <td class="fig">{{ x.pieces }}</td>
+                  <td class="fig">{{ x.each }}</td>
+                  <td class="fig">{{ x.amount }}</td>
+                </tr>
+              </template>
             </tbody>
           </table>
           <table class="totals">

@@ -3,11 +3,13 @@ import { computed, ref, watch } from 'vue'
 import { api, ask, seen } from '../../api/client'
 import { readNumber } from '../../kit/fields'
 import { bare } from '../../kit/shown'
-import { attempt, format, refresh, shop } from '../../shell/state'
+import { attempt, format, lineInHand, refresh, shop } from '../../shell/state'
 
 /** The price of a piece: as the policy makes it, until the owner says another. Emptied, it is the policy's again. */
 const props = defineProps<{ price: number; how: string }>()
-const typed = computed(() => shop.order?.facts.decision?.typedPrice ?? null)
+const typed = computed(
+  () => shop.order?.facts.decisions.find((d) => d.lineId === lineInHand.value?.id)?.typedPrice ?? null,
+)
 const draft = ref('')
 watch(
   () => [props.price, typed.value],
@@ -30,7 +32,7 @@ async function say(): Promise<void> {
       await ask(
         api.POST('/api/orders/{id}/price', {
           params: { path: { id: order.id } },
-          body: { each },
+          body: { each, lineId: lineInHand.value?.id ?? null },
           ...seen(order.version),
         }),
       )

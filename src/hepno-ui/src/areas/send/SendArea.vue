@@ -12,11 +12,15 @@ const order = computed(() =>
 )
 const counting = computed(() => order.value?.station === 'send')
 const rows = computed(() =>
-  (order.value?.ask.sizes ?? []).map((s) => ({
-    size: s.size,
-    wanted: s.pieces,
-    counted: order.value?.facts.counted.find((c) => c.size === s.size)?.pieces ?? 0,
-  })),
+  (order.value?.ask.lines ?? []).flatMap((l, at) =>
+    l.sizes.map((s) => ({
+      lineId: l.id,
+      line: order.value?.lines[at],
+      size: s.size,
+      wanted: s.pieces,
+      counted: order.value?.facts.counted.find((c) => c.lineId === l.id && c.size === s.size)?.pieces ?? 0,
+    })),
+  ),
 )
 const counted = computed(() => rows.value.reduce((n, r) => n + r.counted, 0))
 const wanted = computed(() => rows.value.reduce((n, r) => n + r.wanted, 0))
@@ -24,7 +28,14 @@ const at = ref(0)
 const typed = ref('')
 const giving = ref(false)
 const to = ref('')
-const cloth = computed(() => order.value?.colourway?.hex ?? 'var(--calico)')
+const clothOf = (row: (typeof rows.value)[number]) => row.line?.colourway?.hex ?? 'var(--calico)'
+/** Each piece of the box in its cloth, the counted ones of a size first. */
+const boxed = computed(() =>
+  rows.value
+    .flatMap((r) => Array.from({ length: r.wanted }, (_, i) => ({ cloth: clothOf(r), in: i < r.counted })))
+    .sort((a, b) => Number(b.in) - Number(a.in)),
+)
+const several = computed(() => (order.value?.lines.length ?? 0) > 1)
 const tall = computed(() => Math.min(7, 210 / Math.max(1, wanted.value / 2)))
 
 // counts go out one after another, each from the version the last one made
@@ -36,7 +47,11 @@ function set(row: number, change: (now: number) => number): void {
     if (!o || !r || !counting.value) return
     const pieces = Math.max(0, change(r.counted))
     await attempt(async () => {
-      const sizes = rows.value.map((x, i) => ({ size: x.size, pieces: i === row ? pieces : x.counted }))
+      const sizes = rows.value.map((x, i) => ({
+        lineId: x.lineId,
+        size: x.size,
+        pieces: i === row ? pieces : x.counted,
+      }))
       await ask(
         api.POST('/api/orders/{id}/count', { params: { path: { id: o.id } }, body: { sizes }, ...seen(o.version) }),
       )
@@ -127,34 +142,35 @@ onUnmounted(() => {
       </h1>
       <div class="drawing two">
         <section aria-label="Count by size">
-          <button
-            v-for="(r, i) in rows"
-            :key="r.size"
-            class="row"
-            :class="{ crop: i === at && counting }"
-            :aria-label="`${r.size}: ${r.counted} of ${r.wanted}`"
-            @click="at === i ? set(i, (n) => n + 1) : (at = i)"
-          >
-            <b class="size" :class="{ go: r.counted === r.wanted }">{{ r.size }}</b>
-            <svg
-              :viewBox="`0 0 ${Math.max(14, r.wanted > 40 ? Math.ceil(r.wanted / 12) : r.wanted) * 32} 40`"
-              preserveAspectRatio="xMinYMid meet"
-              aria-hidden="true"
+          <template v-for="(r, i) in rows" :key="r.lineId + r.size">
+            <h2 v-if="several && r.lineId !== rows[i - 1]?.lineId" class="line">{{ r.line?.what }}</h2>
+            <button
+              class="row"
+              :class="{ crop: i === at && counting }"
+              :aria-label="`${r.size}: ${r.counted} of ${r.wanted}`"
+              @click="at === i ? set(i, (n) => n + 1) : (at = i)"
             >
-              <path
-                v-for="n in r.wanted > 40 ? Math.ceil(r.wanted / 12) : r.wanted"
-                :key="n"
-                :transform="`translate(${(n - 1) * 32} 1)`"
-                d="M0 0H7C8 6 20 6 21 0H28V38H0Z"
-                :fill="n <= (r.wanted > 40 ? r.counted / 12 : r.counted) ? cloth : 'none'"
-                stroke="var(--ink)"
-              />
-            </svg>
-            <span class="of"
-              ><b :class="{ go: r.counted === r.wanted }">{{ i === at && typed ? typed : r.counted }}</b> of
-              {{ r.wanted }} <Sign v-if="r.counted === r.wanted" kind="go"
-            /></span>
-          </button>
+              <b class="size" :class="{ go: r.counted === r.wanted }">{{ r.size }}</b>
+              <svg
+                :viewBox="`0 0 ${Math.max(14, r.wanted > 40 ? Math.ceil(r.wanted / 12) : r.wanted) * 32} 40`"
+                preserveAspectRatio="xMinYMid meet"
+                aria-hidden="true"
+              >
+                <path
+                  v-for="n in r.wanted > 40 ? Math.ceil(r.wanted / 12) : r.wanted"
+                  :key="n"
+                  :transform="`translate(${(n - 1) * 32} 1)`"
+                  d="M0 0H7C8 6 20 6 21 0H28V38H0Z"
+                  :fill="n <= (r.wanted > 40 ? r.counted / 12 : r.counted) ? clothOf(r) : 'none'"
+                  stroke="var(--ink)"
+                />
+              </svg>
+              <span class="of"
+                ><b :class="{ go: r.counted === r.wanted }">{{ i === at && typed ? typed : r.counted }}</b> of
+                {{ r.wanted }} <Sign v-if="r.counted === r.wanted" kind="go"
+              /></span>
+            </button>
+          </template>
         </section>
         <section class="box">
           <p class="big">
@@ -163,19 +179,23 @@ onUnmounted(() => {
           <svg viewBox="0 0 280 240" aria-hidden="true">
             <path d="M6 6 24 18V232H256V18L274 6" fill="none" stroke="var(--ink)" stroke-width="2.5" />
             <rect
-              v-for="n in wanted"
+              v-for="(p, n) in boxed"
               :key="n"
-              :x="(n - 1) % 2 ? 144 : 30"
-              :y="228 - (Math.floor((n - 1) / 2) + 1) * tall"
+              :x="n % 2 ? 144 : 30"
+              :y="228 - (Math.floor(n / 2) + 1) * tall"
               width="106"
               :height="Math.max(1, tall - 1)"
-              :fill="n <= counted ? cloth : 'none'"
+              :fill="p.in ? p.cloth : 'none'"
               stroke="var(--ink)"
               stroke-width=".5"
             />
           </svg>
           <p v-if="counting && counted < wanted" class="next">
-            Next <b>{{ rows[at]?.size }}, {{ (rows[at]?.wanted ?? 0) - (rows[at]?.counted ?? 0) }} more</b>
+            Next
+            <b
+              >{{ several ? `${rows[at]?.line?.style?.name} ` : '' }}{{ rows[at]?.size }},
+              {{ (rows[at]?.wanted ?? 0) - (rows[at]?.counted ?? 0) }} more</b
+            >
           </p>
           <p>
             <button class="plain-button" :disabled="counted === 0" @click="slip">Packing slip <kbd>P</kbd></button>

@@ -1,0 +1,96 @@
+using Hepno.Core.Costing;
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Pricing;
+using Hepno.Core.Sending;
+
+namespace Hepno.Core.Comparing;
+
+/// <summary>The cost of a piece of one line by one method's plan, with its share of what the order pays once.</summary>
+public static class LineCost
+{
+    /// <summary>The cost of a piece.</summary>
+    /// <param name="ask">The line with the rest of its order.</param>
+    /// <param name="decorations">The method's plan.</param>
+    /// <param name="book">The shop's shelf, floor and numbers.</param>
+    /// <param name="failure">Share of attempts spoiled at every decoration; null for the plan's own.</param>
+    public static PieceCostResult Of(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, double? failure = null)
+    {
+        var n = book.Numbers;
+        var before = StepStandards.Before(ask.Style.Kind, decorations.Max(d => d.Recipe.PrePressSeconds));
+        var prep = before.Concat(StepStandards.After).ToList();
+        var attempts = decorations.Select(d => new Attempt(d.Placement.Id, Places.Find(d.Placement.Place)!.Name, d.Material, failure ?? d.FailureChance,
+            WorkSteps.Attended(d.Steps.Concat(d.Preparation)), WorkSteps.PressHeld(d.Steps.Concat(d.Preparation)), d.Bought, d.SetUp)).ToList();
+        return PieceCost.Of(new PieceInputs(ask.Pieces, LandedBlank.Of(ask.Style, ask.Sizes, ask.PiecesOfSupplier),
+            Figure.Input("consumables", "Sundries", n.ConsumablesPerStart, FigureUnit.Money, "Numbers: sundries"), Packing(ask, book),
+            WorkSteps.Attended(prep), WorkSteps.PressHeld(prep), attempts, n.Wage, n.OverheadPerHour, PressFor(book).Equipment.Cost(n.TariffPerKwh), OrderMinutes(ask, decorations.Count, book), FixedFees(ask, book)));
+    }
+
+    /// <summary>How the whole order is packed, or null when nothing the shop has carries it.</summary>
+    public static PackingWay? Packed(AskInHand ask, ShopBook book)
+    {
+        var zone = ask.Shipping is { } s ? book.Carrier?.Find(s.Zone) : null;
+        if (ask.Shipping is not null && zone is null)
+        {
+            return null;
+        }
+        var ways = Parcels.Ways([.. ask.Order.Select(l => (l.Style, l.Pieces))], book.Numbers.PackedIn(), book.Carrier?.Carrier ?? "", zone);
+        return ways.Count > 0 ? ways[0] : null;
+    }
+
+    /// <summary>Fees on the line, with its pieces' share of postage where that is charged beside the price.</summary>
+    public static FeeTerms Fees(AskInHand ask, ShopBook book) =>
+        book.Numbers.Fees(ask.Shipping is { InThePrice: false } ? (Packed(ask, book)?.Postage.Value ?? 0) / ask.OrderPieces : 0);
+
+    private static Recipes.Press PressFor(ShopBook book) => book.Presses.FirstOrDefault(p => !p.IsSetAside()) ?? book.Presses[0];
+
+    private static Figure Packing(AskInHand ask, ShopBook book)
+    {
+        var own = Figure.Input("packing-material", "Bag, label and card", book.Numbers.PackingPerPiece, FigureUnit.Money, "Numbers: packing");
+        if (ask.Shipping is null || Packed(ask, book) is not { } way)
+        {
+            return own;
+        }
+        var pieces = Figure.Input("order-pieces", "Pieces of the order", ask.OrderPieces, FigureUnit.Count, "the ask");
+        List<Figure> parts = [own, Figure.Of("parcels", way.Packaging.Name, way.Material.Value / ask.OrderPieces, "packaging ÷ pieces of the order", way.Material, pieces)];
+        if (ask.Shipping.InThePrice)
+        {
+            parts.Add(Figure.Of("postage-share", "Postage, in the price", way.Postage.Value / ask.OrderPieces, "postage ÷ pieces of the order", way.Postage, pieces));
+        }
+        return Figure.Sum("packing-material", "Packing", parts);
+    }
+
+    // what the order takes once is shared by its pieces: this line bears its pieces' part of it
+    private static decimal ShareOf(AskInHand ask) => (decimal)ask.Pieces / ask.OrderPieces;
+
+    private static Figure OrderMinutes(AskInHand ask, int artworks, ShopBook book)
+    {
+        var n = book.Numbers;
+        var parcels = ask.Shipping is null ? 0 : Packed(ask, book)?.Parcels ?? 0;
+        List<Figure> order = [Figure.Input("order", "An order", n.OrderMinutes, FigureUnit.Count, "Numbers: order time")];
+        if (parcels > 0)
+        {
+            order.Add(Figure.Input("parcels", $"{parcels} × a parcel", parcels * n.ParcelMinutes, FigureUnit.Count, "Numbers: packing time"));
+        }
+        if (ask.Order.Count > 1)
+        {
+            order = [new("order-share", $"The order's own, {ask.Pieces} of {ask.OrderPieces} pieces", order.Sum(p => p.Value) * ShareOf(ask), FigureUnit.Count, "minutes × this line's share of the pieces", "", order)];
+        }
+        var mine = Figure.Input("artworks", $"{artworks} × an artwork", n.ArtworkMinutes * artworks, FigureUnit.Count, "Numbers: artwork time");
+        return new("order-minutes", "Minutes of the order", order.Sum(p => p.Value) + mine.Value, FigureUnit.Count, "an order + each artwork", "", [.. order, mine]);
+    }
+
+    private static Figure FixedFees(AskInHand ask, ShopBook book)
+    {
+        var n = book.Numbers;
+        var payments = n.DepositShare is > 0 and < 1 ? 2 : 1;
+        List<Figure> parts = [Figure.Input("fee", "A payment", n.FeeFixed, FigureUnit.Money, "Numbers: fees"), Figure.Input("payments", "Payments", payments, FigureUnit.Count, "deposit and balance")];
+        if (ask.Order.Count > 1)
+        {
+            parts.Add(Figure.Input("share", $"{ask.Pieces} of {ask.OrderPieces} pieces", ShareOf(ask), FigureUnit.Share, "the ask"));
+        }
+        return Figure.Of("fees", "Fixed card fees", n.FeeFixed * payments * ShareOf(ask), ask.Order.Count > 1 ? "fee × payments × share" : "fee × payments", parts);
+    }
+}

@@ -1,0 +1,32 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+
+namespace Hepno.Core.Methods;
+
+/// <summary>A line of an ask looked up in the shop's book.</summary>
+/// <param name="Style">Its garment, or null.</param>
+/// <param name="Colourway">Its colour, or null.</param>
+/// <param name="Problems">What in it blocks comparing.</param>
+/// <param name="InHand">The complete line with the order's other complete lines; null while something is missing.</param>
+public sealed record LineLookedUp(Style? Style, Colourway? Colourway, IReadOnlyList<Problem> Problems, AskInHand? InHand);
+
+/// <summary>Looks an ask's lines up in the shop's book.</summary>
+public static class AsksInHand
+{
+    /// <summary>Every line of the ask, in its order.</summary>
+    public static IReadOnlyList<LineLookedUp> Of(Ask ask, ShopBook book)
+    {
+        var alone = ask.Lines.Select((line, i) => Alone(ask, line, i, book)).ToList();
+        return [.. alone.Select(l => l.InHand is null ? l : l with { InHand = l.InHand with { Others = [.. alone.Where(o => !ReferenceEquals(o, l) && o.InHand is not null).Select(o => o.InHand!)], Shipping = ask.Shipping } })];
+    }
+
+    private static LineLookedUp Alone(Ask ask, AskLine line, int index, ShopBook book)
+    {
+        var style = book.Styles.FirstOrDefault(s => s.Id == line.StyleId);
+        var colour = style?.Colourways.FirstOrDefault(c => c.Id == line.ColourwayId);
+        var problems = style is null ? [] : line.Placements.SelectMany((p, i) => Places.Oversize(p, $"lines[{index}].placements[{i}]", line.Sizes, style.Kind)).ToList();
+        var complete = style is not null && colour is not null && line.Pieces > 0 && line.Placements.Count > 0 && problems.Count == 0;
+        return new(style, colour, problems, complete ? new AskInHand(style!, colour!, line.Sizes, line.Placements, ask.Channel) : null);
+    }
+}

@@ -1,0 +1,38 @@
+using Hepno.Core.Pricing;
+
+namespace Hepno.Core.Orders;
+
+/// <summary>What the customer asks for; parts not yet said are null or empty.</summary>
+/// <param name="CustomerId">Who asks.</param>
+/// <param name="Lines">What they want, a garment in a colour a line; at least one.</param>
+/// <param name="DueDate">Local date it is wanted.</param>
+/// <param name="DueTime">Local hour it is wanted.</param>
+/// <param name="Note">Anything else, up to 2,000 characters.</param>
+/// <param name="Channel">Whose policy makes the price.</param>
+/// <param name="Shipping">How it is sent, or null when they collect it.</param>
+public sealed record Ask(string? CustomerId, IReadOnlyList<AskLine> Lines, DateOnly? DueDate, TimeOnly? DueTime, string? Note, Channel Channel = Channel.Retail, Shipping? Shipping = null)
+{
+    /// <summary>Pieces of all lines.</summary>
+    public int Pieces => Lines.Sum(l => l.Pieces);
+
+    /// <summary>When it is wanted, in the shop's wall clock; noon when no hour is said.</summary>
+    public DateTime? DueAt => DueDate?.ToDateTime(DueTime ?? new TimeOnly(12, 0));
+}
+
+/// <summary>One line of an ask: a garment in a colour with its sizes and decorations.</summary>
+/// <param name="Id">Identity within the order.</param>
+/// <param name="StyleId">Which garment.</param>
+/// <param name="ColourwayId">Which colour of it.</param>
+/// <param name="Sizes">Pieces by size.</param>
+/// <param name="Placements">Decorations, up to six.</param>
+/// <param name="Mark">The most they would pay a piece, or null.</param>
+public sealed record AskLine(string Id, string? StyleId, string? ColourwayId, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, decimal? Mark = null)
+{
+    /// <summary>Pieces of all sizes.</summary>
+    public int Pieces => SizeRun.Total(Sizes);
+}
+
+/// <summary>An order that is sent instead of collected.</summary>
+/// <param name="Zone">Zone of the carrier's rates.</param>
+/// <param name="InThePrice">True when postage is absorbed in the price ("free"), false when it is charged beside it.</param>
+public sealed record Shipping(string Zone, bool InThePrice);

@@ -1,0 +1,33 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+
+namespace Hepno.Core.Pricing;
+
+/// <summary>How sizes that cost more are charged.</summary>
+public enum SizePricing
+{
+    /// <summary>One price for all sizes, the dearer blanks averaged into it.</summary>
+    Averaged,
+
+    /// <summary>A base price, and a surcharge line for each dearer size.</summary>
+    Surcharged,
+}
+
+/// <summary>What is charged on top of the base price for a dearer size.</summary>
+/// <param name="Size">Size.</param>
+/// <param name="Pieces">Pieces of it.</param>
+/// <param name="Each">Money on top, a piece.</param>
+public sealed record SizeSurcharge(string Size, int Pieces, decimal Each)
+{
+    private const decimal Step = 0.50m;
+
+    /// <summary>Surcharges of a size run: landed difference / (1 − m − f), rounded up to 0.50 (DOMAIN 11).</summary>
+    /// <param name="style">The blank with its surcharges.</param>
+    /// <param name="sizes">Pieces by size.</param>
+    /// <param name="policy">The channel's policy; its margin is m.</param>
+    /// <param name="fees">f.</param>
+    public static IReadOnlyList<SizeSurcharge> Of(Style style, IReadOnlyList<SizeCount> sizes, PricePolicy policy, FeeTerms fees) =>
+        [.. sizes.Where(s => s.Pieces > 0).Select(s => (s, More: style.Sizes.FirstOrDefault(z => z.Name == s.Size)?.Surcharge ?? 0)).Where(s => s.More > 0)
+            .Select(s => new SizeSurcharge(s.s.Size, s.s.Pieces, Money.UpTo(PricePolicy.ByMargin(s.More, policy.MarginShare, fees with { PostagePerPiece = 0 }), Step)))];
+}

@@ -1,0 +1,118 @@
+using System.Globalization;
+using Hepno.Core.Comparing;
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Orders;
+using Hepno.Formats;
+using Hepno.Web.Views;
+
+namespace Hepno.Web.Deeds;
+
+/// <summary>The words and printed figures of a quote, and of the confirmation that follows it.</summary>
+internal static class QuoteWords
+{
+    private const int MostTiers = 5;
+
+    private static readonly int[] TierSteps = [12, 24, 36, 48, 72, 144];
+
+    /// <summary>The quote's document.</summary>
+    public static QuoteDocument Of(OrderCase c, FrozenQuote q, ShopBook book, DateTime wall)
+    {
+        var n = q.Numbers;
+        var f = n.Format;
+        var zone = q.Ask.Shipping is { } s ? book.Carrier?.Find(s.Zone) : null;
+        var ready = q.ReadyAt is { } at ? Shown.Moment(at, f) : "to be agreed";
+        var sent = q.Ask.Shipping is null ? "collect" : "send";
+        List<Stated> totals = [new(q.Postage > 0 ? "Goods" : "Before tax", Shown.Money(q.Goods, f))];
+        if (q.Postage > 0)
+        {
+            totals.Add(new($"Postage, {zone!.Name.ToLowerInvariant()}", Shown.Money(q.Postage, f)));
+        }
+        if (n.TaxShare > 0)
+        {
+            totals.Add(new($"Sales tax, {Shown.Number((double)n.TaxShare * 100, 2, f)}%", Shown.Money(q.Tax, f)));
+        }
+        totals.Add(new("Total", Shown.Money(q.Total, f)));
+        var totalIndex = totals.Count - 1;
+        if (q.Deposit > 0)
+        {
+            totals.Add(new("Deposit to begin", Shown.Money(q.Deposit, f)));
+        }
+        var days = $"Ready {ready} if you say yes{(q.Deposit > 0 ? " and the deposit is here" : "")} by the end of today; a later yes moves it by as many working days."
+            + (zone is null ? "" : $" Then {zone.Days} working {(zone.Days == 1 ? "day" : "days")} on the way.");
+        var balance = q.Ask.Shipping is null ? "when you collect" : "before it is sent";
+        var terms = (q.Deposit > 0 ? $"{Shown.Money(q.Deposit, f)} to begin, {Shown.Money(q.Total - q.Deposit, f)} {balance}. " : $"Paid {balance}. ") + "Counts and sizes may change until the prints are ordered. We replace any piece we spoil.";
+        var single = q.Lines.Count == 1 ? q.Lines[0] : null;
+        List<Stated> heads = [single is null ? new("pieces", q.Ask.Pieces.ToString(CultureInfo.InvariantCulture)) : new(single.Band.Surcharges is { Count: > 0 } ? "each, dearer sizes on top" : "each", Shown.Money(single.Band.Outcome.Price, f)),
+            new("in all, before tax", Shown.Money(q.Goods + q.Postage, f)), new($"ready to {sent}", ready)];
+        return new("Quote", n.Paper, n.ShopName, n.Address, n.Contact, c.Order.Code, $"{Shown.DayAndYear(DateOnly.FromDateTime(wall), f)}, good until {Shown.DayAndYear(q.ValidUntil, f)}", c.Customer?.Name ?? "", c.Customer?.Contact ?? "",
+            Title(q), heads, [.. q.Lines.Select(l => Line(q, l, f))], totals, totalIndex,
+            [new("When", days), new("Terms", terms), new("Looking after it", MakeQuote.Care)],
+            // a price somebody said holds for these pieces alone, and lines are not scaled apart from each other
+            single is null || single.Band.Surcharges is { Count: > 0 } || c.Lines[0].Decision?.TypedPrice is not null ? [] : Tiers(single.Band, c.Lines[0].InHand!, book));
+    }
+
+    /// <summary>The confirmation of an order after their yes: the same lines and figures, what is paid and what is left.</summary>
+    public static QuoteDocument Confirmation(OrderCase c, DateTime wall)
+    {
+        var q = c.Frozen!;
+        var f = q.Numbers.Format;
+        var facts = c.Order.Facts;
+        var paid = facts.Deposit?.Amount ?? 0;
+        var upTo = q.Document.TotalIndex + 1;
+        List<Stated> totals = [.. q.Document.Totals.Take(upTo)];
+        if (paid > 0)
+        {
+            totals.Add(new("Deposit, received", Shown.Money(paid, f)));
+        }
+        totals.Add(new(q.Ask.Shipping is null ? "Left to pay when you collect" : "Left to pay before it is sent", Shown.Money(q.Total - paid, f)));
+        var yes = facts.Approval!;
+        var said = $"{yes.By} said yes on {Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(yes.At, q.Numbers.TimeZone)), f)} to quote {c.Order.Code}.";
+        return q.Document with
+        {
+            Kind = "Order confirmation", Dates = Shown.DayAndYear(DateOnly.FromDateTime(wall), f), Totals = totals, Tiers = [],
+            Columns = [new("Agreed", q.ReadyAt is { } at ? $"{said} Ready {Shown.Moment(at, f)}." : said), .. q.Document.Columns.Where(x => x.Label == "Looking after it")],
+        };
+    }
+
+    private static string Title(FrozenQuote q)
+    {
+        if (q.Lines.Count > 1)
+        {
+            return $"{q.Ask.Pieces} pieces in {q.Lines.Count} lines";
+        }
+        var line = q.Ask.Lines[0];
+        return $"{line.Pieces} {MakeQuote.Garment(q.Lines[0].Style, q.Lines[0].Colourway, line.Pieces)}, printed {string.Join(" and ", line.Placements.Select(p => Places.Find(p.Place)!.Name.ToLowerInvariant()))}";
+    }
+
+    private static LinePrinted Line(FrozenQuote q, FrozenLine l, FigureFormat f)
+    {
+        var asked = q.AskOf(l);
+        var fabric = string.Join(", ", l.Style.Fabric.Select(x => $"{x.Percent.ToString("0.#", CultureInfo.InvariantCulture)}% {x.Fibre.ToString().ToLowerInvariant()}"));
+        var price = l.Band.Outcome.Price;
+        return new($"{l.Style.Name}, {l.Colourway.Name.ToLowerInvariant()}, {fabric}", [.. asked.Placements.Select(p => MakeQuote.Printed(p, f))], [.. asked.Sizes.Select(s => new SizePrinted(s.Size, s.Pieces))],
+            asked.Pieces.ToString(CultureInfo.InvariantCulture), Shown.Bare(price, f), Shown.Bare(Money.Charged(price * asked.Pieces, f.MinorDigits), f),
+            [.. (l.Band.Surcharges ?? []).Select(z => new ExtraPrinted($"{z.Size}, on top", z.Pieces.ToString(CultureInfo.InvariantCulture), Shown.Bare(z.Each, f), Shown.Bare(Money.Charged(z.Each * z.Pieces, f.MinorDigits), f)))]);
+    }
+
+    private static List<TierPrinted> Tiers(Band band, AskInHand ask, ShopBook book)
+    {
+        var f = book.Numbers.Format;
+        var method = DecorationMethods.Find(band.MethodId)!;
+        var steps = TierSteps.Append(ask.Pieces).Distinct().Order().ToList();
+        var mine = steps.IndexOf(ask.Pieces);
+        var from = Math.Clamp(mine - 2, 0, Math.Max(0, steps.Count - MostTiers));
+        var tiers = new List<TierPrinted>();
+        foreach (var q in steps.Skip(from).Take(MostTiers))
+        {
+            var at = ask.At(q);
+            var answer = method.Answer(at, book);
+            if (answer.Decorations.Count > 0)
+            {
+                var price = q == ask.Pieces ? band.Outcome.Price : LinePrice.Of(at, answer.Decorations, LineCost.Of(at, answer.Decorations, book), book, null).Each;
+                tiers.Add(new(q.ToString(CultureInfo.InvariantCulture), Shown.Bare(price, f), Shown.Bare(price * q, f), q == ask.Pieces));
+            }
+        }
+        return tiers;
+    }
+}

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue'
+import { api, ask, type Schemas } from '../../api/client'
+import { money } from '../../kit/shown'
+import { kindWord } from '../../kit/words'
+import { attempt, format } from '../../shell/state'
+import EditPart from './EditPart.vue'
+import PlacementPart from './PlacementPart.vue'
+
+/** One line of the ask as a sentence: how many of which garment, printed where, at most for how much. */
+type Line = Schemas['AskLine']
+const props = defineProps<{
+  line: Line
+  said: Schemas['OrderLineView']
+  styles: Schemas['Style'][]
+  /** On Compare only one print may be offered at a time. */
+  short?: boolean
+}>()
+const emit = defineEmits<{ change: [part: Partial<Schemas['LineBody']>] }>()
+const sizeText = ref('')
+watch(
+  () => props.line.id,
+  () => (sizeText.value = ''),
+)
+
+const style = ref<InstanceType<typeof EditPart>>()
+const colour = ref<InstanceType<typeof EditPart>>()
+const sizes = ref<InstanceType<typeof EditPart>>()
+const mark = ref<InstanceType<typeof EditPart>>()
+const extra = ref<InstanceType<typeof PlacementPart>>()
+
+/** As many as the server keeps. */
+const mostPlacements = 6
+const run = computed(() => props.line.sizes.map((s) => `${s.size} ${s.pieces}`).join(', '))
+const taken = computed(() => props.line.placements.map((p) => p.place))
+const colours = computed(() =>
+  (props.styles.find((s) => s.id === props.line.styleId)?.colourways ?? []).map((c) => ({
+    value: c.id,
+    label: c.name,
+  })),
+)
+
+/** Parts not yet said, in the order they are asked for. */
+function unsaid(): { begin: () => void }[] {
+  const parts: [boolean, { begin: () => void } | undefined][] = [
+    [props.line.styleId === null, style.value],
+    [props.line.colourwayId === null, colour.value],
+    [props.line.sizes.length === 0, sizes.value],
+    [props.line.placements.length === 0, extra.value],
+    [props.line.mark === null, mark.value],
+  ]
+  return parts.flatMap(([open, part]) => (open && part ? [part] : []))
+}
+/** The mark may stay unsaid: it is asked for last. */
+const open = (withMark: boolean) => unsaid().find((p) => withMark || p !== mark.value)
+defineExpose({ open })
+
+async function setSizes(text: string): Promise<void> {
+  sizeText.value = text
+  const styleId = props.line.styleId
+  if (!styleId) return
+  const ok = await attempt(async () => {
+    const read = await ask(api.POST('/api/compute/size-run', { body: { styleId, text } }))
+    emit('change', { sizes: read.sizes })
+  })
+  if (ok) void nextTick(() => (sizeText.value = ''))
+}
+const setMark = (text: string) =>
+  emit('change', {
+    mark:
+      text.trim() === ''
+        ? null
+        : Number(
+            text
+              .replace(/[^\d.,-]/g, '')
+              .replace(format().groupMark, '')
+              .replace(format().decimalMark, '.'),
+          ),
+  })
+function keepPlacement(p: Schemas['PlacementBody']): void {
+  const rest = props.line.placements.map(({ areaIn2: _, ...body }) => body)
+  const at = rest.findIndex((r) => r.id === p.id)
+  emit('change', { placements: at < 0 ? [...rest, p] : rest.map((r) => (r.id === p.id ? p : r)) })
+}
+const removePlacement = (id: string) =>
+  emit('change', {
+    placements: props.line.placements.filter((p) => p.id !== id).map(({ areaIn2: _, ...body }) => body),
+  })
+</script>
+
+<template>
+  <span>
+    <EditPart
+      ref="sizes"
+      :label="line.styleId ? 'how many of each size?' : 'how many?'"
+      :text="run ? `${line.pieces}` : ''"
+      :value="sizeText || run"
+      width="16em"
+      @commit="setSizes"
+    />{{ ' ' }}
+    <EditPart
+      ref="style"
+      label="which garment?"
+      :text="
+        said.style
+          ? `${said.style.name} ${kindWord[said.style.kind]?.toLowerCase()}${line.pieces === 1 ? '' : 's'}`
+          : ''
+      "
+      :value="line.styleId ?? ''"
+      :options="styles.map((s) => ({ value: s.id, label: `${s.name}, ${kindWord[s.kind]?.toLowerCase()}` }))"
+      @commit="(v) => emit('change', { styleId: v, colourwayId: null })"
+    />
+    <template v-if="line.styleId"
+      >,
+      <EditPart
+        ref="colour"
+        label="which colour?"
+        :text="said.colourway?.name.toLowerCase() ?? ''"
+        :value="line.colourwayId ?? ''"
+        :options="colours"
+        @commit="(v) => emit('change', { colourwayId: v })" /></template
+    >.
+    <template v-for="(p, i) in line.placements" :key="p.id"
+      ><template v-if="i > 0">; </template
+      ><PlacementPart
+        :placement="p"
+        :taken="taken.filter((t) => t !== p.place)"
+        @commit="keepPlacement"
+        @remove="removePlacement(p.id)" /></template
+    ><template v-if="line.placements.length < mostPlacements && !(short && line.placements.length > 0)"
+      >{{ ' ' }}<PlacementPart ref="extra" :placement="null" :taken="taken" @commit="keepPlacement" /></template
+    >, at
+    <EditPart
+      ref="mark"
+      label="the most they would pay?"
+      :text="line.mark === null ? '' : money(line.mark, format())"
+      :value="line.mark === null ? '' : String(line.mark)"
+      width="5em"
+      @commit="setMark"
+    />
+    or less.
+  </span>
+</template>
