@@ -33,6 +33,8 @@ public static class Aggregates
 
     public static Aggregate<DyePrinter> DyePrinters { get; } = PrinterStore.Dye();
 
+    public static Aggregate<Cutter> Cutters { get; } = CutterStore.Aggregate();
+
     public static Aggregate<Press> Presses { get; } = PressStore.Aggregate();
 
     public static Aggregate<Recipe> Recipes { get; } = RecipeStore.Aggregate();
@@ -49,6 +51,7 @@ public static class Aggregates
         "screen" => Of(Screens),
         "film-printer" => Of(FilmPrinters),
         "dye-printer" => Of(DyePrinters),
+        "cutter" => Of(Cutters),
         "press" => Of(Presses),
         "recipe" => Of(Recipes),
         "order" => Of(Orders),

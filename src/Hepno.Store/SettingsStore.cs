@@ -1,17 +1,25 @@
+using System.Globalization;
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Pricing;
 using Hepno.Core.Sending;
+using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store;
 
 /// <summary>The shop's numbers: one row.</summary>
 internal static class SettingsStore
 {
+    private static readonly string[] People = ["person", "person_day", "person_off", "fixed_cost"];
+
     public static Aggregate<ShopNumbers> Aggregate() => new("numbers", "settings", (connection, _) =>
     {
         var week = connection.Query("SELECT opens, closes FROM day_hours ORDER BY weekday", r => new DayHours(r.TimeOrNull("opens"), r.TimeOrNull("closes")));
         var packagings = connection.Query("SELECT * FROM packaging ORDER BY position", r => new Packaging(r.Text("name"), r.Real("most_tees"), r.Real("most_grams"), r.Real("own_grams"), r.Money("price_micros")));
+        var days = connection.Query("SELECT * FROM person_day ORDER BY person_id, weekday", r => (Of: r.Text("person_id"), Hours: new DayHours(r.TimeOrNull("opens"), r.TimeOrNull("closes")))).ToLookup(d => d.Of, d => d.Hours);
+        var off = connection.Query("SELECT * FROM person_off ORDER BY person_id, day", r => (Of: r.Text("person_id"), Day: r.Day("day"))).ToLookup(d => d.Of, d => d.Day);
+        var people = connection.Query("SELECT * FROM person ORDER BY position", r => new Person(r.Text("id"), r.Text("name"), r.Money("wage_micros"), r.Money("on_costs_micros"), [.. days[r.Text("id")]], r.TimeOrNull("lunch_from"), r.Int("lunch_minutes"), [.. off[r.Text("id")]]));
+        var costs = connection.Query("SELECT * FROM fixed_cost ORDER BY position", r => new FixedCost(r.Text("name"), r.Money("month_micros")));
         return connection.Query("SELECT * FROM settings", r => new Versioned<ShopNumbers>(new ShopNumbers(
             r.Text("shop_name"), r.Text("address"), r.Text("contact"),
             new FigureFormat(r.Text("sign"), r.Flag("sign_after"), r.Text("decimal_mark"), r.Text("group_mark"), r.Int("minor_digits"), r.Flag("day_first"), r.Flag("twelve_hours"), r.Flag("metric"), r.Flag("celsius")),
@@ -19,7 +27,8 @@ internal static class SettingsStore
             r.Money("fee_share_micros"), r.Money("fee_fixed_micros"), r.Money("tax_share_micros"), r.Money("minimum_charge_micros"), r.Money("rounding_step_micros"), r.Money("deposit_share_micros"),
             r.Int("validity_days"), r.Real("slow_tenth_share"), week,
             Policy(r, "retail", "margin_share_micros"), Policy(r, "wholesale", "wholesale_margin_micros"), r.Money("least_margin_micros"), r.Word<FeeBase>("fee_base"), r.Word<InversionRule>("inversion"),
-            packagings.Count == 0 ? null : packagings, r.Real("parcel_minutes"), r.Word<SizePricing>("size_pricing")), r.Long("version")));
+            packagings.Count == 0 ? null : packagings, r.Real("parcel_minutes"), r.Word<SizePricing>("size_pricing"),
+            people.Count == 0 ? null : people, costs.Count == 0 ? null : costs, r.Real("productive_share"), [.. r.Text("tier_steps").Split(',').Select(t => int.Parse(t, CultureInfo.InvariantCulture))]), r.Long("version")));
     }, _ => "1", (connection, n, version) =>
     {
         var (retail, wholesale) = (n.PolicyFor(Channel.Retail), n.PolicyFor(Channel.Wholesale));
@@ -31,8 +40,20 @@ internal static class SettingsStore
             ("minimum_charge_micros", n.MinimumCharge), ("rounding_step_micros", n.RoundingStep), ("deposit_share_micros", n.DepositShare), ("validity_days", n.ValidityDays), ("slow_tenth_share", n.SlowTenthShare),
             ("retail_kind", retail.Kind), ("retail_multiple_micros", retail.Multiple), ("retail_of", retail.Of), ("retail_hour_micros", retail.PerHour),
             ("wholesale_kind", wholesale.Kind), ("wholesale_margin_micros", wholesale.MarginShare), ("wholesale_multiple_micros", wholesale.Multiple), ("wholesale_of", wholesale.Of), ("wholesale_hour_micros", wholesale.PerHour),
-            ("least_margin_micros", n.LeastMarginShare), ("fee_base", n.FeeBase), ("inversion", n.Inversion), ("parcel_minutes", n.ParcelMinutes), ("size_pricing", n.SizePricing));
+            ("least_margin_micros", n.LeastMarginShare), ("fee_base", n.FeeBase), ("inversion", n.Inversion), ("parcel_minutes", n.ParcelMinutes), ("size_pricing", n.SizePricing), ("productive_share", n.ProductiveShare), ("tier_steps", string.Join(',', n.Steps())));
         connection.Execute("DELETE FROM packaging");
+        foreach (var table in People)
+        {
+            connection.Execute($"DELETE FROM {table}");
+        }
+        for (var i = 0; i < (n.People?.Count ?? 0); i++)
+        {
+            Write(connection, n.People![i], i);
+        }
+        for (var i = 0; i < (n.FixedCosts?.Count ?? 0); i++)
+        {
+            connection.Put("fixed_cost", 1, ("position", i), ("name", n.FixedCosts![i].Name), ("month_micros", n.FixedCosts[i].PerMonth));
+        }
         for (var i = 0; i < (n.Packagings?.Count ?? 0); i++)
         {
             var p = n.Packagings![i];
@@ -43,6 +64,19 @@ internal static class SettingsStore
             connection.Put("day_hours", 1, ("weekday", day), ("opens", n.Week[day].Open), ("closes", n.Week[day].Close));
         }
     });
+
+    private static void Write(SqliteConnection connection, Person p, int position)
+    {
+        connection.Put("person", 1, ("position", position), ("id", p.Id), ("name", p.Name), ("wage_micros", p.Wage), ("on_costs_micros", p.OnCostsShare), ("lunch_from", p.LunchFrom), ("lunch_minutes", p.LunchMinutes));
+        for (var day = 0; day < p.Week.Count; day++)
+        {
+            connection.Put("person_day", 2, ("person_id", p.Id), ("weekday", day), ("opens", p.Week[day].Open), ("closes", p.Week[day].Close));
+        }
+        foreach (var day in p.DaysOff)
+        {
+            connection.Put("person_off", 2, ("person_id", p.Id), ("day", day));
+        }
+    }
 
     private static PricePolicy Policy(Rows.Row r, string channel, string margin) =>
         new(r.Word<PolicyKind>($"{channel}_kind"), r.Money(margin), r.Money($"{channel}_multiple_micros"), r.Word<MultipleBase>($"{channel}_of"), r.Money($"{channel}_hour_micros"));

@@ -2,11 +2,8 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
-using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
-using Hepno.Core.Runs;
 using Hepno.Store;
-using Hepno.Web.Deeds;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web;
@@ -24,17 +21,23 @@ internal static class DemoData
         }
         Shop(connection, desk);
         Customers(connection, desk);
-        Orders(connection, desk);
+        DemoOrders.Fill(connection, desk);
         return 0;
     });
 
-    private static Deed At(Desk desk, string name, double hoursAgo = 0) => new(name, Device, desk.Clock.Utc.AddHours(-hoursAgo), false);
+    internal static Deed At(Desk desk, string name, double hoursAgo = 0) => new(name, Device, desk.Clock.Utc.AddHours(-hoursAgo), false);
 
     private static void Shop(SqliteConnection c, Desk desk)
     {
         var deed = At(desk, "demo data", 200);
         var week = new[] { (0, 0), (8, 18), (8, 18), (8, 18), (8, 18), (8, 18), (9, 14) }.Select(h => h.Item1 == 0 ? new DayHours(null, null) : new DayHours(new(h.Item1, 0), new(h.Item2, 0))).ToList();
-        Aggregates.Numbers.Put(c, ShopNumbers.Default with { ShopName = "Tern & Tallow", Address = "Cloth, decorated. 4 Net Row, Skerry Quay", Contact = "hello@ternandtallow.example", TaxShare = 0.08m, TimeZone = ShopClock.MachineZone, Week = week }, 0, deed);
+        var helperWeek = week.Select((d, day) => day is >= 2 and <= 5 ? new DayHours(new(10, 0), new(16, 0)) : new DayHours(null, null)).ToList();
+        Aggregates.Numbers.Put(c, (ShopNumbers.Default with
+        {
+            ShopName = "Tern & Tallow", Address = "Cloth, decorated. 4 Net Row, Skerry Quay", Contact = "hello@ternandtallow.example", TaxShare = 0.08m, TimeZone = ShopClock.MachineZone, Week = week,
+            People = [new("wren", "Wren", 18.50m, 0, week, new(12, 30), 45, []), new("ines", "Ines", 14.00m, 0.13m, helperWeek, new(13, 15), 30, [])],
+            FixedCosts = [new("Rent of the workshop", 780), new("Power base and water", 95), new("Software and telephone", 64), new("Insurance", 48)],
+        }).Settled(), 0, deed);
 
         IReadOnlyList<StyleSize> sizes = [new("XS", 0), new("S", 0), new("M", 0), new("L", 0), new("XL", 0), new("2XL", 1.80m), new("3XL", 3.10m)];
         Aggregates.Styles.Put(c, new("hollin", "Hollin 150", "Corran Mill", GarmentKind.Tee, [new(Fibre.Cotton, 55), new(Fibre.Polyester, 45)], 150, 330, 3.40m, 12m, 1,
@@ -47,6 +50,12 @@ internal static class DemoData
         Aggregates.Styles.Put(c, new("sprint", "Sprint 140", "Brisling & Daughter", GarmentKind.Tee, [new(Fibre.Polyester, 100)], 140, 400, 5.10m, 14m, 2,
             [new("white", "White", "#fcfaf5", ColourClass.White), new("kelp", "Kelp", "#3c5a4a", ColourClass.Dark)], sizes, false), 0, deed);
 
+        Aggregates.Styles.Put(c, new("loft", "Loft 240", "Corran Mill", GarmentKind.Sweatshirt, [new(Fibre.Cotton, 70), new(Fibre.Polyester, 30)], 240, 340, 9.80m, 12m, 1,
+            [new("oat", "Oat", "#dfd3bb", ColourClass.Pale), new("ink", "Ink", "#22293a", ColourClass.Dark)], sizes, false), 0, deed);
+        Aggregates.Styles.Put(c, new("haul", "Haul tote", "Brisling & Daughter", GarmentKind.Tote, [new(Fibre.Cotton, 100)], 220, 390, 2.60m, 14m, 2, [new("natural", "Natural", "#e6dcc4", ColourClass.Pale)], [new("One size", 0)], false), 0, deed);
+        Aggregates.Styles.Put(c, new("cove", "Cove cap", "Halyard Headwear", GarmentKind.Cap, [new(Fibre.Cotton, 100)], 260, 340, 4.10m, 11m, 3, [new("navy", "Navy", "#2b3b5e", ColourClass.Dark), new("stone", "Stone", "#c9bfa8", ColourClass.Pale)], [new("One size", 0)], false), 0, deed);
+        Aggregates.Styles.Put(c, new("galley", "Galley apron", "Halyard Headwear", GarmentKind.Apron, [new(Fibre.Cotton, 65), new(Fibre.Polyester, 35)], 245, 350, 6.30m, 11m, 3, [new("charcoal", "Charcoal", "#3b3f45", ColourClass.Dark)], [new("One size", 0)], false), 0, deed);
+
         static IReadOnlyList<PriceBreak> Breaks(decimal one) => [new(1, one), new(25, decimal.Round(one * 0.88m, 2)), new(75, decimal.Round(one * 0.78m, 2))];
         Aggregates.Films.Put(c, new("ferrow", "Ferrow", "Cold-peel film", [new("4 × 4", 4, 4, Breaks(0.95m)), new("5 × 8", 5, 8, Breaks(1.70m)), new("11 × 11", 11, 11, Breaks(3.10m)), new("12 × 16", 12, 16, Breaks(4.20m))], 9m, 2), 0, deed);
         Aggregates.Vinyls.Put(c, new("tidewell", "Tidewell", "Smooth vinyl", 19.5, 3.10m, 0.25, 7.50m, 2), 0, deed);
@@ -58,6 +67,9 @@ internal static class DemoData
         Aggregates.FilmPrinters.Put(c, new("skua", "Skua", 13, 0.25, 11, 0.011, 0.16m, 0.014, 0.14m, true, 0.0042m, 0.016, 0.028m, 18, 0.05m, 35, FilmCure.Oven, printer, "Powder is fine dust: extraction on, mask on, no flame. Oven and film burn. The data sheets of ink and powder decide."), 0, deed);
         Aggregates.DyePrinters.Put(c, new("plover", "Plover", 32, 0.010, 0.21m, 13, 19, 0.25, 0.28m, 8, 0.009m, 0.05m, printer with { PriceNew = 900, Resale = 100, PowerKw = 0.1 }, "Dye fumes while pressing: window open, extraction on."), 0, deed);
         Aggregates.Presses.Put(c, new("gannet", "Gannet", "swing-away", 16, 20, 15, 20, 5, -5, new(1450, 250, 5, 600, 1.8, 0.35, 0.12m), "Platen and guard burn: gloves, and hands clear when it swings. Into the wall socket, never an extension lead. The maker's manual decides."), 0, deed);
+        Aggregates.Presses.Put(c, new("petrel", "Petrel", "clamshell", 15, 15, 12, 22, 5, 4, new(680, 90, 5, 500, 1.4, 0.35, 0.10m), "Heavy lid: hands on the handle only. The platen burns. The maker's manual decides."), 0, deed);
+        Aggregates.Presses.Put(c, new("puffin", "Puffin", "cap", 5.5, 3, 9, 24, 5, null, new(320, 40, 5, 250, 0.6, 0.35, 0.08m), "Curved platen burns on its upper edge. The maker's manual decides."), 0, deed);
+        Aggregates.Cutters.Put(c, new("scissorbill", "Scissorbill", 22, 70, new(540, 120, 5, 400, 0.06, 0.5, 0.25m), "The blade is sharper than it looks: hands off while it runs."), 0, deed);
 
         var day = DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-60));
         const string Up = "film up, right-reading";
@@ -78,129 +90,10 @@ internal static class DemoData
         {
             ("rowing", "Skerry Quay Rowing", "Mara Fell, kit secretary"), ("bakery", "Lantern Street Bakery", "Odo Brandt"), ("choir", "Northmoor Choir", "Isaura Łowe"),
             ("boatyard", "Pell's Boatyard", "Ansel Pell"), ("school", "Gorse Lane School", "the office"), ("vets", "Beacon Hill Vets", "Dr. Tove Őrr"),
+            ("ferry", "Narrows Ferry", "Calla Roe, the ticket hut"), ("brewers", "Salt Lane Brewers", "Ivo Hask"),
         })
         {
-            Aggregates.Customers.Put(c, new(id, name, contact), 0, At(desk, "demo data", 199));
-        }
-    }
-
-    private static Ask Ask(string customer, IReadOnlyList<AskLine> lines, DateOnly day, TimeOnly? hour, string? note = null) => new(customer, lines, day, hour, note);
-
-    private static AskLine Line(string style, string colour, IReadOnlyList<SizeCount> sizes, IReadOnlyList<Placement> placements, decimal? mark = null, string id = "1") => new(id, style, colour, sizes, placements, mark);
-
-    private static Placement Front(double w, double h, int colours, double line = 2, bool gradient = false) => new("front", "front", w, h, 60, colours, gradient, line);
-
-    private static void Orders(SqliteConnection c, Desk desk)
-    {
-        var numbers = Desk.Numbers(c);
-        var today = DateOnly.FromDateTime(desk.Clock.Wall(numbers.TimeZone));
-        DateOnly In(int days)
-        {
-            var day = today.AddDays(days);
-            while (numbers.Week[(int)day.DayOfWeek].Open is null)
-            {
-                day = day.AddDays(1);
-            }
-            return day;
-        }
-        var sleeve = new Placement("sleeve", "left-sleeve", 3, 3, 45, 1, false, 5);
-        TimeOnly noon = new(12, 0), four = new(16, 0);
-        var film = "dtf-bought";
-
-        // 201, learned from: handed over, two pieces spoiled
-        Make(c, desk, "demo-201", Ask("school", [Line("brae", "black", [new("S", 6), new("M", 8), new("L", 4)], [Front(9, 9, 3)], 20m)], In(1), four, null), film, 90);
-        ThroughGather(c, desk, "demo-201", "the office", 80, "three prints, paid monthly");
-        Pressed(c, desk, "demo-201", 18, 18, new() { [4] = "crooked", [11] = "peeled early" }, 30);
-        OrderDeeds.Count(c, desk, "demo-201", [new("1", "S", 6), new("1", "M", 8), new("1", "L", 4)], Version(c, "demo-201"), At(desk, "counted", 27));
-        OrderDeeds.HandOver(c, desk, "demo-201", "Una from the office", Version(c, "demo-201"), At(desk, "handed over", 26));
-
-        // 202, on the press: nine good, one spoiled
-        Make(c, desk, "demo-202", Ask("bakery", [Line("brae", "sand", [new("S", 4), new("M", 9), new("L", 8), new("XL", 3)], [Front(8, 8, 4)], null)], In(2), noon, "Flour on the floor: bag them well."), film, 60);
-        ThroughGather(c, desk, "demo-202", "Odo Brandt", 50, null);
-        Pressed(c, desk, "demo-202", 24, 10, new() { [5] = "crooked" }, 0.3);
-
-        // 203, waiting for hoodies that come too late
-        Make(c, desk, "demo-203", Ask("boatyard", [Line("fell", "slate", [new("M", 10), new("L", 12), new("XL", 6)], [Front(10, 10, 2, 6)], 45m)], In(1), noon, null), film, 8);
-        OrderDeeds.Approve(c, desk, "demo-203", "Ansel Pell", Version(c, "demo-203"), At(desk, "yes taken", 3));
-        OrderDeeds.NoteDeposit(c, desk, "demo-203", 0, "an old customer, pays on the day", Version(c, "demo-203"), At(desk, "deposit noted", 3));
-
-        // 204, a quote to send
-        Make(c, desk, "demo-204", Ask("choir", [Line("hollin", "sage", [new("S", 8), new("M", 14), new("L", 10), new("XL", 6), new("2XL", 2)], [Front(10, 7, 1, 6)], 16m)], In(9), four, null), film, 5, send: false);
-
-        // 205, to compare
-        SaveAsk.Do(c, desk, "demo-205", Ask("rowing", [Line("hollin", "navy", [new("S", 5), new("M", 11), new("L", 12), new("XL", 6), new("2XL", 2)], [Front(10, 10, 3, 5), sleeve], 18m)], In(10), noon, null), 0, At(desk, "new ask", 2));
-
-        // 206, half heard
-        SaveAsk.Do(c, desk, "demo-206", Ask("vets", [Line("hollin", "white", [new("M", 12)], [], null)], In(14), null, null), 0, At(desk, "new ask", 0.2));
-        SeveralLines(c, desk, In(12), four);
-    }
-
-    private static void SeveralLines(SqliteConnection c, Desk desk, DateOnly due, TimeOnly hour)
-    {
-        // 207, three lines sent by the carrier, a quote to write
-        Placement Print(string id, string place, double w, double h, int colours) => new(id, place, w, h, 55, colours, false, 4);
-        SaveAsk.Do(c, desk, "demo-207", new("rowing",
-            [
-                Line("hollin", "navy", [new("S", 4), new("M", 10), new("L", 8), new("2XL", 2)], [Print("crest", "left-chest", 3.5, 3.5, 2), Print("club", "back", 11, 6, 2)], 21m),
-                Line("fell", "slate", [new("M", 4), new("L", 6), new("XL", 2)], [Print("hood-crest", "left-chest", 3.5, 3.5, 2)], 38m, "2"),
-                Line("sprint", "white", [new("M", 6), new("L", 6)], [Print("race", "front", 9, 9, 4)], 24m, "3"),
-            ], due, hour, "The cox collects nothing: send it all to the boathouse.", Shipping: new("country", false)), 0, At(desk, "new ask", 1.5));
-        foreach (var (line, method) in new[] { ("1", "dtf-bought"), ("2", "dtf-bought"), ("3", "sublimation") })
-        {
-            OrderDeeds.Choose(c, desk, "demo-207", line, method, Version(c, "demo-207"), At(desk, "method chosen", 1));
-        }
-        OrderDeeds.LayOut(c, desk, "demo-207", Version(c, "demo-207"), At(desk, "laid out", 0.9));
-    }
-
-    private static long Version(SqliteConnection c, string id) => Aggregates.Orders.Get(c, id)!.Version;
-
-    private static void Make(SqliteConnection c, Desk desk, string id, Ask ask, string method, double hoursAgo, bool send = true)
-    {
-        SaveAsk.Do(c, desk, id, ask, 0, At(desk, "new ask", hoursAgo));
-        OrderDeeds.Choose(c, desk, id, null, method, Version(c, id), At(desk, "method chosen", hoursAgo - 0.5));
-        OrderDeeds.LayOut(c, desk, id, Version(c, id), At(desk, "laid out", hoursAgo - 0.6));
-        if (send)
-        {
-            OrderDeeds.Send(c, desk, id, Version(c, id), At(desk, "quote sent", hoursAgo - 1));
-        }
-    }
-
-    private static void ThroughGather(SqliteConnection c, Desk desk, string id, string by, double hoursAgo, string? without)
-    {
-        OrderDeeds.Approve(c, desk, id, by, Version(c, id), At(desk, "yes taken", hoursAgo));
-        var asked = desk.Case(c, id, desk.Book(c)).Frozen!.Deposit;
-        OrderDeeds.NoteDeposit(c, desk, id, without is null ? asked : 0, without, Version(c, id), At(desk, "deposit noted", hoursAgo - 1));
-        foreach (var item in Aggregates.Orders.Get(c, id)!.Value.Facts.Items)
-        {
-            OrderDeeds.Tick(c, desk, id, item.Id, true, Version(c, id), At(desk, "it came", hoursAgo - 10));
-        }
-    }
-
-    private static void Pressed(SqliteConnection c, Desk desk, string id, int pieces, int upTo, Dictionary<int, string> spoiled, double hoursAgo)
-    {
-        OrderDeeds.StartRun(c, desk, id, At(desk, "pressing begun", hoursAgo));
-        var sizes = Aggregates.Orders.Get(c, id)!.Value.Ask.Lines.SelectMany(l => l.Sizes).SelectMany(s => Enumerable.Repeat(s.Size, s.Pieces)).ToList();
-        var at = desk.Clock.Utc.AddHours(-hoursAgo);
-        void Say(int piece, int attempt, RunVerdict verdict, string? reason)
-        {
-            var seconds = 88 + (piece * 7 % 19);
-            at = at.AddSeconds(seconds);
-            RunStore.Add(c, id, new RunEvent($"{id}-{piece}-{attempt}", Device, piece, attempt, 1, sizes[piece - 1], verdict, reason, null, seconds), at);
-        }
-        for (var piece = 1; piece <= upTo; piece++)
-        {
-            if (spoiled.TryGetValue(piece, out var reason))
-            {
-                Say(piece, 1, RunVerdict.Spoiled, reason);
-                if (upTo == pieces)
-                {
-                    Say(piece, 2, RunVerdict.Good, null);
-                }
-            }
-            else
-            {
-                Say(piece, 1, RunVerdict.Good, null);
-            }
+            Aggregates.Customers.Put(c, new(id, name, contact, id is "rowing" or "ferry" ? $"{name}\n{(id == "rowing" ? "The Boathouse, 2 Slip Road" : "Pier Hut, North Narrows")}\nSkerry Quay" : ""), 0, At(desk, "demo data", 199));
         }
     }
 }

@@ -57,7 +57,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     private volatile KeptBook? kept;
 
     private static IReadOnlyList<string> BookKinds { get; } = [Aggregates.Numbers.Kind, Aggregates.Styles.Kind, Aggregates.Films.Kind, Aggregates.Vinyls.Kind, Aggregates.Presses.Kind, Aggregates.Recipes.Kind,
-        Aggregates.Screens.Kind, Aggregates.FilmPrinters.Kind, Aggregates.DyePrinters.Kind];
+        Aggregates.Screens.Kind, Aggregates.FilmPrinters.Kind, Aggregates.DyePrinters.Kind, Aggregates.Cutters.Kind];
 
     public Db Db { get; } = db;
 
@@ -74,7 +74,7 @@ internal sealed class Desk(Db db, ShopClock clock)
             return k.Book;
         }
         var book = new ShopBook(Numbers(connection), Values(Aggregates.Styles.All(connection)), Values(Aggregates.Films.All(connection)), Values(Aggregates.Vinyls.All(connection)),
-            Values(Aggregates.Presses.All(connection)), Values(Aggregates.Recipes.All(connection)), Values(Aggregates.Screens.All(connection)), Values(Aggregates.FilmPrinters.All(connection)), Values(Aggregates.DyePrinters.All(connection)), SimulatedCarrier.Rates);
+            Values(Aggregates.Presses.All(connection)), Values(Aggregates.Recipes.All(connection)), Values(Aggregates.Screens.All(connection)), Values(Aggregates.FilmPrinters.All(connection)), Values(Aggregates.DyePrinters.All(connection)), SimulatedCarrier.Rates, Values(Aggregates.Cutters.All(connection)));
         if (!Db.Writing)
         {
             kept = new(seq, book);
@@ -104,7 +104,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     /// <summary>What is on the presses: orders with their yes, not yet pressed.</summary>
     public static FloorPlan Floor(IReadOnlyList<OrderCase> open, ShopBook book, DateTime wall)
     {
-        var empty = new FloorPlan(wall, new OpenHours(book.Numbers.Week), book.Presses, []);
+        var empty = new FloorPlan(wall, new OpenHours(book.Numbers.Week), book.Presses, [], book.Numbers.Hands());
         var works = open.Where(c => c.Frozen is not null && c.Order.Facts.Approval is not null && c.Standing.Station is Station.Gather or Station.Press).SelectMany(c => Works(c, book, wall)).ToList();
         return book.Presses.Count == 0 ? empty : empty with { Placed = PressPlanner.Plan(works, empty) };
     }
@@ -139,20 +139,23 @@ internal sealed class Desk(Db db, ShopClock clock)
         {
             throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "There is no press on the Floor." : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.", book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first.");
         }
+        return [.. Planned(c, book, open).Select(p => (p.Line, p.Band ?? throw new RefusedException(409, p.Line.Decision is null ? "no-method" : "method-unfit",
+            p.Line.Decision is null ? c.Lines.Count == 1 ? "No method is chosen yet." : $"No method is chosen yet for {p.Line.What}." : $"{p.Fold!.Name} cannot do it any more: {p.Fold.Reasons[0].Sentence}.",
+            p.Line.Decision is null ? "Choose one under Compare." : $"Would work: {p.Fold!.Reasons[0].WouldWork}. Or choose another method under Compare.")))];
+    }
+
+    /// <summary>Every complete line by its chosen method, planned one after the other: each with its figures, or why the method cannot.</summary>
+    public IReadOnlyList<(LineCase Line, Band? Band, Fold? Fold)> Planned(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open)
+    {
         var floor = FloorWithout(c, book, open);
-        var chosen = new List<(LineCase, Band)>();
-        foreach (var line in c.Lines)
+        var planned = new List<(LineCase, Band?, Fold?)>();
+        foreach (var line in c.Lines.Where(l => l.InHand is not null))
         {
-            var decision = line.Decision ?? throw new RefusedException(409, "no-method", c.Lines.Count == 1 ? "No method is chosen yet." : $"No method is chosen yet for {line.What}.", "Choose one under Compare.");
-            var (band, fold) = Comparer.Chosen(line.InHand!, line.Asked.Mark, c.Order.Ask.DueAt, book, floor, decision);
-            if (band is null)
-            {
-                throw new RefusedException(409, "method-unfit", $"{fold!.Name} cannot do it any more: {fold.Reasons[0].Sentence}.", $"Would work: {fold.Reasons[0].WouldWork}. Or choose another method under Compare.");
-            }
-            floor = WithLine(floor, c, line, band, book);
-            chosen.Add((line, band));
+            var (band, fold) = line.Decision is { } decision ? Comparer.Chosen(line.InHand!, line.Asked.Mark, c.Order.Ask.DueAt, book, floor, decision) : (null, null);
+            floor = band is null ? floor : WithLine(floor, c, line, band, book);
+            planned.Add((line, band, fold));
         }
-        return chosen;
+        return planned;
     }
 
     private FloorPlan FloorWithout(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open) =>
@@ -193,7 +196,7 @@ internal sealed class Desk(Db db, ShopClock clock)
         foreach (var line in q.Lines)
         {
             var work = Comparer.WorkOf(c.Order.Id, line.LineId, c.CodeOf(line.LineId), q.InHand(line), line.Band.Decorations, arrives, last is null ? "everything is here" : $"{last.Text} comes", c.Order.Ask.DueAt, book.Numbers.SlowTenthShare);
-            yield return work with { StartedAt = started };
+            yield return work with { StartedAt = started, Moved = c.Order.Facts.Moves?.FirstOrDefault(m => m.LineId == line.LineId) is { } m ? new(m.PressId, m.From) : null };
             // a begun order's lines follow each other
             started = started?.AddMinutes(work.Pieces * work.MinutesPerPiece);
         }

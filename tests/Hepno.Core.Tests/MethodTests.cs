@@ -28,7 +28,8 @@ public class MethodTests
 
     internal static readonly ShopBook Book = new(ShopNumbers.Default, [Tee(100)],
         [new TransferPriceList("film", "Ferrow", "Film", [new("4 × 4", 4, 4, [new(1, 1m), new(25, 0.80m)]), new("11 × 11", 11, 11, [new(1, 3m), new(25, 2.50m)])], 9m, 2)],
-        [new VinylFilm("vinyl", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2)], [Gannet], [FilmOnCotton, VinylOnCotton], [], [], []);
+        [new VinylFilm("vinyl", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2)], [Gannet], [FilmOnCotton, VinylOnCotton], [], [], [],
+        Cutters: [new Cutter("c", "Cutter", 24, 60, new EquipmentHour(0, 0, 1, 1, 0, 0, 0), "")]);
 
     internal static Style Tee(double cotton, double ceiling = 380) => new("tee", "Tee", "Mill", GarmentKind.Tee, cotton >= 100 ? [new(Fibre.Cotton, 100)] : [new(Fibre.Cotton, cotton), new(Fibre.Polyester, 100 - cotton)], 180, ceiling, 4m, 12m, 1, [Black, White], [new("M", 0), new("2XL", 2m)], false);
 

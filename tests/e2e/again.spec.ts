@@ -63,7 +63,7 @@ test('a repeat customer goes from enquiry to sent quote in at most forty actions
   await expect(page.getByRole('button', { name: 'Send it' })).toBeFocused()
   await does.key('Enter', 'yes')
   await expect(page).toHaveURL(/gather/)
-  await expect(page.getByLabel('Order in hand')).toContainText('T-207')
+  await expect(page.getByLabel('Order in hand')).toContainText('T-215')
 
   expect(does.log.length).toBeLessThanOrEqual(40)
   const kept = readFileSync(resolve(import.meta.dirname, '../cases/repeat-order.txt'), 'utf8')

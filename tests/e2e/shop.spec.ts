@@ -72,17 +72,21 @@ test('a printer is added on the Floor and every figure of it comes back', async 
   await clean(page)
 })
 
-test('a style in use stays, an unused one comes off the Shelf and back', async ({ page }) => {
+test('a style in use stays, an unused one comes off the Shelf and back', async ({ page, request, server }) => {
+  const styles = (await (await request.get(`${server.url}/api/styles`)).json()) as { value: { id: string } }[]
+  const { id: _, ...body } = styles.find((s) => s.value.id === 'sprint')!.value
+  const kept = await request.put(`${server.url}/api/styles/unasked`, { data: { ...body, name: 'Unasked 140' } })
+  expect(kept.ok()).toBe(true)
   await page.goto('/shelf')
   await page.getByRole('button', { name: /Brae 180/ }).click()
   await page.getByRole('button', { name: 'Take off the Shelf' }).click()
   await expect(page.getByText(/Brae 180 is in use by T-201/).first()).toBeVisible()
   await page.getByRole('button', { name: /Brae 180/ }).click()
-  await page.getByRole('button', { name: /Sprint 140/ }).click()
+  await page.getByRole('button', { name: /Unasked 140/ }).click()
   await page.getByRole('button', { name: 'Take off the Shelf' }).click()
-  await expect(page.getByRole('button', { name: /Sprint 140/ })).toHaveCount(0)
+  await expect(page.getByRole('button', { name: /Unasked 140/ })).toHaveCount(0)
   await page.keyboard.press('z')
-  await expect(page.getByRole('button', { name: /Sprint 140/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /Unasked 140/ })).toBeVisible()
 })
 
 test('two devices change the numbers: what does not collide is kept with one key, what collides is chosen', async ({

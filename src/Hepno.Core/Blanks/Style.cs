@@ -57,6 +57,9 @@ public enum GarmentKind
 
     /// <summary>Apron.</summary>
     Apron,
+
+    /// <summary>Cap.</summary>
+    Cap,
 }
 
 /// <summary>A fibre and how much of the cloth it is.</summary>

@@ -74,7 +74,7 @@ public static class Comparer
         // film cured under the hovering press takes the press too
         var perPiece = PressingSeconds(ask, decorations) + WorkSteps.PressHeld(decorations.SelectMany(d => d.Preparation));
         return new(id, lineId, code, starts, perPiece / 60, decorations.Max(d => d.Recipe.TemperatureF), readyAt, readyCause, dueAt, (cooling + packing) / 60, slowTenthShare * starts * perPiece / 60, null,
-            decorations.Max(d => d.Placement.WidthIn), decorations.Max(d => d.Placement.HeightIn));
+            decorations.Max(d => d.Placement.WidthIn), decorations.Max(d => d.Placement.HeightIn), ask.Style.Kind);
     }
 
     private static Band BandOf(IDecorationMethod method, MethodAnswer answer, AskInHand ask, decimal? mark, DateTime? dueAt, ShopBook book, FloorPlan floor, decimal? typed)
@@ -104,9 +104,9 @@ public static class Comparer
             "artwork drawn or mended by you",
             "minutes are standards, one at a time: no run of yours is in them yet",
         ];
-        if (floor.Presses[0].OffsetF is null)
+        if (book.PressesFor(ask.Style.Kind).FirstOrDefault(p => p.OffsetF is null) is { } untested)
         {
-            leavesOut.Add($"{floor.Presses[0].Name} has no temperature test: it is taken at its dial's word");
+            leavesOut.Add($"{untested.Name} has no temperature test: it is taken at its dial's word");
         }
         var ordered = cost.Sequence.Select(a => answer.Decorations.First(d => d.Placement.Id == a.Id)).ToList();
         return new(method.Id, method.Name, answer.Made, answer.Verdict, cost.Cost, Money.Charged(cost.Cost.Value, n.Format.MinorDigits),

@@ -25,7 +25,7 @@ public static class LineCost
             WorkSteps.Attended(d.Steps.Concat(d.Preparation)), WorkSteps.PressHeld(d.Steps.Concat(d.Preparation)), d.Bought, d.SetUp)).ToList();
         return PieceCost.Of(new PieceInputs(ask.Pieces, LandedBlank.Of(ask.Style, ask.Sizes, ask.PiecesOfSupplier),
             Figure.Input("consumables", "Sundries", n.ConsumablesPerStart, FigureUnit.Money, "Numbers: sundries"), Packing(ask, book),
-            WorkSteps.Attended(prep), WorkSteps.PressHeld(prep), attempts, n.Wage, n.OverheadPerHour, PressFor(book).Equipment.Cost(n.TariffPerKwh), OrderMinutes(ask, decorations.Count, book), FixedFees(ask, book)));
+            WorkSteps.Attended(prep), WorkSteps.PressHeld(prep), attempts, n.Wage, n.OverheadPerHour, PressFor(ask, book).Equipment.Cost(n.TariffPerKwh), OrderMinutes(ask, decorations.Count, book), FixedFees(ask, book)));
     }
 
     /// <summary>How the whole order is packed, or null when nothing the shop has carries it.</summary>
@@ -44,7 +44,7 @@ public static class LineCost
     public static FeeTerms Fees(AskInHand ask, ShopBook book) =>
         book.Numbers.Fees(ask.Shipping is { InThePrice: false } ? (Packed(ask, book)?.Postage.Value ?? 0) / ask.OrderPieces : 0);
 
-    private static Recipes.Press PressFor(ShopBook book) => book.Presses.FirstOrDefault(p => !p.IsSetAside()) ?? book.Presses[0];
+    private static Recipes.Press PressFor(AskInHand ask, ShopBook book) => book.PressesFor(ask.Style.Kind) is { Count: > 0 } able ? able.FirstOrDefault(p => !p.IsSetAside()) ?? able[0] : book.Presses[0];
 
     private static Figure Packing(AskInHand ask, ShopBook book)
     {

@@ -40,16 +40,32 @@ public sealed record DayHours(TimeOnly? Open, TimeOnly? Close);
 /// <param name="Packagings">Mailers and boxes; null for the starting ones.</param>
 /// <param name="ParcelMinutes">Hands to pack, label and hand one parcel to the carrier.</param>
 /// <param name="SizePricing">Whether dearer sizes are averaged into the price or charged on top.</param>
+/// <param name="People">Who works here; null or empty for the owner alone, within the open hours.</param>
+/// <param name="FixedCosts">What is paid every month; null or empty where the overhead is typed.</param>
+/// <param name="ProductiveShare">Share of the hours that go into orders.</param>
+/// <param name="TierSteps">Quantities of a quote's table of other quantities; null for the usual ones.</param>
 public sealed record ShopNumbers(
     string ShopName, string Address, string Contact, FigureFormat Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh,
     decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes, decimal FeeShare, decimal FeeFixed, decimal TaxShare,
     decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayHours> Week,
     PricePolicy? Retail = null, PricePolicy? Wholesale = null, decimal LeastMarginShare = 0, FeeBase FeeBase = FeeBase.Everything, InversionRule Inversion = InversionRule.OfferLarger,
-    IReadOnlyList<Packaging>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged)
+    IReadOnlyList<Packaging>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged,
+    IReadOnlyList<Person>? People = null, IReadOnlyList<FixedCost>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null)
 {
     /// <summary>Starting values of a new shop; each is the owner's to change.</summary>
     public static ShopNumbers Default { get; } = new("My shop", "", "", FigureFormat.Default, "letter", "UTC", 18.00m, 7.20m, 0.21m, 0.06m, 0.22m, 25, 5, 0.029m, 0.30m, 0m, 40m, 0.25m, 0.5m, 14, 0.15,
         [new(null, null), .. Enumerable.Repeat(new DayHours(new(9, 0), new(17, 0)), 5), new(null, null)], PricePolicy.Default, PricePolicy.Default with { MarginShare = 0.25m });
+
+    private static readonly int[] UsualSteps = [12, 24, 36, 48, 72, 144];
+
+    /// <summary>The numbers with their two rates as people and fixed costs make them.</summary>
+    public ShopNumbers Settled() => this with { Wage = Rates.Labour(this).Value, OverheadPerHour = Rates.Overhead(this).Value };
+
+    /// <summary>Quantities of a quote's table of other quantities, smallest first.</summary>
+    public IReadOnlyList<int> Steps() => TierSteps ?? UsualSteps;
+
+    /// <summary>Who works here: the people, or the owner alone within the open hours.</summary>
+    public IReadOnlyList<Person> Hands() => People is { Count: > 0 } people ? people : [new Person("owner", "", Wage, 0, Week, null, 0, [])];
 
     /// <summary>The fees prices are made with.</summary>
     /// <param name="postagePerPiece">Postage charged at cost, for one piece; 0 where it is collected or in the price.</param>
@@ -100,6 +116,22 @@ public sealed record ShopNumbers(
         if (ParcelMinutes is not (>= 0 and <= 1440))
         {
             yield return new("range", $"{ParcelMinutes:0.##} minutes a parcel is outside 0 to 1,440.", "parcelMinutes", "4 is usual.");
+        }
+        foreach (var problem in (People ?? []).SelectMany((p, i) => p.Problems($"people[{i}]")))
+        {
+            yield return problem;
+        }
+        foreach (var (cost, i) in (FixedCosts ?? []).Select((c, i) => (c, i)).Where(c => c.c.PerMonth is < 0 or > 1_000_000 || c.c.Name.Trim().Length is 0 or > 60))
+        {
+            yield return new("range", $"\"{cost.Name}\" at {cost.PerMonth:0.00} a month cannot be kept.", $"fixedCosts[{i}]", "Name it, and type 0 to 1,000,000 a month.");
+        }
+        if (ProductiveShare is not (> 0 and <= 1))
+        {
+            yield return new("range", $"A productive share of {ProductiveShare * 100:0.##}% is outside 1 to 100%.", "productiveShare", "60% is usual.");
+        }
+        if (Steps().Count is 0 or > 8 || Steps().Any(s => s is < 1 or > Orders.SizeRun.MostPieces) || !Steps().Order().Distinct().SequenceEqual(Steps()))
+        {
+            yield return new("steps", $"The quantities {string.Join(", ", Steps())} cannot be used.", "tierSteps", "Type 1 to 8 rising quantities, for example 12, 24, 36.");
         }
         if (PackedIn().Count is 0 or > 12)
         {

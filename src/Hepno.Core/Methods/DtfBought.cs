@@ -34,8 +34,8 @@ public sealed class DtfBought : IDecorationMethod
         List<Reason> reasons =
         [
             .. Verdicts.ThinLines(ask.Placements, LeastLinePt, "film"),
-            .. Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.Presses, list.Product, f),
-            .. Verdicts.Platen(ask.Placements, book.Presses),
+            .. Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.PressesFor(ask.Style.Kind), list.Product, f),
+            .. Verdicts.Platen(ask.Placements, book.PressesFor(ask.Style.Kind)),
             .. Verdicts.SoftEdges(ask.Placements, ask.Colourway),
         ];
         foreach (var p in ask.Placements.Where(p => list.SmallestHolding(p.WidthIn, p.HeightIn) is null))

@@ -63,8 +63,8 @@ public sealed class DtfMade : IDecorationMethod
         List<Reason> reasons =
         [
             .. Verdicts.ThinLines(ask.Placements, LeastLinePt, "film"),
-            .. Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.Presses, $"film of {printer.Name}", f),
-            .. Verdicts.Platen(ask.Placements, book.Presses),
+            .. Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.PressesFor(ask.Style.Kind), $"film of {printer.Name}", f),
+            .. Verdicts.Platen(ask.Placements, book.PressesFor(ask.Style.Kind)),
             .. Verdicts.SoftEdges(ask.Placements, ask.Colourway),
         ];
         reasons.AddRange(ask.Placements.Where(p => RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, 1) is null)

@@ -28,11 +28,12 @@ public sealed class Htv : IDecorationMethod
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
     {
         // among the rolls the low-heat one wins where the cloth does not take the standard one's heat
-        return book.Vinyls.Count == 0 ? MethodAnswer.No(new Reason("no-prices", VerdictKind.No, "no vinyl on the Shelf", "a roll with its price, entered on the Shelf"))
-            : MethodAnswer.BestOf([.. book.Vinyls.Select(v => Answer(ask, book, v))], ask.Pieces);
+        return book.Cutters is not { Count: > 0 } cutters ? MethodAnswer.No(new Reason("no-cutter", VerdictKind.No, "no cutter on the Floor", "a cutter, added on the Floor"))
+            : book.Vinyls.Count == 0 ? MethodAnswer.No(new Reason("no-prices", VerdictKind.No, "no vinyl on the Shelf", "a roll with its price, entered on the Shelf"))
+            : MethodAnswer.BestOf([.. book.Vinyls.SelectMany(v => cutters.Select(c => Answer(ask, book, v, c)))], ask.Pieces);
     }
 
-    private static MethodAnswer Answer(AskInHand ask, ShopBook book, VinylFilm film)
+    private static MethodAnswer Answer(AskInHand ask, ShopBook book, VinylFilm film, Cutter cutter)
     {
         var f = book.Numbers.Format;
         var recipe = RecipeChoice.For(film.Id, ask.Style, book.Recipes);
@@ -52,32 +53,34 @@ public sealed class Htv : IDecorationMethod
             {
                 reasons.Add(new("thick", VerdictKind.WithCare, $"{place}: {p.Colours} layers feel thick", "say so to the customer, or knock layers out"));
             }
-            if (RollRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, film.UsableWidthIn, 1) is null)
+            var width = CutWidth(film, cutter);
+            if (RollRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, width, 1) is null)
             {
-                reasons.Add(new("roll-width", VerdictKind.No, $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the roll's {Shown.Length(film.UsableWidthIn, f)}", "a smaller print or a wider roll"));
+                reasons.Add(new("roll-width", VerdictKind.No, $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(width, f)} that {(width < film.UsableWidthIn ? cutter.Name : "the roll")} takes", "a smaller print or a wider roll"));
             }
         }
         reasons.AddRange(Verdicts.ThinLines(ask.Placements, LeastLinePt, "vinyl"));
-        reasons.AddRange(Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.Presses, film.Product, f));
-        reasons.AddRange(Verdicts.Platen(ask.Placements, book.Presses));
+        reasons.AddRange(Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.PressesFor(ask.Style.Kind), film.Product, f));
+        reasons.AddRange(Verdicts.Platen(ask.Placements, book.PressesFor(ask.Style.Kind)));
         var verdict = Verdict.Of(reasons);
         if (verdict.Kind == VerdictKind.No)
         {
             return new(verdict, "", []);
         }
-        var decorations = ask.Placements.Select((p, i) => Decoration(ask, p, film, recipe!, i == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind))).ToList();
+        var decorations = ask.Placements.Select((p, i) => Decoration(ask, p, film, cutter, book.Numbers.TariffPerKwh, recipe!, i == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind))).ToList();
         var cuts = ask.Placements.Sum(p => p.Colours);
         return new(verdict, $"{film.Product}, {cuts} {(cuts == 1 ? "cut" : "cuts")} a piece", decorations);
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, Placement p, VinylFilm film, Recipe recipe, double rethread)
+    private static DecorationPlan Decoration(AskInHand ask, Placement p, VinylFilm film, Cutter cutter, decimal tariff, Recipe recipe, double rethread)
     {
         var place = Places.Find(p.Place)!.Name;
         var failure = FailurePrior + (FailureALayer * (p.Colours - 1));
         var count = Overage.Pooled(ask.Pieces, failure, 0.95);
         var source = $"Shelf: {film.Supplier}";
         // each colour is cut inside the whole artwork's box: the layers then align by the box's corners
-        var rows = RollRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, film.UsableWidthIn, count)!;
+        var rows = RollRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, CutWidth(film, cutter), count)!;
+        var cutSeconds = p.AreaIn2 / cutter.SpeedIn2PerMinute * 60;
         var length = Figure.Input("length", "Length", rows.LengthIn, FigureUnit.Inches, $"{rows.Rows} rows of {rows.Across}, {rows.BoxHeightIn:0.##} in each");
         var price = Figure.Input("foot", "A foot", film.PricePerFoot, FigureUnit.Money, source);
         var roll = Figure.Of("layer", "One colour", Money.Times(rows.LengthIn / Units.InchesPerFoot, film.PricePerFoot), "length ÷ 12 × price a foot", length, price);
@@ -86,9 +89,12 @@ public sealed class Htv : IDecorationMethod
         var material = Figure.Sum("material", $"{place} vinyl",
             Figure.Of("vinyl", "Vinyl", layers.Sum(l => l.Value) / count, "colours ÷ cuts", [.. layers, Figure.Input("cuts", "Cuts of each colour", count, FigureUnit.Count, $"{ask.Pieces} and spares that suffice 95 times in 100")]),
             Figure.Of("freight-share", "Vinyl freight", freight, "freight ÷ decorations", Figure.Input("freight", "Freight an order", film.FreightPerOrder, FigureUnit.Money, source),
-                Figure.Input("decorations", "Decorations", ask.Pieces * ask.Placements.Count, FigureUnit.Count, "the ask")));
+                Figure.Input("decorations", "Decorations", ask.Pieces * ask.Placements.Count, FigureUnit.Count, "the ask")),
+            MachineTime.Of(cutter.Equipment, cutSeconds * p.Colours, tariff, $"Floor: {cutter.Name}") with { Code = "cutter", Label = "Cutter" });
         var purchases = layers.Select((l, i) => new Purchase($"vinyl-{p.Id}-{i + 1}", $"{film.Product}, {place.ToLowerInvariant()}, {Ordinals[i]} colour", film.Supplier, film.LeadDays, rows.LengthIn, "in", l, rows, null)).ToList();
         var weeding = StepStandards.Weed(p.AreaIn2 * p.CoveragePercent / 100, p.ThinnestLinePt);
-        return new(p, material, count, failure, recipe, StepStandards.Layers(recipe, p.Colours, rethread), [.. Enumerable.Range(0, p.Colours).Select(i => weeding with { Label = $"Weed the {Ordinals[i]} colour" })], purchases, Prepare: "Cut and weed");
+        return new(p, material, count, failure, recipe, StepStandards.Layers(recipe, p.Colours, rethread), [new("cut", "Cut", cutSeconds * p.Colours, false, false, true), .. Enumerable.Range(0, p.Colours).Select(i => weeding with { Label = $"Weed the {Ordinals[i]} colour" })], purchases, Prepare: "Cut and weed");
     }
+
+    private static double CutWidth(VinylFilm film, Cutter cutter) => Math.Min(film.UsableWidthIn, cutter.CutWidthIn);
 }

@@ -21,8 +21,13 @@ namespace Hepno.Core.Methods;
 /// <param name="FilmPrinters">Own film printers.</param>
 /// <param name="DyePrinters">Own dye printers.</param>
 /// <param name="Carrier">Rates of the carrier; null for none.</param>
+/// <param name="Cutters">Cutters; null for none.</param>
 public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, IReadOnlyList<TransferPriceList> Films, IReadOnlyList<VinylFilm> Vinyls, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes,
-    IReadOnlyList<ScreenTransferList> Screens, IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, CarrierRates? Carrier = null);
+    IReadOnlyList<ScreenTransferList> Screens, IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, CarrierRates? Carrier = null, IReadOnlyList<Cutter>? Cutters = null)
+{
+    /// <summary>Presses that take a kind of garment, those set aside too.</summary>
+    public IReadOnlyList<Press> PressesFor(GarmentKind kind) => [.. Presses.Where(p => p.Takes(kind))];
+}
 
 /// <summary>A complete line of an ask with its style looked up.</summary>
 /// <param name="Style">The blank.</param>

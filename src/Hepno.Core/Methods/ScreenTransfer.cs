@@ -55,8 +55,8 @@ public sealed class ScreenTransfer : IDecorationMethod
             }
         }
         reasons.AddRange(Verdicts.ThinLines(ask.Placements, LeastLinePt, "a screen"));
-        reasons.AddRange(Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.Presses, list.Product, f));
-        reasons.AddRange(Verdicts.Platen(ask.Placements, book.Presses));
+        reasons.AddRange(Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.PressesFor(ask.Style.Kind), list.Product, f));
+        reasons.AddRange(Verdicts.Platen(ask.Placements, book.PressesFor(ask.Style.Kind)));
         if (ask.Style.PercentOf(Fibre.Elastane) > StretchyPercent && list.Formula != ScreenFormula.Stretch)
         {
             reasons.Add(new("stretch", VerdictKind.WithCare, $"{ask.Style.PercentOf(Fibre.Elastane):0}% elastane: this print may crack", "a stretch formula"));

@@ -79,7 +79,7 @@ public sealed class Sublimation : IDecorationMethod
     {
         var f = book.Numbers.Format;
         var recipe = RecipeChoice.For(printer.Id, ask.Style, book.Recipes);
-        List<Reason> reasons = [.. cloth, .. Verdicts.ThinLines(ask.Placements, LeastLinePt, "dye"), .. Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.Presses, $"dye of {printer.Name}", f), .. Verdicts.Platen(ask.Placements, book.Presses)];
+        List<Reason> reasons = [.. cloth, .. Verdicts.ThinLines(ask.Placements, LeastLinePt, "dye"), .. Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.PressesFor(ask.Style.Kind), $"dye of {printer.Name}", f), .. Verdicts.Platen(ask.Placements, book.PressesFor(ask.Style.Kind))];
         reasons.AddRange(ask.Placements.Where(p => Grid(p, printer) is null).Select(p => new Reason("sheet-size", VerdictKind.No,
             $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {printer.Name} prints {Shown.Size(printer.SheetWidthIn - (2 * printer.SheetMarginIn), printer.SheetHeightIn - (2 * printer.SheetMarginIn), f)}", "a smaller print, or a larger sheet")));
         var verdict = Verdict.Of(reasons);

@@ -31,7 +31,7 @@ internal static class Verdicts
         }
         if (presses.Count == 0)
         {
-            yield return new("no-press", VerdictKind.No, "no press on the Floor", "a press, added on the Floor");
+            yield return new("no-press", VerdictKind.No, style.Kind == GarmentKind.Cap ? "no cap press on the Floor" : "no press on the Floor", style.Kind == GarmentKind.Cap ? "a press of the kind cap, added on the Floor" : "a press, added on the Floor");
             yield break;
         }
         if (presses.All(p => p.IsSetAside()))

@@ -46,6 +46,12 @@ public sealed record GatherItem(string Id, GatherKind Kind, string Text, string 
 /// <param name="Pieces">How many.</param>
 public sealed record CountedSize(string LineId, string Size, int Pieces);
 
+/// <summary>A line the owner put somewhere on the press day.</summary>
+/// <param name="LineId">Which line.</param>
+/// <param name="PressId">On which press.</param>
+/// <param name="From">Not before this, wall clock.</param>
+public sealed record MovedLine(string LineId, string PressId, DateTime From);
+
 /// <summary>The pieces given to the customer.</summary>
 /// <param name="To">Who took them.</param>
 /// <param name="At">When (UTC).</param>
@@ -61,8 +67,9 @@ public sealed record HandOver(string To, DateTime At);
 /// <param name="Counted">Pieces counted into the box.</param>
 /// <param name="HandOver">Given to the customer.</param>
 /// <param name="ClosedAt">Closed after learning (UTC).</param>
+/// <param name="Moves">Lines the owner put somewhere on the press day; null for none.</param>
 public sealed record OrderFacts(IReadOnlyList<Decision> Decisions, DateTime? LaidOutAt, Approval? Approval, Deposit? Deposit, IReadOnlyList<GatherItem> Items,
-    DateTime? RunStartedAt, IReadOnlyList<CountedSize> Counted, HandOver? HandOver, DateTime? ClosedAt)
+    DateTime? RunStartedAt, IReadOnlyList<CountedSize> Counted, HandOver? HandOver, DateTime? ClosedAt, IReadOnlyList<MovedLine>? Moves = null)
 {
     /// <summary>Nothing has happened yet.</summary>
     public static OrderFacts None { get; } = new([], null, null, null, [], null, [], null, null);

@@ -44,6 +44,7 @@ public static class Places
         new("left-sleeve", "Left sleeve", "above the hem", 1, 3, 3, 3, 3),
         new("right-sleeve", "Right sleeve", "above the hem", 1, 3, 3, 3, 3),
         new("nape", "Nape", "below the collar seam", 1.5, 1.5, 3, 3, 3),
+        new("cap-front", "Cap front", "above the brim", 0.5, 2.25, 4.5, 4.5, 4.5),
         new("bag-face", "Bag face", "below the top edge", 3, 10, 9, 9, 9),
     ];
 
@@ -99,9 +100,10 @@ public static class Places
     public static IEnumerable<Problem> Oversize(Placement p, string where, IReadOnlyList<SizeCount> sizes, GarmentKind kind)
     {
         var place = Find(p.Place)!;
-        if ((kind == GarmentKind.Tote) != (p.Place == "bag-face"))
+        var only = kind switch { GarmentKind.Tote => "bag-face", GarmentKind.Cap => "cap-front", _ => null };
+        if (only is null ? p.Place is "bag-face" or "cap-front" : p.Place != only)
         {
-            yield return new("no-such-place", $"{place.Name} is not a place on a {kind.ToString().ToLowerInvariant()}.", $"{where}.place", kind == GarmentKind.Tote ? "Use the bag face." : "Choose front, back, chest, sleeve or nape.");
+            yield return new("no-such-place", $"{place.Name} is not a place on a {kind.ToString().ToLowerInvariant()}.", $"{where}.place", only is null ? "Choose front, back, chest, sleeve or nape." : $"Use the {Find(only)!.Name.ToLowerInvariant()}.");
             yield break;
         }
         var tightest = sizes.Where(s => s.Pieces > 0).MinBy(s => WidthLimit(place, s.Size));

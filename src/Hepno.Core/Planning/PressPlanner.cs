@@ -1,4 +1,5 @@
 using Hepno.Core.Blanks;
+using Hepno.Core.Costing;
 using Hepno.Core.Methods;
 using Hepno.Core.Recipes;
 
@@ -19,14 +20,22 @@ namespace Hepno.Core.Planning;
 /// <param name="StartedAt">When its run began (pinned there), or null.</param>
 /// <param name="WidthIn">Widest print, in.</param>
 /// <param name="HeightIn">Tallest print, in.</param>
-public sealed record PressWork(string OrderId, string LineId, string Code, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, string ReadyCause, DateTime? DueAt, double TailMinutes, double SlowTenthMinutes, DateTime? StartedAt, double WidthIn, double HeightIn);
+/// <param name="Kind">Garment: caps go onto a cap press.</param>
+/// <param name="Moved">Where the owner put it, or null to leave it to the plan.</param>
+public sealed record PressWork(string OrderId, string LineId, string Code, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, string ReadyCause, DateTime? DueAt, double TailMinutes, double SlowTenthMinutes, DateTime? StartedAt, double WidthIn, double HeightIn, GarmentKind Kind = GarmentKind.Tee, Moved? Moved = null);
 
 /// <summary>A stretch of pressing without a pause.</summary>
 /// <param name="HeatFrom">When the platen begins to change its heat.</param>
 /// <param name="Start">First piece.</param>
 /// <param name="End">Last piece off.</param>
 /// <param name="Pieces">Pieces in it.</param>
-public sealed record PressPart(DateTime HeatFrom, DateTime Start, DateTime End, int Pieces);
+/// <param name="PersonId">Whose hands.</param>
+public sealed record PressPart(DateTime HeatFrom, DateTime Start, DateTime End, int Pieces, string PersonId = "");
+
+/// <summary>Where the owner moved a batch to.</summary>
+/// <param name="PressId">On this press.</param>
+/// <param name="From">Not before this, wall clock.</param>
+public sealed record Moved(string PressId, DateTime From);
 
 /// <summary>An order's place on a press.</summary>
 /// <param name="Work">What is placed.</param>
@@ -53,8 +62,12 @@ public sealed record Promise(DateTime At, DateTime ArrivesAt, string ArrivesCaus
 /// <param name="Hours">Open hours.</param>
 /// <param name="Presses">Presses, at least one.</param>
 /// <param name="Placed">Work that already has its place.</param>
-public sealed record FloorPlan(DateTime Now, OpenHours Hours, IReadOnlyList<Press> Presses, IReadOnlyList<PlacedWork> Placed)
+/// <param name="People">Whose hands there are; null for one pair within the open hours.</param>
+public sealed record FloorPlan(DateTime Now, OpenHours Hours, IReadOnlyList<Press> Presses, IReadOnlyList<PlacedWork> Placed, IReadOnlyList<Person>? People = null)
 {
+    /// <summary>Whose hands there are.</summary>
+    public IReadOnlyList<Person> Hands => People is { Count: > 0 } people ? people : [new Person("", "", 0, 0, Hours.Week, null, 0, [])];
+
     /// <summary>When the blank and everything bought would be here if ordered now, and which comes last.</summary>
     public (DateTime At, string Cause) Arrival(Style style, IReadOnlyList<Purchase> purchases)
     {
@@ -63,20 +76,20 @@ public sealed record FloorPlan(DateTime Now, OpenHours Hours, IReadOnlyList<Pres
     }
 }
 
-/// <summary>Places work on the presses: earliest slot within open hours, earliest due first (DOMAIN 14).</summary>
+/// <summary>Places work on the presses: earliest slot in which the press and a pair of hands are free, earliest due first (DOMAIN 14).</summary>
 public static class PressPlanner
 {
     private const int LeastPart = 10;
     private const int HorizonDays = 120;
     private const double HalfHour = 30;
 
-    /// <summary>Places all work: what has begun stays where it began, the rest by due time.</summary>
+    /// <summary>Places all work: what has begun stays where it began, what the owner moved comes next, the rest by due time.</summary>
     /// <param name="works">Work to place.</param>
     /// <param name="floor">Now, hours and presses; its own placed work is kept as it is.</param>
     public static IReadOnlyList<PlacedWork> Plan(IReadOnlyList<PressWork> works, FloorPlan floor)
     {
         var placed = floor.Placed.ToList();
-        foreach (var work in works.OrderBy(w => w.StartedAt is null).ThenBy(w => w.StartedAt ?? w.DueAt ?? DateTime.MaxValue).ThenBy(w => w.Code, StringComparer.Ordinal))
+        foreach (var work in works.OrderBy(w => w.StartedAt is null).ThenBy(w => w.Moved is null).ThenBy(w => w.StartedAt ?? w.Moved?.From ?? w.DueAt ?? DateTime.MaxValue).ThenBy(w => w.Code, StringComparer.Ordinal))
         {
             placed.Add(Place(work, floor with { Placed = placed }));
         }
@@ -106,7 +119,8 @@ public static class PressPlanner
     private static PlacedWork Place(PressWork work, FloorPlan floor)
     {
         var able = floor.Presses.Where(p => !p.IsSetAside() && Holds(p, work)).ToList();
-        var slots = able.Select(p => (Press: p, Parts: Slots(work, p, floor)!)).Where(c => c.Parts is not null).ToList();
+        var wanted = able.Where(p => p.Id == work.Moved?.PressId).ToList();
+        var slots = (wanted.Count > 0 ? wanted : able).SelectMany(p => floor.Hands.Select(h => (Press: p, Parts: Slots(work, p, h, floor)!))).Where(c => c.Parts is not null).ToList();
         if (slots.Count == 0)
         {
             return new(work, "", [], DateTime.MaxValue, DateTime.MaxValue, 0, able.Count == 0 ? "no press can take it" : $"no room on the press in {HorizonDays} days");
@@ -118,7 +132,7 @@ public static class PressPlanner
         return new(work, best.Press.Id, best.Parts, ready, promise, late, late > 0 ? Why(work, best.Press, best.Parts, floor) : "");
     }
 
-    private static bool Holds(Press p, PressWork w) => (w.WidthIn <= p.PlatenWidthIn && w.HeightIn <= p.PlatenHeightIn) || (w.HeightIn <= p.PlatenWidthIn && w.WidthIn <= p.PlatenHeightIn);
+    private static bool Holds(Press p, PressWork w) => p.Takes(w.Kind) && ((w.WidthIn <= p.PlatenWidthIn && w.HeightIn <= p.PlatenHeightIn) || (w.HeightIn <= p.PlatenWidthIn && w.WidthIn <= p.PlatenHeightIn));
 
     private static DateTime ToHalfHour(DateTime at, OpenHours hours)
     {
@@ -126,58 +140,87 @@ public static class PressPlanner
         return hours.Next(at.Date.AddMinutes(minutes));
     }
 
-    private static List<PressPart>? Slots(PressWork work, Press press, FloorPlan floor)
+    private static List<PressPart>? Slots(PressWork work, Press press, Person person, FloorPlan floor)
     {
         if (work.StartedAt is { } started)
         {
-            return [new(started.AddMinutes(-press.HeatMinutes(null, work.TemperatureF)), started, started.AddMinutes(work.Pieces * work.MinutesPerPiece), work.Pieces)];
+            return [new(started.AddMinutes(-press.HeatMinutes(null, work.TemperatureF)), started, started.AddMinutes(work.Pieces * work.MinutesPerPiece), work.Pieces, person.Id)];
         }
-        var busy = floor.Placed.Where(p => p.PressId == press.Id).SelectMany(p => p.Parts.Select(part => (part, p.Work.TemperatureF))).OrderBy(b => b.part.Start).ToList();
+        var all = floor.Placed.SelectMany(p => p.Parts.Select(part => (part, p.PressId, p.Work.TemperatureF))).OrderBy(b => b.part.Start).ToList();
         var parts = new List<PressPart>();
         var left = work.Pieces;
-        var from = work.ReadyAt > floor.Now ? work.ReadyAt : floor.Now;
+        var from = Later(Later(work.ReadyAt, floor.Now), work.Moved?.From ?? DateTime.MinValue);
         for (var d = 0; d < HorizonDays && left > 0; d++)
         {
-            if (floor.Hours.On(DateOnly.FromDateTime(from).AddDays(d)) is not { } hours)
+            var day = DateOnly.FromDateTime(from).AddDays(d);
+            if (floor.Hours.On(day) is not { } hours)
             {
                 continue;
             }
-            var today = busy.Where(b => b.part.End > hours.Open && b.part.Start < hours.Close).ToList();
+            var free = Free(person.On(day), [.. all.Where(b => b.part.PersonId == person.Id).Select(b => (b.part.Start, b.part.End))], hours);
+            var today = all.Where(b => b.PressId == press.Id && b.part.End > hours.Open && b.part.Start < hours.Close).ToList();
             for (var gap = 0; gap <= today.Count && left > 0; gap++)
             {
-                var before = gap == 0 ? ((PressPart part, double TemperatureF)?)null : today[gap - 1];
-                var after = gap == today.Count ? ((PressPart part, double TemperatureF)?)null : today[gap];
+                var before = gap == 0 ? ((PressPart part, string, double TemperatureF)?)null : today[gap - 1];
+                var after = gap == today.Count ? ((PressPart part, string, double TemperatureF)?)null : today[gap];
                 var heat = press.HeatMinutes(before?.TemperatureF, work.TemperatureF);
-                var heatFrom = before?.part.End ?? (hours.Open > floor.Now ? hours.Open : floor.Now);
-                var start = Later(heatFrom.AddMinutes(heat), from);
+                var hot = Later((before?.part.End ?? Later(hours.Open, floor.Now)).AddMinutes(heat), from);
                 var end = after is { } next ? next.part.Start.AddMinutes(-press.HeatMinutes(work.TemperatureF, next.TemperatureF)) : hours.Close;
-                var room = (int)Math.Floor(((end - start).TotalMinutes / work.MinutesPerPiece) + 1e-9);
-                var take = Math.Min(room, left);
-                if (take < left)
+                foreach (var hands in free.Where(h => h.To > hot && h.From < end))
                 {
-                    // a part keeps at least ten pieces, and leaves at least ten for the next
-                    take = Math.Min(take, left - LeastPart);
-                    if (take < LeastPart)
+                    var start = Later(hot, hands.From);
+                    var take = Take(start, end < hands.To ? end : hands.To, work.MinutesPerPiece, left);
+                    if (take > 0)
                     {
-                        continue;
+                        // after a pause of the hands the platen is still hot
+                        parts.Add(new(start == hot || parts.Count == 0 || parts[^1].Start.Date != start.Date ? start.AddMinutes(-heat) : start, start, start.AddMinutes(take * work.MinutesPerPiece), take, person.Id));
+                        left -= take;
                     }
                 }
-                parts.Add(new(start.AddMinutes(-heat), start, start.AddMinutes(take * work.MinutesPerPiece), take));
-                left -= take;
             }
         }
         return left == 0 ? parts : null;
+    }
+
+    // a part keeps at least ten pieces, and leaves at least ten for the next
+    private static int Take(DateTime start, DateTime end, double minutes, int left)
+    {
+        var take = Math.Min((int)Math.Floor(((end - start).TotalMinutes / minutes) + 1e-9), left);
+        if (take == left)
+        {
+            return take;
+        }
+        take = Math.Min(take, left - LeastPart);
+        return take < LeastPart ? 0 : take;
+    }
+
+    // when a pair of hands is free on a day: its hours within the shop's, less what it already has
+    private static List<(DateTime From, DateTime To)> Free(IReadOnlyList<(DateTime From, DateTime To)> works, IReadOnlyList<(DateTime From, DateTime To)> busy, (DateTime Open, DateTime Close) hours)
+    {
+        var free = new List<(DateTime, DateTime)>();
+        foreach (var stretch in works)
+        {
+            var at = Later(stretch.From, hours.Open);
+            var end = stretch.To < hours.Close ? stretch.To : hours.Close;
+            foreach (var b in busy.Where(b => b.To > at && b.From < end))
+            {
+                free.Add((at, b.From));
+                at = Later(at, b.To);
+            }
+            free.Add((at, end));
+        }
+        return [.. free.Where(f => f.Item2 > f.Item1)];
     }
 
     private static DateTime Later(DateTime a, DateTime b) => a > b ? a : b;
 
     private static string Why(PressWork work, Press press, List<PressPart> parts, FloorPlan floor)
     {
-        var alone = Slots(work, press, floor with { Placed = [] });
-        if (alone is not null && alone[^1].End < parts[^1].End)
+        var alone = floor.Hands.Select(h => Slots(work, press, h, floor with { Placed = [] })).Where(a => a is not null).Select(a => a![^1].End).DefaultIfEmpty(DateTime.MaxValue).Min();
+        if (alone < parts[^1].End)
         {
-            var others = floor.Placed.Where(p => p.PressId == press.Id && p.Parts.Any(q => q.Start < parts[^1].Start && q.End > work.ReadyAt)).Select(p => p.Work.Code);
-            return $"{press.Name} is taken by {string.Join(", ", others)} first";
+            var others = floor.Placed.Where(p => (p.PressId == press.Id || floor.Hands.Count == 1) && p.Parts.Any(q => q.Start < parts[^1].Start && q.End > work.ReadyAt)).Select(p => p.Work.Code);
+            return $"{(floor.Hands.Count == 1 && floor.Presses.Count > 1 ? "the press or the hands are" : $"{press.Name} is")} taken by {string.Join(", ", others.Distinct())} first";
         }
         return work.ReadyAt > floor.Now ? $"{work.ReadyCause} only {work.ReadyAt:ddd d MMM HH:mm}" : "there are not enough open hours left";
     }

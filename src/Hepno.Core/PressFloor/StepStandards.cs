@@ -8,7 +8,7 @@ namespace Hepno.Core.PressFloor;
 public static class StepStandards
 {
     /// <summary>Pull the garment onto the platen.</summary>
-    public static double Thread(GarmentKind kind) => kind switch { GarmentKind.Hoodie => 20, GarmentKind.Tote => 8, _ => 10 };
+    public static double Thread(GarmentKind kind) => kind switch { GarmentKind.Hoodie => 20, GarmentKind.Tote => 8, GarmentKind.Cap => 12, _ => 10 };
 
     /// <summary>Steps before the first decoration of a piece: thread, lint-roll, pre-press.</summary>
     public static IReadOnlyList<WorkStep> Before(GarmentKind kind, double prePressSeconds)

@@ -1,3 +1,4 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 
@@ -6,7 +7,7 @@ namespace Hepno.Core.Recipes;
 /// <summary>A heat press.</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Name">The shop's name for it.</param>
-/// <param name="Kind">clamshell, swing-away, drawer or auto-open.</param>
+/// <param name="Kind">clamshell, swing-away, drawer, auto-open or cap.</param>
 /// <param name="PlatenWidthIn">Width of the platen, in.</param>
 /// <param name="PlatenHeightIn">Depth of the platen, in.</param>
 /// <param name="WarmUpMinutes">Minutes from cold to 300 °F.</param>
@@ -23,6 +24,13 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
 
     /// <summary>Room temperature that warm-up starts from, °F.</summary>
     public const double RoomF = 70;
+
+    private const string CapPress = "cap";
+
+    private static readonly string[] Kinds = ["clamshell", "swing-away", "drawer", "auto-open", CapPress];
+
+    /// <summary>True when a kind of garment goes onto it: caps onto a curved platen only, everything else onto a flat one.</summary>
+    public bool Takes(GarmentKind kind) => (Kind == CapPress) == (kind == GarmentKind.Cap);
 
     /// <summary>True when the offset is too large to correct.</summary>
     public bool IsSetAside() => OffsetF is { } offset && Math.Abs(offset) > LargestOffsetF;
@@ -44,6 +52,10 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
         if (string.IsNullOrWhiteSpace(Name))
         {
             yield return new("empty", "The press has no name.", "name", "Give it a name you would call across the room.");
+        }
+        if (!Kinds.Contains(Kind))
+        {
+            yield return new("unknown-word", $"\"{Kind}\" is not a kind of press.", "kind", $"Use one of {string.Join(", ", Kinds)}.");
         }
         foreach (var (value, field, what) in new[] { (PlatenWidthIn, "platenWidthIn", "width"), (PlatenHeightIn, "platenHeightIn", "depth") })
         {

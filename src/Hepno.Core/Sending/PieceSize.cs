@@ -12,6 +12,7 @@ public static class PieceSize
         GarmentKind.Sweatshirt => 1.6,
         GarmentKind.Tote => 0.4,
         GarmentKind.Apron => 0.8,
+        GarmentKind.Cap => 0.45,
         _ => 1.0,
     };
 
@@ -21,6 +22,7 @@ public static class PieceSize
         GarmentKind.Hoodie => 3,
         GarmentKind.Sweatshirt => 2.5,
         GarmentKind.Tote => 0.5,
+        GarmentKind.Cap => 1.5,
         _ => 1,
     };
 }

@@ -88,7 +88,7 @@ internal static class OrderDeeds
             throw new RefusedException(409, "not-there", c.Quote is null ? "No quote is sent." : $"{c.Order.Code} is already being made.", "Only a sent quote with nothing gathered on it can be withdrawn.");
         }
         QuoteStore.Withdraw(connection, c.Quote.Id, deed.At);
-        return Put(connection, c, seen, deed with { Undoable = false }, f => f with { Approval = null, Deposit = null, Items = [] });
+        return Put(connection, c, seen, deed with { Undoable = false }, f => f with { Approval = null, Deposit = null, Items = [], Moves = null });
     }
 
     /// <summary>The customer's yes; with the deposit it makes the list of what to buy and prepare.</summary>
@@ -132,6 +132,29 @@ internal static class OrderDeeds
             throw new RefusedException(409, "not-there", $"{c.Order.Code} is already being pressed.", "What was gathered stays as it was.");
         }
         return Put(connection, c, seen, deed, f => f with { Items = [.. f.Items.Select(i => i.Id == itemId ? i with { DoneAt = done ? deed.At : null } : i)] });
+    }
+
+    /// <summary>Puts a line somewhere on the press day, or leaves it to the plan again (no press).</summary>
+    public static long Move(SqliteConnection connection, Desk desk, string id, string lineId, string? pressId, DateTime from, long seen, Deed deed)
+    {
+        var book = desk.Book(connection);
+        var c = desk.Case(connection, id, book);
+        var line = c.Line(lineId);
+        if (c.Frozen is null || c.Order.Facts.Approval is null || c.Order.Facts.RunStartedAt is not null || c.Standing.Station > Station.Press)
+        {
+            throw new RefusedException(409, "not-there", c.Order.Facts.RunStartedAt is not null ? $"{c.Order.Code} is being pressed: it stays where it is." : $"{c.Order.Code} is not on the press day.", "Only planned work can be moved.");
+        }
+        var rest = (c.Order.Facts.Moves ?? []).Where(m => m.LineId != line.Asked.Id).ToList();
+        if (pressId is null)
+        {
+            return Put(connection, c, seen, deed, f => f with { Moves = rest.Count == 0 ? null : rest });
+        }
+        var press = book.Presses.FirstOrDefault(p => p.Id == pressId) ?? throw RefusedException.NoSuch("press", pressId);
+        if (!press.Takes(line.Style!.Kind))
+        {
+            throw new RefusedException(409, "press", $"{press.Name} does not take {MakeQuote.Noun(line.Style.Kind, 2)}.", "Choose a press that does.", "pressId");
+        }
+        return Put(connection, c, seen, deed, f => f with { Moves = [.. rest, new(line.Asked.Id, press.Id, from)] });
     }
 
     /// <summary>Begins pressing; again it is the same run.</summary>

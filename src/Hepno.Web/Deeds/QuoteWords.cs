@@ -13,8 +13,6 @@ internal static class QuoteWords
 {
     private const int MostTiers = 5;
 
-    private static readonly int[] TierSteps = [12, 24, 36, 48, 72, 144];
-
     /// <summary>The quote's document.</summary>
     public static QuoteDocument Of(OrderCase c, FrozenQuote q, ShopBook book, DateTime wall)
     {
@@ -99,7 +97,7 @@ internal static class QuoteWords
     {
         var f = book.Numbers.Format;
         var method = DecorationMethods.Find(band.MethodId)!;
-        var steps = TierSteps.Append(ask.Pieces).Distinct().Order().ToList();
+        var steps = book.Numbers.Steps().Append(ask.Pieces).Distinct().Order().ToList();
         var mine = steps.IndexOf(ask.Pieces);
         var from = Math.Clamp(mine - 2, 0, Math.Max(0, steps.Count - MostTiers));
         var tiers = new List<TierPrinted>();

@@ -22,13 +22,13 @@ internal sealed record ArchiveView(int Customers, int Styles, int Orders, int Qu
 
 /// <summary>A whole shop as one open JSON file. What was done when (history and undo) stays with the data folder; versions begin anew.</summary>
 internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyList<Customer> Customers, IReadOnlyList<Style> Styles, IReadOnlyList<TransferPriceList> Films, IReadOnlyList<VinylFilm> Vinyls, IReadOnlyList<ScreenTransferList> Screens,
-    IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes, IReadOnlyList<Order> Orders, IReadOnlyList<ArchivedQuote> Quotes, IReadOnlyList<ArchivedEvent> Events)
+    IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, IReadOnlyList<Cutter> Cutters, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes, IReadOnlyList<Order> Orders, IReadOnlyList<ArchivedQuote> Quotes, IReadOnlyList<ArchivedEvent> Events)
 {
     public const int Known = 2;
 
     /// <summary>Reads everything in one transaction.</summary>
     public static ShopArchive Of(SqliteConnection c) => new(Known, Desk.Numbers(c), All(c, Aggregates.Customers), All(c, Aggregates.Styles), All(c, Aggregates.Films), All(c, Aggregates.Vinyls), All(c, Aggregates.Screens),
-        All(c, Aggregates.FilmPrinters), All(c, Aggregates.DyePrinters), All(c, Aggregates.Presses), All(c, Aggregates.Recipes), All(c, Aggregates.Orders),
+        All(c, Aggregates.FilmPrinters), All(c, Aggregates.DyePrinters), All(c, Aggregates.Cutters), All(c, Aggregates.Presses), All(c, Aggregates.Recipes), All(c, Aggregates.Orders),
         [.. QuoteStore.All(c).Select(q => new ArchivedQuote(q.Quote.Id, q.Quote.OrderId, q.Quote.SentAt, q.Quote.WithdrawnAt, JsonDocument.Parse(q.Json).RootElement, q.Pdf))],
         [.. RunStore.All(c).Select(e => new ArchivedEvent(e.OrderId, e.ReceivedAt, e.Event))]);
 
@@ -49,6 +49,7 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
         Put(c, Aggregates.Screens, a.Screens, final);
         Put(c, Aggregates.FilmPrinters, a.FilmPrinters, final);
         Put(c, Aggregates.DyePrinters, a.DyePrinters, final);
+        Put(c, Aggregates.Cutters, a.Cutters, final);
         // the first day may have set up a press already: the archive's presses take its place
         Put(c, Aggregates.Presses, [.. a.Presses.Where(p => Aggregates.Presses.Get(c, p.Id) is null)], final);
         Put(c, Aggregates.Recipes, a.Recipes, final);
@@ -96,7 +97,7 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
             .Concat(Quotes.Where(q => !orders.Contains(q.OrderId)).Select(q => new Problem("lost", $"The quote {q.Id} is of an order that is not in the archive.", "quotes", "Bring the file as it was exported.")))
             .Concat(Events.Where(e => !orders.Contains(e.OrderId)).Select(e => new Problem("lost", "A verdict is of an order that is not in the archive.", "events", "Bring the file as it was exported.")).Take(1));
         return Numbers.Problems().Select(p => p with { Where = $"numbers.{p.Where}" }).Concat(Of("styles", Styles, s => s.Problems())).Concat(Of("films", Films, x => x.Problems())).Concat(Of("vinyls", Vinyls, x => x.Problems()))
-            .Concat(Of("screens", Screens, x => x.Problems())).Concat(Of("filmPrinters", FilmPrinters, x => x.Problems())).Concat(Of("dyePrinters", DyePrinters, x => x.Problems())).Concat(Of("presses", Presses, x => x.Problems()))
+            .Concat(Of("screens", Screens, x => x.Problems())).Concat(Of("filmPrinters", FilmPrinters, x => x.Problems())).Concat(Of("dyePrinters", DyePrinters, x => x.Problems())).Concat(Of("cutters", Cutters, x => x.Problems())).Concat(Of("presses", Presses, x => x.Problems()))
             .Concat(Of("recipes", Recipes, x => x.Problems())).Concat(numbers).Concat(lost);
     }
 }

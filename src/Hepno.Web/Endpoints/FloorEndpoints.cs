@@ -1,7 +1,9 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Views;
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Endpoints;
@@ -13,6 +15,7 @@ internal static class FloorEndpoints
     {
         api.MapGet("/line", Line).WithTags("line").WithName("line");
         api.MapGet("/press-day", PressDay).WithTags("line").WithName("pressDay");
+        api.MapGet("/press-day.pdf", PressDayPage).WithTags("line").WithName("pressDayPdf").Produces(200, contentType: "application/pdf");
         api.MapGet("/gather", Gather).WithTags("line").WithName("gather");
         api.MapPost("/undo", Undo).WithTags("line").WithName("undo");
     }
@@ -44,6 +47,18 @@ internal static class FloorEndpoints
     {
         var (book, open, floor) = Planned(desk, connection);
         return PressDays.Day(day ?? DateOnly.FromDateTime(floor.Now), inHand, open, floor, book);
+    });
+
+    /// <summary>The day on paper, to hang beside the presses.</summary>
+    internal static FileContentHttpResult PressDayPage(Desk desk, DateOnly? day) => desk.Db.Read(connection =>
+    {
+        var (book, open, floor) = Planned(desk, connection);
+        var n = book.Numbers;
+        var view = PressDays.Day(day ?? DateOnly.FromDateTime(floor.Now), null, open, floor, book);
+        string At(DateTime t) => Shown.Clock(TimeOnly.FromDateTime(t), n.Format);
+        var presses = view.Lanes.Select(l => new DayPress(l.Name, l.Batches.Count == 0 ? "" : $"switch it on at {At(l.Batches[0].HeatFrom)}", [.. l.Batches.Select(b => new DayBatch(At(b.Start), At(b.End), b.Code, $"{b.Customer}: {b.What}; {b.Pieces} to press, spoiled ones allowed for",
+            $"{b.Temperature}, set {Shown.Temperature(book.Presses.First(p => p.Id == l.PressId).SetPointF(b.TemperatureF), n.Format)}", view.Hands.FirstOrDefault(h => h.Id == b.PersonId)?.Name ?? "", b.LateMinutes > 0 ? $"{Shown.Duration(b.LateMinutes * 60)} late" : ""))])).ToList();
+        return TypedResults.File(DaySheetPdf.Print(new(n.Paper, n.ShopName, view.Title, Shown.Moment(floor.Now, n.Format), presses, [.. view.Tray.Select(t => $"{t.Code}, {t.What}: {t.Note}")])), "application/pdf");
     });
 
     /// <summary>Everything waited for, a lane an order.</summary>

@@ -1,6 +1,7 @@
 using Hepno.Core.Comparing;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.Planning;
 using Hepno.Core.Pricing;
 using Hepno.Formats;
 using Hepno.Store;
@@ -64,6 +65,15 @@ internal sealed record CountBody(IReadOnlyList<CountedBody> Sizes);
 /// <summary>Who took the pieces.</summary>
 internal sealed record HandOverBody(string To);
 
+/// <summary>Where a line is put on the press day; no press leaves it to the plan again.</summary>
+internal sealed record MoveBody(string LineId, string? PressId, DateTime From);
+
+/// <summary>What a move changed.</summary>
+/// <param name="Id">Order.</param>
+/// <param name="Version">Its version now.</param>
+/// <param name="Changes">Who becomes ready when, in sentences; empty when nothing else moved.</param>
+internal sealed record MovedView(string Id, long Version, IReadOnlyList<string> Changes);
+
 /// <summary>Orders, from the ask to what was learned.</summary>
 internal static class OrderEndpoints
 {
@@ -91,6 +101,7 @@ internal static class OrderEndpoints
         orders.MapPost("{id}/withdraw", Withdraw).WithName("withdrawQuote");
         orders.MapPost("{id}/approve", Approve).WithName("approve");
         orders.MapPost("{id}/deposit", Deposit).WithName("noteDeposit");
+        orders.MapPost("{id}/move", Move).WithName("moveLine");
         orders.MapPut("{id}/items/{itemId}", Tick).WithName("tickItem");
         orders.MapPost("{id}/count", Count).WithName("count");
         orders.MapPost("{id}/hand-over", HandOver).WithName("handOver");
@@ -202,6 +213,20 @@ internal static class OrderEndpoints
 
     /// <summary>Notes the deposit, or the owner's override with its reason.</summary>
     internal static Written Deposit(string id, DepositBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.NoteDeposit(c, desk, id, body.Amount, body.OverrideReason, seen, request.Deed(desk.Clock, "deposit noted")));
+
+    /// <summary>Puts a line somewhere on the press day; the rest follows, and the answer says what changed.</summary>
+    internal static MovedView Move(string id, MoveBody body, Desk desk, HttpRequest request)
+    {
+        var seen = request.Seen();
+        return desk.Db.Write(connection =>
+        {
+            var book = desk.Book(connection);
+            FloorPlan Now() => Desk.Floor(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.TimeZone));
+            var before = Now();
+            var version = OrderDeeds.Move(connection, desk, id, body.LineId, body.PressId, body.From, seen, request.Deed(desk.Clock, body.PressId is null ? "left to the plan" : "moved on the press day"));
+            return new MovedView(id, version, PressDays.Changes(before, Now(), book.Numbers.Format));
+        });
+    }
 
     /// <summary>Ticks a gathered thing off, or on again.</summary>
     internal static Written Tick(string id, string itemId, TickBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Tick(c, desk, id, itemId, body.Done, seen, request.Deed(desk.Clock, body.Done ? "it came" : "it did not come")));

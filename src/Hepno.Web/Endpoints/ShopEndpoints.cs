@@ -77,6 +77,9 @@ internal sealed record DyePrinterBody(string Name, double SpeedIn2PerMinute, dou
     public DyePrinter ToCore(string id) => new(id, Name.Trim(), SpeedIn2PerMinute, InkMlPerIn2, InkPricePerMl, SheetWidthIn, SheetHeightIn, SheetMarginIn, SheetPrice, TapeInPerPrint, TapePricePerIn, ProtectionPrice, Equipment.ToCore(), Cautions);
 }
 
+/// <summary>A cutter.</summary>
+internal sealed record CutterBody(string Name, double CutWidthIn, double SpeedIn2PerMinute, EquipmentBody Equipment, string Cautions);
+
 /// <summary>A press.</summary>
 internal sealed record PressBody(string Name, string Kind, double PlatenWidthIn, double PlatenHeightIn, double WarmUpMinutes, double RiseFPerMinute, double DropFPerMinute, double? OffsetF, EquipmentBody Equipment, string Cautions);
 
@@ -92,10 +95,20 @@ internal sealed record RecipeBody(string ProductId, string Revision, RecipeFabri
 /// <summary>The shop's numbers.</summary>
 internal sealed record NumbersBody(string ShopName, string Address, string Contact, FormatBody Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh, decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes,
     decimal FeeShare, decimal FeeFixed, decimal TaxShare, decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayBody> Week,
-    PolicyBody Retail, PolicyBody Wholesale, decimal LeastMarginShare, FeeBase FeeBase, InversionRule Inversion, IReadOnlyList<PackagingBody>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged);
+    PolicyBody Retail, PolicyBody Wholesale, decimal LeastMarginShare, FeeBase FeeBase, InversionRule Inversion, IReadOnlyList<PackagingBody>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged,
+    IReadOnlyList<PersonBody>? People = null, IReadOnlyList<FixedCostBody>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null);
+
+/// <summary>One who works in the shop.</summary>
+internal sealed record PersonBody(string Id, string Name, decimal Wage, decimal OnCostsShare, IReadOnlyList<DayBody> Week, TimeOnly? LunchFrom, int LunchMinutes, IReadOnlyList<DateOnly> DaysOff);
+
+/// <summary>Something paid every month.</summary>
+internal sealed record FixedCostBody(string Name, decimal PerMonth);
 
 /// <summary>A mailer or box.</summary>
 internal sealed record PackagingBody(string Name, double MostTees, double MostGrams, double OwnGrams, decimal Price);
+
+/// <summary>The two rates of an hour of hands.</summary>
+internal sealed record RatesView(Figure Labour, Figure Overhead);
 
 /// <summary>A channel's price policy.</summary>
 internal sealed record PolicyBody(PolicyKind Kind, decimal MarginShare, decimal Multiple, MultipleBase Of, decimal PerHour)
@@ -122,6 +135,7 @@ internal static class ShopEndpoints
         Map(api, "screens", Aggregates.Screens, (string id, ScreenBody b) => b.ToCore(id), l => l.Problems());
         Map(api, "film-printers", Aggregates.FilmPrinters, (string id, FilmPrinterBody b) => b.ToCore(id), p => p.Problems());
         Map(api, "dye-printers", Aggregates.DyePrinters, (string id, DyePrinterBody b) => b.ToCore(id), p => p.Problems());
+        Map(api, "cutters", Aggregates.Cutters, (string id, CutterBody b) => new Cutter(id, b.Name.Trim(), b.CutWidthIn, b.SpeedIn2PerMinute, b.Equipment.ToCore(), b.Cautions), c => c.Problems());
         Map(api, "presses", Aggregates.Presses, (string id, PressBody b) => new Press(id, b.Name.Trim(), b.Kind, b.PlatenWidthIn, b.PlatenHeightIn, b.WarmUpMinutes, b.RiseFPerMinute, b.DropFPerMinute, b.OffsetF, b.Equipment.ToCore(), b.Cautions), p => p.Problems());
         Map(api, "recipes", Aggregates.Recipes, (string id, RecipeBody b) => new Recipe(id, b.ProductId, b.Revision, b.Fabric, b.TemperatureF, b.DwellSeconds, b.DwellSlackSeconds, b.Pressure, b.PrePressSeconds, b.Peel, b.PeelAfterSeconds, b.SecondPressSeconds, b.Side, b.Source, b.AsOf, b.Caution), r => r.Problems());
         api.MapGet("/customers/find", FindCustomers).WithTags("customers").WithName("findCustomers");
@@ -130,6 +144,7 @@ internal static class ShopEndpoints
         api.MapPost("/customers/{id}/erase", EraseCustomer).WithTags("customers").WithName("eraseCustomer");
         api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
         api.MapGet("/numbers", GetNumbers).WithTags("numbers").WithName("numbers");
+        api.MapGet("/numbers/rates", (Desk desk) => desk.Db.Read(c => new RatesView(Rates.Labour(Desk.Numbers(c)), Rates.Overhead(Desk.Numbers(c))))).WithTags("numbers").WithName("rates").WithSummary("The two rates of an hour of hands, opened to people and fixed costs.");
         api.MapGet("/carrier", () => SimulatedCarrier.Rates).WithTags("numbers").WithName("carrier").WithSummary("The carrier's zones and rates: a simulated carrier that ships with the program.");
         api.MapPut("/numbers", PutNumbers).WithTags("numbers").WithName("saveNumbers");
     }
@@ -176,9 +191,11 @@ internal static class ShopEndpoints
         var n = new ShopNumbers(b.ShopName.Trim(), b.Address, b.Contact, new FigureFormat(b.Format.Sign, b.Format.SignAfter, b.Format.DecimalMark, b.Format.GroupMark, b.Format.MinorDigits, b.Format.DayFirst, b.Format.TwelveHours, b.Format.Metric, b.Format.Celsius), b.Paper, b.TimeZone, b.Wage, b.OverheadPerHour, b.TariffPerKwh,
             b.ConsumablesPerStart, b.PackingPerPiece, b.OrderMinutes, b.ArtworkMinutes, b.FeeShare, b.FeeFixed, b.TaxShare, b.MinimumCharge, b.RoundingStep, b.DepositShare, b.ValidityDays, b.SlowTenthShare, [.. b.Week.Select(d => new DayHours(d.Open, d.Close))],
             b.Retail.ToCore(), b.Wholesale.ToCore(), b.LeastMarginShare, b.FeeBase, b.Inversion,
-            b.Packagings is null ? null : [.. b.Packagings.Select(p => new Packaging(p.Name.Trim(), p.MostTees, p.MostGrams, p.OwnGrams, p.Price))], b.ParcelMinutes, b.SizePricing);
+            b.Packagings is null ? null : [.. b.Packagings.Select(p => new Packaging(p.Name.Trim(), p.MostTees, p.MostGrams, p.OwnGrams, p.Price))], b.ParcelMinutes, b.SizePricing,
+            b.People?.Select(p => new Person(p.Id, p.Name.Trim(), p.Wage, p.OnCostsShare, [.. p.Week.Select(d => new DayHours(d.Open, d.Close))], p.LunchFrom, p.LunchMinutes, [.. p.DaysOff.Distinct().Order()])).ToList(),
+            b.FixedCosts?.Select(c => new FixedCost(c.Name.Trim(), c.PerMonth)).ToList(), b.ProductiveShare, b.TierSteps);
         RefusedException.IfAny(n.Problems().Concat(ShopClock.Knows(n.TimeZone) ? [] : [new Problem("unknown-zone", $"\"{n.TimeZone}\" is not a time zone.", "timeZone", "Write it like Europe/London.")]));
-        return Save(desk, request, Aggregates.Numbers, "1", n);
+        return Save(desk, request, Aggregates.Numbers, "1", n.Settled());
     }
 
     private static void Map<TBody, T>(IEndpointRouteBuilder api, string noun, Aggregate<T> aggregate, Func<string, TBody, T> toCore, Func<T, IEnumerable<Problem>> problems)

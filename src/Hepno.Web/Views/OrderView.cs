@@ -110,10 +110,21 @@ public sealed record RunLineView(string LineId, string What, string Press, strin
 /// <param name="LateMinutes">Late as planned.</param>
 /// <param name="Why">Why; may be empty.</param>
 /// <param name="Running">True when begun.</param>
-public sealed record BatchView(string OrderId, string LineId, string Code, string Customer, string What, int Pieces, double TemperatureF, string Temperature, DateTime HeatFrom, DateTime Start, DateTime End, DateTime CoolUntil, DateTime? DueAt, double LateMinutes, string Why, bool Running);
+/// <param name="PersonId">Whose hands; empty where nobody is named.</param>
+/// <param name="Moved">True when the owner put it there.</param>
+public sealed record BatchView(string OrderId, string LineId, string Code, string Customer, string What, int Pieces, double TemperatureF, string Temperature, DateTime HeatFrom, DateTime Start, DateTime End, DateTime CoolUntil, DateTime? DueAt, double LateMinutes, string Why, bool Running, string PersonId, bool Moved);
 
 /// <summary>One press on one day.</summary>
 public sealed record PressLaneView(string PressId, string Name, string Kind, double HottestF, IReadOnlyList<BatchView> Batches, IReadOnlyList<HeatPoint> Heat);
+
+/// <summary>One who works that day.</summary>
+/// <param name="Id">Whom.</param>
+/// <param name="Name">Name.</param>
+/// <param name="Here">When; empty on a day off.</param>
+public sealed record HandsView(string Id, string Name, IReadOnlyList<Stretch> Here);
+
+/// <summary>From, to: wall clock.</summary>
+public sealed record Stretch(DateTime From, DateTime To);
 
 /// <summary>Work without a place on this day.</summary>
 /// <param name="OrderId">Order.</param>
@@ -134,9 +145,10 @@ public sealed record TrayView(string OrderId, string Code, string What, double M
 /// <param name="Tray">Work not on this day.</param>
 /// <param name="PressingMinutes">Minutes under the presses.</param>
 /// <param name="HeatChanges">Changes of heat.</param>
+/// <param name="Hands">Who works that day; empty where nobody is named.</param>
 /// <param name="LateCount">Orders late as planned.</param>
 /// <param name="Promise">The order in hand: its promise with its chain, or null.</param>
-public sealed record PressDayView(DateOnly Day, string Title, DateTime? Open, DateTime? Close, DateTime Now, IReadOnlyList<PressLaneView> Lanes, IReadOnlyList<TrayView> Tray, double PressingMinutes, int HeatChanges, int LateCount, PlacedOrder? Promise);
+public sealed record PressDayView(DateOnly Day, string Title, DateTime? Open, DateTime? Close, DateTime Now, IReadOnlyList<PressLaneView> Lanes, IReadOnlyList<TrayView> Tray, double PressingMinutes, int HeatChanges, IReadOnlyList<HandsView> Hands, int LateCount, PlacedOrder? Promise);
 
 /// <summary>One order waiting at Gather, as a lane.</summary>
 /// <param name="OrderId">Order.</param>

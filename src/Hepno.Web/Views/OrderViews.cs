@@ -26,8 +26,14 @@ internal static class OrderViews
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
         var placed = c.Standing.Station is Station.Gather or Station.Press ? PlacedOrder.Of(Desk.Floor(open, book, wall).Placed, id) : null;
         return new(id, c.Version, c.Order.Code, c.Standing.Station, c.Order.Ask, c.Order.Facts, c.Customer, [.. c.Lines.Select(l => new OrderLineView(l.Asked.Id, l.What, l.Style, l.Colourway, l.Problems, l.Decision?.MethodId))],
-            SlipView.Of(c, [.. c.Lines.Select(l => Band(desk, c, l, book, open))], book, wall, placed), c.Quote?.SentAt, c.Frozen?.Deposit ?? 0);
+            SlipView.Of(c, Bands(desk, c, book, open), book, wall, placed), c.Quote?.SentAt, c.Frozen?.Deposit ?? 0);
     }
+
+    // with several lines the whole order has figures once every line has its method
+    private static IReadOnlyList<Band?> Bands(Desk desk, OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open) =>
+        c.Frozen is null && c.Lines.Count > 1 && (!c.IsComplete || c.Lines.Any(l => l.Decision is null) || book.Presses.Count == 0) ? [null]
+        : c.Frozen is null && c.Lines.Count > 1 ? [.. desk.Planned(c, book, open).Select(p => p.Band)]
+        : [.. c.Lines.Select(l => Band(desk, c, l, book, open))];
 
     /// <summary>The figures a line stands on: as quoted, else of the chosen method, else of the best.</summary>
     public static Band? Band(Desk desk, OrderCase c, LineCase line, ShopBook book, IReadOnlyList<OrderCase> open)

@@ -26,7 +26,7 @@ internal static class PressDays
         var tray = open.Where(c => c.Standing.Station is Station.Gather or Station.Press && !shown.Contains(c.Order.Id)).Select(c => Tray(c, floor, f)).ToList();
         var all = lanes.SelectMany(l => l.Batches).ToList();
         var changes = lanes.Sum(l => Enumerable.Range(1, Math.Max(0, l.Batches.Count - 1)).Count(i => l.Batches[i].TemperatureF != l.Batches[i - 1].TemperatureF));
-        return new(day, Shown.Day(day, f), hours?.Open, hours?.Close, floor.Now, lanes, tray, all.Sum(b => (b.End - b.Start).TotalMinutes), changes, floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).Distinct().Count(), inHand is null ? null : PlacedOrder.Of(floor.Placed, inHand) is { HasPlace: true } mine ? mine : null);
+        return new(day, Shown.Day(day, f), hours?.Open, hours?.Close, floor.Now, lanes, tray, all.Sum(b => (b.End - b.Start).TotalMinutes), changes, [.. floor.Hands.Where(h => h.Name.Length > 0).Select(h => new HandsView(h.Id, h.Name, [.. h.On(day).Select(s => new Stretch(s.From, s.To))]))], floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).Distinct().Count(), inHand is null ? null : PlacedOrder.Of(floor.Placed, inHand) is { HasPlace: true } mine ? mine : null);
     }
 
     public static GatherView Gather(IReadOnlyList<OrderCase> open, FloorPlan floor, ShopBook book)
@@ -42,6 +42,12 @@ internal static class PressDays
         var lanes = open.Where(c => c.Standing.Station == Station.Gather).Select(c => Lane(c, floor, book)).OrderBy(l => l.PromisedAt ?? DateTime.MaxValue).ToList();
         return new(floor.Now, days, lanes);
     }
+
+    /// <summary>Whose promise a new plan moves, most late first.</summary>
+    public static IReadOnlyList<string> Changes(FloorPlan before, FloorPlan after, FigureFormat f) =>
+        [.. after.Placed.Select(p => (Now: p, Then: before.Placed.FirstOrDefault(b => b.Work.OrderId == p.Work.OrderId && b.Work.LineId == p.Work.LineId)))
+            .Where(x => x.Then is not null && Math.Abs((x.Now.ReadyAt - x.Then.ReadyAt).TotalMinutes) >= 1).OrderByDescending(x => x.Now.LateMinutes)
+            .Select(x => x.Now.Parts.Count == 0 ? $"{x.Now.Work.Code} has no place: {x.Now.Why}." : $"{x.Now.Work.Code} ready {Shown.Moment(x.Now.ReadyAt, f)} instead of {Shown.Moment(x.Then!.ReadyAt, f)}{(x.Now.LateMinutes > 0 ? $", {Shown.Duration(x.Now.LateMinutes * 60)} late" : "")}.")];
 
     private static GatherLane Lane(OrderCase c, FloorPlan floor, ShopBook book)
     {
@@ -66,7 +72,7 @@ internal static class PressDays
     {
         var line = c.Line(p.Work.LineId);
         return new(p.Work.OrderId, p.Work.LineId, p.Work.Code, c.Customer?.Name ?? "", line.What, part.Pieces, p.Work.TemperatureF, Shown.Temperature(p.Work.TemperatureF, f),
-            part.HeatFrom, part.Start, part.End, part.End.AddSeconds(line.Frozen!.Band.Decorations.Max(d => d.Recipe.PeelAfterSeconds)), p.Work.DueAt, p.LateMinutes, p.Why, p.Work.StartedAt is not null);
+            part.HeatFrom, part.Start, part.End, part.End.AddSeconds(line.Frozen!.Band.Decorations.Max(d => d.Recipe.PeelAfterSeconds)), p.Work.DueAt, p.LateMinutes, p.Why, p.Work.StartedAt is not null, part.PersonId, p.Work.Moved is not null);
     }
 
     private static TrayView Tray(OrderCase c, FloorPlan floor, FigureFormat f)

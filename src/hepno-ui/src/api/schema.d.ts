@@ -38,6 +38,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/press-day.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The day on paper, to hang beside the presses. */
+        get: operations["pressDayPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gather": {
         parameters: {
             query?: never;
@@ -169,6 +186,23 @@ export interface paths {
         get: operations["numbers"];
         /** Changes the shop's numbers, all effective at once. */
         put: operations["saveNumbers"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/numbers/rates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The two rates of an hour of hands, opened to people and fixed costs. */
+        get: operations["rates"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -512,6 +546,23 @@ export interface paths {
         put?: never;
         /** Notes the deposit, or the owner's override with its reason. */
         post: operations["noteDeposit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a line somewhere on the press day; the rest follows, and the answer says what changed. */
+        post: operations["moveLine"];
         delete?: never;
         options?: never;
         head?: never;
@@ -885,6 +936,40 @@ export interface paths {
         get?: never;
         /** Keeps one of the dye-printers; a new one needs no If-Match. */
         put: operations["save-dye-printers"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cutters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All cutters with their versions. */
+        get: operations["cuttersAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cutters/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the cutters; a new one needs no If-Match. */
+        put: operations["save-cutters"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1358,6 +1443,10 @@ export interface components {
             why: string;
             /** @description True when begun. */
             running: boolean;
+            /** @description Whose hands; empty where nobody is named. */
+            personId: string;
+            /** @description True when the owner put it there. */
+            moved: boolean;
         };
         /** @description From so many on, each costs so much. */
         BreakBody: {
@@ -1548,6 +1637,37 @@ export interface components {
             orders: components["schemas"]["PastOrder"][];
             /** @description Profit of everything handed over, an order a part. */
             earned: components["schemas"]["Figure"];
+        };
+        /** @description A cutter for vinyl. */
+        Cutter: {
+            /** @description Identity. */
+            id: string;
+            /** @description The shop's name for it. */
+            name: string;
+            /**
+             * Format: double
+             * @description Widest cut, in.
+             */
+            cutWidthIn: number;
+            /**
+             * Format: double
+             * @description Box area cut a minute, in².
+             */
+            speedIn2PerMinute: number;
+            /** @description What an hour of it costs, blades in its upkeep. */
+            equipment: components["schemas"]["EquipmentHour"];
+            /** @description What its manual warns of. */
+            cautions: string;
+        };
+        /** @description A cutter. */
+        CutterBody: {
+            name: string;
+            /** Format: double */
+            cutWidthIn: number;
+            /** Format: double */
+            speedIn2PerMinute: number;
+            equipment: components["schemas"]["EquipmentBody"];
+            cautions: string;
         };
         /** @description Hours of one weekday; null when closed. */
         DayBody: {
@@ -2015,6 +2135,22 @@ export interface components {
             heightIn: number;
             breaks: components["schemas"]["BreakBody"][];
         };
+        /** @description Something paid every month whatever is made: rent, software, insurance. */
+        FixedCost: {
+            /** @description What it is. */
+            name: string;
+            /**
+             * Format: double
+             * @description Money a month.
+             */
+            perMonth: number;
+        };
+        /** @description Something paid every month. */
+        FixedCostBody: {
+            name: string;
+            /** Format: double */
+            perMonth: number;
+        };
         /** @description A method set aside, with its reasons. */
         Fold: {
             /** @description Key. */
@@ -2119,9 +2255,10 @@ export interface components {
         };
         /**
          * @description What kind of garment a style is; step standards depend on it.
+         * @default tee
          * @enum {unknown}
          */
-        GarmentKind: "tee" | "sweatshirt" | "hoodie" | "tote" | "apron";
+        GarmentKind: "tee" | "sweatshirt" | "hoodie" | "tote" | "apron" | "cap";
         /** @description One thing to buy or prepare before pressing. */
         GatherItem: {
             /** @description Identity within the order. */
@@ -2223,6 +2360,15 @@ export interface components {
         /** @description Who took the pieces. */
         HandOverBody: {
             to: string;
+        };
+        /** @description One who works that day. */
+        HandsView: {
+            /** @description Whom. */
+            id: string;
+            /** @description Name. */
+            name: string;
+            /** @description When; empty on a day off. */
+            here: components["schemas"]["Stretch"][];
         };
         /** @description Platen temperature at a moment. */
         HeatPoint: {
@@ -2414,6 +2560,47 @@ export interface components {
             /** @description True when it must be mended, not merely waited for. */
             blocks: boolean;
         };
+        /** @description Where a line is put on the press day; no press leaves it to the plan again. */
+        MoveBody: {
+            lineId: string;
+            pressId: null | string;
+            /** Format: date-time */
+            from: string;
+        };
+        /** @description Where the owner moved a batch to. */
+        Moved: {
+            /** @description On this press. */
+            pressId: string;
+            /**
+             * Format: date-time
+             * @description Not before this, wall clock.
+             */
+            from: string;
+        };
+        /** @description A line the owner put somewhere on the press day. */
+        MovedLine: {
+            /** @description Which line. */
+            lineId: string;
+            /** @description On which press. */
+            pressId: string;
+            /**
+             * Format: date-time
+             * @description Not before this, wall clock.
+             */
+            from: string;
+        };
+        /** @description What a move changed. */
+        MovedView: {
+            /** @description Order. */
+            id: string;
+            /**
+             * Format: int64
+             * @description Its version now.
+             */
+            version: number;
+            /** @description Who becomes ready when, in sentences; empty when nothing else moved. */
+            changes: string[];
+        };
         /**
          * @description What a multiple is taken of.
          * @enum {unknown}
@@ -2471,6 +2658,14 @@ export interface components {
              */
             parcelMinutes: number;
             sizePricing: components["schemas"]["SizePricing"];
+            people: null | components["schemas"]["PersonBody"][];
+            fixedCosts: null | components["schemas"]["FixedCostBody"][];
+            /**
+             * Format: double
+             * @default 0.6
+             */
+            productiveShare: number;
+            tierSteps: null | number[];
         };
         /** @description One of their orders. */
         OrderExport: {
@@ -2507,6 +2702,8 @@ export interface components {
              * @description Closed after learning (UTC).
              */
             closedAt: null | string;
+            /** @description Lines the owner put somewhere on the press day; null for none. */
+            moves: null | components["schemas"]["MovedLine"][];
         };
         /** @description A line of an order as the screens need it. */
         OrderLineView: {
@@ -2710,6 +2907,52 @@ export interface components {
             /** @description What it waits for. */
             next: string;
         };
+        /** @description One who works in the shop. */
+        Person: {
+            /** @description Identity. */
+            id: string;
+            /** @description Name, as called across the room. */
+            name: string;
+            /**
+             * Format: double
+             * @description Money an hour, before what the shop pays on top.
+             */
+            wage: number;
+            /**
+             * Format: double
+             * @description What the shop pays on top of the wage, as a share of it.
+             */
+            onCostsShare: number;
+            /** @description Hours of each weekday, Sunday first; seven of them. */
+            week: components["schemas"]["DayHours"][];
+            /**
+             * Format: time
+             * @description When lunch begins, or null for none.
+             */
+            lunchFrom: null | string;
+            /**
+             * Format: int32
+             * @description How long it is.
+             */
+            lunchMinutes: number;
+            /** @description Days this person is away. */
+            daysOff: string[];
+        };
+        /** @description One who works in the shop. */
+        PersonBody: {
+            id: string;
+            name: string;
+            /** Format: double */
+            wage: number;
+            /** Format: double */
+            onCostsShare: number;
+            week: components["schemas"]["DayBody"][];
+            /** Format: time */
+            lunchFrom: null | string;
+            /** Format: int32 */
+            lunchMinutes: number;
+            daysOff: string[];
+        };
         /**
          * @description Where one piece stands.
          * @enum {unknown}
@@ -2881,7 +3124,7 @@ export interface components {
             id: string;
             /** @description The shop's name for it. */
             name: string;
-            /** @description clamshell, swing-away, drawer or auto-open. */
+            /** @description clamshell, swing-away, drawer, auto-open or cap. */
             kind: string;
             /**
              * Format: double
@@ -2975,6 +3218,8 @@ export interface components {
              * @description Changes of heat.
              */
             heatChanges: number;
+            /** @description Who works that day; empty where nobody is named. */
+            hands: components["schemas"]["HandsView"][];
             /**
              * Format: int32
              * @description Orders late as planned.
@@ -3043,6 +3288,11 @@ export interface components {
              * @description Pieces in it.
              */
             pieces: number;
+            /**
+             * @description Whose hands.
+             * @default
+             */
+            personId: string;
         };
         /** @description Work that an order puts on a press. */
         PressWork: {
@@ -3104,6 +3354,9 @@ export interface components {
              * @description Tallest print, in.
              */
             heightIn: number;
+            /** @description Garment: caps go onto a cap press. */
+            kind: components["schemas"]["GarmentKind"];
+            moved: null | components["schemas"]["Moved"];
         };
         /** @description A price a piece the owner says, or null for the policy's. */
         PriceBody: {
@@ -3317,6 +3570,11 @@ export interface components {
             days: number;
             /** @description Prices by weight, lightest first. */
             steps: components["schemas"]["RateStep"][];
+        };
+        /** @description The two rates of an hour of hands. */
+        RatesView: {
+            labour: components["schemas"]["Figure"];
+            overhead: components["schemas"]["Figure"];
         };
         /** @description One reason of a verdict. */
         Reason: {
@@ -3926,6 +4184,18 @@ export interface components {
             parcelMinutes: number;
             /** @description Whether dearer sizes are averaged into the price or charged on top. */
             sizePricing: components["schemas"]["SizePricing"];
+            /** @description Who works here; null or empty for the owner alone, within the open hours. */
+            people: null | components["schemas"]["Person"][];
+            /** @description What is paid every month; null or empty where the overhead is typed. */
+            fixedCosts: null | components["schemas"]["FixedCost"][];
+            /**
+             * Format: double
+             * @description Share of the hours that go into orders.
+             * @default 0.6
+             */
+            productiveShare: number;
+            /** @description Quantities of a quote's table of other quantities; null for the usual ones. */
+            tierSteps: null | number[];
         };
         /** @description Pieces of one size. */
         SizeBody: {
@@ -4103,6 +4373,13 @@ export interface components {
              * @description Rounded money a piece.
              */
             shown: number;
+        };
+        /** @description From, to: wall clock. */
+        Stretch: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
         };
         /** @description An undecorated garment as it is bought. */
         Style: {
@@ -4285,6 +4562,12 @@ export interface components {
         /** @description A thing with the version it stands at. */
         VersionedOfCustomer: {
             value: components["schemas"]["Customer"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
+        VersionedOfCutter: {
+            value: components["schemas"]["Cutter"];
             /** Format: int64 */
             version: number;
         };
@@ -4545,6 +4828,80 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["PressDayView"];
                 };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    pressDayPdf: {
+        parameters: {
+            query?: {
+                day?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Bad Request */
             400: {
@@ -5304,6 +5661,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    rates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RatesView"];
                 };
             };
             /** @description Bad Request */
@@ -7041,6 +7472,86 @@ export interface operations {
             };
         };
     };
+    moveLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovedView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     tickItem: {
         parameters: {
             query?: never;
@@ -8677,6 +9188,160 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/json": components["schemas"]["DyePrinterBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cuttersAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfCutter"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-cutters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["CutterBody"];
             };
         };
         responses: {

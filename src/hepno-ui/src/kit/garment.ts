@@ -45,6 +45,14 @@ export const outlines: Record<string, Outline> = {
     left: -8,
     top: -8,
   },
+  cap: {
+    path: 'M-4.2 5 C-4.6 -1.6 4.6 -1.6 4.2 5 C6.4 5.6 7 6.8 6.4 7.6 C2 6 -2 6 -6.4 7.6 C-7 6.8 -6.4 5.6 -4.2 5 Z',
+    seams: 'M-4.2 5 C-2 4.4 2 4.4 4.2 5 M0 0 V4.6',
+    width: 14,
+    height: 10,
+    left: -7,
+    top: -1,
+  },
   apron: {
     path: 'M-5 0 H5 C5 5 8 9 11 11 V30 H-11 V11 C-8 9 -5 5 -5 0 Z',
     seams: 'M-5 19 H5 V26 H-5 Z',
@@ -68,6 +76,8 @@ export function lies(place: string, width: number, height: number): { x: number;
       return { x: -12.4 - width / 2, y: 11.4 - 1 - height }
     case 'nape':
       return { x: -width / 2, y: 1.5 }
+    case 'cap-front':
+      return { x: -width / 2, y: 5 - 0.5 - height }
     case 'bag-face':
       return { x: -width / 2, y: 3 }
     default:

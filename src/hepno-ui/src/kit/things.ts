@@ -3,7 +3,16 @@ import { api, ask, type Schemas, seen } from '../api/client'
 import { attempt, keepOrOffer, refresh, shop } from '../shell/state'
 
 type Noun =
-  'styles' | 'films' | 'vinyls' | 'screens' | 'film-printers' | 'dye-printers' | 'presses' | 'recipes' | 'customers'
+  | 'styles'
+  | 'films'
+  | 'vinyls'
+  | 'screens'
+  | 'film-printers'
+  | 'dye-printers'
+  | 'cutters'
+  | 'presses'
+  | 'recipes'
+  | 'customers'
 interface Kept<T> {
   value: T
   version: number

@@ -20,6 +20,7 @@ export const placeWord: Record<string, string> = {
   'left-sleeve': 'Left sleeve',
   'right-sleeve': 'Right sleeve',
   nape: 'Nape',
+  'cap-front': 'Cap front',
   'bag-face': 'Bag face',
 }
 
@@ -29,6 +30,7 @@ export const kindWord: Record<string, string> = {
   hoodie: 'Hoodie',
   tote: 'Tote',
   apron: 'Apron',
+  cap: 'Cap',
 }
 
 export const sourceWord: Record<string, string> = {

@@ -9,8 +9,10 @@ import { sourceWord } from '../../kit/words'
 import { onChange } from '../../shell/live'
 import { attempt, format, shop } from '../../shell/state'
 import {
+  cutterFields,
   dyePrinterFields,
   filmPrinterFields,
+  freshCutter,
   freshDyePrinter,
   freshFilmPrinter,
   freshPress,
@@ -26,7 +28,9 @@ const vinyls = things<Schemas['VinylFilm']>('vinyls')
 const screens = things<Schemas['ScreenTransferList']>('screens')
 const filmPrinters = things<Schemas['FilmPrinter']>('film-printers')
 const dyePrinters = things<Schemas['DyePrinter']>('dye-printers')
+const cutters = things<Schemas['Cutter']>('cutters')
 const kinds = {
+  cutter: cutters,
   press: presses,
   recipe: recipes,
   film: films,
@@ -144,6 +148,25 @@ const signOf = (s: string) =>
           <p v-if="x.cautions" class="hang small"><Sign kind="caution" /> {{ x.cautions }}</p>
         </template>
         <template #none>No dye printer: dye sublimation stays folded.</template>
+      </Boards>
+      <Boards
+        title="Cutters"
+        add="Add a cutter"
+        :kept="cutters.all.value"
+        :fields="cutterFields"
+        :save="cutters.save"
+        :fresh="freshCutter"
+        :named="(x) => x.name"
+      >
+        <template #face="{ value: x }">
+          <b class="name">{{ x.name }}</b>
+          <span class="small">cuts {{ x.cutWidthIn }} in wide, {{ x.speedIn2PerMinute }} in² a minute</span>
+          <span class="fig small quiet"></span>
+        </template>
+        <template #below="{ value: x }">
+          <p v-if="x.cautions" class="hang small"><Sign kind="caution" /> {{ x.cautions }}</p>
+        </template>
+        <template #none>No cutter: layered vinyl stays folded.</template>
       </Boards>
       <Boards
         title="Recipes"

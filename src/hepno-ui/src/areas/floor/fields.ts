@@ -7,6 +7,7 @@ type Equipment = Schemas['EquipmentHour']
 
 type FilmPrinter = Schemas['FilmPrinter']
 type DyePrinter = Schemas['DyePrinter']
+type Cutter = Schemas['Cutter']
 
 const machine = <T extends { equipment: Equipment }>(label: string, key: keyof Equipment, scale = 1): Field<T> => ({
   label,
@@ -77,6 +78,7 @@ export const pressFields: Field<Press>[] = [
     'swing-away': 'swing-away',
     drawer: 'drawer',
     'auto-open': 'auto-open',
+    cap: 'cap',
   }),
   num('Platen width, in', 'platenWidthIn'),
   num('Platen depth, in', 'platenHeightIn'),
@@ -206,4 +208,20 @@ export const dyePrinterFields: Field<DyePrinter>[] = [
   num('Protection paper, a sheet', 'protectionPrice'),
   ...hourFields<DyePrinter>(),
   text('Cautions of its manual and data sheets', 'cautions', { wide: true, lines: 2 }),
+]
+
+export const freshCutter = (): Omit<Cutter, 'id'> => ({
+  name: '',
+  cutWidthIn: 20,
+  speedIn2PerMinute: 60,
+  equipment: { ...hour, powerKw: 0.1 },
+  cautions: 'The blade is sharper than it looks: hands off while it runs. The maker’s manual decides.',
+})
+
+export const cutterFields: Field<Cutter>[] = [
+  text('Name', 'name'),
+  num('Widest cut, in', 'cutWidthIn'),
+  num('Cuts, in² a minute', 'speedIn2PerMinute'),
+  ...hourFields<Cutter>(),
+  text('Cautions of its manual', 'cautions', { wide: true, lines: 2 }),
 ]

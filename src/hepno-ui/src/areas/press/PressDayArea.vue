@@ -7,6 +7,7 @@ import { clock, duration, minuteOf, moment, number } from '../../kit/shown'
 import { typing } from '../../shell/keys'
 import { onChange } from '../../shell/live'
 import { attempt, format, shop, take } from '../../shell/state'
+import { useMove } from './moving'
 
 const router = useRouter()
 const view = ref<Schemas['PressDayView'] | null>(null)
@@ -29,6 +30,12 @@ watch(
   { immediate: true },
 )
 
+const { ghost, changes, begin, nudge, toPress, place, leave, drop } = useMove(view, load)
+watch([() => shop.inHand, day], () => {
+  drop()
+  changes.value = []
+})
+
 const left = 130
 const width = 860
 const from = computed(() => (view.value?.open ? Math.floor(minuteOf(view.value.open) / 60) * 60 : 480))
@@ -42,6 +49,11 @@ const heat = (l: Schemas['PressLaneView']) =>
   l.heat.map((p, i) => `${i ? 'L' : 'M'}${within(p.at)} ${ground(p.temperatureF)}`).join(' ')
 const shownHot = (t: number) =>
   t > 140 ? `${f.value.celsius ? Math.round(((t - 32) * 5) / 9) : Math.round(t)}°` : 'cold'
+const spoken = (minute: number) =>
+  clock(
+    `${view.value?.day ?? ''}T${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}:00`,
+    f.value,
+  )
 const today = computed(() => view.value?.day === view.value?.now.slice(0, 10))
 function shift(by: number): void {
   const at = new Date(`${view.value?.day ?? ''}T12:00:00Z`)
@@ -75,7 +87,23 @@ const all = computed(() => [
 function onKey(event: KeyboardEvent): void {
   if (typing(event) || event.ctrlKey || event.metaKey) return
   const key = event.key.toLowerCase()
-  if (key === '[') shift(-1)
+  const steer: Record<string, () => unknown> = {
+    arrowleft: () => nudge(-1),
+    arrowright: () => nudge(1),
+    arrowup: () => toPress(-1),
+    arrowdown: () => toPress(1),
+    enter: () => place(),
+    escape: () => drop(),
+  }
+  if (ghost.value && steer[key]) {
+    steer[key]()
+    event.preventDefault()
+    return
+  }
+  if (key === 'm') begin()
+  else if (key === 'u') void leave()
+  else if (key === 'p') print()
+  else if (key === '[') shift(-1)
   else if (key === ']') shift(1)
   else if (key === 'arrowright' || key === 'arrowleft') {
     const ids = [...new Set(all.value)]
@@ -85,6 +113,38 @@ function onKey(event: KeyboardEvent): void {
   else return
   event.preventDefault()
 }
+const print = () => window.open(`/api/press-day.pdf?day=${view.value?.day ?? ''}`, '_blank')
+
+// dragging a batch: its ghost follows the pointer and is placed where it is let go
+const drawing = ref<SVGSVGElement>()
+let grabbed: { x: number; at: number } | null = null
+async function grab(event: PointerEvent, orderId: string): Promise<void> {
+  const start = { x: event.clientX, at: 0 }
+  const target = event.currentTarget as Element
+  target.setPointerCapture(event.pointerId)
+  if (shop.inHand !== orderId) await take(orderId)
+  begin()
+  if (!ghost.value) return
+  start.at = ghost.value.at
+  grabbed = start
+}
+function drag(event: PointerEvent): void {
+  const box = drawing.value?.getBoundingClientRect()
+  if (!grabbed || !ghost.value || !box) return
+  const scale = 1010 / box.width
+  ghost.value.at = grabbed.at
+  nudge(Math.round((((event.clientX - grabbed.x) * scale) / width) * ((to.value - from.value) / 15)))
+  const row = Math.floor(((event.clientY - box.top) * scale - 26) / lane.value)
+  ghost.value.press = Math.max(0, Math.min((view.value?.lanes.length ?? 1) - 1, row))
+}
+function letGo(event: PointerEvent): void {
+  if (!grabbed) return
+  const moved = Math.abs(event.clientX - grabbed.x) > 6
+  grabbed = null
+  if (moved) void place()
+  else drop()
+}
+const personOf = (id: string) => view.value?.hands.find((h) => h.id === id)?.name ?? ''
 let stop = () => {}
 onMounted(() => {
   window.addEventListener('keydown', onKey)
@@ -120,6 +180,7 @@ onUnmounted(() => {
       </p>
       <svg
         v-else-if="view"
+        ref="drawing"
         :viewBox="`0 0 1010 ${26 + view.lanes.length * lane}`"
         class="day"
         role="img"
@@ -162,7 +223,15 @@ onUnmounted(() => {
             stroke-width="2.5"
             :stroke-dasharray="l.batches.length > 0 ? undefined : '2 4'"
           />
-          <g v-for="b in l.batches" :key="b.orderId + b.lineId + b.start" class="batch" @click="take(b.orderId)">
+          <g
+            v-for="b in l.batches"
+            :key="b.orderId + b.lineId + b.start"
+            class="batch"
+            @pointerdown="grab($event, b.orderId)"
+            @pointermove="drag"
+            @pointerup="letGo"
+            @pointercancel="drop"
+          >
             <rect
               :x="within(b.end)"
               :y="ground(b.temperatureF) - 20"
@@ -193,7 +262,9 @@ onUnmounted(() => {
             <text :x="within(b.start)" :y="ground(b.temperatureF) - 50" font-size="13" font-weight="620" class="over">
               {{ b.customer }}
             </text>
-            <text :x="within(b.start) + 6" :y="ground(b.temperatureF) + 18" font-size="13">{{ b.temperature }}</text>
+            <text :x="within(b.start) + 6" :y="ground(b.temperatureF) + 18" font-size="13">
+              {{ b.temperature }} {{ personOf(b.personId) }}{{ b.moved ? ', moved' : '' }}
+            </text>
             <text
               v-if="b.lateMinutes > 0"
               :x="Math.min(within(b.end) + 8, 640)"
@@ -210,6 +281,28 @@ onUnmounted(() => {
             nothing placed: the press stays cold
           </text>
         </g>
+        <g v-if="ghost" :transform="`translate(0 ${26 + ghost.press * lane})`" aria-hidden="true">
+          <rect
+            :x="left + ((ghost.at - from) / (to - from)) * width"
+            :y="lane - 74"
+            :width="Math.max(20, (ghost.minutes / (to - from)) * width)"
+            height="60"
+            fill="none"
+            stroke="var(--go)"
+            stroke-width="3"
+            stroke-dasharray="7 4"
+          />
+          <text
+            :x="left + ((ghost.at - from) / (to - from)) * width + 6"
+            :y="lane - 80"
+            font-size="15"
+            font-weight="640"
+            fill="var(--go)"
+            class="over"
+          >
+            {{ ghost.code }} from {{ spoken(ghost.at) }}
+          </text>
+        </g>
         <g v-if="today">
           <path
             :d="`M${within(view.now)} 20V${26 + view.lanes.length * lane}`"
@@ -222,6 +315,16 @@ onUnmounted(() => {
           </text>
         </g>
       </svg>
+      <ul v-if="view && view.open && view.hands.length > 0" class="hands" aria-label="Whose hands">
+        <li v-for="h in view.hands" :key="h.id">
+          <b>{{ h.name }}</b>
+          {{ h.here.map((s) => `${clock(s.from, f)} to ${clock(s.to, f)}`).join(', ') || 'away' }}
+        </li>
+      </ul>
+      <div v-if="changes.length > 0" class="changes" role="status">
+        <b>What changed</b>
+        <p v-for="c in changes" :key="c" :class="{ heat: c.includes(' late') }">{{ c }}</p>
+      </div>
       <section v-if="placed" class="promise" aria-label="The order in hand">
         <div>
           <span class="small quiet">{{ shop.order?.code }}: earliest honest promise</span
@@ -257,7 +360,18 @@ onUnmounted(() => {
     </div>
     <Keys
       :hints="[
-        ['← →', 'another batch'],
+        ['← →', ghost ? 'a quarter of an hour' : 'another batch'],
+        ...(ghost
+          ? ([
+              ['↑ ↓', 'press'],
+              ['Enter', 'place it'],
+              ['Esc', 'leave it'],
+            ] as [string, string][])
+          : ([
+              ['M', 'move it'],
+              ['U', 'leave it to the plan'],
+              ['P', 'print the day'],
+            ] as [string, string][])),
         ['[ ]', 'day'],
         ['R', 'run it'],
       ]"
@@ -359,6 +473,22 @@ li.free {
   font-weight: var(--w-strong);
   font-size: 13px;
   white-space: nowrap;
+}
+ul.hands {
+  list-style: none;
+  display: flex;
+  gap: 24px;
+  padding: 4px 0 8px;
+  font-size: 14px;
+}
+ul.hands li {
+  border: 0;
+  padding: 0;
+}
+.changes {
+  border-left: 3px solid var(--ink);
+  padding: 2px 0 2px 12px;
+  margin-bottom: 10px;
 }
 .frame {
   border: 1.5px dashed var(--rule-strong);

@@ -1,0 +1,71 @@
+import { clean } from './axe.ts'
+import { expect, test } from './server.ts'
+
+/** The working day after tomorrow: by then everything of the demo but what is running is still to come. */
+test('a day is planned, a batch moved by keys and by hand, taken back, and the day printed', async ({
+  page,
+  request,
+  server,
+}) => {
+  await page.goto(server.url)
+  const read = async (query: string) =>
+    (await (await request.get(`${server.url}/api/press-day?${query}`)).json()) as {
+      day: string
+      open: string | null
+      lanes: { name: string; batches: { orderId: string; code: string; start: string; running: boolean }[] }[]
+    }
+  // the first day on which a batch that is not running stands
+  let day = new Date(Date.now())
+  let plan = await read('')
+  let lane = -1
+  for (let i = 0; i < 8; i++) {
+    plan = await read(`day=${day.toISOString().slice(0, 10)}`)
+    lane = plan.lanes.findIndex((l) => l.name !== 'Puffin' && l.batches.some((b) => !b.running))
+    if (plan.open && lane >= 0) break
+    day = new Date(day.getTime() + 86_400_000)
+  }
+  const batch = plan.lanes[lane]!.batches.find((b) => !b.running)!
+  await page.evaluate((id) => localStorage.setItem('hepno-in-hand', id), batch.orderId)
+  await page.goto(`${server.url}/press`)
+  const title = page.getByRole('heading', { level: 1 })
+  const wanted = String(Number(plan.day.slice(8)))
+  for (let i = 0; i < 8 && !(await title.innerText()).includes(` ${wanted} `); i++) {
+    await page.keyboard.press(']')
+    await page.waitForTimeout(150)
+  }
+  await expect(title).toContainText(wanted)
+
+  const startNow = async () => {
+    const now = await read(`day=${plan.day}`)
+    return now.lanes.flatMap((l) => l.batches.map((b) => ({ ...b, press: l.name }))).find((b) => b.code === batch.code)
+  }
+  await page.keyboard.press('m')
+  await page.keyboard.press(lane === 0 ? 'ArrowDown' : 'ArrowUp')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Moved. Z takes it back.')).toBeVisible()
+  await expect(page.getByText(/, moved/).first()).toBeAttached()
+  expect((await startNow())!.press).toBe(plan.lanes[lane === 0 ? 1 : 0]!.name)
+  await clean(page)
+  await page.keyboard.press('z')
+  await expect.poll(async () => (await startNow())!.press).toBe(plan.lanes[lane]!.name)
+
+  // by hand: an hour and more to the right
+  const rect = page.locator('g.batch', { hasText: batch.code }).first().locator('rect').nth(1)
+  const box = (await rect.boundingBox())!
+  await page.mouse.move(box.x + 10, box.y + 10)
+  await page.mouse.down()
+  await page.waitForTimeout(400)
+  await page.mouse.move(box.x + 150, box.y + 12, { steps: 4 })
+  await page.mouse.up()
+  await expect(page.getByRole('status').filter({ hasText: 'What changed' })).toContainText(`${batch.code} ready`)
+  expect(((await startNow())?.start ?? 'another day') > batch.start).toBe(true)
+  await page.keyboard.press('u')
+  await expect(page.getByText('Left to the plan.')).toBeVisible()
+  await expect.poll(async () => (await startNow())?.start).toBe(batch.start)
+
+  const printed = await request.get(`${server.url}/api/press-day.pdf?day=${plan.day}`)
+  expect(printed.headers()['content-type']).toBe('application/pdf')
+  const opened = page.waitForEvent('popup')
+  await page.keyboard.press('p')
+  expect((await opened).url()).toContain(`press-day.pdf?day=${plan.day}`)
+})
