@@ -1,9 +1,11 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Runs;
+using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
 using Hepno.Web.Views;
+using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Hepno.Web.Endpoints;
 
@@ -20,12 +22,31 @@ internal static class RunEndpoints
     {
         var runs = api.MapGroup("/runs").WithTags("runs");
         runs.MapGet("{id}", Get).WithName("run");
+        runs.MapGet("{id}/sheet.pdf", Sheet).WithName("runSheetPdf").Produces(200, contentType: "application/pdf");
         runs.MapPost("{id}/start", Start).WithName("startRun");
         runs.MapPut("{id}/events/{eventId}", Add).WithName("addRunEvent");
     }
 
     /// <summary>The whole plan of a run and its events, folded.</summary>
     internal static RunView Get(string id, Desk desk) => desk.Db.Read(c => OrderViews.Run(c, desk, id));
+
+    /// <summary>The run on paper: recipes to read, a box to tick for every piece.</summary>
+    internal static FileContentHttpResult Sheet(string id, Desk desk) => desk.Db.Read(connection =>
+    {
+        var run = OrderViews.Run(connection, desk, id);
+        var c = desk.Case(connection, id, desk.Book(connection));
+        var n = c.Frozen!.Numbers;
+        var lines = run.Lines.Select(l => new RunLinePrinted(l.What, $"{l.Press}. {l.PressCautions}".Trim(), [.. l.Passes.Select(Printed)], [.. c.Line(l.LineId).Asked.Sizes.Select(s => new SizePrinted(s.Size, s.Pieces))])).ToList();
+        return TypedResults.File(RunSheetPdf.Print(new(n.Paper, n.ShopName, run.Code, c.Order.Ask.DueAt is { } due ? $"wanted {Shown.Moment(due, n.Format)}" : "", run.Customer, c.Order.Ask.Note ?? "", lines, run.Reasons)), "application/pdf");
+    });
+
+    private static PassPrinted Printed(RunPassView p)
+    {
+        var again = p.SecondPressSeconds > 0 ? $"; then covered, {p.SecondPressSeconds:0} s again" : "";
+        var before = p.PrePressSeconds > 0 ? $"pre-press {p.PrePressSeconds:0} s; " : "";
+        var peel = p.Peel == Core.Recipes.Peel.Hot ? "hot peel" : $"{p.Peel.ToString().ToLowerInvariant()} peel after {p.PeelAfterSeconds:0} s";
+        return new($"{char.ToUpperInvariant(p.Place[0])}{p.Place[1..]} {p.Size}, {p.Where}", $"{p.Temperature}{(p.SetPoint.Length > 0 ? $", set {p.SetPoint}" : " at the dial's word")}, {p.DwellSeconds:0} s, {p.Pressure}, {peel}", $"{before}{p.Side}{again}", p.Caution);
+    }
 
     /// <summary>Begins pressing; again it is the same run.</summary>
     internal static Written Start(string id, Desk desk, HttpRequest request) => desk.Db.Write(c => new Written(id, OrderDeeds.StartRun(c, desk, id, request.Deed(desk.Clock, "pressing begun"))));

@@ -71,7 +71,10 @@ public sealed record MarginNote(string Title, string Text, string LineId = "");
 /// <param name="Side">Which side up.</param>
 /// <param name="Caution">What may go wrong; may be empty.</param>
 /// <param name="Steps">All steps of a piece in this pass.</param>
-public sealed record RunPassView(int Pass, string Place, string Size, string Temperature, string TemperatureOther, string SetPoint, double DwellSeconds, double SlackSeconds, string Pressure, Peel Peel, double PeelAfterSeconds, string Side, string Caution, IReadOnlyList<WorkStep> Steps);
+/// <param name="SecondPressSeconds">Pressed again after peeling, s; 0 for none.</param>
+/// <param name="PrePressSeconds">Pressed bare before laying, s; 0 for none.</param>
+/// <param name="Where">Distance from a seam, in words.</param>
+public sealed record RunPassView(int Pass, string Place, string Size, string Temperature, string TemperatureOther, string SetPoint, double DwellSeconds, double SlackSeconds, string Pressure, Peel Peel, double PeelAfterSeconds, string Side, string Caution, IReadOnlyList<WorkStep> Steps, double SecondPressSeconds, double PrePressSeconds, string Where);
 
 /// <summary>A run: the whole plan once, and its events folded.</summary>
 /// <param name="OrderId">Order.</param>

@@ -138,9 +138,10 @@ internal static class OrderViews
     private static RunPassView Pass(DecorationPlan d, int index, Core.Blanks.Style style, Press? press, FigureFormat f)
     {
         var steps = index == 0 ? [.. StepStandards.Before(style.Kind, d.Recipe.PrePressSeconds), .. d.Steps, StepStandards.After[0]] : d.Steps.Append(StepStandards.After[0]).ToList();
+        var place = Places.Find(d.Placement.Place)!;
         var setPoint = press?.OffsetF is null ? "" : Shown.Temperature(press.SetPointF(d.Recipe.TemperatureF), f);
-        return new(index + 1, Places.Find(d.Placement.Place)!.Name.ToLowerInvariant(), Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f), Shown.Temperature(d.Recipe.TemperatureF, f), Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }), setPoint,
-            d.Recipe.DwellSeconds, d.Recipe.DwellSlackSeconds, d.Recipe.Pressure, d.Recipe.Peel, d.Recipe.PeelAfterSeconds, d.Recipe.Side, d.Recipe.Caution, steps);
+        return new(index + 1, place.Name.ToLowerInvariant(), Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f), Shown.Temperature(d.Recipe.TemperatureF, f), Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }), setPoint,
+            d.Recipe.DwellSeconds, d.Recipe.DwellSlackSeconds, d.Recipe.Pressure, d.Recipe.Peel, d.Recipe.PeelAfterSeconds, d.Recipe.Side, d.Recipe.Caution, steps, d.Recipe.SecondPressSeconds, index == 0 ? d.Recipe.PrePressSeconds : 0, $"{Shown.Length(place.FromSeamIn, f)} {place.Where}");
     }
 
     private static List<MarginNote> Notes(FrozenQuote q)

@@ -15,7 +15,7 @@ const run = useRun(id)
 const leaving = ref(false)
 
 async function leave(sure: boolean): Promise<void> {
-  if (run.phase === 'press' && !sure) {
+  if (run.closed && !sure) {
     leaving.value = true
     return
   }
@@ -49,6 +49,10 @@ function onKey(event: KeyboardEvent): void {
       return run.spoil()
     case 'enter':
       return run.step()
+    case 'a':
+      return run.pressAgain()
+    case 'p':
+      return void window.open(`/api/runs/${id}/sheet.pdf`, '_blank')
     case 'b':
       return run.back()
     case 'h':
@@ -97,6 +101,7 @@ onUnmounted(() => {
         </div>
         <div>
           <b>{{ run.pass?.dwellSeconds }} s</b>
+          <span v-if="run.pass?.secondPressSeconds">&nbsp;+ {{ run.pass.secondPressSeconds }} s</span>
         </div>
         <div>
           <b>{{ run.pass?.pressure }}</b>

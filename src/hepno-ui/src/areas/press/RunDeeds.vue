@@ -17,14 +17,17 @@ defineProps<{ run: Run; view: Schemas['RunView'] }>()
     <button class="spoiled" :disabled="!run.judged" @pointerup="tap($event, run.spoil)">
       <b>Spoiled</b><span v-if="run.judged">piece {{ named(run.judged) }} <kbd>X</kbd></span>
     </button>
-    <button @pointerup="tap($event, run.back)">
+    <button v-if="run.canAgain" @pointerup="tap($event, run.pressAgain)">
+      <b>Again</b><span><kbd>A</kbd></span>
+    </button>
+    <button v-else @pointerup="tap($event, run.back)">
       <b>Back</b><span><kbd>B</kbd></span>
     </button>
     <button @pointerup="tap($event, run.hold)">
       <b>{{ run.held ? 'Go on' : 'Hold' }}</b><span><kbd>H</kbd></span>
     </button>
     <button @pointerup="tap($event, run.step)">
-      <b>{{ run.phase === 'lay' ? 'Close' : 'Lift' }}</b><span><kbd>Enter</kbd></span>
+      <b>{{ run.closed ? 'Lift' : 'Close' }}</b><span><kbd>Enter</kbd></span>
     </button>
     <button class="good" :disabled="!run.judged" @pointerup="tap($event, () => run.verdict('good'))">
       <b>{{ run.done ? 'All done' : 'Good' }}</b><span v-if="run.judged"

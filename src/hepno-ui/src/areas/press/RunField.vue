@@ -27,7 +27,7 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
           run.done
             ? `${state.good} good`
             : run.current && run.pass
-              ? `${run.pass.place}, size ${run.current.size}`
+              ? `${run.pass.place}, size ${run.current.size}${run.first ? ', the first' : ''}`
               : run.rack[0]
                 ? `piece ${named(run.rack[0].task)}`
                 : ''
@@ -40,6 +40,13 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
         </p>
         <p>{{ run.pass.side }}</p>
         <p class="key"><kbd>Enter</kbd> closed</p>
+      </div>
+      <div v-else-if="!run.done && run.first && run.rack[0]" class="lay">
+        <p>
+          The first of this print: piece <b>{{ named(run.rack[0].task) }}</b>
+        </p>
+        <p>Look at it by daylight. Good lets the rest begin.</p>
+        <p class="key"><kbd>Space</kbd> good <kbd>X</kbd> spoiled</p>
       </div>
       <div v-else-if="run.done" class="lay">
         <p>All {{ view.pieces }} are good. Rack empty, press off and unplugged.</p>

@@ -14,11 +14,15 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
       <span>Meanwhile</span><b v-if="run.rack[0]">Peel {{ named(run.rack[0].task) }}</b
       ><b v-else>Rack empty</b
       ><span v-if="run.rack[0]" :class="{ go: run.coldIn <= 0 }">{{
-        run.coldIn <= 0 ? "it's ready" : `in ${run.coldIn} s`
+        run.coldIn > 0
+          ? `in ${run.coldIn} s`
+          : run.pass?.secondPressSeconds && !run.rack[0].again
+            ? `then A: ${run.pass.secondPressSeconds} s again`
+            : "it's ready"
       }}</span>
     </div>
     <div class="mean">
-      <span>Then</span><b v-if="run.phase === 'press' && run.current">Lift {{ named(run.current) }}</b
+      <span>Then</span><b v-if="run.closed && run.current">Lift {{ named(run.current) }}</b
       ><b v-else-if="run.left[1]"
         >Lay {{ named(run.left.find((t) => !run.racked.has(keyOf(t)) && t !== run.current) ?? run.left[1]) }}</b
       ><b v-else>Count</b><span v-if="run.fromEnd">from the end</span>
@@ -27,6 +31,20 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
       <span>Line</span><b>{{ run.line?.what }}</b
       ><span>{{ view.lines.findIndex((l) => l === run.line) + 1 }} of {{ view.lines.length }}</span>
     </div>
+    <ol
+      v-if="(run.line?.passes.length ?? 0) > 1"
+      class="passes"
+      aria-label="Prints of a piece, in the order of pressing"
+    >
+      <li
+        v-for="p in run.line!.passes"
+        :key="p.pass"
+        :aria-current="p.pass === run.pass?.pass ? 'step' : undefined"
+        :class="{ go: p.pass < (run.pass?.pass ?? 1) }"
+      >
+        {{ p.pass }} {{ p.place }}
+      </li>
+    </ol>
     <div class="of">
       <b data-test="piece">{{ run.current ? named(run.current) : run.judged ? named(run.judged) : view.pieces }}</b>
       of {{ view.pieces
@@ -56,6 +74,18 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
 </template>
 
 <style scoped>
+.passes {
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  padding: 0;
+  font-size: 20px;
+}
+.passes [aria-current] {
+  font-weight: var(--w-strong);
+  border-bottom: 4px solid var(--ink);
+}
 .side {
   padding: 10px 24px;
   overflow: hidden;

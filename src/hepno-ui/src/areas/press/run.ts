@@ -1,9 +1,10 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { api, ask, makeId, Refusal, type Schemas } from '../../api/client'
 import { onChange } from '../../shell/live'
+import { forget, keep, offset, recall } from './kept'
 import { outbox } from './outbox'
 import { sound } from './sound'
-import { keyOf, newest, type Task, tasksLeft } from './tasks'
+import { approved, keyOf, newest, type Task, tasksLeft } from './tasks'
 
 /** A piece as it is called across the room. */
 export const named = (t: Task): string => `${t.pieceNo}${t.attempt > 1 ? ` again` : ''}`
@@ -17,14 +18,14 @@ export function useRun(id: string) {
 
   // the clock of this page; wall-clock times of other machines are never used
   const now = ref(performance.now())
-  const phase = ref<'lay' | 'press'>('lay')
+  const phase = ref<'lay' | 'press' | 'again'>('lay')
   const closedAt = ref(0)
-  const rack = ref<{ task: Task; cold: number }[]>([])
+  const rack = ref<{ task: Task; cold: number; again: boolean }[]>([])
   const held = ref(false)
   const fromEnd = ref(sessionStorage.getItem(`hepno-end-${id}`) === '1')
   const choosing = ref(false)
   const lastReason = ref<string | null>(null)
-  const mine = ref<{ eventId: string; task: Task; at: number }[]>([])
+  const mine = ref<{ eventId: string; task: Task }[]>([])
   let sinceVerdict = performance.now()
   let heldAt = 0
   let lastTap = { key: '', at: -1000 }
@@ -32,7 +33,10 @@ export function useRun(id: string) {
 
   const left = computed(() => tasksLeft(state.value?.todo ?? [], box.waiting.value, fromEnd.value))
   const racked = computed(() => new Set(rack.value.map((r) => keyOf(r.task))))
-  const current = computed(() => left.value.find((t) => !racked.value.has(keyOf(t))))
+  const next = computed(() => left.value.find((t) => !racked.value.has(keyOf(t))))
+  /** Until a piece of this pass is good, one piece is out and the rest waits for the yes to it. */
+  const first = computed(() => next.value !== undefined && !approved(state.value, box.waiting.value, next.value))
+  const current = computed(() => (first.value && rack.value.length > 0 ? undefined : next.value))
   /** The line being pressed, and of it the pass. */
   const line = computed(() => {
     const lines = view.value?.lines ?? []
@@ -42,14 +46,15 @@ export function useRun(id: string) {
   const pass = computed(() => line.value?.passes[((current.value ?? rack.value[0]?.task)?.pass ?? 1) - 1])
   /** The piece the verdict keys judge: the oldest on the rack, else the one in hand. */
   const judged = computed(() => rack.value[0]?.task ?? current.value)
-  const seconds = computed(() =>
-    phase.value === 'press' && pass.value ? pass.value.dwellSeconds - (now.value - closedAt.value) / 1000 : 0,
+  const closed = computed(() => phase.value !== 'lay')
+  /** Seconds the press is closed for: the press, or the second one after peeling. */
+  const dwell = computed(() =>
+    phase.value === 'again' ? (pass.value?.secondPressSeconds ?? 0) : (pass.value?.dwellSeconds ?? 0),
   )
-  const over = computed(
-    () => phase.value === 'press' && pass.value !== undefined && seconds.value < -pass.value.slackSeconds,
-  )
+  const seconds = computed(() => (closed.value ? dwell.value - (now.value - closedAt.value) / 1000 : 0))
+  const over = computed(() => closed.value && pass.value !== undefined && seconds.value < -pass.value.slackSeconds)
   const level = computed(() =>
-    phase.value === 'press' && pass.value ? Math.max(0, Math.min(1, seconds.value / pass.value.dwellSeconds)) : 0,
+    closed.value && dwell.value > 0 ? Math.max(0, Math.min(1, seconds.value / dwell.value)) : 0,
   )
   const done = computed(() => view.value !== null && state.value !== null && left.value.length === 0)
   const verb = computed(() =>
@@ -60,21 +65,23 @@ export function useRun(id: string) {
         : phase.value === 'lay'
           ? current.value
             ? 'Lay'
-            : 'Peel'
+            : first.value
+              ? 'Look'
+              : 'Peel'
           : over.value
             ? 'Lift now'
             : seconds.value <= 0
               ? 'Lift'
-              : 'Press',
+              : phase.value === 'again'
+                ? 'Again'
+                : 'Press',
   )
   const count = computed(() => {
     if (held.value || phase.value === 'lay') return ''
     return seconds.value >= 0 ? String(Math.ceil(seconds.value)) : `+${Math.floor(-seconds.value)}`
   })
   const said = computed(() =>
-    phase.value === 'press' && [10, 5, 0].includes(Math.ceil(seconds.value))
-      ? `${Math.ceil(seconds.value)} seconds`
-      : '',
+    closed.value && [10, 5, 0].includes(Math.ceil(seconds.value)) ? `${Math.ceil(seconds.value)} seconds` : '',
   )
   const caution = computed(() => [pass.value?.caution, line.value?.pressCautions].filter(Boolean)[0] ?? '')
   const coldIn = computed(() => (rack.value[0] ? Math.ceil((rack.value[0].cold - now.value) / 1000) : 0))
@@ -93,18 +100,24 @@ export function useRun(id: string) {
 
   // a piece that another device judged leaves this rack
   watch(left, (tasks) => {
+    if (!state.value) return
     const open = new Set(tasks.map(keyOf))
     rack.value = rack.value.filter((r) => open.has(keyOf(r.task)))
   })
   watch(now, (_, before) => {
-    if (phase.value !== 'press' || held.value || !pass.value) return
-    const was = pass.value.dwellSeconds - (before - closedAt.value) / 1000
+    if (!closed.value || held.value || !pass.value) return
+    const was = dwell.value - (before - closedAt.value) / 1000
     if (was > 0 && seconds.value <= 0) sound.ready()
     else if (seconds.value < 0 && Math.floor(-was) !== Math.floor(-seconds.value)) sound.late()
   })
 
   function step(): void {
     if (held.value) return hold()
+    if (phase.value === 'again') {
+      phase.value = 'lay'
+      rack.value = rack.value.map((r, i) => (i === 0 ? { ...r, again: true } : r))
+      return
+    }
     if (!current.value || !pass.value) return
     if (phase.value === 'lay') {
       closedAt.value = performance.now()
@@ -115,19 +128,34 @@ export function useRun(id: string) {
     if (pass.value.peel !== 'hot')
       rack.value = [
         ...rack.value,
-        { task: current.value, cold: performance.now() + pass.value.peelAfterSeconds * 1000 },
+        { task: current.value, cold: performance.now() + pass.value.peelAfterSeconds * 1000, again: false },
       ]
   }
   function back(): void {
-    if (phase.value === 'press') phase.value = 'lay'
+    if (closed.value) phase.value = 'lay'
     else rack.value = rack.value.slice(0, -1)
+  }
+  /** True when the oldest piece on the rack is to be pressed a second time now. */
+  const canAgain = computed(
+    () =>
+      !held.value &&
+      !closed.value &&
+      coldIn.value <= 0 &&
+      rack.value[0]?.again === false &&
+      (pass.value?.secondPressSeconds ?? 0) > 0,
+  )
+  /** The second press of the oldest piece on the rack, once it is peeled. */
+  function pressAgain(): void {
+    if (held.value || closed.value || !rack.value[0] || !pass.value?.secondPressSeconds) return
+    closedAt.value = performance.now()
+    phase.value = 'again'
   }
   function hold(): void {
     held.value = !held.value
     if (held.value) heldAt = performance.now()
     else {
       sinceVerdict += performance.now() - heldAt
-      if (phase.value === 'press') closedAt.value += performance.now() - heldAt
+      if (closed.value) closedAt.value += performance.now() - heldAt
     }
   }
 
@@ -152,7 +180,7 @@ export function useRun(id: string) {
       takesBack: null,
       secondsOnPiece,
     })
-    mine.value = [...mine.value, { eventId, task, at }]
+    mine.value = [...mine.value, { eventId, task }].slice(-50)
   }
   function spoil(): void {
     if (!judged.value || held.value) return
@@ -195,9 +223,37 @@ export function useRun(id: string) {
     choosing.value = false
   }
 
+  // what this device has in hand outlives the page
+  watch([phase, closedAt, held, rack, mine, done], () => {
+    if (done.value && rack.value.length === 0) return forget(id)
+    const by = offset()
+    keep(id, {
+      phase: phase.value,
+      closedAt: closedAt.value + by,
+      held: held.value,
+      heldAt: heldAt + by,
+      rack: rack.value.map((r) => ({ ...r, cold: r.cold + by })),
+      mine: mine.value,
+      sinceVerdict: sinceVerdict + by,
+    })
+  })
+  function restore(): void {
+    const kept = recall(id)
+    if (!kept) return
+    const by = offset()
+    phase.value = kept.phase
+    closedAt.value = kept.closedAt - by
+    held.value = kept.held
+    heldAt = kept.heldAt - by
+    rack.value = kept.rack.map((r) => ({ ...r, cold: r.cold - by }))
+    mine.value = kept.mine
+    sinceVerdict = kept.sinceVerdict - by
+  }
+
   let timer: ReturnType<typeof setInterval> | undefined
   let stop = () => {}
   async function begin(): Promise<void> {
+    restore()
     await box.open()
     await load()
     timer = setInterval(
@@ -241,6 +297,11 @@ export function useRun(id: string) {
     load,
     step,
     back,
+    first,
+    next,
+    closed,
+    pressAgain,
+    canAgain,
     hold,
     verdict,
     spoil,

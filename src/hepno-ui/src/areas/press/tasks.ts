@@ -37,3 +37,13 @@ export function tasksLeft(todo: Task[], waiting: Waiting[], fromEnd: boolean): T
 export function newest(have: RunState | null, got: RunState): RunState {
   return have && have.events > got.events ? have : got
 }
+
+/** Whether a piece of this task's pass is good already: by what the server counted, or by what this device said and has not yet sent. */
+export function approved(state: RunState | null, waiting: Waiting[], task: Pick<Task, 'lineId' | 'pass'>): boolean {
+  const mine = (state?.pieces ?? []).filter((p) => p.lineId === task.lineId)
+  if (mine.some((p) => p.passes >= task.pass)) return true
+  const numbers = new Set(mine.map((p) => p.pieceNo))
+  return [...pendingVerdicts(waiting).values()].some(
+    (w) => w.body.verdict === 'good' && w.body.pass === task.pass && numbers.has(w.body.pieceNo),
+  )
+}

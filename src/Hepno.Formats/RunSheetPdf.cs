@@ -1,0 +1,111 @@
+using System.Globalization;
+using PdfSharp.UniversalAccessibility;
+
+namespace Hepno.Formats;
+
+/// <summary>One pass of a run sheet.</summary>
+/// <param name="Title">Which print, how large, where.</param>
+/// <param name="Recipe">Heat, set-point, seconds, pressure, peel.</param>
+/// <param name="How">Which side up, pre-press, second press.</param>
+/// <param name="Caution">What may go wrong; may be empty.</param>
+public sealed record PassPrinted(string Title, string Recipe, string How, string Caution);
+
+/// <summary>One line of a run sheet.</summary>
+/// <param name="What">Pieces and garment.</param>
+/// <param name="Press">Which press, with its cautions.</param>
+/// <param name="Passes">In the order of pressing.</param>
+/// <param name="Sizes">Pieces by size.</param>
+public sealed record RunLinePrinted(string What, string Press, IReadOnlyList<PassPrinted> Passes, IReadOnlyList<SizePrinted> Sizes);
+
+/// <summary>A run on paper, for the day the screen is dark.</summary>
+/// <param name="Paper">letter or a4.</param>
+/// <param name="Shop">The shop's name.</param>
+/// <param name="Number">The order's number.</param>
+/// <param name="Due">When it is wanted.</param>
+/// <param name="Customer">For whom.</param>
+/// <param name="Note">What the order says beside; may be empty.</param>
+/// <param name="Lines">Lines in the order of pressing.</param>
+/// <param name="Reasons">Reasons a piece is spoiled for.</param>
+public sealed record RunSheet(string Paper, string Shop, string Number, string Due, string Customer, string Note, IReadOnlyList<RunLinePrinted> Lines, IReadOnlyList<string> Reasons);
+
+/// <summary>Prints a run sheet: recipes to read, a box to tick for every piece.</summary>
+public static class RunSheetPdf
+{
+    private const double Box = 11;
+    private const double Step = 15;
+
+    public static byte[] Print(RunSheet r)
+    {
+        using var s = new Sheet(PaperSize.Of(r.Paper), $"Run sheet {r.Number}", r.Shop);
+        Letterhead.Draw(s, r.Shop, r.Customer, $"Run sheet {r.Number}", r.Due);
+        if (r.Note.Length > 0)
+        {
+            s.Y = s.Paragraph(r.Note, s.Left, s.Y, s.Right - s.Left, 11, 13.5) + 22;
+        }
+        foreach (var line in r.Lines)
+        {
+            Room(s, r, 110);
+            s.Element(PdfBlockLevelElementTag.Heading2, () => s.Y = s.Paragraph(line.What, s.Left, s.Y, s.Right - s.Left, 15, 18, bold: true));
+            s.Y = s.Paragraph(line.Press, s.Left, s.Y + 15, s.Right - s.Left, 10, 12.5, colour: Sheet.Quiet) + 20;
+            for (var i = 0; i < line.Passes.Count; i++)
+            {
+                Pass(s, r, line.Passes[i], i + 1);
+            }
+            s.Table(() =>
+            {
+                foreach (var size in line.Sizes)
+                {
+                    Sizes(s, r, size);
+                }
+            });
+            s.Y += 16;
+        }
+        Room(s, r, 50);
+        s.Line(s.Y - 8, 0.75);
+        s.Paragraph($"First piece off: look at it, and say yes, before the rest. A tick is good, a number is why it is spoiled: {string.Join(", ", r.Reasons.Select((reason, i) => $"{i + 1} {reason}"))}.", s.Left, s.Y + 6, s.Right - s.Left, 10, 12.5);
+        return s.Bytes();
+    }
+
+    private static void Pass(Sheet s, RunSheet r, PassPrinted p, int number)
+    {
+        Room(s, r, 62);
+        s.Text($"{number}  {p.Title}", s.Left, s.Y, 12, bold: true);
+        s.Y = s.Paragraph(p.Recipe, s.Left + 18, s.Y + 16, s.Right - s.Left - 18, 13, 16, bold: true);
+        s.Y = s.Paragraph(p.How, s.Left + 18, s.Y + 14, s.Right - s.Left - 18, 10.5, 13);
+        if (p.Caution.Length > 0)
+        {
+            s.Y = s.Paragraph(p.Caution, s.Left + 18, s.Y + 14, s.Right - s.Left - 18, 10.5, 13, bold: true);
+        }
+        s.Y += 22;
+    }
+
+    private static void Sizes(Sheet s, RunSheet r, SizePrinted size)
+    {
+        var across = (int)((s.Right - s.Left - 90) / Step);
+        var rows = (size.Pieces + across - 1) / across;
+        Room(s, r, Step * Math.Min(rows, 3) + 6);
+        s.Row(() =>
+        {
+            s.Cell(() => s.Text(size.Size, s.Left, s.Y, 13, bold: true), head: true);
+            s.Cell(() => s.Text(size.Pieces.ToString(CultureInfo.InvariantCulture), s.Left + 80, s.Y, 12, right: true));
+        });
+        for (var n = 0; n < size.Pieces; n++)
+        {
+            if (n > 0 && n % across == 0)
+            {
+                s.Y += Step;
+                Room(s, r, Step);
+            }
+            s.Box(s.Left + 90 + (n % across * Step), s.Y - Box + 1, Box, Box, 0.6);
+        }
+        s.Y += Step + 6;
+    }
+
+    private static void Room(Sheet s, RunSheet r, double height)
+    {
+        if (s.Y + height > s.Bottom)
+        {
+            Letterhead.Further(s, r.Shop, $"Run sheet {r.Number}", 0);
+        }
+    }
+}
