@@ -9,7 +9,7 @@ namespace Hepno.Formats;
 /// <summary>The pages of a document: text and rules placed by hand, in the shipped typeface, tagged so that a screen reader reads them in order.</summary>
 internal sealed class Sheet : IDisposable
 {
-    /// <summary>12 mm on every side.</summary>
+    /// <summary>12 mm on every side of a letter; labels have less.</summary>
     public const double Margin = 42;
 
     public static readonly XColor Ink = XColor.FromArgb(0x13, 0x1F, 0x2E);
@@ -28,8 +28,9 @@ internal sealed class Sheet : IDisposable
 
     static Sheet() => GlobalFontSettings.FontResolver ??= new ShippedFonts();
 
-    public Sheet(PaperSize paper, string title, string shop)
+    public Sheet(PaperSize paper, string title, string shop, double margin = Margin)
     {
+        Left = margin;
         document.Info.Title = title;
         document.Info.Author = shop;
         document.Info.Creator = shop;
@@ -42,9 +43,9 @@ internal sealed class Sheet : IDisposable
 
     public PaperSize Paper { get; }
 
-    public double Left { get; } = Margin;
+    public double Left { get; }
 
-    public double Right => Paper.Width - Margin;
+    public double Right => Paper.Width - Left;
 
     public double Y { get; set; } = Margin;
 

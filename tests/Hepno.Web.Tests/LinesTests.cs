@@ -118,6 +118,63 @@ public class LinesTests(Shop shop) : IClassFixture<Shop>
     }
 
     [Fact]
+    public async Task A_part_is_delivered_and_both_balances_come_to_the_total()
+    {
+        var journey = await Asked("in-parts", [Line(1, "brae", "black", 5)]);
+        await Quoted(journey, 1);
+        await journey.Done("send");
+        await journey.Gathered();
+        await shop.Send(HttpMethod.Post, "/api/runs/in-parts/start");
+        foreach (var piece in new[] { 1, 2, 3 })
+        {
+            await journey.Verdict($"part-event-{piece}", piece, "M");
+        }
+        string Counted(int n) => $$"""{"sizes":[{"lineId":"1","size":"M","pieces":{{n}}}]}""";
+        Assert.Contains("4 of M is outside 0 to 3.", (await journey.Deed("count", Counted(4))).Body.GetRawText(), StringComparison.Ordinal);
+        Assert.Contains("Nothing of", (await journey.Deed("deliver-part", """{"to":"Mara"}""")).Body.GetRawText(), StringComparison.Ordinal);
+        await journey.Done("count", Counted(3));
+        var quote = (await shop.Get("/api/orders/in-parts/quote")).GetProperty("quote");
+        var (total, deposit) = (quote.GetProperty("total").GetDecimal(), quote.GetProperty("deposit").GetDecimal());
+        var balance = (await shop.Get("/api/orders/in-parts/sending")).GetProperty("balance");
+        Assert.Equal(decimal.Round(total * 3 / 5, 2) - deposit, balance.GetProperty("now").GetDecimal());
+        Assert.Equal(total - deposit, balance.GetProperty("now").GetDecimal() + balance.GetProperty("later").GetDecimal());
+        await journey.Done("deliver-part", """{"to":"Mara"}""");
+        Assert.Equal("press", await journey.Station());
+        foreach (var piece in new[] { 4, 5 })
+        {
+            await journey.Verdict($"part-event-{piece}", piece, "M");
+        }
+        Assert.Equal("2 of 2 pieces to count", (await journey.Order()).GetProperty("slip").GetProperty("missing")[0].GetProperty("text").GetString());
+        await journey.Done("count", Counted(2));
+        Assert.Contains("That is the whole order", (await journey.Deed("deliver-part", """{"to":"Mara"}""")).Body.GetRawText().Replace("that is the whole order", "That is the whole order", StringComparison.Ordinal), StringComparison.Ordinal);
+        var last = await shop.Get("/api/orders/in-parts/sending");
+        Assert.Equal((balance.GetProperty("later").GetDecimal(), 0m), (last.GetProperty("balance").GetProperty("now").GetDecimal(), last.GetProperty("balance").GetProperty("later").GetDecimal()));
+        await journey.Done("hand-over", """{"to":"Mara"}""");
+        Assert.Equal("learn", await journey.Station());
+    }
+
+    [Fact]
+    public async Task A_parcel_has_its_label_its_card_and_a_message_that_waits_for_the_count()
+    {
+        var journey = await Asked("parcelled", [Line(1, "fell", "slate", 14)], """{"zone":"near","inThePrice":false}""");
+        Assert.Equal(409, (await shop.Send(HttpMethod.Get, "/api/orders/parcelled/sending")).Status);
+        await Quoted(journey, 1);
+        await journey.Done("send");
+        var sending = await shop.Get("/api/orders/parcelled/sending");
+        // 14 hoodies are 42 folded tees and 7.4 kg: one large box; three small ones would do too
+        Assert.Equal(["1 × Large box", "3 × Small box", "11 × Mailer"], sending.GetProperty("ways").EnumerateArray().Select(w => $"{w.GetProperty("parcels").GetInt32()} × {w.GetProperty("packaging").GetProperty("name").GetString()}"));
+        Assert.Equal("14 pieces still to count", sending.GetProperty("waits").GetString());
+        Assert.Contains("Mara Fell, your order", sending.GetProperty("message").GetString()!, StringComparison.Ordinal);
+        var (label, pages) = await Read("/api/orders/parcelled/label.pdf");
+        Assert.Equal(1, pages);
+        Assert.Contains("2SlipRoad", label, StringComparison.Ordinal);
+        Assert.Contains("parcel1of1", label, StringComparison.Ordinal);
+        var (card, _) = await Read("/api/orders/parcelled/care-card.pdf");
+        Assert.Contains("Neverironontheprint.", card, StringComparison.Ordinal);
+        Assert.Contains("needs no label", (await shop.Send(HttpMethod.Get, "/api/orders/demo-202/label.pdf")).Body.GetRawText(), StringComparison.Ordinal);
+    }
+
+    [Fact]
     public async Task Two_devices_change_two_lines_and_both_changes_are_kept()
     {
         var journey = await Asked("merged", [Line(1, "brae", "black", 2), Line(2, "hollin", "navy", 1)]);

@@ -52,6 +52,13 @@ public sealed record CountedSize(string LineId, string Size, int Pieces);
 /// <param name="From">Not before this, wall clock.</param>
 public sealed record MovedLine(string LineId, string PressId, DateTime From);
 
+/// <summary>A part of the order given to the customer before the rest.</summary>
+/// <param name="To">Who took it, or which carrier.</param>
+/// <param name="At">When (UTC).</param>
+/// <param name="Taken">Money taken with it.</param>
+/// <param name="Pieces">What was in it.</param>
+public sealed record PartDelivery(string To, DateTime At, decimal Taken, IReadOnlyList<CountedSize> Pieces);
+
 /// <summary>The pieces given to the customer.</summary>
 /// <param name="To">Who took them.</param>
 /// <param name="At">When (UTC).</param>
@@ -68,11 +75,18 @@ public sealed record HandOver(string To, DateTime At);
 /// <param name="HandOver">Given to the customer.</param>
 /// <param name="ClosedAt">Closed after learning (UTC).</param>
 /// <param name="Moves">Lines the owner put somewhere on the press day; null for none.</param>
+/// <param name="Parts">Parts given to the customer before the rest; null for none.</param>
 public sealed record OrderFacts(IReadOnlyList<Decision> Decisions, DateTime? LaidOutAt, Approval? Approval, Deposit? Deposit, IReadOnlyList<GatherItem> Items,
-    DateTime? RunStartedAt, IReadOnlyList<CountedSize> Counted, HandOver? HandOver, DateTime? ClosedAt, IReadOnlyList<MovedLine>? Moves = null)
+    DateTime? RunStartedAt, IReadOnlyList<CountedSize> Counted, HandOver? HandOver, DateTime? ClosedAt, IReadOnlyList<MovedLine>? Moves = null, IReadOnlyList<PartDelivery>? Parts = null)
 {
     /// <summary>Nothing has happened yet.</summary>
     public static OrderFacts None { get; } = new([], null, null, null, [], null, [], null, null);
+
+    /// <summary>Pieces of a line and size that earlier parts took.</summary>
+    public int DeliveredOf(string lineId, string size) => (Parts ?? []).SelectMany(p => p.Pieces).Where(c => c.LineId == lineId && c.Size == size).Sum(c => c.Pieces);
+
+    /// <summary>Pieces that earlier parts took.</summary>
+    public int Delivered() => (Parts ?? []).Sum(p => p.Pieces.Sum(c => c.Pieces));
 
     /// <summary>The method chosen for a line, or null.</summary>
     public Decision? DecisionOf(string lineId) => Decisions.FirstOrDefault(d => d.LineId == lineId);

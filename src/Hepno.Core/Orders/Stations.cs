@@ -83,6 +83,7 @@ public static class Stations
             return new(Station.Press, [new("press", $"{pieces - good} of {pieces} pieces to press", false)]);
         }
         var counted = facts.Counted.Sum(c => c.Pieces);
+        pieces -= facts.Delivered();
         return new(Station.Send, counted < pieces
             ? [new("count", $"{pieces - counted} of {pieces} pieces to count", false), new("hand-over", "Handed over", false)]
             : [new("hand-over", "Handed over", false)]);

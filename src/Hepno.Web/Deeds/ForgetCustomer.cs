@@ -44,6 +44,7 @@ internal static class ForgetCustomer
         Facts = order.Facts with
         {
             Approval = order.Facts.Approval is { } yes ? yes with { By = Nobody } : null,
+            Parts = order.Facts.Parts is { } parts ? [.. parts.Select(p => p with { To = Nobody })] : null,
             HandOver = order.Facts.HandOver is { } handed ? handed with { To = Nobody } : null,
         },
     };

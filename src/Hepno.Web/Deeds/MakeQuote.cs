@@ -10,7 +10,10 @@ namespace Hepno.Web.Deeds;
 /// <summary>Writes the quote of an order: the preview and the sent one are made by the same function.</summary>
 internal static class MakeQuote
 {
-    public const string Care = "Wait a day before the first wash. Wash inside out and cold, dry low or on the line. Never iron on the print.";
+    /// <summary>How a print is looked after, on every paper.</summary>
+    public static readonly IReadOnlyList<string> CareRules = ["Wait a day before the first wash", "Wash inside out and cold, dry low or on the line", "Never iron on the print"];
+
+    public static readonly string Care = $"{string.Join(". ", CareRules)}.";
 
     /// <summary>Writes it.</summary>
     /// <param name="c">The order.</param>

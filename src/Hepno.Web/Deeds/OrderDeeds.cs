@@ -5,6 +5,7 @@ using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
+using Hepno.Core.Sending;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Views;
@@ -169,21 +170,57 @@ internal static class OrderDeeds
         return Put(connection, c, c.Version, deed with { Undoable = false }, f => f with { RunStartedAt = deed.At });
     }
 
-    /// <summary>Pieces counted into the box, by line and size; never more than came out good.</summary>
+    /// <summary>Pieces counted into the box, by line and size; never more than came out good and is still here.</summary>
     public static long Count(SqliteConnection connection, Desk desk, string id, IReadOnlyList<CountedSize> counted, long seen, Deed deed)
     {
         var c = desk.Case(connection, id, desk.Book(connection));
-        At(c, Station.Send, "count");
+        if (c.Standing.Station is not (Station.Press or Station.Send) || c.Run is null)
+        {
+            At(c, Station.Send, "count");
+        }
         for (var i = 0; i < counted.Count; i++)
         {
-            var sizes = c.Line(counted[i].LineId).Asked.Sizes;
-            var asked = sizes.FirstOrDefault(s => s.Size == counted[i].Size) ?? throw new RefusedException(400, "unknown-size", $"\"{counted[i].Size}\" is not in this order.", $"Its sizes are {string.Join(", ", sizes.Select(s => s.Size))}.", $"sizes[{i}].size");
-            if (counted[i].Pieces < 0 || counted[i].Pieces > asked.Pieces)
+            var one = counted[i];
+            var sizes = c.Line(one.LineId).Asked.Sizes;
+            if (sizes.All(s => s.Size != one.Size))
             {
-                throw new RefusedException(400, "range", $"{counted[i].Pieces} of {asked.Size} is outside 0 to {asked.Pieces}.", "Count the good pieces; a spare stays outside the box.", $"sizes[{i}].pieces");
+                throw new RefusedException(400, "unknown-size", $"\"{one.Size}\" is not in this order.", $"Its sizes are {string.Join(", ", sizes.Select(s => s.Size))}.", $"sizes[{i}].size");
+            }
+            var good = c.Run!.Sizes.First(s => s.LineId == one.LineId && s.Size == one.Size).Good - c.Order.Facts.DeliveredOf(one.LineId, one.Size);
+            if (one.Pieces < 0 || one.Pieces > good)
+            {
+                throw new RefusedException(400, "range", $"{one.Pieces} of {one.Size} is outside 0 to {good}.", "Count the good pieces that are here; a spare stays outside the box.", $"sizes[{i}].pieces");
             }
         }
         return Put(connection, c, seen, deed, f => f with { Counted = [.. counted.Where(s => s.Pieces > 0)] });
+    }
+
+    /// <summary>Gives what is counted to the customer and keeps the rest of the order on the line.</summary>
+    public static long DeliverPart(SqliteConnection connection, Desk desk, string id, string to, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, desk.Book(connection));
+        var counted = c.Order.Facts.Counted;
+        if (c.Frozen is null || c.Standing.Station is not (Station.Press or Station.Send) || counted.Count == 0)
+        {
+            throw new RefusedException(409, "uncounted", $"Nothing of {c.Order.Code} is counted into a box.", "Count what goes out first.");
+        }
+        if (counted.Sum(x => x.Pieces) + c.Order.Facts.Delivered() >= c.Order.Ask.Pieces)
+        {
+            throw new RefusedException(409, "whole", "Everything that is left is in the box.", "Hand it over: that is the whole order.");
+        }
+        var name = Named(to, "to", "Who took it");
+        var taken = Balance(c).Now;
+        return Put(connection, c, seen, deed with { Undoable = false }, f => f with { Counted = [], Parts = [.. f.Parts ?? [], new(name, deed.At, taken, counted)] });
+    }
+
+    /// <summary>What is paid with what is counted now, and what with the rest.</summary>
+    public static PartBalance Balance(OrderCase c)
+    {
+        var q = c.Frozen!;
+        var facts = c.Order.Facts;
+        var paid = (facts.Deposit?.Amount ?? 0) + (facts.Parts ?? []).Sum(p => p.Taken);
+        var delivered = q.Lines.Sum(l => l.Goods * (facts.Counted.Concat((facts.Parts ?? []).SelectMany(p => p.Pieces)).Where(x => x.LineId == l.LineId).Sum(x => x.Pieces)) / q.AskOf(l).Pieces);
+        return PartBalance.Of(q.Total, paid, q.Goods, delivered, q.Numbers.Format.MinorDigits);
     }
 
     /// <summary>Gives the pieces to the customer, once all are counted.</summary>
@@ -191,10 +228,10 @@ internal static class OrderDeeds
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         At(c, Station.Send, "hand it over");
-        var counted = c.Order.Facts.Counted.Sum(x => x.Pieces);
-        if (counted < c.Order.Ask.Pieces)
+        var (counted, wanted) = (c.Order.Facts.Counted.Sum(x => x.Pieces), c.Order.Ask.Pieces - c.Order.Facts.Delivered());
+        if (counted < wanted)
         {
-            throw new RefusedException(409, "uncounted", $"{counted} of {c.Order.Ask.Pieces} pieces are counted.", "Count the rest into the box first.");
+            throw new RefusedException(409, "uncounted", $"{counted} of {wanted} pieces are counted.", "Count the rest into the box first.");
         }
         var name = Named(to, "to", "Who took it");
         return Put(connection, c, seen, deed with { Undoable = false }, f => f with { HandOver = new(name, deed.At) });

@@ -104,6 +104,10 @@ internal static class OrderEndpoints
         orders.MapPost("{id}/move", Move).WithName("moveLine");
         orders.MapPut("{id}/items/{itemId}", Tick).WithName("tickItem");
         orders.MapPost("{id}/count", Count).WithName("count");
+        orders.MapGet("{id}/sending", (string id, Desk desk) => desk.Db.Read(c => SendViews.Of(desk.Case(c, id, desk.Book(c))))).WithName("sending").WithSummary("How it is packed, what is paid with it, and words for the customer.");
+        orders.MapGet("{id}/label.pdf", (string id, Desk desk) => desk.Db.Read(c => TypedResults.File(LabelPdf.Print(SendViews.Labels(desk.Case(c, id, desk.Book(c)))), "application/pdf"))).WithName("labelPdf").WithSummary("An address label of 4 × 6 in for each parcel.").Produces(200, contentType: "application/pdf");
+        orders.MapGet("{id}/care-card.pdf", CareCardPage).WithName("careCardPdf").Produces(200, contentType: "application/pdf");
+        orders.MapPost("{id}/deliver-part", DeliverPart).WithName("deliverPart");
         orders.MapPost("{id}/hand-over", HandOver).WithName("handOver");
         orders.MapPost("{id}/take-back", TakeBack).WithName("takeBack");
         orders.MapPost("{id}/again", Again).WithName("orderAgain");
@@ -233,6 +237,17 @@ internal static class OrderEndpoints
 
     /// <summary>Keeps the count into the box.</summary>
     internal static Written Count(string id, CountBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Count(c, desk, id, [.. body.Sizes.Select(s => new CountedSize(s.LineId, s.Size, s.Pieces))], seen, request.Deed(desk.Clock, "counted")));
+
+    /// <summary>A care card of 4 × 6 in to put in.</summary>
+    internal static FileContentHttpResult CareCardPage(string id, Desk desk) => desk.Db.Read(connection =>
+    {
+        desk.Case(connection, id, desk.Book(connection));
+        var n = Desk.Numbers(connection);
+        return TypedResults.File(LabelPdf.Print(new CareCard(n.ShopName, n.Contact, [.. MakeQuote.CareRules.Select(r => $"{r}.")])), "application/pdf");
+    });
+
+    /// <summary>Gives what is counted to the customer and keeps the rest on the line.</summary>
+    internal static Written DeliverPart(string id, HandOverBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.DeliverPart(c, desk, id, body.To, seen, request.Deed(desk.Clock, "part delivered")));
 
     /// <summary>Hands the pieces over.</summary>
     internal static Written HandOver(string id, HandOverBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.HandOver(c, desk, id, body.To, seen, request.Deed(desk.Clock, "handed over")));

@@ -56,7 +56,7 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
             each += postage > 0 ? $", {Shown.Money(postage, f)} postage on top" : "";
             if (c.Standing.Station == Station.Send)
             {
-                var balance = c.Frozen!.Total - (order.Facts.Deposit?.Amount ?? 0);
+                var balance = c.Frozen!.Total - (order.Facts.Deposit?.Amount ?? 0) - (order.Facts.Parts ?? []).Sum(p => p.Taken);
                 rows.Add(new("Price", Shown.Money(c.Frozen.Total, f), c.Frozen.Postage > 0 ? "with postage and tax" : c.Frozen.Tax > 0 ? "with tax" : each));
                 (hero, heroNote) = (Shown.Money(balance, f), "to take before handing over; profit is on the back");
             }
@@ -119,7 +119,7 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
             case Station.Press:
                 return new("run", facts.RunStartedAt is null ? $"Press {c.Order.Ask.Pieces} {(c.Lines.Count == 1 ? MakeQuote.Noun(c.Lines[0].Style!.Kind, c.Order.Ask.Pieces) : "pieces")}" : "Back to the run", "");
             case Station.Send:
-                var left = c.Order.Ask.Pieces - facts.Counted.Sum(x => x.Pieces);
+                var left = c.Order.Ask.Pieces - facts.Delivered() - facts.Counted.Sum(x => x.Pieces);
                 return new("hand-over", "Hand it over", left > 0 ? $"{left} pieces to count" : "");
             case Station.Learn:
                 return new("close", $"Close {c.Order.Code}", "");

@@ -1,13 +1,25 @@
 <script setup lang="ts">
-import { computed, onMounted, onUnmounted } from 'vue'
-import type { Schemas } from '../../api/client'
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
+import { api, ask, type Schemas } from '../../api/client'
 import Keys from '../../kit/Keys.vue'
 import { money, number } from '../../kit/shown'
 import ThingEditor from '../../kit/ThingEditor.vue'
 import { onChange } from '../../shell/live'
 import { attempt, shop } from '../../shell/state'
 import Devices from './Devices.vue'
-import { moneyFields, priceFields, shopFields, weekFields } from './fields'
+import Boards from '../../kit/Boards.vue'
+import { explain } from '../../kit/explain'
+import {
+  freshPerson,
+  moneyFields,
+  type Numbers,
+  packingFields,
+  personFields,
+  priceFields,
+  rateFields,
+  shopFields,
+  weekFields,
+} from './fields'
 import { numbersStore } from './store'
 
 const store = numbersStore()
@@ -20,6 +32,35 @@ onMounted(() => {
 onUnmounted(() => stop())
 const n = computed(() => store.kept.value?.value)
 const f = computed(() => n.value!.format)
+/** What people and fixed costs make is not typed. */
+const typedFields = computed(() =>
+  moneyFields.filter(
+    (x) =>
+      !(x.label.startsWith('Wage') && n.value?.people?.length) &&
+      !(x.label.startsWith('Rent') && n.value?.fixedCosts?.length),
+  ),
+)
+/** The two rates of an hour of hands, opened to people and fixed costs. */
+const rates = ref<Schemas['RatesView']>()
+watch(
+  () => store.kept.value?.version,
+  () => void attempt(async () => void (rates.value = await ask(api.GET('/api/numbers/rates'))), shop.said),
+)
+const people = computed(() =>
+  (n.value?.people ?? []).map((value) => ({ value, version: store.kept.value?.version ?? 0 })),
+)
+const savePeople = (change: (all: Schemas['Person'][]) => Schemas['Person'][], version: number) => {
+  const copy = JSON.parse(JSON.stringify(n.value)) as Numbers
+  const all = change(copy.people ?? [])
+  return store.save({ ...copy, people: all.length > 0 ? all : null }, version)
+}
+// a new person is saved from the version that stands: the others are part of the same numbers
+const savePerson = (p: Schemas['Person'], version: number) =>
+  savePeople(
+    (all) => (all.some((x) => x.id === p.id) ? all.map((x) => (x.id === p.id ? p : x)) : [...all, p]),
+    version || (store.kept.value?.version ?? 0),
+  )
+const removePerson = (id: string) => savePeople((all) => all.filter((p) => p.id !== id), store.kept.value?.version ?? 0)
 const said = (p: Schemas['PricePolicy']) =>
   ({
     margin: `by margin, ${number(p.marginShare * 100, 2, f.value)}%`,
@@ -67,11 +108,53 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
         >. Cards take <b>{{ number(n.feeShare * 100, 2, f) }}% + {{ money(n.feeFixed, f) }}</b> a payment. Hands are
         charged <b>attended</b>.
       </p>
+      <p v-if="rates" class="rates">
+        <button @click="explain(rates.labour)">
+          Wage <b>{{ money(rates.labour.value, f) }}</b>
+        </button>
+        <button @click="explain(rates.overhead)">
+          Rent and the rest <b>{{ money(rates.overhead.value, f) }}</b>
+        </button>
+        <span class="quiet small">an hour of hands; open one to its parts</span>
+      </p>
+      <Boards
+        title="People"
+        add="Add a person"
+        :kept="people"
+        :fields="personFields"
+        :save="savePerson"
+        :fresh="() => freshPerson(n!)"
+        :named="(p) => p.name"
+      >
+        <template #face="{ value: p }">
+          <b class="name">{{ p.name }}</b>
+          <span class="small"
+            >{{ money(p.wage, f) }} an hour{{
+              p.onCostsShare > 0 ? ` and ${number(p.onCostsShare * 100, 1, f)}% on top` : ''
+            }}, {{ p.week.filter((d) => d.open).length }} days a week{{
+              p.lunchFrom ? `, lunch ${p.lunchFrom.slice(0, 5)}` : ''
+            }}</span
+          >
+          <span class="fig small quiet">{{ p.daysOff.length > 0 ? `${p.daysOff.length} days off` : '' }}</span>
+        </template>
+        <template #deeds="{ kept }">
+          <button class="plain-button" type="button" @click="removePerson(kept.value.id)">Does not work here</button>
+        </template>
+        <template #none>Nobody named: one pair of hands within the open hours, at the wage below.</template>
+      </Boards>
+      <h2 class="head">Paid every month</h2>
+      <ThingEditor
+        :value="n"
+        :version="store.kept.value!.version"
+        :fields="rateFields"
+        :save="store.save"
+        title="Paid every month"
+      />
       <h2 class="head">Money and minutes</h2>
       <ThingEditor
         :value="n"
         :version="store.kept.value!.version"
-        :fields="moneyFields"
+        :fields="typedFields"
         :save="store.save"
         title="Money and minutes"
       />
@@ -84,6 +167,15 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
         :save="store.save"
         title="Prices"
       />
+      <h2 class="head">Packing</h2>
+      <ThingEditor
+        :value="n"
+        :version="store.kept.value!.version"
+        :fields="packingFields"
+        :save="store.save"
+        title="Packing"
+      />
+      <p class="note quiet">Postage is a simulated carrier's table by zone and weight; every figure of it says so.</p>
       <h2 class="head">Open hours</h2>
       <ThingEditor
         :value="n"
@@ -125,6 +217,13 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
 </template>
 
 <style scoped>
+.rates {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 20px;
+  padding-top: 8px;
+}
 .hour {
   width: 100%;
   margin-top: 6px;

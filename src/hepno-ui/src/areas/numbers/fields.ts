@@ -15,16 +15,45 @@ const format = (label: string, key: keyof Format, options?: Record<string, strin
   },
 })
 
+/** Rows of a list in one box, a thing a line: what each part is called is said in the label. */
+const rows = <T>(
+  label: string,
+  lines: number,
+  get: (n: Numbers) => T[],
+  set: (n: Numbers, all: T[]) => void,
+  write: (row: T) => string,
+  read: (parts: string[]) => T | string,
+): Field<Numbers> => ({
+  label,
+  lines,
+  wide: true,
+  get: (n) => get(n).map(write).join('\n'),
+  set: (n, t) => {
+    const all: T[] = []
+    for (const line of t.split('\n').filter((l) => l.trim() !== '')) {
+      const row = read(line.split(/[\t,;]/).map((p) => p.trim()))
+      if (typeof row === 'string') return `"${line}" ${row}`
+      all.push(row)
+    }
+    set(n, all)
+  },
+})
+
 const weekdays = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
+/** Hours of a day as typed; undefined when they cannot be read. */
+function hoursOf(t: string): Schemas['DayHours'] | undefined {
+  if (['', 'closed', 'away'].includes(t.toLowerCase())) return { open: null, close: null }
+  const read = /^(\d{1,2})(?::(\d\d))?\s*[–-]\s*(\d{1,2})(?::(\d\d))?$/.exec(t)
+  const at = (h: string, m: string | undefined) => `${h.padStart(2, '0')}:${m ?? '00'}:00`
+  return read ? { open: at(read[1]!, read[2]), close: at(read[3]!, read[4]) } : undefined
+}
 const hours = (day: number): Field<Numbers> => ({
   label: weekdays[day]!,
   get: (n) => (n.week[day]?.open ? `${n.week[day].open.slice(0, 5)}–${n.week[day].close!.slice(0, 5)}` : 'closed'),
   set: (n, t) => {
-    if (t === '' || t.toLowerCase() === 'closed') return void (n.week[day] = { open: null, close: null })
-    const read = /^(\d{1,2})(?::(\d\d))?\s*[–-]\s*(\d{1,2})(?::(\d\d))?$/.exec(t)
-    if (!read) return `"${t}" is not like "8–18" or "closed".`
-    const at = (h: string, m: string | undefined) => `${h.padStart(2, '0')}:${m ?? '00'}:00`
-    n.week[day] = { open: at(read[1]!, read[2]), close: at(read[3]!, read[4]) }
+    const read = hoursOf(t)
+    if (read === undefined) return `"${t}" is not like "8–18" or "closed".`
+    n.week[day] = read
   },
 })
 
@@ -97,6 +126,19 @@ export const priceFields: Field<Numbers>[] = [
   num('Least margin, %', 'leastMarginShare', 100),
   num('Least charge an order', 'minimumCharge'),
   num('Round prices up to', 'roundingStep'),
+  choice('Dearer sizes', 'sizePricing', {
+    averaged: 'averaged into one price',
+    surcharged: 'a surcharge line each',
+  }),
+  {
+    label: 'Quantities of the break table',
+    get: (n) => (n.tierSteps ?? [12, 24, 36, 48, 72, 144]).join(', '),
+    set: (n, t) => {
+      const steps = t.split(/[\s,;]+/).map((x) => readNumber(x))
+      if (steps.some((x) => x === null)) return `"${t}" is not like "12, 24, 36".`
+      n.tierSteps = steps as number[]
+    },
+  },
   choice('When more pieces cost less in all', 'inversion', {
     'offer-larger': 'say so and offer them',
     'charge-smaller': 'charge no dearer',
@@ -119,5 +161,86 @@ export const shopFields: Field<Numbers>[] = [
   format('Lengths', 'metric', { false: 'inches', true: 'centimetres' }),
   format('Temperatures', 'celsius', { false: '°F', true: '°C' }),
 ]
+
+export const packingFields: Field<Numbers>[] = [
+  rows(
+    'Mailers and boxes, a line each: name, folded tees, grams it carries, own grams, price',
+    4,
+    (n) => n.packagings ?? startingPackagings,
+    (n, all) => (n.packagings = all),
+    (p) => [p.name, p.mostTees, p.mostGrams, p.ownGrams, p.price].join(', '),
+    ([name, ...figures]) => {
+      const [mostTees, mostGrams, ownGrams, price] = figures.map((x) => readNumber(x))
+      return name && mostTees != null && mostGrams != null && ownGrams != null && price != null
+        ? { name, mostTees, mostGrams, ownGrams, price }
+        : 'is not like "Mailer, 4, 1000, 25, 0.35".'
+    },
+  ),
+  num('Minutes a parcel', 'parcelMinutes'),
+]
+const startingPackagings = [
+  { name: 'Mailer', mostTees: 4, mostGrams: 1000, ownGrams: 25, price: 0.35 },
+  { name: 'Small box', mostTees: 18, mostGrams: 6000, ownGrams: 220, price: 1.1 },
+  { name: 'Large box', mostTees: 60, mostGrams: 18000, ownGrams: 480, price: 2.4 },
+]
+
+export const rateFields: Field<Numbers>[] = [
+  rows(
+    'Paid every month, a line each: what, amount',
+    4,
+    (n) => n.fixedCosts ?? [],
+    (n, all) => (n.fixedCosts = all.length > 0 ? all : null),
+    (c) => `${c.name}, ${c.perMonth}`,
+    ([name, amount]) => {
+      const perMonth = readNumber(amount ?? '')
+      return name && perMonth !== null ? { name, perMonth } : 'is not like "Rent, 780".'
+    },
+  ),
+  num('Of the hours productive, %', 'productiveShare', 100),
+]
+
+type Person = Schemas['Person']
+const dayHours = (day: number): Field<Person> => ({
+  label: weekdays[day]!,
+  get: (p) => (p.week[day]?.open ? `${p.week[day].open.slice(0, 5)}–${p.week[day].close!.slice(0, 5)}` : 'away'),
+  set: (p, t) => {
+    const read = hoursOf(t)
+    if (read === undefined) return `"${t}" is not like "8–18" or "away".`
+    p.week[day] = read
+  },
+})
+export const personFields: Field<Person>[] = [
+  text('Name', 'name'),
+  num('Wage, an hour', 'wage'),
+  num('On-costs, %', 'onCostsShare', 100),
+  {
+    label: 'Lunch from',
+    type: 'time',
+    get: (p) => p.lunchFrom?.slice(0, 5) ?? '',
+    set: (p, t) => void (p.lunchFrom = t ? `${t}:00` : null),
+  },
+  num('Lunch, minutes', 'lunchMinutes'),
+  ...[1, 2, 3, 4, 5, 6, 0].map(dayHours),
+  {
+    label: 'Days off, like 2026-12-24',
+    wide: true,
+    get: (p) => p.daysOff.join(', '),
+    set: (p, t) => {
+      const days = t.split(/[\s,;]+/).filter((d) => d !== '')
+      const wrong = days.find((d) => !/^\d{4}-\d\d-\d\d$/.test(d) || Number.isNaN(Date.parse(d)))
+      if (wrong) return `"${wrong}" is not a day like 2026-12-24.`
+      p.daysOff = days
+    },
+  },
+]
+export const freshPerson = (n: Numbers): Omit<Person, 'id'> => ({
+  name: '',
+  wage: n.wage,
+  onCostsShare: 0,
+  week: n.week,
+  lunchFrom: '12:30:00',
+  lunchMinutes: 30,
+  daysOff: [],
+})
 
 export const weekFields: Field<Numbers>[] = [1, 2, 3, 4, 5, 6, 0].map(hours)

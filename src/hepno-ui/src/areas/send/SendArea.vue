@@ -1,29 +1,57 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog'
-import { computed, onMounted, onUnmounted, ref } from 'vue'
-import { api, ask, seen } from '../../api/client'
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
+import { api, ask, type Schemas, seen } from '../../api/client'
+import { explain } from '../../kit/explain'
 import Keys from '../../kit/Keys.vue'
 import Sign from '../../kit/Sign.vue'
 import { typing } from '../../shell/keys'
-import { attempt, refresh, shop } from '../../shell/state'
+import { money } from '../../kit/shown'
+import { attempt, format, refresh, shop } from '../../shell/state'
 
 const order = computed(() =>
-  shop.order && ['send', 'learn', 'closed'].includes(shop.order.station) ? shop.order : null,
+  shop.order && ['press', 'send', 'learn', 'closed'].includes(shop.order.station) ? shop.order : null,
 )
-const counting = computed(() => order.value?.station === 'send')
+const counting = computed(() => order.value?.station === 'send' || order.value?.station === 'press')
 const rows = computed(() =>
   (order.value?.ask.lines ?? []).flatMap((l, at) =>
     l.sizes.map((s) => ({
       lineId: l.id,
       line: order.value?.lines[at],
       size: s.size,
-      wanted: s.pieces,
+      wanted:
+        s.pieces -
+        (order.value?.facts.parts ?? [])
+          .flatMap((p) => p.pieces)
+          .filter((c) => c.lineId === l.id && c.size === s.size)
+          .reduce((n, c) => n + c.pieces, 0),
       counted: order.value?.facts.counted.find((c) => c.lineId === l.id && c.size === s.size)?.pieces ?? 0,
     })),
   ),
 )
 const counted = computed(() => rows.value.reduce((n, r) => n + r.counted, 0))
 const wanted = computed(() => rows.value.reduce((n, r) => n + r.wanted, 0))
+/** Packing, what is paid with it, and words for the customer. */
+const sending = ref<Schemas['SendView']>()
+watch(
+  () => [order.value?.id, order.value?.version],
+  async () => {
+    const o = order.value
+    if (!o) return
+    await attempt(async () => {
+      sending.value = await ask(api.GET('/api/orders/{id}/sending', { params: { path: { id: o.id } } }))
+    }, shop.said)
+  },
+  { immediate: true },
+)
+const f = computed(() => format())
+async function copyMessage(): Promise<void> {
+  if (!sending.value || sending.value.waits) return
+  await navigator.clipboard?.writeText(sending.value.message).catch(() => undefined)
+  shop.said = 'The message is copied.'
+}
+const paper = (name: string) => window.open(`/api/orders/${order.value?.id}/${name}.pdf`, '_blank')
+const partly = ref(false)
 const at = ref(0)
 const typed = ref('')
 const giving = ref(false)
@@ -71,13 +99,13 @@ async function handOver(): Promise<void> {
     await attempt(
       async () =>
         void (await ask(
-          api.POST('/api/orders/{id}/hand-over', {
+          api.POST(partly.value ? '/api/orders/{id}/deliver-part' : '/api/orders/{id}/hand-over', {
             params: { path: { id: o.id } },
             body: { to: to.value },
             ...seen(o.version),
           }),
         )),
-      `Handed over to ${to.value}.`,
+      partly.value ? `The part is with ${to.value}; the rest stays on the line.` : `Handed over to ${to.value}.`,
     )
   ) {
     giving.value = false
@@ -98,11 +126,15 @@ async function back(): Promise<void> {
   )
     await refresh()
 }
-function act(): void {
-  if (!counting.value || counted.value < wanted.value) return
+function give(part: boolean): void {
+  partly.value = part
   to.value = order.value?.customer?.contact.split(',')[0] || order.value?.customer?.name || ''
   giving.value = true
 }
+function act(): void {
+  if (order.value?.station === 'send' && counted.value >= wanted.value) give(false)
+}
+const canPart = computed(() => counting.value && counted.value > 0 && counted.value < wanted.value)
 const slip = () => window.open(`/api/orders/${order.value?.id}/packing-slip.pdf`, '_blank')
 function onKey(event: KeyboardEvent): void {
   if (typing(event) || event.ctrlKey || event.metaKey || !order.value) return
@@ -117,6 +149,8 @@ function onKey(event: KeyboardEvent): void {
   else if (key === 'ArrowDown') at.value = Math.min(at.value + 1, rows.value.length - 1)
   else if (key === 'ArrowUp') at.value = Math.max(at.value - 1, 0)
   else if (key.toLowerCase() === 'p' && counted.value > 0) slip()
+  else if (key.toLowerCase() === 'd' && canPart.value) give(true)
+  else if (key.toLowerCase() === 'm') void copyMessage()
   else return
   event.preventDefault()
 }
@@ -150,7 +184,7 @@ onUnmounted(() => {
               :aria-label="`${r.size}: ${r.counted} of ${r.wanted}`"
               @click="at === i ? set(i, (n) => n + 1) : (at = i)"
             >
-              <b class="size" :class="{ go: r.counted === r.wanted }">{{ r.size }}</b>
+              <b class="size" :class="{ go: r.counted === r.wanted, long: r.size.length > 4 }">{{ r.size }}</b>
               <svg
                 :viewBox="`0 0 ${Math.max(14, r.wanted > 40 ? Math.ceil(r.wanted / 12) : r.wanted) * 32} 40`"
                 preserveAspectRatio="xMinYMid meet"
@@ -197,8 +231,32 @@ onUnmounted(() => {
               {{ (rows[at]?.wanted ?? 0) - (rows[at]?.counted ?? 0) }} more</b
             >
           </p>
-          <p>
+          <p v-if="canPart && sending" class="small">
+            Only these now: {{ money(sending.balance.now, f) }} to take, {{ money(sending.balance.later, f) }} with the
+            rest.
+            <button class="plain-button" @click="give(true)">Deliver this part <kbd>D</kbd></button>
+          </p>
+          <p v-for="part in sending?.parts" :key="part" class="small go">{{ part }}</p>
+          <ul v-if="sending && sending.ways.length > 0" class="ways" aria-label="Packing">
+            <li v-for="(w, n) in sending.ways.slice(0, 3)" :key="w.packaging.name" :class="{ ink: n === 0 }">
+              <button @click="explain(n === 0 || w.postage.value === 0 ? w.material : w.postage)">
+                <b>{{ w.parcels }} × {{ w.packaging.name.toLowerCase() }}</b>
+                {{ (w.gramsEach / 1000).toFixed(1) }} kg{{ w.parcels > 1 ? ' each' : '' }},
+                {{ money(w.material.value, f)
+                }}<template v-if="w.postage.value > 0">, postage {{ money(w.postage.value, f) }}</template>
+              </button>
+            </li>
+          </ul>
+          <p v-if="sending" class="papers">
             <button class="plain-button" :disabled="counted === 0" @click="slip">Packing slip <kbd>P</kbd></button>
+            <button class="plain-button" @click="paper('care-card')">Care card</button>
+            <button v-if="order.ask.shipping" class="plain-button" @click="paper('label')">Label</button>
+            <button class="plain-button" :disabled="sending.waits !== ''" @click="copyMessage">
+              Copy a message <kbd>M</kbd>
+            </button>
+            <span v-if="sending.waits" class="small quiet">the message waits: {{ sending.waits }}</span>
+          </p>
+          <p>
             <button v-if="order.station === 'learn'" class="plain-button" @click="back">Take the hand-over back</button>
           </p>
           <p class="small quiet" style="margin-top: 8px">
@@ -214,10 +272,16 @@ onUnmounted(() => {
         ['1 2', 'then Enter: the whole size'],
         ['↑ ↓', 'size'],
         ['P', 'packing slip'],
+        ['D', 'deliver a part'],
         ['Ctrl Enter', 'hand over'],
       ]"
     />
-    <Dialog v-model:visible="giving" modal header="Hand it over" :style="{ width: '460px', maxWidth: '94vw' }">
+    <Dialog
+      v-model:visible="giving"
+      modal
+      :header="partly ? 'Deliver this part' : 'Hand it over'"
+      :style="{ width: '460px', maxWidth: '94vw' }"
+    >
       <form @submit.prevent="handOver">
         <p>{{ shop.order?.slip.hero }} {{ shop.order?.slip.heroNote.split(';')[0] }}.</p>
         <label class="field" style="padding-top: 10px"
@@ -231,6 +295,32 @@ onUnmounted(() => {
 </template>
 
 <style scoped>
+.size.long {
+  font-size: 22px;
+  line-height: 1.05;
+}
+.box svg {
+  max-height: 170px;
+}
+.ways {
+  list-style: none;
+  padding: 4px 0;
+}
+.ways li {
+  padding: 3px 10px;
+  font-size: 14px;
+}
+.ways li.ink {
+  background: var(--ink);
+  color: var(--bleach);
+}
+.papers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  padding: 4px 0;
+}
 .two {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 300px;
