@@ -16,6 +16,9 @@ public static class OrderStore
     /// <summary>Orders on the work line: not closed.</summary>
     public static List<Versioned<Order>> Open(SqliteConnection connection) => Load(connection, "closed_at IS NULL");
 
+    /// <summary>Orders that are with their customers, oldest first.</summary>
+    public static List<Versioned<Order>> HandedOver(SqliteConnection connection) => Load(connection, "handed_at IS NOT NULL");
+
     /// <summary>A customer's orders, oldest first.</summary>
     public static List<Versioned<Order>> OfCustomer(SqliteConnection connection, string customerId) => Load(connection, "customer_id = @customer", ("@customer", customerId));
 

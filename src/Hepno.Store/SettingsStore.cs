@@ -10,7 +10,7 @@ namespace Hepno.Store;
 /// <summary>The shop's numbers: one row.</summary>
 internal static class SettingsStore
 {
-    private static readonly string[] People = ["person", "person_day", "person_off", "fixed_cost"];
+    private static readonly string[] Children = ["person", "person_day", "person_off", "fixed_cost", "learned_spoilage"];
 
     public static Aggregate<ShopNumbers> Aggregate() => new("numbers", "settings", (connection, _) =>
     {
@@ -20,6 +20,7 @@ internal static class SettingsStore
         var off = connection.Query("SELECT * FROM person_off ORDER BY person_id, day", r => (Of: r.Text("person_id"), Day: r.Day("day"))).ToLookup(d => d.Of, d => d.Day);
         var people = connection.Query("SELECT * FROM person ORDER BY position", r => new Person(r.Text("id"), r.Text("name"), r.Money("wage_micros"), r.Money("on_costs_micros"), [.. days[r.Text("id")]], r.TimeOrNull("lunch_from"), r.Int("lunch_minutes"), [.. off[r.Text("id")]]));
         var costs = connection.Query("SELECT * FROM fixed_cost ORDER BY position", r => new FixedCost(r.Text("name"), r.Money("month_micros")));
+        var spoilage = connection.Query("SELECT * FROM learned_spoilage ORDER BY method_id", r => new LearnedSpoilage(r.Text("method_id"), r.Real("share")));
         return connection.Query("SELECT * FROM settings", r => new Versioned<ShopNumbers>(new ShopNumbers(
             r.Text("shop_name"), r.Text("address"), r.Text("contact"),
             new FigureFormat(r.Text("sign"), r.Flag("sign_after"), r.Text("decimal_mark"), r.Text("group_mark"), r.Int("minor_digits"), r.Flag("day_first"), r.Flag("twelve_hours"), r.Flag("metric"), r.Flag("celsius")),
@@ -28,7 +29,8 @@ internal static class SettingsStore
             r.Int("validity_days"), r.Real("slow_tenth_share"), week,
             Policy(r, "retail", "margin_share_micros"), Policy(r, "wholesale", "wholesale_margin_micros"), r.Money("least_margin_micros"), r.Word<FeeBase>("fee_base"), r.Word<InversionRule>("inversion"),
             packagings.Count == 0 ? null : packagings, r.Real("parcel_minutes"), r.Word<SizePricing>("size_pricing"),
-            people.Count == 0 ? null : people, costs.Count == 0 ? null : costs, r.Real("productive_share"), [.. r.Text("tier_steps").Split(',').Select(t => int.Parse(t, CultureInfo.InvariantCulture))]), r.Long("version")));
+            people.Count == 0 ? null : people, costs.Count == 0 ? null : costs, r.Real("productive_share"), [.. r.Text("tier_steps").Split(',').Select(t => int.Parse(t, CultureInfo.InvariantCulture))],
+            r.Real("hands_factor"), spoilage.Count == 0 ? null : spoilage), r.Long("version")));
     }, _ => "1", (connection, n, version) =>
     {
         var (retail, wholesale) = (n.PolicyFor(Channel.Retail), n.PolicyFor(Channel.Wholesale));
@@ -40,15 +42,19 @@ internal static class SettingsStore
             ("minimum_charge_micros", n.MinimumCharge), ("rounding_step_micros", n.RoundingStep), ("deposit_share_micros", n.DepositShare), ("validity_days", n.ValidityDays), ("slow_tenth_share", n.SlowTenthShare),
             ("retail_kind", retail.Kind), ("retail_multiple_micros", retail.Multiple), ("retail_of", retail.Of), ("retail_hour_micros", retail.PerHour),
             ("wholesale_kind", wholesale.Kind), ("wholesale_margin_micros", wholesale.MarginShare), ("wholesale_multiple_micros", wholesale.Multiple), ("wholesale_of", wholesale.Of), ("wholesale_hour_micros", wholesale.PerHour),
-            ("least_margin_micros", n.LeastMarginShare), ("fee_base", n.FeeBase), ("inversion", n.Inversion), ("parcel_minutes", n.ParcelMinutes), ("size_pricing", n.SizePricing), ("productive_share", n.ProductiveShare), ("tier_steps", string.Join(',', n.Steps())));
+            ("least_margin_micros", n.LeastMarginShare), ("fee_base", n.FeeBase), ("inversion", n.Inversion), ("parcel_minutes", n.ParcelMinutes), ("size_pricing", n.SizePricing), ("productive_share", n.ProductiveShare), ("tier_steps", string.Join(',', n.Steps())), ("hands_factor", n.HandsFactor));
         connection.Execute("DELETE FROM packaging");
-        foreach (var table in People)
+        foreach (var table in Children)
         {
             connection.Execute($"DELETE FROM {table}");
         }
         for (var i = 0; i < (n.People?.Count ?? 0); i++)
         {
             Write(connection, n.People![i], i);
+        }
+        foreach (var s in n.Spoilage ?? [])
+        {
+            connection.Put("learned_spoilage", 1, ("method_id", s.MethodId), ("share", s.Share));
         }
         for (var i = 0; i < (n.FixedCosts?.Count ?? 0); i++)
         {

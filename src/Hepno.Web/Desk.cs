@@ -89,6 +89,9 @@ internal sealed class Desk(Db db, ShopClock clock)
         return Case(connection, order, Customer(connection, order.Value), QuoteStore.Standing(connection, id), RunStore.Of(connection, id), book);
     }
 
+    /// <summary>A sent quote's figures and texts.</summary>
+    public FrozenQuote Frozen(SqliteConnection connection, string quoteId) => frozen.GetOrAdd(quoteId, _ => JsonSerializer.Deserialize<FrozenQuote>(QuoteStore.Json(connection, quoteId), Json.Frozen)!);
+
     /// <summary>Says that a quote's frozen figures were put in place anew.</summary>
     public void ReadAgain(string quoteId) => frozen.TryRemove(quoteId, out _);
 
@@ -167,14 +170,14 @@ internal sealed class Desk(Db db, ShopClock clock)
         {
             return floor;
         }
-        var work = Comparer.WorkOf(c.Order.Id, line.Asked.Id, c.CodeOf(line.Asked.Id), line.InHand!, band.Decorations, promise.ArrivesAt, promise.ArrivesCause, c.Order.Ask.DueAt, book.Numbers.SlowTenthShare);
+        var work = Comparer.WorkOf(c.Order.Id, line.Asked.Id, c.CodeOf(line.Asked.Id), line.InHand!, band.Decorations, promise.ArrivesAt, promise.ArrivesCause, c.Order.Ask.DueAt, book.Numbers.SlowTenthShare, book.Numbers.HandsFactor);
         return floor with { Placed = PressPlanner.Plan([work], floor) };
     }
 
     private OrderCase Case(SqliteConnection connection, Versioned<Order> order, Customer? customer, StoredQuote? quote, IReadOnlyList<RunEvent> events, ShopBook book)
     {
         var ask = order.Value.Ask;
-        var sent = quote is null ? null : frozen.GetOrAdd(quote.Id, _ => JsonSerializer.Deserialize<FrozenQuote>(QuoteStore.Json(connection, quote.Id), Json.Frozen)!);
+        var sent = quote is null ? null : Frozen(connection, quote.Id);
         var lines = Lines(order.Value, sent, book);
         var c = new OrderCase(order.Value, order.Version, customer, lines, quote, sent, events, null, null!);
         var run = sent is null ? null : RunFold.Of(c.RunLines, events);
@@ -195,7 +198,7 @@ internal sealed class Desk(Db db, ShopClock clock)
         var started = c.Order.Facts.RunStartedAt is { } at ? ShopClock.Wall(at, book.Numbers.TimeZone) : (DateTime?)null;
         foreach (var line in q.Lines)
         {
-            var work = Comparer.WorkOf(c.Order.Id, line.LineId, c.CodeOf(line.LineId), q.InHand(line), line.Band.Decorations, arrives, last is null ? "everything is here" : $"{last.Text} comes", c.Order.Ask.DueAt, book.Numbers.SlowTenthShare);
+            var work = Comparer.WorkOf(c.Order.Id, line.LineId, c.CodeOf(line.LineId), q.InHand(line), line.Band.Decorations, arrives, last is null ? "everything is here" : $"{last.Text} comes", c.Order.Ask.DueAt, book.Numbers.SlowTenthShare, book.Numbers.HandsFactor);
             yield return work with { StartedAt = started, Moved = c.Order.Facts.Moves?.FirstOrDefault(m => m.LineId == line.LineId) is { } m ? new(m.PressId, m.From) : null };
             // a begun order's lines follow each other
             started = started?.AddMinutes(work.Pieces * work.MinutesPerPiece);

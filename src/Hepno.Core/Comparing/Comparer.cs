@@ -52,7 +52,7 @@ public static class Comparer
             : (BandOf(method, answer, ask, mark, dueAt, book, floor, decision.TypedPrice), null);
     }
 
-    /// <summary>Seconds of hands at the press for one start, packing left out.</summary>
+    /// <summary>Seconds of hands at the press for one start by the standards, packing left out.</summary>
     public static double PressingSeconds(AskInHand ask, IReadOnlyList<DecorationPlan> decorations) =>
         WorkSteps.Attended(StepStandards.Before(ask.Style.Kind, decorations.Max(d => d.Recipe.PrePressSeconds))) + WorkSteps.Attended(decorations.SelectMany(d => d.Steps)) + StepStandards.After[0].Seconds;
 
@@ -66,13 +66,14 @@ public static class Comparer
     /// <param name="readyCause">What comes last.</param>
     /// <param name="dueAt">When it is wanted.</param>
     /// <param name="slowTenthShare">Time added so that nine in ten finish.</param>
-    public static PressWork WorkOf(string id, string lineId, string code, AskInHand ask, IReadOnlyList<DecorationPlan> decorations, DateTime readyAt, string readyCause, DateTime? dueAt, double slowTenthShare)
+    /// <param name="handsFactor">The shop's own seconds ÷ the standards.</param>
+    public static PressWork WorkOf(string id, string lineId, string code, AskInHand ask, IReadOnlyList<DecorationPlan> decorations, DateTime readyAt, string readyCause, DateTime? dueAt, double slowTenthShare, double handsFactor = 1)
     {
         var starts = (int)Math.Ceiling(ask.Pieces / decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance)) - 1e-9);
         var cooling = decorations.Max(d => d.Recipe.PeelAfterSeconds);
         var packing = StepStandards.After[1].Seconds * ask.Pieces;
         // film cured under the hovering press takes the press too
-        var perPiece = PressingSeconds(ask, decorations) + WorkSteps.PressHeld(decorations.SelectMany(d => d.Preparation));
+        var perPiece = (PressingSeconds(ask, decorations) * handsFactor) + WorkSteps.PressHeld(decorations.SelectMany(d => d.Preparation));
         return new(id, lineId, code, starts, perPiece / 60, decorations.Max(d => d.Recipe.TemperatureF), readyAt, readyCause, dueAt, (cooling + packing) / 60, slowTenthShare * starts * perPiece / 60, null,
             decorations.Max(d => d.Placement.WidthIn), decorations.Max(d => d.Placement.HeightIn), ask.Style.Kind);
     }
@@ -94,7 +95,7 @@ public static class Comparer
         var purchases = answer.Decorations.SelectMany(d => d.Purchases).ToList();
         var (readyAt, cause) = floor.Arrival(ask.Style, purchases);
         readyAt = floor.Hours.Add(readyAt, WorkSteps.Attended(answer.Decorations.SelectMany(d => d.Preparation)) * ask.Pieces / 60);
-        var promise = PressPlanner.PromiseFor(WorkOf("", "", "", ask, answer.Decorations, readyAt, cause, dueAt, n.SlowTenthShare), floor);
+        var promise = PressPlanner.PromiseFor(WorkOf("", "", "", ask, answer.Decorations, readyAt, cause, dueAt, n.SlowTenthShare, n.HandsFactor), floor);
         var clock = WorkSteps.Clock(StepStandards.Before(ask.Style.Kind, answer.Decorations.Max(d => d.Recipe.PrePressSeconds)).Concat(StepStandards.After).Concat(answer.Decorations.SelectMany(d => d.Steps.Concat(d.Preparation))));
         var failure = 1 - answer.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
         List<string> leavesOut =

@@ -22,10 +22,10 @@ public static class LineCost
         var before = StepStandards.Before(ask.Style.Kind, decorations.Max(d => d.Recipe.PrePressSeconds));
         var prep = before.Concat(StepStandards.After).ToList();
         var attempts = decorations.Select(d => new Attempt(d.Placement.Id, Places.Find(d.Placement.Place)!.Name, d.Material, failure ?? d.FailureChance,
-            WorkSteps.Attended(d.Steps.Concat(d.Preparation)), WorkSteps.PressHeld(d.Steps.Concat(d.Preparation)), d.Bought, d.SetUp)).ToList();
+            (WorkSteps.Attended(d.Steps) * n.HandsFactor) + WorkSteps.Attended(d.Preparation), WorkSteps.PressHeld(d.Steps.Concat(d.Preparation)), d.Bought, d.SetUp)).ToList();
         return PieceCost.Of(new PieceInputs(ask.Pieces, LandedBlank.Of(ask.Style, ask.Sizes, ask.PiecesOfSupplier),
             Figure.Input("consumables", "Sundries", n.ConsumablesPerStart, FigureUnit.Money, "Numbers: sundries"), Packing(ask, book),
-            WorkSteps.Attended(prep), WorkSteps.PressHeld(prep), attempts, n.Wage, n.OverheadPerHour, PressFor(ask, book).Equipment.Cost(n.TariffPerKwh), OrderMinutes(ask, decorations.Count, book), FixedFees(ask, book)));
+            WorkSteps.Attended(prep) * n.HandsFactor, WorkSteps.PressHeld(prep), attempts, n.Wage, n.OverheadPerHour, PressFor(ask, book).Equipment.Cost(n.TariffPerKwh), OrderMinutes(ask, decorations.Count, book), FixedFees(ask, book)));
     }
 
     /// <summary>How the whole order is packed, or null when nothing the shop has carries it.</summary>

@@ -9,6 +9,11 @@ namespace Hepno.Core.Costing;
 /// <param name="Close">Closes, or null on a closed day.</param>
 public sealed record DayHours(TimeOnly? Open, TimeOnly? Close);
 
+/// <summary>A share of spoiled attempts the shop has learned.</summary>
+/// <param name="MethodId">Of which method.</param>
+/// <param name="Share">0 to under 1.</param>
+public sealed record LearnedSpoilage(string MethodId, double Share);
+
 /// <summary>The shop's own numbers: every rate and rule that prices use.</summary>
 /// <param name="ShopName">On documents.</param>
 /// <param name="Address">On documents.</param>
@@ -44,19 +49,25 @@ public sealed record DayHours(TimeOnly? Open, TimeOnly? Close);
 /// <param name="FixedCosts">What is paid every month; null or empty where the overhead is typed.</param>
 /// <param name="ProductiveShare">Share of the hours that go into orders.</param>
 /// <param name="TierSteps">Quantities of a quote's table of other quantities; null for the usual ones.</param>
+/// <param name="HandsFactor">The shop's own seconds at the press ÷ the standards; 1 until it is learned.</param>
+/// <param name="Spoilage">Shares of spoiled attempts the shop has learned, by method; null for none.</param>
 public sealed record ShopNumbers(
     string ShopName, string Address, string Contact, FigureFormat Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh,
     decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes, decimal FeeShare, decimal FeeFixed, decimal TaxShare,
     decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayHours> Week,
     PricePolicy? Retail = null, PricePolicy? Wholesale = null, decimal LeastMarginShare = 0, FeeBase FeeBase = FeeBase.Everything, InversionRule Inversion = InversionRule.OfferLarger,
     IReadOnlyList<Packaging>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged,
-    IReadOnlyList<Person>? People = null, IReadOnlyList<FixedCost>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null)
+    IReadOnlyList<Person>? People = null, IReadOnlyList<FixedCost>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null,
+    double HandsFactor = 1, IReadOnlyList<LearnedSpoilage>? Spoilage = null)
 {
     /// <summary>Starting values of a new shop; each is the owner's to change.</summary>
     public static ShopNumbers Default { get; } = new("My shop", "", "", FigureFormat.Default, "letter", "UTC", 18.00m, 7.20m, 0.21m, 0.06m, 0.22m, 25, 5, 0.029m, 0.30m, 0m, 40m, 0.25m, 0.5m, 14, 0.15,
         [new(null, null), .. Enumerable.Repeat(new DayHours(new(9, 0), new(17, 0)), 5), new(null, null)], PricePolicy.Default, PricePolicy.Default with { MarginShare = 0.25m });
 
     private static readonly int[] UsualSteps = [12, 24, 36, 48, 72, 144];
+
+    /// <summary>Share of a method's attempts that spoil the piece: as learned, else as assumed.</summary>
+    public double SpoilageOf(string methodId, double assumed) => Spoilage?.FirstOrDefault(s => s.MethodId == methodId)?.Share ?? assumed;
 
     /// <summary>The numbers with their two rates as people and fixed costs make them.</summary>
     public ShopNumbers Settled() => this with { Wage = Rates.Labour(this).Value, OverheadPerHour = Rates.Overhead(this).Value };
@@ -132,6 +143,14 @@ public sealed record ShopNumbers(
         if (Steps().Count is 0 or > 8 || Steps().Any(s => s is < 1 or > Orders.SizeRun.MostPieces) || !Steps().Order().Distinct().SequenceEqual(Steps()))
         {
             yield return new("steps", $"The quantities {string.Join(", ", Steps())} cannot be used.", "tierSteps", "Type 1 to 8 rising quantities, for example 12, 24, 36.");
+        }
+        if (HandsFactor is not (>= 0.2 and <= 5))
+        {
+            yield return new("range", $"Hands at {HandsFactor:0.##} times the standards is outside 0.2 to 5.", "handsFactor", "1 is the standards as they are.");
+        }
+        foreach (var wrong in (Spoilage ?? []).Where(s => s.Share is not (>= 0 and < 0.5)))
+        {
+            yield return new("range", $"{wrong.Share * 100:0.##}% spoiled is outside 0 to 50%.", "spoilage", "Type a share below 50%.");
         }
         if (PackedIn().Count is 0 or > 12)
         {

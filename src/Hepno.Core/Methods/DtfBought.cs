@@ -12,13 +12,17 @@ namespace Hepno.Core.Methods;
 public sealed class DtfBought : IDecorationMethod
 {
     private const double LeastLinePt = 1;
+    private const string Key = "dtf-bought";
     private const double FailurePrior = 0.015;
 
     /// <inheritdoc/>
-    public string Id => "dtf-bought";
+    public string Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Film, bought in";
+
+    /// <inheritdoc/>
+    public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
@@ -48,7 +52,7 @@ public sealed class DtfBought : IDecorationMethod
         {
             return new(verdict, "", []);
         }
-        var failure = FailurePrior + (ask.Style.PercentOf(Fibre.Nylon) + ask.Style.PercentOf(Fibre.Elastane) > 5 ? 0.01 : 0);
+        var failure = book.Numbers.SpoilageOf(Key, FailurePrior) + (ask.Style.PercentOf(Fibre.Nylon) + ask.Style.PercentOf(Fibre.Elastane) > 5 ? 0.01 : 0);
         var boughtEach = Overage.Pooled(ask.Pieces, failure, 0.95);
         var byClass = ask.Placements.GroupBy(p => list.SmallestHolding(p.WidthIn, p.HeightIn)!.Name).ToDictionary(g => g.Key, g => g.Count() * boughtEach);
         var freightEach = list.FreightPerOrder / (ask.Pieces * ask.Placements.Count);

@@ -13,13 +13,17 @@ namespace Hepno.Core.Methods;
 public sealed class DtfMade : IDecorationMethod
 {
     private const double LeastLinePt = 1;
+    private const string Key = "dtf-made";
     private const double FailurePrior = 0.025;
 
     /// <inheritdoc/>
-    public string Id => "dtf-made";
+    public string Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Film, made here";
+
+    /// <inheritdoc/>
+    public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
@@ -81,12 +85,13 @@ public sealed class DtfMade : IDecorationMethod
     private static DecorationPlan Decoration(AskInHand ask, Placement p, int index, FilmPrinter printer, bool white, Recipe recipe, ShopBook book)
     {
         var place = Places.Find(p.Place)!.Name;
-        var prints = Overage.Pooled(ask.Pieces, FailurePrior, 0.95);
+        var failure = book.Numbers.SpoilageOf(Key, FailurePrior);
+        var prints = Overage.Pooled(ask.Pieces, failure, 0.95);
         var rows = RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, prints)!;
         var material = Print(p, printer, white, rows, book.Numbers.TariffPerKwh);
         var purchase = new Purchase($"own-film-{p.Id}", $"{prints} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)} on own film", "", 0, rows.LengthIn, "in",
             Figure.Of("own-prints", $"{place} film prints", material.Value * prints, "one print × prints", material, Figure.Input("prints", "Prints", prints, FigureUnit.Count, $"{ask.Pieces} and spares that suffice 95 times in 100")), rows, null);
-        return new(p, material, prints, FailurePrior, recipe, StepStandards.Transfer(recipe, index == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind)),
+        return new(p, material, prints, failure, recipe, StepStandards.Transfer(recipe, index == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind)),
             [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), .. StepStandards.PowderAndCure(printer.Cure, prints)], [purchase], Prepare: "Print, powder and cure");
     }
 }

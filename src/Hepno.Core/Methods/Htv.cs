@@ -1,3 +1,4 @@
+using Hepno.Core.Costing;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
@@ -12,6 +13,7 @@ namespace Hepno.Core.Methods;
 public sealed class Htv : IDecorationMethod
 {
     private const double LeastLinePt = 4.5;
+    private const string Key = "htv";
     private const double FailurePrior = 0.015;
     private const double FailureALayer = 0.015;
     private const int MostLayers = 4;
@@ -19,10 +21,13 @@ public sealed class Htv : IDecorationMethod
     private static readonly string[] Ordinals = ["first", "second", "third", "fourth"];
 
     /// <inheritdoc/>
-    public string Id => "htv";
+    public string Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Layered vinyl";
+
+    /// <inheritdoc/>
+    public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
@@ -67,15 +72,15 @@ public sealed class Htv : IDecorationMethod
         {
             return new(verdict, "", []);
         }
-        var decorations = ask.Placements.Select((p, i) => Decoration(ask, p, film, cutter, book.Numbers.TariffPerKwh, recipe!, i == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind))).ToList();
+        var decorations = ask.Placements.Select((p, i) => Decoration(ask, p, film, cutter, book.Numbers, recipe!, i == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind))).ToList();
         var cuts = ask.Placements.Sum(p => p.Colours);
         return new(verdict, $"{film.Product}, {cuts} {(cuts == 1 ? "cut" : "cuts")} a piece", decorations);
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, Placement p, VinylFilm film, Cutter cutter, decimal tariff, Recipe recipe, double rethread)
+    private static DecorationPlan Decoration(AskInHand ask, Placement p, VinylFilm film, Cutter cutter, ShopNumbers n, Recipe recipe, double rethread)
     {
         var place = Places.Find(p.Place)!.Name;
-        var failure = FailurePrior + (FailureALayer * (p.Colours - 1));
+        var failure = n.SpoilageOf(Key, FailurePrior) + (FailureALayer * (p.Colours - 1));
         var count = Overage.Pooled(ask.Pieces, failure, 0.95);
         var source = $"Shelf: {film.Supplier}";
         // each colour is cut inside the whole artwork's box: the layers then align by the box's corners
@@ -90,7 +95,7 @@ public sealed class Htv : IDecorationMethod
             Figure.Of("vinyl", "Vinyl", layers.Sum(l => l.Value) / count, "colours ÷ cuts", [.. layers, Figure.Input("cuts", "Cuts of each colour", count, FigureUnit.Count, $"{ask.Pieces} and spares that suffice 95 times in 100")]),
             Figure.Of("freight-share", "Vinyl freight", freight, "freight ÷ decorations", Figure.Input("freight", "Freight an order", film.FreightPerOrder, FigureUnit.Money, source),
                 Figure.Input("decorations", "Decorations", ask.Pieces * ask.Placements.Count, FigureUnit.Count, "the ask")),
-            MachineTime.Of(cutter.Equipment, cutSeconds * p.Colours, tariff, $"Floor: {cutter.Name}") with { Code = "cutter", Label = "Cutter" });
+            MachineTime.Of(cutter.Equipment, cutSeconds * p.Colours, n.TariffPerKwh, $"Floor: {cutter.Name}") with { Code = "cutter", Label = "Cutter" });
         var purchases = layers.Select((l, i) => new Purchase($"vinyl-{p.Id}-{i + 1}", $"{film.Product}, {place.ToLowerInvariant()}, {Ordinals[i]} colour", film.Supplier, film.LeadDays, rows.LengthIn, "in", l, rows, null)).ToList();
         var weeding = StepStandards.Weed(p.AreaIn2 * p.CoveragePercent / 100, p.ThinnestLinePt);
         return new(p, material, count, failure, recipe, StepStandards.Layers(recipe, p.Colours, rethread), [new("cut", "Cut", cutSeconds * p.Colours, false, false, true), .. Enumerable.Range(0, p.Colours).Select(i => weeding with { Label = $"Weed the {Ordinals[i]} colour" })], purchases, Prepare: "Cut and weed");

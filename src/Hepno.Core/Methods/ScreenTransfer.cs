@@ -12,14 +12,18 @@ namespace Hepno.Core.Methods;
 public sealed class ScreenTransfer : IDecorationMethod
 {
     private const double LeastLinePt = 1;
+    private const string Key = "screen-transfer";
     private const double FailurePrior = 0.02;
     private const double StretchyPercent = 5;
 
     /// <inheritdoc/>
-    public string Id => "screen-transfer";
+    public string Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Screened transfers";
+
+    /// <inheritdoc/>
+    public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
@@ -62,16 +66,16 @@ public sealed class ScreenTransfer : IDecorationMethod
             reasons.Add(new("stretch", VerdictKind.WithCare, $"{ask.Style.PercentOf(Fibre.Elastane):0}% elastane: this print may crack", "a stretch formula"));
         }
         var verdict = Verdict.Of(reasons);
-        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"{list.Product}, {list.Supplier}", [.. ask.Placements.Select((p, i) => Decoration(ask, p, i, list, recipe!, f))]);
+        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"{list.Product}, {list.Supplier}", [.. ask.Placements.Select((p, i) => Decoration(ask, p, i, list, recipe!, book.Numbers.SpoilageOf(Key, FailurePrior), f))]);
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, Placement p, int index, ScreenTransferList list, Recipe recipe, FigureFormat f)
+    private static DecorationPlan Decoration(AskInHand ask, Placement p, int index, ScreenTransferList list, Recipe recipe, double failure, FigureFormat f)
     {
         var place = Places.Find(p.Place)!.Name;
         var source = $"Shelf: {list.Supplier}";
         var colours = ColoursCounted(p, list, ask.Colourway);
         var (sheet, prices) = list.Smallest(p.WidthIn, p.HeightIn, colours)!.Value;
-        var need = Math.Max(Overage.Pooled(ask.Pieces, FailurePrior, 0.95), list.LeastSheets);
+        var need = Math.Max(Overage.Pooled(ask.Pieces, failure, 0.95), list.LeastSheets);
         var (bought, held) = PriceBreaks.Cheapest(prices.Breaks, need);
         var price = Figure.Input("sheet-price", $"{sheet.Name}, {colours} {(colours == 1 ? "colour" : "colours")}, from {held.From}", held.Price, FigureUnit.Money, source);
         var decorations = ask.Pieces * ask.Placements.Count;
@@ -81,6 +85,6 @@ public sealed class ScreenTransfer : IDecorationMethod
         var why = bought > need ? $"{need} are needed; {bought} cost less in all" : need == list.LeastSheets ? $"{list.Supplier} prints no fewer" : $"{ask.Pieces} and spares that suffice 95 times in 100";
         var purchase = new Purchase($"screen-{p.Id}", $"{bought} sheets {sheet.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {colours} {(colours == 1 ? "colour" : "colours")}", list.Supplier, list.LeadDays, bought, "sheets",
             Figure.Sum("buy", place, Figure.Of("sheets", "Sheets", bought * held.Price, "sheets × price", Figure.Input("count", "Sheets", bought, FigureUnit.Count, why), price), setUp), null, new TransferSize(sheet.Name, sheet.WidthIn, sheet.HeightIn, prices.Breaks));
-        return new(p, material, bought, FailurePrior, recipe, StepStandards.Transfer(recipe, index == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind)), [], [purchase], setUp);
+        return new(p, material, bought, failure, recipe, StepStandards.Transfer(recipe, index == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind)), [], [purchase], setUp);
     }
 }

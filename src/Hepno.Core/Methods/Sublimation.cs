@@ -1,3 +1,4 @@
+using Hepno.Core.Costing;
 using Hepno.Core.Blanks;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
@@ -15,15 +16,19 @@ public sealed class Sublimation : IDecorationMethod
     private const double VividPercent = 95;
     private const double FadedPercent = 65;
     private const double LeastLinePt = 0.5;
+    private const string Key = "sublimation";
     private const double FailurePrior = 0.02;
     private const double GapIn = 0.25;
     private const int ProtectionSheets = 2;
 
     /// <inheritdoc/>
-    public string Id => "sublimation";
+    public string Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Dye sublimation";
+
+    /// <inheritdoc/>
+    public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
@@ -83,18 +88,19 @@ public sealed class Sublimation : IDecorationMethod
         reasons.AddRange(ask.Placements.Where(p => Grid(p, printer) is null).Select(p => new Reason("sheet-size", VerdictKind.No,
             $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {printer.Name} prints {Shown.Size(printer.SheetWidthIn - (2 * printer.SheetMarginIn), printer.SheetHeightIn - (2 * printer.SheetMarginIn), f)}", "a smaller print, or a larger sheet")));
         var verdict = Verdict.Of(reasons);
-        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"printed on {printer.Name}, mirrored", [.. ask.Placements.Select((p, i) => Decoration(ask, p, i, printer, recipe!, book.Numbers.TariffPerKwh, f))]);
+        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"printed on {printer.Name}, mirrored", [.. ask.Placements.Select((p, i) => Decoration(ask, p, i, printer, recipe!, book.Numbers, f))]);
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, Placement p, int index, DyePrinter printer, Recipe recipe, decimal tariffPerKwh, FigureFormat f)
+    private static DecorationPlan Decoration(AskInHand ask, Placement p, int index, DyePrinter printer, Recipe recipe, ShopNumbers n, FigureFormat f)
     {
         var place = Places.Find(p.Place)!.Name;
-        var prints = Overage.Pooled(ask.Pieces, FailurePrior, 0.95);
+        var failure = n.SpoilageOf(Key, FailurePrior);
+        var prints = Overage.Pooled(ask.Pieces, failure, 0.95);
         var grid = Grid(p, printer)!;
-        var material = Print(p, printer, grid, prints, tariffPerKwh);
+        var material = Print(p, printer, grid, prints, n.TariffPerKwh);
         var purchase = new Purchase($"dye-paper-{p.Id}", $"{grid.Sheets(prints)} sheets, {prints} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {grid.PerSheet} on a sheet", "", 0, grid.Sheets(prints), "sheets",
             Figure.Of("own-prints", $"{place} dye prints", material.Value * prints, "one print × prints", material, Figure.Input("prints", "Prints", prints, FigureUnit.Count, $"{ask.Pieces} and spares that suffice 95 times in 100")), null, null, grid);
-        return new(p, material, prints, FailurePrior, recipe, StepStandards.Taped(recipe, index == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind)),
+        return new(p, material, prints, failure, recipe, StepStandards.Taped(recipe, index == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind)),
             [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), StepStandards.CutApart], [purchase], Prepare: "Print the dye paper and cut it apart");
     }
 }

@@ -20,12 +20,13 @@ internal static class MakeQuote
     /// <param name="chosen">Its lines by their chosen methods.</param>
     /// <param name="book">Shelf, floor and numbers.</param>
     /// <param name="wall">Now, the shop's wall clock.</param>
-    public static FrozenQuote Of(OrderCase c, IReadOnlyList<(LineCase Line, Band Band)> chosen, ShopBook book, DateTime wall)
+    /// <param name="version">From 1: how many quotes of this order there are with it.</param>
+    public static FrozenQuote Of(OrderCase c, IReadOnlyList<(LineCase Line, Band Band)> chosen, ShopBook book, DateTime wall, int version)
     {
         var n = book.Numbers;
         var digits = n.Format.MinorDigits;
         // what is printed adds up: every amount is rounded once, and sums are sums of printed amounts
-        var lines = chosen.Select(x => new FrozenLine(x.Line.Asked.Id, x.Line.Style!, x.Line.Colourway!, x.Band, Comparer.PressingSeconds(x.Line.InHand!, x.Band.Decorations),
+        var lines = chosen.Select(x => new FrozenLine(x.Line.Asked.Id, x.Line.Style!, x.Line.Colourway!, x.Band, Comparer.PressingSeconds(x.Line.InHand!, x.Band.Decorations) * n.HandsFactor,
             Money.Charged(x.Band.Outcome.Price * x.Line.Asked.Pieces, digits) + (x.Band.Surcharges ?? []).Sum(z => Money.Charged(z.Each * z.Pieces, digits)))).ToList();
         var goods = lines.Sum(l => l.Goods);
         var shipping = c.Order.Ask.Shipping;
@@ -37,7 +38,7 @@ internal static class MakeQuote
         var ready = chosen.All(x => x.Band.Promise is not null) ? chosen.Max(x => x.Band.Promise!.At) : (DateTime?)null;
         var validUntil = DateOnly.FromDateTime(wall).AddDays(n.ValidityDays);
         var quote = new FrozenQuote(c.Order.Ask, lines, n, null!, goods, postage, tax, total, deposit, ready, validUntil, typeof(Comparer).Assembly.GetName().Version!.ToString(), packed);
-        return quote with { Document = QuoteWords.Of(c, quote, book, wall) };
+        return quote with { Document = QuoteWords.Of(c, quote, book, wall, version) };
     }
 
     /// <summary>The garment in the customer's words: "Navy tee".</summary>

@@ -288,7 +288,7 @@ internal static class OrderDeeds
     private static FrozenQuote Written(SqliteConnection connection, Desk desk, OrderCase c)
     {
         var book = desk.Book(connection);
-        return MakeQuote.Of(c, desk.Chosen(c, book, desk.Open(connection, book)), book, desk.Clock.Wall(book.Numbers.TimeZone));
+        return MakeQuote.Of(c, desk.Chosen(c, book, desk.Open(connection, book)), book, desk.Clock.Wall(book.Numbers.TimeZone), QuoteStore.Of(connection, c.Order.Id).Count + 1);
     }
 
     private static long Put(SqliteConnection connection, OrderCase c, long seen, Deed deed, Func<OrderFacts, OrderFacts> change) =>

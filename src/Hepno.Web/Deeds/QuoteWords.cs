@@ -14,7 +14,7 @@ internal static class QuoteWords
     private const int MostTiers = 5;
 
     /// <summary>The quote's document.</summary>
-    public static QuoteDocument Of(OrderCase c, FrozenQuote q, ShopBook book, DateTime wall)
+    public static QuoteDocument Of(OrderCase c, FrozenQuote q, ShopBook book, DateTime wall, int version)
     {
         var n = q.Numbers;
         var f = n.Format;
@@ -43,7 +43,7 @@ internal static class QuoteWords
         var single = q.Lines.Count == 1 ? q.Lines[0] : null;
         List<Stated> heads = [single is null ? new("pieces", q.Ask.Pieces.ToString(CultureInfo.InvariantCulture)) : new(single.Band.Surcharges is { Count: > 0 } ? "each, dearer sizes on top" : "each", Shown.Money(single.Band.Outcome.Price, f)),
             new("in all, before tax", Shown.Money(q.Goods + q.Postage, f)), new($"ready to {sent}", ready)];
-        return new("Quote", n.Paper, n.ShopName, n.Address, n.Contact, c.Order.Code, $"{Shown.DayAndYear(DateOnly.FromDateTime(wall), f)}, good until {Shown.DayAndYear(q.ValidUntil, f)}", c.Customer?.Name ?? "", c.Customer?.Contact ?? "",
+        return new("Quote", n.Paper, n.ShopName, n.Address, n.Contact, version == 1 ? c.Order.Code : $"{c.Order.Code}, version {version}", $"{Shown.DayAndYear(DateOnly.FromDateTime(wall), f)}, good until {Shown.DayAndYear(q.ValidUntil, f)}", c.Customer?.Name ?? "", c.Customer?.Contact ?? "",
             Title(q), heads, [.. q.Lines.Select(l => Line(q, l, f))], totals, totalIndex,
             [new("When", days), new("Terms", terms), new("Looking after it", MakeQuote.Care)],
             // a price somebody said holds for these pieces alone, and lines are not scaled apart from each other

@@ -8,6 +8,9 @@ using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Endpoints;
 
+/// <summary>The setting as it was offered.</summary>
+internal sealed record LearnedBody(string Key, string MethodId, double Value);
+
 /// <summary>What the shell and the shop-wide drawings show: the work line, the press day, what is waited for; and undo.</summary>
 internal static class FloorEndpoints
 {
@@ -17,6 +20,8 @@ internal static class FloorEndpoints
         api.MapGet("/press-day", PressDay).WithTags("line").WithName("pressDay");
         api.MapGet("/press-day.pdf", PressDayPage).WithTags("line").WithName("pressDayPdf").Produces(200, contentType: "application/pdf");
         api.MapGet("/gather", Gather).WithTags("line").WithName("gather");
+        api.MapGet("/learning", (Desk desk) => desk.Db.Read(c => LearningView.Of(c, desk))).WithTags("line").WithName("learning").WithSummary("Minutes and spoilage as the shop's own work teaches them, and one setting offered to change.");
+        api.MapPost("/learning/take", TakeLearned).WithTags("line").WithName("takeLearned");
         api.MapPost("/undo", Undo).WithTags("line").WithName("undo");
     }
 
@@ -67,6 +72,22 @@ internal static class FloorEndpoints
         var (book, open, floor) = Planned(desk, connection);
         return PressDays.Gather(open, floor, book);
     });
+
+    /// <summary>Takes the offered setting: prices use it from now on, sent quotes keep theirs.</summary>
+    internal static Written TakeLearned(LearnedBody body, Desk desk, HttpRequest request)
+    {
+        var seen = request.Seen();
+        return desk.Db.Write(connection =>
+        {
+            var offer = LearningView.Of(connection, desk).Offer;
+            if (offer is null || offer.Key != body.Key || offer.MethodId != body.MethodId || offer.Value != body.Value)
+            {
+                throw new RefusedException(409, "not-offered", "That setting is not offered any more.", "Look at what is offered now.");
+            }
+            var n = Aggregates.Numbers.Get(connection, "1") ?? throw new RefusedException(409, "no-numbers", "The shop has no numbers yet.", "Set them up first.");
+            return new Written("1", Aggregates.Numbers.Put(connection, LearningView.With(n.Value, body.Key, body.MethodId, body.Value), seen, request.Deed(desk.Clock, "learned setting taken")));
+        });
+    }
 
     /// <summary>Takes this device's last deed back, as a new version.</summary>
     internal static UndoView Undo(Desk desk, HttpRequest request) => desk.Db.Write(connection =>

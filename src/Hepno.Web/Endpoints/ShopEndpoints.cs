@@ -96,7 +96,11 @@ internal sealed record RecipeBody(string ProductId, string Revision, RecipeFabri
 internal sealed record NumbersBody(string ShopName, string Address, string Contact, FormatBody Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh, decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes,
     decimal FeeShare, decimal FeeFixed, decimal TaxShare, decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayBody> Week,
     PolicyBody Retail, PolicyBody Wholesale, decimal LeastMarginShare, FeeBase FeeBase, InversionRule Inversion, IReadOnlyList<PackagingBody>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged,
-    IReadOnlyList<PersonBody>? People = null, IReadOnlyList<FixedCostBody>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null);
+    IReadOnlyList<PersonBody>? People = null, IReadOnlyList<FixedCostBody>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null,
+    double HandsFactor = 1, IReadOnlyList<SpoilageBody>? Spoilage = null);
+
+/// <summary>A share of spoiled attempts the shop has learned.</summary>
+internal sealed record SpoilageBody(string MethodId, double Share);
 
 /// <summary>One who works in the shop.</summary>
 internal sealed record PersonBody(string Id, string Name, decimal Wage, decimal OnCostsShare, IReadOnlyList<DayBody> Week, TimeOnly? LunchFrom, int LunchMinutes, IReadOnlyList<DateOnly> DaysOff);
@@ -193,7 +197,7 @@ internal static class ShopEndpoints
             b.Retail.ToCore(), b.Wholesale.ToCore(), b.LeastMarginShare, b.FeeBase, b.Inversion,
             b.Packagings is null ? null : [.. b.Packagings.Select(p => new Packaging(p.Name.Trim(), p.MostTees, p.MostGrams, p.OwnGrams, p.Price))], b.ParcelMinutes, b.SizePricing,
             b.People?.Select(p => new Person(p.Id, p.Name.Trim(), p.Wage, p.OnCostsShare, [.. p.Week.Select(d => new DayHours(d.Open, d.Close))], p.LunchFrom, p.LunchMinutes, [.. p.DaysOff.Distinct().Order()])).ToList(),
-            b.FixedCosts?.Select(c => new FixedCost(c.Name.Trim(), c.PerMonth)).ToList(), b.ProductiveShare, b.TierSteps);
+            b.FixedCosts?.Select(c => new FixedCost(c.Name.Trim(), c.PerMonth)).ToList(), b.ProductiveShare, b.TierSteps, b.HandsFactor, b.Spoilage?.Select(s => new LearnedSpoilage(s.MethodId, s.Share)).ToList());
         RefusedException.IfAny(n.Problems().Concat(ShopClock.Knows(n.TimeZone) ? [] : [new Problem("unknown-zone", $"\"{n.TimeZone}\" is not a time zone.", "timeZone", "Write it like Europe/London.")]));
         return Save(desk, request, Aggregates.Numbers, "1", n.Settled());
     }

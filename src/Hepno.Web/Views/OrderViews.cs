@@ -10,6 +10,7 @@ using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
 using Hepno.Core.Stock;
+using Hepno.Store;
 using Hepno.Web.Deeds;
 using Microsoft.Data.Sqlite;
 
@@ -78,10 +79,10 @@ internal static class OrderViews
         var c = desk.Case(connection, id, book);
         if (c.Frozen is not null)
         {
-            return new(ShopClock.Wall(c.Quote!.SentAt, book.Numbers.TimeZone), c.Frozen, Notes(c.Frozen));
+            return new(ShopClock.Wall(c.Quote!.SentAt, book.Numbers.TimeZone), c.Frozen, Notes(c.Frozen), QuoteVersions.Before(connection, desk, id, c.Frozen, c.Quote.Id));
         }
-        var preview = MakeQuote.Of(c, desk.Chosen(c, book, desk.Open(connection, book)), book, desk.Clock.Wall(book.Numbers.TimeZone));
-        return new(null, preview, Notes(preview));
+        var preview = MakeQuote.Of(c, desk.Chosen(c, book, desk.Open(connection, book)), book, desk.Clock.Wall(book.Numbers.TimeZone), QuoteStore.Of(connection, id).Count + 1);
+        return new(null, preview, Notes(preview), QuoteVersions.Before(connection, desk, id, preview, null));
     }
 
     public static RunView Run(SqliteConnection connection, Desk desk, string id)

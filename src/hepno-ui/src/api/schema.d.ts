@@ -72,6 +72,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/learning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Minutes and spoilage as the shop's own work teaches them, and one setting offered to change. */
+        get: operations["learning"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learning/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes the offered setting: prices use it from now on, sent quotes keep theirs. */
+        post: operations["takeLearned"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/undo": {
         parameters: {
             query?: never;
@@ -1944,6 +1978,33 @@ export interface components {
             equipment: components["schemas"]["EquipmentBody"];
             cautions: string;
         };
+        /** @description What an offered setting does to an order that is not sent off yet. */
+        EffectView: {
+            /** @description Order. */
+            code: string;
+            /**
+             * Format: double
+             * @description Cost a piece now.
+             */
+            cost: number;
+            /**
+             * Format: double
+             * @description Cost a piece with the setting.
+             */
+            costThen: number;
+            /**
+             * Format: double
+             * @description Margin at its price now.
+             */
+            marginShare: number;
+            /**
+             * Format: double
+             * @description Margin at the same price with the setting.
+             */
+            marginThen: number;
+            /** @description True when its quote is sent: its price stands whatever is learned. */
+            sent: boolean;
+        };
         /** @description What a machine costs. */
         EquipmentBody: {
             /** Format: double */
@@ -2535,6 +2596,36 @@ export interface components {
             /** @description The result in one sentence. */
             sentence: string;
         };
+        /** @description The setting as it was offered. */
+        LearnedBody: {
+            key: string;
+            methodId: string;
+            /** Format: double */
+            value: number;
+        };
+        /** @description A share of spoiled attempts the shop has learned. */
+        LearnedSpoilage: {
+            /** @description Of which method. */
+            methodId: string;
+            /**
+             * Format: double
+             * @description 0 to under 1.
+             */
+            share: number;
+        };
+        /** @description Everything the shop's own work has taught. */
+        LearningView: {
+            /** @description Hands by method and place. */
+            seconds: components["schemas"]["SecondsLearned"][];
+            /** @description Spoilage by method and place. */
+            spoilage: components["schemas"]["SpoiledLearned"][];
+            offer: null | components["schemas"]["OfferView"];
+            /**
+             * Format: int64
+             * @description Version of the numbers it would change.
+             */
+            version: number;
+        };
         /** @description One line; null where nothing is said yet. */
         LineBody: {
             id: string;
@@ -2751,6 +2842,28 @@ export interface components {
              */
             productiveShare: number;
             tierSteps: null | number[];
+            /**
+             * Format: double
+             * @default 1
+             */
+            handsFactor: number;
+            spoilage: null | components["schemas"]["SpoilageBody"][];
+        };
+        /** @description One setting offered to change. */
+        OfferView: {
+            /** @description hands or spoilage. */
+            key: string;
+            /** @description Method; empty for hands. */
+            methodId: string;
+            /** @description What would change, from what to what, on how many pieces. */
+            sentence: string;
+            /**
+             * Format: double
+             * @description The value it would get.
+             */
+            value: number;
+            /** @description Open orders it touches, the most touched first. */
+            effects: components["schemas"]["EffectView"][];
         };
         /** @description One of their orders. */
         OrderExport: {
@@ -3649,6 +3762,22 @@ export interface components {
             withdrawnAt: null | string;
             document: components["schemas"]["QuoteDocument"];
         };
+        /** @description An earlier version of a quote. */
+        QuoteVersion: {
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            version: number;
+            /** @description When, as shown. */
+            sent: string;
+            /** @description When, as shown. */
+            withdrawn: string;
+            /** @description What it came to. */
+            total: string;
+            /** @description What the next version says otherwise, in words. */
+            changed: string[];
+        };
         /** @description The quote as it would be, or as it was sent. */
         QuoteView: {
             /**
@@ -3660,6 +3789,8 @@ export interface components {
             quote: components["schemas"]["FrozenQuote"];
             /** @description Margin notes for the owner; never printed. */
             notes: components["schemas"]["MarginNote"][];
+            /** @description Earlier versions, the last one first. */
+            before: components["schemas"]["QuoteVersion"][];
         };
         /** @description Up to a weight, a price. */
         RateStep: {
@@ -4138,6 +4269,28 @@ export interface components {
              */
             leadDays: number;
         };
+        /** @description Seconds of hands at one print of one method. */
+        SecondsLearned: {
+            /** @description Method. */
+            methodId: string;
+            /** @description Where. */
+            place: string;
+            /**
+             * Format: double
+             * @description By the standards, s.
+             */
+            standard: number;
+            /**
+             * Format: double
+             * @description Mean as recorded, s.
+             */
+            recorded: number;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            timings: number;
+        };
         /** @description Packing and sending of an order. */
         SendView: {
             /** @description Ways to pack what is counted, else the whole order: the best first. */
@@ -4345,6 +4498,14 @@ export interface components {
             productiveShare: number;
             /** @description Quantities of a quote's table of other quantities; null for the usual ones. */
             tierSteps: null | number[];
+            /**
+             * Format: double
+             * @description The shop's own seconds at the press ÷ the standards; 1 until it is learned.
+             * @default 1
+             */
+            handsFactor: number;
+            /** @description Shares of spoiled attempts the shop has learned, by method; null for none. */
+            spoilage: null | components["schemas"]["LearnedSpoilage"][];
         };
         /** @description Pieces of one size. */
         SizeBody: {
@@ -4461,6 +4622,12 @@ export interface components {
             /** @description What to do next. */
             action: components["schemas"]["SlipAction"];
         };
+        /** @description A share of spoiled attempts the shop has learned. */
+        SpoilageBody: {
+            methodId: string;
+            /** Format: double */
+            share: number;
+        };
         /** @description Spoiled pieces of one reason. */
         SpoiledFor: {
             /** @description Reason, "not said" when none. */
@@ -4470,6 +4637,23 @@ export interface components {
              * @description How many.
              */
             pieces: number;
+        };
+        /** @description Spoiled attempts at one print of one method. */
+        SpoiledLearned: {
+            /** @description Method. */
+            methodId: string;
+            /** @description Where. */
+            place: string;
+            /**
+             * Format: int32
+             * @description Spoiled.
+             */
+            spoiled: number;
+            /**
+             * Format: int32
+             * @description Of so many.
+             */
+            attempts: number;
         };
         /** @description A figure and what it is, as it stands on a document. */
         Stated: {
@@ -5124,6 +5308,158 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GatherView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    learning: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearningView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeLearned: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LearnedBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
                 };
             };
             /** @description Bad Request */

@@ -48,3 +48,11 @@ export const stratumLetter: Record<string, string> = {
   spoilage: 'S',
   packing: 'K',
 }
+
+export const methodWord: Record<string, string> = {
+  'dtf-bought': 'Film, bought in',
+  'dtf-made': 'Film, made here',
+  'screen-transfer': 'Screened transfers',
+  htv: 'Layered vinyl',
+  sublimation: 'Dye sublimation',
+}

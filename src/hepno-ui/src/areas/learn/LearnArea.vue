@@ -8,6 +8,7 @@ import StrataBar from '../../kit/StrataBar.vue'
 import { typing } from '../../shell/keys'
 import LinePicker from '../../shell/LinePicker.vue'
 import { attempt, format, lineInHand, shop } from '../../shell/state'
+import ShopLearned from './ShopLearned.vue'
 
 const learned = ref<Schemas['LearnView'] | null>(null)
 /** The line that is looked at. */
@@ -69,6 +70,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
             : 'No order in hand.'
         }}
       </p>
+      <ShopLearned />
     </div>
     <template v-else>
       <LinePicker />
@@ -184,6 +186,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
             </p>
           </section>
         </div>
+        <ShopLearned />
       </div>
     </template>
     <Keys

@@ -76,6 +76,7 @@ export const moneyFields: Field<Numbers>[] = [
   num('Deposit, %', 'depositShare', 100),
   num('Quote stands, days', 'validityDays'),
   num('Slow tenth, %', 'slowTenthShare', 100),
+  num('Hands against the standard, %', 'handsFactor', 100),
 ]
 
 type Policy = Schemas['PricePolicy']

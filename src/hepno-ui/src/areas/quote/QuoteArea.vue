@@ -8,6 +8,7 @@ import { moment } from '../../kit/shown'
 import { typing } from '../../shell/keys'
 import LinePicker from '../../shell/LinePicker.vue'
 import { attempt, format, lineInHand, refresh, shop } from '../../shell/state'
+import OtherWays from './OtherWays.vue'
 import SayPrice from './SayPrice.vue'
 
 const router = useRouter()
@@ -71,7 +72,11 @@ async function withdraw(): Promise<void> {
 }
 const page = () => window.open(`/api/orders/${shop.order?.id}/quote.pdf`, '_blank')
 function onKey(event: KeyboardEvent): void {
-  if (!typing(event) && event.key.toLowerCase() === 'p' && view.value && !event.ctrlKey) {
+  if (typing(event) || !view.value || event.ctrlKey) return
+  if (event.key.toLowerCase() === 'o' && shop.order?.facts.approval) {
+    event.preventDefault()
+    window.open(`/api/orders/${shop.order.id}/confirmation.pdf`, '_blank')
+  } else if (event.key.toLowerCase() === 'p') {
     event.preventDefault()
     page()
   }
@@ -101,6 +106,12 @@ onUnmounted(() => {
           <h2>Margin notes</h2>
           <p class="note quiet">Yours alone. Never printed or sent.</p>
           <SayPrice v-if="!view.sent && figures" :price="figures.outcome.price" :how="figures.priceHow" />
+          <OtherWays v-if="!view.sent" />
+          <div v-for="v in view.before" :key="v.version">
+            <b>Version {{ v.version }}, {{ v.total }}</b>
+            <p class="note">Sent {{ v.sent }}, withdrawn {{ v.withdrawn }}.</p>
+            <p v-for="c in v.changed" :key="c" class="note">{{ c }}</p>
+          </div>
           <div v-for="n in notes" :key="n.title + n.text">
             <b>{{ n.title }}</b>
             <p class="note">{{ n.text }}</p>
@@ -204,6 +215,7 @@ onUnmounted(() => {
     <Keys
       :hints="[
         ['P', 'the page, to print or save'],
+        ...(shop.order?.facts.approval ? ([['O', 'order confirmation']] as [string, string][]) : []),
         ['Ctrl Enter', view?.sent ? 'on to Gather' : 'send it'],
       ]"
       ><button

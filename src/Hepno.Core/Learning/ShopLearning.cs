@@ -1,0 +1,78 @@
+using Hepno.Core.Runs;
+
+namespace Hepno.Core.Learning;
+
+/// <summary>What the shop recorded of one line that was handed over.</summary>
+/// <param name="MethodId">Its method.</param>
+/// <param name="Places">Where each pass prints, in the order of pressing.</param>
+/// <param name="StandardSeconds">Hands at the press for one start, all passes, by the standards.</param>
+/// <param name="Events">Its events.</param>
+public sealed record LineRecorded(string MethodId, IReadOnlyList<string> Places, double StandardSeconds, IReadOnlyList<RunEvent> Events);
+
+/// <summary>Seconds of hands at one print of one method.</summary>
+/// <param name="MethodId">Method.</param>
+/// <param name="Place">Where.</param>
+/// <param name="Standard">By the standards, s.</param>
+/// <param name="Recorded">Mean as recorded, s.</param>
+/// <param name="Timings">How many.</param>
+public sealed record SecondsLearned(string MethodId, string Place, double Standard, double Recorded, int Timings);
+
+/// <summary>Spoiled attempts at one print of one method.</summary>
+/// <param name="MethodId">Method.</param>
+/// <param name="Place">Where.</param>
+/// <param name="Spoiled">Spoiled.</param>
+/// <param name="Attempts">Of so many.</param>
+public sealed record SpoiledLearned(string MethodId, string Place, int Spoiled, int Attempts);
+
+/// <summary>A setting that the record would change.</summary>
+/// <param name="Key">"hands", or "spoilage" of a method.</param>
+/// <param name="MethodId">Method; empty for hands.</param>
+/// <param name="Now">As it is set.</param>
+/// <param name="Learned">As the record has it, the assumption weighed in.</param>
+/// <param name="Seen">Pieces it rests on.</param>
+public sealed record Candidate(string Key, string MethodId, double Now, double Learned, int Seen);
+
+/// <summary>Standards and spoilage over everything the shop recorded (DOMAIN 17).</summary>
+public static class ShopLearning
+{
+    private const int LeastSeen = 10;
+    private const double LongestObservation = 3;
+
+    /// <summary>Hands by method and place, most timed first.</summary>
+    public static IReadOnlyList<SecondsLearned> Seconds(IReadOnlyList<LineRecorded> lines) =>
+        [.. lines.SelectMany(l => Standing(l.Events).Where(e => e.Pass <= l.Places.Count).Select(e => (l.MethodId, Place: l.Places[e.Pass - 1], Standard: l.StandardSeconds / l.Places.Count, e.SecondsOnPiece)))
+            .GroupBy(x => (x.MethodId, x.Place)).Select(g => new SecondsLearned(g.Key.MethodId, g.Key.Place, g.Average(x => x.Standard), g.Average(x => Math.Min(x.SecondsOnPiece, LongestObservation * x.Standard)), g.Count())).OrderByDescending(s => s.Timings)];
+
+    /// <summary>Spoilage by method and place, most attempts first.</summary>
+    public static IReadOnlyList<SpoiledLearned> Spoilage(IReadOnlyList<LineRecorded> lines) =>
+        [.. lines.SelectMany(l => Standing(l.Events).Where(e => e.Pass <= l.Places.Count).Select(e => (l.MethodId, Place: l.Places[e.Pass - 1], e.Verdict)))
+            .GroupBy(x => (x.MethodId, x.Place)).Select(g => new SpoiledLearned(g.Key.MethodId, g.Key.Place, g.Count(x => x.Verdict == RunVerdict.Spoiled), g.Count())).OrderByDescending(s => s.Attempts)];
+
+    /// <summary>Settings the record would change, each weighed against what was assumed; only those with enough behind them.</summary>
+    /// <param name="lines">Everything handed over.</param>
+    /// <param name="handsNow">Factor on the standards now.</param>
+    /// <param name="spoilage">Assumed and present share of each method.</param>
+    public static IReadOnlyList<Candidate> Candidates(IReadOnlyList<LineRecorded> lines, double handsNow, IReadOnlyDictionary<string, (double Assumed, double Now)> spoilage)
+    {
+        var found = new List<Candidate>();
+        var seconds = Seconds(lines);
+        var timings = seconds.Sum(s => s.Timings);
+        if (timings >= LeastSeen)
+        {
+            var (standard, recorded) = (seconds.Sum(s => s.Standard * s.Timings) / timings, seconds.Sum(s => s.Recorded * s.Timings) / timings);
+            found.Add(new("hands", "", handsNow, Math.Round(Learned.StandardSeconds(standard, recorded, timings) / standard, 3), timings));
+        }
+        foreach (var method in Spoilage(lines).GroupBy(s => s.MethodId).Where(g => g.Sum(s => s.Attempts) >= LeastSeen && spoilage.ContainsKey(g.Key)))
+        {
+            var (assumed, now) = spoilage[method.Key];
+            found.Add(new("spoilage", method.Key, now, Math.Round(Learned.SpoiledShare(assumed, method.Sum(s => s.Spoiled), method.Sum(s => s.Attempts)), 4), method.Sum(s => s.Attempts)));
+        }
+        return [.. found.Where(c => Math.Abs(c.Learned - c.Now) > 0.0005)];
+    }
+
+    private static IEnumerable<RunEvent> Standing(IReadOnlyList<RunEvent> events)
+    {
+        var takenBack = events.Where(e => e.TakesBack is not null).Select(e => e.TakesBack).ToHashSet();
+        return events.Where(e => e.Verdict != RunVerdict.TakenBack && !takenBack.Contains(e.EventId));
+    }
+}

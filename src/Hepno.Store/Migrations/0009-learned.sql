@@ -1,0 +1,2 @@
+ALTER TABLE settings ADD COLUMN hands_factor REAL NOT NULL DEFAULT 1;
+CREATE TABLE learned_spoilage (method_id TEXT PRIMARY KEY, share REAL NOT NULL) STRICT;

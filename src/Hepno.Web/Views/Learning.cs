@@ -1,0 +1,78 @@
+using Hepno.Core.Comparing;
+using Hepno.Core.Costing;
+using Hepno.Core.Learning;
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Orders;
+using Hepno.Core.Runs;
+using Hepno.Store;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Views;
+
+/// <summary>What an offered setting does to an order that is not sent off yet.</summary>
+/// <param name="Code">Order.</param>
+/// <param name="Cost">Cost a piece now.</param>
+/// <param name="CostThen">Cost a piece with the setting.</param>
+/// <param name="MarginShare">Margin at its price now.</param>
+/// <param name="MarginThen">Margin at the same price with the setting.</param>
+/// <param name="Sent">True when its quote is sent: its price stands whatever is learned.</param>
+public sealed record EffectView(string Code, decimal Cost, decimal CostThen, decimal MarginShare, decimal MarginThen, bool Sent);
+
+/// <summary>One setting offered to change.</summary>
+/// <param name="Key">hands or spoilage.</param>
+/// <param name="MethodId">Method; empty for hands.</param>
+/// <param name="Sentence">What would change, from what to what, on how many pieces.</param>
+/// <param name="Value">The value it would get.</param>
+/// <param name="Effects">Open orders it touches, the most touched first.</param>
+public sealed record OfferView(string Key, string MethodId, string Sentence, double Value, IReadOnlyList<EffectView> Effects);
+
+/// <summary>Everything the shop's own work has taught.</summary>
+/// <param name="Seconds">Hands by method and place.</param>
+/// <param name="Spoilage">Spoilage by method and place.</param>
+/// <param name="Offer">The setting that changes most, or null when none does.</param>
+/// <param name="Version">Version of the numbers it would change.</param>
+public sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IReadOnlyList<SpoiledLearned> Spoilage, OfferView? Offer, long Version)
+{
+    /// <summary>Reads everything handed over, and what it would change on open orders.</summary>
+    internal static LearningView Of(SqliteConnection connection, Desk desk)
+    {
+        var book = desk.Book(connection);
+        var lines = OrderStore.HandedOver(connection).Select(o => desk.Case(connection, o.Value.Id, book)).Where(c => c.Frozen is not null).SelectMany(Recorded).ToList();
+        var spoilage = DecorationMethods.All.ToDictionary(m => m.Id, m => (m.SpoilageAssumed, book.Numbers.SpoilageOf(m.Id, m.SpoilageAssumed)));
+        var open = desk.Open(connection, book).Where(c => c.Standing.Station < Station.Press).ToList();
+        var offers = ShopLearning.Candidates(lines, book.Numbers.HandsFactor, spoilage).Select(c => Offered(c, open, book)).OrderByDescending(o => o.Effects.Sum(e => Math.Abs(e.CostThen - e.Cost))).ToList();
+        return new(ShopLearning.Seconds(lines), ShopLearning.Spoilage(lines), offers.Count > 0 ? offers[0] : null, Aggregates.Numbers.Get(connection, "1")?.Version ?? 0);
+    }
+
+    /// <summary>The numbers with a setting taken.</summary>
+    internal static ShopNumbers With(ShopNumbers n, string key, string methodId, double value) => key == "hands" ? n with { HandsFactor = value }
+        : n with { Spoilage = [.. (n.Spoilage ?? []).Where(s => s.MethodId != methodId), new LearnedSpoilage(methodId, value)] };
+
+    private static IEnumerable<LineRecorded> Recorded(OrderCase c) => c.Frozen!.Lines.Select(l => new LineRecorded(l.Band.MethodId, [.. l.Band.Decorations.Select(d => Places.Find(d.Placement.Place)!.Name)],
+        Comparer.PressingSeconds(c.Frozen.InHand(l), l.Band.Decorations), RunFold.OfLine(c.RunLines, l.LineId, c.Events)));
+
+    private static OfferView Offered(Candidate c, IReadOnlyList<OrderCase> open, ShopBook book)
+    {
+        var f = book.Numbers.Format;
+        var then = book with { Numbers = With(book.Numbers, c.Key, c.MethodId, c.Learned) };
+        var effects = open.SelectMany(o => o.Lines.Where(l => l.InHand is not null && l.Decision is not null).Select(l => Effect(o, l, book, then))).OfType<EffectView>().Where(e => e.Cost != e.CostThen).OrderByDescending(e => Math.Abs(e.CostThen - e.Cost)).ToList();
+        var sentence = c.Key == "hands" ? $"Your hands take {Shown.Number(c.Learned * 100, 0, f)}% of the standard at the press; {Shown.Number(c.Now * 100, 0, f)}% is set. {c.Seen} timings."
+            : $"{DecorationMethods.Find(c.MethodId)!.Name}: {Shown.Number(c.Learned * 100, 1, f)} in 100 attempts are spoiled; {Shown.Number(c.Now * 100, 1, f)} is set. {c.Seen} attempts.";
+        return new(c.Key, c.MethodId, sentence, c.Learned, effects);
+    }
+
+    private static EffectView? Effect(OrderCase o, LineCase l, ShopBook now, ShopBook then)
+    {
+        var method = DecorationMethods.Find(l.Decision!.MethodId)!;
+        var (a, b) = (method.Answer(l.InHand!, now).Decorations, method.Answer(l.InHand!, then).Decorations);
+        if (a.Count == 0 || b.Count == 0)
+        {
+            return null;
+        }
+        var (before, after) = (LineCost.Of(l.InHand!, a, now), LineCost.Of(l.InHand!, b, then));
+        var price = l.Frozen?.Band.Outcome.Price ?? LinePrice.Of(l.InHand!, a, before, now, l.Decision.TypedPrice).Each;
+        var fees = LineCost.Fees(l.InHand!, now).On(price);
+        return new(o.CodeOf(l.Asked.Id), before.Cost.Value, after.Cost.Value, (price - fees - before.Cost.Value) / price, (price - fees - after.Cost.Value) / price, o.Quote is not null);
+    }
+}

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { api, ask, type Schemas, seen } from '../../api/client'
+import { anHour, bare, moment } from '../../kit/shown'
+import { attempt, format, lineInHand, refresh, shop } from '../../shell/state'
+
+/** The other methods for the line that is looked at, side by side; one of them is taken instead with one click. */
+const bands = ref<Schemas['Band'][]>([])
+watch(
+  () => [shop.order?.id, shop.order?.version, lineInHand.value?.id],
+  async () => {
+    const [order, line] = [shop.order, lineInHand.value]
+    bands.value = []
+    if (!order || !line) return
+    await attempt(async () => {
+      const query = { line: line.id }
+      const got = await ask(api.GET('/api/orders/{id}/compare', { params: { path: { id: order.id }, query } }))
+      bands.value = got.bands
+    }, shop.said)
+  },
+  { immediate: true },
+)
+async function take(methodId: string): Promise<void> {
+  const [order, lineId] = [shop.order, lineInHand.value?.id ?? null]
+  if (!order) return
+  await attempt(async () => {
+    await ask(
+      api.POST('/api/orders/{id}/choose', {
+        params: { path: { id: order.id } },
+        body: { methodId, lineId },
+        ...seen(order.version),
+      }),
+    )
+    await refresh()
+  }, 'Taken instead. Settle what to buy again under Lay out.')
+}
+</script>
+
+<template>
+  <table v-if="bands.length > 1" class="ways">
+    <caption class="small quiet">
+      Side by side
+    </caption>
+    <tbody>
+      <tr v-for="b in bands" :key="b.methodId" :class="{ taken: b.methodId === lineInHand?.methodId }">
+        <th scope="row">
+          <button :disabled="b.methodId === lineInHand?.methodId" @click="take(b.methodId)">
+            {{ b.name }}
+            <span class="small quiet"
+              >{{ anHour(b.outcome.profitAnHour.value, format()) }} an hour<template v-if="b.promise"
+                >, {{ moment(b.promise.at, format()) }}</template
+              ></span
+            >
+          </button>
+        </th>
+        <td class="fig">{{ bare(b.outcome.price, format()) }}</td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.ways {
+  width: 100%;
+  font-size: 13px;
+}
+caption {
+  text-align: left;
+  padding-top: 10px;
+}
+td,
+th {
+  padding: 4px 4px 4px 0;
+  text-align: left;
+  font-weight: var(--w-text);
+  border-bottom: 1px solid var(--rule);
+}
+.fig {
+  text-align: right;
+}
+.taken {
+  font-weight: var(--w-strong);
+}
+.ways button span {
+  display: block;
+  font-weight: var(--w-text);
+}
+.ways button {
+  text-align: left;
+  min-height: 24px;
+}
+</style>

@@ -1,0 +1,61 @@
+using Hepno.Core.Comparing;
+using Hepno.Core.Costing;
+using Hepno.Core.Learning;
+using Hepno.Core.Methods;
+using Hepno.Core.Runs;
+
+namespace Hepno.Core.Tests;
+
+/// <summary>Standards and spoilage over everything recorded, by hand.</summary>
+public class ShopLearningTests
+{
+    private static RunEvent Said(int piece, int pass, RunVerdict verdict, double seconds, string? takesBack = null) => new($"e{piece}-{pass}-{verdict}", "d", piece, 1, pass, "M", verdict, null, takesBack, seconds);
+
+    private static LineRecorded Line(double seconds, int good, int spoiled) => new("dtf-bought", ["Front", "Left sleeve"], 120,
+        [.. Enumerable.Range(1, good).SelectMany(p => new[] { Said(p, 1, RunVerdict.Good, seconds), Said(p, 2, RunVerdict.Good, seconds) }), .. Enumerable.Range(good + 1, spoiled).Select(p => Said(p, 1, RunVerdict.Spoiled, seconds))]);
+
+    private static readonly Dictionary<string, (double, double)> Set = new() { ["dtf-bought"] = (0.015, 0.015) };
+
+    [Fact]
+    public void Seconds_and_spoilage_stand_by_method_and_place()
+    {
+        var lines = new[] { Line(66, 10, 2) };
+        Assert.Equal([("Front", 60.0, 66.0, 12), ("Left sleeve", 60.0, 66.0, 10)], ShopLearning.Seconds(lines).Select(s => (s.Place, s.Standard, s.Recorded, s.Timings)));
+        Assert.Equal([("Front", 2, 12), ("Left sleeve", 0, 10)], ShopLearning.Spoilage(lines).Select(s => (s.Place, s.Spoiled, s.Attempts)));
+    }
+
+    [Fact]
+    public void A_candidate_weighs_the_assumption_in()
+    {
+        var found = ShopLearning.Candidates([Line(66, 10, 2)], 1, Set).ToDictionary(c => c.Key);
+        // (20 × 60 + 22 × 66) / 42 = 63.143 of 60; (30 × 0.015 + 2) / (30 + 22) = 0.0471
+        Assert.Equal((1.052, 22), (found["hands"].Learned, found["hands"].Seen));
+        Assert.Equal((0.0471, 22), (found["spoilage"].Learned, found["spoilage"].Seen));
+    }
+
+    [Fact]
+    public void Too_few_a_wait_and_what_is_taken_back_teach_nothing()
+    {
+        Assert.Empty(ShopLearning.Candidates([Line(66, 2, 1)], 1, Set));
+        // one wait of an hour counts as three times the standard
+        Assert.Equal(180, ShopLearning.Seconds([Line(3600, 1, 0)])[0].Recorded);
+        var line = Line(60, 6, 0);
+        Assert.Equal(11, ShopLearning.Seconds([line with { Events = [.. line.Events, Said(1, 1, RunVerdict.TakenBack, 0, "e1-1-Good")] }]).Sum(s => s.Timings));
+        Assert.DoesNotContain(ShopLearning.Candidates([Line(60, 400, 0)], 1, Set), c => c.Key == "hands");
+    }
+
+    [Fact]
+    public void What_is_learned_moves_cost_and_spares()
+    {
+        var ask = MethodTests.Ask(40);
+        Comparison With(ShopNumbers n) => Comparer.Compare(ask, null, null, null, MethodTests.Book with { Numbers = n }, new Planning.FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new Planning.OpenHours(n.Week), MethodTests.Book.Presses, []));
+        Band Film(ShopNumbers n) => With(n).Bands.Single(b => b.MethodId == "dtf-bought");
+        var (plain, slow, spoils) = (Film(ShopNumbers.Default), Film(ShopNumbers.Default with { HandsFactor = 1.2 }), Film(ShopNumbers.Default with { Spoilage = [new("dtf-bought", 0.08)] }));
+        Assert.True(slow.Cost.Value > plain.Cost.Value && spoils.Cost.Value > plain.Cost.Value);
+        Assert.True(slow.Hands.Value < plain.Hands.Value * 1.2m);
+        Assert.Equal((plain.Decorations[0].Bought, 0.015), (slow.Decorations[0].Bought, plain.Decorations[0].FailureChance));
+        Assert.True(spoils.Decorations[0].Bought > plain.Decorations[0].Bought);
+        Assert.Contains((ShopNumbers.Default with { Spoilage = [new("htv", 0.7)] }).Problems(), p => p.Where == "spoilage");
+        Assert.Equal(0.025, new DtfMade().SpoilageAssumed);
+    }
+}
