@@ -48,6 +48,18 @@ public sealed class Aggregate<T>(string kind, string table, Func<SqliteConnectio
         .Query("SELECT json FROM history WHERE kind = @kind AND id = @id AND version = @version", r => r.TextOrNull("json"), ("@kind", kind), ("@id", id), ("@version", version + 1))
         .FirstOrDefault() is { } json ? JsonSerializer.Deserialize<T>(json, Json) : null;
 
+    /// <summary>Every state a thing has had, oldest first, with when it began to hold (UTC); states older than are kept are left out.</summary>
+    public List<(DateTime From, T Value)> States(SqliteConnection connection, string id)
+    {
+        var past = connection.Query("SELECT json, at FROM history WHERE kind = @kind AND id = @id ORDER BY version", r => (Json: r.TextOrNull("json"), At: r.Utc("at")), ("@kind", kind), ("@id", id));
+        var states = past.Skip(1).Zip(past, (after, began) => (began.At, Json: after.Json)).Where(s => s.Json is not null).Select(s => (s.At, JsonSerializer.Deserialize<T>(s.Json!, Json)!)).ToList();
+        if (past.Count > 0 && Get(connection, id) is { } now)
+        {
+            states.Add((past[^1].At, now.Value));
+        }
+        return states;
+    }
+
     /// <summary>Puts the state before a deed back as a new version.</summary>
     internal long Restore(SqliteConnection connection, string id, string json, long stands, long restores, Deed deed) =>
         Put(connection, JsonSerializer.Deserialize<T>(json, Json)!, stands, deed, restores);

@@ -174,6 +174,7 @@ internal static class Shell
         api.MapShop();
         api.MapCompute();
         api.MapArchive();
+        api.MapCsv();
         api.MapChanges();
         api.MapDevices();
         app.MapFallback("/api/{**rest}", () => Refusals.Refuse(404, [new("status-404", "There is nothing at this address.", "", "Look at the API document for what there is.")]))

@@ -79,6 +79,12 @@ public sealed record Colourway(string Id, string Name, string Hex, ColourClass C
 /// <param name="Surcharge">Money on top of the style's price, 0 or more.</param>
 public sealed record StyleSize(string Name, decimal Surcharge);
 
+/// <summary>Pieces of one colour and size that lie in the shop.</summary>
+/// <param name="ColourwayId">Colour.</param>
+/// <param name="Size">Size.</param>
+/// <param name="Pieces">How many, 1 or more.</param>
+public sealed record OnHand(string ColourwayId, string Size, int Pieces);
+
 /// <summary>An undecorated garment as it is bought.</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Name">Name of the model.</param>
@@ -93,9 +99,10 @@ public sealed record StyleSize(string Name, decimal Surcharge);
 /// <param name="Colourways">Colours.</param>
 /// <param name="Sizes">Sizes, smallest first.</param>
 /// <param name="Retired">True when it is no longer offered for new asks.</param>
+/// <param name="OnHand">Pieces that lie in the shop; null for none.</param>
 public sealed record Style(
     string Id, string Name, string Supplier, GarmentKind Kind, IReadOnlyList<FabricShare> Fabric, double WeightGsm, double HeatCeilingF,
-    decimal UnitPrice, decimal FreightPerOrder, int LeadDays, IReadOnlyList<Colourway> Colourways, IReadOnlyList<StyleSize> Sizes, bool Retired)
+    decimal UnitPrice, decimal FreightPerOrder, int LeadDays, IReadOnlyList<Colourway> Colourways, IReadOnlyList<StyleSize> Sizes, bool Retired, IReadOnlyList<OnHand>? OnHand = null)
 {
     /// <summary>Share of one fibre, 0 to 100.</summary>
     public double PercentOf(Fibre fibre) => Fabric.Where(f => f.Fibre == fibre).Sum(f => f.Percent);
@@ -140,11 +147,18 @@ public sealed record Style(
         {
             yield return new("negative", $"The surcharge {size.Surcharge:0.00} of {size.Name} is below 0.", "sizes", "Type 0 if it costs the same.");
         }
+        foreach (var lies in (OnHand ?? []).Where(o => o.Pieces is < 1 or > 100_000 || Sizes.All(s => s.Name != o.Size) || Colourways.All(c => c.Id != o.ColourwayId)))
+        {
+            yield return new("on-hand", $"{lies.Pieces} of {lies.ColourwayId} {lies.Size} on hand cannot be kept.", "onHand", "Count whole pieces of a colour and size this style has.");
+        }
         foreach (var colour in Colourways.Where(c => !IsHex(c.Hex)))
         {
             yield return new("colour", $"The colour value \"{colour.Hex}\" of {colour.Name} cannot be drawn.", "colourways", "Write it as # and six digits, for example #2b3b5e.");
         }
     }
+
+    /// <summary>Pieces of a colour and size that lie in the shop.</summary>
+    public int OnHandOf(string colourwayId, string size) => (OnHand ?? []).Where(o => o.ColourwayId == colourwayId && o.Size == size).Sum(o => o.Pieces);
 
     private static bool IsHex(string value) => value.Length == 7 && value[0] == '#' && value.Skip(1).All(char.IsAsciiHexDigit);
 }

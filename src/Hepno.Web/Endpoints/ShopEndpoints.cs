@@ -27,7 +27,16 @@ internal sealed record OrderExport(string Code, DateTime CreatedAt, Ask Ask, Ord
 internal sealed record QuoteExport(DateTime SentAt, DateTime? WithdrawnAt, QuoteDocument Document);
 
 /// <summary>A style as typed.</summary>
-internal sealed record StyleBody(string Name, string Supplier, GarmentKind Kind, IReadOnlyList<FabricBody> Fabric, double WeightGsm, double HeatCeilingF, decimal UnitPrice, decimal FreightPerOrder, int LeadDays, IReadOnlyList<ColourwayBody> Colourways, IReadOnlyList<StyleSizeBody> Sizes, bool Retired);
+internal sealed record StyleBody(string Name, string Supplier, GarmentKind Kind, IReadOnlyList<FabricBody> Fabric, double WeightGsm, double HeatCeilingF, decimal UnitPrice, decimal FreightPerOrder, int LeadDays, IReadOnlyList<ColourwayBody> Colourways, IReadOnlyList<StyleSizeBody> Sizes, bool Retired, IReadOnlyList<OnHandBody>? OnHand = null);
+
+/// <summary>Pieces that lie in the shop.</summary>
+internal sealed record OnHandBody(string ColourwayId, string Size, int Pieces);
+
+/// <summary>A price of a style and since when.</summary>
+/// <param name="Since">The day, as shown.</param>
+/// <param name="Price">Price of the base sizes.</param>
+/// <param name="Now">True for the one that holds.</param>
+internal sealed record PriceSince(string Since, decimal Price, bool Now);
 
 /// <summary>A fibre and its share, percent.</summary>
 internal sealed record FabricBody(Fibre Fibre, double Percent);
@@ -133,7 +142,7 @@ internal static class ShopEndpoints
     {
         Map(api, "customers", Aggregates.Customers, (string id, CustomerBody b) => new Customer(id, b.Name.Trim(), b.Contact.Trim(), b.Address.Trim()), Named);
         Map(api, "styles", Aggregates.Styles, (string id, StyleBody b) => new Style(id, b.Name.Trim(), b.Supplier.Trim(), b.Kind, [.. b.Fabric.Select(f => new FabricShare(f.Fibre, f.Percent))], b.WeightGsm, b.HeatCeilingF, b.UnitPrice, b.FreightPerOrder, b.LeadDays,
-            [.. b.Colourways.Select(c => new Colourway(c.Id, c.Name, c.Hex, c.Class))], [.. b.Sizes.Select(s => new StyleSize(s.Name, s.Surcharge))], b.Retired), s => s.Problems());
+            [.. b.Colourways.Select(c => new Colourway(c.Id, c.Name, c.Hex, c.Class))], [.. b.Sizes.Select(s => new StyleSize(s.Name, s.Surcharge))], b.Retired, b.OnHand?.Select(o => new OnHand(o.ColourwayId, o.Size, o.Pieces)).ToList()), s => s.Problems());
         Map(api, "films", Aggregates.Films, (string id, FilmBody b) => new TransferPriceList(id, b.Supplier.Trim(), b.Product.Trim(), [.. b.Sizes.Select(s => new TransferSize(s.Name, s.WidthIn, s.HeightIn, [.. s.Breaks.Select(k => new PriceBreak(k.From, k.Price))]))], b.FreightPerOrder, b.LeadDays), l => l.Problems());
         Map(api, "vinyls", Aggregates.Vinyls, (string id, VinylBody b) => new VinylFilm(id, b.Supplier.Trim(), b.Product.Trim(), b.UsableWidthIn, b.PricePerFoot, b.WeedingMarginIn, b.FreightPerOrder, b.LeadDays), v => v.Problems());
         Map(api, "screens", Aggregates.Screens, (string id, ScreenBody b) => b.ToCore(id), l => l.Problems());
@@ -146,6 +155,7 @@ internal static class ShopEndpoints
         api.MapGet("/customers/{id}/record", (string id, Desk desk) => desk.Db.Read(c => Views.CustomerRecord.Of(c, desk, id))).WithTags("customers").WithName("customerRecord").WithSummary("A customer with past orders and what they earned.");
         api.MapGet("/customers/{id}/export", ExportCustomer).WithTags("customers").WithName("exportCustomer");
         api.MapPost("/customers/{id}/erase", EraseCustomer).WithTags("customers").WithName("eraseCustomer");
+        api.MapGet("/styles/{id}/prices", StylePrices).WithTags("styles").WithName("stylePrices");
         api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
         api.MapGet("/numbers", GetNumbers).WithTags("numbers").WithName("numbers");
         api.MapGet("/numbers/rates", (Desk desk) => desk.Db.Read(c => new RatesView(Rates.Labour(Desk.Numbers(c)), Rates.Overhead(Desk.Numbers(c))))).WithTags("numbers").WithName("rates").WithSummary("The two rates of an hour of hands, opened to people and fixed costs.");
@@ -170,6 +180,15 @@ internal static class ShopEndpoints
         var seen = request.Seen();
         return desk.Db.Write(c => new Views.Written(id, ForgetCustomer.Do(c, desk, id, seen, request.Deed(desk.Clock, "customer erased"))));
     }
+
+    /// <summary>What a style has cost, oldest first; the last one holds.</summary>
+    internal static List<PriceSince> StylePrices(string id, Desk desk) => desk.Db.Read(c =>
+    {
+        var n = Desk.Numbers(c);
+        var states = Aggregates.Styles.States(c, id);
+        var moves = states.Where((s, i) => i == 0 || s.Value.UnitPrice != states[i - 1].Value.UnitPrice).ToList();
+        return moves.Select((s, i) => new PriceSince(Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(s.From, n.TimeZone)), n.Format), s.Value.UnitPrice, i == moves.Count - 1)).ToList();
+    });
 
     /// <summary>Takes a style off the Shelf; one that open orders use stays.</summary>
     internal static Views.Written RetireStyle(string id, Desk desk, HttpRequest request)

@@ -68,6 +68,11 @@ internal static class OrderViews
         var none = Overage.ChanceToComplete(needs, [.. needs.Select(_ => 0)], failure);
         var spoken = $"No spare blanks: {Shown.Number(none * 100, 0, f)} times in 100 all come out. " + (spares.Sum() == 0 ? "That is enough." :
             $"{string.Join(", ", sizes.Zip(spares).Where(p => p.Second > 0).Select(p => $"{p.First.Size} {p.Second}"))} more, {Shown.Money(cost, f)}, would make it 95.");
+        var lying = sizes.Select(s => (s.Size, On: line.Colourway is { } colour ? style.OnHandOf(colour.Id, s.Size) : 0)).Where(s => s.On > 0).ToList();
+        if (lying.Count > 0)
+        {
+            spoken += $" On hand: {string.Join(", ", lying.Select(s => $"{s.Size} {s.On}"))}.";
+        }
         var sentence = $"{string.Join(" and ", band.Decorations.Select(d => $"{d.Bought} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}"))}: {band.Made}";
         return new(line.Asked.Id, band, sentence, sizes, Figure.Of("blanks", "Blanks", landed.Value * SizeRun.Total(sizes), "landed blank × pieces", landed, Figure.Input("pieces", "Pieces", SizeRun.Total(sizes), FigureUnit.Count, "the ask")),
             Figure.Sum("prints", "Prints", [.. band.Decorations.SelectMany(d => d.Purchases).Select(p => p.Cost)]), spoken);

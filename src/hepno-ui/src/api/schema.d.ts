@@ -191,6 +191,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/styles/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a style has cost, oldest first; the last one holds. */
+        get: operations["stylePrices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/styles/{id}": {
         parameters: {
             query?: never;
@@ -1249,6 +1266,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/csv/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** customers, styles, materials or prices as a table. */
+        get: operations["csvOut"];
+        /** Brings a table in, every row or none; a row with the id or name of a thing that is here changes it. */
+        put: operations["csvIn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -1698,6 +1733,24 @@ export interface components {
              * @description How many.
              */
             pieces: number;
+        };
+        /** @description What a table brought. */
+        CsvReport: {
+            /**
+             * Format: int32
+             * @description New things.
+             */
+            added: number;
+            /**
+             * Format: int32
+             * @description Things that were there and are now otherwise.
+             */
+            changed: number;
+            /**
+             * Format: int32
+             * @description Things that were there as they are.
+             */
+            same: number;
         };
         /** @description Cost and price at one quantity, for the curve. */
         CurvePoint: {
@@ -2865,6 +2918,25 @@ export interface components {
             /** @description Open orders it touches, the most touched first. */
             effects: components["schemas"]["EffectView"][];
         };
+        /** @description Pieces of one colour and size that lie in the shop. */
+        OnHand: {
+            /** @description Colour. */
+            colourwayId: string;
+            /** @description Size. */
+            size: string;
+            /**
+             * Format: int32
+             * @description How many, 1 or more.
+             */
+            pieces: number;
+        };
+        /** @description Pieces that lie in the shop. */
+        OnHandBody: {
+            colourwayId: string;
+            size: string;
+            /** Format: int32 */
+            pieces: number;
+        };
         /** @description One of their orders. */
         OrderExport: {
             code: string;
@@ -3628,6 +3700,18 @@ export interface components {
              * @description H, money over the wage for an hour of hands.
              */
             perHour: number;
+        };
+        /** @description A price of a style and since when. */
+        PriceSince: {
+            /** @description The day, as shown. */
+            since: string;
+            /**
+             * Format: double
+             * @description Price of the base sizes.
+             */
+            price: number;
+            /** @description True for the one that holds. */
+            now: boolean;
         };
         /** @description Something the owner can put right, in words the owner reads. */
         Problem: {
@@ -4757,6 +4841,8 @@ export interface components {
             sizes: components["schemas"]["StyleSize"][];
             /** @description True when it is no longer offered for new asks. */
             retired: boolean;
+            /** @description Pieces that lie in the shop; null for none. */
+            onHand: null | components["schemas"]["OnHand"][];
         };
         /** @description A style as typed. */
         StyleBody: {
@@ -4777,6 +4863,7 @@ export interface components {
             colourways: components["schemas"]["ColourwayBody"][];
             sizes: components["schemas"]["StyleSizeBody"][];
             retired: boolean;
+            onHand: null | components["schemas"]["OnHandBody"][];
         };
         /** @description One size a style is sold in. */
         StyleSize: {
@@ -5838,6 +5925,82 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    stylePrices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceSince"][];
                 };
             };
             /** @description Bad Request */
@@ -10913,6 +11076,160 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlacedWork"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    csvOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    csvIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CsvReport"];
                 };
             };
             /** @description Bad Request */

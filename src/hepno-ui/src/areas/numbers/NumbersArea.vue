@@ -7,6 +7,7 @@ import ThingEditor from '../../kit/ThingEditor.vue'
 import { onChange } from '../../shell/live'
 import { attempt, shop } from '../../shell/state'
 import Devices from './Devices.vue'
+import Tables from './Tables.vue'
 import Boards from '../../kit/Boards.vue'
 import { explain } from '../../kit/explain'
 import {
@@ -194,6 +195,9 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
       />
       <h2 class="head">Devices</h2>
       <Devices />
+      <h2 class="head">Tables</h2>
+      <p class="note quiet">A row with the id or name of something here changes it; what a table leaves out stays.</p>
+      <Tables />
       <h2 class="head">Copies</h2>
       <p class="note quiet">
         Last good backup: {{ shop.line?.lastBackup || 'none yet' }}. One archive of the data folder, also while it runs:

@@ -8,6 +8,7 @@ import { length, money } from '../../kit/shown'
 import { things } from '../../kit/things'
 import { onChange } from '../../shell/live'
 import { attempt, format, refresh } from '../../shell/state'
+import PriceHistory from './PriceHistory.vue'
 import { filmFields, freshScreen, freshStyle, screenFields, styleFields, vinylFields } from './fields'
 
 const styles = things<Schemas['Style']>('styles')
@@ -65,9 +66,10 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
               {{ s.colourways.map((c) => c.name.toLowerCase()).join(', ') }}</span
             ></span
           >
-          <span class="small">{{
-            s.sizes.map((z) => (z.surcharge ? `${z.name} +${z.surcharge}` : z.name)).join(' ')
-          }}</span>
+          <span class="small"
+            >{{ s.sizes.map((z) => (z.surcharge ? `${z.name} +${z.surcharge}` : z.name)).join(' ')
+            }}<template v-if="s.onHand">; {{ s.onHand.reduce((n, o) => n + o.pieces, 0) }} on hand</template></span
+          >
           <span class="fig"
             ><b>{{ money(s.unitPrice, format()) }}</b
             >{{ ' ' }}<span class="small quiet">{{ s.supplier }}, {{ days(s.leadDays) }}</span></span
@@ -75,6 +77,7 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
         </template>
         <template #deeds="{ kept }">
           <button class="plain-button" type="button" @click="retire(kept)">Take off the Shelf</button>
+          <PriceHistory :id="kept.value.id" :version="kept.version" />
         </template>
         <template #none>One bare board. Add the style you sell most.</template>
       </Boards>

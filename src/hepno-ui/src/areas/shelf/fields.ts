@@ -28,6 +28,7 @@ export const freshStyle = (): Omit<Style, 'id'> => ({
   colourways: [],
   sizes: ['S', 'M', 'L', 'XL'].map((name) => ({ name, surcharge: 0 })),
   retired: false,
+  onHand: null,
 })
 
 export const styleFields: Field<Style>[] = [
@@ -90,6 +91,31 @@ export const styleFields: Field<Style>[] = [
           class: kind as Schemas['ColourClass'],
         })
       }
+    },
+  },
+  {
+    label: 'On hand, a colour a line: Navy: S 4, M 10',
+    wide: true,
+    lines: 2,
+    get: (s) =>
+      s.colourways
+        .map((c) => ({ c, of: (s.onHand ?? []).filter((o) => o.colourwayId === c.id) }))
+        .filter((x) => x.of.length > 0)
+        .map((x) => `${x.c.name}: ${x.of.map((o) => `${o.size} ${o.pieces}`).join(', ')}`)
+        .join('\n'),
+    set: (s, t) => {
+      s.onHand = []
+      for (const row of rows(t)) {
+        const [name, counts] = row.split(':').map((p) => p.trim())
+        const colour = s.colourways.find((c) => c.name.toLowerCase() === name?.toLowerCase())
+        if (!colour || !counts) return `"${row}" is not like "Navy: S 4, M 10".`
+        for (const part of counts.split(',').map((p) => p.trim())) {
+          const read = /^(.+?)\s+(\d+)$/.exec(part)
+          if (!read) return `"${part}" is not like "M 10".`
+          if (Number(read[2]) > 0) s.onHand.push({ colourwayId: colour.id, size: read[1]!, pieces: Number(read[2]) })
+        }
+      }
+      if (s.onHand.length === 0) s.onHand = null
     },
   },
 ]

@@ -1,0 +1,1 @@
+CREATE TABLE style_on_hand (style_id TEXT NOT NULL REFERENCES style(id), position INTEGER NOT NULL, colourway_id TEXT NOT NULL, size TEXT NOT NULL, pieces INTEGER NOT NULL, PRIMARY KEY (style_id, position)) STRICT;
