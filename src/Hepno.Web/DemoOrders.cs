@@ -78,8 +78,8 @@ internal static class DemoOrders
         Make(c, desk, "demo-211", Ask("brewers", [Line("haul", "natural", [new("One size", 60)], [new Placement("face", "bag-face", 8, 8, 45, 2, false, 6)], 9m)], In(15), noon, null), "htv", 3, upTo: Station.Layout);
 
         // 212, said yes, waiting for the deposit
-        Make(c, desk, "demo-212", Ask("school", [Line("hollin", "white", [new("XS", 10), new("S", 20), new("M", 16), new("L", 6)], [Front(9, 9, 4, 3)], 15m)], In(11), four, null), Film, 9);
-        OrderDeeds.Approve(c, desk, "demo-212", "the office", Version(c, "demo-212"), DemoData.At(desk, "yes taken", 2));
+        Make(c, desk, "demo-212", Ask("vets", [Line("hollin", "white", [new("XS", 10), new("S", 20), new("M", 16), new("L", 6)], [Front(9, 9, 4, 3)], 15m)], In(11), four, null), Film, 9);
+        OrderDeeds.Approve(c, desk, "demo-212", "Dr. Tove Őrr", Version(c, "demo-212"), DemoData.At(desk, "yes taken", 2));
 
         // 213, learned from and closed; 214 is the same again, at today's prices
         Make(c, desk, "demo-213", Ask("ferry", [Line("hollin", "navy", [new("M", 6), new("L", 8), new("XL", 4)], [Front(9, 6, 2, 5)], 20m)], In(1), noon, null), Film, 190);

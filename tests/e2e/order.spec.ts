@@ -162,23 +162,23 @@ for (const [path, heading] of [
   })
 }
 
-test('a changed wage moves the price, and Z takes it back', async ({ page, server: _ }) => {
+test('a changed number is kept, refused in a sentence, and Z takes it back', async ({ page, server: _ }) => {
   await page.goto('/numbers')
-  const wage = page.getByLabel('Wage, an hour')
-  await wage.fill('30+6')
-  await wage.press('Enter')
+  const minutes = page.getByLabel('Minutes an order')
+  await minutes.fill('30+6')
+  await minutes.press('Enter')
   await expect(page.getByText('Every price uses it')).toBeVisible()
-  await expect(wage).toHaveValue('36')
-  await wage.fill('-4')
-  await wage.press('Enter')
-  await expect(page.getByText('A wage of -4.00 is outside 0 to 100,000.')).toBeVisible()
-  await expect(wage).toHaveValue('-4')
-  await wage.press('Escape')
+  await expect(minutes).toHaveValue('36')
+  await minutes.fill('-4')
+  await minutes.press('Enter')
+  await expect(page.getByText('Order and artwork minutes are 0 to 1,440.')).toBeVisible()
+  await expect(minutes).toHaveValue('-4')
+  await minutes.press('Escape')
   await page.getByRole('link', { name: /Floor/ }).focus()
   await page.keyboard.press('z')
   await expect(page.getByText('Taken back: numbers changed.')).toBeVisible()
   await page.goto('/numbers')
-  await expect(page.getByLabel('Wage, an hour')).toHaveValue('18')
+  await expect(page.getByLabel('Minutes an order')).toHaveValue('25')
 })
 
 test('sizes are refused in a sentence and stay as typed; a pasted table is read', async ({ page, server: _ }) => {

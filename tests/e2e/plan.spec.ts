@@ -7,7 +7,6 @@ test('a day is planned, a batch moved by keys and by hand, taken back, and the d
   request,
   server,
 }) => {
-  await page.goto(server.url)
   const read = async (query: string) =>
     (await (await request.get(`${server.url}/api/press-day?${query}`)).json()) as {
       day: string
@@ -25,7 +24,7 @@ test('a day is planned, a batch moved by keys and by hand, taken back, and the d
     day = new Date(day.getTime() + 86_400_000)
   }
   const batch = plan.lanes[lane]!.batches.find((b) => !b.running)!
-  await page.evaluate((id) => localStorage.setItem('hepno-in-hand', id), batch.orderId)
+  await page.addInitScript((id) => localStorage.setItem('hepno-in-hand', id), batch.orderId)
   await page.goto(`${server.url}/press`)
   const title = page.getByRole('heading', { level: 1 })
   const wanted = String(Number(plan.day.slice(8)))

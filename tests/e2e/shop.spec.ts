@@ -97,12 +97,12 @@ test('two devices change the numbers: what does not collide is kept with one key
   const other = await (await browser.newContext()).newPage()
   for (const p of [page, other]) {
     await p.goto(`${server.url}/numbers`)
-    await expect(p.getByLabel('Wage, an hour')).toBeVisible()
+    await expect(p.getByLabel('Minutes an order')).toBeVisible()
   }
   const money = (p: Page) => p.getByRole('form', { name: 'Money and minutes' })
-  const wage = (p: Page) => money(p).getByLabel('Wage, an hour')
+  const minutes = (p: Page) => money(p).getByLabel('Minutes an order')
   // both have begun to type before either saves, so neither sees the other's change
-  await wage(page).fill('21')
+  await minutes(page).fill('21')
   await money(other).getByLabel('Bag, label, card').fill('0.33')
   await money(other).getByRole('button', { name: 'Save' }).click()
   await expect(money(other).getByRole('button', { name: 'Saved' })).toBeVisible()
@@ -113,19 +113,21 @@ test('two devices change the numbers: what does not collide is kept with one key
   await dialog.getByRole('button', { name: 'Keep both changes' }).click()
   await expect(dialog).toBeHidden()
   const kept = (await (await page.request.get('/api/numbers')).json()) as {
-    value: { wage: number; packingPerPiece: number }
+    value: { orderMinutes: number; packingPerPiece: number }
   }
-  expect(kept.value).toMatchObject({ wage: 21, packingPerPiece: 0.33 })
+  expect(kept.value).toMatchObject({ orderMinutes: 21, packingPerPiece: 0.33 })
 
-  await wage(page).fill('23')
-  await wage(other).fill('24')
+  await minutes(page).fill('23')
+  await minutes(other).fill('24')
   await money(other).getByRole('button', { name: 'Save' }).click()
   await expect(money(other).getByRole('button', { name: 'Saved' })).toBeVisible()
   await money(page).getByRole('button', { name: 'Save' }).click()
-  await expect(dialog).toContainText('Both changed: wage')
+  await expect(dialog).toContainText('Both changed: orderMinutes')
   await dialog.getByRole('button', { name: 'Mine stands' }).click()
   await expect(dialog).toBeHidden()
-  expect(((await (await page.request.get('/api/numbers')).json()) as { value: { wage: number } }).value.wage).toBe(23)
+  expect(
+    ((await (await page.request.get('/api/numbers')).json()) as { value: { orderMinutes: number } }).value.orderMinutes,
+  ).toBe(23)
 })
 
 test('an order is found by number and by part of a name, by keyboard alone', async ({ page }) => {

@@ -108,7 +108,8 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
             case Station.Ask:
                 return new("compare", "Compare the ways", first);
             case Station.Compare:
-                return bands is null ? new("choose", "Choose a method", "no method can do it as asked") : new("choose", c.Lines.Count == 1 ? $"Take {How()}" : "Take the open method", "");
+                return c.Lines.Count > 1 ? new("choose", $"Choose for {c.Lines.Count(l => l.Decision is null)} of {c.Lines.Count} lines", "")
+                    : bands is null ? new("choose", "Choose a method", "no method can do it as asked") : new("choose", $"Take {How()}", "");
             case Station.Layout:
                 return new("lay-out", bands is null ? "Quote it" : $"Quote on {How()}", bands is null ? Unfit : "");
             case Station.Quote:

@@ -153,13 +153,14 @@ function setHanding(value: string): Promise<void> {
         class="out"
         :aria-label="`Take line ${i + 1} out`"
         title="take this line out"
+        @mousedown.prevent
         @click="removeLine(line.id)"
       >
         ×
       </button>
     </component>
     <template v-if="!short && a.lines.length < mostLines && said(a.lines.at(-1)!.id).style"
-      >{{ ' ' }}<button class="part unsaid" @click="addLine">another garment?</button></template
+      >{{ ' ' }}<button class="part unsaid" @mousedown.prevent @click="addLine">another garment?</button></template
     >{{ ' ' }}Wanted
     <EditPart
       ref="due"

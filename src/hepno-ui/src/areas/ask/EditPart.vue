@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { nextTick, ref } from 'vue'
 
-/** A part of the sentence that opens in place: Enter commits, Esc restores. */
+/**
+ * A part of the sentence that opens in place: Enter commits, Esc restores.
+ * Pressing the pointer on another part must not close the open one yet: the sentence would move under the click.
+ */
 const props = defineProps<{
   label: string
   text: string
@@ -31,6 +34,11 @@ function commit(): void {
   if (draft.value !== props.value || props.text === '') emit('commit', draft.value)
   void nextTick(() => button.value?.focus())
 }
+/** Going elsewhere keeps what was typed; with nothing typed it only closes, and takes no focus back. */
+function leave(): void {
+  if (draft.value !== props.value) commit()
+  else open.value = false
+}
 function restore(): void {
   open.value = false
   void nextTick(() => button.value?.focus())
@@ -47,7 +55,7 @@ defineExpose({ begin })
       :aria-label="label"
       @keydown.enter.prevent="commit"
       @keydown.esc.stop="restore"
-      @blur="commit"
+      @blur="leave"
     >
       <option value="" disabled>{{ label }}</option>
       <option v-for="o in options" :key="o.value" :value="o.value">{{ o.label }}</option>
@@ -63,7 +71,7 @@ defineExpose({ begin })
         @input="emit('typed', draft)"
         @keydown.enter.prevent="commit"
         @keydown.esc.stop="restore"
-        @blur="commit"
+        @blur="leave"
       />
       <datalist v-if="suggestions" :id="`list-${label}`">
         <option v-for="s in suggestions" :key="s" :value="s" />
@@ -76,6 +84,7 @@ defineExpose({ begin })
     class="part"
     :class="{ unsaid: text === '' }"
     :aria-label="`${label}: ${text || 'not said yet'}`"
+    @mousedown.prevent
     @click="begin"
   >
     {{ text || label }}

@@ -61,7 +61,7 @@ defineExpose({ begin })
 </script>
 
 <template>
-  <button v-if="!open" ref="button" class="part" :class="{ unsaid: !placement }" @click="begin">
+  <button v-if="!open" ref="button" class="part" :class="{ unsaid: !placement }" @mousedown.prevent @click="begin">
     {{ placement ? said(placement) : taken.length > 0 ? 'another print?' : 'printed where?' }}
   </button>
   <form v-else class="panel" @submit.prevent="commit" @keydown.esc.stop="restore">
