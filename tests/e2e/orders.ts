@@ -39,6 +39,12 @@ export function order(request: APIRequestContext, url: string, id: string) {
   const version = async () => ({ headers: { 'If-Match': `"${(await read()).version}"` } })
   const post = async (deed: string, data?: object) =>
     good(request.post(`${url}/api/orders/${id}/${deed}`, { ...(data ? { data } : {}), ...(await version()) }))
+  const arrived = async () => {
+    for (const item of (await read()).facts.items)
+      await good(
+        request.put(`${url}/api/orders/${id}/items/${item.id}`, { data: { done: true }, ...(await version()) }),
+      )
+  }
   return {
     read,
     post,
@@ -56,16 +62,15 @@ export function order(request: APIRequestContext, url: string, id: string) {
           },
         }),
       ),
+    /** Everything that was ordered is here, everything to prepare is done. */
+    arrived,
     /** Laid out, quoted, agreed, paid, and everything here. */
     gather: async () => {
       await post('lay-out')
       await post('send')
       await post('approve', { by: 'Isaura' })
       await post('deposit', { amount: (await read()).deposit, overrideReason: null })
-      for (const item of (await read()).facts.items)
-        await good(
-          request.put(`${url}/api/orders/${id}/items/${item.id}`, { data: { done: true }, ...(await version()) }),
-        )
+      await arrived()
     },
   }
 }

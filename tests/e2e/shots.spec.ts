@@ -1,32 +1,94 @@
+import { front, order } from './orders.ts'
 import { expect, test } from './server.ts'
 
-/** The pictures of docs/screenshots, from the demo shop at one held moment, so that they change only when a screen does. */
+/** The pictures of docs/screenshots: the day of one order, then the shop-wide places, at one held moment, so that they change only when a screen does. */
 test.use({ now: '2026-06-02T11:20:00Z', timezoneId: 'UTC' })
 
-const views: [name: string, path: string, order: string][] = [
-  ['1-ask', '/ask', 'demo-205'],
-  ['2-compare', '/compare', 'demo-205'],
-  ['3-layout', '/layout', 'demo-204'],
-  ['4-quote', '/quote', 'demo-204'],
-  ['5-gather', '/gather', 'demo-203'],
-  ['6-press-day', '/press', 'demo-202'],
-  ['7-press-run', '/run/demo-202', 'demo-202'],
-  ['8-send', '/send', 'demo-201'],
-  ['9-learn', '/learn', 'demo-201'],
-  ['shelf', '/shelf', 'demo-205'],
-  ['floor', '/floor', 'demo-205'],
-  ['numbers', '/numbers', 'demo-205'],
+const id = 'day-of-one-order'
+const sizes = [
+  { size: 'S', pieces: 4 },
+  { size: 'M', pieces: 10 },
+  { size: 'L', pieces: 8 },
+  { size: '2XL', pieces: 2 },
 ]
 
-test('pictures @shots', async ({ page, server: _ }) => {
-  test.setTimeout(120_000)
-  await page.goto('/numbers')
-  await expect(page.getByLabel('Order in hand')).toContainText('T-')
-  for (const [name, path, order] of views) {
-    await page.evaluate((id) => localStorage.setItem('hepno-in-hand', id), order)
-    await page.goto(path)
-    await expect(page.getByText(order.replace('demo-', 'T-')).first()).toBeVisible()
-    await page.waitForTimeout(700)
+test('pictures @shots', async ({ page, request, server }) => {
+  test.setTimeout(180_000)
+  const o = order(request, server.url, id)
+  let hand = id
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', sessionStorage.getItem('hand') ?? ''))
+  const shot = async (name: string, path: string) => {
+    await page.evaluate((order) => sessionStorage.setItem('hand', order), hand)
+    await page.goto(`${server.url}${path}`)
+    await expect(page.getByText(/^T-2\d\d/).first()).toBeVisible()
+    await page.waitForTimeout(900)
     await page.screenshot({ path: `../../docs/screenshots/${name}.png` })
   }
+  await page.goto(`${server.url}/numbers`)
+  await o.ask(
+    [
+      {
+        id: '1',
+        styleId: 'hollin',
+        colourwayId: 'navy',
+        sizes,
+        placements: [
+          { ...front, widthIn: 10, heightIn: 7, colours: 3, thinnestLinePt: 5 },
+          { ...front, id: 'sleeve', place: 'left-sleeve', widthIn: 3, heightIn: 3, colours: 1, thinnestLinePt: 5 },
+        ],
+        mark: 22,
+      },
+    ],
+    { customerId: 'ferry', dueDate: '2026-06-12', note: 'For the crew of the evening boat.' },
+  )
+  await shot('1-ask', '/ask')
+  await shot('2-compare', '/compare')
+  await o.post('choose', { methodId: 'dtf-bought', lineId: '1' })
+  await shot('3-layout', '/layout')
+  await o.post('lay-out')
+  await shot('4-quote', '/quote')
+  await o.post('send')
+  await o.post('approve', { by: 'Calla Roe' })
+  await o.post('deposit', { amount: (await o.read()).deposit, overrideReason: null })
+  await shot('5-gather', '/gather')
+  await o.arrived()
+  await shot('6-press-day', '/press')
+  await request.post(`${server.url}/api/runs/${id}/start`)
+  const pieces = sizes.flatMap((s) => Array.from({ length: s.pieces }, () => s.size))
+  const say = async (pieceNo: number, attempt: number, pass: number, verdict: string) =>
+    request.put(`${server.url}/api/runs/${id}/events/guide-${pieceNo}-${attempt}-${pass}`, {
+      data: {
+        pieceNo,
+        attempt,
+        pass,
+        size: pieces[pieceNo - 1],
+        verdict,
+        reason: verdict === 'spoiled' ? 'crooked' : null,
+        takesBack: null,
+        secondsOnPiece: 80,
+      },
+    })
+  const print = async (from: number, to: number, pass: number) => {
+    for (let piece = from; piece <= to; piece++) await say(piece, 1, pass, 'good')
+  }
+  await print(1, 24, 1)
+  await print(1, 8, 2)
+  await say(9, 1, 2, 'spoiled')
+  await shot('7-press-run', `/run/${id}`)
+  await print(10, 24, 2)
+  await say(9, 2, 1, 'good')
+  await say(9, 2, 2, 'good')
+  const count = (all: { size: string; pieces: number }[]) =>
+    o.post('count', { sizes: all.map((s) => ({ lineId: '1', ...s })) })
+  await count(sizes.slice(0, 2))
+  await shot('8-send', '/send')
+  await count(sizes)
+  await o.post('hand-over', { to: 'the skipper' })
+  await shot('9-learn', '/learn')
+
+  hand = 'demo-207'
+  await shot('lines', '/quote')
+  await shot('shelf', '/shelf')
+  await shot('floor', '/floor')
+  await shot('numbers', '/numbers')
 })

@@ -52,7 +52,7 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
         {
             var goods = c.Frozen?.Goods ?? whole.Sum(w => w.Band.Total);
             var each = whole.Count == 1 ? $"{pieces} × {Shown.Money(whole[0].Band.Outcome.Price, f)}{(whole[0].Band.Surcharges is { Count: > 0 } ? " and sizes" : "")}" : $"{whole.Count} lines";
-            var postage = c.Frozen?.Postage ?? 0;
+            var postage = c.Frozen?.Postage ?? PostageOnTop(c, book);
             each += postage > 0 ? $", {Shown.Money(postage, f)} postage on top" : "";
             if (c.Standing.Station == Station.Send)
             {
@@ -71,8 +71,12 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
         }
         var missing = c.Standing.Missing;
         IReadOnlyList<Missing> shown = missing.Count <= MostMissing ? missing : [.. missing.Take(MostMissing), new("more", $"and {missing.Count - MostMissing} more", false)];
-        return new(order.Code, c.Customer?.Name ?? "", style?.Kind, colour?.Hex ?? "#FCFAF5", order.Ask.Lines.Count == 1 ? order.Ask.Lines[0].Sizes : [], rows, hero, heroNote, shown, c.Standing.Station == Station.Learn ? "Still to write down" : "Still missing", Next(c, whole?.Select(w => w.Band).ToList(), f));
+        return new(order.Code, c.Customer?.Name ?? "", style?.Kind, colour?.Hex ?? "#FCFAF5", order.Ask.Lines.Count == 1 ? order.Ask.Lines[0].Sizes : [], rows, hero, heroNote, shown, c.Standing.Station == Station.Learn ? "Still to write down" : "Still missing", Next(c, whole?.Select(w => w.Band).ToList(), book, f));
     }
+
+    // before the quote is sent; as the quote would charge it
+    private static decimal PostageOnTop(OrderCase c, ShopBook book) => c.Order.Ask.Shipping is { InThePrice: false } && c.Lines[0].InHand is { } ask && LineCost.Packed(ask, book) is { } way
+        ? Money.Charged(way.Postage.Value, book.Numbers.Format.MinorDigits) : 0;
 
     private static string PiecesNote(OrderCase c) => c.Run is { Counted: > 0 } run ? $"{run.Good} good, {run.Spoiled} spoiled" : "";
 
@@ -97,7 +101,7 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
         return promise is not null ? promise.At > due ? $"ready only {Shown.Moment(promise.At, f)}" : $"ready {Shown.Moment(promise.At, f)}" : Shown.Clock(TimeOnly.FromDateTime(due), f);
     }
 
-    private static SlipAction Next(OrderCase c, List<Band>? bands, FigureFormat f)
+    private static SlipAction Next(OrderCase c, List<Band>? bands, ShopBook book, FigureFormat f)
     {
         var facts = c.Order.Facts;
         var first = c.Standing.Missing.Count > 0 ? c.Standing.Missing[0].Text : "";
@@ -113,7 +117,7 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
             case Station.Layout:
                 return new("lay-out", bands is null ? "Quote it" : $"Quote on {How()}", bands is null ? Unfit : "");
             case Station.Quote:
-                return new("send", bands is null ? "Send the quote" : $"Send {Shown.Money(bands.Sum(b => b.Total), f)}", bands is null ? Unfit : "");
+                return new("send", bands is null ? "Send the quote" : $"Send {Shown.Money(bands.Sum(b => b.Total) + PostageOnTop(c, book), f)}", bands is null ? Unfit : "");
             case Station.Gather:
                 var waiting = facts.Items.Count(i => i.DoneAt is null);
                 return facts.Approval is null ? new("approve", "Take their yes", "") : c.Frozen!.Deposit > 0 && facts.Deposit is null ? new("deposit", $"Note {Shown.Money(c.Frozen.Deposit, f)}", "") : new("tick", $"Tick off the next of {waiting}", "");

@@ -46,7 +46,9 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
       </li>
     </ol>
     <div class="of">
-      <b data-test="piece">{{ run.current ? named(run.current) : run.judged ? named(run.judged) : view.pieces }}</b>
+      <b data-test="piece" :class="{ twice: ((run.current ?? run.judged)?.attempt ?? 1) > 1 }">{{
+        run.current ? named(run.current) : run.judged ? named(run.judged) : view.pieces
+      }}</b>
       of {{ view.pieces
       }}<span class="tally"
         ><span data-test="good">{{ state.good }} good</span
@@ -74,6 +76,9 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
 </template>
 
 <style scoped>
+.of > b.twice {
+  font-size: 56px;
+}
 .passes {
   list-style: none;
   display: flex;

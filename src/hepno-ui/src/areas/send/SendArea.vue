@@ -53,6 +53,16 @@ async function copyMessage(): Promise<void> {
 const paper = (name: string) => window.open(`/api/orders/${order.value?.id}/${name}.pdf`, '_blank')
 const partly = ref(false)
 const at = ref(0)
+// counting goes on where it was left
+watch(
+  () => order.value?.id,
+  () =>
+    (at.value = Math.max(
+      0,
+      rows.value.findIndex((r) => r.counted < r.wanted),
+    )),
+  { immediate: true },
+)
 const typed = ref('')
 const giving = ref(false)
 const to = ref('')
