@@ -29,7 +29,7 @@ internal static class SettingsStore
             r.Int("validity_days"), r.Real("slow_tenth_share"), week,
             Policy(r, "retail", "margin_share_micros"), Policy(r, "wholesale", "wholesale_margin_micros"), r.Money("least_margin_micros"), r.Word<FeeBase>("fee_base"), r.Word<InversionRule>("inversion"),
             packagings.Count == 0 ? null : packagings, r.Real("parcel_minutes"), r.Word<SizePricing>("size_pricing"),
-            people.Count == 0 ? null : people, costs.Count == 0 ? null : costs, r.Real("productive_share"), [.. r.Text("tier_steps").Split(',').Select(t => int.Parse(t, CultureInfo.InvariantCulture))],
+            people.Count == 0 ? null : people, costs.Count == 0 ? null : costs, r.Real("productive_share"), r.Text("tier_steps") is { Length: > 0 } steps ? [.. steps.Split(',').Select(t => int.Parse(t, CultureInfo.InvariantCulture))] : null,
             r.Real("hands_factor"), spoilage.Count == 0 ? null : spoilage), r.Long("version")));
     }, _ => "1", (connection, n, version) =>
     {
@@ -42,7 +42,7 @@ internal static class SettingsStore
             ("minimum_charge_micros", n.MinimumCharge), ("rounding_step_micros", n.RoundingStep), ("deposit_share_micros", n.DepositShare), ("validity_days", n.ValidityDays), ("slow_tenth_share", n.SlowTenthShare),
             ("retail_kind", retail.Kind), ("retail_multiple_micros", retail.Multiple), ("retail_of", retail.Of), ("retail_hour_micros", retail.PerHour),
             ("wholesale_kind", wholesale.Kind), ("wholesale_margin_micros", wholesale.MarginShare), ("wholesale_multiple_micros", wholesale.Multiple), ("wholesale_of", wholesale.Of), ("wholesale_hour_micros", wholesale.PerHour),
-            ("least_margin_micros", n.LeastMarginShare), ("fee_base", n.FeeBase), ("inversion", n.Inversion), ("parcel_minutes", n.ParcelMinutes), ("size_pricing", n.SizePricing), ("productive_share", n.ProductiveShare), ("tier_steps", string.Join(',', n.Steps())), ("hands_factor", n.HandsFactor));
+            ("least_margin_micros", n.LeastMarginShare), ("fee_base", n.FeeBase), ("inversion", n.Inversion), ("parcel_minutes", n.ParcelMinutes), ("size_pricing", n.SizePricing), ("productive_share", n.ProductiveShare), ("tier_steps", string.Join(',', n.TierSteps ?? [])), ("hands_factor", n.HandsFactor));
         connection.Execute("DELETE FROM packaging");
         foreach (var table in Children)
         {

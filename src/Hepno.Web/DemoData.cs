@@ -34,7 +34,12 @@ internal static class DemoData
         var helperWeek = week.Select((d, day) => day is >= 2 and <= 5 ? new DayHours(new(10, 0), new(16, 0)) : new DayHours(null, null)).ToList();
         Aggregates.Numbers.Put(c, (ShopNumbers.Default with
         {
-            ShopName = "Tern & Tallow", Address = "Cloth, decorated. 4 Net Row, Skerry Quay", Contact = "hello@ternandtallow.example", TaxShare = 0.08m, TimeZone = ShopClock.MachineZone, Week = week,
+            ShopName = "Tern & Tallow",
+            Address = "Cloth, decorated. 4 Net Row, Skerry Quay",
+            Contact = "hello@ternandtallow.example",
+            TaxShare = 0.08m,
+            TimeZone = ShopClock.MachineZone,
+            Week = week,
             People = [new("wren", "Wren", 18.50m, 0, week, new(12, 30), 45, []), new("ines", "Ines", 14.00m, 0.13m, helperWeek, new(13, 15), 30, [])],
             FixedCosts = [new("Rent of the workshop", 780), new("Power base and water", 95), new("Software and telephone", 64), new("Insurance", 48)],
         }).Settled(), 0, deed);

@@ -5,6 +5,7 @@ using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Microsoft.Data.Sqlite;
 
@@ -47,8 +48,8 @@ public sealed class ShelfTests : IDisposable
     public void Everything_on_the_shelf_and_the_floor_comes_back_as_it_was_kept()
     {
         using var db = Open();
-        var style = new Style("s", "Tee", "Mill", GarmentKind.Tee, [new(Fibre.Cotton, 55), new(Fibre.Polyester, 45)], 150.5, 330, 3.40m, 12m, 1, [new("n", "Navy", "#2b3b5e", ColourClass.Dark)], [new("M", 0), new("2XL", 1.80m)], false);
-        Returns(db, Aggregates.Styles, "s", style, style with { Sizes = [new("XS", 0.000001m)], Colourways = [], Retired = true });
+        var style = new Style("s", "Tee", "Mill", GarmentKind.Tee, [new(Fibre.Cotton, 55), new(Fibre.Polyester, 45)], 150.5, 330, 3.40m, 12m, 1, [new("n", "Navy", "#2b3b5e", ColourClass.Dark)], [new("M", 0), new("2XL", 1.80m)], false, [new("n", "M", 4)]);
+        Returns(db, Aggregates.Styles, "s", style, style with { Sizes = [new("XS", 0.000001m)], Colourways = [], Retired = true, OnHand = null });
         var film = new TransferPriceList("f", "Ferrow", "Film", [new("4 × 4", 4, 4, [new(1, 1m), new(25, 0.8m)]), new("11", 11, 11, [new(1, 3m)])], 9m, 2);
         Returns(db, Aggregates.Films, "f", film, film with { Sizes = [film.Sizes[1]], LeadDays = 9 });
         var vinyl = new VinylFilm("v", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2);
@@ -59,11 +60,18 @@ public sealed class ShelfTests : IDisposable
         Returns(db, Aggregates.FilmPrinters, "p", filmPrinter, filmPrinter with { Cure = FilmCure.HoverPress, WhiteOnLight = false });
         var dyePrinter = new DyePrinter("d", "Plover", 32, 0.010, 0.21m, 13, 19, 0.25, 0.28m, 8, 0.009m, 0.05m, Machine, "");
         Returns(db, Aggregates.DyePrinters, "d", dyePrinter, dyePrinter with { SheetPrice = 0.31m });
+        var cutter = new Cutter("c", "Scissorbill", 22, 70, Machine, "sharp");
+        Returns(db, Aggregates.Cutters, "c", cutter, cutter with { SpeedIn2PerMinute = 71.5 });
         var press = new Press("g", "Gannet", "swing-away", 16, 20, 15, 20, 5, -5, Machine, "hot");
         Returns(db, Aggregates.Presses, "g", press, press with { OffsetF = null });
         var recipe = new Recipe("r", "f", "1", RecipeFabric.Cotton, 310, 15, 3, "medium", 5, Peel.Cold, 60, 8, "up", RecipeSource.Maker, new(2026, 6, 1), "");
         Returns(db, Aggregates.Recipes, "r", recipe, recipe with { Source = RecipeSource.OwnTest, AsOf = new(2026, 7, 1) });
-        Returns(db, Aggregates.Numbers, "1", ShopNumbers.Default, ShopNumbers.Default with { Wage = 19.999999m, Paper = "a4", Format = FigureFormat.Default with { DecimalMark = ",", GroupMark = "." } });
+        Returns(db, Aggregates.Numbers, "1", ShopNumbers.Default, ShopNumbers.Default with
+        {
+            Wage = 19.999999m, Paper = "a4", Format = FigureFormat.Default with { DecimalMark = ",", GroupMark = "." }, TierSteps = [6, 60], HandsFactor = 1.07, SizePricing = SizePricing.Surcharged, ParcelMinutes = 5.5,
+            People = [new("w", "Wren", 18.5m, 0.13m, ShopNumbers.Default.Week, new(12, 30), 45, [new(2026, 7, 1), new(2026, 7, 2)]), new("i", "Ines", 14, 0, ShopNumbers.Default.Week, null, 0, [])],
+            FixedCosts = [new("Rent", 780.25m)], ProductiveShare = 0.55, Packagings = [new("Crate", 90, 9000, 800, 3.10m)], Spoilage = [new("htv", 0.031)],
+        });
     }
 
     [Fact]
@@ -79,12 +87,30 @@ public sealed class ShelfTests : IDisposable
         {
             old.Open();
             using var command = old.CreateCommand();
-            command.CommandText = $"{first}; PRAGMA user_version = 1; INSERT INTO customer (id, version, name, contact, search) VALUES ('a', 1, 'Ansel', '', 'ansel')";
+            command.CommandText = $$"""
+                {{first}}; PRAGMA user_version = 1; INSERT INTO customer (id, version, name, contact, search) VALUES ('a', 1, 'Ansel', '', 'ansel');
+                INSERT INTO orders (id, version, number, customer_id, due_date, mark_micros, decision_method, decision_at, created_at) VALUES ('o', 3, 201, 'a', '2026-07-01', 18500000, 'htv', '2026-06-01T10:00:00.000Z', '2026-06-01T09:00:00.000Z');
+                INSERT INTO order_size VALUES ('o', 0, 'M', 12); INSERT INTO placement VALUES ('o', 0, 'f', 'front', 9, 8, 50, 2, 0, 5); INSERT INTO order_counted VALUES ('o', 0, 'M', 7);
+                INSERT INTO history (kind, id, version, json, deed, device, at, undoable) VALUES ('order', 'o', 3, '{}', 'method chosen', 'd', '2026-06-01T10:00:00.000Z', 1);
+                INSERT INTO quote VALUES ('q', 'o', '2026-06-01T10:00:00.000Z', NULL, '{"ask":{"customerId":"a","styleId":"brae","colourwayId":"n","sizes":[{"size":"M","pieces":12}],"placements":[],"mark":18.5,"note":null},"style":{"id":"brae"},"colourway":{"id":"n"},"band":{"value":11.095534545967298146114086294},"document":{"what":"Brae","details":[],"sizes":[],"pieces":"12","each":"15.00","amount":"180.00","totals":[]},"goods":180.00,"pressingSeconds":95.5}', x'00')
+                """;
             command.ExecuteNonQuery();
         }
         using var db = Open();
         Assert.Equal("Ansel", db.Read(c => Aggregates.Customers.Get(c, "a"))!.Value.Name);
         Assert.Empty(db.Read(c => Aggregates.Screens.All(c)));
+        // what stood on the order stands on its one line, the quote's figures to the last digit, and the old shape cannot be put back
+        var order = db.Read(c => Aggregates.Orders.Get(c, "o"))!.Value;
+        var line = Assert.Single(order.Ask.Lines);
+        Assert.Equal(("1", 12, 18.5m, "f"), (line.Id, line.Pieces, line.Mark, line.Placements[0].Id));
+        Assert.Equal(("htv", new CountedSize("1", "M", 7)), (order.Facts.DecisionOf("1")!.MethodId, Assert.Single(order.Facts.Counted)));
+        var quote = db.Read(c => QuoteStore.Json(c, "q"));
+        Assert.Contains("\"value\":11.095534545967298146114086294", quote, StringComparison.Ordinal);
+        using var json = JsonDocument.Parse(quote);
+        Assert.Equal("15.00", json.RootElement.GetProperty("document").GetProperty("lines")[0].GetProperty("each").GetString());
+        Assert.Equal("brae", json.RootElement.GetProperty("ask").GetProperty("lines")[0].GetProperty("styleId").GetString());
+        Assert.False(json.RootElement.TryGetProperty("band", out _));
+        Assert.Null(db.Write(c => UndoStore.Undo(c, "d", Deed.At)).Deed);
         Assert.Single(Directory.GetFiles(Path.Combine(folder, "backups"), "before-0002-*.db"));
     }
 

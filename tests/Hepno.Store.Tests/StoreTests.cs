@@ -2,6 +2,7 @@ using System.Security.Cryptography;
 using System.Text;
 using Hepno.Core.Costing;
 using Hepno.Core.Orders;
+using Hepno.Core.Pricing;
 using Hepno.Core.Runs;
 using Microsoft.Data.Sqlite;
 
@@ -26,6 +27,22 @@ public sealed class StoreTests : IDisposable
         var db = new Db(folder);
         db.Open();
         return db;
+    }
+
+    [Fact]
+    public void An_order_of_several_lines_with_all_its_facts_comes_back_as_it_was_kept()
+    {
+        using var db = Open();
+        db.Write(c => Aggregates.Customers.Put(c, new("c", "C", "x", "2 Slip Road"), 0, Deed));
+        Placement Print(string id, string place) => new(id, place, 9, 8, 50, 2, true, 5.5);
+        var ask = new Ask("c", [new("a", null, null, [new("M", 3), new("L", 1)], [Print("p1", "front"), Print("p2", "back")], 21.5m), new("b", null, null, [new("One size", 4)], [Print("p3", "cap-front")])], new(2026, 7, 1), new(16, 30), "ring", Channel.Wholesale, new("near", true));
+        var facts = new OrderFacts([new("a", "htv", Deed.At), new("b", "dtf-bought", Deed.At, 17.25m)], Deed.At, new("me", Deed.At), new(10, null, Deed.At), [new("i", GatherKind.Buy, "film", "f", 2.5, "in", 1.5m, new(2026, 6, 2, 12, 0, 0), Deed.At)],
+            Deed.At, [new("b", "One size", 2)], new("you", Deed.At), null, [new("b", "puffin", new(2026, 6, 3, 10, 15, 0))], [new("Mara", Deed.At, 33.34m, [new("a", "M", 2), new("b", "One size", 1)]), new("Odo", Deed.At, 0, [new("a", "L", 1)])]);
+        var order = new Order("o", 7, ask, facts, Deed.At);
+        db.Write(c => Aggregates.Orders.Put(c, order, 0, Deed));
+        static string Text(Order o) => System.Text.Json.JsonSerializer.Serialize(o).Replace("000000", "", StringComparison.Ordinal).Replace(".00", "", StringComparison.Ordinal);
+        Assert.Equal(Text(order), Text(db.Read(c => Aggregates.Orders.Get(c, "o"))!.Value));
+        Assert.Equal((2, 4), (order.Facts.DeliveredOf("a", "M"), order.Facts.Delivered()));
     }
 
     private static Order SomeOrder(string id, int number) => new(id, number, new Ask(null, [new("1", null, null, [], [], 12.34m)], null, null, null), OrderFacts.None, Deed.At);

@@ -29,7 +29,10 @@ public class DocumentTests(Shop shop) : IClassFixture<Shop>
             var count = random.Next(1, 5);
             var lines = Enumerable.Range(1, count).Select(i => new
             {
-                id = $"{i}", styleId = "hollin", colourwayId = One("navy", "white", "sage"), mark = (decimal?)null,
+                id = $"{i}",
+                styleId = "hollin",
+                colourwayId = One("navy", "white", "sage"),
+                mark = (decimal?)null,
                 sizes = new[] { new { size = "M", pieces = random.Next(1, 60) }, new { size = One("2XL", "3XL"), pieces = random.Next(1, 9) } },
                 placements = new[] { new { id = $"p{i}", place = "front", widthIn = 3 + random.Next(7), heightIn = 4, coveragePercent = 50, colours = 2, gradient = false, thinnestLinePt = 5 } },
             }).ToList();

@@ -98,7 +98,8 @@ internal static class CsvShelf
     // what the table does not carry stays as it is: what lies in the shop, and the identity of a colour
     private static Style Style(Style read, string id, Style? before) => before is null ? read with { Id = id } : read with
     {
-        Id = id, OnHand = before.OnHand,
+        Id = id,
+        OnHand = before.OnHand,
         Colourways = [.. read.Colourways.Select(c => before.Colourways.FirstOrDefault(b => b.Name.Equals(c.Name, StringComparison.OrdinalIgnoreCase)) is { } b ? c with { Id = b.Id } : c)],
     };
 

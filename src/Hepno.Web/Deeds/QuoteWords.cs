@@ -68,7 +68,10 @@ internal static class QuoteWords
         var said = $"{yes.By} said yes on {Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(yes.At, q.Numbers.TimeZone)), f)} to quote {c.Order.Code}.";
         return q.Document with
         {
-            Kind = "Order confirmation", Dates = Shown.DayAndYear(DateOnly.FromDateTime(wall), f), Totals = totals, Tiers = [],
+            Kind = "Order confirmation",
+            Dates = Shown.DayAndYear(DateOnly.FromDateTime(wall), f),
+            Totals = totals,
+            Tiers = [],
             Columns = [new("Agreed", q.ReadyAt is { } at ? $"{said} Ready {Shown.Moment(at, f)}." : said), .. q.Document.Columns.Where(x => x.Label == "Looking after it")],
         };
     }

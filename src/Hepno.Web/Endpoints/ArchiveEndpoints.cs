@@ -1,7 +1,6 @@
 using System.Text.Json;
 using Hepno.Web.Deeds;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Http.Metadata;
 
 namespace Hepno.Web.Endpoints;
 
@@ -13,7 +12,7 @@ internal static class ArchiveEndpoints
     public static void MapArchive(this IEndpointRouteBuilder api)
     {
         api.MapGet("/archive", Take).WithTags("archive").WithName("archive").Produces(200, contentType: "application/json");
-        api.MapPut("/archive", Bring).WithTags("archive").WithName("bringArchive").WithMetadata(new Limit());
+        api.MapPut("/archive", Bring).WithTags("archive").WithName("bringArchive").WithMetadata(new BodyLimit(LargestArchive));
     }
 
     /// <summary>Everything the shop keeps, as one file.</summary>
@@ -36,11 +35,5 @@ internal static class ArchiveEndpoints
             // the refusal then names the field, as for every other body
             throw new BadHttpRequestException("The archive cannot be read.", StatusCodes.Status400BadRequest, unreadable);
         }
-    }
-
-    /// <summary>An archive may be larger than other bodies.</summary>
-    private sealed class Limit : IRequestSizeLimitMetadata
-    {
-        public long? MaxRequestBodySize => LargestArchive;
     }
 }

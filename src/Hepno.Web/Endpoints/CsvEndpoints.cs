@@ -1,7 +1,6 @@
 using System.Text;
 using Hepno.Web.Deeds;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Http.Metadata;
 
 namespace Hepno.Web.Endpoints;
 
@@ -14,7 +13,7 @@ internal static class CsvEndpoints
     {
         var csv = api.MapGroup("/csv").WithTags("csv");
         csv.MapGet("{kind}", Out).WithName("csvOut").Produces(200, contentType: "text/csv");
-        csv.MapPut("{kind}", In).WithName("csvIn").Accepts<string>("text/csv").WithMetadata(new Limit());
+        csv.MapPut("{kind}", In).WithName("csvIn").Accepts<string>("text/csv").WithMetadata(new BodyLimit(LargestTable));
     }
 
     /// <summary>customers, styles, materials or prices as a table.</summary>
@@ -26,10 +25,5 @@ internal static class CsvEndpoints
         using var reader = new StreamReader(request.Body, Encoding.UTF8);
         var text = await reader.ReadToEndAsync(request.HttpContext.RequestAborted);
         return desk.Db.Write(c => CsvShelf.In(c, kind, text, request.Deed(desk.Clock, $"{kind} brought as a table") with { Undoable = false }));
-    }
-
-    private sealed class Limit : IRequestSizeLimitMetadata
-    {
-        public long? MaxRequestBodySize => LargestTable;
     }
 }
