@@ -68,9 +68,18 @@ public sealed class ShelfTests : IDisposable
         Returns(db, Aggregates.Recipes, "r", recipe, recipe with { Source = RecipeSource.OwnTest, AsOf = new(2026, 7, 1) });
         Returns(db, Aggregates.Numbers, "1", ShopNumbers.Default, ShopNumbers.Default with
         {
-            Wage = 19.999999m, Paper = "a4", Format = FigureFormat.Default with { DecimalMark = ",", GroupMark = "." }, TierSteps = [6, 60], HandsFactor = 1.07, SizePricing = SizePricing.Surcharged, ParcelMinutes = 5.5,
+            Wage = 19.999999m,
+            Paper = "a4",
+            Format = FigureFormat.Default with { DecimalMark = ",", GroupMark = "." },
+            TierSteps = [6, 60],
+            HandsFactor = 1.07,
+            SizePricing = SizePricing.Surcharged,
+            ParcelMinutes = 5.5,
             People = [new("w", "Wren", 18.5m, 0.13m, ShopNumbers.Default.Week, new(12, 30), 45, [new(2026, 7, 1), new(2026, 7, 2)]), new("i", "Ines", 14, 0, ShopNumbers.Default.Week, null, 0, [])],
-            FixedCosts = [new("Rent", 780.25m)], ProductiveShare = 0.55, Packagings = [new("Crate", 90, 9000, 800, 3.10m)], Spoilage = [new("htv", 0.031)],
+            FixedCosts = [new("Rent", 780.25m)],
+            ProductiveShare = 0.55,
+            Packagings = [new("Crate", 90, 9000, 800, 3.10m)],
+            Spoilage = [new("htv", 0.031)],
         });
     }
 
