@@ -92,7 +92,7 @@ test('a part goes out with its own balance, the message waits for the count, pap
   await expect(page.getByRole('heading', { name: '1 of 3 counted' })).toBeVisible()
   await page.keyboard.press(' ')
   await expect(page.getByRole('heading', { name: '2 of 3 counted' })).toBeVisible()
-  await expect(page.getByText(/the message waits: 1 pieces still to count/)).toBeVisible()
+  await expect(page.getByText(/the message waits: 1 piece still to count/)).toBeVisible()
   await clean(page)
   await page.keyboard.press('d')
   await expect(page.getByRole('dialog', { name: 'Deliver this part' })).toBeVisible()
