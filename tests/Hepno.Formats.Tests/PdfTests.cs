@@ -91,6 +91,20 @@ public class PdfTests
     }
 
     [Fact]
+    public void A_day_and_a_run_on_paper_say_everything_that_is_needed_beside_a_dark_screen()
+    {
+        var batch = new DayBatch("9:35", "10:59", "T-212", "Beacon Hill Vets: 52 white tees; 53 to press", "310 °F, set 315 °F", "Wren", "2 h late");
+        using var day = PdfDocument.Open(DaySheetPdf.Print(new("letter", "Tern & Tallow", "Thu 26 Nov", "Wed 25 Nov 17:09", [new("Gannet", "switch it on at 9:20", [.. Enumerable.Repeat(batch, 30)]), new("Puffin", "", [])], ["T-203, 28 slate hoodies: late"])));
+        Assert.True(day.NumberOfPages > 1);
+        var text = Bare(string.Concat(day.GetPages().Select(p => p.Text)));
+        Assert.All(new[] { "9:35to10:59", "set315°F", "Wren2hlate", "switchitonat9:20", "Nothingplaced", "T-203,28slatehoodies:late" }, s => Assert.Contains(s, text, StringComparison.Ordinal));
+        using var run = PdfDocument.Open(RunSheetPdf.Print(new("a4", "Tern & Tallow", "T-202", "wanted Fri", "Bakery", "Bag them well.", [new("400 sand tees", "Gannet. It burns.", [new("Front 8 × 8 in", "310 °F, set 315 °F, 15 s", "film up; then covered, 8 s again", "Peel cold.")], [new("S", 4), new("M", 396)])], ["crooked", "lint"])));
+        text = Bare(string.Concat(run.GetPages().Select(p => p.Text)));
+        Assert.All(new[] { "Bagthemwell.", "Gannet.Itburns.", "310°F,set315°F,15s", "8sagain", "Peelcold.", "M396", "1crooked,2lint" }, s => Assert.Contains(s, text, StringComparison.Ordinal));
+        Assert.All(run.GetPages().Concat(day.GetPages()), p => Assert.All(p.Letters, l => Assert.True(l.StartBaseLine.Y > 30 && l.EndBaseLine.X <= p.Width - 38, l.Value)));
+    }
+
+    [Fact]
     public void A_packing_slip_counts_and_names_no_price()
     {
         using var pdf = PdfDocument.Open(PackingSlipPdf.Print(new("a4", "Tern & Tallow", "4 Net Row", "T-214", "3 Jun 2026", "Skerry Quay Rowing", "Mara Fell", [new("36 navy tees", ["Front"], [new("S", 5), new("M", 31)])], "Inside out and cold.")));

@@ -82,14 +82,15 @@ public static class Comparer
     {
         var n = book.Numbers;
         var cost = LineCost.Of(ask, answer.Decorations, book);
-        var (price, surcharges, how) = LinePrice.Of(ask, answer.Decorations, cost, book, typed);
+        var line = LinePrice.Of(ask, answer.Decorations, cost, book, typed);
+        var (price, surcharges, how) = line;
         var cliff = typed is null && surcharges.Count == 0 ? Inversion.Look(ask.Pieces, price, Larger(method, answer, ask, book)) : null;
         if (cliff is not null && n.Inversion == InversionRule.ChargeSmaller)
         {
             price = Inversion.NoDearer(cliff, ask.Pieces, n.Format.MinorDigits);
             how += $", no dearer than {cliff.Pieces} pieces";
         }
-        var more = surcharges.Sum(s => s.Each * s.Pieces);
+        var more = line.SurchargesInAll;
         var outcome = Outcome.At(price, cost, LineCost.Fees(ask, book), n.Wage, more / ask.Pieces);
         var shown = Money.Shown([.. cost.Cost.Parts.Select(p => p.Value)], n.Format.MinorDigits);
         var purchases = answer.Decorations.SelectMany(d => d.Purchases).ToList();

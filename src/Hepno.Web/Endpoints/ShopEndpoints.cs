@@ -206,7 +206,12 @@ internal static class ShopEndpoints
     }
 
     /// <summary>The shop's numbers; version 0 while they are the starting values.</summary>
-    internal static Versioned<ShopNumbers> GetNumbers(Desk desk) => desk.Db.Read(c => Aggregates.Numbers.Get(c, "1") ?? new Versioned<ShopNumbers>(Desk.Numbers(c), 0));
+    internal static Versioned<ShopNumbers> GetNumbers(Desk desk) => desk.Db.Read(c =>
+    {
+        var n = Desk.Numbers(c);
+        // what is left to its starting value is shown as that value
+        return new Versioned<ShopNumbers>(n with { Packagings = n.PackedIn(), TierSteps = n.Steps() }, Aggregates.Numbers.Get(c, "1")?.Version ?? 0);
+    });
 
     /// <summary>Changes the shop's numbers, all effective at once.</summary>
     internal static Views.Written PutNumbers(NumbersBody b, Desk desk, HttpRequest request)

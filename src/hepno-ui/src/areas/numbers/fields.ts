@@ -133,7 +133,7 @@ export const priceFields: Field<Numbers>[] = [
   }),
   {
     label: 'Quantities of the break table',
-    get: (n) => (n.tierSteps ?? [12, 24, 36, 48, 72, 144]).join(', '),
+    get: (n) => (n.tierSteps ?? []).join(', '),
     set: (n, t) => {
       const steps = t.split(/[\s,;]+/).map((x) => readNumber(x))
       if (steps.some((x) => x === null)) return `"${t}" is not like "12, 24, 36".`
@@ -167,7 +167,7 @@ export const packingFields: Field<Numbers>[] = [
   rows(
     'Mailers and boxes, a line each: name, folded tees, grams it carries, own grams, price',
     4,
-    (n) => n.packagings ?? startingPackagings,
+    (n) => n.packagings ?? [],
     (n, all) => (n.packagings = all),
     (p) => [p.name, p.mostTees, p.mostGrams, p.ownGrams, p.price].join(', '),
     ([name, ...figures]) => {
@@ -179,12 +179,6 @@ export const packingFields: Field<Numbers>[] = [
   ),
   num('Minutes a parcel', 'parcelMinutes'),
 ]
-const startingPackagings = [
-  { name: 'Mailer', mostTees: 4, mostGrams: 1000, ownGrams: 25, price: 0.35 },
-  { name: 'Small box', mostTees: 18, mostGrams: 6000, ownGrams: 220, price: 1.1 },
-  { name: 'Large box', mostTees: 60, mostGrams: 18000, ownGrams: 480, price: 2.4 },
-]
-
 export const rateFields: Field<Numbers>[] = [
   rows(
     'Paid every month, a line each: what, amount',

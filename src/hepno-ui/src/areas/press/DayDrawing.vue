@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Schemas } from '../../api/client'
+import { clock, duration, minuteOf } from '../../kit/shown'
+import { format, shop, take } from '../../shell/state'
+import type { useMove } from './moving'
+
+/** A day at the presses: batches on the line of each platen's temperature; a batch is dragged to another place. */
+const props = defineProps<{ view: Schemas['PressDayView']; move: ReturnType<typeof useMove> }>()
+const f = computed(() => format())
+const { ghost, begin, nudge, place, drop } = props.move
+
+const left = 130
+const width = 860
+const from = computed(() => (props.view.open ? Math.floor(minuteOf(props.view.open) / 60) * 60 : 480))
+const to = computed(() => (props.view.close ? Math.ceil(minuteOf(props.view.close) / 60) * 60 : 1080))
+const x = (iso: string) => left + ((minuteOf(iso) - from.value) / (to.value - from.value)) * width
+const within = (iso: string) => Math.max(left, Math.min(left + width, x(iso)))
+const hours = computed(() => Array.from({ length: (to.value - from.value) / 60 + 1 }, (_, i) => from.value + i * 60))
+const lane = computed(() => (props.view.lanes.length > 1 ? 150 : 230))
+const ground = (t: number) => lane.value - 14 - ((t - 70) / 330) * (lane.value - 72)
+const heat = (l: Schemas['PressLaneView']) =>
+  l.heat.map((p, i) => `${i ? 'L' : 'M'}${within(p.at)} ${ground(p.temperatureF)}`).join(' ')
+const shownHot = (t: number) =>
+  t > 140 ? `${f.value.celsius ? Math.round(((t - 32) * 5) / 9) : Math.round(t)}°` : 'cold'
+const spoken = (minute: number) =>
+  clock(
+    `${props.view.day}T${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}:00`,
+    f.value,
+  )
+const today = computed(() => props.view.day === props.view.now.slice(0, 10))
+
+// dragging a batch: its ghost follows the pointer and is placed where it is let go
+const drawing = ref<SVGSVGElement>()
+let grabbed: { x: number; at: number } | null = null
+async function grab(event: PointerEvent, orderId: string): Promise<void> {
+  const start = { x: event.clientX, at: 0 }
+  const target = event.currentTarget as Element
+  target.setPointerCapture(event.pointerId)
+  if (shop.inHand !== orderId) await take(orderId)
+  begin()
+  if (!ghost.value) return
+  start.at = ghost.value.at
+  grabbed = start
+}
+function drag(event: PointerEvent): void {
+  const box = drawing.value?.getBoundingClientRect()
+  if (!grabbed || !ghost.value || !box) return
+  const scale = 1010 / box.width
+  ghost.value.at = grabbed.at
+  nudge(Math.round((((event.clientX - grabbed.x) * scale) / width) * ((to.value - from.value) / 15)))
+  const row = Math.floor(((event.clientY - box.top) * scale - 26) / lane.value)
+  ghost.value.press = Math.max(0, Math.min(props.view.lanes.length - 1, row))
+}
+function letGo(event: PointerEvent): void {
+  if (!grabbed) return
+  const moved = Math.abs(event.clientX - grabbed.x) > 6
+  grabbed = null
+  if (moved) void place()
+  else drop()
+}
+const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name ?? ''
+</script>
+
+<template>
+  <svg
+    ref="drawing"
+    :viewBox="`0 0 1010 ${26 + view.lanes.length * lane}`"
+    class="day"
+    role="img"
+    :aria-label="
+      view.lanes
+        .map(
+          (l) =>
+            `${l.name}: ${l.batches.map((b) => `${b.code}, ${b.pieces} pieces, ${clock(b.start, f)} to ${clock(b.end, f)}${b.lateMinutes > 0 ? ', late' : ''}`).join('; ') || 'nothing placed'}`,
+        )
+        .join('. ')
+    "
+  >
+    <g v-for="h in hours" :key="h">
+      <text :x="left + ((h - from) / (to - from)) * width" y="16" font-size="14" text-anchor="middle">
+        {{ h / 60 }}
+      </text>
+      <path
+        :d="`M${left + ((h - from) / (to - from)) * width} 22V${26 + view.lanes.length * lane}`"
+        stroke="var(--rule)"
+      />
+    </g>
+    <g v-for="(l, i) in view.lanes" :key="l.pressId" :transform="`translate(0 ${26 + i * lane})`">
+      <path d="M0 0H1000" stroke="var(--ink)" />
+      <text y="24" font-size="20" font-weight="640">{{ l.name }}</text>
+      <text y="42" font-size="13" fill="var(--ink-2)">{{ l.kind }}</text>
+      <text y="72" font-size="26" font-weight="680" :fill="l.hottestF > 140 ? 'var(--heat)' : 'var(--ink-2)'">
+        {{ shownHot(l.hottestF) }}
+      </text>
+      <path v-if="l.heat.length > 1" :d="`${heat(l)} V${lane - 14} H${left} Z`" fill="var(--heat-wash)" stroke="none" />
+      <path
+        v-if="l.heat.length > 1"
+        :d="heat(l)"
+        fill="none"
+        :stroke="l.batches.length > 0 ? 'var(--heat)' : 'var(--ink-2)'"
+        stroke-width="2.5"
+        :stroke-dasharray="l.batches.length > 0 ? undefined : '2 4'"
+      />
+      <g
+        v-for="b in l.batches"
+        :key="b.orderId + b.lineId + b.start"
+        class="batch"
+        @pointerdown="grab($event, b.orderId)"
+        @pointermove="drag"
+        @pointerup="letGo"
+        @pointercancel="drop"
+      >
+        <rect
+          :x="within(b.end)"
+          :y="ground(b.temperatureF) - 20"
+          :width="Math.max(0, within(b.coolUntil) - within(b.end))"
+          height="20"
+          fill="url(#hatch)"
+          stroke="var(--ink)"
+        />
+        <rect
+          :x="within(b.start)"
+          :y="ground(b.temperatureF) - 44"
+          :width="Math.max(3, within(b.end) - within(b.start))"
+          height="44"
+          :fill="b.running ? 'var(--calico)' : 'var(--bleach)'"
+          :stroke="b.lateMinutes > 0 ? 'var(--heat)' : 'var(--ink)'"
+          :stroke-width="b.orderId === shop.inHand ? 3 : 1.5"
+        />
+        <text :x="within(b.start) + 6" :y="ground(b.temperatureF) - 15" font-size="22" font-weight="680" class="over">
+          {{ b.pieces }}
+          <tspan font-size="13" class="mono">{{ b.code }}</tspan>
+        </text>
+        <text :x="within(b.start)" :y="ground(b.temperatureF) - 50" font-size="13" font-weight="620" class="over">
+          {{ b.customer }}
+        </text>
+        <text :x="within(b.start) + 6" :y="ground(b.temperatureF) + 18" font-size="13">
+          {{ b.temperature }} {{ personOf(b.personId) }}{{ b.moved ? ', moved' : '' }}
+        </text>
+        <text
+          v-if="b.lateMinutes > 0"
+          :x="Math.min(within(b.end) + 8, 640)"
+          :y="ground(b.temperatureF) - 26"
+          font-size="14"
+          font-weight="620"
+          fill="var(--heat)"
+          class="over"
+        >
+          {{ duration(b.lateMinutes * 60) }} late: {{ b.why }}
+        </text>
+      </g>
+      <text v-if="l.batches.length === 0" :x="left + 10" y="80" font-size="14" fill="var(--ink-2)">
+        nothing placed: the press stays cold
+      </text>
+    </g>
+    <g v-if="ghost" :transform="`translate(0 ${26 + ghost.press * lane})`" aria-hidden="true">
+      <rect
+        :x="left + ((ghost.at - from) / (to - from)) * width"
+        :y="lane - 74"
+        :width="Math.max(20, (ghost.minutes / (to - from)) * width)"
+        height="60"
+        fill="none"
+        stroke="var(--go)"
+        stroke-width="3"
+        stroke-dasharray="7 4"
+      />
+      <text
+        :x="left + ((ghost.at - from) / (to - from)) * width + 6"
+        :y="lane - 80"
+        font-size="15"
+        font-weight="640"
+        fill="var(--go)"
+        class="over"
+      >
+        {{ ghost.code }} from {{ spoken(ghost.at) }}
+      </text>
+    </g>
+    <g v-if="today">
+      <path :d="`M${within(view.now)} 20V${26 + view.lanes.length * lane}`" stroke="var(--ink)" stroke-width="2.5" />
+      <rect :x="within(view.now) - 24" y="2" width="48" height="20" fill="var(--ink)" />
+      <text :x="within(view.now)" y="17" font-size="14" font-weight="640" text-anchor="middle" fill="var(--bleach)">
+        {{ clock(view.now, f) }}
+      </text>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.day {
+  width: 100%;
+}
+.batch {
+  cursor: pointer;
+}
+.over {
+  paint-order: stroke;
+  stroke: color-mix(in srgb, var(--cotton) 80%, transparent);
+  stroke-width: 4px;
+}
+</style>
