@@ -39,11 +39,20 @@ public sealed record LinePrinted(string What, IReadOnlyList<string> Details, IRe
 /// <param name="TotalIndex">Which of them is the total.</param>
 /// <param name="Columns">When, terms, looking after it.</param>
 /// <param name="Tiers">Other quantities: pieces, each, in all; may be empty.</param>
+/// <param name="Others">Other ways it could be made, offered beside; null for none.</param>
 public sealed record QuoteDocument(string Kind, string Paper, string Shop, string ShopLine, string Contact, string Number, string Dates, string Customer, string CustomerContact, string Title, IReadOnlyList<Stated> Heads,
-    IReadOnlyList<LinePrinted> Lines, IReadOnlyList<Stated> Totals, int TotalIndex, IReadOnlyList<Stated> Columns, IReadOnlyList<TierPrinted> Tiers);
+    IReadOnlyList<LinePrinted> Lines, IReadOnlyList<Stated> Totals, int TotalIndex, IReadOnlyList<Stated> Columns, IReadOnlyList<TierPrinted> Tiers, IReadOnlyList<OtherPrinted>? Others = null);
 
 /// <summary>One other quantity on offer.</summary>
 public sealed record TierPrinted(string Pieces, string Each, string InAll, bool Yours);
+
+/// <summary>One way a line can be made.</summary>
+/// <param name="How">In the customer's words.</param>
+/// <param name="Each">Price each.</param>
+/// <param name="InAll">Before tax.</param>
+/// <param name="Ready">When.</param>
+/// <param name="Quoted">True for the way the quote is for.</param>
+public sealed record OtherPrinted(string How, string Each, string InAll, string Ready, bool Quoted);
 
 /// <summary>Prints a quote or an order confirmation, on as many pages as its lines need.</summary>
 public static class QuotePdf
@@ -51,6 +60,7 @@ public static class QuotePdf
     private const int MostBeside = 7;
     private const double SizeStep = 30;
 
+    private static readonly string[] OtherHeads = ["Each", "In all", "Ready"];
     private static readonly string[] Heads = ["Pieces", "Each", "Amount"];
 
     public static byte[] Print(QuoteDocument q)
@@ -87,6 +97,11 @@ public static class QuotePdf
         s.Table(() => Lines(s, q, gap, pages));
         Room(s, q, pages, 24 + (q.Totals.Count * 18));
         s.Table(() => Totals(s, q, gap));
+        if (q.Others is { Count: > 0 } others)
+        {
+            Room(s, q, pages, 60 + (others.Count * 20));
+            Others(s, others, gap);
+        }
         if (q.Tiers.Count > 0)
         {
             Room(s, q, pages, 110);
@@ -212,6 +227,41 @@ public static class QuotePdf
             s.Y += (total ? 20 : 16) * (gap < 1 ? 0.95 : 1);
         }
         s.Y += 12 * gap;
+    }
+
+    private static void Others(Sheet s, IReadOnlyList<OtherPrinted> others, double gap)
+    {
+        s.Element(PdfBlockLevelElementTag.Heading2, () => s.Text("Or made another way", s.Left, s.Y, 11.5, bold: true));
+        s.Line(s.Y + 8, 0.75);
+        s.Y += 24;
+        double[] figures = [s.Right - 190, s.Right - 120, s.Right];
+        s.Table(() =>
+        {
+            s.Row(() =>
+            {
+                s.Cell(() => s.Text("How", s.Left, s.Y, 9, colour: Sheet.Quiet), head: true);
+                foreach (var (label, at) in OtherHeads.Zip(figures))
+                {
+                    s.Cell(() => s.Text(label, at, s.Y, 9, colour: Sheet.Quiet, right: true), head: true);
+                }
+            });
+            foreach (var way in others)
+            {
+                s.Y += 18;
+                s.Row(() =>
+                {
+                    var (top, end) = (s.Y, s.Y);
+                    s.Cell(() => end = s.Paragraph($"{way.How}{(way.Quoted ? ", as quoted" : "")}", s.Left, top, figures[0] - s.Left - 60, 10.5, 13, bold: way.Quoted));
+                    foreach (var (value, at) in new[] { way.Each, way.InAll, way.Ready }.Zip(figures))
+                    {
+                        s.Cell(() => s.Text(value, at, top, 10.5, bold: way.Quoted, right: true));
+                    }
+                    s.Y = end;
+                });
+            }
+        });
+        s.Line(s.Y + 8, 0.5, Sheet.Rule);
+        s.Y += 34 * gap;
     }
 
     private static void Tiers(Sheet s, QuoteDocument q, double gap)

@@ -58,11 +58,12 @@ public static class OrderStore
         var counted = connection.Query($"SELECT * FROM order_counted WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new CountedSize(r.Text("line_id"), r.Text("size"), r.Int("pieces"))), values).ToLookup(s => s.Of, s => s.Value);
         var placements = connection.Query($"SELECT * FROM placement WHERE {inside} ORDER BY order_id, position", r => (Of: LineKey(r), Value: new Placement(r.Text("id"), r.Text("place"), r.Real("width_in"), r.Real("height_in"), r.Real("coverage_percent"), r.Int("colours"), r.Flag("gradient"), r.Real("thinnest_line_pt"))), values).ToLookup(s => s.Of, s => s.Value);
         var lines = connection.Query($"SELECT * FROM order_line WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"),
-            Line: new AskLine(r.Text("id"), r.TextOrNull("style_id"), r.TextOrNull("colourway_id"), [.. sizes[(r.Text("order_id"), r.Text("id"))]], [.. placements[(r.Text("order_id"), r.Text("id"))]], r.MoneyOrNull("mark_micros")),
+            Line: new AskLine(r.Text("id"), r.TextOrNull("style_id"), r.TextOrNull("colourway_id"), [.. sizes[(r.Text("order_id"), r.Text("id"))]], [.. placements[(r.Text("order_id"), r.Text("id"))]], r.MoneyOrNull("mark_micros"), r.Int("given")),
             Decision: r.TextOrNull("decision_method") is { } method ? new Decision(r.Text("id"), method, r.Utc("decision_at"), r.MoneyOrNull("decision_price_micros")) : null), values).ToLookup(l => l.Of, l => (l.Line, l.Decision));
         var partPieces = connection.Query($"SELECT * FROM order_part_piece WHERE {inside} ORDER BY order_id, position", r => (Of: (r.Text("order_id"), r.Int("part")), Value: new CountedSize(r.Text("line_id"), r.Text("size"), r.Int("pieces"))), values).ToLookup(s => s.Of, s => s.Value);
         var parts = connection.Query($"SELECT * FROM order_part WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new PartDelivery(r.Text("taken_by"), r.Utc("at"), r.Money("money_micros"), [.. partPieces[(r.Text("order_id"), r.Int("position"))]])), values).ToLookup(s => s.Of, s => s.Value);
         var moves = connection.Query($"SELECT * FROM order_move WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new MovedLine(r.Text("line_id"), r.Text("press_id"), r.Wall("from_wall"))), values).ToLookup(s => s.Of, s => s.Value);
+        var offers = connection.Query($"SELECT * FROM order_offer WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new OfferedWay(r.Text("line_id"), r.Text("method_id"))), values).ToLookup(s => s.Of, s => s.Value);
         var items = connection.Query($"SELECT * FROM gather_item WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new GatherItem(r.Text("id"), r.Word<GatherKind>("kind"), r.Text("text"), r.Text("supplier"), r.Real("quantity"), r.Text("unit"), r.Money("cost_micros"), r.Wall("expected"), r.UtcOrNull("done_at"))), values).ToLookup(s => s.Of, s => s.Value);
         return connection.Query($"SELECT * FROM orders WHERE {where} ORDER BY number", r =>
         {
@@ -73,7 +74,7 @@ public static class OrderStore
                 r.TextOrNull("approved_by") is { } by ? new Approval(by, r.Utc("approved_at")) : null,
                 r.UtcOrNull("deposit_at") is { } at ? new Deposit(r.Money("deposit_micros"), r.TextOrNull("deposit_override"), at) : null, [.. items[id]], r.UtcOrNull("run_started_at"), [.. counted[id]],
                 r.TextOrNull("handed_to") is { } to ? new HandOver(to, r.Utc("handed_at")) : null, r.UtcOrNull("closed_at"),
-                moves[id].Any() ? [.. moves[id]] : null, parts[id].Any() ? [.. parts[id]] : null);
+                moves[id].Any() ? [.. moves[id]] : null, parts[id].Any() ? [.. parts[id]] : null, offers[id].Any() ? [.. offers[id]] : null);
             return new Versioned<Order>(new(id, r.Int("number"), ask, facts, r.Utc("created_at")), r.Long("version"));
         }, values);
     }
@@ -85,13 +86,14 @@ public static class OrderStore
             ("ship_zone", ask.Shipping?.Zone), ("ship_in_price", ask.Shipping?.InThePrice ?? false), ("laid_out_at", facts.LaidOutAt), ("approved_by", facts.Approval?.By), ("approved_at", facts.Approval?.At),
             ("deposit_micros", facts.Deposit?.Amount), ("deposit_override", facts.Deposit?.OverrideReason), ("deposit_at", facts.Deposit?.At), ("run_started_at", facts.RunStartedAt),
             ("handed_to", facts.HandOver?.To), ("handed_at", facts.HandOver?.At), ("closed_at", facts.ClosedAt), ("created_at", o.CreatedAt));
-        connection.Replace("order_line", "order_id", o.Id, ask.Lines, l => [("id", l.Id), ("style_id", l.StyleId), ("colourway_id", l.ColourwayId), ("mark_micros", l.Mark),
+        connection.Replace("order_line", "order_id", o.Id, ask.Lines, l => [("id", l.Id), ("style_id", l.StyleId), ("colourway_id", l.ColourwayId), ("mark_micros", l.Mark), ("given", l.Given),
             ("decision_method", facts.DecisionOf(l.Id)?.MethodId), ("decision_at", facts.DecisionOf(l.Id)?.At), ("decision_price_micros", facts.DecisionOf(l.Id)?.TypedPrice)]);
         connection.Replace("order_size", "order_id", o.Id, [.. ask.Lines.SelectMany(l => l.Sizes.Select(s => (l.Id, s)))], x => [("line_id", x.Id), ("size", x.s.Size), ("pieces", x.s.Pieces)]);
         connection.Replace("placement", "order_id", o.Id, [.. ask.Lines.SelectMany(l => l.Placements.Select(p => (l.Id, p)))], x => [("line_id", x.Id), ("id", x.p.Id), ("place", x.p.Place), ("width_in", x.p.WidthIn), ("height_in", x.p.HeightIn), ("coverage_percent", x.p.CoveragePercent), ("colours", x.p.Colours), ("gradient", x.p.Gradient), ("thinnest_line_pt", x.p.ThinnestLinePt)]);
         connection.Replace("gather_item", "order_id", o.Id, facts.Items, i => [("id", i.Id), ("kind", i.Kind), ("text", i.Text), ("supplier", i.Supplier), ("quantity", i.Quantity), ("unit", i.Unit), ("cost_micros", i.Cost), ("expected", i.Expected), ("done_at", i.DoneAt)]);
         connection.Replace("order_part", "order_id", o.Id, facts.Parts ?? [], p => [("taken_by", p.To), ("at", p.At), ("money_micros", p.Taken)]);
         connection.Replace("order_part_piece", "order_id", o.Id, [.. (facts.Parts ?? []).SelectMany((p, i) => p.Pieces.Select(c => (i, c)))], x => [("part", x.i), ("line_id", x.c.LineId), ("size", x.c.Size), ("pieces", x.c.Pieces)]);
+        connection.Replace("order_offer", "order_id", o.Id, facts.Offered ?? [], w => [("line_id", w.LineId), ("method_id", w.MethodId)]);
         connection.Replace("order_move", "order_id", o.Id, facts.Moves ?? [], m => [("line_id", m.LineId), ("press_id", m.PressId), ("from_wall", m.From)]);
         connection.Replace("order_counted", "order_id", o.Id, facts.Counted, s => [("line_id", s.LineId), ("size", s.Size), ("pieces", s.Pieces)]);
     }

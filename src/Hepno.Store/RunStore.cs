@@ -6,6 +6,8 @@ namespace Hepno.Store;
 /// <summary>The append-only log of runs.</summary>
 public static class RunStore
 {
+    private static readonly ILookup<string, StepLap> None = Array.Empty<(string Of, StepLap Lap)>().ToLookup(l => l.Of, l => l.Lap);
+
     /// <summary>Adds an event; sent again it is the same event. Returns false when it was already here.</summary>
     public static bool Add(SqliteConnection connection, string orderId, RunEvent e, DateTime receivedAt)
     {
@@ -15,19 +17,35 @@ public static class RunStore
             """, ("@event", e.EventId), ("@order", orderId), ("@device", e.Device), ("@piece", e.PieceNo), ("@attempt", e.Attempt), ("@pass", e.Pass), ("@size", e.Size), ("@verdict", e.Verdict), ("@reason", e.Reason), ("@takes", e.TakesBack), ("@seconds", e.SecondsOnPiece), ("@at", receivedAt)) > 0;
         if (added)
         {
+            foreach (var (lap, position) in (e.Laps ?? []).Select((l, i) => (l, i)))
+            {
+                connection.Put("run_lap", 2, ("event_id", e.EventId), ("position", position), ("step", lap.Step), ("seconds", lap.Seconds));
+            }
             ChangeStore.Add(connection, "run", orderId, 0, receivedAt);
         }
         return added;
     }
 
-    public static List<RunEvent> Of(SqliteConnection connection, string orderId) => connection.Query("SELECT * FROM run_event WHERE order_id = @id ORDER BY seq", Map, ("@id", orderId));
+    public static List<RunEvent> Of(SqliteConnection connection, string orderId)
+    {
+        var laps = Laps(connection, "event_id IN (SELECT event_id FROM run_event WHERE order_id = @id)", ("@id", orderId));
+        return connection.Query("SELECT * FROM run_event WHERE order_id = @id ORDER BY seq", r => Map(r, laps), ("@id", orderId));
+    }
 
-    /// <summary>Events of all orders on the line, by order.</summary>
+    /// <summary>Events of all orders on the line, by order; their laps are left out, as counts do not need them.</summary>
     public static ILookup<string, RunEvent> OfOpen(SqliteConnection connection) =>
-        connection.Query("SELECT * FROM run_event WHERE order_id IN (SELECT id FROM orders WHERE closed_at IS NULL) ORDER BY seq", r => (Of: r.Text("order_id"), Event: Map(r))).ToLookup(e => e.Of, e => e.Event);
+        connection.Query("SELECT * FROM run_event WHERE order_id IN (SELECT id FROM orders WHERE closed_at IS NULL) ORDER BY seq", r => (Of: r.Text("order_id"), Event: Map(r, None))).ToLookup(e => e.Of, e => e.Event);
 
     /// <summary>All events of the shop, in the order they were received.</summary>
-    public static List<(string OrderId, DateTime ReceivedAt, RunEvent Event)> All(SqliteConnection connection) => connection.Query("SELECT * FROM run_event ORDER BY seq", r => (r.Text("order_id"), r.Utc("received_at"), Map(r)));
+    public static List<(string OrderId, DateTime ReceivedAt, RunEvent Event)> All(SqliteConnection connection)
+    {
+        var laps = Laps(connection, "1");
+        return connection.Query("SELECT * FROM run_event ORDER BY seq", r => (r.Text("order_id"), r.Utc("received_at"), Map(r, laps)));
+    }
 
-    private static RunEvent Map(Rows.Row r) => new(r.Text("event_id"), r.Text("device"), r.Int("piece_no"), r.Int("attempt"), r.Int("pass"), r.Text("size"), r.Word<RunVerdict>("verdict"), r.TextOrNull("reason"), r.TextOrNull("takes_back"), r.Real("seconds"));
+    private static ILookup<string, StepLap> Laps(SqliteConnection connection, string where, params ReadOnlySpan<(string, object?)> values) =>
+        connection.Query($"SELECT * FROM run_lap WHERE {where} ORDER BY event_id, position", r => (Of: r.Text("event_id"), Lap: new StepLap(r.Text("step"), r.Real("seconds"))), values).ToLookup(l => l.Of, l => l.Lap);
+
+    private static RunEvent Map(Rows.Row r, ILookup<string, StepLap> laps) => new(r.Text("event_id"), r.Text("device"), r.Int("piece_no"), r.Int("attempt"), r.Int("pass"), r.Text("size"), r.Word<RunVerdict>("verdict"), r.TextOrNull("reason"), r.TextOrNull("takes_back"), r.Real("seconds"),
+        laps.Contains(r.Text("event_id")) ? [.. laps[r.Text("event_id")]] : null);
 }

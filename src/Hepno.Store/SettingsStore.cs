@@ -23,26 +23,27 @@ internal static class SettingsStore
         var spoilage = connection.Query("SELECT * FROM learned_spoilage ORDER BY method_id", r => new LearnedSpoilage(r.Text("method_id"), r.Real("share")));
         return connection.Query("SELECT * FROM settings", r => new Versioned<ShopNumbers>(new ShopNumbers(
             r.Text("shop_name"), r.Text("address"), r.Text("contact"),
-            new FigureFormat(r.Text("sign"), r.Flag("sign_after"), r.Text("decimal_mark"), r.Text("group_mark"), r.Int("minor_digits"), r.Flag("day_first"), r.Flag("twelve_hours"), r.Flag("metric"), r.Flag("celsius")),
+            new FigureFormat(r.Text("sign"), r.Flag("sign_after"), r.Text("decimal_mark"), r.Text("group_mark"), r.Int("minor_digits"), r.Flag("day_first"), r.Flag("twelve_hours"), r.Flag("metric"), r.Flag("celsius"), r.Text("language")),
             r.Text("paper"), r.Text("time_zone"), r.Money("wage_micros"), r.Money("overhead_micros"), r.Money("tariff_micros"), r.Money("consumables_micros"), r.Money("packing_micros"), r.Real("order_minutes"), r.Real("artwork_minutes"),
             r.Money("fee_share_micros"), r.Money("fee_fixed_micros"), r.Money("tax_share_micros"), r.Money("minimum_charge_micros"), r.Money("rounding_step_micros"), r.Money("deposit_share_micros"),
             r.Int("validity_days"), r.Real("slow_tenth_share"), week,
             Policy(r, "retail", "margin_share_micros"), Policy(r, "wholesale", "wholesale_margin_micros"), r.Money("least_margin_micros"), r.Word<FeeBase>("fee_base"), r.Word<InversionRule>("inversion"),
             packagings.Count == 0 ? null : packagings, r.Real("parcel_minutes"), r.Word<SizePricing>("size_pricing"),
             people.Count == 0 ? null : people, costs.Count == 0 ? null : costs, r.Real("productive_share"), r.Text("tier_steps") is { Length: > 0 } steps ? [.. steps.Split(',').Select(t => int.Parse(t, CultureInfo.InvariantCulture))] : null,
-            r.Real("hands_factor"), spoilage.Count == 0 ? null : spoilage), r.Long("version")));
+            r.Real("hands_factor"), spoilage.Count == 0 ? null : spoilage, r.Real("swap_minutes"), r.Real("dial_minutes"), r.Flag("set_up_while_heating")), r.Long("version")));
     }, _ => "1", (connection, n, version) =>
     {
         var (retail, wholesale) = (n.PolicyFor(Channel.Retail), n.PolicyFor(Channel.Wholesale));
         connection.Put("settings", 1, ("id", 1), ("version", version), ("shop_name", n.ShopName), ("address", n.Address), ("contact", n.Contact),
             ("sign", n.Format.Sign), ("sign_after", n.Format.SignAfter), ("decimal_mark", n.Format.DecimalMark), ("group_mark", n.Format.GroupMark), ("minor_digits", n.Format.MinorDigits),
-            ("day_first", n.Format.DayFirst), ("twelve_hours", n.Format.TwelveHours), ("metric", n.Format.Metric), ("celsius", n.Format.Celsius), ("paper", n.Paper), ("time_zone", n.TimeZone),
+            ("day_first", n.Format.DayFirst), ("twelve_hours", n.Format.TwelveHours), ("metric", n.Format.Metric), ("celsius", n.Format.Celsius), ("language", n.Format.Language), ("paper", n.Paper), ("time_zone", n.TimeZone),
             ("wage_micros", n.Wage), ("overhead_micros", n.OverheadPerHour), ("tariff_micros", n.TariffPerKwh), ("consumables_micros", n.ConsumablesPerStart), ("packing_micros", n.PackingPerPiece),
             ("order_minutes", n.OrderMinutes), ("artwork_minutes", n.ArtworkMinutes), ("fee_share_micros", n.FeeShare), ("fee_fixed_micros", n.FeeFixed), ("tax_share_micros", n.TaxShare), ("margin_share_micros", retail.MarginShare),
             ("minimum_charge_micros", n.MinimumCharge), ("rounding_step_micros", n.RoundingStep), ("deposit_share_micros", n.DepositShare), ("validity_days", n.ValidityDays), ("slow_tenth_share", n.SlowTenthShare),
             ("retail_kind", retail.Kind), ("retail_multiple_micros", retail.Multiple), ("retail_of", retail.Of), ("retail_hour_micros", retail.PerHour),
             ("wholesale_kind", wholesale.Kind), ("wholesale_margin_micros", wholesale.MarginShare), ("wholesale_multiple_micros", wholesale.Multiple), ("wholesale_of", wholesale.Of), ("wholesale_hour_micros", wholesale.PerHour),
-            ("least_margin_micros", n.LeastMarginShare), ("fee_base", n.FeeBase), ("inversion", n.Inversion), ("parcel_minutes", n.ParcelMinutes), ("size_pricing", n.SizePricing), ("productive_share", n.ProductiveShare), ("tier_steps", string.Join(',', n.TierSteps ?? [])), ("hands_factor", n.HandsFactor));
+            ("least_margin_micros", n.LeastMarginShare), ("fee_base", n.FeeBase), ("inversion", n.Inversion), ("parcel_minutes", n.ParcelMinutes), ("size_pricing", n.SizePricing), ("productive_share", n.ProductiveShare), ("tier_steps", string.Join(',', n.TierSteps ?? [])), ("hands_factor", n.HandsFactor),
+            ("swap_minutes", n.SwapMinutes), ("dial_minutes", n.DialMinutes), ("set_up_while_heating", n.SetUpWhileHeating));
         connection.Execute("DELETE FROM packaging");
         foreach (var table in Children)
         {

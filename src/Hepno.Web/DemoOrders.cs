@@ -145,7 +145,8 @@ internal static class DemoOrders
         {
             var seconds = 88 + (piece * 7 % 19);
             at = at.AddSeconds(seconds);
-            RunStore.Add(c, id, new RunEvent($"{id}-{piece}-{attempt}", "demo", piece, attempt, 1, sizes[piece - 1], verdict, reason, null, seconds), at);
+            RunStore.Add(c, id, new RunEvent($"{id}-{piece}-{attempt}", "demo", piece, attempt, 1, sizes[piece - 1], verdict, reason, null, seconds,
+                [new(StepLap.Lay, Math.Round(seconds * 0.42, 1)), new(StepLap.Press, 20.5), new(StepLap.Peel, Math.Round((seconds * 0.58) - 33, 1)), new(StepLap.Again, 12.5)]), at);
         }
         for (var piece = 1; piece <= upTo; piece++)
         {

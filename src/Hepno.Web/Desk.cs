@@ -7,6 +7,7 @@ using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Runs;
 using Hepno.Store;
+using Hepno.Web.Deeds;
 using Hepno.Web.Devices;
 using Hepno.Web.Views;
 using Microsoft.Data.Sqlite;
@@ -71,7 +72,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     /// <summary>What is on the presses: orders with their yes, not yet pressed.</summary>
     public static FloorPlan Floor(IReadOnlyList<OrderCase> open, ShopBook book, DateTime wall)
     {
-        var empty = new FloorPlan(wall, new OpenHours(book.Numbers.Week), book.Presses, [], book.Numbers.Hands());
+        var empty = new FloorPlan(wall, new OpenHours(book.Numbers.Week), book.Presses, [], book.Numbers.Hands(), new(book.Numbers.SwapMinutes, book.Numbers.DialMinutes, book.Numbers.SetUpWhileHeating));
         var works = open.Where(c => c.Frozen is not null && c.Order.Facts.Approval is not null && c.Standing.Station is Station.Gather or Station.Press).SelectMany(c => Works(c, book, wall)).ToList();
         return book.Presses.Count == 0 ? empty : empty with { Placed = PressPlanner.Plan(works, empty) };
     }
@@ -123,6 +124,16 @@ internal sealed class Desk(Db db, ShopClock clock)
             planned.Add((line, band, fold));
         }
         return planned;
+    }
+
+    /// <summary>The quote of an order as it would be sent now.</summary>
+    public FrozenQuote Quoted(OrderCase c, ShopBook book, SqliteConnection connection)
+    {
+        var open = Open(connection, book);
+        var floor = FloorWithout(c, book, open);
+        var offered = (c.Order.Facts.Offered ?? []).Select(w => (Way: w, Line: c.Lines.FirstOrDefault(l => l.Asked.Id == w.LineId && l.InHand is not null && l.Decision?.MethodId != w.MethodId))).Where(o => o.Line is not null)
+            .Select(o => (Line: o.Line!, Comparer.Chosen(o.Line!.InHand!, o.Line.Asked.Mark, c.Order.Ask.DueAt, book, floor, new(o.Way.LineId, o.Way.MethodId, default)).Band)).Where(o => o.Band is not null).Select(o => (o.Line, o.Band!)).ToList();
+        return MakeQuote.Of(c, Chosen(c, book, open), offered, book, Clock.Wall(book.Numbers.TimeZone), QuoteStore.Of(connection, c.Order.Id).Count + 1);
     }
 
     private FloorPlan FloorWithout(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open) =>

@@ -13,10 +13,10 @@ public class PeoplePlanTests
     private static readonly Person Wren = new("w", "Wren", 18, 0.1m, Nine, new(12, 0), 60, []);
     private static readonly Person Ines = new("i", "Ines", 14, 0, [.. Nine.Select(d => d.Open is null ? d : new DayHours(new(10, 0), new(14, 0)))], null, 0, [new(2026, 6, 2)]);
 
-    private static FloorPlan Floor(params IReadOnlyList<Person> people) => new(Monday, new OpenHours(Nine), [MethodTests.Gannet, MethodTests.Gannet with { Id = "p", Name = "Petrel" }, MethodTests.Gannet with { Id = "c", Name = "Puffin", Kind = "cap" }], [], people);
+    private static FloorPlan Floor(params IReadOnlyList<Person> people) => new(Monday, new OpenHours(Nine), [MethodTests.Gannet, MethodTests.Gannet with { Id = "p", Name = "Petrel", Lowers = [new("sleeve", 4, 12)] }, MethodTests.Gannet with { Id = "c", Name = "Puffin", Kind = "cap" }], [], people);
 
-    private static PressWork Work(string code, int pieces, double minutes = 1, GarmentKind kind = GarmentKind.Tee, Moved? moved = null, DateTime? due = null, double f = 300) =>
-        new(code, "1", code, pieces, minutes, f, Monday, "film", due, 5, 3, null, 4, 2, kind, moved);
+    private static PressWork Work(string code, int pieces, double minutes = 1, GarmentKind kind = GarmentKind.Tee, Moved? moved = null, DateTime? due = null, double f = 300, IReadOnlyList<PressPass>? passes = null) =>
+        new(code, "1", code, pieces, minutes, f, Monday, "film", due, 5, 3, null, 4, 2, kind, moved, passes);
 
     [Fact]
     public void One_pair_of_hands_presses_on_one_press_at_a_time_and_two_pairs_on_two()
@@ -26,7 +26,8 @@ public class PeoplePlanTests
         var both = PressPlanner.Plan([Work("A", 100), Work("B", 60)], Floor(Wren, Ines));
         Assert.Equal(("g", "w"), (both[0].PressId, both[0].Parts[0].PersonId));
         Assert.Equal(("p", "i"), (both[1].PressId, both[1].Parts[0].PersonId));
-        Assert.Equal(Monday.AddHours(1), both[1].Parts[0].Start);
+        // she comes at ten and sets the dial first
+        Assert.Equal((Monday.AddHours(1), Monday.AddHours(1).AddMinutes(2)), (both[1].Parts[0].SetUpFrom, both[1].Parts[0].Start));
     }
 
     [Fact]
@@ -69,9 +70,9 @@ public class PeoplePlanTests
     public void No_press_and_no_hands_are_ever_at_two_things() =>
         Gen.Select(Gen.Int[1, 150], Gen.Int[0, 3], Gen.Int[0, 2], Gen.Int[0, 30]).Array[1, 9].Sample(orders =>
         {
-            var works = orders.Select((o, i) => Work($"T-{i:00}", o.Item1, 1.3, o.Item3 == 0 ? GarmentKind.Cap : GarmentKind.Tee, o.Item4 > 24 && o.Item3 > 0 ? new Moved("p", Monday.AddHours(o.Item4)) : null, Monday.AddHours(8 + i), 280 + (20 * o.Item2))).ToList();
+            var works = orders.Select((o, i) => Work($"T-{i:00}", o.Item1, 1.3, o.Item3 == 0 ? GarmentKind.Cap : GarmentKind.Tee, o.Item4 > 24 && o.Item3 > 0 ? new Moved("p", Monday.AddHours(o.Item4)) : null, Monday.AddHours(8 + i), 280 + (20 * o.Item2), o.Item4 % 3 == 0 ? [new(4, 2, null, "firm"), new(3, 2, 6.5, "light")] : null)).ToList();
             var placed = PressPlanner.Plan(works, Floor(Wren, Ines));
-            var parts = placed.SelectMany(p => p.Parts.Select(q => (p.PressId, q.PersonId, q.Start, q.End, q.Pieces))).ToList();
+            var parts = placed.SelectMany(p => p.Parts.Select(q => (p.PressId, q.PersonId, Start: q.SetUpFrom ?? q.Start, q.End, q.Pieces))).ToList();
             Assert.Equal(works.Sum(w => w.Pieces), parts.Sum(p => p.Pieces));
             foreach (var same in parts.GroupBy(p => p.PressId).Concat(parts.GroupBy(p => p.PersonId)))
             {

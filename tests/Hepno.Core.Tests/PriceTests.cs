@@ -107,5 +107,13 @@ public class PriceTests
         Assert.True(guarded.Total <= offered.Cliff.Total && guarded.Total > offered.Cliff.Total - 0.34m);
         Assert.EndsWith($"no dearer than {offered.Cliff.Pieces} pieces", guarded.PriceHow, StringComparison.Ordinal);
         Assert.Null(Film(MethodTests.Book).Cliff);
+        // until they are given, the pieces asked for are charged no dearer; a raised break makes the larger quantity come to no less
+        Assert.Equal(guarded.Total, Film(cliffs with { Numbers = cliffs.Numbers with { Inversion = InversionRule.GivePiece } }).Total);
+        var raised = cliffs with { Numbers = cliffs.Numbers with { Inversion = InversionRule.RaiseBreak } };
+        Assert.Equal((offered.Total, null), (Film(raised).Total, Film(raised).Cliff));
+        Band At(ShopBook book, int pieces) => Comparer.Compare(MethodTests.Ask(34), null, null, pieces, book, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week), book.Presses, [])).Bands.Single(b => b.MethodId == "dtf-bought");
+        var larger = At(raised, offered.Cliff.Pieces);
+        Assert.True(larger.Total >= offered.Total && At(cliffs, offered.Cliff.Pieces).Total < offered.Total);
+        Assert.Contains(", no cheaper than ", larger.PriceHow, StringComparison.Ordinal);
     }
 }

@@ -84,6 +84,21 @@ public class SendingTests
     }
 
     [Fact]
+    public void A_break_is_raised_by_hand()
+    {
+        foreach (var row in Cases.Rows("inversions-back.csv"))
+        {
+            var pieces = int.Parse(row[0], CultureInfo.InvariantCulture);
+            var less = Inversion.LookBack(pieces, Of(row[1]), row[2].Split(' ').Select(x => x.Split(':')).Select(x => (int.Parse(x[0], CultureInfo.InvariantCulture), Of(x[1]))));
+            Assert.Equal(row[3].Length == 0 ? null : (int.Parse(row[3], CultureInfo.InvariantCulture), Of(row[4])), less);
+            if (less is { } found)
+            {
+                Assert.Equal(Of(row[5]), Inversion.NoCheaper(found.Total, pieces, 2));
+            }
+        }
+    }
+
+    [Fact]
     public void Surcharges_by_hand()
     {
         foreach (var row in Cases.Rows("surcharges.csv"))

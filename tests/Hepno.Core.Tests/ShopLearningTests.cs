@@ -1,7 +1,10 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Learning;
 using Hepno.Core.Methods;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
 
 namespace Hepno.Core.Tests;
@@ -12,7 +15,7 @@ public class ShopLearningTests
     private static RunEvent Said(int piece, int pass, RunVerdict verdict, double seconds, string? takesBack = null) => new($"e{piece}-{pass}-{verdict}", "d", piece, 1, pass, "M", verdict, null, takesBack, seconds);
 
     private static LineRecorded Line(double seconds, int good, int spoiled) => new("dtf-bought", ["Front", "Left sleeve"], 120,
-        [.. Enumerable.Range(1, good).SelectMany(p => new[] { Said(p, 1, RunVerdict.Good, seconds), Said(p, 2, RunVerdict.Good, seconds) }), .. Enumerable.Range(good + 1, spoiled).Select(p => Said(p, 1, RunVerdict.Spoiled, seconds))]);
+        [.. Enumerable.Range(1, good).SelectMany(p => new[] { Said(p, 1, RunVerdict.Good, seconds), Said(p, 2, RunVerdict.Good, seconds) }), .. Enumerable.Range(good + 1, spoiled).Select(p => Said(p, 1, RunVerdict.Spoiled, seconds))], []);
 
     private static readonly Dictionary<string, (double, double)> Set = new() { ["dtf-bought"] = (0.015, 0.015) };
 
@@ -22,6 +25,20 @@ public class ShopLearningTests
         var lines = new[] { Line(66, 10, 2) };
         Assert.Equal([("Front", 60.0, 66.0, 12), ("Left sleeve", 60.0, 66.0, 10)], ShopLearning.Seconds(lines).Select(s => (s.Place, s.Standard, s.Recorded, s.Timings)));
         Assert.Equal([("Front", 2, 12), ("Left sleeve", 0, 10)], ShopLearning.Spoilage(lines).Select(s => (s.Place, s.Spoiled, s.Attempts)));
+    }
+
+    [Fact]
+    public void Steps_stand_beside_their_standards_where_the_screen_saw_them()
+    {
+        var recipe = MethodTests.Book.Recipes[0];
+        var steps = (WorkStep[])[.. StepStandards.Before(GarmentKind.Tee, 5), .. StepStandards.Transfer(recipe with { DwellSeconds = 15, Peel = Peel.Cold, PeelAfterSeconds = 60, SecondPressSeconds = 8 }, 0), .. StepStandards.After.Take(1)];
+        // thread 10, lint 5, pre-press 2 + 5 + 2, position 12; 2 + 15 + 2; lift 4, peel 4, re-load 7, cover 3, lift 4, look 6; 2 + 8 + 2
+        var standards = LapStandards.Of(steps);
+        Assert.Equal([36.0, 19, 28, 12], StepLap.Steps.Select(s => standards[s]));
+        RunEvent Timed(int piece, double lay, RunVerdict verdict = RunVerdict.Good) => Said(piece, 1, verdict, 90) with { Laps = [new(StepLap.Lay, lay), new(StepLap.Press, 19), new(StepLap.Peel, 10), new(StepLap.Peel, 14), new(StepLap.Again, 12)] };
+        var line = new LineRecorded("htv", ["Front"], 95, [Timed(1, 40), Timed(2, 50), Timed(3, 3600), Timed(4, 99, RunVerdict.Spoiled), Said(5, 1, RunVerdict.Good, 60)], [standards]);
+        // a wait of an hour counts as three times the standard: (40 + 50 + 108) / 3
+        Assert.Equal([("lay", 36, 66, 3), ("press", 19, 19, 3), ("peel", 28, 24, 3), ("again", 12, 12, 3)], ShopLearning.Steps([line]).Select(s => (s.Step, s.Standard, s.Recorded, s.Timings)));
     }
 
     [Fact]

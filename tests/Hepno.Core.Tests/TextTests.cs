@@ -55,6 +55,8 @@ public class TextTests
         {
             "continental" => new FigureFormat("€", true, ",", ".", 2, true, false, true, true),
             "american" => FigureFormat.Default with { DayFirst = false, TwelveHours = true },
+            "german" => FigureFormat.Default with { Language = "de" },
+            "french" => FigureFormat.Default with { Language = "fr" },
             _ => FigureFormat.Default,
         };
         decimal D() => decimal.Parse(value, CultureInfo.InvariantCulture);

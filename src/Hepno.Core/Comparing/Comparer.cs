@@ -13,7 +13,6 @@ public static class Comparer
 {
     private static readonly int[] CurveAt = [1, 2, 3, 6, 12, 18, 24, 36, 48, 72, 96, 144, 216, 288];
     private const double GuessedSpoilage = 0.06;
-    private const int SparesAtBreak = 3;
 
     /// <summary>Compares at the line's own quantity, or at another with the same mix of sizes.</summary>
     /// <param name="ask">The line with the rest of its order.</param>
@@ -75,21 +74,16 @@ public static class Comparer
         // film cured under the hovering press takes the press too
         var perPiece = (PressingSeconds(ask, decorations) * handsFactor) + WorkSteps.PressHeld(decorations.SelectMany(d => d.Preparation));
         return new(id, lineId, code, starts, perPiece / 60, decorations.Max(d => d.Recipe.TemperatureF), readyAt, readyCause, dueAt, (cooling + packing) / 60, slowTenthShare * starts * perPiece / 60, null,
-            decorations.Max(d => d.Placement.WidthIn), decorations.Max(d => d.Placement.HeightIn), ask.Style.Kind);
+            decorations.Max(d => d.Placement.WidthIn), decorations.Max(d => d.Placement.HeightIn), ask.Style.Kind, null,
+            [.. decorations.Select(d => new PressPass(d.Placement.WidthIn, d.Placement.HeightIn, Places.Find(d.Placement.Place)!.OpeningIn, d.Recipe.Pressure))]);
     }
 
     private static Band BandOf(IDecorationMethod method, MethodAnswer answer, AskInHand ask, decimal? mark, DateTime? dueAt, ShopBook book, FloorPlan floor, decimal? typed)
     {
         var n = book.Numbers;
         var cost = LineCost.Of(ask, answer.Decorations, book);
-        var line = LinePrice.Of(ask, answer.Decorations, cost, book, typed);
+        var (line, cliff) = GuardedPrice.Of(method, ask, answer.Decorations, cost, book, typed);
         var (price, surcharges, how) = line;
-        var cliff = typed is null && surcharges.Count == 0 ? Inversion.Look(ask.Pieces, price, Larger(method, answer, ask, book)) : null;
-        if (cliff is not null && n.Inversion == InversionRule.ChargeSmaller)
-        {
-            price = Inversion.NoDearer(cliff, ask.Pieces, n.Format.MinorDigits);
-            how += $", no dearer than {cliff.Pieces} pieces";
-        }
         var more = line.SurchargesInAll;
         var outcome = Outcome.At(price, cost, LineCost.Fees(ask, book), n.Wage, more / ask.Pieces);
         var shown = Money.Shown([.. cost.Cost.Parts.Select(p => p.Value)], n.Format.MinorDigits);
@@ -116,21 +110,6 @@ public static class Comparer
             LineCost.Of(ask, answer.Decorations, book, 0).Cost.Value, LineCost.Of(ask, answer.Decorations, book, GuessedSpoilage).Cost.Value, outcome, (price * ask.Pieces) + more, how,
             cost.HandsSeconds, clock, ordered, promise, mark is { } m && price > m ? price - m : 0,
             dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0, Overage.ChanceOf(ask.Pieces, ask.Pieces, failure), leavesOut, [], cliff, surcharges);
-    }
-
-    // the quantities at which a next price break of something bought is reached: only there can more come to less
-    private static IEnumerable<(int Pieces, decimal Price)> Larger(IDecorationMethod method, MethodAnswer answer, AskInHand ask, ShopBook book)
-    {
-        var breaks = answer.Decorations.SelectMany(d => d.Purchases.SelectMany(p => (p.SizeClass?.Breaks ?? []).Where(b => b.From > d.Bought).Take(1).Select(b => ask.Pieces + b.From - d.Bought)));
-        // spares grow with the pieces: the break is reached a little before
-        foreach (var q in breaks.SelectMany(b => Enumerable.Range(b - SparesAtBreak, SparesAtBreak + 1)).Where(q => q > ask.Pieces && q <= SizeRun.MostPieces && q <= (ask.Pieces * 2) + 12).Distinct())
-        {
-            var at = ask.At(q);
-            if (method.Answer(at, book).Decorations is { Count: > 0 } decorations)
-            {
-                yield return (q, LinePrice.Of(at, decorations, LineCost.Of(at, decorations, book), book, null).Each);
-            }
-        }
     }
 
     // by how far it misses, as a share of what was wanted: money over the mark and days late weigh alike

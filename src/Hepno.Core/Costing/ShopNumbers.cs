@@ -51,6 +51,9 @@ public sealed record LearnedSpoilage(string MethodId, double Share);
 /// <param name="TierSteps">Quantities of a quote's table of other quantities; null for the usual ones.</param>
 /// <param name="HandsFactor">The shop's own seconds at the press ÷ the standards; 1 until it is learned.</param>
 /// <param name="Spoilage">Shares of spoiled attempts the shop has learned, by method; null for none.</param>
+/// <param name="SwapMinutes">Hands to change a press's lower platen.</param>
+/// <param name="DialMinutes">Hands to set a press's dial for another batch.</param>
+/// <param name="SetUpWhileHeating">True when hands set a press up while it heats; false when one waits for the other.</param>
 public sealed record ShopNumbers(
     string ShopName, string Address, string Contact, FigureFormat Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh,
     decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes, decimal FeeShare, decimal FeeFixed, decimal TaxShare,
@@ -58,7 +61,7 @@ public sealed record ShopNumbers(
     PricePolicy? Retail = null, PricePolicy? Wholesale = null, decimal LeastMarginShare = 0, FeeBase FeeBase = FeeBase.Everything, InversionRule Inversion = InversionRule.OfferLarger,
     IReadOnlyList<Packaging>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged,
     IReadOnlyList<Person>? People = null, IReadOnlyList<FixedCost>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null,
-    double HandsFactor = 1, IReadOnlyList<LearnedSpoilage>? Spoilage = null)
+    double HandsFactor = 1, IReadOnlyList<LearnedSpoilage>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true)
 {
     /// <summary>Starting values of a new shop; each is the owner's to change.</summary>
     public static ShopNumbers Default { get; } = new("My shop", "", "", FigureFormat.Default, "letter", "UTC", 18.00m, 7.20m, 0.21m, 0.06m, 0.22m, 25, 5, 0.029m, 0.30m, 0m, 40m, 0.25m, 0.5m, 14, 0.15,
@@ -175,6 +178,14 @@ public sealed record ShopNumbers(
         if (Format.MinorDigits is < 0 or > 3 || Format.Sign.Length > 4 || Format.DecimalMark.Length != 1 || Format.GroupMark.Length > 1 || Format.DecimalMark == Format.GroupMark)
         {
             yield return new("format", "Amounts cannot be written this way.", "format", "One decimal mark, at most one other mark for thousands, 0 to 3 decimals.");
+        }
+        if (!DayNames.All.ContainsKey(Format.Language))
+        {
+            yield return new("unknown-word", $"\"{Format.Language}\" is not a language Hepno writes dates in.", "format.language", $"Use one of {string.Join(", ", DayNames.All.Keys)}.");
+        }
+        if (SwapMinutes is not (>= 0 and <= 60) || DialMinutes is not (>= 0 and <= 60))
+        {
+            yield return new("range", $"{SwapMinutes:0.##} and {DialMinutes:0.##} minutes to change a lower platen and to set the dial are outside 0 to 60.", "swapMinutes", "3 and 2 are usual.");
         }
         if (Week.Count != 7 || Week.All(d => d.Open is null))
         {

@@ -7,7 +7,16 @@ namespace Hepno.Core.Learning;
 /// <param name="Places">Where each pass prints, in the order of pressing.</param>
 /// <param name="StandardSeconds">Hands at the press for one start, all passes, by the standards.</param>
 /// <param name="Events">Its events.</param>
-public sealed record LineRecorded(string MethodId, IReadOnlyList<string> Places, double StandardSeconds, IReadOnlyList<RunEvent> Events);
+/// <param name="Laps">Standard seconds of each lap, by pass.</param>
+public sealed record LineRecorded(string MethodId, IReadOnlyList<string> Places, double StandardSeconds, IReadOnlyList<RunEvent> Events, IReadOnlyList<IReadOnlyDictionary<string, double>> Laps);
+
+/// <summary>Seconds of one step of one method.</summary>
+/// <param name="MethodId">Method.</param>
+/// <param name="Step">lay, press, peel or again.</param>
+/// <param name="Standard">By the standards, s a piece.</param>
+/// <param name="Recorded">Mean as recorded, s a piece.</param>
+/// <param name="Timings">Pieces it rests on.</param>
+public sealed record StepLearned(string MethodId, string Step, double Standard, double Recorded, int Timings);
 
 /// <summary>Seconds of hands at one print of one method.</summary>
 /// <param name="MethodId">Method.</param>
@@ -42,6 +51,13 @@ public static class ShopLearning
     public static IReadOnlyList<SecondsLearned> Seconds(IReadOnlyList<LineRecorded> lines) =>
         [.. lines.SelectMany(l => Standing(l.Events).Where(e => e.Pass <= l.Places.Count).Select(e => (l.MethodId, Place: l.Places[e.Pass - 1], Standard: l.StandardSeconds / l.Places.Count, e.SecondsOnPiece)))
             .GroupBy(x => (x.MethodId, x.Place)).Select(g => new SecondsLearned(g.Key.MethodId, g.Key.Place, g.Average(x => x.Standard), g.Average(x => Math.Min(x.SecondsOnPiece, LongestObservation * x.Standard)), g.Count())).OrderByDescending(s => s.Timings)];
+
+    /// <summary>Seconds by method and step, in the order of pressing; good pieces only, since a spoiled one ends early.</summary>
+    public static IReadOnlyList<StepLearned> Steps(IReadOnlyList<LineRecorded> lines) =>
+        [.. lines.SelectMany(l => Standing(l.Events).Where(e => e.Verdict == RunVerdict.Good && e.Laps is { Count: > 0 } && e.Pass <= l.Laps.Count)
+                .SelectMany(e => l.Laps[e.Pass - 1].Select(standard => (l.MethodId, Step: standard.Key, Standard: standard.Value, Recorded: e.Laps!.Where(x => x.Step == standard.Key).Sum(x => x.Seconds)))))
+            .GroupBy(x => (x.MethodId, x.Step)).Select(g => new StepLearned(g.Key.MethodId, g.Key.Step, g.Average(x => x.Standard), g.Average(x => Math.Min(x.Recorded, LongestObservation * x.Standard)), g.Count()))
+            .OrderBy(s => s.MethodId, StringComparer.Ordinal).ThenBy(s => StepLap.Steps.ToList().IndexOf(s.Step))];
 
     /// <summary>Spoilage by method and place, most attempts first.</summary>
     public static IReadOnlyList<SpoiledLearned> Spoilage(IReadOnlyList<LineRecorded> lines) =>

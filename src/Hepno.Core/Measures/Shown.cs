@@ -7,8 +7,6 @@ namespace Hepno.Core.Measures;
 public static class Shown
 {
     private const string Minus = "\u2212";
-    private static readonly string[] Days = ["Sun", "Mon", "Tue", "Wed", "Thu", "Fri", "Sat"];
-    private static readonly string[] Months = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
 
     /// <summary>An amount with the currency's sign: <c>$1,008.00</c>.</summary>
     public static string Money(decimal amount, FigureFormat f)
@@ -51,12 +49,17 @@ public static class Shown
     /// <summary>A day: <c>Fri 12 Jun</c>.</summary>
     public static string Day(DateOnly day, FigureFormat f)
     {
-        var month = Months[day.Month - 1];
-        return f.DayFirst ? $"{Days[(int)day.DayOfWeek]} {day.Day} {month}" : $"{Days[(int)day.DayOfWeek]} {month} {day.Day}";
+        var names = DayNames.In(f.Language);
+        var (weekday, month) = (names.Days[(int)day.DayOfWeek], names.Months[day.Month - 1]);
+        return f.DayFirst ? $"{weekday} {day.Day} {month}" : $"{weekday} {month} {day.Day}";
     }
 
     /// <summary>A day with its year, as on documents: <c>12 Jun 2026</c>.</summary>
-    public static string DayAndYear(DateOnly day, FigureFormat f) => f.DayFirst ? $"{day.Day} {Months[day.Month - 1]} {day.Year}" : $"{Months[day.Month - 1]} {day.Day}, {day.Year}";
+    public static string DayAndYear(DateOnly day, FigureFormat f)
+    {
+        var month = DayNames.In(f.Language).Months[day.Month - 1];
+        return f.DayFirst ? $"{day.Day} {month} {day.Year}" : $"{month} {day.Day}, {day.Year}";
+    }
 
     /// <summary>A clock time: <c>14:00</c> or <c>2:00 pm</c>.</summary>
     public static string Clock(TimeOnly time, FigureFormat f) => f.TwelveHours

@@ -22,6 +22,9 @@ public sealed class DtfBought : IDecorationMethod
     public string Name => "Film, bought in";
 
     /// <inheritdoc/>
+    public string Said => "a thin film print in full colour";
+
+    /// <inheritdoc/>
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>

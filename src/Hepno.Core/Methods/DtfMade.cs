@@ -23,6 +23,9 @@ public sealed class DtfMade : IDecorationMethod
     public string Name => "Film, made here";
 
     /// <inheritdoc/>
+    public string Said => "a thin film print in full colour";
+
+    /// <inheritdoc/>
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>

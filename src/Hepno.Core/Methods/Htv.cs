@@ -27,6 +27,9 @@ public sealed class Htv : IDecorationMethod
     public string Name => "Layered vinyl";
 
     /// <inheritdoc/>
+    public string Said => "cut vinyl, a film for each colour";
+
+    /// <inheritdoc/>
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>

@@ -135,6 +135,9 @@ public interface IDecorationMethod
     /// <summary>Its name on screen.</summary>
     string Name { get; }
 
+    /// <summary>What the customer is told it is, after "made as".</summary>
+    string Said { get; }
+
     /// <summary>Share of attempts assumed to spoil the piece until the shop has learned its own; features of an ask may add to it.</summary>
     double SpoilageAssumed { get; }
 

@@ -23,6 +23,9 @@ public sealed class ScreenTransfer : IDecorationMethod
     public string Name => "Screened transfers";
 
     /// <inheritdoc/>
+    public string Said => "a screen-printed transfer in flat colours";
+
+    /// <inheritdoc/>
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>

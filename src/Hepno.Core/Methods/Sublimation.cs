@@ -28,6 +28,9 @@ public sealed class Sublimation : IDecorationMethod
     public string Name => "Dye sublimation";
 
     /// <inheritdoc/>
+    public string Said => "dyed into the cloth, nothing to feel";
+
+    /// <inheritdoc/>
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>

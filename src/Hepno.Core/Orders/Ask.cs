@@ -26,7 +26,8 @@ public sealed record Ask(string? CustomerId, IReadOnlyList<AskLine> Lines, DateO
 /// <param name="Sizes">Pieces by size.</param>
 /// <param name="Placements">Decorations, up to six.</param>
 /// <param name="Mark">The most they would pay a piece, or null.</param>
-public sealed record AskLine(string Id, string? StyleId, string? ColourwayId, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, decimal? Mark = null)
+/// <param name="Given">How many of them are given: a price break made the larger quantity come to less.</param>
+public sealed record AskLine(string Id, string? StyleId, string? ColourwayId, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, decimal? Mark = null, int Given = 0)
 {
     /// <summary>Pieces of all sizes.</summary>
     public int Pieces => SizeRun.Total(Sizes);

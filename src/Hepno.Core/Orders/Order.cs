@@ -64,6 +64,11 @@ public sealed record PartDelivery(string To, DateTime At, decimal Taken, IReadOn
 /// <param name="At">When (UTC).</param>
 public sealed record HandOver(string To, DateTime At);
 
+/// <summary>Another method offered to the customer beside the quoted one.</summary>
+/// <param name="LineId">For which line.</param>
+/// <param name="MethodId">Key of the method.</param>
+public sealed record OfferedWay(string LineId, string MethodId);
+
 /// <summary>What has happened to an order; where it stands follows from this alone.</summary>
 /// <param name="Decisions">Methods chosen, at most one a line.</param>
 /// <param name="LaidOutAt">When the layout was taken (UTC).</param>
@@ -76,8 +81,9 @@ public sealed record HandOver(string To, DateTime At);
 /// <param name="ClosedAt">Closed after learning (UTC).</param>
 /// <param name="Moves">Lines the owner put somewhere on the press day; null for none.</param>
 /// <param name="Parts">Parts given to the customer before the rest; null for none.</param>
+/// <param name="Offered">Other methods offered to the customer beside the quoted ones; null for none.</param>
 public sealed record OrderFacts(IReadOnlyList<Decision> Decisions, DateTime? LaidOutAt, Approval? Approval, Deposit? Deposit, IReadOnlyList<GatherItem> Items,
-    DateTime? RunStartedAt, IReadOnlyList<CountedSize> Counted, HandOver? HandOver, DateTime? ClosedAt, IReadOnlyList<MovedLine>? Moves = null, IReadOnlyList<PartDelivery>? Parts = null)
+    DateTime? RunStartedAt, IReadOnlyList<CountedSize> Counted, HandOver? HandOver, DateTime? ClosedAt, IReadOnlyList<MovedLine>? Moves = null, IReadOnlyList<PartDelivery>? Parts = null, IReadOnlyList<OfferedWay>? Offered = null)
 {
     /// <summary>Nothing has happened yet.</summary>
     public static OrderFacts None { get; } = new([], null, null, null, [], null, [], null, null);

@@ -27,7 +27,8 @@ public sealed record Placement(string Id, string Place, double WidthIn, double H
 /// <param name="WidthSmall">Widest on S and M and below, in.</param>
 /// <param name="WidthLarge">Widest on L and XL, in.</param>
 /// <param name="WidthExtended">Widest on 2XL and up, in.</param>
-public sealed record Place(string Id, string Name, string Where, double FromSeamIn, double HeightLimitIn, double WidthSmall, double WidthLarge, double WidthExtended);
+/// <param name="OpeningIn">Width of the part that goes over a lower platen, in; null where the whole garment does.</param>
+public sealed record Place(string Id, string Name, string Where, double FromSeamIn, double HeightLimitIn, double WidthSmall, double WidthLarge, double WidthExtended, double? OpeningIn = null);
 
 /// <summary>The places Hepno knows, with width and height limits by size group.</summary>
 public static class Places
@@ -41,8 +42,8 @@ public static class Places
         new("front", "Front", "below the collar seam", 3, 14, 10.5, 11.5, 12.5),
         new("left-chest", "Left chest", "below the collar seam", 3.5, 4.5, 3.5, 3.5, 3.5),
         new("back", "Back", "below the collar seam", 4, 15, 12, 12, 12),
-        new("left-sleeve", "Left sleeve", "above the hem", 1, 3, 3, 3, 3),
-        new("right-sleeve", "Right sleeve", "above the hem", 1, 3, 3, 3, 3),
+        new("left-sleeve", "Left sleeve", "above the hem", 1, 3, 3, 3, 3, 6.5),
+        new("right-sleeve", "Right sleeve", "above the hem", 1, 3, 3, 3, 3, 6.5),
         new("nape", "Nape", "below the collar seam", 1.5, 1.5, 3, 3, 3),
         new("cap-front", "Cap front", "above the brim", 0.5, 2.25, 4.5, 4.5, 4.5),
         new("bag-face", "Bag face", "below the top edge", 3, 10, 9, 9, 9),

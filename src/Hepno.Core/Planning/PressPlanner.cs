@@ -22,7 +22,8 @@ namespace Hepno.Core.Planning;
 /// <param name="HeightIn">Tallest print, in.</param>
 /// <param name="Kind">Garment: caps go onto a cap press.</param>
 /// <param name="Moved">Where the owner put it, or null to leave it to the plan.</param>
-public sealed record PressWork(string OrderId, string LineId, string Code, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, string ReadyCause, DateTime? DueAt, double TailMinutes, double SlowTenthMinutes, DateTime? StartedAt, double WidthIn, double HeightIn, GarmentKind Kind = GarmentKind.Tee, Moved? Moved = null);
+/// <param name="Passes">How the press must stand for each pass; null for its own platen throughout.</param>
+public sealed record PressWork(string OrderId, string LineId, string Code, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, string ReadyCause, DateTime? DueAt, double TailMinutes, double SlowTenthMinutes, DateTime? StartedAt, double WidthIn, double HeightIn, GarmentKind Kind = GarmentKind.Tee, Moved? Moved = null, IReadOnlyList<PressPass>? Passes = null);
 
 /// <summary>A stretch of pressing without a pause.</summary>
 /// <param name="HeatFrom">When the platen begins to change its heat.</param>
@@ -30,7 +31,12 @@ public sealed record PressWork(string OrderId, string LineId, string Code, int P
 /// <param name="End">Last piece off.</param>
 /// <param name="Pieces">Pieces in it.</param>
 /// <param name="PersonId">Whose hands.</param>
-public sealed record PressPart(DateTime HeatFrom, DateTime Start, DateTime End, int Pieces, string PersonId = "");
+/// <param name="SetUpFrom">When those hands begin to make the press ready; null when nothing is to be done.</param>
+public sealed record PressPart(DateTime HeatFrom, DateTime Start, DateTime End, int Pieces, string PersonId = "", DateTime? SetUpFrom = null)
+{
+    /// <summary>From when its hands are bound.</summary>
+    internal DateTime BusyFrom() => SetUpFrom ?? Start;
+}
 
 /// <summary>Where the owner moved a batch to.</summary>
 /// <param name="PressId">On this press.</param>
@@ -63,8 +69,12 @@ public sealed record Promise(DateTime At, DateTime ArrivesAt, string ArrivesCaus
 /// <param name="Presses">Presses, at least one.</param>
 /// <param name="Placed">Work that already has its place.</param>
 /// <param name="People">Whose hands there are; null for one pair within the open hours.</param>
-public sealed record FloorPlan(DateTime Now, OpenHours Hours, IReadOnlyList<Press> Presses, IReadOnlyList<PlacedWork> Placed, IReadOnlyList<Person>? People = null)
+/// <param name="SetUp">What hands take to make a press ready; null for the usual.</param>
+public sealed record FloorPlan(DateTime Now, OpenHours Hours, IReadOnlyList<Press> Presses, IReadOnlyList<PlacedWork> Placed, IReadOnlyList<Person>? People = null, SetUpTimes? SetUp = null)
 {
+    /// <summary>What hands take to make a press ready.</summary>
+    public SetUpTimes Times => SetUp ?? new();
+
     /// <summary>Whose hands there are.</summary>
     public IReadOnlyList<Person> Hands => People is { Count: > 0 } people ? people : [new Person("", "", 0, 0, Hours.Week, null, 0, [])];
 
@@ -93,7 +103,7 @@ public static class PressPlanner
         {
             placed.Add(Place(work, floor with { Placed = placed }));
         }
-        return Reheated(placed, floor.Presses);
+        return Settled(placed, floor);
     }
 
     /// <summary>The promise for work that is not yet planned, or null when no press can take it.</summary>
@@ -104,17 +114,21 @@ public static class PressPlanner
             : new(placed.PromiseAt, work.ReadyAt, work.ReadyCause, placed.Parts[0].Start, placed.Parts[^1].End, placed.ReadyAt, floor.Presses.First(p => p.Id == placed.PressId).Name);
     }
 
-    // work placed later may stand before work placed earlier: the heat each part starts from is known only when all stand
-    private static List<PlacedWork> Reheated(List<PlacedWork> placed, IReadOnlyList<Press> presses) => [.. placed.Select(p => p with
+    // work placed later may stand before work placed earlier: what each part is made ready from is known only when all stand
+    private static List<PlacedWork> Settled(List<PlacedWork> placed, FloorPlan floor) => [.. placed.Select(p => p with
     {
         Parts = [.. p.Parts.Select(part =>
         {
-            var press = presses.First(x => x.Id == p.PressId);
-            var before = placed.Where(o => o.PressId == p.PressId).SelectMany(o => o.Parts.Select(q => (q.End, o.Work.TemperatureF)))
-                .Where(q => q.End <= part.Start && q.End.Date == part.Start.Date).OrderByDescending(q => q.End).Select(q => (double?)q.TemperatureF).FirstOrDefault();
-            return part with { HeatFrom = part.Start.AddMinutes(-press.HeatMinutes(before, p.Work.TemperatureF)) };
+            var press = floor.Presses.First(x => x.Id == p.PressId);
+            var before = placed.Where(o => o.PressId == p.PressId).SelectMany(o => o.Parts.Select(q => (q.End, o.Work)))
+                .Where(q => q.End <= part.Start && q.End.Date == part.Start.Date).OrderByDescending(q => q.End).Select(q => q.Work).FirstOrDefault();
+            return Ready(part, SetUp.Between(press, before, p.Work, floor.Times), p.Work.StartedAt is not null);
         })],
     })];
+
+    // what has begun is set up already
+    private static PressPart Ready(PressPart part, SetUp setUp, bool begun) =>
+        part with { HeatFrom = part.Start.AddMinutes(-setUp.HeatMinutes), SetUpFrom = begun || setUp.HandsMinutes == 0 ? null : part.Start.AddMinutes(-setUp.HandsMinutes) };
 
     private static PlacedWork Place(PressWork work, FloorPlan floor)
     {
@@ -142,11 +156,12 @@ public static class PressPlanner
 
     private static List<PressPart>? Slots(PressWork work, Press press, Person person, FloorPlan floor)
     {
+        var each = SetUp.MinutesPerPiece(press, work, floor.Times);
         if (work.StartedAt is { } started)
         {
-            return [new(started.AddMinutes(-press.HeatMinutes(null, work.TemperatureF)), started, started.AddMinutes(work.Pieces * work.MinutesPerPiece), work.Pieces, person.Id)];
+            return [new(started.AddMinutes(-press.HeatMinutes(null, work.TemperatureF)), started, started.AddMinutes(work.Pieces * each), work.Pieces, person.Id)];
         }
-        var all = floor.Placed.SelectMany(p => p.Parts.Select(part => (part, p.PressId, p.Work.TemperatureF))).OrderBy(b => b.part.Start).ToList();
+        var all = floor.Placed.SelectMany(p => p.Parts.Select(part => (part, p.PressId, p.Work))).OrderBy(b => b.part.Start).ToList();
         var parts = new List<PressPart>();
         var left = work.Pieces;
         var from = Later(Later(work.ReadyAt, floor.Now), work.Moved?.From ?? DateTime.MinValue);
@@ -157,29 +172,43 @@ public static class PressPlanner
             {
                 continue;
             }
-            var free = Free(person.On(day), [.. all.Where(b => b.part.PersonId == person.Id).Select(b => (b.part.Start, b.part.End))], hours);
+            var free = Free(person.On(day), [.. all.Where(b => b.part.PersonId == person.Id).Select(b => (b.part.BusyFrom(), b.part.End))], hours);
             var today = all.Where(b => b.PressId == press.Id && b.part.End > hours.Open && b.part.Start < hours.Close).ToList();
             for (var gap = 0; gap <= today.Count && left > 0; gap++)
             {
-                var before = gap == 0 ? ((PressPart part, string, double TemperatureF)?)null : today[gap - 1];
-                var after = gap == today.Count ? ((PressPart part, string, double TemperatureF)?)null : today[gap];
-                var heat = press.HeatMinutes(before?.TemperatureF, work.TemperatureF);
-                var hot = Later((before?.part.End ?? Later(hours.Open, floor.Now)).AddMinutes(heat), from);
-                var end = after is { } next ? next.part.Start.AddMinutes(-press.HeatMinutes(work.TemperatureF, next.TemperatureF)) : hours.Close;
-                foreach (var hands in free.Where(h => h.To > hot && h.From < end))
+                var before = gap == 0 ? ((PressPart part, string, PressWork Work)?)null : today[gap - 1];
+                var after = gap == today.Count ? ((PressPart part, string, PressWork Work)?)null : today[gap];
+                var setUp = SetUp.Between(press, before?.Work, work, floor.Times);
+                var ready = Later((before?.part.End ?? Later(hours.Open, floor.Now)).AddMinutes(setUp.TotalMinutes), from);
+                if (after is { } next && !CanFollow(next.part, SetUp.Between(press, work, next.Work, floor.Times), all.Select(b => b.part), floor))
                 {
-                    var start = Later(hot, hands.From);
-                    var take = Take(start, end < hands.To ? end : hands.To, work.MinutesPerPiece, left);
+                    continue;
+                }
+                var end = after is { } then ? then.part.Start.AddMinutes(-SetUp.Between(press, work, then.Work, floor.Times).TotalMinutes) : hours.Close;
+                foreach (var hands in free.Where(h => h.To > ready && h.From < end))
+                {
+                    var start = Later(ready, hands.From.AddMinutes(setUp.HandsMinutes));
+                    var take = Take(start, end < hands.To ? end : hands.To, each, left);
                     if (take > 0)
                     {
-                        // after a pause of the hands the platen is still hot
-                        parts.Add(new(start == hot || parts.Count == 0 || parts[^1].Start.Date != start.Date ? start.AddMinutes(-heat) : start, start, start.AddMinutes(take * work.MinutesPerPiece), take, person.Id));
+                        parts.Add(Ready(new(start, start, start.AddMinutes(take * each), take, person.Id), setUp, false));
                         left -= take;
+                        // after a pause of the hands the press still stands as it stood
+                        setUp = SetUp.Between(press, work, work, floor.Times);
+                        ready = parts[^1].End.AddMinutes(setUp.TotalMinutes);
                     }
                 }
             }
         }
         return left == 0 ? parts : null;
+    }
+
+    // work put before a batch may leave its hands more to make ready: they must be free for it
+    private static bool CanFollow(PressPart next, SetUp setUp, IEnumerable<PressPart> all, FloorPlan floor)
+    {
+        var from = next.Start.AddMinutes(-setUp.HandsMinutes);
+        return from >= next.BusyFrom() || (floor.Hands.FirstOrDefault(h => h.Id == next.PersonId)?.On(DateOnly.FromDateTime(from)).Any(s => s.From <= from && s.To >= next.Start) == true
+            && !all.Any(p => p != next && p.PersonId == next.PersonId && p.End > from && p.BusyFrom() < next.Start));
     }
 
     // a part keeps at least ten pieces, and leaves at least ten for the next

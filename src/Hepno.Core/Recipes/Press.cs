@@ -16,8 +16,9 @@ namespace Hepno.Core.Recipes;
 /// <param name="OffsetF">Measured mean less set-point, °F; null when not yet tested.</param>
 /// <param name="Equipment">What an hour of it costs.</param>
 /// <param name="Cautions">What the maker's manual warns of, shown where it is used.</param>
+/// <param name="Lowers">Lower platens it takes besides its own; null for none.</param>
 public sealed record Press(string Id, string Name, string Kind, double PlatenWidthIn, double PlatenHeightIn, double WarmUpMinutes, double RiseFPerMinute, double DropFPerMinute,
-    double? OffsetF, EquipmentHour Equipment, string Cautions)
+    double? OffsetF, EquipmentHour Equipment, string Cautions, IReadOnlyList<LowerPlaten>? Lowers = null)
 {
     /// <summary>Beyond this offset a press is set aside, °F.</summary>
     public const double LargestOffsetF = 20;
@@ -31,6 +32,13 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
 
     /// <summary>True when a kind of garment goes onto it: caps onto a curved platen only, everything else onto a flat one.</summary>
     public bool Takes(GarmentKind kind) => (Kind == CapPress) == (kind == GarmentKind.Cap);
+
+    /// <summary>The lower platen a print is pressed on: the smallest that holds it and goes into the opening; null for the press's own.</summary>
+    /// <param name="widthIn">Width of the print, in.</param>
+    /// <param name="heightIn">Height of the print, in.</param>
+    /// <param name="openingIn">Width of the part that goes over it, in; null where the whole garment does.</param>
+    public LowerPlaten? LowerFor(double widthIn, double heightIn, double? openingIn) => openingIn is not { } opening ? null
+        : (Lowers ?? []).Where(l => l.WidthIn <= opening && l.WidthIn >= widthIn && l.HeightIn >= heightIn).MinBy(l => l.WidthIn * l.HeightIn);
 
     /// <summary>True when the offset is too large to correct.</summary>
     public bool IsSetAside() => OffsetF is { } offset && Math.Abs(offset) > LargestOffsetF;
@@ -67,6 +75,17 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
         if (WarmUpMinutes is < 0 or > 120 || RiseFPerMinute is <= 0 or > 200 || DropFPerMinute is <= 0 or > 200)
         {
             yield return new("range", "Warm-up is 0 to 120 minutes, rising and cooling 0 to 200 °F a minute.", "warmUpMinutes", "15 minutes, 20 and 5 are usual.");
+        }
+        foreach (var (lower, i) in (Lowers ?? []).Select((l, i) => (l, i)))
+        {
+            if (lower.Name.Trim().Length is 0 or > 30 || (Lowers ?? []).Take(i).Any(l => l.Name == lower.Name))
+            {
+                yield return new("name", $"A lower platen is called \"{lower.Name}\".", $"lowers[{i}].name", "Give each a name of its own, up to 30 letters.");
+            }
+            if (lower.WidthIn is not (>= 1 and <= 60) || lower.HeightIn is not (>= 1 and <= 60))
+            {
+                yield return new("range", $"A lower platen of {lower.WidthIn:0.##} × {lower.HeightIn:0.##} in is outside 1 to 60.", $"lowers[{i}]", "Measure it.");
+            }
         }
         foreach (var problem in Equipment.Problems())
         {

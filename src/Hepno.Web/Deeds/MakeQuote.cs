@@ -18,16 +18,17 @@ internal static class MakeQuote
     /// <summary>Writes it.</summary>
     /// <param name="c">The order.</param>
     /// <param name="chosen">Its lines by their chosen methods.</param>
+    /// <param name="offered">Lines by other methods that are offered beside them.</param>
     /// <param name="book">Shelf, floor and numbers.</param>
     /// <param name="wall">Now, the shop's wall clock.</param>
     /// <param name="version">From 1: how many quotes of this order there are with it.</param>
-    public static FrozenQuote Of(OrderCase c, IReadOnlyList<(LineCase Line, Band Band)> chosen, ShopBook book, DateTime wall, int version)
+    public static FrozenQuote Of(OrderCase c, IReadOnlyList<(LineCase Line, Band Band)> chosen, IReadOnlyList<(LineCase Line, Band Band)> offered, ShopBook book, DateTime wall, int version)
     {
         var n = book.Numbers;
         var digits = n.Format.MinorDigits;
         // what is printed adds up: every amount is rounded once, and sums are sums of printed amounts
         var lines = chosen.Select(x => new FrozenLine(x.Line.Asked.Id, x.Line.Style!, x.Line.Colourway!, x.Band, Comparer.PressingSeconds(x.Line.InHand!, x.Band.Decorations) * n.HandsFactor,
-            Money.Charged(x.Band.Outcome.Price * x.Line.Asked.Pieces, digits) + (x.Band.Surcharges ?? []).Sum(z => Money.Charged(z.Each * z.Pieces, digits)))).ToList();
+            Goods(x.Band, x.Line.Asked.Pieces, digits))).ToList();
         var goods = lines.Sum(l => l.Goods);
         var shipping = c.Order.Ask.Shipping;
         var packed = shipping is null ? null : LineCost.Packed(c.Lines[0].InHand!, book) ?? throw new RefusedException(409, "no-parcel", $"Nothing the shop packs in carries {c.What} to that zone.", "Add a box under Numbers, or let them collect it.");
@@ -38,8 +39,11 @@ internal static class MakeQuote
         var ready = chosen.All(x => x.Band.Promise is not null) ? chosen.Max(x => x.Band.Promise!.At) : (DateTime?)null;
         var validUntil = DateOnly.FromDateTime(wall).AddDays(n.ValidityDays);
         var quote = new FrozenQuote(c.Order.Ask, lines, n, null!, goods, postage, tax, total, deposit, ready, validUntil, typeof(Comparer).Assembly.GetName().Version!.ToString(), packed);
-        return quote with { Document = QuoteWords.Of(c, quote, book, wall, version) };
+        return quote with { Document = QuoteWords.Of(c, quote, offered, book, wall, version) };
     }
+
+    /// <summary>What a line comes to before tax: the sum of its printed amounts.</summary>
+    public static decimal Goods(Band band, int pieces, int digits) => Money.Charged(band.Outcome.Price * pieces, digits) + (band.Surcharges ?? []).Sum(z => Money.Charged(z.Each * z.Pieces, digits));
 
     /// <summary>The garment in the customer's words: "Navy tee".</summary>
     public static string Garment(Style style, Colourway colourway, int pieces) => $"{colourway.Name.ToLowerInvariant()} {Noun(style.Kind, pieces)}";

@@ -26,5 +26,6 @@ internal static class OrderAgain
         ColourwayId = style.Colourways.Any(c => c.Id == line.ColourwayId) ? line.ColourwayId : null,
         Sizes = [.. line.Sizes.Where(s => style.Sizes.Any(z => z.Name == s.Size))],
         Mark = null,
+        Given = 0,
     };
 }

@@ -1,10 +1,12 @@
 using System.Text.Json;
+using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
+using Hepno.Core.Pricing;
 using Hepno.Core.Sending;
 using Hepno.Formats;
 using Hepno.Store;
@@ -17,6 +19,7 @@ namespace Hepno.Web.Deeds;
 internal static class OrderDeeds
 {
     private const int LongestName = 200;
+    private const int MostOffered = 3;
     private const decimal MostEach = 100_000;
 
     /// <summary>Chooses a line's method; a layout settled for another method is settled no longer.</summary>
@@ -54,6 +57,44 @@ internal static class OrderDeeds
             throw new RefusedException(400, "range", $"A price of {Shown.Money(each.Value, Desk.Numbers(connection).Format)} is outside 0.01 to 100,000.", "Type what a piece is sold at, before tax.", "each");
         }
         return Put(connection, c, seen, deed, f => f with { Decisions = [.. f.Decisions.Select(d => d.LineId == line.Asked.Id ? d with { TypedPrice = each } : d)] });
+    }
+
+    /// <summary>Takes the larger quantity of a price break for a line; by the shop's rule its pieces more are given.</summary>
+    public static long TakeLarger(SqliteConnection connection, Desk desk, string id, string? lineId, int pieces, long seen, Deed deed)
+    {
+        var book = desk.Book(connection);
+        var c = desk.Case(connection, id, book);
+        var line = c.Line(lineId);
+        Before(c, line, "take more pieces");
+        if (line.Decision is null || Comparer.Chosen(line.InHand!, null, null, book, Desk.Floor([], book, desk.Clock.Wall(book.Numbers.TimeZone)), line.Decision).Band?.Cliff is not { } cliff || cliff.Pieces != pieces)
+        {
+            throw new RefusedException(409, "no-break", $"{pieces} pieces are no price break of {line.What} now.", "Look at the comparison again.", "pieces");
+        }
+        var given = book.Numbers.Inversion == InversionRule.GivePiece ? line.Asked.Given + pieces - line.Asked.Pieces : line.Asked.Given;
+        var larger = line.Asked with { Sizes = line.InHand!.At(pieces).Sizes, Given = given };
+        var order = c.Order with { Ask = c.Order.Ask with { Lines = [.. c.Order.Ask.Lines.Select(l => l.Id == larger.Id ? larger : l)] } };
+        return Aggregates.Orders.Put(connection, order with { Facts = order.Facts with { LaidOutAt = null } }, seen, deed);
+    }
+
+    /// <summary>Offers another method of a line to the customer beside the quoted one, or does not any more.</summary>
+    public static long Offer(SqliteConnection connection, Desk desk, string id, string? lineId, string methodId, bool offered, long seen, Deed deed)
+    {
+        var book = desk.Book(connection);
+        var c = desk.Case(connection, id, book);
+        var line = c.Line(lineId);
+        Before(c, line, "offer another way");
+        var method = DecorationMethods.Find(methodId) ?? throw RefusedException.NoSuch("method", methodId);
+        if (offered && method.Answer(line.InHand!, book) is { Decorations.Count: 0 } cannot)
+        {
+            throw new RefusedException(409, "method-unfit", $"{method.Name}: {cannot.Verdict.Reasons.First(r => r.Kind == VerdictKind.No).Sentence}.", "Offer one that can do it.", "methodId");
+        }
+        var rest = (c.Order.Facts.Offered ?? []).Where(w => w.LineId != line.Asked.Id || w.MethodId != method.Id).ToList();
+        List<OfferedWay> all = offered ? [.. rest, new(line.Asked.Id, method.Id)] : rest;
+        if (all.Count(w => w.LineId == line.Asked.Id) > MostOffered)
+        {
+            throw new RefusedException(409, "many", $"{MostOffered} other ways are offered already.", "Take one back first.", "methodId");
+        }
+        return Put(connection, c, seen, deed, f => f with { Offered = all.Count == 0 ? null : all });
     }
 
     /// <summary>Settles what is bought.</summary>
@@ -287,8 +328,7 @@ internal static class OrderDeeds
 
     private static FrozenQuote Written(SqliteConnection connection, Desk desk, OrderCase c)
     {
-        var book = desk.Book(connection);
-        return MakeQuote.Of(c, desk.Chosen(c, book, desk.Open(connection, book)), book, desk.Clock.Wall(book.Numbers.TimeZone), QuoteStore.Of(connection, c.Order.Id).Count + 1);
+        return desk.Quoted(c, desk.Book(connection), connection);
     }
 
     private static long Put(SqliteConnection connection, OrderCase c, long seen, Deed deed, Func<OrderFacts, OrderFacts> change) =>

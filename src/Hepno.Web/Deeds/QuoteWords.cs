@@ -14,7 +14,7 @@ internal static class QuoteWords
     private const int MostTiers = 5;
 
     /// <summary>The quote's document.</summary>
-    public static QuoteDocument Of(OrderCase c, FrozenQuote q, ShopBook book, DateTime wall, int version)
+    public static QuoteDocument Of(OrderCase c, FrozenQuote q, IReadOnlyList<(LineCase Line, Band Band)> offered, ShopBook book, DateTime wall, int version)
     {
         var n = q.Numbers;
         var f = n.Format;
@@ -47,7 +47,7 @@ internal static class QuoteWords
             Title(q), heads, [.. q.Lines.Select(l => Line(q, l, f))], totals, totalIndex,
             [new("When", days), new("Terms", terms), new("Looking after it", MakeQuote.Care)],
             // a price somebody said holds for these pieces alone, and lines are not scaled apart from each other
-            single is null || single.Band.Surcharges is { Count: > 0 } || c.Lines[0].Decision?.TypedPrice is not null ? [] : Tiers(single.Band, c.Lines[0].InHand!, book));
+            single is null || single.Band.Surcharges is { Count: > 0 } || c.Lines[0].Decision?.TypedPrice is not null ? [] : Tiers(single.Band, c.Lines[0].InHand!, book), offered.Count == 0 ? null : Others(q, offered));
     }
 
     /// <summary>The confirmation of an order after their yes: the same lines and figures, what is paid and what is left.</summary>
@@ -72,6 +72,7 @@ internal static class QuoteWords
             Dates = Shown.DayAndYear(DateOnly.FromDateTime(wall), f),
             Totals = totals,
             Tiers = [],
+            Others = null,
             Columns = [new("Agreed", q.ReadyAt is { } at ? $"{said} Ready {Shown.Moment(at, f)}." : said), .. q.Document.Columns.Where(x => x.Label == "Looking after it")],
         };
     }
@@ -91,9 +92,18 @@ internal static class QuoteWords
         var asked = q.AskOf(l);
         var fabric = string.Join(", ", l.Style.Fabric.Select(x => $"{x.Percent.ToString("0.#", CultureInfo.InvariantCulture)}% {x.Fibre.ToString().ToLowerInvariant()}"));
         var price = l.Band.Outcome.Price;
-        return new($"{l.Style.Name}, {l.Colourway.Name.ToLowerInvariant()}, {fabric}", [.. asked.Placements.Select(p => MakeQuote.Printed(p, f))], [.. asked.Sizes.Select(s => new SizePrinted(s.Size, s.Pieces))],
+        return new($"{l.Style.Name}, {l.Colourway.Name.ToLowerInvariant()}, {fabric}", [.. asked.Placements.Select(p => MakeQuote.Printed(p, f)), .. asked.Given > 0 ? new[] { $"{asked.Pieces - asked.Given} asked for, {asked.Given} given" } : []], [.. asked.Sizes.Select(s => new SizePrinted(s.Size, s.Pieces))],
             asked.Pieces.ToString(CultureInfo.InvariantCulture), Shown.Bare(price, f), Shown.Bare(Money.Charged(price * asked.Pieces, f.MinorDigits), f),
             [.. (l.Band.Surcharges ?? []).Select(z => new ExtraPrinted($"{z.Size}, on top", z.Pieces.ToString(CultureInfo.InvariantCulture), Shown.Bare(z.Each, f), Shown.Bare(Money.Charged(z.Each * z.Pieces, f.MinorDigits), f)))]);
+    }
+
+    // each line that is offered another way too: first as quoted, then the others
+    private static List<OtherPrinted> Others(FrozenQuote q, IReadOnlyList<(LineCase Line, Band Band)> offered)
+    {
+        var f = q.Numbers.Format;
+        OtherPrinted Of(LineCase line, Band band, bool quoted) => new($"{(q.Lines.Count == 1 ? "" : $"{line.What}: ")}{DecorationMethods.Find(band.MethodId)!.Said}", Shown.Bare(band.Outcome.Price, f),
+            Shown.Bare(MakeQuote.Goods(band, line.Asked.Pieces, f.MinorDigits), f), band.Promise is { } promise ? Shown.Moment(promise.At, f) : "to be agreed", quoted);
+        return [.. offered.GroupBy(o => o.Line.Asked.Id).SelectMany(g => g.Select(o => Of(o.Line, o.Band, false)).Prepend(Of(g.First().Line, q.Lines.First(l => l.LineId == g.Key).Band, true)))];
     }
 
     private static List<TierPrinted> Tiers(Band band, AskInHand ask, ShopBook book)
@@ -110,7 +120,7 @@ internal static class QuoteWords
             var answer = method.Answer(at, book);
             if (answer.Decorations.Count > 0)
             {
-                var price = q == ask.Pieces ? band.Outcome.Price : LinePrice.Of(at, answer.Decorations, LineCost.Of(at, answer.Decorations, book), book, null).Each;
+                var price = q == ask.Pieces ? band.Outcome.Price : GuardedPrice.Of(method, at, answer.Decorations, LineCost.Of(at, answer.Decorations, book), book, null).Line.Each;
                 tiers.Add(new(q.ToString(CultureInfo.InvariantCulture), Shown.Bare(price, f), Shown.Bare(price * q, f), q == ask.Pieces));
             }
         }

@@ -27,17 +27,24 @@ internal static class SaveAsk
         }
         var order = before is null
             ? new Order(id, OrderStore.NextNumber(connection, FirstNumber), ask, OrderFacts.None, desk.Clock.Utc)
-            : before.Value with { Ask = ask, Facts = Kept(before.Value, ask) };
+            : before.Value with { Ask = Counted(before.Value.Ask, ask), Facts = Kept(before.Value, ask) };
         var version = Aggregates.Orders.Put(connection, order, seen, deed);
         return new(order, version);
     }
 
+    // pieces were given on top of a quantity: another quantity gives none
+    private static Ask Counted(Ask before, Ask ask) => ask with
+    {
+        Lines = [.. ask.Lines.Select(l => before.Lines.FirstOrDefault(b => b.Id == l.Id) is { } b && b.Given == l.Given && b.Pieces != l.Pieces ? l with { Given = 0 } : l)],
+    };
+
     // a line that is gone takes its method with it; a new one has none, so nothing is laid out for it yet
     private static OrderFacts Kept(Order before, Ask ask)
     {
+        var offered = (before.Facts.Offered ?? []).Where(w => ask.Lines.Any(l => l.Id == w.LineId)).ToList();
         var decisions = before.Facts.Decisions.Where(d => ask.Lines.Any(l => l.Id == d.LineId)).ToList();
         var more = ask.Lines.Any(l => before.Ask.Lines.All(b => b.Id != l.Id));
-        return before.Facts with { Decisions = decisions, LaidOutAt = more ? null : before.Facts.LaidOutAt };
+        return before.Facts with { Decisions = decisions, Offered = offered.Count == 0 ? null : offered, LaidOutAt = more ? null : before.Facts.LaidOutAt };
     }
 
     /// <summary>What is wrong with an ask; unsaid parts are not wrong.</summary>
@@ -138,6 +145,10 @@ internal static class SaveAsk
         foreach (var twice in line.Placements.GroupBy(p => p.Place).Where(g => g.Count() > 1))
         {
             yield return new("twice", $"{Places.Find(twice.Key)?.Name ?? twice.Key} stands twice.", $"{where}.placements", "Each place takes one print.");
+        }
+        if (line.Given < 0 || line.Given > Math.Max(0, line.Pieces - 1))
+        {
+            yield return new("range", $"{line.Given} of {line.Pieces} pieces given.", $"{where}.given", "Fewer than all of them, or 0.");
         }
         if (line.Mark is <= 0 or > 100_000)
         {

@@ -34,8 +34,8 @@ internal sealed record PressFloorView(double AttendedSeconds, double PressSecond
 /// <summary>Work to place on the shop's presses.</summary>
 internal sealed record WorkBody(string Id, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, DateTime? DueAt, double TailMinutes, double WidthIn, double HeightIn);
 
-/// <summary>Work to place from a moment on; times are the shop's wall clock.</summary>
-internal sealed record ScheduleBody(DateTime From, IReadOnlyList<DayBody> Week, IReadOnlyList<WorkBody> Works);
+/// <summary>Work to place from a moment on; times are the shop's wall clock. Overlap: hands set a press up while it heats.</summary>
+internal sealed record ScheduleBody(DateTime From, IReadOnlyList<DayBody> Week, IReadOnlyList<WorkBody> Works, bool Overlap = true);
 
 /// <summary>Pure computations: nothing is kept and nothing changes.</summary>
 internal static class ComputeEndpoints
@@ -117,7 +117,7 @@ internal static class ComputeEndpoints
             throw new RefusedException(409, "no-press", "There is no press on the Floor.", "Add a press on the Floor.");
         }
         return PressPlanner.Plan([.. b.Works.Select(w => new PressWork(w.Id, "", w.Id, w.Pieces, w.MinutesPerPiece, w.TemperatureF, w.ReadyAt, "as sent", w.DueAt, w.TailMinutes, 0, null, w.WidthIn, w.HeightIn))],
-            new FloorPlan(b.From, new OpenHours([.. b.Week.Select(d => new DayHours(d.Open, d.Close))]), presses, []));
+            new FloorPlan(b.From, new OpenHours([.. b.Week.Select(d => new DayHours(d.Open, d.Close))]), presses, [], null, new(WhileHeating: b.Overlap)));
     }
 
     private static IEnumerable<Problem> Within(double value, double least, double most, string field, string unit) =>

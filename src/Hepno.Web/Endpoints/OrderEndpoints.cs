@@ -18,13 +18,13 @@ internal sealed record SizeBody(string Size, int Pieces);
 internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt);
 
 /// <summary>One line; null where nothing is said yet.</summary>
-internal sealed record LineBody(string Id, string? StyleId, string? ColourwayId, IReadOnlyList<SizeBody> Sizes, IReadOnlyList<PlacementBody> Placements, decimal? Mark)
+internal sealed record LineBody(string Id, string? StyleId, string? ColourwayId, IReadOnlyList<SizeBody> Sizes, IReadOnlyList<PlacementBody> Placements, decimal? Mark, int Given = 0)
 {
     public AskLine ToCore() => new(Id, StyleId, ColourwayId, [.. Sizes.Select(s => new SizeCount(s.Size, s.Pieces))],
-        [.. Placements.Select(p => new Placement(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], Mark);
+        [.. Placements.Select(p => new Placement(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], Mark, Given);
 
     public static LineBody Of(AskLine l) => new(l.Id, l.StyleId, l.ColourwayId, [.. l.Sizes.Select(s => new SizeBody(s.Size, s.Pieces))],
-        [.. l.Placements.Select(p => new PlacementBody(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], l.Mark);
+        [.. l.Placements.Select(p => new PlacementBody(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], l.Mark, l.Given);
 }
 
 /// <summary>How an order is sent: a zone of the carrier, and whether postage is in the price.</summary>
@@ -40,6 +40,12 @@ internal sealed record AskBody(string? CustomerId, IReadOnlyList<LineBody> Lines
 
 /// <summary>The method chosen for a line; the first one when no line is named.</summary>
 internal sealed record ChooseBody(string MethodId, string? LineId = null);
+
+/// <summary>The larger quantity of a price break, taken for a line.</summary>
+internal sealed record LargerBody(int Pieces, string? LineId = null);
+
+/// <summary>Another method of a line, offered to the customer beside the quoted one or not.</summary>
+internal sealed record OfferBody(string MethodId, bool Offered, string? LineId = null);
 
 /// <summary>The id of the new order, made on the screen.</summary>
 internal sealed record AgainBody(string Id);
@@ -96,6 +102,8 @@ internal static class OrderEndpoints
         orders.MapGet("{id}/history", History).WithName("orderHistory");
         orders.MapPost("{id}/choose", Choose).WithName("chooseMethod");
         orders.MapPost("{id}/price", Price).WithName("sayPrice");
+        orders.MapPost("{id}/larger", Larger).WithName("takeLarger");
+        orders.MapPost("{id}/offer", Offer).WithName("offerWay");
         orders.MapPost("{id}/lay-out", LayOut).WithName("layOut");
         orders.MapPost("{id}/send", Send).WithName("sendQuote");
         orders.MapPost("{id}/withdraw", Withdraw).WithName("withdrawQuote");
@@ -202,6 +210,12 @@ internal static class OrderEndpoints
 
     /// <summary>Says the price of a piece oneself, or leaves it to the policy again.</summary>
     internal static Written Price(string id, PriceBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.SayPrice(c, desk, id, body.LineId, body.Each, seen, request.Deed(desk.Clock, body.Each is null ? "price by policy" : "price said")));
+
+    /// <summary>Takes the larger quantity of a price break.</summary>
+    internal static Written Larger(string id, LargerBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.TakeLarger(c, desk, id, body.LineId, body.Pieces, seen, request.Deed(desk.Clock, "price break taken")));
+
+    /// <summary>Offers another method to the customer beside the quoted one, or does not any more.</summary>
+    internal static Written Offer(string id, OfferBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Offer(c, desk, id, body.LineId, body.MethodId, body.Offered, seen, request.Deed(desk.Clock, body.Offered ? "another way offered" : "another way not offered")));
 
     /// <summary>Settles what is bought.</summary>
     internal static Written LayOut(string id, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.LayOut(c, desk, id, seen, request.Deed(desk.Clock, "laid out")));

@@ -10,12 +10,16 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Hepno.Web.Endpoints;
 
 /// <summary>A verdict, or the taking back of one. The device makes the event's id; sending it again is the same event.</summary>
-internal sealed record RunEventBody(int PieceNo, int Attempt, int Pass, string Size, RunVerdict Verdict, string? Reason, string? TakesBack, double SecondsOnPiece);
+internal sealed record RunEventBody(int PieceNo, int Attempt, int Pass, string Size, RunVerdict Verdict, string? Reason, string? TakesBack, double SecondsOnPiece, IReadOnlyList<LapBody>? Laps = null);
+
+/// <summary>What one step of pressing took: lay, press, peel or again.</summary>
+internal sealed record LapBody(string Step, double Seconds);
 
 /// <summary>Runs: an append-only log, folded.</summary>
 internal static class RunEndpoints
 {
     private const int LongestText = 64;
+    private const int MostLaps = 20;
     private const int MostPieces = 60 * SizeRun.MostPieces;
 
     public static void MapRuns(this IEndpointRouteBuilder api)
@@ -68,7 +72,7 @@ internal static class RunEndpoints
             {
                 throw new RefusedException(400, "unknown-piece", $"Piece {body.PieceNo}, pass {body.Pass}: this run has {pieces} pieces, and that one {passes} passes.", "Read the run again.", "pieceNo");
             }
-            RunStore.Add(connection, id, new RunEvent(eventId, request.Device(), body.PieceNo, body.Attempt, body.Pass, body.Size, body.Verdict, body.Reason, body.TakesBack, body.SecondsOnPiece), desk.Clock.Utc);
+            RunStore.Add(connection, id, new RunEvent(eventId, request.Device(), body.PieceNo, body.Attempt, body.Pass, body.Size, body.Verdict, body.Reason, body.TakesBack, body.SecondsOnPiece, body.Laps?.Select(l => new StepLap(l.Step, l.Seconds)).ToList()), desk.Clock.Utc);
             return RunFold.Of(c.RunLines, RunStore.Of(connection, id));
         });
     }
@@ -99,6 +103,10 @@ internal static class RunEndpoints
         if (!double.IsFinite(body.SecondsOnPiece) || body.SecondsOnPiece is < 0 or > 86_400)
         {
             yield return new("range", $"{body.SecondsOnPiece} s on a piece is outside 0 to 86,400.", "secondsOnPiece", "Send the seconds since the verdict before.");
+        }
+        if (body.Laps is { } laps && (laps.Count > MostLaps || laps.Any(l => !StepLap.Steps.Contains(l.Step) || l.Seconds is not (>= 0 and <= 86_400))))
+        {
+            yield return new("laps", $"{laps.Count} steps of a piece cannot be read.", "laps", $"At most {MostLaps}, each {string.Join(", ", StepLap.Steps)} with 0 to 86,400 s.");
         }
         if ((body.Verdict == RunVerdict.TakenBack) != (body.TakesBack is not null))
         {

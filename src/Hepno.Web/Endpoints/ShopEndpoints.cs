@@ -90,7 +90,10 @@ internal sealed record DyePrinterBody(string Name, double SpeedIn2PerMinute, dou
 internal sealed record CutterBody(string Name, double CutWidthIn, double SpeedIn2PerMinute, EquipmentBody Equipment, string Cautions);
 
 /// <summary>A press.</summary>
-internal sealed record PressBody(string Name, string Kind, double PlatenWidthIn, double PlatenHeightIn, double WarmUpMinutes, double RiseFPerMinute, double DropFPerMinute, double? OffsetF, EquipmentBody Equipment, string Cautions);
+internal sealed record PressBody(string Name, string Kind, double PlatenWidthIn, double PlatenHeightIn, double WarmUpMinutes, double RiseFPerMinute, double DropFPerMinute, double? OffsetF, EquipmentBody Equipment, string Cautions, IReadOnlyList<LowerBody>? Lowers = null);
+
+/// <summary>A lower platen.</summary>
+internal sealed record LowerBody(string Name, double WidthIn, double HeightIn);
 
 /// <summary>What a machine costs.</summary>
 internal sealed record EquipmentBody(decimal PriceNew, decimal Resale, double UsefulYears, double ProductiveHoursAYear, double PowerKw, double DutyShare, decimal UpkeepPerHour)
@@ -106,7 +109,7 @@ internal sealed record NumbersBody(string ShopName, string Address, string Conta
     decimal FeeShare, decimal FeeFixed, decimal TaxShare, decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayBody> Week,
     PolicyBody Retail, PolicyBody Wholesale, decimal LeastMarginShare, FeeBase FeeBase, InversionRule Inversion, IReadOnlyList<PackagingBody>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged,
     IReadOnlyList<PersonBody>? People = null, IReadOnlyList<FixedCostBody>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null,
-    double HandsFactor = 1, IReadOnlyList<SpoilageBody>? Spoilage = null);
+    double HandsFactor = 1, IReadOnlyList<SpoilageBody>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true);
 
 /// <summary>A share of spoiled attempts the shop has learned.</summary>
 internal sealed record SpoilageBody(string MethodId, double Share);
@@ -130,7 +133,7 @@ internal sealed record PolicyBody(PolicyKind Kind, decimal MarginShare, decimal 
 }
 
 /// <summary>How figures are written.</summary>
-internal sealed record FormatBody(string Sign, bool SignAfter, string DecimalMark, string GroupMark, int MinorDigits, bool DayFirst, bool TwelveHours, bool Metric, bool Celsius);
+internal sealed record FormatBody(string Sign, bool SignAfter, string DecimalMark, string GroupMark, int MinorDigits, bool DayFirst, bool TwelveHours, bool Metric, bool Celsius, string Language = DayNames.English);
 
 /// <summary>Hours of one weekday; null when closed.</summary>
 internal sealed record DayBody(TimeOnly? Open, TimeOnly? Close);
@@ -149,7 +152,7 @@ internal static class ShopEndpoints
         Map(api, "film-printers", Aggregates.FilmPrinters, (string id, FilmPrinterBody b) => b.ToCore(id), p => p.Problems());
         Map(api, "dye-printers", Aggregates.DyePrinters, (string id, DyePrinterBody b) => b.ToCore(id), p => p.Problems());
         Map(api, "cutters", Aggregates.Cutters, (string id, CutterBody b) => new Cutter(id, b.Name.Trim(), b.CutWidthIn, b.SpeedIn2PerMinute, b.Equipment.ToCore(), b.Cautions), c => c.Problems());
-        Map(api, "presses", Aggregates.Presses, (string id, PressBody b) => new Press(id, b.Name.Trim(), b.Kind, b.PlatenWidthIn, b.PlatenHeightIn, b.WarmUpMinutes, b.RiseFPerMinute, b.DropFPerMinute, b.OffsetF, b.Equipment.ToCore(), b.Cautions), p => p.Problems());
+        Map(api, "presses", Aggregates.Presses, (string id, PressBody b) => new Press(id, b.Name.Trim(), b.Kind, b.PlatenWidthIn, b.PlatenHeightIn, b.WarmUpMinutes, b.RiseFPerMinute, b.DropFPerMinute, b.OffsetF, b.Equipment.ToCore(), b.Cautions, b.Lowers is { Count: > 0 } lowers ? [.. lowers.Select(l => new LowerPlaten(l.Name.Trim(), l.WidthIn, l.HeightIn))] : null), p => p.Problems());
         Map(api, "recipes", Aggregates.Recipes, (string id, RecipeBody b) => new Recipe(id, b.ProductId, b.Revision, b.Fabric, b.TemperatureF, b.DwellSeconds, b.DwellSlackSeconds, b.Pressure, b.PrePressSeconds, b.Peel, b.PeelAfterSeconds, b.SecondPressSeconds, b.Side, b.Source, b.AsOf, b.Caution), r => r.Problems());
         api.MapGet("/customers/find", FindCustomers).WithTags("customers").WithName("findCustomers");
         api.MapGet("/customers/{id}/record", (string id, Desk desk) => desk.Db.Read(c => Views.CustomerRecord.Of(c, desk, id))).WithTags("customers").WithName("customerRecord").WithSummary("A customer with past orders and what they earned.");
@@ -216,12 +219,12 @@ internal static class ShopEndpoints
     /// <summary>Changes the shop's numbers, all effective at once.</summary>
     internal static Views.Written PutNumbers(NumbersBody b, Desk desk, HttpRequest request)
     {
-        var n = new ShopNumbers(b.ShopName.Trim(), b.Address, b.Contact, new FigureFormat(b.Format.Sign, b.Format.SignAfter, b.Format.DecimalMark, b.Format.GroupMark, b.Format.MinorDigits, b.Format.DayFirst, b.Format.TwelveHours, b.Format.Metric, b.Format.Celsius), b.Paper, b.TimeZone, b.Wage, b.OverheadPerHour, b.TariffPerKwh,
+        var n = new ShopNumbers(b.ShopName.Trim(), b.Address, b.Contact, new FigureFormat(b.Format.Sign, b.Format.SignAfter, b.Format.DecimalMark, b.Format.GroupMark, b.Format.MinorDigits, b.Format.DayFirst, b.Format.TwelveHours, b.Format.Metric, b.Format.Celsius, b.Format.Language), b.Paper, b.TimeZone, b.Wage, b.OverheadPerHour, b.TariffPerKwh,
             b.ConsumablesPerStart, b.PackingPerPiece, b.OrderMinutes, b.ArtworkMinutes, b.FeeShare, b.FeeFixed, b.TaxShare, b.MinimumCharge, b.RoundingStep, b.DepositShare, b.ValidityDays, b.SlowTenthShare, [.. b.Week.Select(d => new DayHours(d.Open, d.Close))],
             b.Retail.ToCore(), b.Wholesale.ToCore(), b.LeastMarginShare, b.FeeBase, b.Inversion,
             b.Packagings is null ? null : [.. b.Packagings.Select(p => new Packaging(p.Name.Trim(), p.MostTees, p.MostGrams, p.OwnGrams, p.Price))], b.ParcelMinutes, b.SizePricing,
             b.People?.Select(p => new Person(p.Id, p.Name.Trim(), p.Wage, p.OnCostsShare, [.. p.Week.Select(d => new DayHours(d.Open, d.Close))], p.LunchFrom, p.LunchMinutes, [.. p.DaysOff.Distinct().Order()])).ToList(),
-            b.FixedCosts?.Select(c => new FixedCost(c.Name.Trim(), c.PerMonth)).ToList(), b.ProductiveShare, b.TierSteps, b.HandsFactor, b.Spoilage?.Select(s => new LearnedSpoilage(s.MethodId, s.Share)).ToList());
+            b.FixedCosts?.Select(c => new FixedCost(c.Name.Trim(), c.PerMonth)).ToList(), b.ProductiveShare, b.TierSteps, b.HandsFactor, b.Spoilage?.Select(s => new LearnedSpoilage(s.MethodId, s.Share)).ToList(), b.SwapMinutes, b.DialMinutes, b.SetUpWhileHeating);
         RefusedException.IfAny(n.Problems().Concat(ShopClock.Knows(n.TimeZone) ? [] : [new Problem("unknown-zone", $"\"{n.TimeZone}\" is not a time zone.", "timeZone", "Write it like Europe/London.")]));
         return Save(desk, request, Aggregates.Numbers, "1", n.Settled());
     }

@@ -4,6 +4,7 @@ using Hepno.Core.Learning;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
 using Hepno.Core.Runs;
 using Hepno.Store;
 using Microsoft.Data.Sqlite;
@@ -29,10 +30,11 @@ public sealed record OfferView(string Key, string MethodId, string Sentence, dou
 
 /// <summary>Everything the shop's own work has taught.</summary>
 /// <param name="Seconds">Hands by method and place.</param>
+/// <param name="Steps">Seconds by method and step.</param>
 /// <param name="Spoilage">Spoilage by method and place.</param>
 /// <param name="Offer">The setting that changes most, or null when none does.</param>
 /// <param name="Version">Version of the numbers it would change.</param>
-public sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IReadOnlyList<SpoiledLearned> Spoilage, OfferView? Offer, long Version)
+public sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IReadOnlyList<StepLearned> Steps, IReadOnlyList<SpoiledLearned> Spoilage, OfferView? Offer, long Version)
 {
     /// <summary>Reads everything handed over, and what it would change on open orders.</summary>
     internal static LearningView Of(SqliteConnection connection, Desk desk)
@@ -42,7 +44,7 @@ public sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IReadOn
         var spoilage = DecorationMethods.All.ToDictionary(m => m.Id, m => (m.SpoilageAssumed, book.Numbers.SpoilageOf(m.Id, m.SpoilageAssumed)));
         var open = desk.Open(connection, book).Where(c => c.Standing.Station < Station.Press).ToList();
         var offers = ShopLearning.Candidates(lines, book.Numbers.HandsFactor, spoilage).Select(c => Offered(c, open, book)).OrderByDescending(o => o.Effects.Sum(e => Math.Abs(e.CostThen - e.Cost))).ToList();
-        return new(ShopLearning.Seconds(lines), ShopLearning.Spoilage(lines), offers.Count > 0 ? offers[0] : null, Aggregates.Numbers.Get(connection, "1")?.Version ?? 0);
+        return new(ShopLearning.Seconds(lines), ShopLearning.Steps(lines), ShopLearning.Spoilage(lines), offers.Count > 0 ? offers[0] : null, Aggregates.Numbers.Get(connection, "1")?.Version ?? 0);
     }
 
     /// <summary>The numbers with a setting taken.</summary>
@@ -50,7 +52,11 @@ public sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IReadOn
         : n with { Spoilage = [.. (n.Spoilage ?? []).Where(s => s.MethodId != methodId), new LearnedSpoilage(methodId, value)] };
 
     private static IEnumerable<LineRecorded> Recorded(OrderCase c) => c.Frozen!.Lines.Select(l => new LineRecorded(l.Band.MethodId, [.. l.Band.Decorations.Select(d => Places.Find(d.Placement.Place)!.Name)],
-        Comparer.PressingSeconds(c.Frozen.InHand(l), l.Band.Decorations), RunFold.OfLine(c.RunLines, l.LineId, c.Events)));
+        Comparer.PressingSeconds(c.Frozen.InHand(l), l.Band.Decorations), RunFold.OfLine(c.RunLines, l.LineId, c.Events), [.. Passes(l).Select(LapStandards.Of)]));
+
+    // what is done before the first decoration belongs to its pass, looking at the piece to the last
+    private static IEnumerable<IReadOnlyList<WorkStep>> Passes(FrozenLine l) => l.Band.Decorations.Select((d, i) => (IReadOnlyList<WorkStep>)[
+        .. i == 0 ? StepStandards.Before(l.Style.Kind, l.Band.Decorations.Max(x => x.Recipe.PrePressSeconds)) : [], .. d.Steps, .. i == l.Band.Decorations.Count - 1 ? StepStandards.After.Take(1) : []]);
 
     private static OfferView Offered(Candidate c, IReadOnlyList<OrderCase> open, ShopBook book)
     {

@@ -124,7 +124,9 @@ public sealed record RunLineView(string LineId, string What, string Press, strin
 /// <param name="Running">True when begun.</param>
 /// <param name="PersonId">Whose hands; empty where nobody is named.</param>
 /// <param name="Moved">True when the owner put it there.</param>
-public sealed record BatchView(string OrderId, string LineId, string Code, string Customer, string What, int Pieces, double TemperatureF, string Temperature, DateTime HeatFrom, DateTime Start, DateTime End, DateTime CoolUntil, DateTime? DueAt, double LateMinutes, string Why, bool Running, string PersonId, bool Moved);
+/// <param name="SetUpFrom">When hands begin to make the press ready, or null.</param>
+/// <param name="Platens">Lower platens by pass where they are not the press's own throughout; else empty.</param>
+public sealed record BatchView(string OrderId, string LineId, string Code, string Customer, string What, int Pieces, double TemperatureF, string Temperature, DateTime HeatFrom, DateTime Start, DateTime End, DateTime CoolUntil, DateTime? DueAt, double LateMinutes, string Why, bool Running, string PersonId, bool Moved, DateTime? SetUpFrom, string Platens);
 
 /// <summary>One press on one day.</summary>
 public sealed record PressLaneView(string PressId, string Name, string Kind, double HottestF, IReadOnlyList<BatchView> Batches, IReadOnlyList<HeatPoint> Heat);

@@ -10,8 +10,6 @@ using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
 using Hepno.Core.Stock;
-using Hepno.Store;
-using Hepno.Web.Deeds;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Views;
@@ -86,7 +84,7 @@ internal static class OrderViews
         {
             return new(ShopClock.Wall(c.Quote!.SentAt, book.Numbers.TimeZone), c.Frozen, Notes(c.Frozen), QuoteVersions.Before(connection, desk, id, c.Frozen, c.Quote.Id));
         }
-        var preview = MakeQuote.Of(c, desk.Chosen(c, book, desk.Open(connection, book)), book, desk.Clock.Wall(book.Numbers.TimeZone), QuoteStore.Of(connection, id).Count + 1);
+        var preview = desk.Quoted(c, book, connection);
         return new(null, preview, Notes(preview), QuoteVersions.Before(connection, desk, id, preview, null));
     }
 
@@ -183,7 +181,7 @@ internal static class OrderViews
         }
         if (b.Cliff is { } cliff)
         {
-            yield return new($"{cliff.Pieces} cost less", $"{Shown.Money(cliff.Total, f)} in all, {Shown.Money(cliff.Saves, f)} less than {q.AskOf(line).Pieces}: a price break. {(q.Numbers.Inversion == InversionRule.OfferLarger ? "Offer them." : "Charged no dearer.")}");
+            yield return new($"{cliff.Pieces} cost less", $"{Shown.Money(cliff.Total, f)} in all, {Shown.Money(cliff.Saves, f)} less than {q.AskOf(line).Pieces}: a price break. {q.Numbers.Inversion switch { InversionRule.OfferLarger => "Offer them.", InversionRule.GivePiece => "Give them, or charge no dearer.", _ => "Charged no dearer." }}");
         }
         if (b.OverMark > 0)
         {

@@ -2,6 +2,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
+using Hepno.Core.Recipes;
 
 namespace Hepno.Web.Views;
 
@@ -18,7 +19,7 @@ internal static class PressDays
         var lanes = new List<PressLaneView>();
         foreach (var press in book.Presses)
         {
-            var batches = floor.Placed.Where(p => p.PressId == press.Id).SelectMany(p => p.Parts.Where(x => DateOnly.FromDateTime(x.Start) == day).Select(part => Batch(p, part, cases[p.Work.OrderId], f))).OrderBy(b => b.Start).ToList();
+            var batches = floor.Placed.Where(p => p.PressId == press.Id).SelectMany(p => p.Parts.Where(x => DateOnly.FromDateTime(x.Start) == day).Select(part => Batch(p, part, cases[p.Work.OrderId], press, f))).OrderBy(b => b.Start).ToList();
             var heat = hours is { } h ? HeatLine.Of(press, [.. batches.Select(b => (new PressPart(b.HeatFrom, b.Start, b.End, b.Pieces), b.TemperatureF))], h.Open, h.Close) : [];
             lanes.Add(new(press.Id, press.Name, press.Kind, batches.Count == 0 ? 0 : batches.Max(b => b.TemperatureF), batches, heat));
         }
@@ -68,11 +69,18 @@ internal static class PressDays
         return new(c.Order.Id, c.Order.Code, c.Customer?.Name ?? "", c.What, threads, start, c.Frozen.ReadyAt, late, spare);
     }
 
-    private static BatchView Batch(PlacedWork p, PressPart part, OrderCase c, FigureFormat f)
+    private static BatchView Batch(PlacedWork p, PressPart part, OrderCase c, Press press, FigureFormat f)
     {
         var line = c.Line(p.Work.LineId);
         return new(p.Work.OrderId, p.Work.LineId, p.Work.Code, c.Customer?.Name ?? "", line.What, part.Pieces, p.Work.TemperatureF, Shown.Temperature(p.Work.TemperatureF, f),
-            part.HeatFrom, part.Start, part.End, part.End.AddSeconds(line.Frozen!.Band.Decorations.Max(d => d.Recipe.PeelAfterSeconds)), p.Work.DueAt, p.LateMinutes, p.Why, p.Work.StartedAt is not null, part.PersonId, p.Work.Moved is not null);
+            part.HeatFrom, part.Start, part.End, part.End.AddSeconds(line.Frozen!.Band.Decorations.Max(d => d.Recipe.PeelAfterSeconds)), p.Work.DueAt, p.LateMinutes, p.Why, p.Work.StartedAt is not null, part.PersonId, p.Work.Moved is not null, part.SetUpFrom, Platens(press, p.Work));
+    }
+
+    // "own platen, then sleeve platen"; nothing where the press's own stays on
+    private static string Platens(Press press, PressWork work)
+    {
+        var lowers = SetUp.Lowers(press, work);
+        return lowers.All(l => l.Length == 0) ? "" : string.Join(", then ", lowers.Where((l, i) => i == 0 || l != lowers[i - 1]).Select(l => l.Length == 0 ? "own platen" : $"{l} platen"));
     }
 
     private static TrayView Tray(OrderCase c, FloorPlan floor, FigureFormat f)

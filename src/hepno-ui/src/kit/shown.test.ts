@@ -13,10 +13,13 @@ const plain: Format = {
   twelveHours: false,
   metric: false,
   celsius: false,
+  language: 'en',
 }
 const formats: Record<string, Format> = {
   default: plain,
   continental: { ...plain, sign: '€', signAfter: true, decimalMark: ',', groupMark: '.', metric: true, celsius: true },
+  german: { ...plain, language: 'de' },
+  french: { ...plain, language: 'fr' },
   american: { ...plain, dayFirst: false, twelveHours: true },
 }
 const shownBy: Record<string, (value: string, f: Format) => string> = {

@@ -1,3 +1,4 @@
+import dayNames from '../../../Hepno.Core/Measures/day-names.json'
 import type { Schemas } from '../api/client'
 
 /** Figures as text. The core's Shown makes the same text for documents; both run tests/cases/shown.csv. */
@@ -46,8 +47,8 @@ export function duration(seconds: number): string {
   return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`
 }
 
-const days = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
-const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+/** Names of days and months by language: the core reads the same file. */
+const namesIn = (f: Format) => dayNames[f.language as keyof typeof dayNames] ?? dayNames.en
 
 /** A local date or wall-clock time of the API; it has no zone and is never moved into one. */
 function wall(iso: string): Date {
@@ -56,10 +57,9 @@ function wall(iso: string): Date {
 
 export function day(iso: string, f: Format): string {
   const d = wall(iso)
-  const month = months[d.getUTCMonth()]
-  return f.dayFirst
-    ? `${days[d.getUTCDay()]} ${d.getUTCDate()} ${month}`
-    : `${days[d.getUTCDay()]} ${month} ${d.getUTCDate()}`
+  const names = namesIn(f)
+  const [weekday, month] = [names.days[d.getUTCDay()], names.months[d.getUTCMonth()]]
+  return f.dayFirst ? `${weekday} ${d.getUTCDate()} ${month}` : `${weekday} ${month} ${d.getUTCDate()}`
 }
 
 export function clock(iso: string, f: Format): string {
