@@ -36,7 +36,7 @@ public class ShopLearningTests
         var standards = LapStandards.Of(steps);
         Assert.Equal([36.0, 19, 28, 12], StepLap.Steps.Select(s => standards[s]));
         RunEvent Timed(int piece, double lay, RunVerdict verdict = RunVerdict.Good) => Said(piece, 1, verdict, 90) with { Laps = [new(StepLap.Lay, lay), new(StepLap.Press, 19), new(StepLap.Peel, 10), new(StepLap.Peel, 14), new(StepLap.Again, 12)] };
-        var line = new LineRecorded("htv", ["Front"], 95, [Timed(1, 40), Timed(2, 50), Timed(3, 3600), Timed(4, 99, RunVerdict.Spoiled), Said(5, 1, RunVerdict.Good, 60)], [standards]);
+        var line = new LineRecorded("htv", ["Front"], 95, [Timed(1, 40), Timed(2, 50), Timed(3, 3600), Timed(4, 99, RunVerdict.Spoiled), Said(5, 1, RunVerdict.Good, 60), Said(6, 1, RunVerdict.Good, 60) with { Laps = [new(StepLap.Peel, 60)] }], [standards]);
         // a wait of an hour counts as three times the standard: (40 + 50 + 108) / 3
         Assert.Equal([("lay", 36, 66, 3), ("press", 19, 19, 3), ("peel", 28, 24, 3), ("again", 12, 12, 3)], ShopLearning.Steps([line]).Select(s => (s.Step, s.Standard, s.Recorded, s.Timings)));
     }

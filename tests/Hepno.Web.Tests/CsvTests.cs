@@ -22,6 +22,7 @@ public class CsvTests(Shop shop) : IClassFixture<Shop>
     [InlineData("styles", 8)]
     [InlineData("materials", 2)]
     [InlineData("prices", 1)]
+    [InlineData("screens", 1)]
     public async Task What_goes_out_comes_in_unchanged(string kind, int things)
     {
         var table = await Out(kind);
@@ -54,7 +55,7 @@ public class CsvTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal(1, (await In("styles", table)).Body.GetProperty("changed").GetInt32());
         var now = (await shop.Get("/api/styles")).EnumerateArray().Single(s => s.GetProperty("value").GetProperty("id").GetString() == "loft").GetProperty("value");
         Assert.Equal((10.4m, 7), (now.GetProperty("unitPrice").GetDecimal(), now.GetProperty("onHand")[0].GetProperty("pieces").GetInt32()));
-        var prices = (await shop.Get("/api/styles/loft/prices")).EnumerateArray().ToList();
+        var prices = (await shop.Get("/api/styles/loft/prices"))[0].GetProperty("steps").EnumerateArray().ToList();
         Assert.Equal([9.8m, 10.4m], prices.Select(p => p.GetProperty("price").GetDecimal()));
         Assert.Equal([false, true], prices.Select(p => p.GetProperty("now").GetBoolean()));
         var counted = (await shop.Send(HttpMethod.Put, "/api/styles/loft", body.ToJsonString().Replace("\"pieces\":7", "\"pieces\":-2", StringComparison.Ordinal), "3")).Body.GetRawText();
@@ -66,6 +67,7 @@ public class CsvTests(Shop shop) : IClassFixture<Shop>
     [InlineData("customers", "who,what\nA,B\n", "The column name is missing")]
     [InlineData("customers", "name,contact\nGood,x\n,y\n", "Row 3: The customer has no name.")]
     [InlineData("materials", "supplier,product,width_in,price_foot,margin_in,freight,days\nDunlin,X,wide,5,0.25,6,4\n", "Row 2, width_in: \"wide\" cannot be read.")]
+    [InlineData("screens", "supplier,product,formula,set_up,counts_white,least_sheets,freight,days,sheet,width_in,height_in,colours,from,price\nB,S,wet peel,18,yes,15,9,4,A,9,9,1,1,2\n", "Row 2, formula: \"wet peel\" cannot be read.")]
     [InlineData("styles", "name,supplier,garment,fabric,weight_gsm,heat_ceiling_f,price,freight,days,colours,sizes\nN,M,kilt,100 cotton,150,330,3,1,1,Navy #2b3b5e dark,S; M\n", "\"kilt\" cannot be read.")]
     [InlineData("styles", "name,supplier,garment,fabric,weight_gsm,heat_ceiling_f,price,freight,days,colours,sizes\nN,M,tee,90 cotton,150,330,3,1,1,Navy #2b3b5e dark,S; M\n", "Row 2: The fabric adds up to 90%, not 100%.")]
     public async Task A_wrong_table_is_named_by_row_and_column_and_nothing_of_it_is_kept(string kind, string table, string sentence)

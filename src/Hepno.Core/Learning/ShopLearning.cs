@@ -52,9 +52,9 @@ public static class ShopLearning
         [.. lines.SelectMany(l => Standing(l.Events).Where(e => e.Pass <= l.Places.Count).Select(e => (l.MethodId, Place: l.Places[e.Pass - 1], Standard: l.StandardSeconds / l.Places.Count, e.SecondsOnPiece)))
             .GroupBy(x => (x.MethodId, x.Place)).Select(g => new SecondsLearned(g.Key.MethodId, g.Key.Place, g.Average(x => x.Standard), g.Average(x => Math.Min(x.SecondsOnPiece, LongestObservation * x.Standard)), g.Count())).OrderByDescending(s => s.Timings)];
 
-    /// <summary>Seconds by method and step, in the order of pressing; good pieces only, since a spoiled one ends early.</summary>
+    /// <summary>Seconds by method and step, in the order of pressing; good pieces only, since a spoiled one ends early, and only where the platen's closing was told.</summary>
     public static IReadOnlyList<StepLearned> Steps(IReadOnlyList<LineRecorded> lines) =>
-        [.. lines.SelectMany(l => Standing(l.Events).Where(e => e.Verdict == RunVerdict.Good && e.Laps is { Count: > 0 } && e.Pass <= l.Laps.Count)
+        [.. lines.SelectMany(l => Standing(l.Events).Where(e => e.Verdict == RunVerdict.Good && e.Laps?.Any(x => x.Step == StepLap.Press) == true && e.Pass <= l.Laps.Count)
                 .SelectMany(e => l.Laps[e.Pass - 1].Select(standard => (l.MethodId, Step: standard.Key, Standard: standard.Value, Recorded: e.Laps!.Where(x => x.Step == standard.Key).Sum(x => x.Seconds)))))
             .GroupBy(x => (x.MethodId, x.Step)).Select(g => new StepLearned(g.Key.MethodId, g.Key.Step, g.Average(x => x.Standard), g.Average(x => Math.Min(x.Recorded, LongestObservation * x.Standard)), g.Count()))
             .OrderBy(s => s.MethodId, StringComparer.Ordinal).ThenBy(s => StepLap.Steps.ToList().IndexOf(s.Step))];

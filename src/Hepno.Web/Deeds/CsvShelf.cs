@@ -20,9 +20,8 @@ internal static class CsvShelf
     private static readonly string[] CustomerColumns = ["id", "name", "contact", "address"];
     private static readonly string[] StyleColumns = ["id", "name", "supplier", "garment", "fabric", "weight_gsm", "heat_ceiling_f", "price", "freight", "days", "colours", "sizes"];
     private static readonly string[] VinylColumns = ["id", "supplier", "product", "width_in", "price_foot", "margin_in", "freight", "days"];
-    private static readonly string[] PriceColumns = ["id", "supplier", "product", "freight", "days", "size", "width_in", "height_in", "from", "price"];
 
-    public static IReadOnlyList<string> Kinds { get; } = ["customers", "styles", "materials", "prices"];
+    public static IReadOnlyList<string> Kinds { get; } = ["customers", "styles", "materials", "prices", "screens"];
 
     /// <summary>A kind of thing as a table.</summary>
     public static string Out(SqliteConnection c, string kind) => kind switch
@@ -30,14 +29,12 @@ internal static class CsvShelf
         "customers" => CsvTable.Write(CustomerColumns, Aggregates.Customers.All(c).Select(v => v.Value).Select(x => new[] { x.Id, x.Name, x.Contact, x.Address })),
         "styles" => CsvTable.Write(StyleColumns, Aggregates.Styles.All(c).Select(v => v.Value).Where(s => !s.Retired).Select(s => new[]
         {
-            s.Id, s.Name, s.Supplier, s.Kind.ToString().ToLowerInvariant(), string.Join("; ", s.Fabric.Select(f => $"{Say(f.Percent)} {f.Fibre.ToString().ToLowerInvariant()}")), Say(s.WeightGsm), Say(s.HeatCeilingF), Say(s.UnitPrice), Say(s.FreightPerOrder), Say(s.LeadDays),
-            string.Join("; ", s.Colourways.Select(x => $"{x.Name} {x.Hex} {x.Class.ToString().ToLowerInvariant()}")), string.Join("; ", s.Sizes.Select(z => z.Surcharge > 0 ? $"{z.Name} +{Say(z.Surcharge)}" : z.Name)),
+            s.Id, s.Name, s.Supplier, s.Kind.ToString().ToLowerInvariant(), string.Join("; ", s.Fabric.Select(f => $"{CsvCells.Say(f.Percent)} {f.Fibre.ToString().ToLowerInvariant()}")), CsvCells.Say(s.WeightGsm), CsvCells.Say(s.HeatCeilingF), CsvCells.Say(s.UnitPrice), CsvCells.Say(s.FreightPerOrder), CsvCells.Say(s.LeadDays),
+            string.Join("; ", s.Colourways.Select(x => $"{x.Name} {x.Hex} {x.Class.ToString().ToLowerInvariant()}")), string.Join("; ", s.Sizes.Select(z => z.Surcharge > 0 ? $"{z.Name} +{CsvCells.Say(z.Surcharge)}" : z.Name)),
         })),
-        "materials" => CsvTable.Write(VinylColumns, Aggregates.Vinyls.All(c).Select(v => v.Value).Select(x => new[] { x.Id, x.Supplier, x.Product, Say(x.UsableWidthIn), Say(x.PricePerFoot), Say(x.WeedingMarginIn), Say(x.FreightPerOrder), Say(x.LeadDays) })),
-        "prices" => CsvTable.Write(PriceColumns, Aggregates.Films.All(c).Select(v => v.Value).SelectMany(l => l.Sizes.SelectMany(s => s.Breaks.Select(b => new[]
-        {
-            l.Id, l.Supplier, l.Product, Say(l.FreightPerOrder), Say(l.LeadDays), s.Name, Say(s.WidthIn), Say(s.HeightIn), Say(b.From), Say(b.Price),
-        })))),
+        "materials" => CsvTable.Write(VinylColumns, Aggregates.Vinyls.All(c).Select(v => v.Value).Select(x => new[] { x.Id, x.Supplier, x.Product, CsvCells.Say(x.UsableWidthIn), CsvCells.Say(x.PricePerFoot), CsvCells.Say(x.WeedingMarginIn), CsvCells.Say(x.FreightPerOrder), CsvCells.Say(x.LeadDays) })),
+        "prices" => CsvTable.Write(CsvPrices.FilmColumns, Aggregates.Films.All(c).SelectMany(v => CsvPrices.Rows(v.Value))),
+        "screens" => CsvTable.Write(CsvPrices.ScreenColumns, Aggregates.Screens.All(c).SelectMany(v => CsvPrices.Rows(v.Value))),
         _ => throw RefusedException.NoSuch("table", kind),
     };
 
@@ -51,13 +48,14 @@ internal static class CsvShelf
                 "customers" => Keep(c, Aggregates.Customers, Each(CsvTable.Read(text, ["name"]), Customer), x => x.Id, x => x.Name, (x, id, _) => x with { Id = id }, Named, deed),
                 "styles" => Keep(c, Aggregates.Styles, Each(CsvTable.Read(text, StyleColumns[1..]), Style), x => x.Id, x => x.Name, Style, x => x.Problems(), deed),
                 "materials" => Keep(c, Aggregates.Vinyls, Each(CsvTable.Read(text, VinylColumns[1..]), Vinyl), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, _) => x with { Id = id }, x => x.Problems(), deed),
-                "prices" => Keep(c, Aggregates.Films, Lists(CsvTable.Read(text, PriceColumns[1..])), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, _) => x with { Id = id }, x => x.Problems(), deed),
+                "prices" => Keep(c, Aggregates.Films, CsvPrices.Films(CsvTable.Read(text, CsvPrices.FilmColumns[1..])), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, _) => x with { Id = id }, x => x.Problems(), deed),
+                "screens" => Keep(c, Aggregates.Screens, CsvPrices.Screens(CsvTable.Read(text, CsvPrices.ScreenColumns[1..])), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, _) => x with { Id = id }, x => x.Problems(), deed),
                 _ => throw RefusedException.NoSuch("table", kind),
             };
         }
         catch (NotATableException not)
         {
-            throw new RefusedException(400, "not-a-table", not.Message, $"Take the table out first and keep its head: {string.Join(", ", kind switch { "customers" => CustomerColumns, "styles" => StyleColumns, "materials" => VinylColumns, _ => PriceColumns })}.");
+            throw new RefusedException(400, "not-a-table", not.Message, $"Take the table out first and keep its head: {string.Join(", ", kind switch { "customers" => CustomerColumns, "styles" => StyleColumns, "materials" => VinylColumns, "screens" => CsvPrices.ScreenColumns, _ => CsvPrices.FilmColumns })}.");
         }
     }
 
@@ -83,17 +81,17 @@ internal static class CsvShelf
         return new(added, changed, same);
     }
 
-    private static List<(int, T, List<Problem>)> Each<T>(IReadOnlyList<CsvRow> rows, Func<Cells, T> read) => [.. rows.Select(r =>
+    private static List<(int, T, List<Problem>)> Each<T>(IReadOnlyList<CsvRow> rows, Func<CsvCells, T> read) => [.. rows.Select(r =>
     {
-        var cells = new Cells(r);
+        var cells = new CsvCells(r);
         return (r.Number, read(cells), cells.Problems);
     })];
 
-    private static Customer Customer(Cells r) => new(r.Text("id"), r.Text("name"), r.Text("contact"), r.Text("address"));
+    private static Customer Customer(CsvCells r) => new(r.Text("id"), r.Text("name"), r.Text("contact"), r.Text("address"));
 
     private static IEnumerable<Problem> Named(Customer x) => x.Name.Length is 0 or > 200 ? [new("empty", x.Name.Length == 0 ? "The customer has no name." : $"A name of {x.Name.Length} characters.", "name", "Type a name of at most 200 characters.")] : [];
 
-    private static VinylFilm Vinyl(Cells r) => new(r.Text("id"), r.Text("supplier"), r.Text("product"), r.Real("width_in"), r.Money("price_foot"), r.Real("margin_in"), r.Money("freight"), (int)r.Real("days"));
+    private static VinylFilm Vinyl(CsvCells r) => new(r.Text("id"), r.Text("supplier"), r.Text("product"), r.Real("width_in"), r.Money("price_foot"), r.Real("margin_in"), r.Money("freight"), (int)r.Real("days"));
 
     // what the table does not carry stays as it is: what lies in the shop, and the identity of a colour
     private static Style Style(Style read, string id, Style? before) => before is null ? read with { Id = id } : read with
@@ -103,7 +101,7 @@ internal static class CsvShelf
         Colourways = [.. read.Colourways.Select(c => before.Colourways.FirstOrDefault(b => b.Name.Equals(c.Name, StringComparison.OrdinalIgnoreCase)) is { } b ? c with { Id = b.Id } : c)],
     };
 
-    private static Style Style(Cells r)
+    private static Style Style(CsvCells r)
     {
         var fabric = r.List("fabric").Select(x => (Parts: x.Replace("%", "", StringComparison.Ordinal).Split(' ', 2, StringSplitOptions.RemoveEmptyEntries), x)).Select(x =>
             x.Parts.Length == 2 && double.TryParse(x.Parts[0], CultureInfo.InvariantCulture, out var percent) && Enum.TryParse<Fibre>(x.Parts[1], true, out var fibre) ? new FabricShare(fibre, percent) : r.Wrong<FabricShare>("fabric", x.x, "55 cotton; 45 polyester")).OfType<FabricShare>().ToList();
@@ -123,52 +121,5 @@ internal static class CsvShelf
             r.Wrong<Style>("garment", r.Text("garment"), string.Join(", ", Enum.GetNames<GarmentKind>()).ToLowerInvariant());
         }
         return new(r.Text("id"), r.Text("name"), r.Text("supplier"), kind, fabric, r.Real("weight_gsm"), r.Real("heat_ceiling_f"), r.Money("price"), r.Money("freight"), (int)r.Real("days"), colours, sizes, false);
-    }
-
-    private static List<(int, TransferPriceList, List<Problem>)> Lists(IReadOnlyList<CsvRow> rows) => [.. rows.GroupBy(r => r.Text("id").Length > 0 ? r.Text("id") : $"{r.Text("supplier")} {r.Text("product")}").Select(g =>
-    {
-        var problems = new List<Problem>();
-        T Of<T>(CsvRow row, Func<Cells, T> read)
-        {
-            var cells = new Cells(row);
-            var value = read(cells);
-            problems.AddRange(cells.Problems);
-            return value;
-        }
-        var head = g.First();
-        var sizes = g.GroupBy(r => r.Text("size")).Select(s => new TransferSize(s.Key, Of(s.First(), x => x.Real("width_in")), Of(s.First(), x => x.Real("height_in")),
-            [.. s.Select(b => Of(b, x => new PriceBreak((int)x.Real("from"), x.Money("price")))).OrderBy(b => b.From)])).ToList();
-        return (head.Number, Of(head, x => new TransferPriceList(x.Text("id"), x.Text("supplier"), x.Text("product"), sizes, x.Money("freight"), (int)x.Real("days"))), problems);
-    })];
-
-    private static string Say(IFormattable value) => value.ToString(value is decimal ? "0.######" : null, CultureInfo.InvariantCulture);
-
-    /// <summary>A row's cells, and what in them cannot be read.</summary>
-    private sealed class Cells(CsvRow row)
-    {
-        public List<Problem> Problems { get; } = [];
-
-        public string Text(string column) => row.Text(column);
-
-        public string[] List(string column) => row.Text(column).Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
-
-        public double Real(string column) => double.TryParse(Number(column), CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : Missing(column);
-
-        public decimal Money(string column) => decimal.TryParse(Number(column), NumberStyles.Number, CultureInfo.InvariantCulture, out var n) ? n : (decimal)Missing(column);
-
-        public T? Wrong<T>(string column, string value, string like)
-        {
-            Problems.Add(new("cell", $"Row {row.Number}, {column}: \"{(value.Length > 40 ? value[..40] + "..." : value)}\" cannot be read.", $"row {row.Number}, {column}", $"Write it like {like}."));
-            return default;
-        }
-
-        // a decimal comma is read where it cannot be a thousands mark
-        private string Number(string column) => row.Text(column) is var t && t.Contains(',', StringComparison.Ordinal) && !t.Contains('.', StringComparison.Ordinal) ? t.Replace(',', '.') : row.Text(column);
-
-        private double Missing(string column)
-        {
-            Wrong<object>(column, row.Text(column), "12.50");
-            return 0;
-        }
     }
 }

@@ -32,12 +32,6 @@ internal sealed record StyleBody(string Name, string Supplier, GarmentKind Kind,
 /// <summary>Pieces that lie in the shop.</summary>
 internal sealed record OnHandBody(string ColourwayId, string Size, int Pieces);
 
-/// <summary>A price of a style and since when.</summary>
-/// <param name="Since">The day, as shown.</param>
-/// <param name="Price">Price of the base sizes.</param>
-/// <param name="Now">True for the one that holds.</param>
-internal sealed record PriceSince(string Since, decimal Price, bool Now);
-
 /// <summary>A fibre and its share, percent.</summary>
 internal sealed record FabricBody(Fibre Fibre, double Percent);
 
@@ -158,7 +152,12 @@ internal static class ShopEndpoints
         api.MapGet("/customers/{id}/record", (string id, Desk desk) => desk.Db.Read(c => Views.CustomerRecord.Of(c, desk, id))).WithTags("customers").WithName("customerRecord").WithSummary("A customer with past orders and what they earned.");
         api.MapGet("/customers/{id}/export", ExportCustomer).WithTags("customers").WithName("exportCustomer");
         api.MapPost("/customers/{id}/erase", EraseCustomer).WithTags("customers").WithName("eraseCustomer");
-        api.MapGet("/styles/{id}/prices", StylePrices).WithTags("styles").WithName("stylePrices");
+        MapPrices(api, "styles", Aggregates.Styles, s => [("a piece", s.UnitPrice), .. s.Sizes.Where(z => z.Surcharge > 0).Select(z => ($"{z.Name} on top", z.Surcharge))]);
+        MapPrices(api, "films", Aggregates.Films, l => l.Sizes.SelectMany(z => z.Breaks.Select(b => ($"{z.Name} from {b.From}", b.Price))));
+        MapPrices(api, "vinyls", Aggregates.Vinyls, v => [("a foot", v.PricePerFoot)]);
+        MapPrices(api, "screens", Aggregates.Screens, l => [("set-up, a colour", l.SetUpPerColour), .. l.Sheets.SelectMany(z => z.Prices.SelectMany(p => p.Breaks.Select(b => ($"{z.Name} in {p.Colours} from {b.From}", b.Price))))]);
+        MapPrices(api, "film-printers", Aggregates.FilmPrinters, p => [("colour, a ml", p.ColourPricePerMl), ("white, a ml", p.WhitePricePerMl), ("film, an in²", p.FilmPricePerIn2), ("powder, a g", p.PowderPricePerG), ("cleaning, a ml", p.CleaningPricePerMl)]);
+        MapPrices(api, "dye-printers", Aggregates.DyePrinters, p => [("ink, a ml", p.InkPricePerMl), ("a sheet", p.SheetPrice), ("tape, an in", p.TapePricePerIn), ("protection paper, a sheet", p.ProtectionPrice)]);
         api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
         api.MapGet("/numbers", GetNumbers).WithTags("numbers").WithName("numbers");
         api.MapGet("/numbers/rates", (Desk desk) => desk.Db.Read(c => new RatesView(Rates.Labour(Desk.Numbers(c)), Rates.Overhead(Desk.Numbers(c))))).WithTags("numbers").WithName("rates").WithSummary("The two rates of an hour of hands, opened to people and fixed costs.");
@@ -183,15 +182,6 @@ internal static class ShopEndpoints
         var seen = request.Seen();
         return desk.Db.Write(c => new Views.Written(id, ForgetCustomer.Do(c, desk, id, seen, request.Deed(desk.Clock, "customer erased"))));
     }
-
-    /// <summary>What a style has cost, oldest first; the last one holds.</summary>
-    internal static List<PriceSince> StylePrices(string id, Desk desk) => desk.Db.Read(c =>
-    {
-        var n = Desk.Numbers(c);
-        var states = Aggregates.Styles.States(c, id);
-        var moves = states.Where((s, i) => i == 0 || s.Value.UnitPrice != states[i - 1].Value.UnitPrice).ToList();
-        return moves.Select((s, i) => new PriceSince(Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(s.From, n.TimeZone)), n.Format), s.Value.UnitPrice, i == moves.Count - 1)).ToList();
-    });
 
     /// <summary>Takes a style off the Shelf; one that open orders use stays.</summary>
     internal static Views.Written RetireStyle(string id, Desk desk, HttpRequest request)
@@ -228,6 +218,10 @@ internal static class ShopEndpoints
         RefusedException.IfAny(n.Problems().Concat(ShopClock.Knows(n.TimeZone) ? [] : [new Problem("unknown-zone", $"\"{n.TimeZone}\" is not a time zone.", "timeZone", "Write it like Europe/London.")]));
         return Save(desk, request, Aggregates.Numbers, "1", n.Settled());
     }
+
+    private static void MapPrices<T>(IEndpointRouteBuilder api, string noun, Aggregate<T> aggregate, Func<T, IEnumerable<(string What, decimal Price)>> prices)
+        where T : class =>
+        api.MapGet($"/{noun}/{{id}}/prices", (string id, Desk desk) => desk.Db.Read(c => Views.PriceLine.Of(c, desk, aggregate, id, prices))).WithTags(noun).WithName($"{noun}-prices").WithSummary("Every price of it with the days it has held from, oldest first.");
 
     private static void Map<TBody, T>(IEndpointRouteBuilder api, string noun, Aggregate<T> aggregate, Func<string, TBody, T> toCore, Func<T, IEnumerable<Problem>> problems)
         where T : class

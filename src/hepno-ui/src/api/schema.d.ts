@@ -198,8 +198,93 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What a style has cost, oldest first; the last one holds. */
-        get: operations["stylePrices"];
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["styles-prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/films/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["films-prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/vinyls/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["vinyls-prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/screens/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["screens-prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/film-printers/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["film-printers-prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/dye-printers/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["dye-printers-prices"];
         put?: never;
         post?: never;
         delete?: never;
@@ -512,6 +597,40 @@ export interface paths {
         put?: never;
         /** Says the price of a piece oneself, or leaves it to the policy again. */
         post: operations["sayPrice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/larger": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes the larger quantity of a price break. */
+        post: operations["takeLarger"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/offer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Offers another method to the customer beside the quoted one, or does not any more. */
+        post: operations["offerWay"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1455,6 +1574,12 @@ export interface components {
             mark: null | number;
             /**
              * Format: int32
+             * @description How many of them are given: a price break made the larger quantity come to less.
+             * @default 0
+             */
+            given: number;
+            /**
+             * Format: int32
              * @description Pieces of all sizes.
              */
             pieces: number;
@@ -1601,6 +1726,13 @@ export interface components {
             personId: string;
             /** @description True when the owner put it there. */
             moved: boolean;
+            /**
+             * Format: date-time
+             * @description When hands begin to make the press ready, or null.
+             */
+            setUpFrom: null | string;
+            /** @description Lower platens by pass where they are not the press's own throughout; else empty. */
+            platens: string;
         };
         /** @description From so many on, each costs so much. */
         BreakBody: {
@@ -2190,6 +2322,11 @@ export interface components {
             metric: boolean;
             /** @description True for °C first, false for °F first. */
             celsius: boolean;
+            /**
+             * @description Code of the language of day and month names, a key of IReadOnlyDictionary&lt;string, DayNames&gt; DayNames.All.
+             * @default en
+             */
+            language: string;
         };
         /**
          * @description What a figure counts.
@@ -2371,6 +2508,8 @@ export interface components {
             twelveHours: boolean;
             metric: boolean;
             celsius: boolean;
+            /** @default en */
+            language: string;
         };
         /** @description An order found. */
         Found: {
@@ -2622,7 +2761,19 @@ export interface components {
          * @default offer-larger
          * @enum {unknown}
          */
-        InversionRule: "offer-larger" | "charge-smaller";
+        InversionRule: "offer-larger" | "charge-smaller" | "raise-break" | "give-piece";
+        /** @description What one step of pressing took: lay, press, peel or again. */
+        LapBody: {
+            step: string;
+            /** Format: double */
+            seconds: number;
+        };
+        /** @description The larger quantity of a price break, taken for a line. */
+        LargerBody: {
+            /** Format: int32 */
+            pieces: number;
+            lineId: null | string;
+        };
         /** @description What to buy for a line, as drawn on Lay out. */
         LayoutView: {
             /** @description Which line. */
@@ -2670,6 +2821,8 @@ export interface components {
         LearningView: {
             /** @description Hands by method and place. */
             seconds: components["schemas"]["SecondsLearned"][];
+            /** @description Seconds by method and step. */
+            steps: components["schemas"]["StepLearned"][];
             /** @description Spoilage by method and place. */
             spoilage: components["schemas"]["SpoiledLearned"][];
             offer: null | components["schemas"]["OfferView"];
@@ -2688,6 +2841,11 @@ export interface components {
             placements: components["schemas"]["PlacementBody"][];
             /** Format: double */
             mark: null | number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            given: number;
         };
         /** @description What a line came to against its quote. */
         LineHeld: {
@@ -2750,6 +2908,29 @@ export interface components {
              * @description Last change this is of.
              */
             seq: number;
+        };
+        /** @description A lower platen. */
+        LowerBody: {
+            name: string;
+            /** Format: double */
+            widthIn: number;
+            /** Format: double */
+            heightIn: number;
+        };
+        /** @description A lower platen that can be put on a press instead of its own. */
+        LowerPlaten: {
+            /** @description What the shop calls it: "sleeve". */
+            name: string;
+            /**
+             * Format: double
+             * @description Width, in: the part of the garment that goes over it is wider.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Depth, in.
+             */
+            heightIn: number;
         };
         /** @description A note beside the quote, for the owner alone. */
         MarginNote: {
@@ -2901,6 +3082,24 @@ export interface components {
              */
             handsFactor: number;
             spoilage: null | components["schemas"]["SpoilageBody"][];
+            /**
+             * Format: double
+             * @default 3
+             */
+            swapMinutes: number;
+            /**
+             * Format: double
+             * @default 2
+             */
+            dialMinutes: number;
+            /** @default true */
+            setUpWhileHeating: boolean;
+        };
+        /** @description Another method of a line, offered to the customer beside the quoted one or not. */
+        OfferBody: {
+            methodId: string;
+            offered: boolean;
+            lineId: null | string;
         };
         /** @description One setting offered to change. */
         OfferView: {
@@ -2917,6 +3116,13 @@ export interface components {
             value: number;
             /** @description Open orders it touches, the most touched first. */
             effects: components["schemas"]["EffectView"][];
+        };
+        /** @description Another method offered to the customer beside the quoted one. */
+        OfferedWay: {
+            /** @description For which line. */
+            lineId: string;
+            /** @description Key of the method. */
+            methodId: string;
         };
         /** @description Pieces of one colour and size that lie in the shop. */
         OnHand: {
@@ -2976,6 +3182,8 @@ export interface components {
             moves: null | components["schemas"]["MovedLine"][];
             /** @description Parts given to the customer before the rest; null for none. */
             parts: null | components["schemas"]["PartDelivery"][];
+            /** @description Other methods offered to the customer beside the quoted ones; null for none. */
+            offered: null | components["schemas"]["OfferedWay"][];
         };
         /** @description A line of an order as the screens need it. */
         OrderLineView: {
@@ -3022,6 +3230,19 @@ export interface components {
              * @description Deposit the quote asks for.
              */
             deposit: number;
+        };
+        /** @description One way a line can be made. */
+        OtherPrinted: {
+            /** @description In the customer's words. */
+            how: string;
+            /** @description Price each. */
+            each: string;
+            /** @description Before tax. */
+            inAll: string;
+            /** @description When. */
+            ready: string;
+            /** @description True for the way the quote is for. */
+            quoted: boolean;
         };
         /** @description What a price leaves, for one piece. */
         Outcome: {
@@ -3462,6 +3683,8 @@ export interface components {
             equipment: components["schemas"]["EquipmentHour"];
             /** @description What the maker's manual warns of, shown where it is used. */
             cautions: string;
+            /** @description Lower platens it takes besides its own; null for none. */
+            lowers: null | components["schemas"]["LowerPlaten"][];
         };
         /** @description A press. */
         PressBody: {
@@ -3481,6 +3704,7 @@ export interface components {
             offsetF: null | number;
             equipment: components["schemas"]["EquipmentBody"];
             cautions: string;
+            lowers: null | components["schemas"]["LowerBody"][];
         };
         /** @description A day at the presses. */
         PressDayView: {
@@ -3595,6 +3819,31 @@ export interface components {
              * @default
              */
             personId: string;
+            /**
+             * Format: date-time
+             * @description When those hands begin to make the press ready; null when nothing is to be done.
+             */
+            setUpFrom: null | string;
+        };
+        /** @description One pass of a batch as the press must stand for it. */
+        PressPass: {
+            /**
+             * Format: double
+             * @description Width of the print, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Height of the print, in.
+             */
+            heightIn: number;
+            /**
+             * Format: double
+             * @description Width of the part that goes over the lower platen, in; null where the whole garment does.
+             */
+            openingIn: null | number;
+            /** @description light, medium, firm or heavy. */
+            pressure: string;
         };
         /** @description Work that an order puts on a press. */
         PressWork: {
@@ -3659,6 +3908,8 @@ export interface components {
             /** @description Garment: caps go onto a cap press. */
             kind: components["schemas"]["GarmentKind"];
             moved: null | components["schemas"]["Moved"];
+            /** @description How the press must stand for each pass; null for its own platen throughout. */
+            passes: null | components["schemas"]["PressPass"][];
         };
         /** @description A price a piece the owner says, or null for the policy's. */
         PriceBody: {
@@ -3678,6 +3929,13 @@ export interface components {
              * @description Money each.
              */
             price: number;
+        };
+        /** @description What one price of a thing has been. */
+        PriceLine: {
+            /** @description Of what: "a piece", "11 × 11 from 24". */
+            what: string;
+            /** @description Oldest first. */
+            steps: components["schemas"]["PriceSince"][];
         };
         /** @description A channel's price policy (DOMAIN 11). The fourth, a typed price, is said on the order itself. */
         PricePolicy: {
@@ -3701,13 +3959,13 @@ export interface components {
              */
             perHour: number;
         };
-        /** @description A price of a style and since when. */
+        /** @description A price and since when. */
         PriceSince: {
             /** @description The day, as shown. */
             since: string;
             /**
              * Format: double
-             * @description Price of the base sizes.
+             * @description The price.
              */
             price: number;
             /** @description True for the one that holds. */
@@ -3837,6 +4095,8 @@ export interface components {
             columns: components["schemas"]["Stated"][];
             /** @description Other quantities: pieces, each, in all; may be empty. */
             tiers: components["schemas"]["TierPrinted"][];
+            /** @description Other ways it could be made, offered beside; null for none. */
+            others: null | components["schemas"]["OtherPrinted"][];
         };
         /** @description A quote they were sent. */
         QuoteExport: {
@@ -4097,6 +4357,8 @@ export interface components {
              * @description Seconds of hands since the device's verdict before, holds left out.
              */
             secondsOnPiece: number;
+            /** @description Seconds of the steps within, as the screen saw them begin and end; null where it did not. */
+            laps: null | components["schemas"]["StepLap"][];
         };
         /** @description A verdict, or the taking back of one. The device makes the event's id; sending it again is the same event. */
         RunEventBody: {
@@ -4112,6 +4374,7 @@ export interface components {
             takesBack: null | string;
             /** Format: double */
             secondsOnPiece: number;
+            laps: null | components["schemas"]["LapBody"][];
         };
         /** @description A line of a run. */
         RunLineView: {
@@ -4264,12 +4527,14 @@ export interface components {
             /** @description Events, folded. */
             state: components["schemas"]["RunState"];
         };
-        /** @description Work to place from a moment on; times are the shop's wall clock. */
+        /** @description Work to place from a moment on; times are the shop's wall clock. Overlap: hands set a press up while it heats. */
         ScheduleBody: {
             /** Format: date-time */
             from: string;
             week: components["schemas"]["DayBody"][];
             works: components["schemas"]["WorkBody"][];
+            /** @default true */
+            overlap: boolean;
         };
         /** @description A price list of screen-printed transfers. */
         ScreenBody: {
@@ -4590,6 +4855,23 @@ export interface components {
             handsFactor: number;
             /** @description Shares of spoiled attempts the shop has learned, by method; null for none. */
             spoilage: null | components["schemas"]["LearnedSpoilage"][];
+            /**
+             * Format: double
+             * @description Hands to change a press's lower platen.
+             * @default 3
+             */
+            swapMinutes: number;
+            /**
+             * Format: double
+             * @description Hands to set a press's dial for another batch.
+             * @default 2
+             */
+            dialMinutes: number;
+            /**
+             * @description True when hands set a press up while it heats; false when one waits for the other.
+             * @default true
+             */
+            setUpWhileHeating: boolean;
         };
         /** @description Pieces of one size. */
         SizeBody: {
@@ -4761,6 +5043,38 @@ export interface components {
             seconds: number;
             hands: boolean;
             press: boolean;
+        };
+        /** @description What one step of pressing took. */
+        StepLap: {
+            /** @description lay, press, peel or again, as IReadOnlyList&lt;string&gt; StepLap.Steps has them. */
+            step: string;
+            /**
+             * Format: double
+             * @description Seconds, holds left out.
+             */
+            seconds: number;
+        };
+        /** @description Seconds of one step of one method. */
+        StepLearned: {
+            /** @description Method. */
+            methodId: string;
+            /** @description lay, press, peel or again. */
+            step: string;
+            /**
+             * Format: double
+             * @description By the standards, s a piece.
+             */
+            standard: number;
+            /**
+             * Format: double
+             * @description Mean as recorded, s a piece.
+             */
+            recorded: number;
+            /**
+             * Format: int32
+             * @description Pieces it rests on.
+             */
+            timings: number;
         };
         /** @description A stratum as it was quoted and as it came out, a piece, rounded for show. */
         StratumHeld: {
@@ -5983,7 +6297,7 @@ export interface operations {
             };
         };
     };
-    stylePrices: {
+    "styles-prices": {
         parameters: {
             query?: never;
             header?: never;
@@ -6000,7 +6314,387 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PriceSince"][];
+                    "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "films-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "vinyls-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "screens-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "film-printers-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "dye-printers-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceLine"][];
                 };
             };
             /** @description Bad Request */
@@ -7664,6 +8358,166 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["PriceBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeLarger: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LargerBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    offerWay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OfferBody"];
             };
         };
         responses: {

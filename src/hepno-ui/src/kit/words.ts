@@ -49,6 +49,14 @@ export const stratumLetter: Record<string, string> = {
   packing: 'K',
 }
 
+/** A step of pressing as Learn has it. */
+export const stepWord: Record<string, string> = {
+  lay: 'laying',
+  press: 'the press closed',
+  peel: 'peeling, looking',
+  again: 'second press',
+}
+
 export const methodWord: Record<string, string> = {
   'dtf-bought': 'Film, bought in',
   'dtf-made': 'Film, made here',

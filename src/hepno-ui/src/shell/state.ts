@@ -52,6 +52,7 @@ export const format = (): Schemas['FigureFormat'] =>
     twelveHours: false,
     metric: false,
     celsius: false,
+    language: 'en',
   }
 
 export async function refreshLine(): Promise<void> {
@@ -108,6 +109,7 @@ export const newLine = (): Schemas['LineBody'] => ({
   sizes: [],
   placements: [],
   mark: null,
+  given: 0,
 })
 
 /** Begins an order nobody has said anything of yet, takes it in hand, and returns its id. */
@@ -134,7 +136,7 @@ export function askBody(order: Schemas['OrderView']): AskBody {
   const { customerId, lines, dueDate, dueTime, note, channel, shipping } = order.ask
   return {
     customerId,
-    lines: lines.map(({ id, styleId, colourwayId, sizes, placements, mark }) => ({
+    lines: lines.map(({ id, styleId, colourwayId, sizes, placements, mark, given }) => ({
       id,
       styleId,
       colourwayId,
@@ -152,6 +154,7 @@ export function askBody(order: Schemas['OrderView']): AskBody {
         }),
       ),
       mark,
+      given,
     })),
     dueDate,
     dueTime,

@@ -97,7 +97,7 @@ const removePlacement = (id: string) =>
       :value="sizeText || run"
       width="16em"
       @commit="setSizes"
-    />{{ ' ' }}
+    /><span v-if="line.given > 0" class="small"> ({{ line.given }} of them given)</span>{{ ' ' }}
     <EditPart
       ref="style"
       label="which garment?"

@@ -91,6 +91,25 @@ async function choose(): Promise<void> {
   }
 }
 
+/** Takes a price break by a method: it is chosen and its larger quantity asked for, or given by the shop's rule. */
+async function larger(b: Schemas['Band']): Promise<void> {
+  const [order, line] = [shop.order, lineInHand.value]
+  if (!order || !line || !b.cliff) return
+  const [path, pieces] = [{ id: order.id }, b.cliff.pieces]
+  await attempt(async () => {
+    let version = order.version
+    if (line.methodId !== b.methodId) {
+      const body = { methodId: b.methodId, lineId: line.id }
+      version = (await ask(api.POST('/api/orders/{id}/choose', { params: { path }, body, ...seen(version) }))).version
+    }
+    const body = { pieces, lineId: line.id }
+    await ask(api.POST('/api/orders/{id}/larger', { params: { path }, body, ...seen(version) }))
+    await refresh()
+    const given = lineInHand.value?.asked.given ?? 0
+    shop.said = `${pieces} pieces now${given > 0 ? `, ${given} of them given` : ''}. Z takes it back.`
+  })
+}
+
 function onKey(event: KeyboardEvent): void {
   if (typing(event) || event.ctrlKey || event.metaKey) return
   const onControl = (event.target as HTMLElement).closest('a, button') !== null
@@ -306,9 +325,16 @@ const spoken = (b: Schemas['Band']) =>
                 >
                 <span>cost {{ bare(b.costLow, f) }} to {{ bare(b.costHigh, f) }} as 0 to 6 in 100 are spoiled</span>
               </p>
-              <p v-if="b.cliff && b.cliff.total < b.total" class="note caution">
-                {{ b.cliff.pieces }} pieces come to {{ money(b.cliff.total, f) }}, {{ money(b.cliff.saves, f) }} less in
-                all: a price break. Offer them.
+              <p v-if="b.cliff" class="note caution">
+                {{ b.cliff.pieces }} pieces come to {{ money(b.cliff.total, f)
+                }}{{
+                  b.cliff.total < b.total
+                    ? `, ${money(b.cliff.saves, f)} less in all`
+                    : '; these are charged no dearer'
+                }}: a price break.
+                <button v-if="!shop.order?.quoteSent && quantity === null" class="plain-button" @click="larger(b)">
+                  Make it {{ b.cliff.pieces }}
+                </button>
               </p>
               <p class="note quiet">{{ b.priceHow }}. Left out: {{ b.leavesOut.join('; ') }}.</p>
             </template>

@@ -49,6 +49,7 @@ export const freshPress = (): Omit<Press, 'id'> => ({
     dutyShare: 0.35,
     upkeepPerHour: 0.12,
   },
+  lowers: null,
   cautions:
     'The platen burns: gloves, and hands clear. Never leave it closed. Into the wall socket. The maker’s manual decides.',
 })
@@ -94,6 +95,22 @@ export const pressFields: Field<Press>[] = [
       const n = readNumber(t.replace('−', '-'))
       if (n === null) return `"${t}" is not a number.`
       p.offsetF = n
+    },
+  },
+  {
+    label: 'Lower platens besides its own, a line each: name, width, depth in inches',
+    lines: 2,
+    wide: true,
+    get: (p) => (p.lowers ?? []).map((l) => `${l.name}, ${l.widthIn}, ${l.heightIn}`).join('\n'),
+    set: (p, t) => {
+      const lowers = []
+      for (const line of t.split('\n').filter((l) => l.trim() !== '')) {
+        const [name, width, height] = line.split(/[\t,;]/).map((x) => x.trim())
+        const [widthIn, heightIn] = [readNumber(width ?? ''), readNumber(height ?? '')]
+        if (!name || widthIn === null || heightIn === null) return `"${line}" is not like "sleeve, 4.5, 14".`
+        lowers.push({ name, widthIn, heightIn })
+      }
+      p.lowers = lowers.length > 0 ? lowers : null
     },
   },
   ...hourFields<Press>(),

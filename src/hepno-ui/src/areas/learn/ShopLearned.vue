@@ -2,7 +2,7 @@
 import { onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
 import { bare, number } from '../../kit/shown'
-import { methodWord } from '../../kit/words'
+import { methodWord, stepWord } from '../../kit/words'
 import { onChange } from '../../shell/live'
 import { attempt, format, refresh, shop } from '../../shell/state'
 
@@ -45,6 +45,24 @@ const share = (x: number) => `${number(x * 100, 1, format())}%`
         <tbody>
           <tr v-for="s in view.seconds" :key="s.methodId + s.place">
             <td>{{ methodWord[s.methodId] }}, {{ s.place.toLowerCase() }}</td>
+            <td class="fig">{{ number(s.standard, 0, format()) }} s</td>
+            <td class="fig">{{ number(s.recorded, 0, format()) }} s</td>
+            <td class="fig">{{ s.timings }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <table v-if="view.steps.length > 0">
+        <thead>
+          <tr>
+            <th>Step by step</th>
+            <th class="fig">Standard</th>
+            <th class="fig">Yours</th>
+            <th class="fig">Timed</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="s in view.steps" :key="s.methodId + s.step">
+            <td>{{ methodWord[s.methodId] }}, {{ stepWord[s.step] }}</td>
             <td class="fig">{{ number(s.standard, 0, format()) }} s</td>
             <td class="fig">{{ number(s.recorded, 0, format()) }} s</td>
             <td class="fig">{{ s.timings }}</td>
@@ -110,6 +128,7 @@ const share = (x: number) => `${number(x * 100, 1, format())}%`
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
   gap: 28px;
+  align-items: start;
 }
 table {
   width: 100%;

@@ -4,12 +4,13 @@ import { api, ask } from '../../api/client'
 import { attempt, refresh, shop } from '../../shell/state'
 
 /** Tables out, and in as a whole: what cannot be kept is said row by row and nothing is changed. */
-const kinds = ['customers', 'styles', 'materials', 'prices']
+const kinds = ['customers', 'styles', 'materials', 'prices', 'screens']
 const words: Record<string, string> = {
   customers: 'Customers',
   styles: 'Styles with their prices',
   materials: 'Vinyl rolls',
   prices: 'Film price lists',
+  screens: 'Screened transfer price lists',
 }
 const busy = ref('')
 const wrong = ref<{ sentence: string; remedy: string }[]>([])

@@ -1,3 +1,4 @@
+import dayNames from '../../../../Hepno.Core/Measures/day-names.json'
 import type { Schemas } from '../../api/client'
 import { choice, type Field, num, readNumber, text } from '../../kit/fields'
 
@@ -77,6 +78,17 @@ export const moneyFields: Field<Numbers>[] = [
   num('Quote stands, days', 'validityDays'),
   num('Slow tenth, %', 'slowTenthShare', 100),
   num('Hands against the standard, %', 'handsFactor', 100),
+  num('Change a lower platen, min', 'swapMinutes'),
+  num('Set the dial, min', 'dialMinutes'),
+  {
+    label: 'Presses are set up',
+    options: [
+      { value: 'true', label: 'while they heat' },
+      { value: 'false', label: 'after they heat' },
+    ],
+    get: (n) => String(n.setUpWhileHeating),
+    set: (n, t) => void (n.setUpWhileHeating = t === 'true'),
+  },
 ]
 
 type Policy = Schemas['PricePolicy']
@@ -143,6 +155,8 @@ export const priceFields: Field<Numbers>[] = [
   choice('When more pieces cost less in all', 'inversion', {
     'offer-larger': 'say so and offer them',
     'charge-smaller': 'charge no dearer',
+    'raise-break': 'charge the more no less',
+    'give-piece': 'make the more and give them',
   }),
 ]
 
@@ -157,6 +171,11 @@ export const shopFields: Field<Numbers>[] = [
   format('Decimal mark', 'decimalMark', { '.': 'point', ',': 'comma' }),
   format('Thousands mark', 'groupMark', { ',': 'comma', '.': 'point', ' ': 'space', '': 'none' }),
   format('Decimals', 'minorDigits', { '0': '0', '2': '2', '3': '3' }),
+  format(
+    'Days and months in',
+    'language',
+    Object.fromEntries(Object.entries(dayNames).map(([code, n]) => [code, n.name])),
+  ),
   format('Dates', 'dayFirst', { true: '12 Jun', false: 'Jun 12' }),
   format('Hours', 'twelveHours', { false: '14:00', true: '2:00 pm' }),
   format('Lengths', 'metric', { false: 'inches', true: 'centimetres' }),

@@ -111,6 +111,14 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
         @pointerup="letGo"
         @pointercancel="drop"
       >
+        <template v-if="b.setUpFrom">
+          <path
+            :d="`M${within(b.setUpFrom)} ${ground(b.temperatureF) - 8}v8H${within(b.start)}v-8`"
+            fill="none"
+            stroke="var(--ink)"
+            stroke-width="1.5"
+          />
+        </template>
         <rect
           :x="within(b.end)"
           :y="ground(b.temperatureF) - 20"
@@ -136,7 +144,8 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
           {{ b.customer }}
         </text>
         <text :x="within(b.start) + 6" :y="ground(b.temperatureF) + 18" font-size="13">
-          {{ b.temperature }} {{ personOf(b.personId) }}{{ b.moved ? ', moved' : '' }}
+          {{ b.temperature }} {{ personOf(b.personId) }}{{ b.moved ? ', moved' : ''
+          }}{{ b.platens ? `, ${b.platens}` : '' }}
         </text>
         <text
           v-if="b.lateMinutes > 0"

@@ -50,6 +50,7 @@ async function run(id: string): Promise<void> {
   if (await attempt(async () => void (await ask(api.POST('/api/runs/{id}/start', { params: { path: { id } } })))))
     await router.push(`/run/${id}`)
 }
+const batches = computed(() => view.value?.lanes.reduce((n, l) => n + l.batches.length, 0) ?? 0)
 const all = computed(() => [
   ...(view.value?.lanes.flatMap((l) => l.batches.map((b) => b.orderId)) ?? []),
   ...(view.value?.tray.map((t) => t.orderId) ?? []),
@@ -104,7 +105,7 @@ onUnmounted(() => {
         ><button @click="shift(-1)"><kbd>[</kbd></button> <button @click="shift(1)"><kbd>]</kbd></button> day</span
       >
       <span v-if="view" class="sums"
-        ><b>{{ view.lanes.reduce((n, l) => n + l.batches.length, 0) }}</b> batches
+        ><b>{{ batches }}</b> {{ batches === 1 ? 'batch' : 'batches' }}
         <b>{{ duration(view.pressingMinutes * 60) }}</b> pressing <b>{{ view.heatChanges }}</b> changes of heat
         <span :class="{ heat: view.lateCount > 0 }"
           ><b>{{ view.lateCount }}</b> late</span
@@ -150,7 +151,11 @@ onUnmounted(() => {
         ['R', 'run it'],
       ]"
       ><span style="margin-left: auto"
-        ><svg width="30" height="12" aria-hidden="true">
+        ><svg width="20" height="12" aria-hidden="true">
+          <path d="M1 2v9h18v-9" fill="none" stroke="var(--ink)" stroke-width="1.5" />
+        </svg>
+        hands set it up
+        <svg width="30" height="12" aria-hidden="true">
           <rect width="30" height="12" fill="url(#hatch)" stroke="var(--ink)" />
         </svg>
         on the rack, cooling</span

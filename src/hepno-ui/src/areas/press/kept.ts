@@ -1,5 +1,8 @@
 import type { Task } from './tasks'
 
+/** Seconds of the steps of pieces not yet judged, by task. */
+export type Laps = Record<string, { step: string; seconds: number }[]>
+
 /** What a device's run must not lose on a reload or when the power goes: times are this machine's own clock, in ms. */
 export interface Kept {
   phase: 'lay' | 'press' | 'again'
@@ -9,6 +12,8 @@ export interface Kept {
   rack: { task: Task; cold: number; again: boolean }[]
   mine: { eventId: string; task: Task }[]
   sinceVerdict: number
+  sinceStep?: number
+  laps?: Laps
 }
 
 const key = (id: string) => `hepno-run-${id}`

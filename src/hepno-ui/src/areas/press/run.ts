@@ -1,7 +1,7 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { api, ask, makeId, Refusal, type Schemas } from '../../api/client'
 import { onChange } from '../../shell/live'
-import { forget, keep, offset, recall } from './kept'
+import { forget, keep, type Laps, offset, recall } from './kept'
 import { outbox } from './outbox'
 import { sound } from './sound'
 import { approved, keyOf, newest, type Task, tasksLeft } from './tasks'
@@ -27,6 +27,15 @@ export function useRun(id: string) {
   const lastReason = ref<string | null>(null)
   const mine = ref<{ eventId: string; task: Task }[]>([])
   let sinceVerdict = performance.now()
+  // what the steps took: each ends where a platen closes or opens, or with a verdict
+  let sinceStep = performance.now()
+  let laps: Laps = {}
+  function lap(task: Task | undefined, step: string): void {
+    const at = performance.now()
+    if (task)
+      laps[keyOf(task)] = [...(laps[keyOf(task)] ?? []), { step, seconds: Math.round((at - sinceStep) / 100) / 10 }]
+    sinceStep = at
+  }
   let heldAt = 0
   let lastTap = { key: '', at: -1000 }
   let reasonTimer: ReturnType<typeof setTimeout> | undefined
@@ -114,16 +123,19 @@ export function useRun(id: string) {
   function step(): void {
     if (held.value) return hold()
     if (phase.value === 'again') {
+      lap(rack.value[0]?.task, 'again')
       phase.value = 'lay'
       rack.value = rack.value.map((r, i) => (i === 0 ? { ...r, again: true } : r))
       return
     }
     if (!current.value || !pass.value) return
     if (phase.value === 'lay') {
+      lap(current.value, 'lay')
       closedAt.value = performance.now()
       phase.value = 'press'
       return
     }
+    lap(current.value, 'press')
     phase.value = 'lay'
     if (pass.value.peel !== 'hot')
       rack.value = [
@@ -147,6 +159,7 @@ export function useRun(id: string) {
   /** The second press of the oldest piece on the rack, once it is peeled. */
   function pressAgain(): void {
     if (held.value || closed.value || !rack.value[0] || !pass.value?.secondPressSeconds) return
+    lap(rack.value[0].task, 'peel')
     closedAt.value = performance.now()
     phase.value = 'again'
   }
@@ -155,6 +168,7 @@ export function useRun(id: string) {
     if (held.value) heldAt = performance.now()
     else {
       sinceVerdict += performance.now() - heldAt
+      sinceStep += performance.now() - heldAt
       if (closed.value) closedAt.value += performance.now() - heldAt
     }
   }
@@ -169,6 +183,9 @@ export function useRun(id: string) {
     const eventId = makeId()
     const secondsOnPiece = Math.round((at - sinceVerdict) / 100) / 10
     sinceVerdict = at
+    lap(task, 'peel')
+    const taken = laps[keyOf(task)] ?? []
+    laps = Object.fromEntries(Object.entries(laps).filter(([key]) => key !== keyOf(task)))
     if (keyOf(task) === keyOf(current.value ?? task)) phase.value = 'lay'
     await box.add(eventId, {
       pieceNo: task.pieceNo,
@@ -179,6 +196,7 @@ export function useRun(id: string) {
       reason,
       takesBack: null,
       secondsOnPiece,
+      laps: taken.slice(-20),
     })
     mine.value = [...mine.value, { eventId, task }].slice(-50)
   }
@@ -209,6 +227,7 @@ export function useRun(id: string) {
       reason: null,
       takesBack: last.eventId,
       secondsOnPiece: 0,
+      laps: null,
     })
   }
 
@@ -235,6 +254,8 @@ export function useRun(id: string) {
       rack: rack.value.map((r) => ({ ...r, cold: r.cold + by })),
       mine: mine.value,
       sinceVerdict: sinceVerdict + by,
+      sinceStep: sinceStep + by,
+      laps,
     })
   })
   function restore(): void {
@@ -248,6 +269,8 @@ export function useRun(id: string) {
     rack.value = kept.rack.map((r) => ({ ...r, cold: r.cold - by }))
     mine.value = kept.mine
     sinceVerdict = kept.sinceVerdict - by
+    sinceStep = (kept.sinceStep ?? kept.sinceVerdict) - by
+    laps = kept.laps ?? {}
   }
 
   let timer: ReturnType<typeof setInterval> | undefined

@@ -18,6 +18,7 @@ const said = (pieceNo: number, pass: number, verdict: EventBody['verdict']): Wai
     reason: null,
     takesBack: verdict === 'taken-back' ? 'x' : null,
     secondsOnPiece: 1,
+    laps: null,
   },
 })
 const numbers = (tasks: Task[]) => tasks.map((t) => `${t.pieceNo}.${t.pass}`)

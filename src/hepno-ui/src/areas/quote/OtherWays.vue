@@ -5,6 +5,26 @@ import { anHour, bare, moment } from '../../kit/shown'
 import { attempt, format, lineInHand, refresh, shop } from '../../shell/state'
 
 /** The other methods for the line that is looked at, side by side; one of them is taken instead with one click. */
+const offered = (methodId: string) =>
+  (shop.order?.facts.offered ?? []).some((w) => w.lineId === lineInHand.value?.id && w.methodId === methodId)
+async function offer(methodId: string): Promise<void> {
+  const [order, lineId] = [shop.order, lineInHand.value?.id ?? null]
+  if (!order) return
+  const on = !offered(methodId)
+  await attempt(
+    async () => {
+      await ask(
+        api.POST('/api/orders/{id}/offer', {
+          params: { path: { id: order.id } },
+          body: { methodId, lineId, offered: on },
+          ...seen(order.version),
+        }),
+      )
+      await refresh()
+    },
+    on ? 'Stands on the quote too.' : 'Is not on the quote any more.',
+  )
+}
 const bands = ref<Schemas['Band'][]>([])
 watch(
   () => [shop.order?.id, shop.order?.version, lineInHand.value?.id],
@@ -53,7 +73,18 @@ async function take(methodId: string): Promise<void> {
             >
           </button>
         </th>
-        <td class="fig">{{ bare(b.outcome.price, format()) }}</td>
+        <td class="fig">
+          {{ bare(b.outcome.price, format()) }}
+          <button
+            v-if="b.methodId !== lineInHand?.methodId"
+            class="offer"
+            :aria-pressed="offered(b.methodId)"
+            :aria-label="`${b.name}: ${offered(b.methodId) ? 'offered to them too' : 'offer it to them too'}`"
+            @click="offer(b.methodId)"
+          >
+            {{ offered(b.methodId) ? 'offered' : 'offer too' }}
+          </button>
+        </td>
       </tr>
     </tbody>
   </table>
@@ -84,6 +115,16 @@ th {
 .ways button span {
   display: block;
   font-weight: var(--w-text);
+}
+.offer {
+  display: block;
+  margin-left: auto;
+  white-space: nowrap;
+  text-decoration: underline;
+}
+.offer[aria-pressed='true'] {
+  font-weight: var(--w-strong);
+  text-decoration: none;
 }
 .ways button {
   text-align: left;

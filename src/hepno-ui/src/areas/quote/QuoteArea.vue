@@ -182,6 +182,27 @@ onUnmounted(() => {
               </tr>
             </tbody>
           </table>
+          <template v-if="doc.others">
+            <h2>Or made another way</h2>
+            <table>
+              <thead>
+                <tr>
+                  <th>How</th>
+                  <th class="fig">Each</th>
+                  <th class="fig">In all</th>
+                  <th class="fig">Ready</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="w in doc.others" :key="w.how" :class="{ quoted: w.quoted }">
+                  <td>{{ w.how }}{{ w.quoted ? ', as quoted' : '' }}</td>
+                  <td class="fig">{{ w.each }}</td>
+                  <td class="fig">{{ w.inAll }}</td>
+                  <td class="fig">{{ w.ready }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </template>
           <template v-if="doc.tiers.length > 0">
             <h2>If you order more, or fewer</h2>
             <table class="tiers">
@@ -238,6 +259,9 @@ onUnmounted(() => {
 </template>
 
 <style scoped>
+.quoted td {
+  font-weight: var(--w-strong);
+}
 .desk {
   display: grid;
   grid-template-columns: 170px minmax(0, 760px);

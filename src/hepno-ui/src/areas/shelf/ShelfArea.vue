@@ -77,7 +77,7 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
         </template>
         <template #deeds="{ kept }">
           <button class="plain-button" type="button" @click="retire(kept)">Take off the Shelf</button>
-          <PriceHistory :id="kept.value.id" :version="kept.version" />
+          <PriceHistory :id="kept.value.id" noun="styles" :version="kept.version" />
         </template>
         <template #none>One bare board. Add the style you sell most.</template>
       </Boards>
@@ -100,6 +100,7 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
           }}</span>
           <span class="fig small quiet">freight {{ money(x.freightPerOrder, format()) }}, {{ days(x.leadDays) }}</span>
         </template>
+        <template #deeds="{ kept }"><PriceHistory :id="kept.value.id" noun="films" :version="kept.version" /></template>
         <template #none>No film prices yet: type the supplier's list.</template>
       </Boards>
       <Boards
@@ -126,6 +127,9 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
             {{ days(x.leadDays) }}</span
           >
         </template>
+        <template #deeds="{ kept }"
+          ><PriceHistory :id="kept.value.id" noun="screens" :version="kept.version"
+        /></template>
         <template #none>No screened transfers: add a supplier's list to compare them.</template>
       </Boards>
       <Boards
@@ -160,6 +164,9 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
             >{{ ' ' }}<span class="small quiet">a foot, {{ days(x.leadDays) }}</span></span
           >
         </template>
+        <template #deeds="{ kept }"
+          ><PriceHistory :id="kept.value.id" noun="vinyls" :version="kept.version"
+        /></template>
         <template #none>No vinyl yet.</template>
       </Boards>
     </div>
