@@ -49,7 +49,11 @@ test('a price break is taken from the comparison, and its pieces are given where
   await order(request, server.url, 'break').ask([{ ...asked, sizes: [{ size: 'M', pieces: 26 }] }])
   await page.evaluate(() => localStorage.setItem('hepno-in-hand', 'break'))
   await page.goto(`${server.url}/compare`)
-  await page.getByRole('group', { name: /Film, bought in/ }).getByRole('button').first().click()
+  await page
+    .getByRole('group', { name: /Film, bought in/ })
+    .getByRole('button')
+    .first()
+    .click()
   await page.getByRole('button', { name: /^Make it \d+$/ }).click()
   await expect(page.getByText(/pieces now, \d of them given/)).toBeVisible()
   await page.goto(`${server.url}/ask`)

@@ -7,7 +7,9 @@ export default defineConfig({
   testDir: '.',
   workers: 1,
   retries: 0,
-  timeout: 30_000,
+  // a shared machine may stall for many seconds: a slow test is not a wrong one
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON ?? 'test-results/report.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -1,0 +1,53 @@
+namespace Hepno.Core.Artwork;
+
+/// <summary>Everything measured on a picture at one print width; other widths follow from it.</summary>
+/// <param name="WidthPx">Pixels across.</param>
+/// <param name="HeightPx">Pixels down.</param>
+/// <param name="Vector">True when it is drawn in lines: no size is too large for it.</param>
+/// <param name="Clear">True when something of it is see-through; a photograph format never is.</param>
+/// <param name="Box">The box round everything painted.</param>
+/// <param name="PaintedPixels">Pixels painted, half-clear ones by their share.</param>
+/// <param name="Colours">What it is made of.</param>
+/// <param name="Soft">Soft edges, glows and shadows.</param>
+/// <param name="ThinnestLine">The thinnest line, or null when none is thinner than 6 pt.</param>
+/// <param name="ThinnestGap">The thinnest gap, or null.</param>
+/// <param name="Ground">Colour of a flat ground that could be knocked out, or null.</param>
+public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool Clear, PixelBox Box, double PaintedPixels, Colours Colours, SoftAlpha Soft, ThinFeature? ThinnestLine, ThinFeature? ThinnestGap, string? Ground)
+{
+    /// <summary>Share of the painted box that is painted, 0 to 1.</summary>
+    public double Coverage() => PaintedPixels / ((double)Box.Width * Box.Height);
+
+    /// <summary>Height of the print at a width, in.</summary>
+    public double HeightIn(double widthIn) => widthIn * Box.Height / Box.Width;
+
+    /// <summary>Pixels an inch at a width.</summary>
+    public double Dpi(double widthIn) => Resolution.Dpi(Box.Width, widthIn);
+
+    /// <summary>A width of its own pixels as points at a print width.</summary>
+    public double Pt(double px, double widthIn) => px / Dpi(widthIn) * 72;
+
+    /// <summary>Measures a picture; null when nothing of it is painted.</summary>
+    /// <param name="raster">The picture.</param>
+    /// <param name="widthIn">Print width of what is painted, in.</param>
+    /// <param name="vector">True when it was drawn in lines.</param>
+    /// <param name="progress">Told the share done, 0 to 1.</param>
+    public static ArtworkReport? Of(Raster raster, double widthIn, bool vector, Action<double>? progress = null)
+    {
+        var painted = Painted.Of(raster);
+        if (painted.Box is not { } box)
+        {
+            return null;
+        }
+        var dpi = Resolution.Dpi(box.Width, widthIn);
+        progress?.Invoke(0.1);
+        var colours = Colours.Of(raster, painted, dpi);
+        progress?.Invoke(0.3);
+        var soft = SoftAlpha.Of(raster, painted.PaintedPixels);
+        progress?.Invoke(0.5);
+        var line = ThinFeature.Line(raster, box, dpi);
+        progress?.Invoke(0.8);
+        var gap = ThinFeature.Gap(raster, box, dpi);
+        progress?.Invoke(1);
+        return new(raster.Width, raster.Height, vector, painted.Clear, box, painted.PaintedPixels, colours, soft, line, gap, painted.Clear ? null : FlatGround.Of(raster));
+    }
+}
