@@ -48,7 +48,7 @@ public static class PictureFile
             throw new NotAPictureException("The PNG is animated.", "Save the one picture that is printed.");
         }
         using var data = SKData.CreateCopy(file);
-        using var codec = SKCodec.Create(data, out _);
+        using var codec = SKCodec.Create(data);
         if (codec is null)
         {
             throw Broken(kind);
@@ -73,7 +73,7 @@ public static class PictureFile
         lock (Gate)
         {
             using var data = SKData.CreateCopy(file);
-            using var codec = SKCodec.Create(data, out _) ?? throw Broken(facts.Kind);
+            using var codec = SKCodec.Create(data) ?? throw Broken(facts.Kind);
             var (w, h) = (codec.Info.Width, codec.Info.Height);
             var pixels = new byte[w * h * 4];
             using var colours = SKColorSpace.CreateSrgb();

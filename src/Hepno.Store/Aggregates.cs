@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Materials;
@@ -41,6 +42,8 @@ public static class Aggregates
 
     public static Aggregate<Order> Orders { get; } = OrderStore.Aggregate();
 
+    public static Aggregate<Design> Designs { get; } = DesignStore.Aggregate();
+
     internal static Restorable Find(string kind) => kind switch
     {
         "numbers" => Of(Numbers),
@@ -55,6 +58,7 @@ public static class Aggregates
         "press" => Of(Presses),
         "recipe" => Of(Recipes),
         "order" => Of(Orders),
+        "artwork" => Of(Designs),
         _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "No such kind of thing."),
     };
 

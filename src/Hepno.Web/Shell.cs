@@ -175,6 +175,7 @@ internal static class Shell
         api.MapCompute();
         api.MapArchive();
         api.MapCsv();
+        api.MapArtwork();
         api.MapChanges();
         api.MapDevices();
         app.MapFallback("/api/{**rest}", () => Refusals.Refuse(404, [new("status-404", "There is nothing at this address.", "", "Look at the API document for what there is.")]))

@@ -12,7 +12,8 @@ namespace Hepno.Core.Orders;
 /// <param name="Colours">Flat colours, 1 to 20; with a gradient it is a guess.</param>
 /// <param name="Gradient">True for gradients, photographs and glows.</param>
 /// <param name="ThinnestLinePt">Thinnest line, pt.</param>
-public sealed record Placement(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt)
+/// <param name="DesignId">The artwork its figures were measured on; null where they were typed.</param>
+public sealed record Placement(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null)
 {
     /// <summary>Area of the bounding box, in².</summary>
     public double AreaIn2 => WidthIn * HeightIn;

@@ -19,6 +19,7 @@ internal static class SaveAsk
     public static Versioned<Order> Do(SqliteConnection connection, Desk desk, string id, Ask ask, long seen, Deed deed)
     {
         var before = Aggregates.Orders.Get(connection, id);
+        ask = Measured(connection, ask);
         var book = desk.Book(connection);
         RefusedException.IfAny(Problems(ask, before?.Value.Ask, book, connection, desk.Clock.Wall(book.Numbers.TimeZone)));
         if (before is not null && QuoteStore.Standing(connection, id) is not null)
@@ -31,6 +32,16 @@ internal static class SaveAsk
         var version = Aggregates.Orders.Put(connection, order, seen, deed);
         return new(order, version);
     }
+
+    // a placement with an artwork is described by its picture
+    private static Ask Measured(SqliteConnection connection, Ask ask) => ask with
+    {
+        Lines = [.. ask.Lines.Select((l, i) => l with
+        {
+            Placements = [.. l.Placements.Select((p, n) => p.DesignId is not { } design ? p
+                : Aggregates.Designs.Get(connection, design)?.Value.Described(p) ?? throw new RefusedException(400, "unknown-artwork", $"There is no artwork \"{design}\".", "Send the picture first.", $"lines[{i}].placements[{n}].designId"))],
+        })],
+    };
 
     // pieces were given on top of a quantity: another quantity gives none
     private static Ask Counted(Ask before, Ask ask) => ask with

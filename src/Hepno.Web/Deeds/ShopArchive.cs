@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Materials;
@@ -22,18 +23,20 @@ internal sealed record ArchiveView(int Customers, int Styles, int Orders, int Qu
 
 /// <summary>A whole shop as one open JSON file. What was done when (history and undo) stays with the data folder; versions begin anew.</summary>
 internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyList<Customer> Customers, IReadOnlyList<Style> Styles, IReadOnlyList<TransferPriceList> Films, IReadOnlyList<VinylFilm> Vinyls, IReadOnlyList<ScreenTransferList> Screens,
-    IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, IReadOnlyList<Cutter> Cutters, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes, IReadOnlyList<Order> Orders, IReadOnlyList<ArchivedQuote> Quotes, IReadOnlyList<ArchivedEvent> Events)
+    IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, IReadOnlyList<Cutter> Cutters, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes, IReadOnlyList<Order> Orders, IReadOnlyList<ArchivedQuote> Quotes, IReadOnlyList<ArchivedEvent> Events,
+    IReadOnlyList<Design>? Designs = null, IReadOnlyList<byte[]>? Files = null)
 {
     public const int Known = 2;
 
     /// <summary>Reads everything in one transaction.</summary>
-    public static ShopArchive Of(SqliteConnection c) => new(Known, Desk.Numbers(c), All(c, Aggregates.Customers), All(c, Aggregates.Styles), All(c, Aggregates.Films), All(c, Aggregates.Vinyls), All(c, Aggregates.Screens),
+    public static ShopArchive Of(SqliteConnection c, string folder) => new(Known, Desk.Numbers(c), All(c, Aggregates.Customers), All(c, Aggregates.Styles), All(c, Aggregates.Films), All(c, Aggregates.Vinyls), All(c, Aggregates.Screens),
         All(c, Aggregates.FilmPrinters), All(c, Aggregates.DyePrinters), All(c, Aggregates.Cutters), All(c, Aggregates.Presses), All(c, Aggregates.Recipes), All(c, Aggregates.Orders),
         [.. QuoteStore.All(c).Select(q => new ArchivedQuote(q.Quote.Id, q.Quote.OrderId, q.Quote.SentAt, q.Quote.WithdrawnAt, JsonDocument.Parse(q.Json).RootElement, q.Pdf))],
-        [.. RunStore.All(c).Select(e => new ArchivedEvent(e.OrderId, e.ReceivedAt, e.Event))]);
+        [.. RunStore.All(c).Select(e => new ArchivedEvent(e.OrderId, e.ReceivedAt, e.Event))], All(c, Aggregates.Designs),
+        [.. Aggregates.Designs.All(c).SelectMany(d => new[] { d.Value.Hash, d.Value.CameAs }).OfType<string>().Distinct().Order(StringComparer.Ordinal).Select(h => KeptFiles.Read(folder, h))]);
 
     /// <summary>Brings an archive into a shop that has nothing yet; refused whole when one thing in it cannot be kept.</summary>
-    public static ArchiveView Bring(SqliteConnection c, ShopArchive a, Deed deed)
+    public static ArchiveView Bring(SqliteConnection c, ShopArchive a, string folder, Deed deed)
     {
         if (Aggregates.Orders.All(c).Count + Aggregates.Customers.All(c).Count + Aggregates.Styles.All(c).Count > 0)
         {
@@ -53,6 +56,9 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
         // the first day may have set up a press already: the archive's presses take its place
         Put(c, Aggregates.Presses, [.. a.Presses.Where(p => Aggregates.Presses.Get(c, p.Id) is null)], final);
         Put(c, Aggregates.Recipes, a.Recipes, final);
+        var here = (a.Files ?? []).Select(f => KeptFiles.Keep(folder, f)).ToHashSet();
+        RefusedException.IfAny((a.Designs ?? []).Where(d => !here.Contains(d.Hash)).Select(d => new Problem("lost", $"The picture of {d.Name} is not in the archive.", "files", "Bring the file as it was exported.")));
+        Put(c, Aggregates.Designs, a.Designs ?? [], final);
         Put(c, Aggregates.Orders, a.Orders, final);
         foreach (var q in a.Quotes)
         {

@@ -16,7 +16,7 @@ internal static class ArchiveEndpoints
     }
 
     /// <summary>Everything the shop keeps, as one file.</summary>
-    internal static FileContentHttpResult Take(Desk desk) => TypedResults.File(JsonSerializer.SerializeToUtf8Bytes(desk.Db.Read(ShopArchive.Of), Json.Frozen), "application/json", "hepno-archive.json");
+    internal static FileContentHttpResult Take(Desk desk) => TypedResults.File(JsonSerializer.SerializeToUtf8Bytes(desk.Db.Read(c => ShopArchive.Of(c, desk.Db.Folder)), Json.Frozen), "application/json", "hepno-archive.json");
 
     /// <summary>Brings such a file into a shop that has no orders, customers or styles yet; all of it or nothing.</summary>
     internal static async Task<ArchiveView> Bring(HttpRequest request, Desk desk)
@@ -28,7 +28,7 @@ internal static class ArchiveEndpoints
         try
         {
             var archive = await JsonSerializer.DeserializeAsync<ShopArchive>(request.Body, Json.Frozen, request.HttpContext.RequestAborted) ?? throw new JsonException();
-            return desk.Db.Write(c => ShopArchive.Bring(c, archive, request.Deed(desk.Clock, "archive brought")));
+            return desk.Db.Write(c => ShopArchive.Bring(c, archive, desk.Db.Folder, request.Deed(desk.Clock, "archive brought")));
         }
         catch (JsonException unreadable)
         {

@@ -14,17 +14,17 @@ namespace Hepno.Web.Endpoints;
 /// <summary>Pieces of one size.</summary>
 internal sealed record SizeBody(string Size, int Pieces);
 
-/// <summary>One placement; lengths in inches, the thinnest line in points.</summary>
-internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt);
+/// <summary>One placement; lengths in inches, the thinnest line in points. With an artwork its height and figures are measured, whatever is sent.</summary>
+internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null);
 
 /// <summary>One line; null where nothing is said yet.</summary>
 internal sealed record LineBody(string Id, string? StyleId, string? ColourwayId, IReadOnlyList<SizeBody> Sizes, IReadOnlyList<PlacementBody> Placements, decimal? Mark, int Given = 0)
 {
     public AskLine ToCore() => new(Id, StyleId, ColourwayId, [.. Sizes.Select(s => new SizeCount(s.Size, s.Pieces))],
-        [.. Placements.Select(p => new Placement(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], Mark, Given);
+        [.. Placements.Select(p => new Placement(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt, p.DesignId))], Mark, Given);
 
     public static LineBody Of(AskLine l) => new(l.Id, l.StyleId, l.ColourwayId, [.. l.Sizes.Select(s => new SizeBody(s.Size, s.Pieces))],
-        [.. l.Placements.Select(p => new PlacementBody(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt))], l.Mark, l.Given);
+        [.. l.Placements.Select(p => new PlacementBody(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt, p.DesignId))], l.Mark, l.Given);
 }
 
 /// <summary>How an order is sent: a zone of the carrier, and whether postage is in the price.</summary>

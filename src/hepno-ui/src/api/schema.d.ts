@@ -1403,6 +1403,109 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/artwork": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All artworks, by name. */
+        get: operations["artworks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/artwork/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One artwork. */
+        get: operations["artwork"];
+        /** Changes its name and whose it is. */
+        put: operations["saveArtwork"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/artwork/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Takes a picture in and measures it; sent to an artwork that is there, it takes the place of its picture. */
+        put: operations["sendArtwork"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/artwork/{id}/picture.png": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Its picture as it is printed, the longer side no longer than asked for. */
+        get: operations["artworkPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/artwork/{id}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Looks at it at a print width on a cloth: what would spoil the print, and where. */
+        get: operations["lookAtArtwork"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/artwork/{id}/knock-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes its flat ground clear; the file as it came is kept. */
+        post: operations["knockOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -1798,6 +1901,23 @@ export interface components {
             colours: number;
             breaks: components["schemas"]["BreakBody"][];
         };
+        /** @description The colours a picture is made of (DOMAIN 7). */
+        Colours: {
+            /** @description Flat colours, largest first, stray ones last. */
+            spots: components["schemas"]["SpotColour"][];
+            /**
+             * Format: double
+             * @description Share of the solid pixels that differ a little from their neighbours: gradients, photographs, noise.
+             */
+            gradientShare: number;
+            /** @description True when it is rather a gradient or photograph than flat colours. */
+            looksGradient: boolean;
+            /**
+             * Format: int32
+             * @description How many colours that are not stray.
+             */
+            count: number;
+        };
         /** @description One colour a style is sold in. */
         Colourway: {
             /** @description Identity. */
@@ -2062,6 +2182,100 @@ export interface components {
             amount: number;
             overrideReason: null | string;
         };
+        /** @description What of an artwork is typed. */
+        DesignBody: {
+            name: string;
+            rights: components["schemas"]["RightsBody"];
+        };
+        /** @description Something about a picture that would spoil its print. */
+        DesignFault: {
+            /** @description Stable word. */
+            code: string;
+            /** @description How bad. */
+            kind: components["schemas"]["FaultKind"];
+            /** @description What is wrong. */
+            sentence: string;
+            /** @description What would help. */
+            remedy: string;
+            /** @description Where, in its own pixels; empty when it is the whole picture. */
+            marks: components["schemas"]["PixelBox"][];
+        };
+        /** @description An artwork at a print width on a cloth. */
+        DesignLooked: {
+            /**
+             * Format: double
+             * @description Height of the print, in.
+             */
+            heightIn: number;
+            /**
+             * Format: double
+             * @description Pixels an inch.
+             */
+            dpi: number;
+            /**
+             * Format: double
+             * @description Thinnest line, pt; null when none is thinner than 6.
+             */
+            thinnestLinePt: null | number;
+            /**
+             * Format: double
+             * @description Thinnest gap, pt; null likewise.
+             */
+            thinnestGapPt: null | number;
+            /** @description What would spoil the print, the worst first. */
+            faults: components["schemas"]["DesignFault"][];
+        };
+        /** @description An artwork as the screens need it. */
+        DesignView: {
+            /** @description Identity. */
+            id: string;
+            /**
+             * Format: int64
+             * @description Its version.
+             */
+            version: number;
+            /** @description Name. */
+            name: string;
+            /** @description png or jpeg. */
+            kind: string;
+            /**
+             * Format: int32
+             * @description Pixels across.
+             */
+            widthPx: number;
+            /**
+             * Format: int32
+             * @description Pixels down.
+             */
+            heightPx: number;
+            /**
+             * Format: double
+             * @description Print width it was measured at, in.
+             */
+            widthIn: number;
+            /** @description The box round everything painted. */
+            box: components["schemas"]["PixelBox"];
+            /**
+             * Format: double
+             * @description Share of the box that is painted.
+             */
+            coveragePercent: number;
+            /** @description What it is made of. */
+            colours: components["schemas"]["Colours"];
+            /**
+             * Format: double
+             * @description Share of the paint that is half clear.
+             */
+            softPercent: number;
+            /** @description Colour of a flat ground, or null. */
+            ground: null | string;
+            /** @description Whose it is. */
+            rights: components["schemas"]["Rights"];
+            /** @description True when it is printed otherwise than it came. */
+            mended: boolean;
+            /** @description Hash of the file that is printed: another picture has another. */
+            print: string;
+        };
         /** @description A device that was let in. */
         DeviceView: {
             id: string;
@@ -2268,6 +2482,11 @@ export interface components {
              */
             percent: number;
         };
+        /**
+         * @description How bad a fault is.
+         * @enum {unknown}
+         */
+        FaultKind: "caution" | "bad";
         /**
          * @description What a percentage fee is taken of.
          * @default everything
@@ -3505,6 +3724,29 @@ export interface components {
              */
             passes: number;
         };
+        /** @description A box of pixels. */
+        PixelBox: {
+            /**
+             * Format: int32
+             * @description First column.
+             */
+            left: number;
+            /**
+             * Format: int32
+             * @description First row.
+             */
+            top: number;
+            /**
+             * Format: int32
+             * @description Columns.
+             */
+            width: number;
+            /**
+             * Format: int32
+             * @description Rows.
+             */
+            height: number;
+        };
         /** @description An order's lines on the presses, taken together. */
         PlacedOrder: {
             /** @description Each line's place, in the order of pressing. */
@@ -3603,13 +3845,15 @@ export interface components {
              * @description Thinnest line, pt.
              */
             thinnestLinePt: number;
+            /** @description The artwork its figures were measured on; null where they were typed. */
+            designId: null | string;
             /**
              * Format: double
              * @description Area of the bounding box, in².
              */
             areaIn2: number;
         };
-        /** @description One placement; lengths in inches, the thinnest line in points. */
+        /** @description One placement; lengths in inches, the thinnest line in points. With an artwork its height and figures are measured, whatever is sent. */
         PlacementBody: {
             id: string;
             place: string;
@@ -3624,6 +3868,7 @@ export interface components {
             gradient: boolean;
             /** Format: double */
             thinnestLinePt: number;
+            designId: null | string;
         };
         /** @description A channel's price policy. */
         PolicyBody: {
@@ -4270,6 +4515,28 @@ export interface components {
          * @enum {unknown}
          */
         RecipeSource: "own-test" | "maker" | "assumed";
+        /** @description Whose an artwork is and who said so: Hepno writes it down and reminds, the owner decides. */
+        Rights: {
+            /** @description The owner of the rights, in the customer's words; empty while nobody asked. */
+            whose: string;
+            /** @description Who said so. */
+            saidBy: string;
+            /**
+             * Format: date
+             * @description When, local date; null while nobody said.
+             */
+            saidOn: null | string;
+            /** @description What proves it: a letter, a licence with seats and last day; empty for a word alone. */
+            proof: string;
+        };
+        /** @description Whose an artwork is. */
+        RightsBody: {
+            whose: string;
+            saidBy: string;
+            /** Format: date */
+            saidOn: null | string;
+            proof: string;
+        };
         /** @description Equal boxes in rows across a roll of vinyl or film. */
         RollRows: {
             /**
@@ -5020,6 +5287,18 @@ export interface components {
              * @description Of so many.
              */
             attempts: number;
+        };
+        /** @description A flat colour of a picture. */
+        SpotColour: {
+            /** @description #rrggbb, the mean of its pixels. */
+            hex: string;
+            /**
+             * Format: double
+             * @description Its flat pixels ÷ all painted pixels.
+             */
+            share: number;
+            /** @description True when it is so small that it is probably left over from drawing. */
+            stray: boolean;
         };
         /** @description A figure and what it is, as it stands on a document. */
         Stated: {
@@ -12084,6 +12363,552 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CsvReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    artworks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    artwork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    saveArtwork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DesignBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sendArtwork: {
+        parameters: {
+            query?: {
+                name?: string;
+                widthIn?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/png": string;
+                "image/jpeg": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    artworkPicture: {
+        parameters: {
+            query?: {
+                side?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    lookAtArtwork: {
+        parameters: {
+            query?: {
+                widthIn?: number;
+                styleId?: string;
+                colourwayId?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignLooked"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    knockOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
                 };
             };
             /** @description Bad Request */

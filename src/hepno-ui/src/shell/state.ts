@@ -142,7 +142,7 @@ export function askBody(order: Schemas['OrderView']): AskBody {
       colourwayId,
       sizes,
       placements: placements.map(
-        ({ id, place, widthIn, heightIn, coveragePercent, colours, gradient, thinnestLinePt }) => ({
+        ({ id, place, widthIn, heightIn, coveragePercent, colours, gradient, thinnestLinePt, designId }) => ({
           id,
           place,
           widthIn,
@@ -151,6 +151,7 @@ export function askBody(order: Schemas['OrderView']): AskBody {
           colours,
           gradient,
           thinnestLinePt,
+          designId,
         }),
       ),
       mark,

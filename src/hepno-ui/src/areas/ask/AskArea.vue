@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, seen } from '../../api/client'
 import Garment from '../../kit/Garment.vue'
 import Keys from '../../kit/Keys.vue'
@@ -7,6 +7,7 @@ import { length } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
 import { placeWord } from '../../kit/words'
 import { askBody, attempt, format, lineInHand, refresh, saveAsk, shop } from '../../shell/state'
+import ArtworkPart from './ArtworkPart.vue'
 import AskSentence from './AskSentence.vue'
 
 const order = computed(() => shop.order)
@@ -40,6 +41,28 @@ async function keepNote(event: Event): Promise<void> {
   const note = (event.target as HTMLTextAreaElement).value || null
   if (note !== o.ask.note) await attempt(() => saveAsk(o.id, { ...askBody(o), note }, o.version))
 }
+/** A print is described by a picture, or by typed numbers again. */
+async function describe(placementId: string, designId: string | null): Promise<void> {
+  const [o, l] = [order.value, line.value]
+  if (!o || !l) return
+  const body = askBody(o)
+  const lines = body.lines.map((x) =>
+    x.id !== l.id ? x : { ...x, placements: x.placements.map((p) => (p.id === placementId ? { ...p, designId } : p)) },
+  )
+  await attempt(() => saveAsk(o.id, { ...body, lines }, o.version))
+}
+// a pasted picture goes to the first print without one, else it takes the last one's place
+const arts = ref<InstanceType<typeof ArtworkPart>[]>([])
+function pasted(event: ClipboardEvent): void {
+  const file = [...(event.clipboardData?.files ?? [])].find((f) => f.type.startsWith('image/'))
+  const placements = line.value?.asked.placements ?? []
+  if (!file || placements.length === 0) return
+  event.preventDefault()
+  const bare = placements.findIndex((p) => p.designId === null)
+  void arts.value[bare < 0 ? placements.length - 1 : bare]?.take(file)
+}
+onMounted(() => window.addEventListener('paste', pasted))
+onUnmounted(() => window.removeEventListener('paste', pasted))
 async function withdraw(): Promise<void> {
   const o = order.value
   if (!o) return
@@ -126,9 +149,6 @@ async function withdraw(): Promise<void> {
           <label class="field" style="margin-top: 12px"
             >Anything else<textarea rows="3" :value="order.ask.note ?? ''" maxlength="2000" @change="keepNote" />
           </label>
-          <p class="note quiet" style="margin-top: 8px">
-            May the shop use this artwork? Ask who owns it and write down who said so. Hepno reminds; you decide.
-          </p>
         </section>
         <section aria-label="Where the prints lie" class="sides">
           <Garment
@@ -143,12 +163,27 @@ async function withdraw(): Promise<void> {
           />
         </section>
       </div>
+      <section v-if="line && line.asked.placements.length > 0" class="arts" aria-label="Artwork">
+        <ArtworkPart
+          v-for="p in line.asked.placements"
+          ref="arts"
+          :key="p.id"
+          :placement="p"
+          :line="line.asked"
+          :cloth="cloth"
+          :locked="order.quoteSent !== null"
+          @design="(id) => describe(p.id, id)"
+        />
+        <p class="note quiet">
+          May the shop use this artwork? Ask who owns it and write down who said so. Hepno reminds; you decide.
+        </p>
+      </section>
     </template>
     <Keys
       :hints="[
         ['Enter', 'open a part, and the next thing unsaid'],
         ['Esc', 'as it was'],
-        ['Ctrl V', 'sizes from a spreadsheet'],
+        ['Ctrl V', 'sizes from a spreadsheet, a picture'],
         ['Z', 'take back'],
         ['?', 'all keys'],
       ]"

@@ -21,6 +21,7 @@ const draft = reactive<Body>({
   colours: 1,
   gradient: false,
   thinnestLinePt: 5,
+  designId: null,
 })
 const unit = () => (format().metric ? 2.54 : 1)
 
@@ -36,6 +37,7 @@ function begin(): void {
       colours: 1,
       gradient: false,
       thinnestLinePt: 5,
+      designId: null,
     },
   )
   draft.widthIn = Number((draft.widthIn * unit()).toFixed(3))
@@ -75,13 +77,17 @@ defineExpose({ begin })
     <label class="field"
       >Width, {{ format().metric ? 'cm' : 'in' }}<input v-model.number="draft.widthIn" type="number" step="any"
     /></label>
-    <label class="field">Height<input v-model.number="draft.heightIn" type="number" step="any" /></label>
-    <label class="field">Painted, %<input v-model.number="draft.coveragePercent" type="number" step="any" /></label>
-    <label class="field">Colours<input v-model.number="draft.colours" type="number" step="any" /></label>
-    <label class="field"
-      >Thinnest line, pt<input v-model.number="draft.thinnestLinePt" type="number" step="any"
+    <label v-if="draft.designId === null" class="field"
+      >Height<input v-model.number="draft.heightIn" type="number" step="any"
     /></label>
-    <label class="check"><input v-model="draft.gradient" type="checkbox" /> gradients</label>
+    <template v-if="draft.designId === null"
+      ><label class="field">Painted, %<input v-model.number="draft.coveragePercent" type="number" step="any" /></label>
+      <label class="field">Colours<input v-model.number="draft.colours" type="number" step="any" /></label>
+      <label class="field"
+        >Thinnest line, pt<input v-model.number="draft.thinnestLinePt" type="number" step="any"
+      /></label>
+      <label class="check"><input v-model="draft.gradient" type="checkbox" /> gradients</label></template
+    ><span v-else class="small quiet">the rest is measured on its picture</span>
     <button class="plain-button" type="submit">Keep</button>
     <button v-if="placement" class="plain-button" type="button" @click="((open = false), emit('remove'))">
       Remove

@@ -1,0 +1,60 @@
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+
+namespace Hepno.Core.Artwork;
+
+/// <summary>Whose an artwork is and who said so: Hepno writes it down and reminds, the owner decides.</summary>
+/// <param name="Whose">The owner of the rights, in the customer's words; empty while nobody asked.</param>
+/// <param name="SaidBy">Who said so.</param>
+/// <param name="SaidOn">When, local date; null while nobody said.</param>
+/// <param name="Proof">What proves it: a letter, a licence with seats and last day; empty for a word alone.</param>
+public sealed record Rights(string Whose, string SaidBy, DateOnly? SaidOn, string Proof)
+{
+    /// <summary>Nothing said yet.</summary>
+    public static Rights Unsaid { get; } = new("", "", null, "");
+}
+
+/// <summary>An artwork: its picture as it came and what was measured on it.</summary>
+/// <param name="Id">Identity, made on the screen.</param>
+/// <param name="Name">What the shop calls it.</param>
+/// <param name="Kind">png or jpeg.</param>
+/// <param name="Hash">SHA-256 of the file that is printed, in hex.</param>
+/// <param name="Bytes">Its size.</param>
+/// <param name="WidthIn">Print width it was measured at, in.</param>
+/// <param name="Report">What was measured.</param>
+/// <param name="Rights">Whose it is.</param>
+/// <param name="CameAs">SHA-256 of the file as it came, where a mend made another; null where it is printed as it came.</param>
+public sealed record Design(string Id, string Name, string Kind, string Hash, long Bytes, double WidthIn, ArtworkReport Report, Rights Rights, string? CameAs = null)
+{
+    private const double NothingThin = ThinFeature.WidestPt;
+
+    /// <summary>A placement described by this picture instead of by typed numbers: its height, paint, colours and thinnest line follow from the width.</summary>
+    public Placement Described(Placement p) => p with
+    {
+        HeightIn = Math.Round(Report.HeightIn(p.WidthIn), 3),
+        CoveragePercent = Math.Clamp(Math.Round(Report.Coverage() * 100, 1), 0.1, 100),
+        Colours = Math.Clamp(Report.Colours.Count, 1, 20),
+        Gradient = Report.Colours.LooksGradient,
+        ThinnestLinePt = Report.ThinnestLine is { } line ? Math.Clamp(Math.Round(Report.Pt(line.WidthPx, p.WidthIn), 2), 0.01, 100) : NothingThin,
+    };
+
+    /// <summary>What the owner must put right before it can be kept.</summary>
+    public IEnumerable<Problem> Problems()
+    {
+        if (Name.Trim().Length is 0 or > 200)
+        {
+            yield return new("empty", Name.Trim().Length == 0 ? "The artwork has no name." : $"A name of {Name.Length} characters.", "name", "Call it what you would say across the counter, up to 200 letters.");
+        }
+        if (WidthIn is not (> 0 and <= Places.Absurd))
+        {
+            yield return new("range", $"A print width of {WidthIn:0.##} in is outside 0 to {Places.Absurd:0}.", "widthIn", "Type how wide it is printed.");
+        }
+        foreach (var (text, field) in new[] { (Rights.Whose, "whose"), (Rights.SaidBy, "saidBy"), (Rights.Proof, "proof") })
+        {
+            if (text.Length > 500)
+            {
+                yield return new("too-long", $"{text.Length} characters.", $"rights.{field}", "At most 500.");
+            }
+        }
+    }
+}

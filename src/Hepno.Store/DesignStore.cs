@@ -1,0 +1,18 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Hepno.Core.Artwork;
+
+namespace Hepno.Store;
+
+/// <summary>Artworks. What was measured on one follows from its file and is kept as it was found.</summary>
+internal static class DesignStore
+{
+    private static readonly JsonSerializerOptions Json = new() { Converters = { new JsonStringEnumConverter() } };
+
+    public static Aggregate<Design> Aggregate() => new("artwork", "artwork",
+        (connection, id) => connection.Query($"SELECT * FROM artwork WHERE {Rows.Only(id, "id")} ORDER BY name", r => new Versioned<Design>(new(r.Text("id"), r.Text("name"), r.Text("kind"), r.Text("hash"), r.Long("bytes"), r.Real("width_in"),
+            JsonSerializer.Deserialize<ArtworkReport>(r.Text("report"), Json)!, new(r.Text("whose"), r.Text("said_by"), r.DayOrNull("said_on"), r.Text("proof")), r.TextOrNull("came_as")), r.Long("version")), ("@id", id)),
+        d => d.Id,
+        (connection, d, version) => connection.Put("artwork", 1, ("id", d.Id), ("version", version), ("name", d.Name), ("kind", d.Kind), ("hash", d.Hash), ("bytes", d.Bytes), ("width_in", d.WidthIn), ("report", JsonSerializer.Serialize(d.Report, Json)),
+            ("came_as", d.CameAs), ("whose", d.Rights.Whose), ("said_by", d.Rights.SaidBy), ("said_on", d.Rights.SaidOn), ("proof", d.Rights.Proof)));
+}

@@ -1,0 +1,54 @@
+using Hepno.Core.Artwork;
+using Hepno.Formats;
+using Hepno.Store;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Deeds;
+
+/// <summary>What is done to artworks: a picture taken in, its ground knocked out.</summary>
+internal static class ArtworkDeeds
+{
+    /// <summary>Reads and measures a picture, outside any transaction.</summary>
+    /// <param name="desk">Where files are kept.</param>
+    /// <param name="id">Identity of the artwork.</param>
+    /// <param name="name">Its name.</param>
+    /// <param name="widthIn">Print width.</param>
+    /// <param name="file">The file.</param>
+    public static Design Measured(Desk desk, string id, string name, double widthIn, byte[] file)
+    {
+        try
+        {
+            var facts = PictureFile.Look(file);
+            var report = ArtworkReport.Of(PictureFile.Read(file), widthIn, vector: false) ?? throw new RefusedException(400, "nothing-painted", "Nothing in the picture is painted: it is all clear.", "Send the picture with the print in it.", "file");
+            return new(id, name, facts.Kind, KeptFiles.Keep(desk.Db.Folder, file), file.Length, widthIn, report, Rights.Unsaid);
+        }
+        catch (NotAPictureException not)
+        {
+            throw new RefusedException(400, "not-a-picture", not.Message, not.Remedy, "file");
+        }
+    }
+
+    /// <summary>Keeps an artwork; asks that are not quoted yet and use it are described by it anew.</summary>
+    public static long Keep(SqliteConnection connection, Design design, long seen, Deed deed)
+    {
+        RefusedException.IfAny(design.Problems());
+        var version = Aggregates.Designs.Put(connection, design, seen, deed);
+        foreach (var order in OrderStore.Open(connection).Where(o => o.Value.Ask.Lines.Any(l => l.Placements.Any(p => p.DesignId == design.Id)) && QuoteStore.Standing(connection, o.Value.Id) is null))
+        {
+            var ask = order.Value.Ask with { Lines = [.. order.Value.Ask.Lines.Select(l => l with { Placements = [.. l.Placements.Select(p => p.DesignId == design.Id ? design.Described(p) : p)] })] };
+            Aggregates.Orders.Put(connection, order.Value with { Ask = ask }, order.Version, deed with { Undoable = false });
+        }
+        return version;
+    }
+
+    /// <summary>The artwork with its flat ground made clear; the file as it came is kept beside.</summary>
+    public static Design KnockedOut(Desk desk, Design design)
+    {
+        if (design.Report.Ground is not { } ground)
+        {
+            throw new RefusedException(409, "no-ground", $"{design.Name} has no flat ground to knock out.", "Ask for the picture with a clear ground.");
+        }
+        var cut = FlatGround.KnockedOut(PictureFile.Read(KeptFiles.Read(desk.Db.Folder, design.Hash)), ground);
+        return Measured(desk, design.Id, design.Name, design.WidthIn, PngPicture.Write(cut)) with { Rights = design.Rights, CameAs = design.CameAs ?? design.Hash };
+    }
+}

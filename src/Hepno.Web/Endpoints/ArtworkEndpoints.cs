@@ -1,0 +1,119 @@
+using System.Collections.Concurrent;
+using Hepno.Core.Artwork;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Formats;
+using Hepno.Store;
+using Hepno.Web.Deeds;
+using Hepno.Web.Views;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Hepno.Web.Endpoints;
+
+/// <summary>Whose an artwork is.</summary>
+internal sealed record RightsBody(string Whose, string SaidBy, DateOnly? SaidOn, string Proof);
+
+/// <summary>What of an artwork is typed.</summary>
+internal sealed record DesignBody(string Name, RightsBody Rights);
+
+/// <summary>Artworks: pictures in, what was measured on them out.</summary>
+internal static class ArtworkEndpoints
+{
+    private const int LongestId = 64;
+    private const double UsualWidthIn = 10;
+    private const int LongestPreview = 2000;
+    private const int MostPreviews = 40;
+
+    // a preview follows from its file, and the same one is asked for again and again
+    private static readonly ConcurrentDictionary<(string Hash, int Side), byte[]> Previews = new();
+
+    public static void MapArtwork(this IEndpointRouteBuilder api)
+    {
+        var art = api.MapGroup("/artwork").WithTags("artwork");
+        art.MapGet("", (Desk desk) => desk.Db.Read(c => Aggregates.Designs.All(c).Select(d => DesignView.Of(d.Value, d.Version)).ToList())).WithName("artworks").WithSummary("All artworks, by name.");
+        art.MapGet("{id}", Get).WithName("artwork");
+        art.MapPut("{id}", Change).WithName("saveArtwork");
+        art.MapPut("{id}/file", Send).WithName("sendArtwork").Accepts<byte[]>("image/png", "image/jpeg").WithMetadata(new BodyLimit(PictureFile.LargestBytes));
+        art.MapGet("{id}/picture.png", Picture).WithName("artworkPicture").Produces(200, contentType: "image/png");
+        art.MapGet("{id}/look", Look).WithName("lookAtArtwork");
+        art.MapPost("{id}/knock-out", KnockOut).WithName("knockOut");
+    }
+
+    /// <summary>One artwork.</summary>
+    internal static DesignView Get(string id, Desk desk) => desk.Db.Read(c =>
+    {
+        var kept = Kept(c, id);
+        return DesignView.Of(kept.Value, kept.Version);
+    });
+
+    /// <summary>Takes a picture in and measures it; sent to an artwork that is there, it takes the place of its picture.</summary>
+    internal static async Task<DesignView> Send(string id, Desk desk, HttpRequest request, string? name, double? widthIn)
+    {
+        if (id.Length is 0 or > LongestId)
+        {
+            throw new RefusedException(400, "bad-id", $"An id of {id.Length} characters.", $"Between 1 and {LongestId}, made by the device.", "id");
+        }
+        if (request.ContentLength > PictureFile.LargestBytes)
+        {
+            throw new RefusedException(413, "too-large", $"The picture has {request.ContentLength / 1_000_000} MB: more than the {PictureFile.LargestBytes >> 20} that are taken.", "Save it at print size with 300 pixels an inch.", "file");
+        }
+        var wide = widthIn ?? UsualWidthIn;
+        RefusedException.IfAny(wide is > 0 and <= Places.Absurd ? [] : [new Problem("range", $"A print width of {wide:0.##} in is outside 0 to {Places.Absurd:0}.", "widthIn", "Say how wide it is printed.")]);
+        using var body = new MemoryStream();
+        await request.Body.CopyToAsync(body, request.HttpContext.RequestAborted);
+        var file = body.ToArray();
+        var before = desk.Db.Read(c => Aggregates.Designs.Get(c, id));
+        var seen = request.SeenOrNew(before is not null);
+        var design = await Task.Run(() => ArtworkDeeds.Measured(desk, id, name?.Trim() is { Length: > 0 } said ? said : before?.Value.Name ?? "artwork", wide, file));
+        design = design with { Rights = before?.Value.Rights ?? Rights.Unsaid };
+        var version = desk.Db.Write(c => ArtworkDeeds.Keep(c, design, seen, request.Deed(desk.Clock, before is null ? "artwork taken in" : "artwork changed")));
+        return DesignView.Of(design, version);
+    }
+
+    /// <summary>Changes its name and whose it is.</summary>
+    internal static Written Change(string id, DesignBody body, Desk desk, HttpRequest request)
+    {
+        var seen = request.Seen();
+        return desk.Db.Write(c => new Written(id, ArtworkDeeds.Keep(c, Kept(c, id).Value with { Name = body.Name.Trim(), Rights = new(body.Rights.Whose.Trim(), body.Rights.SaidBy.Trim(), body.Rights.SaidOn, body.Rights.Proof.Trim()) }, seen, request.Deed(desk.Clock, "artwork changed"))));
+    }
+
+    /// <summary>Its picture as it is printed, the longer side no longer than asked for.</summary>
+    internal static async Task<FileContentHttpResult> Picture(string id, Desk desk, int? side)
+    {
+        var longest = Math.Clamp(side ?? 800, 16, LongestPreview);
+        var hash = desk.Db.Read(c => Kept(c, id).Value.Hash);
+        if (!Previews.TryGetValue((hash, longest), out var png))
+        {
+            png = await Task.Run(() => PngPicture.Write(PictureFile.Read(KeptFiles.Read(desk.Db.Folder, hash)), longest));
+            if (Previews.Count >= MostPreviews)
+            {
+                Previews.Clear();
+            }
+            Previews[(hash, longest)] = png;
+        }
+        return TypedResults.File(png, "image/png");
+    }
+
+    /// <summary>Looks at it at a print width on a cloth: what would spoil the print, and where.</summary>
+    internal static DesignLooked Look(string id, Desk desk, double? widthIn, string? styleId, string? colourwayId) => desk.Db.Read(c =>
+    {
+        var design = Kept(c, id).Value;
+        var wide = widthIn ?? design.WidthIn;
+        RefusedException.IfAny(wide is > 0 and <= Places.Absurd ? [] : [new Problem("range", $"A print width of {wide:0.##} in is outside 0 to {Places.Absurd:0}.", "widthIn", "Say how wide it is printed.")]);
+        var book = desk.Book(c);
+        var cloth = book.Styles.FirstOrDefault(s => s.Id == styleId)?.Colourways.FirstOrDefault(w => w.Id == colourwayId);
+        var r = design.Report;
+        return new DesignLooked(r.HeightIn(wide), r.Dpi(wide), r.ThinnestLine is { } line ? r.Pt(line.WidthPx, wide) : null, r.ThinnestGap is { } gap ? r.Pt(gap.WidthPx, wide) : null, DesignFaults.Of(design, wide, cloth, book.Numbers.Format));
+    });
+
+    /// <summary>Makes its flat ground clear; the file as it came is kept.</summary>
+    internal static async Task<Written> KnockOut(string id, Desk desk, HttpRequest request)
+    {
+        var seen = request.Seen();
+        var before = desk.Db.Read(c => Kept(c, id));
+        var design = await Task.Run(() => ArtworkDeeds.KnockedOut(desk, before.Value));
+        return desk.Db.Write(c => new Written(id, ArtworkDeeds.Keep(c, design, seen, request.Deed(desk.Clock, "ground knocked out"))));
+    }
+
+    private static Versioned<Design> Kept(Microsoft.Data.Sqlite.SqliteConnection c, string id) => Aggregates.Designs.Get(c, id) ?? throw RefusedException.NoSuch("artwork", id);
+}

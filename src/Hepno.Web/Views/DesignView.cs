@@ -1,0 +1,32 @@
+using Hepno.Core.Artwork;
+
+namespace Hepno.Web.Views;
+
+/// <summary>An artwork as the screens need it.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="Version">Its version.</param>
+/// <param name="Name">Name.</param>
+/// <param name="Kind">png or jpeg.</param>
+/// <param name="WidthPx">Pixels across.</param>
+/// <param name="HeightPx">Pixels down.</param>
+/// <param name="WidthIn">Print width it was measured at, in.</param>
+/// <param name="Box">The box round everything painted.</param>
+/// <param name="CoveragePercent">Share of the box that is painted.</param>
+/// <param name="Colours">What it is made of.</param>
+/// <param name="SoftPercent">Share of the paint that is half clear.</param>
+/// <param name="Ground">Colour of a flat ground, or null.</param>
+/// <param name="Rights">Whose it is.</param>
+/// <param name="Mended">True when it is printed otherwise than it came.</param>
+/// <param name="Print">Hash of the file that is printed: another picture has another.</param>
+internal sealed record DesignView(string Id, long Version, string Name, string Kind, int WidthPx, int HeightPx, double WidthIn, PixelBox Box, double CoveragePercent, Colours Colours, double SoftPercent, string? Ground, Rights Rights, bool Mended, string Print)
+{
+    public static DesignView Of(Design d, long version) => new(d.Id, version, d.Name, d.Kind, d.Report.WidthPx, d.Report.HeightPx, d.WidthIn, d.Report.Box, Math.Round(d.Report.Coverage() * 100, 1), d.Report.Colours, Math.Round(d.Report.Soft.Share * 100, 2), d.Report.Ground, d.Rights, d.CameAs is not null, d.Hash);
+}
+
+/// <summary>An artwork at a print width on a cloth.</summary>
+/// <param name="HeightIn">Height of the print, in.</param>
+/// <param name="Dpi">Pixels an inch.</param>
+/// <param name="ThinnestLinePt">Thinnest line, pt; null when none is thinner than 6.</param>
+/// <param name="ThinnestGapPt">Thinnest gap, pt; null likewise.</param>
+/// <param name="Faults">What would spoil the print, the worst first.</param>
+internal sealed record DesignLooked(double HeightIn, double Dpi, double? ThinnestLinePt, double? ThinnestGapPt, IReadOnlyList<DesignFault> Faults);

@@ -1,0 +1,272 @@
+<script setup lang="ts">
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
+import type { Schemas } from '../../api/client'
+import { length, number } from '../../kit/shown'
+import Sign from '../../kit/Sign.vue'
+import { placeWord } from '../../kit/words'
+import { onChange } from '../../shell/live'
+import { attempt, format, refresh, shop } from '../../shell/state'
+import { type Design, kinds, knockOut, lookAt, type Looked, saveRights, sendPicture } from './artwork'
+
+/** One print's picture on the cloth it is for: what would spoil it, marked where it is; and whose it is. */
+const props = defineProps<{
+  placement: Schemas['PlacementBody']
+  line: { styleId: string | null; colourwayId: string | null }
+  cloth: string
+  locked: boolean
+}>()
+const emit = defineEmits<{ design: [id: string | null] }>()
+const design = ref<Design | null>(null)
+const looked = ref<Looked | null>(null)
+const busy = ref('')
+const over = ref(false)
+
+async function load(): Promise<void> {
+  const id = props.placement.designId
+  if (!id) {
+    design.value = looked.value = null
+    return
+  }
+  await attempt(async () => {
+    const got = await lookAt(id, props.placement.widthIn, props.line.styleId, props.line.colourwayId)
+    design.value = got.design
+    looked.value = got.looked
+  }, shop.said)
+}
+watch(
+  () => [props.placement.designId, props.placement.widthIn, props.line.styleId, props.line.colourwayId],
+  () => void load(),
+  { immediate: true },
+)
+let stop = () => {}
+onMounted(() => (stop = onChange((kind, id) => void (kind === 'artwork' && id === props.placement.designId && load()))))
+onUnmounted(() => stop())
+
+async function take(file: File | undefined): Promise<void> {
+  if (!file || props.locked) return
+  busy.value = `Looking at ${file.name}...`
+  await attempt(async () => {
+    const d = await sendPicture(file, props.placement.widthIn, design.value ?? undefined)
+    if (d.id === props.placement.designId) await Promise.all([load(), refresh()])
+    else emit('design', d.id)
+  })
+  busy.value = ''
+}
+function drop(event: DragEvent): void {
+  over.value = false
+  void take(event.dataTransfer?.files[0])
+}
+async function mend(): Promise<void> {
+  const d = design.value
+  if (!d) return
+  busy.value = 'Knocking the ground out...'
+  await attempt(async () => {
+    await knockOut(d)
+    await Promise.all([load(), refresh()])
+  }, 'The ground is clear now. Z takes it back; the file as it came is kept.')
+  busy.value = ''
+}
+async function say(event: Event, field: 'whose' | 'saidBy' | 'proof'): Promise<void> {
+  const d = design.value
+  const text = (event.target as HTMLInputElement).value.trim()
+  if (!d || text === d.rights[field]) return
+  const saidOn = d.rights.saidOn ?? shop.line?.today ?? null
+  await attempt(async () => {
+    await saveRights(d, { ...d.rights, saidOn, [field]: text })
+    await load()
+  }, 'Written down.')
+}
+const marks = computed(() =>
+  (looked.value?.faults ?? []).flatMap((fault, n) => fault.marks.map((box) => ({ box, n: n + 1, kind: fault.kind }))),
+)
+const facts = computed(() => {
+  const [d, l, f] = [design.value, looked.value, format()]
+  if (!d || !l) return []
+  return [
+    `${length(props.placement.widthIn, f)} × ${length(l.heightIn, f)}`,
+    `${number(l.dpi, 0, f)} pixels an inch`,
+    `${number(d.coveragePercent, 1, f)}% painted`,
+    l.thinnestLinePt === null ? 'no line under 6 pt' : `thinnest line ${number(l.thinnestLinePt, 2, f)} pt`,
+    l.thinnestGapPt === null ? 'no gap under 6 pt' : `thinnest gap ${number(l.thinnestGapPt, 2, f)} pt`,
+  ]
+})
+const spots = computed(() => (design.value?.colours.spots ?? []).filter((s) => !s.stray).slice(0, 12))
+const edge = computed(() => Math.max(design.value?.widthPx ?? 1, design.value?.heightPx ?? 1) / 150)
+defineExpose({ take })
+</script>
+
+<template>
+  <section class="art" :aria-label="`Artwork, ${placeWord[placement.place]?.toLowerCase()}`">
+    <div
+      class="sheet"
+      :class="{ over, none: !design }"
+      :style="{ background: design ? cloth : undefined }"
+      @dragover.prevent="over = true"
+      @dragleave="over = false"
+      @drop.prevent="drop"
+    >
+      <svg v-if="design" :viewBox="`0 0 ${design.widthPx} ${design.heightPx}`" role="img" :aria-label="design.name">
+        <image
+          :href="`/api/artwork/${design.id}/picture.png?side=800&print=${design.print.slice(0, 12)}`"
+          :width="design.widthPx"
+          :height="design.heightPx"
+        />
+        <g v-for="(m, i) in marks" :key="i" :class="m.kind" class="mark">
+          <rect
+            :x="m.box.left - edge"
+            :y="m.box.top - edge"
+            :width="m.box.width + 2 * edge"
+            :height="m.box.height + 2 * edge"
+            fill="none"
+            :stroke-width="edge"
+          />
+          <circle :cx="m.box.left - edge" :cy="m.box.top - edge" :r="edge * 6" />
+          <text :x="m.box.left - edge" :y="m.box.top + edge * 1.6" :font-size="edge * 8" text-anchor="middle">
+            {{ m.n }}
+          </text>
+        </g>
+      </svg>
+      <p v-if="busy" role="status" class="busy">{{ busy }}</p>
+      <label v-else-if="!locked" class="choose" :class="{ small: design }"
+        >{{
+          design
+            ? 'another picture'
+            : `picture for the ${placeWord[placement.place]?.toLowerCase()}? drop, paste or choose a PNG or JPEG`
+        }}<input type="file" class="sr" :accept="kinds" @change="take(($event.target as HTMLInputElement).files?.[0])"
+      /></label>
+    </div>
+    <div v-if="design && looked">
+      <p class="name">
+        <b>{{ design.name }}</b>
+        <span class="small quiet">{{ facts.join(', ') }}</span>
+      </p>
+      <p class="small inks">
+        <span v-if="design.colours.looksGradient">gradients or a photograph</span>
+        <template v-else>
+          <i v-for="s in spots" :key="s.hex" :style="{ background: s.hex }" :title="s.hex"></i>
+          {{ spots.length === 1 ? 'one colour' : `${spots.length} colours` }}
+        </template>
+      </p>
+      <ol class="faults">
+        <li v-for="(fault, n) in looked.faults" :key="fault.code" :class="fault.kind">
+          <b class="no">{{ n + 1 }}</b> <Sign :kind="fault.kind === 'bad' ? 'heat' : 'caution'" /> {{ fault.sentence }}.
+          <span class="go">{{ fault.remedy }}</span>
+          <button v-if="fault.code === 'ground' && !locked" class="plain-button" @click="mend">Knock it out</button>
+        </li>
+        <li v-if="looked.faults.length === 0"><Sign kind="go" /> nothing in it would spoil the print</li>
+      </ol>
+      <div class="rights">
+        <label class="field"
+          >Whose is it?<input :value="design.rights.whose" maxlength="500" @change="say($event, 'whose')"
+        /></label>
+        <label class="field"
+          >Who said so<input :value="design.rights.saidBy" maxlength="500" @change="say($event, 'saidBy')"
+        /></label>
+        <label class="field"
+          >What proves it<input :value="design.rights.proof" maxlength="500" @change="say($event, 'proof')"
+        /></label>
+      </div>
+      <button v-if="!locked" class="plain-button" @click="emit('design', null)">Without a picture</button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.art {
+  display: grid;
+  grid-template-columns: minmax(160px, 260px) minmax(0, 1fr);
+  gap: 16px;
+  padding: 10px 0;
+  border-top: 1px solid var(--rule);
+}
+.sheet {
+  position: relative;
+  border: 1.5px solid var(--ink);
+  min-height: 96px;
+}
+.sheet.none {
+  border: 1.5px dashed var(--ink-2);
+  grid-column: 1 / -1;
+  min-height: 44px;
+}
+.sheet.over {
+  outline: 3px solid var(--go);
+}
+.sheet svg {
+  display: block;
+  width: 100%;
+  max-height: 300px;
+  padding: 8px;
+}
+.choose {
+  display: block;
+  padding: 10px 12px;
+  cursor: pointer;
+  color: var(--ink-2);
+}
+.choose.small {
+  background: var(--cotton);
+  color: var(--ink);
+  border-top: 1px solid var(--ink);
+  padding: 6px 10px;
+  font-size: 13px;
+}
+.choose:focus-within {
+  outline: 3px solid var(--focus, currentcolor);
+}
+.busy {
+  padding: 10px 12px;
+  background: var(--cotton);
+}
+.mark rect {
+  stroke: var(--caution);
+}
+.mark circle {
+  fill: var(--caution);
+}
+.mark.bad rect {
+  stroke: var(--heat);
+}
+.mark.bad circle {
+  fill: var(--heat);
+}
+.mark text {
+  fill: var(--ink);
+  font-weight: 680;
+}
+.mark.bad text {
+  fill: var(--bleach);
+}
+.name span {
+  margin-left: 8px;
+}
+.inks {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  padding: 4px 0;
+}
+.inks i {
+  width: 18px;
+  height: 18px;
+  border: 1px solid var(--ink);
+}
+.faults {
+  list-style: none;
+  padding: 4px 0;
+  margin: 0;
+}
+.faults li {
+  padding: 3px 0;
+}
+.no {
+  display: inline-block;
+  min-width: 1em;
+}
+.rights {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(130px, 1fr));
+  gap: 10px;
+  padding: 8px 0;
+}
+</style>

@@ -1,0 +1,50 @@
+import { api, ask, makeId, type Schemas, seen } from '../../api/client'
+
+export type Design = Schemas['DesignView']
+export type Looked = Schemas['DesignLooked']
+
+/** Kinds of picture that are taken. */
+export const kinds = 'image/png,image/jpeg'
+
+/** Sends a picture; without an artwork it makes a new one. */
+export async function sendPicture(file: File, widthIn: number, over?: Design): Promise<Design> {
+  return ask(
+    api.PUT('/api/artwork/{id}/file', {
+      params: {
+        path: { id: over?.id ?? makeId() },
+        query: { name: over?.name ?? file.name.replace(/\.[^.]*$/, ''), widthIn },
+      },
+      body: file as never,
+      bodySerializer: (picture: unknown) => picture as File,
+      // the type is decided by what is in it; a name without one is tried as PNG
+      headers: { 'Content-Type': file.type || 'image/png', ...(over ? seen(over.version).headers : {}) },
+    }),
+  )
+}
+
+/** The artwork and how it looks at a width on a cloth. */
+export async function lookAt(
+  id: string,
+  widthIn: number,
+  styleId: string | null,
+  colourwayId: string | null,
+): Promise<{ design: Design; looked: Looked }> {
+  const query = { widthIn, ...(styleId ? { styleId } : {}), ...(colourwayId ? { colourwayId } : {}) }
+  const [design, looked] = await Promise.all([
+    ask(api.GET('/api/artwork/{id}', { params: { path: { id } } })),
+    ask(api.GET('/api/artwork/{id}/look', { params: { path: { id }, query } })),
+  ])
+  return { design, looked }
+}
+
+export const knockOut = (d: Design) =>
+  ask(api.POST('/api/artwork/{id}/knock-out', { params: { path: { id: d.id } }, ...seen(d.version) }))
+
+export const saveRights = (d: Design, rights: Design['rights']) =>
+  ask(
+    api.PUT('/api/artwork/{id}', {
+      params: { path: { id: d.id } },
+      body: { name: d.name, rights },
+      ...seen(d.version),
+    }),
+  )

@@ -1,0 +1,174 @@
+using System.Globalization;
+using System.Net.Http.Headers;
+using System.Text;
+using System.Text.Json;
+using Hepno.Core.Tests;
+using Hepno.Formats;
+using SkiaSharp;
+
+namespace Hepno.Web.Tests;
+
+/// <summary>Pictures through the API: taken in, measured, looked at, mended; and what is no picture refused in a sentence.</summary>
+public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
+{
+    private static readonly string Due = DateOnly.FromDateTime(DateTime.UtcNow).AddDays(30).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+
+    // two discs in two colours and a line of 0.6 pt at 10 in wide
+    private static byte[] Png() => PngPicture.Write(new Drawn(1500, 900).Fill((x, y) => ((x - 400) * (x - 400)) + ((y - 400) * (y - 400)) < 380 * 380, (200, 40, 30)).Fill((x, y) => ((x - 1100) * (x - 1100)) + ((y - 400) * (y - 400)) < 390 * 390, (240, 200, 40))
+        .Stroke(20.3, 850.4, 1460, 0.6 / 72 * 147, 0, (200, 40, 30)).Raster);
+
+    private static byte[] Jpeg()
+    {
+        var raster = new Drawn(600, 600).Box(0, 0, 600, 600, (255, 255, 255)).Box(150, 150, 300, 300, (180, 30, 30)).Raster;
+        using var image = SKImage.FromPixelCopy(new SKImageInfo(600, 600, SKColorType.Rgba8888, SKAlphaType.Unpremul), raster.Rgba);
+        using var data = image.Encode(SKEncodedImageFormat.Jpeg, 95);
+        return data.ToArray();
+    }
+
+    private async Task<(int Status, JsonElement Body)> File(string id, byte[] file, string type = "image/png", string query = "?name=Crest&widthIn=10", string? ifMatch = null)
+    {
+        using var request = new HttpRequestMessage(HttpMethod.Put, $"/api/artwork/{id}/file{query}") { Content = new ByteArrayContent(file) };
+        request.Content.Headers.ContentType = new MediaTypeHeaderValue(type);
+        request.Headers.Add("Hepno-Device", "art-tests");
+        if (ifMatch is not null)
+        {
+            request.Headers.TryAddWithoutValidation("If-Match", $"\"{ifMatch}\"");
+        }
+        using var answer = await shop.CreateClient().SendAsync(request);
+        var text = await answer.Content.ReadAsStringAsync();
+        return ((int)answer.StatusCode, JsonDocument.Parse(text).RootElement.Clone());
+    }
+
+    // the check sum of a PNG's chunk
+    private static byte[] Crc(ReadOnlySpan<byte> chunk)
+    {
+        var crc = 0xffffffffu;
+        foreach (var b in chunk)
+        {
+            crc ^= b;
+            for (var bit = 0; bit < 8; bit++)
+            {
+                crc = (crc & 1) == 1 ? (crc >> 1) ^ 0xedb88320u : crc >> 1;
+            }
+        }
+        crc = ~crc;
+        return [(byte)(crc >> 24), (byte)(crc >> 16), (byte)(crc >> 8), (byte)crc];
+    }
+
+    private static string Version(JsonElement thing) => thing.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture);
+
+    [Fact]
+    public async Task A_picture_describes_its_placement_and_its_faults_are_marked()
+    {
+        var (status, design) = await File("crest", Png());
+        Assert.True(status == 200, design.ToString());
+        Assert.Equal((1500, 900, "Crest"), (design.GetProperty("widthPx").GetInt32(), design.GetProperty("heightPx").GetInt32(), design.GetProperty("name").GetString()));
+        var kept = await shop.Send(HttpMethod.Put, "/api/orders/arted", $$"""
+            {"customerId":"rowing","lines":[{"id":"1","styleId":"hollin","colourwayId":"navy","sizes":[{"size":"M","pieces":12}],"mark":null,
+             "placements":[{"id":"p","place":"front","widthIn":10,"heightIn":1,"coveragePercent":1,"colours":20,"gradient":true,"thinnestLinePt":50,"designId":"crest"}]}],"dueDate":"{{Due}}","dueTime":null,"note":null}
+            """);
+        Assert.True(kept.Status == 200, kept.Body.ToString());
+        var placement = (await shop.Get("/api/orders/arted")).GetProperty("ask").GetProperty("lines")[0].GetProperty("placements")[0];
+        Assert.Equal((2, false), (placement.GetProperty("colours").GetInt32(), placement.GetProperty("gradient").GetBoolean()));
+        Assert.InRange(placement.GetProperty("thinnestLinePt").GetDouble(), 0.5, 0.7);
+        Assert.InRange(placement.GetProperty("heightIn").GetDouble(), 5.5, 5.9);
+        Assert.InRange(placement.GetProperty("coveragePercent").GetDouble(), 70, 80);
+
+        var look = await shop.Get("/api/artwork/crest/look?widthIn=10&styleId=hollin&colourwayId=navy");
+        var faults = look.GetProperty("faults").EnumerateArray().ToDictionary(f => f.GetProperty("code").GetString()!);
+        Assert.Equal(["bad", "caution"], new[] { "resolution", "thin-line" }.Select(c => faults[c].GetProperty("kind").GetString()));
+        Assert.Contains("film and screened transfers and vinyl lose it", faults["thin-line"].GetProperty("sentence").GetString()!, StringComparison.Ordinal);
+        Assert.InRange(faults["thin-line"].GetProperty("marks")[0].GetProperty("top").GetInt32(), 835, 855);
+        // at a width where the line is an honest point, only the pixels are still too few
+        Assert.DoesNotContain((await shop.Get("/api/artwork/crest/look?widthIn=18")).GetProperty("faults").EnumerateArray(), f => f.GetProperty("code").GetString() == "thin-line");
+        using var picture = await shop.CreateClient().GetAsync("/api/artwork/crest/picture.png?side=300");
+        var bytes = await picture.Content.ReadAsByteArrayAsync();
+        Assert.Equal((300, 180), (PictureFile.Look(bytes).Width, PictureFile.Look(bytes).Height));
+    }
+
+    [Fact]
+    public async Task A_white_ground_is_knocked_out_and_taken_back_and_the_ask_follows()
+    {
+        var (_, design) = await File("wave", Jpeg(), "image/jpeg", "?name=Wave&widthIn=4");
+        Assert.Equal("#ffffff", design.GetProperty("ground").GetString());
+        await shop.Send(HttpMethod.Put, "/api/orders/waved", $$"""
+            {"customerId":"rowing","lines":[{"id":"1","styleId":"hollin","colourwayId":"navy","sizes":[{"size":"M","pieces":12}],"mark":null,
+             "placements":[{"id":"p","place":"front","widthIn":4,"heightIn":4,"coveragePercent":1,"colours":1,"gradient":false,"thinnestLinePt":5,"designId":"wave"}]}],"dueDate":"{{Due}}","dueTime":null,"note":null}
+            """);
+        async Task<double> Painted() => (await shop.Get("/api/orders/waved")).GetProperty("ask").GetProperty("lines")[0].GetProperty("placements")[0].GetProperty("coveragePercent").GetDouble();
+        Assert.Equal(100, await Painted());
+        Assert.Contains((await shop.Get("/api/artwork/wave/look")).GetProperty("faults").EnumerateArray(), f => f.GetProperty("code").GetString() == "ground");
+        var (status, cut) = await shop.Send(HttpMethod.Post, "/api/artwork/wave/knock-out", ifMatch: Version(design));
+        Assert.True(status == 200, cut.ToString());
+        var now = await shop.Get("/api/artwork/wave");
+        Assert.True(now.GetProperty("mended").GetBoolean());
+        Assert.InRange(now.GetProperty("box").GetProperty("width").GetInt32(), 298, 304);
+        Assert.Equal(JsonValueKind.Null, now.GetProperty("ground").ValueKind);
+        // the box is the square alone now, and it is full
+        Assert.InRange(await Painted(), 98, 100);
+        Assert.Equal("no-ground", (await shop.Send(HttpMethod.Post, "/api/artwork/wave/knock-out", ifMatch: Version(now))).Body.GetProperty("problems")[0].GetProperty("code").GetString());
+        Assert.Equal(409, (await shop.Send(HttpMethod.Post, "/api/artwork/wave/knock-out", ifMatch: "1")).Status);
+    }
+
+    [Fact]
+    public async Task Whose_it_is_is_written_down_and_an_unknown_artwork_is_refused()
+    {
+        var (_, design) = await File("owned", Png());
+        var (status, body) = await shop.Send(HttpMethod.Put, "/api/artwork/owned", """{"name":"Club crest","rights":{"whose":"the club","saidBy":"Mara Fell","saidOn":"2026-05-04","proof":"a letter is asked for"}}""", Version(design));
+        Assert.True(status == 200, body.ToString());
+        var now = await shop.Get("/api/artwork/owned");
+        Assert.Equal(("Club crest", "the club"), (now.GetProperty("name").GetString(), now.GetProperty("rights").GetProperty("whose").GetString()));
+        Assert.Equal(400, (await shop.Send(HttpMethod.Put, "/api/artwork/owned", """{"name":" ","rights":{"whose":"","saidBy":"","saidOn":null,"proof":""}}""", Version(now))).Status);
+        // another picture keeps what was said of it
+        Assert.Equal("the club", (await File("owned", Jpeg(), "image/jpeg", ifMatch: Version(now))).Body.GetProperty("rights").GetProperty("whose").GetString());
+        Assert.Equal(404, (await shop.Send(HttpMethod.Get, "/api/artwork/none")).Status);
+        Assert.Contains((await shop.Get("/api/artwork")).EnumerateArray(), d => d.GetProperty("id").GetString() == "owned");
+    }
+
+    [Fact]
+    public async Task What_is_no_picture_says_what_it_is()
+    {
+        async Task<string> Refused(byte[] file, string query = "?widthIn=10")
+        {
+            var (status, body) = await File($"bad-{Guid.NewGuid():N}", file, query: query);
+            Assert.Equal(400, status);
+            return body.GetProperty("problems")[0].GetProperty("sentence").GetString()!;
+        }
+        Assert.Equal("The file is empty.", await Refused([]));
+        Assert.Equal("The file is a PDF, whatever it is called.", await Refused(Encoding.ASCII.GetBytes("%PDF-1.7\n")));
+        Assert.Equal("The file is a GIF, whatever it is called.", await Refused(Encoding.ASCII.GetBytes("GIF89a....")));
+        Assert.StartsWith("The file is no PNG and no JPEG", await Refused(Encoding.ASCII.GetBytes("hello there")), StringComparison.Ordinal);
+        Assert.Equal("Nothing in the picture is painted: it is all clear.", await Refused(PngPicture.Write(new(40, 40, new byte[6400]))));
+        var png = Png();
+        Assert.Equal("The picture ends before all of it is there.", await Refused(png[..(png.Length / 2)]));
+        Assert.Equal("A print width of 300 in is outside 0 to 40.", await Refused(png, "?widthIn=300"));
+        // a header that promises 20,000 × 20,000 pixels is refused before anything is decoded
+        var bomb = png.ToArray();
+        foreach (var at in new[] { 16, 20 })
+        {
+            (bomb[at], bomb[at + 1], bomb[at + 2], bomb[at + 3]) = (0, 0, 0x4e, 0x20);
+        }
+        Crc(bomb.AsSpan(12, 17)).CopyTo(bomb, 29);
+        Assert.Contains("20000 × 20000 pixels", await Refused(bomb), StringComparison.Ordinal);
+        Assert.Equal(415, (await shop.Send(HttpMethod.Put, "/api/artwork/form/file?widthIn=10", "a=b", type: "application/x-www-form-urlencoded")).Status);
+    }
+
+    [Fact]
+    public async Task Two_hundred_damaged_files_break_nothing_and_leave_nothing_behind()
+    {
+        var chance = new Random(7);
+        byte[][] good = [PngPicture.Write(new Drawn(120, 90).Box(10, 10, 80, 60, (200, 40, 30)).Stroke(5, 80, 100, 2, 10).Raster), Jpeg()];
+        for (var n = 0; n < 200; n++)
+        {
+            var file = good[n % 2].ToArray();
+            for (var hits = chance.Next(1, 30); hits > 0; hits--)
+            {
+                file[chance.Next(file.Length)] = (byte)chance.Next(256);
+            }
+            file = n % 5 == 0 ? file[..chance.Next(1, file.Length)] : file;
+            var (status, body) = await File($"fuzz-{n}", file);
+            Assert.True(status is 200 or 400, $"{n}: {status} {body}");
+        }
+        Assert.Empty(Directory.EnumerateFiles(Path.Combine(shop.Folder, "tmp")));
+    }
+}
