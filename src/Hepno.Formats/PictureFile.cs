@@ -13,7 +13,7 @@ public sealed class NotAPictureException(string sentence, string remedy) : Excep
 }
 
 /// <summary>What kind of picture a file is, by its first bytes and its header alone.</summary>
-/// <param name="Kind">png or jpeg.</param>
+/// <param name="Kind">png, jpeg or svg.</param>
 /// <param name="Width">Pixels across, as it stands upright.</param>
 /// <param name="Height">Pixels down.</param>
 public sealed record PictureFacts(string Kind, int Width, int Height);
@@ -43,6 +43,11 @@ public static class PictureFile
     public static PictureFacts Look(byte[] file)
     {
         var kind = KindOf(file);
+        if (kind == "svg")
+        {
+            var (across, down) = SvgDrawing.Size(file);
+            return new(kind, across, down);
+        }
         if (kind == "png" && IsAnimated(file))
         {
             throw new NotAPictureException("The PNG is animated.", "Save the one picture that is printed.");
@@ -65,9 +70,15 @@ public static class PictureFile
         return IsTurned(codec.EncodedOrigin) ? new(kind, h, w) : new(kind, w, h);
     }
 
+    /// <summary>Decodes it to straight-alpha sRGB, upright; a drawing in lines is drawn with its longer side in so many pixels.</summary>
+    public static Raster Read(byte[] file, int longest) => KindOf(file) == "svg" ? SvgDrawing.Read(file, longest) : Read(file);
+
+    /// <summary>Decodes it as it is printed: a drawing in lines is drawn for a print of some width.</summary>
+    public static Raster Read(byte[] file, double widthIn) => KindOf(file) == "svg" ? SvgDrawing.Read(file, widthIn) : Read(file);
+
     /// <summary>Decodes it to straight-alpha sRGB, upright.</summary>
     /// <exception cref="NotAPictureException">It is broken, or ends early.</exception>
-    public static Raster Read(byte[] file)
+    private static Raster Read(byte[] file)
     {
         var facts = Look(file);
         lock (Gate)
@@ -107,6 +118,10 @@ public static class PictureFile
         {
             return "jpeg";
         }
+        if (SvgDrawing.Begins(first))
+        {
+            return "svg";
+        }
         if (file.Length == 0)
         {
             throw new NotAPictureException("The file is empty.", "Send the picture again.");
@@ -118,7 +133,7 @@ public static class PictureFile
                 throw new NotAPictureException($"The file is {what}, whatever it is called.", "Save it as PNG with a clear ground, at print size.");
             }
         }
-        throw new NotAPictureException(Encoding.UTF8.GetString(first).Contains("<svg", StringComparison.OrdinalIgnoreCase) ? "Drawings in lines (SVG) cannot be read yet." : "The file is no PNG and no JPEG, whatever it is called.", "Save it as PNG with a clear ground, at print size.");
+        throw new NotAPictureException("The file is no PNG, JPEG or SVG, whatever it is called.", "Save it as PNG with a clear ground, at print size.");
     }
 
     // the control chunk of an animation stands before the first picture data

@@ -137,7 +137,7 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal("The file is empty.", await Refused([]));
         Assert.Equal("The file is a PDF, whatever it is called.", await Refused(Encoding.ASCII.GetBytes("%PDF-1.7\n")));
         Assert.Equal("The file is a GIF, whatever it is called.", await Refused(Encoding.ASCII.GetBytes("GIF89a....")));
-        Assert.StartsWith("The file is no PNG and no JPEG", await Refused(Encoding.ASCII.GetBytes("hello there")), StringComparison.Ordinal);
+        Assert.StartsWith("The file is no PNG, JPEG or SVG", await Refused(Encoding.ASCII.GetBytes("hello there")), StringComparison.Ordinal);
         Assert.Equal("Nothing in the picture is painted: it is all clear.", await Refused(PngPicture.Write(new(40, 40, new byte[6400]))));
         var png = Png();
         Assert.Equal("The picture ends before all of it is there.", await Refused(png[..(png.Length / 2)]));

@@ -44,5 +44,5 @@ test('an artwork with three faults is caught, explained on the picture, and cure
   await expect(art.getByText('nothing in it would spoil the print')).toBeVisible()
   await page.keyboard.press('Escape')
   await art.getByRole('button', { name: 'Without a picture' }).click()
-  await expect(art.getByText('drop, paste or choose a PNG or JPEG')).toBeVisible()
+  await expect(art.getByText('drop, paste or choose a PNG, JPEG or SVG')).toBeVisible()
 })

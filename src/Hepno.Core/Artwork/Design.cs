@@ -17,7 +17,7 @@ public sealed record Rights(string Whose, string SaidBy, DateOnly? SaidOn, strin
 /// <summary>An artwork: its picture as it came and what was measured on it.</summary>
 /// <param name="Id">Identity, made on the screen.</param>
 /// <param name="Name">What the shop calls it.</param>
-/// <param name="Kind">png or jpeg.</param>
+/// <param name="Kind">png, jpeg or svg.</param>
 /// <param name="Hash">SHA-256 of the file that is printed, in hex.</param>
 /// <param name="Bytes">Its size.</param>
 /// <param name="WidthIn">Print width it was measured at, in.</param>

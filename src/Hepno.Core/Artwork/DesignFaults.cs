@@ -28,7 +28,7 @@ public sealed record DesignFault(string Code, FaultKind Kind, string Sentence, s
 public sealed record Holds(string Ways, double LinePt, double GapPt)
 {
     /// <summary>By how fine they are, finest first.</summary>
-    public static IReadOnlyList<Holds> All { get; } = [new("dye", 0.5, 0.5), new("film and screened transfers", 1, 1.5), new("vinyl", 4.5, 3)];
+    public static IReadOnlyList<Holds> All { get; } = [new("dye", 0.5, 0.5), new("film, screened transfers", 1, 1.5), new("vinyl", 4.5, 3)];
 
     /// <summary>Cut film: it holds least.</summary>
     public static Holds Coarsest => All[^1];

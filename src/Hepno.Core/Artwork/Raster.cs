@@ -8,6 +8,17 @@ public sealed record Raster(int Width, int Height, byte[] Rgba)
 {
     /// <summary>How opaque a pixel is, 0 to 255.</summary>
     public byte Alpha(int x, int y) => Rgba[(((y * Width) + x) * 4) + 3];
+
+    /// <summary>A part of it.</summary>
+    public Raster Part(PixelBox box)
+    {
+        var part = new byte[box.Width * box.Height * 4];
+        for (var y = 0; y < box.Height; y++)
+        {
+            Array.Copy(Rgba, (((box.Top + y) * Width) + box.Left) * 4, part, y * box.Width * 4, box.Width * 4);
+        }
+        return new(box.Width, box.Height, part);
+    }
 }
 
 /// <summary>A box of pixels.</summary>

@@ -8,6 +8,8 @@ namespace Hepno.Web.Deeds;
 /// <summary>What is done to artworks: a picture taken in, its ground knocked out.</summary>
 internal static class ArtworkDeeds
 {
+    private const long LeftBehind = 150_000_000;
+
     /// <summary>Reads and measures a picture, outside any transaction.</summary>
     /// <param name="desk">Where files are kept.</param>
     /// <param name="id">Identity of the artwork.</param>
@@ -19,12 +21,20 @@ internal static class ArtworkDeeds
         try
         {
             var facts = PictureFile.Look(file);
-            var report = ArtworkReport.Of(PictureFile.Read(file), widthIn, vector: false) ?? throw new RefusedException(400, "nothing-painted", "Nothing in the picture is painted: it is all clear.", "Send the picture with the print in it.", "file");
+            var report = ArtworkReport.Of(PictureFile.Read(file, widthIn), widthIn, facts.Kind == "svg") ?? throw new RefusedException(400, "nothing-painted", "Nothing in the picture is painted: it is all clear.", "Send the picture with the print in it.", "file");
             return new(id, name, facts.Kind, KeptFiles.Keep(desk.Db.Folder, file), file.Length, widthIn, report, Rights.Unsaid);
         }
         catch (NotAPictureException not)
         {
             throw new RefusedException(400, "not-a-picture", not.Message, not.Remedy, "file");
+        }
+        finally
+        {
+            // a large picture leaves hundreds of megabytes behind: on the shop's small machine they go back at once
+            if (GC.GetTotalMemory(false) > LeftBehind)
+            {
+                GC.Collect(GC.MaxGeneration, GCCollectionMode.Aggressive);
+            }
         }
     }
 
@@ -48,7 +58,7 @@ internal static class ArtworkDeeds
         {
             throw new RefusedException(409, "no-ground", $"{design.Name} has no flat ground to knock out.", "Ask for the picture with a clear ground.");
         }
-        var cut = FlatGround.KnockedOut(PictureFile.Read(KeptFiles.Read(desk.Db.Folder, design.Hash)), ground);
+        var cut = FlatGround.KnockedOut(PictureFile.Read(KeptFiles.Read(desk.Db.Folder, design.Hash), design.WidthIn), ground);
         return Measured(desk, design.Id, design.Name, design.WidthIn, PngPicture.Write(cut)) with { Rights = design.Rights, CameAs = design.CameAs ?? design.Hash };
     }
 }

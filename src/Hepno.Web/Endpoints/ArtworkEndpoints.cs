@@ -25,7 +25,7 @@ internal static class ArtworkEndpoints
     private const int MostPreviews = 40;
 
     // a preview follows from its file, and the same one is asked for again and again
-    private static readonly ConcurrentDictionary<(string Hash, int Side), byte[]> Previews = new();
+    private static readonly ConcurrentDictionary<(string Hash, int Side, bool Painted), byte[]> Previews = new();
 
     public static void MapArtwork(this IEndpointRouteBuilder api)
     {
@@ -33,7 +33,7 @@ internal static class ArtworkEndpoints
         art.MapGet("", (Desk desk) => desk.Db.Read(c => Aggregates.Designs.All(c).Select(d => DesignView.Of(d.Value, d.Version)).ToList())).WithName("artworks").WithSummary("All artworks, by name.");
         art.MapGet("{id}", Get).WithName("artwork");
         art.MapPut("{id}", Change).WithName("saveArtwork");
-        art.MapPut("{id}/file", Send).WithName("sendArtwork").Accepts<byte[]>("image/png", "image/jpeg").WithMetadata(new BodyLimit(PictureFile.LargestBytes));
+        art.MapPut("{id}/file", Send).WithName("sendArtwork").Accepts<byte[]>("image/png", "image/jpeg", "image/svg+xml").WithMetadata(new BodyLimit(PictureFile.LargestBytes));
         art.MapGet("{id}/picture.png", Picture).WithName("artworkPicture").Produces(200, contentType: "image/png");
         art.MapGet("{id}/look", Look).WithName("lookAtArtwork");
         art.MapPost("{id}/knock-out", KnockOut).WithName("knockOut");
@@ -77,19 +77,26 @@ internal static class ArtworkEndpoints
         return desk.Db.Write(c => new Written(id, ArtworkDeeds.Keep(c, Kept(c, id).Value with { Name = body.Name.Trim(), Rights = new(body.Rights.Whose.Trim(), body.Rights.SaidBy.Trim(), body.Rights.SaidOn, body.Rights.Proof.Trim()) }, seen, request.Deed(desk.Clock, "artwork changed"))));
     }
 
-    /// <summary>Its picture as it is printed, the longer side no longer than asked for.</summary>
-    internal static async Task<FileContentHttpResult> Picture(string id, Desk desk, int? side)
+    /// <summary>Its picture as it is printed, whole or what of it is painted, the longer side no longer than asked for.</summary>
+    internal static async Task<FileContentHttpResult> Picture(string id, Desk desk, int? side, bool? painted)
     {
         var longest = Math.Clamp(side ?? 800, 16, LongestPreview);
-        var hash = desk.Db.Read(c => Kept(c, id).Value.Hash);
-        if (!Previews.TryGetValue((hash, longest), out var png))
+        var design = desk.Db.Read(c => Kept(c, id).Value);
+        var key = (design.Hash, longest, painted == true);
+        if (!Previews.TryGetValue(key, out var png))
         {
-            png = await Task.Run(() => PngPicture.Write(PictureFile.Read(KeptFiles.Read(desk.Db.Folder, hash)), longest));
+            png = await Task.Run(() =>
+            {
+                // what is painted is a part of the picture as it was measured
+                var file = KeptFiles.Read(desk.Db.Folder, design.Hash);
+                var raster = painted == true ? PictureFile.Read(file, design.WidthIn) : PictureFile.Read(file, longest);
+                return PngPicture.Write(painted == true ? raster.Part(design.Report.Box) : raster, longest);
+            });
             if (Previews.Count >= MostPreviews)
             {
                 Previews.Clear();
             }
-            Previews[(hash, longest)] = png;
+            Previews[key] = png;
         }
         return TypedResults.File(png, "image/png");
     }

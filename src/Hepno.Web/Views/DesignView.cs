@@ -6,7 +6,7 @@ namespace Hepno.Web.Views;
 /// <param name="Id">Identity.</param>
 /// <param name="Version">Its version.</param>
 /// <param name="Name">Name.</param>
-/// <param name="Kind">png or jpeg.</param>
+/// <param name="Kind">png, jpeg or svg.</param>
 /// <param name="WidthPx">Pixels across.</param>
 /// <param name="HeightPx">Pixels down.</param>
 /// <param name="WidthIn">Print width it was measured at, in.</param>

@@ -1462,7 +1462,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Its picture as it is printed, the longer side no longer than asked for. */
+        /** Its picture as it is printed, whole or what of it is painted, the longer side no longer than asked for. */
         get: operations["artworkPicture"];
         put?: never;
         post?: never;
@@ -12739,6 +12739,7 @@ export interface operations {
         parameters: {
             query?: {
                 side?: number;
+                painted?: boolean;
             };
             header?: never;
             path: {

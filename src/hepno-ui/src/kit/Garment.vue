@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../api/client'
-import { format } from '../shell/state'
+import { format, shop } from '../shell/state'
 import { lies, onCloth, outlines } from './garment'
 import { length, number } from './shown'
 import { placeWord } from './words'
@@ -42,6 +42,15 @@ const scale = (inches: number) => number(format().metric ? inches * 2.54 : inche
     <path :d="outline.path" :fill="cloth" stroke="var(--ink)" stroke-width=".22" />
     <path :d="outline.seams" fill="none" :stroke="line" stroke-width=".12" stroke-dasharray=".6 .5" opacity=".6" />
     <g v-for="print in prints" :key="print.p.id">
+      <image
+        v-if="print.p.designId"
+        :href="`/api/artwork/${print.p.designId}/picture.png?side=400&painted=true&of=${shop.order?.version ?? 0}`"
+        :x="print.x"
+        :y="print.y"
+        :width="print.p.widthIn"
+        :height="print.p.heightIn"
+        preserveAspectRatio="none"
+      />
       <rect
         :x="print.x"
         :y="print.y"
@@ -54,7 +63,7 @@ const scale = (inches: number) => number(format().metric ? inches * 2.54 : inche
       />
       <template v-if="tape">
         <text
-          v-if="print.p.widthIn > 6"
+          v-if="print.p.widthIn > 6 && !print.p.designId"
           :x="print.x + print.p.widthIn / 2"
           :y="print.y + print.p.heightIn / 2"
           font-size="1.25"
@@ -65,7 +74,13 @@ const scale = (inches: number) => number(format().metric ? inches * 2.54 : inche
         </text>
         <text
           :x="print.x + print.p.widthIn / 2"
-          :y="print.p.widthIn > 6 ? print.y + print.p.heightIn / 2 + 1.6 : 14.6"
+          :y="
+            print.p.designId
+              ? print.y + print.p.heightIn + 1.5
+              : print.p.widthIn > 6
+                ? print.y + print.p.heightIn / 2 + 1.6
+                : 14.6
+          "
           font-size="1.2"
           text-anchor="middle"
           :fill="print.p.widthIn > 6 || Math.abs(print.x) < 8 ? line : 'var(--ink)'"

@@ -83,8 +83,8 @@ const facts = computed(() => {
   const [d, l, f] = [design.value, looked.value, format()]
   if (!d || !l) return []
   return [
-    `${length(props.placement.widthIn, f)} × ${length(l.heightIn, f)}`,
-    `${number(l.dpi, 0, f)} pixels an inch`,
+    `${number(f.metric ? props.placement.widthIn * 2.54 : props.placement.widthIn, 2, f)} × ${length(l.heightIn, f)}`,
+    d.kind === 'svg' ? 'drawn in lines' : `${number(l.dpi, 0, f)} pixels an inch`,
     `${number(d.coveragePercent, 1, f)}% painted`,
     l.thinnestLinePt === null ? 'no line under 6 pt' : `thinnest line ${number(l.thinnestLinePt, 2, f)} pt`,
     l.thinnestGapPt === null ? 'no gap under 6 pt' : `thinnest gap ${number(l.thinnestGapPt, 2, f)} pt`,
@@ -131,7 +131,7 @@ defineExpose({ take })
         >{{
           design
             ? 'another picture'
-            : `picture for the ${placeWord[placement.place]?.toLowerCase()}? drop, paste or choose a PNG or JPEG`
+            : `picture for the ${placeWord[placement.place]?.toLowerCase()}? drop, paste or choose a PNG, JPEG or SVG`
         }}<input type="file" class="sr" :accept="kinds" @change="take(($event.target as HTMLInputElement).files?.[0])"
       /></label>
     </div>

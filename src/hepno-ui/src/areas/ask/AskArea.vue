@@ -86,98 +86,100 @@ async function withdraw(): Promise<void> {
         The quote is sent: the ask stands as quoted.
         <button class="plain-button" @click="withdraw">Withdraw the quote</button>
       </p>
-      <div class="drawing two">
-        <section aria-label="Pieces by size">
-          <svg viewBox="0 0 500 172" class="piles" aria-hidden="true">
-            <path d="M0 128H490" stroke="var(--ink)" stroke-width="1.5" />
-            <g v-for="p in piles" :key="p.size" :transform="`translate(${p.x} 0)`">
-              <rect
-                v-for="n in p.pieces > 40 ? Math.ceil(p.pieces / 12) : p.pieces"
-                :key="n"
-                x="0"
-                :y="126 - n * p.stripe"
-                :width="pileWidth"
-                :height="Math.max(1, p.stripe - 1)"
-                :fill="cloth"
-                stroke="var(--ink)"
-                stroke-width=".6"
-              />
-              <text x="0" y="148" font-size="15" font-weight="620">{{ p.size }}</text>
-              <text
-                :x="crowded ? 0 : pileWidth"
-                :y="crowded ? 166 : 148"
-                font-size="15"
-                :text-anchor="crowded ? 'start' : 'end'"
-              >
-                {{ p.pieces }}
+      <div class="drawing">
+        <div class="two">
+          <section aria-label="Pieces by size">
+            <svg viewBox="0 0 500 172" class="piles" aria-hidden="true">
+              <path d="M0 128H490" stroke="var(--ink)" stroke-width="1.5" />
+              <g v-for="p in piles" :key="p.size" :transform="`translate(${p.x} 0)`">
+                <rect
+                  v-for="n in p.pieces > 40 ? Math.ceil(p.pieces / 12) : p.pieces"
+                  :key="n"
+                  x="0"
+                  :y="126 - n * p.stripe"
+                  :width="pileWidth"
+                  :height="Math.max(1, p.stripe - 1)"
+                  :fill="cloth"
+                  stroke="var(--ink)"
+                  stroke-width=".6"
+                />
+                <text x="0" y="148" font-size="15" font-weight="620">{{ p.size }}</text>
+                <text
+                  :x="crowded ? 0 : pileWidth"
+                  :y="crowded ? 166 : 148"
+                  font-size="15"
+                  :text-anchor="crowded ? 'start' : 'end'"
+                >
+                  {{ p.pieces }}
+                </text>
+              </g>
+              <text v-if="piles.length === 0" x="0" y="110" font-size="14" fill="var(--ink-2)">
+                Sizes as they say them: S 4, M 10, L 8, 2XL 2 — or pasted from a spreadsheet.
               </text>
-            </g>
-            <text v-if="piles.length === 0" x="0" y="110" font-size="14" fill="var(--ink-2)">
-              Sizes as they say them: S 4, M 10, L 8, 2XL 2 — or pasted from a spreadsheet.
-            </text>
-          </svg>
-          <p v-if="line && line.asked.pieces > 0">
-            <b class="big">{{ line.asked.pieces }}</b> <Sign kind="go" /> as said<template v-if="several"
-              >, line {{ (line?.at ?? 0) + 1 }} of {{ order.lines.length }}; {{ order.ask.pieces }} in all</template
-            ><span v-if="piles.some((p) => p.pieces > 40)" class="quiet small"
-              >, a stripe is a dozen where a size has over 40</span
-            >
-          </p>
-          <table v-if="line && line.asked.placements.length > 0" class="prints">
-            <thead>
-              <tr>
-                <th>Print</th>
-                <th class="fig">Size</th>
-                <th class="fig">Painted</th>
-                <th class="fig">Colours</th>
-                <th class="fig">Thinnest line</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="p in line.asked.placements" :key="p.id">
-                <td>{{ placeWord[p.place] }}</td>
-                <td class="fig">{{ length(p.widthIn, format()) }} × {{ length(p.heightIn, format()) }}</td>
-                <td class="fig">{{ p.coveragePercent }}%</td>
-                <td class="fig">{{ p.gradient ? 'gradient' : p.colours }}</td>
-                <td class="fig">{{ p.thinnestLinePt }} pt</td>
-              </tr>
-            </tbody>
-          </table>
-          <p v-for="problem in order.lines.flatMap((l) => l.problems)" :key="problem.where" class="problem">
-            <Sign kind="heat" /> {{ problem.sentence }} {{ problem.remedy }}
-          </p>
-          <label class="field" style="margin-top: 12px"
-            >Anything else<textarea rows="3" :value="order.ask.note ?? ''" maxlength="2000" @change="keepNote" />
-          </label>
-        </section>
-        <section aria-label="Where the prints lie" class="sides">
-          <Garment
-            v-for="(side, i) in sides"
-            :key="i"
-            :kind="line?.style?.kind ?? null"
-            :hex="cloth"
-            :placements="side"
-            :bad="bad"
-            tape
-            class="garment"
+            </svg>
+            <p v-if="line && line.asked.pieces > 0">
+              <b class="big">{{ line.asked.pieces }}</b> <Sign kind="go" /> as said<template v-if="several"
+                >, line {{ (line?.at ?? 0) + 1 }} of {{ order.lines.length }}; {{ order.ask.pieces }} in all</template
+              ><span v-if="piles.some((p) => p.pieces > 40)" class="quiet small"
+                >, a stripe is a dozen where a size has over 40</span
+              >
+            </p>
+            <table v-if="line && line.asked.placements.length > 0" class="prints">
+              <thead>
+                <tr>
+                  <th>Print</th>
+                  <th class="fig">Size</th>
+                  <th class="fig">Painted</th>
+                  <th class="fig">Colours</th>
+                  <th class="fig">Thinnest line</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="p in line.asked.placements" :key="p.id">
+                  <td>{{ placeWord[p.place] }}</td>
+                  <td class="fig">{{ length(p.widthIn, format()) }} × {{ length(p.heightIn, format()) }}</td>
+                  <td class="fig">{{ p.coveragePercent }}%</td>
+                  <td class="fig">{{ p.gradient ? 'gradient' : p.colours }}</td>
+                  <td class="fig">{{ p.thinnestLinePt }} pt</td>
+                </tr>
+              </tbody>
+            </table>
+            <p v-for="problem in order.lines.flatMap((l) => l.problems)" :key="problem.where" class="problem">
+              <Sign kind="heat" /> {{ problem.sentence }} {{ problem.remedy }}
+            </p>
+            <label class="field" style="margin-top: 12px"
+              >Anything else<textarea rows="3" :value="order.ask.note ?? ''" maxlength="2000" @change="keepNote" />
+            </label>
+          </section>
+          <section aria-label="Where the prints lie" class="sides">
+            <Garment
+              v-for="(side, i) in sides"
+              :key="i"
+              :kind="line?.style?.kind ?? null"
+              :hex="cloth"
+              :placements="side"
+              :bad="bad"
+              tape
+              class="garment"
+            />
+          </section>
+        </div>
+        <section v-if="line && line.asked.placements.length > 0" class="arts" aria-label="Artwork">
+          <ArtworkPart
+            v-for="p in line.asked.placements"
+            ref="arts"
+            :key="p.id"
+            :placement="p"
+            :line="line.asked"
+            :cloth="cloth"
+            :locked="order.quoteSent !== null"
+            @design="(id) => describe(p.id, id)"
           />
+          <p class="note quiet">
+            May the shop use this artwork? Ask who owns it and write down who said so. Hepno reminds; you decide.
+          </p>
         </section>
       </div>
-      <section v-if="line && line.asked.placements.length > 0" class="arts" aria-label="Artwork">
-        <ArtworkPart
-          v-for="p in line.asked.placements"
-          ref="arts"
-          :key="p.id"
-          :placement="p"
-          :line="line.asked"
-          :cloth="cloth"
-          :locked="order.quoteSent !== null"
-          @design="(id) => describe(p.id, id)"
-        />
-        <p class="note quiet">
-          May the shop use this artwork? Ask who owns it and write down who said so. Hepno reminds; you decide.
-        </p>
-      </section>
     </template>
     <Keys
       :hints="[

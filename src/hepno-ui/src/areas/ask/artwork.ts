@@ -4,7 +4,7 @@ export type Design = Schemas['DesignView']
 export type Looked = Schemas['DesignLooked']
 
 /** Kinds of picture that are taken. */
-export const kinds = 'image/png,image/jpeg'
+export const kinds = 'image/png,image/jpeg,image/svg+xml'
 
 /** Sends a picture; without an artwork it makes a new one. */
 export async function sendPicture(file: File, widthIn: number, over?: Design): Promise<Design> {
@@ -12,7 +12,7 @@ export async function sendPicture(file: File, widthIn: number, over?: Design): P
     api.PUT('/api/artwork/{id}/file', {
       params: {
         path: { id: over?.id ?? makeId() },
-        query: { name: over?.name ?? file.name.replace(/\.[^.]*$/, ''), widthIn },
+        query: { name: file.name.replace(/\.[^.]*$/, ''), widthIn },
       },
       body: file as never,
       bodySerializer: (picture: unknown) => picture as File,
