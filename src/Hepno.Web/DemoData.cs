@@ -73,7 +73,8 @@ internal static class DemoData
         Aggregates.DyePrinters.Put(c, new("plover", "Plover", 32, 0.010, 0.21m, 13, 19, 0.25, 0.28m, 8, 0.009m, 0.05m, printer with { PriceNew = 900, Resale = 100, PowerKw = 0.1 }, "Dye fumes while pressing: window open, extraction on."), 0, deed);
         Aggregates.Presses.Put(c, new("gannet", "Gannet", "swing-away", 16, 20, 15, 20, 5, -5, new(1450, 250, 5, 600, 1.8, 0.35, 0.12m), "Platen and guard burn: gloves, and hands clear when it swings. Into the wall socket, never an extension lead. The maker's manual decides.",
             [new("sleeve", 4.5, 14), new("youth", 12, 14)]), 0, deed);
-        Aggregates.Presses.Put(c, new("petrel", "Petrel", "clamshell", 15, 15, 12, 22, 5, 4, new(680, 90, 5, 500, 1.4, 0.35, 0.10m), "Heavy lid: hands on the handle only. The platen burns. The maker's manual decides."), 0, deed);
+        Aggregates.Presses.Put(c, new("petrel", "Petrel", "clamshell", 15, 15, 12, 22, 5, 4, new(680, 90, 5, 500, 1.4, 0.35, 0.10m), "Heavy lid: hands on the handle only. The platen burns. The maker's manual decides.",
+            [new("sleeve", 4.5, 12)]), 0, deed);
         Aggregates.Presses.Put(c, new("puffin", "Puffin", "cap", 5.5, 3, 9, 24, 5, null, new(320, 40, 5, 250, 0.6, 0.35, 0.08m), "Curved platen burns on its upper edge. The maker's manual decides."), 0, deed);
         Aggregates.Cutters.Put(c, new("scissorbill", "Scissorbill", 22, 70, new(540, 120, 5, 400, 0.06, 0.5, 0.25m), "The blade is sharper than it looks: hands off while it runs."), 0, deed);
 

@@ -10,6 +10,7 @@ export const front = {
   colours: 2,
   gradient: false,
   thinnestLinePt: 3,
+  designId: null as string | null,
 }
 
 /** A line of black tees with a print on the front, its sizes still to be said. */

@@ -47,3 +47,12 @@ export const mended = (): Buffer =>
     if (d < 900) return [235, 190, 70, 255]
     return y > 2400 && y < 2520 && x > 180 && x < 2520 ? [200, 60, 40, 255] : clear
   })
+
+/** A sun over two waves, in three flat colours with pixels enough for 10 in. */
+export const harbour = (): Buffer =>
+  png(3000, 2100, (x, y) => {
+    const wave = (at: number) => Math.abs(y - at - 60 * Math.sin(x / 150)) < 70
+    if (wave(1960)) return [127, 178, 201, 255]
+    if (wave(1680)) return [242, 238, 224, 255]
+    return within(x, y, 1500, 780) < 770 ? [235, 190, 70, 255] : clear
+  })

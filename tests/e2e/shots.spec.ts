@@ -1,4 +1,5 @@
 import { front, order } from './orders.ts'
+import { faulty, harbour } from './pictures.ts'
 import { expect, test } from './server.ts'
 
 /** The pictures of docs/screenshots: the day of one order, then the shop-wide places, at one held moment, so that they change only when a screen does. */
@@ -24,6 +25,17 @@ test('pictures @shots', async ({ page, request, server }) => {
     await page.waitForTimeout(900)
     await page.screenshot({ path: `../../docs/screenshots/${name}.png` })
   }
+  const picture = async (artwork: string, name: string, data: Buffer) =>
+    expect(
+      (
+        await request.put(`${server.url}/api/artwork/${artwork}/file?name=${name}&widthIn=10`, {
+          data,
+          headers: { 'Content-Type': 'image/png' },
+        })
+      ).ok(),
+    ).toBe(true)
+  await picture('harbour', 'harbour', harbour())
+  await picture('sun', 'sun-from-the-web', faulty())
   await page.goto(`${server.url}/numbers`)
   await o.ask(
     [
@@ -33,7 +45,7 @@ test('pictures @shots', async ({ page, request, server }) => {
         colourwayId: 'navy',
         sizes,
         placements: [
-          { ...front, widthIn: 10, heightIn: 7, colours: 3, thinnestLinePt: 5 },
+          { ...front, widthIn: 10, heightIn: 7, colours: 3, thinnestLinePt: 5, designId: 'harbour' },
           { ...front, id: 'sleeve', place: 'left-sleeve', widthIn: 3, heightIn: 3, colours: 1, thinnestLinePt: 5 },
         ],
         mark: 22,
@@ -42,6 +54,15 @@ test('pictures @shots', async ({ page, request, server }) => {
     { customerId: 'ferry', dueDate: '2026-06-12', note: 'For the crew of the evening boat.' },
   )
   await shot('1-ask', '/ask')
+  hand = 'with-faults'
+  const placements = [{ ...front, designId: 'sun' }]
+  await order(request, server.url, hand).ask([
+    { id: '1', styleId: 'hollin', colourwayId: 'navy', sizes, placements, mark: null },
+  ])
+  await shot('artwork', '/ask')
+  await page.getByRole('region', { name: 'Artwork, front' }).scrollIntoViewIfNeeded()
+  await page.screenshot({ path: '../../docs/screenshots/artwork.png' })
+  hand = id
   await shot('2-compare', '/compare')
   await o.post('choose', { methodId: 'dtf-bought', lineId: '1' })
   await shot('3-layout', '/layout')

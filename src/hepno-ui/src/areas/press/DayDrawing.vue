@@ -140,7 +140,14 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
           {{ b.pieces }}
           <tspan font-size="13" class="mono">{{ b.code }}</tspan>
         </text>
-        <text :x="within(b.start)" :y="ground(b.temperatureF) - 50" font-size="13" font-weight="620" class="over">
+        <text
+          v-if="l.batches.find((x) => x.orderId === b.orderId) === b"
+          :x="within(b.start)"
+          :y="ground(b.temperatureF) - 50"
+          font-size="13"
+          font-weight="620"
+          class="over"
+        >
           {{ b.customer }}
         </text>
         <text :x="within(b.start) + 6" :y="ground(b.temperatureF) + 18" font-size="13">
