@@ -1,5 +1,11 @@
 namespace Hepno.Core.Artwork;
 
+/// <summary>A square code found in a picture.</summary>
+/// <param name="Text">What it says when it is read.</param>
+/// <param name="ModulePx">Side of one of its squares, px.</param>
+/// <param name="Box">Where it is.</param>
+public sealed record FoundCode(string Text, double ModulePx, PixelBox Box);
+
 /// <summary>Everything measured on a picture at one print width; other widths follow from it.</summary>
 /// <param name="WidthPx">Pixels across.</param>
 /// <param name="HeightPx">Pixels down.</param>
@@ -12,7 +18,8 @@ namespace Hepno.Core.Artwork;
 /// <param name="ThinnestLine">The thinnest line, or null when none is thinner than 6 pt.</param>
 /// <param name="ThinnestGap">The thinnest gap, or null.</param>
 /// <param name="Ground">Colour of a flat ground that could be knocked out, or null.</param>
-public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool Clear, PixelBox Box, double PaintedPixels, Colours Colours, SoftAlpha Soft, ThinFeature? ThinnestLine, ThinFeature? ThinnestGap, string? Ground)
+/// <param name="Code">A square code in it, or null.</param>
+public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool Clear, PixelBox Box, double PaintedPixels, Colours Colours, SoftAlpha Soft, ThinFeature? ThinnestLine, ThinFeature? ThinnestGap, string? Ground, FoundCode? Code = null)
 {
     /// <summary>Share of the painted box that is painted, 0 to 1.</summary>
     public double Coverage() => PaintedPixels / ((double)Box.Width * Box.Height);

@@ -41,13 +41,20 @@ public static class DesignFaults
     private const double HardlyShows = 12;
     private const double MostOfIt = 0.05;
 
+    // squares of a code, mm: one point is lost by every way; film is safe from half a millimetre, screens from 1.2
+    private const double LeastModule = 0.353;
+    private const double SafeModule = 0.5;
+    private const double ScreenModule = 1.0;
+    private const double SafeScreenModule = 1.2;
+    private const double MmPerInch = 25.4;
+
     /// <summary>Faults, the worst first.</summary>
     /// <param name="design">The artwork.</param>
     /// <param name="widthIn">Print width, in.</param>
     /// <param name="cloth">Colour of the blank, or null while it is not chosen.</param>
     /// <param name="f">How figures are written.</param>
     public static IReadOnlyList<DesignFault> Of(Design design, double widthIn, Colourway? cloth, FigureFormat f) =>
-        [.. Sharp(design.Report, widthIn, f).Concat(Soft(design.Report, cloth, f)).Concat(Thin(design.Report, widthIn, f)).Concat(Ground(design.Report, cloth)).Concat(Shows(design.Report, cloth, f)).Concat(Stray(design.Report)).OrderByDescending(x => x.Kind)];
+        [.. Sharp(design.Report, widthIn, f).Concat(Soft(design.Report, cloth, f)).Concat(Thin(design.Report, widthIn, f)).Concat(Ground(design.Report, cloth)).Concat(Shows(design.Report, cloth, f)).Concat(Code(design.Report, widthIn, cloth, f)).Concat(Stray(design.Report)).OrderByDescending(x => x.Kind)];
 
     private static IEnumerable<DesignFault> Sharp(ArtworkReport r, double widthIn, FigureFormat f)
     {
@@ -110,6 +117,30 @@ public static class DesignFaults
         foreach (var spot in r.Colours.Spots.Where(s => s.Share >= MostOfIt && Lab.Of(s.Hex).DistanceTo(on) < HardlyShows))
         {
             yield return new("contrast", FaultKind.Caution, $"{spot.Hex}, {Shown.Number(spot.Share * 100, 0, f)}% of the paint, hardly shows on {cloth.Name.ToLowerInvariant()}", "leave it out so that the cloth shows through, or choose another colour", []);
+        }
+    }
+
+    private static IEnumerable<DesignFault> Code(ArtworkReport r, double widthIn, Colourway? cloth, FigureFormat f)
+    {
+        if (r.Code is not { } code)
+        {
+            yield break;
+        }
+        var mm = code.ModulePx / r.Dpi(widthIn) * MmPerInch;
+        string Mm(double v) => $"{Shown.Number(v, 2, f)} mm";
+        string Wide(double least) => $"{Shown.Length(widthIn * least / mm, f)} wide makes its squares {Mm(least)}";
+        if (mm < LeastModule)
+        {
+            yield return new("code-small", FaultKind.Bad, $"the squares of the code are {Mm(mm)}: no way of printing keeps them apart", Wide(SafeModule), [code.Box]);
+        }
+        else if (mm < ScreenModule)
+        {
+            yield return new("code-small", FaultKind.Caution, $"the squares of the code are {Mm(mm)}: screened they run together{(mm < SafeModule ? ", and film wants a scan on the cloth itself" : "")}", $"film, or {Wide(SafeScreenModule)}", [code.Box]);
+        }
+        // a code is dark on light: what is clear between its squares takes the colour of the cloth
+        if (cloth?.Class is ColourClass.Dark or ColourClass.Mid && r.Clear)
+        {
+            yield return new("code-ground", FaultKind.Caution, $"the code needs a light ground and four squares of light round it: on {cloth.Name.ToLowerInvariant()} it has none where it is clear", "put it on a printed white ground, and scan it on the cloth", [code.Box]);
         }
     }
 

@@ -21,8 +21,9 @@ internal static class ArtworkDeeds
         try
         {
             var facts = PictureFile.Look(file);
-            var report = ArtworkReport.Of(PictureFile.Read(file, widthIn), widthIn, facts.Kind == "svg") ?? throw new RefusedException(400, "nothing-painted", "Nothing in the picture is painted: it is all clear.", "Send the picture with the print in it.", "file");
-            return new(id, name, facts.Kind, KeptFiles.Keep(desk.Db.Folder, file), file.Length, widthIn, report, Rights.Unsaid);
+            var raster = PictureFile.Read(file, widthIn);
+            var report = ArtworkReport.Of(raster, widthIn, facts.Kind == "svg") ?? throw new RefusedException(400, "nothing-painted", "Nothing in the picture is painted: it is all clear.", "Send the picture with the print in it.", "file");
+            return new(id, name, facts.Kind, KeptFiles.Keep(desk.Db.Folder, file), file.Length, widthIn, report with { Code = CodeReader.Find(raster) }, Rights.Unsaid);
         }
         catch (NotAPictureException not)
         {

@@ -15,12 +15,13 @@ namespace Hepno.Web.Views;
 /// <param name="Colours">What it is made of.</param>
 /// <param name="SoftPercent">Share of the paint that is half clear.</param>
 /// <param name="Ground">Colour of a flat ground, or null.</param>
+/// <param name="Code">What a square code in it says, or null.</param>
 /// <param name="Rights">Whose it is.</param>
 /// <param name="Mended">True when it is printed otherwise than it came.</param>
 /// <param name="Print">Hash of the file that is printed: another picture has another.</param>
-internal sealed record DesignView(string Id, long Version, string Name, string Kind, int WidthPx, int HeightPx, double WidthIn, PixelBox Box, double CoveragePercent, Colours Colours, double SoftPercent, string? Ground, Rights Rights, bool Mended, string Print)
+internal sealed record DesignView(string Id, long Version, string Name, string Kind, int WidthPx, int HeightPx, double WidthIn, PixelBox Box, double CoveragePercent, Colours Colours, double SoftPercent, string? Ground, string? Code, Rights Rights, bool Mended, string Print)
 {
-    public static DesignView Of(Design d, long version) => new(d.Id, version, d.Name, d.Kind, d.Report.WidthPx, d.Report.HeightPx, d.WidthIn, d.Report.Box, Math.Round(d.Report.Coverage() * 100, 1), d.Report.Colours, Math.Round(d.Report.Soft.Share * 100, 2), d.Report.Ground, d.Rights, d.CameAs is not null, d.Hash);
+    public static DesignView Of(Design d, long version) => new(d.Id, version, d.Name, d.Kind, d.Report.WidthPx, d.Report.HeightPx, d.WidthIn, d.Report.Box, Math.Round(d.Report.Coverage() * 100, 1), d.Report.Colours, Math.Round(d.Report.Soft.Share * 100, 2), d.Report.Ground, d.Report.Code?.Text, d.Rights, d.CameAs is not null, d.Hash);
 }
 
 /// <summary>An artwork at a print width on a cloth.</summary>

@@ -2236,7 +2236,7 @@ export interface components {
             version: number;
             /** @description Name. */
             name: string;
-            /** @description png or jpeg. */
+            /** @description png, jpeg or svg. */
             kind: string;
             /**
              * Format: int32
@@ -2269,6 +2269,8 @@ export interface components {
             softPercent: number;
             /** @description Colour of a flat ground, or null. */
             ground: null | string;
+            /** @description What a square code in it says, or null. */
+            code: null | string;
             /** @description Whose it is. */
             rights: components["schemas"]["Rights"];
             /** @description True when it is printed otherwise than it came. */
@@ -12667,6 +12669,7 @@ export interface operations {
             content: {
                 "image/png": string;
                 "image/jpeg": string;
+                "image/svg+xml": string;
             };
         };
         responses: {

@@ -147,6 +147,9 @@ defineExpose({ take })
           {{ spots.length === 1 ? 'one colour' : `${spots.length} colours` }}
         </template>
       </p>
+      <p v-if="design.code" class="small code">
+        The code in it reads <b>{{ design.code }}</b>. Read it aloud to them.
+      </p>
       <ol class="faults">
         <li v-for="(fault, n) in looked.faults" :key="fault.code" :class="fault.kind">
           <b class="no">{{ n + 1 }}</b> <Sign :kind="fault.kind === 'bad' ? 'heat' : 'caution'" /> {{ fault.sentence }}.
@@ -236,6 +239,9 @@ defineExpose({ take })
 }
 .mark.bad text {
   fill: var(--bleach);
+}
+.code b {
+  overflow-wrap: anywhere;
 }
 .name span {
   margin-left: 8px;

@@ -1,0 +1,51 @@
+using System.Text;
+using Hepno.Core.Artwork;
+using Hepno.Core.Blanks;
+using Hepno.Core.Measures;
+
+namespace Hepno.Formats.Tests;
+
+/// <summary>Square codes in pictures: made, drawn, found again, and judged by the size of their squares.</summary>
+public class CodeTests
+{
+    private const string Link = "https://ternandtallow.example/boat/2026?crew=24";
+
+    // the code alone, black on clear, its quiet zone with it
+    private static byte[] Drawing()
+    {
+        var code = QrCode.Of(Link);
+        return Encoding.UTF8.GetBytes($"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {code.Size} {code.Size}"><path d="{code.Path}"/></svg>""");
+    }
+
+    private static Design At(Raster raster, double widthIn) => new("d", "Code", "svg", "", 0, widthIn, ArtworkReport.Of(raster, widthIn, true)! with { Code = CodeReader.Find(raster) }, Rights.Unsaid);
+
+    [Theory]
+    [InlineData(300)]
+    [InlineData(1000)]
+    [InlineData(3000)]
+    public void A_code_is_read_back_with_the_side_of_its_squares(int pixels)
+    {
+        var raster = PictureFile.Read(Drawing(), pixels);
+        var found = CodeReader.Find(raster)!;
+        Assert.Equal(Link, found.Text);
+        var module = pixels / (double)QrCode.Of(Link).Size;
+        Assert.InRange(found.ModulePx, module * 0.93, module * 1.07);
+        // four squares of light lie round it
+        Assert.InRange(found.Box.Left, (4 * module) - (2 * module), (4 * module) + (2 * module));
+    }
+
+    [Fact]
+    public void A_picture_without_one_has_none() => Assert.Null(CodeReader.Find(PictureFile.Read(Encoding.UTF8.GetBytes("""<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><circle cx="4" cy="4" r="3"/></svg>"""), 600)));
+
+    [Theory]
+    [InlineData(0.4, "code-small", FaultKind.Bad)]
+    [InlineData(0.9, "code-small", FaultKind.Caution)]
+    [InlineData(3, "", FaultKind.Caution)]
+    public void Its_squares_say_how_small_it_may_be(double widthIn, string code, FaultKind kind)
+    {
+        var design = At(PictureFile.Read(Drawing(), 3.0), 3);
+        var faults = DesignFaults.Of(design, widthIn, new("white", "White", "#fcfaf5", ColourClass.White), FigureFormat.Default).Where(f => f.Code == "code-small").ToList();
+        Assert.Equal(code.Length == 0 ? [] : [(code, kind)], faults.Select(f => (f.Code, f.Kind)));
+        Assert.Contains(DesignFaults.Of(design, 3, new("navy", "Navy", "#2b3b5e", ColourClass.Dark), FigureFormat.Default), f => f.Code == "code-ground");
+    }
+}
