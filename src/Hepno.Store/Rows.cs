@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Runtime.CompilerServices;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store;
@@ -9,34 +10,44 @@ internal static class Rows
     private const string InstantFormat = "yyyy-MM-dd'T'HH:mm:ss.fff'Z'";
     private const string WallFormat = "yyyy-MM-dd'T'HH:mm";
 
+    private static readonly ConditionalWeakTable<SqliteConnection, Dictionary<string, SqliteCommand>> Compiled = [];
+
     public static void Execute(this SqliteConnection connection, string sql, params ReadOnlySpan<(string Name, object? Value)> values)
     {
-        using var command = Command(connection, sql, values);
+        var command = Command(connection, sql, values);
         command.ExecuteNonQuery();
+        GiveBack(connection, command);
     }
 
     public static int Changed(this SqliteConnection connection, string sql, params ReadOnlySpan<(string Name, object? Value)> values)
     {
-        using var command = Command(connection, sql, values);
-        return command.ExecuteNonQuery();
+        var command = Command(connection, sql, values);
+        var changed = command.ExecuteNonQuery();
+        GiveBack(connection, command);
+        return changed;
     }
 
     public static long Scalar(this SqliteConnection connection, string sql, params ReadOnlySpan<(string Name, object? Value)> values)
     {
-        using var command = Command(connection, sql, values);
-        return command.ExecuteScalar() is long n ? n : 0;
+        var command = Command(connection, sql, values);
+        var value = command.ExecuteScalar() is long n ? n : 0;
+        GiveBack(connection, command);
+        return value;
     }
 
     public static List<T> Query<T>(this SqliteConnection connection, string sql, Func<Row, T> map, params ReadOnlySpan<(string Name, object? Value)> values)
     {
-        using var command = Command(connection, sql, values);
-        using var reader = command.ExecuteReader();
-        var row = new Row(reader);
+        var command = Command(connection, sql, values);
         var rows = new List<T>();
-        while (reader.Read())
+        using (var reader = command.ExecuteReader())
         {
-            rows.Add(map(row));
+            var row = new Row(reader);
+            while (reader.Read())
+            {
+                rows.Add(map(row));
+            }
         }
+        GiveBack(connection, command);
         return rows;
     }
 
@@ -68,8 +79,19 @@ internal static class Rows
 
     public static string Instant(DateTime utc) => utc.ToString(InstantFormat, CultureInfo.InvariantCulture);
 
+    // a long write says the same few statements thousands of times: each is compiled once a connection. One in use is not in the shelf, so a nested query gets its own
     private static SqliteCommand Command(SqliteConnection connection, string sql, ReadOnlySpan<(string Name, object? Value)> values)
     {
+        if (Compiled.GetOrCreateValue(connection).Remove(sql, out var known) && known.Parameters.Count == values.Length)
+        {
+            for (var i = 0; i < values.Length; i++)
+            {
+                // SQLite tells kinds of values apart by the parameter: it is made anew where the kind may change
+                known.Parameters[i].ResetSqliteType();
+                known.Parameters[i].Value = Stored(values[i].Value);
+            }
+            return known;
+        }
         var command = connection.CreateCommand();
         command.CommandText = sql;
         foreach (var (name, value) in values)
@@ -78,6 +100,8 @@ internal static class Rows
         }
         return command;
     }
+
+    private static void GiveBack(SqliteConnection connection, SqliteCommand command) => Compiled.GetOrCreateValue(connection)[command.CommandText] = command;
 
     private static object Stored(object? value) => value switch
     {

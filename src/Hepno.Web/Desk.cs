@@ -90,6 +90,7 @@ internal sealed class Desk(Db db, ShopClock clock)
         {
             return null;
         }
+        book = For(c.Customer, book);
         // the order's other lines take the press too, as far as they are decided
         var floor = FloorWithout(c, book, open);
         foreach (var other in c.Lines.Where(l => l != line && l.InHand is not null && l.Decision is not null))
@@ -115,6 +116,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     /// <summary>Every complete line by its chosen method, planned one after the other: each with its figures, or why the method cannot.</summary>
     public IReadOnlyList<(LineCase Line, Band? Band, Fold? Fold)> Planned(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open)
     {
+        book = For(c.Customer, book);
         var floor = FloorWithout(c, book, open);
         var planned = new List<(LineCase, Band?, Fold?)>();
         foreach (var line in c.Lines.Where(l => l.InHand is not null))
@@ -129,12 +131,17 @@ internal sealed class Desk(Db db, ShopClock clock)
     /// <summary>The quote of an order as it would be sent now.</summary>
     public FrozenQuote Quoted(OrderCase c, ShopBook book, SqliteConnection connection)
     {
+        book = For(c.Customer, book);
         var open = Open(connection, book);
         var floor = FloorWithout(c, book, open);
         var offered = (c.Order.Facts.Offered ?? []).Select(w => (Way: w, Line: c.Lines.FirstOrDefault(l => l.Asked.Id == w.LineId && l.InHand is not null && l.Decision?.MethodId != w.MethodId))).Where(o => o.Line is not null)
             .Select(o => (Line: o.Line!, Comparer.Chosen(o.Line!.InHand!, o.Line.Asked.Mark, c.Order.Ask.DueAt, book, floor, new(o.Way.LineId, o.Way.MethodId, default)).Band)).Where(o => o.Band is not null).Select(o => (o.Line, o.Band!)).ToList();
         return MakeQuote.Of(c, Chosen(c, book, open), offered, book, Clock.Wall(book.Numbers.TimeZone), QuoteStore.Of(connection, c.Order.Id).Count + 1);
     }
+
+    // who is exempt pays no tax, and fees are not taken of it; who has an account pays no deposit
+    private static ShopBook For(Customer? customer, ShopBook book) => customer is null || (customer.TaxExempt.Length == 0 && customer.AccountDays == 0) ? book
+        : book with { Numbers = book.Numbers with { TaxShare = customer.TaxExempt.Length > 0 ? 0 : book.Numbers.TaxShare, DepositShare = customer.AccountDays > 0 ? 0 : book.Numbers.DepositShare } };
 
     private FloorPlan FloorWithout(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open) =>
         Floor([.. open.Where(o => o.Order.Id != c.Order.Id)], book, Clock.Wall(book.Numbers.TimeZone));

@@ -62,6 +62,14 @@ public class CsvTests(Shop shop) : IClassFixture<Shop>
         Assert.Contains("on hand cannot be kept", counted, StringComparison.Ordinal);
     }
 
+    [Fact]
+    public async Task The_same_price_with_more_zeros_is_the_same()
+    {
+        var table = (await Out("styles")).Replace("+1.8;", "+1.80;", StringComparison.Ordinal);
+        Assert.Contains("+1.80;", table, StringComparison.Ordinal);
+        Assert.Equal(0, (await In("styles", table)).Body.GetProperty("changed").GetInt32());
+    }
+
     [Theory]
     [InlineData("customers", "", "The file is empty.")]
     [InlineData("customers", "who,what\nA,B\n", "The column name is missing")]

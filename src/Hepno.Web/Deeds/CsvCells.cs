@@ -7,6 +7,12 @@ namespace Hepno.Web.Deeds;
 /// <summary>A row's cells, and what in them cannot be read.</summary>
 internal sealed class CsvCells(CsvRow row)
 {
+    // dividing by it drops trailing zeros: 4.00 and 4 are the same price
+    private const decimal Unscaled = 1.0000000000000000000000000000m;
+
+    /// <summary>An amount without trailing zeros, as it is read from the database.</summary>
+    public static decimal Plain(decimal amount) => amount / Unscaled;
+
     public List<Problem> Problems { get; } = [];
 
     /// <summary>A figure as a table has it.</summary>
@@ -18,7 +24,7 @@ internal sealed class CsvCells(CsvRow row)
 
     public double Real(string column) => double.TryParse(Number(column), CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : Missing(column);
 
-    public decimal Money(string column) => decimal.TryParse(Number(column), NumberStyles.Number, CultureInfo.InvariantCulture, out var n) ? n : (decimal)Missing(column);
+    public decimal Money(string column) => decimal.TryParse(Number(column), NumberStyles.Number, CultureInfo.InvariantCulture, out var n) ? Plain(n) : (decimal)Missing(column);
 
     public T? Wrong<T>(string column, string value, string like)
     {

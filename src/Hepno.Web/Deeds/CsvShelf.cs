@@ -45,7 +45,7 @@ internal static class CsvShelf
         {
             return kind switch
             {
-                "customers" => Keep(c, Aggregates.Customers, Each(CsvTable.Read(text, ["name"]), Customer), x => x.Id, x => x.Name, (x, id, _) => x with { Id = id }, Named, deed),
+                "customers" => Keep(c, Aggregates.Customers, Each(CsvTable.Read(text, ["name"]), Customer), x => x.Id, x => x.Name, (x, id, before) => x with { Id = id, TaxExempt = before?.TaxExempt ?? "", AccountDays = before?.AccountDays ?? 0 }, Named, deed),
                 "styles" => Keep(c, Aggregates.Styles, Each(CsvTable.Read(text, StyleColumns[1..]), Style), x => x.Id, x => x.Name, Style, x => x.Problems(), deed),
                 "materials" => Keep(c, Aggregates.Vinyls, Each(CsvTable.Read(text, VinylColumns[1..]), Vinyl), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, _) => x with { Id = id }, x => x.Problems(), deed),
                 "prices" => Keep(c, Aggregates.Films, CsvPrices.Films(CsvTable.Read(text, CsvPrices.FilmColumns[1..])), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, _) => x with { Id = id }, x => x.Problems(), deed),
@@ -64,11 +64,13 @@ internal static class CsvShelf
     {
         RefusedException.IfAny(read.SelectMany(r => r.Problems.Count > 0 ? r.Problems : problems(r.Value).Select(p => p with { Where = $"row {r.Row}, {p.Where}", Sentence = $"Row {r.Row}: {p.Sentence}" })));
         var here = aggregate.All(c);
+        var byId = here.ToDictionary(h => idOf(h.Value));
+        var byName = here.GroupBy(h => nameOf(h.Value), StringComparer.OrdinalIgnoreCase).ToDictionary(g => g.Key, g => g.First(), StringComparer.OrdinalIgnoreCase);
         var (added, changed, same) = (0, 0, 0);
         foreach (var (row, value, _) in read)
         {
             var id = idOf(value);
-            var before = here.FirstOrDefault(h => id.Length > 0 ? idOf(h.Value) == id : string.Equals(nameOf(h.Value), nameOf(value), StringComparison.OrdinalIgnoreCase));
+            var before = id.Length > 0 ? byId.GetValueOrDefault(id) : byName.GetValueOrDefault(nameOf(value));
             var kept = with(value, before is null ? id.Length > 0 ? id : Guid.NewGuid().ToString("N") : idOf(before.Value), before?.Value);
             if (before is not null && System.Text.Json.JsonSerializer.Serialize(before.Value, Json.Frozen) == System.Text.Json.JsonSerializer.Serialize(kept, Json.Frozen))
             {
@@ -113,7 +115,7 @@ internal static class CsvShelf
         var sizes = r.List("sizes").Select(x =>
         {
             var parts = x.Split('+', 2, StringSplitOptions.TrimEntries);
-            return parts.Length == 1 ? new StyleSize(parts[0], 0) : decimal.TryParse(parts[1], NumberStyles.Number, CultureInfo.InvariantCulture, out var more) ? new StyleSize(parts[0], more) : r.Wrong<StyleSize>("sizes", x, "S; M; 2XL +1.80");
+            return parts.Length == 1 ? new StyleSize(parts[0], 0) : decimal.TryParse(parts[1], NumberStyles.Number, CultureInfo.InvariantCulture, out var more) ? new StyleSize(parts[0], CsvCells.Plain(more)) : r.Wrong<StyleSize>("sizes", x, "S; M; 2XL +1.80");
         }).OfType<StyleSize>().ToList();
         var kind = Enum.TryParse<GarmentKind>(r.Text("garment"), true, out var k) ? k : (GarmentKind)(-1);
         if (!Enum.IsDefined(kind))

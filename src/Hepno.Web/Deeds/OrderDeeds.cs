@@ -260,6 +260,11 @@ internal static class OrderDeeds
         var q = c.Frozen!;
         var facts = c.Order.Facts;
         var paid = (facts.Deposit?.Amount ?? 0) + (facts.Parts ?? []).Sum(p => p.Taken);
+        if (c.Customer is { AccountDays: > 0 })
+        {
+            // on account nothing is taken with the pieces
+            return new(0, q.Total - paid);
+        }
         var delivered = q.Lines.Sum(l => l.Goods * (facts.Counted.Concat((facts.Parts ?? []).SelectMany(p => p.Pieces)).Where(x => x.LineId == l.LineId).Sum(x => x.Pieces)) / q.AskOf(l).Pieces);
         return PartBalance.Of(q.Total, paid, q.Goods, delivered, q.Numbers.Format.MinorDigits);
     }

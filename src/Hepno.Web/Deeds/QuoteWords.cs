@@ -39,7 +39,9 @@ internal static class QuoteWords
         var days = $"Ready {ready} if you say yes{(q.Deposit > 0 ? " and the deposit is here" : "")} by the end of today; a later yes moves it by as many working days."
             + (zone is null ? "" : $" Then {zone.Days} working {(zone.Days == 1 ? "day" : "days")} on the way.");
         var balance = q.Ask.Shipping is null ? "when you collect" : "before it is sent";
-        var terms = (q.Deposit > 0 ? $"{Shown.Money(q.Deposit, f)} to begin, {Shown.Money(q.Total - q.Deposit, f)} {balance}. " : $"Paid {balance}. ") + "Counts and sizes may change until the prints are ordered. We replace any piece we spoil.";
+        var account = c.Customer is { AccountDays: > 0 } on ? $"Paid within {on.AccountDays} days of the invoice. " : null;
+        var exempt = c.Customer is { TaxExempt.Length: > 0 } free ? $"No sales tax is charged: {free.TaxExempt}, as you told us. " : "";
+        var terms = exempt + (account ?? (q.Deposit > 0 ? $"{Shown.Money(q.Deposit, f)} to begin, {Shown.Money(q.Total - q.Deposit, f)} {balance}. " : $"Paid {balance}. ")) + "Counts and sizes may change until the prints are ordered. We replace any piece we spoil.";
         var single = q.Lines.Count == 1 ? q.Lines[0] : null;
         List<Stated> heads = [single is null ? new("pieces", q.Ask.Pieces.ToString(CultureInfo.InvariantCulture)) : new(single.Band.Surcharges is { Count: > 0 } ? "each, dearer sizes on top" : "each", Shown.Money(single.Band.Outcome.Price, f)),
             new("in all, before tax", Shown.Money(q.Goods + q.Postage, f)), new($"ready to {sent}", ready)];
@@ -63,7 +65,7 @@ internal static class QuoteWords
         {
             totals.Add(new("Deposit, received", Shown.Money(paid, f)));
         }
-        totals.Add(new(q.Ask.Shipping is null ? "Left to pay when you collect" : "Left to pay before it is sent", Shown.Money(q.Total - paid, f)));
+        totals.Add(new(c.Customer is { AccountDays: > 0 } on ? $"Left to pay within {on.AccountDays} days" : q.Ask.Shipping is null ? "Left to pay when you collect" : "Left to pay before it is sent", Shown.Money(q.Total - paid, f)));
         var yes = facts.Approval!;
         var said = $"{yes.By} said yes on {Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(yes.At, q.Numbers.TimeZone)), f)} to quote {c.Order.Code}.";
         return q.Document with

@@ -15,7 +15,7 @@ using Hepno.Web.Devices;
 namespace Hepno.Web.Endpoints;
 
 /// <summary>A customer as typed.</summary>
-internal sealed record CustomerBody(string Name, string Contact, string Address = "");
+internal sealed record CustomerBody(string Name, string Contact, string Address = "", string TaxExempt = "", int AccountDays = 0);
 
 /// <summary>Everything known of a customer.</summary>
 internal sealed record CustomerExport(Customer Customer, IReadOnlyList<OrderExport> Orders);
@@ -137,7 +137,7 @@ internal static class ShopEndpoints
 {
     public static void MapShop(this IEndpointRouteBuilder api)
     {
-        Map(api, "customers", Aggregates.Customers, (string id, CustomerBody b) => new Customer(id, b.Name.Trim(), b.Contact.Trim(), b.Address.Trim()), Named);
+        Map(api, "customers", Aggregates.Customers, (string id, CustomerBody b) => new Customer(id, b.Name.Trim(), b.Contact.Trim(), b.Address.Trim(), b.TaxExempt.Trim(), b.AccountDays), Named);
         Map(api, "styles", Aggregates.Styles, (string id, StyleBody b) => new Style(id, b.Name.Trim(), b.Supplier.Trim(), b.Kind, [.. b.Fabric.Select(f => new FabricShare(f.Fibre, f.Percent))], b.WeightGsm, b.HeatCeilingF, b.UnitPrice, b.FreightPerOrder, b.LeadDays,
             [.. b.Colourways.Select(c => new Colourway(c.Id, c.Name, c.Hex, c.Class))], [.. b.Sizes.Select(s => new StyleSize(s.Name, s.Surcharge))], b.Retired, b.OnHand?.Select(o => new OnHand(o.ColourwayId, o.Size, o.Pieces)).ToList()), s => s.Problems());
         Map(api, "films", Aggregates.Films, (string id, FilmBody b) => new TransferPriceList(id, b.Supplier.Trim(), b.Product.Trim(), [.. b.Sizes.Select(s => new TransferSize(s.Name, s.WidthIn, s.HeightIn, [.. s.Breaks.Select(k => new PriceBreak(k.From, k.Price))]))], b.FreightPerOrder, b.LeadDays), l => l.Problems());
@@ -263,6 +263,14 @@ internal static class ShopEndpoints
         if (customer.Address.Length > 500)
         {
             yield return new("too-long", $"An address of {customer.Address.Length} characters.", "address", "At most 500.");
+        }
+        if (customer.TaxExempt.Length > 200)
+        {
+            yield return new("too-long", $"A proof of {customer.TaxExempt.Length} characters.", "taxExempt", "Name the certificate and its number, at most 200.");
+        }
+        if (customer.AccountDays is < 0 or > 365)
+        {
+            yield return new("range", $"{customer.AccountDays} days to pay is outside 0 to 365.", "accountDays", "30 is usual; 0 where they have no account.");
         }
     }
 }

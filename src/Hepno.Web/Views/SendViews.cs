@@ -31,7 +31,7 @@ internal static class SendViews
         var balance = OrderDeeds.Balance(c);
         var due = q.Total - (facts.Deposit?.Amount ?? 0) - (facts.Parts ?? []).Sum(p => p.Taken);
         var ready = q.Ask.Shipping is null ? "is ready to collect" : "is packed and leaves with the carrier";
-        var pay = due > 0 ? $" {Shown.Money(due, f)} {(q.Ask.Shipping is null ? "is left to pay when you collect it" : "is left to pay before it leaves")}." : " Everything is paid.";
+        var pay = due > 0 ? $" {Shown.Money(due, f)} {(c.Customer is { AccountDays: > 0 } on ? $"goes on your account, {on.AccountDays} days" : q.Ask.Shipping is null ? "is left to pay when you collect it" : "is left to pay before it leaves")}." : " Everything is paid.";
         var message = $"Hello {(c.Customer?.Contact is { Length: > 0 } who ? who.Split(',')[0] : c.Customer?.Name)}, your order {c.Order.Code} ({c.What}) {ready}.{pay} {q.Numbers.ShopName}, {q.Numbers.Contact}";
         return new(ways, ways.Count == 0 ? 0 : ways[0].Parcels * q.Numbers.ParcelMinutes, q.Ask.Shipping is null ? "" : c.Customer?.Address ?? "", message, counted < left ? $"{left - counted} {(left - counted == 1 ? "piece" : "pieces")} still to count" : "", balance,
             [.. (facts.Parts ?? []).Select((p, i) => $"{c.Order.Code}, part {i + 1}: {p.Pieces.Sum(x => x.Pieces)} {(p.Pieces.Sum(x => x.Pieces) == 1 ? "piece" : "pieces")} to {p.To}, {Shown.Moment(ShopClock.Wall(p.At, q.Numbers.TimeZone), f)}, {Shown.Money(p.Taken, f)} taken")]);

@@ -2035,6 +2035,17 @@ export interface components {
              * @default
              */
             address: string;
+            /**
+             * @description What proves that they pay no sales tax: a certificate and its number; empty where they do.
+             * @default
+             */
+            taxExempt: string;
+            /**
+             * Format: int32
+             * @description Days they have to pay after the invoice; 0 where they pay as the shop's rules say.
+             * @default 0
+             */
+            accountDays: number;
         };
         /** @description A customer as typed. */
         CustomerBody: {
@@ -2042,6 +2053,13 @@ export interface components {
             contact: string;
             /** @default  */
             address: string;
+            /** @default  */
+            taxExempt: string;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            accountDays: number;
         };
         /** @description Everything known of a customer. */
         CustomerExport: {

@@ -4,7 +4,7 @@ import { ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, ask, makeId, type Schemas, seen } from '../api/client'
 import { explain } from '../kit/explain'
-import { type Field, text } from '../kit/fields'
+import { type Field, num, text } from '../kit/fields'
 import { money } from '../kit/shown'
 import ThingEditor from '../kit/ThingEditor.vue'
 import { things } from '../kit/things'
@@ -21,6 +21,8 @@ const fields: Field<Schemas['Customer']>[] = [
   text('Name', 'name'),
   text('Person, mail or phone', 'contact', { wide: true }),
   text('Address for parcels', 'address', { wide: true, lines: 3 }),
+  text('Pays no sales tax: what proves it', 'taxExempt', { wide: true }),
+  num('On account, days; 0: pays by the shop’s rule', 'accountDays'),
 ]
 const id = () => shop.order?.customer?.id
 async function load(): Promise<void> {

@@ -88,7 +88,12 @@ async function setCustomer(text: string): Promise<void> {
     const known = found.find((c) => c.name.toLowerCase() === name.toLowerCase())
     const id = known?.id ?? makeId()
     if (!known)
-      await ask(api.PUT('/api/customers/{id}', { params: { path: { id } }, body: { name, contact: '', address: '' } }))
+      await ask(
+        api.PUT('/api/customers/{id}', {
+          params: { path: { id } },
+          body: { name, contact: '', address: '', taxExempt: '', accountDays: 0 },
+        }),
+      )
     await changeOrder({ customerId: id })
   })
 }
