@@ -1,12 +1,7 @@
 /** How long a picture of 4,500 × 5,400 pixels is looked at, and what the program takes in memory for it. Usage: node bench/artwork.mjs DLL CONTENT-ROOT */
-import { spawn } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { createInterface } from 'node:readline'
 import { crc32, deflateSync } from 'node:zlib'
+import { start } from './program.mjs'
 
-const [dll, web] = process.argv.slice(2)
 const [width, height] = [4500, 5400]
 
 // lettering in eight colours: strokes of many widths and angles, one block repeated
@@ -45,19 +40,8 @@ const png = Buffer.concat([
   chunk('IEND', Buffer.alloc(0)),
 ])
 
-const data = mkdtempSync(join(tmpdir(), 'hepno-bench-'))
 // one core: the other one is not lent
-const child = spawn('taskset', ['-c', '0', 'dotnet', dll, '--contentRoot', web, '--port', '0', '--data', data], {
-  stdio: ['ignore', 'pipe', 'inherit'],
-})
-const url = await new Promise((done) =>
-  createInterface({ input: child.stdout }).on('line', (line) => {
-    const ready = /^Hepno is ready at (\S+)$/.exec(line)
-    if (ready?.[1]) done(ready[1])
-  }),
-)
-const memory = (what) =>
-  Number(new RegExp(`${what}:\\s+(\\d+)`).exec(readFileSync(`/proc/${child.pid}/status`, 'utf8'))?.[1]) / 1024
+const { url, memory, stop } = await start({ oneCore: true })
 const before = memory('VmRSS')
 for (const run of ['cold', 'warm', 'warm']) {
   const from = performance.now()
@@ -75,5 +59,4 @@ for (const run of ['cold', 'warm', 'warm']) {
 console.log(
   `memory: ${before.toFixed(0)} MB before, ${memory('VmHWM').toFixed(0)} MB at most; the file has ${(png.length / 1e6).toFixed(1)} MB`,
 )
-child.kill('SIGTERM')
-child.once('exit', () => rmSync(data, { recursive: true, force: true }))
+await stop()

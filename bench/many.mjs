@@ -1,37 +1,13 @@
 /** Find and stations with 50,000 orders, beside an empty request. Usage: node bench/many.mjs DLL CONTENT-ROOT [ORDERS] */
-import { spawn } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { createInterface } from 'node:readline'
+import { start } from './program.mjs'
 
-const [dll, web, many = '50000'] = process.argv.slice(2)
+const many = process.argv[4] ?? '50000'
 const open = 150
-const folders = []
-async function start(...extra) {
-  const data = mkdtempSync(join(tmpdir(), 'hepno-bench-'))
-  folders.push(data)
-  const child = spawn('dotnet', [dll, '--contentRoot', web, '--port', '0', '--data', data, ...extra], {
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
-  const url = await new Promise((done) =>
-    createInterface({ input: child.stdout }).on('line', (line) => {
-      const ready = /^Hepno is ready at (\S+)$/.exec(line)
-      if (ready?.[1]) done(ready[1])
-    }),
-  )
-  return { child, url }
-}
-async function end({ child }) {
-  const over = new Promise((done) => child.once('exit', done))
-  child.kill('SIGTERM')
-  await over
-}
 
-const demo = await start('--demo')
+const demo = await start({ extra: ['--demo'] })
 await new Promise((later) => setTimeout(later, 3000))
 const archive = await (await fetch(`${demo.url}/api/archive`)).json()
-await end(demo)
+await demo.stop()
 const { ask } = archive.orders.find((o) => o.id === 'demo-205')
 const first = archive.customers[0]
 archive.customers.push(
@@ -82,5 +58,4 @@ for (const path of [
   times.sort((a, b) => a - b)
   console.log(`${path}: p50 ${times[50].toFixed(1)} ms, p95 ${times[95].toFixed(1)} ms`)
 }
-await end(shop)
-for (const folder of folders) rmSync(folder, { recursive: true, force: true })
+await shop.stop()

@@ -1,11 +1,6 @@
 /** How long a table of 10,000 styles takes to come in, and again with every price changed. Usage: node bench/table.mjs DLL CONTENT-ROOT */
-import { spawn } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { createInterface } from 'node:readline'
+import { start } from './program.mjs'
 
-const [dll, web] = process.argv.slice(2)
 const head = 'id,name,supplier,garment,fabric,weight_gsm,heat_ceiling_f,price,freight,days,colours,sizes'
 const table = (price) =>
   [
@@ -16,16 +11,7 @@ const table = (price) =>
         `style-${n},Made-up ${n},Corran Mill,tee,55 cotton; 45 polyester,150,330,${(price + (n % 100) / 100).toFixed(2)},12,1,Navy #2b3b5e dark; White #fcfaf5 white,S; M; L; XL; 2XL +1.80`,
     ),
   ].join('\n')
-const data = mkdtempSync(join(tmpdir(), 'hepno-bench-'))
-const child = spawn('dotnet', [dll, '--contentRoot', web, '--port', '0', '--data', data], {
-  stdio: ['ignore', 'pipe', 'inherit'],
-})
-const url = await new Promise((done) =>
-  createInterface({ input: child.stdout }).on('line', (line) => {
-    const ready = /^Hepno is ready at (\S+)$/.exec(line)
-    if (ready?.[1]) done(ready[1])
-  }),
-)
+const { url, stop } = await start()
 for (const [what, price] of [
   ['new', 3],
   ['every price changed', 4],
@@ -41,5 +27,4 @@ for (const [what, price] of [
   if (!answer.ok) throw new Error(said)
   console.log(`10,000 styles, ${what}: ${((performance.now() - from) / 1000).toFixed(2)} s, ${said}`)
 }
-child.kill('SIGTERM')
-child.once('exit', () => rmSync(data, { recursive: true, force: true }))
+await stop()

@@ -154,6 +154,21 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
     }
 
     [Fact]
+    public async Task A_link_becomes_a_code_that_reads_back_and_says_how_small_it_may_be()
+    {
+        var (status, made) = await shop.Send(HttpMethod.Post, "/api/artwork/linked/code", """{"text":"https://ternandtallow.example/boat"}""");
+        Assert.True(status == 200, made.ToString());
+        Assert.Equal("https://ternandtallow.example/boat", made.GetProperty("design").GetProperty("code").GetString());
+        var (film, screened) = (made.GetProperty("smallestFilmIn").GetDouble(), made.GetProperty("smallestScreenedIn").GetDouble());
+        Assert.Equal(1.2 / 0.5, screened / film, 1e-6);
+        async Task<List<string>> Faults(double widthIn) => [.. (await shop.Get($"/api/artwork/linked/look?styleId=hollin&colourwayId=navy&widthIn={widthIn.ToString(CultureInfo.InvariantCulture)}")).GetProperty("faults").EnumerateArray().Select(f => f.GetProperty("code").GetString()!)];
+        Assert.DoesNotContain("code-small", await Faults(screened * 1.02));
+        Assert.Contains("code-small", await Faults(film * 0.9));
+        Assert.DoesNotContain("ground", await Faults(3));
+        Assert.Equal(400, (await shop.Send(HttpMethod.Post, "/api/artwork/linked-2/code", """{"text":"  "}""")).Status);
+    }
+
+    [Fact]
     public async Task Two_hundred_damaged_files_break_nothing_and_leave_nothing_behind()
     {
         var chance = new Random(7);

@@ -45,4 +45,11 @@ test('an artwork with three faults is caught, explained on the picture, and cure
   await page.keyboard.press('Escape')
   await art.getByRole('button', { name: 'Without a picture' }).click()
   await expect(art.getByText('drop, paste or choose a PNG, JPEG or SVG')).toBeVisible()
+
+  // a link becomes a square code, read back from its own picture
+  await art.getByLabel('or a link, as a square code').fill('https://choir.example/tour')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/Safe from .* wide on film/)).toBeVisible()
+  await expect(art.getByText('The code in it reads')).toContainText('https://choir.example/tour')
+  await clean(page)
 })

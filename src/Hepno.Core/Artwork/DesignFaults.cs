@@ -41,11 +41,6 @@ public static class DesignFaults
     private const double HardlyShows = 12;
     private const double MostOfIt = 0.05;
 
-    // squares of a code, mm: one point is lost by every way; film is safe from half a millimetre, screens from 1.2
-    private const double LeastModule = 0.353;
-    private const double SafeModule = 0.5;
-    private const double ScreenModule = 1.0;
-    private const double SafeScreenModule = 1.2;
     private const double MmPerInch = 25.4;
 
     /// <summary>Faults, the worst first.</summary>
@@ -101,7 +96,8 @@ public static class DesignFaults
 
     private static IEnumerable<DesignFault> Ground(ArtworkReport r, Colourway? cloth)
     {
-        if (r.Ground is { } ground && (cloth is null || Lab.Of(cloth.Hex).DistanceTo(Lab.Of(ground)) > WhiteNeeded.Matches))
+        // a code is meant to lie on its light ground
+        if (r.Code is null && r.Ground is { } ground && (cloth is null || Lab.Of(cloth.Hex).DistanceTo(Lab.Of(ground)) > WhiteNeeded.Matches))
         {
             yield return new("ground", FaultKind.Caution, $"the file has no clear parts: its ground of {ground} would be printed as a box", "knock the ground out, or ask for a PNG with a clear ground", []);
         }
@@ -129,13 +125,13 @@ public static class DesignFaults
         var mm = code.ModulePx / r.Dpi(widthIn) * MmPerInch;
         string Mm(double v) => $"{Shown.Number(v, 2, f)} mm";
         string Wide(double least) => $"{Shown.Length(widthIn * least / mm, f)} wide makes its squares {Mm(least)}";
-        if (mm < LeastModule)
+        if (mm < CodeSquares.Least)
         {
-            yield return new("code-small", FaultKind.Bad, $"the squares of the code are {Mm(mm)}: no way of printing keeps them apart", Wide(SafeModule), [code.Box]);
+            yield return new("code-small", FaultKind.Bad, $"the squares of the code are {Mm(mm)}: no way of printing keeps them apart", Wide(CodeSquares.SafeOnFilm), [code.Box]);
         }
-        else if (mm < ScreenModule)
+        else if (mm < CodeSquares.LeastScreened)
         {
-            yield return new("code-small", FaultKind.Caution, $"the squares of the code are {Mm(mm)}: screened they run together{(mm < SafeModule ? ", and film wants a scan on the cloth itself" : "")}", $"film, or {Wide(SafeScreenModule)}", [code.Box]);
+            yield return new("code-small", FaultKind.Caution, $"the squares of the code are {Mm(mm)}: screened they run together{(mm < CodeSquares.SafeOnFilm ? ", and film wants a scan on the cloth itself" : "")}", $"film, or {Wide(CodeSquares.SafeScreened)}", [code.Box]);
         }
         // a code is dark on light: what is clear between its squares takes the colour of the cloth
         if (cloth?.Class is ColourClass.Dark or ColourClass.Mid && r.Clear)

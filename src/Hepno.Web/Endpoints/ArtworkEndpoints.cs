@@ -16,6 +16,16 @@ internal sealed record RightsBody(string Whose, string SaidBy, DateOnly? SaidOn,
 /// <summary>What of an artwork is typed.</summary>
 internal sealed record DesignBody(string Name, RightsBody Rights);
 
+/// <summary>What a square code is to say.</summary>
+internal sealed record CodeBody(string Text);
+
+/// <summary>A square code made as an artwork.</summary>
+/// <param name="Design">The artwork.</param>
+/// <param name="SmallestFilmIn">Smallest width that is safe on film, in.</param>
+/// <param name="SmallestScreenedIn">Smallest width that is safe screened, in.</param>
+/// <param name="Sentence">Both, and from how far it is read, in words.</param>
+internal sealed record CodeMade(DesignView Design, double SmallestFilmIn, double SmallestScreenedIn, string Sentence);
+
 /// <summary>Artworks: pictures in, what was measured on them out.</summary>
 internal static class ArtworkEndpoints
 {
@@ -23,6 +33,7 @@ internal static class ArtworkEndpoints
     private const double UsualWidthIn = 10;
     private const int LongestPreview = 2000;
     private const int MostPreviews = 40;
+    private const int LongestCode = 300;
 
     // a preview follows from its file, and the same one is asked for again and again
     private static readonly ConcurrentDictionary<(string Hash, int Side, bool Painted), byte[]> Previews = new();
@@ -36,6 +47,7 @@ internal static class ArtworkEndpoints
         art.MapPut("{id}/file", Send).WithName("sendArtwork").Accepts<byte[]>("image/png", "image/jpeg", "image/svg+xml").WithMetadata(new BodyLimit(PictureFile.LargestBytes));
         art.MapGet("{id}/picture.png", Picture).WithName("artworkPicture").Produces(200, contentType: "image/png");
         art.MapGet("{id}/look", Look).WithName("lookAtArtwork");
+        art.MapPost("{id}/code", Code).WithName("makeCode");
         art.MapPost("{id}/knock-out", KnockOut).WithName("knockOut");
     }
 
@@ -120,6 +132,22 @@ internal static class ArtworkEndpoints
         var before = desk.Db.Read(c => Kept(c, id));
         var design = await Task.Run(() => ArtworkDeeds.KnockedOut(desk, before.Value));
         return desk.Db.Write(c => new Written(id, ArtworkDeeds.Keep(c, design, seen, request.Deed(desk.Clock, "ground knocked out"))));
+    }
+
+    /// <summary>Makes a new artwork of a link or text: a square code on its light ground, and how small it may be printed.</summary>
+    internal static CodeMade Code(string id, CodeBody body, Desk desk, HttpRequest request)
+    {
+        var text = body.Text.Trim();
+        RefusedException.IfAny(text.Length is 0 or > LongestCode ? [new Problem("text", text.Length == 0 ? "The code is to say nothing." : $"The code is to say {text.Length} characters.", "text", $"A link of 1 to {LongestCode} characters: the shorter, the larger its squares.")] : []);
+        var code = QrCode.Of(text);
+        var (film, screened) = (CodeSquares.SideIn(code.Size, CodeSquares.SafeOnFilm), CodeSquares.SideIn(code.Size, CodeSquares.SafeScreened));
+        var design = ArtworkDeeds.Measured(desk, id, text.Length > 60 ? $"{text[..57]}..." : text, Math.Max(1, screened), System.Text.Encoding.UTF8.GetBytes(code.Svg));
+        return desk.Db.Write(c =>
+        {
+            var f = Desk.Numbers(c).Format;
+            var version = ArtworkDeeds.Keep(c, design, request.SeenOrNew(Aggregates.Designs.Get(c, id) is not null), request.Deed(desk.Clock, "code made"));
+            return new CodeMade(DesignView.Of(design, version), film, screened, $"Safe from {Shown.Length(film, f)} wide on film, {Shown.Length(screened, f)} screened; at {Shown.Length(screened, f)} it is read from about {Shown.Length(screened * CodeSquares.ReadFrom, f)} away.");
+        });
     }
 
     private static Versioned<Design> Kept(Microsoft.Data.Sqlite.SqliteConnection c, string id) => Aggregates.Designs.Get(c, id) ?? throw RefusedException.NoSuch("artwork", id);

@@ -1489,6 +1489,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/artwork/{id}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a new artwork of a link or text: a square code on its light ground, and how small it may be printed. */
+        post: operations["makeCode"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/artwork/{id}/knock-out": {
         parameters: {
             query?: never;
@@ -1879,6 +1896,27 @@ export interface components {
              * @description How much less than the pieces asked for.
              */
             saves: number;
+        };
+        /** @description What a square code is to say. */
+        CodeBody: {
+            text: string;
+        };
+        /** @description A square code made as an artwork. */
+        CodeMade: {
+            /** @description The artwork. */
+            design: components["schemas"]["DesignView"];
+            /**
+             * Format: double
+             * @description Smallest width that is safe on film, in.
+             */
+            smallestFilmIn: number;
+            /**
+             * Format: double
+             * @description Smallest width that is safe screened, in.
+             */
+            smallestScreenedIn: number;
+            /** @description Both, and from how far it is read, in words. */
+            sentence: string;
         };
         /**
          * @description How light the cloth is: decides white ink, dye and paper.
@@ -4322,6 +4360,8 @@ export interface components {
             size: number;
             /** @description The dark modules as an SVG path, one unit a module. */
             path: string;
+            /** @description The code as a drawing on its light ground, as it is printed. */
+            svg: null | string;
         };
         /** @description Every word and figure of a quote or order confirmation, ready to print: nothing is computed while printing. */
         QuoteDocument: {
@@ -12855,6 +12895,86 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DesignLooked"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    makeCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CodeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CodeMade"];
                 };
             };
             /** @description Bad Request */

@@ -6,7 +6,7 @@ import Sign from '../../kit/Sign.vue'
 import { placeWord } from '../../kit/words'
 import { onChange } from '../../shell/live'
 import { attempt, format, refresh, shop } from '../../shell/state'
-import { type Design, kinds, knockOut, lookAt, type Looked, saveRights, sendPicture } from './artwork'
+import { type Design, kinds, knockOut, lookAt, type Looked, makeCode, saveRights, sendPicture } from './artwork'
 
 /** One print's picture on the cloth it is for: what would spoil it, marked where it is; and whose it is. */
 const props = defineProps<{
@@ -55,6 +55,18 @@ async function take(file: File | undefined): Promise<void> {
 function drop(event: DragEvent): void {
   over.value = false
   void take(event.dataTransfer?.files[0])
+}
+const link = ref('')
+/** A square code of a link instead of a picture. */
+async function code(): Promise<void> {
+  const text = link.value.trim()
+  if (!text) return
+  await attempt(async () => {
+    const made = await makeCode(text)
+    emit('design', made.design.id)
+    shop.said = made.sentence
+    link.value = ''
+  })
 }
 async function mend(): Promise<void> {
   const d = design.value
@@ -135,6 +147,10 @@ defineExpose({ take })
         }}<input type="file" class="sr" :accept="kinds" @change="take(($event.target as HTMLInputElement).files?.[0])"
       /></label>
     </div>
+    <form v-if="!design && !locked" class="link" @submit.prevent="code">
+      <label class="field">or a link, as a square code<input v-model="link" maxlength="300" inputmode="url" /></label>
+      <button class="plain-button" :disabled="link.trim() === ''">Make the code</button>
+    </form>
     <div v-if="design && looked">
       <p class="name">
         <b>{{ design.name }}</b>
@@ -239,6 +255,16 @@ defineExpose({ take })
 }
 .mark.bad text {
   fill: var(--bleach);
+}
+.link {
+  grid-column: 1 / -1;
+  display: flex;
+  gap: 12px;
+  align-items: end;
+}
+.link label {
+  flex: 1;
+  max-width: 420px;
 }
 .code b {
   overflow-wrap: anywhere;

@@ -37,6 +37,10 @@ export async function lookAt(
   return { design, looked }
 }
 
+/** A square code of a link as an artwork of its own. */
+export const makeCode = (text: string) =>
+  ask(api.POST('/api/artwork/{id}/code', { params: { path: { id: makeId() } }, body: { text } }))
+
 export const knockOut = (d: Design) =>
   ask(api.POST('/api/artwork/{id}/knock-out', { params: { path: { id: d.id } }, ...seen(d.version) }))
 
