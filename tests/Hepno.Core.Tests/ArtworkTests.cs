@@ -1,4 +1,6 @@
 using Hepno.Core.Artwork;
+using Hepno.Core.Blanks;
+using Hepno.Core.Measures;
 
 namespace Hepno.Core.Tests;
 
@@ -169,6 +171,37 @@ public class ArtworkTests
     {
         Assert.Equal(word, Resolution.Of(Resolution.Dpi(pixels, widthIn)));
         Assert.Equal(pixels / 300.0, Resolution.WidestIn(pixels, Sharpness.Good), 1e-9);
+    }
+
+    [Fact]
+    public void Each_fault_is_said_with_what_would_help()
+    {
+        // 900 pixels for 9 in: navy on navy, a speck, a glow; then the same on white
+        var drawn = new Drawn(900, 600).Box(20, 20, 500, 500, (44, 60, 95)).Box(100, 100, 4, 4, (240, 30, 30)).Glow(700, 300, 100, 60);
+        var design = new Design("d", "Crest", "png", "", 0, 9, Report(drawn), Rights.Unsaid);
+        string[] Codes(double widthIn, Colourway? cloth) => [.. DesignFaults.Of(design, widthIn, cloth, FigureFormat.Default).Select(f => f.Code)];
+        var navy = new Colourway("navy", "Navy", "#2b3b5e", ColourClass.Dark);
+        Assert.Equal(["resolution", "soft-edge", "contrast", "stray-colours"], Codes(9, navy));
+        Assert.Equal(["soft-edge", "stray-colours"], Codes(2, new("white", "White", "#fcfaf5", ColourClass.White)));
+        var faults = DesignFaults.Of(design, 5, navy, FigureFormat.Default).ToDictionary(f => f.Code);
+        // the outermost of the glow is no more than dust: 837 pixels are painted, 167 an inch at 5 in, and 200 at 4.185
+        Assert.Equal((FaultKind.Caution, "167 pixels an inch at 5 in wide: it prints soft", "a file of 1,500 pixels across, or no wider than 4.19 in"), (faults["resolution"].Kind, faults["resolution"].Sentence, faults["resolution"].Remedy));
+        Assert.Equal(FaultKind.Bad, faults["soft-edge"].Kind);
+        Assert.NotEmpty(faults["soft-edge"].Marks);
+        Assert.Contains("hardly shows on navy", faults["contrast"].Sentence, StringComparison.Ordinal);
+        Assert.Equal("name", Assert.Single((design with { Name = " " }).Problems()).Where);
+        Assert.Equal("rights.proof", Assert.Single((design with { Rights = Rights.Unsaid with { Proof = new string('x', 501) } }).Problems()).Where);
+    }
+
+    [Fact]
+    public void A_placement_is_described_by_its_picture_at_its_own_width()
+    {
+        var design = new Design("d", "Line", "png", "", 0, 2, Report(new Drawn(640, 340).Box(20, 20, 600, 200).Stroke(20, 300, 600, 1 * PxPerPt, 0)), Rights.Unsaid);
+        var placed = design.Described(new("p", "front", 4, 99, 1, 9, true, 50, "d"));
+        // twice as wide as measured: its 283 pixels of height are twice as large too
+        Assert.Equal((1.89, 1, false), (Math.Round(placed.HeightIn, 2), placed.Colours, placed.Gradient));
+        Assert.InRange(placed.ThinnestLinePt, 1.85, 2.15);
+        Assert.Equal("d", placed.DesignId);
     }
 
     [Fact]

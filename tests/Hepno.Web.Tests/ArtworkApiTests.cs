@@ -108,6 +108,9 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
         Assert.InRange(await Painted(), 98, 100);
         Assert.Equal("no-ground", (await shop.Send(HttpMethod.Post, "/api/artwork/wave/knock-out", ifMatch: Version(now))).Body.GetProperty("problems")[0].GetProperty("code").GetString());
         Assert.Equal(409, (await shop.Send(HttpMethod.Post, "/api/artwork/wave/knock-out", ifMatch: "1")).Status);
+        var (_, undone) = await shop.Send(HttpMethod.Post, "/api/undo");
+        Assert.Contains("ground knocked out", undone.GetRawText(), StringComparison.Ordinal);
+        Assert.Equal((false, 100), ((await shop.Get("/api/artwork/wave")).GetProperty("mended").GetBoolean(), await Painted()));
     }
 
     [Fact]

@@ -44,12 +44,18 @@ internal static class ArtworkDeeds
     {
         RefusedException.IfAny(design.Problems());
         var version = Aggregates.Designs.Put(connection, design, seen, deed);
+        Describe(connection, design, deed);
+        return version;
+    }
+
+    /// <summary>Describes the placements of every ask that is not quoted yet by an artwork as it is now.</summary>
+    public static void Describe(SqliteConnection connection, Design design, Deed deed)
+    {
         foreach (var order in OrderStore.Open(connection).Where(o => o.Value.Ask.Lines.Any(l => l.Placements.Any(p => p.DesignId == design.Id)) && QuoteStore.Standing(connection, o.Value.Id) is null))
         {
             var ask = order.Value.Ask with { Lines = [.. order.Value.Ask.Lines.Select(l => l with { Placements = [.. l.Placements.Select(p => p.DesignId == design.Id ? design.Described(p) : p)] })] };
             Aggregates.Orders.Put(connection, order.Value with { Ask = ask }, order.Version, deed with { Undoable = false });
         }
-        return version;
     }
 
     /// <summary>The artwork with its flat ground made clear; the file as it came is kept beside.</summary>

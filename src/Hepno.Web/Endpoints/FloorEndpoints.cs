@@ -2,6 +2,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Formats;
 using Hepno.Store;
+using Hepno.Web.Deeds;
 using Hepno.Web.Views;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Data.Sqlite;
@@ -93,6 +94,10 @@ internal static class FloorEndpoints
     internal static UndoView Undo(Desk desk, HttpRequest request) => desk.Db.Write(connection =>
     {
         var undone = UndoStore.Undo(connection, request.Device(), desk.Clock.Utc);
+        if (undone is { Deed: not null, Stale: false } && undone.Kind == Aggregates.Designs.Kind && Aggregates.Designs.Get(connection, undone.Id) is { } design)
+        {
+            ArtworkDeeds.Describe(connection, design.Value, request.Deed(desk.Clock, undone.Deed));
+        }
         return undone switch
         {
             { Deed: null } => new UndoView("Nothing to take back on this device.", "", "", 0),

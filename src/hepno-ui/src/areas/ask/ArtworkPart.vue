@@ -78,15 +78,19 @@ async function mend(): Promise<void> {
   }, 'The ground is clear now. Z takes it back; the file as it came is kept.')
   busy.value = ''
 }
-async function say(event: Event, field: 'whose' | 'saidBy' | 'proof'): Promise<void> {
-  const d = design.value
+// typed fast, one field is saved after the other: each from the version the one before made
+let saved: Promise<unknown> = Promise.resolve()
+function say(event: Event, field: 'whose' | 'saidBy' | 'proof'): void {
   const text = (event.target as HTMLInputElement).value.trim()
-  if (!d || text === d.rights[field]) return
-  const saidOn = d.rights.saidOn ?? shop.line?.today ?? null
-  await attempt(async () => {
-    await saveRights(d, { ...d.rights, saidOn, [field]: text })
-    await load()
-  }, 'Written down.')
+  saved = saved.then(async () => {
+    const d = design.value
+    if (!d || text === d.rights[field]) return
+    const saidOn = d.rights.saidOn ?? shop.line?.today ?? null
+    await attempt(async () => {
+      await saveRights(d, { ...d.rights, saidOn, [field]: text })
+      await load()
+    }, 'Written down.')
+  })
 }
 const marks = computed(() =>
   (looked.value?.faults ?? []).flatMap((fault, n) => fault.marks.map((box) => ({ box, n: n + 1, kind: fault.kind }))),

@@ -3,6 +3,7 @@ import { computed, onMounted, onUnmounted } from 'vue'
 import type { Schemas } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
 import Keys from '../../kit/Keys.vue'
+import PriceHistory from '../../kit/PriceHistory.vue'
 import Sign from '../../kit/Sign.vue'
 import { things } from '../../kit/things'
 import { sourceWord } from '../../kit/words'
@@ -125,6 +126,9 @@ const signOf = (s: string) =>
         <template #below="{ value: x }">
           <p v-if="x.cautions" class="hang small"><Sign kind="caution" /> {{ x.cautions }}</p>
         </template>
+        <template #deeds="{ kept }"
+          ><PriceHistory :id="kept.value.id" noun="film-printers" :version="kept.version"
+        /></template>
         <template #none>No film printer: film is bought in.</template>
       </Boards>
       <Boards
@@ -147,6 +151,9 @@ const signOf = (s: string) =>
         <template #below="{ value: x }">
           <p v-if="x.cautions" class="hang small"><Sign kind="caution" /> {{ x.cautions }}</p>
         </template>
+        <template #deeds="{ kept }"
+          ><PriceHistory :id="kept.value.id" noun="dye-printers" :version="kept.version"
+        /></template>
         <template #none>No dye printer: dye sublimation stays folded.</template>
       </Boards>
       <Boards

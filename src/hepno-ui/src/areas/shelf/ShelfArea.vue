@@ -4,11 +4,11 @@ import { api, ask, type Schemas, seen } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
 import Garment from '../../kit/Garment.vue'
 import Keys from '../../kit/Keys.vue'
+import PriceHistory from '../../kit/PriceHistory.vue'
 import { length, money } from '../../kit/shown'
 import { things } from '../../kit/things'
 import { onChange } from '../../shell/live'
 import { attempt, format, refresh } from '../../shell/state'
-import PriceHistory from './PriceHistory.vue'
 import { filmFields, freshScreen, freshStyle, screenFields, styleFields, vinylFields } from './fields'
 
 const styles = things<Schemas['Style']>('styles')

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, ask, type Schemas } from '../../api/client'
-import { figure } from '../../kit/shown'
-import { attempt, format, shop } from '../../shell/state'
+import { api, ask, type Schemas } from '../api/client'
+import { figure } from './shown'
+import { attempt, format, shop } from '../shell/state'
 
 /** What a thing's prices have been, each as a line of steps with their days; prices that never moved are said in one sentence. */
 const props = defineProps<{
