@@ -40,6 +40,10 @@ public class SetUpTests
     }
 
     [Fact]
+    public void Minutes_that_cannot_be_are_refused() =>
+        Assert.All([Costing.ShopNumbers.Default with { SwapMinutes = -1 }, Costing.ShopNumbers.Default with { DialMinutes = double.NaN }, Costing.ShopNumbers.Default with { SwapMinutes = 61 }], n => Assert.Equal("swapMinutes", Assert.Single(n.Problems()).Where));
+
+    [Fact]
     public void Platens_changed_between_passes_take_their_time_and_set_up_binds_hands()
     {
         var floor = new FloorPlan(Monday, new OpenHours(Costing.ShopNumbers.Default.Week), [Gannet], []);

@@ -1,5 +1,4 @@
 using System.Text.Json;
-using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
@@ -66,7 +65,8 @@ internal static class OrderDeeds
         var c = desk.Case(connection, id, book);
         var line = c.Line(lineId);
         Before(c, line, "take more pieces");
-        if (line.Decision is null || Comparer.Chosen(line.InHand!, null, null, book, Desk.Floor([], book, desk.Clock.Wall(book.Numbers.TimeZone)), line.Decision).Band?.Cliff is not { } cliff || cliff.Pieces != pieces)
+        // as the comparison has it, the customer's own terms in it
+        if (desk.Planned(c, book, desk.Open(connection, book)).First(p => p.Line.Asked.Id == line.Asked.Id).Band?.Cliff?.Pieces != pieces)
         {
             throw new RefusedException(409, "no-break", $"{pieces} pieces are no price break of {line.What} now.", "Look at the comparison again.", "pieces");
         }
@@ -102,7 +102,7 @@ internal static class OrderDeeds
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         Before(c, c.Lines.FirstOrDefault(l => l.InHand is null) ?? c.Lines[0], "lay it out");
-        Written(connection, desk, c);
+        desk.Quoted(c, desk.Book(connection), connection);
         return Put(connection, c, seen, deed, f => f with { LaidOutAt = deed.At });
     }
 
@@ -115,7 +115,7 @@ internal static class OrderDeeds
         {
             throw new RefusedException(409, "not-there", c.Quote is not null ? $"The quote of {c.Order.Code} is already sent." : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.", c.Quote is not null ? "Withdraw it to send another." : "Finish that first.");
         }
-        var frozen = Written(connection, desk, c);
+        var frozen = desk.Quoted(c, book, connection);
         var version = Put(connection, c, seen, deed with { Undoable = false }, f => f);
         QuoteStore.Send(connection, new StoredQuote($"{id}-{version}", id, deed.At, null), JsonSerializer.Serialize(frozen, Json.Frozen), QuotePdf.Print(frozen.Document));
         return version;
@@ -329,11 +329,6 @@ internal static class OrderDeeds
             items.Add(new($"prepare-{d.Placement.Id}", GatherKind.Prepare, $"{d.Prepare}, {d.Bought} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}: {Shown.Duration(minutes * 60)} of hands", "", d.Bought, "prints", 0, hours.Add(from, minutes), null));
         }
         return items;
-    }
-
-    private static FrozenQuote Written(SqliteConnection connection, Desk desk, OrderCase c)
-    {
-        return desk.Quoted(c, desk.Book(connection), connection);
     }
 
     private static long Put(SqliteConnection connection, OrderCase c, long seen, Deed deed, Func<OrderFacts, OrderFacts> change) =>

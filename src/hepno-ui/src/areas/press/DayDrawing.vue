@@ -111,14 +111,13 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
         @pointerup="letGo"
         @pointercancel="drop"
       >
-        <template v-if="b.setUpFrom">
-          <path
-            :d="`M${within(b.setUpFrom)} ${ground(b.temperatureF) - 8}v8H${within(b.start)}v-8`"
-            fill="none"
-            stroke="var(--ink)"
-            stroke-width="1.5"
-          />
-        </template>
+        <path
+          v-if="b.setUpFrom"
+          :d="`M${within(b.setUpFrom)} ${ground(b.temperatureF) - 8}v8H${within(b.start)}v-8`"
+          fill="none"
+          stroke="var(--ink)"
+          stroke-width="1.5"
+        />
         <rect
           :x="within(b.end)"
           :y="ground(b.temperatureF) - 20"
