@@ -1,3 +1,5 @@
+using Hepno.Core.Measures;
+
 namespace Hepno.Core.Artwork;
 
 /// <summary>How small the squares of a square code may be printed, mm (DOMAIN 6).</summary>
@@ -21,5 +23,5 @@ public static class CodeSquares
     /// <summary>Side of a whole code, its light border with it, in.</summary>
     /// <param name="squares">Squares a side, the border with them.</param>
     /// <param name="squareMm">Side of one, mm.</param>
-    public static double SideIn(int squares, double squareMm) => squares * squareMm / 25.4;
+    public static double SideIn(int squares, double squareMm) => squares * squareMm / Units.MmPerInch;
 }

@@ -1,3 +1,5 @@
+using Hepno.Core.Measures;
+
 namespace Hepno.Core.Artwork;
 
 /// <summary>A flat colour of a picture.</summary>
@@ -12,6 +14,9 @@ public sealed record SpotColour(string Hex, double Share, bool Stray);
 /// <param name="LooksGradient">True when it is rather a gradient or photograph than flat colours.</param>
 public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientShare, bool LooksGradient)
 {
+    /// <summary>As near to white as this is white ink alone, ΔE.</summary>
+    private const double NearWhite = 8;
+
     private const byte Solid = 243;
     private const int Bits = 5;
     private const double SameColour = 9;
@@ -23,6 +28,9 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
     /// <summary>How many colours that are not stray.</summary>
     public int Count => Spots.Count(s => !s.Stray);
 
+    /// <summary>True when all of it is white: printed in white ink alone, it shows no colour when it is cured.</summary>
+    public bool WhiteAlone() => !LooksGradient && Count > 0 && Spots.Where(s => !s.Stray).All(s => Lab.Of(s.Hex).DistanceTo(Lab.Of("#ffffff")) <= NearWhite);
+
     /// <summary>Clusters the flat regions: pixels equal to the ones right of and below them, so edges are left out.</summary>
     /// <param name="raster">The picture.</param>
     /// <param name="painted">What of it is painted.</param>
@@ -32,7 +40,7 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
         var bins = new (int Pixels, long R, long G, long B)[1 << (3 * Bits)];
         var (flat, slight, solid) = Counted(raster, bins);
         var clusters = Clustered(bins);
-        var large = 4 / (25.4 * 25.4) * dpi * dpi;
+        var large = 4 / (Units.MmPerInch * Units.MmPerInch) * dpi * dpi;
         var spots = clusters.Select(c => (Colour: c, Share: c.Pixels / Math.Max(1, painted.PaintedPixels))).Select(c => new SpotColour(c.Colour.Hex, c.Share, c.Share < LeastShare && LargestRegion(raster, c.Colour) < large))
             .OrderBy(s => s.Stray).ThenByDescending(s => s.Share).ToList();
         var gradient = solid == 0 ? 0 : (double)slight / solid;

@@ -3,17 +3,6 @@ using Hepno.Core.Orders;
 
 namespace Hepno.Core.Artwork;
 
-/// <summary>Whose an artwork is and who said so: Hepno writes it down and reminds, the owner decides.</summary>
-/// <param name="Whose">The owner of the rights, in the customer's words; empty while nobody asked.</param>
-/// <param name="SaidBy">Who said so.</param>
-/// <param name="SaidOn">When, local date; null while nobody said.</param>
-/// <param name="Proof">What proves it: a letter, a licence with seats and last day; empty for a word alone.</param>
-public sealed record Rights(string Whose, string SaidBy, DateOnly? SaidOn, string Proof)
-{
-    /// <summary>Nothing said yet.</summary>
-    public static Rights Unsaid { get; } = new("", "", null, "");
-}
-
 /// <summary>An artwork: its picture as it came and what was measured on it.</summary>
 /// <param name="Id">Identity, made on the screen.</param>
 /// <param name="Name">What the shop calls it.</param>
@@ -24,7 +13,8 @@ public sealed record Rights(string Whose, string SaidBy, DateOnly? SaidOn, strin
 /// <param name="Report">What was measured.</param>
 /// <param name="Rights">Whose it is.</param>
 /// <param name="CameAs">SHA-256 of the file as it came, where a mend made another; null where it is printed as it came.</param>
-public sealed record Design(string Id, string Name, string Kind, string Hash, long Bytes, double WidthIn, ArtworkReport Report, Rights Rights, string? CameAs = null)
+/// <param name="NextTime">What to do otherwise when it is printed again; may be empty.</param>
+public sealed record Design(string Id, string Name, string Kind, string Hash, long Bytes, double WidthIn, ArtworkReport Report, Rights Rights, string? CameAs = null, string NextTime = "")
 {
     private const double NothingThin = ThinFeature.WidestPt;
 
@@ -49,11 +39,15 @@ public sealed record Design(string Id, string Name, string Kind, string Hash, lo
         {
             yield return new("range", $"A print width of {WidthIn:0.##} in is outside 0 to {Places.Absurd:0}.", "widthIn", "Type how wide it is printed.");
         }
-        foreach (var (text, field) in new[] { (Rights.Whose, "whose"), (Rights.SaidBy, "saidBy"), (Rights.Proof, "proof") })
+        if (Rights.Seats is < 1 or > 100_000)
+        {
+            yield return new("range", $"A licence for {Rights.Seats} computers.", "rights.seats", "Type how many it is for, or leave it out.");
+        }
+        foreach (var (text, field) in new[] { (Rights.Whose, "whose"), (Rights.SaidBy, "saidBy"), (Rights.Proof, "proof"), (NextTime, "nextTime") })
         {
             if (text.Length > 500)
             {
-                yield return new("too-long", $"{text.Length} characters.", $"rights.{field}", "At most 500.");
+                yield return new("too-long", $"{text.Length} characters.", field == "nextTime" ? field : $"rights.{field}", "At most 500.");
             }
         }
     }

@@ -41,8 +41,6 @@ public static class DesignFaults
     private const double HardlyShows = 12;
     private const double MostOfIt = 0.05;
 
-    private const double MmPerInch = 25.4;
-
     /// <summary>Faults, the worst first.</summary>
     /// <param name="design">The artwork.</param>
     /// <param name="widthIn">Print width, in.</param>
@@ -122,7 +120,7 @@ public static class DesignFaults
         {
             yield break;
         }
-        var mm = code.ModulePx / r.Dpi(widthIn) * MmPerInch;
+        var mm = code.ModulePx / r.Dpi(widthIn) * Units.MmPerInch;
         string Mm(double v) => $"{Shown.Number(v, 2, f)} mm";
         string Wide(double least) => $"{Shown.Length(widthIn * least / mm, f)} wide makes its squares {Mm(least)}";
         if (mm < CodeSquares.Least)

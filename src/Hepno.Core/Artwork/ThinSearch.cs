@@ -1,3 +1,5 @@
+using Hepno.Core.Measures;
+
 namespace Hepno.Core.Artwork;
 
 /// <summary>
@@ -35,7 +37,7 @@ internal sealed class ThinSearch
     {
         (width, height, this.gaps, this.box) = (box.Width, box.Height, gaps, box);
         widestPx = ThinFeature.WidestPt / 72 * dpi;
-        leastPx = LeastMm / 25.4 * dpi;
+        leastPx = LeastMm / Units.MmPerInch * dpi;
         level = new byte[width * height];
         for (var y = 0; y < height; y++)
         {

@@ -49,7 +49,7 @@ public enum GarmentKind
     /// <summary>Sweatshirt without a hood.</summary>
     Sweatshirt,
 
-    /// <summary>Hooded or zipped sweatshirt.</summary>
+    /// <summary>Hooded sweatshirt.</summary>
     Hoodie,
 
     /// <summary>Tote bag.</summary>
@@ -60,6 +60,33 @@ public enum GarmentKind
 
     /// <summary>Cap.</summary>
     Cap,
+
+    /// <summary>T-shirt with long sleeves.</summary>
+    LongSleeve,
+
+    /// <summary>Shirt without sleeves.</summary>
+    Tank,
+
+    /// <summary>Hooded sweatshirt with a zip.</summary>
+    ZipHoodie,
+
+    /// <summary>Shirt with a collar and a button placket.</summary>
+    Polo,
+
+    /// <summary>Jacket with a zip.</summary>
+    Jacket,
+
+    /// <summary>Trousers.</summary>
+    Joggers,
+
+    /// <summary>Bag with a drawstring.</summary>
+    DrawstringBag,
+
+    /// <summary>A pair of socks.</summary>
+    Socks,
+
+    /// <summary>Infant bodysuit with snaps.</summary>
+    Bodysuit,
 }
 
 /// <summary>A fibre and how much of the cloth it is.</summary>
@@ -93,19 +120,32 @@ public sealed record OnHand(string ColourwayId, string Size, int Pieces);
 /// <param name="Fabric">Fibres; shares add up to 100.</param>
 /// <param name="WeightGsm">Cloth weight, g/m².</param>
 /// <param name="HeatCeilingF">Hottest the cloth takes, °F.</param>
-/// <param name="UnitPrice">Next-buy price of the base sizes.</param>
+/// <param name="UnitPrice">Next-buy list price of the base sizes.</param>
 /// <param name="FreightPerOrder">Freight the supplier charges for one order.</param>
 /// <param name="LeadDays">Working days from order to arrival.</param>
 /// <param name="Colourways">Colours.</param>
 /// <param name="Sizes">Sizes, smallest first.</param>
 /// <param name="Retired">True when it is no longer offered for new asks.</param>
 /// <param name="OnHand">Pieces that lie in the shop; null for none.</param>
+/// <param name="Cloth">What else is known of its cloth; null for nothing.</param>
+/// <param name="Buying">How it is bought beside its list price; null for by the piece at the list price.</param>
 public sealed record Style(
     string Id, string Name, string Supplier, GarmentKind Kind, IReadOnlyList<FabricShare> Fabric, double WeightGsm, double HeatCeilingF,
-    decimal UnitPrice, decimal FreightPerOrder, int LeadDays, IReadOnlyList<Colourway> Colourways, IReadOnlyList<StyleSize> Sizes, bool Retired, IReadOnlyList<OnHand>? OnHand = null)
+    decimal UnitPrice, decimal FreightPerOrder, int LeadDays, IReadOnlyList<Colourway> Colourways, IReadOnlyList<StyleSize> Sizes, bool Retired, IReadOnlyList<OnHand>? OnHand = null, Cloth? Cloth = null, Buying? Buying = null)
 {
     /// <summary>Share of one fibre, 0 to 100.</summary>
     public double PercentOf(Fibre fibre) => Fabric.Where(f => f.Fibre == fibre).Sum(f => f.Percent);
+
+    /// <summary>How thick it lies on the platen: as said, else by its kind.</summary>
+    public Thickness Lies() => Cloth?.Thickness ?? Kind switch
+    {
+        GarmentKind.Cap => Thickness.Thick,
+        GarmentKind.Hoodie or GarmentKind.ZipHoodie or GarmentKind.Sweatshirt or GarmentKind.Jacket or GarmentKind.Joggers or GarmentKind.Tote or GarmentKind.Apron => Thickness.Middle,
+        _ => Thickness.Thin,
+    };
+
+    /// <summary>True when the garment has it: said so, or by its kind.</summary>
+    public bool Has(Feature feature) => (Cloth ?? Cloth.Plain).Features.Contains(feature) || (feature, Kind) is (Feature.Zip, GarmentKind.ZipHoodie or GarmentKind.Jacket) or (Feature.Hood, GarmentKind.Hoodie or GarmentKind.ZipHoodie) or (Feature.Grommets, GarmentKind.DrawstringBag);
 
     /// <summary>What the owner must put right before the style can be kept.</summary>
     public IEnumerable<Problem> Problems()
@@ -122,6 +162,10 @@ public sealed record Style(
         if (UnitPrice <= 0)
         {
             yield return new("price", $"The price {UnitPrice:0.00} of {Name} is not above 0.", "unitPrice", "Type what one piece costs at your next order.");
+        }
+        foreach (var problem in (Buying ?? Buying.Plain).Problems(UnitPrice))
+        {
+            yield return problem;
         }
         if (FreightPerOrder < 0)
         {

@@ -51,9 +51,8 @@ public static class Comparer
             : (BandOf(method, answer, ask, mark, dueAt, book, floor, decision.TypedPrice), null);
     }
 
-    /// <summary>Seconds of hands at the press for one start by the standards, packing left out.</summary>
-    public static double PressingSeconds(AskInHand ask, IReadOnlyList<DecorationPlan> decorations) =>
-        WorkSteps.Attended(StepStandards.Before(ask.Style.Kind, decorations.Max(d => d.Recipe.PrePressSeconds))) + WorkSteps.Attended(decorations.SelectMany(d => d.Steps)) + StepStandards.After[0].Seconds;
+    /// <summary>Seconds of hands at the press for one start by the press floor, at the shop's own pace; packing left out.</summary>
+    public static double PressingSeconds(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book) => LineFloor.MinutesOf(ask, decorations, book).AttendedInAll;
 
     /// <summary>The work an order puts on the press by one method's plan.</summary>
     /// <param name="id">Order.</param>
@@ -64,18 +63,16 @@ public static class Comparer
     /// <param name="readyAt">When everything is here, wall clock.</param>
     /// <param name="readyCause">What comes last.</param>
     /// <param name="dueAt">When it is wanted.</param>
-    /// <param name="slowTenthShare">Time added so that nine in ten finish.</param>
-    /// <param name="handsFactor">The shop's own seconds ÷ the standards.</param>
-    public static PressWork WorkOf(string id, string lineId, string code, AskInHand ask, IReadOnlyList<DecorationPlan> decorations, DateTime readyAt, string readyCause, DateTime? dueAt, double slowTenthShare, double handsFactor = 1)
+    /// <param name="book">The shop's shelf, floor and numbers.</param>
+    public static PressWork WorkOf(string id, string lineId, string code, AskInHand ask, IReadOnlyList<DecorationPlan> decorations, DateTime readyAt, string readyCause, DateTime? dueAt, ShopBook book)
     {
         var starts = (int)Math.Ceiling(ask.Pieces / decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance)) - 1e-9);
-        var cooling = decorations.Max(d => d.Recipe.PeelAfterSeconds);
-        var packing = StepStandards.After[1].Seconds * ask.Pieces;
+        var packing = book.Numbers.Standards().After[1].Seconds * book.Numbers.HandsFactor * ask.Pieces;
         // film cured under the hovering press takes the press too
-        var perPiece = (PressingSeconds(ask, decorations) * handsFactor) + WorkSteps.PressHeld(decorations.SelectMany(d => d.Preparation));
-        return new(id, lineId, code, starts, perPiece / 60, decorations.Max(d => d.Recipe.TemperatureF), readyAt, readyCause, dueAt, (cooling + packing) / 60, slowTenthShare * starts * perPiece / 60, null,
+        var perPiece = LineFloor.MinutesOf(ask, decorations, book, starts).SecondsAPiece + WorkSteps.PressHeld(decorations.SelectMany(d => d.Preparation));
+        return new(id, lineId, code, starts, perPiece / 60, decorations.Max(d => d.Recipe.TemperatureF), readyAt, readyCause, dueAt, packing / 60, book.Numbers.SlowTenthShare * starts * perPiece / 60, null,
             decorations.Max(d => d.Placement.WidthIn), decorations.Max(d => d.Placement.HeightIn), ask.Style.Kind, null,
-            [.. decorations.Select(d => new PressPass(d.Placement.WidthIn, d.Placement.HeightIn, Places.Find(d.Placement.Place)!.OpeningIn, d.Recipe.Pressure))]);
+            [.. decorations.Select(d => new PressPass(d.Placement.WidthIn, d.Placement.HeightIn, Places.Find(d.Placement.Place)!.OpeningIn, d.Recipe.Pressure))], ask.Style.HeatCeilingF);
     }
 
     private static Band BandOf(IDecorationMethod method, MethodAnswer answer, AskInHand ask, decimal? mark, DateTime? dueAt, ShopBook book, FloorPlan floor, decimal? typed)
@@ -88,17 +85,17 @@ public static class Comparer
         var outcome = Outcome.At(price, cost, LineCost.Fees(ask, book), n.Wage, more / ask.Pieces);
         var shown = Money.Shown([.. cost.Cost.Parts.Select(p => p.Value)], n.Format.MinorDigits);
         var purchases = answer.Decorations.SelectMany(d => d.Purchases).ToList();
-        var (readyAt, cause) = floor.Arrival(ask.Style, purchases);
-        readyAt = floor.Hours.Add(readyAt, WorkSteps.Attended(answer.Decorations.SelectMany(d => d.Preparation)) * ask.Pieces / 60);
-        var promise = PressPlanner.PromiseFor(WorkOf("", "", "", ask, answer.Decorations, readyAt, cause, dueAt, n.SlowTenthShare, n.HandsFactor), floor);
-        var clock = WorkSteps.Clock(StepStandards.Before(ask.Style.Kind, answer.Decorations.Max(d => d.Recipe.PrePressSeconds)).Concat(StepStandards.After).Concat(answer.Decorations.SelectMany(d => d.Steps.Concat(d.Preparation))));
+        var (readyAt, cause) = floor.Arrival(ask.Theirs ? null : ask.Style, purchases);
+        readyAt = floor.Hours.Add(readyAt, WorkSteps.Attended(n.Habits().Apart(answer.Decorations.SelectMany(d => d.Preparation))) * ask.Pieces / 60);
+        var promise = PressPlanner.PromiseFor(WorkOf("", "", "", ask, answer.Decorations, readyAt, cause, dueAt, book), floor);
+        var clock = WorkSteps.Clock(n.Standards().Before(ask.Style.Kind, answer.Decorations.Max(d => d.Recipe.PrePressSeconds)).Concat(n.Standards().After).Concat(answer.Decorations.SelectMany(d => d.Steps.Concat(d.Preparation))));
         var failure = 1 - answer.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
         List<string> leavesOut =
         [
             ask.Shipping is null ? "postage: the customer collects" : LineCost.Packed(ask, book) is null ? "postage: no parcel of the shop's carries it there" : "the way to the carrier",
-            "spare blanks: a spoiled piece is bought again, its freight and delay not counted",
+            ask.Theirs ? "spoiled pieces: the customer's own garments, none to spare" : "spare blanks: a spoiled piece is bought again, its freight and delay not counted",
             "artwork drawn or mended by you",
-            "minutes are standards, one at a time: no run of yours is in them yet",
+            n.HandsFactor == 1 ? "minutes are simulated from standards: no run of yours is in them yet" : "minutes are simulated from standards at the pace of your own runs",
         ];
         if (book.PressesFor(ask.Style.Kind).FirstOrDefault(p => p.OffsetF is null) is { } untested)
         {

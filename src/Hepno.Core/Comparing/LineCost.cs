@@ -19,13 +19,14 @@ public static class LineCost
     public static PieceCostResult Of(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, double? failure = null)
     {
         var n = book.Numbers;
-        var before = StepStandards.Before(ask.Style.Kind, decorations.Max(d => d.Recipe.PrePressSeconds));
-        var prep = before.Concat(StepStandards.After).ToList();
-        var attempts = decorations.Select(d => new Attempt(d.Placement.Id, Places.Find(d.Placement.Place)!.Name, d.Material, failure ?? d.FailureChance,
-            (WorkSteps.Attended(d.Steps) * n.HandsFactor) + WorkSteps.Attended(d.Preparation), WorkSteps.PressHeld(d.Steps.Concat(d.Preparation)), d.Bought, d.SetUp)).ToList();
-        return PieceCost.Of(new PieceInputs(ask.Pieces, LandedBlank.Of(ask.Style, ask.Sizes, ask.PiecesOfSupplier),
-            Figure.Input("consumables", "Sundries", n.ConsumablesPerStart, FigureUnit.Money, "Numbers: sundries"), Packing(ask, book),
-            WorkSteps.Attended(prep) * n.HandsFactor, WorkSteps.PressHeld(prep), attempts, n.Wage, n.OverheadPerHour, PressFor(ask, book).Equipment.Cost(n.TariffPerKwh), OrderMinutes(ask, decorations.Count, book), FixedFees(ask, book)));
+        var press = LineFloor.PressOf(ask, book);
+        var floor = LineFloor.MinutesOf(ask, decorations, book);
+        var folding = n.Standards().After[1].Seconds * n.HandsFactor;
+        var attempts = decorations.Select((d, i) => new Attempt(d.Placement.Id, Places.Find(d.Placement.Place)!.Name, d.Material, failure ?? d.FailureChance,
+            floor.Attended[i] + WorkSteps.Attended(n.Habits().Apart(d.Preparation)), floor.Held[i] + WorkSteps.PressHeld(d.Preparation), d.Bought, d.SetUp)).ToList();
+        return PieceCost.Of(new PieceInputs(ask.Pieces, LandedBlank.Of(ask),
+            Sundries(decorations, n), Packing(ask, book),
+            floor.PrepAttended + folding, floor.PrepHeld, attempts, n.Wage, n.OverheadPerHour, press.Equipment.Cost(n.TariffPerKwh, tending: book.TendingOf(press.Id, press.Equipment)), OrderMinutes(ask, decorations.Count, book), FixedFees(ask, book), floor.Source));
     }
 
     /// <summary>How the whole order is packed, or null when nothing the shop has carries it.</summary>
@@ -44,7 +45,13 @@ public static class LineCost
     public static FeeTerms Fees(AskInHand ask, ShopBook book) =>
         book.Numbers.Fees(ask.Shipping is { InThePrice: false } ? (Packed(ask, book)?.Postage.Value ?? 0) / ask.OrderPieces : 0);
 
-    private static Recipes.Press PressFor(AskInHand ask, ShopBook book) => book.PressesFor(ask.Style.Kind) is { Count: > 0 } able ? able.FirstOrDefault(p => !p.IsSetAside()) ?? able[0] : book.Presses[0];
+    private static Figure Sundries(IReadOnlyList<DecorationPlan> decorations, ShopNumbers n)
+    {
+        var own = Figure.Input("consumables", "Sundries", n.ConsumablesPerStart, FigureUnit.Money, "Numbers: sundries");
+        // dye prints carry their papers in their own price
+        var covers = decorations.Where(d => d.Steps.All(s => s.Code != "tape")).Select((d, i) => n.Habits().CoverCost(d.Recipe) is { } cost ? cost with { Code = $"covers-{i + 1}", Label = $"{Places.Find(d.Placement.Place)!.Name} covers" } : null).OfType<Figure>().ToList();
+        return covers.Count == 0 ? own : Figure.Sum("consumables", "Sundries", [own, .. covers]);
+    }
 
     private static Figure Packing(AskInHand ask, ShopBook book)
     {

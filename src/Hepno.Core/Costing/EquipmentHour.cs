@@ -15,16 +15,20 @@ public sealed record EquipmentHour(decimal PriceNew, decimal Resale, double Usef
     /// <summary>Money for one held hour: (price - resale)/(years × hours) + power × duty × tariff + upkeep.</summary>
     /// <param name="tariffPerKwh">Price of a kilowatt-hour.</param>
     /// <param name="source">Where the machine's figures stand.</param>
-    public Figure Cost(decimal tariffPerKwh, string source = "Floor: press")
+    /// <param name="tending">Its upkeep by task for an hour; null while none is listed.</param>
+    public Figure Cost(decimal tariffPerKwh, string source = "Floor: press", Figure? tending = null)
     {
-        return Figure.Sum("press-hour", "An hour of the press",
+        List<Figure> parts =
+        [
             Figure.Of("wear", "Wear", (PriceNew - Resale) / (decimal)(UsefulYears * ProductiveHoursAYear), "(price − resale) ÷ (years × hours a year)",
                 Figure.Input("price-new", "Bought for", PriceNew, FigureUnit.Money, source), Figure.Input("resale", "Resale", Resale, FigureUnit.Money, source),
                 Figure.Input("years", "Years", UsefulYears, FigureUnit.Count, source), Figure.Input("hours", "Hours a year", ProductiveHoursAYear, FigureUnit.Count, source)),
             Figure.Of("power", "Power", Money.Times(PowerKw * DutyShare, tariffPerKwh), "kW × duty × tariff",
                 Figure.Input("kw", "kW", PowerKw, FigureUnit.Count, source), Figure.Input("duty", "Duty", DutyShare, FigureUnit.Share, source),
                 Figure.Input("tariff", "A kWh", tariffPerKwh, FigureUnit.Money, "Numbers: power")),
-            Figure.Input("upkeep", "Upkeep", UpkeepPerHour, FigureUnit.Money, source));
+            Figure.Input("upkeep", "Upkeep", UpkeepPerHour, FigureUnit.Money, source),
+        ];
+        return Figure.Sum("press-hour", "An hour of the press", tending is null ? parts : [.. parts, tending]);
     }
 
     /// <summary>What the owner must put right.</summary>

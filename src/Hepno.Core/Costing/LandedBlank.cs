@@ -1,26 +1,33 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
-using Hepno.Core.Orders;
+using Hepno.Core.Methods;
 
 namespace Hepno.Core.Costing;
 
 /// <summary>What a blank costs here, freight included, averaged over the size run.</summary>
 public static class LandedBlank
 {
-    /// <summary>(unit price × pieces + surcharges + freight) ÷ pieces.</summary>
-    /// <param name="style">The blank.</param>
-    /// <param name="sizes">Pieces by size, at least one piece.</param>
-    /// <param name="sharing">Pieces that share the freight, other lines from this supplier included; null for these alone.</param>
-    public static Figure Of(Style style, IReadOnlyList<SizeCount> sizes, int? sharing = null)
+    /// <summary>(unit price × pieces + surcharges + freight) ÷ pieces; the price is the tier's that the whole order reaches, and freight is shared by the supplier's pieces of it, or none from the value the supplier sends free.</summary>
+    /// <param name="ask">The line with the rest of its order, at least one piece.</param>
+    public static Figure Of(AskInHand ask)
     {
+        if (ask.Theirs)
+        {
+            return Figure.Input("blank", "Blank", 0, FigureUnit.Money, "the customer brings it");
+        }
+        var (style, buying) = (ask.Style, ask.Style.Buying ?? Buying.Plain);
         var source = $"Shelf: {style.Name}";
-        var pieces = SizeRun.Total(sizes);
-        var freightOver = sharing ?? pieces;
-        var surcharges = sizes.Select(s => (s, Each: style.Sizes.FirstOrDefault(z => z.Name == s.Size)?.Surcharge ?? 0)).Where(s => s.Each > 0)
-            .Select(s => Figure.Of($"surcharge-{s.s.Size}", s.s.Size, s.Each * s.s.Pieces / pieces, "pieces × surcharge ÷ all pieces",
+        var value = ask.ValueOfSupplier;
+        var (price, why) = buying.At(style.UnitPrice, ask.PiecesOfStyle, value, ask.BuyBy);
+        var unit = Figure.Input("unit", style.Name, price, FigureUnit.Money, price == style.UnitPrice ? source : $"{source}, {why}");
+        var surcharges = ask.Sizes.Select(s => (s, Each: style.Sizes.FirstOrDefault(z => z.Name == s.Size)?.Surcharge ?? 0)).Where(s => s.Each > 0)
+            .Select(s => Figure.Of($"surcharge-{s.s.Size}", s.s.Size, s.Each * s.s.Pieces / ask.Pieces, "pieces × surcharge ÷ all pieces",
                 Figure.Input("pieces", "Pieces", s.s.Pieces, FigureUnit.Count, "the ask"), Figure.Input("surcharge", "Surcharge", s.Each, FigureUnit.Money, source))).ToList();
-        return Figure.Sum("blank", "Blank",
-            [Figure.Input("unit", style.Name, style.UnitPrice, FigureUnit.Money, source), .. surcharges,
-             Figure.Of("freight", "Freight", style.FreightPerOrder / freightOver, "freight ÷ pieces", Figure.Input("freight-order", "Freight an order", style.FreightPerOrder, FigureUnit.Money, source), Figure.Input("pieces", "Pieces", freightOver, FigureUnit.Count, freightOver == pieces ? "the ask" : $"all from {style.Supplier}"))]);
+        var sharing = ask.PiecesOfSupplier;
+        var freight = buying.FreeFreightFrom is { } free && value >= free
+            ? Figure.Of("freight", "Freight", 0, "free from an order's value", Figure.Input("goods", "Goods of the order", value, FigureUnit.Money, $"list prices, {style.Supplier}"), Figure.Input("free-from", "Free from", free, FigureUnit.Money, source))
+            : Figure.Of("freight", "Freight", style.FreightPerOrder / sharing, "freight ÷ pieces", Figure.Input("freight-order", "Freight an order", style.FreightPerOrder, FigureUnit.Money, source),
+                Figure.Input("pieces", "Pieces", sharing, FigureUnit.Count, sharing == ask.Pieces ? "the ask" : $"all from {style.Supplier}"));
+        return Figure.Sum("blank", "Blank", [unit, .. surcharges, freight]);
     }
 }

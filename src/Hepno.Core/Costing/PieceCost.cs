@@ -26,8 +26,9 @@ public sealed record Attempt(string Id, string Label, Figure Material, double Fa
 /// <param name="PressHour">Money for a held hour of the press.</param>
 /// <param name="OrderMinutes">Hands for the whole order away from the pieces.</param>
 /// <param name="FixedFees">Fixed fees of all payments of the order.</param>
+/// <param name="TimeSource">Where the seconds come from, in words.</param>
 public sealed record PieceInputs(int Quantity, Figure Blank, Figure Consumables, Figure Packing, double PrepAttendedSeconds, double PrepPressSeconds, IReadOnlyList<Attempt> Decorations,
-    decimal Wage, decimal OverheadPerHour, Figure PressHour, Figure OrderMinutes, Figure FixedFees);
+    decimal Wage, decimal OverheadPerHour, Figure PressHour, Figure OrderMinutes, Figure FixedFees, string TimeSource = "standards, one at a time");
 
 /// <summary>The cost of one good piece.</summary>
 /// <param name="Cost">The seven strata, in their order, summed.</param>
@@ -64,7 +65,7 @@ public static class PieceCost
         var orderSeconds = (double)inputs.OrderMinutes.Value * 60 / inputs.Quantity;
 
         Figure Timed(string code, string label, Func<Attempt, double> seconds, double prepSeconds, decimal rate, string rateSource) => Figure.Sum(code, label,
-            [Figure.Time("prep", "Preparation and inspection", prepSeconds, "standards, one at a time", rate, rateSource), .. sequence.Select(d => Figure.Time(d.Id, d.Label, seconds(d), "standards, one at a time", rate, rateSource))]);
+            [Figure.Time("prep", "Preparation and inspection", prepSeconds, inputs.TimeSource, rate, rateSource), .. sequence.Select(d => Figure.Time(d.Id, d.Label, seconds(d), inputs.TimeSource, rate, rateSource))]);
 
         var labour = Figure.Sum("labour", "Labour", [.. Timed("work", "At the press and beside it", d => d.AttendedSeconds, inputs.PrepAttendedSeconds, inputs.Wage, "Numbers: wage").Parts, OrderTime(inputs, orderSeconds, inputs.Wage, "Numbers: wage")]);
         var held = Timed("held", "The press", d => d.PressSeconds, inputs.PrepPressSeconds, inputs.PressHour.Value, "Floor: an hour of the press") is var h ? h with { Parts = [.. h.Parts, inputs.PressHour with { Label = "An hour of the press, as used above" }], How = "sum of the times above" } : null!;
@@ -88,7 +89,7 @@ public static class PieceCost
     private static Figure HandsSeconds(PieceInputs inputs, IReadOnlyList<Attempt> sequence, double starts, double[] attempts, double orderSeconds)
     {
         Figure Part(string code, string label, double seconds, double times) => new(code, label, (decimal)(seconds * times), FigureUnit.Seconds, "seconds × attempts a good piece", "",
-            [Figure.Input("seconds", "Attended", seconds, FigureUnit.Seconds, "standards, one at a time"), Figure.Input("attempts", "Attempts a good piece", times, FigureUnit.Count, "spoilage")]);
+            [Figure.Input("seconds", "Attended", seconds, FigureUnit.Seconds, inputs.TimeSource), Figure.Input("attempts", "Attempts a good piece", times, FigureUnit.Count, "spoilage")]);
         List<Figure> parts =
         [
             new("order-time", "Order time", (decimal)orderSeconds, FigureUnit.Seconds, "minutes of the order ÷ pieces", "", [inputs.OrderMinutes, Pieces(inputs)]),

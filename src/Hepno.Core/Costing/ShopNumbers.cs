@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
 using Hepno.Core.Sending;
 
@@ -54,6 +55,8 @@ public sealed record LearnedSpoilage(string MethodId, double Share);
 /// <param name="SwapMinutes">Hands to change a press's lower platen.</param>
 /// <param name="DialMinutes">Hands to set a press's dial for another batch.</param>
 /// <param name="SetUpWhileHeating">True when hands set a press up while it heats; false when one waits for the other.</param>
+/// <param name="TheirsPerPiece">Charged on top for pressing a garment the customer brings.</param>
+/// <param name="Floor">How the shop works at its presses; null for the usual.</param>
 public sealed record ShopNumbers(
     string ShopName, string Address, string Contact, FigureFormat Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh,
     decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes, decimal FeeShare, decimal FeeFixed, decimal TaxShare,
@@ -61,7 +64,7 @@ public sealed record ShopNumbers(
     PricePolicy? Retail = null, PricePolicy? Wholesale = null, decimal LeastMarginShare = 0, FeeBase FeeBase = FeeBase.Everything, InversionRule Inversion = InversionRule.OfferLarger,
     IReadOnlyList<Packaging>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged,
     IReadOnlyList<Person>? People = null, IReadOnlyList<FixedCost>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null,
-    double HandsFactor = 1, IReadOnlyList<LearnedSpoilage>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true)
+    double HandsFactor = 1, IReadOnlyList<LearnedSpoilage>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true, decimal TheirsPerPiece = 0, FloorHabits? Floor = null)
 {
     /// <summary>Starting values of a new shop; each is the owner's to change.</summary>
     public static ShopNumbers Default { get; } = new("My shop", "", "", FigureFormat.Default, "letter", "UTC", 18.00m, 7.20m, 0.21m, 0.06m, 0.22m, 25, 5, 0.029m, 0.30m, 0m, 40m, 0.25m, 0.5m, 14, 0.15,
@@ -85,6 +88,12 @@ public sealed record ShopNumbers(
     /// <param name="postagePerPiece">Postage charged at cost, for one piece; 0 where it is collected or in the price.</param>
     public FeeTerms Fees(decimal postagePerPiece = 0) => new(FeeShare, TaxShare, postagePerPiece, FeeBase);
 
+    /// <summary>How the shop works at its presses.</summary>
+    public FloorHabits Habits() => Floor ?? new();
+
+    /// <summary>Seconds of its steps.</summary>
+    public StepStandards Standards() => Floor is null ? StepStandards.Default : new(Floor);
+
     /// <summary>What orders are packed in.</summary>
     public IReadOnlyList<Packaging> PackedIn() => Packagings ?? Packaging.Default;
 
@@ -97,7 +106,7 @@ public sealed record ShopNumbers(
         foreach (var (value, field, what) in new[]
         {
             (Wage, "wage", "A wage"), (OverheadPerHour, "overheadPerHour", "An overhead"), (TariffPerKwh, "tariffPerKwh", "A power price"), (ConsumablesPerStart, "consumablesPerStart", "Sundries"),
-            (PackingPerPiece, "packingPerPiece", "Packing"), (FeeFixed, "feeFixed", "A fixed fee"), (MinimumCharge, "minimumCharge", "A minimum charge"), (RoundingStep, "roundingStep", "A rounding step"),
+            (PackingPerPiece, "packingPerPiece", "Packing"), (TheirsPerPiece, "theirsPerPiece", "The charge for their own garments"), (FeeFixed, "feeFixed", "A fixed fee"), (MinimumCharge, "minimumCharge", "A minimum charge"), (RoundingStep, "roundingStep", "A rounding step"),
         })
         {
             if (value is < 0 or > 100_000)
@@ -186,6 +195,10 @@ public sealed record ShopNumbers(
         if (SwapMinutes is not (>= 0 and <= 60) || DialMinutes is not (>= 0 and <= 60))
         {
             yield return new("range", $"{SwapMinutes:0.##} and {DialMinutes:0.##} minutes to change a lower platen and to set the dial are outside 0 to 60.", "swapMinutes", "3 and 2 are usual.");
+        }
+        foreach (var problem in Habits().Problems())
+        {
+            yield return problem;
         }
         if (Week.Count != 7 || Week.All(d => d.Open is null))
         {

@@ -9,14 +9,15 @@ namespace Hepno.Core.Materials;
 /// <param name="Breaks">Prices each, by how many of this class are bought together.</param>
 public sealed record TransferSize(string Name, double WidthIn, double HeightIn, IReadOnlyList<PriceBreak> Breaks);
 
-/// <summary>What one supplier asks for full-colour film transfers bought by size.</summary>
+/// <summary>What one supplier asks for full-colour film transfers, by size or with a layout of one's own.</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Supplier">Who prints them.</param>
 /// <param name="Product">Which film.</param>
-/// <param name="Sizes">Size classes.</param>
+/// <param name="Sizes">Size classes; empty where they are sold by layout alone.</param>
 /// <param name="FreightPerOrder">Freight for one order.</param>
 /// <param name="LeadDays">Working days from order to arrival.</param>
-public sealed record TransferPriceList(string Id, string Supplier, string Product, IReadOnlyList<TransferSize> Sizes, decimal FreightPerOrder, int LeadDays)
+/// <param name="ByLayout">The roll and sheets it sells for layouts; null for none.</param>
+public sealed record TransferPriceList(string Id, string Supplier, string Product, IReadOnlyList<TransferSize> Sizes, decimal FreightPerOrder, int LeadDays, FilmByLayout? ByLayout = null)
 {
     /// <summary>The smallest class that holds the artwork in either orientation, or null when none does.</summary>
     public TransferSize? SmallestHolding(double widthIn, double heightIn) => Sizes
@@ -31,9 +32,9 @@ public sealed record TransferPriceList(string Id, string Supplier, string Produc
         {
             yield return new("empty", "The film has no supplier or no name.", "product", "Name both: they are on the list of what to buy.");
         }
-        if (Sizes.Count == 0)
+        if (Sizes.Count == 0 && ByLayout?.Grounds().Count is null or 0)
         {
-            yield return new("empty", $"{Product} has no size.", "sizes", "Add the sizes of the supplier's price list.");
+            yield return new("empty", $"{Product} has no size, no roll and no sheet.", "sizes", "Add what the supplier's price list has.");
         }
         for (var i = 0; i < Sizes.Count; i++)
         {
@@ -46,6 +47,10 @@ public sealed record TransferPriceList(string Id, string Supplier, string Produc
             {
                 yield return new("price", $"The size {size.Name} has a price that is not above 0.", $"sizes[{i}].breaks", "Type the price of one, from 1 on.");
             }
+        }
+        foreach (var problem in ByLayout?.Problems() ?? [])
+        {
+            yield return problem;
         }
         if (FreightPerOrder < 0 || LeadDays is < 0 or > 120)
         {

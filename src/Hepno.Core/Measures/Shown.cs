@@ -25,6 +25,9 @@ public static class Shown
     /// <summary>A length in the shop's unit: <c>10.5 in</c> or <c>26.7 cm</c>.</summary>
     public static string Length(double inches, FigureFormat f) => f.Metric ? $"{Number(inches * Units.CmPerInch, 1, f)} cm" : $"{Number(inches, 2, f)} in";
 
+    /// <summary>A length of roll, in what rolls are sold by: <c>19 ft</c> or <c>5.79 m</c>.</summary>
+    public static string Roll(double inches, FigureFormat f) => f.Metric ? $"{Number(inches * Units.CmPerInch / 100, 2, f)} m" : $"{Number(inches / Units.InchesPerFoot, 2, f)} ft";
+
     /// <summary>A width and a height: <c>10 × 11 in</c>.</summary>
     public static string Size(double widthIn, double heightIn, FigureFormat f) => f.Metric
         ? $"{Number(widthIn * Units.CmPerInch, 1, f)} × {Number(heightIn * Units.CmPerInch, 1, f)} cm"

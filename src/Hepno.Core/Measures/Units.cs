@@ -6,6 +6,9 @@ public static class Units
     /// <summary>Centimetres in an inch, by definition.</summary>
     public const double CmPerInch = 2.54;
 
+    /// <summary>Millimetres in an inch, by definition.</summary>
+    public const double MmPerInch = 25.4;
+
     /// <summary>Inches in a foot.</summary>
     public const double InchesPerFoot = 12;
 

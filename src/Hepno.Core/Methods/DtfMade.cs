@@ -5,7 +5,6 @@ using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
-using Hepno.Core.Stock;
 
 namespace Hepno.Core.Methods;
 
@@ -41,7 +40,8 @@ public sealed class DtfMade : IDecorationMethod
     /// <param name="white">True when white lies under all of it.</param>
     /// <param name="rows">The layout on the roll.</param>
     /// <param name="tariffPerKwh">Price of a kilowatt-hour, for the machine's hour.</param>
-    public static Figure Print(Placement p, FilmPrinter printer, bool white, RollRows rows, decimal tariffPerKwh)
+    /// <param name="tending">Its upkeep for an hour; null while none is listed.</param>
+    public static Figure Print(Placement p, FilmPrinter printer, bool white, RollRows rows, decimal tariffPerKwh, Figure? tending = null)
     {
         var source = $"Floor: {printer.Name}";
         var painted = p.AreaIn2 * p.CoveragePercent / 100;
@@ -59,42 +59,49 @@ public sealed class DtfMade : IDecorationMethod
             Figure.Input("price", "An in² of film", printer.FilmPricePerIn2, FigureUnit.Money, source), Figure.Input("prints", "Prints", rows.Count, FigureUnit.Count, "with spares")));
         parts.Add(Figure.Of("cleaning", "Cleaning ink", Money.Times(printer.CleaningMlPerDay / printer.PrintsPerDay, printer.CleaningPricePerMl), "ml a day × price ÷ prints a day",
             Figure.Input("ml", "ml a day", printer.CleaningMlPerDay, FigureUnit.Count, source), Figure.Input("price", "A ml", printer.CleaningPricePerMl, FigureUnit.Money, source), Figure.Input("prints", "Prints a day", printer.PrintsPerDay, FigureUnit.Count, source)));
-        parts.Add(MachineTime.Of(printer.Equipment, StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds, tariffPerKwh, source));
+        parts.Add(MachineTime.Of(printer.Equipment, StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds, tariffPerKwh, source, tending));
         return Figure.Sum("material", $"{Places.Find(p.Place)!.Name} film", parts);
     }
+
+    /// <summary>True when white is printed under the colour on this cloth.</summary>
+    public static bool HasWhite(FilmPrinter printer, Colourway colourway) => printer.WhiteOnLight || colourway.Class is ColourClass.Mid or ColourClass.Dark;
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, FilmPrinter printer)
     {
         var f = book.Numbers.Format;
-        var recipe = RecipeChoice.For(printer.Id, ask.Style, book.Recipes);
+        var recipe = book.RecipeFor(printer.Id, ask);
         List<Reason> reasons =
         [
-            .. Verdicts.ThinLines(ask.Placements, LeastLinePt, "film"),
-            .. Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.PressesFor(ask.Style.Kind), $"film of {printer.Name}", f),
-            .. Verdicts.Platen(ask.Placements, book.PressesFor(ask.Style.Kind)),
+            .. Verdicts.Loaded(printer.Id, printer.Name, book),
+            .. Verdicts.ThinLines(ask.Prints, LeastLinePt, "film"),
+            .. Verdicts.Heat(ask, recipe, book, $"film of {printer.Name}"),
+            .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
             .. Verdicts.SoftEdges(ask.Placements, ask.Colourway),
+            .. Verdicts.Make(ask),
         ];
-        reasons.AddRange(ask.Placements.Where(p => RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, 1) is null)
+        reasons.AddRange(ask.Prints.Where(p => RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, 1) is null)
             .Select(p => new Reason("roll-width", VerdictKind.No, $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(printer.RollWidthIn, f)} of {printer.Name}", "a smaller print, or film bought in")));
         var verdict = Verdict.Of(reasons);
         if (verdict.Kind == VerdictKind.No)
         {
             return new(verdict, "", []);
         }
-        var white = printer.WhiteOnLight || ask.Colourway.Class is ColourClass.Mid or ColourClass.Dark;
-        return new(verdict, $"printed on {printer.Name}, cured {(printer.Cure == FilmCure.Oven ? "in the oven" : "under the press")}", [.. ask.Placements.Select((p, i) => Decoration(ask, p, i, printer, white, recipe!, book))]);
+        var white = HasWhite(printer, ask.Colourway);
+        return new(verdict, $"printed on {printer.Name}, cured {(printer.Cure == FilmCure.Oven ? "in the oven" : "under the press")}", [.. ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, i, printer, white, recipe!, book)))]);
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, Placement p, int index, FilmPrinter printer, bool white, Recipe recipe, ShopBook book)
+    private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, int index, FilmPrinter printer, bool white, Recipe recipe, ShopBook book)
     {
+        var p = sized.Print;
         var place = Places.Find(p.Place)!.Name;
         var failure = book.Numbers.SpoilageOf(Key, FailurePrior);
-        var prints = Overage.Pooled(ask.Pieces, failure, 0.95);
+        var steps = book.Numbers.Standards();
+        var (prints, why) = DecorationPlan.Needed(sized, failure);
         var rows = RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, prints)!;
-        var material = Print(p, printer, white, rows, book.Numbers.TariffPerKwh);
+        var material = Print(p, printer, white, rows, book.Numbers.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment));
         var purchase = new Purchase($"own-film-{p.Id}", $"{prints} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)} on own film", "", 0, rows.LengthIn, "in",
-            Figure.Of("own-prints", $"{place} film prints", material.Value * prints, "one print × prints", material, Figure.Input("prints", "Prints", prints, FigureUnit.Count, $"{ask.Pieces} and spares that suffice 95 times in 100")), rows, null);
-        return new(p, material, prints, failure, recipe, StepStandards.Transfer(recipe, index == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind)),
-            [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), .. StepStandards.PowderAndCure(printer.Cure, prints)], [purchase], Prepare: "Print, powder and cure");
+            Figure.Of("own-prints", $"{place} film prints", material.Value * prints, "one print × prints", material, Figure.Input("prints", "Prints", prints, FigureUnit.Count, why)), rows, null);
+        return new(p, material, prints, failure, recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)),
+            [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), .. steps.PowderAndCure(printer.Cure, prints)], [purchase], Prepare: "Print, powder and cure");
     }
 }

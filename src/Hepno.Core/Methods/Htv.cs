@@ -1,11 +1,8 @@
-using Hepno.Core.Costing;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
-using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
-using Hepno.Core.Stock;
 
 namespace Hepno.Core.Methods;
 
@@ -44,9 +41,9 @@ public sealed class Htv : IDecorationMethod
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, VinylFilm film, Cutter cutter)
     {
         var f = book.Numbers.Format;
-        var recipe = RecipeChoice.For(film.Id, ask.Style, book.Recipes);
+        var recipe = book.RecipeFor(film.Id, ask);
         List<Reason> reasons = [];
-        foreach (var p in ask.Placements)
+        foreach (var p in ask.Prints)
         {
             var place = Places.Find(p.Place)!.Name;
             if (p.Gradient)
@@ -67,24 +64,27 @@ public sealed class Htv : IDecorationMethod
                 reasons.Add(new("roll-width", VerdictKind.No, $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(width, f)} that {(width < film.UsableWidthIn ? cutter.Name : "the roll")} takes", "a smaller print or a wider roll"));
             }
         }
-        reasons.AddRange(Verdicts.ThinLines(ask.Placements, LeastLinePt, "vinyl"));
-        reasons.AddRange(Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.PressesFor(ask.Style.Kind), film.Product, f));
-        reasons.AddRange(Verdicts.Platen(ask.Placements, book.PressesFor(ask.Style.Kind)));
+        reasons.AddRange(Verdicts.ThinLines(ask.Prints, LeastLinePt, "vinyl"));
+        reasons.AddRange(Verdicts.Heat(ask, recipe, book, film.Product));
+        reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
+        reasons.AddRange(Verdicts.Make(ask));
         var verdict = Verdict.Of(reasons);
         if (verdict.Kind == VerdictKind.No)
         {
             return new(verdict, "", []);
         }
-        var decorations = ask.Placements.Select((p, i) => Decoration(ask, p, film, cutter, book.Numbers, recipe!, i == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind))).ToList();
+        var decorations = ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, film, cutter, book, recipe!, i == 0 ? 0 : book.Numbers.Standards().Rethread(p.Place, ask.Style.Kind)))).ToList();
         var cuts = ask.Placements.Sum(p => p.Colours);
         return new(verdict, $"{film.Product}, {cuts} {(cuts == 1 ? "cut" : "cuts")} a piece", decorations);
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, Placement p, VinylFilm film, Cutter cutter, ShopNumbers n, Recipe recipe, double rethread)
+    private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, VinylFilm film, Cutter cutter, ShopBook book, Recipe recipe, double rethread)
     {
+        var n = book.Numbers;
+        var p = sized.Print;
         var place = Places.Find(p.Place)!.Name;
         var failure = n.SpoilageOf(Key, FailurePrior) + (FailureALayer * (p.Colours - 1));
-        var count = Overage.Pooled(ask.Pieces, failure, 0.95);
+        var (count, why) = DecorationPlan.Needed(sized, failure);
         var source = $"Shelf: {film.Supplier}";
         // each colour is cut inside the whole artwork's box: the layers then align by the box's corners
         var rows = RollRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, CutWidth(film, cutter), count)!;
@@ -95,13 +95,13 @@ public sealed class Htv : IDecorationMethod
         var layers = Enumerable.Range(0, p.Colours).Select(i => roll with { Code = $"layer-{i + 1}", Label = $"{Ordinals[i]} colour" }).ToList();
         var freight = film.FreightPerOrder / (ask.Pieces * ask.Placements.Count);
         var material = Figure.Sum("material", $"{place} vinyl",
-            Figure.Of("vinyl", "Vinyl", layers.Sum(l => l.Value) / count, "colours ÷ cuts", [.. layers, Figure.Input("cuts", "Cuts of each colour", count, FigureUnit.Count, $"{ask.Pieces} and spares that suffice 95 times in 100")]),
+            Figure.Of("vinyl", "Vinyl", layers.Sum(l => l.Value) / count, "colours ÷ cuts", [.. layers, Figure.Input("cuts", "Cuts of each colour", count, FigureUnit.Count, why)]),
             Figure.Of("freight-share", "Vinyl freight", freight, "freight ÷ decorations", Figure.Input("freight", "Freight an order", film.FreightPerOrder, FigureUnit.Money, source),
                 Figure.Input("decorations", "Decorations", ask.Pieces * ask.Placements.Count, FigureUnit.Count, "the ask")),
-            MachineTime.Of(cutter.Equipment, cutSeconds * p.Colours, n.TariffPerKwh, $"Floor: {cutter.Name}") with { Code = "cutter", Label = "Cutter" });
+            MachineTime.Of(cutter.Equipment, cutSeconds * p.Colours, n.TariffPerKwh, $"Floor: {cutter.Name}", book.TendingOf(cutter.Id, cutter.Equipment)) with { Code = "cutter", Label = "Cutter" });
         var purchases = layers.Select((l, i) => new Purchase($"vinyl-{p.Id}-{i + 1}", $"{film.Product}, {place.ToLowerInvariant()}, {Ordinals[i]} colour", film.Supplier, film.LeadDays, rows.LengthIn, "in", l, rows, null)).ToList();
-        var weeding = StepStandards.Weed(p.AreaIn2 * p.CoveragePercent / 100, p.ThinnestLinePt);
-        return new(p, material, count, failure, recipe, StepStandards.Layers(recipe, p.Colours, rethread), [new("cut", "Cut", cutSeconds * p.Colours, false, false, true), .. Enumerable.Range(0, p.Colours).Select(i => weeding with { Label = $"Weed the {Ordinals[i]} colour" })], purchases, Prepare: "Cut and weed");
+        var weeding = n.Standards().Weed(p.AreaIn2 * p.CoveragePercent / 100, p.ThinnestLinePt);
+        return new(p, material, count, failure, recipe, n.Standards().Layers(recipe, p.Colours, rethread), [new("cut", "Cut", cutSeconds * p.Colours, false, false, true), .. Enumerable.Range(0, p.Colours).Select(i => weeding with { Label = $"Weed the {Ordinals[i]} colour" })], purchases, Prepare: "Cut and weed");
     }
 
     private static double CutWidth(VinylFilm film, Cutter cutter) => Math.Min(film.UsableWidthIn, cutter.CutWidthIn);

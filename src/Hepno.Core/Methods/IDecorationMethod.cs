@@ -3,8 +3,8 @@ using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
-using Hepno.Core.Pricing;
 using Hepno.Core.PressFloor;
+using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Sending;
 
@@ -15,16 +15,45 @@ namespace Hepno.Core.Methods;
 /// <param name="Styles">Blanks.</param>
 /// <param name="Films">Bought film price lists.</param>
 /// <param name="Vinyls">Vinyl rolls.</param>
-/// <param name="Presses">Presses.</param>
+/// <param name="Presses">Presses that are pressed with.</param>
 /// <param name="Recipes">Recipes.</param>
 /// <param name="Screens">Screen-printed transfer price lists.</param>
 /// <param name="FilmPrinters">Own film printers.</param>
 /// <param name="DyePrinters">Own dye printers.</param>
 /// <param name="Carrier">Rates of the carrier; null for none.</param>
 /// <param name="Cutters">Cutters; null for none.</param>
+/// <param name="BuyBy">Last day a quote made now may still be bought for; null leaves code prices out.</param>
+/// <param name="Memo">What jobs on the press floor took before; null to find it anew.</param>
+/// <param name="Tests">Spot tests; null for none.</param>
+/// <param name="Upkeep">What machines want done; null for none.</param>
+/// <param name="Supplies">What printers take and what is in them; null for none.</param>
+/// <param name="Ovens">Ovens and conveyors, which only cure; null for none.</param>
 public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, IReadOnlyList<TransferPriceList> Films, IReadOnlyList<VinylFilm> Vinyls, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes,
-    IReadOnlyList<ScreenTransferList> Screens, IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, CarrierRates? Carrier = null, IReadOnlyList<Cutter>? Cutters = null)
+    IReadOnlyList<ScreenTransferList> Screens, IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, CarrierRates? Carrier = null, IReadOnlyList<Cutter>? Cutters = null, DateOnly? BuyBy = null, FloorMemo? Memo = null, IReadOnlyList<SpotTest>? Tests = null, IReadOnlyList<MachineUpkeep>? Upkeep = null, IReadOnlyList<PrinterSupplies>? Supplies = null, IReadOnlyList<Press>? Ovens = null)
 {
+    /// <summary>The recipe of a product on a line's cloth as this shop presses it, or null when it has none.</summary>
+    public Recipe? RecipeFor(string productId, AskInHand ask) => RecipeChoice.For(productId, ask.Style, ask.Colourway, Recipes, Tests ?? []) is { } recipe ? Numbers.Habits().Of(recipe) : null;
+
+    /// <summary>The recipe nearest to a heat that a cloth takes: the hottest at or under it, or null; what to try instead of one that is too hot.</summary>
+    public Recipe? SafeFor(Style style, double mostF) => Recipes.Where(r => r.Fabric == RecipeChoice.FabricOf(style) && r.TemperatureF <= mostF).MaxBy(r => r.TemperatureF);
+
+    /// <summary>What a recipe's product is called.</summary>
+    public string ProductName(string productId) => Films.FirstOrDefault(x => x.Id == productId) is { } film ? $"{film.Supplier} {film.Product}"
+        : Vinyls.FirstOrDefault(x => x.Id == productId) is { } vinyl ? $"{vinyl.Supplier} {vinyl.Product}"
+        : Screens.FirstOrDefault(x => x.Id == productId) is { } screen ? $"{screen.Supplier} {screen.Product}"
+        : FilmPrinters.FirstOrDefault(x => x.Id == productId) is { } own ? $"film of {own.Name}"
+        : DyePrinters.FirstOrDefault(x => x.Id == productId) is { } dye ? $"dye of {dye.Name}" : "a product no longer kept";
+
+    /// <summary>Every machine with its kind and what an hour of it costs.</summary>
+    public IReadOnlyList<(string Id, string Kind, EquipmentHour Equipment)> Machines() =>
+        [.. Presses.Concat(Ovens ?? []).Select(p => (p.Id, "press", p.Equipment)), .. FilmPrinters.Select(p => (p.Id, "film-printer", p.Equipment)), .. DyePrinters.Select(p => (p.Id, "dye-printer", p.Equipment)), .. (Cutters ?? []).Select(p => (p.Id, "cutter", p.Equipment))];
+
+    /// <summary>What tending a machine costs for an hour of it; null while nothing is listed for it.</summary>
+    public Figure? TendingOf(string machineId, EquipmentHour equipment) => Upkeep?.FirstOrDefault(u => u.Id == machineId) is { Tasks.Count: > 0 } u ? u.PerHour(Numbers, equipment.ProductiveHoursAYear) : null;
+
+    /// <summary>A press, oven or conveyor; null for none of that name.</summary>
+    public Press? Heater(string id) => Presses.Concat(Ovens ?? []).FirstOrDefault(p => p.Id == id);
+
     /// <summary>Presses that take a kind of garment, those set aside too.</summary>
     public IReadOnlyList<Press> PressesFor(GarmentKind kind) => [.. Presses.Where(p => p.Takes(kind))];
 }
@@ -37,8 +66,16 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
 /// <param name="Channel">Whose policy makes the price.</param>
 /// <param name="Others">The order's other complete lines, with which it shares what is paid once; null for none.</param>
 /// <param name="Shipping">How the order is sent, or null when it is collected.</param>
-public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, Channel Channel = Channel.Retail, IReadOnlyList<AskInHand>? Others = null, Shipping? Shipping = null)
+/// <param name="Names">Names and numbers of its pieces, or null when all are alike.</param>
+/// <param name="BuyBy">Last day its blanks may be bought on; null leaves code prices out.</param>
+/// <param name="Theirs">True when the customer brings the garments.</param>
+/// <param name="Laid">The layout settled for it, or null.</param>
+/// <param name="Drawer">Transfers that lie here and are used for it; null for none.</param>
+public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, Channel Channel = Channel.Retail, IReadOnlyList<AskInHand>? Others = null, Shipping? Shipping = null, IReadOnlyList<OwnPiece>? Names = null, DateOnly? BuyBy = null, bool Theirs = false, Gang.LineLayout? Laid = null, IReadOnlyList<FromDrawer>? Drawer = null)
 {
+    /// <summary>Every print as it is made: one for each placement, or several where it is smaller on smaller sizes.</summary>
+    public IReadOnlyList<Placement> Prints => [.. Placements.SelectMany(p => SizedPrints.Of(p, Sizes, Names)).Select(s => s.Print)];
+
     /// <summary>Pieces of all sizes.</summary>
     public int Pieces => SizeRun.Total(Sizes);
 
@@ -49,7 +86,18 @@ public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<S
     public int OrderPieces => Order.Sum(l => l.Pieces);
 
     /// <summary>Pieces of the whole order whose blanks come from this line's supplier: they share its freight.</summary>
-    public int PiecesOfSupplier => Order.Where(l => l.Style.Supplier == Style.Supplier).Sum(l => l.Pieces);
+    public int PiecesOfSupplier => Order.Where(l => !l.Theirs && l.Style.Supplier == Style.Supplier).Sum(l => l.Pieces);
+
+    /// <summary>Pieces of this style in the whole order: they reach its price tiers together.</summary>
+    public int PiecesOfStyle => Order.Where(l => !l.Theirs && l.Style.Id == Style.Id).Sum(l => l.Pieces);
+
+    /// <summary>Goods of this line's supplier in the whole order at list prices, surcharges left out: what tiers by value and free freight look at.</summary>
+    public decimal ValueOfSupplier => Order.Where(l => !l.Theirs && l.Style.Supplier == Style.Supplier).Sum(l => l.Pieces * l.Style.UnitPrice);
+
+    /// <summary>Transfers of the drawer that are used for a print of it.</summary>
+    /// <param name="key">The print as its layout calls it.</param>
+    /// <param name="filmId">Printed on which film.</param>
+    public int FromDrawer(string key, string filmId) => (Drawer ?? []).Where(d => d.Key == key && d.FilmId == filmId).Sum(d => d.Count);
 
     /// <summary>The same line at another total, its mix of sizes kept.</summary>
     public AskInHand At(int pieces) => this with { Sizes = SizeRun.ScaledTo(Sizes, pieces) };
@@ -95,20 +143,9 @@ public sealed record Verdict(VerdictKind Kind, IReadOnlyList<Reason> Reasons)
 /// <param name="Rows">For a roll: the rows as they are cut or printed; else null.</param>
 /// <param name="SizeClass">For a bought transfer: the size class or sheet bought; else null.</param>
 /// <param name="Grid">For own paper: the prints on a sheet; else null.</param>
-public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass, Gang.SheetGrid? Grid = null);
-
-/// <summary>One placement done by one method.</summary>
-/// <param name="Placement">Where and what.</param>
-/// <param name="Material">Money of material for one attempt.</param>
-/// <param name="Bought">Attempts the bought material is enough for.</param>
-/// <param name="FailureChance">Share of attempts that spoil the piece, 0 to 1.</param>
-/// <param name="Recipe">How it is pressed.</param>
-/// <param name="Steps">Steps at the press for one attempt.</param>
-/// <param name="Preparation">Steps away from the press for one attempt.</param>
-/// <param name="Purchases">What is bought, or taken from the shop's own rolls, for it.</param>
-/// <param name="SetUp">Money once for the design, however many are pressed; null when there is none.</param>
-/// <param name="Prepare">What the preparation is called on the list ("Cut and weed"); empty when there is none.</param>
-public sealed record DecorationPlan(Placement Placement, Figure Material, int Bought, double FailureChance, Recipe Recipe, IReadOnlyList<WorkStep> Steps, IReadOnlyList<WorkStep> Preparation, IReadOnlyList<Purchase> Purchases, Figure? SetUp = null, string Prepare = "");
+/// <param name="For">Which print of the placement it is for, on which sizes; null in quotes of before, and for a layout of all prints.</param>
+/// <param name="Laid">For film bought with a layout: the layout; else null.</param>
+public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass, Gang.SheetGrid? Grid = null, SizedPrint? For = null, LaidPurchase? Laid = null);
 
 /// <summary>What a method answers to an ask.</summary>
 /// <param name="Verdict">Whether it can.</param>

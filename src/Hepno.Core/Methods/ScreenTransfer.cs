@@ -1,10 +1,9 @@
 using Hepno.Core.Blanks;
+using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
-using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
-using Hepno.Core.Stock;
 
 namespace Hepno.Core.Methods;
 
@@ -41,13 +40,17 @@ public sealed class ScreenTransfer : IDecorationMethod
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, ScreenTransferList list)
     {
         var f = book.Numbers.Format;
-        var recipe = RecipeChoice.For(list.Id, ask.Style, book.Recipes);
+        var recipe = book.RecipeFor(list.Id, ask);
         List<Reason> reasons = [];
-        foreach (var p in ask.Placements)
+        foreach (var p in ask.Prints)
         {
             var place = Places.Find(p.Place)!.Name;
             var colours = ColoursCounted(p, list, ask.Colourway);
-            if (p.Gradient)
+            if (p.Own != OwnText.None)
+            {
+                reasons.Add(new("own-text", VerdictKind.No, $"{place}: each piece has its own name, and a screen prints one design", "vinyl or film for the names, on a line of their own"));
+            }
+            else if (p.Gradient)
             {
                 reasons.Add(new("gradient", VerdictKind.No, $"{place} has gradients; screens print flat colours", "flat spot colours, or a film"));
             }
@@ -61,33 +64,38 @@ public sealed class ScreenTransfer : IDecorationMethod
                 reasons.Add(new("sheet-size", VerdictKind.No, $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {list.Supplier}'s largest sheet is {Shown.Size(largest.WidthIn, largest.HeightIn, f)}", "a smaller print, or another supplier's list"));
             }
         }
-        reasons.AddRange(Verdicts.ThinLines(ask.Placements, LeastLinePt, "a screen"));
-        reasons.AddRange(Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.PressesFor(ask.Style.Kind), list.Product, f));
-        reasons.AddRange(Verdicts.Platen(ask.Placements, book.PressesFor(ask.Style.Kind)));
-        if (ask.Style.PercentOf(Fibre.Elastane) > StretchyPercent && list.Formula != ScreenFormula.Stretch)
+        reasons.AddRange(Verdicts.ThinLines(ask.Prints, LeastLinePt, "a screen"));
+        reasons.AddRange(Verdicts.Heat(ask, recipe, book, list.Product));
+        reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
+        reasons.AddRange(Verdicts.Make(ask));
+        if ((ask.Style.PercentOf(Fibre.Elastane) > StretchyPercent || ask.Style.Has(Feature.Stretch)) && list.Formula != ScreenFormula.Stretch)
         {
-            reasons.Add(new("stretch", VerdictKind.WithCare, $"{ask.Style.PercentOf(Fibre.Elastane):0}% elastane: this print may crack", "a stretch formula"));
+            reasons.Add(new("stretch", VerdictKind.WithCare, $"{(ask.Style.PercentOf(Fibre.Elastane) > 0 ? $"{ask.Style.PercentOf(Fibre.Elastane):0}% elastane" : $"{ask.Style.Name} stretches")}: this print may crack", "a stretch formula"));
         }
         var verdict = Verdict.Of(reasons);
-        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"{list.Product}, {list.Supplier}", [.. ask.Placements.Select((p, i) => Decoration(ask, p, i, list, recipe!, book.Numbers.SpoilageOf(Key, FailurePrior), f))]);
+        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"{list.Product}, {list.Supplier}", [.. ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, i, list, recipe!, book.Numbers, f)))]);
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, Placement p, int index, ScreenTransferList list, Recipe recipe, double failure, FigureFormat f)
+    private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, int index, ScreenTransferList list, Recipe recipe, ShopNumbers n, FigureFormat f)
     {
+        var failure = n.SpoilageOf(Key, FailurePrior);
+        var steps = n.Standards();
+        var p = sized.Print;
         var place = Places.Find(p.Place)!.Name;
         var source = $"Shelf: {list.Supplier}";
         var colours = ColoursCounted(p, list, ask.Colourway);
         var (sheet, prices) = list.Smallest(p.WidthIn, p.HeightIn, colours)!.Value;
-        var need = Math.Max(Overage.Pooled(ask.Pieces, failure, 0.95), list.LeastSheets);
+        var (wanted, spares) = DecorationPlan.Needed(sized, failure);
+        var need = Math.Max(wanted, list.LeastSheets);
         var (bought, held) = PriceBreaks.Cheapest(prices.Breaks, need);
         var price = Figure.Input("sheet-price", $"{sheet.Name}, {colours} {(colours == 1 ? "colour" : "colours")}, from {held.From}", held.Price, FigureUnit.Money, source);
         var decorations = ask.Pieces * ask.Placements.Count;
         var material = Figure.Sum("material", $"{place} transfer", price, Figure.Of("freight-share", "Transfer freight", list.FreightPerOrder / decorations, "freight ÷ decorations",
             Figure.Input("freight", "Freight an order", list.FreightPerOrder, FigureUnit.Money, source), Figure.Input("decorations", "Decorations", decorations, FigureUnit.Count, "the ask")));
         var setUp = Figure.Of("set-up", $"{place} set-up", colours * list.SetUpPerColour, "colours × set-up", Figure.Input("colours", "Colours", colours, FigureUnit.Count, colours > p.Colours ? "the ask, and a white base" : "the ask"), Figure.Input("each", "A colour", list.SetUpPerColour, FigureUnit.Money, source));
-        var why = bought > need ? $"{need} are needed; {bought} cost less in all" : need == list.LeastSheets ? $"{list.Supplier} prints no fewer" : $"{ask.Pieces} and spares that suffice 95 times in 100";
+        var why = bought > need ? $"{need} are needed; {bought} cost less in all" : need == list.LeastSheets ? $"{list.Supplier} prints no fewer" : spares;
         var purchase = new Purchase($"screen-{p.Id}", $"{bought} sheets {sheet.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {colours} {(colours == 1 ? "colour" : "colours")}", list.Supplier, list.LeadDays, bought, "sheets",
             Figure.Sum("buy", place, Figure.Of("sheets", "Sheets", bought * held.Price, "sheets × price", Figure.Input("count", "Sheets", bought, FigureUnit.Count, why), price), setUp), null, new TransferSize(sheet.Name, sheet.WidthIn, sheet.HeightIn, prices.Breaks));
-        return new(p, material, bought, failure, recipe, StepStandards.Transfer(recipe, index == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind)), [], [purchase], setUp);
+        return new(p, material, bought, failure, recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)), [], [purchase], setUp);
     }
 }

@@ -1,4 +1,3 @@
-using Hepno.Core.Costing;
 using Hepno.Core.Blanks;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
@@ -6,7 +5,6 @@ using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
-using Hepno.Core.Stock;
 
 namespace Hepno.Core.Methods;
 
@@ -47,7 +45,8 @@ public sealed class Sublimation : IDecorationMethod
     /// <param name="grid">Prints on a sheet.</param>
     /// <param name="prints">Prints made.</param>
     /// <param name="tariffPerKwh">Price of a kilowatt-hour, for the machine's hour.</param>
-    public static Figure Print(Placement p, DyePrinter printer, SheetGrid grid, int prints, decimal tariffPerKwh)
+    /// <param name="tending">Its upkeep for an hour; null while none is listed.</param>
+    public static Figure Print(Placement p, DyePrinter printer, SheetGrid grid, int prints, decimal tariffPerKwh, Figure? tending = null)
     {
         var source = $"Floor: {printer.Name}";
         var painted = p.AreaIn2 * p.CoveragePercent / 100;
@@ -59,7 +58,7 @@ public sealed class Sublimation : IDecorationMethod
                 Figure.Input("price", "A sheet", printer.SheetPrice, FigureUnit.Money, source), Figure.Input("prints", "Prints", prints, FigureUnit.Count, "with spares")),
             Figure.Of("tape", "Tape", Money.Times(printer.TapeInPerPrint, printer.TapePricePerIn), "length × price", Figure.Input("length", "Tape", printer.TapeInPerPrint, FigureUnit.Inches, $"{source}; never used twice"), Figure.Input("price", "An in", printer.TapePricePerIn, FigureUnit.Money, source)),
             Figure.Of("protection", "Protection paper", ProtectionSheets * printer.ProtectionPrice, "sheets × price", Figure.Input("sheets", "Above and below", ProtectionSheets, FigureUnit.Count, "each used once"), Figure.Input("price", "A sheet", printer.ProtectionPrice, FigureUnit.Money, source)),
-            MachineTime.Of(printer.Equipment, StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds, tariffPerKwh, source));
+            MachineTime.Of(printer.Equipment, StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds, tariffPerKwh, source, tending));
     }
 
     private static List<Reason> Cloth(AskInHand ask)
@@ -86,24 +85,27 @@ public sealed class Sublimation : IDecorationMethod
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, DyePrinter printer, List<Reason> cloth)
     {
         var f = book.Numbers.Format;
-        var recipe = RecipeChoice.For(printer.Id, ask.Style, book.Recipes);
-        List<Reason> reasons = [.. cloth, .. Verdicts.ThinLines(ask.Placements, LeastLinePt, "dye"), .. Verdicts.Heat(recipe, ask.Style, ask.Colourway, book.PressesFor(ask.Style.Kind), $"dye of {printer.Name}", f), .. Verdicts.Platen(ask.Placements, book.PressesFor(ask.Style.Kind))];
-        reasons.AddRange(ask.Placements.Where(p => Grid(p, printer) is null).Select(p => new Reason("sheet-size", VerdictKind.No,
+        var recipe = book.RecipeFor(printer.Id, ask);
+        List<Reason> reasons = [.. cloth, .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.ThinLines(ask.Prints, LeastLinePt, "dye"), .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}"), .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)), .. Verdicts.Make(ask)];
+        reasons.AddRange(ask.Prints.Where(p => Grid(p, printer) is null).Select(p => new Reason("sheet-size", VerdictKind.No,
             $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {printer.Name} prints {Shown.Size(printer.SheetWidthIn - (2 * printer.SheetMarginIn), printer.SheetHeightIn - (2 * printer.SheetMarginIn), f)}", "a smaller print, or a larger sheet")));
         var verdict = Verdict.Of(reasons);
-        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"printed on {printer.Name}, mirrored", [.. ask.Placements.Select((p, i) => Decoration(ask, p, i, printer, recipe!, book.Numbers, f))]);
+        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"printed on {printer.Name}, mirrored", [.. ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, i, printer, recipe!, book)))]);
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, Placement p, int index, DyePrinter printer, Recipe recipe, ShopNumbers n, FigureFormat f)
+    private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, int index, DyePrinter printer, Recipe recipe, ShopBook book)
     {
+        var (n, f) = (book.Numbers, book.Numbers.Format);
+        var p = sized.Print;
         var place = Places.Find(p.Place)!.Name;
         var failure = n.SpoilageOf(Key, FailurePrior);
-        var prints = Overage.Pooled(ask.Pieces, failure, 0.95);
+        var steps = n.Standards();
+        var (prints, why) = DecorationPlan.Needed(sized, failure);
         var grid = Grid(p, printer)!;
-        var material = Print(p, printer, grid, prints, n.TariffPerKwh);
+        var material = Print(p, printer, grid, prints, n.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment));
         var purchase = new Purchase($"dye-paper-{p.Id}", $"{grid.Sheets(prints)} sheets, {prints} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {grid.PerSheet} on a sheet", "", 0, grid.Sheets(prints), "sheets",
-            Figure.Of("own-prints", $"{place} dye prints", material.Value * prints, "one print × prints", material, Figure.Input("prints", "Prints", prints, FigureUnit.Count, $"{ask.Pieces} and spares that suffice 95 times in 100")), null, null, grid);
-        return new(p, material, prints, failure, recipe, StepStandards.Taped(recipe, index == 0 ? 0 : DtfBought.Rethread(p, ask.Style.Kind)),
-            [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), StepStandards.CutApart], [purchase], Prepare: "Print the dye paper and cut it apart");
+            Figure.Of("own-prints", $"{place} dye prints", material.Value * prints, "one print × prints", material, Figure.Input("prints", "Prints", prints, FigureUnit.Count, why)), null, null, grid);
+        return new(p, material, prints, failure, recipe, steps.Taped(recipe, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)),
+            [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), steps.CutApart], [purchase], Prepare: "Print the dye paper and cut it apart");
     }
 }

@@ -1,4 +1,5 @@
 using Hepno.Core.Blanks;
+using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
@@ -11,6 +12,9 @@ internal static class Verdicts
     /// <summary>Above this, dark polyester lets its own dye rise through the print, °F.</summary>
     private const double MigrationF = 275;
 
+    /// <summary>Wider than this a straight line bends on a cap's round front, in (assumed).</summary>
+    private const double StraightOnCapIn = 3.5;
+
     /// <summary>Lines thinner than the method holds.</summary>
     public static IEnumerable<Reason> ThinLines(IEnumerable<Placement> placements, double leastPt, string method)
     {
@@ -21,9 +25,14 @@ internal static class Verdicts
         }
     }
 
-    /// <summary>The recipe against the cloth: heat ceiling, dye migration, source of the recipe.</summary>
-    public static IEnumerable<Reason> Heat(Recipe? recipe, Style style, Colourway colour, IReadOnlyList<Press> presses, string product, FigureFormat f)
+    /// <summary>What lies in a printer against what it takes (DOMAIN 5): ink, film, powder and paper must match.</summary>
+    public static IEnumerable<Reason> Loaded(string printerId, string printer, ShopBook book) => (book.Supplies?.FirstOrDefault(s => s.Id == printerId)?.Mismatches() ?? [])
+        .Select(x => new Reason("mismatch", VerdictKind.No, $"{printer} has {x.Loaded.Product} in it as {PrinterSupplies.NameOf(x.Slot.Supply)}, which it does not take", $"{string.Join(" or ", x.Slot.Takes)} as {PrinterSupplies.NameOf(x.Slot.Supply)}, noted on the Floor"));
+
+    /// <summary>The recipe against the cloth: heat ceiling, dye migration, what the shop's own tests say, source of the recipe.</summary>
+    public static IEnumerable<Reason> Heat(AskInHand ask, Recipe? recipe, ShopBook book, string product)
     {
+        var (style, colour, presses, f) = (ask.Style, ask.Colourway, book.PressesFor(ask.Style.Kind), book.Numbers.Format);
         if (recipe is null)
         {
             yield return new("no-recipe", VerdictKind.No, $"no recipe for {product} on {RecipeChoice.FabricOf(style).ToString().ToLowerInvariant()}", "the maker's sheet, entered on the Floor");
@@ -38,17 +47,51 @@ internal static class Verdicts
         {
             yield return new("press-set-aside", VerdictKind.No, $"{presses[0].Name} is off by {Math.Abs(presses[0].OffsetF!.Value):0} °F and set aside", "the press mended and measured again");
         }
+        var test = SpotTest.Of(recipe, style, colour, book.Tests ?? []);
         if (recipe.TemperatureF > style.HeatCeilingF)
         {
-            yield return new("heat-ceiling", VerdictKind.No, $"{product} wants {Shown.Temperature(recipe.TemperatureF, f)}; {style.Name} takes {Shown.Temperature(style.HeatCeilingF, f)}", $"a product pressed at {Shown.Temperature(style.HeatCeilingF, f)} or less");
+            yield return new("heat-ceiling", VerdictKind.No, $"{product} wants {Shown.Temperature(recipe.TemperatureF, f)}; {style.Name} takes {Shown.Temperature(style.HeatCeilingF, f)}", $"a product pressed at {Shown.Temperature(style.HeatCeilingF, f)} or less{Nearest(style, book)}");
         }
-        else if (style.PercentOf(Fibre.Polyester) >= 35 && colour.Class == ColourClass.Dark && recipe.TemperatureF > MigrationF)
+        else if (presses.Where(p => !p.IsSetAside()).ToList() is { Count: > 0 } able && able.MinBy(p => p.HottestF(recipe.TemperatureF)) is { } coolest && coolest.HottestF(recipe.TemperatureF) > style.HeatCeilingF)
+        {
+            yield return new("hot-spot", VerdictKind.No, $"{coolest.Name}'s hottest point reaches {Shown.Temperature(coolest.HottestF(recipe.TemperatureF), f)}; {style.Name} takes {Shown.Temperature(style.HeatCeilingF, f)}", "a press with an even platen, or a product pressed cooler");
+        }
+        else if (test is not null)
+        {
+            // what was tested here is known better than any rule
+        }
+        else if (recipe.TemperatureF > MigrationF && style.Cloth?.Migration == Migration.High)
+        {
+            yield return new("dye-migration", VerdictKind.WithCare, $"{style.Name} is known to bleed; {product} is pressed at {Shown.Temperature(recipe.TemperatureF, f)}", "spot-test it, and look again after a day");
+        }
+        else if (style.Cloth?.Migration != Migration.None && style.PercentOf(Fibre.Polyester) >= 35 && colour.Class == ColourClass.Dark && recipe.TemperatureF > MigrationF)
         {
             yield return new("dye-migration", VerdictKind.WithCare, $"{colour.Name} with {style.PercentOf(Fibre.Polyester):0}% polyester may bleed at {Shown.Temperature(recipe.TemperatureF, f)}", "spot-test it, and look again after a day");
         }
-        if (recipe.Source == RecipeSource.Assumed)
+        if (test is not null)
+        {
+            foreach (var reason in Tested(test, style, product, f))
+            {
+                yield return reason;
+            }
+        }
+        else if (recipe.Source == RecipeSource.Assumed)
         {
             yield return new("spot-test", VerdictKind.WithCare, $"the recipe for {product} is assumed", "spot-test first");
+        }
+    }
+
+    private static string Nearest(Style style, ShopBook book) => book.SafeFor(style, style.HeatCeilingF) is { } recipe ? $": {book.ProductName(recipe.ProductId)} wants {Shown.Temperature(recipe.TemperatureF, book.Numbers.Format)}" : "";
+
+    private static IEnumerable<Reason> Tested(SpotTest test, Style style, string product, FigureFormat f)
+    {
+        if (test.Verdict() == TestVerdict.Failed)
+        {
+            yield return new("test-failed", VerdictKind.No, $"{product} failed your test on {style.Name} of {Shown.Day(test.Day, f)}: {test.Fault()}", "another setting, tested again, or another product");
+        }
+        else if (test.Verdict() == TestVerdict.LookAgain)
+        {
+            yield return new("look-again", VerdictKind.WithCare, $"your test on {style.Name} of {Shown.Day(test.Day, f)} was not looked at after a day", "look whether the cloth's dye came through, and note it on the Floor");
         }
     }
 
@@ -57,12 +100,42 @@ internal static class Verdicts
         .Where(p => p.Gradient && colour.Class is ColourClass.Dark or ColourClass.Mid)
         .Select(p => new Reason("soft-edge", VerdictKind.WithCare, $"{Places.Find(p.Place)!.Name}: a gradient on {colour.Name} may show a white edge", "cut soft edges hard before printing"));
 
+    /// <summary>What the garment has that a print must mind: a zip, a pocket, a sewn label, eyelets.</summary>
+    public static IEnumerable<Reason> Make(AskInHand ask)
+    {
+        bool Prints(params string[] places) => ask.Placements.Any(p => places.Contains(p.Place));
+        if (ask.Theirs)
+        {
+            yield return new("theirs", VerdictKind.WithCare, $"their own garments, taken to be like {ask.Style.Name}: none is to spare", "a spot test, or their word that a spoiled one is theirs");
+        }
+        if (ask.Placements.FirstOrDefault(p => p.Place == "cap-front" && p.WidthIn > StraightOnCapIn) is { } wide)
+        {
+            yield return new("cap-bend", VerdictKind.WithCare, $"{wide.WidthIn:0.##} in on a round cap front: straight lettering will bend", $"a mark of {StraightOnCapIn:0.##} in or less, or lettering drawn on an arch");
+        }
+        if (ask.Style.Has(Feature.Zip) && Prints("front"))
+        {
+            yield return new("zip", VerdictKind.No, $"{ask.Style.Name} has a zip down the front", "the left chest, the back or a sleeve");
+        }
+        if (ask.Style.Has(Feature.Pocket) && Prints("left-chest"))
+        {
+            yield return new("pocket", VerdictKind.WithCare, $"{ask.Style.Name} has a chest pocket: its seams keep the heat away", "press above it, or with a pillow inside it");
+        }
+        if (Prints("neck-label") && !ask.Style.Has(Feature.TearAwayLabel))
+        {
+            yield return new("sewn-label", VerdictKind.WithCare, $"the sewn label of {ask.Style.Name} does not tear away: it says size, fibre and care", "a blank whose label tears away, or leave the sewn one in");
+        }
+        if (ask.Style.Has(Feature.Grommets) && Prints("bag-face"))
+        {
+            yield return new("grommets", VerdictKind.WithCare, $"the eyelets of {ask.Style.Name} hold the platen open", "keep them over the platen's edge");
+        }
+    }
+
     /// <summary>The print against the platen.</summary>
     public static IEnumerable<Reason> Platen(IEnumerable<Placement> placements, IReadOnlyList<Press> presses)
     {
         foreach (var p in placements)
         {
-            if (presses.Count > 0 && !presses.Any(m => (p.WidthIn <= m.PlatenWidthIn && p.HeightIn <= m.PlatenHeightIn) || (p.HeightIn <= m.PlatenWidthIn && p.WidthIn <= m.PlatenHeightIn)))
+            if (presses.Count > 0 && !presses.Any(m => m.Covers(p.WidthIn, p.HeightIn)))
             {
                 var largest = presses.MaxBy(m => m.PlatenWidthIn * m.PlatenHeightIn)!;
                 yield return new("platen", VerdictKind.No, $"{Places.Find(p.Place)!.Name} {p.WidthIn:0.##} × {p.HeightIn:0.##} in; the platen of {largest.Name} is {largest.PlatenWidthIn:0.##} × {largest.PlatenHeightIn:0.##} in", "a larger press, or a smaller print");

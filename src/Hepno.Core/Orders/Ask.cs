@@ -15,6 +15,9 @@ public sealed record Ask(string? CustomerId, IReadOnlyList<AskLine> Lines, DateO
     /// <summary>Pieces of all lines.</summary>
     public int Pieces => Lines.Sum(l => l.Pieces);
 
+    /// <summary>When a line is wanted: its own day, else the order's; at the order's hour.</summary>
+    public DateTime? DueOf(AskLine line) => line.DueDate is { } own ? own.ToDateTime(DueTime ?? new TimeOnly(12, 0)) : DueAt;
+
     /// <summary>When it is wanted, in the shop's wall clock; noon when no hour is said.</summary>
     public DateTime? DueAt => DueDate?.ToDateTime(DueTime ?? new TimeOnly(12, 0));
 }
@@ -27,7 +30,10 @@ public sealed record Ask(string? CustomerId, IReadOnlyList<AskLine> Lines, DateO
 /// <param name="Placements">Decorations, up to six.</param>
 /// <param name="Mark">The most they would pay a piece, or null.</param>
 /// <param name="Given">How many of them are given: a price break made the larger quantity come to less.</param>
-public sealed record AskLine(string Id, string? StyleId, string? ColourwayId, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, decimal? Mark = null, int Given = 0)
+/// <param name="Names">Names and numbers, a piece each; null when all pieces are alike.</param>
+/// <param name="Theirs">True when the customer brings the garments: they cost nothing, none is to spare, and <paramref name="StyleId"/> says which of ours they are like.</param>
+/// <param name="DueDate">Local date this line is wanted when it is another than the order's; null for the same.</param>
+public sealed record AskLine(string Id, string? StyleId, string? ColourwayId, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, decimal? Mark = null, int Given = 0, IReadOnlyList<OwnPiece>? Names = null, bool Theirs = false, DateOnly? DueDate = null)
 {
     /// <summary>Pieces of all sizes.</summary>
     public int Pieces => SizeRun.Total(Sizes);

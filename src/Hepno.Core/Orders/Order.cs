@@ -1,3 +1,5 @@
+using Hepno.Core.Gang;
+
 namespace Hepno.Core.Orders;
 
 /// <summary>The method chosen for a line.</summary>
@@ -69,6 +71,40 @@ public sealed record HandOver(string To, DateTime At);
 /// <param name="MethodId">Key of the method.</param>
 public sealed record OfferedWay(string LineId, string MethodId);
 
+/// <summary>The customer's word that a garment of their own may be spoiled, or our own test of its cloth.</summary>
+/// <param name="LineId">For which line.</param>
+/// <param name="AcceptedBy">Who accepts the risk; empty where the cloth was tested instead.</param>
+/// <param name="SpotTested">True when a spot of the cloth was pressed and came out well.</param>
+/// <param name="At">When (UTC).</param>
+public sealed record RiskTaken(string LineId, string AcceptedBy, bool SpotTested, DateTime At);
+
+/// <summary>A file kept with an order: a letter, a sketch, a photograph of the box.</summary>
+/// <param name="Id">Identity within the order.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Hash">SHA-256 of what is in it, in hex.</param>
+/// <param name="Bytes">Its size.</param>
+/// <param name="At">When it was added (UTC).</param>
+public sealed record Attachment(string Id, string Name, string Hash, long Bytes, DateTime At);
+
+/// <summary>A line's pieces went over a press.</summary>
+/// <param name="LineId">Which line.</param>
+/// <param name="PressId">Which press.</param>
+public sealed record PressedOn(string LineId, string PressId);
+
+/// <summary>A line's film is bought with another order's, on its layout.</summary>
+/// <param name="LineId">Which line.</param>
+/// <param name="WithOrder">Which order has the layout.</param>
+/// <param name="WithCode">Its number as written.</param>
+public sealed record JoinedFilm(string LineId, string WithOrder, string WithCode);
+
+/// <summary>Transfers that lie in the drawer and are used for an order.</summary>
+/// <param name="LineId">For which line.</param>
+/// <param name="Key">For which print of it, as its layout calls it.</param>
+/// <param name="KeptId">Which transfers.</param>
+/// <param name="Count">How many.</param>
+/// <param name="FilmId">On which film they are printed: only with its recipe are they used.</param>
+public sealed record FromDrawer(string LineId, string Key, string KeptId, int Count, string FilmId);
+
 /// <summary>What has happened to an order; where it stands follows from this alone.</summary>
 /// <param name="Decisions">Methods chosen, at most one a line.</param>
 /// <param name="LaidOutAt">When the layout was taken (UTC).</param>
@@ -82,8 +118,15 @@ public sealed record OfferedWay(string LineId, string MethodId);
 /// <param name="Moves">Lines the owner put somewhere on the press day; null for none.</param>
 /// <param name="Parts">Parts given to the customer before the rest; null for none.</param>
 /// <param name="Offered">Other methods offered to the customer beside the quoted ones; null for none.</param>
+/// <param name="Risks">For lines of the customer's own garments: who takes the risk; null for none.</param>
+/// <param name="Attached">Files kept with the order; null for none.</param>
+/// <param name="Pressed">Which press each line was begun on; null before, and for runs of before it was noted.</param>
+/// <param name="Layouts">Layouts settled for lines; null for none.</param>
+/// <param name="Drawer">Transfers of the drawer that are used instead of new ones; null for none.</param>
+/// <param name="Joined">Lines whose film is bought on another order's layout; null for none.</param>
 public sealed record OrderFacts(IReadOnlyList<Decision> Decisions, DateTime? LaidOutAt, Approval? Approval, Deposit? Deposit, IReadOnlyList<GatherItem> Items,
-    DateTime? RunStartedAt, IReadOnlyList<CountedSize> Counted, HandOver? HandOver, DateTime? ClosedAt, IReadOnlyList<MovedLine>? Moves = null, IReadOnlyList<PartDelivery>? Parts = null, IReadOnlyList<OfferedWay>? Offered = null)
+    DateTime? RunStartedAt, IReadOnlyList<CountedSize> Counted, HandOver? HandOver, DateTime? ClosedAt, IReadOnlyList<MovedLine>? Moves = null, IReadOnlyList<PartDelivery>? Parts = null, IReadOnlyList<OfferedWay>? Offered = null,
+    IReadOnlyList<RiskTaken>? Risks = null, IReadOnlyList<Attachment>? Attached = null, IReadOnlyList<PressedOn>? Pressed = null, IReadOnlyList<LineLayout>? Layouts = null, IReadOnlyList<FromDrawer>? Drawer = null, IReadOnlyList<JoinedFilm>? Joined = null)
 {
     /// <summary>Nothing has happened yet.</summary>
     public static OrderFacts None { get; } = new([], null, null, null, [], null, [], null, null);
@@ -93,6 +136,12 @@ public sealed record OrderFacts(IReadOnlyList<Decision> Decisions, DateTime? Lai
 
     /// <summary>Pieces that earlier parts took.</summary>
     public int Delivered() => (Parts ?? []).Sum(p => p.Pieces.Sum(c => c.Pieces));
+
+    /// <summary>The layout settled for a line, or null.</summary>
+    public LineLayout? LayoutOf(string lineId) => Layouts?.FirstOrDefault(l => l.LineId == lineId);
+
+    /// <summary>With which order a line's film is bought, or null.</summary>
+    public JoinedFilm? JoinedOf(string lineId) => Joined?.FirstOrDefault(j => j.LineId == lineId);
 
     /// <summary>The method chosen for a line, or null.</summary>
     public Decision? DecisionOf(string lineId) => Decisions.FirstOrDefault(d => d.LineId == lineId);

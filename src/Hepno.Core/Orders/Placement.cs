@@ -13,23 +13,13 @@ namespace Hepno.Core.Orders;
 /// <param name="Gradient">True for gradients, photographs and glows.</param>
 /// <param name="ThinnestLinePt">Thinnest line, pt.</param>
 /// <param name="DesignId">The artwork its figures were measured on; null where they were typed.</param>
-public sealed record Placement(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null)
+/// <param name="BySize">True when it is made smaller on sizes that do not take it as large as asked.</param>
+/// <param name="Own">What each piece has of its own there instead of the same artwork on all; its box is then as large as the widest may be.</param>
+public sealed record Placement(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None)
 {
     /// <summary>Area of the bounding box, in².</summary>
     public double AreaIn2 => WidthIn * HeightIn;
 }
-
-/// <summary>A place with its customary limits (assumed, DOMAIN 22).</summary>
-/// <param name="Id">Key.</param>
-/// <param name="Name">On screen.</param>
-/// <param name="Where">Distance from a seam, in words without unit.</param>
-/// <param name="FromSeamIn">That distance, in.</param>
-/// <param name="HeightLimitIn">Tallest artwork, in.</param>
-/// <param name="WidthSmall">Widest on S and M and below, in.</param>
-/// <param name="WidthLarge">Widest on L and XL, in.</param>
-/// <param name="WidthExtended">Widest on 2XL and up, in.</param>
-/// <param name="OpeningIn">Width of the part that goes over a lower platen, in; null where the whole garment does.</param>
-public sealed record Place(string Id, string Name, string Where, double FromSeamIn, double HeightLimitIn, double WidthSmall, double WidthLarge, double WidthExtended, double? OpeningIn = null);
 
 /// <summary>The places Hepno knows, with width and height limits by size group.</summary>
 public static class Places
@@ -37,29 +27,54 @@ public static class Places
     /// <summary>Largest width or height of any artwork, in: more is never a garment.</summary>
     public const double Absurd = 40;
 
+    /// <summary>A finger's breadth, in: how placements are checked at the press (assumed, DOMAIN 21.14).</summary>
+    public const double FingerIn = 0.75;
+
+    /// <summary>A distance in fingers, to the half.</summary>
+    public static double Fingers(double inches) => Math.Round(inches / FingerIn * 2, MidpointRounding.AwayFromZero) / 2;
+
+    private static readonly PlaceWidths Small = new(3, 3, 3, 2.25, 1.75, 1.5);
+    private static readonly PlaceWidths Along = new(2.5, 2.5, 2.5, 2, 1.5, 1.25);
+
+    private static readonly string[] OfTee = ["front", "left-chest", "back", "left-sleeve", "right-sleeve", "nape", "neck-label"];
+    private static readonly string[] OfLongSleeve = ["front", "left-chest", "back", "left-sleeve", "right-sleeve", "left-long-sleeve", "right-long-sleeve", "nape", "neck-label"];
+
     /// <summary>All places, in the order they are offered.</summary>
     public static IReadOnlyList<Place> All { get; } =
     [
-        new("front", "Front", "below the collar seam", 3, 14, 10.5, 11.5, 12.5),
-        new("left-chest", "Left chest", "below the collar seam", 3.5, 4.5, 3.5, 3.5, 3.5),
-        new("back", "Back", "below the collar seam", 4, 15, 12, 12, 12),
-        new("left-sleeve", "Left sleeve", "above the hem", 1, 3, 3, 3, 3, 6.5),
-        new("right-sleeve", "Right sleeve", "above the hem", 1, 3, 3, 3, 3, 6.5),
-        new("nape", "Nape", "below the collar seam", 1.5, 1.5, 3, 3, 3),
-        new("cap-front", "Cap front", "above the brim", 0.5, 2.25, 4.5, 4.5, 4.5),
-        new("bag-face", "Bag face", "below the top edge", 3, 10, 9, 9, 9),
+        new("front", "Front", "below the collar seam", 3, 14, new(10.5, 11.5, 12.5, 8.5, 6, 4.5), FromSeamYouthIn: 2, FromSeamInfantIn: 1),
+        new("left-chest", "Left chest", "below the collar seam", 3.5, 4.5, new(3.5, 3.5, 3.5, 2.75, 2, 1.75), FromSeamYouthIn: 2.5, FromSeamInfantIn: 1.5, AsideIn: 4),
+        new("back", "Back", "below the collar seam", 4, 15, new(12, 12, 12, 9, 6.5, 5), FromSeamYouthIn: 3, FromSeamInfantIn: 2),
+        new("left-sleeve", "Left sleeve", "above the hem", 1, 3, Small, 6.5),
+        new("right-sleeve", "Right sleeve", "above the hem", 1, 3, Small, 6.5),
+        new("left-long-sleeve", "Along the left sleeve", "above the cuff", 2, 12, Along, 5.5),
+        new("right-long-sleeve", "Along the right sleeve", "above the cuff", 2, 12, Along, 5.5),
+        new("nape", "Nape", "below the collar seam", 1.5, 1.5, Small, FromSeamYouthIn: 1, FromSeamInfantIn: 0.75),
+        new("neck-label", "Neck label", "below the binding, inside", 0.5, 2.5, PlaceWidths.Same(2.5)),
+        new("left-leg", "Left leg", "below the pocket", 3, 12, Small, 7),
+        new("right-leg", "Right leg", "below the pocket", 3, 12, Small, 7),
+        new("cap-front", "Cap front", "above the brim", 0.5, 2.25, PlaceWidths.Same(4.25)),
+        new("bag-face", "Bag face", "below the top edge", 3, 10, PlaceWidths.Same(9)),
+        new("sock-side", "Sock side", "below the cuff", 1, 6, PlaceWidths.Same(2.5), 3.5),
     ];
 
     /// <summary>A place by its key, or null.</summary>
     public static Place? Find(string id) => All.FirstOrDefault(p => p.Id == id);
 
-    /// <summary>Widest artwork the place takes on a size, in.</summary>
-    public static double WidthLimit(Place place, string size) => size switch
+    /// <summary>The places a kind of garment has, in the order they are offered.</summary>
+    public static IReadOnlyList<string> On(GarmentKind kind) => kind switch
     {
-        "L" or "XL" => place.WidthLarge,
-        _ when size.Length >= 3 && char.IsAsciiDigit(size[0]) && size.EndsWith("XL", StringComparison.Ordinal) => place.WidthExtended,
-        "One size" => place.WidthExtended,
-        _ => place.WidthSmall,
+        GarmentKind.Cap => ["cap-front"],
+        GarmentKind.Tote or GarmentKind.DrawstringBag => ["bag-face"],
+        GarmentKind.Socks => ["sock-side"],
+        GarmentKind.Joggers => ["left-leg", "right-leg"],
+        GarmentKind.Apron => ["front", "left-chest"],
+        GarmentKind.Tank => ["front", "left-chest", "back", "nape", "neck-label"],
+        // a zip and a button placket run down the middle of the front
+        GarmentKind.ZipHoodie or GarmentKind.Jacket => [.. OfLongSleeve.Where(p => p != "front")],
+        GarmentKind.Polo => [.. OfTee.Where(p => p != "front")],
+        GarmentKind.LongSleeve or GarmentKind.Sweatshirt or GarmentKind.Hoodie => OfLongSleeve,
+        _ => OfTee,
     };
 
     /// <summary>What is wrong with a placement by itself; such a one is never kept.</summary>
@@ -81,7 +96,7 @@ public static class Places
             }
             else if (value > Absurd)
             {
-                yield return new("larger-than-garment", $"{place.Name}: a {name} of {value:0.##} in is larger than the garment.", At(field), $"The largest print there is {(field == "widthIn" ? place.WidthExtended : place.HeightLimitIn):0.##} in.");
+                yield return new("larger-than-garment", $"{place.Name}: a {name} of {value:0.##} in is larger than the garment.", At(field), $"The largest print there is {(field == "widthIn" ? place.Widths.Extended : place.HeightLimitIn):0.##} in.");
             }
         }
         if (p.CoveragePercent is <= 0 or > 100)
@@ -102,20 +117,26 @@ public static class Places
     public static IEnumerable<Problem> Oversize(Placement p, string where, IReadOnlyList<SizeCount> sizes, GarmentKind kind)
     {
         var place = Find(p.Place)!;
-        var only = kind switch { GarmentKind.Tote => "bag-face", GarmentKind.Cap => "cap-front", _ => null };
-        if (only is null ? p.Place is "bag-face" or "cap-front" : p.Place != only)
+        if (!On(kind).Contains(p.Place))
         {
-            yield return new("no-such-place", $"{place.Name} is not a place on a {kind.ToString().ToLowerInvariant()}.", $"{where}.place", only is null ? "Choose front, back, chest, sleeve or nape." : $"Use the {Find(only)!.Name.ToLowerInvariant()}.");
+            yield return new("no-such-place", $"{place.Name} is not a place on a {GarmentNouns.Of(kind, 1)}.", $"{where}.place", $"Use one of {string.Join(", ", On(kind).Select(k => Find(k)!.Name.ToLowerInvariant()))}.");
             yield break;
         }
-        var tightest = sizes.Where(s => s.Pieces > 0).MinBy(s => WidthLimit(place, s.Size));
-        if (tightest is not null && p.WidthIn > WidthLimit(place, tightest.Size) + 1e-9)
+        if (p.BySize)
         {
-            yield return new("too-wide", $"{place.Name} {p.WidthIn:0.##} in is wider than the {WidthLimit(place, tightest.Size):0.##} in that {tightest.Size} takes.", $"{where}.widthIn", $"Make it {WidthLimit(place, tightest.Size):0.##} in or less.");
+            // it is made as large as each size takes
+            yield break;
         }
-        if (p.HeightIn > place.HeightLimitIn + 1e-9)
+        var tightest = sizes.Where(s => s.Pieces > 0).MinBy(s => place.WidthOn(s.Size));
+        if (tightest is not null && p.WidthIn > place.WidthOn(tightest.Size) + 1e-9)
         {
-            yield return new("too-tall", $"{place.Name} {p.HeightIn:0.##} in is taller than the {place.HeightLimitIn:0.##} in that fit.", $"{where}.heightIn", $"Make it {place.HeightLimitIn:0.##} in or less.");
+            yield return new("too-wide", $"{place.Name} {p.WidthIn:0.##} in is wider than the {place.WidthOn(tightest.Size):0.##} in that {tightest.Size} takes.", $"{where}.widthIn", $"Make it {place.WidthOn(tightest.Size):0.##} in or less, or smaller on the smaller sizes alone.");
+        }
+        var shortest = sizes.Where(s => s.Pieces > 0).MinBy(s => place.HeightOn(s.Size));
+        var tallest = shortest is null ? place.HeightLimitIn : place.HeightOn(shortest.Size);
+        if (p.HeightIn > tallest + 1e-9)
+        {
+            yield return new("too-tall", $"{place.Name} {p.HeightIn:0.##} in is taller than the {tallest:0.##} in that {(shortest is null ? "fit" : $"{shortest.Size} takes")}.", $"{where}.heightIn", $"Make it {tallest:0.##} in or less.");
         }
     }
 }

@@ -146,7 +146,8 @@ public static partial class SizeRun
 
     private static SizeRunReading Unknown(string token, IReadOnlyList<string> known) => Wrong("unknown-size", $"\"{Short(token)}\" is not a size of this style.", $"Its sizes are {string.Join(", ", known)}.");
 
-    private static string? Known(string token, IReadOnlyList<string> known)
+    /// <summary>The style's size that a word means ("xxl" is 2XL), or null.</summary>
+    public static string? Known(string token, IReadOnlyList<string> known)
     {
         var upper = token.ToUpperInvariant();
         upper = Endings.FirstOrDefault(e => e.StartsWith(upper + "=", StringComparison.Ordinal))?[(upper.Length + 1)..] ?? upper;

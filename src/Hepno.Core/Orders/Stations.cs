@@ -72,7 +72,7 @@ public static class Stations
                 : facts.LaidOutAt is null ? new(Station.Layout, [new("layout", "What to buy, settled", false)])
                 : new(Station.Quote, [new("quote", "The quote, sent", false)]);
         }
-        var gather = GatherMissing(facts, deposit);
+        var gather = GatherMissing(order, deposit);
         if (gather.Count > 0)
         {
             return new(Station.Gather, gather);
@@ -116,9 +116,9 @@ public static class Stations
         return missing;
     }
 
-    private static List<Missing> GatherMissing(OrderFacts facts, decimal deposit)
+    private static List<Missing> GatherMissing(Order order, decimal deposit)
     {
-        var missing = new List<Missing>();
+        var (facts, missing) = (order.Facts, new List<Missing>());
         if (facts.Approval is null)
         {
             missing.Add(new("approval", "Their yes to the proof", false));
@@ -127,6 +127,8 @@ public static class Stations
         {
             missing.Add(new("deposit", "The deposit", false));
         }
+        // a garment of theirs that is spoiled cannot be bought again: somebody takes that risk, or the cloth is tested (DOMAIN 21.17)
+        missing.AddRange(order.Ask.Lines.Where(l => l.Theirs && (facts.Risks ?? []).All(r => r.LineId != l.Id)).Select(l => new Missing("risk", $"Their word for {l.Pieces} own garments, or a spot test", false)));
         missing.AddRange(facts.Items.Where(i => i.DoneAt is null).Select(i => new Missing("item", i.Text, false)));
         return missing;
     }

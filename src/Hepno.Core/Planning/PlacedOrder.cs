@@ -10,6 +10,9 @@ public sealed record PlacedOrder(IReadOnlyList<PlacedWork> Lines)
     /// <summary>False when a line has no place.</summary>
     public bool HasPlace => Lines.All(l => l.Parts.Count > 0);
 
+    /// <summary>The press a line is planned on; null without a place.</summary>
+    public string? PressOf(string lineId) => Lines.FirstOrDefault(l => l.Work.LineId == lineId)?.PressId;
+
     /// <summary>First piece under a press, or null without a place.</summary>
     public DateTime? Start => HasPlace ? Lines.Min(l => l.Parts[0].Start) : null;
 

@@ -15,7 +15,7 @@ namespace Hepno.Core.Planning;
 /// <param name="ReadyAt">When everything it needs is here, wall clock.</param>
 /// <param name="ReadyCause">What comes last.</param>
 /// <param name="DueAt">When it is wanted.</param>
-/// <param name="TailMinutes">Cooling, packing after the last press.</param>
+/// <param name="TailMinutes">Folding and packing after the last piece is through.</param>
 /// <param name="SlowTenthMinutes">Added for a promise that nine runs in ten keep.</param>
 /// <param name="StartedAt">When its run began (pinned there), or null.</param>
 /// <param name="WidthIn">Widest print, in.</param>
@@ -23,7 +23,8 @@ namespace Hepno.Core.Planning;
 /// <param name="Kind">Garment: caps go onto a cap press.</param>
 /// <param name="Moved">Where the owner put it, or null to leave it to the plan.</param>
 /// <param name="Passes">How the press must stand for each pass; null for its own platen throughout.</param>
-public sealed record PressWork(string OrderId, string LineId, string Code, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, string ReadyCause, DateTime? DueAt, double TailMinutes, double SlowTenthMinutes, DateTime? StartedAt, double WidthIn, double HeightIn, GarmentKind Kind = GarmentKind.Tee, Moved? Moved = null, IReadOnlyList<PressPass>? Passes = null);
+/// <param name="CeilingF">Hottest the cloth takes, °F; null where nothing is too hot.</param>
+public sealed record PressWork(string OrderId, string LineId, string Code, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, string ReadyCause, DateTime? DueAt, double TailMinutes, double SlowTenthMinutes, DateTime? StartedAt, double WidthIn, double HeightIn, GarmentKind Kind = GarmentKind.Tee, Moved? Moved = null, IReadOnlyList<PressPass>? Passes = null, double? CeilingF = null);
 
 /// <summary>A stretch of pressing without a pause.</summary>
 /// <param name="HeatFrom">When the platen begins to change its heat.</param>
@@ -78,10 +79,11 @@ public sealed record FloorPlan(DateTime Now, OpenHours Hours, IReadOnlyList<Pres
     /// <summary>Whose hands there are.</summary>
     public IReadOnlyList<Person> Hands => People is { Count: > 0 } people ? people : [new Person("", "", 0, 0, Hours.Week, null, 0, [])];
 
-    /// <summary>When the blank and everything bought would be here if ordered now, and which comes last.</summary>
-    public (DateTime At, string Cause) Arrival(Style style, IReadOnlyList<Purchase> purchases)
+    /// <summary>When the blank and everything bought would be here if ordered now, and which comes last; garments the customer brings (null) are taken to come the next working day.</summary>
+    public (DateTime At, string Cause) Arrival(Style? style, IReadOnlyList<Purchase> purchases)
     {
-        var things = purchases.Where(p => p.Supplier.Length > 0).Select(p => (At: Hours.Parcel(Now, p.LeadDays), Cause: $"print from {p.Supplier}")).Append((At: Hours.Parcel(Now, style.LeadDays), Cause: $"blanks from {style.Supplier}"));
+        var things = purchases.Where(p => p.Supplier.Length > 0).Select(p => (At: Hours.Parcel(Now, p.LeadDays), Cause: $"print from {p.Supplier}"))
+            .Append(style is null ? (At: Hours.Parcel(Now, 1), Cause: "their own garments") : (At: Hours.Parcel(Now, style.LeadDays, style.Buying?.CutOff), Cause: $"blanks from {style.Supplier}"));
         return things.MaxBy(t => t.At);
     }
 }
@@ -101,9 +103,11 @@ public static class PressPlanner
         var placed = floor.Placed.ToList();
         foreach (var work in works.OrderBy(w => w.StartedAt is null).ThenBy(w => w.Moved is null).ThenBy(w => w.StartedAt ?? w.Moved?.From ?? w.DueAt ?? DateTime.MaxValue).ThenBy(w => w.Code, StringComparer.Ordinal))
         {
-            placed.Add(Place(work, floor with { Placed = placed }));
+            var next = Place(work, floor with { Placed = placed });
+            // hands that make a press ready for what now follows are not free for what is placed after it
+            placed = Settled([.. placed, next], next.PressId, floor);
         }
-        return Settled(placed, floor);
+        return placed;
     }
 
     /// <summary>The promise for work that is not yet planned, or null when no press can take it.</summary>
@@ -114,8 +118,8 @@ public static class PressPlanner
             : new(placed.PromiseAt, work.ReadyAt, work.ReadyCause, placed.Parts[0].Start, placed.Parts[^1].End, placed.ReadyAt, floor.Presses.First(p => p.Id == placed.PressId).Name);
     }
 
-    // work placed later may stand before work placed earlier: what each part is made ready from is known only when all stand
-    private static List<PlacedWork> Settled(List<PlacedWork> placed, FloorPlan floor) => [.. placed.Select(p => p with
+    // work placed later may stand before work placed earlier: what each part is made ready from is known only as they stand
+    private static List<PlacedWork> Settled(List<PlacedWork> placed, string pressId, FloorPlan floor) => [.. placed.Select(p => p.PressId != pressId || p.Parts.Count == 0 ? p : p with
     {
         Parts = [.. p.Parts.Select(part =>
         {
@@ -133,6 +137,8 @@ public static class PressPlanner
     private static PlacedWork Place(PressWork work, FloorPlan floor)
     {
         var able = floor.Presses.Where(p => !p.IsSetAside() && Holds(p, work)).ToList();
+        // an iron held by hand only where nothing else does it
+        able = able.Any(p => !p.HeldByHand()) ? able.Where(p => !p.HeldByHand()).ToList() : able;
         var wanted = able.Where(p => p.Id == work.Moved?.PressId).ToList();
         var slots = (wanted.Count > 0 ? wanted : able).SelectMany(p => floor.Hands.Select(h => (Press: p, Parts: Slots(work, p, h, floor)!))).Where(c => c.Parts is not null).ToList();
         if (slots.Count == 0)
@@ -146,7 +152,7 @@ public static class PressPlanner
         return new(work, best.Press.Id, best.Parts, ready, promise, late, late > 0 ? Why(work, best.Press, best.Parts, floor) : "");
     }
 
-    private static bool Holds(Press p, PressWork w) => p.Takes(w.Kind) && ((w.WidthIn <= p.PlatenWidthIn && w.HeightIn <= p.PlatenHeightIn) || (w.HeightIn <= p.PlatenWidthIn && w.WidthIn <= p.PlatenHeightIn));
+    private static bool Holds(Press p, PressWork w) => p.Takes(w.Kind) && !(p.HottestF(w.TemperatureF) > w.CeilingF) && p.Covers(w.WidthIn, w.HeightIn);
 
     private static DateTime ToHalfHour(DateTime at, OpenHours hours)
     {

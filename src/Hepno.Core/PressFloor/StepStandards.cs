@@ -4,32 +4,52 @@ using Hepno.Core.Recipes;
 
 namespace Hepno.Core.PressFloor;
 
-/// <summary>Seconds each step takes until the shop has learned its own (DOMAIN 9, "assumed").</summary>
-public static class StepStandards
+/// <summary>Seconds each step takes: the shop's own where it has typed them, else the starting ones (DOMAIN 9, "assumed").</summary>
+/// <param name="habits">How the shop works.</param>
+public sealed class StepStandards(FloorHabits habits)
 {
+    /// <summary>The starting ones.</summary>
+    public static StepStandards Default { get; } = new(new());
+
+    /// <summary>Seconds of one step.</summary>
+    /// <param name="code">One of <see cref="KnownStep.All"/>.</param>
+    public double this[string code] => habits.Times?.FirstOrDefault(t => t.Code == code)?.Seconds ?? KnownStep.All.First(t => t.Code == code).Seconds;
+
     /// <summary>Pull the garment onto the platen.</summary>
-    public static double Thread(GarmentKind kind) => kind switch { GarmentKind.Hoodie => 20, GarmentKind.Tote => 8, GarmentKind.Cap => 12, _ => 10 };
+    public double Thread(GarmentKind kind) => this[kind switch
+    {
+        GarmentKind.Hoodie or GarmentKind.ZipHoodie or GarmentKind.Jacket => "thread-hooded",
+        GarmentKind.Joggers or GarmentKind.Cap or GarmentKind.Socks => "thread-narrow",
+        GarmentKind.Tote or GarmentKind.DrawstringBag => "thread-bag",
+        _ => "thread-tee",
+    }];
+
+    /// <summary>Pull it on again for a further placement.</summary>
+    /// <param name="place">Where it sits.</param>
+    /// <param name="kind">The garment.</param>
+    public double Rethread(string place, GarmentKind kind) => place.EndsWith("sleeve", StringComparison.Ordinal) ? this["thread-narrow"] : Thread(kind);
 
     /// <summary>Steps before the first decoration of a piece: thread, lint-roll, pre-press.</summary>
-    public static IReadOnlyList<WorkStep> Before(GarmentKind kind, double prePressSeconds)
+    public IReadOnlyList<WorkStep> Before(GarmentKind kind, double prePressSeconds)
     {
-        List<WorkStep> steps = [new("thread", "Thread", Thread(kind), true, true), new("lint", "Lint-roll", 5, true, true)];
+        List<WorkStep> steps = [new("thread", "Thread", Thread(kind), true, true), new("lint", "Lint-roll", this["lint"], true, true)];
         if (prePressSeconds > 0)
         {
-            steps.AddRange([new("close", "Close", 2, true, true), new("pre-press", "Pre-press", prePressSeconds, false, true), new("open", "Open", 2, true, true)]);
+            steps.AddRange([new("close", "Close", this["close"], true, true), new("pre-press", "Pre-press", prePressSeconds, false, true), new("open", "Open", this["open"], true, true)]);
         }
         return steps;
     }
 
     /// <summary>Steps after the last decoration of a piece: inspect, fold and bag.</summary>
-    public static IReadOnlyList<WorkStep> After { get; } = [new("inspect", "Inspect", 6, true, false), new("fold", "Fold and bag", 20, true, false)];
+    public IReadOnlyList<WorkStep> After => [new("inspect", "Inspect", this["inspect"], true, false), new("fold", "Fold and bag", this["fold"], true, false)];
 
     /// <summary>Position, press and peel one transfer, with its second press.</summary>
     /// <param name="recipe">How it is pressed.</param>
     /// <param name="rethreadSeconds">Seconds to thread again when it is not the piece's first decoration, else 0.</param>
-    public static IReadOnlyList<WorkStep> Transfer(Recipe recipe, double rethreadSeconds)
+    public IReadOnlyList<WorkStep> Transfer(Recipe recipe, double rethreadSeconds)
     {
-        var steps = Laid(rethreadSeconds, 12);
+        var steps = Laid(rethreadSeconds, Position);
+        steps.AddRange(Covered(recipe));
         steps.AddRange(Pressed(recipe.DwellSeconds));
         steps.AddRange(Peeled(recipe.Peel, recipe.PeelAfterSeconds));
         steps.AddRange(Second(recipe));
@@ -40,19 +60,20 @@ public static class StepStandards
     /// <param name="recipe">How the last layer is pressed.</param>
     /// <param name="layers">Layers, 1 or more.</param>
     /// <param name="rethreadSeconds">Seconds to thread again when it is not the piece's first decoration, else 0.</param>
-    public static IReadOnlyList<WorkStep> Layers(Recipe recipe, int layers, double rethreadSeconds)
+    public IReadOnlyList<WorkStep> Layers(Recipe recipe, int layers, double rethreadSeconds)
     {
         const double TackSeconds = 3;
         var steps = new List<WorkStep>();
         for (var layer = 1; layer <= layers; layer++)
         {
             var last = layer == layers;
-            steps.AddRange(layer == 1 ? Laid(rethreadSeconds, 12) : Laid(0, 12 + 8));
+            steps.AddRange(layer == 1 ? Laid(rethreadSeconds, Position) : Laid(0, Position + this["further-layer"]));
+            steps.AddRange(Covered(recipe));
             steps.AddRange(Pressed(last ? recipe.DwellSeconds : TackSeconds));
             steps.AddRange(Peeled(recipe.Peel, recipe.PeelAfterSeconds));
             if (!last)
             {
-                steps.Add(new("reload", "Re-load", 7, true, true));
+                steps.Add(new("reload", "Re-load", this["reload"], true, true));
             }
         }
         steps.AddRange(Second(recipe));
@@ -62,13 +83,13 @@ public static class StepStandards
     /// <summary>Weed one layer of one piece: 20 s + 0.8 s for each in² times how fine it is.</summary>
     /// <param name="areaIn2">Cut area, in².</param>
     /// <param name="thinnestLinePt">Thinnest line: under 6 pt counts as fine (3), under 12 as text (2), else plain (1).</param>
-    public static WorkStep Weed(double areaIn2, double thinnestLinePt) => new("weed", "Weed", 20 + (0.8 * areaIn2 * (thinnestLinePt < 6 ? 3 : thinnestLinePt < 12 ? 2 : 1)), true, false);
+    public WorkStep Weed(double areaIn2, double thinnestLinePt) => new("weed", "Weed", this["weed"] + (this["weed-in2"] * areaIn2 * (thinnestLinePt < 6 ? 3 : thinnestLinePt < 12 ? 2 : 1)), true, false);
 
     /// <summary>Position, tape down, press and lift one dye print; its paper comes off hot.</summary>
     /// <param name="recipe">How it is pressed.</param>
     /// <param name="rethreadSeconds">Seconds to thread again when it is not the piece's first decoration, else 0.</param>
-    public static IReadOnlyList<WorkStep> Taped(Recipe recipe, double rethreadSeconds) =>
-        [.. Laid(rethreadSeconds, 12), new("tape", "Tape down", 15, true, true), new("cover", "Cover", 3, true, true), .. Pressed(recipe.DwellSeconds), .. Peeled(recipe.Peel, recipe.PeelAfterSeconds), .. Second(recipe)];
+    public IReadOnlyList<WorkStep> Taped(Recipe recipe, double rethreadSeconds) =>
+        [.. Laid(rethreadSeconds, Position), new("tape", "Tape down", this["tape"], true, true), Cover, .. Pressed(recipe.DwellSeconds), .. Peeled(recipe.Peel, recipe.PeelAfterSeconds), .. Second(recipe)];
 
     /// <summary>A machine's printing of one piece's box, by itself.</summary>
     /// <param name="boxIn2">Printed box, in².</param>
@@ -78,12 +99,22 @@ public static class StepStandards
     /// <summary>Powder, cure and cut one own film print apart.</summary>
     /// <param name="cure">Where it is cured.</param>
     /// <param name="prints">Prints that share setting the press again after hovering.</param>
-    public static IReadOnlyList<WorkStep> PowderAndCure(FilmCure cure, int prints) => cure == FilmCure.Oven
-        ? [new("powder", "Powder", 20, true, false), new("cure", "Cure in the oven", 60, false, false, true), CutApart]
-        : [new("powder", "Powder", 20, true, false), new("cure", "Cure under the hovering press", 180, false, true, true), new("re-set", "Set the press for it and back", 2 * 300.0 / prints, false, true, true), CutApart];
+    public IReadOnlyList<WorkStep> PowderAndCure(FilmCure cure, int prints) => cure == FilmCure.Oven
+        ? [new("powder", "Powder", this["powder"], true, false), new("cure", "Cure in the oven", this["cure-oven"], false, false, true), CutApart]
+        : [new("powder", "Powder", this["powder"], true, false), new("cure", "Cure under the hovering press", this["cure-press"], false, true, true), new("re-set", "Set the press for it and back", 2 * this["re-set"] / prints, false, true, true), CutApart];
+
+    /// <summary>Type one piece's own name or number into the artwork and read it back against the list.</summary>
+    public WorkStep SetOwn => new("set-own", "Set and check the name", this["set-name"], true, false);
+
+    /// <summary>Find the piece's own print and hold it against the size (DOMAIN 9).</summary>
+    public WorkStep FindOwn => new("find-own", "Find its name", this["find-name"], true, true);
 
     /// <summary>Cut one print out of its sheet or roll.</summary>
-    public static WorkStep CutApart { get; } = new("cut-apart", "Cut apart", 6, true, false);
+    public WorkStep CutApart => new("cut-apart", "Cut apart", this["cut-apart"], true, false);
+
+    private double Position => this[habits.Measured ? "position-measured" : "position-eye"];
+
+    private WorkStep Cover => new("cover", "Cover", this["cover"], true, true);
 
     private static List<WorkStep> Laid(double rethreadSeconds, double positionSeconds)
     {
@@ -96,14 +127,21 @@ public static class StepStandards
         return steps;
     }
 
-    private static IEnumerable<WorkStep> Pressed(double dwellSeconds) =>
-        [new("close", "Close", 2, true, true), new("press", "Press", dwellSeconds, false, true), new("open", "Open", 2, true, true)];
+    private IEnumerable<WorkStep> Covered(Recipe recipe) => recipe.Cover == Recipes.Cover.None ? [] : [Cover];
+
+    private IEnumerable<WorkStep> Pressed(double dwellSeconds) =>
+        [new("close", "Close", this["close"], true, true), new("press", "Press", dwellSeconds, false, true), new("open", "Open", this["open"], true, true)];
 
     // cooling starts when the press opens, so unloading is part of it
-    private static IEnumerable<WorkStep> Peeled(Peel peel, double afterSeconds) => peel == Peel.Hot
-        ? [new("peel", "Peel", 4, true, true), new("unload", "Lift off", 4, true, true)]
-        : [new("unload", "Lift off", 4, true, true), new("cool", "Cool on the rack", Math.Max(0, afterSeconds - 4), false, false), new("peel", "Peel", 4, true, false)];
+    private IEnumerable<WorkStep> Peeled(Peel peel, double afterSeconds) => peel == Peel.Hot
+        ? [new("peel", "Peel", this["peel"], true, true), Unload]
+        : [Unload, new("cool", "Cool on the rack", Math.Max(0, Cooling(peel, afterSeconds) - this["unload"]), false, false), new("peel", "Peel", this["peel"], true, false)];
 
-    private static IEnumerable<WorkStep> Second(Recipe recipe) => recipe.SecondPressSeconds <= 0 ? [] :
-        [new("reload", "Re-load", 7, true, true), new("cover", "Cover", 3, true, true), .. Pressed(recipe.SecondPressSeconds).Select(s => s.Code == "press" ? s with { Code = "second-press", Label = "Second press" } : s), new("unload", "Lift off", 4, true, true)];
+    // what is said for a table is not waited for on a cold plate
+    private double Cooling(Peel peel, double afterSeconds) => peel == Peel.Cold && habits.ColdPlate ? Math.Min(afterSeconds, this["cold-plate"]) : afterSeconds;
+
+    private WorkStep Unload => new("unload", "Lift off", this["unload"], true, true);
+
+    private IEnumerable<WorkStep> Second(Recipe recipe) => recipe.SecondPressSeconds <= 0 ? [] :
+        [new("reload", "Re-load", this["reload"], true, true), Cover, .. Pressed(recipe.SecondPressSeconds).Select(s => s.Code == "press" ? s with { Code = "second-press", Label = "Second press" } : s), Unload];
 }

@@ -7,18 +7,23 @@ namespace Hepno.Core.Recipes;
 /// <summary>A heat press.</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Name">The shop's name for it.</param>
-/// <param name="Kind">clamshell, swing-away, drawer, auto-open or cap.</param>
+/// <param name="Kind">clamshell, swing-away, drawer, auto-open, cap, handheld; oven and conveyor cure and do not press.</param>
 /// <param name="PlatenWidthIn">Width of the platen, in.</param>
 /// <param name="PlatenHeightIn">Depth of the platen, in.</param>
 /// <param name="WarmUpMinutes">Minutes from cold to 300 °F.</param>
 /// <param name="RiseFPerMinute">How fast it heats between jobs, °F a minute.</param>
 /// <param name="DropFPerMinute">How fast it cools between jobs, °F a minute.</param>
-/// <param name="OffsetF">Measured mean less set-point, °F; null when not yet tested.</param>
+/// <param name="OffsetF">Measured mean less set-point, °F: by the newest sound map, as typed while there is none; null when not yet tested.</param>
 /// <param name="Equipment">What an hour of it costs.</param>
 /// <param name="Cautions">What the maker's manual warns of, shown where it is used.</param>
 /// <param name="Lowers">Lower platens it takes besides its own; null for none.</param>
+/// <param name="Maps">Its platen as it was measured, oldest first; null while it never was.</param>
+/// <param name="Dials">What its dial says for each pressure, thickness and lower platen; null while nothing was noted.</param>
+/// <param name="LoadsBeside">True when the next piece is laid on a second lower platen, a shuttle or a stand meanwhile.</param>
+/// <param name="Accessories">Its pillows, foams and cover sheets; null for none.</param>
 public sealed record Press(string Id, string Name, string Kind, double PlatenWidthIn, double PlatenHeightIn, double WarmUpMinutes, double RiseFPerMinute, double DropFPerMinute,
-    double? OffsetF, EquipmentHour Equipment, string Cautions, IReadOnlyList<LowerPlaten>? Lowers = null)
+    double? OffsetF, EquipmentHour Equipment, string Cautions, IReadOnlyList<LowerPlaten>? Lowers = null, IReadOnlyList<PlatenMap>? Maps = null, IReadOnlyList<DialReading>? Dials = null, bool LoadsBeside = false,
+    IReadOnlyList<Accessory>? Accessories = null)
 {
     /// <summary>Beyond this offset a press is set aside, °F.</summary>
     public const double LargestOffsetF = 20;
@@ -27,11 +32,27 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
     public const double RoomF = 70;
 
     private const string CapPress = "cap";
+    private const string AutoOpen = "auto-open";
+    private const string Handheld = "handheld";
 
-    private static readonly string[] Kinds = ["clamshell", "swing-away", "drawer", "auto-open", CapPress];
+    private static readonly string[] Stations = ["oven", "conveyor"];
 
-    /// <summary>True when a kind of garment goes onto it: caps onto a curved platen only, everything else onto a flat one.</summary>
-    public bool Takes(GarmentKind kind) => (Kind == CapPress) == (kind == GarmentKind.Cap);
+    private static readonly string[] Kinds = ["clamshell", "swing-away", "drawer", AutoOpen, CapPress, Handheld, .. Stations];
+
+    /// <summary>True when nobody is needed at its opening.</summary>
+    public bool OpensItself() => Kind == AutoOpen;
+
+    /// <summary>True for an oven or conveyor: it cures film and is never pressed with.</summary>
+    public bool OnlyCures() => Stations.Contains(Kind);
+
+    /// <summary>True for an iron held by hand: hands are bound as long as it presses, and its pressure is a guess.</summary>
+    public bool HeldByHand() => Kind == Handheld;
+
+    /// <summary>True when a kind of garment goes onto it: caps onto a curved platen only, everything else onto a flat one; an iron goes onto anything.</summary>
+    public bool Takes(GarmentKind kind) => !OnlyCures() && (HeldByHand() || (Kind == CapPress) == (kind == GarmentKind.Cap));
+
+    /// <summary>True when a print of this size lies wholly under its platen, straight or turned.</summary>
+    public bool Covers(double widthIn, double heightIn) => (widthIn <= PlatenWidthIn && heightIn <= PlatenHeightIn) || (heightIn <= PlatenWidthIn && widthIn <= PlatenHeightIn);
 
     /// <summary>The lower platen a print is pressed on: the smallest that holds it and goes into the opening; null for the press's own.</summary>
     /// <param name="widthIn">Width of the print, in.</param>
@@ -40,11 +61,37 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
     public LowerPlaten? LowerFor(double widthIn, double heightIn, double? openingIn) => openingIn is not { } opening ? null
         : (Lowers ?? []).Where(l => l.WidthIn <= opening && l.WidthIn >= widthIn && l.HeightIn >= heightIn).MinBy(l => l.WidthIn * l.HeightIn);
 
+    /// <summary>The press with another map.</summary>
+    public Press Measured(PlatenMap map) => (this with { Maps = [.. Maps ?? [], map] }).Settled();
+
+    /// <summary>The press with the offset its newest sound map says, so that the two never differ.</summary>
+    public Press Settled() => (Maps ?? []).LastOrDefault(m => !m.Doubtful) is { PointsF.Count: PlatenMap.Points } map ? this with { OffsetF = map.OffsetF() } : this;
+
+    /// <summary>The newest map that says something of a recipe's heat, or null.</summary>
+    public PlatenMap? MapFor(double recipeF) => (Maps ?? []).LastOrDefault(m => !m.Doubtful && m.Reaches(recipeF));
+
+    /// <summary>When it was last found right: the newest sound map within what can be corrected; null for never.</summary>
+    public DateOnly? LastGoodCheck() => (Maps ?? []).LastOrDefault(m => !m.Doubtful && Math.Abs(m.OffsetF()) <= LargestOffsetF)?.Day;
+
+    /// <summary>Offset at a recipe's heat, °F: by the newest map near it; as typed while there is no map at all; null when it is not yet tested there.</summary>
+    public double? OffsetFor(double recipeF) => Maps is { Count: > 0 } ? MapFor(recipeF)?.OffsetF() : OffsetF;
+
     /// <summary>True when the offset is too large to correct.</summary>
     public bool IsSetAside() => OffsetF is { } offset && Math.Abs(offset) > LargestOffsetF;
 
-    /// <summary>What to set so that the cloth gets the recipe's temperature: recipe less offset.</summary>
-    public double SetPointF(double recipeF) => recipeF - (OffsetF ?? 0);
+    /// <summary>What to set so that the cloth gets the recipe's temperature: recipe less offset; the recipe's own where it is not tested.</summary>
+    public double SetPointF(double recipeF) => recipeF - (OffsetFor(recipeF) ?? 0);
+
+    /// <summary>The platen's hottest point when it is set for a recipe, °F; the recipe's own where it was not measured.</summary>
+    public double HottestF(double recipeF) => MapFor(recipeF)?.HottestF(SetPointF(recipeF)) ?? recipeF;
+
+    /// <summary>What to set the dial to, or null while it was not noted for just this: another thickness, platen or pillow says nothing of it.</summary>
+    /// <param name="pressure">The recipe's word.</param>
+    /// <param name="thickness">How thick the garment lies.</param>
+    /// <param name="lower">The lower platen, or null for the press's own.</param>
+    /// <param name="pillow">What lies under the print, or null for nothing.</param>
+    public double? DialFor(string pressure, Thickness thickness, LowerPlaten? lower, Accessory? pillow = null) =>
+        (Dials ?? []).FirstOrDefault(d => d.Pressure == pressure && d.Thickness == thickness && d.Lower == (lower?.Name ?? "") && d.Pillow == (pillow?.Name ?? ""))?.Dial;
 
     /// <summary>Minutes to get from one platen temperature to another; from cold when <paramref name="fromF"/> is null.</summary>
     public double HeatMinutes(double? fromF, double toF) => fromF switch
@@ -86,6 +133,44 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
             {
                 yield return new("range", $"A lower platen of {lower.WidthIn:0.##} × {lower.HeightIn:0.##} in is outside 1 to 60.", $"lowers[{i}]", "Measure it.");
             }
+        }
+        foreach (var (d, i) in (Dials ?? []).Select((d, i) => (d, i)))
+        {
+            if (!DialReading.Words.Contains(d.Pressure))
+            {
+                yield return new("unknown-word", $"\"{d.Pressure}\" is not a pressure.", $"dials[{i}].pressure", $"Use one of {string.Join(", ", DialReading.Words)}.");
+            }
+            if (d.Lower.Length > 0 && (Lowers ?? []).All(l => l.Name != d.Lower))
+            {
+                yield return new("unknown-platen", $"{Name} has no lower platen \"{d.Lower}\".", $"dials[{i}].lower", "Add the lower platen first, or leave it out for the press's own.");
+            }
+            if (d.Pillow.Length > 0 && (Accessories ?? []).All(a => !a.Lifts() || a.Name != d.Pillow))
+            {
+                yield return new("unknown-pillow", $"{Name} has no pillow \"{d.Pillow}\".", $"dials[{i}].pillow", "Add the pillow first, or leave it out for nothing under the print.");
+            }
+            if (d.Dial is not (>= 0 and <= 200))
+            {
+                yield return new("range", $"A dial of {d.Dial:0.#} is outside 0 to 200.", $"dials[{i}].dial", "Type what the dial or the readout says.");
+            }
+            if ((Dials ?? []).Take(i).Any(o => o with { Dial = d.Dial } == d))
+            {
+                yield return new("twice", $"{d.Pressure} on {d.Thickness.ToString().ToLowerInvariant()} stands twice.", $"dials[{i}]", "Keep one of them.");
+            }
+        }
+        foreach (var (accessory, i) in (Accessories ?? []).Select((a, i) => (a, i)))
+        {
+            foreach (var problem in accessory.Problems())
+            {
+                yield return problem with { Where = $"accessories[{i}].{problem.Where}" };
+            }
+            if ((Accessories ?? []).Take(i).Any(a => a.Name == accessory.Name))
+            {
+                yield return new("twice", $"Two things of {Name} are called \"{accessory.Name}\".", $"accessories[{i}].name", "Give each a name of its own.");
+            }
+        }
+        foreach (var problem in (Maps ?? []).SelectMany((m, i) => m.Problems().Select(p => p with { Where = $"maps[{i}].{p.Where}" })))
+        {
+            yield return problem;
         }
         foreach (var problem in Equipment.Problems())
         {

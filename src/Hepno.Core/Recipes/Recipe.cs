@@ -24,6 +24,9 @@ public enum RecipeSource
     /// <summary>The maker's sheet.</summary>
     Maker,
 
+    /// <summary>What the shop's own runs showed.</summary>
+    Learned,
+
     /// <summary>A family's starting value: spot-test first.</summary>
     Assumed,
 }
@@ -55,11 +58,22 @@ public enum RecipeFabric
 /// <param name="Source">Where the figures come from.</param>
 /// <param name="AsOf">Date of the sheet or the test.</param>
 /// <param name="Caution">What may go wrong, in the operator's words; empty for none.</param>
+/// <param name="Cover">What lies on it at the first press.</param>
+/// <param name="NeverAgain">True when the product forbids a second press.</param>
+/// <param name="PeelWindowSeconds">How long after it may be peeled it must be off, s; null for the usual of its peel.</param>
+/// <param name="Parameters">Figures that come from elsewhere than the rest; null for none.</param>
 public sealed record Recipe(string Id, string ProductId, string Revision, RecipeFabric Fabric, double TemperatureF, double DwellSeconds, double DwellSlackSeconds, string Pressure,
-    double PrePressSeconds, Peel Peel, double PeelAfterSeconds, double SecondPressSeconds, string Side, RecipeSource Source, DateOnly AsOf, string Caution)
+    double PrePressSeconds, Peel Peel, double PeelAfterSeconds, double SecondPressSeconds, string Side, RecipeSource Source, DateOnly AsOf, string Caution,
+    Cover Cover = Cover.None, bool NeverAgain = false, double? PeelWindowSeconds = null, IReadOnlyList<RecipeParameter>? Parameters = null)
 {
     /// <summary>Words a pressure may be.</summary>
     public static IReadOnlyList<string> Pressures { get; } = ["light", "medium", "firm", "heavy"];
+
+    /// <summary>How long after it may be peeled the carrier must be off: 3 s hot, 15 s warm, no limit cold (DOMAIN 8) unless the maker says; s.</summary>
+    public double? Window() => PeelWindowSeconds ?? Peel switch { Peel.Hot => 3, Peel.Warm => 15, _ => null };
+
+    /// <summary>Where one of its figures comes from: as said for it, else as the recipe.</summary>
+    public RecipeParameter From(string parameter) => Parameters?.FirstOrDefault(p => p.Name == parameter) ?? new(parameter, Source, AsOf, "");
 
     /// <summary>What the owner must put right before the recipe can be kept.</summary>
     public IEnumerable<Problem> Problems()
@@ -87,6 +101,29 @@ public sealed record Recipe(string Id, string ProductId, string Revision, Recipe
         if (PeelAfterSeconds is < 0 or > 900 || (Peel == Peel.Hot && PeelAfterSeconds > 0))
         {
             yield return new("range", $"Peeling {Peel.ToString().ToLowerInvariant()} after {PeelAfterSeconds:0} s cannot be.", "peelAfterSeconds", "Hot is 0 s; warm about 8; cold about 60.");
+        }
+        if (NeverAgain && SecondPressSeconds > 0)
+        {
+            yield return new("second", $"The product forbids a second press, and {SecondPressSeconds:0} s of one are set.", "secondPressSeconds", "0 s, or a product that allows it.");
+        }
+        foreach (var (parameter, i) in (Parameters ?? []).Select((p, i) => (p, i)))
+        {
+            if (!RecipeParameter.Names.Contains(parameter.Name))
+            {
+                yield return new("unknown-word", $"\"{parameter.Name}\" is not a figure of a recipe.", $"parameters[{i}].name", $"Use one of {string.Join(", ", RecipeParameter.Names)}.");
+            }
+            if (Parameters!.Take(i).Any(p => p.Name == parameter.Name))
+            {
+                yield return new("twice", $"{parameter.Name} stands twice.", $"parameters[{i}].name", "Keep the newer one.");
+            }
+            if (parameter.Note.Length > 200)
+            {
+                yield return new("too-long", $"A note of {parameter.Note.Length} characters on {parameter.Name}.", $"parameters[{i}].note", "At most 200.");
+            }
+        }
+        if (PeelWindowSeconds is not (null or (>= 0 and <= 600)))
+        {
+            yield return new("range", $"A peel window of {PeelWindowSeconds:0.#} s is outside 0 to 600.", "peelWindowSeconds", "Leave it empty for the usual: 3 s hot, 15 s warm.");
         }
     }
 }

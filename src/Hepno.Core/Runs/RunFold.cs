@@ -6,8 +6,12 @@ namespace Hepno.Core.Runs;
 /// <param name="LineId">Which line.</param>
 /// <param name="Sizes">Its size run.</param>
 /// <param name="Passes">Decorations a piece goes through, 1 or more.</param>
-public sealed record RunLine(string LineId, IReadOnlyList<SizeCount> Sizes, int Passes)
+/// <param name="Names">Names and numbers, a piece each in the order of the list; null when all are alike.</param>
+public sealed record RunLine(string LineId, IReadOnlyList<SizeCount> Sizes, int Passes, IReadOnlyList<OwnPiece>? Names = null)
 {
+    /// <summary>What the n-th piece of a size has of its own, from 0; empty for nothing.</summary>
+    public string SaysOf(string size, int nth) => (Names ?? []).Where(n => n.Size == size).Skip(nth).FirstOrDefault()?.Says() ?? "";
+
     /// <summary>Pieces of the line.</summary>
     public int Pieces => SizeRun.Total(Sizes);
 }
@@ -32,7 +36,8 @@ public enum PieceStanding
 /// <param name="Standing">Where it stands.</param>
 /// <param name="Attempt">The blank now in hand, from 1.</param>
 /// <param name="Passes">Passes the blank in hand has come through.</param>
-public sealed record PieceState(string LineId, int PieceNo, string Size, PieceStanding Standing, int Attempt, int Passes);
+/// <param name="Says">Its own name and number; empty for none.</param>
+public sealed record PieceState(string LineId, int PieceNo, string Size, PieceStanding Standing, int Attempt, int Passes, string Says = "");
 
 /// <summary>Something still to be pressed.</summary>
 /// <param name="LineId">Its line.</param>
@@ -40,7 +45,8 @@ public sealed record PieceState(string LineId, int PieceNo, string Size, PieceSt
 /// <param name="Attempt">Which blank of it.</param>
 /// <param name="Pass">Which decoration, from 1.</param>
 /// <param name="Size">Size.</param>
-public sealed record RunTask(string LineId, int PieceNo, int Attempt, int Pass, string Size);
+/// <param name="Says">Its own name and number; empty for none.</param>
+public sealed record RunTask(string LineId, int PieceNo, int Attempt, int Pass, string Size, string Says = "");
 
 /// <summary>Good and spoiled pieces of a size.</summary>
 /// <param name="LineId">Line.</param>
@@ -104,10 +110,11 @@ public static class RunFold
                         (attempt, pass) = (attempt + 1, 0);
                     }
                     good += pass == line.Passes ? 1 : 0;
-                    pieces.Add(new(line.LineId, number, size.Size, pass == line.Passes ? PieceStanding.Good : pass > 0 ? PieceStanding.Between : PieceStanding.Waiting, attempt, pass));
+                    var says = line.SaysOf(size.Size, n);
+                    pieces.Add(new(line.LineId, number, size.Size, pass == line.Passes ? PieceStanding.Good : pass > 0 ? PieceStanding.Between : PieceStanding.Waiting, attempt, pass, says));
                     for (var p = pass + 1; p <= line.Passes; p++)
                     {
-                        left.Add(new(line.LineId, number, attempt, p, size.Size));
+                        left.Add(new(line.LineId, number, attempt, p, size.Size, says));
                     }
                 }
                 tallies.Add(new(line.LineId, size.Size, size.Pieces, good, spoiled));

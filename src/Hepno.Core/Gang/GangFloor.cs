@@ -1,0 +1,92 @@
+namespace Hepno.Core.Gang;
+
+/// <summary>What no layout can be shorter than: the larger of the area and of what horizontal bars need.</summary>
+internal static class GangFloor
+{
+    /// <summary>
+    /// A length no strip can be under. Cut every box into bars across the strip: bars side by side at one height may not be wider than the strip together. Any function f of
+    /// widths that keeps f(a) + f(b) + ... at most f(strip) wherever a + b + ... is at most the strip gives a bound, the sum of f(width) × height over f(strip);
+    /// a box that may turn counts the way that is less. Area is f(w) = w; the others round widths up to shares of the strip.
+    /// </summary>
+    /// <param name="width">Width of the strip, gap added.</param>
+    /// <param name="boxes">What is laid, gap added.</param>
+    public static double Length(double width, IReadOnlyList<Skyline.Box> boxes)
+    {
+        var best = boxes.Sum(b => b.W * b.H) / width;
+        // a layout may touch by the width of its rounding: what nearly goes side by side must not count as if it did not
+        var wide = width + Rounding;
+        // no box is shorter than its shorter way that still goes on the strip
+        best = Math.Max(best, boxes.Count == 0 ? 0 : boxes.Max(b => !b.MayTurn || b.H > wide ? b.H : b.W > wide ? b.W : Math.Min(b.W, b.H)));
+        foreach (var f in Functions(wide, boxes))
+        {
+            var sum = 0.0;
+            foreach (var b in boxes)
+            {
+                var upright = b.W > wide ? double.PositiveInfinity : f(b.W / wide) * b.H;
+                var turned = !b.MayTurn || b.H > wide ? double.PositiveInfinity : f(b.H / wide) * b.W;
+                sum += Math.Min(upright, turned);
+            }
+            best = Math.Max(best, sum);
+        }
+        return best;
+    }
+
+    /// <summary>
+    /// Sheets no layout can be under. On one sheet, for any two of the functions above, the sum of f(width) × g(height) is at most one: what is wider than half a sheet and longer than half one
+    /// stands alone, whatever room is left beside it. A box that may turn counts the way that is less.
+    /// </summary>
+    public static int Sheets(double width, double length, IReadOnlyList<Skyline.Box> boxes)
+    {
+        var (wide, tall) = (width + Rounding, length + Rounding);
+        var kinds = boxes.GroupBy(b => b.Kind).Select(g => (Box: g.First(), Count: g.Count())).ToList();
+        List<Skyline.Box> each = [.. kinds.Select(k => k.Box)];
+        List<Func<double, double>> across = [x => x, .. Functions(wide, each)], along = [x => x, .. Functions(tall, each)];
+        // what each way of each kind counts, by function: looked up, because every pair is tried
+        double[][] Shares(List<Func<double, double>> functions, double whole, Func<Skyline.Box, double> side) => [.. functions.Select(f => kinds.Select(k => side(k.Box) > whole ? double.PositiveInfinity : f(side(k.Box) / whole)).ToArray())];
+        var (wAcross, hAcross) = (Shares(across, wide, b => b.W), Shares(across, wide, b => b.H));
+        var (wAlong, hAlong) = (Shares(along, tall, b => b.W), Shares(along, tall, b => b.H));
+        var best = Length(width, boxes) / length;
+        for (var i = 0; i < across.Count; i++)
+        {
+            for (var j = 0; j < along.Count; j++)
+            {
+                var sum = 0.0;
+                for (var k = 0; k < kinds.Count; k++)
+                {
+                    var upright = Product(wAcross[i][k], hAlong[j][k]);
+                    sum += kinds[k].Count * (kinds[k].Box.MayTurn ? Math.Min(upright, Product(hAcross[i][k], wAlong[j][k])) : upright);
+                }
+                best = double.IsFinite(sum) ? Math.Max(best, sum) : best;
+            }
+        }
+        return Math.Max(1, (int)Math.Ceiling(best - 1e-9));
+    }
+
+    // a way that does not go on the sheet at all is no way, even where the other side counts nothing
+    private static double Product(double a, double b) => double.IsPositiveInfinity(a) || double.IsPositiveInfinity(b) ? double.PositiveInfinity : a * b;
+
+    private const double Eps = 1e-9;
+
+    // more than all roundings of a row of boxes together, in
+    private const double Rounding = 1e-4;
+
+    // shares of the strip to shares of one, none of which lets more than one whole side by side
+    private static IEnumerable<Func<double, double>> Functions(double width, IReadOnlyList<Skyline.Box> boxes)
+    {
+        // what is wider than all but a little of the strip stands alone; what is narrower than that little goes beside it for nothing
+        foreach (var little in boxes.SelectMany(b => new[] { b.W / width, b.H / width, 1 - (b.W / width), 1 - (b.H / width) }).Where(x => x is > 0 and <= 0.5).Distinct().Order().Take(200))
+        {
+            yield return x => x > 1 - little + Eps ? 1 : x < little - Eps ? 0 : x;
+        }
+        // so many wholes of the strip at most: a third and a bit counts half
+        for (var k = 1; k <= 12; k++)
+        {
+            var wholes = k;
+            yield return x =>
+            {
+                var times = (wholes + 1) * x;
+                return Math.Abs(times - Math.Round(times)) < 1e-7 ? x : Math.Floor(times) / wholes;
+            };
+        }
+    }
+}

@@ -1,0 +1,119 @@
+using Hepno.Core.Measures;
+
+namespace Hepno.Core.Gang;
+
+/// <summary>Designs laid on a roll or on sheets of one size.</summary>
+/// <param name="Placed">Where every copy lies; on sheets in the order of their sheets.</param>
+/// <param name="Sheets">Sheets begun; 1 on a roll.</param>
+/// <param name="UsedLengthIn">Length used, margins in it, in; of the last sheet where there are several.</param>
+/// <param name="FloorLengthIn">No layout on a roll can be shorter, in; 0 on sheets, whose number counts.</param>
+/// <param name="FloorSheets">No layout can have fewer sheets; 1 on a roll.</param>
+/// <param name="Utilisation">Share of the used ground that is covered by designs, 0 to 1.</param>
+/// <param name="Steps">Layings tried.</param>
+/// <param name="LeftOut">What does not go on it at all, with the reason; everything else is laid.</param>
+public sealed record GangFound(IReadOnlyList<GangPlaced> Placed, int Sheets, double UsedLengthIn, double FloorLengthIn, int FloorSheets, double Utilisation, int Steps, IReadOnlyList<Problem> LeftOut)
+{
+    /// <summary>How far over the floor it is, in length on a roll, in sheets otherwise: 0.02 for 2 % over what nothing can be under; 0 for nothing laid.</summary>
+    public double OverFloor => Placed.Count == 0 ? 0 : ((FloorLengthIn > 0 ? UsedLengthIn / FloorLengthIn : (double)Sheets / FloorSheets) - 1);
+}
+
+/// <summary>Lays different designs together on film, a roll or sheets (DOMAIN 10). The same designs, seed and steps give the same layout.</summary>
+public static class GangNest
+{
+    /// <summary>Most copies of one layout.</summary>
+    public const int MostCopies = 1000;
+
+    // so many comparisons of boxes are about two seconds on one core
+    private const double UsualWork = 3e8;
+
+    /// <summary>Steps of a search that somebody waits for, about two seconds on one core.</summary>
+    /// <param name="copies">Copies laid.</param>
+    public static int UsualSteps(int copies) => (int)Math.Clamp(UsualWork / Math.Max(1, (double)copies * copies), 300, 1_000_000);
+
+    /// <summary>Steps without a search: only the usual orders, for comparisons over many quantities.</summary>
+    public const int OnePass = 0;
+
+    /// <summary>Lays designs on a roll or on as many sheets as they need.</summary>
+    /// <param name="ground">What they are laid on: a roll where it has no length.</param>
+    /// <param name="designs">What is laid.</param>
+    /// <param name="seed">Where chance begins.</param>
+    /// <param name="steps">Layings tried; <see cref="OnePass"/> for the usual orders alone.</param>
+    /// <param name="go">Told the length or the sheets so far after some steps; false ends the search, the best is kept.</param>
+    public static GangFound Lay(GangGround ground, IReadOnlyList<GangDesign> designs, int seed, int steps, Func<int, double, bool>? go = null)
+    {
+        var (width, length) = (ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn, ground.LengthIn is { } l ? l - (2 * ground.MarginIn) + ground.GapIn : double.PositiveInfinity);
+        var units = GangUnit.Of(ground, designs).ToList();
+        var leftOut = units.Where(u => !u.Fits(width, length, ground.GapIn)).Select(u => u.TooLarge(ground)).Distinct().ToList();
+        units = [.. units.Where(u => u.Fits(width, length, ground.GapIn))];
+        if (units.Count == 0)
+        {
+            return new([], 0, 0, 0, 0, 0, 0, leftOut);
+        }
+        Skyline.Box[] boxes = [.. units.Select(u => new Skyline.Box(u.WidthIn + ground.GapIn, u.HeightIn + ground.GapIn, u.MayTurn, u.Kind))];
+        var floor = GangFloor.Length(width, boxes);
+        var floorSheets = ground.LengthIn is null ? 1 : GangFloor.Sheets(width, length, boxes);
+        var found = ground.LengthIn is null ? StripSearch.Roll(width, boxes, seed, steps, floor, go is null ? null : (s, best) => go(s, Used(best, ground)))
+            : StripSearch.Sheets(width, length, boxes, seed, steps, floorSheets, go);
+        var placed = units.SelectMany((u, i) => u.Placed(found.At[i], ground)).OrderBy(p => p.Sheet).ThenBy(p => p.Y).ThenBy(p => p.X).ToList();
+        return Found(ground, placed, Used(found.Length, ground), found.Sheets, ground.LengthIn is null ? Used(floor, ground) : 0, floorSheets, found.Steps, leftOut);
+    }
+
+    /// <summary>A layout made by hand or kept from before, with its length, floor and use worked out; it is not checked here (<see cref="GangCheck"/>).</summary>
+    /// <param name="ground">What it lies on.</param>
+    /// <param name="designs">What was to be laid.</param>
+    /// <param name="placed">Where every copy lies.</param>
+    /// <param name="steps">Layings tried for it.</param>
+    public static GangFound Found(GangGround ground, IReadOnlyList<GangDesign> designs, IReadOnlyList<GangPlaced> placed, int steps)
+    {
+        if (placed.Count == 0)
+        {
+            return new([], 0, 0, 0, 0, 0, steps, []);
+        }
+        Skyline.Box[] boxes = [.. GangUnit.Of(ground, designs).Select(u => new Skyline.Box(u.WidthIn + ground.GapIn, u.HeightIn + ground.GapIn, u.MayTurn, u.Kind))];
+        var width = ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn;
+        var sheets = placed.Max(p => p.Sheet) + 1;
+        var used = placed.Where(p => p.Sheet == sheets - 1).Max(p => p.Y + p.HeightIn) + ground.MarginIn;
+        return Found(ground, placed, used, sheets, ground.LengthIn is null ? Used(GangFloor.Length(width, boxes), ground) : 0, ground.LengthIn is { } l ? GangFloor.Sheets(width, l - (2 * ground.MarginIn) + ground.GapIn, boxes) : 1, steps, []);
+    }
+
+    private static GangFound Found(GangGround ground, IReadOnlyList<GangPlaced> placed, double used, int sheets, double floor, int floorSheets, int steps, IReadOnlyList<Problem> leftOut) =>
+        new(placed, sheets, used, floor, floorSheets, placed.Sum(p => p.WidthIn * p.HeightIn) / (ground.WidthIn * (((sheets - 1) * (ground.LengthIn ?? 0)) + used)), steps, leftOut);
+
+    /// <summary>What cannot be laid at all.</summary>
+    public static IEnumerable<Problem> Problems(GangGround ground, IReadOnlyList<GangDesign> designs)
+    {
+        if (ground.WidthIn is not (> 0 and <= 200) || ground.LengthIn is not (null or (> 0 and <= 10_000)))
+        {
+            yield return new("range", $"A width of {ground.WidthIn:0.##} in is outside 0 to 200, or a length outside 0 to 10,000.", "widthIn", "Type what the film or sheet measures.");
+        }
+        if (ground.GapIn is not (>= 0) || ground.MarginIn is not (>= 0) || ground.GapIn >= ground.WidthIn || 2 * ground.MarginIn >= ground.WidthIn || (ground.LengthIn is { } l && (2 * ground.MarginIn >= l || ground.GapIn >= l)))
+        {
+            yield return new("gap", $"A gap of {ground.GapIn:0.###} in and a margin of {ground.MarginIn:0.###} in leave nothing of {ground.WidthIn:0.##} in.", "gapIn", "A quarter of an inch is usual for both.");
+        }
+        if (designs.Count == 0)
+        {
+            yield return new("empty", "There is nothing to lay.", "designs", "Add a design.");
+        }
+        foreach (var (d, i) in designs.Select((d, i) => (d, i)))
+        {
+            if (d.WidthIn is not (> 0 and <= 200) || d.HeightIn is not (> 0 and <= 200))
+            {
+                yield return new("range", $"{d.Id} of {d.WidthIn:0.##} × {d.HeightIn:0.##} in is outside 0 to 200.", $"designs[{i}]", "Type its printed size.");
+            }
+            if (d.Copies is < 1 or > MostCopies)
+            {
+                yield return new("range", $"{d.Copies} copies of {d.Id} is outside 1 to {MostCopies}.", $"designs[{i}].copies", "Lay large numbers as several layouts.");
+            }
+            if (designs.Take(i).Any(o => o.Id == d.Id))
+            {
+                yield return new("twice", $"\"{d.Id}\" stands twice.", $"designs[{i}].id", "Give each design a name of its own, with its copies.");
+            }
+        }
+        if (designs.Sum(d => (long)Math.Max(0, d.Copies)) > MostCopies)
+        {
+            yield return new("many", $"{designs.Sum(d => (long)d.Copies)} copies in one layout.", "designs", $"At most {MostCopies}.");
+        }
+    }
+
+    private static double Used(double length, GangGround ground) => length - ground.GapIn + (2 * ground.MarginIn);
+}

@@ -1,0 +1,68 @@
+using Hepno.Core.Measures;
+
+namespace Hepno.Core.Gang;
+
+/// <summary>How a roll is billed: by steps of length, or in set lengths with set prices.</summary>
+/// <param name="StepIn">Every begun step is billed, in; 0 where there are set lengths.</param>
+/// <param name="Steps">Money for a step, by how many are bought; empty where there are set lengths.</param>
+/// <param name="Lengths">Set lengths with what each costs; null for steps.</param>
+public sealed record RollPrice(double StepIn, IReadOnlyList<PriceBreak> Steps, IReadOnlyList<SetLength>? Lengths = null);
+
+/// <summary>A roll sold at one length.</summary>
+/// <param name="LengthIn">Length, in.</param>
+/// <param name="Price">Money for all of it.</param>
+public sealed record SetLength(double LengthIn, decimal Price);
+
+/// <summary>What a layout is billed.</summary>
+/// <param name="BilledIn">Length billed, in; 0 for sheets.</param>
+/// <param name="Sheets">Sheets bought: more than needed where a price break makes them cheaper; 0 for a roll.</param>
+/// <param name="Cost">Money, opened.</param>
+/// <param name="Waste">Of it, what no design lies on.</param>
+public sealed record GangBill(double BilledIn, int Sheets, Figure Cost, decimal Waste);
+
+/// <summary>A design's part of what a layout costs.</summary>
+/// <param name="DesignId">Which design.</param>
+/// <param name="ByArea">One copy, by its bounding area.</param>
+/// <param name="Equally">One copy, every copy alike.</param>
+public sealed record GangShare(string DesignId, Figure ByArea, Figure Equally);
+
+/// <summary>Bills a layout and shares the cost out (DOMAIN 10).</summary>
+public static class GangBills
+{
+    private const double Eps = 1e-6;
+
+    /// <summary>A roll: the used length up to the next step, more where a break of the price makes that cheaper, or the cheapest set length that holds it; null when none does.</summary>
+    public static GangBill? Roll(GangFound found, GangGround ground, RollPrice price)
+    {
+        if (price.Lengths is { Count: > 0 } lengths)
+        {
+            return lengths.Where(l => l.LengthIn >= found.UsedLengthIn - Eps).OrderBy(l => l.Price).ThenBy(l => l.LengthIn).FirstOrDefault() is { } set
+                ? Billed(found, ground.WidthIn * set.LengthIn, set.LengthIn, 0, Figure.Input("length", $"A length of {set.LengthIn:0.##} in", set.Price, FigureUnit.Money, "the price list")) : null;
+        }
+        var begun = Math.Max(1, (int)Math.Ceiling((found.UsedLengthIn / price.StepIn) - Eps));
+        var (steps, at) = PriceBreaks.Cheapest(price.Steps, begun);
+        return Billed(found, ground.WidthIn * steps * price.StepIn, steps * price.StepIn, 0, Figure.Of("length", "Length", steps * at.Price, steps > begun ? "steps of the next break × a step" : "steps begun × a step",
+            Figure.Input("used", "Used", found.UsedLengthIn, FigureUnit.Inches, "the layout"), Figure.Input("steps", $"Steps of {price.StepIn:0.##} in", steps, FigureUnit.Count, steps > begun ? $"{begun} are needed: more cost less from the next break" : "used ÷ step, rounded up"),
+            Figure.Input("step", at.From > 1 ? $"A step from {at.From}" : "A step", at.Price, FigureUnit.Money, "the price list")));
+    }
+
+    /// <summary>Sheets: all at the price of the highest break reached, more than needed where that costs less.</summary>
+    public static GangBill Sheets(GangFound found, GangGround ground, IReadOnlyList<PriceBreak> breaks)
+    {
+        var (count, at) = PriceBreaks.Cheapest(breaks, found.Sheets);
+        return Billed(found, ground.WidthIn * ground.LengthIn!.Value * count, 0, count, Figure.Of("sheets", "Sheets", count * at.Price, "sheets × a sheet",
+            Figure.Input("count", count > found.Sheets ? $"Sheets, {found.Sheets} needed" : "Sheets", count, FigureUnit.Count, count > found.Sheets ? "more cost less from the next break" : "the layout"), Figure.Input("price", $"A sheet from {at.From}", at.Price, FigureUnit.Money, "the price list")));
+    }
+
+    /// <summary>Each design's part, both ways.</summary>
+    public static IReadOnlyList<GangShare> Shares(IReadOnlyList<GangDesign> designs, GangBill bill)
+    {
+        var (area, copies) = (designs.Sum(d => d.AreaIn2 * d.Copies), designs.Sum(d => d.Copies));
+        return [.. designs.Select(d => new GangShare(d.Id,
+            Figure.Of("share", $"{d.Id}, by area", bill.Cost.Value * (decimal)(d.AreaIn2 / area), "cost × its area ÷ all areas", bill.Cost, Figure.Input("area", "Its area", d.AreaIn2, FigureUnit.SquareInches, "the design"), Figure.Input("areas", "All areas", area, FigureUnit.SquareInches, "every copy")),
+            Figure.Of("share", $"{d.Id}, equally", bill.Cost.Value / copies, "cost ÷ copies", bill.Cost, Figure.Input("copies", "Copies", copies, FigureUnit.Count, "the layout"))))];
+    }
+
+    private static GangBill Billed(GangFound found, double area, double length, int sheets, Figure cost) =>
+        new(length, sheets, cost, cost.Value * (decimal)Math.Max(0, 1 - (found.Placed.Sum(p => p.WidthIn * p.HeightIn) / area)));
+}

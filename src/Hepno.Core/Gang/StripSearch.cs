@@ -1,0 +1,205 @@
+namespace Hepno.Core.Gang;
+
+/// <summary>Looks for the order of boxes that fills a strip or sheets best. Counted in steps: the same boxes, seed and steps give the same layout on any machine.</summary>
+internal static class StripSearch
+{
+    // a laying that wastes this much more is still gone on from at first, as a share of a mean box
+    private const double Warm = 0.1;
+    private const double Cold = 0.0005;
+
+    // how far towards the floor the next goal lies; nearer after each goal that was not reached
+    private const double Bold = 0.7;
+    private const int Goals = 24;
+
+    /// <summary>The shortest strip found.</summary>
+    /// <param name="width">Width of the strip.</param>
+    /// <param name="boxes">What is laid; each fits.</param>
+    /// <param name="seed">Where chance begins.</param>
+    /// <param name="steps">Layings tried.</param>
+    /// <param name="floor">Nothing is shorter: found, it ends.</param>
+    /// <param name="go">Told the best length after some steps; false ends it, the best is kept.</param>
+    public static Found Roll(double width, Skyline.Box[] boxes, int seed, int steps, double floor, Func<int, double, bool>? go = null)
+    {
+        var skyline = new Skyline(width, boxes);
+        var (best, order) = Begin(skyline, boxes, 1, double.PositiveInfinity);
+        var walk = new Walk(skyline, boxes, seed);
+        var (used, near) = (Begun, Bold);
+        while (used < steps && best.Length > floor + 1e-6)
+        {
+            var goal = floor + ((best.Length - floor) * near);
+            // a goal hardly under what is there is not worth steps
+            goal = best.Length - goal < 1e-4 ? floor : goal;
+            var (took, found) = walk.Towards(order, 1, goal, Math.Min(steps - used, Math.Max(200, steps / Goals)), step => go?.Invoke(used + step, best.Length) ?? true);
+            used += Math.Abs(took);
+            if (found is not null)
+            {
+                (best, order, near) = (new(skyline.Length, 1, [.. skyline.At], used), found, Bold);
+            }
+            else
+            {
+                near = 1 - ((1 - near) / 1.7);
+            }
+            if (took < 0)
+            {
+                break;
+            }
+        }
+        return best with { Steps = used };
+    }
+
+    /// <summary>The fewest sheets found, then the shortest use of the last.</summary>
+    /// <param name="width">Width of a sheet.</param>
+    /// <param name="length">Length of a sheet.</param>
+    /// <param name="boxes">What is laid; each fits.</param>
+    /// <param name="seed">Where chance begins.</param>
+    /// <param name="steps">Layings tried.</param>
+    /// <param name="floor">Fewer sheets cannot be: found, it ends.</param>
+    /// <param name="go">Told the sheets after some steps; false ends it, the best is kept.</param>
+    public static Found Sheets(double width, double length, Skyline.Box[] boxes, int seed, int steps, int floor, Func<int, double, bool>? go = null)
+    {
+        var skyline = new Skyline(width, boxes);
+        var (best, order) = Begin(skyline, boxes, int.MaxValue, length);
+        var walk = new Walk(skyline, boxes, seed);
+        var used = Begun;
+        while (used < steps && best.Sheets > floor)
+        {
+            var (took, found) = walk.Towards(order, best.Sheets - 1, length, Math.Min(steps - used, Math.Max(200, steps / 2)), step => go?.Invoke(used + step, best.Sheets) ?? true);
+            used += Math.Abs(took);
+            if (found is not null)
+            {
+                (best, order) = (new(skyline.Length, skyline.Sheets, [.. skyline.At], used), found);
+            }
+            if (took < 0)
+            {
+                break;
+            }
+        }
+        return best with { Steps = used };
+    }
+
+    // no single order is safe: tall, wide, large, long-sided and round ones are begun with, upright, turned, lying and standing
+    private const int Begun = 24;
+
+    private static (Found Found, int[] Order) Begin(Skyline skyline, Skyline.Box[] boxes, int sheets, double ceiling)
+    {
+        int[] By(Func<Skyline.Box, double> key) => [.. Enumerable.Range(0, boxes.Length).OrderByDescending(i => key(boxes[i])).ThenBy(i => boxes[i].Kind).ThenBy(i => i)];
+        int[][] orders = [By(b => b.H), By(b => b.W), By(b => b.W * b.H), By(b => Math.Max(b.W, b.H)), By(b => Math.Min(b.W, b.H)), By(b => b.W + b.H)];
+        Func<Skyline.Box, bool>[] turns = [_ => false, _ => true, b => b.H > b.W, b => b.W > b.H];
+        (Found Found, int[] Order)? best = null;
+        var tried = new List<int[]>();
+        foreach (var order in turns.SelectMany(turn => orders.Select(o => o.Select(i => Skyline.Entry(i, boxes[i].MayTurn && turn(boxes[i]))).ToArray())))
+        {
+            // few designs come in the same order by several measures
+            if (tried.Any(t => t.AsSpan().SequenceEqual(order)))
+            {
+                continue;
+            }
+            tried.Add(order);
+            skyline.Lay(order, sheets, ceiling, double.PositiveInfinity);
+            if (best is null || (skyline.Sheets, skyline.Length).CompareTo((best.Value.Found.Sheets, best.Value.Found.Length)) < 0)
+            {
+                best = (new(skyline.Length, skyline.Sheets, [.. skyline.At], Begun), order);
+            }
+        }
+        return best!.Value;
+    }
+
+    /// <summary>A layout found.</summary>
+    /// <param name="Length">Length on the last sheet.</param>
+    /// <param name="Sheets">Sheets begun.</param>
+    /// <param name="At">Where each box lies.</param>
+    /// <param name="Steps">Layings tried.</param>
+    internal sealed record Found(double Length, int Sheets, Skyline.Spot[] At, int Steps);
+
+    /// <summary>A walk through orders: two change places, one moves, or one is turned; a worse one is taken while it is warm.</summary>
+    private sealed class Walk(Skyline skyline, Skyline.Box[] boxes, int seed)
+    {
+        private readonly Chance _chance = new(seed);
+        private readonly double _mean = boxes.Average(b => b.W * b.H);
+
+        /// <summary>Walks until everything goes on the sheets: how many steps it took, negative when it was told to stop; and the order that did it, or null.</summary>
+        public (int Took, int[]? Order) Towards(int[] from, int sheets, double ceiling, int steps, Func<int, bool> go)
+        {
+            var current = (int[])from.Clone();
+            var value = skyline.Lay(current, sheets, ceiling, double.PositiveInfinity);
+            for (var step = 1; step <= steps; step++)
+            {
+                var change = Drawn(current);
+                change.Do(current);
+                var heat = _mean * Warm * Math.Pow(Cold / Warm, (double)step / steps);
+                // the dice are cast first: a laying that could not be taken is given up early
+                var limit = value - (heat * Math.Log(1 - _chance.Share()));
+                var found = skyline.Lay(current, sheets, ceiling, limit);
+                if (skyline.LeftOver == 0)
+                {
+                    return (step, current);
+                }
+                if (found < limit)
+                {
+                    value = found;
+                }
+                else
+                {
+                    change.Undo(current);
+                }
+                if (step % 64 == 0 && !go(step))
+                {
+                    return (-step, null);
+                }
+            }
+            return (steps, null);
+        }
+
+        private Change Drawn(int[] order)
+        {
+            var (i, j, kind) = (_chance.Below(order.Length), _chance.Below(order.Length), _chance.Below(8));
+            // equal boxes that change places change nothing
+            return boxes[order[i] >> 1].MayTurn && (kind == 0 || boxes[order[i] >> 1].Kind == boxes[order[j] >> 1].Kind) ? new(i, i, false) : new(i, j, kind < 3);
+        }
+    }
+
+    /// <summary>One change to an order: at one place the box is turned; otherwise it moves to the other place, or the two change places.</summary>
+    private readonly record struct Change(int I, int J, bool Moves)
+    {
+        public void Do(int[] order) => Make(order, I, J);
+
+        public void Undo(int[] order) => Make(order, Moves ? J : I, Moves ? I : J);
+
+        private void Make(int[] order, int from, int to)
+        {
+            if (I == J)
+            {
+                order[I] ^= 1;
+            }
+            else if (!Moves)
+            {
+                (order[from], order[to]) = (order[to], order[from]);
+            }
+            else
+            {
+                var moved = order[from];
+                Array.Copy(order, from < to ? from + 1 : to, order, from < to ? from : to + 1, Math.Abs(from - to));
+                order[to] = moved;
+            }
+        }
+    }
+
+    /// <summary>Chance that is the same on every machine (splitmix64).</summary>
+    private sealed class Chance(int seed)
+    {
+        private ulong _state = (ulong)(uint)seed;
+
+        public int Below(int n) => (int)(Next() % (ulong)n);
+
+        public double Share() => (Next() >> 11) * (1.0 / (1UL << 53));
+
+        private ulong Next()
+        {
+            _state += 0x9E3779B97F4A7C15;
+            var z = _state;
+            z = (z ^ (z >> 30)) * 0xBF58476D1CE4E5B9;
+            z = (z ^ (z >> 27)) * 0x94D049BB133111EB;
+            return z ^ (z >> 31);
+        }
+    }
+}

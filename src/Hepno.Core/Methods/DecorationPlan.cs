@@ -1,0 +1,73 @@
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Recipes;
+using Hepno.Core.Stock;
+
+namespace Hepno.Core.Methods;
+
+/// <summary>One placement done by one method.</summary>
+/// <param name="Placement">Where and what.</param>
+/// <param name="Material">Money of material for one attempt.</param>
+/// <param name="Bought">Attempts the bought material is enough for.</param>
+/// <param name="FailureChance">Share of attempts that spoil the piece, 0 to 1.</param>
+/// <param name="Recipe">How it is pressed.</param>
+/// <param name="Steps">Steps at the press for one attempt.</param>
+/// <param name="Preparation">Steps away from the press for one attempt.</param>
+/// <param name="Purchases">What is bought, or taken from the shop's own rolls, for it.</param>
+/// <param name="SetUp">Money once for the design, however many are pressed; null when there is none.</param>
+/// <param name="Prepare">What the preparation is called on the list ("Cut and weed"); empty when there is none.</param>
+public sealed record DecorationPlan(Placement Placement, Figure Material, int Bought, double FailureChance, Recipe Recipe, IReadOnlyList<WorkStep> Steps, IReadOnlyList<WorkStep> Preparation, IReadOnlyList<Purchase> Purchases, Figure? SetUp = null, string Prepare = "")
+{
+    private const double WantedChance = 0.95;
+
+    /// <summary>Prints to have for the pieces of one size: with spares that suffice 95 times in 100; none where each piece has its own, for a spare of one is of no use to another.</summary>
+    /// <param name="print">The print and its pieces.</param>
+    /// <param name="failure">Chance that one attempt fails.</param>
+    public static (int Count, string Why) Needed(SizedPrint print, double failure) => print.Print.Own == OwnText.None
+        ? (Overage.Pooled(print.Pieces, failure, WantedChance), $"{print.Pieces} and spares that suffice 95 times in 100")
+        : (print.Pieces, "one for each piece: a spoiled one is made again");
+
+    /// <summary>The plan of a placement from the plans of its sizes: what a piece takes is their mean, weighed by their pieces.</summary>
+    /// <param name="ask">The line.</param>
+    /// <param name="placement">The placement as asked.</param>
+    /// <param name="standards">Seconds of its steps.</param>
+    /// <param name="one">The plan of one size's print; its purchases may have any code.</param>
+    public static DecorationPlan Of(AskInHand ask, Placement placement, StepStandards standards, Func<SizedPrint, DecorationPlan> one)
+    {
+        var prints = SizedPrints.Of(placement, ask.Sizes, ask.Names);
+        var plans = prints.Select(p => (Print: p, Plan: ForPrint(p, one(p), standards))).ToList();
+        if (plans.Count == 1)
+        {
+            return plans[0].Plan;
+        }
+        var pieces = prints.Sum(p => p.Pieces);
+        var parts = plans.Select((p, i) => p.Plan.Material with { Label = $"{p.Plan.Material.Label} on {On(p.Print)}, {p.Print.Print.WidthIn:0.##} in wide", Code = $"material-{i + 1}" });
+        var counts = plans.Select((p, i) => Figure.Input($"pieces-{i + 1}", $"Pieces of {On(p.Print)}", p.Print.Pieces, FigureUnit.Count, "the ask"));
+        var material = Figure.Of("material", plans[0].Plan.Material.Label, plans.Sum(p => p.Plan.Material.Value * p.Print.Pieces) / pieces, "each size's print × its pieces ÷ all pieces", [.. parts, .. counts]);
+        var setUps = plans.Select(p => p.Plan.SetUp).OfType<Figure>().ToList();
+        var largest = plans[^1].Plan;
+        return largest with
+        {
+            Material = material,
+            Bought = plans.Sum(p => p.Plan.Bought),
+            FailureChance = plans.Max(p => p.Plan.FailureChance),
+            Preparation = [.. largest.Preparation.Select((step, i) => step with { Seconds = plans.Sum(p => p.Plan.Preparation[i].Seconds * p.Print.Pieces) / pieces })],
+            Purchases = [.. plans.SelectMany((p, i) => p.Plan.Purchases.Select(b => i == plans.Count - 1 ? b : b with { Code = $"{b.Code}-{i + 1}" }))],
+            SetUp = setUps.Count == 0 ? null : Figure.Sum("set-up", largest.SetUp!.Label, setUps),
+        };
+    }
+
+    private static string On(SizedPrint print) => string.Join(", ", print.Sizes.Select(s => s.Size));
+
+    private static DecorationPlan ForPrint(SizedPrint sized, DecorationPlan plan, StepStandards standards)
+    {
+        plan = plan with { Purchases = [.. plan.Purchases.Select(b => b with { For = sized })] };
+        return sized.Print.Own == OwnText.None ? plan : plan with
+        {
+            Steps = [standards.FindOwn, .. plan.Steps],
+            Preparation = [standards.SetOwn, .. plan.Preparation],
+            Prepare = plan.Prepare.Length > 0 ? plan.Prepare : "Set and check the names",
+        };
+    }
+}

@@ -1,0 +1,65 @@
+using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Recipes;
+
+namespace Hepno.Core.Methods;
+
+/// <summary>A line of an ask on the press floor.</summary>
+public static class LineFloor
+{
+    /// <summary>The press a line is priced and planned on: the first that takes its garment, is not set aside and covers every print; an iron held by hand only where nothing else does.</summary>
+    public static Press PressOf(AskInHand ask, ShopBook book)
+    {
+        var able = book.PressesFor(ask.Style.Kind);
+        if (able.Count < 2)
+        {
+            return able.Count == 0 ? book.Presses[0] : able[0];
+        }
+        var prints = ask.Prints;
+        return able.OrderBy(p => p.HeldByHand()).ThenBy(p => p.IsSetAside()).ThenBy(p => !prints.All(print => p.Covers(print.WidthIn, print.HeightIn))).First();
+    }
+
+    /// <summary>Its pieces as a job for one press and one pair of hands, by the shop's habits; steps of hands at the shop's own pace. Folding and bagging come after the press and are no part of it.</summary>
+    /// <param name="ask">The line.</param>
+    /// <param name="decorations">How it is done.</param>
+    /// <param name="book">The shop's shelf, floor and numbers.</param>
+    /// <param name="pieces">Pieces; null for the line's own.</param>
+    public static FloorJob JobOf(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, int? pieces = null)
+    {
+        var (n, habits, standards, press) = (book.Numbers, book.Numbers.Habits(), book.Numbers.Standards(), PressOf(ask, book));
+        IReadOnlyList<WorkStep> Paced(IEnumerable<WorkStep> steps) => [.. steps.Select(s => s.Hands ? s with { Seconds = s.Seconds * n.HandsFactor } : s)];
+        // an iron binds the hands as long as it presses: nothing streams beside it
+        IReadOnlyList<WorkStep> Pressed(IEnumerable<WorkStep> steps) => Paced(press.HeldByHand() ? steps.Select(s => s.Press ? s with { Hands = true } : s) : steps);
+        return new(pieces ?? ask.Pieces, [.. Paced(decorations.SelectMany(d => habits.Beside(d.Preparation))), .. Pressed(standards.Before(ask.Style.Kind, decorations.Max(d => d.Recipe.PrePressSeconds)))],
+            [.. decorations.Select(d => new FloorPass(Places.Find(d.Placement.Place)!.Name, d.Recipe.TemperatureF, d.Recipe.DwellSlackSeconds, d.Recipe.Window(), Pressed(d.Steps)))],
+            Paced([standards.After[0]]), [new FloorPress(press.Name, press.OpensItself(), press.LoadsBeside, press.RiseFPerMinute, press.DropFPerMinute)], 1, habits.RackPlaces, press.HeldByHand() ? FloorPolicy.OneAtATime : habits.Policy, habits.FirstPiece);
+    }
+
+    /// <summary>The same job begun with its press cold: it heats first, and what needs no press is done meanwhile.</summary>
+    public static FloorJob FromCold(AskInHand ask, ShopBook book, FloorJob job)
+    {
+        var press = PressOf(ask, book);
+        var first = job.Passes[0].TemperatureF;
+        // the floor heats at one rate; warming up from cold is slower, so the press begins that much lower
+        return job with { Presses = [.. job.Presses.Select(p => p with { AtF = first - (press.HeatMinutes(null, first) * press.RiseFPerMinute) })] };
+    }
+
+    /// <summary>What weeding, trimming and cutting apart at the press, in the gaps, would save against doing them before; null where it is done so already or there is nothing of it.</summary>
+    public static FloorChange? PreparedBeside(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book)
+    {
+        var habits = book.Numbers.Habits();
+        var beside = book with { Numbers = book.Numbers with { Floor = habits with { PrepareBeside = true } } };
+        var job = JobOf(ask, decorations, beside);
+        var hands = decorations.SelectMany(d => beside.Numbers.Habits().Beside(d.Preparation)).Sum(s => s.Seconds) * book.Numbers.HandsFactor * job.Pieces;
+        if (habits.PrepareBeside || hands == 0)
+        {
+            return null;
+        }
+        var saved = hands + PressFloorSimulation.Run(JobOf(ask, decorations, book)).MakespanSeconds - PressFloorSimulation.Run(job).MakespanSeconds;
+        return saved / job.Pieces < 0.05 ? new("prepare-beside", "prepare at the press, in the gaps", 0, 0, "the gaps are too short for it") : new("prepare-beside", "prepare at the press, in the gaps", saved / job.Pieces, saved, "");
+    }
+
+    /// <summary>What a piece of the line takes there.</summary>
+    public static FloorMinutes MinutesOf(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, int? pieces = null) =>
+        (book.Memo ?? new FloorMemo()).Of(JobOf(ask, decorations, book, pieces), book.Numbers.Habits().HandsOnOnly);
+}

@@ -1,0 +1,59 @@
+using Hepno.Core.Blanks;
+
+namespace Hepno.Core.Orders;
+
+/// <summary>A box on a garment that lies flat, in inches as in <see cref="OutlineSide"/>.</summary>
+/// <param name="X">Left edge.</param>
+/// <param name="Y">Upper edge.</param>
+/// <param name="Width">Width.</param>
+/// <param name="Height">Height.</param>
+public sealed record FlatBox(double X, double Y, double Width, double Height);
+
+/// <summary>Where a print lies on one size of a garment.</summary>
+/// <param name="PlacementId">Which placement.</param>
+/// <param name="OnBack">True on the back.</param>
+/// <param name="Print">The print.</param>
+/// <param name="Zone">What the place takes on this size at most.</param>
+/// <param name="SeamX">The point of the seam it hangs from, across.</param>
+/// <param name="SeamY">And down.</param>
+/// <param name="FromSeamIn">From that seam to its nearest edge, in.</param>
+/// <param name="Fingers">The same in fingers, to the half.</param>
+/// <param name="Where">From which seam, in words.</param>
+public sealed record LyingPrint(string PlacementId, bool OnBack, FlatBox Print, FlatBox Zone, double SeamX, double SeamY, double FromSeamIn, double Fingers, string Where)
+{
+    /// <summary>Where a placement lies on a size; null where the garment has no such place.</summary>
+    /// <param name="p">The placement as asked.</param>
+    /// <param name="size">The size.</param>
+    /// <param name="kind">The garment.</param>
+    /// <param name="names">Names and numbers, where each piece has its own.</param>
+    public static LyingPrint? Of(Placement p, string size, GarmentKind kind, IReadOnlyList<OwnPiece>? names = null)
+    {
+        var outline = Outline.Of(kind);
+        var onBack = outline.Back.Anchors.ContainsKey(p.Place);
+        if (!(onBack ? outline.Back : outline.Front).Anchors.TryGetValue(p.Place, out var anchor))
+        {
+            return null;
+        }
+        var place = Places.Find(p.Place)!;
+        var scale = GarmentScale.Of(kind, size);
+        var print = SizedPrints.Of(p, [new SizeCount(size, 1)], names)[0].Print;
+        var (middle, seam, from) = ((anchor[0] + place.AsideIn) * scale, anchor[1] * scale, place.FromSeam(size));
+        FlatBox Box(double width, double height) => new(middle - (width / 2), place.IsAbove ? seam - from - height : seam + from, width, height);
+        return new(p.Id, onBack, Box(print.WidthIn, print.HeightIn), Box(place.WidthOn(size), place.HeightOn(size)), anchor[0] * scale, seam, from, Places.Fingers(from), place.WhereOn(kind));
+    }
+}
+
+/// <summary>A line's prints on one size.</summary>
+/// <param name="Size">Which size.</param>
+/// <param name="Pieces">Pieces of it; 0 while no sizes are said.</param>
+/// <param name="Scale">How much larger it is than its outline.</param>
+/// <param name="Prints">Where each print lies.</param>
+public sealed record SizeDrawn(string Size, int Pieces, double Scale, IReadOnlyList<LyingPrint> Prints)
+{
+    /// <summary>Every size of a line's run, as the style has them; a middle size while none is said.</summary>
+    public static IReadOnlyList<SizeDrawn> Of(AskLine line, GarmentKind kind)
+    {
+        IReadOnlyList<SizeCount> sizes = line.Sizes.Count > 0 ? line.Sizes : [new(Outline.Of(kind).Size, 0)];
+        return [.. sizes.Select(s => new SizeDrawn(s.Size, s.Pieces, GarmentScale.Of(kind, s.Size), [.. line.Placements.Select(p => LyingPrint.Of(p, s.Size, kind, line.Names)).OfType<LyingPrint>()]))];
+    }
+}

@@ -1,0 +1,50 @@
+using System.Collections.Concurrent;
+using System.Globalization;
+using System.Text;
+
+namespace Hepno.Core.PressFloor;
+
+/// <summary>Remembers what jobs took: a comparison asks for the same job many times, and the answer never changes.</summary>
+public sealed class FloorMemo
+{
+    private const int Most = 5000;
+    private readonly ConcurrentDictionary<string, FloorMinutes> _known = new();
+
+    /// <summary>What a piece of a job takes.</summary>
+    public FloorMinutes Of(FloorJob job, bool handsOnOnly)
+    {
+        if (_known.Count > Most)
+        {
+            _known.Clear();
+        }
+        return _known.GetOrAdd(Key(job, handsOnOnly), _ => FloorMinutes.Of(job, handsOnOnly));
+    }
+
+    private static string Key(FloorJob job, bool handsOnOnly)
+    {
+        var key = new StringBuilder();
+        key.Append(CultureInfo.InvariantCulture, $"{job.Pieces} {job.Operators} {job.RackPlaces} {job.Policy} {job.FirstPiece} {job.MaxInWork} {handsOnOnly}");
+        foreach (var p in job.Presses)
+        {
+            key.Append(CultureInfo.InvariantCulture, $"|{p.OpensItself} {p.LoadsBeside} {p.RiseFPerMinute:R} {p.DropFPerMinute:R} {p.AtF:R}");
+        }
+        foreach (var p in job.Passes)
+        {
+            key.Append(CultureInfo.InvariantCulture, $"|{p.TemperatureF:R} {p.SlackSeconds:R} {p.PeelWindowSeconds:R}");
+            Append(key, p.Steps);
+        }
+        key.Append('|');
+        Append(key, job.Before);
+        key.Append('|');
+        Append(key, job.After);
+        return key.ToString();
+    }
+
+    private static void Append(StringBuilder key, IReadOnlyList<WorkStep> steps)
+    {
+        foreach (var s in steps)
+        {
+            key.Append(' ').Append(s.Code).Append(s.Hands ? 'h' : ' ').Append(s.Press ? 'p' : ' ').Append(s.ByItself ? 'm' : ' ').Append(s.Seconds.ToString("R", CultureInfo.InvariantCulture));
+        }
+    }
+}

@@ -1,0 +1,25 @@
+namespace Hepno.Core.PressFloor;
+
+/// <summary>What hands that are free do first when several things wait; lower ranks first. An opening and a peel that cannot wait come before all.</summary>
+/// <param name="OnPress">A piece on a press is taken on.</param>
+/// <param name="Load">A piece comes to a press for its first press of a pass.</param>
+/// <param name="Second">A piece comes to a press for its second press.</param>
+/// <param name="Peel">A cold piece is peeled.</param>
+/// <param name="Off">Everything else away from the press.</param>
+/// <param name="Nearest">Among presses: the one that closes soonest first, else the one that waits longest.</param>
+/// <param name="Batch">Second presses when every piece had its first.</param>
+/// <param name="ByPlacement">One decoration of all pieces before the next of any.</param>
+/// <param name="Patient">The last free press is kept for a piece that is cold within half a minute and has a second press to come.</param>
+/// <param name="Punctual">Nothing is begun that would keep an opening waiting, slack or not: the other dwells have time for it.</param>
+internal readonly record struct FloorRule(int OnPress, int Load, int Second, int Peel, int Off, bool Nearest = true, bool Batch = false, bool ByPlacement = false, bool Punctual = false, bool Patient = false)
+{
+    /// <summary>The order in which a search counts what is possible.</summary>
+    public static FloorRule Lead { get; } = new(0, 1, 2, 3, 4);
+
+    /// <summary>Orders worth trying; which is quickest depends on the dwell, the cooling and the number of presses.</summary>
+    public static IReadOnlyList<FloorRule> Orders { get; } =
+    [
+        new(0, 2, 1, 3, 4, Punctual: true), new(2, 3, 4, 0, 1, Punctual: true), new(0, 1, 2, 3, 4), new(0, 4, 3, 1, 2), new(0, 2, 1, 3, 4), new(2, 3, 4, 0, 1),
+        new(1, 2, 3, 0, 4), new(2, 3, 4, 1, 0), new(1, 3, 2, 0, 4, Nearest: false), new(0, 2, 1, 3, 4, Patient: true), new(2, 4, 3, 0, 1, Patient: true),
+    ];
+}

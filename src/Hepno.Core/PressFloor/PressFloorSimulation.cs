@@ -1,0 +1,130 @@
+namespace Hepno.Core.PressFloor;
+
+/// <summary>Finds how the pieces of a job go over the floor quickest.</summary>
+public static class PressFloorSimulation
+{
+    /// <summary>Up to this many pieces every way is run whole; beyond, the ways are told apart by two shorter runs each.</summary>
+    private const int Sample = 12;
+
+    /// <summary>Runs a search makes for a plan that somebody looks at: a tenth of a second for eight pieces.</summary>
+    public const int UsualSearch = 4000;
+
+    // ways that are looked at longer, of those that begin best
+    private const int Promising = 16;
+
+    // rules that finish what the search began
+    private const int Finishing = 6;
+
+    /// <summary>The quickest way found: which presses and hands, in which order.</summary>
+    /// <param name="job">A job without problems.</param>
+    /// <param name="searchSteps">Further orders tried by a search; 0 for the usual rules alone.</param>
+    /// <param name="trace">True to keep every event.</param>
+    /// <param name="rules">How many of the usual rules are tried; all of them find a little more with several presses or hands.</param>
+    public static FloorResult Run(FloorJob job, int searchSteps = 0, bool trace = false, int rules = int.MaxValue)
+    {
+        var chain = new FloorChain(job);
+        Way? best = null;
+        // most presses and hands first: what the fewer cannot reach need not be run, and what they reach as well they get
+        foreach (var use in Uses(job))
+        {
+            foreach (var operators in Operators(job))
+            {
+                if (best is not null && Bound(job, use, operators) > best.Makespan + 1e-6)
+                {
+                    continue;
+                }
+                var way = Quickest(job, chain, use, operators, searchSteps, rules);
+                if (way is not null && (best is null || way.Makespan <= best.Makespan + 1e-6))
+                {
+                    best = way;
+                }
+            }
+        }
+        if (best is null && job.Policy == FloorPolicy.Stream)
+        {
+            // slacks and windows so narrow that nothing can run beside anything: piece by piece it always can
+            return Run(job with { Policy = FloorPolicy.OneAtATime }, 0, trace);
+        }
+        return best is null ? throw new InvalidOperationException("No order finishes the pieces: a rule of the floor leaves one behind.") : Result(job, best, trace ? best.Run(job, chain, job.Pieces, true)! : best.Ran!);
+    }
+
+    /// <summary>Seconds a further piece takes once the floor runs evenly: (M(500) - M(200)) / 300.</summary>
+    public static double SteadySeconds(FloorJob job) => (Run(job with { Pieces = 500 }).MakespanSeconds - Run(job with { Pieces = 200 }).MakespanSeconds) / 300;
+
+    /// <summary>What nobody pressing a second too long would cost: seconds more in all.</summary>
+    public static double ZeroOverDwellCosts(FloorJob job, FloorResult found) =>
+        Math.Max(0, Run(job with { Passes = [.. job.Passes.Select(p => p with { SlackSeconds = 0 })] }).MakespanSeconds - found.MakespanSeconds);
+
+    // nobody is quicker than their hands, nor their presses
+    private static double Bound(FloorJob job, int[] use, int operators)
+    {
+        var lowers = use.Sum(p => job.Presses[p].LoadsBeside ? 2 : 1);
+        // a press that opens itself saves the opening, hands and press alike
+        var steps = job.Chain.Where(s => s.Code != "open" || !use.Any(p => job.Presses[p].OpensItself)).ToList();
+        return job.Pieces * Math.Max(steps.Where(s => s.Hands).Sum(s => s.Seconds) / operators, WorkSteps.PressHeld(steps) / lowers);
+    }
+
+    // equal presses count by number alone
+    private static List<int[]> Uses(FloorJob job)
+    {
+        if (job.Policy == FloorPolicy.OneAtATime)
+        {
+            return [.. Enumerable.Range(0, job.Presses.Count).Select(i => new[] { i })];
+        }
+        var uses = new List<int[]>();
+        var seen = new HashSet<string>();
+        foreach (var mask in Enumerable.Range(1, (1 << job.Presses.Count) - 1).OrderByDescending(m => System.Numerics.BitOperations.PopCount((uint)m)).ThenBy(m => m))
+        {
+            int[] use = [.. Enumerable.Range(0, job.Presses.Count).Where(i => (mask & (1 << i)) != 0)];
+            if (seen.Add(string.Join("|", use.Select(i => (job.Presses[i] with { Name = "" }).ToString()).Order(StringComparer.Ordinal))))
+            {
+                uses.Add(use);
+            }
+        }
+        return uses;
+    }
+
+    private static IEnumerable<int> Operators(FloorJob job) => job.Policy == FloorPolicy.OneAtATime ? [1] : Enumerable.Range(1, job.Operators).Reverse();
+
+    private static Way? Quickest(FloorJob job, FloorChain chain, int[] use, int operators, int searchSteps, int rules)
+    {
+        var ways = Rules(job, chain, rules).Select(rule => new Way(rule, use, operators)).ToList();
+        if (job.Pieces > 2 * Sample)
+        {
+            // two short runs tell what a further piece takes; only the most promising way is run whole
+            double After(Way w, int pieces) => w.Run(job, chain, pieces)?.Makespan ?? double.PositiveInfinity;
+            // each by itself, side by side: in their order again whichever core is done first
+            ways = [ways.AsParallel().AsOrdered().Select(w => (Way: w, Short: After(w, Sample))).ToList().OrderBy(x => x.Short).Take(Promising).ToList().AsParallel().AsOrdered().Select(x => (x.Way, x.Short, Long: After(x.Way, 2 * Sample))).ToList()
+                .MinBy(x => x.Long + ((x.Long - x.Short) / Sample * (job.Pieces - (2 * Sample)))).Way];
+        }
+        else if (job.Policy == FloorPolicy.Stream && rules >= FloorRule.Orders.Count)
+        {
+            // an order made for one piece more, that piece left out, is an order too: so more pieces never take less
+            ways.AddRange([.. ways.Select(w => w with { LeaveOut = true })]);
+        }
+        List<Way> ran = [.. ways.Select(w => w with { Ran = w.Run(job, chain, job.Pieces) }).Where(w => w.Ran is not null).OrderBy(w => w.Makespan)];
+        if (ran.Count == 0 || searchSteps == 0)
+        {
+            return ran.FirstOrDefault();
+        }
+        return OrderSearch.Improve(ran[0], searchSteps, [.. ran.Where(w => !w.LeaveOut).Select(w => w.Rule).Take(Finishing)], way => way.Run(job, chain, job.Pieces));
+    }
+
+    private static IEnumerable<FloorRule> Rules(FloorJob job, FloorChain chain, int rules)
+    {
+        if (job.Policy == FloorPolicy.OneAtATime)
+        {
+            return [FloorRule.Orders[0]];
+        }
+        bool[] batches = chain.Second.Any(s => s) ? [false, true] : [false];
+        bool[] placements = job.Passes.Count > 1 ? [false, true] : [false];
+        return from order in FloorRule.Orders.Take(rules) from batch in batches from byPlacement in placements select order with { Batch = batch, ByPlacement = byPlacement };
+    }
+
+    private static FloorResult Result(FloorJob job, Way way, FloorRun run)
+    {
+        FloorPart Part(string name, int i) => new(name, run.HandsOnByPart[i], run.HandsByPart[i], run.HeldByPart[i]);
+        return new(job.Pieces, run.Makespan, run.HandsOnByPart.Sum(), run.HandsByPart.Sum(), run.HeldByPart.Sum(), [.. job.Passes.Select((p, i) => Part(p.Name, i)), Part("", job.Passes.Count)],
+            run.OverDwellLargest, run.OverDwellSum, run.LargestRack, way.Use, way.Operators, job.Passes.Count > 1 && !run.PlacementsMixed, job.Chain.Any(s => s.Code == "second-press") && !run.SecondsMixed, run.Trace);
+    }
+}
