@@ -1,9 +1,11 @@
 using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
+using Hepno.Core.Curing;
 using Hepno.Core.Materials;
 using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
+using Hepno.Core.Stock;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store;
@@ -42,9 +44,23 @@ public static class Aggregates
 
     public static Aggregate<Recipe> Recipes { get; } = RecipeStore.Aggregate();
 
+    public static Aggregate<SpotTest> SpotTests { get; } = SpotTestStore.Aggregate();
+
+    public static Aggregate<TestGarment> TestGarments { get; } = TestGarmentStore.Aggregate();
+
+    public static Aggregate<KeptPrint> KeptPrints { get; } = KeptPrintStore.Aggregate();
+
+    public static Aggregate<MachineUpkeep> Upkeep { get; } = UpkeepStore.Aggregate();
+
+    public static Aggregate<PrinterSupplies> Supplies { get; } = SuppliesStore.Aggregate();
+
+    public static Aggregate<CureBatch> Cures { get; } = CureStore.Aggregate();
+
     public static Aggregate<Order> Orders { get; } = OrderStore.Aggregate();
 
     public static Aggregate<Design> Designs { get; } = DesignStore.Aggregate();
+
+    public static Aggregate<AskTemplate> Templates { get; } = TemplateStore.Aggregate();
 
     internal static Restorable Find(string kind) => kind switch
     {
@@ -59,8 +75,15 @@ public static class Aggregates
         "cutter" => Of(Cutters),
         "press" => Of(Presses),
         "recipe" => Of(Recipes),
+        "spot-test" => Of(SpotTests),
+        "test-garment" => Of(TestGarments),
+        "kept-print" => Of(KeptPrints),
+        "upkeep" => Of(Upkeep),
+        "supplies" => Of(Supplies),
+        "cure" => Of(Cures),
         "order" => Of(Orders),
         "artwork" => Of(Designs),
+        "template" => Of(Templates),
         _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "No such kind of thing."),
     };
 

@@ -34,8 +34,14 @@ public static class KeptFiles
         return hash;
     }
 
+    /// <summary>True when a file is kept.</summary>
+    public static bool Has(string folder, string hash) => File.Exists(Where(folder, hash));
+
     /// <summary>A kept file's bytes.</summary>
     public static byte[] Read(string folder, string hash) => File.ReadAllBytes(Where(folder, hash));
+
+    /// <summary>Drops a kept file that nothing refers to any more.</summary>
+    public static void Drop(string folder, string hash) => File.Delete(Where(folder, hash));
 
     private static string Where(string folder, string hash) => Path.Combine(folder, "files", hash[..2], hash);
 }

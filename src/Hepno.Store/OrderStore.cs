@@ -22,6 +22,12 @@ public static class OrderStore
     /// <summary>A customer's orders, oldest first.</summary>
     public static List<Versioned<Order>> OfCustomer(SqliteConnection connection, string customerId) => Load(connection, "customer_id = @customer", ("@customer", customerId));
 
+    /// <summary>Orders with a placement of an artwork, oldest first.</summary>
+    public static List<Versioned<Order>> OfDesign(SqliteConnection connection, string designId) => Load(connection, "id IN (SELECT order_id FROM placement WHERE design_id = @design)", ("@design", designId));
+
+    /// <summary>Orders with a line that was begun on a press, oldest first.</summary>
+    public static List<Versioned<Order>> PressedOn(SqliteConnection connection, string pressId) => Load(connection, "id IN (SELECT order_id FROM order_pressed WHERE press_id = @press)", ("@press", pressId));
+
     /// <summary>The number the next order gets.</summary>
     public static int NextNumber(SqliteConnection connection, int first) => (int)Math.Max(first, connection.Scalar("SELECT coalesce(max(number), 0) + 1 FROM orders"));
 
@@ -56,14 +62,21 @@ public static class OrderStore
         var inside = $"order_id IN (SELECT id FROM orders WHERE {where})";
         var sizes = connection.Query($"SELECT * FROM order_size WHERE {inside} ORDER BY order_id, position", r => (Of: LineKey(r), Value: new SizeCount(r.Text("size"), r.Int("pieces"))), values).ToLookup(s => s.Of, s => s.Value);
         var counted = connection.Query($"SELECT * FROM order_counted WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new CountedSize(r.Text("line_id"), r.Text("size"), r.Int("pieces"))), values).ToLookup(s => s.Of, s => s.Value);
-        var placements = connection.Query($"SELECT * FROM placement WHERE {inside} ORDER BY order_id, position", r => (Of: LineKey(r), Value: new Placement(r.Text("id"), r.Text("place"), r.Real("width_in"), r.Real("height_in"), r.Real("coverage_percent"), r.Int("colours"), r.Flag("gradient"), r.Real("thinnest_line_pt"), r.TextOrNull("design_id"))), values).ToLookup(s => s.Of, s => s.Value);
+        var placements = connection.Query($"SELECT * FROM placement WHERE {inside} ORDER BY order_id, position", r => (Of: LineKey(r), Value: new Placement(r.Text("id"), r.Text("place"), r.Real("width_in"), r.Real("height_in"), r.Real("coverage_percent"), r.Int("colours"), r.Flag("gradient"), r.Real("thinnest_line_pt"), r.TextOrNull("design_id"), r.Flag("by_size"), r.Word<OwnText>("own"))), values).ToLookup(s => s.Of, s => s.Value);
+        var names = connection.Query($"SELECT * FROM order_own WHERE {inside} ORDER BY order_id, position", r => (Of: LineKey(r), Value: new OwnPiece(r.Text("size"), r.Text("name"), r.Text("number"))), values).ToLookup(s => s.Of, s => s.Value);
         var lines = connection.Query($"SELECT * FROM order_line WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"),
-            Line: new AskLine(r.Text("id"), r.TextOrNull("style_id"), r.TextOrNull("colourway_id"), [.. sizes[(r.Text("order_id"), r.Text("id"))]], [.. placements[(r.Text("order_id"), r.Text("id"))]], r.MoneyOrNull("mark_micros"), r.Int("given")),
+            Line: new AskLine(r.Text("id"), r.TextOrNull("style_id"), r.TextOrNull("colourway_id"), [.. sizes[(r.Text("order_id"), r.Text("id"))]], [.. placements[(r.Text("order_id"), r.Text("id"))]], r.MoneyOrNull("mark_micros"), r.Int("given"), names[(r.Text("order_id"), r.Text("id"))].Any() ? [.. names[(r.Text("order_id"), r.Text("id"))]] : null, r.Flag("theirs"), r.DayOrNull("due_date")),
             Decision: r.TextOrNull("decision_method") is { } method ? new Decision(r.Text("id"), method, r.Utc("decision_at"), r.MoneyOrNull("decision_price_micros")) : null), values).ToLookup(l => l.Of, l => (l.Line, l.Decision));
         var partPieces = connection.Query($"SELECT * FROM order_part_piece WHERE {inside} ORDER BY order_id, position", r => (Of: (r.Text("order_id"), r.Int("part")), Value: new CountedSize(r.Text("line_id"), r.Text("size"), r.Int("pieces"))), values).ToLookup(s => s.Of, s => s.Value);
         var parts = connection.Query($"SELECT * FROM order_part WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new PartDelivery(r.Text("taken_by"), r.Utc("at"), r.Money("money_micros"), [.. partPieces[(r.Text("order_id"), r.Int("position"))]])), values).ToLookup(s => s.Of, s => s.Value);
         var moves = connection.Query($"SELECT * FROM order_move WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new MovedLine(r.Text("line_id"), r.Text("press_id"), r.Wall("from_wall"))), values).ToLookup(s => s.Of, s => s.Value);
         var offers = connection.Query($"SELECT * FROM order_offer WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new OfferedWay(r.Text("line_id"), r.Text("method_id"))), values).ToLookup(s => s.Of, s => s.Value);
+        var risks = connection.Query($"SELECT * FROM order_risk WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new RiskTaken(r.Text("line_id"), r.Text("accepted_by"), r.Flag("spot_tested"), r.Utc("at"))), values).ToLookup(s => s.Of, s => s.Value);
+        var attached = connection.Query($"SELECT * FROM order_attachment WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new Attachment(r.Text("id"), r.Text("name"), r.Text("hash"), r.Long("bytes"), r.Utc("at"))), values).ToLookup(s => s.Of, s => s.Value);
+        var pressed = connection.Query($"SELECT * FROM order_pressed WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new PressedOn(r.Text("line_id"), r.Text("press_id"))), values).ToLookup(s => s.Of, s => s.Value);
+        var drawer = connection.Query($"SELECT * FROM order_drawer WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new FromDrawer(r.Text("line_id"), r.Text("key"), r.Text("kept_id"), r.Int("pieces"), r.Text("film_id"))), values).ToLookup(s => s.Of, s => s.Value);
+        var joined = connection.Query($"SELECT * FROM order_joined WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new JoinedFilm(r.Text("line_id"), r.Text("with_order"), r.Text("with_code"))), values).ToLookup(s => s.Of, s => s.Value);
+        var layouts = LayoutStore.Of(connection, inside, values);
         var items = connection.Query($"SELECT * FROM gather_item WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new GatherItem(r.Text("id"), r.Word<GatherKind>("kind"), r.Text("text"), r.Text("supplier"), r.Real("quantity"), r.Text("unit"), r.Money("cost_micros"), r.Wall("expected"), r.UtcOrNull("done_at"))), values).ToLookup(s => s.Of, s => s.Value);
         return connection.Query($"SELECT * FROM orders WHERE {where} ORDER BY number", r =>
         {
@@ -74,7 +87,7 @@ public static class OrderStore
                 r.TextOrNull("approved_by") is { } by ? new Approval(by, r.Utc("approved_at")) : null,
                 r.UtcOrNull("deposit_at") is { } at ? new Deposit(r.Money("deposit_micros"), r.TextOrNull("deposit_override"), at) : null, [.. items[id]], r.UtcOrNull("run_started_at"), [.. counted[id]],
                 r.TextOrNull("handed_to") is { } to ? new HandOver(to, r.Utc("handed_at")) : null, r.UtcOrNull("closed_at"),
-                moves[id].Any() ? [.. moves[id]] : null, parts[id].Any() ? [.. parts[id]] : null, offers[id].Any() ? [.. offers[id]] : null);
+                moves[id].Any() ? [.. moves[id]] : null, parts[id].Any() ? [.. parts[id]] : null, offers[id].Any() ? [.. offers[id]] : null, risks[id].Any() ? [.. risks[id]] : null, attached[id].Any() ? [.. attached[id]] : null, pressed[id].Any() ? [.. pressed[id]] : null, layouts[id].Any() ? [.. layouts[id]] : null, drawer[id].Any() ? [.. drawer[id]] : null, joined[id].Any() ? [.. joined[id]] : null);
             return new Versioned<Order>(new(id, r.Int("number"), ask, facts, r.Utc("created_at")), r.Long("version"));
         }, values);
     }
@@ -86,14 +99,21 @@ public static class OrderStore
             ("ship_zone", ask.Shipping?.Zone), ("ship_in_price", ask.Shipping?.InThePrice ?? false), ("laid_out_at", facts.LaidOutAt), ("approved_by", facts.Approval?.By), ("approved_at", facts.Approval?.At),
             ("deposit_micros", facts.Deposit?.Amount), ("deposit_override", facts.Deposit?.OverrideReason), ("deposit_at", facts.Deposit?.At), ("run_started_at", facts.RunStartedAt),
             ("handed_to", facts.HandOver?.To), ("handed_at", facts.HandOver?.At), ("closed_at", facts.ClosedAt), ("created_at", o.CreatedAt));
-        connection.Replace("order_line", "order_id", o.Id, ask.Lines, l => [("id", l.Id), ("style_id", l.StyleId), ("colourway_id", l.ColourwayId), ("mark_micros", l.Mark), ("given", l.Given),
+        connection.Replace("order_line", "order_id", o.Id, ask.Lines, l => [("id", l.Id), ("style_id", l.StyleId), ("colourway_id", l.ColourwayId), ("mark_micros", l.Mark), ("given", l.Given), ("theirs", l.Theirs), ("due_date", l.DueDate),
             ("decision_method", facts.DecisionOf(l.Id)?.MethodId), ("decision_at", facts.DecisionOf(l.Id)?.At), ("decision_price_micros", facts.DecisionOf(l.Id)?.TypedPrice)]);
         connection.Replace("order_size", "order_id", o.Id, [.. ask.Lines.SelectMany(l => l.Sizes.Select(s => (l.Id, s)))], x => [("line_id", x.Id), ("size", x.s.Size), ("pieces", x.s.Pieces)]);
-        connection.Replace("placement", "order_id", o.Id, [.. ask.Lines.SelectMany(l => l.Placements.Select(p => (l.Id, p)))], x => [("line_id", x.Id), ("id", x.p.Id), ("place", x.p.Place), ("width_in", x.p.WidthIn), ("height_in", x.p.HeightIn), ("coverage_percent", x.p.CoveragePercent), ("colours", x.p.Colours), ("gradient", x.p.Gradient), ("thinnest_line_pt", x.p.ThinnestLinePt), ("design_id", x.p.DesignId)]);
+        connection.Replace("placement", "order_id", o.Id, [.. ask.Lines.SelectMany(l => l.Placements.Select(p => (l.Id, p)))], x => [("line_id", x.Id), ("id", x.p.Id), ("place", x.p.Place), ("width_in", x.p.WidthIn), ("height_in", x.p.HeightIn), ("coverage_percent", x.p.CoveragePercent), ("colours", x.p.Colours), ("gradient", x.p.Gradient), ("thinnest_line_pt", x.p.ThinnestLinePt), ("design_id", x.p.DesignId), ("by_size", x.p.BySize), ("own", x.p.Own)]);
+        connection.Replace("order_own", "order_id", o.Id, [.. ask.Lines.SelectMany(l => (l.Names ?? []).Select(n => (l.Id, n)))], x => [("line_id", x.Id), ("size", x.n.Size), ("name", x.n.Name), ("number", x.n.Number)]);
         connection.Replace("gather_item", "order_id", o.Id, facts.Items, i => [("id", i.Id), ("kind", i.Kind), ("text", i.Text), ("supplier", i.Supplier), ("quantity", i.Quantity), ("unit", i.Unit), ("cost_micros", i.Cost), ("expected", i.Expected), ("done_at", i.DoneAt)]);
         connection.Replace("order_part", "order_id", o.Id, facts.Parts ?? [], p => [("taken_by", p.To), ("at", p.At), ("money_micros", p.Taken)]);
         connection.Replace("order_part_piece", "order_id", o.Id, [.. (facts.Parts ?? []).SelectMany((p, i) => p.Pieces.Select(c => (i, c)))], x => [("part", x.i), ("line_id", x.c.LineId), ("size", x.c.Size), ("pieces", x.c.Pieces)]);
         connection.Replace("order_offer", "order_id", o.Id, facts.Offered ?? [], w => [("line_id", w.LineId), ("method_id", w.MethodId)]);
+        connection.Replace("order_risk", "order_id", o.Id, facts.Risks ?? [], r => [("line_id", r.LineId), ("accepted_by", r.AcceptedBy), ("spot_tested", r.SpotTested), ("at", r.At)]);
+        connection.Replace("order_attachment", "order_id", o.Id, facts.Attached ?? [], a => [("id", a.Id), ("name", a.Name), ("hash", a.Hash), ("bytes", a.Bytes), ("at", a.At)]);
+        connection.Replace("order_pressed", "order_id", o.Id, facts.Pressed ?? [], p => [("line_id", p.LineId), ("press_id", p.PressId)]);
+        connection.Replace("order_drawer", "order_id", o.Id, facts.Drawer ?? [], d => [("line_id", d.LineId), ("key", d.Key), ("kept_id", d.KeptId), ("pieces", d.Count), ("film_id", d.FilmId)]);
+        connection.Replace("order_joined", "order_id", o.Id, facts.Joined ?? [], j => [("line_id", j.LineId), ("with_order", j.WithOrder), ("with_code", j.WithCode)]);
+        LayoutStore.Write(connection, o.Id, facts.Layouts ?? []);
         connection.Replace("order_move", "order_id", o.Id, facts.Moves ?? [], m => [("line_id", m.LineId), ("press_id", m.PressId), ("from_wall", m.From)]);
         connection.Replace("order_counted", "order_id", o.Id, facts.Counted, s => [("line_id", s.LineId), ("size", s.Size), ("pieces", s.Pieces)]);
     }

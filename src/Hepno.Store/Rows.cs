@@ -127,6 +127,8 @@ internal static class Rows
 
         public int Int(string column) => reader.GetInt32(reader.GetOrdinal(column));
 
+        public int? IntOrNull(string column) => At(column) is { } i ? reader.GetInt32(i) : null;
+
         public long Long(string column) => reader.GetInt64(reader.GetOrdinal(column));
 
         public double Real(string column) => reader.GetDouble(reader.GetOrdinal(column));

@@ -32,6 +32,10 @@ public static class RunStore
         return connection.Query("SELECT * FROM run_event WHERE order_id = @id ORDER BY seq", r => Map(r, laps), ("@id", orderId));
     }
 
+    /// <summary>Events of an order received from a moment on.</summary>
+    public static HashSet<string> Since(SqliteConnection connection, string orderId, DateTime utc) =>
+        [.. connection.Query("SELECT event_id FROM run_event WHERE order_id = @id AND received_at >= @from", r => r.Text("event_id"), ("@id", orderId), ("@from", utc))];
+
     /// <summary>Events of all orders on the line, by order; their laps are left out, as counts do not need them.</summary>
     public static ILookup<string, RunEvent> OfOpen(SqliteConnection connection) =>
         connection.Query("SELECT * FROM run_event WHERE order_id IN (SELECT id FROM orders WHERE closed_at IS NULL) ORDER BY seq", r => (Of: r.Text("order_id"), Event: Map(r, None))).ToLookup(e => e.Of, e => e.Event);

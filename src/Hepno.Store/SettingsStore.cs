@@ -1,7 +1,9 @@
 using System.Globalization;
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
+using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
+using Hepno.Core.Recipes;
 using Hepno.Core.Sending;
 using Microsoft.Data.Sqlite;
 
@@ -10,7 +12,7 @@ namespace Hepno.Store;
 /// <summary>The shop's numbers: one row.</summary>
 internal static class SettingsStore
 {
-    private static readonly string[] Children = ["person", "person_day", "person_off", "fixed_cost", "learned_spoilage"];
+    private static readonly string[] Children = ["person", "person_day", "person_off", "fixed_cost", "learned_spoilage", "step_time", "cover_price"];
 
     public static Aggregate<ShopNumbers> Aggregate() => new("numbers", "settings", (connection, _) =>
     {
@@ -21,6 +23,8 @@ internal static class SettingsStore
         var people = connection.Query("SELECT * FROM person ORDER BY position", r => new Person(r.Text("id"), r.Text("name"), r.Money("wage_micros"), r.Money("on_costs_micros"), [.. days[r.Text("id")]], r.TimeOrNull("lunch_from"), r.Int("lunch_minutes"), [.. off[r.Text("id")]]));
         var costs = connection.Query("SELECT * FROM fixed_cost ORDER BY position", r => new FixedCost(r.Text("name"), r.Money("month_micros")));
         var spoilage = connection.Query("SELECT * FROM learned_spoilage ORDER BY method_id", r => new LearnedSpoilage(r.Text("method_id"), r.Real("share")));
+        var times = connection.Query("SELECT * FROM step_time ORDER BY code", r => new StepTime(r.Text("code"), r.Real("seconds")));
+        var covers = connection.Query("SELECT * FROM cover_price ORDER BY cover", r => new CoverPrice(r.Word<Cover>("cover"), r.Money("price_micros"), r.Int("uses")));
         return connection.Query("SELECT * FROM settings", r => new Versioned<ShopNumbers>(new ShopNumbers(
             r.Text("shop_name"), r.Text("address"), r.Text("contact"),
             new FigureFormat(r.Text("sign"), r.Flag("sign_after"), r.Text("decimal_mark"), r.Text("group_mark"), r.Int("minor_digits"), r.Flag("day_first"), r.Flag("twelve_hours"), r.Flag("metric"), r.Flag("celsius"), r.Text("language")),
@@ -30,10 +34,12 @@ internal static class SettingsStore
             Policy(r, "retail", "margin_share_micros"), Policy(r, "wholesale", "wholesale_margin_micros"), r.Money("least_margin_micros"), r.Word<FeeBase>("fee_base"), r.Word<InversionRule>("inversion"),
             packagings.Count == 0 ? null : packagings, r.Real("parcel_minutes"), r.Word<SizePricing>("size_pricing"),
             people.Count == 0 ? null : people, costs.Count == 0 ? null : costs, r.Real("productive_share"), r.Text("tier_steps") is { Length: > 0 } steps ? [.. steps.Split(',').Select(t => int.Parse(t, CultureInfo.InvariantCulture))] : null,
-            r.Real("hands_factor"), spoilage.Count == 0 ? null : spoilage, r.Real("swap_minutes"), r.Real("dial_minutes"), r.Flag("set_up_while_heating")), r.Long("version")));
+            r.Real("hands_factor"), spoilage.Count == 0 ? null : spoilage, r.Real("swap_minutes"), r.Real("dial_minutes"), r.Flag("set_up_while_heating"), r.Money("theirs_micros"),
+            new FloorHabits(r.Word<FloorPolicy>("floor_policy"), r.Flag("first_piece"), r.Int("rack_places"), r.Flag("measured"), r.Flag("cold_plate"), r.Flag("hands_on_only"), r.Word<SecondHabit>("second_habit"), times.Count == 0 ? null : times, covers.Count == 0 ? null : covers, r.Flag("test_first"), r.Flag("prepare_beside"))), r.Long("version")));
     }, _ => "1", (connection, n, version) =>
     {
         var (retail, wholesale) = (n.PolicyFor(Channel.Retail), n.PolicyFor(Channel.Wholesale));
+        var floor = n.Habits();
         connection.Put("settings", 1, ("id", 1), ("version", version), ("shop_name", n.ShopName), ("address", n.Address), ("contact", n.Contact),
             ("sign", n.Format.Sign), ("sign_after", n.Format.SignAfter), ("decimal_mark", n.Format.DecimalMark), ("group_mark", n.Format.GroupMark), ("minor_digits", n.Format.MinorDigits),
             ("day_first", n.Format.DayFirst), ("twelve_hours", n.Format.TwelveHours), ("metric", n.Format.Metric), ("celsius", n.Format.Celsius), ("language", n.Format.Language), ("paper", n.Paper), ("time_zone", n.TimeZone),
@@ -43,7 +49,8 @@ internal static class SettingsStore
             ("retail_kind", retail.Kind), ("retail_multiple_micros", retail.Multiple), ("retail_of", retail.Of), ("retail_hour_micros", retail.PerHour),
             ("wholesale_kind", wholesale.Kind), ("wholesale_margin_micros", wholesale.MarginShare), ("wholesale_multiple_micros", wholesale.Multiple), ("wholesale_of", wholesale.Of), ("wholesale_hour_micros", wholesale.PerHour),
             ("least_margin_micros", n.LeastMarginShare), ("fee_base", n.FeeBase), ("inversion", n.Inversion), ("parcel_minutes", n.ParcelMinutes), ("size_pricing", n.SizePricing), ("productive_share", n.ProductiveShare), ("tier_steps", string.Join(',', n.TierSteps ?? [])), ("hands_factor", n.HandsFactor),
-            ("swap_minutes", n.SwapMinutes), ("dial_minutes", n.DialMinutes), ("set_up_while_heating", n.SetUpWhileHeating));
+            ("swap_minutes", n.SwapMinutes), ("dial_minutes", n.DialMinutes), ("set_up_while_heating", n.SetUpWhileHeating), ("theirs_micros", n.TheirsPerPiece),
+            ("floor_policy", floor.Policy), ("first_piece", floor.FirstPiece), ("rack_places", floor.RackPlaces), ("measured", floor.Measured), ("cold_plate", floor.ColdPlate), ("hands_on_only", floor.HandsOnOnly), ("second_habit", floor.Second), ("test_first", floor.TestFirst), ("prepare_beside", floor.PrepareBeside));
         connection.Execute("DELETE FROM packaging");
         foreach (var table in Children)
         {
@@ -56,6 +63,14 @@ internal static class SettingsStore
         foreach (var s in n.Spoilage ?? [])
         {
             connection.Put("learned_spoilage", 1, ("method_id", s.MethodId), ("share", s.Share));
+        }
+        foreach (var t in floor.Times ?? [])
+        {
+            connection.Put("step_time", 1, ("code", t.Code), ("seconds", t.Seconds));
+        }
+        foreach (var cover in floor.Covers ?? [])
+        {
+            connection.Put("cover_price", 1, ("cover", cover.Cover), ("price_micros", cover.Price), ("uses", cover.Uses));
         }
         for (var i = 0; i < (n.FixedCosts?.Count ?? 0); i++)
         {

@@ -1,0 +1,3 @@
+CREATE TABLE order_own (order_id TEXT NOT NULL REFERENCES orders(id), position INTEGER NOT NULL, line_id TEXT NOT NULL, size TEXT NOT NULL, name TEXT NOT NULL, number TEXT NOT NULL, PRIMARY KEY (order_id, position)) STRICT;
+ALTER TABLE placement ADD COLUMN by_size INTEGER NOT NULL DEFAULT 0;
+ALTER TABLE placement ADD COLUMN own TEXT NOT NULL DEFAULT 'None';

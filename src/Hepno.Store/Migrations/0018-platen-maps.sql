@@ -1,0 +1,1 @@
+CREATE TABLE press_map (press_id TEXT NOT NULL REFERENCES press(id), position INTEGER NOT NULL, day TEXT NOT NULL, set_f REAL NOT NULL, points TEXT NOT NULL, doubtful INTEGER NOT NULL, by_whom TEXT NOT NULL, PRIMARY KEY (press_id, position)) STRICT;

@@ -1,0 +1,1 @@
+CREATE TABLE press_dial (press_id TEXT NOT NULL REFERENCES press(id), position INTEGER NOT NULL, pressure TEXT NOT NULL, thickness TEXT NOT NULL, lower TEXT NOT NULL, dial REAL NOT NULL, PRIMARY KEY (press_id, position)) STRICT;

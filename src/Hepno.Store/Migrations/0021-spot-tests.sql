@@ -1,0 +1,3 @@
+CREATE TABLE spot_test (id TEXT PRIMARY KEY, version INTEGER NOT NULL, product_id TEXT NOT NULL, style_id TEXT NOT NULL, colourway_id TEXT NOT NULL, temperature_f REAL NOT NULL, dwell_seconds REAL NOT NULL, pressure TEXT NOT NULL, day TEXT NOT NULL, by_whom TEXT NOT NULL,
+  sticks INTEGER NOT NULL, scorched INTEGER NOT NULL, bleeding TEXT NOT NULL, feel TEXT NOT NULL, note TEXT NOT NULL) STRICT;
+CREATE TABLE spot_test_wash (spot_test_id TEXT NOT NULL REFERENCES spot_test(id), position INTEGER NOT NULL, day TEXT NOT NULL, washes INTEGER NOT NULL, verdict TEXT NOT NULL, PRIMARY KEY (spot_test_id, position)) STRICT;
