@@ -23,20 +23,28 @@ public static class CsvTable
 
     private static readonly string[] Delimiters = [";", "\t", ","];
 
+    /// <summary>The columns of a table as its head writes them; empty for an empty file.</summary>
+    public static IReadOnlyList<string> Head(string text)
+    {
+        using var csv = Open(text);
+        return csv.Read() && csv.ReadHeader() ? [.. csv.HeaderRecord!.Select(h => h.Trim()).Where(h => h.Length > 0)] : [];
+    }
+
     /// <summary>Reads a table; further columns are let be.</summary>
     /// <param name="text">The file's text.</param>
     /// <param name="needed">Columns that must be there.</param>
+    /// <param name="called">What the file calls a column, where it is another name; null for nothing.</param>
     /// <exception cref="NotATableException">A column is missing, or a row cannot be read.</exception>
-    public static IReadOnlyList<CsvRow> Read(string text, IReadOnlyList<string> needed)
+    public static IReadOnlyList<CsvRow> Read(string text, IReadOnlyList<string> needed, IReadOnlyDictionary<string, string>? called = null)
     {
-        var head = text.TrimStart('\uFEFF').Split('\n', 2)[0];
-        var delimiter = Delimiters.MaxBy(d => head.Split(d).Length)!;
-        using var csv = new CsvReader(new StringReader(text.TrimStart('\uFEFF')), new CsvConfiguration(CultureInfo.InvariantCulture) { Delimiter = delimiter, BadDataFound = null, MissingFieldFound = null, PrepareHeaderForMatch = a => Key(a.Header) });
+        using var csv = Open(text);
         if (!csv.Read() || !csv.ReadHeader())
         {
             throw new NotATableException("The file is empty.");
         }
-        var columns = csv.HeaderRecord!.Select(Key).ToList();
+        var ours = (called ?? new Dictionary<string, string>()).ToDictionary(c => Key(c.Value), c => c.Key);
+        // a column that stands for another is not read under its own name
+        var columns = csv.HeaderRecord!.Select(Key).Select(k => ours.GetValueOrDefault(k) ?? (ours.ContainsValue(k) ? $"({k})" : k)).ToList();
         if (needed.Where(n => !columns.Contains(n)).ToList() is { Count: > 0 } missing)
         {
             throw new NotATableException($"The column {string.Join(", ", missing)} is missing; the head has {string.Join(", ", columns)}.");
@@ -53,6 +61,18 @@ public static class CsvTable
             {
                 rows.Add(new(csv.Parser.RawRow, cells));
             }
+        }
+        return rows;
+    }
+
+    /// <summary>The cells of a text by row, whether or not it has a head; rows without anything in them are kept, so that rows can be counted.</summary>
+    public static IReadOnlyList<IReadOnlyList<string>> Cells(string text)
+    {
+        using var csv = Open(text, blanks: true);
+        var rows = new List<IReadOnlyList<string>>();
+        while (rows.Count < MostRows && csv.Read())
+        {
+            rows.Add([.. csv.Parser.Record ?? []]);
         }
         return rows;
     }
@@ -75,5 +95,14 @@ public static class CsvTable
         return text.ToString();
     }
 
-    private static string Key(string header) => header.Trim().ToLowerInvariant().Replace(' ', '_');
+    // the first row tells what divides the cells
+    private static CsvReader Open(string text, bool blanks = false)
+    {
+        var whole = text.TrimStart('\uFEFF');
+        var head = whole.Split('\n', 2)[0];
+        return new(new StringReader(whole), new CsvConfiguration(CultureInfo.InvariantCulture) { Delimiter = Delimiters.MaxBy(d => head.Split(d).Length)!, BadDataFound = null, MissingFieldFound = null, IgnoreBlankLines = !blanks, PrepareHeaderForMatch = a => Key(a.Header) });
+    }
+
+    /// <summary>A column's name as it is compared: case and blanks aside.</summary>
+    public static string Key(string header) => header.Trim().ToLowerInvariant().Replace(' ', '_');
 }

@@ -15,7 +15,14 @@ public sealed record PassPrinted(string Title, string Recipe, string How, string
 /// <param name="Press">Which press, with its cautions.</param>
 /// <param name="Passes">In the order of pressing.</param>
 /// <param name="Sizes">Pieces by size.</param>
-public sealed record RunLinePrinted(string What, string Press, IReadOnlyList<PassPrinted> Passes, IReadOnlyList<SizePrinted> Sizes);
+/// <param name="Names">Each piece with its own name or number, in the order of pressing; empty when all are alike.</param>
+public sealed record RunLinePrinted(string What, string Press, IReadOnlyList<PassPrinted> Passes, IReadOnlyList<SizePrinted> Sizes, IReadOnlyList<NamePrinted> Names);
+
+/// <summary>A personalised piece on a run sheet.</summary>
+/// <param name="Number">Piece of the run, from 1.</param>
+/// <param name="Size">Its size.</param>
+/// <param name="Says">Its name and number.</param>
+public sealed record NamePrinted(int Number, string Size, string Says);
 
 /// <summary>A run on paper, for the day the screen is dark.</summary>
 /// <param name="Paper">letter or a4.</param>
@@ -53,7 +60,11 @@ public static class RunSheetPdf
             }
             s.Table(() =>
             {
-                foreach (var size in line.Sizes)
+                foreach (var name in line.Names)
+                {
+                    Name(s, r, name);
+                }
+                foreach (var size in line.Names.Count > 0 ? [] : line.Sizes)
                 {
                     Sizes(s, r, size);
                 }
@@ -77,6 +88,19 @@ public static class RunSheetPdf
             s.Y = s.Paragraph(p.Caution, s.Left + 18, s.Y + 14, s.Right - s.Left - 18, 10.5, 13, bold: true);
         }
         s.Y += 22;
+    }
+
+    private static void Name(Sheet s, RunSheet r, NamePrinted name)
+    {
+        Room(s, r, Step + 6);
+        s.Row(() =>
+        {
+            s.Cell(() => s.Text(name.Number.ToString(CultureInfo.InvariantCulture), s.Left + 24, s.Y, 11, right: true));
+            s.Cell(() => s.Text(name.Size, s.Left + 36, s.Y, 13, bold: true), head: true);
+            s.Cell(() => s.Text(name.Says, s.Left + 90, s.Y, 13));
+        });
+        s.Box(s.Right - Box, s.Y - Box + 1, Box, Box, 0.6);
+        s.Y += Step + 3;
     }
 
     private static void Sizes(Sheet s, RunSheet r, SizePrinted size)

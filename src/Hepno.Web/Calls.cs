@@ -30,4 +30,7 @@ internal static class Calls
     public static long SeenOrNew(this HttpRequest request, bool exists) => exists ? request.Seen() : request.Headers.IfMatch.Count == 0 ? 0 : request.Seen();
 
     public static Deed Deed(this HttpRequest request, ShopClock clock, string name, bool undoable = true) => new(name, request.Device(), clock.Utc, undoable);
+
+    /// <summary>True when the owner was asked about an odd value and says that it is so.</summary>
+    public static bool IsSure(this HttpRequest request) => request.Headers["Hepno-Sure"] == "true";
 }

@@ -57,12 +57,17 @@ internal static class DemoData
 
         Aggregates.Styles.Put(c, new("loft", "Loft 240", "Corran Mill", GarmentKind.Sweatshirt, [new(Fibre.Cotton, 70), new(Fibre.Polyester, 30)], 240, 340, 9.80m, 12m, 1,
             [new("oat", "Oat", "#dfd3bb", ColourClass.Pale), new("ink", "Ink", "#22293a", ColourClass.Dark)], sizes, false), 0, deed);
+        Aggregates.Styles.Put(c, new("minnow", "Minnow 150", "Corran Mill", GarmentKind.Tee, [new(Fibre.Cotton, 55), new(Fibre.Polyester, 45)], 150, 330, 2.90m, 12m, 1,
+            [new("navy", "Navy", "#2b3b5e", ColourClass.Dark), new("white", "White", "#fcfaf5", ColourClass.White)], [new("YS", 0), new("YM", 0), new("YL", 0)], false, null,
+            new(Thickness.Thin, Migration.ByCloth, [Feature.TearAwayLabel]), new([new(10, 0, 2.70m), new(0, 250, 2.55m)], 250, 1, new(15, 0))), 0, deed);
         Aggregates.Styles.Put(c, new("haul", "Haul tote", "Brisling & Daughter", GarmentKind.Tote, [new(Fibre.Cotton, 100)], 220, 390, 2.60m, 14m, 2, [new("natural", "Natural", "#e6dcc4", ColourClass.Pale)], [new("One size", 0)], false), 0, deed);
         Aggregates.Styles.Put(c, new("cove", "Cove cap", "Halyard Headwear", GarmentKind.Cap, [new(Fibre.Cotton, 100)], 260, 340, 4.10m, 11m, 3, [new("navy", "Navy", "#2b3b5e", ColourClass.Dark), new("stone", "Stone", "#c9bfa8", ColourClass.Pale)], [new("One size", 0)], false), 0, deed);
         Aggregates.Styles.Put(c, new("galley", "Galley apron", "Halyard Headwear", GarmentKind.Apron, [new(Fibre.Cotton, 65), new(Fibre.Polyester, 35)], 245, 350, 6.30m, 11m, 3, [new("charcoal", "Charcoal", "#3b3f45", ColourClass.Dark)], [new("One size", 0)], false), 0, deed);
 
         static IReadOnlyList<PriceBreak> Breaks(decimal one) => [new(1, one), new(25, decimal.Round(one * 0.88m, 2)), new(75, decimal.Round(one * 0.78m, 2))];
-        Aggregates.Films.Put(c, new("ferrow", "Ferrow", "Cold-peel film", [new("4 × 4", 4, 4, Breaks(0.95m)), new("5 × 8", 5, 8, Breaks(1.70m)), new("11 × 11", 11, 11, Breaks(3.10m)), new("12 × 16", 12, 16, Breaks(4.20m))], 9m, 2), 0, deed);
+        Aggregates.Films.Put(c, new("ferrow", "Ferrow", "Cold-peel film", [new("4 × 4", 4, 4, Breaks(0.95m)), new("5 × 8", 5, 8, Breaks(1.70m)), new("11 × 11", 11, 11, Breaks(3.10m)), new("12 × 16", 12, 16, Breaks(4.20m))], 9m, 2,
+            new(0.5, 0.25, new(22, 12, [new(1, 4.60m), new(30, 4.30m)], []), [new("11 × 15", 11, 15, [new(1, 4.10m), new(10, 3.40m), new(40, 2.90m)])])), 0, deed);
+        Aggregates.KeptPrints.Put(c, new("hem-tern", "hem tern", 1, 0.5, null, "ferrow", 60, 365, [new(6, DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-40)), "")]), 0, deed);
         Aggregates.Vinyls.Put(c, new("tidewell", "Tidewell", "Smooth vinyl", 19.5, 3.10m, 0.25, 7.50m, 2), 0, deed);
         Aggregates.Vinyls.Put(c, new("tidewell-low", "Tidewell", "Low-heat vinyl", 19.5, 4.40m, 0.25, 7.50m, 3), 0, deed);
         static IReadOnlyList<PriceBreak> Sheets(decimal dozen) => [new(12, dozen), new(36, decimal.Round(dozen * 0.72m, 2)), new(72, decimal.Round(dozen * 0.55m, 2))];
@@ -72,23 +77,34 @@ internal static class DemoData
         Aggregates.FilmPrinters.Put(c, new("skua", "Skua", 13, 0.25, 11, 0.011, 0.16m, 0.014, 0.14m, true, 0.0042m, 0.016, 0.028m, 18, 0.05m, 35, FilmCure.Oven, printer, "Powder is fine dust: extraction on, mask on, no flame. Oven and film burn. The data sheets of ink and powder decide."), 0, deed);
         Aggregates.DyePrinters.Put(c, new("plover", "Plover", 32, 0.010, 0.21m, 13, 19, 0.25, 0.28m, 8, 0.009m, 0.05m, printer with { PriceNew = 900, Resale = 100, PowerKw = 0.1 }, "Dye fumes while pressing: window open, extraction on."), 0, deed);
         Aggregates.Presses.Put(c, new("gannet", "Gannet", "swing-away", 16, 20, 15, 20, 5, -5, new(1450, 250, 5, 600, 1.8, 0.35, 0.12m), "Platen and guard burn: gloves, and hands clear when it swings. Into the wall socket, never an extension lead. The maker's manual decides.",
-            [new("sleeve", 4.5, 14), new("youth", 12, 14)]), 0, deed);
+            [new("sleeve", 4.5, 14), new("youth", 12, 14)],
+            Accessories: [new("small pillow", AccessoryKind.Pillow, 6, 6, 0.5, 0, DateOnly.FromDateTime(desk.Clock.Utc)), new("cover sheet", AccessoryKind.CoverSheet, 16, 20, 0, 200, DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-60)))]), 0, deed);
         Aggregates.Presses.Put(c, new("petrel", "Petrel", "clamshell", 15, 15, 12, 22, 5, 4, new(680, 90, 5, 500, 1.4, 0.35, 0.10m), "Heavy lid: hands on the handle only. The platen burns. The maker's manual decides.",
             [new("sleeve", 4.5, 12)]), 0, deed);
         Aggregates.Presses.Put(c, new("puffin", "Puffin", "cap", 5.5, 3, 9, 24, 5, null, new(320, 40, 5, 250, 0.6, 0.35, 0.08m), "Curved platen burns on its upper edge. The maker's manual decides."), 0, deed);
+        Aggregates.Presses.Put(c, new("ember", "Ember", "oven", 16, 20, 10, 25, 5, null, new(390, 50, 5, 400, 1.2, 0.5, 0.05m), "Oven, tray and film burn: gloves. Fumes: extraction on, window open."), 0, deed);
+        var weekAgo = desk.Clock.Wall(Desk.Numbers(c).TimeZone).Date.AddDays(-7).AddHours(9);
+        Aggregates.Supplies.Put(c, new("skua", [new(Supply.ColourInk, ["Skerry pigment"], 800, 100), new(Supply.WhiteInk, ["Skerry white"], 500, 100), new(Supply.Film, ["Skua cold film", "Skua warm film"], 3900, 200), new(Supply.Powder, ["Marl fine"], 1000, 150)],
+            [new(Supply.ColourInk, "Skerry pigment", "0526-C", weekAgo, 620, "Wren"), new(Supply.Film, "Skua cold film", "F-118", weekAgo, 3900, "Wren"), new(Supply.Powder, "Marl fine", "P-31", weekAgo.AddDays(1), 800, "Ines"), new(Supply.WhiteInk, "Skerry white", "0526-W", weekAgo.AddDays(2), 110, "Wren")]), 0, deed);
         Aggregates.Cutters.Put(c, new("scissorbill", "Scissorbill", 22, 70, new(540, 120, 5, 400, 0.06, 0.5, 0.25m), "The blade is sharper than it looks: hands off while it runs."), 0, deed);
 
         var day = DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-60));
         const string Up = "film up, right-reading";
         const string Mirrored = "carrier up, cut mirrored";
-        Aggregates.Recipes.Put(c, new("film-cotton", "ferrow", "rev 3", RecipeFabric.Cotton, 310, 15, 3, "medium", 5, Peel.Cold, 60, 8, Up, RecipeSource.OwnTest, day, "Peel only when it is cold: warm film lifts the edges."), 0, deed);
+        Aggregates.Recipes.Put(c, new("film-cotton", "ferrow", "rev 3", RecipeFabric.Cotton, 310, 15, 3, "medium", 5, Peel.Cold, 60, 8, Up, RecipeSource.OwnTest, day, "Peel only when it is cold: warm film lifts the edges.",
+            Parameters: [new("peel", RecipeSource.Learned, day.AddDays(20), "45 s lifted twice")]), 0, deed);
         Aggregates.Recipes.Put(c, new("film-polyester", "ferrow", "rev 3", RecipeFabric.Polyester, 275, 12, 2, "medium", 5, Peel.Cold, 60, 5, Up, RecipeSource.Maker, day, "Above 275 °F dark polyester bleeds."), 0, deed);
         Aggregates.Recipes.Put(c, new("vinyl-cotton", "tidewell", "2025", RecipeFabric.Cotton, 310, 14, 3, "medium", 5, Peel.Warm, 8, 4, Mirrored, RecipeSource.Maker, day, "Lower layers three seconds only: a layer pressed twice shrinks."), 0, deed);
         Aggregates.Recipes.Put(c, new("low-cotton", "tidewell-low", "2025", RecipeFabric.Cotton, 278, 12, 2, "medium", 5, Peel.Cold, 15, 3, Mirrored, RecipeSource.Maker, day, ""), 0, deed);
-        Aggregates.Recipes.Put(c, new("own-cotton", "skua", "our 14th", RecipeFabric.Cotton, 305, 15, 3, "medium", 5, Peel.Cold, 60, 8, Up, RecipeSource.OwnTest, day, "Sand-dry and no shine before it is pressed: else the cure was short."), 0, deed);
+        Aggregates.Recipes.Put(c, new("own-cotton", "skua", "our 14th", RecipeFabric.Cotton, 305, 15, 3, "medium", 5, Peel.Cold, 60, 8, Up, RecipeSource.OwnTest, day, "Glossy all over when it came out of the heat: dull or grainy powder was not cured."), 0, deed);
         Aggregates.Recipes.Put(c, new("dye-polyester", "plover", "our 3rd", RecipeFabric.Polyester, 390, 60, 2, "light", 5, Peel.Hot, 0, 0, "print down, mirrored", RecipeSource.OwnTest, day, "Fumes: extraction on. Fresh protection paper under and over every piece."), 0, deed);
         Aggregates.Recipes.Put(c, new("screen-cotton", "marram", "2026", RecipeFabric.Cotton, 365, 6, 2, "firm", 5, Peel.Hot, 0, 0, "print down, right-reading", RecipeSource.Maker, day, "Peel in one pull while it is hot."), 0, deed);
         Aggregates.Recipes.Put(c, new("low-polyester", "tidewell-low", "2025", RecipeFabric.Polyester, 278, 12, 2, "medium", 5, Peel.Cold, 15, 3, Mirrored, RecipeSource.Assumed, day, "Spot-test first."), 0, deed);
+        Aggregates.TestGarments.Put(c, new("misprints", "Black and white tees, misprinted", "100% cotton", 14, "box under the sink"), 0, deed);
+        Aggregates.TestGarments.Put(c, new("sports", "Sports tees, samples", "100% polyester", 3, ""), 0, deed);
+        Aggregates.SpotTests.Put(c, new("test-brae", "ferrow", "brae", "", 310, 15, "medium", day, "Wren", true, false, Bleeding.Clean, "soft, thin", "", [new(day.AddDays(9), 5, WashVerdict.Holds), new(day.AddDays(48), 25, WashVerdict.Holds)], "misprints"), 0, deed);
+        Aggregates.SpotTests.Put(c, new("test-vinyl", "tidewell", "brae", "black", 310, 14, "medium", day.AddDays(3), "Wren", true, false, Bleeding.Clean, "firm", "", [new(day.AddDays(20), 12, WashVerdict.Holds)]), 0, deed);
+        Aggregates.SpotTests.Put(c, new("test-apron", "marram", "galley", "", 365, 6, "firm", day.AddDays(11), "Ines", true, true, Bleeding.NotLooked, "", "Shines where the platen's edge lay. Not on this apron."), 0, deed);
     }
 
     private static void Customers(SqliteConnection c, Desk desk)

@@ -1,15 +1,19 @@
+using Hepno.Core.Curing;
 using Hepno.Core.Orders;
 using Hepno.Core.Runs;
 using Hepno.Store;
 using Hepno.Web.Deeds;
+using Hepno.Web.Endpoints;
+using Hepno.Web.Views;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web;
 
-/// <summary>The demo shop's fourteen orders, at every station: late, spoiled, learned from, asked for again.</summary>
+/// <summary>The demo shop's fifteen orders, at every station: late, spoiled, learned from, asked for again.</summary>
 internal static class DemoOrders
 {
     private const string Film = "dtf-bought";
+    private const string FilmHere = "dtf-made";
 
     private static Ask Ask(string customer, IReadOnlyList<AskLine> lines, DateOnly day, TimeOnly? hour, string? note = null, Shipping? shipping = null) => new(customer, lines, day, hour, note, Shipping: shipping);
 
@@ -67,8 +71,9 @@ internal static class DemoOrders
         OrderDeeds.Count(c, desk, "demo-208", [new("1", "One size", 5)], Version(c, "demo-208"), DemoData.At(desk, "counted", 2));
 
         // 209, everything here: to press on the cap press
-        Make(c, desk, "demo-209", Ask("ferry", [Line("cove", "navy", [new("One size", 24)], [new Placement("badge", "cap-front", 4, 2, 70, 2, false, 4)], 17m)], In(3), noon, null, new("near", true)), Film, 80);
+        Make(c, desk, "demo-209", Ask("ferry", [Line("cove", "navy", [new("One size", 24)], [new Placement("badge", "cap-front", 4, 2, 70, 2, false, 4)], 17m)], In(3), noon, null, new("near", true)), FilmHere, 80);
         ThroughGather(c, desk, "demo-209", "Calla Roe", 72, null);
+        Cured(c, desk, "demo-209", "badge", 1, 26, 28, true);
 
         // 210, everything here: to press on the second flat press
         Make(c, desk, "demo-210", Ask("brewers", [Line("loft", "oat", [new("S", 6), new("M", 14), new("L", 16), new("XL", 8)], [Front(9, 7, 2, 5)], 30m)], In(2), four, null), Film, 78);
@@ -78,8 +83,9 @@ internal static class DemoOrders
         Make(c, desk, "demo-211", Ask("brewers", [Line("haul", "natural", [new("One size", 60)], [new Placement("face", "bag-face", 8, 8, 45, 2, false, 6)], 9m)], In(15), noon, null), "htv", 3, upTo: Station.Layout);
 
         // 212, said yes, waiting for the deposit
-        Make(c, desk, "demo-212", Ask("vets", [Line("hollin", "white", [new("XS", 10), new("S", 20), new("M", 16), new("L", 6)], [Front(9, 9, 4, 3)], 15m)], In(11), four, null), Film, 9);
+        Make(c, desk, "demo-212", Ask("vets", [Line("hollin", "white", [new("XS", 10), new("S", 20), new("M", 16), new("L", 6)], [Front(9, 9, 4, 3)], 15m)], In(11), four, null), FilmHere, 9);
         OrderDeeds.Approve(c, desk, "demo-212", "Dr. Tove Őrr", Version(c, "demo-212"), DemoData.At(desk, "yes taken", 2));
+        Cured(c, desk, "demo-212", "front", 2, 20, 1.2, false);
 
         // 213, learned from and closed; 214 is the same again, at today's prices
         Make(c, desk, "demo-213", Ask("ferry", [Line("hollin", "navy", [new("M", 6), new("L", 8), new("XL", 4)], [Front(9, 6, 2, 5)], 20m)], In(1), noon, null), Film, 190);
@@ -89,6 +95,21 @@ internal static class DemoOrders
         OrderDeeds.HandOver(c, desk, "demo-213", "the crew of the morning boat", Version(c, "demo-213"), DemoData.At(desk, "handed over", 146));
         OrderDeeds.Close(c, desk, "demo-213", Version(c, "demo-213"), DemoData.At(desk, "closed", 140));
         OrderAgain.Do(c, desk, "demo-213", "demo-214", DemoData.At(desk, "ordered again", 0.5));
+        Named(c, desk, In(13), noon);
+    }
+
+    private static void Named(SqliteConnection c, Desk desk, DateOnly due, TimeOnly hour)
+    {
+        // 215, the juniors and their coaches: each with a name and a number on the back
+        static Placement Back(string id) => new(id, "back", 11, 9, 40, 1, false, 14, null, true, OwnText.NameAndNumber);
+        static Placement Crest(string id, double width) => new(id, "left-chest", width, width, 55, 2, false, 4, null, true);
+        static IReadOnlyList<SizeCount> Sizes(IReadOnlyList<OwnPiece> names) => [.. names.GroupBy(n => n.Size).Select(g => new SizeCount(g.Key, g.Count()))];
+        IReadOnlyList<OwnPiece> coaches = [new("S", "HASK", "1"), new("M", "FELL", "2"), new("M", "OAKES", "3"), new("L", "WINDLESTRAW", "4"), new("2XL", "PELL", "5")];
+        IReadOnlyList<OwnPiece> juniors = [new("YS", "TAM", "6"), new("YM", "ROWAN", "7"), new("YM", "ESKE", "8"), new("YM", "ODA", "9"), new("YL", "BRINE", "10"), new("YL", "LARK", "11"), new("YL", "MERRIDEW", "7")];
+        SaveAsk.Do(c, desk, "demo-215", Ask("rowing", [
+            Line("hollin", "navy", Sizes(coaches), [Crest("crest", 3.5), Back("own")], 34m) with { Names = coaches },
+            Line("minnow", "navy", Sizes(juniors), [Crest("crest-2", 3.5), Back("own-2")], 30m, "2") with { Names = juniors }], due, hour, null), 0, DemoData.At(desk, "new ask", 0.4));
+        Aggregates.Templates.Put(c, AskTemplate.Of("club-tee", "The usual club tee", Aggregates.Orders.Get(c, "demo-205")!.Value.Ask), 0, DemoData.At(desk, "template kept", 1));
     }
 
     private static void SeveralLines(SqliteConnection c, Desk desk, DateOnly due, TimeOnly hour)
@@ -106,6 +127,15 @@ internal static class DemoOrders
             OrderDeeds.Choose(c, desk, "demo-207", line, method, Version(c, "demo-207"), DemoData.At(desk, "method chosen", 1));
         }
         OrderDeeds.LayOut(c, desk, "demo-207", Version(c, "demo-207"), DemoData.At(desk, "laid out", 0.9));
+    }
+
+    // a batch out of the oven; of the older one, white alone, both patches were pressed
+    private static void Cured(SqliteConnection c, Desk desk, string order, string placement, int number, int prints, double hoursAgo, bool seen)
+    {
+        var deed = DemoData.At(desk, "cure noted", hoursAgo);
+        var patch = seen ? ControlPrint.Holds : ControlPrint.NotYet;
+        Aggregates.Cures.Put(c, new($"cure-{number}", number, "skua", SupplyEndpoints.Minute(ShopClock.Wall(deed.At, Desk.Numbers(c).TimeZone)), "ember", 248, 2, "Wren", CureSign.Glossy, ControlPrint.Holds, patch, [new(order, "1", placement, prints, seen)],
+            ["colour ink: Skerry pigment, lot 0526-C", "white ink: Skerry white, lot 0526-W", "powder: Marl fine, lot P-31"], FilmPrints.Find(c, desk, desk.Book(c), "skua", order, "1", placement)!.Use(SupplyEndpoints.PrinterOf(c, "skua"), prints), CureVerdict.Open, ""), 0, deed);
     }
 
     private static long Version(SqliteConnection c, string id) => Aggregates.Orders.Get(c, id)!.Version;

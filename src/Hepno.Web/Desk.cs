@@ -5,6 +5,7 @@ using Hepno.Core.Costing;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
+using Hepno.Core.PressFloor;
 using Hepno.Core.Runs;
 using Hepno.Store;
 using Hepno.Web.Deeds;
@@ -19,10 +20,12 @@ internal sealed class Desk(Db db, ShopClock clock)
 {
     // a sent quote never changes, so its figures are read from JSON once
     private readonly ConcurrentDictionary<string, FrozenQuote> frozen = new();
+    // what the press floor takes is asked for again and again, and never changes for the same job
+    private readonly FloorMemo memo = new();
     private volatile KeptBook? kept;
 
     private static IReadOnlyList<string> BookKinds { get; } = [Aggregates.Numbers.Kind, Aggregates.Styles.Kind, Aggregates.Films.Kind, Aggregates.Vinyls.Kind, Aggregates.Presses.Kind, Aggregates.Recipes.Kind,
-        Aggregates.Screens.Kind, Aggregates.FilmPrinters.Kind, Aggregates.DyePrinters.Kind, Aggregates.Cutters.Kind];
+        Aggregates.Screens.Kind, Aggregates.FilmPrinters.Kind, Aggregates.DyePrinters.Kind, Aggregates.Cutters.Kind, Aggregates.SpotTests.Kind, Aggregates.Upkeep.Kind, Aggregates.Supplies.Kind];
 
     public Db Db { get; } = db;
 
@@ -34,15 +37,19 @@ internal sealed class Desk(Db db, ShopClock clock)
     public ShopBook Book(SqliteConnection connection)
     {
         var seq = ChangeStore.LastOf(connection, BookKinds);
-        if (kept is { } k && k.Seq == seq)
+        var today = DateOnly.FromDateTime(Clock.Utc);
+        if (kept is { } k && k.Seq == seq && k.Day == today)
         {
             return k.Book;
         }
-        var book = new ShopBook(Numbers(connection), Values(Aggregates.Styles.All(connection)), Values(Aggregates.Films.All(connection)), Values(Aggregates.Vinyls.All(connection)),
-            Values(Aggregates.Presses.All(connection)), Values(Aggregates.Recipes.All(connection)), Values(Aggregates.Screens.All(connection)), Values(Aggregates.FilmPrinters.All(connection)), Values(Aggregates.DyePrinters.All(connection)), SimulatedCarrier.Rates, Values(Aggregates.Cutters.All(connection)));
+        var numbers = Numbers(connection);
+        var machines = Values(Aggregates.Presses.All(connection)).ToLookup(p => p.OnlyCures());
+        var book = new ShopBook(numbers, Values(Aggregates.Styles.All(connection)), Values(Aggregates.Films.All(connection)), Values(Aggregates.Vinyls.All(connection)),
+            [.. machines[false]], Values(Aggregates.Recipes.All(connection)), Values(Aggregates.Screens.All(connection)), Values(Aggregates.FilmPrinters.All(connection)), Values(Aggregates.DyePrinters.All(connection)), SimulatedCarrier.Rates, Values(Aggregates.Cutters.All(connection)),
+            DateOnly.FromDateTime(Clock.Wall(numbers.TimeZone)).AddDays(numbers.ValidityDays), memo, Values(Aggregates.SpotTests.All(connection)), Values(Aggregates.Upkeep.All(connection)), Values(Aggregates.Supplies.All(connection)), [.. machines[true]]);
         if (!Db.Writing)
         {
-            kept = new(seq, book);
+            kept = new(seq, today, book);
         }
         return book;
     }
@@ -73,8 +80,12 @@ internal sealed class Desk(Db db, ShopClock clock)
     public static FloorPlan Floor(IReadOnlyList<OrderCase> open, ShopBook book, DateTime wall)
     {
         var empty = new FloorPlan(wall, new OpenHours(book.Numbers.Week), book.Presses, [], book.Numbers.Hands(), new(book.Numbers.SwapMinutes, book.Numbers.DialMinutes, book.Numbers.SetUpWhileHeating));
+        if (book.Presses.Count == 0)
+        {
+            return empty;
+        }
         var works = open.Where(c => c.Frozen is not null && c.Order.Facts.Approval is not null && c.Standing.Station is Station.Gather or Station.Press).SelectMany(c => Works(c, book, wall)).ToList();
-        return book.Presses.Count == 0 ? empty : empty with { Placed = PressPlanner.Plan(works, empty) };
+        return empty with { Placed = PressPlanner.Plan(works, empty) };
     }
 
     /// <summary>Holds every method against a line; null while it is not complete or there is no press.</summary>
@@ -95,10 +106,10 @@ internal sealed class Desk(Db db, ShopClock clock)
         var floor = FloorWithout(c, book, open);
         foreach (var other in c.Lines.Where(l => l != line && l.InHand is not null && l.Decision is not null))
         {
-            var (band, _) = Comparer.Chosen(other.InHand!, other.Asked.Mark, c.Order.Ask.DueAt, book, floor, other.Decision!);
+            var (band, _) = Comparer.Chosen(other.InHand!, other.Asked.Mark, c.Order.Ask.DueOf(other.Asked), book, floor, other.Decision!);
             floor = band is null ? floor : WithLine(floor, c, other, band, book);
         }
-        return Comparer.Compare(line.InHand, line.Asked.Mark, c.Order.Ask.DueAt, quantity, book, floor, line.Decision, curve);
+        return Comparer.Compare(line.InHand, line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), quantity, book, floor, line.Decision, curve);
     }
 
     /// <summary>Every line by its chosen method, planned one after the other; refused when one has no method or its method cannot do it any more.</summary>
@@ -121,7 +132,7 @@ internal sealed class Desk(Db db, ShopClock clock)
         var planned = new List<(LineCase, Band?, Fold?)>();
         foreach (var line in c.Lines.Where(l => l.InHand is not null))
         {
-            var (band, fold) = line.Decision is { } decision ? Comparer.Chosen(line.InHand!, line.Asked.Mark, c.Order.Ask.DueAt, book, floor, decision) : (null, null);
+            var (band, fold) = line.Decision is { } decision ? Comparer.Chosen(line.InHand!, line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), book, floor, decision) : (null, null);
             floor = band is null ? floor : WithLine(floor, c, line, band, book);
             planned.Add((line, band, fold));
         }
@@ -135,7 +146,7 @@ internal sealed class Desk(Db db, ShopClock clock)
         var open = Open(connection, book);
         var floor = FloorWithout(c, book, open);
         var offered = (c.Order.Facts.Offered ?? []).Select(w => (Way: w, Line: c.Lines.FirstOrDefault(l => l.Asked.Id == w.LineId && l.InHand is not null && l.Decision?.MethodId != w.MethodId))).Where(o => o.Line is not null)
-            .Select(o => (Line: o.Line!, Comparer.Chosen(o.Line!.InHand!, o.Line.Asked.Mark, c.Order.Ask.DueAt, book, floor, new(o.Way.LineId, o.Way.MethodId, default)).Band)).Where(o => o.Band is not null).Select(o => (o.Line, o.Band!)).ToList();
+            .Select(o => (Line: o.Line!, Comparer.Chosen(o.Line!.InHand!, o.Line.Asked.Mark, c.Order.Ask.DueOf(o.Line.Asked), book, floor, new(o.Way.LineId, o.Way.MethodId, default)).Band)).Where(o => o.Band is not null).Select(o => (o.Line, o.Band!)).ToList();
         return MakeQuote.Of(c, Chosen(c, book, open), offered, book, Clock.Wall(book.Numbers.TimeZone), QuoteStore.Of(connection, c.Order.Id).Count + 1);
     }
 
@@ -152,7 +163,7 @@ internal sealed class Desk(Db db, ShopClock clock)
         {
             return floor;
         }
-        var work = Comparer.WorkOf(c.Order.Id, line.Asked.Id, c.CodeOf(line.Asked.Id), line.InHand!, band.Decorations, promise.ArrivesAt, promise.ArrivesCause, c.Order.Ask.DueAt, book.Numbers.SlowTenthShare, book.Numbers.HandsFactor);
+        var work = Comparer.WorkOf(c.Order.Id, line.Asked.Id, c.CodeOf(line.Asked.Id), line.InHand!, band.Decorations, promise.ArrivesAt, promise.ArrivesCause, c.Order.Ask.DueOf(line.Asked), book);
         return floor with { Placed = PressPlanner.Plan([work], floor) };
     }
 
@@ -168,7 +179,7 @@ internal sealed class Desk(Db db, ShopClock clock)
 
     private static List<LineCase> Lines(Order order, FrozenQuote? sent, ShopBook book)
     {
-        var cases = AsksInHand.Of(order.Ask, book).Select((l, i) => new LineCase(order.Ask.Lines[i], l.Style, l.Colourway, l.InHand, l.Problems, order.Facts.DecisionOf(order.Ask.Lines[i].Id), null));
+        var cases = AsksInHand.Of(order.Ask, book, order.Facts).Select((l, i) => new LineCase(order.Ask.Lines[i], l.Style, l.Colourway, l.InHand, l.Problems, order.Facts.DecisionOf(order.Ask.Lines[i].Id), null));
         return [.. sent is null ? cases : cases.Select(l => sent.Lines.FirstOrDefault(f => f.LineId == l.Asked.Id) is { } f ? l with { Style = f.Style, Colourway = f.Colourway, Frozen = f } : l)];
     }
 
@@ -180,7 +191,7 @@ internal sealed class Desk(Db db, ShopClock clock)
         var started = c.Order.Facts.RunStartedAt is { } at ? ShopClock.Wall(at, book.Numbers.TimeZone) : (DateTime?)null;
         foreach (var line in q.Lines)
         {
-            var work = Comparer.WorkOf(c.Order.Id, line.LineId, c.CodeOf(line.LineId), q.InHand(line), line.Band.Decorations, arrives, last is null ? "everything is here" : $"{last.Text} comes", c.Order.Ask.DueAt, book.Numbers.SlowTenthShare, book.Numbers.HandsFactor);
+            var work = Comparer.WorkOf(c.Order.Id, line.LineId, c.CodeOf(line.LineId), q.InHand(line), line.Band.Decorations, arrives, last is null ? "everything is here" : $"{last.Text} comes", c.Order.Ask.DueOf(q.AskOf(line)), book);
             yield return work with { StartedAt = started, Moved = c.Order.Facts.Moves?.FirstOrDefault(m => m.LineId == line.LineId) is { } m ? new(m.PressId, m.From) : null };
             // a begun order's lines follow each other
             started = started?.AddMinutes(work.Pieces * work.MinutesPerPiece);
@@ -192,5 +203,5 @@ internal sealed class Desk(Db db, ShopClock clock)
     private static List<T> Values<T>(IEnumerable<Versioned<T>> all)
         where T : class => [.. all.Select(v => v.Value)];
 
-    private sealed record KeptBook(long Seq, ShopBook Book);
+    private sealed record KeptBook(long Seq, DateOnly Day, ShopBook Book);
 }

@@ -30,7 +30,7 @@ internal sealed record OrderCase(Order Order, long Version, Customer? Customer, 
     public bool IsComplete => Lines.All(l => l.InHand is not null);
 
     /// <summary>Its lines as they are pressed; empty before the quote is sent.</summary>
-    public IReadOnlyList<RunLine> RunLines => Frozen is null ? [] : [.. Frozen.Lines.Select(l => new RunLine(l.LineId, Frozen.AskOf(l).Sizes, l.Band.Decorations.Count))];
+    public IReadOnlyList<RunLine> RunLines => Frozen is null ? [] : [.. Frozen.Lines.Select(l => new RunLine(l.LineId, Frozen.AskOf(l).Sizes, l.Band.Decorations.Count, Frozen.AskOf(l).Names))];
 
     /// <summary>Pieces and garments: "36 navy tees", "36 navy tees and 2 lines more".</summary>
     public string What => Lines.Count == 1 ? Lines[0].What : $"{Lines[0].What} and {Lines.Count - 1} {(Lines.Count == 2 ? "line" : "lines")} more";

@@ -1,6 +1,7 @@
 using System.Net;
 using Hepno.Formats;
 using Hepno.Store;
+using Hepno.Web.Devices;
 using Hepno.Web.Endpoints;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Hosting.Server;
@@ -61,6 +62,7 @@ internal static class Shell
             ["--data"] = "Hepno:Data",
             ["--host"] = "Hepno:Host",
             ["--now"] = "Hepno:Now",
+            ["--from"] = "Hepno:From",
             ["--demo"] = "Hepno:Demo",
             ["--lan"] = "Hepno:Lan",
         });
@@ -128,6 +130,9 @@ internal static class Shell
         builder.Services.AddSingleton<Pairing>();
         builder.Services.AddSingleton(_ => new Db(data));
         builder.Services.AddSingleton<Desk>();
+        builder.Services.AddSingleton<LayoutSearches>();
+        builder.Services.AddSingleton<IPressReadout, SimulatedPress>();
+        builder.Services.AddSingleton<IFilmPrinterReadout, SimulatedFilmPrinter>();
         builder.Services.AddHostedService<OpenStore>();
         builder.Services.AddHostedService<DailyCopies>();
     }
@@ -176,6 +181,15 @@ internal static class Shell
         api.MapArchive();
         api.MapCsv();
         api.MapArtwork();
+        api.MapTemplates();
+        api.MapPressChecks();
+        api.MapSpotTests();
+        api.MapUpkeep();
+        api.MapSupplies();
+        api.MapCures();
+        api.MapLayouts();
+        api.MapLineLayouts();
+        api.MapLayoutFiles();
         api.MapChanges();
         api.MapDevices();
         app.MapFallback("/api/{**rest}", () => Refusals.Refuse(404, [new("status-404", "There is nothing at this address.", "", "Look at the API document for what there is.")]))

@@ -4,14 +4,17 @@ using NodaTime.TimeZones;
 
 namespace Hepno.Web;
 
-/// <summary>The only clock: instants in UTC, and the shop's wall clock. <c>--now</c> holds it still for pictures and tests.</summary>
+/// <summary>The only clock: instants in UTC, and the shop's wall clock. For pictures and tests <c>--now</c> holds it still and <c>--from</c> sets where it begins to run.</summary>
 internal sealed class ShopClock(IConfiguration configuration, TimeProvider time)
 {
-    private readonly DateTime? held = configuration["Hepno:Now"] is { Length: > 0 } text
+    private readonly DateTime? held = At(configuration["Hepno:Now"]);
+    private readonly TimeSpan ahead = At(configuration["Hepno:From"]) is { } from ? from - time.GetUtcNow().UtcDateTime : TimeSpan.Zero;
+
+    public DateTime Utc => held ?? time.GetUtcNow().UtcDateTime + ahead;
+
+    private static DateTime? At(string? text) => text is { Length: > 0 }
         ? DateTime.Parse(text, CultureInfo.InvariantCulture, DateTimeStyles.AdjustToUniversal | DateTimeStyles.AssumeUniversal)
         : null;
-
-    public DateTime Utc => held ?? time.GetUtcNow().UtcDateTime;
 
     public DateTime Wall(string zone) => Wall(Utc, zone);
 
@@ -20,6 +23,9 @@ internal sealed class ShopClock(IConfiguration configuration, TimeProvider time)
         var local = Instant.FromDateTimeUtc(DateTime.SpecifyKind(utc, DateTimeKind.Utc)).InZone(Zone(zone)).LocalDateTime;
         return new DateTime(local.Year, local.Month, local.Day, local.Hour, local.Minute, local.Second, DateTimeKind.Unspecified);
     }
+
+    /// <summary>The instant of a wall clock; an hour that the clocks leave out or pass twice is taken as the later or the first one.</summary>
+    public static DateTime ToUtc(DateTime wall, string zone) => LocalDateTime.FromDateTime(wall).InZoneLeniently(Zone(zone)).ToDateTimeUtc();
 
     public static bool Knows(string zone) => DateTimeZoneProviders.Tzdb.GetZoneOrNull(zone) is not null;
 

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Hepno.Core.Artwork;
 using Hepno.Formats;
 using Hepno.Store;
@@ -10,6 +11,12 @@ internal static class ArtworkDeeds
 {
     private const long LeftBehind = 150_000_000;
 
+    // how far pictures that are being measured have come, by artwork
+    private static readonly ConcurrentDictionary<string, double> Measuring = new();
+
+    /// <summary>Share of an artwork's measuring that is done, 0 to 1; null when it is not being measured.</summary>
+    public static double? Progress(string id) => Measuring.TryGetValue(id, out var share) ? share : null;
+
     /// <summary>Reads and measures a picture, outside any transaction.</summary>
     /// <param name="desk">Where files are kept.</param>
     /// <param name="id">Identity of the artwork.</param>
@@ -20,9 +27,10 @@ internal static class ArtworkDeeds
     {
         try
         {
+            Measuring[id] = 0;
             var facts = PictureFile.Look(file);
             var raster = PictureFile.Read(file, widthIn);
-            var report = ArtworkReport.Of(raster, widthIn, facts.Kind == "svg") ?? throw new RefusedException(400, "nothing-painted", "Nothing in the picture is painted: it is all clear.", "Send the picture with the print in it.", "file");
+            var report = ArtworkReport.Of(raster, widthIn, facts.Kind == "svg", share => Measuring[id] = share) ?? throw new RefusedException(400, "nothing-painted", "Nothing in the picture is painted: it is all clear.", "Send the picture with the print in it.", "file");
             return new(id, name, facts.Kind, KeptFiles.Keep(desk.Db.Folder, file), file.Length, widthIn, report with { Code = CodeReader.Find(raster) }, Rights.Unsaid);
         }
         catch (NotAPictureException not)
@@ -31,6 +39,7 @@ internal static class ArtworkDeeds
         }
         finally
         {
+            Measuring.TryRemove(id, out _);
             // a large picture leaves hundreds of megabytes behind: on the shop's small machine they go back at once
             if (GC.GetTotalMemory(false) > LeftBehind)
             {
@@ -66,6 +75,6 @@ internal static class ArtworkDeeds
             throw new RefusedException(409, "no-ground", $"{design.Name} has no flat ground to knock out.", "Ask for the picture with a clear ground.");
         }
         var cut = FlatGround.KnockedOut(PictureFile.Read(KeptFiles.Read(desk.Db.Folder, design.Hash), design.WidthIn), ground);
-        return Measured(desk, design.Id, design.Name, design.WidthIn, PngPicture.Write(cut)) with { Rights = design.Rights, CameAs = design.CameAs ?? design.Hash };
+        return Measured(desk, design.Id, design.Name, design.WidthIn, PngPicture.Write(cut)) with { Rights = design.Rights, NextTime = design.NextTime, CameAs = design.CameAs ?? design.Hash };
     }
 }

@@ -6,7 +6,7 @@ using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;
 
-/// <summary>Forgets a person: their orders and quotes keep every figure and lose the name, the contact, who said yes and who took the pieces.</summary>
+/// <summary>Forgets a person: their orders and quotes keep every figure and lose the name, the contact, who said yes, who took the pieces, the names printed on them and the files that hung on them.</summary>
 internal static class ForgetCustomer
 {
     public const string Nobody = "Customer erased";
@@ -28,7 +28,7 @@ internal static class ForgetCustomer
             foreach (var quote in QuoteStore.Of(connection, order.Value.Id))
             {
                 var kept = JsonSerializer.Deserialize<Views.FrozenQuote>(QuoteStore.Json(connection, quote.Id), Json.Frozen)!;
-                var bare = kept with { Ask = kept.Ask with { Note = null }, Document = kept.Document with { Customer = Nobody, CustomerContact = "" } };
+                var bare = kept with { Ask = Nameless(kept.Ask), Document = kept.Document with { Customer = Nobody, CustomerContact = "" } };
                 QuoteStore.Replace(connection, quote.Id, JsonSerializer.Serialize(bare, Json.Frozen), QuotePdf.Print(bare.Document));
                 desk.ReadAgain(quote.Id);
             }
@@ -38,14 +38,29 @@ internal static class ForgetCustomer
         return version;
     }
 
+    /// <summary>Files of a customer's orders that nothing else of the shop refers to.</summary>
+    public static IReadOnlyList<string> FilesOf(SqliteConnection connection, string id)
+    {
+        var mine = OrderStore.OfCustomer(connection, id).SelectMany(o => o.Value.Facts.Attached ?? []).Select(a => a.Hash).ToHashSet();
+        var others = Aggregates.Orders.All(connection).Where(o => o.Value.Ask.CustomerId != id).SelectMany(o => o.Value.Facts.Attached ?? []).Select(a => a.Hash)
+            .Concat(Aggregates.Designs.All(connection).SelectMany(d => new[] { d.Value.Hash, d.Value.CameAs }.OfType<string>()));
+        mine.ExceptWith(others);
+        return [.. mine];
+    }
+
     private static Order WithoutPerson(Order order) => order with
     {
-        Ask = order.Ask with { Note = null },
+        Ask = Nameless(order.Ask),
         Facts = order.Facts with
         {
             Approval = order.Facts.Approval is { } yes ? yes with { By = Nobody } : null,
             Parts = order.Facts.Parts is { } parts ? [.. parts.Select(p => p with { To = Nobody })] : null,
             HandOver = order.Facts.HandOver is { } handed ? handed with { To = Nobody } : null,
+            Risks = order.Facts.Risks is { } risks ? [.. risks.Select(r => r with { AcceptedBy = r.AcceptedBy.Length > 0 ? Nobody : "" })] : null,
+            Attached = null,
         },
     };
+
+    // a printed name is a person's too; that there was one stays, for the figures
+    private static Ask Nameless(Ask ask) => ask with { Note = null, Lines = [.. ask.Lines.Select(l => l.Names is { } names ? l with { Names = [.. names.Select(n => n with { Name = n.Name.Length > 0 ? "-" : "" })] } : l)] };
 }

@@ -27,7 +27,7 @@ internal static class MakeQuote
         var n = book.Numbers;
         var digits = n.Format.MinorDigits;
         // what is printed adds up: every amount is rounded once, and sums are sums of printed amounts
-        var lines = chosen.Select(x => new FrozenLine(x.Line.Asked.Id, x.Line.Style!, x.Line.Colourway!, x.Band, Comparer.PressingSeconds(x.Line.InHand!, x.Band.Decorations) * n.HandsFactor,
+        var lines = chosen.Select(x => new FrozenLine(x.Line.Asked.Id, x.Line.Style!, x.Line.Colourway!, x.Band, Comparer.PressingSeconds(x.Line.InHand!, x.Band.Decorations, book),
             Goods(x.Band, x.Line.Asked.Pieces, digits))).ToList();
         var goods = lines.Sum(l => l.Goods);
         var shipping = c.Order.Ask.Shipping;
@@ -46,14 +46,15 @@ internal static class MakeQuote
     public static decimal Goods(Band band, int pieces, int digits) => Money.Charged(band.Outcome.Price * pieces, digits) + (band.Surcharges ?? []).Sum(z => Money.Charged(z.Each * z.Pieces, digits));
 
     /// <summary>The garment in the customer's words: "Navy tee".</summary>
-    public static string Garment(Style style, Colourway colourway, int pieces) => $"{colourway.Name.ToLowerInvariant()} {Noun(style.Kind, pieces)}";
-
-    public static string Noun(GarmentKind kind, int pieces) => kind.ToString().ToLowerInvariant() + (pieces == 1 ? "" : "s");
+    public static string Garment(Style style, Colourway colourway, int pieces) => $"{colourway.Name.ToLowerInvariant()} {GarmentNouns.Of(style.Kind, pieces)}";
 
     /// <summary>What is printed where: "Front 10 × 11 in, five colours, 3 in below the collar seam".</summary>
     public static string Printed(Placement p, FigureFormat f)
     {
         var place = Places.Find(p.Place)!;
-        return $"{place.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {(p.Gradient ? "full colour" : p.Colours == 1 ? "one colour" : $"{p.Colours} colours")}, {Shown.Length(place.FromSeamIn, f)} {place.Where}";
+        var size = $"{place.Name} {(p.BySize || p.Own != OwnText.None ? "up to " : "")}{Shown.Size(p.WidthIn, p.HeightIn, f)}";
+        var inks = p.Gradient ? "full colour" : p.Colours == 1 ? "one colour" : $"{p.Colours} colours";
+        var own = p.Own switch { OwnText.Name => ", each piece its own name", OwnText.Number => ", each piece its own number", OwnText.NameAndNumber => ", each piece its own name and number", _ => "" };
+        return $"{size}, {inks}{own}{(p.BySize ? ", smaller on smaller sizes" : "")}, {Shown.Length(place.FromSeamIn, f)} {place.Where}";
     }
 }

@@ -21,11 +21,13 @@ internal static class OrderAgain
         return SaveAsk.Do(connection, desk, newId, ask, 0, deed);
     }
 
-    private static AskLine Today(AskLine line, Style? style) => style is null ? line with { StyleId = null, ColourwayId = null, Sizes = [], Mark = null } : line with
+    /// <summary>A line at today's shelf: what is no longer offered is left to be said.</summary>
+    public static AskLine Today(AskLine line, Style? style) => style is null ? line with { StyleId = null, ColourwayId = null, Sizes = [], Mark = null } : line with
     {
         ColourwayId = style.Colourways.Any(c => c.Id == line.ColourwayId) ? line.ColourwayId : null,
         Sizes = [.. line.Sizes.Where(s => style.Sizes.Any(z => z.Name == s.Size))],
         Mark = null,
         Given = 0,
+        DueDate = null,
     };
 }

@@ -1,4 +1,5 @@
 using System.Globalization;
+using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
@@ -41,7 +42,7 @@ internal static class QuoteWords
         var balance = q.Ask.Shipping is null ? "when you collect" : "before it is sent";
         var account = c.Customer is { AccountDays: > 0 } on ? $"Paid within {on.AccountDays} days of the invoice. " : null;
         var exempt = c.Customer is { TaxExempt.Length: > 0 } free ? $"No sales tax is charged: {free.TaxExempt}, as you told us. " : "";
-        var terms = exempt + (account ?? (q.Deposit > 0 ? $"{Shown.Money(q.Deposit, f)} to begin, {Shown.Money(q.Total - q.Deposit, f)} {balance}. " : $"Paid {balance}. ")) + "Counts and sizes may change until the prints are ordered. We replace any piece we spoil.";
+        var terms = exempt + (account ?? (q.Deposit > 0 ? $"{Shown.Money(q.Deposit, f)} to begin, {Shown.Money(q.Total - q.Deposit, f)} {balance}. " : $"Paid {balance}. ")) + "Counts and sizes may change until the prints are ordered. " + (q.Ask.Lines.All(l => l.Theirs) ? "" : "We replace any piece we spoil. ") + (q.Ask.Lines.Any(l => l.Theirs) ? "Garments you bring: we take care, and cannot replace one that is spoiled." : "");
         var single = q.Lines.Count == 1 ? q.Lines[0] : null;
         List<Stated> heads = [single is null ? new("pieces", q.Ask.Pieces.ToString(CultureInfo.InvariantCulture)) : new(single.Band.Surcharges is { Count: > 0 } ? "each, dearer sizes on top" : "each", Shown.Money(single.Band.Outcome.Price, f)),
             new("in all, before tax", Shown.Money(q.Goods + q.Postage, f)), new($"ready to {sent}", ready)];
@@ -94,7 +95,7 @@ internal static class QuoteWords
         var asked = q.AskOf(l);
         var fabric = string.Join(", ", l.Style.Fabric.Select(x => $"{x.Percent.ToString("0.#", CultureInfo.InvariantCulture)}% {x.Fibre.ToString().ToLowerInvariant()}"));
         var price = l.Band.Outcome.Price;
-        return new($"{l.Style.Name}, {l.Colourway.Name.ToLowerInvariant()}, {fabric}", [.. asked.Placements.Select(p => MakeQuote.Printed(p, f)), .. asked.Given > 0 ? new[] { $"{asked.Pieces - asked.Given} asked for, {asked.Given} given" } : []], [.. asked.Sizes.Select(s => new SizePrinted(s.Size, s.Pieces))],
+        return new(asked.Theirs ? $"Your own {GarmentNouns.Of(l.Style.Kind, asked.Pieces)}, {l.Colourway.Name.ToLowerInvariant()}" : $"{l.Style.Name}, {l.Colourway.Name.ToLowerInvariant()}, {fabric}", [.. asked.Placements.Select(p => MakeQuote.Printed(p, f)), .. asked.Given > 0 ? new[] { $"{asked.Pieces - asked.Given} asked for, {asked.Given} given" } : [], .. asked.DueDate is { } day ? new[] { $"wanted {Shown.Day(day, f)}" } : []], [.. asked.Sizes.Select(s => new SizePrinted(s.Size, s.Pieces))],
             asked.Pieces.ToString(CultureInfo.InvariantCulture), Shown.Bare(price, f), Shown.Bare(Money.Charged(price * asked.Pieces, f.MinorDigits), f),
             [.. (l.Band.Surcharges ?? []).Select(z => new ExtraPrinted($"{z.Size}, on top", z.Pieces.ToString(CultureInfo.InvariantCulture), Shown.Bare(z.Each, f), Shown.Bare(Money.Charged(z.Each * z.Pieces, f.MinorDigits), f)))]);
     }

@@ -71,7 +71,7 @@ internal static class SaveAsk
         }
         for (var i = 0; i < ask.Lines.Count; i++)
         {
-            foreach (var problem in LineProblems(ask.Lines[i], $"lines[{i}]", before?.Lines.FirstOrDefault(l => l.Id == ask.Lines[i].Id), book))
+            foreach (var problem in LineProblems(ask, ask.Lines[i], $"lines[{i}]", before?.Lines.FirstOrDefault(l => l.Id == ask.Lines[i].Id), book, wall))
             {
                 yield return problem;
             }
@@ -106,7 +106,7 @@ internal static class SaveAsk
         }
     }
 
-    private static IEnumerable<Problem> LineProblems(AskLine line, string where, AskLine? before, ShopBook book)
+    private static IEnumerable<Problem> LineProblems(Ask ask, AskLine line, string where, AskLine? before, ShopBook book, DateTime wall)
     {
         if (line.Id.Length is 0 or > LongestId)
         {
@@ -157,9 +157,33 @@ internal static class SaveAsk
         {
             yield return new("twice", $"{Places.Find(twice.Key)?.Name ?? twice.Key} stands twice.", $"{where}.placements", "Each place takes one print.");
         }
+        var names = line.Names ?? [];
+        for (var i = 0; i < names.Count; i++)
+        {
+            if (names[i].Problem($"Row {i + 1} of the names", $"{where}.names[{i}]") is { } problem)
+            {
+                yield return problem;
+            }
+        }
+        if (names.Count > SizeRun.MostPieces)
+        {
+            yield return new("huge", $"{names.Count} names is more than one line can hold.", $"{where}.names", $"At most {SizeRun.MostPieces} pieces a line.");
+        }
         if (line.Given < 0 || line.Given > Math.Max(0, line.Pieces - 1))
         {
             yield return new("range", $"{line.Given} of {line.Pieces} pieces given.", $"{where}.given", "Fewer than all of them, or 0.");
+        }
+        if (line.DueDate is { } own && ask.DueDate is { } due && own > due)
+        {
+            yield return new("later-than-order", $"A line wanted on {own:yyyy-MM-dd} is after the order's {due:yyyy-MM-dd}.", $"{where}.dueDate", "The order's day is its last one: move that, or take the line's own day out.");
+        }
+        if (line.DueDate is not null && ask.DueDate is null)
+        {
+            yield return new("day-alone", "A line has a day and the order has none.", $"{where}.dueDate", "Say the order's day too: its last one.");
+        }
+        if (line.DueDate is { } day && day < DateOnly.FromDateTime(wall) && before?.DueDate != day)
+        {
+            yield return new("past-due", $"{day:yyyy-MM-dd} is past.", $"{where}.dueDate", "Type a day that is still to come.");
         }
         if (line.Mark is <= 0 or > 100_000)
         {

@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using Hepno.Core.Artwork;
+using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Formats;
@@ -11,10 +12,16 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Hepno.Web.Endpoints;
 
 /// <summary>Whose an artwork is.</summary>
-internal sealed record RightsBody(string Whose, string SaidBy, DateOnly? SaidOn, string Proof);
+internal sealed record RightsBody(string Whose, string SaidBy, DateOnly? SaidOn, string Proof, RightsKind Kind = RightsKind.Unsaid, DateOnly? Until = null, int? Seats = null, bool SoldGoods = false);
 
 /// <summary>What of an artwork is typed.</summary>
-internal sealed record DesignBody(string Name, RightsBody Rights);
+internal sealed record DesignBody(string Name, RightsBody Rights, string NextTime = "");
+
+/// <summary>Share of the measuring that is done, 0 to 1; null when nothing is being measured.</summary>
+internal sealed record ArtworkProgress(double? Share);
+
+/// <summary>One measured print: ml used for so many prints of an artwork.</summary>
+internal sealed record CalibrateBody(string DesignId, double WidthIn, int Prints, double ColourMl, double WhiteMl);
 
 /// <summary>What a square code is to say.</summary>
 internal sealed record CodeBody(string Text);
@@ -38,16 +45,21 @@ internal static class ArtworkEndpoints
     // a preview follows from its file, and the same one is asked for again and again
     private static readonly ConcurrentDictionary<(string Hash, int Side, bool Painted), byte[]> Previews = new();
 
+    private static readonly ConcurrentDictionary<(string Hash, double WidthIn), IReadOnlyList<CodeRead>> ReadBack = new();
+
     public static void MapArtwork(this IEndpointRouteBuilder api)
     {
         var art = api.MapGroup("/artwork").WithTags("artwork");
         art.MapGet("", (Desk desk) => desk.Db.Read(c => Aggregates.Designs.All(c).Select(d => DesignView.Of(d.Value, d.Version)).ToList())).WithName("artworks").WithSummary("All artworks, by name.");
         art.MapGet("{id}", Get).WithName("artwork");
+        art.MapGet("{id}/progress", (string id) => new ArtworkProgress(ArtworkDeeds.Progress(id))).WithName("artworkProgress").WithSummary("How far the measuring of a picture that was sent has come.");
+        art.MapGet("{id}/memory", (string id, Desk desk) => desk.Db.Read(c => DesignMemory.Of(c, desk, Kept(c, id).Value.Id))).WithName("artworkMemory").WithSummary("Its pictures through time, and when, on what and with which settings it was pressed.");
         art.MapPut("{id}", Change).WithName("saveArtwork");
         art.MapPut("{id}/file", Send).WithName("sendArtwork").Accepts<byte[]>("image/png", "image/jpeg", "image/svg+xml").WithMetadata(new BodyLimit(PictureFile.LargestBytes));
         art.MapGet("{id}/picture.png", Picture).WithName("artworkPicture").Produces(200, contentType: "image/png");
         art.MapGet("{id}/look", Look).WithName("lookAtArtwork");
         art.MapPost("{id}/code", Code).WithName("makeCode");
+        api.MapPost("/film-printers/{id}/calibrate", Calibrate).WithTags("film-printers").WithName("calibratePrinter");
         art.MapPost("{id}/knock-out", KnockOut).WithName("knockOut");
     }
 
@@ -77,7 +89,7 @@ internal static class ArtworkEndpoints
         var before = desk.Db.Read(c => Aggregates.Designs.Get(c, id));
         var seen = request.SeenOrNew(before is not null);
         var design = await Task.Run(() => ArtworkDeeds.Measured(desk, id, name?.Trim() is { Length: > 0 } said ? said : before?.Value.Name ?? "artwork", wide, file));
-        design = design with { Rights = before?.Value.Rights ?? Rights.Unsaid };
+        design = design with { Rights = before?.Value.Rights ?? Rights.Unsaid, NextTime = before?.Value.NextTime ?? "" };
         var version = desk.Db.Write(c => ArtworkDeeds.Keep(c, design, seen, request.Deed(desk.Clock, before is null ? "artwork taken in" : "artwork changed")));
         return DesignView.Of(design, version);
     }
@@ -86,7 +98,7 @@ internal static class ArtworkEndpoints
     internal static Written Change(string id, DesignBody body, Desk desk, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(c => new Written(id, ArtworkDeeds.Keep(c, Kept(c, id).Value with { Name = body.Name.Trim(), Rights = new(body.Rights.Whose.Trim(), body.Rights.SaidBy.Trim(), body.Rights.SaidOn, body.Rights.Proof.Trim()) }, seen, request.Deed(desk.Clock, "artwork changed"))));
+        return desk.Db.Write(c => new Written(id, ArtworkDeeds.Keep(c, Kept(c, id).Value with { Name = body.Name.Trim(), Rights = new(body.Rights.Whose.Trim(), body.Rights.SaidBy.Trim(), body.Rights.SaidOn, body.Rights.Proof.Trim(), body.Rights.Kind, body.Rights.Until, body.Rights.Seats, body.Rights.SoldGoods), NextTime = body.NextTime.Trim() }, seen, request.Deed(desk.Clock, "artwork changed"))));
     }
 
     /// <summary>Its picture as it is printed, whole or what of it is painted, the longer side no longer than asked for.</summary>
@@ -122,7 +134,51 @@ internal static class ArtworkEndpoints
         var book = desk.Book(c);
         var cloth = book.Styles.FirstOrDefault(s => s.Id == styleId)?.Colourways.FirstOrDefault(w => w.Id == colourwayId);
         var r = design.Report;
-        return new DesignLooked(r.HeightIn(wide), r.Dpi(wide), r.ThinnestLine is { } line ? r.Pt(line.WidthPx, wide) : null, r.ThinnestGap is { } gap ? r.Pt(gap.WidthPx, wide) : null, DesignFaults.Of(design, wide, cloth, book.Numbers.Format));
+        var f = book.Numbers.Format;
+        var doubts = design.Rights.Doubts(DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)), f);
+        var printer = book.FilmPrinters.Count > 0 ? book.FilmPrinters[0] : null;
+        var painted = wide * r.HeightIn(wide) * r.Coverage();
+        var white = cloth?.Class is ColourClass.Mid or ColourClass.Dark || printer?.WhiteOnLight == true;
+        var ink = r.Ink is null || printer is null ? null : InkUse.Of(r.Ink, painted, white ? painted : 0, printer.ColourMlPerIn2, printer.WhiteMlPerIn2);
+        return new DesignLooked(r.HeightIn(wide), r.Dpi(wide), r.ThinnestLine is { } line ? r.Pt(line.WidthPx, wide) : null, r.ThinnestGap is { } gap ? r.Pt(gap.WidthPx, wide) : null,
+            [.. doubts.Concat(DesignFaults.Of(design, wide, cloth, f)).OrderByDescending(x => x.Kind)], ink, ink is null ? "" : printer!.Name, CodeReads(desk, design, wide));
+    });
+
+    // read as each way of printing blurs it; the same file at the same width is read once
+    private static IReadOnlyList<CodeRead> CodeReads(Desk desk, Design design, double widthIn)
+    {
+        if (design.Report.Code is not { } code)
+        {
+            return [];
+        }
+        if (ReadBack.Count >= MostPreviews)
+        {
+            ReadBack.Clear();
+        }
+        return ReadBack.GetOrAdd((design.Hash, widthIn), _ =>
+        {
+            var raster = PictureFile.Read(KeptFiles.Read(desk.Db.Folder, design.Hash), design.WidthIn);
+            var dpi = design.Report.Dpi(widthIn);
+            return [.. CodeReader.Spreads.Select(s => new CodeRead(s.Way, CodeReader.ReadsBlurred(raster, code.ModulePx, s.Mm / Units.MmPerInch * dpi) == code.Text))];
+        });
+    }
+
+    /// <summary>Sets a film printer's ink by one measured print: ml used for so many prints of an artwork at a width.</summary>
+    internal static Written Calibrate(string id, CalibrateBody body, Desk desk, HttpRequest request) => desk.Db.Write(c =>
+    {
+        var printer = Aggregates.FilmPrinters.Get(c, id) ?? throw RefusedException.NoSuch("film printer", id);
+        var report = Kept(c, body.DesignId).Value.Report;
+        RefusedException.IfAny(
+        [
+            .. body.WidthIn is > 0 and <= Places.Absurd ? Array.Empty<Problem>() : [new Problem("range", $"A print width of {body.WidthIn:0.##} in is outside 0 to {Places.Absurd:0}.", "widthIn", "Say how wide it was printed.")],
+            .. body.Prints is >= 1 and <= 10_000 ? Array.Empty<Problem>() : [new Problem("range", $"{body.Prints} prints.", "prints", "Say how many were printed, 1 or more.")],
+            .. body.ColourMl is > 0 and <= 10_000 ? Array.Empty<Problem>() : [new Problem("range", $"{body.ColourMl:0.##} ml of colour.", "colourMl", "Read the ink used off the printer, above 0.")],
+            .. body.WhiteMl is >= 0 and <= 10_000 ? Array.Empty<Problem>() : [new Problem("range", $"{body.WhiteMl:0.##} ml of white.", "whiteMl", "Read the ink used off the printer; 0 when no white was laid.")],
+        ]);
+        var area = body.WidthIn * report.HeightIn(body.WidthIn) * report.Coverage() * body.Prints;
+        var measured = printer.Value with { ColourMlPerIn2 = body.ColourMl / area, WhiteMlPerIn2 = body.WhiteMl > 0 ? body.WhiteMl / area : printer.Value.WhiteMlPerIn2 };
+        RefusedException.IfAny(measured.Problems());
+        return new Written(id, Aggregates.FilmPrinters.Put(c, measured, request.Seen(), request.Deed(desk.Clock, "ink measured")));
     });
 
     /// <summary>Makes its flat ground clear; the file as it came is kept.</summary>

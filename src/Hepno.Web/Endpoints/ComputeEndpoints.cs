@@ -6,6 +6,7 @@ using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
+using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
 using Hepno.Web.Views;
@@ -15,21 +16,35 @@ namespace Hepno.Web.Endpoints;
 /// <summary>Text to read a size run from.</summary>
 internal sealed record SizeRunBody(string StyleId, string Text);
 
+/// <summary>Text of a table of names and numbers, as pasted or as a file holds it.</summary>
+internal sealed record NamesBody(string StyleId, string Text);
+
 /// <summary>Equal boxes to lay in rows on a roll; lengths in inches.</summary>
 internal sealed record RowsBody(double WidthIn, double HeightIn, double MarginIn, double RollWidthIn, int Count);
 
-/// <summary>One step of work on a piece.</summary>
-internal sealed record StepBody(string Label, double Seconds, bool Hands, bool Press);
+/// <summary>One step of work on a piece; a step that holds the press and needs no hands is a dwell, between one that closes and one called "open".</summary>
+internal sealed record StepBody(string Code, double Seconds, bool Hands, bool Press, string? Label = null, bool ByItself = false);
 
-/// <summary>Steps of one piece, and how many pieces.</summary>
-internal sealed record PressFloorBody(IReadOnlyList<StepBody> Steps, int Pieces);
+/// <summary>One decoration of a piece: heat in °F, slack and peel window in seconds; no window for a cold peel.</summary>
+internal sealed record FloorPassBody(string Name, double TemperatureF, double SlackSeconds, double? PeelWindowSeconds, IReadOnlyList<StepBody> Steps);
 
-/// <summary>What the pieces take, one at a time.</summary>
-/// <param name="AttendedSeconds">Hands for one piece, short waits included, s.</param>
-/// <param name="PressSeconds">The press held for one piece, s.</param>
-/// <param name="ClockSeconds">From first touch to last for one piece, s.</param>
-/// <param name="AllMinutes">Clock for all pieces, one after the other, min.</param>
-internal sealed record PressFloorView(double AttendedSeconds, double PressSeconds, double ClockSeconds, double AllMinutes);
+/// <summary>A press of the floor; atF is the heat it stands at, null for the first pass's.</summary>
+internal sealed record FloorPressBody(string Name, bool OpensItself = false, bool LoadsBeside = false, double RiseFPerMinute = 20, double DropFPerMinute = 5, double? AtF = null);
+
+/// <summary>Pieces to press on a floor. searchSteps: runs a search may make for a better order, at most 20,000.</summary>
+internal sealed record PressFloorBody(int Pieces, IReadOnlyList<StepBody> Before, IReadOnlyList<FloorPassBody> Passes, IReadOnlyList<StepBody> After, IReadOnlyList<FloorPressBody> Presses,
+    int Operators = 1, int RackPlaces = 8, FloorPolicy Policy = FloorPolicy.Stream, bool FirstPiece = true, int? MaxInWork = null, int SearchSteps = 0, bool Trace = false);
+
+/// <summary>How the pieces go over the floor.</summary>
+/// <param name="Found">Everything found, with the trace where it was asked for.</param>
+/// <param name="SteadySeconds">Seconds a further piece takes once the floor runs evenly.</param>
+/// <param name="HandsSecondsAPiece">Hands busy, s a piece.</param>
+/// <param name="AttendedSecondsAPiece">Hands and short waits, s a piece.</param>
+/// <param name="HeldSecondsAPiece">Presses held, s a piece.</param>
+/// <param name="Narrow">The narrow place.</param>
+/// <param name="ZeroOverDwellCosts">Seconds more in all if nothing were pressed a second too long.</param>
+/// <param name="Changes">What would help, most first.</param>
+internal sealed record PressFloorView(FloorResult Found, double SteadySeconds, double HandsSecondsAPiece, double AttendedSecondsAPiece, double HeldSecondsAPiece, NarrowPlace Narrow, double ZeroOverDwellCosts, IReadOnlyList<FloorChange> Changes);
 
 /// <summary>Work to place on the shop's presses.</summary>
 internal sealed record WorkBody(string Id, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, DateTime? DueAt, double TailMinutes, double WidthIn, double HeightIn);
@@ -41,18 +56,20 @@ internal sealed record ScheduleBody(DateTime From, IReadOnlyList<DayBody> Week, 
 internal static class ComputeEndpoints
 {
     private const int LongestText = 2000;
+    private const int LongestList = 200_000;
     private const int MostSteps = 100;
     private const int MostWorks = 200;
     private const double LongestIn = 10_000;
-    private const double DaySeconds = 86_400;
+    private const int MostSearch = 20_000;
     private const double HottestF = 1000;
 
     public static void MapCompute(this IEndpointRouteBuilder api)
     {
         var compute = api.MapGroup("/compute").WithTags("compute");
         compute.MapPost("size-run", SizeRunOf).WithName("readSizeRun");
+        compute.MapPost("names", NamesOf).WithName("readNames");
         compute.MapPost("compare", Compare).WithName("computeCompare");
-        compute.MapPost("layout", Rows).WithName("computeLayout");
+        compute.MapPost("rows", Rows).WithName("computeRows");
         compute.MapPost("press-floor", PressFloor).WithName("computePressFloor");
         compute.MapPost("schedule", Schedule).WithName("computeSchedule");
     }
@@ -64,6 +81,20 @@ internal static class ComputeEndpoints
         var reading = SizeRun.Parse(body.Text.Length > LongestText ? body.Text[..LongestText] : body.Text, [.. style.Sizes.Select(s => s.Name)]);
         RefusedException.IfAny(reading.Problem is { } problem ? [problem] : []);
         return new SizeRunView(reading.Sizes, SizeRun.Total(reading.Sizes));
+    });
+
+    /// <summary>Reads a list of names and numbers, a piece a row: size, name and number in any order, or in columns as a heading row says. All or nothing.</summary>
+    internal static OwnPiecesView NamesOf(NamesBody body, Desk desk) => desk.Db.Read(connection =>
+    {
+        var style = Aggregates.Styles.Get(connection, body.StyleId)?.Value ?? throw RefusedException.NoSuch("style", body.StyleId);
+        if (body.Text.Length > LongestList)
+        {
+            throw new RefusedException(400, "too-long", $"The list has {body.Text.Length} characters.", $"At most {LongestList}: split it over two lines.", "text");
+        }
+        List<string> known = [.. style.Sizes.Select(s => s.Name)];
+        var reading = OwnPieces.Read(CsvTable.Cells(body.Text), known);
+        RefusedException.IfAny(reading.Problems);
+        return new OwnPiecesView(reading.Pieces, OwnPieces.Sizes(reading.Pieces, known));
     });
 
     /// <summary>Compares the first line of an ask that is kept nowhere, at the shop's own prices and with its other lines beside it.</summary>
@@ -91,14 +122,17 @@ internal static class ComputeEndpoints
             ?? throw new RefusedException(400, "too-wide", $"{b.WidthIn:0.##} × {b.HeightIn:0.##} in with its margin is wider than the roll's {b.RollWidthIn:0.##} in, either way round.", "A smaller box or a wider roll.", "rollWidthIn");
     }
 
-    /// <summary>Hands, press and clock of steps done one piece at a time.</summary>
+    /// <summary>Simulates pieces on a press floor: makespan, hands, presses, what holds it up and what would help.</summary>
     internal static PressFloorView PressFloor(PressFloorBody b)
     {
-        RefusedException.IfAny([
-            .. Within(b.Pieces, 1, SizeRun.MostPieces, "pieces", "pieces"), .. Within(b.Steps.Count, 1, MostSteps, "steps", "steps"),
-            .. b.Steps.SelectMany((s, i) => Within(s.Seconds, 0, DaySeconds, $"steps[{i}].seconds", "s"))]);
-        List<WorkStep> steps = [.. b.Steps.Select((s, i) => new WorkStep($"step-{i + 1}", s.Label, s.Seconds, s.Hands, s.Press))];
-        return new(WorkSteps.Attended(steps), WorkSteps.PressHeld(steps), WorkSteps.Clock(steps), WorkSteps.Clock(steps) * b.Pieces / 60);
+        static IReadOnlyList<WorkStep> Steps(IReadOnlyList<StepBody> steps) => [.. steps.Select(s => new WorkStep(s.Code, s.Label ?? s.Code, s.Seconds, s.Hands, s.Press, s.ByItself))];
+        var job = new FloorJob(b.Pieces, Steps(b.Before), [.. b.Passes.Select(p => new FloorPass(p.Name, p.TemperatureF, p.SlackSeconds, p.PeelWindowSeconds, Steps(p.Steps)))], Steps(b.After),
+            [.. b.Presses.Select(p => new FloorPress(p.Name, p.OpensItself, p.LoadsBeside, p.RiseFPerMinute, p.DropFPerMinute, p.AtF))], b.Operators, b.RackPlaces, b.Policy, b.FirstPiece, b.MaxInWork);
+        RefusedException.IfAny([.. job.Problems(), .. Within(job.Chain.Count(), 1, MostSteps, "steps", "steps"), .. Within(b.SearchSteps, 0, MostSearch, "searchSteps", "runs"),
+            .. Within((double)b.Pieces * Math.Max(1, b.SearchSteps), 1, MostSearch * 24, "searchSteps", "runs × pieces")]);
+        var found = PressFloorSimulation.Run(job, b.SearchSteps, b.Trace);
+        return new(found, PressFloorSimulation.SteadySeconds(job), found.HandsOnSeconds / b.Pieces, found.AttendedSeconds / b.Pieces, found.HeldSeconds / b.Pieces, FloorHelp.NarrowOf(job, found),
+            PressFloorSimulation.ZeroOverDwellCosts(job, found), FloorHelp.Changes(job, found));
     }
 
     /// <summary>Places work on the shop's presses from a moment on, as if nothing else stood there.</summary>

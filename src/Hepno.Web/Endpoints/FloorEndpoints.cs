@@ -1,5 +1,7 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
@@ -12,6 +14,13 @@ namespace Hepno.Web.Endpoints;
 /// <summary>The setting as it was offered.</summary>
 internal sealed record LearnedBody(string Key, string MethodId, double Value);
 
+/// <summary>A step of the press floor.</summary>
+/// <param name="Code">Stable word.</param>
+/// <param name="Label">What is done.</param>
+/// <param name="StartingSeconds">What is assumed until the shop times it, s.</param>
+/// <param name="OwnSeconds">What the shop typed, s; null while the starting time holds.</param>
+internal sealed record StepTimeView(string Code, string Label, double StartingSeconds, double? OwnSeconds);
+
 /// <summary>What the shell and the shop-wide drawings show: the work line, the press day, what is waited for; and undo.</summary>
 internal static class FloorEndpoints
 {
@@ -23,6 +32,8 @@ internal static class FloorEndpoints
         api.MapGet("/gather", Gather).WithTags("line").WithName("gather");
         api.MapGet("/learning", (Desk desk) => desk.Db.Read(c => LearningView.Of(c, desk))).WithTags("line").WithName("learning").WithSummary("Minutes and spoilage as the shop's own work teaches them, and one setting offered to change.");
         api.MapPost("/learning/take", TakeLearned).WithTags("line").WithName("takeLearned");
+        api.MapGet("/orders/{id}/press-floor", Simulation).WithTags("orders").WithName("orderPressFloor");
+        api.MapGet("/step-times", Times).WithTags("numbers").WithName("stepTimes");
         api.MapPost("/undo", Undo).WithTags("line").WithName("undo");
     }
 
@@ -74,6 +85,34 @@ internal static class FloorEndpoints
         return PressDays.Gather(open, floor, book);
     });
 
+    /// <summary>A line of an order on the press floor by its chosen method: one at a time and as a stream, and what would help. Without a line, its first that has a method.</summary>
+    internal static FloorSimulationView Simulation(string id, string? lineId, Desk desk, bool? cold) => desk.Db.Read(connection =>
+    {
+        var book = desk.Book(connection);
+        var c = desk.Case(connection, id, book);
+        if (book.Presses.Count == 0)
+        {
+            throw new RefusedException(409, "no-press", "There is no press on the Floor.", "Add a press on the Floor.");
+        }
+        if (c.Frozen is { } q)
+        {
+            var frozen = q.Lines.FirstOrDefault(l => lineId is null || l.LineId == lineId) ?? throw RefusedException.NoSuch("line", lineId!);
+            return FloorSimulationView.Of($"{c.CodeOf(frozen.LineId)}, {c.Line(frozen.LineId).What}", q.InHand(frozen), frozen.Band.Decorations, book, cold == true);
+        }
+        var line = c.Lines.FirstOrDefault(l => l.InHand is not null && l.Decision is not null && (lineId is null || l.Asked.Id == lineId))
+            ?? throw new RefusedException(409, "no-method", $"{c.Order.Code} has no method yet: nothing can be pressed.", "Choose one under Compare.");
+        var answer = DecorationMethods.Find(line.Decision!.MethodId)!.Answer(line.InHand!, book);
+        return answer.Decorations.Count == 0 ? throw new RefusedException(409, "method-unfit", $"{c.Order.Code} cannot be done by its method any more.", "Choose another under Compare.")
+            : FloorSimulationView.Of($"{c.CodeOf(line.Asked.Id)}, {line.What}", line.InHand!, answer.Decorations, book, cold == true);
+    });
+
+    /// <summary>Every step of the press floor: its starting time, the shop's own, and where the one that holds comes from.</summary>
+    internal static IReadOnlyList<StepTimeView> Times(Desk desk) => desk.Db.Read(connection =>
+    {
+        var habits = Desk.Numbers(connection).Habits();
+        return KnownStep.All.Select(k => new StepTimeView(k.Code, k.Label, k.Seconds, habits.Times?.FirstOrDefault(t => t.Code == k.Code)?.Seconds)).ToList();
+    });
+
     /// <summary>Takes the offered setting: prices use it from now on, sent quotes keep theirs.</summary>
     internal static Written TakeLearned(LearnedBody body, Desk desk, HttpRequest request)
     {
@@ -106,7 +145,7 @@ internal static class FloorEndpoints
         };
     });
 
-    private static (Core.Methods.ShopBook Book, List<OrderCase> Open, Core.Planning.FloorPlan Floor) Planned(Desk desk, SqliteConnection connection)
+    private static (ShopBook Book, List<OrderCase> Open, Core.Planning.FloorPlan Floor) Planned(Desk desk, SqliteConnection connection)
     {
         var book = desk.Book(connection);
         var open = desk.Open(connection, book);

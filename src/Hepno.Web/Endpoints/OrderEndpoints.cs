@@ -14,17 +14,25 @@ namespace Hepno.Web.Endpoints;
 /// <summary>Pieces of one size.</summary>
 internal sealed record SizeBody(string Size, int Pieces);
 
-/// <summary>One placement; lengths in inches, the thinnest line in points. With an artwork its height and figures are measured, whatever is sent.</summary>
-internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null);
+/// <summary>One placement; lengths in inches, the thinnest line in points. With an artwork its height and figures are measured, whatever is sent. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork.</summary>
+internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None)
+{
+    public Placement ToCore() => new(Id, Place, WidthIn, HeightIn, CoveragePercent, Colours, Gradient, ThinnestLinePt, DesignId, BySize, Own);
+
+    public static PlacementBody Of(Placement p) => new(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt, p.DesignId, p.BySize, p.Own);
+}
+
+/// <summary>One personalised piece; name or number may be empty.</summary>
+internal sealed record OwnPieceBody(string Size, string Name, string Number);
 
 /// <summary>One line; null where nothing is said yet.</summary>
-internal sealed record LineBody(string Id, string? StyleId, string? ColourwayId, IReadOnlyList<SizeBody> Sizes, IReadOnlyList<PlacementBody> Placements, decimal? Mark, int Given = 0)
+internal sealed record LineBody(string Id, string? StyleId, string? ColourwayId, IReadOnlyList<SizeBody> Sizes, IReadOnlyList<PlacementBody> Placements, decimal? Mark, int Given = 0, IReadOnlyList<OwnPieceBody>? Names = null, bool Theirs = false, DateOnly? DueDate = null)
 {
-    public AskLine ToCore() => new(Id, StyleId, ColourwayId, [.. Sizes.Select(s => new SizeCount(s.Size, s.Pieces))],
-        [.. Placements.Select(p => new Placement(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt, p.DesignId))], Mark, Given);
+    public AskLine ToCore() => new(Id, StyleId, ColourwayId, [.. Sizes.Select(s => new SizeCount(s.Size, s.Pieces))], [.. Placements.Select(p => p.ToCore())], Mark, Given,
+        Names is { Count: > 0 } ? [.. Names.Select(n => new OwnPiece(n.Size, n.Name.Trim(), n.Number.Trim()))] : null, Theirs, DueDate);
 
-    public static LineBody Of(AskLine l) => new(l.Id, l.StyleId, l.ColourwayId, [.. l.Sizes.Select(s => new SizeBody(s.Size, s.Pieces))],
-        [.. l.Placements.Select(p => new PlacementBody(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt, p.DesignId))], l.Mark, l.Given);
+    public static LineBody Of(AskLine l) => new(l.Id, l.StyleId, l.ColourwayId, [.. l.Sizes.Select(s => new SizeBody(s.Size, s.Pieces))], [.. l.Placements.Select(PlacementBody.Of)], l.Mark, l.Given,
+        l.Names is { } names ? [.. names.Select(n => new OwnPieceBody(n.Size, n.Name, n.Number))] : null, l.Theirs, l.DueDate);
 }
 
 /// <summary>How an order is sent: a zone of the carrier, and whether postage is in the price.</summary>
@@ -68,6 +76,9 @@ internal sealed record CountedBody(string LineId, string Size, int Pieces);
 /// <summary>Everything counted into the box.</summary>
 internal sealed record CountBody(IReadOnlyList<CountedBody> Sizes);
 
+/// <summary>Who takes the risk of a line of own garments, or that its cloth was tested.</summary>
+internal sealed record RiskBody(string LineId, string AcceptedBy, bool SpotTested);
+
 /// <summary>Who took the pieces.</summary>
 internal sealed record HandOverBody(string To);
 
@@ -99,6 +110,8 @@ internal static class OrderEndpoints
         orders.MapGet("{id}/confirmation.pdf", Confirmation).WithName("confirmationPdf").Produces(200, contentType: "application/pdf");
         orders.MapGet("{id}/packing-slip.pdf", Slip).WithName("packingSlipPdf").Produces(200, contentType: "application/pdf");
         orders.MapGet("{id}/learned", Learned).WithName("learned");
+        orders.MapGet("{id}/placement.pdf", Placements).WithName("placementPdf").Produces(200, contentType: "application/pdf");
+        orders.MapGet("{id}/names.csv", Names).WithName("namesCsv").Produces(200, contentType: "text/csv");
         orders.MapGet("{id}/history", History).WithName("orderHistory");
         orders.MapPost("{id}/choose", Choose).WithName("chooseMethod");
         orders.MapPost("{id}/price", Price).WithName("sayPrice");
@@ -110,6 +123,10 @@ internal static class OrderEndpoints
         orders.MapPost("{id}/approve", Approve).WithName("approve");
         orders.MapPost("{id}/deposit", Deposit).WithName("noteDeposit");
         orders.MapPost("{id}/move", Move).WithName("moveLine");
+        orders.MapPost("{id}/risk", Risk).WithName("takeRisk");
+        orders.MapPut("{id}/attachments/{attachmentId}", Attach).WithName("attach").Accepts<byte[]>("application/octet-stream").WithMetadata(new BodyLimit(AttachmentDeeds.LargestAttachment));
+        orders.MapGet("{id}/attachments/{attachmentId}", Attached).WithName("attachment").Produces(200, contentType: "application/octet-stream");
+        orders.MapDelete("{id}/attachments/{attachmentId}", Detach).WithName("detach");
         orders.MapPut("{id}/items/{itemId}", Tick).WithName("tickItem");
         orders.MapPost("{id}/count", Count).WithName("count");
         orders.MapGet("{id}/sending", (string id, Desk desk) => desk.Db.Read(c => SendViews.Of(desk.Case(c, id, desk.Book(c))))).WithName("sending").WithSummary("How it is packed, what is paid with it, and words for the customer.");
@@ -121,6 +138,45 @@ internal static class OrderEndpoints
         orders.MapPost("{id}/again", Again).WithName("orderAgain");
         orders.MapPost("{id}/close", Close).WithName("closeOrder");
     }
+
+    /// <summary>Notes who takes the risk of garments the customer brings, or that their cloth was tested.</summary>
+    internal static Written Risk(string id, RiskBody body, Desk desk, HttpRequest request) => desk.Db.Write(c => new Written(id, RiskDeeds.TakeRisk(c, desk, id, new(body.LineId, body.AcceptedBy, body.SpotTested, default), request.Seen(), request.Deed(desk.Clock, "risk noted"))));
+
+    /// <summary>Keeps a file with the order; the device makes its id.</summary>
+    internal static async Task<Written> Attach(string id, string attachmentId, Desk desk, HttpRequest request, string? name)
+    {
+        using var body = new MemoryStream();
+        await request.Body.CopyToAsync(body, request.HttpContext.RequestAborted);
+        return desk.Db.Write(c => new Written(id, AttachmentDeeds.Attach(c, desk, id, attachmentId, name ?? "", body.ToArray(), request.Seen(), request.Deed(desk.Clock, "file attached"))));
+    }
+
+    /// <summary>A kept file, always as a download: a browser never opens what came from outside.</summary>
+    internal static FileContentHttpResult Attached(string id, string attachmentId, Desk desk)
+    {
+        var kept = desk.Db.Read(c => (Aggregates.Orders.Get(c, id)?.Value ?? throw RefusedException.NoSuch("order", id)).Facts.Attached?.FirstOrDefault(a => a.Id == attachmentId)) ?? throw RefusedException.NoSuch("attachment", attachmentId);
+        return TypedResults.File(KeptFiles.Read(desk.Db.Folder, kept.Hash), "application/octet-stream", kept.Name);
+    }
+
+    /// <summary>Takes a file off the order.</summary>
+    internal static Written Detach(string id, string attachmentId, Desk desk, HttpRequest request) => desk.Db.Write(c => new Written(id, AttachmentDeeds.Detach(c, desk, id, attachmentId, request.Seen(), request.Deed(desk.Clock, "file taken off"))));
+
+    /// <summary>Where each print lies on each size, at true size on paper: to lay on the garment.</summary>
+    internal static FileContentHttpResult Placements(string id, Desk desk) => desk.Db.Read(connection =>
+    {
+        var book = desk.Book(connection);
+        var c = desk.Case(connection, id, book);
+        var sheet = PlacementViews.Sheet(c, book.Numbers);
+        return sheet.Lines.Any(l => l.Prints.Count > 0) ? TypedResults.File(PlacementSheetPdf.Print(sheet), "application/pdf")
+            : throw new RefusedException(409, "no-prints", $"{c.Order.Code} has no print to place yet.", "Say the garment, the sizes and where it is printed.");
+    });
+
+    /// <summary>The lists of names and numbers of all lines, for who cuts or prints them.</summary>
+    internal static FileContentHttpResult Names(string id, Desk desk) => desk.Db.Read(connection =>
+    {
+        var order = Aggregates.Orders.Get(connection, id)?.Value ?? throw RefusedException.NoSuch("order", id);
+        var rows = order.Ask.Lines.SelectMany((l, i) => (l.Names ?? []).Select(n => new[] { (i + 1).ToString(System.Globalization.CultureInfo.InvariantCulture), n.Size, n.Name, n.Number }));
+        return TypedResults.File(System.Text.Encoding.UTF8.GetBytes(CsvTable.Write(["line", "size", "name", "number"], rows)), "text/csv", $"{order.Code} names.csv");
+    });
 
     /// <summary>Orders by number or customer, newest first; all of them for an empty text.</summary>
     internal static List<Found> Find(Desk desk, string? find) => desk.Db.Read(connection =>
@@ -294,5 +350,5 @@ internal static class OrderEndpoints
 
     private static bool Same(Ask a, Ask b) => a with { Lines = b.Lines } == b && a.Lines.Count == b.Lines.Count && a.Lines.Zip(b.Lines).All(l => Same(l.First, l.Second));
 
-    private static bool Same(AskLine a, AskLine b) => a with { Sizes = b.Sizes, Placements = b.Placements } == b && a.Sizes.SequenceEqual(b.Sizes) && a.Placements.SequenceEqual(b.Placements);
+    private static bool Same(AskLine a, AskLine b) => a with { Sizes = b.Sizes, Placements = b.Placements, Names = b.Names } == b && a.Sizes.SequenceEqual(b.Sizes) && a.Placements.SequenceEqual(b.Placements) && (a.Names ?? []).SequenceEqual(b.Names ?? []);
 }

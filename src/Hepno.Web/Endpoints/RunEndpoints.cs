@@ -40,7 +40,8 @@ internal static class RunEndpoints
         var run = OrderViews.Run(connection, desk, id);
         var c = desk.Case(connection, id, desk.Book(connection));
         var n = c.Frozen!.Numbers;
-        var lines = run.Lines.Select(l => new RunLinePrinted(l.What, $"{l.Press}. {l.PressCautions}".Trim(), [.. l.Passes.Select(Printed)], [.. c.Line(l.LineId).Asked.Sizes.Select(s => new SizePrinted(s.Size, s.Pieces))])).ToList();
+        var lines = run.Lines.Select(l => new RunLinePrinted(l.What, $"{l.Press}. {l.PressCautions}".Trim(), [.. l.Passes.Select(Printed)], [.. c.Line(l.LineId).Asked.Sizes.Select(s => new SizePrinted(s.Size, s.Pieces))],
+            [.. c.Run!.Pieces.Where(p => p.LineId == l.LineId && p.Says.Length > 0).Select(p => new NamePrinted(p.PieceNo, p.Size, p.Says))])).ToList();
         return TypedResults.File(RunSheetPdf.Print(new(n.Paper, n.ShopName, run.Code, c.Order.Ask.DueAt is { } due ? $"wanted {Shown.Moment(due, n.Format)}" : "", run.Customer, c.Order.Ask.Note ?? "", lines, run.Reasons)), "application/pdf");
     });
 
@@ -49,7 +50,9 @@ internal static class RunEndpoints
         var again = p.SecondPressSeconds > 0 ? $"; then covered, {p.SecondPressSeconds:0} s again" : "";
         var before = p.PrePressSeconds > 0 ? $"pre-press {p.PrePressSeconds:0} s; " : "";
         var peel = p.Peel == Core.Recipes.Peel.Hot ? "hot peel" : $"{p.Peel.ToString().ToLowerInvariant()} peel after {p.PeelAfterSeconds:0} s";
-        return new($"{char.ToUpperInvariant(p.Place[0])}{p.Place[1..]} {p.Size}, {p.Where}", $"{p.Temperature}{(p.SetPoint.Length > 0 ? $", set {p.SetPoint}" : " at the dial's word")}, {p.DwellSeconds:0} s, {p.Pressure}, {peel}", $"{before}{p.Side}{again}", p.Caution);
+        // where sizes differ, each print is said with its sizes
+        var sizes = string.Join("; ", p.OnSizes.GroupBy(s => (s.Size, s.Where)).Select(g => $"{(p.OnSizes.DistinctBy(s => (s.Size, s.Where)).Count() == 1 ? "" : $"{string.Join(", ", g.Select(s => s.Garment))}: ")}{g.Key.Size}, {g.Key.Where}"));
+        return new($"{char.ToUpperInvariant(p.Place[0])}{p.Place[1..]} {sizes}{(p.Own ? ", each its own" : "")}", $"{p.Temperature}{(p.SetPoint.Length > 0 ? $", set {p.SetPoint}" : " at the dial's word")}, {p.DwellSeconds:0} s, {p.Pressure}{(p.Dial.Length > 0 ? $" (dial {p.Dial})" : "")}, {peel}", $"{before}{p.Side}{(p.Under.Length > 0 ? $", {p.Under}" : "")}{again}", p.Caution);
     }
 
     /// <summary>Begins pressing; again it is the same run.</summary>

@@ -1,11 +1,14 @@
 using System.Text.Json;
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
+using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
+using Hepno.Core.Stock;
 using Hepno.Core.Sending;
 using Hepno.Formats;
 using Hepno.Store;
@@ -27,7 +30,22 @@ internal sealed record OrderExport(string Code, DateTime CreatedAt, Ask Ask, Ord
 internal sealed record QuoteExport(DateTime SentAt, DateTime? WithdrawnAt, QuoteDocument Document);
 
 /// <summary>A style as typed.</summary>
-internal sealed record StyleBody(string Name, string Supplier, GarmentKind Kind, IReadOnlyList<FabricBody> Fabric, double WeightGsm, double HeatCeilingF, decimal UnitPrice, decimal FreightPerOrder, int LeadDays, IReadOnlyList<ColourwayBody> Colourways, IReadOnlyList<StyleSizeBody> Sizes, bool Retired, IReadOnlyList<OnHandBody>? OnHand = null);
+internal sealed record StyleBody(string Name, string Supplier, GarmentKind Kind, IReadOnlyList<FabricBody> Fabric, double WeightGsm, double HeatCeilingF, decimal UnitPrice, decimal FreightPerOrder, int LeadDays, IReadOnlyList<ColourwayBody> Colourways, IReadOnlyList<StyleSizeBody> Sizes, bool Retired, IReadOnlyList<OnHandBody>? OnHand = null, ClothBody? Cloth = null, BuyingBody? Buying = null)
+{
+    public Style ToCore(string id) => new(id, Name.Trim(), Supplier.Trim(), Kind, [.. Fabric.Select(f => new FabricShare(f.Fibre, f.Percent))], WeightGsm, HeatCeilingF, UnitPrice, FreightPerOrder, LeadDays,
+        [.. Colourways.Select(c => new Colourway(c.Id, c.Name, c.Hex, c.Class))], [.. Sizes.Select(s => new StyleSize(s.Name, s.Surcharge))], Retired, OnHand?.Select(o => new OnHand(o.ColourwayId, o.Size, o.Pieces)).ToList(),
+        Cloth is { } c ? new(c.Thickness, c.Migration, [.. c.Features.Distinct()], c.Origin.Trim()) : null,
+        Buying is { } b ? new([.. b.Tiers.Select(t => new PriceTier(t.FromPieces, t.FromValue, t.Price))], b.FreeFreightFrom, b.PackOf, b.CutOff, b.CodePrice, b.CodeUntil) : null);
+}
+
+/// <summary>What else is known of a style's cloth and make.</summary>
+internal sealed record ClothBody(Thickness? Thickness, Migration Migration, IReadOnlyList<Feature> Features, string Origin = "");
+
+/// <summary>How a style is bought beside its list price: null where nothing is said.</summary>
+internal sealed record BuyingBody(IReadOnlyList<TierBody> Tiers, decimal? FreeFreightFrom, int PackOf, TimeOnly? CutOff, decimal? CodePrice, DateOnly? CodeUntil);
+
+/// <summary>A lower price from so many pieces, or from so much value; the other is 0.</summary>
+internal sealed record TierBody(int FromPieces, decimal FromValue, decimal Price);
 
 /// <summary>Pieces that lie in the shop.</summary>
 internal sealed record OnHandBody(string ColourwayId, string Size, int Pieces);
@@ -42,13 +60,36 @@ internal sealed record ColourwayBody(string Id, string Name, string Hex, ColourC
 internal sealed record StyleSizeBody(string Name, decimal Surcharge);
 
 /// <summary>A price list of bought film.</summary>
-internal sealed record FilmBody(string Supplier, string Product, IReadOnlyList<FilmSizeBody> Sizes, decimal FreightPerOrder, int LeadDays);
+internal sealed record FilmBody(string Supplier, string Product, IReadOnlyList<FilmSizeBody> Sizes, decimal FreightPerOrder, int LeadDays, FilmByLayoutBody? ByLayout = null)
+{
+    public TransferPriceList ToCore(string id) => new(id, Supplier.Trim(), Product.Trim(), [.. Sizes.Select(s => new TransferSize(s.Name, s.WidthIn, s.HeightIn, [.. s.Breaks.Select(b => b.ToCore())]))], FreightPerOrder, LeadDays,
+        ByLayout is not { } l ? null : new(l.GapIn, l.MarginIn, l.Roll is not { } r ? null : new(r.WidthIn, r.StepIn, [.. r.Steps.Select(b => b.ToCore())], [.. r.Lengths.Select(s => new SetLength(s.LengthIn, s.Price))]),
+            [.. l.Sheets.Select(s => new FilmSheet(s.Name.Trim(), s.WidthIn, s.LengthIn, [.. s.Breaks.Select(b => b.ToCore())]))]));
+}
+
+/// <summary>A transfer the shop keeps on hand.</summary>
+internal sealed record KeptPrintBody(string Name, double WidthIn, double HeightIn, string? DesignId, string ProductId, int Keep, int GoodDays, IReadOnlyList<PrintLotBody> Lots);
+
+/// <summary>Transfers counted in, or out when negative.</summary>
+internal sealed record PrintLotBody(int Count, DateOnly On, string Order = "");
+
+/// <summary>Film sold for layouts of one's own: a roll, sheets, or both.</summary>
+internal sealed record FilmByLayoutBody(double GapIn, double MarginIn, FilmRollBody? Roll, IReadOnlyList<FilmSheetBody> Sheets);
+
+/// <summary>Film sold by length: steps with their price, or set lengths.</summary>
+internal sealed record FilmRollBody(double WidthIn, double StepIn, IReadOnlyList<BreakBody> Steps, IReadOnlyList<SetLengthBody> Lengths);
+
+/// <summary>A sheet of film.</summary>
+internal sealed record FilmSheetBody(string Name, double WidthIn, double LengthIn, IReadOnlyList<BreakBody> Breaks);
 
 /// <summary>A size class with its price breaks.</summary>
 internal sealed record FilmSizeBody(string Name, double WidthIn, double HeightIn, IReadOnlyList<BreakBody> Breaks);
 
 /// <summary>From so many on, each costs so much.</summary>
-internal sealed record BreakBody(int From, decimal Price);
+internal sealed record BreakBody(int From, decimal Price)
+{
+    public PriceBreak ToCore() => new(From, Price);
+}
 
 /// <summary>A vinyl roll.</summary>
 internal sealed record VinylBody(string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays);
@@ -84,7 +125,14 @@ internal sealed record DyePrinterBody(string Name, double SpeedIn2PerMinute, dou
 internal sealed record CutterBody(string Name, double CutWidthIn, double SpeedIn2PerMinute, EquipmentBody Equipment, string Cautions);
 
 /// <summary>A press.</summary>
-internal sealed record PressBody(string Name, string Kind, double PlatenWidthIn, double PlatenHeightIn, double WarmUpMinutes, double RiseFPerMinute, double DropFPerMinute, double? OffsetF, EquipmentBody Equipment, string Cautions, IReadOnlyList<LowerBody>? Lowers = null);
+internal sealed record PressBody(string Name, string Kind, double PlatenWidthIn, double PlatenHeightIn, double WarmUpMinutes, double RiseFPerMinute, double DropFPerMinute, double? OffsetF, EquipmentBody Equipment, string Cautions, IReadOnlyList<LowerBody>? Lowers = null, IReadOnlyList<PlatenMapBody>? Maps = null, IReadOnlyList<DialBody>? Dials = null, bool LoadsBeside = false,
+    IReadOnlyList<AccessoryBody>? Accessories = null);
+
+/// <summary>A pillow, foam or cover sheet; uses 0 for one nobody counts.</summary>
+internal sealed record AccessoryBody(string Name, AccessoryKind Kind, double WidthIn, double HeightIn, double ThicknessIn, int Uses, DateOnly Since);
+
+/// <summary>What the dial says for a pressure on a thickness, lower platen and pillow; an empty platen is the press's own, an empty pillow nothing.</summary>
+internal sealed record DialBody(string Pressure, Thickness Thickness, string Lower, double Dial, string Pillow = "");
 
 /// <summary>A lower platen.</summary>
 internal sealed record LowerBody(string Name, double WidthIn, double HeightIn);
@@ -96,14 +144,45 @@ internal sealed record EquipmentBody(decimal PriceNew, decimal Resale, double Us
 }
 
 /// <summary>A recipe.</summary>
-internal sealed record RecipeBody(string ProductId, string Revision, RecipeFabric Fabric, double TemperatureF, double DwellSeconds, double DwellSlackSeconds, string Pressure, double PrePressSeconds, Peel Peel, double PeelAfterSeconds, double SecondPressSeconds, string Side, RecipeSource Source, DateOnly AsOf, string Caution);
+internal sealed record RecipeBody(string ProductId, string Revision, RecipeFabric Fabric, double TemperatureF, double DwellSeconds, double DwellSlackSeconds, string Pressure, double PrePressSeconds, Peel Peel, double PeelAfterSeconds, double SecondPressSeconds, string Side, RecipeSource Source, DateOnly AsOf, string Caution, Cover Cover = Cover.None, bool NeverAgain = false, double? PeelWindowSeconds = null, IReadOnlyList<RecipeParameterBody>? Parameters = null);
+
+/// <summary>A product tested on a blank.</summary>
+internal sealed record SpotTestBody(string ProductId, string StyleId, string ColourwayId, double TemperatureF, double DwellSeconds, string Pressure, DateOnly Day, string By, bool Sticks, bool Scorched, Bleeding Bleeding, string Feel, string Note, IReadOnlyList<WashBody>? Washes = null, string GarmentId = "", IReadOnlyList<TestPhotoBody>? Photos = null)
+{
+    public SpotTest ToCore(string id) => new(id, ProductId, StyleId, ColourwayId, TemperatureF, DwellSeconds, Pressure, Day, By.Trim(), Sticks, Scorched, Bleeding, Feel.Trim(), Note.Trim(), Washes is { Count: > 0 } ? [.. Washes.Select(w => new WashResult(w.Day, w.Washes, w.Verdict)).OrderBy(w => w.Washes)] : null, GarmentId, Photos is { Count: > 0 } ? [.. Photos.Select(p => new TestPhoto(p.Id, p.Hash, p.Washes))] : null);
+}
+
+/// <summary>A photograph that was sent before.</summary>
+internal sealed record TestPhotoBody(string Id, string Hash, int Washes);
+
+/// <summary>A garment kept for tests.</summary>
+internal sealed record TestGarmentBody(string Name, string Fabric, int Pieces, string Note);
+
+/// <summary>Where one figure of a recipe comes from.</summary>
+internal sealed record RecipeParameterBody(string Name, RecipeSource Source, DateOnly AsOf, string Note = "");
+
+/// <summary>What a tested print looked like after some washes.</summary>
+internal sealed record WashBody(DateOnly Day, int Washes, WashVerdict Verdict);
 
 /// <summary>The shop's numbers.</summary>
 internal sealed record NumbersBody(string ShopName, string Address, string Contact, FormatBody Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh, decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes,
     decimal FeeShare, decimal FeeFixed, decimal TaxShare, decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayBody> Week,
     PolicyBody Retail, PolicyBody Wholesale, decimal LeastMarginShare, FeeBase FeeBase, InversionRule Inversion, IReadOnlyList<PackagingBody>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged,
     IReadOnlyList<PersonBody>? People = null, IReadOnlyList<FixedCostBody>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null,
-    double HandsFactor = 1, IReadOnlyList<SpoilageBody>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true);
+    double HandsFactor = 1, IReadOnlyList<SpoilageBody>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true, decimal TheirsPerPiece = 0, FloorBody? Floor = null);
+
+/// <summary>How the shop works at its presses; times and covers in seconds and money.</summary>
+internal sealed record FloorBody(FloorPolicy Policy, bool FirstPiece, int RackPlaces, bool Measured, bool ColdPlate, bool HandsOnOnly, SecondHabit Second, IReadOnlyList<StepTimeBody>? Times = null, IReadOnlyList<CoverPriceBody>? Covers = null, bool TestFirst = true, bool PrepareBeside = false)
+{
+    public FloorHabits ToCore() => new(Policy, FirstPiece, RackPlaces, Measured, ColdPlate, HandsOnOnly, Second, Times is { Count: > 0 } ? [.. Times.Select(t => new StepTime(t.Code, t.Seconds))] : null,
+        Covers is { Count: > 0 } ? [.. Covers.Select(c => new CoverPrice(c.Cover, c.Price, c.Uses))] : null, TestFirst, PrepareBeside);
+}
+
+/// <summary>Seconds of one step.</summary>
+internal sealed record StepTimeBody(string Code, double Seconds);
+
+/// <summary>What a cover costs and how often it is used.</summary>
+internal sealed record CoverPriceBody(Cover Cover, decimal Price, int Uses);
 
 /// <summary>A share of spoiled attempts the shop has learned.</summary>
 internal sealed record SpoilageBody(string MethodId, double Share);
@@ -138,24 +217,33 @@ internal static class ShopEndpoints
     public static void MapShop(this IEndpointRouteBuilder api)
     {
         Map(api, "customers", Aggregates.Customers, (string id, CustomerBody b) => new Customer(id, b.Name.Trim(), b.Contact.Trim(), b.Address.Trim(), b.TaxExempt.Trim(), b.AccountDays), Named);
-        Map(api, "styles", Aggregates.Styles, (string id, StyleBody b) => new Style(id, b.Name.Trim(), b.Supplier.Trim(), b.Kind, [.. b.Fabric.Select(f => new FabricShare(f.Fibre, f.Percent))], b.WeightGsm, b.HeatCeilingF, b.UnitPrice, b.FreightPerOrder, b.LeadDays,
-            [.. b.Colourways.Select(c => new Colourway(c.Id, c.Name, c.Hex, c.Class))], [.. b.Sizes.Select(s => new StyleSize(s.Name, s.Surcharge))], b.Retired, b.OnHand?.Select(o => new OnHand(o.ColourwayId, o.Size, o.Pieces)).ToList()), s => s.Problems());
-        Map(api, "films", Aggregates.Films, (string id, FilmBody b) => new TransferPriceList(id, b.Supplier.Trim(), b.Product.Trim(), [.. b.Sizes.Select(s => new TransferSize(s.Name, s.WidthIn, s.HeightIn, [.. s.Breaks.Select(k => new PriceBreak(k.From, k.Price))]))], b.FreightPerOrder, b.LeadDays), l => l.Problems());
+        Map(api, "styles", Aggregates.Styles, (string id, StyleBody b) => b.ToCore(id), s => s.Problems());
+        Map(api, "films", Aggregates.Films, (string id, FilmBody b) => b.ToCore(id), l => l.Problems());
         Map(api, "vinyls", Aggregates.Vinyls, (string id, VinylBody b) => new VinylFilm(id, b.Supplier.Trim(), b.Product.Trim(), b.UsableWidthIn, b.PricePerFoot, b.WeedingMarginIn, b.FreightPerOrder, b.LeadDays), v => v.Problems());
         Map(api, "screens", Aggregates.Screens, (string id, ScreenBody b) => b.ToCore(id), l => l.Problems());
         Map(api, "film-printers", Aggregates.FilmPrinters, (string id, FilmPrinterBody b) => b.ToCore(id), p => p.Problems());
         Map(api, "dye-printers", Aggregates.DyePrinters, (string id, DyePrinterBody b) => b.ToCore(id), p => p.Problems());
         Map(api, "cutters", Aggregates.Cutters, (string id, CutterBody b) => new Cutter(id, b.Name.Trim(), b.CutWidthIn, b.SpeedIn2PerMinute, b.Equipment.ToCore(), b.Cautions), c => c.Problems());
-        Map(api, "presses", Aggregates.Presses, (string id, PressBody b) => new Press(id, b.Name.Trim(), b.Kind, b.PlatenWidthIn, b.PlatenHeightIn, b.WarmUpMinutes, b.RiseFPerMinute, b.DropFPerMinute, b.OffsetF, b.Equipment.ToCore(), b.Cautions, b.Lowers is { Count: > 0 } lowers ? [.. lowers.Select(l => new LowerPlaten(l.Name.Trim(), l.WidthIn, l.HeightIn))] : null), p => p.Problems());
-        Map(api, "recipes", Aggregates.Recipes, (string id, RecipeBody b) => new Recipe(id, b.ProductId, b.Revision, b.Fabric, b.TemperatureF, b.DwellSeconds, b.DwellSlackSeconds, b.Pressure, b.PrePressSeconds, b.Peel, b.PeelAfterSeconds, b.SecondPressSeconds, b.Side, b.Source, b.AsOf, b.Caution), r => r.Problems());
+        Map(api, "presses", Aggregates.Presses, (string id, PressBody b) => new Press(id, b.Name.Trim(), b.Kind, b.PlatenWidthIn, b.PlatenHeightIn, b.WarmUpMinutes, b.RiseFPerMinute, b.DropFPerMinute, b.OffsetF, b.Equipment.ToCore(), b.Cautions, b.Lowers is { Count: > 0 } lowers ? [.. lowers.Select(l => new LowerPlaten(l.Name.Trim(), l.WidthIn, l.HeightIn))] : null,
+            b.Maps is { Count: > 0 } maps ? [.. maps.Select(m => new PlatenMap(m.Day, m.SetPointF, m.PointsF, m.Doubtful, m.By.Trim()))] : null,
+            b.Dials is { Count: > 0 } dials ? [.. dials.Select(d => new DialReading(d.Pressure.Trim().ToLowerInvariant(), d.Thickness, d.Lower.Trim(), d.Dial, d.Pillow.Trim()))] : null, b.LoadsBeside,
+            b.Accessories is { Count: > 0 } accessories ? [.. accessories.Select(a => new Accessory(a.Name.Trim(), a.Kind, a.WidthIn, a.HeightIn, a.ThicknessIn, a.Uses, a.Since))] : null).Settled(), p => p.Problems());
+        Map(api, "upkeep", Aggregates.Upkeep, (string id, UpkeepBody b) => new MachineUpkeep(id, [.. b.Tasks.Select(t => new UpkeepTask(t.Id, t.Name.Trim(), t.Every, t.Minutes, t.Cost, t.TimesAYear))], [.. b.Done.Select(d => new UpkeepDone(d.TaskId, d.Day, d.By.Trim(), d.Note.Trim()))]), u => u.Problems());
+        Map(api, "kept-prints", Aggregates.KeptPrints, (string id, KeptPrintBody b) => new KeptPrint(id, b.Name.Trim(), b.WidthIn, b.HeightIn, b.DesignId, b.ProductId, b.Keep, b.GoodDays, [.. b.Lots.Select(l => new PrintLot(l.Count, l.On, l.Order.Trim()))]), k => k.Problems());
+        api.MapGet("/drawer", (Desk desk) => desk.Db.Read(c => DrawerStore.All(c).Select(k => Views.DrawerView.Of(k, DateOnly.FromDateTime(desk.Clock.Wall(Desk.Numbers(c).TimeZone)))).ToList())).WithTags("kept-prints").WithName("drawer").WithSummary("Every transfer that lies in the drawer: what the shop counted in and copies left over of orders, less what orders took out.");
+        Map(api, "test-garments", Aggregates.TestGarments, (string id, TestGarmentBody b) => new TestGarment(id, b.Name.Trim(), b.Fabric.Trim(), b.Pieces, b.Note.Trim()), g => g.Problems());
+        Map(api, "supplies", Aggregates.Supplies, (string id, SuppliesBody b) => b.ToCore(id), s => s.Problems());
+        Map(api, "spot-tests", Aggregates.SpotTests, (string id, SpotTestBody b) => b.ToCore(id), t => t.Problems());
+        Map(api, "recipes", Aggregates.Recipes, (string id, RecipeBody b) => new Recipe(id, b.ProductId, b.Revision, b.Fabric, b.TemperatureF, b.DwellSeconds, b.DwellSlackSeconds, b.Pressure, b.PrePressSeconds, b.Peel, b.PeelAfterSeconds, b.SecondPressSeconds, b.Side, b.Source, b.AsOf, b.Caution, b.Cover, b.NeverAgain, b.PeelWindowSeconds,
+            b.Parameters is { Count: > 0 } parameters ? [.. parameters.Select(p => new RecipeParameter(p.Name.Trim(), p.Source, p.AsOf, p.Note.Trim()))] : null), r => r.Problems());
         api.MapGet("/customers/find", FindCustomers).WithTags("customers").WithName("findCustomers");
         api.MapGet("/customers/{id}/record", (string id, Desk desk) => desk.Db.Read(c => Views.CustomerRecord.Of(c, desk, id))).WithTags("customers").WithName("customerRecord").WithSummary("A customer with past orders and what they earned.");
         api.MapGet("/customers/{id}/export", ExportCustomer).WithTags("customers").WithName("exportCustomer");
         api.MapPost("/customers/{id}/erase", EraseCustomer).WithTags("customers").WithName("eraseCustomer");
-        MapPrices(api, "styles", Aggregates.Styles, s => [("a piece", s.UnitPrice), .. s.Sizes.Where(z => z.Surcharge > 0).Select(z => ($"{z.Name} on top", z.Surcharge))]);
-        MapPrices(api, "films", Aggregates.Films, l => l.Sizes.SelectMany(z => z.Breaks.Select(b => ($"{z.Name} from {b.From}", b.Price))));
-        MapPrices(api, "vinyls", Aggregates.Vinyls, v => [("a foot", v.PricePerFoot)]);
-        MapPrices(api, "screens", Aggregates.Screens, l => [("set-up, a colour", l.SetUpPerColour), .. l.Sheets.SelectMany(z => z.Prices.SelectMany(p => p.Breaks.Select(b => ($"{z.Name} in {p.Colours} from {b.From}", b.Price))))]);
+        MapPrices(api, "styles", Aggregates.Styles, ThingPrices.Of);
+        MapPrices(api, "films", Aggregates.Films, ThingPrices.Of);
+        MapPrices(api, "vinyls", Aggregates.Vinyls, ThingPrices.Of);
+        MapPrices(api, "screens", Aggregates.Screens, ThingPrices.Of);
         MapPrices(api, "film-printers", Aggregates.FilmPrinters, p => [("colour, a ml", p.ColourPricePerMl), ("white, a ml", p.WhitePricePerMl), ("film, an in²", p.FilmPricePerIn2), ("powder, a g", p.PowderPricePerG), ("cleaning, a ml", p.CleaningPricePerMl)]);
         MapPrices(api, "dye-printers", Aggregates.DyePrinters, p => [("ink, a ml", p.InkPricePerMl), ("a sheet", p.SheetPrice), ("tape, an in", p.TapePricePerIn), ("protection paper, a sheet", p.ProtectionPrice)]);
         api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
@@ -180,7 +268,17 @@ internal static class ShopEndpoints
     internal static Views.Written EraseCustomer(string id, Desk desk, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(c => new Views.Written(id, ForgetCustomer.Do(c, desk, id, seen, request.Deed(desk.Clock, "customer erased"))));
+        var (done, files) = desk.Db.Write(c =>
+        {
+            var theirs = ForgetCustomer.FilesOf(c, id);
+            return (new Views.Written(id, ForgetCustomer.Do(c, desk, id, seen, request.Deed(desk.Clock, "customer erased"))), theirs);
+        });
+        // only once the orders no longer name them
+        foreach (var hash in files)
+        {
+            KeptFiles.Drop(desk.Db.Folder, hash);
+        }
+        return done;
     }
 
     /// <summary>Takes a style off the Shelf; one that open orders use stays.</summary>
@@ -203,7 +301,7 @@ internal static class ShopEndpoints
     {
         var n = Desk.Numbers(c);
         // what is left to its starting value is shown as that value
-        return new Versioned<ShopNumbers>(n with { Packagings = n.PackedIn(), TierSteps = n.Steps() }, Aggregates.Numbers.Get(c, "1")?.Version ?? 0);
+        return new Versioned<ShopNumbers>(n with { Packagings = n.PackedIn(), TierSteps = n.Steps(), Floor = n.Habits() }, Aggregates.Numbers.Get(c, "1")?.Version ?? 0);
     });
 
     /// <summary>Changes the shop's numbers, all effective at once.</summary>
@@ -214,7 +312,7 @@ internal static class ShopEndpoints
             b.Retail.ToCore(), b.Wholesale.ToCore(), b.LeastMarginShare, b.FeeBase, b.Inversion,
             b.Packagings is null ? null : [.. b.Packagings.Select(p => new Packaging(p.Name.Trim(), p.MostTees, p.MostGrams, p.OwnGrams, p.Price))], b.ParcelMinutes, b.SizePricing,
             b.People?.Select(p => new Person(p.Id, p.Name.Trim(), p.Wage, p.OnCostsShare, [.. p.Week.Select(d => new DayHours(d.Open, d.Close))], p.LunchFrom, p.LunchMinutes, [.. p.DaysOff.Distinct().Order()])).ToList(),
-            b.FixedCosts?.Select(c => new FixedCost(c.Name.Trim(), c.PerMonth)).ToList(), b.ProductiveShare, b.TierSteps, b.HandsFactor, b.Spoilage?.Select(s => new LearnedSpoilage(s.MethodId, s.Share)).ToList(), b.SwapMinutes, b.DialMinutes, b.SetUpWhileHeating);
+            b.FixedCosts?.Select(c => new FixedCost(c.Name.Trim(), c.PerMonth)).ToList(), b.ProductiveShare, b.TierSteps, b.HandsFactor, b.Spoilage?.Select(s => new LearnedSpoilage(s.MethodId, s.Share)).ToList(), b.SwapMinutes, b.DialMinutes, b.SetUpWhileHeating, b.TheirsPerPiece, b.Floor?.ToCore());
         RefusedException.IfAny(n.Problems().Concat(ShopClock.Knows(n.TimeZone) ? [] : [new Problem("unknown-zone", $"\"{n.TimeZone}\" is not a time zone.", "timeZone", "Write it like Europe/London.")]));
         return Save(desk, request, Aggregates.Numbers, "1", n.Settled());
     }
@@ -232,6 +330,10 @@ internal static class ShopEndpoints
         {
             var value = toCore(id, body);
             RefusedException.IfAny(problems(value));
+            if (!request.IsSure())
+            {
+                RefusedException.IfAny(Doubts.Of(value));
+            }
             return Save(desk, request, aggregate, id, value);
         };
         group.MapGet("", all).WithName($"{noun}All").WithSummary($"All {noun} with their versions.");

@@ -18,10 +18,11 @@ namespace Hepno.Web.Views;
 /// <param name="Code">What a square code in it says, or null.</param>
 /// <param name="Rights">Whose it is.</param>
 /// <param name="Mended">True when it is printed otherwise than it came.</param>
+/// <param name="NextTime">What to do otherwise when it is printed again.</param>
 /// <param name="Print">Hash of the file that is printed: another picture has another.</param>
-internal sealed record DesignView(string Id, long Version, string Name, string Kind, int WidthPx, int HeightPx, double WidthIn, PixelBox Box, double CoveragePercent, Colours Colours, double SoftPercent, string? Ground, string? Code, Rights Rights, bool Mended, string Print)
+internal sealed record DesignView(string Id, long Version, string Name, string Kind, int WidthPx, int HeightPx, double WidthIn, PixelBox Box, double CoveragePercent, Colours Colours, double SoftPercent, string? Ground, string? Code, Rights Rights, bool Mended, string NextTime, string Print)
 {
-    public static DesignView Of(Design d, long version) => new(d.Id, version, d.Name, d.Kind, d.Report.WidthPx, d.Report.HeightPx, d.WidthIn, d.Report.Box, Math.Round(d.Report.Coverage() * 100, 1), d.Report.Colours, Math.Round(d.Report.Soft.Share * 100, 2), d.Report.Ground, d.Report.Code?.Text, d.Rights, d.CameAs is not null, d.Hash);
+    public static DesignView Of(Design d, long version) => new(d.Id, version, d.Name, d.Kind, d.Report.WidthPx, d.Report.HeightPx, d.WidthIn, d.Report.Box, Math.Round(d.Report.Coverage() * 100, 1), d.Report.Colours, Math.Round(d.Report.Soft.Share * 100, 2), d.Report.Ground, d.Report.Code?.Text, d.Rights, d.CameAs is not null, d.NextTime, d.Hash);
 }
 
 /// <summary>An artwork at a print width on a cloth.</summary>
@@ -29,5 +30,11 @@ internal sealed record DesignView(string Id, long Version, string Name, string K
 /// <param name="Dpi">Pixels an inch.</param>
 /// <param name="ThinnestLinePt">Thinnest line, pt; null when none is thinner than 6.</param>
 /// <param name="ThinnestGapPt">Thinnest gap, pt; null likewise.</param>
-/// <param name="Faults">What would spoil the print, the worst first.</param>
-internal sealed record DesignLooked(double HeightIn, double Dpi, double? ThinnestLinePt, double? ThinnestGapPt, IReadOnlyList<DesignFault> Faults);
+/// <param name="Faults">What would spoil the print or speaks against it, the worst first.</param>
+/// <param name="Ink">Ink of one print on the shop's film printer, ml; null where there is none.</param>
+/// <param name="Printer">Which printer that is.</param>
+/// <param name="CodeReads">Whether a square code in it is still read as each way of printing blurs it.</param>
+internal sealed record DesignLooked(double HeightIn, double Dpi, double? ThinnestLinePt, double? ThinnestGapPt, IReadOnlyList<DesignFault> Faults, InkUse? Ink, string Printer, IReadOnlyList<CodeRead> CodeReads);
+
+/// <summary>Whether a code is read once it is printed some way.</summary>
+internal sealed record CodeRead(string Way, bool Reads);

@@ -39,5 +39,5 @@ public sealed record FrozenQuote(Ask Ask, IReadOnlyList<FrozenLine> Lines, ShopN
     /// <summary>A line as its method sees it, with the rest of its order.</summary>
     public AskInHand InHand(FrozenLine line) => Alone(line) with { Others = [.. Lines.Where(l => l != line).Select(Alone)], Shipping = Ask.Shipping };
 
-    private AskInHand Alone(FrozenLine line) => new(line.Style, line.Colourway, AskOf(line).Sizes, AskOf(line).Placements, Ask.Channel);
+    private AskInHand Alone(FrozenLine line) => new(line.Style, line.Colourway, AskOf(line).Sizes, AskOf(line).Placements, Ask.Channel, Names: AskOf(line).Names, BuyBy: ValidUntil, Theirs: AskOf(line).Theirs);
 }

@@ -52,11 +52,11 @@ public sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IReadOn
         : n with { Spoilage = [.. (n.Spoilage ?? []).Where(s => s.MethodId != methodId), new LearnedSpoilage(methodId, value)] };
 
     private static IEnumerable<LineRecorded> Recorded(OrderCase c) => c.Frozen!.Lines.Select(l => new LineRecorded(l.Band.MethodId, [.. l.Band.Decorations.Select(d => Places.Find(d.Placement.Place)!.Name)],
-        Comparer.PressingSeconds(c.Frozen.InHand(l), l.Band.Decorations), RunFold.OfLine(c.RunLines, l.LineId, c.Events), [.. Passes(l).Select(LapStandards.Of)]));
+        l.PressingSeconds / c.Frozen.Numbers.HandsFactor, RunFold.OfLine(c.RunLines, l.LineId, c.Events), [.. Passes(l, c.Frozen.Numbers.Standards()).Select(LapStandards.Of)]));
 
     // what is done before the first decoration belongs to its pass, looking at the piece to the last
-    private static IEnumerable<IReadOnlyList<WorkStep>> Passes(FrozenLine l) => l.Band.Decorations.Select((d, i) => (IReadOnlyList<WorkStep>)[
-        .. i == 0 ? StepStandards.Before(l.Style.Kind, l.Band.Decorations.Max(x => x.Recipe.PrePressSeconds)) : [], .. d.Steps, .. i == l.Band.Decorations.Count - 1 ? StepStandards.After.Take(1) : []]);
+    private static IEnumerable<IReadOnlyList<WorkStep>> Passes(FrozenLine l, StepStandards standards) => l.Band.Decorations.Select((d, i) => (IReadOnlyList<WorkStep>)[
+        .. i == 0 ? standards.Before(l.Style.Kind, l.Band.Decorations.Max(x => x.Recipe.PrePressSeconds)) : [], .. d.Steps, .. i == l.Band.Decorations.Count - 1 ? standards.After.Take(1) : []]);
 
     private static OfferView Offered(Candidate c, IReadOnlyList<OrderCase> open, ShopBook book)
     {

@@ -31,7 +31,51 @@ public sealed record OrderView(string Id, long Version, string Code, Station Sta
 /// <param name="Colourway">Its colour, or null.</param>
 /// <param name="Problems">What in it blocks comparing.</param>
 /// <param name="MethodId">The method chosen, or null.</param>
-public sealed record OrderLineView(string Id, string What, Style? Style, Colourway? Colourway, IReadOnlyList<Problem> Problems, string? MethodId);
+/// <param name="Prints">Every print as it is made on the sizes of the run; empty while garment or sizes are not said.</param>
+/// <param name="Drawn">Where its prints lie, size by size; empty while no garment is said.</param>
+/// <param name="Notices">What may be a slip of the pen in its list of names, and what its neck label lacks.</param>
+/// <param name="Labels">Its neck labels, size by size; empty for none.</param>
+/// <param name="Places">Where its garment can be printed, the customary size of each; all places while no garment is said.</param>
+public sealed record OrderLineView(string Id, string What, Style? Style, Colourway? Colourway, IReadOnlyList<Problem> Problems, string? MethodId, IReadOnlyList<PrintView> Prints, IReadOnlyList<SizeDrawn> Drawn, IReadOnlyList<string> Notices, IReadOnlyList<NeckLabel> Labels, IReadOnlyList<PlaceView> Places)
+{
+    internal static OrderLineView Of(LineCase l, string shop) => new(l.Asked.Id, l.What, l.Style, l.Colourway, l.Problems, l.Decision?.MethodId, PrintView.Of(l.Asked, l.Style), l.Style is null ? [] : SizeDrawn.Of(l.Asked, l.Style.Kind), [.. OwnPieces.Notices(l.Asked), .. l.Style is null ? [] : NeckLabel.Lacking(l.Asked, l.Style)], l.Style is null ? [] : NeckLabel.Of(l.Asked, l.Style, shop, Deeds.MakeQuote.Care), PlaceView.Of(l.Asked, l.Style));
+}
+
+/// <summary>A print as it is made for some sizes.</summary>
+/// <param name="PlacementId">Of which placement.</param>
+/// <param name="Sizes">On which sizes.</param>
+/// <param name="Pieces">On how many pieces.</param>
+/// <param name="WidthIn">Width there, in.</param>
+/// <param name="HeightIn">Height there, in.</param>
+/// <param name="FromSeamIn">From the seam to its nearest edge, in.</param>
+/// <param name="Fingers">The same in fingers.</param>
+/// <param name="Where">From which seam, in words.</param>
+public sealed record PrintView(string PlacementId, IReadOnlyList<string> Sizes, int Pieces, double WidthIn, double HeightIn, double FromSeamIn, double Fingers, string Where)
+{
+    internal static IReadOnlyList<PrintView> Of(AskLine line, Style? style) => line.Pieces == 0 ? [] : [.. line.Placements.SelectMany(p => SizedPrints.Of(p, line.Sizes, line.Names).SelectMany(s => Of(p, s, style)))];
+
+    // sizes that take the same print may still hang it at another distance
+    private static IEnumerable<PrintView> Of(Placement p, SizedPrint s, Style? style)
+    {
+        var place = Core.Orders.Places.Find(p.Place)!;
+        return s.Sizes.GroupBy(z => place.FromSeam(z.Size)).Select(g => new PrintView(p.Id, [.. g.Select(z => z.Size)], g.Sum(z => z.Pieces), s.Print.WidthIn, s.Print.HeightIn, g.Key, Core.Orders.Places.Fingers(g.Key), style is null ? place.Where : place.WhereOn(style.Kind)));
+    }
+}
+
+/// <summary>A place a garment can be printed at.</summary>
+/// <param name="Id">Key.</param>
+/// <param name="Name">On screen.</param>
+/// <param name="WidthIn">The widest that every size of the run takes, in.</param>
+/// <param name="WidestIn">The widest that its largest size takes, in.</param>
+/// <param name="HeightIn">A customary height for the widest, in.</param>
+public sealed record PlaceView(string Id, string Name, double WidthIn, double WidestIn, double HeightIn)
+{
+    internal static IReadOnlyList<PlaceView> Of(AskLine line, Style? style)
+    {
+        var sizes = line.Sizes.Select(s => s.Size).DefaultIfEmpty("M").ToList();
+        return [.. (style is null ? Core.Orders.Places.All : Core.Orders.Places.On(style.Kind).Select(id => Core.Orders.Places.Find(id)!)).Select(p => new PlaceView(p.Id, p.Name, sizes.Min(p.WidthOn), sizes.Max(p.WidthOn), Math.Min(sizes.Max(p.HeightOn), sizes.Max(p.WidthOn))))];
+    }
+}
 
 /// <summary>An order found.</summary>
 public sealed record Found(string Id, string Code, string Customer, int Pieces, string Due, Station Station);
@@ -40,6 +84,9 @@ public sealed record Found(string Id, string Code, string Customer, int Pieces, 
 /// <param name="Id">Which thing.</param>
 /// <param name="Version">The version it stands at now.</param>
 public sealed record Written(string Id, long Version);
+
+/// <summary>A list of names and numbers as read, with the size run it makes.</summary>
+public sealed record OwnPiecesView(IReadOnlyList<OwnPiece> Names, IReadOnlyList<SizeCount> Sizes);
 
 /// <summary>A size run as read.</summary>
 public sealed record SizeRunView(IReadOnlyList<SizeCount> Sizes, int Pieces);
@@ -83,7 +130,17 @@ public sealed record MarginNote(string Title, string Text, string LineId = "");
 /// <param name="SecondPressSeconds">Pressed again after peeling, s; 0 for none.</param>
 /// <param name="PrePressSeconds">Pressed bare before laying, s; 0 for none.</param>
 /// <param name="Where">Distance from a seam, in words.</param>
-public sealed record RunPassView(int Pass, string Place, string Size, string Temperature, string TemperatureOther, string SetPoint, double DwellSeconds, double SlackSeconds, string Pressure, Peel Peel, double PeelAfterSeconds, string Side, string Caution, IReadOnlyList<WorkStep> Steps, double SecondPressSeconds, double PrePressSeconds, string Where);
+/// <param name="OnSizes">How large and where on each size of the run.</param>
+/// <param name="Own">True where each piece has its own name or number.</param>
+/// <param name="Dial">What to set the press's dial to for that pressure, as shown; empty while it was not noted for this thickness, platen and pillow.</param>
+/// <param name="Under">What to lay under the print and because of what; empty when it lies flat.</param>
+public sealed record RunPassView(int Pass, string Place, string Size, string Temperature, string TemperatureOther, string SetPoint, double DwellSeconds, double SlackSeconds, string Pressure, Peel Peel, double PeelAfterSeconds, string Side, string Caution, IReadOnlyList<WorkStep> Steps, double SecondPressSeconds, double PrePressSeconds, string Where, IReadOnlyList<OnSizeView> OnSizes, bool Own, string Dial, string Under);
+
+/// <summary>A print on one size of a run.</summary>
+/// <param name="Garment">The size.</param>
+/// <param name="Size">How large, in words.</param>
+/// <param name="Where">Distance from a seam, in words.</param>
+public sealed record OnSizeView(string Garment, string Size, string Where);
 
 /// <summary>A run: the whole plan once, and its events folded.</summary>
 /// <param name="OrderId">Order.</param>
@@ -117,7 +174,6 @@ public sealed record RunLineView(string LineId, string What, string Press, strin
 /// <param name="HeatFrom">Platen begins to change its heat.</param>
 /// <param name="Start">First piece.</param>
 /// <param name="End">Last piece off.</param>
-/// <param name="CoolUntil">Last piece cold.</param>
 /// <param name="DueAt">Wanted, or null.</param>
 /// <param name="LateMinutes">Late as planned.</param>
 /// <param name="Why">Why; may be empty.</param>
@@ -126,7 +182,7 @@ public sealed record RunLineView(string LineId, string What, string Press, strin
 /// <param name="Moved">True when the owner put it there.</param>
 /// <param name="SetUpFrom">When hands begin to make the press ready, or null.</param>
 /// <param name="Platens">Lower platens by pass where they are not the press's own throughout; else empty.</param>
-public sealed record BatchView(string OrderId, string LineId, string Code, string Customer, string What, int Pieces, double TemperatureF, string Temperature, DateTime HeatFrom, DateTime Start, DateTime End, DateTime CoolUntil, DateTime? DueAt, double LateMinutes, string Why, bool Running, string PersonId, bool Moved, DateTime? SetUpFrom, string Platens);
+public sealed record BatchView(string OrderId, string LineId, string Code, string Customer, string What, int Pieces, double TemperatureF, string Temperature, DateTime HeatFrom, DateTime Start, DateTime End, DateTime? DueAt, double LateMinutes, string Why, bool Running, string PersonId, bool Moved, DateTime? SetUpFrom, string Platens);
 
 /// <summary>One press on one day.</summary>
 public sealed record PressLaneView(string PressId, string Name, string Kind, double HottestF, IReadOnlyList<BatchView> Batches, IReadOnlyList<HeatPoint> Heat);
@@ -208,7 +264,8 @@ public sealed record LineHeld(string LineId, string What, Core.Learning.Held Hel
 /// <param name="BlankCost">What they cost, freight included.</param>
 /// <param name="Prints">What the prints cost in all, bought or from the shop's own rolls.</param>
 /// <param name="Spares">What the bought spares and the missing ones mean, in words.</param>
-public sealed record LayoutView(string LineId, Band Band, string Sentence, IReadOnlyList<SizeCount> Blanks, Figure BlankCost, Figure Prints, string Spares);
+/// <param name="Ways">Ways to have the blanks, the least money first.</param>
+public sealed record LayoutView(string LineId, Band Band, string Sentence, IReadOnlyList<SizeCount> Blanks, Figure BlankCost, Figure Prints, string Spares, IReadOnlyList<Core.Stock.BuyingWay> Ways);
 
 /// <summary>What an undo did.</summary>
 /// <param name="Said">In words.</param>

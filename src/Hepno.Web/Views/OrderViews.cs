@@ -5,7 +5,6 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
-using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
@@ -24,7 +23,7 @@ internal static class OrderViews
         var open = desk.Open(connection, book);
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
         var placed = c.Standing.Station is Station.Gather or Station.Press ? PlacedOrder.Of(Desk.Floor(open, book, wall).Placed, id) : null;
-        return new(id, c.Version, c.Order.Code, c.Standing.Station, c.Order.Ask, c.Order.Facts, c.Customer, [.. c.Lines.Select(l => new OrderLineView(l.Asked.Id, l.What, l.Style, l.Colourway, l.Problems, l.Decision?.MethodId))],
+        return new(id, c.Version, c.Order.Code, c.Standing.Station, c.Order.Ask, c.Order.Facts with { Layouts = null }, c.Customer, [.. c.Lines.Select(l => OrderLineView.Of(l, book.Numbers.ShopName))],
             SlipView.Of(c, Bands(desk, c, book, open), book, wall, placed), c.Quote?.SentAt, c.Frozen?.Deposit ?? 0);
     }
 
@@ -57,23 +56,12 @@ internal static class OrderViews
         }
         var f = book.Numbers.Format;
         var sizes = line.Asked.Sizes;
-        var style = line.Style!;
-        var landed = LandedBlank.Of(style, sizes, (line.Frozen is null ? line.InHand! : c.Frozen!.InHand(line.Frozen)).PiecesOfSupplier);
+        var inHand = line.Frozen is null ? line.InHand! : c.Frozen!.InHand(line.Frozen);
+        var landed = LandedBlank.Of(inHand);
         var failure = 1 - band.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
-        var needs = sizes.Select(s => new SpareNeed(s.Pieces, style.UnitPrice + (style.Sizes.FirstOrDefault(z => z.Name == s.Size)?.Surcharge ?? 0))).ToList();
-        var spares = Overage.Cheapest(needs, failure, 0.95);
-        var cost = needs.Zip(spares).Sum(p => p.First.Price * p.Second);
-        var none = Overage.ChanceToComplete(needs, [.. needs.Select(_ => 0)], failure);
-        var spoken = $"No spare blanks: {Shown.Number(none * 100, 0, f)} times in 100 all come out. " + (spares.Sum() == 0 ? "That is enough." :
-            $"{string.Join(", ", sizes.Zip(spares).Where(p => p.Second > 0).Select(p => $"{p.First.Size} {p.Second}"))} more, {Shown.Money(cost, f)}, would make it 95.");
-        var lying = sizes.Select(s => (s.Size, On: line.Colourway is { } colour ? style.OnHandOf(colour.Id, s.Size) : 0)).Where(s => s.On > 0).ToList();
-        if (lying.Count > 0)
-        {
-            spoken += $" On hand: {string.Join(", ", lying.Select(s => $"{s.Size} {s.On}"))}.";
-        }
         var sentence = $"{string.Join(" and ", band.Decorations.Select(d => $"{d.Bought} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}"))}: {band.Made}";
         return new(line.Asked.Id, band, sentence, sizes, Figure.Of("blanks", "Blanks", landed.Value * SizeRun.Total(sizes), "landed blank × pieces", landed, Figure.Input("pieces", "Pieces", SizeRun.Total(sizes), FigureUnit.Count, "the ask")),
-            Figure.Sum("prints", "Prints", [.. band.Decorations.SelectMany(d => d.Purchases).Select(p => p.Cost)]), spoken);
+            Figure.Sum("prints", "Prints", [.. band.Decorations.SelectMany(d => d.Purchases).Select(p => p.Cost)]), SparesView.Said(inHand, failure, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)), f), BuyingWays.Of(inHand, book, Desk.Floor([], book, desk.Clock.Wall(book.Numbers.TimeZone))));
     }
 
     public static QuoteView Quote(SqliteConnection connection, Desk desk, string id)
@@ -101,8 +89,10 @@ internal static class OrderViews
         var placed = PlacedOrder.Of(Desk.Floor(desk.Open(connection, book), book, wall).Placed, id);
         var lines = c.Frozen.Lines.Select(l =>
         {
-            var press = book.Presses.FirstOrDefault(p => p.Id == placed?.Lines.FirstOrDefault(x => x.Work.LineId == l.LineId)?.PressId) ?? (book.Presses.Count > 0 ? book.Presses[0] : null);
-            return new RunLineView(l.LineId, c.Line(l.LineId).What, press?.Name ?? "", press?.Cautions ?? "", [.. l.Band.Decorations.Select((d, i) => Pass(d, i, l.Style, press, f))]);
+            // the one it was begun on; before that the planned one
+            var pressId = c.Order.Facts.Pressed?.FirstOrDefault(x => x.LineId == l.LineId)?.PressId ?? placed?.PressOf(l.LineId);
+            var press = book.Presses.FirstOrDefault(p => p.Id == pressId) ?? (book.Presses.Count > 0 ? LineFloor.PressOf(c.Frozen.InHand(l), book) : null);
+            return new RunLineView(l.LineId, c.Line(l.LineId).What, press?.Name ?? "", press is null ? "" : Cautions(press), [.. l.Band.Decorations.Select((d, i) => Pass(d, i, l.Style, c.Frozen.AskOf(l), press, book.Numbers, Warned(d.Recipe, l.Style, l.Colourway, book)))]);
         }).ToList();
         return new(id, c.Order.Code, c.Customer?.Name ?? "", placed?.End is { } end ? Shown.Clock(TimeOnly.FromDateTime(end), f) : "", c.Order.Ask.Pieces, c.Order.Facts.RunStartedAt is not null, lines, Core.Runs.RunEvent.Reasons, c.Run!);
     }
@@ -139,13 +129,30 @@ internal static class OrderViews
         return (lines, lines.Count == 1 ? lines[0].Held.Earned : earned, hours == 0 ? 0 : earned.Value / hours, plannedHours == 0 ? 0 : plannedProfit / plannedHours);
     }
 
-    private static RunPassView Pass(DecorationPlan d, int index, Core.Blanks.Style style, Press? press, FigureFormat f)
+    // a cold spot is said before what the maker warns of: it spoils prints quietly
+    private static string Cautions(Press press) => press.Maps is { Count: > 0 } maps && maps[^1].ColdSpots() is { Count: > 0 } cold ? $"Cold spot {string.Join(", ", cold.Select(i => PlatenMap.Names[i]))}: keep prints off it. {press.Cautions}" : press.Cautions;
+
+    // a test, or that there is none, is said before what the recipe warns of
+    private static string Warned(Recipe recipe, Core.Blanks.Style style, Core.Blanks.Colourway colour, ShopBook book) => SpotTest.Of(recipe, style, colour, book.Tests ?? []) switch
     {
-        var steps = index == 0 ? [.. StepStandards.Before(style.Kind, d.Recipe.PrePressSeconds), .. d.Steps, StepStandards.After[0]] : d.Steps.Append(StepStandards.After[0]).ToList();
+        { } test when test.Verdict() == TestVerdict.Failed => $"Your test failed on this cloth: {test.Fault()}. ",
+        null when recipe.Source == RecipeSource.Assumed && !recipe.Caution.StartsWith("Spot-test", StringComparison.Ordinal) => "Spot-test first: not tested on this cloth. ",
+        _ => "",
+    };
+
+    private static RunPassView Pass(DecorationPlan d, int index, Core.Blanks.Style style, AskLine asked, Press? press, ShopNumbers n, string warned)
+    {
+        var (f, standards) = (n.Format, n.Standards());
+        var steps = index == 0 ? [.. standards.Before(style.Kind, d.Recipe.PrePressSeconds), .. d.Steps, standards.After[0]] : d.Steps.Append(standards.After[0]).ToList();
         var place = Places.Find(d.Placement.Place)!;
-        var setPoint = press?.OffsetF is null ? "" : Shown.Temperature(press.SetPointF(d.Recipe.TemperatureF), f);
+        var placement = asked.Placements.FirstOrDefault(p => p.Id == d.Placement.Id) ?? d.Placement;
+        var onSizes = SizedPrints.Of(placement, asked.Sizes, asked.Names).SelectMany(p => p.Sizes.Select(s => new OnSizeView(s.Size, Shown.Size(p.Print.WidthIn, p.Print.HeightIn, f), $"{Shown.Length(place.FromSeam(s.Size), f)} {place.WhereOn(style.Kind)}"))).ToList();
+        var pillow = press is null ? null : PillowChoice.For(press, style, d.Placement.Place, d.Placement.WidthIn, d.Placement.HeightIn);
+        var under = PillowChoice.Why(style, d.Placement.Place) is { Length: > 0 } why ? pillow is null ? $"lifted clear of {why}" : $"{pillow.Name} under it, for {why}" : "";
+        var setPoint = press?.OffsetFor(d.Recipe.TemperatureF) is null ? "" : Shown.Temperature(press.SetPointF(d.Recipe.TemperatureF), f);
         return new(index + 1, place.Name.ToLowerInvariant(), Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f), Shown.Temperature(d.Recipe.TemperatureF, f), Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }), setPoint,
-            d.Recipe.DwellSeconds, d.Recipe.DwellSlackSeconds, d.Recipe.Pressure, d.Recipe.Peel, d.Recipe.PeelAfterSeconds, d.Recipe.Side, d.Recipe.Caution, steps, d.Recipe.SecondPressSeconds, index == 0 ? d.Recipe.PrePressSeconds : 0, $"{Shown.Length(place.FromSeamIn, f)} {place.Where}");
+            d.Recipe.DwellSeconds, d.Recipe.DwellSlackSeconds, d.Recipe.Pressure, d.Recipe.Peel, d.Recipe.PeelAfterSeconds, d.Recipe.Side, $"{warned}{d.Recipe.Caution}", steps, d.Recipe.SecondPressSeconds, index == 0 ? d.Recipe.PrePressSeconds : 0, $"{Shown.Length(place.FromSeamIn, f)} {place.WhereOn(style.Kind)}", onSizes, placement.Own != OwnText.None,
+            press?.DialFor(d.Recipe.Pressure, style.Lies(), press.LowerFor(d.Placement.WidthIn, d.Placement.HeightIn, place.OpeningIn), pillow) is { } dial ? Shown.Number(dial, 1, f) : "", under);
     }
 
     private static List<MarginNote> Notes(FrozenQuote q)

@@ -73,7 +73,7 @@ internal static class PressDays
     {
         var line = c.Line(p.Work.LineId);
         return new(p.Work.OrderId, p.Work.LineId, p.Work.Code, c.Customer?.Name ?? "", line.What, part.Pieces, p.Work.TemperatureF, Shown.Temperature(p.Work.TemperatureF, f),
-            part.HeatFrom, part.Start, part.End, part.End.AddSeconds(line.Frozen!.Band.Decorations.Max(d => d.Recipe.PeelAfterSeconds)), p.Work.DueAt, p.LateMinutes, p.Why, p.Work.StartedAt is not null, part.PersonId, p.Work.Moved is not null, part.SetUpFrom, Platens(press, p.Work));
+            part.HeatFrom, part.Start, part.End, p.Work.DueAt, p.LateMinutes, p.Why, p.Work.StartedAt is not null, part.PersonId, p.Work.Moved is not null, part.SetUpFrom, Platens(press, p.Work));
     }
 
     // "own platen, then sleeve platen"; nothing where the press's own stays on

@@ -4,7 +4,6 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
-using Hepno.Web.Deeds;
 
 namespace Hepno.Web.Views;
 
@@ -122,7 +121,7 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
                 var waiting = facts.Items.Count(i => i.DoneAt is null);
                 return facts.Approval is null ? new("approve", "Take their yes", "") : c.Frozen!.Deposit > 0 && facts.Deposit is null ? new("deposit", $"Note {Shown.Money(c.Frozen.Deposit, f)}", "") : new("tick", $"Tick off the next of {waiting}", "");
             case Station.Press:
-                return new("run", facts.RunStartedAt is null ? $"Press {c.Order.Ask.Pieces} {(c.Lines.Count == 1 ? MakeQuote.Noun(c.Lines[0].Style!.Kind, c.Order.Ask.Pieces) : "pieces")}" : "Back to the run", "");
+                return new("run", facts.RunStartedAt is null ? $"Press {c.Order.Ask.Pieces} {(c.Lines.Count == 1 ? GarmentNouns.Of(c.Lines[0].Style!.Kind, c.Order.Ask.Pieces) : "pieces")}" : "Back to the run", "");
             case Station.Send:
                 var left = c.Order.Ask.Pieces - facts.Delivered() - facts.Counted.Sum(x => x.Pieces);
                 return new("hand-over", "Hand it over", left > 0 ? $"{left} pieces to count" : "");

@@ -1,0 +1,71 @@
+using Hepno.Core.Gang;
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Orders;
+using Hepno.Store;
+using Hepno.Web.Views;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Deeds;
+
+/// <summary>What is done to a line's layout.</summary>
+internal static class LayoutDeeds
+{
+    /// <summary>Settles a layout for a line: from here estimate, quote and what is bought use it. One that is not sound is refused, with every fault.</summary>
+    public static long Settle(SqliteConnection connection, LineOnFilm l, LineLayout layout, ShopBook book, long seen, Deed deed)
+    {
+        if (!BoughtFilm.IsOpen(l.Case, l.Line.Asked))
+        {
+            throw new RefusedException(409, "not-there", l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id) is { } joined ? $"The film of {l.Case.Order.Code} is bought on the layout of {joined.WithCode}." : $"The film of {l.Case.Order.Code} is here, or it is made otherwise: its layout stands.", "Look at where the order stands.");
+        }
+        RefusedException.IfAny(LineLayouts.Faults(l, layout));
+        return OrderDeeds.Put(connection, l.Case, seen, deed, f => FilmTogether.Settled(f, l, layout with { Copies = Packed(layout.Copies) }, book));
+    }
+
+    /// <summary>Forgets a line's layout: the usual orders are reckoned with again.</summary>
+    public static long Forget(SqliteConnection connection, LineOnFilm l, long seen, Deed deed) => l.Case.Standing.Station >= Station.Gather ? throw new RefusedException(409, "not-there", $"The quote of {l.Case.Order.Code} is sent: its film is bought as it is laid.", "Lay it otherwise instead.")
+        : OrderDeeds.Put(connection, l.Case, seen, deed, f => f with { Layouts = f.Layouts?.Where(x => x.LineId != l.Line.Asked.Id).ToList() is { Count: > 0 } rest ? rest : null });
+
+    /// <summary>Uses transfers of the drawer for a print of a line instead of new ones; none gives them back.</summary>
+    public static long UseFromDrawer(SqliteConnection connection, Desk desk, string id, string lineId, string key, string keptId, int count, long seen, Deed deed)
+    {
+        var book = desk.Book(connection);
+        var c = desk.Case(connection, id, book);
+        var line = c.Line(lineId);
+        if (c.Standing.Station >= Station.Gather || line.InHand is not { } inHand)
+        {
+            throw new RefusedException(409, "not-there", c.Standing.Station >= Station.Gather ? $"The quote of {c.Order.Code} is sent: what is bought stands." : $"{c.Order.Code} is not complete yet.", c.Standing.Station >= Station.Gather ? "Withdraw the quote first." : "Finish the ask first.");
+        }
+        var kept = DrawerStore.All(connection).FirstOrDefault(k => k.Id == keptId) ?? throw RefusedException.NoSuch("transfer in the drawer", keptId);
+        var print = LaidPrint.Of(inHand, DtfBought.Failure(inHand, book), kept.ProductId).FirstOrDefault(p => p.Key == key) ?? throw RefusedException.NoSuch("print", key);
+        if (!kept.Is(print.Print.Print.DesignId, print.Print.Print.WidthIn, print.Print.Print.HeightIn, kept.ProductId))
+        {
+            throw new RefusedException(409, "another-print", $"{kept.Name} is another print than this.", "Only the same artwork in the same size can be used.", "keptId");
+        }
+        var most = Math.Min(print.Count + print.Lying, kept.OnHand() - DrawerStore.SpokenFor(connection, id, line.Asked.Id).GetValueOrDefault(keptId));
+        RefusedException.IfAny(count < 0 || count > most ? [new Problem("range", $"{count} of {kept.Name} is outside 0 to {Math.Max(0, most)}: so many are needed and free.", "count", "Use fewer, or print new ones.")] : []);
+        return OrderDeeds.Put(connection, c, seen, deed, f =>
+        {
+            var rest = (f.Drawer ?? []).Where(d => d.LineId != line.Asked.Id || d.Key != key).ToList();
+            List<FromDrawer> all = count > 0 ? [.. rest, new(line.Asked.Id, key, keptId, count, kept.ProductId)] : rest;
+            return f with { Drawer = all.Count == 0 ? null : all };
+        });
+    }
+
+    /// <summary>The layout that copies as sent make: designs the line needs, with the extra copies among them.</summary>
+    public static LineLayout Of(LineOnFilm l, IReadOnlyList<LaidCopy> copies, int seed, int steps)
+    {
+        RefusedException.IfAny(copies.Count > GangNest.MostCopies ? [new Problem("many", $"{copies.Count} copies are more than the {GangNest.MostCopies} of one layout.", "copies", "Lay large numbers as several layouts.")]
+            : copies.Any(c => !double.IsFinite(c.X) || !double.IsFinite(c.Y) || c.Sheet is < 0 or > GangNest.MostCopies) ? [new Problem("range", "A copy lies at no place or sheet there is.", "copies", "Send x, y and the sheet in inches and numbers.")] : []);
+        var laid = copies.GroupBy(c => c.Key).ToDictionary(g => g.Key, g => g.Count());
+        var filling = l.Drawer.Select(k => k.Filling()).Where(d => laid.ContainsKey(d.Key)).Select(d => d with { Extra = laid[d.Key] });
+        return new(l.Line.Asked.Id, l.Film.Id, l.On.Key, [.. l.Prints.Select(p => p.Design with { Extra = Math.Max(0, laid.GetValueOrDefault(p.Key) - p.Count) }), .. filling, .. l.Layout.Designs.Where(d => d.For.Length > 0)], copies, seed, steps);
+    }
+
+    // sheets that were emptied by hand are not bought
+    private static IReadOnlyList<LaidCopy> Packed(IReadOnlyList<LaidCopy> copies)
+    {
+        var used = copies.Select(c => c.Sheet).Distinct().Order().ToList();
+        return [.. copies.Select(c => c with { Sheet = used.IndexOf(c.Sheet) })];
+    }
+}

@@ -1,0 +1,28 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Materials;
+
+namespace Hepno.Web.Deeds;
+
+/// <summary>Every price of a thing, by what it is of: what is drawn through time and told apart when a table changes it.</summary>
+internal static class ThingPrices
+{
+    public static IEnumerable<(string What, decimal Price)> Of(Style s) =>
+    [
+        ("a piece", s.UnitPrice),
+        .. (s.Buying?.Tiers ?? []).Select(t => (t.From(), t.Price)),
+        .. s.Buying?.CodePrice is { } code ? [("with the code", code)] : Array.Empty<(string, decimal)>(),
+        .. s.Sizes.Where(z => z.Surcharge > 0).Select(z => ($"{z.Name} on top", z.Surcharge)),
+    ];
+
+    public static IEnumerable<(string What, decimal Price)> Of(TransferPriceList l) =>
+    [
+        .. l.Sizes.SelectMany(z => z.Breaks.Select(b => ($"{z.Name} from {b.From}", b.Price))),
+        .. (l.ByLayout?.Roll?.Steps ?? []).Select(b => ($"roll, a step from {b.From}", b.Price)),
+        .. (l.ByLayout?.Roll?.Lengths ?? []).Select(s => ($"roll of {s.LengthIn:0.##} in", s.Price)),
+        .. (l.ByLayout?.Sheets ?? []).SelectMany(z => z.Breaks.Select(b => ($"sheet {z.Name} from {b.From}", b.Price))),
+    ];
+
+    public static IEnumerable<(string What, decimal Price)> Of(VinylFilm v) => [("a foot", v.PricePerFoot)];
+
+    public static IEnumerable<(string What, decimal Price)> Of(ScreenTransferList l) => [("set-up, a colour", l.SetUpPerColour), .. l.Sheets.SelectMany(z => z.Prices.SelectMany(p => p.Breaks.Select(b => ($"{z.Name} in {p.Colours} from {b.From}", b.Price))))];
+}

@@ -1,0 +1,42 @@
+using System.Collections.Concurrent;
+
+namespace Hepno.Web.Devices;
+
+/// <summary>Film printers that ship with the program and say that they are made up: jobs print one after the other at the printer's speed. The queue is forgotten when the program ends. They go by the machine's own clock.</summary>
+internal sealed class SimulatedFilmPrinter(TimeProvider time) : IFilmPrinterReadout
+{
+    // a real minute of printing is a second here, so that it can be tried out
+    private const double Faster = 60;
+
+    private readonly ConcurrentDictionary<string, IReadOnlyList<Job>> queues = new();
+
+    /// <inheritdoc/>
+    public void Send(string printerId, double in2PerMinute, IReadOnlyList<PrintJob> jobs) => queues.AddOrUpdate(printerId, _ => After([], in2PerMinute, jobs), (_, before) => After(before, in2PerMinute, jobs));
+
+    /// <inheritdoc/>
+    public FilmPrinterReadout Read(string printerId)
+    {
+        var (now, jobs) = (Now, queues.GetValueOrDefault(printerId, []));
+        return new(true, [.. jobs.Select(j => new QueuedJob(j.Print, Math.Clamp((now - j.From).TotalMinutes / Math.Max(1e-9, j.Minutes), 0, 1)))], jobs.Count == 0 ? 0 : Math.Max(0, (jobs[^1].From.AddMinutes(jobs[^1].Minutes) - now).TotalMinutes));
+    }
+
+    /// <inheritdoc/>
+    public void Clear(string printerId) => queues.TryRemove(printerId, out _);
+
+    private DateTime Now => time.GetUtcNow().UtcDateTime;
+
+    private List<Job> After(IReadOnlyList<Job> before, double in2PerMinute, IReadOnlyList<PrintJob> jobs)
+    {
+        List<Job> all = [.. before];
+        var from = before.Count > 0 && before[^1].From.AddMinutes(before[^1].Minutes) is var end && end > Now ? end : Now;
+        foreach (var job in jobs)
+        {
+            var minutes = job.AreaIn2 / in2PerMinute / Faster;
+            all.Add(new(job, from, minutes));
+            from = from.AddMinutes(minutes);
+        }
+        return all;
+    }
+
+    private sealed record Job(PrintJob Print, DateTime From, double Minutes);
+}

@@ -1,0 +1,24 @@
+using Hepno.Core.Recipes;
+
+namespace Hepno.Web.Devices;
+
+/// <summary>A made-up surface thermometer that ships with the program and says so: what it reads on a press follows from the press, the day and the point alone. A real one would answer the same call.</summary>
+internal static class SimulatedThermometer
+{
+    private const int Corner = 5;
+    private const int Middle = 4;
+
+    /// <summary>The reading at a point, °F: the press's own error, a little less at the corners, and the day's drift.</summary>
+    /// <param name="pressId">Which press.</param>
+    /// <param name="point">Which of the nine points, from 0.</param>
+    /// <param name="setF">What the press is set to, °F.</param>
+    /// <param name="day">The day.</param>
+    public static double Read(string pressId, int point, double setF, DateOnly day)
+    {
+        var error = (Dice.Of(pressId) % 15) - 9;
+        var corner = point is 0 or 2 or 6 or 8 ? -Corner : point == Middle ? 2 : 0;
+        var weak = Dice.Of(pressId + "weak") % PlatenMap.Points == point ? -6 : 0;
+        var drift = (Dice.Of($"{pressId}{point}{day.DayNumber}") % 5) - 2;
+        return setF + error + corner + weak + drift;
+    }
+}

@@ -1,0 +1,192 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Measures;
+using Hepno.Core.Recipes;
+using Hepno.Core.Runs;
+using Hepno.Store;
+using Hepno.Web.Devices;
+using Hepno.Web.Views;
+
+namespace Hepno.Web.Endpoints;
+
+/// <summary>Nine readings of a platen, °F, from the far left to the near right.</summary>
+internal sealed record PlatenMapBody(DateOnly Day, double SetPointF, IReadOnlyList<double> PointsF, bool Doubtful = false, string By = "");
+
+/// <summary>What a thermometer reads.</summary>
+/// <param name="Simulated">True for the stand-in that ships with the program.</param>
+/// <param name="ReadingF">The reading, °F.</param>
+internal sealed record Reading(bool Simulated, double ReadingF);
+
+/// <summary>A recipe's heat on a press.</summary>
+/// <param name="RecipeF">What the cloth is to get, °F.</param>
+/// <param name="Recipe">The same as shown.</param>
+/// <param name="SetPoint">What to set, as shown; empty where no map is near enough.</param>
+/// <param name="Hottest">The platen's hottest point then, as shown; empty likewise.</param>
+internal sealed record SetFor(double RecipeF, string Recipe, string SetPoint, string Hottest);
+
+/// <summary>A point of the newest map.</summary>
+/// <param name="Name">Where.</param>
+/// <param name="Reading">What it read, as shown.</param>
+/// <param name="Cold">True for a cold spot.</param>
+internal sealed record PlatenPoint(string Name, string Reading, bool Cold);
+
+/// <summary>What is known of a press's platen.</summary>
+/// <param name="Version">The press's version.</param>
+/// <param name="Points">The newest map's points; empty while there is none.</param>
+/// <param name="Sentence">What it comes to, in words.</param>
+/// <param name="Due">When it is to be checked next, as shown; empty while it never was.</param>
+/// <param name="Overdue">True when that day is past.</param>
+/// <param name="Sets">What to set for the heat of every recipe the shop has.</param>
+/// <param name="History">Earlier maps in words, the newest first.</param>
+/// <param name="Pressed">What went over it since it was last found right.</param>
+/// <param name="Wear">Its pillows and cover sheets, with how much of them is used.</param>
+internal sealed record PlatenView(long Version, IReadOnlyList<PlatenPoint> Points, string Sentence, string Due, bool Overdue, IReadOnlyList<SetFor> Sets, IReadOnlyList<string> History, PressedSince Pressed, IReadOnlyList<WearView> Wear);
+
+/// <summary>How worn a pillow, foam or cover sheet is.</summary>
+/// <param name="Name">Which.</param>
+/// <param name="Said">How many presses of how many, in words.</param>
+/// <param name="Share">The same, 0 to 1; null while nobody counts.</param>
+internal sealed record WearView(string Name, string Said, double? Share);
+
+/// <summary>What went over a press since it was last found right.</summary>
+/// <param name="Since">That day in words; "ever" when it never was.</param>
+/// <param name="SetAside">True when the press is set aside: these pieces are to be looked at.</param>
+/// <param name="Pieces">How many good pieces.</param>
+/// <param name="Lines">Order by order, with the customer to tell.</param>
+internal sealed record PressedSince(string Since, bool SetAside, int Pieces, IReadOnlyList<string> Lines);
+
+/// <summary>Strips of paper pulled from under the four corners (far left, far right, near left, near right) at a dial, on a thickness, lower platen and pillow; an empty platen is the press's own, an empty pillow nothing.</summary>
+internal sealed record PaperPullBody(double Dial, Thickness Thickness, string Lower, IReadOnlyList<PullFeel> Corners, string Pillow = "");
+
+/// <summary>What a press is set to, °F; null switches it off. Faster: 1, 10 or 60 for a simulated one.</summary>
+internal sealed record PressSetBody(double? SetPointF, int Faster = 1);
+
+/// <summary>What a press says of itself, as shown.</summary>
+/// <param name="Simulated">True for the stand-in that ships with the program.</param>
+/// <param name="On">True when it heats.</param>
+/// <param name="SetPointF">What it is set to, °F.</param>
+/// <param name="HeatF">What its display says, °F.</param>
+/// <param name="Heat">The same as shown.</param>
+/// <param name="Said">What it does, in words.</param>
+/// <param name="Hot">True above 60 °C.</param>
+/// <param name="Faster">How much faster than a real one it runs.</param>
+internal sealed record PressReadoutView(bool Simulated, bool On, double? SetPointF, double HeatF, string Heat, string Said, bool Hot, int Faster);
+
+/// <summary>Checks of presses: the platen's map, and the simulated thermometer.</summary>
+internal static class PressCheckEndpoints
+{
+    // above 60 °C a platen is shown as hot
+    private const double HotF = 140;
+
+    public static void MapPressChecks(this IEndpointRouteBuilder api)
+    {
+        var presses = api.MapGroup("/presses").WithTags("presses");
+        presses.MapGet("{id}/platen", Platen).WithName("platen");
+        presses.MapPost("{id}/maps", AddMap).WithName("addPlatenMap");
+        presses.MapGet("{id}/thermometer", Thermometer).WithName("readThermometer");
+        presses.MapPost("{id}/paper-pull", Pull).WithName("paperPull");
+        presses.MapGet("{id}/readout", Readout).WithName("pressReadout");
+        presses.MapPut("{id}/readout", SetReadout).WithName("setPress");
+    }
+
+    /// <summary>What is known of a press's platen, and what to set for each recipe's heat.</summary>
+    internal static PlatenView Platen(string id, Desk desk) => desk.Db.Read(c =>
+    {
+        var kept = Aggregates.Presses.Get(c, id) ?? throw RefusedException.NoSuch("press", id);
+        var book = desk.Book(c);
+        var (press, f, today) = (kept.Value, book.Numbers.Format, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)));
+        var newest = press.Maps is { Count: > 0 } maps ? maps[^1] : null;
+        var due = newest?.Day.AddDays(PlatenMap.CheckDays);
+        return new PlatenView(kept.Version, newest is null ? [] : [.. newest.PointsF.Select((p, i) => new PlatenPoint(PlatenMap.Names[i], Shown.Temperature(p, f), newest.ColdSpots().Contains(i)))],
+            newest is null ? "not yet measured" : Said(newest, f), due is { } day ? Shown.DayAndYear(day, f) : "", due < today,
+            [.. book.Recipes.Select(r => r.TemperatureF).Distinct().Order().Select(t => new SetFor(t, Shown.Temperature(t, f), press.OffsetFor(t) is null ? "" : Shown.Temperature(press.SetPointF(t), f), press.OffsetFor(t) is null ? "" : Shown.Temperature(press.HottestF(t), f)))],
+            [.. (press.Maps ?? []).Reverse().Select(m => $"{Shown.DayAndYear(m.Day, f)}: {Said(m, f)}{(m.By.Length > 0 ? $", by {m.By}" : "")}")], Since(c, desk, press, book), [.. (press.Accessories ?? []).Select(a => Wear(c, desk, press, book, a))]);
+    });
+
+    /// <summary>Adds a map; what is set from now on follows from it.</summary>
+    internal static Written AddMap(string id, PlatenMapBody body, Desk desk, HttpRequest request)
+    {
+        var map = new PlatenMap(body.Day, body.SetPointF, body.PointsF, body.Doubtful, body.By.Trim());
+        RefusedException.IfAny(map.Problems());
+        return desk.Db.Write(c =>
+        {
+            var press = PressOf(id, c);
+            return new Written(id, Aggregates.Presses.Put(c, press.Measured(map), request.Seen(), request.Deed(desk.Clock, "platen measured")));
+        });
+    }
+
+    /// <summary>Reads the simulated thermometer at one of the nine points.</summary>
+    internal static Reading Thermometer(string id, int point, double setPointF, Desk desk) => desk.Db.Read(c =>
+    {
+        var press = PressOf(id, c);
+        RefusedException.IfAny(point is >= 0 and < PlatenMap.Points ? [] : [new Problem("range", $"There is no point {point}.", "point", "Nine, from 0 to 8.")]);
+        RefusedException.IfAny(PlatenMap.OutOfRange(setPointF) is { } problem ? [problem] : []);
+        return new Reading(true, SimulatedThermometer.Read(press.Id, point, setPointF, DateOnly.FromDateTime(desk.Clock.Utc)));
+    });
+
+    /// <summary>Notes a paper-pull test: which pressure the dial gave on a thickness and lower platen.</summary>
+    internal static Written Pull(string id, PaperPullBody body, Desk desk, HttpRequest request)
+    {
+        var pull = new PaperPull(body.Dial, body.Thickness, body.Lower.Trim(), body.Corners, body.Pillow.Trim());
+        RefusedException.IfAny(pull.Problems());
+        return desk.Db.Write(c =>
+        {
+            var press = pull.Noted(PressOf(id, c));
+            RefusedException.IfAny(press.Problems());
+            return new Written(id, Aggregates.Presses.Put(c, press, request.Seen(), request.Deed(desk.Clock, "dial noted")));
+        });
+    }
+
+    /// <summary>What a press says of itself: the simulated one that ships with the program.</summary>
+    internal static PressReadoutView Readout(string id, Desk desk, IPressReadout device) => desk.Db.Read(c => ReadoutOf(id, c, desk, device));
+
+    /// <summary>Sets the simulated press, or switches it off. Faster makes its minutes shorter, to try it out.</summary>
+    internal static PressReadoutView SetReadout(string id, PressSetBody body, Desk desk, IPressReadout device) => desk.Db.Read(c =>
+    {
+        var press = PressOf(id, c);
+        RefusedException.IfAny([.. body.SetPointF is { } f && PlatenMap.OutOfRange(f) is { } problem ? new[] { problem } : [],
+            .. body.Faster is 1 or 10 or 60 ? Array.Empty<Problem>() : [new Problem("range", $"{body.Faster} times as fast.", "faster", "1, 10 or 60.")]]);
+        device.Set(press, body.SetPointF, body.Faster);
+        return ReadoutOf(id, c, desk, device);
+    });
+
+    private static WearView Wear(Microsoft.Data.Sqlite.SqliteConnection c, Desk desk, Press press, Core.Methods.ShopBook book, Accessory a)
+    {
+        var pressed = Pieces(c, desk, press, book, a.Since).Sum(l => l.Pieces);
+        return new(a.Name, a.Left(pressed) is { } left ? $"{Math.Min(pressed, a.Uses)} of {a.Uses} presses since {Shown.Day(a.Since, book.Numbers.Format)}{(left == 0 ? ": due for a new one" : "")}" : $"{a.WidthIn:0.##} × {a.HeightIn:0.##} in", a.Uses == 0 ? null : Math.Min(1, pressed / (double)a.Uses));
+    }
+
+    // good pieces that went over a press from a day on, line by line
+    private static List<(OrderCase Order, string LineId, int Pieces)> Pieces(Microsoft.Data.Sqlite.SqliteConnection c, Desk desk, Press press, Core.Methods.ShopBook book, DateOnly? from) => [.. OrderStore.PressedOn(c, press.Id).SelectMany(o =>
+    {
+        var order = desk.Case(c, o.Value.Id, book);
+        var since = RunStore.Since(c, o.Value.Id, from?.ToDateTime(TimeOnly.MinValue, DateTimeKind.Utc) ?? DateTime.UnixEpoch);
+        return (o.Value.Facts.Pressed ?? []).Where(p => p.PressId == press.Id).Select(p => (Order: order, p.LineId,
+            Pieces: RunFold.OfLine(order.RunLines, p.LineId, order.Events).Where(e => e.Verdict == RunVerdict.Good && since.Contains(e.EventId)).Select(e => e.PieceNo).Distinct().Count()));
+    }).Where(x => x.Pieces > 0)];
+
+    private static PressedSince Since(Microsoft.Data.Sqlite.SqliteConnection c, Desk desk, Press press, Core.Methods.ShopBook book)
+    {
+        var f = book.Numbers.Format;
+        var good = press.LastGoodCheck();
+        var lines = Pieces(c, desk, press, book, good);
+        return new(good is { } day ? Shown.DayAndYear(day, f) : "ever", press.IsSetAside(), lines.Sum(l => l.Pieces), [.. lines.Select(l => $"{l.Order.CodeOf(l.LineId)}, {l.Order.Customer?.Name ?? "no customer"}: {l.Pieces} of {l.Order.Line(l.LineId).What}")]);
+    }
+
+    private static Press PressOf(string id, Microsoft.Data.Sqlite.SqliteConnection c) => (Aggregates.Presses.Get(c, id) ?? throw RefusedException.NoSuch("press", id)).Value;
+
+    private static PressReadoutView ReadoutOf(string id, Microsoft.Data.Sqlite.SqliteConnection c, Desk desk, IPressReadout device)
+    {
+        var (read, f) = (device.Read(PressOf(id, c)), Desk.Numbers(c).Format);
+        var until = read.MinutesUntil * 60;
+        var said = !read.On ? read.HeatF > HotF ? "off, still hot" : "off, cold" : until <= 1 ? $"holds {Shown.Temperature(read.SetPointF!.Value, f)}" : $"on its way to {Shown.Temperature(read.SetPointF!.Value, f)}, {(double.IsInfinity(until) ? "which it cannot reach" : $"{Shown.Duration(until)} more")}";
+        return new(read.Simulated, read.On, read.SetPointF, read.HeatF, Shown.Temperature(read.HeatF, f), said, read.HeatF > HotF, read.Faster);
+    }
+
+    private static string Said(PlatenMap m, FigureFormat f)
+    {
+        var cold = m.ColdSpots();
+        // differences of degrees are told in the shop's unit too
+        string Difference(double fahrenheit) => f.Celsius ? $"{Shown.Number(fahrenheit * 5 / 9, 0, f)} °C" : $"{Shown.Number(fahrenheit, 0, f)} °F";
+        return $"set {Shown.Temperature(m.SetPointF, f)}, mean {Shown.Temperature(m.MeanF(), f)}, {Difference(m.SpreadF())} from coldest to hottest{(cold.Count > 0 ? $"; cold {string.Join(", ", cold.Select(i => PlatenMap.Names[i]))}" : "")}{(m.Doubtful ? "; doubtful: infrared on bare metal" : "")}";
+    }
+}

@@ -1,0 +1,73 @@
+using Hepno.Core.Orders;
+using Hepno.Store;
+using Hepno.Web.Deeds;
+using Hepno.Web.Views;
+
+namespace Hepno.Web.Endpoints;
+
+/// <summary>A template as it is made: a name, and the order whose lines it keeps.</summary>
+internal sealed record TemplateBody(string Name, string OrderId);
+
+/// <summary>A template to choose.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="Version">Its version.</param>
+/// <param name="Name">Name.</param>
+/// <param name="What">Its lines in words.</param>
+internal sealed record TemplateView(string Id, long Version, string Name, IReadOnlyList<string> What);
+
+/// <summary>Asks to begin from.</summary>
+internal static class TemplateEndpoints
+{
+    private const int LongestId = 64;
+
+    public static void MapTemplates(this IEndpointRouteBuilder api)
+    {
+        var templates = api.MapGroup("/templates").WithTags("templates");
+        templates.MapGet("", All).WithName("templates");
+        templates.MapPut("{id}", Keep).WithName("saveTemplate");
+        templates.MapPost("{id}/retire", Retire).WithName("retireTemplate");
+        templates.MapPost("{id}/begin", Begin).WithName("beginFromTemplate");
+    }
+
+    /// <summary>All templates that are offered, by name.</summary>
+    internal static List<TemplateView> All(Desk desk) => desk.Db.Read(c =>
+    {
+        var styles = desk.Book(c).Styles;
+        return Aggregates.Templates.All(c).Where(t => !t.Value.Retired).Select(t => new TemplateView(t.Value.Id, t.Version, t.Value.Name, [.. t.Value.Lines.Select(l =>
+            $"{l.Pieces} × {styles.FirstOrDefault(s => s.Id == l.StyleId)?.Name ?? "a garment to be said"}{string.Concat(l.Placements.Select(p => $", {Places.Find(p.Place)!.Name.ToLowerInvariant()}"))}")])).ToList();
+    });
+
+    /// <summary>Keeps an order's lines as a template.</summary>
+    internal static Written Keep(string id, TemplateBody body, Desk desk, HttpRequest request)
+    {
+        RefusedException.IfAny(id.Length is 0 or > LongestId ? [new Core.Measures.Problem("bad-id", $"An id of {id.Length} characters.", "id", $"Between 1 and {LongestId}, made by the device.")] : []);
+        return desk.Db.Write(c =>
+        {
+            var order = Aggregates.Orders.Get(c, body.OrderId)?.Value ?? throw RefusedException.NoSuch("order", body.OrderId);
+            var template = AskTemplate.Of(id, body.Name, order.Ask);
+            RefusedException.IfAny(template.Problems());
+            return new Written(id, Aggregates.Templates.Put(c, template, request.SeenOrNew(Aggregates.Templates.Get(c, id) is not null), request.Deed(desk.Clock, "template kept")));
+        });
+    }
+
+    /// <summary>No longer offers a template.</summary>
+    internal static Written Retire(string id, Desk desk, HttpRequest request) => desk.Db.Write(c =>
+    {
+        var kept = Aggregates.Templates.Get(c, id) ?? throw RefusedException.NoSuch("template", id);
+        return new Written(id, Aggregates.Templates.Put(c, kept.Value with { Retired = true }, request.Seen(), request.Deed(desk.Clock, "template taken out")));
+    });
+
+    /// <summary>Puts a template's lines into an ask of which nothing is said yet, at today's shelf; a garment that is no longer offered is left to be said.</summary>
+    internal static Written Begin(string id, AgainBody body, Desk desk, HttpRequest request) => desk.Db.Write(c =>
+    {
+        var template = Aggregates.Templates.Get(c, id)?.Value ?? throw RefusedException.NoSuch("template", id);
+        var order = Aggregates.Orders.Get(c, body.Id) ?? throw RefusedException.NoSuch("order", body.Id);
+        if (order.Value.Ask.Lines.Any(l => l.StyleId is not null || l.Sizes.Count > 0 || l.Placements.Count > 0))
+        {
+            throw new RefusedException(409, "begun", $"{order.Value.Code} says something already.", "Begin a new ask, then take the template.");
+        }
+        var styles = desk.Book(c).Styles;
+        var ask = order.Value.Ask with { Lines = [.. template.Lines.Select(l => OrderAgain.Today(l, styles.FirstOrDefault(s => s.Id == l.StyleId && !s.Retired)))] };
+        return new Written(body.Id, SaveAsk.Do(c, desk, body.Id, ask, request.Seen(), request.Deed(desk.Clock, "begun from a template")).Version);
+    });
+}

@@ -1,0 +1,218 @@
+using Hepno.Core.Gang;
+using Hepno.Core.Materials;
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Orders;
+using Hepno.Core.Stock;
+using Hepno.Store;
+using Hepno.Web.Deeds;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Views;
+
+/// <summary>A line's prints on one roll or sheet: what screens, deeds and exports of layouts work at.</summary>
+/// <param name="Case">The order.</param>
+/// <param name="Line">Its line.</param>
+/// <param name="Film">The price list.</param>
+/// <param name="On">The roll or sheet.</param>
+/// <param name="Prints">What the line needs.</param>
+/// <param name="Layout">Where it lies.</param>
+/// <param name="IsSettled">True when that is settled for the line.</param>
+/// <param name="Stale">Why a settled layout holds no longer; empty while it does.</param>
+/// <param name="Drawer">Transfers on hand that are printed on this film.</param>
+/// <param name="Others">Designs of other orders on it, by key: what they are called, and their artwork.</param>
+internal sealed record LineOnFilm(OrderCase Case, LineCase Line, TransferPriceList Film, FilmGround On, IReadOnlyList<LaidPrint> Prints, LineLayout Layout, bool IsSettled, string Stale, IReadOnlyList<KeptPrint> Drawer, IReadOnlyDictionary<string, (string Name, string? DesignId)> Others)
+{
+    /// <summary>A print of the drawer by its key on a layout, or null.</summary>
+    public KeptPrint? Kept(string key) => Drawer.FirstOrDefault(k => KeptPrint.KeyOf(k.Id) == key);
+}
+
+/// <summary>Makes the views of line layouts.</summary>
+internal static class LineLayouts
+{
+    // rooms are counted for the owner's eye: more than this is "plenty"
+    private const int MostRoom = 200;
+
+    /// <summary>A line on the film asked for, else on the one settled, else on the cheapest; refused where nothing is sold for layouts or its prints do not go on it.</summary>
+    public static LineOnFilm Of(SqliteConnection connection, Desk desk, string id, string? lineId, string? filmId, string? on)
+    {
+        var book = desk.Book(connection);
+        var c = desk.Case(connection, id, book);
+        var line = c.Line(lineId);
+        var inHand = (line.Frozen is null ? line.InHand : c.Frozen!.InHand(line.Frozen) with { Drawer = c.Order.Facts.Drawer?.Where(d => d.LineId == line.Asked.Id).ToList() }) ?? throw new RefusedException(409, "incomplete", $"{c.Order.Code} cannot be laid out yet: {c.Standing.Missing[0].Text}.", "Finish the ask first.");
+        var settled = c.Order.Facts.LayoutOf(line.Asked.Id);
+        // what was settled on is taken while the Shelf has it
+        var kept = settled is not null && book.Films.FirstOrDefault(x => x.Id == settled.FilmId)?.ByLayout?.Grounds().Any(g => g.Key == settled.On) == true ? settled : null;
+        List<LaidPrint> On(string film) => [.. LaidPrint.Of(inHand, DtfBought.Failure(inHand, book), film).Where(p => p.Count > 0)];
+        if ((filmId ?? kept?.FilmId) is { } chosen ? On(chosen).Count == 0 : book.Films.Any(x => On(x.Id).Count == 0))
+        {
+            throw new RefusedException(409, "nothing-new", $"Every print of {c.Order.Code} lies in the drawer: nothing is laid out.", "Use fewer of the drawer's to print some new.");
+        }
+        var (film, ground) = Ground(book, On, filmId ?? kept?.FilmId, filmId is null ? kept?.On : on ?? FilmGround.RollKey);
+        var prints = On(film.Id);
+        var holds = settled?.IsFor([.. prints.Select(p => p.Design)]) == true;
+        var drawer = DrawerStore.All(connection).Where(k => k.ProductId == film.Id).ToList();
+        if (holds && settled!.FilmId == film.Id && settled.On == ground.Key)
+        {
+            return new(c, line, film, ground, prints, settled, true, "", drawer, OthersOn(connection, settled));
+        }
+        return new(c, line, film, ground, prints, Laid(line.Asked.Id, film, ground, prints, GangNest.OnePass, 1, null), false, settled is not null && !holds ? "The layout that was settled was for other prints or another number: this is a new one." : "", drawer, new Dictionary<string, (string, string?)>());
+    }
+
+    /// <summary>Lays a line's prints, and extra ones, anew.</summary>
+    public static LineLayout Laid(string lineId, TransferPriceList film, FilmGround on, IReadOnlyList<LaidPrint> prints, int steps, int seed, Func<int, double, bool>? go, IReadOnlyList<LaidDesign>? designs = null)
+    {
+        designs ??= [.. prints.Select(p => p.Design)];
+        List<GangDesign> laid = [.. designs.Select(d => d.Laid())];
+        RefusedException.IfAny(GangNest.Problems(on.Ground, laid));
+        var found = GangNest.Lay(on.Ground, laid, seed, steps, go);
+        RefusedException.IfAny(found.LeftOut);
+        return new(lineId, film.Id, on.Key, designs, [.. found.Placed.Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y, p.Turned))], seed, found.Steps);
+    }
+
+    public static LineLayoutView View(SqliteConnection connection, LineOnFilm l, ShopBook book, DateOnly today)
+    {
+        var f = book.Numbers.Format;
+        var (found, needed) = (l.Layout.Found(l.On.Ground), l.Layout.FoundNeeded(l.On.Ground));
+        var figures = LayoutFigures.Of(l.On, found, needed);
+        List<GangDesign> ordered = [.. l.Layout.Designs.Where(d => d.Needed > 0).Select(d => d.Laid() with { Copies = d.Needed })];
+        List<LayoutShare> shares = [.. (l.On.Bill(needed) is { } bill ? GangBills.Shares(ordered, bill) : []).Zip(ordered, (s, d) => Share(NameOf(l, s.DesignId), s, d.Copies))];
+        var next = Next(l.On, figures, f);
+        return new(l.Line.Asked.Id, l.Film.Id, l.On.Key, Text(l.Film, l.On, f), l.On.Ground, [.. Fillable(l).Select(d => Drawn(connection, l, d))], l.Layout.Copies, figures, shares, Caution(l, ordered, shares, f), Room(l, figures, next), Lying(connection, l, today), next, Choices(book, l.Prints), l.IsSettled, l.Stale, !BoughtFilm.IsOpen(l.Case, l.Line.Asked), l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id)?.WithCode ?? "", [.. l.Layout.Designs.Where(d => d.For.Length > 0).Select(d => d.For).Distinct().Select(o => FilmTogether.CodeOf(connection, o))], FilmTogether.Offers(connection, l));
+    }
+
+    /// <summary>What a layout comes to and what is wrong with it.</summary>
+    public static TriedLayout Tried(LineOnFilm l, LineLayout layout)
+    {
+        var figures = LayoutFigures.Of(l.On, layout.Found(l.On.Ground), layout.FoundNeeded(l.On.Ground));
+        return new(layout.Copies, figures, Faults(l, layout), figures.Cost?.Value - l.On.Bill(l.Layout.Found(l.On.Ground))?.Cost.Value);
+    }
+
+    /// <summary>What is wrong with a layout, its designs called by their names.</summary>
+    public static IReadOnlyList<Problem> Faults(LineOnFilm l, LineLayout layout) =>
+        [.. GangCheck.Faults(l.On.Ground, [.. layout.Designs.Select(d => d.Laid())], layout.Placed(), key => NameOf(l, key))];
+
+    /// <summary>Sheets and length that are paid for, or would be with one more step.</summary>
+    public static (int Sheets, double LengthIn) Filled(FilmGround on, LineLayout layout, bool nextStep, FigureFormat f)
+    {
+        var now = LayoutFigures.Of(on, layout.Found(on.Ground), layout.FoundNeeded(on.Ground));
+        var next = nextStep ? Next(on, now, f) : null;
+        return (Math.Max(1, now.Bought) + (next is not null && on.Roll is null ? 1 : 0), on.Ground.LengthIn ?? next?.BilledIn ?? now.BilledIn);
+    }
+
+    /// <summary>A search that begins from a layout: the better of what it finds and what is there; pinned copies stay.</summary>
+    public static LineLayout Searched(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go)
+    {
+        var found = start.Copies.Any(c => c.Pinned) ? Around(l, start, steps) : Laid(l.Line.Asked.Id, l.Film, l.On, l.Prints, steps, seed, go, start.Designs);
+        var (now, before) = (found.Found(l.On.Ground), start.Found(l.On.Ground));
+        var better = GangCheck.Faults(l.On.Ground, [.. start.Designs.Select(d => d.Laid())], start.Placed()).Any() || (now.Sheets, now.UsedLengthIn).CompareTo((before.Sheets, before.UsedLengthIn)) < 0;
+        return better ? found : start with { Seed = seed, Steps = found.Steps };
+    }
+
+    private static LineLayout Around(LineOnFilm l, LineLayout start, int steps)
+    {
+        var pinned = start.Copies.Where(c => c.Pinned).ToList();
+        var placed = (start with { Copies = pinned }).Placed();
+        var around = GangRoom.Around(l.On.Ground, placed, [.. start.Designs.Select(d => d.Laid())]);
+        return start with { Copies = [.. pinned, .. around.Skip(placed.Count).Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y, p.Turned))], Steps = Math.Min(steps, 4) };
+    }
+
+    public static string Text(TransferPriceList film, FilmGround on, FigureFormat f) =>
+        $"{film.Supplier} {film.Product.ToLowerInvariant()}, {(on.Ground.LengthIn is { } length ? $"sheets {Shown.Size(on.Ground.WidthIn, length, f)}" : Shown.Length(on.Ground.WidthIn, f))}";
+
+    /// <summary>A design's name: its place, and its sizes where it is not the same on all.</summary>
+    public static string NameOf(LineOnFilm l, string key) => l.Prints.FirstOrDefault(p => p.Key == key) is not { } print ? l.Kept(key)?.Name ?? (l.Others.TryGetValue(key, out var other) ? other.Name : key)
+        : Places.Find(print.Print.Print.Place)!.Name + (key == print.Print.Print.Id ? "" : $" {string.Join(", ", print.Print.Sizes.Select(s => s.Size))}");
+
+    /// <summary>A design's artwork, or null.</summary>
+    public static string? ArtworkOf(LineOnFilm l, string key) => l.Prints.FirstOrDefault(p => p.Key == key)?.Print.Print.DesignId ?? l.Kept(key)?.DesignId ?? (l.Others.TryGetValue(key, out var other) ? other.DesignId : null);
+
+    // a key of another order begins with its id; what follows begins with its placement's
+    private static Dictionary<string, (string Name, string? DesignId)> OthersOn(SqliteConnection connection, LineLayout layout)
+    {
+        var names = new Dictionary<string, (string, string?)>();
+        foreach (var d in layout.Designs.Where(d => d.For.Length > 0))
+        {
+            var order = Aggregates.Orders.Get(connection, d.For)?.Value;
+            var key = d.Key[(d.For.Length + 1)..];
+            var placement = order?.Ask.Lines.SelectMany(l => l.Placements).FirstOrDefault(p => key == p.Id || key.StartsWith($"{p.Id} ", StringComparison.Ordinal));
+            names[d.Key] = ($"{order?.Code} {(placement is null ? "print" : Places.Find(placement.Place)!.Name.ToLowerInvariant())}", placement?.DesignId);
+        }
+        return names;
+    }
+
+    private static (TransferPriceList Film, FilmGround On) Ground(ShopBook book, Func<string, List<LaidPrint>> prints, string? filmId, string? on)
+    {
+        if (filmId is not null)
+        {
+            var film = book.Films.FirstOrDefault(x => x.Id == filmId) ?? throw RefusedException.NoSuch("film", filmId);
+            return (film, film.ByLayout?.Grounds().FirstOrDefault(g => g.Key == on) ?? throw RefusedException.NoSuch("roll or sheet", on ?? ""));
+        }
+        var all = book.Films.SelectMany(x => (x.ByLayout?.Grounds() ?? []).Select(g => (Film: x, On: g))).ToList();
+        return all.Select(x => (x.Film, x.On, Laid: LaidFilm.Of(prints(x.Film.Id), x.On, null))).Where(x => x.Laid is not null).OrderBy(x => x.Laid!.Bill.Cost.Value).Select(x => (x.Film, x.On)).Cast<(TransferPriceList, FilmGround)?>().FirstOrDefault()
+            ?? throw new RefusedException(409, "no-ground", all.Count == 0 ? "No film is sold for layouts: no price list on the Shelf has a roll or a sheet." : "Its prints go on no roll or sheet of the Shelf.", all.Count == 0 ? "Add the roll or the sheets to the film's price list on the Shelf." : "Make them smaller, or add a wider roll on the Shelf.");
+    }
+
+    private static LayoutShare Share(string name, GangShare share, int copies) => new(share.DesignId, name, share.ByArea with { Label = $"{name}, by area" }, share.ByArea.Value * copies, share.Equally with { Label = $"{name}, equally" }, share.Equally.Value * copies);
+
+    // an equal share makes a small print dear and a large one cheap
+    private static string Caution(LineOnFilm l, List<GangDesign> designs, List<LayoutShare> shares, FigureFormat f)
+    {
+        const double Third = 1.0 / 3;
+        var small = designs.MinBy(d => d.AreaIn2);
+        return small is null || shares.Count == 0 || small.AreaIn2 >= designs.Max(d => d.AreaIn2) * Third ? ""
+            : $"Never price {NameOf(l, small.Id).ToLowerInvariant()} alone from equal shares: {Shown.Money(shares.First(s => s.Key == small.Id).Equally.Value, f)} for {Shown.Size(small.WidthIn, small.HeightIn, f)}.";
+    }
+
+    private static LaidDesignView Drawn(SqliteConnection connection, LineOnFilm l, LaidDesign d)
+    {
+        var print = l.Prints.FirstOrDefault(p => p.Key == d.Key);
+        var design = ArtworkOf(l, d.Key) is { } id ? Aggregates.Designs.Get(connection, id)?.Value : null;
+        return new(d.Key, NameOf(l, d.Key), design?.Id, design?.Hash ?? "", d.WidthIn, d.HeightIn, d.Needed, d.Extra, d.MayTurn, print?.Why ?? "");
+    }
+
+    private static LayoutStep? Next(FilmGround on, LayoutFigures now, FigureFormat f)
+    {
+        if (now.Cost is null || on.Roll is { Lengths: not null })
+        {
+            return null;
+        }
+        var (units, breaks) = on.Roll is { } roll ? ((int)Math.Round(now.BilledIn / roll.StepIn) + 1, roll.Steps) : (now.Bought + 1, on.Sheets);
+        var at = PriceBreaks.At(breaks, units);
+        var length = on.Roll is { } r ? units * r.StepIn : 0;
+        var text = on.Roll is null ? $"{units} sheets" : Shown.Roll(length, f);
+        var longer = Figure.Of("next", text, units * at.Price, on.Roll is null ? "sheets × a sheet" : "steps × a step", Figure.Input("units", on.Roll is null ? "Sheets" : "Steps", units, FigureUnit.Count, "one more"), Figure.Input("price", $"One from {at.From}", at.Price, FigureUnit.Money, "the price list"));
+        return new(text, length, Figure.Of("more", "More than now", longer.Value - now.Cost.Value, "next − now", longer, now.Cost));
+    }
+
+    // what lies on it, and what the shop keeps on hand and has too few of
+    private static IEnumerable<LaidDesign> Fillable(LineOnFilm l) => l.Layout.Designs.Concat(l.Drawer.Where(k => k.Wanted() > 0 && l.Layout.Designs.All(d => d.Key != KeptPrint.KeyOf(k.Id))).Select(k => k.Filling()));
+
+    private static IReadOnlyList<LayoutRoom> Room(LineOnFilm l, LayoutFigures now, LayoutStep? next)
+    {
+        var placed = l.Layout.Placed();
+        return [.. Fillable(l).Select(d =>
+        {
+            var design = d.Laid();
+            var mine = l.Kept(d.Key);
+            var free = GangRoom.Fill(l.On.Ground, placed, design, Math.Max(1, now.Bought), l.On.Ground.LengthIn ?? now.BilledIn, MostRoom).Count;
+            return new LayoutRoom(d.Key, NameOf(l, d.Key), free, next is null ? free : GangRoom.Fill(l.On.Ground, placed, design, Math.Max(1, now.Bought) + (l.On.Roll is null ? 1 : 0), l.On.Ground.LengthIn ?? next.BilledIn, MostRoom).Count, mine?.Wanted(), mine?.OnHand() ?? 0, mine is null ? free : Math.Min(free, mine.Wanted()));
+        })];
+    }
+
+    // what lies there of the line's own designs, what other orders have spoken for off
+    private static IReadOnlyList<LyingPrints> Lying(SqliteConnection connection, LineOnFilm l, DateOnly today)
+    {
+        var spoken = DrawerStore.SpokenFor(connection, l.Case.Order.Id, l.Line.Asked.Id);
+        return [.. l.Prints.SelectMany(p => l.Drawer.Where(k => k.Is(p.Print.Print.DesignId, p.Print.Print.WidthIn, p.Print.Print.HeightIn, l.Film.Id)).Select(k =>
+        {
+            var free = Math.Max(0, k.OnHand() - spoken.GetValueOrDefault(k.Id));
+            return new LyingPrints(k.Id, p.Key, k.Name, free, p.Lying, Math.Min(free, p.Count + p.Lying), k.Oldest(), k.IsOld(today));
+        })).Where(x => x.Count > 0)];
+    }
+
+    private static List<LayoutChoice> Choices(ShopBook book, IReadOnlyList<LaidPrint> prints) =>
+        [.. book.Films.SelectMany(film => (film.ByLayout?.Grounds() ?? []).Select(g => Choice(film, g, LaidFilm.Of(prints, g, null)?.Bill.Cost, book.Numbers.Format))).OrderBy(x => x.Cost?.Value ?? decimal.MaxValue)];
+
+    private static LayoutChoice Choice(TransferPriceList film, FilmGround on, Figure? cost, FigureFormat f) => new(film.Id, on.Key, Text(film, on, f), cost, cost is null ? "a print does not go on it, or there are more than one layout holds" : "");
+}
