@@ -106,6 +106,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/press-floor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A line of an order on the press floor by its chosen method: one at a time and as a stream, and what would help. Without a line, its first that has a method. */
+        get: operations["orderPressFloor"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/step-times": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every step of the press floor: its starting time, the shop's own, and where the one that holds comes from. */
+        get: operations["stepTimes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/undo": {
         parameters: {
             query?: never;
@@ -117,6 +151,23 @@ export interface paths {
         put?: never;
         /** Takes this device's last deed back, as a new version. */
         post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drawer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every transfer that lies in the drawer: what the shop counted in and copies left over of orders, less what orders took out. */
+        get: operations["drawer"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -381,6 +432,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a simulated supplier's feed says today: its catalogue as a table to bring in, and what it has in stock. */
+        get: operations["supplierFeed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/film-printers/{id}/calibrate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sets a film printer's ink by one measured print: ml used for so many prints of an artwork at a width. */
+        post: operations["calibratePrinter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/changes": {
         parameters: {
             query?: never;
@@ -544,6 +629,40 @@ export interface paths {
         };
         /** What the order came to against its quote. */
         get: operations["learned"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/placement.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where each print lies on each size, at true size on paper: to lay on the garment. */
+        get: operations["placementPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/names.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The lists of names and numbers of all lines, for who cuts or prints them. */
+        get: operations["namesCsv"];
         put?: never;
         post?: never;
         delete?: never;
@@ -734,6 +853,42 @@ export interface paths {
         /** Puts a line somewhere on the press day; the rest follows, and the answer says what changed. */
         post: operations["moveLine"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/risk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Notes who takes the risk of garments the customer brings, or that their cloth was tested. */
+        post: operations["takeRisk"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/attachments/{attachmentId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A kept file, always as a download: a browser never opens what came from outside. */
+        get: operations["attachment"];
+        /** Keeps a file with the order; the device makes its id. */
+        put: operations["attach"];
+        post?: never;
+        /** Takes a file off the order. */
+        delete: operations["detach"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1266,6 +1421,176 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/upkeep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All upkeep with their versions. */
+        get: operations["upkeepAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/upkeep/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the upkeep; a new one needs no If-Match. */
+        put: operations["save-upkeep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kept-prints": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All kept-prints with their versions. */
+        get: operations["kept-printsAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kept-prints/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the kept-prints; a new one needs no If-Match. */
+        put: operations["save-kept-prints"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/test-garments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All test-garments with their versions. */
+        get: operations["test-garmentsAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/test-garments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the test-garments; a new one needs no If-Match. */
+        put: operations["save-test-garments"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/supplies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All supplies with their versions. */
+        get: operations["suppliesAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/supplies/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the supplies; a new one needs no If-Match. */
+        put: operations["save-supplies"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spot-tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All spot-tests with their versions. */
+        get: operations["spot-testsAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spot-tests/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the spot-tests; a new one needs no If-Match. */
+        put: operations["save-spot-tests"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes": {
         parameters: {
             query?: never;
@@ -1317,6 +1642,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compute/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a list of names and numbers, a piece a row: size, name and number in any order, or in columns as a heading row says. All or nothing. */
+        post: operations["readNames"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/compute/compare": {
         parameters: {
             query?: never;
@@ -1334,7 +1676,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/compute/layout": {
+    "/api/compute/rows": {
         parameters: {
             query?: never;
             header?: never;
@@ -1344,7 +1686,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Equal boxes in rows across a roll, the shorter way round. */
-        post: operations["computeLayout"];
+        post: operations["computeRows"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1360,7 +1702,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Hands, press and clock of steps done one piece at a time. */
+        /** Simulates pieces on a press floor: makespan, hands, presses, what holds it up and what would help. */
         post: operations["computePressFloor"];
         delete?: never;
         options?: never;
@@ -1394,9 +1736,26 @@ export interface paths {
         };
         /** customers, styles, materials or prices as a table. */
         get: operations["csvOut"];
-        /** Brings a table in, every row or none; a row with the id or name of a thing that is here changes it. */
+        /** Brings a table in, every row or none; a row with the id or name of a thing that is here changes it. Columns the file calls otherwise are said as "ours:theirs", several times; the rest is found by name or by words others use. */
         put: operations["csvIn"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/csv/{kind}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Looks what a table would bring: nothing is kept. Its columns, its first rows, and what would be new or change; or what is wrong, row by row. */
+        post: operations["csvLook"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1431,6 +1790,40 @@ export interface paths {
         get: operations["artwork"];
         /** Changes its name and whose it is. */
         put: operations["saveArtwork"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/artwork/{id}/progress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far the measuring of a picture that was sent has come. */
+        get: operations["artworkProgress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/artwork/{id}/memory": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Its pictures through time, and when, on what and with which settings it was pressed. */
+        get: operations["artworkMemory"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1523,6 +1916,709 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All templates that are offered, by name. */
+        get: operations["templates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/templates/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps an order's lines as a template. */
+        put: operations["saveTemplate"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/templates/{id}/retire": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** No longer offers a template. */
+        post: operations["retireTemplate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/templates/{id}/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a template's lines into an ask of which nothing is said yet, at today's shelf; a garment that is no longer offered is left to be said. */
+        post: operations["beginFromTemplate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/presses/{id}/platen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is known of a press's platen, and what to set for each recipe's heat. */
+        get: operations["platen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/presses/{id}/maps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Adds a map; what is set from now on follows from it. */
+        post: operations["addPlatenMap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/presses/{id}/thermometer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Reads the simulated thermometer at one of the nine points. */
+        get: operations["readThermometer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/presses/{id}/paper-pull": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Notes a paper-pull test: which pressure the dial gave on a thickness and lower platen. */
+        post: operations["paperPull"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/presses/{id}/readout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a press says of itself: the simulated one that ships with the program. */
+        get: operations["pressReadout"];
+        /** Sets the simulated press, or switches it off. Faster makes its minutes shorter, to try it out. */
+        put: operations["setPress"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spot-tests/verdicts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The verdict of every test, what they make of every recipe, what is left of the test garments, by the core's rules. */
+        get: operations["spotTestVerdicts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spot-tests/{id}/photos/{photoId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A photograph of a test. */
+        get: operations["testPhoto"];
+        /** Keeps a photograph with a test: upright, at most 1,400 pixels, without what the camera wrote into it. */
+        put: operations["addTestPhoto"];
+        post?: never;
+        /** Takes a photograph off a test; what is in it stays for taking back. */
+        delete: operations["removeTestPhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/upkeep/view": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every machine's upkeep: what is due, what was done, what it costs an hour. */
+        get: operations["upkeepView"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/upkeep/{id}/done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Notes that a task was done. */
+        post: operations["upkeepDone"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/supplies/view": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every printer's materials: what is in it, how much is left, how far that goes, what does not match. */
+        get: operations["suppliesView"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/supplies/{id}/refill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Notes a refill or a change of roll with its lot; now is its time. */
+        post: operations["refill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/film-printers/{id}/readout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The simulated printer's queue. */
+        get: operations["printerReadout"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/film-printers/{id}/queue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sends waiting prints to the simulated printer. */
+        post: operations["sendToPrinter"];
+        /** Stops the simulated printer and empties its queue. */
+        delete: operations["clearPrinter"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All batches, newest first. */
+        get: operations["cures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cures/waiting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Prints of the open orders that are in no batch of a printer yet. */
+        get: operations["waitingPrints"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cures/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Notes a batch, or corrects or judges one. Its time, lots and use are the printer's at that time. */
+        put: operations["saveCure"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cures/{id}/recall": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a batch calls back: which pieces, what to make anew, what it costs, whom to tell. */
+        get: operations["recall"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/layout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lays designs together on a roll or sheets: the same designs, seed and steps give the same layout. What does not go on is said, everything else is laid. */
+        post: operations["computeLayout"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/identical-sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How many copies of each design on sheets that are all alike, and how many sheets, for the least money; in several layouts where that costs less. */
+        post: operations["computeIdenticalSheets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/tiles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sheets that overlap to print a garment all over: how many, where each lies, in which order they are joined, and whether a little less would save some. With the platen as sheet it counts press positions. */
+        post: operations["computeTiles"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/marker": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Parts of a run laid along the grain on cloth, and on the paper they are printed on. */
+        post: operations["computeMarker"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/print-and-cut": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Prints laid inside a cutter's marks, with bleed between them. */
+        post: operations["computePrintAndCut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/layout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The layout of a line: as settled, else by the usual orders; on the film asked for, else on the cheapest. */
+        get: operations["lineLayout"];
+        /** Settles a layout for the line; the whole of it is looked over first. */
+        put: operations["settleLayout"];
+        post?: never;
+        /** Forgets the line's layout: the usual orders are reckoned with again. */
+        delete: operations["forgetLayout"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/layout/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tries a layout: where a moved copy snaps to, what it comes to, what is wrong with it. */
+        post: operations["tryLayout"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/layout/fill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lays more copies of a design into the room that is paid for, or into the next step; nothing that lies is moved and nothing is kept. */
+        post: operations["fillLayout"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/layout/join": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Buys the line's film as one with another order's, on this line's layout; both must wait for it. */
+        post: operations["joinLayout"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/layout/part": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Buys the film of the line and of those on its layout apart again. */
+        post: operations["partLayout"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/layout/drawer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Uses transfers of the drawer for a print of the line, or fewer, or none: so many fewer are printed new. */
+        post: operations["useFromDrawer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/layout/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins a search for a better layout; it is looked at and stopped by its id. What it finds is kept only by settling it. */
+        post: operations["searchLayout"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/layout-searches/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far a search has come; what it found once it is done. */
+        get: operations["layoutSearch"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/layout-searches/{id}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Stops a search; the best it found is its result. */
+        post: operations["stopLayoutSearch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/layout/layout.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The layout at true size, a page for each sheet, with names and cut marks. */
+        get: operations["layoutPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/layout/layout.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One sheet of the layout, or the roll, as a drawing at true size. */
+        get: operations["layoutSvg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/layout/layout.png": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One sheet of the layout, or the roll, as it is printed: 300 pixels an inch, written band by band. */
+        get: operations["layoutPng"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/layout/layout.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every copy of the layout, a row each, in inches. */
+        get: operations["layoutCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/layout/order-text": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What to write to the supplier. */
+        get: operations["layoutOrderText"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/layout/bring": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a layout made elsewhere and says what it costs and what is wrong with it; it is kept only by settling it. */
+        post: operations["bringLayout"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -1595,6 +2691,58 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description A pillow, a foam or a cover sheet of a press. */
+        Accessory: {
+            /** @description What the shop calls it. */
+            name: string;
+            /** @description What it is. */
+            kind: components["schemas"]["AccessoryKind"];
+            /**
+             * Format: double
+             * @description Width, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Depth, in.
+             */
+            heightIn: number;
+            /**
+             * Format: double
+             * @description How thick, in: it changes what the dial means.
+             */
+            thicknessIn: number;
+            /**
+             * Format: int32
+             * @description Presses it lasts; 0 while nobody counts.
+             */
+            uses: number;
+            /**
+             * Format: date
+             * @description The day it was new.
+             */
+            since: string;
+        };
+        /** @description A pillow, foam or cover sheet; uses 0 for one nobody counts. */
+        AccessoryBody: {
+            name: string;
+            kind: components["schemas"]["AccessoryKind"];
+            /** Format: double */
+            widthIn: number;
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            thicknessIn: number;
+            /** Format: int32 */
+            uses: number;
+            /** Format: date */
+            since: string;
+        };
+        /**
+         * @description What lies in or on a press besides its platens.
+         * @enum {unknown}
+         */
+        AccessoryKind: "pillow" | "foam" | "cover-sheet";
         /** @description An address of this machine on the shop's network, and its square code. */
         AddressView: {
             url: string;
@@ -1630,6 +2778,11 @@ export interface components {
             quotes: number;
             /** Format: int32 */
             events: number;
+        };
+        /** @description Share of the measuring that is done, 0 to 1; null when nothing is being measured. */
+        ArtworkProgress: {
+            /** Format: double */
+            share: null | number;
         };
         /** @description What the customer asks for; parts not yet said are null or empty. */
         Ask: {
@@ -1698,11 +2851,42 @@ export interface components {
              * @default 0
              */
             given: number;
+            /** @description Names and numbers, a piece each; null when all pieces are alike. */
+            names: null | components["schemas"]["OwnPiece"][];
+            /**
+             * @description True when the customer brings the garments: they cost nothing, none is to spare, and StyleId says which of ours they are like.
+             * @default false
+             */
+            theirs: boolean;
+            /**
+             * Format: date
+             * @description Local date this line is wanted when it is another than the order's; null for the same.
+             */
+            dueDate: null | string;
             /**
              * Format: int32
              * @description Pieces of all sizes.
              */
             pieces: number;
+        };
+        /** @description A file kept with an order: a letter, a sketch, a photograph of the box. */
+        Attachment: {
+            /** @description Identity within the order. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            /** @description SHA-256 of what is in it, in hex. */
+            hash: string;
+            /**
+             * Format: int64
+             * @description Its size.
+             */
+            bytes: number;
+            /**
+             * Format: date-time
+             * @description When it was added (UTC).
+             */
+            at: string;
         };
         /** @description A method that can do the ask, with everything it comes to. */
         Band: {
@@ -1825,11 +3009,6 @@ export interface components {
             end: string;
             /**
              * Format: date-time
-             * @description Last piece cold.
-             */
-            coolUntil: string;
-            /**
-             * Format: date-time
              * @description Wanted, or null.
              */
             dueAt: null | string;
@@ -1854,12 +3033,103 @@ export interface components {
             /** @description Lower platens by pass where they are not the press's own throughout; else empty. */
             platens: string;
         };
+        /**
+         * @description How dye of the cloth behaved under a print.
+         * @enum {unknown}
+         */
+        Bleeding: "not-looked" | "clean" | "bled";
         /** @description From so many on, each costs so much. */
         BreakBody: {
             /** Format: int32 */
             from: number;
             /** Format: double */
             price: number;
+        };
+        /** @description A layout made elsewhere: the text of an SVG or a table. */
+        BroughtLayoutBody: {
+            filmId: string;
+            on: string;
+            text: string;
+        };
+        /** @description How a style is bought, beside its list price and freight. */
+        Buying: {
+            /** @description Lower prices for larger orders; may be empty. */
+            tiers: components["schemas"]["PriceTier"][];
+            /**
+             * Format: double
+             * @description The supplier charges no freight from so much money of its goods in one order; null when it always does.
+             */
+            freeFreightFrom: null | number;
+            /**
+             * Format: int32
+             * @description Sold in packs of so many pieces of a colour and size, 1 or more.
+             * @default 1
+             */
+            packOf: number;
+            /**
+             * Format: time
+             * @description Ordered after this hour it is sent a working day later; null when it makes no difference.
+             */
+            cutOff: null | string;
+            /**
+             * Format: double
+             * @description Money a piece with a code, or null.
+             */
+            codePrice: null | number;
+            /**
+             * Format: date
+             * @description The code's last day; null when there is no code.
+             */
+            codeUntil: null | string;
+        };
+        /** @description How a style is bought beside its list price: null where nothing is said. */
+        BuyingBody: {
+            tiers: components["schemas"]["TierBody"][];
+            /** Format: double */
+            freeFreightFrom: null | number;
+            /** Format: int32 */
+            packOf: number;
+            /** Format: time */
+            cutOff: null | string;
+            /** Format: double */
+            codePrice: null | number;
+            /** Format: date */
+            codeUntil: null | string;
+        };
+        /** @description One way to have the blanks of a line. */
+        BuyingWay: {
+            /** @description stock, need, tier, free-freight or elsewhere. */
+            code: string;
+            /** @description In a few words. */
+            what: string;
+            /** @description From whom; empty when nothing is bought. */
+            supplier: string;
+            /** @description Pieces bought by size. */
+            bought: components["schemas"]["SizeCount"][];
+            /**
+             * Format: int32
+             * @description Pieces bought and not needed.
+             */
+            left: number;
+            /** @description Money paid now, opened to its parts. */
+            cost: components["schemas"]["Figure"];
+            /**
+             * Format: date-time
+             * @description When they are here, wall clock.
+             */
+            arrives: string;
+        };
+        /** @description One measured print: ml used for so many prints of an artwork. */
+        CalibrateBody: {
+            designId: string;
+            /** Format: double */
+            widthIn: number;
+            /** Format: int32 */
+            prints: number;
+            /** Format: double */
+            colourMl: number;
+            /** Format: double */
+            whiteMl: number;
         };
         /** @description A carrier's table of prices by zone and weight. */
         CarrierRates: {
@@ -1897,6 +3167,27 @@ export interface components {
              */
             saves: number;
         };
+        /** @description What else is known of a style's cloth and make. */
+        Cloth: {
+            thickness: null | components["schemas"]["Thickness"];
+            /** @description Whether its dye rises. */
+            migration: components["schemas"]["Migration"];
+            /** @description What a print must mind; may be empty. */
+            features: components["schemas"]["Feature"][];
+            /**
+             * @description Where it is made, as its label says; empty while not known.
+             * @default
+             */
+            origin: string;
+        };
+        /** @description What else is known of a style's cloth and make. */
+        ClothBody: {
+            thickness: null | components["schemas"]["Thickness"];
+            migration: components["schemas"]["Migration"];
+            features: components["schemas"]["Feature"][];
+            /** @default  */
+            origin: string;
+        };
         /** @description What a square code is to say. */
         CodeBody: {
             text: string;
@@ -1917,6 +3208,11 @@ export interface components {
             smallestScreenedIn: number;
             /** @description Both, and from how far it is read, in words. */
             sentence: string;
+        };
+        /** @description Whether a code is read once it is printed some way. */
+        CodeRead: {
+            way: string;
+            reads: boolean;
         };
         /**
          * @description How light the cloth is: decides white ink, dye and paper.
@@ -2001,6 +3297,24 @@ export interface components {
             /** @description Those that cannot. */
             folds: components["schemas"]["Fold"][];
         };
+        /**
+         * @description How far a recipe can be relied on for a cloth, weakest first.
+         * @enum {unknown}
+         */
+        Confidence: "failed" | "guess" | "word" | "tested" | "washed";
+        /**
+         * @description A colour patch pressed to see whether a batch is cured.
+         * @enum {unknown}
+         */
+        ControlPrint: "not-yet" | "holds" | "lifts";
+        /** @description Copies of one design on a sheet. */
+        CopiesOnSheet: {
+            designId: string;
+            /** Format: int32 */
+            copies: number;
+            /** Format: int32 */
+            needed: number;
+        };
         /** @description Everything counted into the box. */
         CountBody: {
             sizes: components["schemas"]["CountedBody"][];
@@ -2024,6 +3338,65 @@ export interface components {
              */
             pieces: number;
         };
+        /**
+         * @description What lies between the platen and the print.
+         * @enum {unknown}
+         */
+        Cover: "none" | "sheet" | "release-sheet" | "parchment" | "single-use";
+        /** @description What a cover costs. */
+        CoverPrice: {
+            /** @description Which. */
+            cover: components["schemas"]["Cover"];
+            /**
+             * Format: double
+             * @description Money for one.
+             */
+            price: number;
+            /**
+             * Format: int32
+             * @description Presses it lasts.
+             */
+            uses: number;
+        };
+        /** @description What a cover costs and how often it is used. */
+        CoverPriceBody: {
+            cover: components["schemas"]["Cover"];
+            /** Format: double */
+            price: number;
+            /** Format: int32 */
+            uses: number;
+        };
+        /** @description A column of a table that is brought in. */
+        CsvColumn: {
+            /** @description Hepno's name for it. */
+            name: string;
+            /** @description True when a table must have it. */
+            needed: boolean;
+            /** @description The file's own column taken for it, or null. */
+            theirs: null | string;
+        };
+        /** @description A table before it is brought in. */
+        CsvLook: {
+            /** @description The file's columns. */
+            head: string[];
+            /** @description Hepno's columns and which of the file's stands for each. */
+            columns: components["schemas"]["CsvColumn"][];
+            /** @description Its first rows, cell by cell. */
+            rows: string[][];
+            /**
+             * Format: int32
+             * @description Rows in all.
+             */
+            count: number;
+            report: null | components["schemas"]["CsvReport"];
+            /** @description What is wrong, by row; at most 50. */
+            problems: components["schemas"]["Problem"][];
+            /**
+             * Format: int32
+             * @description How much more is wrong.
+             */
+            moreProblems: number;
+        };
         /** @description What a table brought. */
         CsvReport: {
             /**
@@ -2041,6 +3414,146 @@ export interface components {
              * @description Things that were there as they are.
              */
             same: number;
+            /** @description Prices that are now otherwise, of things that were there; at most 200. */
+            prices: components["schemas"]["PriceChange"][];
+            /**
+             * Format: int32
+             * @description Further prices that are now otherwise.
+             */
+            morePrices: number;
+        };
+        /** @description Film that was powdered and cured together: under-cured work looks fine and fails in the wash, so it stays known which prints shared a heat (DOMAIN 21.11). */
+        CureBatch: {
+            /** @description Identity. */
+            id: string;
+            /**
+             * Format: int32
+             * @description Counted from 1: "C-31".
+             */
+            number: number;
+            /** @description The film printer. */
+            printerId: string;
+            /**
+             * Format: date-time
+             * @description When it came out, wall clock.
+             */
+            at: string;
+            /** @description The press, oven or conveyor; empty for one that is not on the Floor. */
+            stationId: string;
+            /**
+             * Format: double
+             * @description Heat, °F.
+             */
+            temperatureF: number;
+            /**
+             * Format: double
+             * @description How long, min.
+             */
+            minutes: number;
+            /** @description Who; may be empty. */
+            by: string;
+            /** @description What was seen. */
+            sign: components["schemas"]["CureSign"];
+            /** @description The colour patch at the head of the film. */
+            before: components["schemas"]["ControlPrint"];
+            /** @description The colour patch at its end. */
+            after: components["schemas"]["ControlPrint"];
+            /** @description Whose prints, how many. */
+            prints: components["schemas"]["CuredPrints"][];
+            /** @description Ink, film and powder with their lots, as they were in the printer. */
+            lots: string[];
+            /** @description What it took out of the printer. */
+            use: components["schemas"]["CureUse"];
+            /** @description What it is held to be. */
+            verdict: components["schemas"]["CureVerdict"];
+            /** @description Why; needed for bad. */
+            why: string;
+        };
+        /** @description Film cured together, or a correction of it. When, which lots and how much it used are known already. */
+        CureBody: {
+            printerId: string;
+            stationId: string;
+            /** Format: double */
+            temperatureF: number;
+            /** Format: double */
+            minutes: number;
+            by: string;
+            sign: components["schemas"]["CureSign"];
+            before: components["schemas"]["ControlPrint"];
+            after: components["schemas"]["ControlPrint"];
+            prints: components["schemas"]["PrintsBody"][];
+            verdict: components["schemas"]["CureVerdict"];
+            /** @default  */
+            why: string;
+        };
+        /**
+         * @description What the powder looked like when it came out of the heat.
+         * @enum {unknown}
+         */
+        CureSign: "not-seen" | "glossy" | "dull" | "yellowed";
+        /** @description What prints take out of a film printer, for its levels. */
+        CureUse: {
+            /**
+             * Format: double
+             * @description Colour ink, ml.
+             */
+            colourMl: number;
+            /**
+             * Format: double
+             * @description White ink, ml.
+             */
+            whiteMl: number;
+            /**
+             * Format: double
+             * @description Film, in of the roll.
+             */
+            filmIn: number;
+            /**
+             * Format: double
+             * @description Powder, g.
+             */
+            powderG: number;
+        };
+        /**
+         * @description What a batch is held to be.
+         * @enum {unknown}
+         */
+        CureVerdict: "open" | "bad";
+        /** @description A batch as the Floor shows it. */
+        CureView: {
+            /** @description "C-31". */
+            code: string;
+            /** @description When, where, how hot, how long. */
+            said: string;
+            /** @description Whose prints. */
+            prints: string[];
+            /** @description Why its white prints wait; empty when they do not. */
+            holds: string;
+            /** @description What speaks against it; empty for nothing. */
+            doubt: string;
+            /**
+             * Format: int64
+             * @description The version it stands at.
+             */
+            version: number;
+            /** @description The batch. */
+            batch: components["schemas"]["CureBatch"];
+        };
+        /** @description Prints of one place of one order in a batch. */
+        CuredPrints: {
+            /** @description Which order. */
+            orderId: string;
+            /** @description Which line. */
+            lineId: string;
+            /** @description Which place of it. */
+            placementId: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            prints: number;
+            /** @description True for white ink alone: it has no colour that shows when it is cured. */
+            whiteOnly: boolean;
         };
         /** @description Cost and price at one quantity, for the curve. */
         CurvePoint: {
@@ -2242,6 +3755,8 @@ export interface components {
         DesignBody: {
             name: string;
             rights: components["schemas"]["RightsBody"];
+            /** @default  */
+            nextTime: string;
         };
         /** @description Something about a picture that would spoil its print. */
         DesignFault: {
@@ -2278,8 +3793,39 @@ export interface components {
              * @description Thinnest gap, pt; null likewise.
              */
             thinnestGapPt: null | number;
-            /** @description What would spoil the print, the worst first. */
+            /** @description What would spoil the print or speaks against it, the worst first. */
             faults: components["schemas"]["DesignFault"][];
+            ink: null | components["schemas"]["InkUse"];
+            /** @description Which printer that is. */
+            printer: string;
+            /** @description Whether a square code in it is still read as each way of printing blurs it. */
+            codeReads: components["schemas"]["CodeRead"][];
+        };
+        /** @description What the shop remembers of an artwork (DOMAIN 21.15): a repeat order stays with what came out well. */
+        DesignMemory: {
+            /** @description Its pictures, the newest first. */
+            versions: components["schemas"]["DesignVersion"][];
+            /** @description When and how it was pressed, the newest first. */
+            pressed: components["schemas"]["PressedWith"][];
+        };
+        /** @description A picture an artwork has had. */
+        DesignVersion: {
+            /** @description Since when, as shown. */
+            since: string;
+            /**
+             * Format: int32
+             * @description Pixels across.
+             */
+            widthPx: number;
+            /**
+             * Format: int32
+             * @description Pixels down.
+             */
+            heightPx: number;
+            /** @description Its flat colours, or empty for gradients. */
+            colours: string[];
+            /** @description True for the one that is printed. */
+            now: boolean;
         };
         /** @description An artwork as the screens need it. */
         DesignView: {
@@ -2331,6 +3877,8 @@ export interface components {
             rights: components["schemas"]["Rights"];
             /** @description True when it is printed otherwise than it came. */
             mended: boolean;
+            /** @description What to do otherwise when it is printed again. */
+            nextTime: string;
             /** @description Hash of the file that is printed: another picture has another. */
             print: string;
         };
@@ -2347,6 +3895,59 @@ export interface components {
             atCounter: boolean;
             addresses: components["schemas"]["AddressView"][];
             devices: components["schemas"]["DeviceView"][];
+        };
+        /** @description What the dial says for a pressure on a thickness, lower platen and pillow; an empty platen is the press's own, an empty pillow nothing. */
+        DialBody: {
+            pressure: string;
+            thickness: components["schemas"]["Thickness"];
+            lower: string;
+            /** Format: double */
+            dial: number;
+            /** @default  */
+            pillow: string;
+        };
+        /** @description What a press's dial says for a pressure: it is a setting, not a pressure, and changes with how thick the garment lies with the lower platen and with what lies under the print (DOMAIN 21.13). */
+        DialReading: {
+            /** @description The word: light, medium, firm or heavy. */
+            pressure: string;
+            /** @description How thick the garment lies. */
+            thickness: components["schemas"]["Thickness"];
+            /** @description Name of the lower platen; empty for the press's own. */
+            lower: string;
+            /**
+             * Format: double
+             * @description What the dial says, in its own numbers.
+             */
+            dial: number;
+            /**
+             * @description Name of the pillow or foam under the print; empty for none.
+             * @default
+             */
+            pillow: string;
+        };
+        /** @description Transfers of the drawer for a print. */
+        DrawerBody: {
+            key: string;
+            keptId: string;
+            /** Format: int32 */
+            count: number;
+        };
+        /** @description Transfers of the drawer. */
+        DrawerView: {
+            /** @description What they are, with what was put in and taken out. */
+            print: components["schemas"]["KeptPrint"];
+            /**
+             * Format: int32
+             * @description How many lie there.
+             */
+            onHand: number;
+            /**
+             * Format: date
+             * @description When the oldest was printed; null for an empty drawer.
+             */
+            oldest: null | string;
+            /** @description True when that is longer ago than it keeps. */
+            isOld: boolean;
         };
         /** @description A dye printer with its ink, paper, tape and protection paper. */
         DyePrinter: {
@@ -2546,6 +4147,11 @@ export interface components {
          */
         FaultKind: "caution" | "bad";
         /**
+         * @description What a garment has that a print must mind.
+         * @enum {unknown}
+         */
+        Feature: "hood" | "zip" | "pocket" | "grommets" | "tear-away-label" | "stretch";
+        /**
          * @description What a percentage fee is taken of.
          * @default everything
          * @enum {unknown}
@@ -2610,6 +4216,28 @@ export interface components {
          * @enum {unknown}
          */
         FigureUnit: "money" | "money-an-hour" | "seconds" | "count" | "inches" | "share" | "square-inches";
+        /** @description More copies of a design into the room there is. */
+        FillBody: {
+            /** @description On whose film. */
+            filmId: string;
+            /** @description The roll or which sheet. */
+            on: string;
+            /** @description Where every copy lies. */
+            copies: components["schemas"]["LaidCopyBody"][];
+            /** @description Which design. */
+            key: string;
+            /**
+             * Format: int32
+             * @description At most so many.
+             * @default 200
+             */
+            most: number;
+            /**
+             * @description True to fill the next step or sheet too.
+             * @default false
+             */
+            nextStep: boolean;
+        };
         /** @description A price list of bought film. */
         FilmBody: {
             supplier: string;
@@ -2619,6 +4247,32 @@ export interface components {
             freightPerOrder: number;
             /** Format: int32 */
             leadDays: number;
+            byLayout: null | components["schemas"]["FilmByLayoutBody"];
+        };
+        /** @description Film that is bought with a layout of one's own on it: many prints on a roll or a sheet. */
+        FilmByLayout: {
+            /**
+             * Format: double
+             * @description At least this apart, in.
+             */
+            gapIn: number;
+            /**
+             * Format: double
+             * @description Kept free on all sides, in.
+             */
+            marginIn: number;
+            roll: null | components["schemas"]["FilmRoll"];
+            /** @description Sold by sheets; empty where it is not. */
+            sheets: components["schemas"]["FilmSheet"][];
+        };
+        /** @description Film sold for layouts of one's own: a roll, sheets, or both. */
+        FilmByLayoutBody: {
+            /** Format: double */
+            gapIn: number;
+            /** Format: double */
+            marginIn: number;
+            roll: null | components["schemas"]["FilmRollBody"];
+            sheets: components["schemas"]["FilmSheetBody"][];
         };
         /**
          * @description Where own film is cured.
@@ -2739,6 +4393,58 @@ export interface components {
             equipment: components["schemas"]["EquipmentBody"];
             cautions: string;
         };
+        /** @description Film sold by length. */
+        FilmRoll: {
+            /**
+             * Format: double
+             * @description Width that can be printed, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Every begun step is billed, in; 0 where there are set lengths.
+             */
+            stepIn: number;
+            /** @description Money for a step, by how many are bought. */
+            steps: components["schemas"]["PriceBreak"][];
+            /** @description Set lengths with set prices; empty where it is billed by steps. */
+            lengths: components["schemas"]["SetLength"][];
+        };
+        /** @description Film sold by length: steps with their price, or set lengths. */
+        FilmRollBody: {
+            /** Format: double */
+            widthIn: number;
+            /** Format: double */
+            stepIn: number;
+            steps: components["schemas"]["BreakBody"][];
+            lengths: components["schemas"]["SetLengthBody"][];
+        };
+        /** @description A sheet of film sold at one size. */
+        FilmSheet: {
+            /** @description The supplier's name for it. */
+            name: string;
+            /**
+             * Format: double
+             * @description Width that can be printed, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Length that can be printed, in.
+             */
+            lengthIn: number;
+            /** @description Money for a sheet, by how many are bought. */
+            breaks: components["schemas"]["PriceBreak"][];
+        };
+        /** @description A sheet of film. */
+        FilmSheetBody: {
+            name: string;
+            /** Format: double */
+            widthIn: number;
+            /** Format: double */
+            lengthIn: number;
+            breaks: components["schemas"]["BreakBody"][];
+        };
         /** @description A size class with its price breaks. */
         FilmSizeBody: {
             name: string;
@@ -2763,6 +4469,326 @@ export interface components {
             name: string;
             /** Format: double */
             perMonth: number;
+        };
+        /** @description A box on a garment that lies flat, in inches as in OutlineSide. */
+        FlatBox: {
+            /**
+             * Format: double
+             * @description Left edge.
+             */
+            x: number;
+            /**
+             * Format: double
+             * @description Upper edge.
+             */
+            y: number;
+            /**
+             * Format: double
+             * @description Width.
+             */
+            width: number;
+            /**
+             * Format: double
+             * @description Height.
+             */
+            height: number;
+        };
+        /** @description How the shop works at its presses; times and covers in seconds and money. */
+        FloorBody: {
+            policy: components["schemas"]["FloorPolicy"];
+            firstPiece: boolean;
+            /** Format: int32 */
+            rackPlaces: number;
+            measured: boolean;
+            coldPlate: boolean;
+            handsOnOnly: boolean;
+            second: components["schemas"]["SecondHabit"];
+            times: null | components["schemas"]["StepTimeBody"][];
+            covers: null | components["schemas"]["CoverPriceBody"][];
+            /** @default true */
+            testFirst: boolean;
+            /** @default false */
+            prepareBeside: boolean;
+        };
+        /** @description A change to the floor and what it would take off. */
+        FloorChange: {
+            /** @description Stable word. */
+            code: string;
+            /** @description What is changed, on screen. */
+            what: string;
+            /**
+             * Format: double
+             * @description Seconds less for each piece; 0 when it does nothing.
+             */
+            secondsAPiece: number;
+            /**
+             * Format: double
+             * @description Seconds less in all.
+             */
+            secondsInAll: number;
+            /** @description Why it does nothing, or what it costs besides money; may be empty. */
+            note: string;
+        };
+        /** @description A change to the floor and what it would take off, as shown. */
+        FloorChangeView: {
+            /** @description What is changed. */
+            what: string;
+            /**
+             * Format: double
+             * @description Seconds less a piece.
+             */
+            secondsAPiece: number;
+            /** @description What it saves, or why it saves nothing. */
+            said: string;
+        };
+        /** @description One stretch of what happens on the floor. */
+        FloorEvent: {
+            /** @description hands, press or rack. */
+            lane: string;
+            /**
+             * Format: int32
+             * @description Which pair of hands or press, from 0.
+             */
+            index: number;
+            /**
+             * Format: int32
+             * @description Which piece, from 0.
+             */
+            piece: number;
+            /** @description Stable word of the step. */
+            code: string;
+            /** @description What is done. */
+            label: string;
+            /**
+             * Format: double
+             * @description Begins, s from the start.
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description Ends, s from the start.
+             */
+            until: number;
+        };
+        /** @description How the shop works at its presses. */
+        FloorHabits: {
+            /** @description One piece at a time, or a stream. */
+            policy: components["schemas"]["FloorPolicy"];
+            /**
+             * @description True when the first piece of each print is judged before the others.
+             * @default true
+             */
+            firstPiece: boolean;
+            /**
+             * Format: int32
+             * @description Pieces that may cool at once.
+             * @default 8
+             */
+            rackPlaces: number;
+            /**
+             * @description True when prints are placed by fold-line or ruler, not by eye.
+             * @default false
+             */
+            measured: boolean;
+            /**
+             * @description True when cold peels cool on a cold plate.
+             * @default false
+             */
+            coldPlate: boolean;
+            /**
+             * @description True when labour is charged for busy hands alone: the owner does other work in short waits.
+             * @default false
+             */
+            handsOnOnly: boolean;
+            /** @description Second presses. */
+            second: components["schemas"]["SecondHabit"];
+            /** @description Step times of the shop's own; null for the starting ones. */
+            times: null | components["schemas"]["StepTime"][];
+            /** @description What covers cost; null where they are in the sundries. */
+            covers: null | components["schemas"]["CoverPrice"][];
+            /**
+             * @description True when an assumed recipe nobody tested waits for a test piece before the run.
+             * @default true
+             */
+            testFirst: boolean;
+            /**
+             * @description True when weeding, trimming and cutting apart are done at the press, while pieces are pressed and cool.
+             * @default false
+             */
+            prepareBeside: boolean;
+        };
+        /** @description What one part of the work takes in all. */
+        FloorPart: {
+            /** @description The pass; empty for what belongs to none: threading, pre-pressing, inspecting. */
+            name: string;
+            /**
+             * Format: double
+             * @description Hands busy, s.
+             */
+            handsOnSeconds: number;
+            /**
+             * Format: double
+             * @description Hands-on and the short waits before its steps, s.
+             */
+            attendedSeconds: number;
+            /**
+             * Format: double
+             * @description Time it holds a press, s.
+             */
+            heldSeconds: number;
+        };
+        /** @description One decoration of a piece: heat in °F, slack and peel window in seconds; no window for a cold peel. */
+        FloorPassBody: {
+            name: string;
+            /** Format: double */
+            temperatureF: number;
+            /** Format: double */
+            slackSeconds: number;
+            /** Format: double */
+            peelWindowSeconds: null | number;
+            steps: components["schemas"]["StepBody"][];
+        };
+        /**
+         * @description How pieces follow one another.
+         * @enum {unknown}
+         */
+        FloorPolicy: "stream" | "one-at-a-time";
+        /** @description A press of the floor; atF is the heat it stands at, null for the first pass's. */
+        FloorPressBody: {
+            name: string;
+            /** @default false */
+            opensItself: boolean;
+            /** @default false */
+            loadsBeside: boolean;
+            /**
+             * Format: double
+             * @default 20
+             */
+            riseFPerMinute: number;
+            /**
+             * Format: double
+             * @default 5
+             */
+            dropFPerMinute: number;
+            /** Format: double */
+            atF: null | number;
+        };
+        /** @description How pieces go over the floor (DOMAIN 9). */
+        FloorResult: {
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description From the first touch to the last piece through, s.
+             */
+            makespanSeconds: number;
+            /**
+             * Format: double
+             * @description Hands busy, all pieces, s.
+             */
+            handsOnSeconds: number;
+            /**
+             * Format: double
+             * @description Hands-on and every wait under half a minute in which nothing else can be done, all pieces, s.
+             */
+            attendedSeconds: number;
+            /**
+             * Format: double
+             * @description Presses held, all pieces, s.
+             */
+            heldSeconds: number;
+            /** @description The passes in order, then what belongs to none. */
+            parts: components["schemas"]["FloorPart"][];
+            /**
+             * Format: double
+             * @description Most a piece was pressed too long because hands came late, s.
+             */
+            overDwellLargest: number;
+            /**
+             * Format: double
+             * @description All of that together, s.
+             */
+            overDwellSum: number;
+            /**
+             * Format: int32
+             * @description Most pieces cooling at once.
+             */
+            largestRack: number;
+            /** @description Which of the job's presses are used, by their place in it: one that helps nothing is left out. */
+            pressesUsed: number[];
+            /**
+             * Format: int32
+             * @description Pairs of hands used.
+             */
+            operatorsUsed: number;
+            /** @description True when one decoration of all pieces comes before the next of any. */
+            byPlacement: boolean;
+            /** @description True when second presses come after all first ones. */
+            batch: boolean;
+            /** @description Everything that happens, in order; empty when it was not asked for. */
+            trace: components["schemas"]["FloorEvent"][];
+            /**
+             * Format: double
+             * @description Share of the time the used presses are held, 0 to 1.
+             */
+            pressShare: number;
+            /**
+             * Format: double
+             * @description Share of the time the used hands are busy, 0 to 1.
+             */
+            handsShare: number;
+        };
+        /** @description A line's pieces on the press floor, both ways, and what would help. */
+        FloorSimulationView: {
+            /** @description Which pieces. */
+            what: string;
+            /** @description On which press. */
+            pressName: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description How much of it the events cover, s.
+             */
+            drawnSeconds: number;
+            /** @description Both ways. */
+            ways: components["schemas"]["FloorWayView"][];
+            /** @description What holds it up, in words. */
+            narrow: string;
+            /** @description What nothing pressed too long would cost, in words. */
+            zeroOverDwell: string;
+            /** @description What would help, most first. */
+            changes: components["schemas"]["FloorChangeView"][];
+            /** @description Where the seconds come from. */
+            source: string;
+        };
+        /** @description One way to work through the pieces. */
+        FloorWayView: {
+            /** @description One at a time, or a stream. */
+            policy: components["schemas"]["FloorPolicy"];
+            /** @description Seconds a piece, as shown. */
+            aPiece: string;
+            /** @description All pieces, as shown. */
+            inAll: string;
+            /**
+             * Format: double
+             * @description All pieces, s.
+             */
+            makespanSeconds: number;
+            /** @description How busy hands and press are, in words. */
+            busy: string;
+            /** @description How much is pressed too long, in words. */
+            tooLong: string;
+            /** @description In which order placements and second presses come, in words; empty where there is no choice. */
+            order: string;
+            /** @description What happens in the first minutes, in order. */
+            events: components["schemas"]["FloorEvent"][];
         };
         /** @description A method set aside, with its reasons. */
         Fold: {
@@ -2797,6 +4823,22 @@ export interface components {
             pieces: number;
             due: string;
             station: components["schemas"]["Station"];
+        };
+        /** @description Transfers that lie in the drawer and are used for an order. */
+        FromDrawer: {
+            /** @description For which line. */
+            lineId: string;
+            /** @description For which print of it, as its layout calls it. */
+            key: string;
+            /** @description Which transfers. */
+            keptId: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+            /** @description On which film they are printed: only with its recipe are they used. */
+            filmId: string;
         };
         /** @description One line of a sent quote. */
         FrozenLine: {
@@ -2868,12 +4910,181 @@ export interface components {
             coreVersion: string;
             packed: null | components["schemas"]["PackingWay"];
         };
+        /** @description What a layout is billed. */
+        GangBill: {
+            /**
+             * Format: double
+             * @description Length billed, in; 0 for sheets.
+             */
+            billedIn: number;
+            /**
+             * Format: int32
+             * @description Sheets bought: more than needed where a price break makes them cheaper; 0 for a roll.
+             */
+            sheets: number;
+            /** @description Money, opened. */
+            cost: components["schemas"]["Figure"];
+            /**
+             * Format: double
+             * @description Of it, what no design lies on.
+             */
+            waste: number;
+        };
+        /** @description Designs to lay on a roll, or on sheets where a length is given. Without steps about two seconds are searched; with 0 only the usual orders are tried. */
+        GangBody: {
+            /** Format: double */
+            widthIn: number;
+            /** Format: double */
+            lengthIn: null | number;
+            /** Format: double */
+            gapIn: number;
+            /** Format: double */
+            marginIn: number;
+            designs: components["schemas"]["GangDesignBody"][];
+            /**
+             * Format: int32
+             * @default 1
+             */
+            seed: number;
+            /** Format: int32 */
+            steps: null | number;
+            rollPrice: null | components["schemas"]["RollPriceBody"];
+            sheetPrices: null | components["schemas"]["BreakBody"][];
+        };
+        /** @description A design to lay; lengths in inches. */
+        GangDesignBody: {
+            id: string;
+            /** Format: double */
+            widthIn: number;
+            /** Format: double */
+            heightIn: number;
+            /** Format: int32 */
+            copies: number;
+            /** @default true */
+            mayTurn: boolean;
+            /** @default  */
+            group: string;
+        };
+        /** @description Designs laid on a roll or on sheets of one size. */
+        GangFound: {
+            /** @description Where every copy lies; on sheets in the order of their sheets. */
+            placed: components["schemas"]["GangPlaced"][];
+            /**
+             * Format: int32
+             * @description Sheets begun; 1 on a roll.
+             */
+            sheets: number;
+            /**
+             * Format: double
+             * @description Length used, margins in it, in; of the last sheet where there are several.
+             */
+            usedLengthIn: number;
+            /**
+             * Format: double
+             * @description No layout on a roll can be shorter, in; 0 on sheets, whose number counts.
+             */
+            floorLengthIn: number;
+            /**
+             * Format: int32
+             * @description No layout can have fewer sheets; 1 on a roll.
+             */
+            floorSheets: number;
+            /**
+             * Format: double
+             * @description Share of the used ground that is covered by designs, 0 to 1.
+             */
+            utilisation: number;
+            /**
+             * Format: int32
+             * @description Layings tried.
+             */
+            steps: number;
+            /** @description What does not go on it at all, with the reason; everything else is laid. */
+            leftOut: components["schemas"]["Problem"][];
+            /**
+             * Format: double
+             * @description How far over the floor it is, in length on a roll, in sheets otherwise: 0.02 for 2 % over what nothing can be under; 0 for nothing laid.
+             */
+            overFloor: number;
+        };
+        /** @description What designs are laid on. */
+        GangGround: {
+            /**
+             * Format: double
+             * @description Printable width, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Length of a sheet, in; null for a roll as long as needed.
+             */
+            lengthIn: null | number;
+            /**
+             * Format: double
+             * @description At least this apart, across or along, in.
+             */
+            gapIn: number;
+            /**
+             * Format: double
+             * @description Kept free on all four sides, in.
+             */
+            marginIn: number;
+        };
+        /** @description A copy where it lies. */
+        GangPlaced: {
+            /** @description Which design. */
+            designId: string;
+            /**
+             * Format: int32
+             * @description On which sheet, from 0; always 0 on a roll.
+             */
+            sheet: number;
+            /**
+             * Format: double
+             * @description Left edge from the sheet's left edge, in.
+             */
+            x: number;
+            /**
+             * Format: double
+             * @description Top edge from its beginning, in.
+             */
+            y: number;
+            /**
+             * Format: double
+             * @description Extent across as it lies, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Extent along as it lies, in.
+             */
+            heightIn: number;
+            /** @description True when it lies turned by a quarter. */
+            turned: boolean;
+        };
+        /** @description A design's part of what a layout costs. */
+        GangShare: {
+            /** @description Which design. */
+            designId: string;
+            /** @description One copy, by its bounding area. */
+            byArea: components["schemas"]["Figure"];
+            /** @description One copy, every copy alike. */
+            equally: components["schemas"]["Figure"];
+        };
+        /** @description A layout with what it costs. */
+        GangView: {
+            /** @description Where everything lies, how long it is, and what nothing can be under. */
+            found: components["schemas"]["GangFound"];
+            bill: null | components["schemas"]["GangBill"];
+            /** @description Each design's part of it, both ways. */
+            shares: components["schemas"]["GangShare"][];
+        };
         /**
          * @description What kind of garment a style is; step standards depend on it.
          * @default tee
          * @enum {unknown}
          */
-        GarmentKind: "tee" | "sweatshirt" | "hoodie" | "tote" | "apron" | "cap";
+        GarmentKind: "tee" | "sweatshirt" | "hoodie" | "tote" | "apron" | "cap" | "long-sleeve" | "tank" | "zip-hoodie" | "polo" | "jacket" | "joggers" | "drawstring-bag" | "socks" | "bodysuit";
         /** @description One thing to buy or prepare before pressing. */
         GatherItem: {
             /** @description Identity within the order. */
@@ -3033,12 +5244,319 @@ export interface components {
              */
             handsSeconds: number;
         };
+        /** @description Designs for sheets that are all alike: copies are those needed in all; a custom ink shared by designs of one layout is paid once. */
+        IdenticalBody: {
+            /** Format: double */
+            widthIn: number;
+            /** Format: double */
+            lengthIn: number;
+            /** Format: double */
+            gapIn: number;
+            /** Format: double */
+            marginIn: number;
+            designs: components["schemas"]["IdenticalDesignBody"][];
+            sheetPrices: components["schemas"]["BreakBody"][];
+            /**
+             * Format: double
+             * @default 0
+             */
+            setUp: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            ink: number;
+        };
+        /** @description A design with its custom inks. */
+        IdenticalDesignBody: {
+            id: string;
+            /** Format: double */
+            widthIn: number;
+            /** Format: double */
+            heightIn: number;
+            /** Format: int32 */
+            copies: number;
+            /** @default true */
+            mayTurn: boolean;
+            inks: null | string[];
+        };
+        /** @description One layout and how many sheets of it. */
+        IdenticalLayout: {
+            /** @description Copies on each sheet. */
+            perSheet: components["schemas"]["CopiesOnSheet"][];
+            /**
+             * Format: int32
+             * @description Sheets until everything is there.
+             */
+            needed: number;
+            /**
+             * Format: int32
+             * @description Sheets bought: more where a price break makes that cheaper.
+             */
+            bought: number;
+            /** @description Where each copy lies. */
+            placed: components["schemas"]["GangPlaced"][];
+            /** @description Money, opened. */
+            cost: components["schemas"]["Figure"];
+        };
+        /** @description The cheapest way to have designs on sheets that are all alike, or in a few such layouts. */
+        IdenticalPlan: {
+            /** @description One layout, or several where that costs less. */
+            layouts: components["schemas"]["IdenticalLayout"][];
+            /** @description Money in all. */
+            cost: components["schemas"]["Figure"];
+            /**
+             * Format: double
+             * @description Money nothing can be under: the same where it is proved.
+             */
+            least: number;
+            /** @description True when nothing cheaper exists. */
+            proved: boolean;
+        };
+        /** @description Ink of one print, ml. */
+        InkUse: {
+            /**
+             * Format: double
+             * @description Cyan.
+             */
+            cyan: number;
+            /**
+             * Format: double
+             * @description Magenta.
+             */
+            magenta: number;
+            /**
+             * Format: double
+             * @description Yellow.
+             */
+            yellow: number;
+            /**
+             * Format: double
+             * @description Black.
+             */
+            black: number;
+            /**
+             * Format: double
+             * @description White laid under it; 0 on light cloth.
+             */
+            white: number;
+        };
         /**
          * @description What is done when a larger quantity would be charged less in total.
          * @default offer-larger
          * @enum {unknown}
          */
         InversionRule: "offer-larger" | "charge-smaller" | "raise-break" | "give-piece";
+        /** @description Another order's line whose film is bought with this one's. */
+        JoinBody: {
+            orderId: string;
+            lineId: string;
+        };
+        /** @description A line's film is bought with another order's, on its layout. */
+        JoinedFilm: {
+            /** @description Which line. */
+            lineId: string;
+            /** @description Which order has the layout. */
+            withOrder: string;
+            /** @description Its number as written. */
+            withCode: string;
+        };
+        /** @description A transfer the shop keeps on hand: neck labels and small marks it fills sheets with, and copies left over of an order's design. */
+        KeptPrint: {
+            /** @description Identity. */
+            id: string;
+            /** @description What it is. */
+            name: string;
+            /**
+             * Format: double
+             * @description Width, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Height, in.
+             */
+            heightIn: number;
+            /** @description Its artwork, or null. */
+            designId: null | string;
+            /** @description On which film it is printed: it is pressed by that film's recipe. */
+            productId: string;
+            /**
+             * Format: int32
+             * @description How many the shop likes to have: a layout's free room is filled up to that; 0 for what is only left over.
+             */
+            keep: number;
+            /**
+             * Format: int32
+             * @description Days it keeps, stored dry; the maker's word decides.
+             */
+            goodDays: number;
+            /** @description What was put in and taken out, oldest first. */
+            lots: components["schemas"]["PrintLot"][];
+        };
+        /** @description A transfer the shop keeps on hand. */
+        KeptPrintBody: {
+            name: string;
+            /** Format: double */
+            widthIn: number;
+            /** Format: double */
+            heightIn: number;
+            designId: null | string;
+            productId: string;
+            /** Format: int32 */
+            keep: number;
+            /** Format: int32 */
+            goodDays: number;
+            lots: components["schemas"]["PrintLotBody"][];
+        };
+        /** @description A copy as it was left lying. */
+        LaidCopy: {
+            /** @description Which design. */
+            key: string;
+            /**
+             * Format: int32
+             * @description On which sheet, from 0.
+             */
+            sheet: number;
+            /**
+             * Format: double
+             * @description Left edge, in.
+             */
+            x: number;
+            /**
+             * Format: double
+             * @description Top edge, in.
+             */
+            y: number;
+            /** @description True when it lies turned by a quarter. */
+            turned: boolean;
+            /**
+             * @description True when a search leaves it where it is.
+             * @default false
+             */
+            pinned: boolean;
+        };
+        /** @description A copy where it lies, in inches. */
+        LaidCopyBody: {
+            key: string;
+            /** Format: int32 */
+            sheet: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            turned: boolean;
+            /** @default false */
+            pinned: boolean;
+        };
+        /** @description A design of a layout with how many the line needs. */
+        LaidDesign: {
+            /** @description Identity within the layout: the placement, and the sizes it is for where it is smaller on some. */
+            key: string;
+            /**
+             * Format: double
+             * @description Width, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Height, in.
+             */
+            heightIn: number;
+            /**
+             * Format: int32
+             * @description Prints the line needs, spares in it.
+             */
+            needed: number;
+            /**
+             * Format: int32
+             * @description Laid on top of that, for the shop's stock.
+             * @default 0
+             */
+            extra: number;
+            /**
+             * @description True when it may lie turned by a quarter.
+             * @default true
+             */
+            mayTurn: boolean;
+            /**
+             * @description The other order it is for, whose film is bought with this one's; empty for the line's own.
+             * @default
+             */
+            for: string;
+        };
+        /** @description A design as it is drawn. */
+        LaidDesignView: {
+            /** @description Identity within the layout. */
+            key: string;
+            /** @description Place and sizes. */
+            name: string;
+            /** @description Its artwork; null where only figures were typed. */
+            designId: null | string;
+            /** @description Hash of the picture that is printed; empty without one. */
+            print: string;
+            /**
+             * Format: double
+             * @description Width, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Height, in.
+             */
+            heightIn: number;
+            /**
+             * Format: int32
+             * @description Prints needed, spares in it.
+             */
+            needed: number;
+            /**
+             * Format: int32
+             * @description Laid on top, for the shop's stock.
+             */
+            extra: number;
+            /** @description True when it may lie turned. */
+            mayTurn: boolean;
+            /** @description Where the number comes from. */
+            why: string;
+        };
+        /** @description A layout that is bought, without where each copy lies. */
+        LaidPurchase: {
+            /** @description On whose film. */
+            filmId: string;
+            /** @description The roll or which sheet of it. */
+            on: string;
+            /** @description What it is laid on. */
+            ground: components["schemas"]["GangGround"];
+            /** @description What is laid. */
+            designs: components["schemas"]["LaidDesign"][];
+            /** @description What is billed. */
+            bill: components["schemas"]["GangBill"];
+            /**
+             * Format: double
+             * @description Length used, in; of the last sheet where there are several.
+             */
+            usedLengthIn: number;
+            /**
+             * Format: int32
+             * @description Sheets begun; 1 on a roll.
+             */
+            sheets: number;
+            /**
+             * Format: double
+             * @description How far over what nothing can be under, a share.
+             */
+            overFloor: number;
+            /** @description True for a layout settled for the line. */
+            isSettled: boolean;
+            /**
+             * Format: int32
+             * @description Steps or sheets bought; 0 for a set length.
+             */
+            units: number;
+            /** @description The price list's breaks, by steps or sheets. */
+            breaks: components["schemas"]["PriceBreak"][];
+        };
         /** @description What one step of pressing took: lay, press, peel or again. */
         LapBody: {
             step: string;
@@ -3050,6 +5568,207 @@ export interface components {
             /** Format: int32 */
             pieces: number;
             lineId: null | string;
+        };
+        /** @description Something the line could be laid on. */
+        LayoutChoice: {
+            /** @description On whose film. */
+            filmId: string;
+            /** @description The roll or which sheet of it. */
+            on: string;
+            /** @description In words. */
+            text: string;
+            cost: null | components["schemas"]["Figure"];
+            /** @description Why it does not; empty where it does. */
+            whyNot: string;
+        };
+        /** @description What a layout comes to. */
+        LayoutFigures: {
+            /**
+             * Format: double
+             * @description Length used, in; of the last sheet where there are several.
+             */
+            usedIn: number;
+            /**
+             * Format: double
+             * @description No layout can be shorter, in; 0 on sheets.
+             */
+            floorIn: number;
+            /**
+             * Format: int32
+             * @description Sheets begun.
+             */
+            sheets: number;
+            /**
+             * Format: int32
+             * @description No layout can have fewer.
+             */
+            floorSheets: number;
+            /**
+             * Format: double
+             * @description How far over that it is, a share.
+             */
+            overFloor: number;
+            /**
+             * Format: double
+             * @description Share of the used ground that is printed.
+             */
+            utilisation: number;
+            /**
+             * Format: double
+             * @description Length billed, in; 0 for sheets.
+             */
+            billedIn: number;
+            /**
+             * Format: int32
+             * @description Sheets bought; 0 for a roll.
+             */
+            bought: number;
+            cost: null | components["schemas"]["Figure"];
+            /**
+             * Format: double
+             * @description Of it, what the order pays: extra copies that need more film pay for that themselves.
+             */
+            forOrder: number;
+            /**
+             * Format: double
+             * @description Money of it that no print lies on.
+             */
+            waste: number;
+            /**
+             * Format: double
+             * @description That as a share of the cost.
+             */
+            wasteShare: number;
+            /**
+             * Format: int32
+             * @description Layings tried.
+             */
+            steps: number;
+        };
+        /** @description A waiting order whose film could be bought with this one's. */
+        LayoutJoin: {
+            /** @description Which. */
+            orderId: string;
+            /** @description Which line of it. */
+            lineId: string;
+            /** @description Its number as written. */
+            code: string;
+            /** @description Who waits. */
+            customer: string;
+            /**
+             * Format: int32
+             * @description How many prints it needs.
+             */
+            prints: number;
+            /**
+             * Format: double
+             * @description Both bought apart, freight with each.
+             */
+            apart: number;
+            /**
+             * Format: double
+             * @description Both on one layout, one freight.
+             */
+            asOne: number;
+            /** @description Money saved in all, opened. */
+            saves: components["schemas"]["Figure"];
+            /**
+             * Format: double
+             * @description Of it, this order's.
+             */
+            mine: number;
+            /**
+             * Format: double
+             * @description Of it, the other's.
+             */
+            theirs: number;
+            /** @description What it waits for; empty when they can be bought as one now. */
+            waits: string;
+        };
+        /** @description How many copies of a design would go somewhere. */
+        LayoutRoom: {
+            /** @description Which design. */
+            key: string;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Into what is billed already.
+             */
+            free: number;
+            /**
+             * Format: int32
+             * @description Into the next step or sheet, those in it.
+             */
+            next: number;
+            /**
+             * Format: int32
+             * @description For what the shop keeps on hand: how many more it would like to have; null for a design of the line.
+             */
+            wanted: null | number;
+            /**
+             * Format: int32
+             * @description How many of it lie in the drawer.
+             */
+            onHand: number;
+            /**
+             * Format: int32
+             * @description How many of it would be laid into the free room.
+             */
+            fills: number;
+        };
+        /** @description A search for a better layout, as far as it has come. */
+        LayoutSearchView: {
+            /** @description Identity. */
+            id: string;
+            /**
+             * Format: int32
+             * @description Layings tried.
+             */
+            steps: number;
+            /**
+             * Format: int32
+             * @description Layings that will be tried.
+             */
+            of: number;
+            /** @description Best length, or sheets, after so many layings: each time it got better. */
+            course: components["schemas"]["SearchPoint"][];
+            /** @description True when it ended or was stopped. */
+            isDone: boolean;
+            result: null | components["schemas"]["TriedLayout"];
+        };
+        /** @description A design's part of what the order pays for the layout. */
+        LayoutShare: {
+            /** @description Which design. */
+            key: string;
+            /** @description Its name. */
+            name: string;
+            /** @description One copy, by area, opened: what the estimate has. */
+            byArea: components["schemas"]["Figure"];
+            /**
+             * Format: double
+             * @description All its copies, by area.
+             */
+            allByArea: number;
+            /** @description One copy, every copy alike, opened. */
+            equally: components["schemas"]["Figure"];
+            /**
+             * Format: double
+             * @description All its copies, every copy alike.
+             */
+            allEqually: number;
+        };
+        /** @description The next step of a roll or the next sheet. */
+        LayoutStep: {
+            /** @description What it is: "20 ft", "another sheet". */
+            text: string;
+            /**
+             * Format: double
+             * @description Length it would be, in; 0 for sheets.
+             */
+            billedIn: number;
+            /** @description Money it costs more, opened; negative where a price break makes it cheaper. */
+            more: components["schemas"]["Figure"];
         };
         /** @description What to buy for a line, as drawn on Lay out. */
         LayoutView: {
@@ -3067,6 +5786,8 @@ export interface components {
             prints: components["schemas"]["Figure"];
             /** @description What the bought spares and the missing ones mean, in words. */
             spares: string;
+            /** @description Ways to have the blanks, the least money first. */
+            ways: components["schemas"]["BuyingWay"][];
         };
         /** @description What an order came to against its quote. */
         LearnView: {
@@ -3123,6 +5844,11 @@ export interface components {
              * @default 0
              */
             given: number;
+            names: null | components["schemas"]["OwnPieceBody"][];
+            /** @default false */
+            theirs: boolean;
+            /** Format: date */
+            dueDate: null | string;
         };
         /** @description What a line came to against its quote. */
         LineHeld: {
@@ -3137,6 +5863,71 @@ export interface components {
              * @description Price a piece, dearer sizes averaged in.
              */
             price: number;
+        };
+        /** @description The layout settled for a line: estimate, quote and what is bought use it as long as the line needs the same prints (DOMAIN 10). */
+        LineLayout: {
+            /** @description Which line. */
+            lineId: string;
+            /** @description On whose film. */
+            filmId: string;
+            /** @description The roll or which sheet of it. */
+            on: string;
+            /** @description What is laid. */
+            designs: components["schemas"]["LaidDesign"][];
+            /** @description Where every copy lies. */
+            copies: components["schemas"]["LaidCopy"][];
+            /**
+             * Format: int32
+             * @description Where the search's chance began; 0 for one brought in.
+             */
+            seed: number;
+            /**
+             * Format: int32
+             * @description Layings tried.
+             */
+            steps: number;
+        };
+        /** @description The layout of a line's prints on one roll or sheet, as it is settled or as the usual orders give it. */
+        LineLayoutView: {
+            /** @description Which line. */
+            lineId: string;
+            /** @description On whose film. */
+            filmId: string;
+            /** @description The roll ("roll") or which sheet of it. */
+            on: string;
+            /** @description What that is, in words. */
+            text: string;
+            /** @description Its measures. */
+            ground: components["schemas"]["GangGround"];
+            /** @description What is laid, and what could fill its room. */
+            designs: components["schemas"]["LaidDesignView"][];
+            /** @description Where every copy lies. */
+            copies: components["schemas"]["LaidCopy"][];
+            /** @description Length, cost and the least possible. */
+            figures: components["schemas"]["LayoutFigures"];
+            /** @description Each design's part, both ways. */
+            shares: components["schemas"]["LayoutShare"][];
+            /** @description What to mind about equal shares; empty where designs are of like size. */
+            shareCaution: string;
+            /** @description What would go into the room already paid for, and into the next step: the line's designs, and what the shop keeps on hand and has too few of. */
+            room: components["schemas"]["LayoutRoom"][];
+            /** @description Transfers of the line's designs that lie in the drawer. */
+            lying: components["schemas"]["LyingPrints"][];
+            next: null | components["schemas"]["LayoutStep"];
+            /** @description Everything it could be laid on, the least money first. */
+            choices: components["schemas"]["LayoutChoice"][];
+            /** @description True when it is the layout settled for the line. */
+            isSettled: boolean;
+            /** @description Why a settled layout holds no longer; empty while it does. */
+            stale: string;
+            /** @description True once its film is here, or is bought on another order's layout. */
+            isLocked: boolean;
+            /** @description The order on whose layout its film is bought; empty for its own. */
+            joinedTo: string;
+            /** @description Numbers of other orders whose film is bought on this layout. */
+            together: string[];
+            /** @description Waiting orders on the same film that could be bought with it. */
+            joins: components["schemas"]["LayoutJoin"][];
         };
         /** @description One line of a document. */
         LinePrinted: {
@@ -3186,6 +5977,38 @@ export interface components {
              */
             seq: number;
         };
+        /** @description A refill or a change of roll (DOMAIN 5): what went in, of which lot, when. */
+        Loading: {
+            /** @description Where. */
+            supply: components["schemas"]["Supply"];
+            /** @description What. */
+            product: string;
+            /** @description The maker's lot; may be empty. */
+            lot: string;
+            /**
+             * Format: date-time
+             * @description When, wall clock.
+             */
+            at: string;
+            /**
+             * Format: double
+             * @description How much is in the printer afterwards, in the supply's unit.
+             */
+            level: number;
+            /** @description Who; may be empty. */
+            by: string;
+        };
+        /** @description A refill as kept. */
+        LoadingBody: {
+            supply: components["schemas"]["Supply"];
+            product: string;
+            lot: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            level: number;
+            by: string;
+        };
         /** @description A lower platen. */
         LowerBody: {
             name: string;
@@ -3209,6 +6032,79 @@ export interface components {
              */
             heightIn: number;
         };
+        /** @description Where a print lies on one size of a garment. */
+        LyingPrint: {
+            /** @description Which placement. */
+            placementId: string;
+            /** @description True on the back. */
+            onBack: boolean;
+            /** @description The print. */
+            print: components["schemas"]["FlatBox"];
+            /** @description What the place takes on this size at most. */
+            zone: components["schemas"]["FlatBox"];
+            /**
+             * Format: double
+             * @description The point of the seam it hangs from, across.
+             */
+            seamX: number;
+            /**
+             * Format: double
+             * @description And down.
+             */
+            seamY: number;
+            /**
+             * Format: double
+             * @description From that seam to its nearest edge, in.
+             */
+            fromSeamIn: number;
+            /**
+             * Format: double
+             * @description The same in fingers, to the half.
+             */
+            fingers: number;
+            /** @description From which seam, in words. */
+            where: string;
+        };
+        /** @description Transfers in the drawer that are a design of the line. */
+        LyingPrints: {
+            /** @description Which. */
+            keptId: string;
+            /** @description Which design. */
+            key: string;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many are free to use.
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description How many of them this line uses.
+             */
+            used: number;
+            /**
+             * Format: int32
+             * @description How many of them it could use.
+             */
+            canUse: number;
+            /**
+             * Format: date
+             * @description When the oldest was printed.
+             */
+            oldest: null | string;
+            /** @description True when that is longer ago than it keeps. */
+            isOld: boolean;
+        };
+        /** @description What a machine wants done, and what was done. */
+        MachineUpkeep: {
+            /** @description The machine: a press, printer or cutter. */
+            id: string;
+            /** @description What it wants. */
+            tasks: components["schemas"]["UpkeepTask"][];
+            /** @description The log, oldest first. */
+            done: components["schemas"]["UpkeepDone"][];
+        };
         /** @description A note beside the quote, for the owner alone. */
         MarginNote: {
             /** @description The figure or word it is about. */
@@ -3221,6 +6117,33 @@ export interface components {
              */
             lineId: string;
         };
+        /** @description Parts of a run laid for cutting: on the cloth, and on the paper they are printed on when that is another width (DOMAIN 5). Parts follow the grain: they lie upright or upside down, never across. */
+        Marker: {
+            /** @description Where they lie on the cloth; its used length is what is bought and calendered. */
+            onFabric: components["schemas"]["GangFound"];
+            /** @description Where they lie on the paper; its used length is what is printed. */
+            onPaper: components["schemas"]["GangFound"];
+        };
+        /** @description Parts of a run to lay on cloth and paper. */
+        MarkerBody: {
+            /** Format: double */
+            fabricWidthIn: number;
+            /** Format: double */
+            paperWidthIn: number;
+            /** Format: double */
+            gapIn: number;
+            parts: components["schemas"]["PatternPartBody"][];
+            /**
+             * Format: int32
+             * @default 0
+             */
+            steps: number;
+        };
+        /**
+         * @description Whether the cloth's own dye rises through a print under heat.
+         * @enum {unknown}
+         */
+        Migration: "by-cloth" | "none" | "high";
         /** @description Minutes of hands of the order as planned and as recorded. */
         MinutesHeld: {
             /** @description Kind of work. */
@@ -3293,6 +6216,28 @@ export interface components {
          * @enum {unknown}
          */
         MultipleBase: "all-costs" | "materials";
+        /** @description Text of a table of names and numbers, as pasted or as a file holds it. */
+        NamesBody: {
+            styleId: string;
+            text: string;
+        };
+        /**
+         * @description What is the narrow place on the floor.
+         * @enum {unknown}
+         */
+        NarrowPlace: "hands" | "press" | "rack" | "waiting";
+        /** @description The printed neck label of one size: what a torn-out label said (DOMAIN 21.18). What the law there wants is the owner's to decide. */
+        NeckLabel: {
+            /** @description Its size. */
+            size: string;
+            /**
+             * Format: int32
+             * @description How many are needed.
+             */
+            pieces: number;
+            /** @description What stands on it, a line a line. */
+            lines: string[];
+        };
         /** @description The shop's numbers. */
         NumbersBody: {
             shopName: string;
@@ -3371,6 +6316,12 @@ export interface components {
             dialMinutes: number;
             /** @default true */
             setUpWhileHeating: boolean;
+            /**
+             * Format: double
+             * @default 0
+             */
+            theirsPerPiece: number;
+            floor: null | components["schemas"]["FloorBody"];
         };
         /** @description Another method of a line, offered to the customer beside the quoted one or not. */
         OfferBody: {
@@ -3420,6 +6371,15 @@ export interface components {
             /** Format: int32 */
             pieces: number;
         };
+        /** @description A print on one size of a run. */
+        OnSizeView: {
+            /** @description The size. */
+            garment: string;
+            /** @description How large, in words. */
+            size: string;
+            /** @description Distance from a seam, in words. */
+            where: string;
+        };
         /** @description One of their orders. */
         OrderExport: {
             code: string;
@@ -3461,6 +6421,18 @@ export interface components {
             parts: null | components["schemas"]["PartDelivery"][];
             /** @description Other methods offered to the customer beside the quoted ones; null for none. */
             offered: null | components["schemas"]["OfferedWay"][];
+            /** @description For lines of the customer's own garments: who takes the risk; null for none. */
+            risks: null | components["schemas"]["RiskTaken"][];
+            /** @description Files kept with the order; null for none. */
+            attached: null | components["schemas"]["Attachment"][];
+            /** @description Which press each line was begun on; null before, and for runs of before it was noted. */
+            pressed: null | components["schemas"]["PressedOn"][];
+            /** @description Layouts settled for lines; null for none. */
+            layouts: null | components["schemas"]["LineLayout"][];
+            /** @description Transfers of the drawer that are used instead of new ones; null for none. */
+            drawer: null | components["schemas"]["FromDrawer"][];
+            /** @description Lines whose film is bought on another order's layout; null for none. */
+            joined: null | components["schemas"]["JoinedFilm"][];
         };
         /** @description A line of an order as the screens need it. */
         OrderLineView: {
@@ -3474,6 +6446,16 @@ export interface components {
             problems: components["schemas"]["Problem"][];
             /** @description The method chosen, or null. */
             methodId: null | string;
+            /** @description Every print as it is made on the sizes of the run; empty while garment or sizes are not said. */
+            prints: components["schemas"]["PrintView"][];
+            /** @description Where its prints lie, size by size; empty while no garment is said. */
+            drawn: components["schemas"]["SizeDrawn"][];
+            /** @description What may be a slip of the pen in its list of names, and what its neck label lacks. */
+            notices: string[];
+            /** @description Its neck labels, size by size; empty for none. */
+            labels: components["schemas"]["NeckLabel"][];
+            /** @description Where its garment can be printed, the customary size of each; all places while no garment is said. */
+            places: components["schemas"]["PlaceView"][];
         };
         /** @description An order as the screens need it. */
         OrderView: {
@@ -3548,6 +6530,32 @@ export interface components {
              */
             surcharges: number;
         };
+        /** @description One personalised piece. */
+        OwnPiece: {
+            /** @description Its size. */
+            size: string;
+            /** @description Its name; empty for none. */
+            name: string;
+            /** @description Its number as written, leading zeros kept; empty for none. */
+            number: string;
+        };
+        /** @description One personalised piece; name or number may be empty. */
+        OwnPieceBody: {
+            size: string;
+            name: string;
+            number: string;
+        };
+        /** @description A list of names and numbers as read, with the size run it makes. */
+        OwnPiecesView: {
+            names: components["schemas"]["OwnPiece"][];
+            sizes: components["schemas"]["SizeCount"][];
+        };
+        /**
+         * @description What each piece has of its own at a placement.
+         * @default none
+         * @enum {unknown}
+         */
+        OwnText: "none" | "name" | "number" | "name-and-number";
         /** @description A mailer or box the shop sends in. */
         Packaging: {
             /** @description Its name. */
@@ -3622,6 +6630,16 @@ export interface components {
             /** Format: int32 */
             tries: number;
         };
+        /** @description Strips of paper pulled from under the four corners (far left, far right, near left, near right) at a dial, on a thickness, lower platen and pillow; an empty platen is the press's own, an empty pillow nothing. */
+        PaperPullBody: {
+            /** Format: double */
+            dial: number;
+            thickness: components["schemas"]["Thickness"];
+            lower: string;
+            corners: components["schemas"]["PullFeel"][];
+            /** @default  */
+            pillow: string;
+        };
         /** @description What is paid with a part delivery, and what with the rest. */
         PartBalance: {
             /**
@@ -3681,6 +6699,16 @@ export interface components {
             earned: string;
             /** @description Profit an hour as it came out; empty before. */
             anHour: string;
+        };
+        /** @description A part of a garment to be cut. */
+        PatternPartBody: {
+            name: string;
+            /** Format: double */
+            widthIn: number;
+            /** Format: double */
+            heightIn: number;
+            /** Format: int32 */
+            count: number;
         };
         /**
          * @description When the carrier is peeled.
@@ -3781,6 +6809,11 @@ export interface components {
              * @description Passes the blank in hand has come through.
              */
             passes: number;
+            /**
+             * @description Its own name and number; empty for none.
+             * @default
+             */
+            says: string;
         };
         /** @description A box of pixels. */
         PixelBox: {
@@ -3804,6 +6837,28 @@ export interface components {
              * @description Rows.
              */
             height: number;
+        };
+        /** @description A place a garment can be printed at. */
+        PlaceView: {
+            /** @description Key. */
+            id: string;
+            /** @description On screen. */
+            name: string;
+            /**
+             * Format: double
+             * @description The widest that every size of the run takes, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description The widest that its largest size takes, in.
+             */
+            widestIn: number;
+            /**
+             * Format: double
+             * @description A customary height for the widest, in.
+             */
+            heightIn: number;
         };
         /** @description An order's lines on the presses, taken together. */
         PlacedOrder: {
@@ -3906,12 +6961,19 @@ export interface components {
             /** @description The artwork its figures were measured on; null where they were typed. */
             designId: null | string;
             /**
+             * @description True when it is made smaller on sizes that do not take it as large as asked.
+             * @default false
+             */
+            bySize: boolean;
+            /** @description What each piece has of its own there instead of the same artwork on all; its box is then as large as the widest may be. */
+            own: components["schemas"]["OwnText"];
+            /**
              * Format: double
              * @description Area of the bounding box, in².
              */
             areaIn2: number;
         };
-        /** @description One placement; lengths in inches, the thinnest line in points. With an artwork its height and figures are measured, whatever is sent. */
+        /** @description One placement; lengths in inches, the thinnest line in points. With an artwork its height and figures are measured, whatever is sent. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork. */
         PlacementBody: {
             id: string;
             place: string;
@@ -3927,6 +6989,79 @@ export interface components {
             /** Format: double */
             thinnestLinePt: number;
             designId: null | string;
+            /** @default false */
+            bySize: boolean;
+            own: components["schemas"]["OwnText"];
+        };
+        /** @description A platen measured at nine points with a surface thermometer (DOMAIN 8). */
+        PlatenMap: {
+            /**
+             * Format: date
+             * @description When, local date.
+             */
+            day: string;
+            /**
+             * Format: double
+             * @description What the press was set to, °F.
+             */
+            setPointF: number;
+            /** @description Nine readings, °F: row by row from the far left to the near right. */
+            pointsF: number[];
+            /**
+             * @description True for an infrared reading of bare metal or non-stick cloth: it is kept, and nothing is set by it.
+             * @default false
+             */
+            doubtful: boolean;
+            /**
+             * @description Who measured; may be empty.
+             * @default
+             */
+            by: string;
+        };
+        /** @description Nine readings of a platen, °F, from the far left to the near right. */
+        PlatenMapBody: {
+            /** Format: date */
+            day: string;
+            /** Format: double */
+            setPointF: number;
+            pointsF: number[];
+            /** @default false */
+            doubtful: boolean;
+            /** @default  */
+            by: string;
+        };
+        /** @description A point of the newest map. */
+        PlatenPoint: {
+            /** @description Where. */
+            name: string;
+            /** @description What it read, as shown. */
+            reading: string;
+            /** @description True for a cold spot. */
+            cold: boolean;
+        };
+        /** @description What is known of a press's platen. */
+        PlatenView: {
+            /**
+             * Format: int64
+             * @description The press's version.
+             */
+            version: number;
+            /** @description The newest map's points; empty while there is none. */
+            points: components["schemas"]["PlatenPoint"][];
+            /** @description What it comes to, in words. */
+            sentence: string;
+            /** @description When it is to be checked next, as shown; empty while it never was. */
+            due: string;
+            /** @description True when that day is past. */
+            overdue: boolean;
+            /** @description What to set for the heat of every recipe the shop has. */
+            sets: components["schemas"]["SetFor"][];
+            /** @description Earlier maps in words, the newest first. */
+            history: string[];
+            /** @description What went over it since it was last found right. */
+            pressed: components["schemas"]["PressedSince"];
+            /** @description Its pillows and cover sheets, with how much of them is used. */
+            wear: components["schemas"]["WearView"][];
         };
         /** @description A channel's price policy. */
         PolicyBody: {
@@ -3950,7 +7085,7 @@ export interface components {
             id: string;
             /** @description The shop's name for it. */
             name: string;
-            /** @description clamshell, swing-away, drawer, auto-open or cap. */
+            /** @description clamshell, swing-away, drawer, auto-open, cap, handheld; oven and conveyor cure and do not press. */
             kind: string;
             /**
              * Format: double
@@ -3979,7 +7114,7 @@ export interface components {
             dropFPerMinute: number;
             /**
              * Format: double
-             * @description Measured mean less set-point, °F; null when not yet tested.
+             * @description Measured mean less set-point, °F: by the newest sound map, as typed while there is none; null when not yet tested.
              */
             offsetF: null | number;
             /** @description What an hour of it costs. */
@@ -3988,6 +7123,17 @@ export interface components {
             cautions: string;
             /** @description Lower platens it takes besides its own; null for none. */
             lowers: null | components["schemas"]["LowerPlaten"][];
+            /** @description Its platen as it was measured, oldest first; null while it never was. */
+            maps: null | components["schemas"]["PlatenMap"][];
+            /** @description What its dial says for each pressure, thickness and lower platen; null while nothing was noted. */
+            dials: null | components["schemas"]["DialReading"][];
+            /**
+             * @description True when the next piece is laid on a second lower platen, a shuttle or a stand meanwhile.
+             * @default false
+             */
+            loadsBeside: boolean;
+            /** @description Its pillows, foams and cover sheets; null for none. */
+            accessories: null | components["schemas"]["Accessory"][];
         };
         /** @description A press. */
         PressBody: {
@@ -4008,6 +7154,11 @@ export interface components {
             equipment: components["schemas"]["EquipmentBody"];
             cautions: string;
             lowers: null | components["schemas"]["LowerBody"][];
+            maps: null | components["schemas"]["PlatenMapBody"][];
+            dials: null | components["schemas"]["DialBody"][];
+            /** @default false */
+            loadsBeside: boolean;
+            accessories: null | components["schemas"]["AccessoryBody"][];
         };
         /** @description A day at the presses. */
         PressDayView: {
@@ -4056,34 +7207,70 @@ export interface components {
             lateCount: number;
             promise: null | components["schemas"]["PlacedOrder"];
         };
-        /** @description Steps of one piece, and how many pieces. */
+        /** @description Pieces to press on a floor. searchSteps: runs a search may make for a better order, at most 20,000. */
         PressFloorBody: {
-            steps: components["schemas"]["StepBody"][];
             /** Format: int32 */
             pieces: number;
+            before: components["schemas"]["StepBody"][];
+            passes: components["schemas"]["FloorPassBody"][];
+            after: components["schemas"]["StepBody"][];
+            presses: components["schemas"]["FloorPressBody"][];
+            /**
+             * Format: int32
+             * @default 1
+             */
+            operators: number;
+            /**
+             * Format: int32
+             * @default 8
+             */
+            rackPlaces: number;
+            policy: components["schemas"]["FloorPolicy"];
+            /** @default true */
+            firstPiece: boolean;
+            /** Format: int32 */
+            maxInWork: null | number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            searchSteps: number;
+            /** @default false */
+            trace: boolean;
         };
-        /** @description What the pieces take, one at a time. */
+        /** @description How the pieces go over the floor. */
         PressFloorView: {
+            /** @description Everything found, with the trace where it was asked for. */
+            found: components["schemas"]["FloorResult"];
             /**
              * Format: double
-             * @description Hands for one piece, short waits included, s.
+             * @description Seconds a further piece takes once the floor runs evenly.
              */
-            attendedSeconds: number;
+            steadySeconds: number;
             /**
              * Format: double
-             * @description The press held for one piece, s.
+             * @description Hands busy, s a piece.
              */
-            pressSeconds: number;
+            handsSecondsAPiece: number;
             /**
              * Format: double
-             * @description From first touch to last for one piece, s.
+             * @description Hands and short waits, s a piece.
              */
-            clockSeconds: number;
+            attendedSecondsAPiece: number;
             /**
              * Format: double
-             * @description Clock for all pieces, one after the other, min.
+             * @description Presses held, s a piece.
              */
-            allMinutes: number;
+            heldSecondsAPiece: number;
+            /** @description The narrow place. */
+            narrow: components["schemas"]["NarrowPlace"];
+            /**
+             * Format: double
+             * @description Seconds more in all if nothing were pressed a second too long.
+             */
+            zeroOverDwellCosts: number;
+            /** @description What would help, most first. */
+            changes: components["schemas"]["FloorChange"][];
         };
         /** @description One press on one day. */
         PressLaneView: {
@@ -4148,6 +7335,44 @@ export interface components {
             /** @description light, medium, firm or heavy. */
             pressure: string;
         };
+        /** @description What a press says of itself, as shown. */
+        PressReadoutView: {
+            /** @description True for the stand-in that ships with the program. */
+            simulated: boolean;
+            /** @description True when it heats. */
+            on: boolean;
+            /**
+             * Format: double
+             * @description What it is set to, °F.
+             */
+            setPointF: null | number;
+            /**
+             * Format: double
+             * @description What its display says, °F.
+             */
+            heatF: number;
+            /** @description The same as shown. */
+            heat: string;
+            /** @description What it does, in words. */
+            said: string;
+            /** @description True above 60 °C. */
+            hot: boolean;
+            /**
+             * Format: int32
+             * @description How much faster than a real one it runs.
+             */
+            faster: number;
+        };
+        /** @description What a press is set to, °F; null switches it off. Faster: 1, 10 or 60 for a simulated one. */
+        PressSetBody: {
+            /** Format: double */
+            setPointF: null | number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            faster: number;
+        };
         /** @description Work that an order puts on a press. */
         PressWork: {
             /** @description Order. */
@@ -4185,7 +7410,7 @@ export interface components {
             dueAt: null | string;
             /**
              * Format: double
-             * @description Cooling, packing after the last press.
+             * @description Folding and packing after the last piece is through.
              */
             tailMinutes: number;
             /**
@@ -4213,6 +7438,61 @@ export interface components {
             moved: null | components["schemas"]["Moved"];
             /** @description How the press must stand for each pass; null for its own platen throughout. */
             passes: null | components["schemas"]["PressPass"][];
+            /**
+             * Format: double
+             * @description Hottest the cloth takes, °F; null where nothing is too hot.
+             */
+            ceilingF: null | number;
+        };
+        /** @description A line's pieces went over a press. */
+        PressedOn: {
+            /** @description Which line. */
+            lineId: string;
+            /** @description Which press. */
+            pressId: string;
+        };
+        /** @description What went over a press since it was last found right. */
+        PressedSince: {
+            /** @description That day in words; "ever" when it never was. */
+            since: string;
+            /** @description True when the press is set aside: these pieces are to be looked at. */
+            setAside: boolean;
+            /**
+             * Format: int32
+             * @description How many good pieces.
+             */
+            pieces: number;
+            /** @description Order by order, with the customer to tell. */
+            lines: string[];
+        };
+        /** @description A time it was pressed. */
+        PressedWith: {
+            /** @description In which order. */
+            orderId: string;
+            /** @description Its number. */
+            code: string;
+            /** @description When pressing began, as shown. */
+            when: string;
+            /** @description Which place, how large, how far from the seam. */
+            where: string;
+            /** @description On which garment. */
+            on: string;
+            /** @description With which product. */
+            with: string;
+            /** @description Heat, seconds, pressure, peel. */
+            settings: string;
+            /**
+             * Format: int32
+             * @description Pieces good.
+             */
+            good: number;
+            /**
+             * Format: int32
+             * @description Pieces spoiled, of the whole line.
+             */
+            spoiled: number;
+            /** @description Why, most often first. */
+            reasons: string[];
         };
         /** @description A price a piece the owner says, or null for the policy's. */
         PriceBody: {
@@ -4232,6 +7512,23 @@ export interface components {
              * @description Money each.
              */
             price: number;
+        };
+        /** @description A price that a table changes. */
+        PriceChange: {
+            /** @description Of which thing. */
+            thing: string;
+            /** @description Which of its prices. */
+            what: string;
+            /**
+             * Format: double
+             * @description What it was; null where there was none.
+             */
+            before: null | number;
+            /**
+             * Format: double
+             * @description What it is; null where it is gone.
+             */
+            now: null | number;
         };
         /** @description What one price of a thing has been. */
         PriceLine: {
@@ -4273,6 +7570,138 @@ export interface components {
             price: number;
             /** @description True for the one that holds. */
             now: boolean;
+        };
+        /** @description A lower price of a blank for a larger order. */
+        PriceTier: {
+            /**
+             * Format: int32
+             * @description From so many pieces of the style in one order, 0 when it does not depend on them.
+             */
+            fromPieces: number;
+            /**
+             * Format: double
+             * @description From so much money of the supplier's goods at list prices in one order, 0 when it does not depend on it.
+             */
+            fromValue: number;
+            /**
+             * Format: double
+             * @description Money a piece of the base sizes.
+             */
+            price: number;
+        };
+        /** @description Prints that are cut out along their outline, on sheets with a cutter's marks. */
+        PrintAndCutBody: {
+            /** Format: double */
+            sheetWidthIn: number;
+            /** Format: double */
+            sheetLengthIn: number;
+            /** Format: double */
+            leftIn: number;
+            /** Format: double */
+            topIn: number;
+            /** Format: double */
+            rightIn: number;
+            /** Format: double */
+            bottomIn: number;
+            /** Format: double */
+            bleedIn: number;
+            designs: components["schemas"]["GangDesignBody"][];
+            /**
+             * Format: int32
+             * @default 1
+             */
+            seed: number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            steps: number;
+        };
+        /** @description Transfers of one day in the drawer. */
+        PrintLot: {
+            /**
+             * Format: int32
+             * @description How many were put there, or taken out when negative.
+             */
+            count: number;
+            /**
+             * Format: date
+             * @description When they were printed, or came.
+             */
+            on: string;
+            /** @description With which order; empty for none. */
+            order: string;
+        };
+        /** @description Transfers counted in, or out when negative. */
+        PrintLotBody: {
+            /** Format: int32 */
+            count: number;
+            /** Format: date */
+            on: string;
+            /** @default  */
+            order: string;
+        };
+        /** @description A print as it is made for some sizes. */
+        PrintView: {
+            /** @description Of which placement. */
+            placementId: string;
+            /** @description On which sizes. */
+            sizes: string[];
+            /**
+             * Format: int32
+             * @description On how many pieces.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description Width there, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Height there, in.
+             */
+            heightIn: number;
+            /**
+             * Format: double
+             * @description From the seam to its nearest edge, in.
+             */
+            fromSeamIn: number;
+            /**
+             * Format: double
+             * @description The same in fingers.
+             */
+            fingers: number;
+            /** @description From which seam, in words. */
+            where: string;
+        };
+        /** @description What a film printer says of itself. */
+        PrinterReadoutView: {
+            /** @description True for the stand-in that ships with the program. */
+            simulated: boolean;
+            /** @description Its jobs. */
+            queue: components["schemas"]["QueuedView"][];
+            /** @description In words. */
+            said: string;
+        };
+        /** @description What a printer takes and what is in it. */
+        PrinterSupplies: {
+            /** @description The printer. */
+            id: string;
+            /** @description Its places, each once. */
+            slots: components["schemas"]["SupplySlot"][];
+            /** @description Refills and changes, oldest first. */
+            loadings: components["schemas"]["Loading"][];
+        };
+        /** @description Prints of an order's place. */
+        PrintsBody: {
+            orderId: string;
+            lineId: string;
+            placementId: string;
+            /** Format: int32 */
+            prints: number;
+            /** @default false */
+            whiteOnly: boolean;
         };
         /** @description Something the owner can put right, in words the owner reads. */
         Problem: {
@@ -4325,6 +7754,11 @@ export interface components {
             /** @description Which press. */
             pressName: string;
         };
+        /**
+         * @description How a strip of paper under the closed platen answers a pull.
+         * @enum {unknown}
+         */
+        PullFeel: "slides" | "drags" | "stiff" | "holds" | "tears";
         /** @description Something to buy for one decoration of the order, with the drawing it follows from. */
         Purchase: {
             /** @description Stable word. */
@@ -4350,6 +7784,8 @@ export interface components {
             rows: null | components["schemas"]["RollRows"];
             sizeClass: null | components["schemas"]["TransferSize"];
             grid: null | components["schemas"]["SheetGrid"];
+            for: null | components["schemas"]["SizedPrint"];
+            laid: null | components["schemas"]["LaidPurchase"];
         };
         /** @description An address as a square code a tablet's camera reads. */
         QrCode: {
@@ -4362,6 +7798,20 @@ export interface components {
             path: string;
             /** @description The code as a drawing on its light ground, as it is printed. */
             svg: null | string;
+        };
+        /** @description What is to be printed. */
+        QueueBody: {
+            prints: components["schemas"]["PrintsBody"][];
+        };
+        /** @description A job in a printer's queue. */
+        QueuedView: {
+            /** @description What. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Percent printed.
+             */
+            done: number;
         };
         /** @description Every word and figure of a quote or order confirmation, ready to print: nothing is computed while printing. */
         QuoteDocument: {
@@ -4473,6 +7923,16 @@ export interface components {
             labour: components["schemas"]["Figure"];
             overhead: components["schemas"]["Figure"];
         };
+        /** @description What a thermometer reads. */
+        Reading: {
+            /** @description True for the stand-in that ships with the program. */
+            simulated: boolean;
+            /**
+             * Format: double
+             * @description The reading, °F.
+             */
+            readingF: number;
+        };
         /** @description One reason of a verdict. */
         Reason: {
             /** @description Stable word. */
@@ -4483,6 +7943,32 @@ export interface components {
             sentence: string;
             /** @description What would make it work, or the care to take. */
             wouldWork: string;
+        };
+        /** @description What a batch calls back. */
+        RecallView: {
+            /** @description Which batch. */
+            code: string;
+            /** @description What it was made with. */
+            lots: string[];
+            /** @description Order by order. */
+            lines: components["schemas"]["RecalledView"][];
+            /** @description Everything made anew, opened. */
+            cost: components["schemas"]["Figure"];
+        };
+        /** @description What is called back of one place of an order. */
+        RecalledView: {
+            /** @description Which order. */
+            orderId: string;
+            /** @description As shown. */
+            name: string;
+            /** @description Whom to tell, with how they are reached. */
+            customer: string;
+            /** @description Which pieces to look at and what to make anew. */
+            said: string;
+            /** @description What to do about the customer. */
+            tell: string;
+            /** @description Making it anew, opened. */
+            cost: components["schemas"]["Figure"];
         };
         /** @description How one product is pressed on one fabric. Keyed by product and fabric, never by method. */
         Recipe: {
@@ -4539,6 +8025,20 @@ export interface components {
             asOf: string;
             /** @description What may go wrong, in the operator's words; empty for none. */
             caution: string;
+            /** @description What lies on it at the first press. */
+            cover: components["schemas"]["Cover"];
+            /**
+             * @description True when the product forbids a second press.
+             * @default false
+             */
+            neverAgain: boolean;
+            /**
+             * Format: double
+             * @description How long after it may be peeled it must be off, s; null for the usual of its peel.
+             */
+            peelWindowSeconds: null | number;
+            /** @description Figures that come from elsewhere than the rest; null for none. */
+            parameters: null | components["schemas"]["RecipeParameter"][];
         };
         /** @description A recipe. */
         RecipeBody: {
@@ -4564,17 +8064,64 @@ export interface components {
             /** Format: date */
             asOf: string;
             caution: string;
+            cover: components["schemas"]["Cover"];
+            /** @default false */
+            neverAgain: boolean;
+            /** Format: double */
+            peelWindowSeconds: null | number;
+            parameters: null | components["schemas"]["RecipeParameterBody"][];
         };
         /**
          * @description Which cloth a recipe is for.
          * @enum {unknown}
          */
         RecipeFabric: "cotton" | "polyester";
+        /** @description One figure of a recipe that comes from elsewhere than the rest of it. */
+        RecipeParameter: {
+            /** @description Which: one of IReadOnlyList&lt;string&gt; RecipeParameter.Names. */
+            name: string;
+            /** @description Where it comes from. */
+            source: components["schemas"]["RecipeSource"];
+            /**
+             * Format: date
+             * @description Since when.
+             */
+            asOf: string;
+            /** @description What was seen; may be empty. */
+            note: string;
+        };
+        /** @description Where one figure of a recipe comes from. */
+        RecipeParameterBody: {
+            name: string;
+            source: components["schemas"]["RecipeSource"];
+            /** Format: date */
+            asOf: string;
+            /** @default  */
+            note: string;
+        };
+        /** @description How far a recipe can be relied on. */
+        RecipeRelied: {
+            /** @description Which recipe. */
+            recipeId: string;
+            /** @description The most its tests or its source give it, on any blank. */
+            confidence: components["schemas"]["Confidence"];
+            /** @description In words: how many tests, on what, how many washes. */
+            said: string;
+        };
         /**
          * @description Where a recipe's figures come from, weakest last.
          * @enum {unknown}
          */
-        RecipeSource: "own-test" | "maker" | "assumed";
+        RecipeSource: "own-test" | "maker" | "learned" | "assumed";
+        /** @description A refill or change of roll just made; no level for a full one. */
+        RefillBody: {
+            supply: components["schemas"]["Supply"];
+            product: string;
+            lot: string;
+            /** Format: double */
+            level: null | number;
+            by: string;
+        };
         /** @description Whose an artwork is and who said so: Hepno writes it down and reminds, the owner decides. */
         Rights: {
             /** @description The owner of the rights, in the customer's words; empty while nobody asked. */
@@ -4586,8 +8133,25 @@ export interface components {
              * @description When, local date; null while nobody said.
              */
             saidOn: null | string;
-            /** @description What proves it: a letter, a licence with seats and last day; empty for a word alone. */
+            /** @description What proves it: a letter, a licence's number; empty for a word alone. */
             proof: string;
+            /** @description Where the right comes from. */
+            kind: components["schemas"]["RightsKind"];
+            /**
+             * Format: date
+             * @description A licence's last day, or null for none.
+             */
+            until: null | string;
+            /**
+             * Format: int32
+             * @description Computers a licence is for, or null.
+             */
+            seats: null | number;
+            /**
+             * @description True when a licence covers goods that are sold.
+             * @default false
+             */
+            soldGoods: boolean;
         };
         /** @description Whose an artwork is. */
         RightsBody: {
@@ -4596,6 +8160,48 @@ export interface components {
             /** Format: date */
             saidOn: null | string;
             proof: string;
+            kind: components["schemas"]["RightsKind"];
+            /** Format: date */
+            until: null | string;
+            /** Format: int32 */
+            seats: null | number;
+            /** @default false */
+            soldGoods: boolean;
+        };
+        /**
+         * @description Where the right to print an artwork comes from.
+         * @default unsaid
+         * @enum {unknown}
+         */
+        RightsKind: "unsaid" | "ours" | "customers" | "stock-licence" | "font-licence" | "club-mark" | "famous-one";
+        /** @description Who takes the risk of a line of own garments, or that its cloth was tested. */
+        RiskBody: {
+            lineId: string;
+            acceptedBy: string;
+            spotTested: boolean;
+        };
+        /** @description The customer's word that a garment of their own may be spoiled, or our own test of its cloth. */
+        RiskTaken: {
+            /** @description For which line. */
+            lineId: string;
+            /** @description Who accepts the risk; empty where the cloth was tested instead. */
+            acceptedBy: string;
+            /** @description True when a spot of the cloth was pressed and came out well. */
+            spotTested: boolean;
+            /**
+             * Format: date-time
+             * @description When (UTC).
+             */
+            at: string;
+        };
+        /** @description How a roll is billed: a step with its price, lower from so many steps on where there are breaks; or set lengths. */
+        RollPriceBody: {
+            /** Format: double */
+            stepIn: number;
+            /** Format: double */
+            perStep: number;
+            lengths: null | components["schemas"]["SetLengthBody"][];
+            breaks: null | components["schemas"]["BreakBody"][];
         };
         /** @description Equal boxes in rows across a roll of vinyl or film. */
         RollRows: {
@@ -4770,6 +8376,14 @@ export interface components {
             prePressSeconds: number;
             /** @description Distance from a seam, in words. */
             where: string;
+            /** @description How large and where on each size of the run. */
+            onSizes: components["schemas"]["OnSizeView"][];
+            /** @description True where each piece has its own name or number. */
+            own: boolean;
+            /** @description What to set the press's dial to for that pressure, as shown; empty while it was not noted for this thickness, platen and pillow. */
+            dial: string;
+            /** @description What to lay under the print and because of what; empty when it lies flat. */
+            under: string;
         };
         /** @description A run's events, folded. */
         RunState: {
@@ -4824,6 +8438,11 @@ export interface components {
             pass: number;
             /** @description Size. */
             size: string;
+            /**
+             * @description Its own name and number; empty for none.
+             * @default
+             */
+            says: string;
         };
         /**
          * @description What an event of a run says.
@@ -4945,6 +8564,40 @@ export interface components {
              */
             leadDays: number;
         };
+        /** @description A search; pinned copies stay where they are, the rest is laid anew. */
+        SearchBody: {
+            /** @description On whose film. */
+            filmId: string;
+            /** @description The roll or which sheet. */
+            on: string;
+            /** @description The layout it begins from. */
+            copies: components["schemas"]["LaidCopyBody"][];
+            /**
+             * Format: int32
+             * @description Where chance begins.
+             * @default 1
+             */
+            seed: number;
+            /**
+             * Format: double
+             * @description About so long on one core of the machine the steps were measured on: counted in steps, the same seed and steps give the same layout.
+             * @default 2
+             */
+            seconds: number;
+        };
+        /** @description The best after some layings. */
+        SearchPoint: {
+            /** Format: int32 */
+            steps: number;
+            /** Format: double */
+            best: number;
+        };
+        /**
+         * @description Whether a piece is pressed again after peeling.
+         * @default as-recipe
+         * @enum {unknown}
+         */
+        SecondHabit: "as-recipe" | "always" | "never";
         /** @description Seconds of hands at one print of one method. */
         SecondsLearned: {
             /** @description Method. */
@@ -4986,6 +8639,56 @@ export interface components {
             balance: components["schemas"]["PartBalance"];
             /** @description Parts delivered, in words. */
             parts: string[];
+        };
+        /** @description A recipe's heat on a press. */
+        SetFor: {
+            /**
+             * Format: double
+             * @description What the cloth is to get, °F.
+             */
+            recipeF: number;
+            /** @description The same as shown. */
+            recipe: string;
+            /** @description What to set, as shown; empty where no map is near enough. */
+            setPoint: string;
+            /** @description The platen's hottest point then, as shown; empty likewise. */
+            hottest: string;
+        };
+        /** @description A roll sold at one length. */
+        SetLength: {
+            /**
+             * Format: double
+             * @description Length, in.
+             */
+            lengthIn: number;
+            /**
+             * Format: double
+             * @description Money for all of it.
+             */
+            price: number;
+        };
+        /** @description A roll sold at one length. */
+        SetLengthBody: {
+            /** Format: double */
+            lengthIn: number;
+            /** Format: double */
+            price: number;
+        };
+        /** @description A layout to be settled: every copy the line needs, extra ones among them. */
+        SettleBody: {
+            filmId: string;
+            on: string;
+            copies: components["schemas"]["LaidCopyBody"][];
+            /**
+             * Format: int32
+             * @default 0
+             */
+            seed: number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            steps: number;
         };
         /** @description Copies of one design in a grid on a sheet of fixed size. */
         SheetGrid: {
@@ -5199,6 +8902,13 @@ export interface components {
              * @default true
              */
             setUpWhileHeating: boolean;
+            /**
+             * Format: double
+             * @description Charged on top for pressing a garment the customer brings.
+             * @default 0
+             */
+            theirsPerPiece: number;
+            floor: null | components["schemas"]["FloorHabits"];
         };
         /** @description Pieces of one size. */
         SizeBody: {
@@ -5215,6 +8925,23 @@ export interface components {
              * @description How many, 0 or more.
              */
             pieces: number;
+        };
+        /** @description A line's prints on one size. */
+        SizeDrawn: {
+            /** @description Which size. */
+            size: string;
+            /**
+             * Format: int32
+             * @description Pieces of it; 0 while no sizes are said.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description How much larger it is than its outline.
+             */
+            scale: number;
+            /** @description Where each print lies. */
+            prints: components["schemas"]["LyingPrint"][];
         };
         /**
          * @description How sizes that cost more are charged.
@@ -5276,6 +9003,18 @@ export interface components {
              */
             spoiled: number;
         };
+        /** @description A placement as it is made for some of the sizes. */
+        SizedPrint: {
+            /** @description The placement at that size: width, height and thinnest line scaled together. */
+            print: components["schemas"]["Placement"];
+            /** @description For which pieces. */
+            sizes: components["schemas"]["SizeCount"][];
+            /**
+             * Format: int32
+             * @description Pieces of all its sizes.
+             */
+            pieces: number;
+        };
         /** @description The one action of the slip. */
         SlipAction: {
             /** @description Deed or station to go to. */
@@ -5314,6 +9053,31 @@ export interface components {
             missingTitle: string;
             /** @description What to do next. */
             action: components["schemas"]["SlipAction"];
+        };
+        /** @description A place as the Floor shows it. */
+        SlotView: {
+            /** @description Which. */
+            supply: components["schemas"]["Supply"];
+            /** @description Its word. */
+            name: string;
+            /** @description What is in it, of which lot, since when; or that nothing was noted. */
+            said: string;
+            /** @description How much is left, with its unit; empty while not known. */
+            left: string;
+            /**
+             * Format: double
+             * @description The same of a full one, 0 to 1; null while not known.
+             */
+            share: null | number;
+            /**
+             * Format: double
+             * @description Where low begins, 0 to 1.
+             */
+            lowShare: number;
+            /** @description True from there on. */
+            low: boolean;
+            /** @description Why it refuses the method; empty when it matches. */
+            mismatch: string;
         };
         /** @description A share of spoiled attempts the shop has learned. */
         SpoilageBody: {
@@ -5360,6 +9124,87 @@ export interface components {
             /** @description True when it is so small that it is probably left over from drawing. */
             stray: boolean;
         };
+        /** @description A product pressed on a scrap or test garment before it is pressed for a customer (DOMAIN 8). */
+        SpotTest: {
+            /** @description Identity. */
+            id: string;
+            /** @description The film, vinyl or printer. */
+            productId: string;
+            /** @description The blank. */
+            styleId: string;
+            /** @description Its colour; empty for any. */
+            colourwayId: string;
+            /**
+             * Format: double
+             * @description What the cloth got, °F.
+             */
+            temperatureF: number;
+            /**
+             * Format: double
+             * @description Press time, s.
+             */
+            dwellSeconds: number;
+            /** @description light, medium, firm or heavy. */
+            pressure: string;
+            /**
+             * Format: date
+             * @description When.
+             */
+            day: string;
+            /** @description Who tested; may be empty. */
+            by: string;
+            /** @description True when it sticks: nothing lifts when pulled and stretched. */
+            sticks: boolean;
+            /** @description True when the cloth shines or is scorched. */
+            scorched: boolean;
+            /** @description The cloth's dye. */
+            bleeding: components["schemas"]["Bleeding"];
+            /** @description How it feels, in words; may be empty. */
+            feel: string;
+            /** @description Anything else; may be empty. */
+            note: string;
+            /** @description What washes showed, oldest first; null while none. */
+            washes: null | components["schemas"]["WashResult"][];
+            /**
+             * @description The test garment it took; empty for a scrap.
+             * @default
+             */
+            garmentId: string;
+            /** @description Photographs; null while none. */
+            photos: null | components["schemas"]["TestPhoto"][];
+        };
+        /** @description A product tested on a blank. */
+        SpotTestBody: {
+            productId: string;
+            styleId: string;
+            colourwayId: string;
+            /** Format: double */
+            temperatureF: number;
+            /** Format: double */
+            dwellSeconds: number;
+            pressure: string;
+            /** Format: date */
+            day: string;
+            by: string;
+            sticks: boolean;
+            scorched: boolean;
+            bleeding: components["schemas"]["Bleeding"];
+            feel: string;
+            note: string;
+            washes: null | components["schemas"]["WashBody"][];
+            /** @default  */
+            garmentId: string;
+            photos: null | components["schemas"]["TestPhotoBody"][];
+        };
+        /** @description What a spot test came to. */
+        SpotTestSaid: {
+            /** @description Which test. */
+            id: string;
+            /** @description Passed, failed, or to be looked at again. */
+            verdict: components["schemas"]["TestVerdict"];
+            /** @description In words, with what washes showed. */
+            said: string;
+        };
         /** @description A figure and what it is, as it stands on a document. */
         Stated: {
             label: string;
@@ -5375,13 +9220,16 @@ export interface components {
             station: components["schemas"]["Station"];
             pegs: components["schemas"]["Peg"][];
         };
-        /** @description One step of work on a piece. */
+        /** @description One step of work on a piece; a step that holds the press and needs no hands is a dwell, between one that closes and one called "open". */
         StepBody: {
-            label: string;
+            code: string;
             /** Format: double */
             seconds: number;
             hands: boolean;
             press: boolean;
+            label: null | string;
+            /** @default false */
+            byItself: boolean;
         };
         /** @description What one step of pressing took. */
         StepLap: {
@@ -5414,6 +9262,39 @@ export interface components {
              * @description Pieces it rests on.
              */
             timings: number;
+        };
+        /** @description Seconds of one step as the shop timed it. */
+        StepTime: {
+            /** @description Stable word of the step. */
+            code: string;
+            /**
+             * Format: double
+             * @description How long, s.
+             */
+            seconds: number;
+        };
+        /** @description Seconds of one step. */
+        StepTimeBody: {
+            code: string;
+            /** Format: double */
+            seconds: number;
+        };
+        /** @description A step of the press floor. */
+        StepTimeView: {
+            /** @description Stable word. */
+            code: string;
+            /** @description What is done. */
+            label: string;
+            /**
+             * Format: double
+             * @description What is assumed until the shop times it, s.
+             */
+            startingSeconds: number;
+            /**
+             * Format: double
+             * @description What the shop typed, s; null while the starting time holds.
+             */
+            ownSeconds: null | number;
         };
         /** @description A stratum as it was quoted and as it came out, a piece, rounded for show. */
         StratumHeld: {
@@ -5475,7 +9356,7 @@ export interface components {
             heatCeilingF: number;
             /**
              * Format: double
-             * @description Next-buy price of the base sizes.
+             * @description Next-buy list price of the base sizes.
              */
             unitPrice: number;
             /**
@@ -5496,6 +9377,8 @@ export interface components {
             retired: boolean;
             /** @description Pieces that lie in the shop; null for none. */
             onHand: null | components["schemas"]["OnHand"][];
+            cloth: null | components["schemas"]["Cloth"];
+            buying: null | components["schemas"]["Buying"];
         };
         /** @description A style as typed. */
         StyleBody: {
@@ -5517,6 +9400,8 @@ export interface components {
             sizes: components["schemas"]["StyleSizeBody"][];
             retired: boolean;
             onHand: null | components["schemas"]["OnHandBody"][];
+            cloth: null | components["schemas"]["ClothBody"];
+            buying: null | components["schemas"]["BuyingBody"];
         };
         /** @description One size a style is sold in. */
         StyleSize: {
@@ -5534,9 +9419,182 @@ export interface components {
             /** Format: double */
             surcharge: number;
         };
+        /** @description What a supplier's feed says on a day. */
+        SupplierFeed: {
+            /** @description Whose. */
+            supplier: string;
+            /** @description Always true: it ships with the program and stands in for a real one. */
+            simulated: boolean;
+            /**
+             * Format: date
+             * @description The day.
+             */
+            asOf: string;
+            /** @description Its catalogue, a table of styles under the supplier's own column names. */
+            table: string;
+            /** @description What it has, by colour and size; 0 is out of stock. */
+            stock: components["schemas"]["SupplierStock"][];
+        };
+        /** @description Pieces a supplier has of a colour and size. */
+        SupplierStock: {
+            style: string;
+            colour: string;
+            size: string;
+            /** Format: int32 */
+            pieces: number;
+        };
+        /** @description What a printer takes and what went into it. */
+        SuppliesBody: {
+            slots: components["schemas"]["SupplySlotBody"][];
+            loadings: components["schemas"]["LoadingBody"][];
+        };
+        /** @description A printer's materials. */
+        SuppliesView: {
+            /** @description Which printer. */
+            printerId: string;
+            /**
+             * Format: int64
+             * @description Version of what is kept; 0 while nothing is.
+             */
+            version: number;
+            /** @description Its places. */
+            slots: components["schemas"]["SlotView"][];
+            /** @description Usual places, offered while it has none. */
+            usual: components["schemas"]["SupplySlot"][];
+            /** @description How far it goes with what waits, in words; empty while nothing waits or nothing is known. */
+            workLeft: string;
+            /** @description False when something runs out before the waiting work is printed. */
+            enough: boolean;
+            /** @description Refills and changes of roll, newest first. */
+            log: string[];
+        };
+        /**
+         * @description What a printer uses up.
+         * @enum {unknown}
+         */
+        Supply: "colour-ink" | "white-ink" | "film" | "powder" | "dye-ink" | "paper";
+        /** @description A place in a printer where one material goes. */
+        SupplySlot: {
+            /** @description Which. */
+            supply: components["schemas"]["Supply"];
+            /** @description Products its maker allows there; empty while that was not said: nothing is refused then. */
+            takes: string[];
+            /**
+             * Format: double
+             * @description How much there is when it is full, in the supply's unit.
+             */
+            full: number;
+            /**
+             * Format: double
+             * @description From how much on it is called low.
+             */
+            lowAt: number;
+        };
+        /** @description A place of a printer. */
+        SupplySlotBody: {
+            supply: components["schemas"]["Supply"];
+            takes: string[];
+            /** Format: double */
+            full: number;
+            /** Format: double */
+            lowAt: number;
+        };
+        /** @description A template as it is made: a name, and the order whose lines it keeps. */
+        TemplateBody: {
+            name: string;
+            orderId: string;
+        };
+        /** @description A template to choose. */
+        TemplateView: {
+            /** @description Identity. */
+            id: string;
+            /**
+             * Format: int64
+             * @description Its version.
+             */
+            version: number;
+            /** @description Name. */
+            name: string;
+            /** @description Its lines in words. */
+            what: string[];
+        };
+        /** @description A garment kept for tests: misprints, samples, odd sizes. */
+        TestGarment: {
+            /** @description Identity. */
+            id: string;
+            /** @description What it is: "white polyester tees, misprinted". */
+            name: string;
+            /** @description Its cloth in words, as on its label. */
+            fabric: string;
+            /**
+             * Format: int32
+             * @description How many were ever put there; each test takes one.
+             */
+            pieces: number;
+            /** @description Where it lies; may be empty. */
+            note: string;
+        };
+        /** @description A garment kept for tests. */
+        TestGarmentBody: {
+            name: string;
+            fabric: string;
+            /** Format: int32 */
+            pieces: number;
+            note: string;
+        };
+        /** @description How many of a test garment are left. */
+        TestGarmentLeft: {
+            id: string;
+            /** Format: int32 */
+            left: number;
+        };
+        /** @description A photograph of a test. */
+        TestPhoto: {
+            /** @description Identity within the test. */
+            id: string;
+            /** @description The kept file. */
+            hash: string;
+            /**
+             * Format: int32
+             * @description After how many washes; 0 for as it was pressed.
+             */
+            washes: number;
+        };
+        /** @description A photograph that was sent before. */
+        TestPhotoBody: {
+            id: string;
+            hash: string;
+            /** Format: int32 */
+            washes: number;
+        };
+        /**
+         * @description What a test came to.
+         * @enum {unknown}
+         */
+        TestVerdict: "passed" | "look-again" | "failed";
+        /** @description What tests came to. */
+        TestsView: {
+            /** @description Every test's verdict. */
+            tests: components["schemas"]["SpotTestSaid"][];
+            /** @description What they make of every recipe. */
+            recipes: components["schemas"]["RecipeRelied"][];
+            /** @description What is left on the shelf of test garments. */
+            garments: components["schemas"]["TestGarmentLeft"][];
+        };
+        /** @enum {unknown} */
+        Thickness: "thin" | "middle" | "thick" | null;
         /** @description Whether a gathered thing is here. */
         TickBody: {
             done: boolean;
+        };
+        /** @description A lower price from so many pieces, or from so much value; the other is 0. */
+        TierBody: {
+            /** Format: int32 */
+            fromPieces: number;
+            /** Format: double */
+            fromValue: number;
+            /** Format: double */
+            price: number;
         };
         /** @description One other quantity on offer. */
         TierPrinted: {
@@ -5545,7 +9603,122 @@ export interface components {
             inAll: string;
             yours: boolean;
         };
-        /** @description What one supplier asks for full-colour film transfers bought by size. */
+        /** @description One sheet of a print larger than a sheet. */
+        Tile: {
+            /**
+             * Format: int32
+             * @description In the order of joining, from 1.
+             */
+            number: number;
+            /**
+             * Format: int32
+             * @description From 0, left to right.
+             */
+            column: number;
+            /**
+             * Format: int32
+             * @description From 0, top to bottom.
+             */
+            row: number;
+            /**
+             * Format: double
+             * @description Left edge over the garment, in.
+             */
+            x: number;
+            /**
+             * Format: double
+             * @description Top edge, in.
+             */
+            y: number;
+        };
+        /** @description A little less of the print that saves sheets. */
+        TileTrim: {
+            /**
+             * Format: double
+             * @description Taken off the width, in.
+             */
+            offWidthIn: number;
+            /**
+             * Format: double
+             * @description Taken off the height, in.
+             */
+            offHeightIn: number;
+            /**
+             * Format: int32
+             * @description Sheets it then takes.
+             */
+            sheets: number;
+        };
+        /** @description Sheets that overlap to make one print larger than a sheet (DOMAIN 5: butted tiles leave white lines). */
+        Tiles: {
+            /**
+             * Format: int32
+             * @description Sheets side by side.
+             */
+            columns: number;
+            /**
+             * Format: int32
+             * @description Sheets one under the other.
+             */
+            rows: number;
+            /** @description True when the sheets lie turned by a quarter. */
+            turned: boolean;
+            /**
+             * Format: double
+             * @description Width of a sheet as it lies, in.
+             */
+            tileWidthIn: number;
+            /**
+             * Format: double
+             * @description Height of a sheet as it lies, in.
+             */
+            tileHeightIn: number;
+            /**
+             * Format: double
+             * @description Neighbours overlap by so much, in.
+             */
+            overlapIn: number;
+            /** @description Every sheet in the order they are joined: along each row, then the rows. */
+            at: components["schemas"]["Tile"][];
+            /**
+             * Format: int32
+             * @description Joinings: tiles along every row, then row to row.
+             */
+            seams: number;
+            /**
+             * Format: double
+             * @description Printed past the right edge, in.
+             */
+            overhangWidthIn: number;
+            /**
+             * Format: double
+             * @description Printed past the lower edge, in.
+             */
+            overhangHeightIn: number;
+            trim: null | components["schemas"]["TileTrim"];
+        };
+        /** @description A print larger than a sheet; lengths in inches, the bleed all round is added. */
+        TilesBody: {
+            /** Format: double */
+            widthIn: number;
+            /** Format: double */
+            heightIn: number;
+            /** Format: double */
+            sheetWidthIn: number;
+            /** Format: double */
+            sheetHeightIn: number;
+            /**
+             * Format: double
+             * @default 0.25
+             */
+            overlapIn: number;
+            /**
+             * Format: double
+             * @default 1
+             */
+            bleedIn: number;
+        };
+        /** @description What one supplier asks for full-colour film transfers, by size or with a layout of one's own. */
         TransferPriceList: {
             /** @description Identity. */
             id: string;
@@ -5553,7 +9726,7 @@ export interface components {
             supplier: string;
             /** @description Which film. */
             product: string;
-            /** @description Size classes. */
+            /** @description Size classes; empty where they are sold by layout alone. */
             sizes: components["schemas"]["TransferSize"][];
             /**
              * Format: double
@@ -5565,6 +9738,7 @@ export interface components {
              * @description Working days from order to arrival.
              */
             leadDays: number;
+            byLayout: null | components["schemas"]["FilmByLayout"];
         };
         /** @description A size class that bought transfers are priced by. */
         TransferSize: {
@@ -5601,6 +9775,40 @@ export interface components {
             /** @description True when it will be late. */
             late: boolean;
         };
+        /** @description A layout tried: nothing is kept. */
+        TriedLayout: {
+            /** @description Where every copy lies, the moved one where it snapped to. */
+            copies: components["schemas"]["LaidCopy"][];
+            /** @description What it comes to. */
+            figures: components["schemas"]["LayoutFigures"];
+            /** @description What is wrong with it; empty for a sound layout. */
+            problems: components["schemas"]["Problem"][];
+            /**
+             * Format: double
+             * @description Money it costs more than the layout that is there; negative where it saves, null where one of them cannot be billed.
+             */
+            more: null | number;
+        };
+        /** @description A layout tried, or one copy of it moved by hand; nothing is kept. */
+        TryBody: {
+            /** @description On whose film. */
+            filmId: string;
+            /** @description The roll or which sheet. */
+            on: string;
+            /** @description Where every copy lies. */
+            copies: components["schemas"]["LaidCopyBody"][];
+            /**
+             * Format: int32
+             * @description Which copy the hand holds, from 0; null for none.
+             */
+            moved: null | number;
+            /**
+             * Format: double
+             * @description It is pulled to edges and neighbours from no farther, in; 0 for not at all.
+             * @default 0.3
+             */
+            reachIn: number;
+        };
         /** @description What an undo did. */
         UndoView: {
             /** @description In words. */
@@ -5614,6 +9822,108 @@ export interface components {
              * @description Its version now.
              */
             version: number;
+        };
+        /** @description What a machine wants done. */
+        UpkeepBody: {
+            tasks: components["schemas"]["UpkeepTaskBody"][];
+            done: components["schemas"]["UpkeepDoneBody"][];
+        };
+        /** @description It was done. */
+        UpkeepDone: {
+            /** @description Which task. */
+            taskId: string;
+            /**
+             * Format: date
+             * @description When.
+             */
+            day: string;
+            /** @description Who; may be empty. */
+            by: string;
+            /** @description What was found; may be empty. */
+            note: string;
+        };
+        /** @description It was done. */
+        UpkeepDoneBody: {
+            taskId: string;
+            /** Format: date */
+            day: string;
+            by: string;
+            note: string;
+        };
+        /**
+         * @description How often a machine is tended.
+         * @enum {unknown}
+         */
+        UpkeepEvery: "day" | "week" | "month" | "as-needed";
+        /** @description One thing a machine wants done. */
+        UpkeepTask: {
+            /** @description Identity within the machine. */
+            id: string;
+            /** @description What is done. */
+            name: string;
+            /** @description How often. */
+            every: components["schemas"]["UpkeepEvery"];
+            /**
+             * Format: double
+             * @description Hands each time, min.
+             */
+            minutes: number;
+            /**
+             * Format: double
+             * @description Money each time: ink, pads, a blade.
+             */
+            cost: number;
+            /**
+             * Format: double
+             * @description For what is done as needed: how often a year; 0 for the others.
+             * @default 0
+             */
+            timesAYear: number;
+        };
+        /** @description One task; times a year only for what is done as needed. */
+        UpkeepTaskBody: {
+            id: string;
+            name: string;
+            every: components["schemas"]["UpkeepEvery"];
+            /** Format: double */
+            minutes: number;
+            /** Format: double */
+            cost: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            timesAYear: number;
+        };
+        /** @description A task as the Floor shows it. */
+        UpkeepTaskView: {
+            /** @description Which. */
+            taskId: string;
+            /** @description What is done. */
+            name: string;
+            /** @description How often, and when it was done last, in words. */
+            when: string;
+            /** @description True when it is due. */
+            due: boolean;
+            /** @description True when its day is past. */
+            late: boolean;
+        };
+        /** @description A machine's upkeep. */
+        UpkeepView: {
+            /** @description Which machine. */
+            machineId: string;
+            /**
+             * Format: int64
+             * @description Version of its upkeep; 0 while it has none.
+             */
+            version: number;
+            /** @description What it wants. */
+            tasks: components["schemas"]["UpkeepTaskView"][];
+            /** @description What is usual for its kind, offered while it has none. */
+            usual: components["schemas"]["UpkeepTask"][];
+            anHour: null | components["schemas"]["Figure"];
+            /** @description What was done lately, in words, newest first. */
+            log: string[];
         };
         /**
          * @description How pressing an order's due time is.
@@ -5657,8 +9967,26 @@ export interface components {
             version: number;
         };
         /** @description A thing with the version it stands at. */
+        VersionedOfKeptPrint: {
+            value: components["schemas"]["KeptPrint"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
+        VersionedOfMachineUpkeep: {
+            value: components["schemas"]["MachineUpkeep"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
         VersionedOfPress: {
             value: components["schemas"]["Press"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
+        VersionedOfPrinterSupplies: {
+            value: components["schemas"]["PrinterSupplies"];
             /** Format: int64 */
             version: number;
         };
@@ -5681,8 +10009,20 @@ export interface components {
             version: number;
         };
         /** @description A thing with the version it stands at. */
+        VersionedOfSpotTest: {
+            value: components["schemas"]["SpotTest"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
         VersionedOfStyle: {
             value: components["schemas"]["Style"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
+        VersionedOfTestGarment: {
+            value: components["schemas"]["TestGarment"];
             /** Format: int64 */
             version: number;
         };
@@ -5746,6 +10086,73 @@ export interface components {
              * @description Working days from order to arrival.
              */
             leadDays: number;
+        };
+        /** @description Prints that wait for a printer. */
+        WaitingPrints: {
+            /** @description Whose order. */
+            orderId: string;
+            /** @description Which line. */
+            lineId: string;
+            /** @description Which place. */
+            placementId: string;
+            /** @description As shown. */
+            name: string;
+            /** @description Whose. */
+            customer: string;
+            /**
+             * Format: int32
+             * @description How many still.
+             */
+            prints: number;
+            /** @description True when the artwork is white alone. */
+            whiteOnly: boolean;
+            /**
+             * Format: int32
+             * @description How many of them were sent to the printer already.
+             */
+            queued: number;
+            /** @description True when they are ticked off as made: only their batch is not noted. */
+            made: boolean;
+        };
+        /** @description What a tested print looked like after some washes. */
+        WashBody: {
+            /** Format: date */
+            day: string;
+            /** Format: int32 */
+            washes: number;
+            verdict: components["schemas"]["WashVerdict"];
+        };
+        /** @description A tested print after some washes. */
+        WashResult: {
+            /**
+             * Format: date
+             * @description When it was looked at.
+             */
+            day: string;
+            /**
+             * Format: int32
+             * @description Washes by then, 1 or more.
+             */
+            washes: number;
+            /** @description How it looked. */
+            verdict: components["schemas"]["WashVerdict"];
+        };
+        /**
+         * @description What a print looked like after some washes.
+         * @enum {unknown}
+         */
+        WashVerdict: "holds" | "fades" | "cracks" | "lifts";
+        /** @description How worn a pillow, foam or cover sheet is. */
+        WearView: {
+            /** @description Which. */
+            name: string;
+            /** @description How many presses of how many, in words. */
+            said: string;
+            /**
+             * Format: double
+             * @description The same, 0 to 1; null while nobody counts.
+             */
+            share: null | number;
         };
         /** @description Work to place on the shop's presses. */
         WorkBody: {
@@ -6258,6 +10665,159 @@ export interface operations {
             };
         };
     };
+    orderPressFloor: {
+        parameters: {
+            query?: {
+                lineId?: string;
+                cold?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FloorSimulationView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    stepTimes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepTimeView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     undo: {
         parameters: {
             query?: never;
@@ -6274,6 +10834,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["UndoView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    drawer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawerView"][];
                 };
             };
             /** @description Bad Request */
@@ -7694,6 +12328,160 @@ export interface operations {
             };
         };
     };
+    supplierFeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SupplierFeed"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    calibratePrinter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalibrateBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     changes: {
         parameters: {
             query?: never;
@@ -8472,6 +13260,154 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["LearnView"];
                 };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    placementPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    namesCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Bad Request */
             400: {
@@ -9335,6 +14271,321 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MovedView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeRisk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RiskBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    attachment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                attachmentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    attach: {
+        parameters: {
+            query?: {
+                name?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                attachmentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    detach: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                attachmentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
                 };
             };
             /** @description Bad Request */
@@ -11783,6 +17034,776 @@ export interface operations {
             };
         };
     };
+    upkeepAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfMachineUpkeep"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-upkeep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["UpkeepBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "kept-printsAll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfKeptPrint"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-kept-prints": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["KeptPrintBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "test-garmentsAll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfTestGarment"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-test-garments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TestGarmentBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    suppliesAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfPrinterSupplies"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-supplies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SuppliesBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "spot-testsAll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfSpotTest"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-spot-tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SpotTestBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     recipesAll: {
         parameters: {
             query?: never;
@@ -12015,6 +18036,84 @@ export interface operations {
             };
         };
     };
+    readNames: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NamesBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPiecesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     computeCompare: {
         parameters: {
             query?: never;
@@ -12093,7 +18192,7 @@ export interface operations {
             };
         };
     };
-    computeLayout: {
+    computeRows: {
         parameters: {
             query?: never;
             header?: never;
@@ -12403,7 +18502,9 @@ export interface operations {
     };
     csvIn: {
         parameters: {
-            query?: never;
+            query?: {
+                column?: string[];
+            };
             header?: never;
             path: {
                 kind: string;
@@ -12423,6 +18524,88 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CsvReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    csvLook: {
+        parameters: {
+            query?: {
+                column?: string[];
+            };
+            header?: never;
+            path: {
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CsvLook"];
                 };
             };
             /** @description Bad Request */
@@ -12653,6 +18836,158 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    artworkProgress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArtworkProgress"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    artworkMemory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignMemory"];
                 };
             };
             /** @description Bad Request */
@@ -13051,6 +19386,3680 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    templates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TemplateView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    saveTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TemplateBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    retireTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    beginFromTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AgainBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    platen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlatenView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addPlatenMap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlatenMapBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readThermometer: {
+        parameters: {
+            query: {
+                point: number;
+                setPointF: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reading"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    paperPull: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaperPullBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    pressReadout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PressReadoutView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setPress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PressSetBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PressReadoutView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    spotTestVerdicts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TestsView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    testPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addTestPhoto: {
+        parameters: {
+            query?: {
+                washes?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/png": string;
+                "image/jpeg": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    removeTestPhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    upkeepView: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UpkeepView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    upkeepDone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UpkeepDoneBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    suppliesView: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SuppliesView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    refill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RefillBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    printerReadout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrinterReadoutView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sendToPrinter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QueueBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrinterReadoutView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    clearPrinter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrinterReadoutView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CureView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    waitingPrints: {
+        parameters: {
+            query: {
+                printerId: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaitingPrints"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    saveCure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CureBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    recall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecallView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    computeLayout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GangBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GangView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    computeIdenticalSheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IdenticalBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IdenticalPlan"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    computeTiles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TilesBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tiles"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    computeMarker: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkerBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Marker"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    computePrintAndCut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PrintAndCutBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GangFound"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    lineLayout: {
+        parameters: {
+            query?: {
+                filmId?: string;
+                on?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineLayoutView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    settleLayout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettleBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    forgetLayout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tryLayout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TryBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TriedLayout"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    fillLayout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FillBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TriedLayout"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    joinLayout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JoinBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    partLayout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    useFromDrawer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawerBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    searchLayout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SearchBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LayoutSearchView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    layoutSearch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LayoutSearchView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    stopLayoutSearch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LayoutSearchView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    layoutPdf: {
+        parameters: {
+            query?: {
+                filmId?: string;
+                on?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    layoutSvg: {
+        parameters: {
+            query?: {
+                filmId?: string;
+                on?: string;
+                sheet?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    layoutPng: {
+        parameters: {
+            query?: {
+                filmId?: string;
+                on?: string;
+                sheet?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    layoutCsv: {
+        parameters: {
+            query?: {
+                filmId?: string;
+                on?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    layoutOrderText: {
+        parameters: {
+            query?: {
+                filmId?: string;
+                on?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    bringLayout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BroughtLayoutBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TriedLayout"];
                 };
             };
             /** @description Bad Request */

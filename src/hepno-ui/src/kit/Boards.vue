@@ -22,16 +22,13 @@ const props = defineProps<{
 const open = ref('')
 const added = ref<T>()
 function begin(): void {
-  const id = makeId()
-  added.value = { ...props.fresh(), id } as T
-  open.value = id
+  added.value = { ...props.fresh(), id: makeId() } as T
+  open.value = ''
 }
 async function saveNew(value: T): Promise<boolean> {
   const done = await props.save(value, 0)
-  if (done) {
-    added.value = undefined
-    open.value = ''
-  }
+  // a board opened while the answer was under way stays open
+  if (done) added.value = undefined
   return done
 }
 const toggle = (id: string) => (open.value = open.value === id ? '' : id)
@@ -53,7 +50,7 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
       >
         <slot name="face" :value="k.value" />
       </button>
-      <slot name="below" :value="k.value" />
+      <slot name="below" :value="k.value" :version="k.version" />
       <ThingEditor
         v-if="open === k.value.id"
         :value="k.value"

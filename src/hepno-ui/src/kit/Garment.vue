@@ -2,92 +2,180 @@
 import { computed } from 'vue'
 import type { Schemas } from '../api/client'
 import { format, shop } from '../shell/state'
-import { lies, onCloth, outlines } from './garment'
+import { onCloth, outlines } from './garment'
 import { length, number } from './shown'
-import { placeWord } from './words'
 
+/** One side of a garment at true scale, with what is printed there. Where things lie is worked out by the server. */
 const props = defineProps<{
   kind: string | null
   hex: string
+  drawn?: Schemas['SizeDrawn'] | undefined
+  back?: boolean
   placements: Schemas['PlacementBody'][]
+  /** The largest size beside which this one is drawn: all then have one scale. */
+  most?: number
+  /** A tape hung from the collar beside it. */
   tape?: boolean
+  /** Distances and sizes written on it. */
+  measured?: boolean
   bad?: string[]
 }>()
 const outline = computed(() => outlines[props.kind ?? 'tee'] ?? outlines.tee!)
+const side = computed(() => (props.back ? outline.value.back : outline.value.front))
+const scale = computed(() => props.drawn?.scale ?? 1)
 const cloth = computed(() => (props.kind ? props.hex : 'none'))
 const line = computed(() => (props.kind ? onCloth(props.hex) : 'var(--ink)'))
-const box = computed(() => {
-  const o = outline.value
-  return props.tape ? `${o.left - 5} ${o.top} ${o.width + 6} ${o.height}` : `${o.left} ${o.top} ${o.width} ${o.height}`
+const frame = computed(() => {
+  const most = props.most ?? scale.value
+  const [left, top, width, height] = outline.value.box.map((n) => n * most) as [number, number, number, number]
+  return props.tape ? { left: left - 4.5, top, width: width + 4.5, height } : { left, top, width, height }
 })
+const ticks = computed(() => Math.max(1, Math.floor((frame.value.top + frame.value.height) / 5)))
+/** Where words beside a point begin so that they stay in the frame. */
+function edge(x: number): { at: number; anchor: 'start' | 'middle' | 'end' } {
+  const room = 6
+  const [left, right] = [frame.value.left + (props.tape ? 4.5 : 0), frame.value.left + frame.value.width]
+  if (right - x < room) return { at: right - 0.3, anchor: 'end' }
+  if (x - left < room) return { at: left + 0.3, anchor: 'start' }
+  return { at: x, anchor: 'middle' }
+}
 const prints = computed(() =>
-  props.placements.map((p) => ({
-    p,
-    ...lies(p.place, p.widthIn, p.heightIn),
-    bad: props.bad?.includes(p.id) ?? false,
-  })),
+  (props.drawn?.prints ?? [])
+    .filter((p) => p.onBack === (props.back ?? false))
+    .map((p) => {
+      const placement = props.placements.find((x) => x.id === p.placementId)
+      const below = p.print.y >= p.seamY
+      return {
+        ...p,
+        designId: placement?.designId ?? null,
+        bad: props.bad?.includes(p.placementId) ?? false,
+        middle: p.print.x + p.print.width / 2,
+        below,
+        // a small print has all its words under or over it; near the edge they run inwards
+        large: p.print.width > 8,
+        at: edge(p.print.x + p.print.width / 2).at,
+        anchor: edge(p.print.x + p.print.width / 2).anchor,
+        near: below ? p.print.y : p.print.y + p.print.height,
+      }
+    }),
 )
-const scale = (inches: number) => number(format().metric ? inches * 2.54 : inches, 1, format())
+const scaled = (inches: number) => number(format().metric ? inches * 2.54 : inches, 1, format())
 </script>
 
 <template>
-  <svg :viewBox="box" aria-hidden="true">
+  <svg
+    :viewBox="`${frame.left} ${frame.top} ${frame.width} ${frame.height}`"
+    aria-hidden="true"
+    :style="{ flexGrow: frame.width }"
+  >
     <template v-if="tape">
-      <rect :x="outline.left - 4" y="0" width="2.2" height="28" fill="#f3e3b8" stroke="var(--ink)" stroke-width=".08" />
-      <g v-for="i in 5" :key="i">
-        <path :d="`M${outline.left - 4} ${i * 5} h2.2`" stroke="var(--ink)" stroke-width=".1" />
-        <text :x="outline.left - 1.4" :y="i * 5 + 0.4" font-size="1.1" fill="var(--ink)">{{ scale(i * 5) }}</text>
+      <rect
+        :x="frame.left + 1"
+        y="0"
+        width="2.2"
+        :height="ticks * 5"
+        fill="#f3e3b8"
+        stroke="var(--ink)"
+        stroke-width=".08"
+      />
+      <g v-for="i in ticks" :key="i">
+        <path :d="`M${frame.left + 1} ${i * 5} h2.2`" stroke="var(--ink)" stroke-width=".1" />
+        <text :x="frame.left + 0.9" :y="i * 5 - 0.4" font-size="1.5" fill="var(--ink)" text-anchor="start">
+          {{ scaled(i * 5) }}
+        </text>
       </g>
     </template>
-    <path :d="outline.path" :fill="cloth" stroke="var(--ink)" stroke-width=".22" />
-    <path :d="outline.seams" fill="none" :stroke="line" stroke-width=".12" stroke-dasharray=".6 .5" opacity=".6" />
-    <g v-for="print in prints" :key="print.p.id">
+    <g :transform="`scale(${scale})`">
+      <path v-if="side.straps" :d="side.straps" fill="none" stroke="var(--ink)" stroke-width=".5" />
+      <path :d="side.path" :fill="cloth" stroke="var(--ink)" stroke-width=".22" stroke-linejoin="round" />
+      <path
+        :d="side.seams"
+        fill="none"
+        :stroke="line"
+        stroke-width=".14"
+        stroke-linecap="round"
+        stroke-linejoin="round"
+        opacity=".55"
+      />
+    </g>
+    <g v-for="p in prints" :key="p.placementId">
+      <rect
+        v-if="measured"
+        :x="p.zone.x"
+        :y="p.zone.y"
+        :width="p.zone.width"
+        :height="p.zone.height"
+        fill="none"
+        :stroke="line"
+        stroke-width=".1"
+        stroke-dasharray=".15 .45"
+        opacity=".7"
+      />
       <image
-        v-if="print.p.designId"
-        :href="`/api/artwork/${print.p.designId}/picture.png?side=400&painted=true&of=${shop.order?.version ?? 0}`"
-        :x="print.x"
-        :y="print.y"
-        :width="print.p.widthIn"
-        :height="print.p.heightIn"
+        v-if="p.designId"
+        :href="`/api/artwork/${p.designId}/picture.png?side=400&painted=true&of=${shop.order?.version ?? 0}`"
+        :x="p.print.x"
+        :y="p.print.y"
+        :width="p.print.width"
+        :height="p.print.height"
         preserveAspectRatio="none"
       />
       <rect
-        :x="print.x"
-        :y="print.y"
-        :width="print.p.widthIn"
-        :height="print.p.heightIn"
+        :x="p.print.x"
+        :y="p.print.y"
+        :width="p.print.width"
+        :height="p.print.height"
         fill="none"
-        :stroke="print.bad ? 'var(--heat)' : line"
-        :stroke-width="print.bad ? 0.4 : 0.18"
+        :stroke="p.bad ? 'var(--heat)' : line"
+        :stroke-width="p.bad ? 0.5 : 0.2"
         stroke-dasharray=".7 .4"
       />
-      <template v-if="tape">
+      <template v-if="measured">
+        <path
+          :d="`M${p.middle - 0.9} ${p.seamY} h1.8 M${p.middle} ${p.seamY} V${p.near} M${p.middle - 0.9} ${p.near} h1.8`"
+          fill="none"
+          :stroke="line"
+          stroke-width=".16"
+        />
         <text
-          v-if="print.p.widthIn > 6 && !print.p.designId"
-          :x="print.x + print.p.widthIn / 2"
-          :y="print.y + print.p.heightIn / 2"
-          font-size="1.25"
-          text-anchor="middle"
+          v-if="p.large"
+          class="said"
+          :x="p.middle + 0.6"
+          :y="(p.seamY + p.near) / 2 + 0.6"
           :fill="line"
+          :stroke="cloth"
         >
-          {{ placeWord[print.p.place] }}
+          {{ length(p.fromSeamIn, format()) }}
         </text>
         <text
-          :x="print.x + print.p.widthIn / 2"
+          v-if="!p.large || !p.designId"
+          class="said"
+          :x="p.at"
           :y="
-            print.p.designId
-              ? print.y + print.p.heightIn + 1.5
-              : print.p.widthIn > 6
-                ? print.y + print.p.heightIn / 2 + 1.6
-                : 14.6
+            p.large
+              ? p.print.y + p.print.height / 2 + 0.6
+              : p.below
+                ? p.print.y + p.print.height + 1.9
+                : p.print.y - 0.6
           "
-          font-size="1.2"
-          text-anchor="middle"
-          :fill="print.p.widthIn > 6 || Math.abs(print.x) < 8 ? line : 'var(--ink)'"
+          :text-anchor="p.anchor"
+          :fill="line"
+          :stroke="cloth"
         >
-          {{ scale(print.p.widthIn) }} × {{ length(print.p.heightIn, format()) }}
+          {{ scaled(p.print.width) }} × {{ length(p.print.height, format())
+          }}{{ p.large ? '' : `, at ${length(p.fromSeamIn, format())}` }}
         </text>
       </template>
     </g>
   </svg>
 </template>
+
+<style scoped>
+.said {
+  font-size: 1.7px;
+  font-weight: 620;
+  paint-order: stroke;
+  stroke-width: 0.55px;
+  stroke-linejoin: round;
+}
+</style>

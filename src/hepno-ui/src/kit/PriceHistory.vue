@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../api/client'
 import { figure } from './shown'
-import { attempt, format, shop } from '../shell/state'
+import { format, reading } from '../shell/state'
 
 /** What a thing's prices have been, each as a line of steps with their days; prices that never moved are said in one sentence. */
 const props = defineProps<{
@@ -14,11 +14,11 @@ const lines = ref<Schemas['PriceLine'][]>([])
 watch(
   () => [props.id, props.version],
   () =>
-    void attempt(async () => {
+    void reading(async () => {
       lines.value = await ask(
         api.GET(`/api/${props.noun}/{id}/prices` as '/api/styles/{id}/prices', { params: { path: { id: props.id } } }),
       )
-    }, shop.said),
+    }),
   { immediate: true },
 )
 const moved = computed(() => lines.value.filter((l) => l.steps.length > 1))

@@ -43,3 +43,10 @@ export const num = <T>(label: string, key: Key<T, number>, scale = 1): Field<T> 
 
 export const choice = <T>(label: string, key: Key<T, string>, options: Record<string, string>): Field<T> =>
   text(label, key, { options: Object.entries(options).map(([value, word]) => ({ value, label: word })) })
+
+/** What is typed a line each; empty lines say nothing. */
+export const rows = (t: string) =>
+  t
+    .split('\n')
+    .map((r) => r.trim())
+    .filter(Boolean)

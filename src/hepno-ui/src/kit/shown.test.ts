@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { readNumber } from './fields'
-import { anHour, bare, day, duration, type Format, length, moment, money, number } from './shown'
+import { anHour, bare, day, duration, length, moment, money, number, rollLength, type Format } from './shown'
 
 const plain: Format = {
   sign: '$',
@@ -28,6 +28,7 @@ const shownBy: Record<string, (value: string, f: Format) => string> = {
   anHour: (v, f) => anHour(Number(v), f),
   number: (v, f) => number(Number(v), 2, f),
   length: (v, f) => length(Number(v), f),
+  roll: (v, f) => rollLength(Number(v), f),
   duration: (v) => duration(Number(v)),
   day,
   moment,

@@ -41,6 +41,15 @@ export function length(inches: number, f: Format): string {
   return f.metric ? `${number(inches * 2.54, 1, f)} cm` : `${number(inches, 2, f)} in`
 }
 
+/** A length of roll, in what rolls are sold by. */
+export function rollLength(inches: number, f: Format): string {
+  return f.metric ? `${number((inches * 2.54) / 100, 2, f)} m` : `${number(inches / 12, 2, f)} ft`
+}
+
+/** A temperature typed in the shop's unit, in °F; and back. */
+export const toFahrenheit = (typed: number, f: Format): number => (f.celsius ? (typed * 9) / 5 + 32 : typed)
+export const fromFahrenheit = (t: number, f: Format): number => (f.celsius ? ((t - 32) * 5) / 9 : t)
+
 export function duration(seconds: number): string {
   if (seconds < 120) return `${Math.round(seconds)} s`
   const minutes = Math.round(seconds / 60)

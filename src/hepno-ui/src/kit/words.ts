@@ -19,9 +19,15 @@ export const placeWord: Record<string, string> = {
   back: 'Back',
   'left-sleeve': 'Left sleeve',
   'right-sleeve': 'Right sleeve',
+  'left-long-sleeve': 'Along the left sleeve',
+  'right-long-sleeve': 'Along the right sleeve',
   nape: 'Nape',
+  'neck-label': 'Neck label',
+  'left-leg': 'Left leg',
+  'right-leg': 'Right leg',
   'cap-front': 'Cap front',
   'bag-face': 'Bag face',
+  'sock-side': 'Sock side',
 }
 
 export const kindWord: Record<string, string> = {
@@ -31,11 +37,21 @@ export const kindWord: Record<string, string> = {
   tote: 'Tote',
   apron: 'Apron',
   cap: 'Cap',
+  'long-sleeve': 'Long-sleeved tee',
+  tank: 'Tank',
+  'zip-hoodie': 'Zip hoodie',
+  polo: 'Polo',
+  jacket: 'Jacket',
+  joggers: 'Joggers',
+  'drawstring-bag': 'Drawstring bag',
+  socks: 'Socks',
+  bodysuit: 'Bodysuit',
 }
 
 export const sourceWord: Record<string, string> = {
   'own-test': 'tested here',
   maker: "maker's word",
+  learned: 'learned from runs',
   assumed: 'assumed: spot-test first',
 }
 
@@ -47,6 +63,57 @@ export const stratumLetter: Record<string, string> = {
   press: 'H',
   spoilage: 'S',
   packing: 'K',
+}
+
+/** What each piece has of its own at a print. */
+export const ownWord: Record<string, string> = {
+  none: 'the same on all',
+  name: 'each its own name',
+  number: 'each its own number',
+  'name-and-number': 'each its own name and number',
+}
+
+/** What lies in or on a press besides its platens. */
+export const accessoryWord: Record<string, string> = {
+  pillow: 'pillow',
+  foam: 'foam',
+  'cover-sheet': 'cover',
+}
+
+/** What goes into a printer. */
+export const supplyWord: Record<string, string> = {
+  'colour-ink': 'colour ink',
+  'white-ink': 'white ink',
+  film: 'film',
+  powder: 'powder',
+  'dye-ink': 'dye ink',
+  paper: 'paper',
+}
+
+/** What cured powder looked like. */
+export const cureSignWord: Record<string, string> = {
+  'not-seen': 'nothing seen',
+  glossy: 'glossy',
+  dull: 'dull or grainy',
+  yellowed: 'yellowed or oily',
+}
+
+/** A colour patch pressed before or after a batch. */
+export const patchWord: Record<string, string> = {
+  'not-yet': 'not pressed yet',
+  holds: 'holds',
+  lifts: 'lifts',
+}
+
+/** Where the right to print an artwork comes from. */
+export const rightsWord: Record<string, string> = {
+  unsaid: 'nobody asked yet',
+  ours: 'we drew it',
+  customers: "it is the customer's",
+  'stock-licence': "a stock graphic's licence",
+  'font-licence': "a font's licence",
+  'club-mark': "a club's, school's or firm's mark",
+  'famous-one': 'a famous face, character, brand',
 }
 
 /** A step of pressing as Learn has it. */
@@ -64,3 +131,34 @@ export const methodWord: Record<string, string> = {
   htv: 'Layered vinyl',
   sublimation: 'Dye sublimation',
 }
+
+export const coverWord: Record<string, string> = {
+  none: 'none: the carrier is its own',
+  sheet: 'cover sheet',
+  'release-sheet': 'release sheet',
+  parchment: 'parchment',
+  'single-use': 'paper for one press',
+}
+
+export const bleedingWord: Record<string, string> = {
+  'not-looked': 'not looked at yet',
+  clean: 'stayed where it was',
+  bled: 'came through',
+}
+
+export const floorWord = { stream: 'stream', 'one-at-a-time': 'one at a time' } as const
+
+export const everyWord = {
+  day: 'every day',
+  week: 'every week',
+  month: 'every month',
+  'as-needed': 'as needed',
+} as const
+
+export const pullWord = {
+  slides: 'slides out',
+  drags: 'comes with a drag',
+  stiff: 'comes when pulled hard',
+  holds: 'does not come',
+  tears: 'tears first',
+} as const

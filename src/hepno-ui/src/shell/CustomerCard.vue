@@ -9,7 +9,7 @@ import { money } from '../kit/shown'
 import ThingEditor from '../kit/ThingEditor.vue'
 import { things } from '../kit/things'
 import { type StationName, stationWord } from '../kit/words'
-import { attempt, format, refresh, shop, stationPath, take } from './state'
+import { attempt, format, reading, refresh, shop, stationPath, take } from './state'
 
 /** A customer: how to reach them, what they had made and what it earned, and the same again. */
 const visible = defineModel<boolean>({ required: true })
@@ -28,9 +28,9 @@ const id = () => shop.order?.customer?.id
 async function load(): Promise<void> {
   const customer = id()
   if (!customer) return
-  await attempt(async () => {
+  await reading(async () => {
     record.value = await ask(api.GET('/api/customers/{id}/record', { params: { path: { id: customer } } }))
-  }, shop.said)
+  })
 }
 watch(visible, (now) => {
   record.value = undefined

@@ -6,6 +6,11 @@ import { shop } from './state'
 
 const emit = defineEmits<{ act: []; customer: [] }>()
 const slip = computed(() => shop.order?.slip ?? null)
+/** The side that is printed: the front, where anything is. */
+const onBack = computed(() => {
+  const prints = shop.order?.lines[0]?.drawn[0]?.prints ?? []
+  return prints.length > 0 && prints.every((p) => p.onBack)
+})
 const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
 </script>
 
@@ -22,7 +27,14 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
             <template v-else>who is asking?</template>
           </h2>
         </div>
-        <Garment class="garment" :kind="slip.kind" :hex="slip.hex" :placements="shop.order.ask.lines[0]!.placements" />
+        <Garment
+          class="garment"
+          :kind="slip.kind"
+          :hex="slip.hex"
+          :drawn="shop.order.lines[0]?.drawn[0]"
+          :back="onBack"
+          :placements="shop.order.ask.lines[0]!.placements"
+        />
       </div>
       <dl>
         <template v-for="row in slip.rows" :key="row.label">
@@ -56,6 +68,7 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
       <div v-for="p in shop.problems" :key="p.code + p.where" class="said bad" role="alert">
         <b>{{ p.sentence }}</b> {{ p.remedy }}
       </div>
+      <button v-if="shop.sure" class="plain-button" @click="shop.sure()">It is so: keep it</button>
       <div v-if="shop.said && shop.problems.length === 0" class="said" role="status">{{ shop.said }}</div>
       <p v-if="slip && slip.action.waits" class="note">waits: {{ slip.action.waits }}</p>
       <button

@@ -12,6 +12,8 @@ export const allKeys: [string, string][] = [
   ['C', 'the customer of the order in hand, and the same again'],
   [', .', 'previous and next order in hand'],
   ['\\', 'turn or open the slip'],
+  ['L, P', 'on Ask, another garment, another print'],
+  ['[ ]', 'on Ask, the size that is drawn'],
   ['Z', 'take back what this device did last'],
   ['Ctrl Enter', 'the slip’s action'],
   ['E', 'explain the figure in focus, or the chosen cost'],

@@ -1,4 +1,4 @@
-import { computed, reactive, watch } from 'vue'
+import { computed, reactive, toRaw, watch } from 'vue'
 import { api, ask, makeId, type Problem, Refusal, type Schemas, seen } from '../api/client'
 import type { StationName } from '../kit/words'
 
@@ -12,6 +12,8 @@ export const shop = reactive({
   said: '',
   problems: [] as Problem[],
   collision: null as Collision | null,
+  /** Sends again what was asked about, as meant. */
+  sure: null as (() => Promise<unknown>) | null,
   slipOpen: false,
 })
 
@@ -83,6 +85,7 @@ export async function refresh(): Promise<void> {
 export async function attempt(work: () => Promise<void>, said = ''): Promise<boolean> {
   shop.problems = []
   shop.said = ''
+  shop.sure = null
   try {
     await work()
     if (said) shop.said = said
@@ -92,6 +95,18 @@ export async function attempt(work: () => Promise<void>, said = ''): Promise<boo
     shop.said = ''
     shop.problems = refused.problems
     return false
+  }
+}
+
+let unread: Problem[] = []
+/** Reads what a screen shows. What was said stays; a refusal is shown until a reading succeeds. */
+export async function reading(work: () => Promise<void>): Promise<void> {
+  try {
+    await work()
+    if (toRaw(shop.problems) === unread) shop.problems = []
+  } catch (refused) {
+    if (!(refused instanceof Refusal)) throw refused
+    shop.problems = unread = refused.problems
   }
 }
 
@@ -110,6 +125,9 @@ export const newLine = (): Schemas['LineBody'] => ({
   placements: [],
   mark: null,
   given: 0,
+  names: null,
+  theirs: false,
+  dueDate: null,
 })
 
 /** Begins an order nobody has said anything of yet, takes it in hand, and returns its id. */
@@ -136,26 +154,20 @@ export function askBody(order: Schemas['OrderView']): AskBody {
   const { customerId, lines, dueDate, dueTime, note, channel, shipping } = order.ask
   return {
     customerId,
-    lines: lines.map(({ id, styleId, colourwayId, sizes, placements, mark, given }) => ({
+    lines: lines.map(({ id, styleId, colourwayId, sizes, placements, mark, given, names, theirs, dueDate }) => ({
       id,
       styleId,
       colourwayId,
       sizes,
       placements: placements.map(
-        ({ id, place, widthIn, heightIn, coveragePercent, colours, gradient, thinnestLinePt, designId }) => ({
-          id,
-          place,
-          widthIn,
-          heightIn,
-          coveragePercent,
-          colours,
-          gradient,
-          thinnestLinePt,
-          designId,
-        }),
+        // what the server works out of it is not sent back
+        ({ areaIn2: _, ...body }) => body,
       ),
       mark,
       given,
+      names: names?.map(({ size, name, number }) => ({ size, name, number })) ?? null,
+      theirs,
+      dueDate,
     })),
     dueDate,
     dueTime,

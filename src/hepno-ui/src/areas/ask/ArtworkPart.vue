@@ -5,7 +5,11 @@ import { length, number } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
 import { placeWord } from '../../kit/words'
 import { onChange } from '../../shell/live'
-import { attempt, format, refresh, shop } from '../../shell/state'
+import { attempt, format, reading, refresh, shop } from '../../shell/state'
+import ColourwayTrial from './ColourwayTrial.vue'
+import DesignMemory from './DesignMemory.vue'
+import InkMeasured from './InkMeasured.vue'
+import RightsPart from './RightsPart.vue'
 import { type Design, kinds, knockOut, lookAt, type Looked, makeCode, saveRights, sendPicture } from './artwork'
 
 /** One print's picture on the cloth it is for: what would spoil it, marked where it is; and whose it is. */
@@ -13,6 +17,7 @@ const props = defineProps<{
   placement: Schemas['PlacementBody']
   line: { styleId: string | null; colourwayId: string | null }
   cloth: string
+  colourways: Schemas['Colourway'][]
   locked: boolean
 }>()
 const emit = defineEmits<{ design: [id: string | null] }>()
@@ -20,6 +25,9 @@ const design = ref<Design | null>(null)
 const looked = ref<Looked | null>(null)
 const busy = ref('')
 const over = ref(false)
+/** Share of the measuring that is done. */
+const done = ref(0)
+let reads = 0
 
 async function load(): Promise<void> {
   const id = props.placement.designId
@@ -27,11 +35,14 @@ async function load(): Promise<void> {
     design.value = looked.value = null
     return
   }
-  await attempt(async () => {
+  const asked = ++reads
+  await reading(async () => {
     const got = await lookAt(id, props.placement.widthIn, props.line.styleId, props.line.colourwayId)
-    design.value = got.design
-    looked.value = got.looked
-  }, shop.said)
+    // an older answer that comes late must not bring back what was there before
+    if (id !== props.placement.designId) return
+    if (design.value?.id !== id || got.design.version >= design.value.version) design.value = got.design
+    if (asked === reads) looked.value = got.looked
+  })
 }
 watch(
   () => [props.placement.designId, props.placement.widthIn, props.line.styleId, props.line.colourwayId],
@@ -44,9 +55,15 @@ onUnmounted(() => stop())
 
 async function take(file: File | undefined): Promise<void> {
   if (!file || props.locked) return
+  done.value = 0
   busy.value = `Looking at ${file.name}...`
   await attempt(async () => {
-    const d = await sendPicture(file, props.placement.widthIn, design.value ?? undefined)
+    const d = await sendPicture(
+      file,
+      props.placement.widthIn,
+      design.value ?? undefined,
+      (share) => (done.value = share),
+    )
     if (d.id === props.placement.designId) await Promise.all([load(), refresh()])
     else emit('design', d.id)
   })
@@ -80,16 +97,25 @@ async function mend(): Promise<void> {
 }
 // typed fast, one field is saved after the other: each from the version the one before made
 let saved: Promise<unknown> = Promise.resolve()
-function say(event: Event, field: 'whose' | 'saidBy' | 'proof'): void {
-  const text = (event.target as HTMLInputElement).value.trim()
+function say(part: Partial<Design['rights']>): void {
   saved = saved.then(async () => {
     const d = design.value
-    if (!d || text === d.rights[field]) return
+    if (!d) return
     const saidOn = d.rights.saidOn ?? shop.line?.today ?? null
     await attempt(async () => {
-      await saveRights(d, { ...d.rights, saidOn, [field]: text })
+      await saveRights(d, { ...d.rights, saidOn, ...part })
       await load()
     }, 'Written down.')
+  })
+}
+function next(nextTime: string): void {
+  saved = saved.then(async () => {
+    const d = design.value
+    if (!d || nextTime === d.nextTime) return
+    await attempt(async () => {
+      await saveRights(d, d.rights, nextTime)
+      await load()
+    }, 'Written down for next time.')
   })
 }
 const marks = computed(() =>
@@ -106,6 +132,11 @@ const facts = computed(() => {
     l.thinnestGapPt === null ? 'no gap under 6 pt' : `thinnest gap ${number(l.thinnestGapPt, 2, f)} pt`,
   ]
 })
+/** Small amounts of ink, to the hundredth. */
+const ml = (amount: number) => number(amount, 2, format())
+/** Another ground than the cloth, as long as it is looked at; and the picture as large as the page. */
+const ground = ref('')
+const large = ref(false)
 const spots = computed(() => (design.value?.colours.spots ?? []).filter((s) => !s.stray).slice(0, 12))
 const edge = computed(() => Math.max(design.value?.widthPx ?? 1, design.value?.heightPx ?? 1) / 150)
 defineExpose({ take })
@@ -115,15 +146,15 @@ defineExpose({ take })
   <section class="art" :aria-label="`Artwork, ${placeWord[placement.place]?.toLowerCase()}`">
     <div
       class="sheet"
-      :class="{ over, none: !design }"
-      :style="{ background: design ? cloth : undefined }"
+      :class="{ over, none: !design, large, checked: ground === 'checked', dye: ground.startsWith('dye') }"
+      :style="{ backgroundColor: design && ground !== 'checked' ? ground.replace('dye ', '') || cloth : undefined }"
       @dragover.prevent="over = true"
       @dragleave="over = false"
       @drop.prevent="drop"
     >
       <svg v-if="design" :viewBox="`0 0 ${design.widthPx} ${design.heightPx}`" role="img" :aria-label="design.name">
         <image
-          :href="`/api/artwork/${design.id}/picture.png?side=800&print=${design.print.slice(0, 12)}`"
+          :href="`/api/artwork/${design.id}/picture.png?side=${large ? 2000 : 800}&print=${design.print.slice(0, 12)}`"
           :width="design.widthPx"
           :height="design.heightPx"
         />
@@ -142,7 +173,12 @@ defineExpose({ take })
           </text>
         </g>
       </svg>
-      <p v-if="busy" role="status" class="busy">{{ busy }}</p>
+      <button v-if="design" class="zoom" :aria-pressed="large" @click="large = !large">
+        {{ large ? 'smaller' : 'larger' }}
+      </button>
+      <p v-if="busy" role="status" class="busy">
+        {{ busy }} <progress v-if="done > 0" :value="done" max="1"></progress>
+      </p>
       <label v-else-if="!locked" class="choose" :class="{ small: design }"
         >{{
           design
@@ -169,6 +205,10 @@ defineExpose({ take })
       </p>
       <p v-if="design.code" class="small code">
         The code in it reads <b>{{ design.code }}</b>. Read it aloud to them.
+        <template v-for="r in looked.codeReads" :key="r.way"
+          ><Sign :kind="r.reads ? 'go' : 'no'" /> {{ r.way }} {{ r.reads ? 'still reads' : 'blurs it'
+          }}{{ ' ' }}</template
+        >
       </p>
       <ol class="faults">
         <li v-for="(fault, n) in looked.faults" :key="fault.code" :class="fault.kind">
@@ -178,19 +218,28 @@ defineExpose({ take })
         </li>
         <li v-if="looked.faults.length === 0"><Sign kind="go" /> nothing in it would spoil the print</li>
       </ol>
-      <div class="rights">
-        <label class="field"
-          >Whose is it?<input :value="design.rights.whose" maxlength="500" @change="say($event, 'whose')"
-        /></label>
-        <label class="field"
-          >Who said so<input :value="design.rights.saidBy" maxlength="500" @change="say($event, 'saidBy')"
-        /></label>
-        <label class="field"
-          >What proves it<input :value="design.rights.proof" maxlength="500" @change="say($event, 'proof')"
-        /></label>
-      </div>
+      <p v-if="looked.ink" class="small quiet">
+        Ink of one print on {{ looked.printer }}: cyan {{ ml(looked.ink.cyan) }}, magenta {{ ml(looked.ink.magenta) }},
+        yellow {{ ml(looked.ink.yellow) }}, black {{ ml(looked.ink.black) }}, white {{ ml(looked.ink.white) }} ml.
+      </p>
+      <InkMeasured
+        v-if="looked.ink"
+        :design="design"
+        :width-in="placement.widthIn"
+        :printer="looked.printer"
+        @measured="load"
+      />
+      <RightsPart :rights="design.rights" @change="say" />
+      <DesignMemory :design="design" @next="next" />
       <button v-if="!locked" class="plain-button" @click="emit('design', null)">Without a picture</button>
     </div>
+    <ColourwayTrial
+      v-if="design && colourways.length > 0"
+      :design="design"
+      :colourways="colourways"
+      :ground="ground"
+      @ground="(g) => (ground = g)"
+    />
   </section>
 </template>
 
@@ -204,6 +253,7 @@ defineExpose({ take })
 }
 .sheet {
   position: relative;
+  align-self: start;
   border: 1.5px solid var(--ink);
   min-height: 96px;
 }
@@ -214,6 +264,27 @@ defineExpose({ take })
 }
 .sheet.over {
   outline: 3px solid var(--go);
+}
+.sheet.large {
+  grid-column: 1 / -1;
+}
+.sheet.large svg {
+  max-height: 80vh;
+}
+.sheet.checked {
+  background: repeating-conic-gradient(var(--rule) 0 25%, var(--bleach) 0 50%) 0 0 / 16px 16px;
+}
+.sheet.dye image {
+  mix-blend-mode: multiply;
+}
+.zoom {
+  position: absolute;
+  top: 0;
+  right: 0;
+  font-size: 13px;
+  padding: 3px 10px;
+  background: var(--cotton);
+  border: 1px solid var(--ink);
 }
 .sheet svg {
   display: block;
@@ -298,11 +369,5 @@ defineExpose({ take })
 .no {
   display: inline-block;
   min-width: 1em;
-}
-.rights {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(130px, 1fr));
-  gap: 10px;
-  padding: 8px 0;
 }
 </style>

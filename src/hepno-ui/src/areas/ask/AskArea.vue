@@ -3,11 +3,14 @@ import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, seen } from '../../api/client'
 import Garment from '../../kit/Garment.vue'
 import Keys from '../../kit/Keys.vue'
-import { length } from '../../kit/shown'
+import { length, number } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
 import { placeWord } from '../../kit/words'
+import { typing } from '../../shell/keys'
 import { askBody, attempt, format, lineInHand, refresh, saveAsk, shop } from '../../shell/state'
 import ArtworkPart from './ArtworkPart.vue'
+import Attachments from './Attachments.vue'
+import Templates from './Templates.vue'
 import AskSentence from './AskSentence.vue'
 
 const order = computed(() => shop.order)
@@ -21,13 +24,37 @@ const piles = computed(() => {
 const pileWidth = computed(() => Math.min(64, 380 / Math.max(1, piles.value.length)))
 // with many sizes the count stands under its size, not beside it
 const crowded = computed(() => piles.value.length > 5)
-const onBack = ['back', 'nape']
-const sides = computed(() => {
-  const all = line.value?.asked.placements ?? []
-  const back = all.filter((p) => onBack.includes(p.place))
-  const front = all.filter((p) => !onBack.includes(p.place))
-  return [front, back].filter((side, i) => side.length > 0 || (i === 0 && back.length === 0))
+/** The size that is drawn; the one with the most pieces until another is chosen. */
+const size = ref('')
+const drawn = computed(() => {
+  const all = line.value?.drawn ?? []
+  return all.find((d) => d.size === size.value) ?? [...all].sort((a, b) => b.pieces - a.pieces)[0]
 })
+const most = computed(() => (line.value?.drawn ?? []).reduce((n, d) => Math.max(n, d.scale), 0) || 1)
+const sides = computed(() => {
+  const prints = drawn.value?.prints ?? []
+  return [false, true].filter((back) => prints.some((p) => p.onBack === back) || (!back && prints.length === 0))
+})
+function step(by: number): void {
+  const all = line.value?.drawn ?? []
+  const at = all.findIndex((d) => d === drawn.value)
+  size.value = all[Math.min(all.length - 1, Math.max(0, at + by))]?.size ?? ''
+}
+const sentence = ref<InstanceType<typeof AskSentence>>()
+const deeds: Record<string, () => void> = {
+  '[': () => step(-1),
+  ']': () => step(1),
+  l: () => void sentence.value?.addLine(),
+  p: () => sentence.value?.addPrint(),
+}
+function onKey(event: KeyboardEvent): void {
+  const deed = deeds[event.key.toLowerCase()]
+  if (!deed || typing(event) || event.ctrlKey || event.metaKey || event.altKey) return
+  event.preventDefault()
+  deed()
+}
+onMounted(() => window.addEventListener('keydown', onKey))
+onUnmounted(() => window.removeEventListener('keydown', onKey))
 const cloth = computed(() => line.value?.colourway?.hex ?? 'var(--calico)')
 const bad = computed(() => {
   const l = line.value
@@ -35,6 +62,10 @@ const bad = computed(() => {
     ? l.problems.map((p) => l.asked.placements[Number(/placements\[(\d+)/.exec(p.where)?.[1] ?? -1)]?.id ?? '')
     : []
 })
+/** True while the ask says no garment, size or print. */
+const untold = computed(() =>
+  (order.value?.ask.lines ?? []).every((l) => !l.styleId && l.sizes.length === 0 && l.placements.length === 0),
+)
 async function keepNote(event: Event): Promise<void> {
   const o = order.value
   if (!o) return
@@ -81,7 +112,8 @@ async function withdraw(): Promise<void> {
     </div>
     <template v-else>
       <h1 class="sr">Ask {{ order.code }}</h1>
-      <AskSentence :key="order.id" />
+      <AskSentence ref="sentence" :key="order.id" />
+      <Templates v-if="!order.quoteSent" :key="order.id" :order="order" :empty="untold" />
       <p v-if="order.quoteSent" class="small caution">
         The quote is sent: the ask stands as quoted.
         <button class="plain-button" @click="withdraw">Withdraw the quote</button>
@@ -135,33 +167,83 @@ async function withdraw(): Promise<void> {
                 </tr>
               </thead>
               <tbody>
-                <tr v-for="p in line.asked.placements" :key="p.id">
-                  <td>{{ placeWord[p.place] }}</td>
-                  <td class="fig">{{ length(p.widthIn, format()) }} × {{ length(p.heightIn, format()) }}</td>
-                  <td class="fig">{{ p.coveragePercent }}%</td>
-                  <td class="fig">{{ p.gradient ? 'gradient' : p.colours }}</td>
-                  <td class="fig">{{ p.thinnestLinePt }} pt</td>
-                </tr>
+                <template v-for="p in line.asked.placements" :key="p.id">
+                  <tr>
+                    <td>{{ placeWord[p.place] }}</td>
+                    <td class="fig">{{ length(p.widthIn, format()) }} × {{ length(p.heightIn, format()) }}</td>
+                    <td class="fig">{{ p.coveragePercent }}%</td>
+                    <td class="fig">{{ p.gradient ? 'gradient' : p.colours }}</td>
+                    <td class="fig">{{ p.thinnestLinePt }} pt</td>
+                  </tr>
+                  <tr v-for="s in line.prints.filter((x) => x.placementId === p.id)" :key="s.sizes[0]" class="onsize">
+                    <td colspan="5">
+                      <b>{{ s.sizes.join(', ') }}</b> {{ length(s.widthIn, format()) }} ×
+                      {{ length(s.heightIn, format()) }}, {{ length(s.fromSeamIn, format()) }} {{ s.where }} (about
+                      {{ number(s.fingers, 1, format()) }} {{ s.fingers === 1 ? 'finger' : 'fingers' }})
+                    </td>
+                  </tr>
+                </template>
               </tbody>
             </table>
             <p v-for="problem in order.lines.flatMap((l) => l.problems)" :key="problem.where" class="problem">
               <Sign kind="heat" /> {{ problem.sentence }} {{ problem.remedy }}
             </p>
+            <details v-if="line && line.labels.length > 0" class="list">
+              <summary>Neck labels, a print for each size</summary>
+              <p v-for="l in line.labels" :key="l.size" class="small">
+                <b>{{ l.pieces }} × {{ l.size }}</b> {{ l.lines.slice(1).join(' / ') }}
+              </p>
+            </details>
+            <p v-for="notice in line?.notices ?? []" :key="notice" class="small">
+              <Sign kind="caution" /> {{ notice }}
+            </p>
+            <details v-if="line?.asked.names" class="list">
+              <summary>{{ line.asked.names.length }} names and numbers</summary>
+              <p class="small">
+                <a :href="`/api/orders/${order.id}/names.csv`">the list as a table, for who cuts or prints them</a>
+              </p>
+              <ol class="names">
+                <li v-for="(n, i) in line.asked.names" :key="i">
+                  <b>{{ n.size }}</b> {{ n.name }} {{ n.number }}
+                </li>
+              </ol>
+            </details>
             <label class="field" style="margin-top: 12px"
               >Anything else<textarea rows="3" :value="order.ask.note ?? ''" maxlength="2000" @change="keepNote" />
             </label>
+            <Attachments :order="order" />
           </section>
-          <section aria-label="Where the prints lie" class="sides">
-            <Garment
-              v-for="(side, i) in sides"
-              :key="i"
-              :kind="line?.style?.kind ?? null"
-              :hex="cloth"
-              :placements="side"
-              :bad="bad"
-              tape
-              class="garment"
-            />
+          <section aria-label="Where the prints lie">
+            <div class="sides">
+              <Garment
+                v-for="(back, i) in sides"
+                :key="String(back)"
+                :kind="line?.style?.kind ?? null"
+                :hex="cloth"
+                :drawn="drawn"
+                :back="back"
+                :most="most"
+                :placements="line?.asked.placements ?? []"
+                :bad="bad"
+                :tape="i === 0"
+                measured
+                class="garment"
+              />
+            </div>
+            <p v-if="drawn && drawn.prints.length > 0" class="which small">
+              <template v-if="line && line.drawn.length > 1"
+                >drawn on
+                <button
+                  v-for="d in line.drawn"
+                  :key="d.size"
+                  :aria-pressed="d.size === drawn.size"
+                  class="size"
+                  @click="size = d.size"
+                >
+                  {{ d.size }}
+                </button> </template
+              ><a :href="`/api/orders/${order.id}/placement.pdf`" target="_blank">placement on paper, true size</a>
+            </p>
           </section>
         </div>
         <section v-if="line && line.asked.placements.length > 0" class="arts" aria-label="Artwork">
@@ -172,6 +254,7 @@ async function withdraw(): Promise<void> {
             :placement="p"
             :line="line.asked"
             :cloth="cloth"
+            :colourways="line.style?.colourways ?? []"
             :locked="order.quoteSent !== null"
             @design="(id) => describe(p.id, id)"
           />
@@ -185,8 +268,9 @@ async function withdraw(): Promise<void> {
       :hints="[
         ['Enter', 'open a part, and the next thing unsaid'],
         ['Esc', 'as it was'],
-        ['Ctrl V', 'sizes from a spreadsheet, a picture'],
-        ['Z', 'take back'],
+        ['Ctrl V', 'sizes, a picture'],
+        ['L P', 'another garment, print'],
+        ['[ ]', 'another size drawn'],
         ['?', 'all keys'],
       ]"
     />
@@ -196,15 +280,16 @@ async function withdraw(): Promise<void> {
 <style scoped>
 .two {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 0.9fr);
+  grid-template-columns: minmax(0, 0.85fr) minmax(0, 1.15fr);
   gap: 28px;
 }
 .piles {
   width: 100%;
   max-height: 190px;
 }
+/* beside each other they share the width by what they enclose, so that an inch is an inch on both */
 .garment {
-  width: 100%;
+  flex-basis: 0;
   height: 100%;
   max-height: 520px;
 }
@@ -212,6 +297,24 @@ async function withdraw(): Promise<void> {
   display: flex;
   align-items: start;
   gap: 12px;
+}
+.which {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 6px;
+}
+
+.which a {
+  margin-left: auto;
+}
+.size {
+  padding: 2px 8px;
+  border-bottom: 1.5px solid transparent;
+}
+.size[aria-pressed='true'] {
+  border-bottom-color: var(--ink);
+  font-weight: var(--w-strong);
 }
 .sides > * {
   min-width: 0;
@@ -227,6 +330,19 @@ async function withdraw(): Promise<void> {
 .prints th {
   padding: 5px 8px 5px 0;
   border-bottom: 1px solid var(--rule);
+}
+.onsize td {
+  color: var(--ink-2);
+  font-size: 13px;
+  padding-left: 12px;
+}
+.list {
+  margin-top: 10px;
+}
+.names {
+  columns: 3 120px;
+  font-size: 13px;
+  padding-left: 22px;
 }
 .empty {
   display: grid;

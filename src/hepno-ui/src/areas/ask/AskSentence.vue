@@ -15,6 +15,7 @@ const zones = ref<Schemas['RateZone'][]>([])
 const customers = ref<Schemas['Customer'][]>([])
 const route = useRoute()
 
+const root = ref<HTMLElement>()
 const customer = ref<InstanceType<typeof EditPart>>()
 const lines = ref<InstanceType<typeof LineSentence>[]>([])
 const due = ref<InstanceType<typeof EditPart>>()
@@ -51,6 +52,8 @@ function openNext(): void {
       a.value.dueTime === null ? hour.value : undefined,
       ...lines.value.map((l) => l.open(true)),
     ]
+    // a slow answer must not close what was opened meanwhile
+    if (root.value?.querySelector('input:focus, select:focus, textarea:focus')) return
     parts.find((p) => p !== undefined)?.begin()
   })
 }
@@ -74,10 +77,16 @@ function changeLine(line: Schemas['AskLine'], part: Partial<Schemas['LineBody']>
   )
 }
 async function addLine(): Promise<void> {
+  if (order.value.quoteSent || a.value.lines.length >= mostLines) return
   const line = newLine()
   shop.lineId = line.id
   await change({ lines: [...askBody(order.value).lines, line] }, true)
 }
+/** Another print on the line that is looked at. */
+function addPrint(): void {
+  lines.value[shown.value.findIndex((l) => l.id === lineInHand.value?.id)]?.another()
+}
+defineExpose({ addLine, addPrint })
 const removeLine = (id: string) => change({ lines: askBody(order.value).lines.filter((l) => l.id !== id) }, false)
 
 async function setCustomer(text: string): Promise<void> {
@@ -125,7 +134,7 @@ function setHanding(value: string): Promise<void> {
 </script>
 
 <template>
-  <div class="sentence">
+  <div ref="root" class="sentence">
     <template v-if="!short"
       ><EditPart
         ref="customer"
@@ -152,6 +161,7 @@ function setHanding(value: string): Promise<void> {
         :said="said(line.id)"
         :styles="styles"
         :short="short ?? false"
+        :several="shown.length > 1"
         @change="(part) => changeLine(line, part)"
       /><button
         v-if="shown.length > 1 && !order.quoteSent"

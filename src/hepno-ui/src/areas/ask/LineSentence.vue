@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
-import { money } from '../../kit/shown'
+import { day, money } from '../../kit/shown'
 import { kindWord } from '../../kit/words'
 import { attempt, format } from '../../shell/state'
 import EditPart from './EditPart.vue'
+import NamesPart from './NamesPart.vue'
 import PlacementPart from './PlacementPart.vue'
 
 /** One line of the ask as a sentence: how many of which garment, printed where, at most for how much. */
@@ -15,6 +16,8 @@ const props = defineProps<{
   styles: Schemas['Style'][]
   /** On Compare only one print may be offered at a time. */
   short?: boolean
+  /** One of several lines: each may have a day of its own. */
+  several?: boolean
 }>()
 const emit = defineEmits<{ change: [part: Partial<Schemas['LineBody']>] }>()
 const sizeText = ref('')
@@ -28,6 +31,7 @@ const colour = ref<InstanceType<typeof EditPart>>()
 const sizes = ref<InstanceType<typeof EditPart>>()
 const mark = ref<InstanceType<typeof EditPart>>()
 const extra = ref<InstanceType<typeof PlacementPart>>()
+const names = ref<InstanceType<typeof NamesPart>>()
 
 /** As many as the server keeps. */
 const mostPlacements = 6
@@ -40,20 +44,29 @@ const colours = computed(() =>
   })),
 )
 
+const own = computed(() => props.line.placements.some((p) => p.own !== 'none'))
+
+// a print that is each piece's own wants its list next
+watch(own, (is) => {
+  if (is && !props.line.names) void nextTick(() => names.value?.begin())
+})
+
 /** Parts not yet said, in the order they are asked for. */
 function unsaid(): { begin: () => void }[] {
   const parts: [boolean, { begin: () => void } | undefined][] = [
     [props.line.styleId === null, style.value],
     [props.line.colourwayId === null, colour.value],
-    [props.line.sizes.length === 0, sizes.value],
+    // where each piece has its own name the list brings the sizes
+    [props.line.sizes.length === 0 && !own.value, sizes.value],
     [props.line.placements.length === 0, extra.value],
+    [own.value && !props.line.names, names.value],
     [props.line.mark === null, mark.value],
   ]
   return parts.flatMap(([open, part]) => (open && part ? [part] : []))
 }
 /** The mark may stay unsaid: it is asked for last. */
 const open = (withMark: boolean) => unsaid().find((p) => withMark || p !== mark.value)
-defineExpose({ open })
+defineExpose({ open, another: () => extra.value?.begin() })
 
 async function setSizes(text: string): Promise<void> {
   sizeText.value = text
@@ -119,16 +132,41 @@ const removePlacement = (id: string) =>
         :value="line.colourwayId ?? ''"
         :options="colours"
         @commit="(v) => emit('change', { colourwayId: v })" /></template
+    ><template v-if="line.styleId && !short"
+      >,
+      <EditPart
+        label="bought, or their own?"
+        :text="line.theirs ? 'their own, like it' : 'bought by us'"
+        :value="line.theirs ? 'theirs' : 'ours'"
+        :options="[
+          { value: 'ours', label: 'bought by us' },
+          { value: 'theirs', label: 'their own, like it' },
+        ]"
+        @commit="(v) => emit('change', { theirs: v === 'theirs' })" /></template
     >.
     <template v-for="(p, i) in line.placements" :key="p.id"
       ><template v-if="i > 0">; </template
       ><PlacementPart
         :placement="p"
         :taken="taken.filter((t) => t !== p.place)"
+        :places="said.places"
         @commit="keepPlacement"
         @remove="removePlacement(p.id)" /></template
     ><template v-if="line.placements.length < mostPlacements && !(short && line.placements.length > 0)"
-      >{{ ' ' }}<PlacementPart ref="extra" :placement="null" :taken="taken" @commit="keepPlacement" /></template
+      >{{ ' '
+      }}<PlacementPart
+        ref="extra"
+        :placement="null"
+        :taken="taken"
+        :places="said.places"
+        @commit="keepPlacement" /></template
+    ><template v-if="(own || line.names) && !short"
+      >{{ ' ' }}with
+      <NamesPart
+        ref="names"
+        :line="line"
+        @commit="(part) => emit('change', part)"
+        @clear="emit('change', { names: null })" /></template
     >, at
     <EditPart
       ref="mark"
@@ -138,6 +176,14 @@ const removePlacement = (id: string) =>
       width="5em"
       @commit="setMark"
     />
-    or less.
+    or less<template v-if="several && !short"
+      >,
+      <EditPart
+        label="this line on another day?"
+        :text="line.dueDate ? `wanted ${day(line.dueDate, format())}` : 'the same day'"
+        :value="line.dueDate ?? ''"
+        type="date"
+        @commit="(v) => emit('change', { dueDate: v || null })" /></template
+    >.
   </span>
 </template>

@@ -1,20 +1,20 @@
 <script setup lang="ts">
-import { nextTick, reactive, ref } from 'vue'
+import { nextTick, reactive, ref, watch } from 'vue'
 import { makeId, type Schemas } from '../../api/client'
 import { number } from '../../kit/shown'
-import { placeWord } from '../../kit/words'
+import { ownWord, placeWord } from '../../kit/words'
 import { format } from '../../shell/state'
 
 /** One decoration of the sentence, described by numbers. */
 type Body = Schemas['PlacementBody']
-const props = defineProps<{ placement: Body | null; taken: string[] }>()
+const props = defineProps<{ placement: Body | null; taken: string[]; places: Schemas['PlaceView'][] }>()
 const emit = defineEmits<{ commit: [placement: Body]; remove: [] }>()
 const open = ref(false)
 const first = ref<HTMLSelectElement>()
 const button = ref<HTMLButtonElement>()
-const draft = reactive<Body>({
-  id: '',
-  place: 'front',
+const fresh = (): Body => ({
+  id: makeId(),
+  place: props.places.find((p) => !props.taken.includes(p.id))?.id ?? 'front',
   widthIn: 10,
   heightIn: 10,
   coveragePercent: 60,
@@ -22,29 +22,38 @@ const draft = reactive<Body>({
   gradient: false,
   thinnestLinePt: 5,
   designId: null,
+  bySize: false,
+  own: 'none',
 })
+const draft = reactive<Body>(fresh())
 const unit = () => (format().metric ? 2.54 : 1)
 
 function begin(): void {
-  Object.assign(
-    draft,
-    props.placement ?? {
-      id: makeId(),
-      place: Object.keys(placeWord).find((p) => !props.taken.includes(p)),
-      widthIn: 10,
-      heightIn: 10,
-      coveragePercent: 60,
-      colours: 1,
-      gradient: false,
-      thinnestLinePt: 5,
-      designId: null,
-    },
-  )
+  Object.assign(draft, props.placement ?? fresh())
+  if (!props.placement) customary()
   draft.widthIn = Number((draft.widthIn * unit()).toFixed(3))
   draft.heightIn = Number((draft.heightIn * unit()).toFixed(3))
   open.value = true
   void nextTick(() => first.value?.focus())
 }
+/** The customary size of the place, on sizes as large as each takes. */
+function customary(): void {
+  const place = props.places.find((p) => p.id === draft.place)
+  if (!place) return
+  draft.widthIn = place.widestIn
+  draft.heightIn = place.heightIn
+  draft.bySize = place.widestIn > place.widthIn
+}
+// another place of a new print takes that place's customary size
+watch(
+  () => draft.place,
+  () => {
+    if (!open.value || props.placement) return
+    customary()
+    draft.widthIn = Number((draft.widthIn * unit()).toFixed(3))
+    draft.heightIn = Number((draft.heightIn * unit()).toFixed(3))
+  },
+)
 function commit(): void {
   open.value = false
   emit('commit', { ...draft, widthIn: draft.widthIn / unit(), heightIn: draft.heightIn / unit() })
@@ -57,7 +66,8 @@ function restore(): void {
 const said = (p: Body) => {
   const f = format()
   const size = `${number(p.widthIn * unit(), 2, f)} × ${number(p.heightIn * unit(), 2, f)} ${f.metric ? 'cm' : 'in'}`
-  return `${placeWord[p.place]} ${size}, ${p.gradient ? 'full colour' : p.colours === 1 ? 'one colour' : `${p.colours} colours`}`
+  const own = p.own === 'none' ? '' : `, ${ownWord[p.own]}`
+  return `${placeWord[p.place]} ${p.bySize ? 'up to ' : ''}${size}, ${p.gradient ? 'full colour' : p.colours === 1 ? 'one colour' : `${p.colours} colours`}${own}`
 }
 defineExpose({ begin })
 </script>
@@ -68,10 +78,16 @@ defineExpose({ begin })
   </button>
   <form v-else class="panel" @submit.prevent="commit" @keydown.esc.stop="restore">
     <label class="field"
-      >Where<select ref="first" v-model="draft.place" aria-label="Where">
-        <option v-for="(word, id) in placeWord" :key="id" :value="id" :disabled="taken.includes(String(id))">
-          {{ word }}
+      >Where<select ref="first" v-model="draft.place" aria-label="Where" @keydown.enter.prevent="commit">
+        <option v-for="p in places" :key="p.id" :value="p.id" :disabled="taken.includes(p.id)">{{ p.name }}</option>
+        <option v-if="places.every((p) => p.id !== draft.place)" :value="draft.place">
+          {{ placeWord[draft.place] }}
         </option>
+      </select></label
+    >
+    <label class="field"
+      >On the pieces<select v-model="draft.own" aria-label="On the pieces" @keydown.enter.prevent="commit">
+        <option v-for="(word, id) in ownWord" :key="id" :value="id">{{ word }}</option>
       </select></label
     >
     <label class="field"
@@ -88,6 +104,7 @@ defineExpose({ begin })
       /></label>
       <label class="check"><input v-model="draft.gradient" type="checkbox" /> gradients</label></template
     ><span v-else class="small quiet">the rest is measured on its picture</span>
+    <label class="check"><input v-model="draft.bySize" type="checkbox" /> smaller on smaller sizes</label>
     <button class="plain-button" type="submit">Keep</button>
     <button v-if="placement" class="plain-button" type="button" @click="((open = false), emit('remove'))">
       Remove

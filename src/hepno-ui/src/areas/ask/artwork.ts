@@ -7,11 +7,22 @@ export type Looked = Schemas['DesignLooked']
 export const kinds = 'image/png,image/jpeg,image/svg+xml'
 
 /** Sends a picture; without an artwork it makes a new one. */
-export async function sendPicture(file: File, widthIn: number, over?: Design): Promise<Design> {
+export async function sendPicture(
+  file: File,
+  widthIn: number,
+  over: Design | undefined,
+  progress: (share: number) => void,
+): Promise<Design> {
+  const id = over?.id ?? makeId()
+  const timer = setInterval(() => {
+    void ask(api.GET('/api/artwork/{id}/progress', { params: { path: { id } } }))
+      .then((p) => p.share !== null && progress(p.share))
+      .catch(() => undefined)
+  }, 300)
   return ask(
     api.PUT('/api/artwork/{id}/file', {
       params: {
-        path: { id: over?.id ?? makeId() },
+        path: { id },
         query: { name: file.name.replace(/\.[^.]*$/, ''), widthIn },
       },
       body: file as never,
@@ -19,7 +30,7 @@ export async function sendPicture(file: File, widthIn: number, over?: Design): P
       // the type is decided by what is in it; a name without one is tried as PNG
       headers: { 'Content-Type': file.type || 'image/png', ...(over ? seen(over.version).headers : {}) },
     }),
-  )
+  ).finally(() => clearInterval(timer))
 }
 
 /** The artwork and how it looks at a width on a cloth. */
@@ -44,11 +55,11 @@ export const makeCode = (text: string) =>
 export const knockOut = (d: Design) =>
   ask(api.POST('/api/artwork/{id}/knock-out', { params: { path: { id: d.id } }, ...seen(d.version) }))
 
-export const saveRights = (d: Design, rights: Design['rights']) =>
+export const saveRights = (d: Design, rights: Design['rights'], nextTime = d.nextTime) =>
   ask(
     api.PUT('/api/artwork/{id}', {
       params: { path: { id: d.id } },
-      body: { name: d.name, rights },
+      body: { name: d.name, rights, nextTime },
       ...seen(d.version),
     }),
   )

@@ -5,7 +5,7 @@ import { api, ask, makeId } from '../../api/client'
 import { num, text, type Field } from '../../kit/fields'
 import ThingEditor from '../../kit/ThingEditor.vue'
 import { attempt, beginAsk, refresh } from '../../shell/state'
-import { freshPress } from '../floor/fields'
+import { freshPress } from '../floor/pressFields'
 import { shopFields, weekFields, type Numbers } from '../numbers/fields'
 import { numbersStore } from '../numbers/store'
 

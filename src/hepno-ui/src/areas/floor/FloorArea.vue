@@ -1,14 +1,22 @@
 <script setup lang="ts">
-import { computed, onMounted, onUnmounted } from 'vue'
-import type { Schemas } from '../../api/client'
+import { computed, ref, watch } from 'vue'
+import { api, ask, type Schemas } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
 import Keys from '../../kit/Keys.vue'
 import PriceHistory from '../../kit/PriceHistory.vue'
 import Sign from '../../kit/Sign.vue'
-import { things } from '../../kit/things'
-import { sourceWord } from '../../kit/words'
-import { onChange } from '../../shell/live'
-import { attempt, format, shop } from '../../shell/state'
+import FloorSimulation from './FloorSimulation.vue'
+import PaperPull from './PaperPull.vue'
+import PlatenCheck from './PlatenCheck.vue'
+import PressDrawing from './PressDrawing.vue'
+import RecipesAndTests from './RecipesAndTests.vue'
+import SimulatedPress from './SimulatedPress.vue'
+import CureBatches from './CureBatches.vue'
+import FilmQueue from './FilmQueue.vue'
+import PrinterMaterials from './PrinterMaterials.vue'
+import UpkeepPart from './UpkeepPart.vue'
+import { things, useThings } from '../../kit/things'
+import { format, reading } from '../../shell/state'
 import {
   cutterFields,
   dyePrinterFields,
@@ -16,14 +24,12 @@ import {
   freshCutter,
   freshDyePrinter,
   freshFilmPrinter,
-  freshPress,
-  freshRecipe,
-  pressFields,
-  recipeFields,
-} from './fields'
+} from './printerFields'
+import { freshPress, pressFields } from './pressFields'
 
 const presses = things<Schemas['Press']>('presses')
-const recipes = things<Schemas['Recipe']>('recipes')
+const upkeep = things<Schemas['MachineUpkeep']>('upkeep')
+const supplies = things<Schemas['PrinterSupplies']>('supplies')
 const films = things<Schemas['TransferPriceList']>('films')
 const vinyls = things<Schemas['VinylFilm']>('vinyls')
 const screens = things<Schemas['ScreenTransferList']>('screens')
@@ -33,20 +39,15 @@ const cutters = things<Schemas['Cutter']>('cutters')
 const kinds = {
   cutter: cutters,
   press: presses,
-  recipe: recipes,
+  upkeep,
+  supplies,
   film: films,
   vinyl: vinyls,
   screen: screens,
   'film-printer': filmPrinters,
   'dye-printer': dyePrinters,
 }
-const load = () => attempt(async () => void (await Promise.all(Object.values(kinds).map((k) => k.load()))))
-let stop = () => {}
-onMounted(() => {
-  void load()
-  stop = onChange((kind) => void (kind in kinds && load()))
-})
-onUnmounted(() => stop())
+const load = useThings(kinds)
 const products = computed<Record<string, string>>(() =>
   Object.fromEntries([
     ...[...films.all.value, ...vinyls.all.value, ...screens.all.value].map((k) => [
@@ -57,11 +58,33 @@ const products = computed<Record<string, string>>(() =>
     ...dyePrinters.all.value.map((k) => [k.value.id, `dye of ${k.value.name}`]),
   ]),
 )
-const fields = computed(() => recipeFields(products.value))
-const shownT = (t: number) => (format().celsius ? `${Math.round(((t - 32) * 5) / 9)} °C` : `${t} °F`)
-const along = (t: number) => ((t - 240) / 180) * 260
-const signOf = (s: string) =>
-  ({ 'own-test': 'tested', maker: 'maker', assumed: 'assumed' })[s] as 'tested' | 'maker' | 'assumed'
+const curesOnly = (p: Schemas['Press']) => p.kind === 'oven' || p.kind === 'conveyor'
+/** What is pressed with first. */
+const standing = computed(() =>
+  [...presses.all.value].sort((a, b) => Number(curesOnly(a.value)) - Number(curesOnly(b.value))),
+)
+/** A difference of degrees, in the shop's unit. */
+const degrees = (f: number) =>
+  `${Math.round(format().celsius ? (f * 5) / 9 : f)} °${format().celsius ? 'C' : 'F'}`.replace('-', '−')
+/** What each machine wants done, as the core has it today. */
+const upkeepViews = ref<Record<string, Schemas['UpkeepView']>>({})
+watch(
+  () => [upkeep.all.value, presses.all.value, filmPrinters.all.value, dyePrinters.all.value, cutters.all.value],
+  () =>
+    void reading(async () => {
+      const all = await ask(api.GET('/api/upkeep/view'))
+      upkeepViews.value = Object.fromEntries(all.map((u) => [u.machineId, u]))
+    }),
+)
+/** What is in the printers, how much is left, how far it goes. */
+const materials = ref<Record<string, Schemas['SuppliesView']>>({})
+const looked = () =>
+  reading(async () => {
+    const all = await ask(api.GET('/api/supplies/view'))
+    materials.value = Object.fromEntries(all.map((m) => [m.printerId, m]))
+  })
+watch(() => [supplies.all.value, filmPrinters.all.value, dyePrinters.all.value], looked)
+const upkeepOf = (id: string) => upkeep.all.value.find((k) => k.value.id === id)
 </script>
 
 <template>
@@ -72,40 +95,47 @@ const signOf = (s: string) =>
         title="Presses"
         add="Add a press"
         columns="130px minmax(0, 1fr) minmax(0, 1fr)"
-        :kept="presses.all.value"
+        :kept="standing"
         :fields="pressFields"
         :save="presses.save"
         :fresh="freshPress"
         :named="(p) => p.name"
       >
         <template #face="{ value: p }">
-          <svg viewBox="0 0 120 90" width="120" aria-hidden="true">
-            <path d="M8 84H112" stroke="var(--ink)" stroke-width="3" />
-            <rect x="24" y="66" width="70" height="10" fill="var(--bleach)" stroke="var(--ink)" stroke-width="2" />
-            <rect x="24" y="40" width="70" height="12" fill="var(--bleach)" stroke="var(--ink)" stroke-width="2" />
-            <path d="M59 40V26H100V84M59 26 26 10" fill="none" stroke="var(--ink)" stroke-width="4" />
-            <circle cx="26" cy="10" r="5" fill="var(--ink)" />
-          </svg>
+          <PressDrawing :kind="p.kind" />
           <span class="stack"
             ><b class="name">{{ p.name }}</b
             ><span class="quiet">{{ p.kind }}, {{ p.platenWidthIn }} × {{ p.platenHeightIn }} in</span></span
           >
-          <span v-if="p.offsetF === null" class="caution"
+          <span v-if="curesOnly(p)" class="quiet">cures film; nothing is pressed with it</span>
+          <span v-else-if="p.offsetF === null" class="caution"
             ><Sign kind="caution" /> not yet tested: pressing at the dial's word</span
           >
           <span v-else-if="Math.abs(p.offsetF) > 20" class="heat"
-            ><Sign kind="heat" /> off by {{ p.offsetF }} °F: set aside</span
+            ><Sign kind="heat" /> off by {{ degrees(p.offsetF) }}: set aside</span
           >
           <span v-else class="stack"
-            >offset <b class="name">{{ p.offsetF }} °F</b
-            ><span class="small quiet">for 310 on the cloth set {{ 310 - p.offsetF }}</span></span
+            >offset <b class="name">{{ degrees(p.offsetF) }}</b><span class="small quiet">{{
+              p.maps ? 'by nine points, below' : 'as typed: measure its platen below'
+            }}</span></span
           >
         </template>
-        <template #below="{ value: p }">
+        <template #below="{ value: p, version }">
+          <template v-if="!curesOnly(p)">
+            <PlatenCheck :press="p" :version="version" @measured="load" />
+            <PaperPull v-if="p.kind !== 'handheld'" :press="p" :version="version" @noted="load" />
+            <p v-else class="hang small">
+              <Sign kind="caution" /> Held by hand: its pressure is yours, and a guess. Both hands are bound while it
+              presses.
+            </p>
+            <SimulatedPress :press="p" />
+          </template>
+          <UpkeepPart :view="upkeepViews[p.id]" :kept="upkeepOf(p.id)" :name="p.name" @changed="upkeep.load" />
           <p v-if="p.cautions" class="hang small"><Sign kind="caution" /> {{ p.cautions }}</p>
         </template>
         <template #none>Add your first press: its platen, its dial, one thermometer.</template>
       </Boards>
+      <FloorSimulation />
       <Boards
         title="Film printers"
         add="Add a film printer"
@@ -124,6 +154,15 @@ const signOf = (s: string) =>
           <span class="fig small quiet">cured {{ x.cure === 'oven' ? 'in the oven' : 'under the press' }}</span>
         </template>
         <template #below="{ value: x }">
+          <PrinterMaterials
+            :view="materials[x.id]"
+            :kept="supplies.all.value.find((k) => k.value.id === x.id)"
+            :name="x.name"
+            @changed="supplies.load"
+          />
+          <FilmQueue :printer="x" @changed="looked" />
+          <CureBatches :printer="x" :presses="presses.all.value.map((k) => k.value)" @changed="looked" />
+          <UpkeepPart :view="upkeepViews[x.id]" :kept="upkeepOf(x.id)" :name="x.name" @changed="upkeep.load" />
           <p v-if="x.cautions" class="hang small"><Sign kind="caution" /> {{ x.cautions }}</p>
         </template>
         <template #deeds="{ kept }"
@@ -149,6 +188,13 @@ const signOf = (s: string) =>
           <span class="fig small quiet">{{ x.tapeInPerPrint }} in of tape a print</span>
         </template>
         <template #below="{ value: x }">
+          <PrinterMaterials
+            :view="materials[x.id]"
+            :kept="supplies.all.value.find((k) => k.value.id === x.id)"
+            :name="x.name"
+            @changed="supplies.load"
+          />
+          <UpkeepPart :view="upkeepViews[x.id]" :kept="upkeepOf(x.id)" :name="x.name" @changed="upkeep.load" />
           <p v-if="x.cautions" class="hang small"><Sign kind="caution" /> {{ x.cautions }}</p>
         </template>
         <template #deeds="{ kept }"
@@ -171,52 +217,12 @@ const signOf = (s: string) =>
           <span class="fig small quiet"></span>
         </template>
         <template #below="{ value: x }">
+          <UpkeepPart :view="upkeepViews[x.id]" :kept="upkeepOf(x.id)" :name="x.name" @changed="upkeep.load" />
           <p v-if="x.cautions" class="hang small"><Sign kind="caution" /> {{ x.cautions }}</p>
         </template>
         <template #none>No cutter: layered vinyl stays folded.</template>
       </Boards>
-      <Boards
-        title="Recipes"
-        add="Add a recipe"
-        columns="minmax(0, 1.2fr) 280px minmax(0, 1fr) 150px"
-        :kept="recipes.all.value"
-        :fields="fields"
-        :save="recipes.save"
-        :fresh="() => freshRecipe(Object.keys(products)[0] ?? '', shop.line?.today ?? '')"
-        :named="(r) => `${products[r.productId] ?? 'Recipe'} on ${r.fabric}`"
-        :blocked="Object.keys(products).length === 0"
-      >
-        <template #beside>
-          <span class="small quiet">{{
-            Object.keys(products).length === 0
-              ? 'add a film, vinyl or transfer on the Shelf, or a printer, first'
-              : 'one a product and fabric, never one a method'
-          }}</span>
-        </template>
-        <template #face="{ value: r }">
-          <span
-            ><Sign :kind="signOf(r.source)" /> <b>{{ products[r.productId] ?? 'unknown product' }}</b>{{ ' '
-            }}<span class="quiet small">on {{ r.fabric }}, {{ r.revision }}</span></span
-          >
-          <svg viewBox="0 0 300 30" aria-hidden="true">
-            <path d="M0 24H270" stroke="var(--rule-strong)" />
-            <g v-for="t in [250, 300, 350, 400]" :key="t">
-              <path :d="`M${along(t)} 20v8`" stroke="var(--rule-strong)" />
-            </g>
-            <path :d="`M${along(r.temperatureF)} 2V26`" stroke="var(--heat)" stroke-width="5" />
-            <text :x="along(r.temperatureF) + 8" y="15" font-size="16" font-weight="640">
-              {{ shownT(r.temperatureF) }}
-            </text>
-          </svg>
-          <span class="small"
-            >{{ r.dwellSeconds }} s, {{ r.pressure }}, {{ r.peel
-            }}{{ r.peelAfterSeconds ? ` after ${r.peelAfterSeconds} s` : ''
-            }}{{ r.secondPressSeconds ? `, then ${r.secondPressSeconds} s` : '' }}</span
-          >
-          <span class="small quiet">{{ sourceWord[r.source] }}</span>
-        </template>
-        <template #none>No recipe yet: a product is pressed only by its maker's sheet or your own test.</template>
-      </Boards>
+      <RecipesAndTests :products="products" />
     </div>
     <Keys
       :hints="[

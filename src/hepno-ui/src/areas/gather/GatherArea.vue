@@ -7,7 +7,7 @@ import { clock, day, moment, money } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
 import { typing } from '../../shell/keys'
 import { onChange } from '../../shell/live'
-import { attempt, format, refresh, shop, take } from '../../shell/state'
+import { attempt, format, reading, refresh, shop, take } from '../../shell/state'
 
 const view = ref<Schemas['GatherView'] | null>(null)
 const dialog = ref<'approve' | 'deposit' | ''>('')
@@ -17,9 +17,9 @@ const reason = ref('')
 const f = computed(() => format())
 const order = computed(() => (shop.order?.station === 'gather' || shop.order?.facts.items.length ? shop.order : null))
 const load = () =>
-  attempt(async () => {
+  reading(async () => {
     view.value = await ask(api.GET('/api/gather'))
-  }, shop.said)
+  })
 watch(
   () => [shop.order?.id, shop.order?.version],
   () => void load(),
@@ -83,6 +83,27 @@ async function deposit(): Promise<void> {
     dialog.value = ''
     await refresh()
   }
+}
+/** Lines of the customer's own garments whose risk nobody has taken yet. */
+const risky = computed(() =>
+  (order.value?.lines ?? []).filter(
+    (l, i) => order.value!.ask.lines[i]?.theirs && !(order.value!.facts.risks ?? []).some((r) => r.lineId === l.id),
+  ),
+)
+const taker = ref('')
+async function risk(lineId: string, spotTested: boolean): Promise<void> {
+  const o = shop.order
+  if (!o) return
+  await attempt(async () => {
+    await ask(
+      api.POST('/api/orders/{id}/risk', {
+        params: { path: { id: o.id } },
+        body: { lineId, acceptedBy: spotTested ? '' : taker.value, spotTested },
+        ...seen(o.version),
+      }),
+    )
+    await refresh()
+  }, 'Written down.')
 }
 async function tick(item: Schemas['GatherItem'] | undefined): Promise<void> {
   const o = shop.order
@@ -198,7 +219,7 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
             stroke-width="3.5"
           />
           <text
-            :x="Math.min(x(lane.pressStart ?? view!.now) + 8, lane.late ? 200 : 420)"
+            :x="Math.min(x(lane.pressStart ?? view!.now) + 8, lane.late ? 110 : 420)"
             :y="lane.threads.length * 20 + 17"
             font-size="13"
             font-weight="620"
@@ -219,6 +240,18 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
         <p v-if="order.facts.items.length === 0" class="small quiet">
           The list is made by their yes{{ order.deposit > 0 ? ' and the deposit' : '' }}. Until then nothing is bought
           or firmly planned.
+        </p>
+        <form v-for="l in risky" :key="l.id" class="risk" @submit.prevent="risk(l.id, false)">
+          <span><Sign kind="caution" /> {{ l.what }} are their own: one that is spoiled cannot be bought again.</span>
+          <label class="field">Who takes that risk?<input v-model="taker" maxlength="200" /></label>
+          <button class="plain-button" type="submit" :disabled="taker.trim() === ''">They take it, in writing</button>
+          <button class="plain-button" type="button" @click="risk(l.id, true)">A spot was tested, and is well</button>
+        </form>
+        <p v-for="r in order.facts.risks ?? []" :key="r.lineId" class="small">
+          <Sign kind="go" />
+          {{
+            r.spotTested ? 'A spot of their cloth was tested.' : `${r.acceptedBy} takes the risk of their own garments.`
+          }}
         </p>
         <label v-for="item in order.facts.items" :key="item.id" class="item" :class="{ done: item.doneAt }">
           <input
@@ -289,6 +322,17 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
 </template>
 
 <style scoped>
+.risk {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: end;
+  border: 1.5px solid var(--caution);
+  padding: 8px 10px;
+}
+.risk > span {
+  flex-basis: 100%;
+}
 .title {
   padding-bottom: 8px;
 }

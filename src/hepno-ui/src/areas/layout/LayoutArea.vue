@@ -3,9 +3,11 @@ import { computed, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import { explain } from '../../kit/explain'
 import Keys from '../../kit/Keys.vue'
-import { money } from '../../kit/shown'
+import { day, money } from '../../kit/shown'
 import LinePicker from '../../shell/LinePicker.vue'
-import { attempt, format, lineInHand, shop } from '../../shell/state'
+import { attempt, format, lineInHand, reading, refresh, shop } from '../../shell/state'
+import { takeFromDrawer } from './gang'
+import GangLayout from './GangLayout.vue'
 import RollLane from './RollLane.vue'
 import SheetLot from './SheetLot.vue'
 import SizeClassLot from './SizeClassLot.vue'
@@ -15,18 +17,47 @@ const f = computed(() => format())
 watch(
   () => [shop.order?.id, shop.order?.version, lineInHand.value?.id],
   async () => {
-    layout.value = null
     const id = shop.order?.id
     const line = lineInHand.value
+    if (layout.value?.lineId !== line?.id) layout.value = null
     if (!id || !line?.methodId) return
-    await attempt(async () => {
+    await reading(async () => {
       layout.value = await ask(
         api.GET('/api/orders/{id}/layout', { params: { path: { id }, query: { line: line.id } } }),
       )
-    }, shop.said)
+    })
   },
   { immediate: true },
 )
+
+/** Asked to see a layout though transfers by size cost less. */
+const byLayout = ref(false)
+watch(
+  () => lineInHand.value?.id,
+  () => (byLayout.value = false),
+)
+const onFilm = computed(
+  () => byLayout.value || layout.value?.band.decorations.some((d) => d.purchases.some((p) => p.laid)) === true,
+)
+
+const allLying = computed(
+  () =>
+    layout.value?.band.methodId === 'dtf-bought' &&
+    layout.value.band.decorations.every((d) => d.purchases.length === 0) &&
+    (shop.order?.facts.drawer?.length ?? 0) > 0,
+)
+/** Gives what the line took from the drawer back, print by print. */
+async function printNew(): Promise<void> {
+  const line = lineInHand.value?.id ?? ''
+  for (const d of (shop.order?.facts.drawer ?? []).filter((x) => x.lineId === line)) {
+    const order = shop.order
+    if (!order) return
+    await attempt(async () => {
+      await takeFromDrawer(order, line, d.key, d.keptId, 0)
+      await refresh()
+    }, 'They are printed new. Z takes it back.')
+  }
+}
 
 const longest = computed(() =>
   Math.max(1, ...(layout.value?.band.decorations.flatMap((d) => d.purchases.map((p) => p.rows?.lengthIn ?? 0)) ?? [])),
@@ -37,7 +68,8 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
 <template>
   <div class="area">
     <LinePicker />
-    <h1 v-if="layout" class="title">
+    <GangLayout v-if="onFilm" />
+    <h1 v-else-if="layout" class="title">
       {{ layout.sentence
       }}<button class="sum" @click="explain(layout.prints)">{{ money(layout.prints.value, f) }}</button>
     </h1>
@@ -47,10 +79,18 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
         <RouterLink to="/compare">Compare</RouterLink>
       </p>
       <template v-else>
+        <p v-if="allLying" class="small">
+          Every print lies in the drawer: nothing is bought.
+          <button class="plain-button" type="button" @click="printNew">Print them new</button>
+        </p>
+        <p v-else-if="layout.band.methodId === 'dtf-bought' && !onFilm" class="small">
+          Bought by size.
+          <button class="plain-button" type="button" @click="byLayout = true">Lay it on a roll or sheets</button>
+        </p>
         <template v-for="d in layout.band.decorations" :key="d.placement.id">
-          <SizeClassLot v-if="d.purchases[0]?.sizeClass" :plan="d" />
           <template v-for="p in d.purchases" :key="p.code">
-            <RollLane v-if="p.rows" :purchase="p" :scale="scale" />
+            <SizeClassLot v-if="p.sizeClass && !onFilm" :plan="d" :purchase="p" />
+            <RollLane v-else-if="p.rows" :purchase="p" :scale="scale" />
             <SheetLot v-else-if="p.grid" :purchase="p" />
           </template>
         </template>
@@ -63,6 +103,31 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
               >
             </p>
             <p class="small quiet">{{ layout.spares }}</p>
+            <table v-if="layout.ways.length > 1" class="ways">
+              <caption class="small">
+                Ways to have them, least money first
+              </caption>
+              <thead class="sr">
+                <tr>
+                  <th>How</th>
+                  <th>Bought</th>
+                  <th>Left over</th>
+                  <th>Cost</th>
+                  <th>Here</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="(w, i) in layout.ways" :key="`${w.code}${w.what}`" :class="{ best: i === 0 }">
+                  <td>{{ w.what }}</td>
+                  <td class="fig">{{ w.bought.reduce((n, s) => n + s.pieces, 0) }}</td>
+                  <td class="small quiet">{{ w.left > 0 ? `${w.left} left over` : '' }}</td>
+                  <td class="fig">
+                    <button @click="explain(w.cost)">{{ money(w.cost.value, f) }}</button>
+                  </td>
+                  <td class="small">{{ w.supplier ? day(w.arrives.slice(0, 10), f) : 'here' }}</td>
+                </tr>
+              </tbody>
+            </table>
           </div>
           <button class="figure" @click="explain(layout.blankCost)">
             {{ money(layout.blankCost.value, f) }} <kbd>E</kbd>
@@ -71,6 +136,7 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
       </template>
     </div>
     <Keys
+      v-if="!onFilm"
       :hints="[
         ['Tab', 'next figure'],
         ['Enter', 'explain it'],
@@ -100,5 +166,20 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
   border: 1.5px dashed var(--rule-strong);
   padding: 40px;
   text-align: center;
+}
+.ways {
+  margin-top: 8px;
+  border-collapse: collapse;
+}
+.ways caption {
+  text-align: left;
+  padding-bottom: 2px;
+}
+.ways td {
+  padding: 3px 14px 3px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.ways .best td:first-child {
+  font-weight: var(--w-strong);
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { length, number } from '../../kit/shown'
+import { length, rollLength } from '../../kit/shown'
 import { format } from '../../shell/state'
 import PurchaseFacts from './PurchaseFacts.vue'
 
@@ -65,7 +65,7 @@ const boxes = computed(() =>
         font-size="14"
         font-weight="620"
       >
-        {{ length(rows.lengthIn, f) }}{{ f.metric ? '' : `, ${number(rows.lengthIn / 12, 2, f)} ft` }}
+        {{ length(rows.lengthIn, f) }}, {{ rollLength(rows.lengthIn, f) }}
       </text>
     </svg>
     <PurchaseFacts :purchase="purchase" />

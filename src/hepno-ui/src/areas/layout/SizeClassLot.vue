@@ -7,11 +7,19 @@ import { format, lineInHand } from '../../shell/state'
 import PurchaseFacts from './PurchaseFacts.vue'
 
 /** Bought transfers of one size class or sheet: what is paid for, and how much of it is empty. */
-const props = defineProps<{ plan: Schemas['DecorationPlan'] }>()
+const props = defineProps<{ plan: Schemas['DecorationPlan']; purchase: Schemas['Purchase'] }>()
 const f = computed(() => format())
-const bought = computed(() => props.plan.purchases[0]!)
-const sheet = computed(() => bought.value.sizeClass!)
-const upright = computed(() => props.plan.placement.widthIn <= sheet.value.widthIn)
+const sheet = computed(() => props.purchase.sizeClass!)
+const print = computed(() => props.purchase.for?.print ?? props.plan.placement)
+const pieces = computed(() => props.purchase.for?.pieces ?? lineInHand.value?.asked.pieces ?? 0)
+/** On which sizes, where it is not the same on all. */
+const sizes = computed(() => {
+  const mine = props.purchase.for?.sizes ?? []
+  return mine.length > 0 && mine.length < (lineInHand.value?.asked.sizes.length ?? 0)
+    ? ` on ${mine.map((s) => s.size).join(', ')}`
+    : ''
+})
+const upright = computed(() => print.value.widthIn <= sheet.value.widthIn)
 const cloth = computed(() => lineInHand.value?.colourway?.hex ?? 'var(--calico)')
 // one scale for all of them, so that a small sheet looks small
 const scale = 8
@@ -20,15 +28,14 @@ const scale = 8
 <template>
   <section class="lot">
     <div>
-      <h2>{{ placeWord[plan.placement.place] }}: {{ bought.quantity }} {{ bought.unit }} of {{ sheet.name }}</h2>
+      <h2>{{ placeWord[print.place] }}{{ sizes }}: {{ purchase.quantity }} {{ purchase.unit }} of {{ sheet.name }}</h2>
       <p class="small quiet">
-        artwork {{ length(plan.placement.widthIn, f) }} × {{ length(plan.placement.heightIn, f) }} in the smallest size
-        that holds it, {{ length(sheet.widthIn, f) }} × {{ length(sheet.heightIn, f) }};
-        {{ plan.bought - (lineInHand?.asked.pieces ?? 0) }} spare
+        artwork {{ length(print.widthIn, f) }} × {{ length(print.heightIn, f) }} in the smallest size that holds it,
+        {{ length(sheet.widthIn, f) }} × {{ length(sheet.heightIn, f) }}; {{ purchase.quantity - pieces }} spare
       </p>
-      <PurchaseFacts :purchase="bought">{{ bare(plan.material.value, f) }} a piece with freight</PurchaseFacts>
+      <PurchaseFacts :purchase="purchase">{{ bare(plan.material.value, f) }} a piece with freight</PurchaseFacts>
     </div>
-    <svg class="class" viewBox="0 0 340 170" aria-hidden="true">
+    <svg class="class" :viewBox="`0 0 340 ${sheet.heightIn * scale + 40}`" aria-hidden="true">
       <g v-for="n in 3" :key="n" :transform="`translate(${(3 - n) * 8} ${(3 - n) * 6})`">
         <rect
           :width="sheet.widthIn * scale"
@@ -39,14 +46,16 @@ const scale = 8
         <template v-if="n === 3">
           <rect :width="sheet.widthIn * scale" :height="sheet.heightIn * scale" fill="url(#hatch)" opacity=".6" />
           <rect
-            :width="(upright ? plan.placement.widthIn : plan.placement.heightIn) * scale"
-            :height="(upright ? plan.placement.heightIn : plan.placement.widthIn) * scale"
+            :width="(upright ? print.widthIn : print.heightIn) * scale"
+            :height="(upright ? print.heightIn : print.widthIn) * scale"
             :fill="cloth"
             stroke="var(--ink)"
           />
         </template>
       </g>
-      <text x="130" y="160" font-size="13" fill="var(--ink-2)">× {{ plan.bought }}, hatched is paid for and empty</text>
+      <text x="0" :y="sheet.heightIn * scale + 32" font-size="13" fill="var(--ink-2)">
+        × {{ purchase.quantity }}, hatched is paid for and empty
+      </text>
     </svg>
   </section>
 </template>

@@ -7,7 +7,7 @@ import { anHour, bare, duration, margin, money } from '../../kit/shown'
 import StrataBar from '../../kit/StrataBar.vue'
 import { typing } from '../../shell/keys'
 import LinePicker from '../../shell/LinePicker.vue'
-import { attempt, format, lineInHand, shop } from '../../shell/state'
+import { format, lineInHand, reading, shop } from '../../shell/state'
 import ShopLearned from './ShopLearned.vue'
 
 const learned = ref<Schemas['LearnView'] | null>(null)
@@ -20,9 +20,9 @@ watch(
     learned.value = null
     const o = shop.order
     if (!o?.facts.handOver) return
-    await attempt(async () => {
+    await reading(async () => {
       learned.value = await ask(api.GET('/api/orders/{id}/learned', { params: { path: { id: o.id } } }))
-    }, shop.said)
+    })
   },
   { immediate: true },
 )

@@ -4,11 +4,11 @@ import { api, ask, type Schemas, seen } from '../../api/client'
 import { bare, number } from '../../kit/shown'
 import { methodWord, stepWord } from '../../kit/words'
 import { onChange } from '../../shell/live'
-import { attempt, format, refresh, shop } from '../../shell/state'
+import { attempt, format, reading, refresh } from '../../shell/state'
 
 /** What all orders together have taught, and one setting offered with what it would do to open orders. */
 const view = ref<Schemas['LearningView'] | null>(null)
-const load = () => attempt(async () => void (view.value = await ask(api.GET('/api/learning'))), shop.said)
+const load = () => reading(async () => void (view.value = await ask(api.GET('/api/learning'))))
 async function take(): Promise<void> {
   const v = view.value
   if (!v?.offer) return

@@ -2,7 +2,7 @@
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import { onChange } from '../../shell/live'
-import { attempt, shop } from '../../shell/state'
+import { attempt, reading } from '../../shell/state'
 
 /** Tablets and other machines of the shop: where they find Hepno, who is in, and the code that lets one more in. */
 const devices = ref<Schemas['DevicesView']>()
@@ -10,7 +10,7 @@ const code = ref('')
 const left = ref(0)
 let ends = 0
 let ticking: ReturnType<typeof setInterval> | undefined
-const load = () => attempt(async () => void (devices.value = await ask(api.GET('/api/devices'))), shop.said)
+const load = () => reading(async () => void (devices.value = await ask(api.GET('/api/devices'))))
 let stop = () => {}
 onMounted(() => {
   void load()

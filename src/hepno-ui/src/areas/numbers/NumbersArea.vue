@@ -5,12 +5,13 @@ import Keys from '../../kit/Keys.vue'
 import { money, number } from '../../kit/shown'
 import ThingEditor from '../../kit/ThingEditor.vue'
 import { onChange } from '../../shell/live'
-import { attempt, shop } from '../../shell/state'
+import { reading, shop } from '../../shell/state'
 import Devices from './Devices.vue'
 import Tables from './Tables.vue'
 import Boards from '../../kit/Boards.vue'
 import { explain } from '../../kit/explain'
 import {
+  floorFields,
   freshPerson,
   moneyFields,
   type Numbers,
@@ -19,12 +20,13 @@ import {
   priceFields,
   rateFields,
   shopFields,
+  timeFields,
   weekFields,
 } from './fields'
 import { numbersStore } from './store'
 
 const store = numbersStore()
-const load = () => attempt(() => store.load(), shop.said)
+const load = () => reading(() => store.load())
 let stop = () => {}
 onMounted(() => {
   void load()
@@ -41,11 +43,16 @@ const typedFields = computed(() =>
       !(x.label.startsWith('Rent') && n.value?.fixedCosts?.length),
   ),
 )
+const times = ref<Schemas['StepTimeView'][]>([])
+watch(
+  () => store.kept.value?.version,
+  () => void reading(async () => void (times.value = await ask(api.GET('/api/step-times')))),
+)
 /** The two rates of an hour of hands, opened to people and fixed costs. */
 const rates = ref<Schemas['RatesView']>()
 watch(
   () => store.kept.value?.version,
-  () => void attempt(async () => void (rates.value = await ask(api.GET('/api/numbers/rates'))), shop.said),
+  () => void reading(async () => void (rates.value = await ask(api.GET('/api/numbers/rates')))),
 )
 const people = computed(() =>
   (n.value?.people ?? []).map((value) => ({ value, version: store.kept.value?.version ?? 0 })),
@@ -107,7 +114,7 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
           v-if="n.leastMarginShare > 0"
           >, nor under <b>{{ number(n.leastMarginShare * 100, 2, f) }}%</b> margin</template
         >. Cards take <b>{{ number(n.feeShare * 100, 2, f) }}% + {{ money(n.feeFixed, f) }}</b> a payment. Hands are
-        charged <b>attended</b>.
+        charged <b>{{ n.floor!.handsOnOnly ? 'hands-on' : 'attended' }}</b>.
       </p>
       <p v-if="rates" class="rates">
         <button @click="explain(rates.labour)">
@@ -160,6 +167,25 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
         title="Money and minutes"
       />
       <p class="note quiet">Tax is yours to set with your adviser; Hepno only adds it up.</p>
+      <h2 class="head">At the press</h2>
+      <p class="note quiet">Minutes of every price and plan are simulated from these; the Floor draws them.</p>
+      <ThingEditor
+        :value="n"
+        :version="store.kept.value!.version"
+        :fields="floorFields"
+        :save="store.save"
+        title="At the press"
+      />
+      <details v-if="times.length > 0">
+        <summary>Step times, seconds: type your own, leave empty what is assumed</summary>
+        <ThingEditor
+          :value="n"
+          :version="store.kept.value!.version"
+          :fields="timeFields(times)"
+          :save="store.save"
+          title="Step times"
+        />
+      </details>
       <h2 class="head">Prices</h2>
       <ThingEditor
         :value="n"

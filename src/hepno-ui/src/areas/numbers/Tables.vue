@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { api, ask } from '../../api/client'
-import { attempt, refresh, shop } from '../../shell/state'
+import TableLook from './TableLook.vue'
+import { attempt } from '../../shell/state'
 
-/** Tables out, and in as a whole: what cannot be kept is said row by row and nothing is changed. */
+/** Tables out, and in as a whole once they were looked at: what cannot be kept is said row by row. */
 const kinds = ['customers', 'styles', 'materials', 'prices', 'screens']
 const words: Record<string, string> = {
   customers: 'Customers',
@@ -12,29 +13,18 @@ const words: Record<string, string> = {
   prices: 'Film price lists',
   screens: 'Screened transfer price lists',
 }
-const busy = ref('')
-const wrong = ref<{ sentence: string; remedy: string }[]>([])
-async function bring(kind: string, event: Event): Promise<void> {
+const looked = ref<{ kind: string; file: Blob; name: string } | null>(null)
+function choose(kind: string, event: Event): void {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   input.value = ''
-  if (!file) return
-  busy.value = kind
-  wrong.value = []
+  if (file) looked.value = { kind, file, name: file.name }
+}
+async function feed(): Promise<void> {
   await attempt(async () => {
-    const report = await ask(
-      api.PUT('/api/csv/{kind}', {
-        params: { path: { kind } },
-        body: (await file.text()) as never,
-        bodySerializer: (text: unknown) => text as string,
-        headers: { 'Content-Type': 'text/csv' },
-      }),
-    )
-    await refresh()
-    shop.said = `${words[kind]}: ${report.added} new, ${report.changed} changed, ${report.same} as they were.`
+    const said = await ask(api.GET('/api/feed'))
+    looked.value = { kind: 'styles', file: new Blob([said.table]), name: `the feed of ${said.supplier} (simulated)` }
   })
-  wrong.value = shop.problems.slice(0, 12)
-  busy.value = ''
 }
 </script>
 
@@ -44,28 +34,37 @@ async function bring(kind: string, event: Event): Promise<void> {
       <b>{{ words[kind] }}</b>
       <a class="plain-button" :href="`/api/csv/${kind}`" download>As a table (CSV)</a>
       <label class="plain-button"
-        >{{ busy === kind ? 'Reading...' : 'Bring a table'
-        }}<input
+        >Bring a table<input
           type="file"
-          accept=".csv,text/csv"
+          accept=".csv,.tsv,.txt,text/csv"
           class="sr"
           :aria-label="`Bring ${words[kind]?.toLowerCase()}`"
-          @change="bring(kind, $event)"
+          @change="choose(kind, $event)"
       /></label>
+      <button v-if="kind === 'styles'" class="plain-button" @click="feed">Look at a supplier's feed (simulated)</button>
     </div>
-    <ul v-if="wrong.length > 0" role="alert">
-      <li v-for="(w, i) in wrong" :key="i" class="heat">{{ w.sentence }} {{ w.remedy }}</li>
-    </ul>
+    <TableLook
+      v-if="looked"
+      :key="looked.kind + looked.name"
+      :kind="looked.kind"
+      :title="words[looked.kind] ?? ''"
+      :file="looked.file"
+      :name="looked.name"
+      @done="looked = null"
+    />
   </div>
 </template>
 
 <style scoped>
 .tables > div {
-  display: grid;
-  grid-template-columns: 220px max-content max-content;
+  display: flex;
+  flex-wrap: wrap;
   gap: 12px;
   align-items: center;
   padding: 4px 0;
+}
+.tables > div > b {
+  width: 220px;
 }
 label {
   cursor: pointer;

@@ -1,6 +1,7 @@
 import dayNames from '../../../../Hepno.Core/Measures/day-names.json'
 import type { Schemas } from '../../api/client'
 import { choice, type Field, num, readNumber, text } from '../../kit/fields'
+import { coverWord } from '../../kit/words'
 
 export type Numbers = Schemas['ShopNumbers']
 type Format = Schemas['FigureFormat']
@@ -64,6 +65,7 @@ export const moneyFields: Field<Numbers>[] = [
   num('Power, a kWh', 'tariffPerKwh'),
   num('Sundries, a piece', 'consumablesPerStart'),
   num('Bag, label, card', 'packingPerPiece'),
+  num('On top, a garment of theirs', 'theirsPerPiece'),
   num('Minutes an order', 'orderMinutes'),
   num('Minutes an artwork', 'artworkMinutes'),
   num('Card fee, %', 'feeShare', 100),
@@ -90,6 +92,90 @@ export const moneyFields: Field<Numbers>[] = [
     set: (n, t) => void (n.setUpWhileHeating = t === 'true'),
   },
 ]
+
+type Habits = Schemas['FloorHabits']
+const habits = (n: Numbers) => n.floor as Habits
+const yes = (
+  label: string,
+  key: 'firstPiece' | 'measured' | 'coldPlate' | 'handsOnOnly' | 'testFirst' | 'prepareBeside',
+  on: string,
+  off: string,
+): Field<Numbers> => ({
+  label,
+  options: [
+    { value: 'true', label: on },
+    { value: 'false', label: off },
+  ],
+  get: (n) => String(habits(n)[key]),
+  set: (n, t) => void (habits(n)[key] = t === 'true'),
+})
+
+/** How the shop works at its presses. */
+export const floorFields: Field<Numbers>[] = [
+  {
+    label: 'Pieces are pressed',
+    options: [
+      { value: 'stream', label: 'as a stream' },
+      { value: 'one-at-a-time', label: 'one at a time' },
+    ],
+    get: (n) => habits(n).policy,
+    set: (n, t) => void (habits(n).policy = t as Habits['policy']),
+  },
+  {
+    label: 'Second press',
+    options: [
+      { value: 'as-recipe', label: 'as the product says' },
+      { value: 'always', label: 'always, unless forbidden' },
+      { value: 'never', label: 'never' },
+    ],
+    get: (n) => habits(n).second,
+    set: (n, t) => void (habits(n).second = t as Habits['second']),
+  },
+  yes('The first piece of a print', 'firstPiece', 'is judged first', 'goes with the rest'),
+  yes('Prints are placed', 'measured', 'by fold-line or ruler', 'by eye'),
+  yes('Cold peels cool', 'coldPlate', 'on a cold plate', 'on a table'),
+  yes('A recipe nobody tested', 'testFirst', 'waits for a test piece', 'is only warned of'),
+  yes('Weeding, trimming, cutting apart', 'prepareBeside', 'at the press, in the gaps', 'before pressing'),
+  yes('Labour is charged', 'handsOnOnly', 'for busy hands alone', 'with the short waits'),
+  {
+    label: 'Places on the rack',
+    number: true,
+    get: (n) => String(habits(n).rackPlaces),
+    set: (n, t) => {
+      const read = readNumber(t)
+      if (read === null) return `"${t}" is not a number.`
+      habits(n).rackPlaces = read
+    },
+  },
+  rows<Schemas['CoverPrice']>(
+    'Covers, a line each: sheet, release-sheet, parchment or single-use; price; presses it lasts',
+    2,
+    (n) => habits(n).covers ?? [],
+    (n, all) => void (habits(n).covers = all.length > 0 ? all : null),
+    (c) => `${c.cover}, ${c.price}, ${c.uses}`,
+    (p) => {
+      const [price, uses] = [readNumber(p[1] ?? ''), readNumber(p[2] ?? '')]
+      return price === null || uses === null || !(p[0]! in coverWord)
+        ? 'is not like "sheet, 12.00, 200".'
+        : { cover: p[0] as Schemas['Cover'], price, uses }
+    },
+  ),
+]
+
+/** Seconds of every step; empty where the starting time holds. */
+export const timeFields = (times: Schemas['StepTimeView'][]): Field<Numbers>[] =>
+  times.map((t) => ({
+    label: `${t.label} (${t.ownSeconds === null ? `${t.startingSeconds} s, assumed` : `yours; ${t.startingSeconds} s assumed`})`,
+    number: true,
+    get: (n) => String(habits(n).times?.find((x) => x.code === t.code)?.seconds ?? ''),
+    set: (n, text) => {
+      const rest = (habits(n).times ?? []).filter((x) => x.code !== t.code)
+      const read = text === '' ? undefined : readNumber(text)
+      if (read === null) return `"${text}" is not a number.`
+      const all = read === undefined ? rest : [...rest, { code: t.code, seconds: read }]
+      habits(n).times = all.length > 0 ? all : null
+    },
+  }))
 
 type Policy = Schemas['PricePolicy']
 export const policyWord: Record<Policy['kind'], string> = {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
-import { clock, duration, minuteOf } from '../../kit/shown'
+import { clock, duration, fromFahrenheit, minuteOf } from '../../kit/shown'
 import { format, shop, take } from '../../shell/state'
 import type { useMove } from './moving'
 
@@ -21,13 +21,20 @@ const lane = computed(() => (props.view.lanes.length > 1 ? 150 : 230))
 const ground = (t: number) => lane.value - 14 - ((t - 70) / 330) * (lane.value - 72)
 const heat = (l: Schemas['PressLaneView']) =>
   l.heat.map((p, i) => `${i ? 'L' : 'M'}${within(p.at)} ${ground(p.temperatureF)}`).join(' ')
-const shownHot = (t: number) =>
-  t > 140 ? `${f.value.celsius ? Math.round(((t - 32) * 5) / 9) : Math.round(t)}°` : 'cold'
+const shownHot = (t: number) => (t > 140 ? `${Math.round(fromFahrenheit(t, f.value))}°` : 'cold')
 const spoken = (minute: number) =>
   clock(
     `${props.view.day}T${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}:00`,
     f.value,
   )
+/** As many letters as stand before the next batch begins; what is cut off ends in a dot row. */
+const letter = 6.8
+function fitting(l: Schemas['PressLaneView'], b: Schemas['BatchView'], words: string): string {
+  const next = l.batches.find((x) => x.start > b.start)
+  const room = ((next ? within(next.start) : left + width) - within(b.start) - 8) / letter
+  return words.length <= room ? words : room < 4 ? '' : `${words.slice(0, Math.floor(room) - 1).trimEnd()}…`
+}
+const under = (b: Schemas['BatchView']) => `${b.temperature} ${personOf(b.personId)}${b.moved ? ', moved' : ''}`
 const today = computed(() => props.view.day === props.view.now.slice(0, 10))
 
 // dragging a batch: its ghost follows the pointer and is placed where it is let go
@@ -119,14 +126,6 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
           stroke-width="1.5"
         />
         <rect
-          :x="within(b.end)"
-          :y="ground(b.temperatureF) - 20"
-          :width="Math.max(0, within(b.coolUntil) - within(b.end))"
-          height="20"
-          fill="url(#hatch)"
-          stroke="var(--ink)"
-        />
-        <rect
           :x="within(b.start)"
           :y="ground(b.temperatureF) - 44"
           :width="Math.max(3, within(b.end) - within(b.start))"
@@ -147,11 +146,15 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
           font-weight="620"
           class="over"
         >
-          {{ b.customer }}
+          {{ fitting(l, b, b.customer) }}
         </text>
         <text :x="within(b.start) + 6" :y="ground(b.temperatureF) + 18" font-size="13">
-          {{ b.temperature }} {{ personOf(b.personId) }}{{ b.moved ? ', moved' : ''
-          }}{{ b.platens ? `, ${b.platens}` : '' }}
+          <title>{{ under(b) }}</title>
+          {{ fitting(l, b, under(b)) }}
+        </text>
+        <text v-if="b.platens" :x="within(b.start) + 6" :y="ground(b.temperatureF) + 34" font-size="13">
+          <title>{{ b.platens }}</title>
+          {{ fitting(l, b, b.platens) }}
         </text>
         <text
           v-if="b.lateMinutes > 0"

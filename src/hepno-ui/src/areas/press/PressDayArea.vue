@@ -6,7 +6,7 @@ import Keys from '../../kit/Keys.vue'
 import { clock, duration } from '../../kit/shown'
 import { typing } from '../../shell/keys'
 import { onChange } from '../../shell/live'
-import { attempt, format, shop, take } from '../../shell/state'
+import { attempt, format, reading, shop, take } from '../../shell/state'
 import DayDrawing from './DayDrawing.vue'
 import DayTray from './DayTray.vue'
 import { useMove } from './moving'
@@ -17,7 +17,7 @@ const view = ref<Schemas['PressDayView'] | null>(null)
 const day = ref('')
 const f = computed(() => format())
 async function load(): Promise<void> {
-  await attempt(async () => {
+  await reading(async () => {
     view.value = await ask(
       api.GET('/api/press-day', {
         params: {
@@ -25,7 +25,7 @@ async function load(): Promise<void> {
         },
       }),
     )
-  }, shop.said)
+  })
 }
 watch(
   () => [shop.inHand, shop.order?.version, day.value],
@@ -154,11 +154,7 @@ onUnmounted(() => {
         ><svg width="20" height="12" aria-hidden="true">
           <path d="M1 2v9h18v-9" fill="none" stroke="var(--ink)" stroke-width="1.5" />
         </svg>
-        hands set it up
-        <svg width="30" height="12" aria-hidden="true">
-          <rect width="30" height="12" fill="url(#hatch)" stroke="var(--ink)" />
-        </svg>
-        on the rack, cooling</span
+        hands set it up; cooling and peeling are in each batch</span
       ></Keys
     >
   </div>

@@ -17,7 +17,7 @@ const chain = computed(() => {
       text: `press ${l.work.pieces}, ${duration(l.work.pieces * l.work.minutesPerPiece * 60)}, ${moment(l.parts[0]!.start, f.value)} to ${clock(l.parts.at(-1)!.end, f.value)}`,
       kind: 'hot',
     })),
-    { text: `cool and pack ${duration(last.work.tailMinutes * 60)}`, kind: 'wait' },
+    { text: `fold and pack ${duration(last.work.tailMinutes * 60)}`, kind: 'wait' },
     { text: `your slow tenth ${duration(last.work.slowTenthMinutes * 60)}, to the half hour`, kind: 'free' },
   ]
 })

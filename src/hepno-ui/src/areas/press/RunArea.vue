@@ -104,13 +104,13 @@ onUnmounted(() => {
           <span v-if="run.pass?.secondPressSeconds">&nbsp;+ {{ run.pass.secondPressSeconds }} s</span>
         </div>
         <div>
-          <b>{{ run.pass?.pressure }}</b>
+          <b>{{ run.pass?.pressure }}</b> <span v-if="run.pass?.dial">dial {{ run.pass.dial }}</span>
         </div>
         <div>
           <b>{{ run.pass?.peel }} peel</b>
         </div>
       </div>
-      <div class="hazard">
+      <div class="hazard" :class="{ long: run.caution.length > 70 }">
         <i></i><b>{{ run.caution }}</b>
       </div>
       <RunDeeds :run="run" :view="run.view" />
@@ -171,16 +171,17 @@ header kbd {
 }
 .recipe {
   grid-column: 1 / -1;
-  display: grid;
-  grid-template-columns: 1.7fr 1fr 1fr 1.5fr;
+  display: flex;
+  flex-wrap: wrap;
   border-top: 1.5px solid var(--ink);
 }
+/* as wide as they are: none may be cut off */
 .recipe div {
-  padding: 10px 28px;
-  font-size: 42px;
+  flex: 1 0 auto;
+  padding: 10px 22px;
+  font-size: 36px;
   border-right: 1.5px solid var(--ink);
   white-space: nowrap;
-  overflow: hidden;
 }
 .recipe b {
   font-size: 52px;
@@ -194,6 +195,10 @@ header kbd {
   font-size: clamp(20px, 2.4vw, 32px);
   overflow: hidden;
   line-height: 1.05;
+}
+/* two lines in the same band */
+.hazard.long {
+  font-size: clamp(16px, 1.7vw, 22px);
 }
 .hazard i {
   width: 72px;

@@ -1,10 +1,15 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { named, type Run } from './run'
 import type { RunState } from './tasks'
 
 /** What to do now, large enough for two metres; while the press is closed the field drains like a tank. */
-defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
+const props = defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
+/** The print as it is on the size in hand. */
+const onSize = computed(() => props.run.pass?.onSizes.find((s) => s.garment === props.run.current?.size))
+/** The piece's own name, where this print shows it. */
+const own = computed(() => (props.run.pass?.own ? props.run.current?.says : ''))
 </script>
 
 <template>
@@ -34,11 +39,14 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
         }}</span>
       </div>
       <div v-if="run.count" class="count">{{ run.count }}<small>s</small></div>
-      <div v-else-if="!run.done && run.current && run.pass" class="lay">
+      <div v-else-if="!run.done && run.current && run.pass" class="lay" :class="{ tight: own && run.pass.under }">
         <p>
-          piece <b>{{ named(run.current) }}</b>, {{ run.pass.size }}
+          piece <b>{{ named(run.current) }}</b>, {{ onSize?.size ?? run.pass.size }}
         </p>
+        <p v-if="own" class="own">{{ own }}</p>
+        <p v-if="onSize">{{ onSize.where }}</p>
         <p>{{ run.pass.side }}</p>
+        <p v-if="run.pass.under">{{ run.pass.under }}</p>
         <p class="key"><kbd>Enter</kbd> closed</p>
       </div>
       <div v-else-if="!run.done && run.first && run.rack[0]" class="lay">
@@ -111,6 +119,21 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
   font-size: 44px;
   padding-top: 40px;
   line-height: 1.3;
+}
+.own {
+  font-size: 84px;
+  font-weight: 640;
+  letter-spacing: -0.02em;
+  line-height: 1.1;
+  overflow-wrap: anywhere;
+}
+/* a name of its own and something to lay under: one line more than fits at full size */
+.lay.tight {
+  font-size: 34px;
+  padding-top: 24px;
+}
+.lay.tight .own {
+  font-size: 64px;
 }
 .lay .key {
   padding-top: 20px;

@@ -3,7 +3,7 @@ import type { EventBody, Waiting } from './outbox'
 import { newest, type RunState, type Task, tasksLeft } from './tasks'
 
 const todo: Task[] = [1, 2, 3]
-  .flatMap((pieceNo) => [1, 2].map((pass) => ({ lineId: '1', pieceNo, attempt: 1, pass, size: 'M' })))
+  .flatMap((pieceNo) => [1, 2].map((pass) => ({ lineId: '1', pieceNo, attempt: 1, pass, size: 'M', says: '' })))
   .sort((a, b) => a.pass - b.pass)
 const said = (pieceNo: number, pass: number, verdict: EventBody['verdict']): Waiting => ({
   eventId: `${pieceNo}${pass}${verdict}`,

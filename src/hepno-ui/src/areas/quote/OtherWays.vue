@@ -2,7 +2,7 @@
 import { ref, watch } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
 import { anHour, bare, moment } from '../../kit/shown'
-import { attempt, format, lineInHand, refresh, shop } from '../../shell/state'
+import { attempt, format, lineInHand, reading, refresh, shop } from '../../shell/state'
 
 /** The other methods for the line that is looked at, side by side; one of them is taken instead with one click. */
 const offered = (methodId: string) =>
@@ -32,11 +32,11 @@ watch(
     const [order, line] = [shop.order, lineInHand.value]
     bands.value = []
     if (!order || !line) return
-    await attempt(async () => {
+    await reading(async () => {
       const query = { line: line.id }
       const got = await ask(api.GET('/api/orders/{id}/compare', { params: { path: { id: order.id }, query } }))
       bands.value = got.bands
-    }, shop.said)
+    })
   },
   { immediate: true },
 )

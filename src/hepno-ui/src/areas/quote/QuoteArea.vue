@@ -7,7 +7,7 @@ import Keys from '../../kit/Keys.vue'
 import { moment } from '../../kit/shown'
 import { typing } from '../../shell/keys'
 import LinePicker from '../../shell/LinePicker.vue'
-import { attempt, format, lineInHand, refresh, shop } from '../../shell/state'
+import { attempt, format, lineInHand, reading, refresh, shop } from '../../shell/state'
 import OtherWays from './OtherWays.vue'
 import SayPrice from './SayPrice.vue'
 
@@ -32,9 +32,9 @@ watch(
     view.value = null
     const id = shop.order?.id
     if (!id || (undecided.value && !shop.order?.quoteSent)) return
-    await attempt(async () => {
+    await reading(async () => {
       view.value = await ask(api.GET('/api/orders/{id}/quote', { params: { path: { id } } }))
-    }, shop.said)
+    })
   },
   { immediate: true },
 )

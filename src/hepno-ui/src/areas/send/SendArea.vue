@@ -7,7 +7,7 @@ import Keys from '../../kit/Keys.vue'
 import Sign from '../../kit/Sign.vue'
 import { typing } from '../../shell/keys'
 import { money } from '../../kit/shown'
-import { attempt, format, refresh, shop } from '../../shell/state'
+import { attempt, format, reading, refresh, shop } from '../../shell/state'
 
 const order = computed(() =>
   shop.order && ['press', 'send', 'learn', 'closed'].includes(shop.order.station) ? shop.order : null,
@@ -38,9 +38,9 @@ watch(
   async () => {
     const o = order.value
     if (!o) return
-    await attempt(async () => {
+    await reading(async () => {
       sending.value = await ask(api.GET('/api/orders/{id}/sending', { params: { path: { id: o.id } } }))
-    }, shop.said)
+    })
   },
   { immediate: true },
 )

@@ -1,28 +1,21 @@
 <script setup lang="ts">
-import { onMounted, onUnmounted } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
 import Garment from '../../kit/Garment.vue'
 import Keys from '../../kit/Keys.vue'
 import PriceHistory from '../../kit/PriceHistory.vue'
 import { length, money } from '../../kit/shown'
-import { things } from '../../kit/things'
-import { onChange } from '../../shell/live'
+import { things, useThings } from '../../kit/things'
 import { attempt, format, refresh } from '../../shell/state'
-import { filmFields, freshScreen, freshStyle, screenFields, styleFields, vinylFields } from './fields'
+import DrawerBoards from './DrawerBoards.vue'
+import { filmFields } from './filmFields'
+import { freshScreen, freshStyle, screenFields, styleFields, vinylFields } from './fields'
 
 const styles = things<Schemas['Style']>('styles')
 const films = things<Schemas['TransferPriceList']>('films')
 const vinyls = things<Schemas['VinylFilm']>('vinyls')
 const screens = things<Schemas['ScreenTransferList']>('screens')
-const load = () =>
-  attempt(async () => void (await Promise.all([styles.load(), films.load(), vinyls.load(), screens.load()])))
-let stop = () => {}
-onMounted(() => {
-  void load()
-  stop = onChange((kind) => void (['style', 'film', 'vinyl', 'screen'].includes(kind) && load()))
-})
-onUnmounted(() => stop())
+const load = useThings({ style: styles, film: films, vinyl: vinyls, screen: screens })
 
 async function retire(kept: { value: Schemas['Style']; version: number }): Promise<void> {
   await attempt(async () => {
@@ -87,7 +80,7 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
         :kept="films.all.value"
         :fields="filmFields"
         :save="films.save"
-        :fresh="() => ({ supplier: '', product: '', sizes: [], freightPerOrder: 0, leadDays: 3 })"
+        :fresh="() => ({ supplier: '', product: '', sizes: [], freightPerOrder: 0, leadDays: 3, byLayout: null })"
         :named="(x) => x.product"
       >
         <template #face="{ value: x }">
@@ -96,13 +89,18 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
             >{{ ' ' }}<span class="quiet small">{{ x.supplier }}</span></span
           >
           <span class="small">{{
-            x.sizes.map((s) => `${s.name} ${money(s.breaks[0]?.price ?? 0, format())}`).join(' · ')
+            [
+              ...x.sizes.map((s) => `${s.name} ${money(s.breaks[0]?.price ?? 0, format())}`),
+              ...(x.byLayout?.roll ? [`roll ${length(x.byLayout.roll.widthIn, format())} wide`] : []),
+              ...(x.byLayout?.sheets ?? []).map((s) => `sheets ${s.name}`),
+            ].join(' · ')
           }}</span>
           <span class="fig small quiet">freight {{ money(x.freightPerOrder, format()) }}, {{ days(x.leadDays) }}</span>
         </template>
         <template #deeds="{ kept }"><PriceHistory :id="kept.value.id" noun="films" :version="kept.version" /></template>
         <template #none>No film prices yet: type the supplier's list.</template>
       </Boards>
+      <DrawerBoards :films="films.all.value" />
       <Boards
         title="Screened transfers"
         add="Add a transfer price list"

@@ -1,19 +1,38 @@
 import { makeId, type Schemas } from '../../api/client'
-import { choice, type Field, num, readNumber, text } from '../../kit/fields'
+import { choice, type Field, num, readNumber, rows, text } from '../../kit/fields'
 import { kindWord } from '../../kit/words'
 
 type Style = Schemas['Style']
-type Film = Schemas['TransferPriceList']
 type Vinyl = Schemas['VinylFilm']
 type Screen = Schemas['ScreenTransferList']
 
-const rows = (t: string) =>
-  t
-    .split('\n')
-    .map((r) => r.trim())
-    .filter(Boolean)
 const fibres = ['cotton', 'polyester', 'viscose', 'nylon', 'elastane', 'other']
 const classes = ['white', 'pale', 'mid', 'dark']
+
+type Cloth = Schemas['Cloth']
+type Buying = Schemas['Buying']
+const features: Schemas['Feature'][] = ['hood', 'zip', 'pocket', 'grommets', 'tear-away-label', 'stretch']
+const parts = (t: string) =>
+  t
+    .split(',')
+    .map((p) => p.trim())
+    .filter(Boolean)
+const options = (words: Record<string, string>) => Object.entries(words).map(([value, label]) => ({ value, label }))
+const cloth = (s: Omit<Style, 'id'>): Cloth =>
+  s.cloth ?? { thickness: null, migration: 'by-cloth', features: [], origin: '' }
+const buying = (s: Omit<Style, 'id'>): Buying =>
+  s.buying ?? { tiers: [], freeFreightFrom: null, packOf: 1, cutOff: null, codePrice: null, codeUntil: null }
+/** Money of how it is bought; empty for none. */
+const bought = (label: string, key: 'freeFreightFrom' | 'codePrice'): Field<Style> => ({
+  label,
+  number: true,
+  get: (s) => (buying(s)[key] === null ? '' : String(buying(s)[key])),
+  set: (s, t) => {
+    const n = t === '' ? null : readNumber(t)
+    if (t !== '' && n === null) return `"${t}" is not a number.`
+    s.buying = { ...buying(s), [key]: n }
+  },
+})
 
 export const freshStyle = (): Omit<Style, 'id'> => ({
   name: '',
@@ -29,6 +48,8 @@ export const freshStyle = (): Omit<Style, 'id'> => ({
   sizes: ['S', 'M', 'L', 'XL'].map((name) => ({ name, surcharge: 0 })),
   retired: false,
   onHand: null,
+  cloth: null,
+  buying: null,
 })
 
 export const styleFields: Field<Style>[] = [
@@ -56,6 +77,76 @@ export const styleFields: Field<Style>[] = [
   num('Price, next buy', 'unitPrice'),
   num('Freight an order', 'freightPerOrder'),
   num('Working days', 'leadDays'),
+  {
+    label: 'Lies on the platen',
+    get: (s) => cloth(s).thickness ?? '',
+    set: (s, t) => void (s.cloth = { ...cloth(s), thickness: t === '' ? null : (t as Cloth['thickness']) }),
+    options: options({ '': 'as its kind does', thin: 'thin', middle: 'middling', thick: 'thick' }),
+  },
+  {
+    label: 'Does its dye rise?',
+    get: (s) => cloth(s).migration,
+    set: (s, t) => void (s.cloth = { ...cloth(s), migration: t as Cloth['migration'] }),
+    options: options({ 'by-cloth': 'judged by the cloth', none: 'no, the maker says', high: 'yes, it bleeds' }),
+  },
+  {
+    label: 'It has: hood, zip, pocket, grommets, tear-away-label, stretch',
+    wide: true,
+    get: (s) => cloth(s).features.join(', '),
+    set: (s, t) => {
+      const said = parts(t)
+      const odd = said.find((x) => !features.includes(x as Schemas['Feature']))
+      if (odd) return `"${odd}" is none of ${features.join(', ')}.`
+      s.cloth = { ...cloth(s), features: said as Schemas['Feature'][] }
+    },
+  },
+  {
+    label: 'Made in, as its label says',
+    get: (s) => cloth(s).origin,
+    set: (s, t) => void (s.cloth = { ...cloth(s), origin: t }),
+  },
+  {
+    label: 'Lower prices of larger orders, by pieces or goods: 24: 3.10, over 250: 2.95',
+    wide: true,
+    get: (s) =>
+      (s.buying?.tiers ?? [])
+        .map((x) => (x.fromPieces > 0 ? `${x.fromPieces}: ${x.price}` : `over ${x.fromValue}: ${x.price}`))
+        .join(', '),
+    set: (s, t) => {
+      const tiers: Schemas['PriceTier'][] = []
+      for (const part of parts(t)) {
+        const read = /^(over\s+)?([\d.]+)\s*:\s*([\d.]+)$/.exec(part)
+        if (!read) return `"${part}" is not like "24: 3.10" or "over 250: 2.95".`
+        const from = Number(read[2])
+        tiers.push({ fromPieces: read[1] ? 0 : from, fromValue: read[1] ? from : 0, price: Number(read[3]) })
+      }
+      s.buying = { ...buying(s), tiers }
+    },
+  },
+  bought('No freight from, goods of an order', 'freeFreightFrom'),
+  {
+    label: 'Sold in packs of',
+    number: true,
+    get: (s) => String(buying(s).packOf),
+    set: (s, t) => {
+      const n = readNumber(t)
+      if (n === null) return `"${t}" is not a number.`
+      s.buying = { ...buying(s), packOf: n }
+    },
+  },
+  {
+    label: 'Ordered by, else a day later',
+    type: 'time',
+    get: (s) => buying(s).cutOff?.slice(0, 5) ?? '',
+    set: (s, t) => void (s.buying = { ...buying(s), cutOff: t ? `${t}:00` : null }),
+  },
+  bought('Price with a code', 'codePrice'),
+  {
+    label: "The code's last day",
+    type: 'date',
+    get: (s) => buying(s).codeUntil ?? '',
+    set: (s, t) => void (s.buying = { ...buying(s), codeUntil: t || null }),
+  },
   {
     label: 'Sizes, smallest first; surcharge after +',
     wide: true,
@@ -116,40 +207,6 @@ export const styleFields: Field<Style>[] = [
         }
       }
       if (s.onHand.length === 0) s.onHand = null
-    },
-  },
-]
-
-export const filmFields: Field<Film>[] = [
-  text('Supplier', 'supplier'),
-  text('Film', 'product'),
-  num('Freight an order', 'freightPerOrder'),
-  num('Working days', 'leadDays'),
-  {
-    label: 'Sizes, a line each: name, width × height in, then from: price, from: price',
-    wide: true,
-    lines: 5,
-    get: (f) =>
-      f.sizes
-        .map(
-          (s) => `${s.name}; ${s.widthIn} x ${s.heightIn}; ${s.breaks.map((b) => `${b.from}: ${b.price}`).join(', ')}`,
-        )
-        .join('\n'),
-    set: (f, t) => {
-      f.sizes = []
-      for (const row of rows(t)) {
-        const [name, size, breaks] = row.split(';').map((p) => p.trim())
-        const [w, h] = (size ?? '').split(/[x×]/).map((p) => Number(p))
-        const prices = (breaks ?? '').split(',').map((b) => b.split(':').map((p) => Number(p.trim())))
-        if (!name || !w || !h || prices.some(([from, price]) => !from || !price))
-          return `"${row}" is not like "11 × 11; 11 x 11; 1: 3.10, 25: 2.73".`
-        f.sizes.push({
-          name,
-          widthIn: w,
-          heightIn: h,
-          breaks: prices.map(([from, price]) => ({ from: from!, price: price! })),
-        })
-      }
     },
   },
 ]

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { reactive, ref } from 'vue'
+import { api, ask, seen } from '../../api/client'
+import { attempt } from '../../shell/state'
+import type { Design } from './artwork'
+
+/** One measured print sets what the printer uses: the ink of this artwork as it was read off the machine. */
+const props = defineProps<{ design: Design; widthIn: number; printer: string }>()
+const emit = defineEmits<{ measured: [] }>()
+const open = ref(false)
+const used = reactive({ prints: 1, colourMl: 0, whiteMl: 0 })
+async function keep(): Promise<void> {
+  await attempt(async () => {
+    const printers = await ask(api.GET('/api/film-printers'))
+    const kept = printers.find((p) => p.value?.name === props.printer)
+    if (!kept?.value) return
+    await ask(
+      api.POST('/api/film-printers/{id}/calibrate', {
+        params: { path: { id: kept.value.id } },
+        body: { designId: props.design.id, widthIn: props.widthIn, ...used },
+        ...seen(kept.version),
+      }),
+    )
+    open.value = false
+    emit('measured')
+  }, `What ${props.printer} uses is set by it. Z takes it back.`)
+}
+</script>
+
+<template>
+  <button v-if="!open" class="plain small" @click="open = true">measured on a print?</button>
+  <form v-else class="used" @submit.prevent="keep" @keydown.esc.stop="open = false">
+    <label class="field">Prints<input v-model.number="used.prints" type="number" min="1" /></label>
+    <label class="field">Colour used, ml<input v-model.number="used.colourMl" type="number" step="any" /></label>
+    <label class="field">White used, ml<input v-model.number="used.whiteMl" type="number" step="any" /></label>
+    <button class="plain-button" type="submit">Set the printer by it</button>
+  </form>
+</template>
+
+<style scoped>
+.plain {
+  border-bottom: 1.5px dashed var(--rule-strong);
+}
+.used {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+  padding: 6px 0;
+}
+.used input {
+  width: 90px;
+}
+</style>

@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Schemas } from '../../api/client'
+import { explain } from '../../kit/explain'
+import { anHour, bare, duration, moment, money } from '../../kit/shown'
+import Sign from '../../kit/Sign.vue'
+import { sourceWord } from '../../kit/words'
+import { format } from '../../shell/state'
+import { beside } from './bands'
+
+/** What is known of a method at a glance; opened, its strata, cares, price break and what is left out. */
+defineProps<{
+  b: Schemas['Band']
+  open: boolean
+  /** The first of those that fit. */
+  best: boolean
+  /** Its price break may be taken: nothing is sent yet and the ask's own count is looked at. */
+  mayGrow: boolean
+}>()
+const emit = defineEmits<{ larger: [] }>()
+const f = computed(() => format())
+</script>
+
+<template>
+  <div class="facts">
+    <template v-if="open">
+      <button
+        v-for="s in b.strata"
+        :key="s.code"
+        class="stratum"
+        :data-figure="s.code"
+        :data-band="b.methodId"
+        @click="explain(b.cost.parts.find((p) => p.code === s.code))"
+      >
+        <svg width="14" height="14" aria-hidden="true">
+          <rect width="14" height="14" :fill="`url(#st-${s.code})`" stroke="var(--ink)" /></svg
+        >{{ s.label }} <b>{{ bare(s.shown, f) }}</b>
+      </button>
+    </template>
+    <div class="line">
+      <button data-figure="hands" :data-band="b.methodId" @click="explain(b.hands)">
+        <b>{{ (b.hands.value / 60).toFixed(1) }}</b> min hands
+      </button>
+      <span
+        ><b>{{ (b.clockSeconds / 60).toFixed(1) }}</b> min clock</span
+      >
+      <span v-if="b.promise" :class="{ heat: b.lateMinutes > 0 }"
+        ><b>{{ moment(b.promise.at, f) }}</b> ready</span
+      >
+      <span class="quiet"
+        ><Sign
+          :kind="
+            b.recipeSource === 'own-test'
+              ? 'tested'
+              : b.recipeSource === 'maker' || b.recipeSource === 'learned'
+                ? 'maker'
+                : 'assumed'
+          "
+        />
+        {{ sourceWord[b.recipeSource] }}</span
+      >
+      <span v-if="b.overMark > 0" class="caution vd"
+        ><Sign kind="caution" /> {{ bare(b.overMark, f) }} over their mark</span
+      >
+      <span v-if="b.lateMinutes > 0" class="heat vd"><Sign kind="heat" /> {{ duration(b.lateMinutes * 60) }} late</span>
+      <span v-if="best" class="go vd"><Sign kind="go" /> most per hour</span>
+    </div>
+    <template v-if="open">
+      <p v-for="r in b.verdict.reasons" :key="r.code" class="caution small">
+        <Sign kind="caution" /> with care: {{ r.sentence }}. {{ r.wouldWork }}.
+      </p>
+      <p class="line small">
+        <button data-figure="profit" @click="explain(b.outcome.profit, ...beside(b))">
+          profit a piece <b>{{ money(b.outcome.profit.value, f) }}</b>
+        </button>
+        <button data-figure="home" @click="explain(b.outcome.takeHomeAnHour, ...beside(b))">
+          take-home <b>{{ anHour(b.outcome.takeHomeAnHour.value, f) }}</b> an hour
+        </button>
+        <span
+          >in all <b>{{ money(b.total, f) }}</b></span
+        >
+        <span>cost {{ bare(b.costLow, f) }} to {{ bare(b.costHigh, f) }} as 0 to 6 in 100 are spoiled</span>
+      </p>
+      <p v-if="b.cliff" class="note caution">
+        {{ b.cliff.pieces }} pieces come to {{ money(b.cliff.total, f)
+        }}{{ b.cliff.total < b.total ? `, ${money(b.cliff.saves, f)} less in all` : '; these are charged no dearer' }}:
+        a price break.
+        <button v-if="mayGrow" class="plain-button" @click="emit('larger')">Make it {{ b.cliff.pieces }}</button>
+      </p>
+      <p class="note quiet">{{ b.priceHow }}. Left out: {{ b.leavesOut.join('; ') }}.</p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.facts {
+  grid-column: 2 / -1;
+}
+.stratum {
+  font-size: 13px;
+  margin-right: 12px;
+  white-space: nowrap;
+}
+.stratum svg {
+  vertical-align: -2px;
+  margin-right: 4px;
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  padding-top: 4px;
+}
+.vd {
+  font-weight: var(--w-strong);
+  font-size: 13px;
+}
+</style>
