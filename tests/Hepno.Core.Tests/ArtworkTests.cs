@@ -206,4 +206,48 @@ public class ArtworkTests
 
     [Fact]
     public void Nothing_painted_is_no_report() => Assert.Null(ArtworkReport.Of(new Raster(4, 4, new byte[64]), 1, false));
+
+    [Theory]
+    [InlineData(0, 255, 255, 1, 0, 0, 0)]
+    [InlineData(255, 0, 255, 0, 1, 0, 0)]
+    [InlineData(255, 255, 0, 0, 0, 1, 0)]
+    [InlineData(0, 0, 0, 0, 0, 0, 1)]
+    [InlineData(255, 255, 255, 0, 0, 0, 0)]
+    [InlineData(127, 127, 127, 0, 0, 0, 0.502)]
+    [InlineData(200, 100, 50, 0, 0.392, 0.588, 0.216)]
+    public void Ink_is_split_by_the_pixels(int r, int g, int b, double c, double m, double y, double k)
+    {
+        var split = InkSplit.Of(new Drawn(40, 40).Box(0, 0, 40, 20, ((byte)r, (byte)g, (byte)b)).Raster);
+        Assert.Equal((c, m, y, k), (Math.Round(split.Cyan, 3), Math.Round(split.Magenta, 3), Math.Round(split.Yellow, 3), Math.Round(split.Black, 3)));
+    }
+
+    [Fact]
+    public void Ink_of_a_print_adds_up_to_what_the_printer_uses_whatever_the_colours()
+    {
+        // half cyan, half black: 50 in2 painted at 0.01 ml are 0.5 ml, a quarter of an ml of each
+        var half = InkSplit.Of(new Drawn(40, 40).Box(0, 0, 40, 20, (0, 255, 255)).Box(0, 20, 40, 20, (0, 0, 0)).Raster);
+        var use = InkUse.Of(half, 50, 50, 0.01, 0.016);
+        Assert.Equal((0.25, 0, 0, 0.25, 0.8), (Math.Round(use.Cyan, 6), use.Magenta, use.Yellow, Math.Round(use.Black, 6), Math.Round(use.White, 6)));
+        Assert.Equal(new(0, 0, 0, 0, 0.8), InkUse.Of(InkSplit.Of(new Drawn(4, 4).Box(0, 0, 4, 4, (255, 255, 255)).Raster), 50, 50, 0.01, 0.016));
+    }
+
+    [Theory]
+    [InlineData(RightsKind.Unsaid, "", "", null, false, "")]
+    [InlineData(RightsKind.Customers, "", "", null, false, "")]
+    [InlineData(RightsKind.FamousOne, "the customer", "", null, false, "Bad")]
+    [InlineData(RightsKind.FamousOne, "the studio", "their letter", null, false, "")]
+    [InlineData(RightsKind.ClubMark, "the secretary", "", null, false, "Caution")]
+    [InlineData(RightsKind.ClubMark, "the secretary", "a letter", null, false, "")]
+    [InlineData(RightsKind.StockLicence, "", "no. 7", "2026-11-24", true, "Bad")]
+    [InlineData(RightsKind.FontLicence, "", "no. 7", "2026-12-20", true, "Caution")]
+    [InlineData(RightsKind.FontLicence, "", "no. 7", "2027-12-20", true, "")]
+    [InlineData(RightsKind.StockLicence, "", "no. 7", null, false, "Caution")]
+    [InlineData(RightsKind.StockLicence, "", "no. 7", "2026-11-24", false, "Bad+Caution")]
+    public void What_speaks_against_printing_is_said(RightsKind kind, string saidBy, string proof, string? until, bool sold, string doubts)
+    {
+        var rights = new Rights("somebody", saidBy, null, proof, kind, until is null ? null : DateOnly.Parse(until, System.Globalization.CultureInfo.InvariantCulture), 1, sold);
+        var said = rights.Doubts(new DateOnly(2026, 11, 25), Measures.FigureFormat.Default).ToList();
+        Assert.Equal(doubts, string.Join('+', said.Select(d => d.Kind)));
+        Assert.All(said, d => Assert.True(d.Remedy.Length > 5));
+    }
 }

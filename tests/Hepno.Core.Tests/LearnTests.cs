@@ -16,7 +16,7 @@ public class LearnTests
     private static readonly Band Quoted = Comparer.Compare(MethodTests.Ask(Pieces), null, null, null, MethodTests.Book,
         new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Numbers.Week), MethodTests.Book.Presses, [])).Bands.Single(b => b.MethodId == "dtf-bought");
 
-    private static readonly double Planned = Comparer.PressingSeconds(MethodTests.Ask(Pieces), Quoted.Decorations);
+    private static readonly double Planned = Comparer.PressingSeconds(MethodTests.Ask(Pieces), Quoted.Decorations, MethodTests.Book);
 
     private static RunEvent Said(int piece, RunVerdict verdict, double seconds, int attempt = 1, string? reason = null, string? takesBack = null) =>
         new($"e{piece}-{attempt}-{verdict}", "d", piece, attempt, 1, "M", verdict, reason, takesBack, seconds);

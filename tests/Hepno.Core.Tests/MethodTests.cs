@@ -120,10 +120,10 @@ public class MethodTests
     {
         // the standards of the press floor's example: hot peel, no second press, no folding
         var recipe = FilmOnCotton with { Peel = Peel.Hot, PeelAfterSeconds = 0, SecondPressSeconds = 0 };
-        var hot = StepStandards.Before(GarmentKind.Tee, 5).Concat(StepStandards.Transfer(recipe, 0)).Append(StepStandards.After[0]).ToList();
+        var hot = StepStandards.Default.Before(GarmentKind.Tee, 5).Concat(StepStandards.Default.Transfer(recipe, 0)).Append(StepStandards.Default.After[0]).ToList();
         Assert.Equal(69, WorkSteps.Clock(hot));
         Assert.Equal(63, WorkSteps.PressHeld(hot));
-        var cold = StepStandards.Before(GarmentKind.Tee, 5).Concat(StepStandards.Transfer(recipe with { Peel = Peel.Cold, PeelAfterSeconds = 60 }, 0)).Append(StepStandards.After[0]).ToList();
+        var cold = StepStandards.Default.Before(GarmentKind.Tee, 5).Concat(StepStandards.Default.Transfer(recipe with { Peel = Peel.Cold, PeelAfterSeconds = 60 }, 0)).Append(StepStandards.Default.After[0]).ToList();
         Assert.Equal(125, WorkSteps.Clock(cold));
         Assert.Equal(59, WorkSteps.PressHeld(cold));
         Assert.Equal(69, WorkSteps.Attended(cold));

@@ -27,7 +27,7 @@ public class OwnPrintTests
 
     private static readonly Style Sport = MethodTests.Tee(0, 400) with { Id = "sport" };
 
-    private static ShopBook Book => MethodTests.Book with
+    internal static ShopBook Book => MethodTests.Book with
     {
         FilmPrinters = [Skua],
         DyePrinters = [Plover],
@@ -83,7 +83,7 @@ public class OwnPrintTests
         Assert.Equal(180 + (600.0 / press[0].Bought), WorkSteps.PressHeld(press[0].Preparation), 1e-9);
         Assert.Equal(WorkSteps.Attended(oven[0].Preparation), WorkSteps.Attended(press[0].Preparation));
         Assert.Equal(26, WorkSteps.Attended(press[0].Preparation)); // powder 20, cut apart 6: neither printing nor curing is attended
-        double Minutes(IReadOnlyList<DecorationPlan> d) => Comparer.WorkOf("", "", "", ask, d, default, "", null, 0).MinutesPerPiece;
+        double Minutes(IReadOnlyList<DecorationPlan> d) => Comparer.WorkOf("", "", "", ask, d, default, "", null, Book).MinutesPerPiece;
         Assert.Equal(WorkSteps.PressHeld(press[0].Preparation) / 60, Minutes(press) - Minutes(oven), 1e-9);
         Assert.True(LineCost.Of(ask, press, hover).Stratum("press").Value > LineCost.Of(ask, oven, Book).Stratum("press").Value);
     }

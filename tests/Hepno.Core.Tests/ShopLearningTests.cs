@@ -31,7 +31,7 @@ public class ShopLearningTests
     public void Steps_stand_beside_their_standards_where_the_screen_saw_them()
     {
         var recipe = MethodTests.Book.Recipes[0];
-        var steps = (WorkStep[])[.. StepStandards.Before(GarmentKind.Tee, 5), .. StepStandards.Transfer(recipe with { DwellSeconds = 15, Peel = Peel.Cold, PeelAfterSeconds = 60, SecondPressSeconds = 8 }, 0), .. StepStandards.After.Take(1)];
+        var steps = (WorkStep[])[.. StepStandards.Default.Before(GarmentKind.Tee, 5), .. StepStandards.Default.Transfer(recipe with { DwellSeconds = 15, Peel = Peel.Cold, PeelAfterSeconds = 60, SecondPressSeconds = 8 }, 0), .. StepStandards.Default.After.Take(1)];
         // thread 10, lint 5, pre-press 2 + 5 + 2, position 12; 2 + 15 + 2; lift 4, peel 4, re-load 7, cover 3, lift 4, look 6; 2 + 8 + 2
         var standards = LapStandards.Of(steps);
         Assert.Equal([36.0, 19, 28, 12], StepLap.Steps.Select(s => standards[s]));

@@ -67,6 +67,7 @@ public class TextTests
             "anHour" => Shown.AnHour(D(), f),
             "number" => Shown.Number((double)D(), 2, f),
             "length" => Shown.Length((double)D(), f),
+            "roll" => Shown.Roll((double)D(), f),
             "duration" => Shown.Duration((double)D()),
             "day" => Shown.Day(DateOnly.Parse(value, CultureInfo.InvariantCulture), f),
             _ => Shown.Moment(DateTime.Parse(value, CultureInfo.InvariantCulture), f),

@@ -48,4 +48,14 @@ public class CodeTests
         Assert.Equal(code.Length == 0 ? [] : [(code, kind)], faults.Select(f => (f.Code, f.Kind)));
         Assert.Contains(DesignFaults.Of(design, 3, new("navy", "Navy", "#2b3b5e", ColourClass.Dark), FigureFormat.Default), f => f.Code == "code-ground");
     }
+
+    [Fact]
+    public void It_is_read_until_its_edges_run_into_each_other()
+    {
+        var raster = PictureFile.Read(Drawing(), 1000.0 / 300);
+        var module = CodeReader.Find(raster)!.ModulePx;
+        Assert.Equal(Link, CodeReader.ReadsBlurred(raster, module, 0));
+        Assert.Equal(Link, CodeReader.ReadsBlurred(raster, module, module * 0.25));
+        Assert.Null(CodeReader.ReadsBlurred(raster, module, module * 2));
+    }
 }

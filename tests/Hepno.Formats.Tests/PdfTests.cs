@@ -98,9 +98,9 @@ public class PdfTests
         Assert.True(day.NumberOfPages > 1);
         var text = Bare(string.Concat(day.GetPages().Select(p => p.Text)));
         Assert.All(new[] { "9:35to10:59", "set315°F", "Wren2hlate", "switchitonat9:20", "Nothingplaced", "T-203,28slatehoodies:late" }, s => Assert.Contains(s, text, StringComparison.Ordinal));
-        using var run = PdfDocument.Open(RunSheetPdf.Print(new("a4", "Tern & Tallow", "T-202", "wanted Fri", "Bakery", "Bag them well.", [new("400 sand tees", "Gannet. It burns.", [new("Front 8 × 8 in", "310 °F, set 315 °F, 15 s", "film up; then covered, 8 s again", "Peel cold.")], [new("S", 4), new("M", 396)])], ["crooked", "lint"])));
+        using var run = PdfDocument.Open(RunSheetPdf.Print(new("a4", "Tern & Tallow", "T-202", "wanted Fri", "Bakery", "Bag them well.", [new("400 sand tees", "Gannet. It burns.", [new("Front 8 × 8 in", "310 °F, set 315 °F, 15 s", "film up; then covered, 8 s again", "Peel cold.")], [new("S", 4), new("M", 396)], []), new("2 named tees", "Gannet", [], [new("M", 2)], [new(401, "M", "FENNER 7"), new(402, "M", "OAKES 12")])], ["crooked", "lint"])));
         text = Bare(string.Concat(run.GetPages().Select(p => p.Text)));
-        Assert.All(new[] { "Bagthemwell.", "Gannet.Itburns.", "310°F,set315°F,15s", "8sagain", "Peelcold.", "M396", "1crooked,2lint" }, s => Assert.Contains(s, text, StringComparison.Ordinal));
+        Assert.All(new[] { "Bagthemwell.", "Gannet.Itburns.", "310°F,set315°F,15s", "8sagain", "Peelcold.", "M396", "401MFENNER7", "402MOAKES12", "1crooked,2lint" }, s => Assert.Contains(s, text, StringComparison.Ordinal));
         Assert.All(run.GetPages().Concat(day.GetPages()), p => Assert.All(p.Letters, l => Assert.True(l.StartBaseLine.Y > 30 && l.EndBaseLine.X <= p.Width - 38, l.Value)));
     }
 
@@ -111,5 +111,21 @@ public class PdfTests
         var text = string.Join(' ', Assert.Single(pdf.GetPages()).GetWords().Select(w => w.Text));
         Assert.Contains("Pieces 36", text, StringComparison.Ordinal);
         Assert.DoesNotContain("$", text, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_placement_sheet_is_as_large_as_the_print_and_says_what_does_not_fit()
+    {
+        PlacementPrinted Chest(double width) => new($"Left chest {width} in", "M 4", "3.5 in", "about 4.5 fingers", "its middle 4 in from the garment's, to the wearer's left", "below the collar seam", false, 3.5, 4, width, 3);
+        using var pdf = PdfDocument.Open(PlacementSheetPdf.Print(new("letter", "Tern & Tallow", "T-215", "Rowing", false,
+            [("4 navy tees", [Chest(3.5), new("Back 11 × 9 in", "M 4", "4 in", "about 5.5 fingers", "", "below the collar seam", false, 4, 0, 11, 9)]), ("2 caps", [new("Cap front 4 × 2 in", "One size 2", "0.5 in", "about 0.5 fingers", "", "above the brim", true, 0.5, 0, 4, 2)])])));
+        Assert.Equal(3, pdf.NumberOfPages);
+        double[] Across(int page) => [.. pdf.GetPage(page).Paths.SelectMany(p => p).Where(s => s.GetDrawnRectangle() is null).Select(s => s.GetBoundingRectangle()!.Value).Where(b => b.Height < 0.1).Select(b => Math.Round(b.Width, 1))];
+        // 3.5 in are 252 points; of 11 in half is shown
+        Assert.Equal(2, Across(1).Count(w => w == 252));
+        Assert.Contains(396, Across(2));
+        Assert.Contains("halfitgoesasfarontheotherside", Bare(pdf.GetPage(2).Text).Replace(":", "", StringComparison.Ordinal), StringComparison.Ordinal);
+        Assert.Contains("pastthepaper", Bare(pdf.GetPage(2).Text), StringComparison.Ordinal);
+        Assert.Contains("thebrim", Bare(pdf.GetPage(3).Text), StringComparison.Ordinal);
     }
 }

@@ -2,9 +2,11 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
+using Hepno.Core.Curing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Microsoft.Data.Sqlite;
@@ -63,11 +65,21 @@ public sealed class ShelfTests : IDisposable
         var cutter = new Cutter("c", "Scissorbill", 22, 70, Machine, "sharp");
         Returns(db, Aggregates.Cutters, "c", cutter, cutter with { SpeedIn2PerMinute = 71.5 });
         var press = new Press("g", "Gannet", "swing-away", 16, 20, 15, 20, 5, -5, Machine, "hot");
-        Returns(db, Aggregates.Presses, "g", press, press with { OffsetF = null });
+        Returns(db, Aggregates.Presses, "g", press, press with { OffsetF = null, LoadsBeside = true, Accessories = [new("pillow", AccessoryKind.Pillow, 6, 6, 0.5, 0, new(2026, 6, 1))], Dials = [new("medium", Thickness.Thin, "", 4.5, "pillow")] });
         var recipe = new Recipe("r", "f", "1", RecipeFabric.Cotton, 310, 15, 3, "medium", 5, Peel.Cold, 60, 8, "up", RecipeSource.Maker, new(2026, 6, 1), "");
-        Returns(db, Aggregates.Recipes, "r", recipe, recipe with { Source = RecipeSource.OwnTest, AsOf = new(2026, 7, 1) });
-        Returns(db, Aggregates.Numbers, "1", ShopNumbers.Default, ShopNumbers.Default with
+        Returns(db, Aggregates.Recipes, "r", recipe, recipe with { Parameters = [new("peel", RecipeSource.Learned, new(2026, 7, 2), "45 s lifted")], Cover = Cover.Parchment, NeverAgain = true, SecondPressSeconds = 0, PeelWindowSeconds = 7, Source = RecipeSource.OwnTest, AsOf = new(2026, 7, 1) });
+        var tested = new SpotTest("t", "f", "s", "", 310, 15, "medium", new(2026, 6, 2), "Wren", true, false, Bleeding.NotLooked, "soft", "");
+        Returns(db, Aggregates.SpotTests, "t", tested, tested with { Bleeding = Bleeding.Clean, ColourwayId = "n", Scorched = true, Washes = [new(new(2026, 6, 9), 5, WashVerdict.Holds), new(new(2026, 7, 9), 25, WashVerdict.Fades)], GarmentId = "m", Photos = [new("p", new string('a', 64), 5)] });
+        Returns(db, Aggregates.TestGarments, "m", new TestGarment("m", "Misprints", "100% cotton", 14, "box"), new TestGarment("m", "Misprints", "cotton", 12, ""));
+        var supplies = new PrinterSupplies("p", [new(Supply.WhiteInk, ["Skerry white"], 500, 100)], []);
+        Returns(db, Aggregates.Supplies, "p", supplies, supplies with { Loadings = [new(Supply.WhiteInk, "Skerry white", "W-2", new(2026, 6, 3, 9, 5, 0), 320.5, "Wren")] });
+        var cure = new CureBatch("b", 31, "p", new(2026, 6, 3, 9, 10, 0), "g", 248.5, 2.5, "Wren", CureSign.Glossy, ControlPrint.Holds, ControlPrint.NotYet, [new("o", "1", "f", 12, true)], ["powder: Marl fine, lot P-7"], new(1.5, 2.5, 40.25, 3.125), CureVerdict.Open, "");
+        Returns(db, Aggregates.Cures, "b", cure, cure with { After = ControlPrint.Lifts, Verdict = CureVerdict.Bad, Why = "washed out" });
+        var upkeep = new MachineUpkeep("g", [new("pads", "Wipe the pad", UpkeepEvery.Week, 5, 0), new("pad", "New pad", UpkeepEvery.AsNeeded, 15, 18.25m, 0.5)], []);
+        Returns(db, Aggregates.Upkeep, "g", upkeep, upkeep with { Tasks = [upkeep.Tasks[1]], Done = [new("pad", new(2026, 6, 3), "Wren", "hard as a board")] });
+        Returns(db, Aggregates.Numbers, "1", ShopNumbers.Default with { Floor = new() }, ShopNumbers.Default with
         {
+            Floor = new(FloorPolicy.OneAtATime, false, 5, true, true, true, SecondHabit.Never, [new("lint", 7.5)], [new(Cover.Sheet, 12, 200)], false, true),
             Wage = 19.999999m,
             Paper = "a4",
             Format = FigureFormat.Default with { DecimalMark = ",", GroupMark = "." },

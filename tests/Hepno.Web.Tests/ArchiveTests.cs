@@ -14,7 +14,7 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
         var archive = await Archive();
         var (status, brought) = await empty.Send(HttpMethod.Put, "/api/archive", archive);
         Assert.True(status == 200, brought.ToString());
-        Assert.Equal((8, 14), (brought.GetProperty("customers").GetInt32(), brought.GetProperty("orders").GetInt32()));
+        Assert.Equal((8, 15), (brought.GetProperty("customers").GetInt32(), brought.GetProperty("orders").GetInt32()));
         Assert.Equal(archive, await empty.CreateClient().GetStringAsync("/api/archive"));
         Assert.Equal((await shop.Get("/api/line")).GetProperty("stations").GetRawText(), (await empty.Get("/api/line")).GetProperty("stations").GetRawText());
         Assert.Equal(await shop.CreateClient().GetByteArrayAsync("/api/orders/demo-202/quote.pdf"), await empty.CreateClient().GetByteArrayAsync("/api/orders/demo-202/quote.pdf"));
@@ -37,6 +37,34 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal(400, status);
         Assert.Contains(sentence, body.GetProperty("problems")[0].GetProperty("sentence").GetString()!, StringComparison.Ordinal);
         Assert.Empty((await empty.Get("/api/styles")).EnumerateArray());
+    }
+
+    [Fact]
+    public async Task Files_platens_and_templates_go_along_and_a_lost_file_is_refused()
+    {
+        using var full = new Shop();
+        var order = await full.Get("/api/orders/demo-206");
+        using (var request = new HttpRequestMessage(HttpMethod.Put, "/api/orders/demo-206/attachments/letter?name=letter.txt") { Content = new ByteArrayContent([1, 2, 3]) })
+        {
+            request.Content.Headers.ContentType = new("application/octet-stream");
+            request.Headers.TryAddWithoutValidation("If-Match", $"\"{order.GetProperty("version")}\"");
+            Assert.Equal(200, (int)(await full.CreateClient().SendAsync(request)).StatusCode);
+        }
+        Assert.Equal(200, (await full.Send(HttpMethod.Post, "/api/presses/gannet/maps", """{"day":"2026-11-20","setPointF":320,"pointsF":[305,305,305,305.5,305,305,305,305,305],"by":"Wren"}""", "1")).Status);
+        var archive = await full.CreateClient().GetStringAsync("/api/archive");
+        using var empty = new Shop(demo: false);
+        var (status, brought) = await empty.Send(HttpMethod.Put, "/api/archive", archive);
+        Assert.True(status == 200, brought.ToString());
+        Assert.Equal([1, 2, 3], await empty.CreateClient().GetByteArrayAsync("/api/orders/demo-206/attachments/letter"));
+        Assert.Equal((await full.Get("/api/presses/gannet/platen")).GetProperty("sets").GetRawText(), (await empty.Get("/api/presses/gannet/platen")).GetProperty("sets").GetRawText());
+        Assert.Equal("The usual club tee", (await empty.Get("/api/templates"))[0].GetProperty("name").GetString());
+
+        using var lost = new Shop(demo: false);
+        var without = JsonNode.Parse(archive)!.AsObject();
+        without["files"] = new JsonArray();
+        (status, brought) = await lost.Send(HttpMethod.Put, "/api/archive", without.ToJsonString());
+        Assert.Equal(400, status);
+        Assert.Contains("letter.txt", brought.GetRawText(), StringComparison.Ordinal);
     }
 
     [Fact]

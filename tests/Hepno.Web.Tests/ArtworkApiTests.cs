@@ -11,7 +11,7 @@ namespace Hepno.Web.Tests;
 /// <summary>Pictures through the API: taken in, measured, looked at, mended; and what is no picture refused in a sentence.</summary>
 public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
 {
-    private static readonly string Due = DateOnly.FromDateTime(DateTime.UtcNow).AddDays(30).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+    private static readonly string Due = Shop.DaysOn(30);
 
     // two discs in two colours and a line of 0.6 pt at 10 in wide
     private static byte[] Png() => PngPicture.Write(new Drawn(1500, 900).Fill((x, y) => ((x - 400) * (x - 400)) + ((y - 400) * (y - 400)) < 380 * 380, (200, 40, 30)).Fill((x, y) => ((x - 1100) * (x - 1100)) + ((y - 400) * (y - 400)) < 390 * 390, (240, 200, 40))
@@ -169,6 +169,49 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
         Assert.Contains("code-small", await Faults(film * 0.9));
         Assert.DoesNotContain("ground", await Faults(3));
         Assert.Equal(400, (await shop.Send(HttpMethod.Post, "/api/artwork/linked-2/code", """{"text":"  "}""")).Status);
+    }
+
+    [Fact]
+    public async Task One_measured_print_sets_the_printers_ink_and_the_estimate_follows()
+    {
+        var (_, design) = await File("inked", PngPicture.Write(new Drawn(400, 400).Box(0, 0, 400, 400, (0, 255, 255)).Raster));
+        Assert.Equal("inked", design.GetProperty("id").GetString());
+        var printer = (await shop.Get("/api/film-printers"))[0];
+        var id = printer.GetProperty("value").GetProperty("id").GetString();
+        // ten prints of 10 x 10 in, all painted: 1,000 in2 took 9 ml of colour and 12 of white
+        async Task<(int Status, JsonElement Body)> Measured(string body) => await shop.Send(HttpMethod.Post, $"/api/film-printers/{id}/calibrate", body, Version((await shop.Get("/api/film-printers"))[0]));
+        var (status, said) = await Measured("""{"designId":"inked","widthIn":10,"prints":10,"colourMl":9,"whiteMl":12}""");
+        Assert.True(status == 200, said.ToString());
+        var now = (await shop.Get("/api/film-printers"))[0].GetProperty("value");
+        Assert.Equal((0.009, 0.012), (Math.Round(now.GetProperty("colourMlPerIn2").GetDouble(), 6), Math.Round(now.GetProperty("whiteMlPerIn2").GetDouble(), 6)));
+        var ink = (await shop.Get("/api/artwork/inked/look?widthIn=5&styleId=brae&colourwayId=black")).GetProperty("ink");
+        Assert.Equal((0.225, 0d, 0.3), (Math.Round(ink.GetProperty("cyan").GetDouble(), 6), ink.GetProperty("black").GetDouble(), Math.Round(ink.GetProperty("white").GetDouble(), 6)));
+        foreach (var (bad, field) in new[] { ("\"widthIn\":0", "widthIn"), ("\"prints\":0", "prints"), ("\"colourMl\":0", "colourMl"), ("\"whiteMl\":-1", "whiteMl") })
+        {
+            var body = """{"designId":"inked","widthIn":10,"prints":10,"colourMl":9,"whiteMl":12}""";
+            var name = bad.Split(':')[0];
+            (status, said) = await Measured(System.Text.RegularExpressions.Regex.Replace(body, $"{name}:\\d+", bad));
+            Assert.Equal((400, field), (status, said.GetProperty("problems")[0].GetProperty("where").GetString()));
+        }
+        Assert.Equal(404, (await Measured("""{"designId":"none","widthIn":10,"prints":10,"colourMl":9,"whiteMl":12}""")).Status);
+        Assert.Equal(200, (await shop.Send(HttpMethod.Post, "/api/undo", "{}")).Status);
+    }
+
+    [Fact]
+    public async Task A_licence_that_ended_speaks_against_printing_and_a_code_is_read_as_each_way_blurs_it()
+    {
+        var (_, design) = await File("licensed", Png());
+        var (status, said) = await shop.Send(HttpMethod.Put, "/api/artwork/licensed", """{"name":"Crest","rights":{"whose":"a library","saidBy":"Isaura","saidOn":null,"proof":"no. 7","kind":"stock-licence","until":"2020-01-31","seats":2,"soldGoods":true}}""", Version(design));
+        Assert.True(status == 200, said.ToString());
+        var worst = (await shop.Get("/api/artwork/licensed/look?widthIn=10")).GetProperty("faults")[0];
+        Assert.Equal(("rights", "bad"), (worst.GetProperty("code").GetString(), worst.GetProperty("kind").GetString()));
+        Assert.Equal(2, (await shop.Get("/api/artwork/licensed")).GetProperty("rights").GetProperty("seats").GetInt32());
+        Assert.Equal(400, (await shop.Send(HttpMethod.Put, "/api/artwork/licensed", """{"name":"Crest","rights":{"whose":"","saidBy":"","saidOn":null,"proof":"","seats":0}}""", Version(await shop.Get("/api/artwork/licensed")))).Status);
+        await shop.Send(HttpMethod.Post, "/api/artwork/linked/code", """{"text":"https://ternandtallow.example/boat"}""");
+        async Task<string> Reads(string width) => string.Concat((await shop.Get($"/api/artwork/linked/look?widthIn={width}")).GetProperty("codeReads").EnumerateArray().Select(r => r.GetProperty("reads").GetBoolean() ? '1' : '0'));
+        Assert.Equal("111", await Reads("3"));
+        Assert.Equal("110", await Reads("0.5"));
+        Assert.Equal("000", await Reads("0.1"));
     }
 
     [Fact]

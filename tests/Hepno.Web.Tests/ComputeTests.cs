@@ -14,19 +14,31 @@ public class ComputeTests(Shop shop) : IClassFixture<Shop>
     public async Task Rows_on_a_roll_take_the_shorter_way_round()
     {
         // 9.5 x 4.5 with margins: two across along 19.5, or turned four across; 10 boxes are 5 rows of 4.5 or 3 rows of 9.5
-        var (status, rows) = await shop.Send(HttpMethod.Post, "/api/compute/layout", """{"widthIn":9,"heightIn":4,"marginIn":0.25,"rollWidthIn":19.5,"count":10}""");
+        var (status, rows) = await shop.Send(HttpMethod.Post, "/api/compute/rows", """{"widthIn":9,"heightIn":4,"marginIn":0.25,"rollWidthIn":19.5,"count":10}""");
         Assert.Equal(200, status);
         Assert.Equal((2, 5, 22.5), (rows.GetProperty("across").GetInt32(), rows.GetProperty("rows").GetInt32(), rows.GetProperty("lengthIn").GetDouble()));
     }
 
+    private const string Tee = """
+        "before":[{"code":"thread","seconds":10,"hands":true,"press":true},{"code":"lint","seconds":5,"hands":true,"press":true},{"code":"close","seconds":2,"hands":true,"press":true},{"code":"pre-press","seconds":5,"hands":false,"press":true},{"code":"open","seconds":2,"hands":true,"press":true}],
+        "after":[{"code":"inspect","seconds":6,"hands":true,"press":false}],
+        "passes":[{"name":"front","temperatureF":310,"slackSeconds":2,"peelWindowSeconds":3,"steps":[{"code":"position","seconds":12,"hands":true,"press":true},{"code":"close","seconds":2,"hands":true,"press":true},{"code":"press","seconds":15,"hands":false,"press":true},{"code":"open","seconds":2,"hands":true,"press":true},{"code":"peel","seconds":4,"hands":true,"press":true},{"code":"unload","seconds":4,"hands":true,"press":true}]}]
+        """;
+
     [Fact]
-    public async Task Seconds_are_hands_press_and_clock()
+    public async Task A_floor_is_simulated_without_anything_kept()
     {
-        // a wait of 20 s is attended, one of 60 s is not
-        var (status, view) = await shop.Send(HttpMethod.Post, "/api/compute/press-floor",
-            """{"pieces":12,"steps":[{"label":"load","seconds":20,"hands":true,"press":true},{"label":"press","seconds":20,"hands":false,"press":true},{"label":"cool","seconds":60,"hands":false,"press":false}]}""");
+        var (status, view) = await shop.Send(HttpMethod.Post, "/api/compute/press-floor", $$"""{"pieces":20,{{Tee}},"presses":[{"name":"Gannet"}],"firstPiece":false,"trace":true}""");
         Assert.Equal(200, status);
-        Assert.Equal((40.0, 40.0, 100.0, 20.0), (view.GetProperty("attendedSeconds").GetDouble(), view.GetProperty("pressSeconds").GetDouble(), view.GetProperty("clockSeconds").GetDouble(), view.GetProperty("allMinutes").GetDouble()));
+        Assert.Equal((63.0, 49.0, 63.0), (view.GetProperty("steadySeconds").GetDouble(), view.GetProperty("handsSecondsAPiece").GetDouble(), view.GetProperty("heldSecondsAPiece").GetDouble()));
+        Assert.Equal("press", view.GetProperty("narrow").GetString());
+        Assert.Contains(view.GetProperty("found").GetProperty("trace").EnumerateArray(), e => e.GetProperty("code").GetString() == "peel");
+        var changes = view.GetProperty("changes").EnumerateArray().ToDictionary(c => c.GetProperty("code").GetString()!, c => c.GetProperty("secondsAPiece").GetDouble());
+        Assert.True(changes["second-lower"] > 5);
+        // somebody beside you saves nothing but the last inspection: the press is held all the time
+        Assert.True(changes["hands"] < 1);
+        var (_, alone) = await shop.Send(HttpMethod.Post, "/api/compute/press-floor", $$"""{"pieces":20,{{Tee}},"presses":[{"name":"Gannet"}],"firstPiece":false,"policy":"one-at-a-time"}""");
+        Assert.Equal((20 * 69.0, "waiting"), (alone.GetProperty("found").GetProperty("makespanSeconds").GetDouble(), alone.GetProperty("narrow").GetString()));
     }
 
     [Fact]
@@ -43,11 +55,13 @@ public class ComputeTests(Shop shop) : IClassFixture<Shop>
     }
 
     [Theory]
-    [InlineData("layout", """{"widthIn":0,"heightIn":4,"marginIn":0.25,"rollWidthIn":19.5,"count":10}""", "0 in is outside 0.05 to 40.")]
-    [InlineData("layout", """{"widthIn":30,"heightIn":25,"marginIn":0.25,"rollWidthIn":19.5,"count":10}""", "wider than the roll")]
-    [InlineData("press-floor", """{"pieces":0,"steps":[{"label":"a","seconds":1,"hands":true,"press":false}]}""", "0 pieces is outside 1 to 2000.")]
-    [InlineData("press-floor", """{"pieces":1,"steps":[]}""", "0 steps is outside 1 to 100.")]
-    [InlineData("press-floor", """{"pieces":1,"steps":[{"label":"a","seconds":-1,"hands":true,"press":false}]}""", "-1 s is outside")]
+    [InlineData("rows", """{"widthIn":0,"heightIn":4,"marginIn":0.25,"rollWidthIn":19.5,"count":10}""", "0 in is outside 0.05 to 40.")]
+    [InlineData("rows", """{"widthIn":30,"heightIn":25,"marginIn":0.25,"rollWidthIn":19.5,"count":10}""", "wider than the roll")]
+    [InlineData("press-floor", $$"""{"pieces":0,{{Tee}},"presses":[{"name":"a"}]}""", "0 pieces is outside 1 to 10000.")]
+    [InlineData("press-floor", $$"""{"pieces":1,{{Tee}},"presses":[]}""", "0 presses is outside 1 to 6.")]
+    [InlineData("press-floor", $$"""{"pieces":1,{{Tee}},"presses":[{"name":"a"}],"searchSteps":30000}""", "30000 runs is outside 0 to 20000.")]
+    [InlineData("press-floor", """{"pieces":1,"before":[],"after":[],"presses":[{"name":"a"}],"passes":[{"name":"front","temperatureF":310,"slackSeconds":2,"peelWindowSeconds":null,"steps":[{"code":"a","seconds":-1,"hands":true,"press":true}]}]}""", "-1 s is outside")]
+    [InlineData("press-floor", """{"pieces":1,"before":[],"after":[],"presses":[{"name":"a"}],"passes":[{"name":"front","temperatureF":310,"slackSeconds":2,"peelWindowSeconds":null,"steps":[{"code":"press","seconds":9,"hands":false,"press":true}]}]}""", "stands between no closing and opening")]
     [InlineData("size-run", """{"styleId":"brae","text":"S 4, M x"}""", "is not a size of this style.")]
     [InlineData("size-run", """{"styleId":"none","text":"S 4"}""", "There is no style \"none\"")]
     public async Task Absurd_inputs_are_refused_by_name(string what, string json, string sentence)

@@ -1,11 +1,10 @@
-using System.Globalization;
 
 namespace Hepno.Web.Tests;
 
 /// <summary>A customer who pays no sales tax, and one who pays later.</summary>
 public class CustomerTermsTests(Shop shop) : IClassFixture<Shop>
 {
-    private static readonly string Due = DateOnly.FromDateTime(DateTime.UtcNow).AddDays(30).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+    private static readonly string Due = Shop.DaysOn(30);
 
     private async Task<Journey> Quoted(string id, string customer)
     {

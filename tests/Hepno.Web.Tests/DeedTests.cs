@@ -67,7 +67,7 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         await journey.Done("deposit", """{"amount":0,"overrideReason":"an old friend"}""");
         var facts = (await journey.Order()).GetProperty("facts");
         Assert.Equal("an old friend", facts.GetProperty("deposit").GetProperty("overrideReason").GetString());
-        Assert.Equal(["blanks", "film-f"], facts.GetProperty("items").EnumerateArray().Select(i => i.GetProperty("id").GetString()!));
+        Assert.Equal(["blanks", "film-layout-f", "prepare-f"], facts.GetProperty("items").EnumerateArray().Select(i => i.GetProperty("id").GetString()!));
         Assert.Equal(404, (await journey.Deed("items/none", """{"done":true}""", HttpMethod.Put)).Status);
     }
 
@@ -218,7 +218,7 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
                     placements = at.Select((p, i) => new { id = $"p{i}", place = p, widthIn = 2.5, heightIn = 1.4, coveragePercent = 60, colours = 1, gradient = false, thinnestLinePt = 6 }),
                 },
             },
-            dueDate = DateOnly.FromDateTime(DateTime.UtcNow).AddDays(40),
+            dueDate = Shop.DaysOn(40),
             dueTime = (string?)null,
             note = (string?)null,
         });

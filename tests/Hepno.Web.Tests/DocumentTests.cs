@@ -15,7 +15,7 @@ public class DocumentTests(Shop shop) : IClassFixture<Shop>
     {
         var random = new Random(Seed);
         T One<T>(params T[] of) => of[random.Next(of.Length)];
-        var due = DateOnly.FromDateTime(DateTime.UtcNow).AddDays(60).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+        var due = Shop.DaysOn(60);
         for (var draw = 0; draw < Draws; draw++)
         {
             var numbers = await shop.Get("/api/numbers");

@@ -5,7 +5,7 @@ using System.Text.Json.Nodes;
 namespace Hepno.Web.Tests;
 
 /// <summary>Takes one order along the line through the API, as a device does.</summary>
-public sealed class Journey(Shop shop, string id)
+public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
 {
     public static readonly string[] Stations = ["ask", "compare", "layout", "quote", "gather", "press", "send", "learn", "closed"];
 
@@ -32,7 +32,7 @@ public sealed class Journey(Shop shop, string id)
     public async Task Ask(bool complete = true)
     {
         await shop.Send(HttpMethod.Put, $"/api/customers/{id}", $$"""{"name":"Person {{id}}","contact":"{{id}}@example.test"}""");
-        var due = DateOnly.FromDateTime(DateTime.UtcNow).AddDays(40).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+        var due = Shop.DaysOn(40);
         var json = $$"""{"customerId":"{{id}}","lines":[{"id":"1","styleId":"brae","colourwayId":"black","sizes":[{"size":"M","pieces":3},{"size":"L","pieces":1}],"placements":[{{(complete ? Placement : "")}}],"mark":null}],"dueDate":"{{due}}","dueTime":null,"note":"ring the bell"}""";
         var (status, body) = await shop.Send(HttpMethod.Put, $"/api/orders/{id}", json);
         Assert.True(status == 200, body.ToString());
@@ -62,7 +62,7 @@ public sealed class Journey(Shop shop, string id)
     /// <summary>Goes as far as a station, each deed one call.</summary>
     public async Task To(string station)
     {
-        var steps = new Func<Task>[] { () => Ask(), () => Done("choose", """{"methodId":"dtf-bought"}"""), () => Done("lay-out"), () => Done("send"), Gathered, Pressed, Handed, () => Done("close") };
+        var steps = new Func<Task>[] { () => Ask(), () => Done("choose", $$"""{"methodId":"{{method}}"}"""), () => Done("lay-out"), () => Done("send"), Gathered, Pressing, Handing, () => Done("close") };
         if (station == "ask")
         {
             await Ask(complete: false);
@@ -91,7 +91,8 @@ public sealed class Journey(Shop shop, string id)
         }
     }
 
-    private async Task Pressed()
+    /// <summary>The run begun, every piece good.</summary>
+    public async Task Pressing()
     {
         Assert.Equal(200, (await shop.Send(HttpMethod.Post, $"/api/runs/{id}/start")).Status);
         foreach (var (piece, size) in new[] { (1, "M"), (2, "M"), (3, "M"), (4, "L") })
@@ -100,7 +101,8 @@ public sealed class Journey(Shop shop, string id)
         }
     }
 
-    private async Task Handed()
+    /// <summary>Counted and handed over.</summary>
+    public async Task Handing()
     {
         await Done("count", """{"sizes":[{"lineId":"1","size":"M","pieces":3},{"lineId":"1","size":"L","pieces":1}]}""");
         await Done("hand-over", """{"to":"Mr Tallow"}""");

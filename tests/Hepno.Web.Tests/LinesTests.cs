@@ -8,7 +8,7 @@ namespace Hepno.Web.Tests;
 /// <summary>Orders of several lines, sent by the carrier, from the ask to the papers.</summary>
 public class LinesTests(Shop shop) : IClassFixture<Shop>
 {
-    private static readonly string Due = DateOnly.FromDateTime(DateTime.UtcNow).AddDays(30).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+    private static readonly string Due = Shop.DaysOn(30);
 
     private static string Bare(string s) => s.Replace(" ", "", StringComparison.Ordinal).Replace("\u00a0", "", StringComparison.Ordinal);
 

@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json;
@@ -12,6 +13,9 @@ namespace Hepno.Web.Tests;
 /// <summary>The program on real Kestrel with a real database in a folder of its own, filled with the demo shop.</summary>
 public sealed class Shop : WebApplicationFactory<Program>
 {
+    /// <summary>Where the shop's clock begins: a Tuesday morning, so that no test hangs on the hour it is run at.</summary>
+    private static readonly DateTime Begins = new(2026, 3, 10, 9, 30, 0, DateTimeKind.Utc);
+
     private readonly bool demo;
 
     public Shop()
@@ -37,6 +41,9 @@ public sealed class Shop : WebApplicationFactory<Program>
             return at.FullName;
         }
     }
+
+    /// <summary>The day some days from the shop's today, as 2026-03-10.</summary>
+    public static string DaysOn(int days) => Begins.AddDays(days).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
 
     public string Folder { get; } = Directory.CreateTempSubdirectory("hepno-web-").FullName;
 
@@ -67,6 +74,7 @@ public sealed class Shop : WebApplicationFactory<Program>
         builder.UseEnvironment("Production");
         builder.UseSetting("Hepno:Data", Folder);
         builder.UseSetting("Hepno:Port", "0");
+        builder.UseSetting("Hepno:From", Begins.ToString("O", CultureInfo.InvariantCulture));
         builder.UseSetting("Hepno:Demo", demo ? "true" : "false");
         builder.ConfigureTestServices(s => s.AddSingleton<IStartupFilter, FromElsewhere>());
     }

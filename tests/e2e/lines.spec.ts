@@ -15,8 +15,10 @@ test('a second garment is asked, compared, quoted and sent beside the first', as
   await page.keyboard.press('Enter')
   await page.getByLabel('how many of each size?', { exact: true }).fill('M 4, L 2')
   await page.keyboard.press('Enter')
-  await page.getByRole('button', { name: 'Keep' }).click()
+  await page.getByRole('button', { name: 'Keep', exact: true }).click()
   await expect(page.getByText('18 in all')).toBeVisible()
+  // what is unsaid of the first line opens next: it is the line in hand from here
+  await expect(page.getByLabel('the most they would pay?', { exact: true })).toBeFocused()
   await page.getByRole('button', { name: /collected or sent\?/ }).click()
   await page
     .getByLabel('collected or sent?', { exact: true })
@@ -105,11 +107,7 @@ test('a part goes out with its own balance, the message waits for the count, pap
   expect((await opened).url()).toContain('care-card.pdf')
 })
 
-test('one learned setting is taken and taken back; a person is added; a table is brought', async ({
-  page,
-  request,
-  server,
-}) => {
+test('one learned setting is taken and taken back; a person is added', async ({ page, request, server }) => {
   await page.goto(`${server.url}/learn`)
   const learned = page.getByRole('region', { name: 'What the shop has learned' })
   await expect(learned).toContainText('in 100 attempts are spoiled; 1.5 is set.')
@@ -137,14 +135,4 @@ test('one learned setting is taken and taken back; a person is added; a table is
     labour: { parts: { label: string }[] }
   }
   expect(rates.labour.parts.map((p) => p.label)).toContain('Oskar')
-
-  const table = 'name;contact\nHaar Sailing Club;Pia Voss\n'
-  await page
-    .getByLabel('Bring customers')
-    .setInputFiles({ name: 'c.csv', mimeType: 'text/csv', buffer: Buffer.from(table) })
-  await expect(page.getByText('Customers: 1 new, 0 changed, 0 as they were.')).toBeVisible()
-  await page
-    .getByLabel('Bring customers')
-    .setInputFiles({ name: 'c.csv', mimeType: 'text/csv', buffer: Buffer.from('who\nA\n') })
-  await expect(page.getByText(/The column name is missing/).first()).toBeVisible()
 })

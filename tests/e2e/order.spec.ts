@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { clean } from './axe.ts'
-import { expect, test } from './server.ts'
+import { daysOn, expect, test } from './server.ts'
 
 /** Types into the part that is open, and commits. */
 async function say(page: Page, label: string, text: string): Promise<void> {
@@ -32,7 +32,7 @@ test('one order goes all nine steps by keyboard alone', async ({ page, server })
   await page.keyboard.type('8')
   await page.keyboard.press('Enter')
   await expect(page.getByLabel('by when?', { exact: true })).toBeFocused()
-  const due = new Date(Date.now() + 12 * 86_400_000)
+  const due = daysOn(12)
   await page.keyboard.type(
     `${String(due.getMonth() + 1).padStart(2, '0')}${String(due.getDate()).padStart(2, '0')}${due.getFullYear()}`,
   )
@@ -69,7 +69,7 @@ test('one order goes all nine steps by keyboard alone', async ({ page, server })
 
   // 3 Lay out
   await expect(page).toHaveURL(/layout/)
-  await expect(page.getByText(/transfers of 11 × 11/)).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Layout on film' })).toContainText('Ferrow cold-peel film, 22 in')
   await clean(page)
   await act(page)
 
@@ -88,9 +88,11 @@ test('one order goes all nine steps by keyboard alone', async ({ page, server })
   await expect(slip(page)).toContainText('Note $')
   await act(page)
   await page.keyboard.press('Enter')
-  await expect(slip(page)).toContainText('Tick off the next of 2')
+  await expect(slip(page)).toContainText('Tick off the next of 3')
   await expect(page.getByText('3 black tees: S 1, M 2')).toHaveCount(3)
   await clean(page)
+  await act(page)
+  await expect(slip(page)).toContainText('Tick off the next of 2')
   await act(page)
   await expect(slip(page)).toContainText('Tick off the next of 1')
   await act(page)

@@ -1,4 +1,5 @@
 import type { APIRequestContext } from '@playwright/test'
+import { daysOn } from './server.ts'
 
 /** A print described by numbers. */
 export const front = {
@@ -56,7 +57,7 @@ export function order(request: APIRequestContext, url: string, id: string) {
           data: {
             customerId: 'choir',
             lines,
-            dueDate: new Date(Date.now() + 20 * 86_400_000).toISOString().slice(0, 10),
+            dueDate: daysOn(20).toISOString().slice(0, 10),
             dueTime: '12:00:00',
             note: null,
             ...more,

@@ -1,5 +1,5 @@
 import { clean } from './axe.ts'
-import { expect, test } from './server.ts'
+import { daysOn, expect, test } from './server.ts'
 
 /** The working day after tomorrow: by then everything of the demo but what is running is still to come. */
 test('a day is planned, a batch moved by keys and by hand, taken back, and the day printed', async ({
@@ -14,7 +14,7 @@ test('a day is planned, a batch moved by keys and by hand, taken back, and the d
       lanes: { name: string; batches: { orderId: string; code: string; start: string; running: boolean }[] }[]
     }
   // the first day on which a batch that is not running stands
-  let day = new Date(Date.now())
+  let day = daysOn(0)
   let plan = await read('')
   let lane = -1
   for (let i = 0; i < 8; i++) {
@@ -28,9 +28,11 @@ test('a day is planned, a batch moved by keys and by hand, taken back, and the d
   await page.goto(`${server.url}/press`)
   const title = page.getByRole('heading', { level: 1 })
   const wanted = String(Number(plan.day.slice(8)))
+  await expect(title).toContainText(/\d/)
   for (let i = 0; i < 8 && !(await title.innerText()).includes(` ${wanted} `); i++) {
+    const before = await title.innerText()
     await page.keyboard.press(']')
-    await page.waitForTimeout(150)
+    await expect(title).not.toHaveText(before)
   }
   await expect(title).toContainText(wanted)
 
@@ -48,8 +50,12 @@ test('a day is planned, a batch moved by keys and by hand, taken back, and the d
   await page.keyboard.press('z')
   await expect.poll(async () => (await startNow())!.press).toBe(plan.lanes[lane]!.name)
 
+  await expect(page.getByText(/, moved/)).toHaveCount(0)
+
   // by hand: an hour and more to the right
-  const rect = page.locator('g.batch', { hasText: batch.code }).first().locator('rect').nth(1)
+  const rect = page.locator('g.batch', { hasText: batch.code }).first().locator('rect').first()
+  // the day is drawn anew after what was taken back: the box is read once it stands
+  await expect.poll(() => rect.boundingBox()).not.toBeNull()
   const box = (await rect.boundingBox())!
   await page.mouse.move(box.x + 10, box.y + 10)
   await page.mouse.down()

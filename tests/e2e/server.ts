@@ -9,6 +9,13 @@ const root = resolve(import.meta.dirname, '../..')
 const web = join(root, 'src/Hepno.Web')
 const dll = join(web, 'bin/Release/net10.0/linux-x64/Hepno.Web.dll')
 
+/** Where the clock of every tested program begins: a Tuesday morning, so that no test hangs on the hour it is run at. */
+const begins = '2026-06-02T09:30:00Z'
+const shift = Date.parse(begins) - Date.now()
+
+/** The day some days from the tested program's today. */
+export const daysOn = (days: number): Date => new Date(Date.now() + shift + days * 86_400_000)
+
 export class Server {
   url = ''
   private child: ChildProcess | undefined
@@ -68,6 +75,7 @@ export class Server {
 
   private async launch(port = '0'): Promise<void> {
     const program = ['dotnet', dll, '--contentRoot', web, '--port', port, '--data', this.data, '--host', 'tablet.test']
+    program.push('--from', daysOn(0).toISOString())
     const [first, ...rest] = [...this.within, ...(this.within.length > 0 ? [this.data] : []), ...program, ...this.extra]
     const child = spawn(first!, rest, { stdio: ['ignore', 'pipe', 'pipe'] })
     this.child = child

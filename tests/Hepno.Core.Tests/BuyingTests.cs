@@ -1,0 +1,152 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Costing;
+using Hepno.Core.Methods;
+using Hepno.Core.Orders;
+using Hepno.Core.Planning;
+using Hepno.Core.Stock;
+
+namespace Hepno.Core.Tests;
+
+/// <summary>What a blank costs in an order of its size, and the ways to have it, every input written out.</summary>
+public class BuyingTests
+{
+    // list price 4.00, 2XL +2.00, freight 12 an order, one working day
+    private static readonly Style Tee = MethodTests.Tee(100) with { Buying = new([new(24, 0, 3.60m), new(0, 150, 3.50m)], FreeFreightFrom: 200, CutOff: new(14, 0), CodePrice: 3.20m, CodeUntil: new(2026, 12, 10)) };
+
+    // Tuesday ten o'clock; open eight to six on all days but Sunday
+    private static readonly FloorPlan Floor = new(new DateTime(2026, 11, 24, 10, 0, 0), new OpenHours([new(null, null), .. Enumerable.Repeat(new DayHours(new(8, 0), new(18, 0)), 6)]), [], []);
+
+    private static AskInHand Ask(int pieces, Style? style = null) => MethodTests.Ask(pieces) with { Style = style ?? Tee };
+
+    [Theory]
+    [InlineData(10, 4.00)]
+    [InlineData(23, 4.00)]
+    [InlineData(24, 3.60)]
+    [InlineData(37, 3.60)]
+    // 38 x 4.00 = 152 reach the price from 150
+    [InlineData(38, 3.50)]
+    public void The_price_is_the_best_the_whole_order_reaches(int pieces, double price) => Assert.Equal((decimal)price, LandedBlank.Of(Ask(pieces)).Parts[0].Value);
+
+    [Fact]
+    public void Lines_of_the_same_style_reach_a_tier_together_and_the_suppliers_goods_the_free_freight()
+    {
+        var other = Ask(14) with { Colourway = Tee.Colourways[1] };
+        var blank = LandedBlank.Of(Ask(10) with { Others = [other] });
+        Assert.Equal(3.60m, blank.Parts[0].Value);
+        Assert.Equal("Shelf: Tee, from 24", blank.Parts[0].Source);
+        Assert.Equal(12m / 24, blank.Parts[1].Value);
+        // 50 x 4.00 = 200: no freight
+        var free = LandedBlank.Of(Ask(50));
+        Assert.Equal(0m, free.Parts[1].Value);
+        Assert.Equal(3.50m, free.Value);
+        Assert.Equal(["Goods of the order", "Free from"], free.Parts[1].Parts.Select(p => p.Label));
+    }
+
+    [Theory]
+    [InlineData("2026-12-10", 3.20)]
+    [InlineData("2026-12-11", 4.00)]
+    [InlineData(null, 4.00)]
+    public void A_code_counts_only_when_it_holds_on_the_last_day_it_may_be_bought(string? buyBy, double price) =>
+        Assert.Equal((decimal)price, LandedBlank.Of(Ask(10) with { BuyBy = buyBy is null ? null : DateOnly.Parse(buyBy, System.Globalization.CultureInfo.InvariantCulture) }).Parts[0].Value);
+
+    [Theory]
+    [InlineData("2026-11-24 13:59", "2026-11-25 12:00")]
+    [InlineData("2026-11-24 14:01", "2026-11-26 12:00")]
+    // on Sunday nothing is sent whatever the hour: Monday
+    [InlineData("2026-11-29 20:00", "2026-11-30 12:00")]
+    public void After_the_cut_off_a_parcel_comes_a_working_day_later(string now, string here)
+    {
+        static DateTime At(string text) => DateTime.Parse(text, System.Globalization.CultureInfo.InvariantCulture);
+        Assert.Equal(At(here), Floor.Hours.Parcel(At(now), 1, new TimeOnly(14, 0)));
+        Assert.Equal(At(now), Floor.Hours.Parcel(At(now), 0, new TimeOnly(14, 0)));
+    }
+
+    [Fact]
+    public void Ways_to_have_the_blanks_are_held_against_each_other()
+    {
+        var shelf = Tee with { OnHand = [new("black", "M", 6)] };
+        var elsewhere = Tee with { Id = "other", Supplier = "Far Mill", UnitPrice = 3.90m, FreightPerOrder = 6m, LeadDays = 4, Buying = null };
+        var ways = BuyingWays.Of(Ask(22, shelf), MethodTests.Book with { Styles = [shelf, elsewhere, elsewhere with { Id = "third", Retired = true, Supplier = "Gone" }] }, Floor);
+        Assert.Equal(["stock", "elsewhere", "tier", "need"], ways.Select(w => w.Code));
+        // 16 x 4.00 + 12; 22 x 3.90 + 6; 24 x 3.60 + 12; 22 x 4.00 + 12
+        Assert.Equal([76m, 91.80m, 98.40m, 100m], ways.Select(w => decimal.Round(w.Cost.Value, 6)));
+        Assert.Equal([16, 22, 24, 22], ways.Select(w => SizeRun.Total(w.Bought)));
+        Assert.Equal([0, 0, 2, 0], ways.Select(w => w.Left));
+        Assert.Equal("2 more: the price from 24", ways[2].What);
+        Assert.Equal(new DateTime(2026, 11, 28, 12, 0, 0), ways[1].Arrives);
+        Assert.Equal(new DateTime(2026, 11, 25, 12, 0, 0), ways[3].Arrives);
+        var all = BuyingWays.Of(Ask(5, shelf), MethodTests.Book with { Styles = [shelf] }, Floor);
+        Assert.Equal(("stock", 0m, 0), (all[0].Code, all[0].Cost.Value, SizeRun.Total(all[0].Bought)));
+    }
+
+    [Fact]
+    public void A_few_more_for_free_freight_and_whole_packs()
+    {
+        // 46 x 4.00 = 184: four more reach 200
+        Assert.Contains(BuyingWays.Of(Ask(46), MethodTests.Book, Floor), w => w is { Code: "free-freight", What: "4 more: free freight from 200", Left: 4 });
+        var packed = Tee with { Buying = new([], PackOf: 6) };
+        var way = Assert.Single(BuyingWays.Of(MethodTests.Ask(1) with { Style = packed, Sizes = [new("M", 7), new("2XL", 1)] }, MethodTests.Book, Floor));
+        Assert.Equal([("M", 12), ("2XL", 6)], way.Bought.Select(s => (s.Size, s.Pieces)));
+        Assert.Equal((10, "as needed, in packs of 6"), (way.Left, way.What));
+        // 18 x 4.00 + 6 x 2.00 + 12
+        Assert.Equal(96m, decimal.Round(way.Cost.Value, 6));
+    }
+
+    [Theory]
+    [InlineData(Feature.Zip, "front", "zip", VerdictKind.No)]
+    [InlineData(Feature.Pocket, "left-chest", "pocket", VerdictKind.WithCare)]
+    [InlineData(Feature.TearAwayLabel, "neck-label", "", VerdictKind.Yes)]
+    [InlineData(Feature.Hood, "neck-label", "sewn-label", VerdictKind.WithCare)]
+    public void What_a_garment_has_is_minded(Feature feature, string place, string code, VerdictKind kind)
+    {
+        var ask = MethodTests.Ask(10, MethodTests.Front(2, 2, 1) with { Place = place }) with { Style = Tee with { Cloth = Cloth.Plain with { Features = [feature] } } };
+        foreach (var method in new IDecorationMethod[] { new DtfBought(), new Htv() })
+        {
+            var reasons = method.Answer(ask, MethodTests.Book).Verdict.Reasons.Where(r => r.Code is "zip" or "pocket" or "sewn-label").ToList();
+            Assert.Equal(code, string.Join('+', reasons.Select(r => r.Code)));
+            Assert.All(reasons, r => Assert.Equal(kind, r.Kind));
+        }
+    }
+
+    [Theory]
+    [InlineData(Migration.High, 100, true)]
+    [InlineData(Migration.None, 40, false)]
+    [InlineData(Migration.ByCloth, 40, true)]
+    [InlineData(Migration.ByCloth, 100, false)]
+    public void Rising_dye_is_judged_by_the_makers_word_before_the_cloth(Migration migration, double cotton, bool warned)
+    {
+        var ask = MethodTests.Ask(10) with { Style = MethodTests.Tee(cotton) with { Cloth = Cloth.Plain with { Migration = migration } } };
+        var book = MethodTests.Book with { Recipes = [.. MethodTests.Book.Recipes, MethodTests.FilmOnCotton with { Id = "b", Fabric = Recipes.RecipeFabric.Polyester }] };
+        Assert.Equal(warned, new DtfBought().Answer(ask, book).Verdict.Reasons.Any(r => r.Code == "dye-migration"));
+    }
+
+    [Theory]
+    [InlineData(0.59, true)]
+    [InlineData(3.10, false)]
+    [InlineData(41, true)]
+    public void A_rolls_price_for_a_foot_is_asked_about(double foot, bool asked) =>
+        Assert.Equal(asked, Materials.Doubts.Of(MethodTests.Book.Vinyls[0] with { PricePerFoot = (decimal)foot }).Any());
+
+    [Theory]
+    [InlineData(4, 180, "")]
+    [InlineData(4, 5.3, "weightGsm")]
+    [InlineData(212, 180, "unitPrice")]
+    [InlineData(0.1, 900, "weightGsm+unitPrice")]
+    public void Ounces_for_grams_and_a_carton_for_a_piece_are_asked_about(double price, double weight, string fields) =>
+        Assert.Equal(fields, string.Join('+', Materials.Doubts.Of(Tee with { UnitPrice = (decimal)price, WeightGsm = weight }).Select(p => p.Where)));
+
+    [Fact]
+    public void A_sheets_price_for_a_transfer_is_asked_about_and_things_unknown_never()
+    {
+        var list = MethodTests.Book.Films[0];
+        Assert.Empty(Materials.Doubts.Of(list));
+        Assert.Single(Materials.Doubts.Of(list with { Sizes = [new("4 × 4", 4, 4, [new(1, 14m), new(25, 0.8m)])] }));
+        Assert.Empty(Materials.Doubts.Of("anything"));
+    }
+
+    [Theory]
+    [InlineData(3.5, false)]
+    [InlineData(4, true)]
+    public void Straight_lettering_across_a_cap_is_warned_of(double width, bool warned) => Assert.Equal(warned, new DtfBought()
+        .Answer(MethodTests.Ask(10, MethodTests.Front(width, 2, 1) with { Place = "cap-front" }) with { Style = Tee with { Kind = GarmentKind.Cap } }, MethodTests.Book with { Presses = [MethodTests.Gannet with { Kind = "cap", PlatenWidthIn = 6, PlatenHeightIn = 4 }] }).Verdict.Reasons.Any(r => r.Code == "cap-bend"));
+}

@@ -1,0 +1,185 @@
+using CsCheck;
+using Hepno.Core.Gang;
+
+namespace Hepno.Core.Tests;
+
+/// <summary>Gang layouts: sound by a check that knows nothing of how they were made, near their floor, and everything that cannot be said in a sentence.</summary>
+public class GangTests
+{
+    private static readonly GangGround Film = new(22, null, 0.25, 0.125);
+
+    private static readonly Gen<GangGround> Grounds = Gen.Select(Gen.Double[8, 24], Gen.Double[0, 0.5], Gen.Double[0, 0.5], Gen.Double[8, 30], Gen.Bool).Select((w, g, m, l, roll) => new GangGround(w, roll ? null : l, g, m));
+
+    private static readonly Gen<GangDesign[]> Designs = Gen.Select(Gen.Double[0.5, 7], Gen.Double[0.5, 7], Gen.Int[1, 6], Gen.Bool, Gen.Int[0, 5]).Select((w, h, n, turn, group) => (w, h, n, turn, group)).Array[1, 7]
+        .Select(all => all.Select((d, i) => new GangDesign($"d{i}", d.w, d.h, d.n, d.turn, d.group == 0 ? "g" : "")).ToArray());
+
+    private static List<GangDesign> Laid(GangFound found, IEnumerable<GangDesign> designs) => [.. designs.Where(d => found.Placed.Any(p => p.DesignId == d.Id))];
+
+    [Fact]
+    public void Five_thousand_random_layouts_are_sound_never_under_their_floor_and_leave_out_only_what_does_not_fit() => Gen.Select(Grounds, Designs).Sample((ground, designs) =>
+    {
+        var found = GangNest.Lay(ground, designs, 1, 20);
+        var laid = Laid(found, designs);
+        Assert.Empty(GangCheck.Faults(ground, laid, found.Placed));
+        Assert.Equal(designs.Length == laid.Count, found.LeftOut.Count == 0);
+        if (laid.Count == 0)
+        {
+            return;
+        }
+        Assert.True(found.Sheets >= found.FloorSheets);
+        Assert.InRange(found.Utilisation, 0, 1 + 1e-9);
+        if (ground.LengthIn is null)
+        {
+            Assert.True(found.UsedLengthIn >= found.FloorLengthIn - 1e-6);
+            Assert.Equal(found.UsedLengthIn, found.Placed.Max(p => p.Y + p.HeightIn) + ground.MarginIn, 1e-6);
+        }
+    }, iter: 5000);
+
+    [Fact]
+    public void A_thousand_spoiled_layouts_are_refused()
+    {
+        var refused = 0;
+        Gen.Select(Grounds, Designs, Gen.Int[0, 4], Gen.Int[0, 999]).Sample((ground, designs, kind, pick) =>
+        {
+            var found = GangNest.Lay(ground, designs, 1, 0);
+            var (laid, placed) = (Laid(found, designs), found.Placed.ToList());
+            if (placed.Count < 2)
+            {
+                return;
+            }
+            var i = pick % placed.Count;
+            var p = placed[i];
+            switch (kind)
+            {
+                case 0:
+                    // drop a copy
+                    placed.RemoveAt(i);
+                    break;
+                case 1:
+                    // laid a thousandth too far over the edge
+                    placed[i] = p with { X = ground.MarginIn - 1e-3 };
+                    break;
+                case 2:
+                    // two lie on one another
+                    placed[i] = placed[(i + 1) % placed.Count] with { DesignId = p.DesignId, WidthIn = p.WidthIn, HeightIn = p.HeightIn, Turned = p.Turned };
+                    break;
+                case 3:
+                    // turned without its extents, or against its leave
+                    if (laid.First(d => d.Id == p.DesignId) is { MayTurn: true } d && Math.Abs(d.WidthIn - d.HeightIn) < 0.01)
+                    {
+                        return;
+                    }
+                    placed[i] = p with { Turned = !p.Turned };
+                    break;
+                default:
+                    // a thousandth into the gap of its neighbour, where it has one exactly a gap away
+                    if (placed.FindIndex(o => o != p && o.Sheet == p.Sheet && Math.Abs(o.X - (p.X + p.WidthIn + ground.GapIn)) < 1e-9 && o.Y < p.Y + p.HeightIn && p.Y < o.Y + o.HeightIn) is var near && near < 0)
+                    {
+                        return;
+                    }
+                    placed[near] = placed[near] with { X = placed[near].X - 1e-3 };
+                    break;
+            }
+            Assert.NotEmpty(GangCheck.Faults(ground, laid, placed));
+            Interlocked.Increment(ref refused);
+        }, iter: 2500);
+        Assert.True(refused >= 1000, $"{refused} were spoiled");
+    }
+
+    [Theory]
+    [InlineData(16, 12.75, 0, 0)]
+    [InlineData(25, 16, 0.25, 0.125)]
+    [InlineData(49, 23.5, 0.25, 0.25)]
+    [InlineData(73, 22, 0, 0.5)]
+    public void Boxes_cut_from_a_full_strip_go_back_into_little_more(int count, double width, double gap, double margin)
+    {
+        // cut with the gap between them, so that the strip's length is the least
+        var (cut, length) = Cut(count, width - (2 * margin) + gap, 1.4 * width, gap);
+        GangDesign[] designs = [.. cut.Select((c, i) => new GangDesign($"d{i}", c.W, c.H, 1))];
+        var ground = new GangGround(width, null, gap, margin);
+        var found = GangNest.Lay(ground, designs, 1, 1500);
+        Assert.Empty(GangCheck.Faults(ground, designs, found.Placed));
+        var best = length - gap + (2 * margin);
+        Assert.InRange(found.UsedLengthIn, best - 1e-6, best * 1.07);
+        Assert.True(found.FloorLengthIn <= best + 1e-6);
+        // more steps never lose what fewer found, and the same steps give the same layout
+        Assert.Equal(found.Placed, GangNest.Lay(ground, designs, 1, 1500).Placed);
+        Assert.True(GangNest.Lay(ground, designs, 1, GangNest.OnePass).UsedLengthIn >= found.UsedLengthIn - 1e-9);
+    }
+
+    // guillotine cuts, always through the largest
+    private static (List<(double W, double H)> Boxes, double Length) Cut(int count, double width, double length, double gap)
+    {
+        var random = new Random(count);
+        List<(double W, double H)> boxes = [(width, length)];
+        while (boxes.Count < count)
+        {
+            var b = boxes.MaxBy(x => x.W * x.H);
+            boxes.Remove(b);
+            var share = 0.3 + (0.4 * random.NextDouble());
+            boxes.AddRange(b.W > b.H ? [(b.W * share, b.H), (b.W * (1 - share), b.H)] : [(b.W, b.H * share), (b.W, b.H * (1 - share))]);
+        }
+        return ([.. boxes.Select(b => (b.W - gap, b.H - gap))], length);
+    }
+
+    [Fact]
+    public void A_group_stays_together_in_one_orientation_on_one_sheet()
+    {
+        GangDesign[] designs = [new("a", 4, 3, 5, true, "crew"), new("b", 2, 2, 4, true, "crew"), new("c", 6, 5, 8)];
+        var ground = new GangGround(12, 16, 0.25, 0.25);
+        var found = GangNest.Lay(ground, designs, 1, 500);
+        Assert.Empty(GangCheck.Faults(ground, designs, found.Placed));
+        var crew = found.Placed.Where(p => p.DesignId is "a" or "b").ToList();
+        Assert.Single(crew.Select(p => (p.Sheet, p.Turned)).Distinct());
+        // the block is as good as full: nothing else lies in it
+        var (left, right, top, bottom) = (crew.Min(p => p.X), crew.Max(p => p.X + p.WidthIn), crew.Min(p => p.Y), crew.Max(p => p.Y + p.HeightIn));
+        Assert.DoesNotContain(found.Placed.Except(crew), p => p.Sheet == crew[0].Sheet && p.X < right && left < p.X + p.WidthIn && p.Y < bottom && top < p.Y + p.HeightIn);
+    }
+
+    [Fact]
+    public void What_does_not_go_on_is_said_and_everything_else_is_laid()
+    {
+        var found = GangNest.Lay(Film, [new("wide", 23, 22, 1), new("tall", 30, 4, 2, MayTurn: false), new("mark", 3, 3, 6)], 1, 50);
+        Assert.Equal(6, found.Placed.Count);
+        Assert.Equal(["wide", "tall"], found.LeftOut.Select(p => p.Where));
+        Assert.Equal("wide of 23 × 22 in does not go on 22 in with its margins, either way round.", found.LeftOut[0].Sentence);
+        Assert.EndsWith("without turning.", found.LeftOut[1].Sentence, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData(22, 0, 1, "designs[0].copies")]
+    [InlineData(22, 100_000, 1, "designs[0].copies,designs")]
+    [InlineData(22, 1, 30, "gapIn")]
+    [InlineData(double.NaN, 1, 0.25, "widthIn")]
+    public void What_cannot_be_laid_at_all_is_refused(double width, int copies, double gap, string where) =>
+        Assert.Equal(where, string.Join(',', GangNest.Problems(new(width, null, gap, 0.125), [new("a", 3, 3, copies)]).Select(p => p.Where)));
+
+    [Theory]
+    [InlineData(22, 4, 6, 20, 24)]
+    [InlineData(22, 10, 3, 7, 10)]
+    [InlineData(10, 7, 4, 2, 7)]
+    public void Copies_of_one_design_lie_the_way_round_that_is_shorter(double width, double w, double h, int copies, double length)
+    {
+        var found = GangNest.Lay(new(width, null, 0, 0), [new("a", w, h, copies)], 1, 200);
+        Assert.Equal(length, found.UsedLengthIn, 1e-9);
+        // and never turned where it must not be
+        GangDesign[] upright = [new("a", w, h, copies, MayTurn: false)];
+        Assert.Empty(GangCheck.Faults(new(width, null, 0, 0), upright, GangNest.Lay(new(width, null, 0, 0), upright, 1, 200).Placed));
+    }
+
+    [Fact]
+    public void A_search_can_be_stopped_and_keeps_its_best()
+    {
+        GangDesign[] designs = [.. Enumerable.Range(0, 40).Select(i => new GangDesign($"d{i}", 1.5 + (i % 7 * 0.9), 2 + (i % 5 * 0.7), 1))];
+        var told = new List<double>();
+        var found = GangNest.Lay(Film, designs, 1, 100_000, (_, length) =>
+        {
+            told.Add(length);
+            return told.Count < 20;
+        });
+        Assert.Equal(20, told.Count);
+        Assert.True(found.Steps < 5000);
+        Assert.True(told.Zip(told.Skip(1)).All(x => x.Second <= x.First + 1e-9));
+        Assert.Empty(GangCheck.Faults(Film, designs, found.Placed));
+    }
+}

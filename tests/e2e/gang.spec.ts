@@ -1,0 +1,163 @@
+import { clean } from './axe.ts'
+import { front, order, tees } from './orders.ts'
+import { harbour } from './pictures.ts'
+import { expect, test } from './server.ts'
+
+test('a layout is searched, moved by hand and by keys, filled, settled and given away', async ({
+  page,
+  request,
+  server,
+}) => {
+  test.setTimeout(180_000)
+  const sent = await request.put(`${server.url}/api/artwork/harbour/file?name=harbour&widthIn=10`, {
+    data: harbour(),
+    headers: { 'Content-Type': 'image/png' },
+  })
+  expect(sent.ok()).toBe(true)
+  const o = order(request, server.url, 'ganged')
+  const print = { ...front, widthIn: 10, heightIn: 7, thinnestLinePt: 5, designId: 'harbour' }
+  const sleeve = { ...front, id: 'sleeve', place: 'left-sleeve', widthIn: 3, heightIn: 3, thinnestLinePt: 5 }
+  await o.ask([{ ...tees, sizes: [{ size: 'M', pieces: 20 }], placements: [print, sleeve] }])
+  await o.post('choose', { lineId: '1', methodId: 'dtf-bought' })
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'ganged'))
+  await page.goto(`${server.url}/layout`)
+  const gang = page.getByRole('region', { name: 'Layout on film' })
+  await expect(gang.getByRole('heading', { level: 1 })).toContainText('× front and')
+  const close = gang.getByRole('img')
+  await expect(close).toHaveAccessibleName(/prints laid\. Chosen: Front/)
+  await expect(gang.locator('image').first()).toBeVisible()
+  await clean(page)
+
+  // an overlap is refused with how much, and the print goes back
+  const where = (await close.boundingBox())!
+  const before = await close.getAttribute('aria-label')
+  await page.mouse.move(where.x + 40, where.y + 40)
+  await page.mouse.down()
+  await page.mouse.move(where.x + 70, where.y + 130, { steps: 6 })
+  await expect(gang.getByRole('status').filter({ hasText: 'in hand' })).toContainText('in too near')
+  await page.mouse.up()
+  await expect(page.getByRole('alert').filter({ hasText: 'in too near' }).first()).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(close).toHaveAttribute('aria-label', /25 in across|0\.25 in along/)
+  expect(before).toBeTruthy()
+
+  // with keys: picked up, taken past the end of the roll, put down: it costs more, and Z takes it back
+  const cost = gang.getByRole('heading', { level: 1 }).getByRole('button')
+  const paid = await cost.textContent()
+  await page.keyboard.press('m')
+  await expect(gang.getByText('in hand:')).toBeVisible()
+  const end = Number(/(\d+) ft/.exec((await gang.getByRole('heading', { level: 1 }).textContent()) ?? '')![1]) * 12
+  for (let i = 0; i < (end + 6) * 4; i++) await page.keyboard.press('ArrowRight')
+  await expect(gang.getByText('goes there')).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Moved. Z takes it back.')).toBeVisible()
+  await expect(gang.getByText('Settled: estimate and quote use it.')).toBeVisible()
+  await expect(cost).not.toHaveText(paid!)
+  await page.keyboard.press('z')
+  await expect(cost).toHaveText(paid!)
+
+  // a search draws its course and ends; what is better is only proposed
+  await page.keyboard.press('s')
+  await expect(gang.getByText(/layouts tried/)).toBeVisible()
+  await expect(gang.getByRole('button', { name: /search on/ })).toBeVisible({ timeout: 60_000 })
+  if (await gang.getByRole('button', { name: /Keep it/ }).isVisible()) await page.keyboard.press('Escape')
+
+  // a stop in the middle of a long one
+  await gang.getByRole('button', { name: 'for 20 s' }).click()
+  if (await gang.getByRole('progressbar').isVisible()) {
+    await page.keyboard.press('s')
+    await expect(gang.getByRole('button', { name: /search on/ })).toBeVisible({ timeout: 10_000 })
+  }
+  if (await gang.getByRole('button', { name: /Keep it/ }).isVisible()) await page.keyboard.press('Escape')
+
+  // the next foot for stock: a ghost first, Enter takes it
+  await page.keyboard.press('+')
+  await expect(gang.getByRole('button', { name: /Keep it/ })).toBeVisible()
+  await clean(page)
+  await page.keyboard.press('Enter')
+  await expect(gang.getByText(/extra go to stock; the order pays/)).toBeVisible()
+  await page.keyboard.press('k')
+  await expect(page.getByText('Pinned: a search leaves it there. Z takes it back.')).toBeVisible()
+  await expect(close).toHaveAccessibleName(/pinned/)
+
+  // given away, and brought back as it is
+  const table = await request.get(`${server.url}/api/orders/ganged/lines/1/layout/layout.csv`)
+  expect(await table.text()).toContain('design,name,x_in')
+  await gang
+    .getByLabel('A layout of your own, SVG or table')
+    .setInputFiles({ name: 'mine.csv', mimeType: 'text/csv', buffer: Buffer.from('nothing') })
+  await expect(page.getByText(/The column x_in.* is missing/)).toBeVisible()
+  await gang
+    .getByLabel('A layout of your own, SVG or table')
+    .setInputFiles({ name: 'mine.csv', mimeType: 'text/csv', buffer: await table.body() })
+  await expect(gang.getByText('no dearer')).toBeVisible()
+  await gang.getByRole('button', { name: /Leave it/ }).click()
+
+  // other film by its number, and the usual layout again
+  await page.keyboard.press('2')
+  await expect(gang.getByRole('heading', { level: 1 })).toContainText('sheets 11 × 15 in')
+  await clean(page)
+  await page.keyboard.press('1')
+  await expect(gang.getByRole('heading', { level: 1 })).toContainText('22 in')
+  await gang.getByRole('button', { name: 'The usual one again' }).click()
+  await expect(gang.getByRole('button', { name: 'Settle this layout' })).toBeVisible()
+})
+
+test('waiting orders are bought as one, and what is left over is offered when the design comes again', async ({
+  page,
+  request,
+  server,
+}) => {
+  const sent = await request.put(`${server.url}/api/artwork/tide/file?name=tide&widthIn=9`, {
+    data: harbour(),
+    headers: { 'Content-Type': 'image/png' },
+  })
+  expect(sent.ok()).toBe(true)
+  const waiting = async (id: string, pieces: number) => {
+    const o = order(request, server.url, id)
+    const print = { ...front, id: `p-${id}`, widthIn: 9, thinnestLinePt: 5, designId: 'tide' }
+    await o.ask([{ ...tees, sizes: [{ size: 'M', pieces }], placements: [print] }])
+    await o.post('choose', { lineId: '1', methodId: 'dtf-bought' })
+    return o
+  }
+  const yes = async (o: Awaited<ReturnType<typeof waiting>>) => {
+    await o.post('lay-out')
+    await o.post('send')
+    await o.post('approve', { by: 'Una' })
+    await o.post('deposit', { amount: 0, overrideReason: 'known' })
+  }
+  const first = await waiting('tide-1', 12)
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', sessionStorage.getItem('hand') ?? 'tide-1'))
+  await page.goto(`${server.url}/layout`)
+  const gang = page.getByRole('region', { name: 'Layout on film' })
+  await gang.getByRole('button', { name: /hem tern/ }).click()
+  await gang.getByRole('button', { name: /Keep it/ }).click()
+  await expect(gang.getByText(/extra go to stock/)).toBeVisible()
+  await page.keyboard.press('+')
+  await gang.getByRole('button', { name: /Keep it/ }).click()
+  await expect(gang.getByRole('heading', { level: 1 })).toContainText('× hem tern')
+  await yes(first)
+  await yes(await waiting('tide-2', 8))
+  await page.reload()
+  await gang.getByRole('button', { name: 'Buy them as one' }).first().click()
+  await expect(gang.getByText(/Bought as one with T-2\d\d/)).toBeVisible()
+  await clean(page)
+  await gang.getByRole('button', { name: 'Buy apart again' }).click()
+  await expect(gang.getByText(/Bought as one with/)).toHaveCount(0)
+  await first.arrived()
+  await page.reload()
+  await expect(gang.getByText('its layout stands as it is')).toBeVisible()
+
+  // in the drawer, on the Shelf, and offered to the next order with this design
+  await page.goto(`${server.url}/shelf`)
+  await expect(page.getByText(/^tide .*left over: \d+ here/)).toBeVisible()
+  await clean(page)
+  await waiting('tide-3', 10)
+  await page.evaluate(() => sessionStorage.setItem('hand', 'tide-3'))
+  await page.goto(`${server.url}/layout`)
+  await gang.getByRole('button', { name: /^Use \d+, print fewer$/ }).click()
+  await expect(gang.getByText(/\d+ are used for this order/)).toBeVisible()
+  await clean(page)
+  await gang.getByRole('button', { name: 'Use none' }).click()
+  await expect(gang.getByText(/are used for this order/)).toHaveCount(0)
+})
