@@ -135,6 +135,7 @@ test('waiting orders are bought as one, and what is left over is offered when th
   await expect(gang.getByText(/extra go to stock/)).toBeVisible()
   await page.keyboard.press('+')
   await gang.getByRole('button', { name: /Keep it/ }).click()
+  await expect(page.getByText('The next step is filled. Z takes it back.')).toBeVisible()
   await expect(gang.getByRole('heading', { level: 1 })).toContainText('× hem tern')
   await yes(first)
   await yes(await waiting('tide-2', 8))
