@@ -18,7 +18,7 @@ public class GangTests
     [Fact]
     public void Five_thousand_random_layouts_are_sound_never_under_their_floor_and_leave_out_only_what_does_not_fit() => Gen.Select(Grounds, Designs).Sample((ground, designs) =>
     {
-        var found = GangNest.Lay(ground, designs, 1, 20);
+        var found = GangNest.Lay(ground, designs, 1, 40);
         var laid = Laid(found, designs);
         Assert.Empty(GangCheck.Faults(ground, laid, found.Placed));
         Assert.Equal(designs.Length == laid.Count, found.LeftOut.Count == 0);
@@ -121,6 +121,30 @@ public class GangTests
         }
         return ([.. boxes.Select(b => (b.W - gap, b.H - gap))], length);
     }
+
+    // two of the 11 × 12 or three of which at least two are 10.5 × 13 go on a sheet: 11 sheets of three, the other 13 of the first in 7
+    [Fact]
+    public void The_floor_of_sheets_counts_what_really_goes_on_one()
+    {
+        var found = GangNest.Lay(new(22, 24, 0.25, 0.125), [new("a", 11, 12, 24), new("b", 10.5, 13, 22), new("c", 2.5, 11, 23), new("d", 3, 4, 11), new("e", 3.5, 2, 21)], 1, 2000);
+        Assert.Equal((18, 18), (found.Sheets, found.FloorSheets));
+    }
+
+    [Fact]
+    public void Sheets_cut_up_without_rest_are_never_under_their_floor() => Gen.Select(Gen.Int[1, 4], Gen.Double[0.3, 0.7].Array[12]).Sample((sheets, cuts) =>
+    {
+        List<(double W, double H)> boxes = [.. Enumerable.Repeat((20.0, 24.0), sheets)];
+        foreach (var cut in cuts)
+        {
+            var b = boxes.MaxBy(x => x.W * x.H);
+            boxes.Remove(b);
+            boxes.AddRange(b.W > b.H ? [(b.W * cut, b.H), (b.W * (1 - cut), b.H)] : [(b.W, b.H * cut), (b.W, b.H * (1 - cut))]);
+        }
+        GangDesign[] designs = [.. boxes.Select((b, i) => new GangDesign($"{i}", b.W, b.H, 1))];
+        var found = GangNest.Lay(new(20, 24, 0, 0), designs, 1, 200);
+        Assert.InRange(found.FloorSheets, 1, sheets);
+        Assert.Empty(GangCheck.Faults(new(20, 24, 0, 0), designs, found.Placed));
+    }, iter: 300);
 
     [Fact]
     public void A_group_stays_together_in_one_orientation_on_one_sheet()

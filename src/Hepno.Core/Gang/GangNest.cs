@@ -39,7 +39,12 @@ public static class GangNest
     /// <param name="seed">Where chance begins.</param>
     /// <param name="steps">Layings tried; <see cref="OnePass"/> for the usual orders alone.</param>
     /// <param name="go">Told the length or the sheets so far after some steps; false ends the search, the best is kept.</param>
-    public static GangFound Lay(GangGround ground, IReadOnlyList<GangDesign> designs, int seed, int steps, Func<int, double, bool>? go = null)
+    public static GangFound Lay(GangGround ground, IReadOnlyList<GangDesign> designs, int seed, int steps, Func<int, double, bool>? go = null) => Lay(ground, designs, seed, steps, steps > OnePass, go);
+
+    /// <summary>Laid with the floor that is known without trying out what goes on a sheet: that trying-out lays too.</summary>
+    internal static GangFound LayPlainly(GangGround ground, IReadOnlyList<GangDesign> designs, int seed, int steps) => Lay(ground, designs, seed, steps, false, null);
+
+    private static GangFound Lay(GangGround ground, IReadOnlyList<GangDesign> designs, int seed, int steps, bool byPatterns, Func<int, double, bool>? go)
     {
         var (width, length) = (ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn, ground.LengthIn is { } l ? l - (2 * ground.MarginIn) + ground.GapIn : double.PositiveInfinity);
         var units = GangUnit.Of(ground, designs).ToList();
@@ -52,8 +57,9 @@ public static class GangNest
         Skyline.Box[] boxes = [.. units.Select(u => new Skyline.Box(u.WidthIn + ground.GapIn, u.HeightIn + ground.GapIn, u.MayTurn, u.Kind))];
         var floor = GangFloor.Length(width, boxes);
         var floorSheets = ground.LengthIn is null ? 1 : GangFloor.Sheets(width, length, boxes);
+        floorSheets = byPatterns && ground.LengthIn is not null ? SheetPatterns.Floor(width, length, boxes, floorSheets) : floorSheets;
         var found = ground.LengthIn is null ? StripSearch.Roll(width, boxes, seed, steps, floor, go is null ? null : (s, best) => go(s, Used(best, ground)))
-            : StripSearch.Sheets(width, length, boxes, seed, steps, floorSheets, go);
+            : SheetSearch.Sheets(width, length, boxes, seed, steps, floorSheets, go);
         var placed = units.SelectMany((u, i) => u.Placed(found.At[i], ground)).OrderBy(p => p.Sheet).ThenBy(p => p.Y).ThenBy(p => p.X).ToList();
         return Found(ground, placed, Used(found.Length, ground), found.Sheets, ground.LengthIn is null ? Used(floor, ground) : 0, floorSheets, found.Steps, leftOut);
     }
@@ -73,7 +79,13 @@ public static class GangNest
         var width = ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn;
         var sheets = placed.Max(p => p.Sheet) + 1;
         var used = placed.Where(p => p.Sheet == sheets - 1).Max(p => p.Y + p.HeightIn) + ground.MarginIn;
-        return Found(ground, placed, used, sheets, ground.LengthIn is null ? Used(GangFloor.Length(width, boxes), ground) : 0, ground.LengthIn is { } l ? GangFloor.Sheets(width, l - (2 * ground.MarginIn) + ground.GapIn, boxes) : 1, steps, []);
+        if (ground.LengthIn is null)
+        {
+            return Found(ground, placed, used, sheets, Used(GangFloor.Length(width, boxes), ground), 1, steps, []);
+        }
+        var length = ground.LengthIn.Value - (2 * ground.MarginIn) + ground.GapIn;
+        var floor = GangFloor.Sheets(width, length, boxes);
+        return Found(ground, placed, used, sheets, 0, sheets > floor ? SheetPatterns.Floor(width, length, boxes, floor) : floor, steps, []);
     }
 
     private static GangFound Found(GangGround ground, IReadOnlyList<GangPlaced> placed, double used, int sheets, double floor, int floorSheets, int steps, IReadOnlyList<Problem> leftOut) =>

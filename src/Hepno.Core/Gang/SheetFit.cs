@@ -30,7 +30,7 @@ internal static class SheetFit
     /// <param name="steps">Things tried at most where everything is tried.</param>
     public static (Fits Answer, IReadOnlyList<GangPlaced> Placed) Of(GangGround ground, IReadOnlyList<GangDesign> designs, int steps)
     {
-        var quick = GangNest.Lay(ground, designs, 1, QuickSteps);
+        var quick = GangNest.LayPlainly(ground, designs, 1, QuickSteps);
         if (quick is { Sheets: 1, LeftOut.Count: 0 })
         {
             return (Fits.Yes, quick.Placed);

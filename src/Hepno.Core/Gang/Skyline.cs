@@ -15,7 +15,7 @@ internal sealed class Skyline
     private readonly int[] _left;
     private readonly int[] _many;
     private readonly Box[] _boxes;
-    private readonly int _count;
+    private int _runs;
 
     // the skyline as notches from left to right
     private readonly double[] _x;
@@ -27,13 +27,13 @@ internal sealed class Skyline
     /// <param name="boxes">What is laid; equal ones share a kind.</param>
     public Skyline(double width, Box[] boxes)
     {
-        (_width, _boxes, _count) = (width, boxes, boxes.Length);
-        _left = new int[_count];
-        _many = new int[_count];
-        _x = new double[_count + 2];
-        _y = new double[_count + 2];
-        _w = new double[_count + 2];
-        At = new Spot[_count];
+        (_width, _boxes) = (width, boxes);
+        _left = new int[boxes.Length];
+        _many = new int[boxes.Length];
+        _x = new double[boxes.Length + 2];
+        _y = new double[boxes.Length + 2];
+        _w = new double[boxes.Length + 2];
+        At = new Spot[boxes.Length];
     }
 
     /// <summary>Where each box came to lie.</summary>
@@ -49,19 +49,20 @@ internal sealed class Skyline
     public int LeftOver { get; private set; }
 
     /// <summary>Lays boxes in an order on some sheets and says how much area it wasted there; endless once that reaches a limit. What does not fit is left over.</summary>
-    /// <param name="order">Boxes, the preferred first, each as <see cref="Entry"/>.</param>
+    /// <param name="order">Boxes, all or some, the preferred first, each as <see cref="Entry"/>.</param>
     /// <param name="sheets">Sheets there are.</param>
     /// <param name="ceiling">Length of each.</param>
     /// <param name="limit">Given up once so much is wasted.</param>
-    public double Lay(int[] order, int sheets, double ceiling, double limit)
+    public double Lay(ReadOnlySpan<int> order, int sheets, double ceiling, double limit)
     {
         (_notches, _x[0], _y[0], _w[0]) = (1, 0, 0, _width);
         (Sheets, Length, _ceiling) = (1, 0, ceiling);
-        var (n, runs, waste) = (_count, Runs(order), 0.0);
+        _runs = Runs(order);
+        var (n, waste) = (order.Length, 0.0);
         while (n > 0)
         {
             var s = Lowest();
-            var (box, turned, right) = _y[s] >= ceiling - Eps ? (-1, false, false) : Best(s, runs, order, out _at);
+            var (box, turned, right) = _y[s] >= ceiling - Eps ? (-1, false, false) : Best(s, _runs, order, out _at);
             if (box < 0)
             {
                 if (_notches == 1)
@@ -88,9 +89,9 @@ internal sealed class Skyline
             if (--_many[_at] == 0)
             {
                 // what is laid is taken out: the rest is scanned again and again
-                runs--;
-                Array.Copy(_left, _at + 1, _left, _at, runs - _at);
-                Array.Copy(_many, _at + 1, _many, _at, runs - _at);
+                _runs--;
+                Array.Copy(_left, _at + 1, _left, _at, _runs - _at);
+                Array.Copy(_many, _at + 1, _many, _at, _runs - _at);
             }
             var (w, h) = turned ? (_boxes[box].H, _boxes[box].W) : (_boxes[box].W, _boxes[box].H);
             At[box] = new(right ? _x[s] + _w[s] - w : _x[s], _y[s], turned, Sheets - 1);
@@ -99,6 +100,18 @@ internal sealed class Skyline
         }
         LeftOver = n;
         return n > 0 ? Math.Min(waste, limit) : 0;
+    }
+
+    /// <summary>The entries the last laying left over, of the order it was given.</summary>
+    public IEnumerable<int> Rest(int[] order)
+    {
+        for (var run = 0; run < _runs; run++)
+        {
+            for (var i = 0; i < _many[run]; i++)
+            {
+                yield return order[_left[run] + i];
+            }
+        }
     }
 
     /// <summary>A box in an order, with the way round that is tried first.</summary>
@@ -115,7 +128,7 @@ internal sealed class Skyline
     }
 
     // equal boxes side by side in the order fit alike: one of each run is looked at
-    private int Runs(int[] order)
+    private int Runs(ReadOnlySpan<int> order)
     {
         var runs = 0;
         for (var i = 0; i < order.Length; i++)
@@ -131,7 +144,7 @@ internal sealed class Skyline
         return runs;
     }
 
-    private (int Box, bool Turned, bool Right) Best(int s, int runs, int[] order, out int at)
+    private (int Box, bool Turned, bool Right) Best(int s, int runs, ReadOnlySpan<int> order, out int at)
     {
         var (width, room) = (_w[s], _ceiling - _y[s] + Eps);
         var wallLeft = s == 0 ? double.PositiveInfinity : _y[s - 1] - _y[s];

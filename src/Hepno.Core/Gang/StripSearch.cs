@@ -47,40 +47,11 @@ internal static class StripSearch
         return best with { Steps = used };
     }
 
-    /// <summary>The fewest sheets found, then the shortest use of the last.</summary>
-    /// <param name="width">Width of a sheet.</param>
-    /// <param name="length">Length of a sheet.</param>
-    /// <param name="boxes">What is laid; each fits.</param>
-    /// <param name="seed">Where chance begins.</param>
-    /// <param name="steps">Layings tried.</param>
-    /// <param name="floor">Fewer sheets cannot be: found, it ends.</param>
-    /// <param name="go">Told the sheets after some steps; false ends it, the best is kept.</param>
-    public static Found Sheets(double width, double length, Skyline.Box[] boxes, int seed, int steps, int floor, Func<int, double, bool>? go = null)
-    {
-        var skyline = new Skyline(width, boxes);
-        var (best, order) = Begin(skyline, boxes, int.MaxValue, length);
-        var walk = new Walk(skyline, boxes, seed);
-        var used = Begun;
-        while (used < steps && best.Sheets > floor)
-        {
-            var (took, found) = walk.Towards(order, best.Sheets - 1, length, Math.Min(steps - used, Math.Max(200, steps / 2)), step => go?.Invoke(used + step, best.Sheets) ?? true);
-            used += Math.Abs(took);
-            if (found is not null)
-            {
-                (best, order) = (new(skyline.Length, skyline.Sheets, [.. skyline.At], used), found);
-            }
-            if (took < 0)
-            {
-                break;
-            }
-        }
-        return best with { Steps = used };
-    }
-
     // no single order is safe: tall, wide, large, long-sided and round ones are begun with, upright, turned, lying and standing
-    private const int Begun = 24;
+    internal const int Begun = 24;
 
-    private static (Found Found, int[] Order) Begin(Skyline skyline, Skyline.Box[] boxes, int sheets, double ceiling)
+    /// <summary>The best of the usual orders, on a strip or on sheets.</summary>
+    internal static (Found Found, int[] Order) Begin(Skyline skyline, Skyline.Box[] boxes, int sheets, double ceiling)
     {
         int[] By(Func<Skyline.Box, double> key) => [.. Enumerable.Range(0, boxes.Length).OrderByDescending(i => key(boxes[i])).ThenBy(i => boxes[i].Kind).ThenBy(i => i)];
         int[][] orders = [By(b => b.H), By(b => b.W), By(b => b.W * b.H), By(b => Math.Max(b.W, b.H)), By(b => Math.Min(b.W, b.H)), By(b => b.W + b.H)];
@@ -181,25 +152,6 @@ internal static class StripSearch
                 Array.Copy(order, from < to ? from + 1 : to, order, from < to ? from : to + 1, Math.Abs(from - to));
                 order[to] = moved;
             }
-        }
-    }
-
-    /// <summary>Chance that is the same on every machine (splitmix64).</summary>
-    private sealed class Chance(int seed)
-    {
-        private ulong _state = (ulong)(uint)seed;
-
-        public int Below(int n) => (int)(Next() % (ulong)n);
-
-        public double Share() => (Next() >> 11) * (1.0 / (1UL << 53));
-
-        private ulong Next()
-        {
-            _state += 0x9E3779B97F4A7C15;
-            var z = _state;
-            z = (z ^ (z >> 30)) * 0xBF58476D1CE4E5B9;
-            z = (z ^ (z >> 27)) * 0x94D049BB133111EB;
-            return z ^ (z >> 31);
         }
     }
 }

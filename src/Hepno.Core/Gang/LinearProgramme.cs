@@ -1,0 +1,82 @@
+namespace Hepno.Core.Gang;
+
+/// <summary>The most a sum can be under limits on other sums of the same things, none of them below nothing (the simplex method, by the smallest index so that it ends).</summary>
+internal static class LinearProgramme
+{
+    private const double Eps = 1e-9;
+
+    /// <summary>The most of worth · x where every row · x is at most its limit and x is not negative; limits are not negative.</summary>
+    /// <param name="worth">What one of each thing counts.</param>
+    /// <param name="rows">One row for each limit.</param>
+    /// <param name="limits">The limits.</param>
+    public static double Most(double[] worth, double[][] rows, double[] limits)
+    {
+        var (n, m) = (worth.Length, rows.Length);
+        // only the columns of what is at nothing are written down: the others are a one each
+        var t = new double[m + 1, n + 1];
+        for (var j = 0; j < n; j++)
+        {
+            t[m, j] = -worth[j];
+            for (var i = 0; i < m; i++)
+            {
+                t[i, j] = rows[i][j];
+            }
+        }
+        for (var i = 0; i < m; i++)
+        {
+            t[i, n] = limits[i];
+        }
+        int[] columns = [.. Enumerable.Range(0, n)], basis = [.. Enumerable.Range(n, m)];
+        while (true)
+        {
+            var enters = -1;
+            for (var j = 0; j < n; j++)
+            {
+                enters = t[m, j] < -Eps && (enters < 0 || columns[j] < columns[enters]) ? j : enters;
+            }
+            if (enters < 0)
+            {
+                return t[m, n];
+            }
+            var leaves = -1;
+            for (var i = 0; i < m; i++)
+            {
+                if (t[i, enters] > Eps && (leaves < 0 || Ratio(i) < Ratio(leaves) - Eps || (Ratio(i) < Ratio(leaves) + Eps && basis[i] < basis[leaves])))
+                {
+                    leaves = i;
+                }
+            }
+            if (leaves < 0)
+            {
+                return double.PositiveInfinity;
+            }
+            Exchange(t, leaves, enters, m, n);
+            (columns[enters], basis[leaves]) = (basis[leaves], columns[enters]);
+
+            double Ratio(int i) => t[i, n] / t[i, enters];
+        }
+    }
+
+    private static void Exchange(double[,] t, int row, int column, int lastRow, int lastColumn)
+    {
+        var by = t[row, column];
+        for (var j = 0; j <= lastColumn; j++)
+        {
+            t[row, j] /= by;
+        }
+        t[row, column] = 1 / by;
+        for (var i = 0; i <= lastRow; i++)
+        {
+            var times = t[i, column];
+            if (i == row || times == 0)
+            {
+                continue;
+            }
+            for (var j = 0; j <= lastColumn; j++)
+            {
+                t[i, j] -= j == column ? 0 : times * t[row, j];
+            }
+            t[i, column] = -times / by;
+        }
+    }
+}
