@@ -143,6 +143,18 @@ public class ArtworkTests
     }
 
     [Fact]
+    public void Each_flat_colour_has_its_own_box_to_be_cut_in()
+    {
+        var report = Report(new Drawn(500, 300).Box(50, 50, 400, 200, (20, 20, 24)).Box(100, 100, 100, 40, (200, 40, 30)));
+        Assert.Equal([new(50, 50, 400, 200), new(100, 100, 100, 40)], report.Colours.Spots.Select(s => s.Box));
+        var cuts = report.Cuts()!.Colours;
+        Assert.Equal([(1, 1), (0.25, 0.2)], cuts.Select(c => (c.WidthShare, c.HeightShare)));
+        Assert.Equal(1, cuts.Sum(c => c.PaintShare), 9);
+        Assert.Equal(report.Cuts(), report.Cuts());
+        Assert.Null((report with { Colours = report.Colours with { Spots = [.. report.Colours.Spots.Select(s => s with { Box = null })] } }).Cuts());
+    }
+
+    [Fact]
     public void White_is_needed_under_all_that_is_not_the_cloths_own_colour()
     {
         var drawn = new Drawn(200, 100).Box(0, 0, 100, 100, (43, 59, 94)).Box(100, 0, 50, 100, (250, 250, 250));

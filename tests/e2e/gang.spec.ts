@@ -162,3 +162,28 @@ test('waiting orders are bought as one, and what is left over is offered when th
   await gang.getByRole('button', { name: 'Use none' }).click()
   await expect(gang.getByText(/are used for this order/)).toHaveCount(0)
 })
+
+test('vinyl lies in a lane for each colour of the artwork, and says why it is cut as it is', async ({
+  page,
+  request,
+  server,
+}) => {
+  const sent = await request.put(`${server.url}/api/artwork/hull/file?name=hull&widthIn=9`, {
+    data: '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="400"><rect width="900" height="400" fill="#1f3a4d"/><rect x="300" y="100" width="300" height="150" fill="#d24a2c"/></svg>',
+    headers: { 'Content-Type': 'image/svg+xml' },
+  })
+  expect(sent.ok()).toBe(true)
+  const o = order(request, server.url, 'cut')
+  await o.ask([
+    { ...tees, sizes: [{ size: 'M', pieces: 24 }], placements: [{ ...front, widthIn: 9, designId: 'hull' }] },
+  ])
+  await o.post('choose', { lineId: '1', methodId: 'htv' })
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'cut'))
+  await page.goto(`${server.url}/layout`)
+  await expect(
+    page.getByText(/Each colour is cut close: \$[\d.]+ less of film for \$[\d.]+ more of aligning\./),
+  ).toBeVisible()
+  await expect(page.getByRole('heading', { name: /first colour/ })).toContainText('boxes 9.5 in × 4.5 in')
+  await expect(page.getByRole('heading', { name: /second colour/ })).toContainText('turned, boxes 2 in × 3.5 in')
+  await clean(page)
+})

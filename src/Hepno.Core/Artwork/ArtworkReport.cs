@@ -1,3 +1,5 @@
+using Hepno.Core.Orders;
+
 namespace Hepno.Core.Artwork;
 
 /// <summary>A square code found in a picture.</summary>
@@ -33,6 +35,15 @@ public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool 
 
     /// <summary>A width of its own pixels as points at a print width.</summary>
     public double Pt(double px, double widthIn) => px / Dpi(widthIn) * 72;
+
+    /// <summary>Its flat colours as they are cut from film; null for a gradient, and where it was measured before Hepno looked for each colour's own box.</summary>
+    public ColourCuts? Cuts()
+    {
+        var spots = Colours.Spots.Where(s => !s.Stray).ToList();
+        var paint = spots.Sum(s => s.Share);
+        return Colours.LooksGradient || spots.Count == 0 || spots.Any(s => s.Box is null) ? null
+            : new([.. spots.Select(s => new ColourCut(s.Hex, Math.Min(1, (double)s.Box!.Width / Box.Width), Math.Min(1, (double)s.Box.Height / Box.Height), s.Share / paint))]);
+    }
 
     /// <summary>Measures a picture; null when nothing of it is painted.</summary>
     /// <param name="raster">The picture.</param>

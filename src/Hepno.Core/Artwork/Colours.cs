@@ -6,7 +6,8 @@ namespace Hepno.Core.Artwork;
 /// <param name="Hex">#rrggbb, the mean of its pixels.</param>
 /// <param name="Share">Its flat pixels ÷ all painted pixels.</param>
 /// <param name="Stray">True when it is so small that it is probably left over from drawing.</param>
-public sealed record SpotColour(string Hex, double Share, bool Stray);
+/// <param name="Box">The box round it; null where it was measured before Hepno looked.</param>
+public sealed record SpotColour(string Hex, double Share, bool Stray, PixelBox? Box = null);
 
 /// <summary>The colours a picture is made of (DOMAIN 7).</summary>
 /// <param name="Spots">Flat colours, largest first, stray ones last.</param>
@@ -37,17 +38,17 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
     /// <param name="dpi">Pixels an inch at print size: a region of 4 mm² counts however small its share.</param>
     public static Colours Of(Raster raster, Painted painted, double dpi)
     {
-        var bins = new (int Pixels, long R, long G, long B)[1 << (3 * Bits)];
+        var bins = new Bin[1 << (3 * Bits)];
         var (flat, slight, solid) = Counted(raster, bins);
         var clusters = Clustered(bins);
         var large = 4 / (Units.MmPerInch * Units.MmPerInch) * dpi * dpi;
-        var spots = clusters.Select(c => (Colour: c, Share: c.Pixels / Math.Max(1, painted.PaintedPixels))).Select(c => new SpotColour(c.Colour.Hex, c.Share, c.Share < LeastShare && LargestRegion(raster, c.Colour) < large))
+        var spots = clusters.Select(c => (Colour: c, Share: c.Pixels / Math.Max(1, painted.PaintedPixels))).Select(c => new SpotColour(c.Colour.Hex, c.Share, c.Share < LeastShare && LargestRegion(raster, c.Colour) < large, c.Colour.Box))
             .OrderBy(s => s.Stray).ThenByDescending(s => s.Share).ToList();
         var gradient = solid == 0 ? 0 : (double)slight / solid;
         return new(spots, gradient, gradient > GradientFrom || spots.Count(s => !s.Stray) > MostSpots || (solid > 0 && flat < solid * 0.3 && slight > solid * 0.05));
     }
 
-    private static (long Flat, long Slight, long Solid) Counted(Raster raster, (int Pixels, long R, long G, long B)[] bins)
+    private static (long Flat, long Slight, long Solid) Counted(Raster raster, Bin[] bins)
     {
         var (w, h, rgba) = raster;
         var (flat, slight, solid) = (0L, 0L, 0L);
@@ -67,7 +68,7 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
                     flat++;
                     var (r, g, b) = (rgba[i], rgba[i + 1], rgba[i + 2]);
                     ref var bin = ref bins[(r >> (8 - Bits) << (2 * Bits)) | (g >> (8 - Bits) << Bits) | (b >> (8 - Bits))];
-                    bin = (bin.Pixels + 1, bin.R + r, bin.G + g, bin.B + b);
+                    bin.Take(x, y, r, g, b);
                 }
                 // a gradient steps a little from pixel to pixel, an edge a lot
                 slight += step is > 0 and < SmallStep ? 1 : 0;
@@ -78,7 +79,7 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
 
     private static int Step(byte[] rgba, int i, int j) => rgba[j + 3] < Solid ? SmallStep : Math.Abs(rgba[i] - rgba[j]) + Math.Abs(rgba[i + 1] - rgba[j + 1]) + Math.Abs(rgba[i + 2] - rgba[j + 2]);
 
-    private static List<Cluster> Clustered((int Pixels, long R, long G, long B)[] bins)
+    private static List<Cluster> Clustered(Bin[] bins)
     {
         var clusters = new List<Cluster>();
         foreach (var bin in bins.Where(b => b.Pixels > 0).OrderByDescending(b => b.Pixels).Take(4000))
@@ -89,7 +90,7 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
             {
                 clusters.Add(near = new(colour));
             }
-            near.Take(bin.Pixels, bin.R, bin.G, bin.B);
+            near.Take(bin);
         }
         return clusters;
     }
@@ -120,15 +121,43 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
         return regions.Parts() is { Count: > 0 } parts ? parts[0].Pixels : 0;
     }
 
+    /// <summary>Flat pixels of nearly one colour, with the box round them.</summary>
+    private struct Bin
+    {
+        public int Pixels;
+        public long R;
+        public long G;
+        public long B;
+        public int Left;
+        public int Top;
+        public int Right;
+        public int Bottom;
+
+        public void Take(int x, int y, byte r, byte g, byte b)
+        {
+            // rows come one below the other: the first is the topmost
+            (Left, Right) = Pixels == 0 ? (x, x) : (Math.Min(Left, x), Math.Max(Right, x));
+            (Top, Bottom) = (Pixels == 0 ? y : Top, y);
+            (Pixels, R, G, B) = (Pixels + 1, R + r, G + g, B + b);
+        }
+    }
+
     private sealed class Cluster(Lab seed)
     {
         private long r;
         private long g;
         private long b;
+        private int left = int.MaxValue;
+        private int top = int.MaxValue;
+        private int right;
+        private int bottom;
 
         public Lab Seed { get; } = seed;
 
         public long Pixels { get; private set; }
+
+        /// <summary>Round its flat pixels, and the one right of and below each that it is equal to.</summary>
+        public PixelBox Box => new(left, top, right - left + 2, bottom - top + 2);
 
         public int R => (int)Math.Round(r / (double)Pixels);
 
@@ -138,6 +167,10 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
 
         public string Hex => $"#{R:x2}{G:x2}{B:x2}";
 
-        public void Take(long pixels, long red, long green, long blue) => (Pixels, r, g, b) = (Pixels + pixels, r + red, g + green, b + blue);
+        public void Take(in Bin bin)
+        {
+            (Pixels, r, g, b) = (Pixels + bin.Pixels, r + bin.R, g + bin.G, b + bin.B);
+            (left, top, right, bottom) = (Math.Min(left, bin.Left), Math.Min(top, bin.Top), Math.Max(right, bin.Right), Math.Max(bottom, bin.Bottom));
+        }
     }
 }

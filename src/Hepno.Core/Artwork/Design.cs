@@ -25,6 +25,7 @@ public sealed record Design(string Id, string Name, string Kind, string Hash, lo
         CoveragePercent = Math.Clamp(Math.Round(Report.Coverage() * 100, 1), 0.1, 100),
         Colours = Math.Clamp(Report.Colours.Count, 1, 20),
         Gradient = Report.Colours.LooksGradient,
+        Cuts = Report.Cuts(),
         ThinnestLinePt = Report.ThinnestLine is { } line ? Math.Clamp(Math.Round(Report.Pt(line.WidthPx, p.WidthIn), 2), 0.01, 100) : NothingThin,
     };
 

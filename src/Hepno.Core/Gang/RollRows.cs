@@ -17,19 +17,22 @@ public sealed record RollRows(double BoxWidthIn, double BoxHeightIn, bool Turned
     /// <param name="marginIn">Weeding margin, or half the gap between prints, on every side; it belongs to the box, so neighbours stand two margins apart, in.</param>
     /// <param name="rollWidthIn">Usable width of the roll, in.</param>
     /// <param name="count">Boxes, 1 or more.</param>
-    public static RollRows? Lay(double widthIn, double heightIn, double marginIn, double rollWidthIn, int count)
+    /// <param name="shared">True when neighbours share one margin.</param>
+    public static RollRows? Lay(double widthIn, double heightIn, double marginIn, double rollWidthIn, int count, bool shared = false)
     {
+        // where it is shared, each box brings one margin, and one more stands at the far edges
+        var (own, outer) = shared ? (marginIn, marginIn) : (2 * marginIn, 0);
         RollRows? Way(double w, double h, bool turned)
         {
-            var across = (int)Math.Floor((rollWidthIn / w) + 1e-9);
+            var across = (int)Math.Floor(((rollWidthIn - outer) / w) + 1e-9);
             if (across == 0)
             {
                 return null;
             }
             var rows = (count + across - 1) / across;
-            return new(w, h, turned, across, rows, count, rows * h, rollWidthIn);
+            return new(w, h, turned, across, rows, count, (rows * h) + outer, rollWidthIn);
         }
-        var (boxW, boxH) = (widthIn + (2 * marginIn), heightIn + (2 * marginIn));
+        var (boxW, boxH) = (widthIn + own, heightIn + own);
         return new[] { Way(boxW, boxH, false), Way(boxH, boxW, true) }.Where(w => w is not null).MinBy(w => w!.LengthIn);
     }
 }

@@ -11,7 +11,8 @@ namespace Hepno.Core.Materials;
 /// <param name="WeedingMarginIn">Margin left on every side of a cut box, in.</param>
 /// <param name="FreightPerOrder">Freight for one order.</param>
 /// <param name="LeadDays">Working days from order to arrival.</param>
-public sealed record VinylFilm(string Id, string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays)
+/// <param name="SharedMargin">True when neighbours share one weeding margin instead of standing two apart.</param>
+public sealed record VinylFilm(string Id, string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays, bool SharedMargin = false)
 {
     /// <summary>What the owner must put right before the vinyl can be kept.</summary>
     public IEnumerable<Problem> Problems()

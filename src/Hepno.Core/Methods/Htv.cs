@@ -59,7 +59,7 @@ public sealed class Htv : IDecorationMethod
                 reasons.Add(new("thick", VerdictKind.WithCare, $"{place}: {p.Colours} layers feel thick", "say so to the customer, or knock layers out"));
             }
             var width = CutWidth(film, cutter);
-            if (RollRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, width, 1) is null)
+            if (RollRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, width, 1, film.SharedMargin) is null)
             {
                 reasons.Add(new("roll-width", VerdictKind.No, $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(width, f)} that {(width < film.UsableWidthIn ? cutter.Name : "the roll")} takes", "a smaller print or a wider roll"));
             }
@@ -86,22 +86,19 @@ public sealed class Htv : IDecorationMethod
         var failure = n.SpoilageOf(Key, FailurePrior) + (FailureALayer * (p.Colours - 1));
         var (count, why) = DecorationPlan.Needed(sized, failure);
         var source = $"Shelf: {film.Supplier}";
-        // each colour is cut inside the whole artwork's box: the layers then align by the box's corners
-        var rows = RollRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, CutWidth(film, cutter), count)!;
+        var cutting = VinylCutting.Cheaper(p, sized.Pieces, film, CutWidth(film, cutter), count, n.Standards()["close-layer"], n.Wage)!;
         var cutSeconds = p.AreaIn2 / cutter.SpeedIn2PerMinute * 60;
-        var length = Figure.Input("length", "Length", rows.LengthIn, FigureUnit.Inches, $"{rows.Rows} rows of {rows.Across}, {rows.BoxHeightIn:0.##} in each");
         var price = Figure.Input("foot", "A foot", film.PricePerFoot, FigureUnit.Money, source);
-        var roll = Figure.Of("layer", "One colour", Money.Times(rows.LengthIn / Units.InchesPerFoot, film.PricePerFoot), "length ÷ 12 × price a foot", length, price);
-        var layers = Enumerable.Range(0, p.Colours).Select(i => roll with { Code = $"layer-{i + 1}", Label = $"{Ordinals[i]} colour" }).ToList();
+        var layers = cutting.Layers.Select((l, i) => Figure.Of($"layer-{i + 1}", $"{Ordinals[i]} colour", Money.Times(l.Rows.LengthIn / Units.InchesPerFoot, film.PricePerFoot), "length ÷ 12 × price a foot",
+            Figure.Input("length", "Length", l.Rows.LengthIn, FigureUnit.Inches, $"{l.Rows.Rows} rows of {l.Rows.Across}, {l.Rows.BoxHeightIn:0.##} in each"), price)).ToList();
         var freight = film.FreightPerOrder / (ask.Pieces * ask.Placements.Count);
         var material = Figure.Sum("material", $"{place} vinyl",
             Figure.Of("vinyl", "Vinyl", layers.Sum(l => l.Value) / count, "colours ÷ cuts", [.. layers, Figure.Input("cuts", "Cuts of each colour", count, FigureUnit.Count, why)]),
             Figure.Of("freight-share", "Vinyl freight", freight, "freight ÷ decorations", Figure.Input("freight", "Freight an order", film.FreightPerOrder, FigureUnit.Money, source),
                 Figure.Input("decorations", "Decorations", ask.Pieces * ask.Placements.Count, FigureUnit.Count, "the ask")),
             MachineTime.Of(cutter.Equipment, cutSeconds * p.Colours, n.TariffPerKwh, $"Floor: {cutter.Name}", book.TendingOf(cutter.Id, cutter.Equipment)) with { Code = "cutter", Label = "Cutter" });
-        var purchases = layers.Select((l, i) => new Purchase($"vinyl-{p.Id}-{i + 1}", $"{film.Product}, {place.ToLowerInvariant()}, {Ordinals[i]} colour", film.Supplier, film.LeadDays, rows.LengthIn, "in", l, rows, null)).ToList();
-        var weeding = n.Standards().Weed(p.AreaIn2 * p.CoveragePercent / 100, p.ThinnestLinePt);
-        return new(p, material, count, failure, recipe, n.Standards().Layers(recipe, p.Colours, rethread), [new("cut", "Cut", cutSeconds * p.Colours, false, false, true), .. Enumerable.Range(0, p.Colours).Select(i => weeding with { Label = $"Weed the {Ordinals[i]} colour" })], purchases, Prepare: "Cut and weed");
+        var purchases = layers.Select((l, i) => new Purchase($"vinyl-{p.Id}-{i + 1}", $"{film.Product}, {place.ToLowerInvariant()}, {Ordinals[i]} colour", film.Supplier, film.LeadDays, cutting.Layers[i].Rows.LengthIn, "in", l, cutting.Layers[i].Rows, null, Hex: cutting.Layers[i].Hex, Note: i == 0 ? cutting.Said(n.Format) : "")).ToList();
+        return new(p, material, count, failure, recipe, n.Standards().Layers(recipe, p.Colours, rethread, cutting.IsClose), [new("cut", "Cut", cutSeconds * p.Colours, false, false, true), .. cutting.Layers.Select((l, i) => n.Standards().Weed(l.PaintIn2, p.ThinnestLinePt) with { Label = $"Weed the {Ordinals[i]} colour" })], purchases, Prepare: "Cut and weed");
     }
 
     private static double CutWidth(VinylFilm film, Cutter cutter) => Math.Min(film.UsableWidthIn, cutter.CutWidthIn);

@@ -145,7 +145,9 @@ public sealed record Verdict(VerdictKind Kind, IReadOnlyList<Reason> Reasons)
 /// <param name="Grid">For own paper: the prints on a sheet; else null.</param>
 /// <param name="For">Which print of the placement it is for, on which sizes; null in quotes of before, and for a layout of all prints.</param>
 /// <param name="Laid">For film bought with a layout: the layout; else null.</param>
-public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass, Gang.SheetGrid? Grid = null, SizedPrint? For = null, LaidPurchase? Laid = null);
+/// <param name="Hex">For one colour of vinyl: the colour as measured; else empty.</param>
+/// <param name="Note">Why it is cut as it is; may be empty.</param>
+public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass, Gang.SheetGrid? Grid = null, SizedPrint? For = null, LaidPurchase? Laid = null, string Hex = "", string Note = "");
 
 /// <summary>What a method answers to an ask.</summary>
 /// <param name="Verdict">Whether it can.</param>

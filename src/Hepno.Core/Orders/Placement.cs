@@ -15,7 +15,8 @@ namespace Hepno.Core.Orders;
 /// <param name="DesignId">The artwork its figures were measured on; null where they were typed.</param>
 /// <param name="BySize">True when it is made smaller on sizes that do not take it as large as asked.</param>
 /// <param name="Own">What each piece has of its own there instead of the same artwork on all; its box is then as large as the widest may be.</param>
-public sealed record Placement(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None)
+/// <param name="Cuts">Its colours as they were measured on its artwork; null where the figures were typed.</param>
+public sealed record Placement(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, ColourCuts? Cuts = null)
 {
     /// <summary>Area of the bounding box, in².</summary>
     public double AreaIn2 => WidthIn * HeightIn;

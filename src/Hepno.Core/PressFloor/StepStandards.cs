@@ -60,14 +60,15 @@ public sealed class StepStandards(FloorHabits habits)
     /// <param name="recipe">How the last layer is pressed.</param>
     /// <param name="layers">Layers, 1 or more.</param>
     /// <param name="rethreadSeconds">Seconds to thread again when it is not the piece's first decoration, else 0.</param>
-    public IReadOnlyList<WorkStep> Layers(Recipe recipe, int layers, double rethreadSeconds)
+    /// <param name="close">True when each layer is cut inside its own box: no corners align it.</param>
+    public IReadOnlyList<WorkStep> Layers(Recipe recipe, int layers, double rethreadSeconds, bool close = false)
     {
         const double TackSeconds = 3;
         var steps = new List<WorkStep>();
         for (var layer = 1; layer <= layers; layer++)
         {
             var last = layer == layers;
-            steps.AddRange(layer == 1 ? Laid(rethreadSeconds, Position) : Laid(0, Position + this["further-layer"]));
+            steps.AddRange(layer == 1 ? Laid(rethreadSeconds, Position) : Laid(0, Position + this["further-layer"] + (close ? this["close-layer"] : 0)));
             steps.AddRange(Covered(recipe));
             steps.AddRange(Pressed(last ? recipe.DwellSeconds : TackSeconds));
             steps.AddRange(Peeled(recipe.Peel, recipe.PeelAfterSeconds));

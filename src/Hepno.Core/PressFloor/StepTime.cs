@@ -15,7 +15,7 @@ public sealed record KnownStep(string Code, double Seconds, string Label)
     public static IReadOnlyList<KnownStep> All { get; } =
     [
         new("thread-tee", 10, "Thread a tee or crew"), new("thread-hooded", 20, "Thread a hooded or zipped one"), new("thread-narrow", 15, "Thread a sleeve, leg or cap"), new("thread-bag", 8, "Thread a bag"),
-        new("lint", 5, "Lint-roll"), new("position-eye", 12, "Position by eye"), new("position-measured", 20, "Position by fold-line or ruler"), new("further-layer", 8, "A further layer, on top"), new("find-name", 10, "Find a name"),
+        new("lint", 5, "Lint-roll"), new("position-eye", 12, "Position by eye"), new("position-measured", 20, "Position by fold-line or ruler"), new("further-layer", 8, "A further layer, on top"), new("close-layer", 12, "A layer cut close, on top of that"), new("find-name", 10, "Find a name"),
         new("close", 2, "Close"), new("open", 2, "Open"), new("peel", 4, "Peel"), new("cover", 3, "Cover"), new("unload", 4, "Lift off"), new("reload", 7, "Re-load"), new("inspect", 6, "Inspect"), new("fold", 20, "Fold and bag"),
         new("cold-plate", 20, "Cool on a cold plate"), new("tape", 15, "Tape down a side"), new("cut-apart", 6, "Cut a print out of its sheet"), new("weed", 20, "Weed a layer"), new("weed-in2", 0.8, "Weed, an in² more"),
         new("powder", 20, "Powder a sheet"), new("cure-oven", 60, "Cure in the oven"), new("cure-press", 180, "Cure under the hovering press"), new("re-set", 300, "Set the press for curing, or back"), new("set-name", 45, "Set and check a name"),

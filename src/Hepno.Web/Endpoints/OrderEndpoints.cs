@@ -14,12 +14,18 @@ namespace Hepno.Web.Endpoints;
 /// <summary>Pieces of one size.</summary>
 internal sealed record SizeBody(string Size, int Pieces);
 
-/// <summary>One placement; lengths in inches, the thinnest line in points. With an artwork its height and figures are measured, whatever is sent. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork.</summary>
-internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None)
+/// <summary>One flat colour as measured: its own box and its paint as shares of the whole.</summary>
+internal sealed record CutBody(string Hex, double WidthShare, double HeightShare, double PaintShare);
+
+/// <summary>The flat colours of an artwork, the one with most paint first.</summary>
+internal sealed record CutsBody(IReadOnlyList<CutBody> Colours);
+
+/// <summary>One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork.</summary>
+internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, CutsBody? Cuts = null)
 {
     public Placement ToCore() => new(Id, Place, WidthIn, HeightIn, CoveragePercent, Colours, Gradient, ThinnestLinePt, DesignId, BySize, Own);
 
-    public static PlacementBody Of(Placement p) => new(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt, p.DesignId, p.BySize, p.Own);
+    public static PlacementBody Of(Placement p) => new(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt, p.DesignId, p.BySize, p.Own, p.Cuts is { } cuts ? new([.. cuts.Colours.Select(c => new CutBody(c.Hex, c.WidthShare, c.HeightShare, c.PaintShare))]) : null);
 }
 
 /// <summary>One personalised piece; name or number may be empty.</summary>

@@ -92,7 +92,7 @@ internal sealed record BreakBody(int From, decimal Price)
 }
 
 /// <summary>A vinyl roll.</summary>
-internal sealed record VinylBody(string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays);
+internal sealed record VinylBody(string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays, bool SharedMargin = false);
 
 /// <summary>A price list of screen-printed transfers.</summary>
 internal sealed record ScreenBody(string Supplier, string Product, ScreenFormula Formula, IReadOnlyList<ScreenSheetBody> Sheets, decimal SetUpPerColour, bool CountsWhite, int LeastSheets, decimal FreightPerOrder, int LeadDays)
@@ -219,7 +219,7 @@ internal static class ShopEndpoints
         Map(api, "customers", Aggregates.Customers, (string id, CustomerBody b) => new Customer(id, b.Name.Trim(), b.Contact.Trim(), b.Address.Trim(), b.TaxExempt.Trim(), b.AccountDays), Named);
         Map(api, "styles", Aggregates.Styles, (string id, StyleBody b) => b.ToCore(id), s => s.Problems());
         Map(api, "films", Aggregates.Films, (string id, FilmBody b) => b.ToCore(id), l => l.Problems());
-        Map(api, "vinyls", Aggregates.Vinyls, (string id, VinylBody b) => new VinylFilm(id, b.Supplier.Trim(), b.Product.Trim(), b.UsableWidthIn, b.PricePerFoot, b.WeedingMarginIn, b.FreightPerOrder, b.LeadDays), v => v.Problems());
+        Map(api, "vinyls", Aggregates.Vinyls, (string id, VinylBody b) => new VinylFilm(id, b.Supplier.Trim(), b.Product.Trim(), b.UsableWidthIn, b.PricePerFoot, b.WeedingMarginIn, b.FreightPerOrder, b.LeadDays, b.SharedMargin), v => v.Problems());
         Map(api, "screens", Aggregates.Screens, (string id, ScreenBody b) => b.ToCore(id), l => l.Problems());
         Map(api, "film-printers", Aggregates.FilmPrinters, (string id, FilmPrinterBody b) => b.ToCore(id), p => p.Problems());
         Map(api, "dye-printers", Aggregates.DyePrinters, (string id, DyePrinterBody b) => b.ToCore(id), p => p.Problems());

@@ -3219,6 +3219,31 @@ export interface components {
          * @enum {unknown}
          */
         ColourClass: "white" | "pale" | "mid" | "dark";
+        /** @description One flat colour of an artwork as it is cut from film of its own. */
+        ColourCut: {
+            /** @description #rrggbb. */
+            hex: string;
+            /**
+             * Format: double
+             * @description Width of its own box ÷ width of the whole, 0 to 1.
+             */
+            widthShare: number;
+            /**
+             * Format: double
+             * @description Height of its own box ÷ height of the whole, 0 to 1.
+             */
+            heightShare: number;
+            /**
+             * Format: double
+             * @description Its paint ÷ all paint, 0 to 1.
+             */
+            paintShare: number;
+        };
+        /** @description The colours of an artwork as they were measured on its picture, the one with most paint first. Two with the same colours are equal. */
+        ColourCuts: {
+            /** @description At least one. */
+            colours: components["schemas"]["ColourCut"][];
+        };
         /** @description Prices of a sheet printed in so many colours. */
         ColourPrices: {
             /**
@@ -3630,6 +3655,20 @@ export interface components {
             orders: components["schemas"]["PastOrder"][];
             /** @description Profit of everything handed over, an order a part. */
             earned: components["schemas"]["Figure"];
+        };
+        /** @description One flat colour as measured: its own box and its paint as shares of the whole. */
+        CutBody: {
+            hex: string;
+            /** Format: double */
+            widthShare: number;
+            /** Format: double */
+            heightShare: number;
+            /** Format: double */
+            paintShare: number;
+        };
+        /** @description The flat colours of an artwork, the one with most paint first. */
+        CutsBody: {
+            colours: components["schemas"]["CutBody"][];
         };
         /** @description A cutter for vinyl. */
         Cutter: {
@@ -6967,13 +7006,14 @@ export interface components {
             bySize: boolean;
             /** @description What each piece has of its own there instead of the same artwork on all; its box is then as large as the widest may be. */
             own: components["schemas"]["OwnText"];
+            cuts: null | components["schemas"]["ColourCuts"];
             /**
              * Format: double
              * @description Area of the bounding box, in².
              */
             areaIn2: number;
         };
-        /** @description One placement; lengths in inches, the thinnest line in points. With an artwork its height and figures are measured, whatever is sent. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork. */
+        /** @description One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork. */
         PlacementBody: {
             id: string;
             place: string;
@@ -6992,6 +7032,7 @@ export interface components {
             /** @default false */
             bySize: boolean;
             own: components["schemas"]["OwnText"];
+            cuts: null | components["schemas"]["CutsBody"];
         };
         /** @description A platen measured at nine points with a surface thermometer (DOMAIN 8). */
         PlatenMap: {
@@ -7786,6 +7827,16 @@ export interface components {
             grid: null | components["schemas"]["SheetGrid"];
             for: null | components["schemas"]["SizedPrint"];
             laid: null | components["schemas"]["LaidPurchase"];
+            /**
+             * @description For one colour of vinyl: the colour as measured; else empty.
+             * @default
+             */
+            hex: string;
+            /**
+             * @description Why it is cut as it is; may be empty.
+             * @default
+             */
+            note: string;
         };
         /** @description An address as a square code a tablet's camera reads. */
         QrCode: {
@@ -9123,6 +9174,7 @@ export interface components {
             share: number;
             /** @description True when it is so small that it is probably left over from drawing. */
             stray: boolean;
+            box: null | components["schemas"]["PixelBox"];
         };
         /** @description A product pressed on a scrap or test garment before it is pressed for a customer (DOMAIN 8). */
         SpotTest: {
@@ -10052,6 +10104,8 @@ export interface components {
             freightPerOrder: number;
             /** Format: int32 */
             leadDays: number;
+            /** @default false */
+            sharedMargin: boolean;
         };
         /** @description Heat-transfer vinyl by the roll. */
         VinylFilm: {
@@ -10086,6 +10140,11 @@ export interface components {
              * @description Working days from order to arrival.
              */
             leadDays: number;
+            /**
+             * @description True when neighbours share one weeding margin instead of standing two apart.
+             * @default false
+             */
+            sharedMargin: boolean;
         };
         /** @description Prints that wait for a printer. */
         WaitingPrints: {

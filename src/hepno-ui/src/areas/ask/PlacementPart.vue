@@ -24,6 +24,7 @@ const fresh = (): Body => ({
   designId: null,
   bySize: false,
   own: 'none',
+  cuts: null,
 })
 const draft = reactive<Body>(fresh())
 const unit = () => (format().metric ? 2.54 : 1)

@@ -20,7 +20,9 @@ const boxes = computed(() =>
 
 <template>
   <section class="lane">
+    <p v-if="purchase.note" class="small note">{{ purchase.note }}</p>
     <h2>
+      <i v-if="purchase.hex" class="colour" :style="{ background: purchase.hex }" aria-hidden="true"></i>
       {{ purchase.text }}
       <span class="quiet small"
         >{{ rows.rows }} rows of {{ rows.across }}{{ rows.turned ? ', turned' : '' }}, boxes
@@ -42,8 +44,8 @@ const boxes = computed(() =>
         :y="b.y"
         :width="rows.boxHeightIn * scale"
         :height="rows.boxWidthIn * scale"
-        fill="var(--bleach)"
-        stroke="var(--ink)"
+        :fill="purchase.hex || 'var(--bleach)'"
+        :stroke="purchase.hex ? 'var(--bleach)' : 'var(--ink)'"
         stroke-width=".8"
       />
       <rect
@@ -76,6 +78,15 @@ const boxes = computed(() =>
 .lane {
   border-top: 1px solid var(--rule);
   padding: 10px 0;
+}
+.note {
+  margin-bottom: 6px;
+}
+.colour {
+  display: inline-block;
+  width: 14px;
+  height: 14px;
+  border: 1px solid var(--ink);
 }
 .roll {
   width: 100%;

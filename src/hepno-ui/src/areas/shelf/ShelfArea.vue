@@ -143,6 +143,7 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
             usableWidthIn: 19.5,
             pricePerFoot: 0,
             weedingMarginIn: 0.25,
+            sharedMargin: false,
             freightPerOrder: 0,
             leadDays: 3,
           })

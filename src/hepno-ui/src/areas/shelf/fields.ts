@@ -217,6 +217,14 @@ export const vinylFields: Field<Vinyl>[] = [
   num('Usable width, in', 'usableWidthIn'),
   num('Price a foot', 'pricePerFoot'),
   num('Weeding margin, in', 'weedingMarginIn'),
+  {
+    label: 'Neighbours share a margin',
+    get: (v) => (v.sharedMargin ? 'yes' : 'no'),
+    set: (v, t) => {
+      v.sharedMargin = t === 'yes'
+    },
+    options: options({ no: 'no, one on each side', yes: 'yes, one between two' }),
+  },
   num('Freight an order', 'freightPerOrder'),
   num('Working days', 'leadDays'),
 ]
