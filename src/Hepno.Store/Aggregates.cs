@@ -50,6 +50,8 @@ public static class Aggregates
 
     public static Aggregate<KeptPrint> KeptPrints { get; } = KeptPrintStore.Aggregate();
 
+    public static Aggregate<VinylRemnant> Remnants { get; } = RemnantStore.Aggregate();
+
     public static Aggregate<MachineUpkeep> Upkeep { get; } = UpkeepStore.Aggregate();
 
     public static Aggregate<PrinterSupplies> Supplies { get; } = SuppliesStore.Aggregate();
@@ -78,6 +80,7 @@ public static class Aggregates
         "spot-test" => Of(SpotTests),
         "test-garment" => Of(TestGarments),
         "kept-print" => Of(KeptPrints),
+        "remnant" => Of(Remnants),
         "upkeep" => Of(Upkeep),
         "supplies" => Of(Supplies),
         "cure" => Of(Cures),

@@ -77,6 +77,7 @@ public static class OrderStore
         var pressed = connection.Query($"SELECT * FROM order_pressed WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new PressedOn(r.Text("line_id"), r.Text("press_id"))), values).ToLookup(s => s.Of, s => s.Value);
         var drawer = connection.Query($"SELECT * FROM order_drawer WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new FromDrawer(r.Text("line_id"), r.Text("key"), r.Text("kept_id"), r.Int("pieces"), r.Text("film_id"))), values).ToLookup(s => s.Of, s => s.Value);
         var joined = connection.Query($"SELECT * FROM order_joined WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new JoinedFilm(r.Text("line_id"), r.Text("with_order"), r.Text("with_code"))), values).ToLookup(s => s.Of, s => s.Value);
+        var remnants = connection.Query($"SELECT * FROM order_remnant WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new FromRemnant(r.Text("line_id"), r.Text("placement_id"), r.Int("layer"), r.Text("remnant_id"), r.Text("vinyl_id"), r.Real("width_in"), r.Real("length_in"))), values).ToLookup(s => s.Of, s => s.Value);
         var layouts = LayoutStore.Of(connection, inside, values);
         var items = connection.Query($"SELECT * FROM gather_item WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new GatherItem(r.Text("id"), r.Word<GatherKind>("kind"), r.Text("text"), r.Text("supplier"), r.Real("quantity"), r.Text("unit"), r.Money("cost_micros"), r.Wall("expected"), r.UtcOrNull("done_at"))), values).ToLookup(s => s.Of, s => s.Value);
         return connection.Query($"SELECT * FROM orders WHERE {where} ORDER BY number", r =>
@@ -88,7 +89,7 @@ public static class OrderStore
                 r.TextOrNull("approved_by") is { } by ? new Approval(by, r.Utc("approved_at")) : null,
                 r.UtcOrNull("deposit_at") is { } at ? new Deposit(r.Money("deposit_micros"), r.TextOrNull("deposit_override"), at) : null, [.. items[id]], r.UtcOrNull("run_started_at"), [.. counted[id]],
                 r.TextOrNull("handed_to") is { } to ? new HandOver(to, r.Utc("handed_at")) : null, r.UtcOrNull("closed_at"),
-                moves[id].Any() ? [.. moves[id]] : null, parts[id].Any() ? [.. parts[id]] : null, offers[id].Any() ? [.. offers[id]] : null, risks[id].Any() ? [.. risks[id]] : null, attached[id].Any() ? [.. attached[id]] : null, pressed[id].Any() ? [.. pressed[id]] : null, layouts[id].Any() ? [.. layouts[id]] : null, drawer[id].Any() ? [.. drawer[id]] : null, joined[id].Any() ? [.. joined[id]] : null);
+                moves[id].Any() ? [.. moves[id]] : null, parts[id].Any() ? [.. parts[id]] : null, offers[id].Any() ? [.. offers[id]] : null, risks[id].Any() ? [.. risks[id]] : null, attached[id].Any() ? [.. attached[id]] : null, pressed[id].Any() ? [.. pressed[id]] : null, layouts[id].Any() ? [.. layouts[id]] : null, drawer[id].Any() ? [.. drawer[id]] : null, joined[id].Any() ? [.. joined[id]] : null, remnants[id].Any() ? [.. remnants[id]] : null);
             return new Versioned<Order>(new(id, r.Int("number"), ask, facts, r.Utc("created_at")), r.Long("version"));
         }, values);
     }
@@ -113,6 +114,7 @@ public static class OrderStore
         connection.Replace("order_risk", "order_id", o.Id, facts.Risks ?? [], r => [("line_id", r.LineId), ("accepted_by", r.AcceptedBy), ("spot_tested", r.SpotTested), ("at", r.At)]);
         connection.Replace("order_attachment", "order_id", o.Id, facts.Attached ?? [], a => [("id", a.Id), ("name", a.Name), ("hash", a.Hash), ("bytes", a.Bytes), ("at", a.At)]);
         connection.Replace("order_pressed", "order_id", o.Id, facts.Pressed ?? [], p => [("line_id", p.LineId), ("press_id", p.PressId)]);
+        connection.Replace("order_remnant", "order_id", o.Id, facts.Remnants ?? [], r => [("line_id", r.LineId), ("placement_id", r.PlacementId), ("layer", r.Layer), ("remnant_id", r.RemnantId), ("vinyl_id", r.VinylId), ("width_in", r.WidthIn), ("length_in", r.LengthIn)]);
         connection.Replace("order_drawer", "order_id", o.Id, facts.Drawer ?? [], d => [("line_id", d.LineId), ("key", d.Key), ("kept_id", d.KeptId), ("pieces", d.Count), ("film_id", d.FilmId)]);
         connection.Replace("order_joined", "order_id", o.Id, facts.Joined ?? [], j => [("line_id", j.LineId), ("with_order", j.WithOrder), ("with_code", j.WithCode)]);
         LayoutStore.Write(connection, o.Id, facts.Layouts ?? []);

@@ -5,6 +5,7 @@ using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
+using Hepno.Core.Stock;
 
 namespace Hepno.Core.Tests;
 
@@ -68,4 +69,44 @@ public class VinylCuttingTests
     // one margin between neighbours: 2 across, 12 rows of 4.25 in and a margin; two between them 54 in
     [Fact]
     public void Neighbours_may_share_a_margin() => Assert.Equal(51.25, RollRows.Lay(9, 4, 0.25, 19.5, 24, shared: true)!.LengthIn);
+
+    private static readonly VinylRemnant Piece = new("bit", "vinyl", "rust", 13.5, 10, new(2026, 5, 3), "T-190");
+
+    [Fact]
+    public void A_piece_on_the_shelf_is_used_before_the_roll_and_costs_nothing_more()
+    {
+        var bought = new Htv().Answer(MethodTests.Ask(24, Tern), MethodTests.Book).Decorations[0];
+        // boxes of 6.5 × 3: two across and three down go on 13.5 × 10; the other 20 of 26 take 7 rows of three: 21 in instead of 27
+        var offer = VinylPieces.For(bought.Purchases[1], [Piece, Piece with { Id = "other", VinylId = "low" }, Piece with { Id = "small", WidthIn = 2.9 }]).Single();
+        Assert.Equal(("bit", 6, 1.55m), (offer.Piece.Id, offer.Cuts, decimal.Round(offer.Saves, 9)));
+        FromRemnant used = new("1", "front", 1, "bit", "vinyl", 13.5, 10);
+        var plan = new Htv().Answer(MethodTests.Ask(24, Tern) with { Remnants = [used] }, MethodTests.Book).Decorations[0];
+        Assert.Equal([58.5, 21.0], plan.Purchases.Select(p => p.Rows!.LengthIn));
+        Assert.Equal(bought.Material.Value - (1.55m / 26), plan.Material.Value, 9);
+        // one that takes them all: nothing of that colour is bought
+        var all = new Htv().Answer(MethodTests.Ask(24, Tern) with { Remnants = [used with { WidthIn = 19.5, LengthIn = 60 }] }, MethodTests.Book).Decorations[0];
+        Assert.Equal([0], all.Purchases.Select(p => p.Layer));
+        Assert.Equal((15.1125m / 26) + (6m / 24), all.Material.Value, 9);
+        Assert.Equal(bought.Material.Value, new Htv().Answer(MethodTests.Ask(24, Tern) with { Remnants = [used with { VinylId = "low" }] }, MethodTests.Book).Decorations[0].Material.Value);
+    }
+
+    [Fact]
+    public void What_is_left_beside_the_rows_is_kept_where_it_is_wide_enough()
+    {
+        Assert.Null(VinylPieces.Left(RollRows.Lay(9, 4, 0.25, 19.5, 24)!));
+        // turned, five across in 5 rows
+        Assert.Equal(new StripLeft(2, 47.5), VinylPieces.Left(RollRows.Lay(9, 4, 0.25, 24.5, 24)!));
+        Assert.Empty(Piece.Problems());
+        Assert.Equal(["vinylId", "colour", "widthIn"], (Piece with { VinylId = "", Colour = " ", LengthIn = 0 }).Problems().Select(p => p.Where));
+    }
+
+    [Fact]
+    public void Boxes_on_a_piece_go_on_it_and_the_rest_is_laid_as_before() => Gen.Select(Gen.Double[1, 9], Gen.Double[1, 9], Gen.Double[0, 0.5], Gen.Int[1, 60], Gen.Bool, Gen.Double[1, 30]).Sample((w, h, margin, count, shared, side) =>
+    {
+        var rows = RollRows.Lay(w, h, margin, 19.5, count, shared)!;
+        Assert.Equal(rows, rows.With(count));
+        var room = rows.RoomOn(side, 30);
+        Assert.True(room * w * h <= (side * 30) + 1e-9);
+        Assert.True((rows.With(Math.Max(1, count - room))?.LengthIn ?? 0) <= rows.LengthIn + 1e-9);
+    });
 }

@@ -175,7 +175,7 @@ test('vinyl lies in a lane for each colour of the artwork, and says why it is cu
   expect(sent.ok()).toBe(true)
   const o = order(request, server.url, 'cut')
   await o.ask([
-    { ...tees, sizes: [{ size: 'M', pieces: 24 }], placements: [{ ...front, widthIn: 9, designId: 'hull' }] },
+    { ...tees, sizes: [{ size: 'M', pieces: 24 }], placements: [{ ...front, widthIn: 8, designId: 'hull' }] },
   ])
   await o.post('choose', { lineId: '1', methodId: 'htv' })
   await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'cut'))
@@ -183,7 +183,37 @@ test('vinyl lies in a lane for each colour of the artwork, and says why it is cu
   await expect(
     page.getByText(/Each colour is cut close: \$[\d.]+ less of film for \$[\d.]+ more of aligning\./),
   ).toBeVisible()
-  await expect(page.getByRole('heading', { name: /first colour/ })).toContainText('boxes 9.5 in × 4.5 in')
-  await expect(page.getByRole('heading', { name: /second colour/ })).toContainText('turned, boxes 2 in × 3.5 in')
+  await expect(page.getByRole('heading', { name: /first colour/ })).toContainText('boxes 8.5 in × 4.06 in')
+  await expect(page.getByRole('heading', { name: /second colour/ })).toContainText('boxes 3.17 in × 1.83 in')
   await clean(page)
+
+  // what the roll leaves is kept on the Shelf, and offered to the next order before the roll
+  const pieces = page.getByRole('region', { name: 'Pieces of vinyl' })
+  await pieces.getByRole('button', { name: 'Keep it on the Shelf' }).first().click()
+  await pieces.getByLabel('Its colour').fill('rust')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('It lies on the Shelf, under Pieces of vinyl.')).toBeVisible()
+  await page.goto(`${server.url}/shelf`)
+  await expect(page.getByText(/^rust Smooth vinyl/)).toBeVisible()
+  await clean(page)
+  await request.put(`${server.url}/api/remnants/navy`, {
+    data: {
+      vinylId: 'tidewell',
+      colour: 'navy',
+      widthIn: 19,
+      lengthIn: 30,
+      since: '2026-06-01',
+      from: '',
+      isGone: false,
+    },
+  })
+  await page.goto(`${server.url}/layout`)
+  await pieces
+    .getByRole('button', { name: /Use it, \$[\d.]+ less/ })
+    .first()
+    .click()
+  await expect(pieces.getByText(/cut from navy, 19 × 30 in, since .* first/)).toBeVisible()
+  await clean(page)
+  await pieces.getByRole('button', { name: 'Put it back' }).click()
+  await expect(pieces.getByText(/cut from navy/)).toHaveCount(0)
 })

@@ -11,6 +11,9 @@ namespace Hepno.Core.Gang;
 /// <param name="RollWidthIn">Usable width, in.</param>
 public sealed record RollRows(double BoxWidthIn, double BoxHeightIn, bool Turned, int Across, int Rows, int Count, double LengthIn, double RollWidthIn)
 {
+    // what stands at the far edges where neighbours share a margin
+    private double OuterIn => LengthIn - (Rows * BoxHeightIn);
+
     /// <summary>The shorter of both orientations, or null when a box fits in neither.</summary>
     /// <param name="widthIn">Artwork width, in.</param>
     /// <param name="heightIn">Artwork height, in.</param>
@@ -22,17 +25,33 @@ public sealed record RollRows(double BoxWidthIn, double BoxHeightIn, bool Turned
     {
         // where it is shared, each box brings one margin, and one more stands at the far edges
         var (own, outer) = shared ? (marginIn, marginIn) : (2 * marginIn, 0);
+        return Lay((widthIn + own, heightIn + own), outer, rollWidthIn, count, false);
+    }
+
+    /// <summary>The same boxes in another number; null for none.</summary>
+    public RollRows? With(int count) => count < 1 ? null : Lay((BoxWidthIn, BoxHeightIn), OuterIn, RollWidthIn, count, Turned);
+
+    /// <summary>How many of the boxes go on a piece, all of them one way round.</summary>
+    /// <param name="widthIn">Its width, in.</param>
+    /// <param name="lengthIn">Its length, in.</param>
+    public int RoomOn(double widthIn, double lengthIn)
+    {
+        int Way(double w, double h) => Math.Max(0, (int)Math.Floor(((widthIn - OuterIn) / w) + 1e-9)) * Math.Max(0, (int)Math.Floor(((lengthIn - OuterIn) / h) + 1e-9));
+        return Math.Max(Way(BoxWidthIn, BoxHeightIn), Way(BoxHeightIn, BoxWidthIn));
+    }
+
+    private static RollRows? Lay((double W, double H) box, double outer, double rollWidthIn, int count, bool isTurned)
+    {
         RollRows? Way(double w, double h, bool turned)
         {
             var across = (int)Math.Floor(((rollWidthIn - outer) / w) + 1e-9);
-            if (across == 0)
+            if (across < 1)
             {
                 return null;
             }
             var rows = (count + across - 1) / across;
             return new(w, h, turned, across, rows, count, (rows * h) + outer, rollWidthIn);
         }
-        var (boxW, boxH) = (widthIn + own, heightIn + own);
-        return new[] { Way(boxW, boxH, false), Way(boxH, boxW, true) }.Where(w => w is not null).MinBy(w => w!.LengthIn);
+        return new[] { Way(box.W, box.H, isTurned), Way(box.H, box.W, !isTurned) }.Where(w => w is not null).MinBy(w => w!.LengthIn);
     }
 }

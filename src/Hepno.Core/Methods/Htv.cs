@@ -10,12 +10,17 @@ namespace Hepno.Core.Methods;
 public sealed class Htv : IDecorationMethod
 {
     private const double LeastLinePt = 4.5;
-    private const string Key = "htv";
+    /// <summary>Its key.</summary>
+    public const string Key = "htv";
     private const double FailurePrior = 0.015;
     private const double FailureALayer = 0.015;
     private const int MostLayers = 4;
 
     private static readonly string[] Ordinals = ["first", "second", "third", "fourth"];
+
+    /// <summary>A colour of a print in words: "first colour".</summary>
+    /// <param name="layer">Which, from 0.</param>
+    public static string ColourName(int layer) => $"{Ordinals[layer]} colour";
 
     /// <inheritdoc/>
     public string Id => Key;
@@ -89,16 +94,29 @@ public sealed class Htv : IDecorationMethod
         var cutting = VinylCutting.Cheaper(p, sized.Pieces, film, CutWidth(film, cutter), count, n.Standards()["close-layer"], n.Wage)!;
         var cutSeconds = p.AreaIn2 / cutter.SpeedIn2PerMinute * 60;
         var price = Figure.Input("foot", "A foot", film.PricePerFoot, FigureUnit.Money, source);
-        var layers = cutting.Layers.Select((l, i) => Figure.Of($"layer-{i + 1}", $"{Ordinals[i]} colour", Money.Times(l.Rows.LengthIn / Units.InchesPerFoot, film.PricePerFoot), "length ÷ 12 × price a foot",
-            Figure.Input("length", "Length", l.Rows.LengthIn, FigureUnit.Inches, $"{l.Rows.Rows} rows of {l.Rows.Across}, {l.Rows.BoxHeightIn:0.##} in each"), price)).ToList();
+        var layers = cutting.Layers.Select((l, i) => Layer(l, i, count, ask.RemnantFor(p.Id, i) is { } piece && piece.VinylId == film.Id && !p.BySize ? piece : null, price)).ToList();
         var freight = film.FreightPerOrder / (ask.Pieces * ask.Placements.Count);
         var material = Figure.Sum("material", $"{place} vinyl",
-            Figure.Of("vinyl", "Vinyl", layers.Sum(l => l.Value) / count, "colours ÷ cuts", [.. layers, Figure.Input("cuts", "Cuts of each colour", count, FigureUnit.Count, why)]),
+            Figure.Of("vinyl", "Vinyl", layers.Sum(l => l.Cost.Value) / count, "colours ÷ cuts", [.. layers.Select(l => l.Cost), Figure.Input("cuts", "Cuts of each colour", count, FigureUnit.Count, why)]),
             Figure.Of("freight-share", "Vinyl freight", freight, "freight ÷ decorations", Figure.Input("freight", "Freight an order", film.FreightPerOrder, FigureUnit.Money, source),
                 Figure.Input("decorations", "Decorations", ask.Pieces * ask.Placements.Count, FigureUnit.Count, "the ask")),
             MachineTime.Of(cutter.Equipment, cutSeconds * p.Colours, n.TariffPerKwh, $"Floor: {cutter.Name}", book.TendingOf(cutter.Id, cutter.Equipment)) with { Code = "cutter", Label = "Cutter" });
-        var purchases = layers.Select((l, i) => new Purchase($"vinyl-{p.Id}-{i + 1}", $"{film.Product}, {place.ToLowerInvariant()}, {Ordinals[i]} colour", film.Supplier, film.LeadDays, cutting.Layers[i].Rows.LengthIn, "in", l, cutting.Layers[i].Rows, null, Hex: cutting.Layers[i].Hex, Note: i == 0 ? cutting.Said(n.Format) : "")).ToList();
+        var purchases = layers.Select((l, i) => (l.Cost, l.Rows, Layer: i)).Where(l => l.Rows is not null).Select((l, at) => new Purchase($"vinyl-{p.Id}-{l.Layer + 1}", $"{film.Product}, {place.ToLowerInvariant()}, {ColourName(l.Layer)}", film.Supplier, film.LeadDays, l.Rows!.LengthIn, "in", l.Cost, l.Rows, null,
+            Hex: cutting.Layers[l.Layer].Hex, Note: at == 0 ? cutting.Said(n.Format) : "", MaterialId: film.Id, Layer: l.Layer)).ToList();
         return new(p, material, count, failure, recipe, n.Standards().Layers(recipe, p.Colours, rethread, cutting.IsClose), [new("cut", "Cut", cutSeconds * p.Colours, false, false, true), .. cutting.Layers.Select((l, i) => n.Standards().Weed(l.PaintIn2, p.ThinnestLinePt) with { Label = $"Weed the {Ordinals[i]} colour" })], purchases, Prepare: "Cut and weed");
+    }
+
+    // what a piece on the Shelf takes is not bought: the order that left it has paid for it
+    private static (Figure Cost, RollRows? Rows) Layer(VinylLayer layer, int index, int count, FromRemnant? piece, Figure price)
+    {
+        var lying = piece is null ? 0 : Math.Min(count, layer.Rows.RoomOn(piece.WidthIn, piece.LengthIn));
+        var rows = lying == 0 ? layer.Rows : layer.Rows.With(count - lying);
+        List<Figure> parts = [Figure.Input("length", "Length", rows?.LengthIn ?? 0, FigureUnit.Inches, rows is null ? "all of it from the piece" : $"{rows.Rows} rows of {rows.Across}, {rows.BoxHeightIn:0.##} in each"), price];
+        if (lying > 0)
+        {
+            parts.Add(Figure.Input("lying", "Cut from a piece that lies here", lying, FigureUnit.Count, $"Shelf: {piece!.WidthIn:0.##} × {piece.LengthIn:0.##} in, paid before"));
+        }
+        return (Figure.Of($"layer-{index + 1}", ColourName(index), Money.Times((rows?.LengthIn ?? 0) / Units.InchesPerFoot, price.Value), "length ÷ 12 × price a foot", [.. parts]), rows);
     }
 
     private static double CutWidth(VinylFilm film, Cutter cutter) => Math.Min(film.UsableWidthIn, cutter.CutWidthIn);

@@ -71,7 +71,8 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
 /// <param name="Theirs">True when the customer brings the garments.</param>
 /// <param name="Laid">The layout settled for it, or null.</param>
 /// <param name="Drawer">Transfers that lie here and are used for it; null for none.</param>
-public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, Channel Channel = Channel.Retail, IReadOnlyList<AskInHand>? Others = null, Shipping? Shipping = null, IReadOnlyList<OwnPiece>? Names = null, DateOnly? BuyBy = null, bool Theirs = false, Gang.LineLayout? Laid = null, IReadOnlyList<FromDrawer>? Drawer = null)
+/// <param name="Remnants">Pieces of vinyl that lie here and are used for it; null for none.</param>
+public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, Channel Channel = Channel.Retail, IReadOnlyList<AskInHand>? Others = null, Shipping? Shipping = null, IReadOnlyList<OwnPiece>? Names = null, DateOnly? BuyBy = null, bool Theirs = false, Gang.LineLayout? Laid = null, IReadOnlyList<FromDrawer>? Drawer = null, IReadOnlyList<FromRemnant>? Remnants = null)
 {
     /// <summary>Every print as it is made: one for each placement, or several where it is smaller on smaller sizes.</summary>
     public IReadOnlyList<Placement> Prints => [.. Placements.SelectMany(p => SizedPrints.Of(p, Sizes, Names)).Select(s => s.Print)];
@@ -98,6 +99,9 @@ public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<S
     /// <param name="key">The print as its layout calls it.</param>
     /// <param name="filmId">Printed on which film.</param>
     public int FromDrawer(string key, string filmId) => (Drawer ?? []).Where(d => d.Key == key && d.FilmId == filmId).Sum(d => d.Count);
+
+    /// <summary>The piece of vinyl a colour of a print is cut from first, or null.</summary>
+    public FromRemnant? RemnantFor(string placementId, int layer) => (Remnants ?? []).FirstOrDefault(r => r.PlacementId == placementId && r.Layer == layer);
 
     /// <summary>The same line at another total, its mix of sizes kept.</summary>
     public AskInHand At(int pieces) => this with { Sizes = SizeRun.ScaledTo(Sizes, pieces) };
@@ -147,7 +151,9 @@ public sealed record Verdict(VerdictKind Kind, IReadOnlyList<Reason> Reasons)
 /// <param name="Laid">For film bought with a layout: the layout; else null.</param>
 /// <param name="Hex">For one colour of vinyl: the colour as measured; else empty.</param>
 /// <param name="Note">Why it is cut as it is; may be empty.</param>
-public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass, Gang.SheetGrid? Grid = null, SizedPrint? For = null, LaidPurchase? Laid = null, string Hex = "", string Note = "");
+/// <param name="MaterialId">For vinyl: of which roll on the Shelf; else empty.</param>
+/// <param name="Layer">For vinyl: which of the print's colours, from 0.</param>
+public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass, Gang.SheetGrid? Grid = null, SizedPrint? For = null, LaidPurchase? Laid = null, string Hex = "", string Note = "", string MaterialId = "", int Layer = 0);
 
 /// <summary>What a method answers to an ask.</summary>
 /// <param name="Verdict">Whether it can.</param>

@@ -105,6 +105,16 @@ public sealed record JoinedFilm(string LineId, string WithOrder, string WithCode
 /// <param name="FilmId">On which film they are printed: only with its recipe are they used.</param>
 public sealed record FromDrawer(string LineId, string Key, string KeptId, int Count, string FilmId);
 
+/// <summary>A piece of vinyl that one colour of a print is cut from before the roll.</summary>
+/// <param name="LineId">Which line.</param>
+/// <param name="PlacementId">Which print.</param>
+/// <param name="Layer">Which of its colours, from 0.</param>
+/// <param name="RemnantId">Which piece.</param>
+/// <param name="VinylId">Of which vinyl: it is used for no other.</param>
+/// <param name="WidthIn">Its width when it was taken, in.</param>
+/// <param name="LengthIn">Its length then, in.</param>
+public sealed record FromRemnant(string LineId, string PlacementId, int Layer, string RemnantId, string VinylId, double WidthIn, double LengthIn);
+
 /// <summary>What has happened to an order; where it stands follows from this alone.</summary>
 /// <param name="Decisions">Methods chosen, at most one a line.</param>
 /// <param name="LaidOutAt">When the layout was taken (UTC).</param>
@@ -124,9 +134,10 @@ public sealed record FromDrawer(string LineId, string Key, string KeptId, int Co
 /// <param name="Layouts">Layouts settled for lines; null for none.</param>
 /// <param name="Drawer">Transfers of the drawer that are used instead of new ones; null for none.</param>
 /// <param name="Joined">Lines whose film is bought on another order's layout; null for none.</param>
+/// <param name="Remnants">Pieces of vinyl used for it; null for none.</param>
 public sealed record OrderFacts(IReadOnlyList<Decision> Decisions, DateTime? LaidOutAt, Approval? Approval, Deposit? Deposit, IReadOnlyList<GatherItem> Items,
     DateTime? RunStartedAt, IReadOnlyList<CountedSize> Counted, HandOver? HandOver, DateTime? ClosedAt, IReadOnlyList<MovedLine>? Moves = null, IReadOnlyList<PartDelivery>? Parts = null, IReadOnlyList<OfferedWay>? Offered = null,
-    IReadOnlyList<RiskTaken>? Risks = null, IReadOnlyList<Attachment>? Attached = null, IReadOnlyList<PressedOn>? Pressed = null, IReadOnlyList<LineLayout>? Layouts = null, IReadOnlyList<FromDrawer>? Drawer = null, IReadOnlyList<JoinedFilm>? Joined = null)
+    IReadOnlyList<RiskTaken>? Risks = null, IReadOnlyList<Attachment>? Attached = null, IReadOnlyList<PressedOn>? Pressed = null, IReadOnlyList<LineLayout>? Layouts = null, IReadOnlyList<FromDrawer>? Drawer = null, IReadOnlyList<JoinedFilm>? Joined = null, IReadOnlyList<FromRemnant>? Remnants = null)
 {
     /// <summary>Nothing has happened yet.</summary>
     public static OrderFacts None { get; } = new([], null, null, null, [], null, [], null, null);

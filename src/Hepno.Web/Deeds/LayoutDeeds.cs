@@ -52,6 +52,29 @@ internal static class LayoutDeeds
         });
     }
 
+    /// <summary>Cuts a colour of a print from a piece on the Shelf before the roll; an empty id puts it back.</summary>
+    public static long UseRemnant(SqliteConnection connection, Desk desk, string id, string lineId, string placementId, int layer, string remnantId, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, desk.Book(connection));
+        var line = c.Line(lineId);
+        if (c.Standing.Station >= Station.Gather || line.Decision?.MethodId != Htv.Key)
+        {
+            throw new RefusedException(409, "not-there", c.Standing.Station >= Station.Gather ? $"The quote of {c.Order.Code} is sent: what is bought stands." : $"{c.Order.Code} is not cut from vinyl.", c.Standing.Station >= Station.Gather ? "Withdraw the quote first." : "Choose vinyl under Compare first.");
+        }
+        var print = line.Asked.Placements.FirstOrDefault(p => p.Id == placementId) ?? throw RefusedException.NoSuch("print", placementId);
+        RefusedException.IfAny(layer < 0 || layer >= print.Colours ? [new Problem("range", $"Colour {layer + 1} of {print.Colours} is not there.", "layer", $"A colour from 0 to {print.Colours - 1}.")]
+            : print.BySize ? [new Problem("by-size", "It is cut in several sizes: a piece would be for one of them.", "placementId", "Cut it from the roll.")] : []);
+        var piece = remnantId.Length == 0 ? null : Views.VinylPiecesView.Free(connection, id).FirstOrDefault(r => r.Id == remnantId)
+            ?? throw new RefusedException(409, "not-free", "That piece is gone, or another order uses it.", "Choose another.", "remnantId");
+        return OrderDeeds.Put(connection, c, seen, deed, f =>
+        {
+            // a piece is cut once, and a colour from one piece
+            var rest = (f.Remnants ?? []).Where(r => (r.LineId != line.Asked.Id || r.PlacementId != placementId || r.Layer != layer) && r.RemnantId != remnantId).ToList();
+            List<FromRemnant> all = piece is null ? rest : [.. rest, new(line.Asked.Id, placementId, layer, piece.Id, piece.VinylId, piece.WidthIn, piece.LengthIn)];
+            return f with { Remnants = all.Count == 0 ? null : all };
+        });
+    }
+
     /// <summary>The layout that copies as sent make: designs the line needs, with the extra copies among them.</summary>
     public static LineLayout Of(LineOnFilm l, IReadOnlyList<LaidCopy> copies, int seed, int steps)
     {

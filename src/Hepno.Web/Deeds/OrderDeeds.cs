@@ -358,6 +358,8 @@ internal static class OrderDeeds
             .. line.Band.Decorations.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => new GatherItem(p.Code, GatherKind.Buy, p.Unit == "in" ? $"{p.Text}, {Shown.Length(p.Quantity, f)}" : p.Text, p.Supplier, p.Quantity, p.Unit, p.Cost.Value, hours.Parcel(wall, p.LeadDays), null)),
         ];
         items.AddRange((c.Order.Facts.Drawer ?? []).Where(d => d.LineId == line.LineId && line.Band.Decorations.Any(x => x.Recipe.ProductId == d.FilmId)).Select(d => new GatherItem($"drawer-{d.Key}", GatherKind.Prepare, $"From the drawer: {d.Count} × {Places.Find(asked.Placements.FirstOrDefault(p => d.Key == p.Id || d.Key.StartsWith($"{p.Id} ", StringComparison.Ordinal))?.Place ?? "")?.Name.ToLowerInvariant() ?? "print"}", "", d.Count, "transfers", 0, wall, null)));
+        items.AddRange((c.Order.Facts.Remnants ?? []).Where(r => r.LineId == line.LineId && line.Band.MethodId == Htv.Key).Select(r => new GatherItem($"piece-{r.PlacementId}-{r.Layer + 1}", GatherKind.Prepare,
+            $"From the Shelf: the piece of vinyl {Shown.Size(r.WidthIn, r.LengthIn, f)} for the {Htv.ColourName(r.Layer)}", "", 1, "pieces", 0, wall, null)));
         // what is waited for goes by the shop's numbers of today, what is prepared apart by those the quote was made with
         var habits = q.Numbers.Habits();
         items.AddRange(line.Band.Decorations.Where(d => book.Numbers.Habits().TestFirst && !IsTested(d, line, book)).Select(d => new GatherItem($"{TestItem}{d.Placement.Id}", GatherKind.Prepare,

@@ -36,6 +36,9 @@ internal sealed record JoinBody(string OrderId, string LineId);
 /// <summary>Transfers of the drawer for a print.</summary>
 internal sealed record DrawerBody(string Key, string KeptId, int Count);
 
+/// <summary>A piece of vinyl on the Shelf for one colour of a print, from 0; an empty id puts it back.</summary>
+internal sealed record RemnantUseBody(string PlacementId, int Layer, string RemnantId);
+
 /// <summary>A search; pinned copies stay where they are, the rest is laid anew.</summary>
 /// <param name="FilmId">On whose film.</param>
 /// <param name="On">The roll or which sheet.</param>
@@ -61,6 +64,7 @@ internal static class LineLayoutEndpoints
         lines.MapPost("join", Join).WithName("joinLayout");
         lines.MapPost("part", Part).WithName("partLayout");
         lines.MapPost("drawer", Drawer).WithName("useFromDrawer");
+        lines.MapPost("remnant", Remnant).WithName("useRemnant");
         lines.MapPost("search", Search).WithName("searchLayout");
         var searches = api.MapGroup("/layout-searches").WithTags("layouts");
         searches.MapGet("{id}", (string id, LayoutSearches all) => all.Look(id)).WithName("layoutSearch").WithSummary("How far a search has come; what it found once it is done.");
@@ -134,6 +138,13 @@ internal static class LineLayoutEndpoints
     {
         var seen = request.Seen();
         return desk.Db.Write(c => new Written(id, LayoutDeeds.UseFromDrawer(c, desk, id, line, body.Key, body.KeptId, body.Count, seen, request.Deed(desk.Clock, "from the drawer"))));
+    }
+
+    /// <summary>Cuts a colour of the line's print from a piece of vinyl on the Shelf before the roll, or puts the piece back.</summary>
+    internal static Written Remnant(string id, string line, RemnantUseBody body, Desk desk, HttpRequest request)
+    {
+        var seen = request.Seen();
+        return desk.Db.Write(c => new Written(id, LayoutDeeds.UseRemnant(c, desk, id, line, body.PlacementId, body.Layer, body.RemnantId, seen, request.Deed(desk.Clock, "from a piece"))));
     }
 
     /// <summary>Begins a search for a better layout; it is looked at and stopped by its id. What it finds is kept only by settling it.</summary>

@@ -70,6 +70,12 @@ internal sealed record FilmBody(string Supplier, string Product, IReadOnlyList<F
 /// <summary>A transfer the shop keeps on hand.</summary>
 internal sealed record KeptPrintBody(string Name, double WidthIn, double HeightIn, string? DesignId, string ProductId, int Keep, int GoodDays, IReadOnlyList<PrintLotBody> Lots);
 
+/// <summary>A piece of vinyl that was left over.</summary>
+internal sealed record RemnantBody(string VinylId, string Colour, double WidthIn, double LengthIn, DateOnly Since, string From = "", bool IsGone = false);
+
+/// <summary>A piece of vinyl that an order uses.</summary>
+internal sealed record RemnantUseView(string RemnantId, string Order);
+
 /// <summary>Transfers counted in, or out when negative.</summary>
 internal sealed record PrintLotBody(int Count, DateOnly On, string Order = "");
 
@@ -230,6 +236,8 @@ internal static class ShopEndpoints
             b.Accessories is { Count: > 0 } accessories ? [.. accessories.Select(a => new Accessory(a.Name.Trim(), a.Kind, a.WidthIn, a.HeightIn, a.ThicknessIn, a.Uses, a.Since))] : null).Settled(), p => p.Problems());
         Map(api, "upkeep", Aggregates.Upkeep, (string id, UpkeepBody b) => new MachineUpkeep(id, [.. b.Tasks.Select(t => new UpkeepTask(t.Id, t.Name.Trim(), t.Every, t.Minutes, t.Cost, t.TimesAYear))], [.. b.Done.Select(d => new UpkeepDone(d.TaskId, d.Day, d.By.Trim(), d.Note.Trim()))]), u => u.Problems());
         Map(api, "kept-prints", Aggregates.KeptPrints, (string id, KeptPrintBody b) => new KeptPrint(id, b.Name.Trim(), b.WidthIn, b.HeightIn, b.DesignId, b.ProductId, b.Keep, b.GoodDays, [.. b.Lots.Select(l => new PrintLot(l.Count, l.On, l.Order.Trim()))]), k => k.Problems());
+        Map(api, "remnants", Aggregates.Remnants, (string id, RemnantBody b) => new VinylRemnant(id, b.VinylId, b.Colour.Trim(), b.WidthIn, b.LengthIn, b.Since, b.From.Trim(), b.IsGone), r => r.Problems());
+        api.MapGet("/remnant-uses", (Desk desk) => desk.Db.Read(c => RemnantStore.Uses(c).Select(u => new RemnantUseView(u.RemnantId, $"T-{u.Number}")).ToList())).WithTags("remnants").WithName("remnantUses").WithSummary("Which pieces of vinyl orders use.");
         api.MapGet("/drawer", (Desk desk) => desk.Db.Read(c => DrawerStore.All(c).Select(k => Views.DrawerView.Of(k, DateOnly.FromDateTime(desk.Clock.Wall(Desk.Numbers(c).TimeZone)))).ToList())).WithTags("kept-prints").WithName("drawer").WithSummary("Every transfer that lies in the drawer: what the shop counted in and copies left over of orders, less what orders took out.");
         Map(api, "test-garments", Aggregates.TestGarments, (string id, TestGarmentBody b) => new TestGarment(id, b.Name.Trim(), b.Fabric.Trim(), b.Pieces, b.Note.Trim()), g => g.Problems());
         Map(api, "supplies", Aggregates.Supplies, (string id, SuppliesBody b) => b.ToCore(id), s => s.Problems());

@@ -265,7 +265,8 @@ public sealed record LineHeld(string LineId, string What, Core.Learning.Held Hel
 /// <param name="Prints">What the prints cost in all, bought or from the shop's own rolls.</param>
 /// <param name="Spares">What the bought spares and the missing ones mean, in words.</param>
 /// <param name="Ways">Ways to have the blanks, the least money first.</param>
-public sealed record LayoutView(string LineId, Band Band, string Sentence, IReadOnlyList<SizeCount> Blanks, Figure BlankCost, Figure Prints, string Spares, IReadOnlyList<Core.Stock.BuyingWay> Ways);
+/// <param name="Vinyl">Pieces of vinyl that lie here for it, and what it leaves; null where none is cut.</param>
+public sealed record LayoutView(string LineId, Band Band, string Sentence, IReadOnlyList<SizeCount> Blanks, Figure BlankCost, Figure Prints, string Spares, IReadOnlyList<Core.Stock.BuyingWay> Ways, VinylPiecesView? Vinyl);
 
 /// <summary>What an undo did.</summary>
 /// <param name="Said">In words.</param>

@@ -157,6 +157,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/remnant-uses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Which pieces of vinyl orders use. */
+        get: operations["remnantUses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drawer": {
         parameters: {
             query?: never;
@@ -1489,6 +1506,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/remnants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All remnants with their versions. */
+        get: operations["remnantsAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/remnants/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the remnants; a new one needs no If-Match. */
+        put: operations["save-remnants"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/test-garments": {
         parameters: {
             query?: never;
@@ -2460,6 +2511,23 @@ export interface paths {
         put?: never;
         /** Uses transfers of the drawer for a print of the line, or fewer, or none: so many fewer are printed new. */
         post: operations["useFromDrawer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/lines/{line}/layout/remnant": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Cuts a colour of the line's print from a piece of vinyl on the Shelf before the roll, or puts the piece back. */
+        post: operations["useRemnant"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4879,6 +4947,32 @@ export interface components {
             /** @description On which film they are printed: only with its recipe are they used. */
             filmId: string;
         };
+        /** @description A piece of vinyl that one colour of a print is cut from before the roll. */
+        FromRemnant: {
+            /** @description Which line. */
+            lineId: string;
+            /** @description Which print. */
+            placementId: string;
+            /**
+             * Format: int32
+             * @description Which of its colours, from 0.
+             */
+            layer: number;
+            /** @description Which piece. */
+            remnantId: string;
+            /** @description Of which vinyl: it is used for no other. */
+            vinylId: string;
+            /**
+             * Format: double
+             * @description Its width when it was taken, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Its length then, in.
+             */
+            lengthIn: number;
+        };
         /** @description One line of a sent quote. */
         FrozenLine: {
             /** @description Which line of the ask. */
@@ -5827,6 +5921,7 @@ export interface components {
             spares: string;
             /** @description Ways to have the blanks, the least money first. */
             ways: components["schemas"]["BuyingWay"][];
+            vinyl: null | components["schemas"]["VinylPiecesView"];
         };
         /** @description What an order came to against its quote. */
         LearnView: {
@@ -6472,6 +6567,8 @@ export interface components {
             drawer: null | components["schemas"]["FromDrawer"][];
             /** @description Lines whose film is bought on another order's layout; null for none. */
             joined: null | components["schemas"]["JoinedFilm"][];
+            /** @description Pieces of vinyl used for it; null for none. */
+            remnants: null | components["schemas"]["FromRemnant"][];
         };
         /** @description A line of an order as the screens need it. */
         OrderLineView: {
@@ -6819,6 +6916,23 @@ export interface components {
             /** Format: int32 */
             lunchMinutes: number;
             daysOff: string[];
+        };
+        /** @description A piece on the Shelf that a colour could be cut from. */
+        PieceOffer: {
+            /** @description Which piece. */
+            remnantId: string;
+            /** @description Its colour, size and age. */
+            text: string;
+            /**
+             * Format: int32
+             * @description So many go on it.
+             */
+            cuts: number;
+            /**
+             * Format: double
+             * @description Money of film that is then not bought.
+             */
+            saves: number;
         };
         /**
          * @description Where one piece stands.
@@ -7837,6 +7951,17 @@ export interface components {
              * @default
              */
             note: string;
+            /**
+             * @description For vinyl: of which roll on the Shelf; else empty.
+             * @default
+             */
+            materialId: string;
+            /**
+             * Format: int32
+             * @description For vinyl: which of the print's colours, from 0.
+             * @default 0
+             */
+            layer: number;
         };
         /** @description An address as a square code a tablet's camera reads. */
         QrCode: {
@@ -8172,6 +8297,33 @@ export interface components {
             /** Format: double */
             level: null | number;
             by: string;
+        };
+        /** @description A piece of vinyl that was left over. */
+        RemnantBody: {
+            vinylId: string;
+            colour: string;
+            /** Format: double */
+            widthIn: number;
+            /** Format: double */
+            lengthIn: number;
+            /** Format: date */
+            since: string;
+            /** @default  */
+            from: string;
+            /** @default false */
+            isGone: boolean;
+        };
+        /** @description A piece of vinyl on the Shelf for one colour of a print, from 0; an empty id puts it back. */
+        RemnantUseBody: {
+            placementId: string;
+            /** Format: int32 */
+            layer: number;
+            remnantId: string;
+        };
+        /** @description A piece of vinyl that an order uses. */
+        RemnantUseView: {
+            remnantId: string;
+            order: string;
         };
         /** @description Whose an artwork is and who said so: Hepno writes it down and reminds, the owner decides. */
         Rights: {
@@ -10090,6 +10242,12 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        /** @description A thing with the version it stands at. */
+        VersionedOfVinylRemnant: {
+            value: components["schemas"]["VinylRemnant"];
+            /** Format: int64 */
+            version: number;
+        };
         /** @description A vinyl roll. */
         VinylBody: {
             supplier: string;
@@ -10106,6 +10264,24 @@ export interface components {
             leadDays: number;
             /** @default false */
             sharedMargin: boolean;
+        };
+        /** @description One colour of a print with the pieces it could be cut from, and the one it is cut from. */
+        VinylColour: {
+            /** @description Which print. */
+            placementId: string;
+            /**
+             * Format: int32
+             * @description Which colour, from 0.
+             */
+            layer: number;
+            /** @description Place and colour. */
+            label: string;
+            /** @description The colour as measured; empty where it was typed. */
+            hex: string;
+            /** @description The piece in use, in words; empty for none. */
+            used: string;
+            /** @description Free pieces of the same vinyl, those that save most first. */
+            offers: components["schemas"]["PieceOffer"][];
         };
         /** @description Heat-transfer vinyl by the roll. */
         VinylFilm: {
@@ -10145,6 +10321,61 @@ export interface components {
              * @default false
              */
             sharedMargin: boolean;
+        };
+        /** @description What the roll leaves beside a colour's rows. */
+        VinylLeft: {
+            /** @description Which colour. */
+            label: string;
+            /** @description Of which vinyl. */
+            vinylId: string;
+            /**
+             * Format: double
+             * @description Width, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Length, in.
+             */
+            lengthIn: number;
+        };
+        /** @description Pieces of vinyl for a line, and from it. */
+        VinylPiecesView: {
+            /** @description Colours that a piece is used or offered for. */
+            colours: components["schemas"]["VinylColour"][];
+            /** @description Strips that are left beside the rows, wide enough to keep. */
+            left: components["schemas"]["VinylLeft"][];
+        };
+        /** @description A piece of vinyl that was left over and lies on the Shelf; the order that left it has paid for it. */
+        VinylRemnant: {
+            /** @description Identity. */
+            id: string;
+            /** @description Of which vinyl. */
+            vinylId: string;
+            /** @description Its colour, as the shop says it. */
+            colour: string;
+            /**
+             * Format: double
+             * @description Width, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Length, in.
+             */
+            lengthIn: number;
+            /**
+             * Format: date
+             * @description Since when it lies there.
+             */
+            since: string;
+            /** @description The order that left it; empty for none. */
+            from: string;
+            /**
+             * @description True when it was thrown away or used otherwise.
+             * @default false
+             */
+            isGone: boolean;
         };
         /** @description Prints that wait for a printer. */
         WaitingPrints: {
@@ -10893,6 +11124,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["UndoView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    remnantUses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemnantUseView"][];
                 };
             };
             /** @description Bad Request */
@@ -17401,6 +17706,160 @@ export interface operations {
             };
         };
     };
+    remnantsAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfVinylRemnant"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-remnants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["RemnantBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     "test-garmentsAll": {
         parameters: {
             query?: never;
@@ -22401,6 +22860,87 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["DrawerBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    useRemnant: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RemnantUseBody"];
             };
         };
         responses: {

@@ -16,6 +16,7 @@ type Noun =
   | 'spot-tests'
   | 'test-garments'
   | 'kept-prints'
+  | 'remnants'
   | 'upkeep'
   | 'supplies'
   | 'customers'

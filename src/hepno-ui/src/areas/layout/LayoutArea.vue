@@ -11,6 +11,7 @@ import GangLayout from './GangLayout.vue'
 import RollLane from './RollLane.vue'
 import SheetLot from './SheetLot.vue'
 import SizeClassLot from './SizeClassLot.vue'
+import VinylPieces from './VinylPieces.vue'
 
 const layout = ref<Schemas['LayoutView'] | null>(null)
 const f = computed(() => format())
@@ -94,6 +95,7 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
             <SheetLot v-else-if="p.grid" :purchase="p" />
           </template>
         </template>
+        <VinylPieces v-if="layout.vinyl" :line-id="layout.lineId" :vinyl="layout.vinyl" />
         <section class="lot">
           <div>
             <h2>Blanks</h2>

@@ -8,6 +8,7 @@ import { length, money } from '../../kit/shown'
 import { things, useThings } from '../../kit/things'
 import { attempt, format, refresh } from '../../shell/state'
 import DrawerBoards from './DrawerBoards.vue'
+import RemnantBoards from './RemnantBoards.vue'
 import { filmFields } from './filmFields'
 import { freshScreen, freshStyle, screenFields, styleFields, vinylFields } from './fields'
 
@@ -168,6 +169,7 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
         /></template>
         <template #none>No vinyl yet.</template>
       </Boards>
+      <RemnantBoards :vinyls="vinyls.all.value" />
     </div>
     <Keys
       :hints="[
