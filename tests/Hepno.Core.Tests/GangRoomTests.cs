@@ -11,6 +11,8 @@ public class GangRoomTests
     private static readonly Gen<(GangGround Ground, GangDesign[] Designs)> Cases = Gen.Select(Gen.Double[8, 24], Gen.Double[0, 0.6], Gen.Double[0, 0.5], Gen.Bool, Gen.Select(Gen.Double[0.5, 6], Gen.Double[0.5, 6], Gen.Int[1, 6], Gen.Bool).Array[1, 5])
         .Select((w, gap, margin, roll, all) => (new GangGround(w, roll ? null : 16, gap, margin), all.Select((d, i) => new GangDesign($"d{i}", d.Item1, d.Item2, d.Item3, d.Item4)).ToArray()));
 
+    private static double End(IReadOnlyList<GangPlaced> all) => all.Where(p => p.Sheet == all.Max(q => q.Sheet)).Max(p => p.Y + p.HeightIn);
+
     private static GangPlaced At(string id, double x, double y, double w, double h, bool turned = false) => new(id, 0, x, y, w, h, turned);
 
     [Fact]
@@ -41,10 +43,24 @@ public class GangRoomTests
         }
         var pinned = found.Placed[pick % found.Placed.Count];
         pinned = ground.LengthIn is null ? pinned with { Y = ground.MarginIn + y } : pinned;
-        var all = GangRoom.Around(ground, [pinned], designs);
-        Assert.Equal(pinned, all[0]);
-        Assert.Empty(GangCheck.Faults(ground, designs, all));
+        var (all, _) = PinnedSearch.Around(ground, [pinned], designs);
+        var (searched, steps) = PinnedSearch.Around(ground, [pinned], designs, 1, 300);
+        Assert.Equal(pinned, searched[0]);
+        Assert.Empty(GangCheck.Faults(ground, designs, searched));
+        Assert.InRange(steps, 4, 300);
+        // never worse than the usual orders, and the same again
+        Assert.True((searched.Max(p => p.Sheet), End(searched)).CompareTo((all.Max(p => p.Sheet), End(all) + 1e-9)) <= 0);
+        Assert.Equal(searched, PinnedSearch.Around(ground, [pinned], designs, 1, 300).Placed);
     }, iter: 400);
+
+    [Fact]
+    public void A_search_round_a_pinned_copy_gets_shorter()
+    {
+        GangDesign[] designs = [new("a", 11, 12, 6), new("b", 10, 7, 9), new("c", 4, 3, 20), new("d", 9, 3, 8), new("e", 3.5, 2, 14)];
+        var pinned = new GangPlaced("a", 0, 5, 20, 11, 12, false);
+        var usual = End(PinnedSearch.Around(Film, [pinned], designs).Placed);
+        Assert.True(End(PinnedSearch.Around(Film, [pinned], designs, 1, 60_000).Placed) < usual - 1);
+    }
 
     [Fact]
     public void There_is_no_room_for_what_is_wider_than_the_film_or_past_the_length()

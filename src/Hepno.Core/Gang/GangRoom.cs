@@ -1,6 +1,6 @@
 namespace Hepno.Core.Gang;
 
-/// <summary>Finds room on a layout without moving what lies on it: for one copy more, for as many as go, or for everything round pinned copies.</summary>
+/// <summary>Finds room on a layout without moving what lies on it: for one copy more, or for as many as go.</summary>
 public static class GangRoom
 {
     private const double Eps = 1e-7;
@@ -41,42 +41,6 @@ public static class GangRoom
             }
         }
         return added;
-    }
-
-    /// <summary>Lays designs round copies that stay where they are; of some orders the shortest. What goes on no sheet is left out.</summary>
-    /// <param name="ground">What they are laid on.</param>
-    /// <param name="pinned">Copies that stay; their designs count among the copies asked for.</param>
-    /// <param name="designs">What is laid.</param>
-    public static IReadOnlyList<GangPlaced> Around(GangGround ground, IReadOnlyList<GangPlaced> pinned, IReadOnlyList<GangDesign> designs)
-    {
-        var rest = designs.Select(d => d with { Copies = Math.Max(0, d.Copies - pinned.Count(p => p.DesignId == d.Id)) }).Where(d => d.Copies > 0).ToList();
-        Func<GangDesign, double>[] orders = [d => d.AreaIn2, d => d.HeightIn, d => d.WidthIn, d => Math.Max(d.WidthIn, d.HeightIn)];
-        return orders.Select(by => Laid(ground, pinned, [.. rest.OrderByDescending(by)])).OrderByDescending(all => all.Count).ThenBy(all => all.Count == 0 ? 0 : all.Max(p => p.Sheet)).ThenBy(all => all.Count == 0 ? 0 : all.Where(p => p.Sheet == all.Max(q => q.Sheet)).Max(p => p.Y + p.HeightIn)).First();
-    }
-
-    private static List<GangPlaced> Laid(GangGround ground, IReadOnlyList<GangPlaced> pinned, IReadOnlyList<GangDesign> designs)
-    {
-        var all = pinned.ToList();
-        foreach (var d in designs)
-        {
-            var (sheet, from) = (0, 0.0);
-            for (var copy = 0; copy < d.Copies; copy++)
-            {
-                var found = For(ground, sheet, all, d, ground.LengthIn ?? double.PositiveInfinity, from);
-                while (found is null && ground.LengthIn is not null && sheet <= all.Select(p => p.Sheet).DefaultIfEmpty(-1).Max())
-                {
-                    (sheet, from) = (sheet + 1, 0);
-                    found = For(ground, sheet, all, d, ground.LengthIn.Value, from);
-                }
-                if (found is null)
-                {
-                    break;
-                }
-                all.Add(found);
-                from = found.Y - Math.Max(d.WidthIn, d.HeightIn);
-            }
-        }
-        return all;
     }
 
     private static GangPlaced? Way(GangGround ground, int sheet, List<GangPlaced> on, GangDesign design, bool turned, double length, double from)

@@ -103,18 +103,18 @@ internal static class LineLayouts
     /// <summary>A search that begins from a layout: the better of what it finds and what is there; pinned copies stay.</summary>
     public static LineLayout Searched(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go)
     {
-        var found = start.Copies.Any(c => c.Pinned) ? Around(l, start, steps) : Laid(l.Line.Asked.Id, l.Film, l.On, l.Prints, steps, seed, go, start.Designs);
+        var found = start.Copies.Any(c => c.Pinned) ? Around(l, start, seed, steps, go) : Laid(l.Line.Asked.Id, l.Film, l.On, l.Prints, steps, seed, go, start.Designs);
         var (now, before) = (found.Found(l.On.Ground), start.Found(l.On.Ground));
         var better = GangCheck.Faults(l.On.Ground, [.. start.Designs.Select(d => d.Laid())], start.Placed()).Any() || (now.Sheets, now.UsedLengthIn).CompareTo((before.Sheets, before.UsedLengthIn)) < 0;
         return better ? found : start with { Seed = seed, Steps = found.Steps };
     }
 
-    private static LineLayout Around(LineOnFilm l, LineLayout start, int steps)
+    private static LineLayout Around(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go)
     {
         var pinned = start.Copies.Where(c => c.Pinned).ToList();
         var placed = (start with { Copies = pinned }).Placed();
-        var around = GangRoom.Around(l.On.Ground, placed, [.. start.Designs.Select(d => d.Laid())]);
-        return start with { Copies = [.. pinned, .. around.Skip(placed.Count).Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y, p.Turned))], Steps = Math.Min(steps, 4) };
+        var (around, took) = PinnedSearch.Around(l.On.Ground, placed, [.. start.Designs.Select(d => d.Laid())], seed, steps, go);
+        return start with { Copies = [.. pinned, .. around.Skip(placed.Count).Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y, p.Turned))], Seed = seed, Steps = took };
     }
 
     public static string Text(TransferPriceList film, FilmGround on, FigureFormat f) =>
