@@ -118,4 +118,28 @@ public class LaidFilmTests
         Assert.Contains(Doubts.Of(Book(Sold with { Roll = new(22, 12, [new(1, 460m)], []) }).Films[0]), p => p.Where == "byLayout");
         Assert.Contains(Doubts.Of(Book(Sold with { Sheets = [new("a", 11, 15, [new(1, 0.1m)])] }).Films[0]), p => p.Where == "byLayout");
     }
+
+    [Fact]
+    public void The_next_step_costs_what_its_break_says_and_set_lengths_have_none()
+    {
+        var (roll, sheet) = (Sold.Grounds()[0], Sold.Grounds()[1]);
+        Assert.Equal((240, 20, 92.00m), FilmStep.After(roll, 228, 0, Book(Sold).Numbers.Format) is { } more ? (more.LengthIn, more.Units, more.Cost.Value) : default);
+        // the thirtieth foot makes all of them cheaper: 129.00 instead of 133.40 for 29
+        Assert.Equal(129.00m, FilmStep.After(roll, 348, 0, Book(Sold).Numbers.Format)!.Cost.Value);
+        Assert.Equal((0, 10, 34.00m), FilmStep.After(sheet, 0, 9, Book(Sold).Numbers.Format) is { } tenth ? (tenth.LengthIn, tenth.Units, tenth.Cost.Value) : default);
+        Assert.Null(FilmStep.After(roll with { Roll = roll.Roll! with { Lengths = [new(120, 50m)] } }, 60, 0, Book(Sold).Numbers.Format));
+    }
+
+    [Fact]
+    public void Film_bought_as_one_is_shared_by_area_with_one_freight()
+    {
+        var on = Sold.Grounds()[0];
+        LineLayout Of(string line, params LaidDesign[] designs) => new(line, "film", FilmGround.RollKey, designs, [.. GangNest.Lay(on.Ground, [.. designs.Select(d => d.Laid())], 1, GangNest.OnePass).Placed.Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y, p.Turned))], 1, 0);
+        // 2 × 10.5 + 0.25 in a row: three rows of 10 in each are 31.5 in, so 3 feet, 13.80; both together take 63 in, 6 feet, 27.60
+        var (mine, theirs) = (Of("1", new LaidDesign("a", 10, 10, 6)), Of("1", new LaidDesign("b", 10, 10, 6)));
+        var shared = SharedFilm.Of(on, Book(Sold).Films[0], (mine, "T-1"), (theirs, "T-2"), Of("1", new LaidDesign("a", 10, 10, 6), new LaidDesign("b", 10, 10, 6, For: "other")), "other")!;
+        Assert.Equal((45.60m, 36.60m, 9.00m, 4.50m, 4.50m), (shared.Apart.Value, shared.AsOne.Value, shared.Saves.Value, shared.Mine, shared.Theirs));
+        // a quarter of the area bears a quarter
+        Assert.Equal(SharedFilm.CostOf(Of("1", new LaidDesign("a", 10, 10, 3), new LaidDesign("b", 10, 10, 1, For: "other")), on, "other") * 3, SharedFilm.CostOf(Of("1", new LaidDesign("a", 10, 10, 3), new LaidDesign("b", 10, 10, 1, For: "other")), on, ""), 9);
+    }
 }

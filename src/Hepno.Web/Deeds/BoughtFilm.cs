@@ -23,13 +23,6 @@ internal static class BoughtFilm
         var bill = on.Bill(layout.Found(on.Ground))!;
         var together = layout.Designs.Any(d => d.For.Length > 0);
         var text = $"{layout.Designs.Sum(d => d.Needed + d.Extra)} prints on {film}{(on.Roll is null ? "" : $", {Shown.Roll(bill.BilledIn, f)} of the {Shown.Length(on.Ground.WidthIn, f)} roll")}{(together ? ", with another order's" : "")}";
-        return item with { Text = text, Quantity = on.Roll is null ? bill.Sheets : bill.BilledIn, Cost = CostOf(layout, on, "") };
-    }
-
-    /// <summary>Money of a layout that one order bears: its area's part; extra copies count as theirs who laid them.</summary>
-    public static decimal CostOf(LineLayout layout, FilmGround on, string forOrder)
-    {
-        double Area(IEnumerable<LaidDesign> designs) => designs.Sum(d => d.WidthIn * d.HeightIn * (d.Needed + d.Extra));
-        return on.Bill(layout.Found(on.Ground))!.Cost.Value * (decimal)(Area(layout.Designs.Where(d => d.For == forOrder)) / Area(layout.Designs));
+        return item with { Text = text, Quantity = on.Roll is null ? bill.Sheets : bill.BilledIn, Cost = SharedFilm.CostOf(layout, on, "") };
     }
 }

@@ -1,5 +1,5 @@
 using Hepno.Core.Gang;
-using Hepno.Core.Measures;
+using Hepno.Core.Materials;
 using Hepno.Core.Orders;
 using Hepno.Store;
 using Hepno.Web.Views;
@@ -46,7 +46,7 @@ internal static class FilmTogether
         OrderDeeds.Put(connection, other.Case, other.Case.Version, deed, f => f with
         {
             Joined = [.. f.Joined ?? [], new(other.Line.Asked.Id, l.Case.Order.Id, l.Case.Order.Code)],
-            Items = [.. f.Items.Select(i => i.Id == BoughtFilm.ItemOf(f, other.Line.Asked)!.Id ? i with { Text = $"{other.Layout.Copies.Count} prints, on the film of {l.Case.Order.Code}", Quantity = 0, Cost = BoughtFilm.CostOf(joined, l.On, other.Case.Order.Id) } : i)],
+            Items = [.. f.Items.Select(i => i.Id == BoughtFilm.ItemOf(f, other.Line.Asked)!.Id ? i with { Text = $"{other.Layout.Copies.Count} prints, on the film of {l.Case.Order.Code}", Quantity = 0, Cost = SharedFilm.CostOf(joined, l.On, other.Case.Order.Id) } : i)],
         });
         return version;
     }
@@ -88,19 +88,12 @@ internal static class FilmTogether
 
     private static LayoutJoin? Offer(SqliteConnection connection, LineOnFilm l, Order other, AskLine line, LineLayout theirs)
     {
-        if (Laid(l, other.Id, theirs) is not { } joined)
+        if (Laid(l, other.Id, theirs) is not { } joined || SharedFilm.Of(l.On, l.Film, (l.Layout, l.Case.Order.Code), (theirs, other.Code), joined, other.Id) is not { } shared)
         {
             return null;
         }
-        var (mineAlone, theirsAlone, asOne) = (l.On.Bill(l.Layout.Found(l.On.Ground))!.Cost, l.On.Bill(theirs.Found(l.On.Ground))!.Cost, l.On.Bill(joined.Found(l.On.Ground))!.Cost);
-        var freight = Figure.Input("freight", "Freight", l.Film.FreightPerOrder, FigureUnit.Money, $"Shelf: {l.Film.Supplier}");
-        var apart = Figure.Sum("apart", "Apart", mineAlone with { Code = "mine", Label = l.Case.Order.Code }, freight, theirsAlone with { Code = "theirs", Label = other.Code }, freight with { Code = "freight-2" });
-        var one = Figure.Sum("as-one", "As one", asOne, freight);
-        var theirPart = BoughtFilm.CostOf(joined, l.On, other.Id) / asOne.Value * one.Value;
-        var saves = Figure.Of("saves", "Saved", apart.Value - one.Value, "apart − as one", apart, one);
-        var theirSaving = theirsAlone.Value + freight.Value - theirPart;
         var waits = Waits(l.Case.Order, l.Line.Asked) is { Length: > 0 } mine ? $"{l.Case.Order.Code}: {mine}" : Waits(other, line) is { Length: > 0 } its ? $"{other.Code}: {its}" : "";
-        return new(other.Id, line.Id, other.Code, other.Ask.CustomerId is { } who ? Aggregates.Customers.Get(connection, who)?.Value.Name ?? "" : "", theirs.Copies.Count, apart.Value, one.Value, saves, saves.Value - theirSaving, theirSaving, waits);
+        return new(other.Id, line.Id, other.Code, other.Ask.CustomerId is { } who ? Aggregates.Customers.Get(connection, who)?.Value.Name ?? "" : "", theirs.Copies.Count, shared.Apart.Value, shared.AsOne.Value, shared.Saves, shared.Mine, shared.Theirs, waits);
     }
 
     // both lines' prints laid anew on one ground; null where they are more than one layout holds

@@ -171,19 +171,8 @@ internal static class LineLayouts
         return new(d.Key, NameOf(l, d.Key), design?.Id, design?.Hash ?? "", d.WidthIn, d.HeightIn, d.Needed, d.Extra, d.MayTurn, print?.Why ?? "");
     }
 
-    private static LayoutStep? Next(FilmGround on, LayoutFigures now, FigureFormat f)
-    {
-        if (now.Cost is null || on.Roll is { Lengths: not null })
-        {
-            return null;
-        }
-        var (units, breaks) = on.Roll is { } roll ? ((int)Math.Round(now.BilledIn / roll.StepIn) + 1, roll.Steps) : (now.Bought + 1, on.Sheets);
-        var at = PriceBreaks.At(breaks, units);
-        var length = on.Roll is { } r ? units * r.StepIn : 0;
-        var text = on.Roll is null ? $"{units} sheets" : Shown.Roll(length, f);
-        var longer = Figure.Of("next", text, units * at.Price, on.Roll is null ? "sheets × a sheet" : "steps × a step", Figure.Input("units", on.Roll is null ? "Sheets" : "Steps", units, FigureUnit.Count, "one more"), Figure.Input("price", $"One from {at.From}", at.Price, FigureUnit.Money, "the price list"));
-        return new(text, length, Figure.Of("more", "More than now", longer.Value - now.Cost.Value, "next − now", longer, now.Cost));
-    }
+    private static LayoutStep? Next(FilmGround on, LayoutFigures now, FigureFormat f) => now.Cost is not { } cost || FilmStep.After(on, now.BilledIn, now.Bought, f) is not { } next ? null
+        : new(next.Cost.Label, next.LengthIn, Figure.Of("more", "More than now", next.Cost.Value - cost.Value, "next − now", next.Cost, cost));
 
     // what lies on it, and what the shop keeps on hand and has too few of
     private static IEnumerable<LaidDesign> Fillable(LineOnFilm l) => l.Layout.Designs.Concat(l.Drawer.Where(k => k.Wanted() > 0 && l.Layout.Designs.All(d => d.Key != KeptPrint.KeyOf(k.Id))).Select(k => k.Filling()));
