@@ -92,6 +92,22 @@ public class MethodTests
         Assert.Equal("no-dye-printer", Judge(new Sublimation(), Ask(10) with { Style = Tee(0) with { Fabric = [new(Fibre.Polyester, 100)] }, Colourway = White }).Reasons[0].Code);
     }
 
+    [Theory]
+    [InlineData("dtf-bought", 0.015)]
+    [InlineData("screen-transfer", 0.015)]
+    [InlineData("dtf-made", 0.03)]
+    [InlineData("htv", 0.015)]
+    [InlineData("sublimation", 0.025)]
+    public void What_is_assumed_to_spoil_is_more_on_nylon_and_stretch_and_gives_way_to_what_was_learned(string method, double assumed)
+    {
+        Assert.Equal(assumed, DecorationMethods.All.Single(m => m.Id == method).SpoilageAssumed);
+        var (plain, nylon) = (Ask(10), Ask(10) with { Style = Tee(90) with { Fabric = [new(Fibre.Cotton, 90), new(Fibre.Nylon, 10)] } });
+        Assert.Equal(assumed, SpoilageChance.Of(method, assumed, plain, Book));
+        Assert.Equal(assumed + 0.01, SpoilageChance.Of(method, assumed, nylon, Book), 12);
+        Assert.Equal(assumed + 0.01, SpoilageChance.Of(method, assumed, plain with { Style = Tee(100) with { Cloth = new(null, Migration.ByCloth, [Feature.Stretch], "") } }, Book), 12);
+        Assert.Equal(0.08, SpoilageChance.Of(method, assumed, plain, Book with { Numbers = Book.Numbers with { Spoilage = [new(method, 0.08)] } }));
+    }
+
     [Fact]
     public void Film_by_hand()
     {

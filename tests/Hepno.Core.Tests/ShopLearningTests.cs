@@ -2,7 +2,6 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Learning;
-using Hepno.Core.Methods;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
@@ -73,6 +72,5 @@ public class ShopLearningTests
         Assert.Equal((plain.Decorations[0].Bought, 0.015), (slow.Decorations[0].Bought, plain.Decorations[0].FailureChance));
         Assert.True(spoils.Decorations[0].Bought > plain.Decorations[0].Bought);
         Assert.Contains((ShopNumbers.Default with { Spoilage = [new("htv", 0.7)] }).Problems(), p => p.Where == "spoilage");
-        Assert.Equal(0.025, new DtfMade().SpoilageAssumed);
     }
 }

@@ -1,4 +1,3 @@
-using Hepno.Core.Blanks;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
@@ -35,8 +34,8 @@ public sealed class DtfBought : IDecorationMethod
         return Settled(ask, book) ?? MethodAnswer.BestOf([.. book.Films.SelectMany(list => Answers(ask, book, list, LaidPrint.Of(ask, Failure(ask, book), list.Id)))], ask.Pieces);
     }
 
-    /// <summary>The share of attempts expected to spoil a piece: stretch and nylon spoil more.</summary>
-    public static double Failure(AskInHand ask, ShopBook book) => book.Numbers.SpoilageOf(Key, FailurePrior) + (ask.Style.PercentOf(Fibre.Nylon) + ask.Style.PercentOf(Fibre.Elastane) > 5 ? 0.01 : 0);
+    /// <summary>The share of attempts expected to spoil a piece.</summary>
+    public static double Failure(AskInHand ask, ShopBook book) => SpoilageChance.Of(Key, FailurePrior, ask, book);
 
     private static MethodAnswer? Settled(AskInHand ask, ShopBook book)
     {

@@ -13,7 +13,7 @@ public sealed class DtfMade : IDecorationMethod
 {
     private const double LeastLinePt = 1;
     private const string Key = "dtf-made";
-    private const double FailurePrior = 0.025;
+    private const double FailurePrior = 0.03;
 
     /// <inheritdoc/>
     public string Id => Key;
@@ -94,7 +94,7 @@ public sealed class DtfMade : IDecorationMethod
     {
         var p = sized.Print;
         var place = Places.Find(p.Place)!.Name;
-        var failure = book.Numbers.SpoilageOf(Key, FailurePrior);
+        var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
         var steps = book.Numbers.Standards();
         var (prints, why) = DecorationPlan.Needed(sized, failure);
         var rows = RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, prints)!;

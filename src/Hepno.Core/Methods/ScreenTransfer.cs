@@ -1,5 +1,4 @@
 using Hepno.Core.Blanks;
-using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
@@ -12,7 +11,7 @@ public sealed class ScreenTransfer : IDecorationMethod
 {
     private const double LeastLinePt = 1;
     private const string Key = "screen-transfer";
-    private const double FailurePrior = 0.02;
+    private const double FailurePrior = 0.015;
     private const double StretchyPercent = 5;
 
     /// <inheritdoc/>
@@ -73,13 +72,13 @@ public sealed class ScreenTransfer : IDecorationMethod
             reasons.Add(new("stretch", VerdictKind.WithCare, $"{(ask.Style.PercentOf(Fibre.Elastane) > 0 ? $"{ask.Style.PercentOf(Fibre.Elastane):0}% elastane" : $"{ask.Style.Name} stretches")}: this print may crack", "a stretch formula"));
         }
         var verdict = Verdict.Of(reasons);
-        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"{list.Product}, {list.Supplier}", [.. ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, i, list, recipe!, book.Numbers, f)))]);
+        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"{list.Product}, {list.Supplier}", [.. ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, i, list, recipe!, book, f)))]);
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, int index, ScreenTransferList list, Recipe recipe, ShopNumbers n, FigureFormat f)
+    private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, int index, ScreenTransferList list, Recipe recipe, ShopBook book, FigureFormat f)
     {
-        var failure = n.SpoilageOf(Key, FailurePrior);
-        var steps = n.Standards();
+        var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
+        var steps = book.Numbers.Standards();
         var p = sized.Print;
         var place = Places.Find(p.Place)!.Name;
         var source = $"Shelf: {list.Supplier}";

@@ -15,7 +15,7 @@ public sealed class Sublimation : IDecorationMethod
     private const double FadedPercent = 65;
     private const double LeastLinePt = 0.5;
     private const string Key = "sublimation";
-    private const double FailurePrior = 0.02;
+    private const double FailurePrior = 0.025;
     private const double GapIn = 0.25;
     private const int ProtectionSheets = 2;
 
@@ -98,7 +98,7 @@ public sealed class Sublimation : IDecorationMethod
         var (n, f) = (book.Numbers, book.Numbers.Format);
         var p = sized.Print;
         var place = Places.Find(p.Place)!.Name;
-        var failure = n.SpoilageOf(Key, FailurePrior);
+        var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
         var steps = n.Standards();
         var (prints, why) = DecorationPlan.Needed(sized, failure);
         var grid = Grid(p, printer)!;

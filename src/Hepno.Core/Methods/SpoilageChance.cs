@@ -1,0 +1,20 @@
+using Hepno.Core.Blanks;
+
+namespace Hepno.Core.Methods;
+
+/// <summary>The share of attempts expected to spoil a piece (DOMAIN 17): what the shop has learned of the method, else what is assumed of it; nylon and stretch spoil one in a hundred more.</summary>
+public static class SpoilageChance
+{
+    private const double NylonOrStretch = 0.01;
+
+    // less of it in a cloth does not show
+    private const double LeastPercent = 5;
+
+    /// <summary>0 to 1, for one attempt on the line's cloth.</summary>
+    /// <param name="methodId">Which method.</param>
+    /// <param name="assumed">What is assumed of it.</param>
+    /// <param name="ask">The line.</param>
+    /// <param name="book">What the shop has learned.</param>
+    public static double Of(string methodId, double assumed, AskInHand ask, ShopBook book) =>
+        book.Numbers.SpoilageOf(methodId, assumed) + (ask.Style.PercentOf(Fibre.Nylon) + ask.Style.PercentOf(Fibre.Elastane) > LeastPercent || ask.Style.Has(Feature.Stretch) ? NylonOrStretch : 0);
+}
