@@ -79,7 +79,13 @@ public class DrawerTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal(400, (await second.Deed("lines/1/layout/drawer", Use(extra + 1))).Status);
         Assert.Equal(404, (await second.Deed("lines/1/layout/drawer", Use(1).Replace("\"f\"", "\"none\"", StringComparison.Ordinal))).Status);
         Assert.Equal(409, (await second.Deed("lines/1/layout/drawer", """{"key":"f","keptId":"hem-tern","count":1}""")).Status);
+        // on another film all are printed new
+        var (put, film) = await shop.Send(HttpMethod.Put, "/api/films/plover", """{"supplier":"Plover","product":"Matt film","sizes":[{"name":"4 × 4","widthIn":4,"heightIn":4,"breaks":[{"from":1,"price":9}]}],"freightPerOrder":0,"leadDays":1,"byLayout":{"gapIn":0.25,"marginIn":0.25,"roll":{"widthIn":22,"stepIn":1,"steps":[{"from":1,"price":5}],"lengths":[]},"sheets":[]}}""");
+        Assert.True(put == 200, film.ToString());
+        async Task<decimal> OnPlover() => (await shop.Get(At("second"))).GetProperty("choices").EnumerateArray().Single(c => c.GetProperty("filmId").GetString() == "plover").GetProperty("cost").GetProperty("value").GetDecimal();
+        var elsewhere = await OnPlover();
         await second.Done("lines/1/layout/drawer", Use(extra));
+        Assert.Equal(elsewhere, await OnPlover());
         var now = await shop.Get(At("second"));
         Assert.Equal(before - extra, now.GetProperty("designs")[0].GetProperty("needed").GetInt32());
         // what one order has spoken for is not offered to another

@@ -13,6 +13,7 @@ namespace Hepno.Web.Views;
 /// <summary>A line's prints on one roll or sheet: what screens, deeds and exports of layouts work at.</summary>
 /// <param name="Case">The order.</param>
 /// <param name="Line">Its line.</param>
+/// <param name="InHand">The line with what of the drawer it uses.</param>
 /// <param name="Film">The price list.</param>
 /// <param name="On">The roll or sheet.</param>
 /// <param name="Prints">What the line needs.</param>
@@ -21,7 +22,7 @@ namespace Hepno.Web.Views;
 /// <param name="Stale">Why a settled layout holds no longer; empty while it does.</param>
 /// <param name="Drawer">Transfers on hand that are printed on this film.</param>
 /// <param name="Others">Designs of other orders on it, by key: what they are called, and their artwork.</param>
-internal sealed record LineOnFilm(OrderCase Case, LineCase Line, TransferPriceList Film, FilmGround On, IReadOnlyList<LaidPrint> Prints, LineLayout Layout, bool IsSettled, string Stale, IReadOnlyList<KeptPrint> Drawer, IReadOnlyDictionary<string, (string Name, string? DesignId)> Others)
+internal sealed record LineOnFilm(OrderCase Case, LineCase Line, AskInHand InHand, TransferPriceList Film, FilmGround On, IReadOnlyList<LaidPrint> Prints, LineLayout Layout, bool IsSettled, string Stale, IReadOnlyList<KeptPrint> Drawer, IReadOnlyDictionary<string, (string Name, string? DesignId)> Others)
 {
     /// <summary>A print of the drawer by its key on a layout, or null.</summary>
     public KeptPrint? Kept(string key) => Drawer.FirstOrDefault(k => KeptPrint.KeyOf(k.Id) == key);
@@ -43,7 +44,7 @@ internal static class LineLayouts
         var settled = c.Order.Facts.LayoutOf(line.Asked.Id);
         // what was settled on is taken while the Shelf has it
         var kept = settled is not null && book.Films.FirstOrDefault(x => x.Id == settled.FilmId)?.ByLayout?.Grounds().Any(g => g.Key == settled.On) == true ? settled : null;
-        List<LaidPrint> On(string film) => [.. LaidPrint.Of(inHand, DtfBought.Failure(inHand, book), film).Where(p => p.Count > 0)];
+        IReadOnlyList<LaidPrint> On(string film) => PrintsOn(film, inHand, book);
         if ((filmId ?? kept?.FilmId) is { } chosen ? On(chosen).Count == 0 : book.Films.Any(x => On(x.Id).Count == 0))
         {
             throw new RefusedException(409, "nothing-new", $"Every print of {c.Order.Code} lies in the drawer: nothing is laid out.", "Use fewer of the drawer's to print some new.");
@@ -54,9 +55,9 @@ internal static class LineLayouts
         var drawer = DrawerStore.All(connection).Where(k => k.ProductId == film.Id).ToList();
         if (holds && settled!.FilmId == film.Id && settled.On == ground.Key)
         {
-            return new(c, line, film, ground, prints, settled, true, "", drawer, OthersOn(connection, settled));
+            return new(c, line, inHand, film, ground, prints, settled, true, "", drawer, OthersOn(connection, settled));
         }
-        return new(c, line, film, ground, prints, Laid(line.Asked.Id, film, ground, prints, GangNest.OnePass, 1, null), false, settled is not null && !holds ? "The layout that was settled was for other prints or another number: this is a new one." : "", drawer, new Dictionary<string, (string, string?)>());
+        return new(c, line, inHand, film, ground, prints, Laid(line.Asked.Id, film, ground, prints, GangNest.OnePass, 1, null), false, settled is not null && !holds ? "The layout that was settled was for other prints or another number: this is a new one." : "", drawer, new Dictionary<string, (string, string?)>());
     }
 
     /// <summary>Lays a line's prints, and extra ones, anew.</summary>
@@ -78,7 +79,7 @@ internal static class LineLayouts
         List<GangDesign> ordered = [.. l.Layout.Designs.Where(d => d.Needed > 0).Select(d => d.Laid() with { Copies = d.Needed })];
         List<LayoutShare> shares = [.. (l.On.Bill(needed) is { } bill ? GangBills.Shares(ordered, bill) : []).Zip(ordered, (s, d) => Share(NameOf(l, s.DesignId), s, d.Copies))];
         var next = Next(l.On, figures, f);
-        return new(l.Line.Asked.Id, l.Film.Id, l.On.Key, Text(l.Film, l.On, f), l.On.Ground, [.. Fillable(l).Select(d => Drawn(connection, l, d))], l.Layout.Copies, figures, shares, Caution(l, ordered, shares, f), Room(l, figures, next), Lying(connection, l, today), next, Choices(book, l.Prints), l.IsSettled, l.Stale, !BoughtFilm.IsOpen(l.Case, l.Line.Asked), l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id)?.WithCode ?? "", [.. l.Layout.Designs.Where(d => d.For.Length > 0).Select(d => d.For).Distinct().Select(o => FilmTogether.CodeOf(connection, o))], FilmTogether.Offers(connection, l));
+        return new(l.Line.Asked.Id, l.Film.Id, l.On.Key, Text(l.Film, l.On, f), l.On.Ground, [.. Fillable(l).Select(d => Drawn(connection, l, d))], l.Layout.Copies, figures, shares, Caution(l, ordered, shares, f), Room(l, figures, next), Lying(connection, l, today), next, Choices(book, l), l.IsSettled, l.Stale, !BoughtFilm.IsOpen(l.Case, l.Line.Asked), l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id)?.WithCode ?? "", [.. l.Layout.Designs.Where(d => d.For.Length > 0).Select(d => d.For).Distinct().Select(o => FilmTogether.CodeOf(connection, o))], FilmTogether.Offers(connection, l));
     }
 
     /// <summary>What a layout comes to and what is wrong with it.</summary>
@@ -141,7 +142,7 @@ internal static class LineLayouts
         return names;
     }
 
-    private static (TransferPriceList Film, FilmGround On) Ground(ShopBook book, Func<string, List<LaidPrint>> prints, string? filmId, string? on)
+    private static (TransferPriceList Film, FilmGround On) Ground(ShopBook book, Func<string, IReadOnlyList<LaidPrint>> prints, string? filmId, string? on)
     {
         if (filmId is not null)
         {
@@ -200,8 +201,11 @@ internal static class LineLayouts
         })).Where(x => x.Count > 0)];
     }
 
-    private static List<LayoutChoice> Choices(ShopBook book, IReadOnlyList<LaidPrint> prints) =>
-        [.. book.Films.SelectMany(film => (film.ByLayout?.Grounds() ?? []).Select(g => Choice(film, g, LaidFilm.Of(prints, g, null)?.Bill.Cost, book.Numbers.Format))).OrderBy(x => x.Cost?.Value ?? decimal.MaxValue)];
+    // transfers of the drawer are used on their own film alone, so each film has its own number of new prints
+    private static List<LayoutChoice> Choices(ShopBook book, LineOnFilm l) =>
+        [.. book.Films.SelectMany(film => (film.ByLayout?.Grounds() ?? []).Select(g => Choice(film, g, LaidFilm.Of(PrintsOn(film.Id, l.InHand, book), g, null)?.Bill.Cost, book.Numbers.Format))).OrderBy(x => x.Cost?.Value ?? decimal.MaxValue)];
+
+    private static IReadOnlyList<LaidPrint> PrintsOn(string filmId, AskInHand inHand, ShopBook book) => [.. LaidPrint.Of(inHand, DtfBought.Failure(inHand, book), filmId).Where(p => p.Count > 0)];
 
     private static LayoutChoice Choice(TransferPriceList film, FilmGround on, Figure? cost, FigureFormat f) => new(film.Id, on.Key, Text(film, on, f), cost, cost is null ? "a print does not go on it, or there are more than one layout holds" : "");
 }
