@@ -17,7 +17,10 @@ internal static class SheetPatterns
     private const int Trials = 20_000;
     private const int MostKept = 100;
 
-    private static readonly ConcurrentDictionary<string, IReadOnlyList<int[]>> Kept = new();
+    // more than all roundings of a layout together, in: what nearly goes must not count as if it did not
+    private const double Rounding = 1e-4;
+
+    private static readonly ConcurrentDictionary<string, IReadOnlyList<int[]>?> Kept = new();
 
     /// <summary>Sheets no layout can be under; at least the floor given.</summary>
     /// <param name="width">Width of a sheet.</param>
@@ -26,17 +29,17 @@ internal static class SheetPatterns
     /// <param name="floor">What is known already.</param>
     public static int Floor(double width, double length, IReadOnlyList<Skyline.Box> boxes, int floor)
     {
+        (width, length) = (width + Rounding, length + Rounding);
         var sheet = width * length;
         // a size that may turn is the same either way round
         var sizes = boxes.GroupBy(b => b.MayTurn ? (W: Math.Max(b.W, b.H), H: Math.Min(b.W, b.H), b.MayTurn) : (b.W, b.H, b.MayTurn))
             .Where(g => g.Key.W * g.Key.H >= Large * sheet).OrderByDescending(g => g.Key.W * g.Key.H * g.Count()).Take(MostSizes)
             .Select(g => (Box: new Skyline.Box(g.Key.W, g.Key.H, g.Key.MayTurn, 0), Count: g.Count())).ToList();
-        if (sizes.Count == 0)
+        if (sizes.Count == 0 || Patterns(width, length, [.. sizes.Select(s => s.Box)]) is not { } patterns)
         {
             return floor;
         }
         double Share(Skyline.Box b) => b.W * b.H / sheet;
-        var patterns = Patterns(width, length, [.. sizes.Select(s => s.Box)]);
         var rest = boxes.Sum(Share) - sizes.Sum(s => s.Count * Share(s.Box));
         // a sheet's worth of money is shared among what lies on it: a size is worth so much, and so is the room that is left
         double[] wanted = [.. sizes.Select(s => (double)s.Count), Math.Max(0, rest)];
@@ -44,7 +47,7 @@ internal static class SheetPatterns
         return Math.Max(floor, (int)Math.Ceiling(LinearProgramme.Most(wanted, rows, [.. rows.Select(_ => 1.0)]) - 1e-6));
     }
 
-    private static IReadOnlyList<int[]> Patterns(double width, double length, IReadOnlyList<Skyline.Box> sizes)
+    private static IReadOnlyList<int[]>? Patterns(double width, double length, IReadOnlyList<Skyline.Box> sizes)
     {
         var key = FormattableString.Invariant($"{width:0.0000}x{length:0.0000}|{string.Join('|', sizes.Select(s => FormattableString.Invariant($"{s.W:0.0000}x{s.H:0.0000}{(s.MayTurn ? "t" : "")}")))}");
         if (Kept.TryGetValue(key, out var known))
@@ -58,33 +61,29 @@ internal static class SheetPatterns
         return Kept[key] = Enumerated(new(width, length, 0, 0), sizes);
     }
 
-    // pattern by pattern, each one box more than one that goes: what does not go with less does not go with more
-    private static List<int[]> Enumerated(GangGround sheet, IReadOnlyList<Skyline.Box> sizes)
+    // pattern by pattern, each one box more than one that goes: what does not go with less does not go with more. Null where there are too many: without all of them nothing is known
+    private static List<int[]>? Enumerated(GangGround sheet, IReadOnlyList<Skyline.Box> sizes)
     {
         List<int[]> found = [new int[sizes.Count]];
         for (var i = 0; i < found.Count; i++)
         {
-            var pattern = found[i];
             // only its last size or a later one is added, so none comes twice
-            for (var s = Math.Max(0, Array.FindLastIndex(pattern, n => n > 0)); s < sizes.Count; s++)
+            for (var s = Math.Max(0, Array.FindLastIndex(found[i], n => n > 0)); s < sizes.Count; s++)
             {
-                var more = (int[])pattern.Clone();
+                var more = (int[])found[i].Clone();
                 more[s]++;
                 GangDesign[] designs = [.. more.Select((n, k) => new GangDesign($"{k}", sizes[k].W, sizes[k].H, n, sizes[k].MayTurn)).Where(d => d.Copies > 0)];
-                if (found.Count < MostPatterns && SheetFit.Of(sheet, designs, Trials).Answer == Fits.No)
+                if (SheetFit.Of(sheet, designs, Trials).Answer == Fits.No)
                 {
                     continue;
                 }
                 if (found.Count >= MostPatterns)
                 {
-                    return Loose(sizes, sheet);
+                    return null;
                 }
                 found.Add(more);
             }
         }
         return found;
     }
-
-    // too many patterns: nothing is known but each size's share of a sheet
-    private static List<int[]> Loose(IReadOnlyList<Skyline.Box> sizes, GangGround sheet) => [new int[sizes.Count], .. sizes.Select((b, i) => Enumerable.Range(0, sizes.Count).Select(k => k == i ? (int)(sheet.WidthIn * sheet.LengthIn!.Value / (b.W * b.H)) : 0).ToArray())];
 }
