@@ -23,7 +23,7 @@ test('film is printed, its cure noted with lots, judged bad and called back', as
 
   await board.getByText('Simulated printer: idle').click()
   await board.getByRole('button', { name: 'Print T-212 front' }).click()
-  await expect(board.getByText(/prints 35 × T-212 front/)).toBeVisible()
+  await expect(board.getByText(/prints 36 × T-212 front/)).toBeVisible()
   await expect(board.getByRole('button', { name: 'Print T-212 front' })).toBeHidden()
 
   await board.getByText(/^\s*Cured: C-2/).click()
@@ -52,7 +52,7 @@ test('film is printed, its cure noted with lots, judged bad and called back', as
   await page.keyboard.press('Escape')
   // the prints wait again
   await board.getByRole('button', { name: 'Note a cure' }).click()
-  await expect(cure.getByLabel('T-212 front, prints')).toHaveValue('35')
+  await expect(cure.getByLabel('T-212 front, prints')).toHaveValue('36')
 })
 
 test('white prints hold their run until the last patch is seen', async ({ page, request, server }) => {
