@@ -87,6 +87,9 @@ public class VinylCuttingTests
         var all = new Htv().Answer(MethodTests.Ask(24, Tern) with { Remnants = [used with { WidthIn = 19.5, LengthIn = 60 }] }, MethodTests.Book).Decorations[0];
         Assert.Equal([0], all.Purchases.Select(p => p.Layer));
         Assert.Equal((15.1125m / 26) + (6m / 24), all.Material.Value, 9);
+        // sizes with prints of their own cannot all be cut from one piece
+        var labels = MethodTests.Ask(24, Tern with { Id = "front", Place = NeckLabel.PlaceId, WidthIn = 2, HeightIn = 1 }) with { Sizes = [new("M", 12), new("L", 12)] };
+        Assert.Equal(new Htv().Answer(labels, MethodTests.Book).Decorations[0].Material.Value, new Htv().Answer(labels with { Remnants = [used] }, MethodTests.Book).Decorations[0].Material.Value);
         Assert.Equal(bought.Material.Value, new Htv().Answer(MethodTests.Ask(24, Tern) with { Remnants = [used with { VinylId = "low" }] }, MethodTests.Book).Decorations[0].Material.Value);
     }
 

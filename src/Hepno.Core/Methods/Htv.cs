@@ -94,7 +94,7 @@ public sealed class Htv : IDecorationMethod
         var cutting = VinylCutting.Cheaper(p, sized.Pieces, film, CutWidth(film, cutter), count, n.Standards()["close-layer"], n.Wage)!;
         var cutSeconds = p.AreaIn2 / cutter.SpeedIn2PerMinute * 60;
         var price = Figure.Input("foot", "A foot", film.PricePerFoot, FigureUnit.Money, source);
-        var layers = cutting.Layers.Select((l, i) => Layer(l, i, count, ask.RemnantFor(p.Id, i) is { } piece && piece.VinylId == film.Id && !p.BySize ? piece : null, price)).ToList();
+        var layers = cutting.Layers.Select((l, i) => Layer(l, i, count, ask.RemnantFor(sized, i) is { } piece && piece.VinylId == film.Id ? piece : null, price)).ToList();
         var freight = film.FreightPerOrder / (ask.Pieces * ask.Placements.Count);
         var material = Figure.Sum("material", $"{place} vinyl",
             Figure.Of("vinyl", "Vinyl", layers.Sum(l => l.Cost.Value) / count, "colours ÷ cuts", [.. layers.Select(l => l.Cost), Figure.Input("cuts", "Cuts of each colour", count, FigureUnit.Count, why)]),

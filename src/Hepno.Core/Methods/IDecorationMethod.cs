@@ -100,8 +100,8 @@ public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<S
     /// <param name="filmId">Printed on which film.</param>
     public int FromDrawer(string key, string filmId) => (Drawer ?? []).Where(d => d.Key == key && d.FilmId == filmId).Sum(d => d.Count);
 
-    /// <summary>The piece of vinyl a colour of a print is cut from first, or null.</summary>
-    public FromRemnant? RemnantFor(string placementId, int layer) => (Remnants ?? []).FirstOrDefault(r => r.PlacementId == placementId && r.Layer == layer);
+    /// <summary>The piece of vinyl a colour of a print is cut from first, or null; null too where the sizes have prints of their own, for a piece is cut once.</summary>
+    public FromRemnant? RemnantFor(SizedPrint sized, int layer) => sized.Pieces == Pieces ? (Remnants ?? []).FirstOrDefault(r => r.PlacementId == sized.Print.Id && r.Layer == layer) : null;
 
     /// <summary>The same line at another total, its mix of sizes kept.</summary>
     public AskInHand At(int pieces) => this with { Sizes = SizeRun.ScaledTo(Sizes, pieces) };

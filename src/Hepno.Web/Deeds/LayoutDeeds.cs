@@ -63,7 +63,7 @@ internal static class LayoutDeeds
         }
         var print = line.Asked.Placements.FirstOrDefault(p => p.Id == placementId) ?? throw RefusedException.NoSuch("print", placementId);
         RefusedException.IfAny(layer < 0 || layer >= print.Colours ? [new Problem("range", $"Colour {layer + 1} of {print.Colours} is not there.", "layer", $"A colour from 0 to {print.Colours - 1}.")]
-            : print.BySize ? [new Problem("by-size", "It is cut in several sizes: a piece would be for one of them.", "placementId", "Cut it from the roll.")] : []);
+            : SizedPrints.Of(print, line.Asked.Sizes, line.Asked.Names).Count > 1 ? [new Problem("by-size", "It is cut in several sizes: a piece would be for one of them.", "placementId", "Cut it from the roll.")] : []);
         var piece = remnantId.Length == 0 ? null : Views.VinylPiecesView.Free(connection, id).FirstOrDefault(r => r.Id == remnantId)
             ?? throw new RefusedException(409, "not-free", "That piece is gone, or another order uses it.", "Choose another.", "remnantId");
         return OrderDeeds.Put(connection, c, seen, deed, f =>

@@ -50,7 +50,7 @@ public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOn
         string Place(string placementId) => Places.Find(line.Asked.Placements.FirstOrDefault(p => p.Id == placementId)?.Place ?? "")?.Name ?? placementId;
         string Label(string placementId, int layer) => $"{Place(placementId)}, {Htv.ColourName(layer)}";
         var colours = used.Select(u => new VinylColour(u.PlacementId, u.Layer, Label(u.PlacementId, u.Layer), "", Said(Aggregates.Remnants.Get(connection, u.RemnantId)?.Value, u.WidthIn, u.LengthIn, f), []))
-            .Concat(bought.Where(b => !b.Plan.Placement.BySize && !used.Any(u => u.PlacementId == b.Plan.Placement.Id && u.Layer == b.Layer))
+            .Concat(bought.Where(b => b.Purchase.For?.Pieces == line.Asked.Pieces && !used.Any(u => u.PlacementId == b.Plan.Placement.Id && u.Layer == b.Layer))
                 .Select(b => new VinylColour(b.Plan.Placement.Id, b.Layer, Label(b.Plan.Placement.Id, b.Layer), b.Purchase.Hex, "",
                     [.. VinylPieces.For(b.Purchase, free).Select(o => new PieceOffer(o.Piece.Id, Said(o.Piece, o.Piece.WidthIn, o.Piece.LengthIn, f), o.Cuts, o.Saves))])).Where(v => v.Offers.Count > 0));
         return new([.. colours], [.. bought.Select(b => (b, Left: VinylPieces.Left(b.Purchase.Rows!))).Where(x => x.Left is not null).Select(x => new VinylLeft(Label(x.b.Plan.Placement.Id, x.b.Layer), x.b.Purchase.MaterialId, x.Left!.WidthIn, x.Left.LengthIn))]);
