@@ -46,6 +46,9 @@ public enum Feature
 
     /// <summary>Cloth that stretches.</summary>
     Stretch,
+
+    /// <summary>A coat against rain or wind.</summary>
+    Coated,
 }
 
 /// <summary>What else is known of a style's cloth and make.</summary>

@@ -1,3 +1,4 @@
+using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
@@ -26,7 +27,7 @@ public static class Comparer
     public static Comparison Compare(AskInHand ask, decimal? mark, DateTime? dueAt, int? quantity, ShopBook book, FloorPlan floor, Decision? decision = null, bool curve = true)
     {
         var at = quantity is { } q ? ask.At(q) : ask;
-        var bands = new List<Band>();
+        var found = new List<(Band Band, PieceCostResult Cost)>();
         var folds = new List<Fold>();
         IReadOnlyList<AskInHand> others = curve ? [.. CurveAt.Select(ask.At)] : [];
         foreach (var method in DecorationMethods.All)
@@ -37,10 +38,18 @@ public static class Comparer
                 folds.Add(new(method.Id, method.Name, [.. answer.Verdict.Reasons.Where(r => r.Kind == VerdictKind.No)]));
                 continue;
             }
-            bands.Add(BandOf(method, answer, at, mark, dueAt, book, floor, quantity is null && decision?.MethodId == method.Id ? decision.TypedPrice : null) with { Curve = Curve(method, others, book) });
+            var (band, cost) = BandOf(method, answer, at, mark, dueAt, book, floor, quantity is null && decision?.MethodId == method.Id ? decision.TypedPrice : null);
+            found.Add((band with { Curve = Curve(method, others, book) }, cost));
         }
-        return new(at.Pieces, ask.Pieces, mark, dueAt, [.. bands.OrderByDescending(b => b.Fits).ThenBy(b => b.Fits ? 0 : Miss(b)).ThenByDescending(b => b.Outcome.ProfitAnHour.Value)], folds);
+        var onePrice = OnePrice(mark, [.. found.Select(x => x.Band)]);
+        List<Band> bands = [.. found.Select(x => x.Band with { AtOnePrice = Outcome.At(onePrice, x.Cost, LineCost.Fees(at, book), book.Numbers.Wage).ProfitAnHour.Value })
+            .OrderByDescending(b => b.Fits).ThenBy(b => b.Fits ? 0 : Miss(b)).ThenBy(b => b.Verdict.Kind).ThenByDescending(b => b.AtOnePrice)];
+        return new(at.Pieces, ask.Pieces, mark, dueAt, bands, folds, onePrice, Advice.Of(bands, onePrice, book.Numbers.Format));
     }
+
+    // what the customer would pay, or could have it for here
+    private static decimal OnePrice(decimal? mark, IReadOnlyList<Band> bands) => mark
+        ?? new[] { bands.Where(b => b.Fits && b.Verdict.Kind == VerdictKind.Yes), bands.Where(b => b.Fits), bands }.Select(of => of.Select(b => b.Outcome.Price).Order().ToList()).FirstOrDefault(of => of.Count > 0)?[0] ?? 0;
 
     /// <summary>The chosen method alone, or why it cannot.</summary>
     public static (Band? Band, Fold? Fold) Chosen(AskInHand ask, decimal? mark, DateTime? dueAt, ShopBook book, FloorPlan floor, Decision decision)
@@ -48,7 +57,7 @@ public static class Comparer
         var method = DecorationMethods.Find(decision.MethodId)!;
         var answer = method.Answer(ask, book);
         return answer.Decorations.Count == 0 ? (null, new(method.Id, method.Name, [.. answer.Verdict.Reasons.Where(r => r.Kind == VerdictKind.No)]))
-            : (BandOf(method, answer, ask, mark, dueAt, book, floor, decision.TypedPrice), null);
+            : (BandOf(method, answer, ask, mark, dueAt, book, floor, decision.TypedPrice).Band, null);
     }
 
     /// <summary>Seconds of hands at the press for one start by the press floor, at the shop's own pace; packing left out.</summary>
@@ -72,10 +81,10 @@ public static class Comparer
         var perPiece = LineFloor.MinutesOf(ask, decorations, book, starts).SecondsAPiece + WorkSteps.PressHeld(decorations.SelectMany(d => d.Preparation));
         return new(id, lineId, code, starts, perPiece / 60, decorations.Max(d => d.Recipe.TemperatureF), readyAt, readyCause, dueAt, packing / 60, book.Numbers.SlowTenthShare * starts * perPiece / 60, null,
             decorations.Max(d => d.Placement.WidthIn), decorations.Max(d => d.Placement.HeightIn), ask.Style.Kind, null,
-            [.. decorations.Select(d => new PressPass(d.Placement.WidthIn, d.Placement.HeightIn, Places.Find(d.Placement.Place)!.OpeningIn, d.Recipe.Pressure))], ask.Style.HeatCeilingF);
+            [.. decorations.Select(d => new PressPass(d.Placement.WidthIn, d.Placement.HeightIn, Places.Find(d.Placement.Place)!.OpeningIn, d.Recipe.Pressure))], ask.Style.HeatCeilingF, decorations[0].BenchId);
     }
 
-    private static Band BandOf(IDecorationMethod method, MethodAnswer answer, AskInHand ask, decimal? mark, DateTime? dueAt, ShopBook book, FloorPlan floor, decimal? typed)
+    private static (Band Band, PieceCostResult Cost) BandOf(IDecorationMethod method, MethodAnswer answer, AskInHand ask, decimal? mark, DateTime? dueAt, ShopBook book, FloorPlan floor, decimal? typed)
     {
         var n = book.Numbers;
         var cost = LineCost.Of(ask, answer.Decorations, book);
@@ -85,10 +94,10 @@ public static class Comparer
         var outcome = Outcome.At(price, cost, LineCost.Fees(ask, book), n.Wage, more / ask.Pieces);
         var shown = Money.Shown([.. cost.Cost.Parts.Select(p => p.Value)], n.Format.MinorDigits);
         var purchases = answer.Decorations.SelectMany(d => d.Purchases).ToList();
-        var (readyAt, cause) = floor.Arrival(ask.Theirs ? null : ask.Style, purchases);
-        readyAt = floor.Hours.Add(readyAt, WorkSteps.Attended(n.Habits().Apart(answer.Decorations.SelectMany(d => d.Preparation))) * ask.Pieces / 60);
+        var (readyAt, cause) = floor.Arrival(ask.Theirs ? null : ask.Style, purchases, answer.Decorations.Any(d => d.BringsBlank));
+        readyAt = floor.Hours.Add(readyAt, WorkSteps.Attended(n.Habits().Apart(answer.Decorations.SelectMany(d => d.Preparation))) * ask.Pieces / 60).AddMinutes(answer.Decorations.Max(d => d.WaitMinutes));
         var promise = PressPlanner.PromiseFor(WorkOf("", "", "", ask, answer.Decorations, readyAt, cause, dueAt, book), floor);
-        var clock = WorkSteps.Clock(n.Standards().Before(ask.Style.Kind, answer.Decorations.Max(d => d.Recipe.PrePressSeconds)).Concat(n.Standards().After).Concat(answer.Decorations.SelectMany(d => d.Steps.Concat(d.Preparation))));
+        var clock = WorkSteps.Clock(LineFloor.Before(ask.Style.Kind, answer.Decorations, n.Standards()).Concat(n.Standards().After).Concat(answer.Decorations.SelectMany(d => d.Steps.Concat(d.Preparation))));
         var failure = 1 - answer.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
         List<string> leavesOut =
         [
@@ -97,16 +106,17 @@ public static class Comparer
             "artwork drawn or mended by you",
             n.HandsFactor == 1 ? "minutes are simulated from standards: no run of yours is in them yet" : "minutes are simulated from standards at the pace of your own runs",
         ];
-        if (book.PressesFor(ask.Style.Kind).FirstOrDefault(p => p.OffsetF is null) is { } untested)
+        if (answer.Decorations.Any(d => d.Recipe.IsPressed()) && book.PressesFor(ask.Style.Kind).FirstOrDefault(p => p.OffsetF is null) is { } untested)
         {
             leavesOut.Add($"{untested.Name} has no temperature test: it is taken at its dial's word");
         }
         var ordered = cost.Sequence.Select(a => answer.Decorations.First(d => d.Placement.Id == a.Id)).ToList();
-        return new(method.Id, method.Name, answer.Made, answer.Verdict, cost.Cost, Money.Charged(cost.Cost.Value, n.Format.MinorDigits),
+        Band band = new(method.Id, method.Name, answer.Made, answer.Verdict, cost.Cost, Money.Charged(cost.Cost.Value, n.Format.MinorDigits),
             [.. cost.Cost.Parts.Select((p, i) => new StratumShown(p.Code, p.Label, shown[i]))],
             LineCost.Of(ask, answer.Decorations, book, 0).Cost.Value, LineCost.Of(ask, answer.Decorations, book, GuessedSpoilage).Cost.Value, outcome, (price * ask.Pieces) + more, how,
             cost.HandsSeconds, clock, ordered, promise, mark is { } m && price > m ? price - m : 0,
             dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0, Overage.ChanceOf(ask.Pieces, ask.Pieces, failure), leavesOut, [], cliff, surcharges);
+        return (band, cost);
     }
 
     // by how far it misses, as a share of what was wanted: money over the mark and days late weigh alike

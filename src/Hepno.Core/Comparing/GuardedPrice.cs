@@ -60,7 +60,7 @@ public sealed record GuardedPrice(LinePrice Line, Cliff? Cliff)
         Near(decorations, (d, breaks) => breaks.Where(b => b.From > 1 && b.From <= d.Bought).TakeLast(1).Select(b => ask.Pieces + b.From - d.Bought - 1)).Where(q => q >= 1 && q < ask.Pieces);
 
     private static IEnumerable<int> Near(IReadOnlyList<DecorationPlan> decorations, Func<DecorationPlan, IReadOnlyList<PriceBreak>, IEnumerable<int>> at) =>
-        decorations.SelectMany(d => d.Purchases.SelectMany(p => at(d, p.SizeClass?.Breaks ?? InPrints(d, p)))).SelectMany(q => Enumerable.Range(q - SparesAtBreak, SparesAtBreak + 1)).Distinct();
+        decorations.SelectMany(d => d.Purchases.SelectMany(p => at(d, p.SizeClass?.Breaks ?? p.Breaks ?? InPrints(d, p)))).SelectMany(q => Enumerable.Range(q - SparesAtBreak, SparesAtBreak + 1)).Distinct();
 
     // breaks of a layout are by steps or sheets: about so many prints reach them
     private static IReadOnlyList<PriceBreak> InPrints(DecorationPlan d, Purchase p) => p.Laid is not { } laid || laid.Units is not (> 0 and var units) ? []

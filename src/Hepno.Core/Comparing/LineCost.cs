@@ -19,14 +19,15 @@ public static class LineCost
     public static PieceCostResult Of(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, double? failure = null)
     {
         var n = book.Numbers;
-        var press = LineFloor.PressOf(ask, book);
+        var press = LineFloor.WorkplaceOf(ask, decorations, book);
         var floor = LineFloor.MinutesOf(ask, decorations, book);
         var folding = n.Standards().After[1].Seconds * n.HandsFactor;
-        var attempts = decorations.Select((d, i) => new Attempt(d.Placement.Id, Places.Find(d.Placement.Place)!.Name, d.Material, failure ?? d.FailureChance,
+        var attempts = decorations.Select((d, i) => new Attempt(d.Placement.Id, Places.Find(d.Placement.Place)!.Name, d.Material, d.FailureChance == 0 ? 0 : failure ?? d.FailureChance,
             floor.Attended[i] + WorkSteps.Attended(n.Habits().Apart(d.Preparation)), floor.Held[i] + WorkSteps.PressHeld(d.Preparation), d.Bought, d.SetUp)).ToList();
-        return PieceCost.Of(new PieceInputs(ask.Pieces, LandedBlank.Of(ask),
+        return PieceCost.Of(new PieceInputs(ask.Pieces, decorations.Any(d => d.BringsBlank) ? Figure.Input("blank", "Blank", 0, FigureUnit.Money, "in the price of the printed piece") : LandedBlank.Of(ask),
             Sundries(decorations, n), Packing(ask, book),
-            floor.PrepAttended + folding, floor.PrepHeld, attempts, n.Wage, n.OverheadPerHour, press.Equipment.Cost(n.TariffPerKwh, tending: book.TendingOf(press.Id, press.Equipment)), OrderMinutes(ask, decorations.Count, book), FixedFees(ask, book), floor.Source));
+            floor.PrepAttended + folding, floor.PrepHeld, attempts, n.Wage, n.OverheadPerHour, press.Equipment.Cost(n.TariffPerKwh, tending: book.TendingOf(press.Id, press.Equipment)), OrderMinutes(ask, decorations.Count, book), FixedFees(ask, book), floor.Source,
+            press.IsBench() ? press.Id == ShopBook.Table.Id ? "Sent out" : "Stitches" : "Print"));
     }
 
     /// <summary>How the whole order is packed, or null when nothing the shop has carries it.</summary>
@@ -48,6 +49,10 @@ public static class LineCost
     private static Figure Sundries(IReadOnlyList<DecorationPlan> decorations, ShopNumbers n)
     {
         var own = Figure.Input("consumables", "Sundries", n.ConsumablesPerStart, FigureUnit.Money, "Numbers: sundries");
+        if (decorations.All(d => !d.Recipe.IsPressed()))
+        {
+            return Figure.Input("consumables", "Sundries", 0, FigureUnit.Money, "nothing is pressed");
+        }
         // dye prints carry their papers in their own price
         var covers = decorations.Where(d => d.Steps.All(s => s.Code != "tape")).Select((d, i) => n.Habits().CoverCost(d.Recipe) is { } cost ? cost with { Code = $"covers-{i + 1}", Label = $"{Places.Find(d.Placement.Place)!.Name} covers" } : null).OfType<Figure>().ToList();
         return covers.Count == 0 ? own : Figure.Sum("consumables", "Sundries", [own, .. covers]);

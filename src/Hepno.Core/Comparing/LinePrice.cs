@@ -29,7 +29,7 @@ public sealed record LinePrice(decimal Each, IReadOnlyList<SizeSurcharge> Surcha
             var (price, how) = UnitPrice.Typed(said, cost, ask.OrderPieces, n, fees);
             return new(price, [], how);
         }
-        var surcharges = n.SizePricing == SizePricing.Surcharged && !ask.Theirs ? SizeSurcharge.Of(ask.Style, ask.Sizes, n.PolicyFor(ask.Channel), fees) : [];
+        var surcharges = n.SizePricing == SizePricing.Surcharged && !ask.Theirs && !decorations.Any(d => d.BringsBlank) ? SizeSurcharge.Of(ask.Style, ask.Sizes, n.PolicyFor(ask.Channel), fees) : [];
         // the base price is made as if every size cost the same: the surcharges bear the rest
         var basis = surcharges.Count == 0 ? cost : LineCost.Of(ask with { Style = ask.Style with { Sizes = [.. ask.Style.Sizes.Select(s => s with { Surcharge = 0 })] } }, decorations, book);
         var (each, words) = UnitPrice.Of(basis, ask.OrderPieces, n, ask.Channel, fees);

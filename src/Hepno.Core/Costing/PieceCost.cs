@@ -27,8 +27,9 @@ public sealed record Attempt(string Id, string Label, Figure Material, double Fa
 /// <param name="OrderMinutes">Hands for the whole order away from the pieces.</param>
 /// <param name="FixedFees">Fixed fees of all payments of the order.</param>
 /// <param name="TimeSource">Where the seconds come from, in words.</param>
+/// <param name="DecorationLabel">What the stratum of decorations is called: Print, Stitches or Sent out (DOMAIN 11).</param>
 public sealed record PieceInputs(int Quantity, Figure Blank, Figure Consumables, Figure Packing, double PrepAttendedSeconds, double PrepPressSeconds, IReadOnlyList<Attempt> Decorations,
-    decimal Wage, decimal OverheadPerHour, Figure PressHour, Figure OrderMinutes, Figure FixedFees, string TimeSource = "standards, one at a time");
+    decimal Wage, decimal OverheadPerHour, Figure PressHour, Figure OrderMinutes, Figure FixedFees, string TimeSource = "standards, one at a time", string DecorationLabel = "Print");
 
 /// <summary>The cost of one good piece.</summary>
 /// <param name="Cost">The seven strata, in their order, summed.</param>
@@ -71,7 +72,7 @@ public static class PieceCost
         var held = Timed("held", "The press", d => d.PressSeconds, inputs.PrepPressSeconds, inputs.PressHour.Value, "Floor: an hour of the press") is var h ? h with { Parts = [.. h.Parts, inputs.PressHour with { Label = "An hour of the press, as used above" }], How = "sum of the times above" } : null!;
         var overhead = Timed("overhead", "Rent and the rest", d => d.AttendedSeconds, inputs.PrepAttendedSeconds, inputs.OverheadPerHour, "Numbers: overhead");
         var rent = Figure.Sum("press", "Heat and rent", held, overhead, OrderTime(inputs, orderSeconds, inputs.OverheadPerHour, "Numbers: overhead"));
-        var materials = Figure.Sum("decoration", "Print", [.. sequence.Select(d => d.Material), .. sequence.Where(d => d.SetUp is not null).Select(d => SetUpShare(d, inputs))]);
+        var materials = Figure.Sum("decoration", inputs.DecorationLabel, [.. sequence.Select(d => d.Material), .. sequence.Where(d => d.SetUp is not null).Select(d => SetUpShare(d, inputs))]);
         var packing = Figure.Sum("packing", "Packing and sending", inputs.Packing, Figure.Of("fixed-fees", "Fixed fees", inputs.FixedFees.Value / inputs.Quantity, "fees of the order ÷ pieces", inputs.FixedFees, Pieces(inputs)));
         var cost = Figure.Sum("cost", "Cost", inputs.Blank with { Code = "blank", Label = "Blank" }, materials, inputs.Consumables with { Code = "consumables", Label = "Sundries" }, labour, rent, Spoilage.Stratum(inputs, sequence, attempts), packing);
         var hands = HandsSeconds(inputs, sequence, starts, attempts, orderSeconds);

@@ -9,6 +9,16 @@ namespace Hepno.Core.Materials;
 /// <param name="Breaks">Prices each, by how many of this class are bought together.</param>
 public sealed record TransferSize(string Name, double WidthIn, double HeightIn, IReadOnlyList<PriceBreak> Breaks);
 
+/// <summary>What kind of full-colour transfer a list prices.</summary>
+public enum TransferKind
+{
+    /// <summary>Film with powdered adhesive.</summary>
+    Film,
+
+    /// <summary>Printed and blocked on paper: not film.</summary>
+    Digital,
+}
+
 /// <summary>What one supplier asks for full-colour film transfers, by size or with a layout of one's own.</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Supplier">Who prints them.</param>
@@ -17,7 +27,8 @@ public sealed record TransferSize(string Name, double WidthIn, double HeightIn, 
 /// <param name="FreightPerOrder">Freight for one order.</param>
 /// <param name="LeadDays">Working days from order to arrival.</param>
 /// <param name="ByLayout">The roll and sheets it sells for layouts; null for none.</param>
-public sealed record TransferPriceList(string Id, string Supplier, string Product, IReadOnlyList<TransferSize> Sizes, decimal FreightPerOrder, int LeadDays, FilmByLayout? ByLayout = null)
+/// <param name="Kind">What kind of transfer it is.</param>
+public sealed record TransferPriceList(string Id, string Supplier, string Product, IReadOnlyList<TransferSize> Sizes, decimal FreightPerOrder, int LeadDays, FilmByLayout? ByLayout = null, TransferKind Kind = TransferKind.Film)
 {
     /// <summary>The smallest class that holds the artwork in either orientation, or null when none does.</summary>
     public TransferSize? SmallestHolding(double widthIn, double heightIn) => Sizes

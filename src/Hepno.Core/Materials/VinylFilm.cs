@@ -12,7 +12,8 @@ namespace Hepno.Core.Materials;
 /// <param name="FreightPerOrder">Freight for one order.</param>
 /// <param name="LeadDays">Working days from order to arrival.</param>
 /// <param name="SharedMargin">True when neighbours share one weeding margin instead of standing two apart.</param>
-public sealed record VinylFilm(string Id, string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays, bool SharedMargin = false)
+/// <param name="Blocks">True when its maker says that it keeps a cloth's own dye back.</param>
+public sealed record VinylFilm(string Id, string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays, bool SharedMargin = false, bool Blocks = false)
 {
     /// <summary>What the owner must put right before the vinyl can be kept.</summary>
     public IEnumerable<Problem> Problems()

@@ -17,7 +17,10 @@ namespace Hepno.Core.Methods;
 /// <param name="Purchases">What is bought, or taken from the shop's own rolls, for it.</param>
 /// <param name="SetUp">Money once for the design, however many are pressed; null when there is none.</param>
 /// <param name="Prepare">What the preparation is called on the list ("Cut and weed"); empty when there is none.</param>
-public sealed record DecorationPlan(Placement Placement, Figure Material, int Bought, double FailureChance, Recipe Recipe, IReadOnlyList<WorkStep> Steps, IReadOnlyList<WorkStep> Preparation, IReadOnlyList<Purchase> Purchases, Figure? SetUp = null, string Prepare = "")
+/// <param name="BenchId">The place of work without heat it is done at; empty for a press.</param>
+/// <param name="WaitMinutes">Minutes that pass once, whatever the number, before the first can be pressed: prints that dry.</param>
+/// <param name="BringsBlank">True where the garment itself is in its price.</param>
+public sealed record DecorationPlan(Placement Placement, Figure Material, int Bought, double FailureChance, Recipe Recipe, IReadOnlyList<WorkStep> Steps, IReadOnlyList<WorkStep> Preparation, IReadOnlyList<Purchase> Purchases, Figure? SetUp = null, string Prepare = "", string BenchId = "", double WaitMinutes = 0, bool BringsBlank = false)
 {
     private const double WantedChance = 0.95;
 

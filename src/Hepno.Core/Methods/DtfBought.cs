@@ -1,15 +1,14 @@
 using Hepno.Core.Materials;
-using Hepno.Core.Measures;
-using Hepno.Core.Orders;
 
 namespace Hepno.Core.Methods;
 
 /// <summary>Full-colour film transfers bought by size class, or laid out by oneself on a roll or sheets.</summary>
 public sealed class DtfBought : IDecorationMethod
 {
-    private const double LeastLinePt = 1;
     private const string Key = "dtf-bought";
     private const double FailurePrior = 0.015;
+
+    private static readonly BoughtTransfers Bought = new(Key, TransferKind.Film, FailurePrior, "film", true);
 
     /// <inheritdoc/>
     public string Id => Key;
@@ -24,116 +23,8 @@ public sealed class DtfBought : IDecorationMethod
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
-    public MethodAnswer Answer(AskInHand ask, ShopBook book)
-    {
-        if (book.Films.Count == 0)
-        {
-            return MethodAnswer.No(new Reason("no-prices", VerdictKind.No, "no film prices on the Shelf", "a supplier's price list, entered on the Shelf"));
-        }
-        // what the owner has laid out stays what is reckoned with as long as the line needs the same prints
-        return Settled(ask, book) ?? MethodAnswer.BestOf([.. book.Films.SelectMany(list => Answers(ask, book, list, LaidPrint.Of(ask, Failure(ask, book), list.Id)))], ask.Pieces);
-    }
+    public MethodAnswer Answer(AskInHand ask, ShopBook book) => Bought.Answer(ask, book);
 
     /// <summary>The share of attempts expected to spoil a piece.</summary>
-    public static double Failure(AskInHand ask, ShopBook book) => SpoilageChance.Of(Key, FailurePrior, ask, book);
-
-    private static MethodAnswer? Settled(AskInHand ask, ShopBook book)
-    {
-        if (ask.Laid is not { } laid || book.Films.FirstOrDefault(l => l.Id == laid.FilmId) is not { } list || list.ByLayout?.Grounds().FirstOrDefault(g => g.Key == laid.On) is not { } on)
-        {
-            return null;
-        }
-        var (prints, reasons) = (LaidPrint.Of(ask, Failure(ask, book), list.Id), Reasons(ask, book, list));
-        return LaidFilm.Of(prints, on, laid) is { IsSettled: true } film && Verdict.Of(reasons).Kind != VerdictKind.No ? ByLayout(ask, book, list, film, prints, reasons) : null;
-    }
-
-    private static IEnumerable<MethodAnswer> Answers(AskInHand ask, ShopBook book, TransferPriceList list, IReadOnlyList<LaidPrint> prints)
-    {
-        var reasons = Reasons(ask, book, list);
-        var possible = Verdict.Of(reasons).Kind != VerdictKind.No;
-        if (prints.All(p => p.Count == 0))
-        {
-            yield return possible ? OfDrawer(ask, book, list, prints, reasons) : MethodAnswer.No(reasons);
-            yield break;
-        }
-        if (list.Sizes.Count > 0)
-        {
-            List<Reason> tooLarge = [.. ask.Prints.Where(p => list.SmallestHolding(p.WidthIn, p.HeightIn) is null).Select(p => TooLarge(p, list, book))];
-            yield return possible && tooLarge.Count == 0 ? BySize(ask, book, list, prints, reasons) : MethodAnswer.No([.. reasons, .. tooLarge]);
-        }
-        foreach (var on in list.ByLayout?.Grounds() ?? [])
-        {
-            yield return !possible ? MethodAnswer.No(reasons) : LaidFilm.Of(prints, on, null) is { } film ? ByLayout(ask, book, list, film, prints, reasons)
-                : MethodAnswer.No([.. reasons, new Reason("layout", VerdictKind.No, $"its prints do not go on {Called(on, list, book)}", "a smaller print, fewer pieces at once, or film by size")]);
-        }
-    }
-
-    private static List<Reason> Reasons(AskInHand ask, ShopBook book, TransferPriceList list) =>
-    [
-        .. Verdicts.ThinLines(ask.Prints, LeastLinePt, "film"),
-        .. Verdicts.Heat(ask, book.RecipeFor(list.Id, ask), book, list.Product),
-        .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
-        .. Verdicts.SoftEdges(ask.Placements, ask.Colourway),
-        .. Verdicts.Make(ask),
-    ];
-
-    private static Reason TooLarge(Placement p, TransferPriceList list, ShopBook book)
-    {
-        var largest = list.Sizes.MaxBy(s => s.WidthIn * s.HeightIn)!;
-        return new("size-class", VerdictKind.No, $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}; {list.Supplier}'s largest is {Shown.Size(largest.WidthIn, largest.HeightIn, book.Numbers.Format)}", "a smaller print, or another supplier's list");
-    }
-
-    private static MethodAnswer BySize(AskInHand ask, ShopBook book, TransferPriceList list, IReadOnlyList<LaidPrint> prints, IReadOnlyList<Reason> reasons)
-    {
-        // transfers of one size class count together for its price, whatever is on them
-        var byClass = prints.GroupBy(p => list.SmallestHolding(p.Print.Print.WidthIn, p.Print.Print.HeightIn)!.Name).ToDictionary(g => g.Key, g => g.Sum(p => p.Count));
-        var decorations = Decorations(ask, book, list, prints, [], laid =>
-        {
-            var p = laid.Print.Print;
-            var place = Places.Find(p.Place)!.Name;
-            var size = list.SmallestHolding(p.WidthIn, p.HeightIn)!;
-            var held = PriceBreaks.At(size.Breaks, byClass[size.Name]);
-            var price = Figure.Input("transfer-price", $"{size.Name}, from {held.From}", held.Price, FigureUnit.Money, Source(list));
-            return (laid.Each(price), laid.Count == 0 ? [] : [new Purchase($"film-{p.Id}", $"{laid.Count} transfers {size.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}{(p.Own == OwnText.None ? "" : ", each its own name")}", list.Supplier, list.LeadDays, laid.Count, "transfers",
-                Figure.Of("buy", place, Money.Times(laid.Count, held.Price), "transfers × price", Figure.Input("count", "Transfers", laid.Count, FigureUnit.Count, laid.Why), price), null, size)]);
-        });
-        return new(Verdict.Of(reasons), $"{list.Product} by size, {list.Supplier}", decorations);
-    }
-
-    private static MethodAnswer ByLayout(AskInHand ask, ShopBook book, TransferPriceList list, LaidFilm film, IReadOnlyList<LaidPrint> prints, IReadOnlyList<Reason> reasons)
-    {
-        var decorations = Decorations(ask, book, list, prints, [book.Numbers.Standards().CutApart], laid =>
-            (film.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share ? laid.Each(share.ByArea with { Code = "transfer-price", Label = "Its part of the film" }) : Lying(), []));
-        var laid = new LaidPurchase(list.Id, film.On.Key, film.On.Ground, [.. film.Prints.Select(p => p.Design)], film.Bill, film.Found.UsedLengthIn, film.Found.Sheets, film.Found.OverFloor, film.IsSettled, film.On.Units(film.Bill), film.On.Roll?.Steps ?? film.On.Sheets);
-        var roll = film.On.Roll is not null;
-        var purchase = new Purchase($"film-layout-{ask.Placements[0].Id}", $"{film.Prints.Sum(p => p.Count)} prints on {Called(film.On, list, book)}", list.Supplier, list.LeadDays, roll ? film.Bill.BilledIn : film.Bill.Sheets, roll ? "in" : "sheets", film.Bill.Cost, null, null, Laid: laid);
-        return new(Verdict.Of(reasons), $"{list.Product} on {(roll ? "a roll" : $"sheets {film.On.Key}")}, {list.Supplier}", [decorations[0] with { Purchases = [purchase] }, .. decorations.Skip(1)]);
-    }
-
-    // every print lies in the drawer: nothing is bought
-    private static MethodAnswer OfDrawer(AskInHand ask, ShopBook book, TransferPriceList list, IReadOnlyList<LaidPrint> prints, IReadOnlyList<Reason> reasons) =>
-        new(Verdict.Of(reasons), $"{list.Product} from the drawer", Decorations(ask, book, list, prints, [], _ => (Lying(), [])));
-
-    private static Figure Lying() => Figure.Input("transfer-price", "From the drawer", 0, FigureUnit.Money, "they lie here already");
-
-    private static List<DecorationPlan> Decorations(AskInHand ask, ShopBook book, TransferPriceList list, IReadOnlyList<LaidPrint> prints, IReadOnlyList<PressFloor.WorkStep> preparation, Func<LaidPrint, (Figure Print, IReadOnlyList<Purchase> Purchases)> print)
-    {
-        var (failure, steps, recipe) = (Failure(ask, book), book.Numbers.Standards(), book.RecipeFor(list.Id, ask)!);
-        var count = ask.Pieces * ask.Placements.Count;
-        var freightPaid = prints.Any(p => p.Count > 0) ? list.FreightPerOrder : 0;
-        var freight = Figure.Of("freight-share", "Film freight", freightPaid / count, "freight ÷ decorations",
-            Figure.Input("freight", "Freight an order", freightPaid, FigureUnit.Money, Source(list)), Figure.Input("decorations", "Decorations", count, FigureUnit.Count, "the ask"));
-        return [.. ask.Placements.Select((asked, i) => DecorationPlan.Of(ask, asked, steps, sized =>
-        {
-            var laid = prints.First(p => p.Print.Print.Id == sized.Print.Id && p.Print.Sizes.SequenceEqual(sized.Sizes));
-            var (each, purchases) = print(laid);
-            return new DecorationPlan(sized.Print, Figure.Sum("material", $"{Places.Find(sized.Print.Place)!.Name} transfer", each, freight), laid.Count + laid.Lying, failure, recipe,
-                steps.Transfer(recipe, i == 0 ? 0 : steps.Rethread(sized.Print.Place, ask.Style.Kind)), preparation, purchases, Prepare: preparation.Count > 0 ? "Cut the film apart" : "");
-        }))];
-    }
-
-    private static string Called(FilmGround on, TransferPriceList list, ShopBook book) =>
-        on.Ground.LengthIn is { } length ? $"sheets {Shown.Size(on.Ground.WidthIn, length, book.Numbers.Format)} of {list.Product.ToLowerInvariant()}" : $"{list.Product.ToLowerInvariant()}, {Shown.Length(on.Ground.WidthIn, book.Numbers.Format)} wide";
-
-    private static string Source(TransferPriceList list) => $"Shelf: {list.Supplier}";
+    public static double Failure(AskInHand ask, ShopBook book) => Bought.Failure(ask, book);
 }

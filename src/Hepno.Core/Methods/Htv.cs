@@ -70,7 +70,7 @@ public sealed class Htv : IDecorationMethod
             }
         }
         reasons.AddRange(Verdicts.ThinLines(ask.Prints, LeastLinePt, "vinyl"));
-        reasons.AddRange(Verdicts.Heat(ask, recipe, book, film.Product));
+        reasons.AddRange(Verdicts.Heat(ask, recipe, book, film.Product, film.Blocks));
         reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
         reasons.AddRange(Verdicts.Make(ask));
         var verdict = Verdict.Of(reasons);

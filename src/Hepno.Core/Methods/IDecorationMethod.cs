@@ -31,6 +31,27 @@ namespace Hepno.Core.Methods;
 public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, IReadOnlyList<TransferPriceList> Films, IReadOnlyList<VinylFilm> Vinyls, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes,
     IReadOnlyList<ScreenTransferList> Screens, IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, CarrierRates? Carrier = null, IReadOnlyList<Cutter>? Cutters = null, DateOnly? BuyBy = null, FloorMemo? Memo = null, IReadOnlyList<SpotTest>? Tests = null, IReadOnlyList<MachineUpkeep>? Upkeep = null, IReadOnlyList<PrinterSupplies>? Supplies = null, IReadOnlyList<Press>? Ovens = null)
 {
+    /// <summary>Screen printers that work is sent out to.</summary>
+    public IReadOnlyList<OutsidePrinter> OutsidePrinters { get; init; } = [];
+
+    /// <summary>Own embroidery machines.</summary>
+    public IReadOnlyList<StitchMachine> Stitchers { get; init; } = [];
+
+    /// <summary>Desktop inkjet printers.</summary>
+    public IReadOnlyList<PaperPrinter> PaperPrinters { get; init; } = [];
+
+    /// <summary>Transfer papers.</summary>
+    public IReadOnlyList<TransferPaper> Papers { get; init; } = [];
+
+    /// <summary>Own direct-to-garment printers.</summary>
+    public IReadOnlyList<GarmentPrinter> GarmentPrinters { get; init; } = [];
+
+    /// <summary>Services that print on demand.</summary>
+    public IReadOnlyList<PodService> PodServices { get; init; } = [];
+
+    /// <summary>Where work is done that needs no machine.</summary>
+    public static Press Table { get; } = Press.Bench("table", "the table", new(0, 0, 1, 1, 0, 0, 0), "");
+
     /// <summary>The recipe of a product on a line's cloth as this shop presses it, or null when it has none.</summary>
     public Recipe? RecipeFor(string productId, AskInHand ask) => RecipeChoice.For(productId, ask.Style, ask.Colourway, Recipes, Tests ?? []) is { } recipe ? Numbers.Habits().Of(recipe) : null;
 
@@ -42,17 +63,26 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
         : Vinyls.FirstOrDefault(x => x.Id == productId) is { } vinyl ? $"{vinyl.Supplier} {vinyl.Product}"
         : Screens.FirstOrDefault(x => x.Id == productId) is { } screen ? $"{screen.Supplier} {screen.Product}"
         : FilmPrinters.FirstOrDefault(x => x.Id == productId) is { } own ? $"film of {own.Name}"
-        : DyePrinters.FirstOrDefault(x => x.Id == productId) is { } dye ? $"dye of {dye.Name}" : "a product no longer kept";
+        : DyePrinters.FirstOrDefault(x => x.Id == productId) is { } dye ? $"dye of {dye.Name}"
+        : Papers.FirstOrDefault(x => x.Id == productId) is { } paper ? $"{paper.Supplier} {paper.Product}"
+        : GarmentPrinters.FirstOrDefault(x => x.Id == productId) is { } direct ? $"print of {direct.Name}" : "a product no longer kept";
 
     /// <summary>Every machine with its kind and what an hour of it costs.</summary>
     public IReadOnlyList<(string Id, string Kind, EquipmentHour Equipment)> Machines() =>
-        [.. Presses.Concat(Ovens ?? []).Select(p => (p.Id, "press", p.Equipment)), .. FilmPrinters.Select(p => (p.Id, "film-printer", p.Equipment)), .. DyePrinters.Select(p => (p.Id, "dye-printer", p.Equipment)), .. (Cutters ?? []).Select(p => (p.Id, "cutter", p.Equipment))];
+        [.. Presses.Concat(Ovens ?? []).Select(p => (p.Id, "press", p.Equipment)), .. FilmPrinters.Select(p => (p.Id, "film-printer", p.Equipment)), .. DyePrinters.Select(p => (p.Id, "dye-printer", p.Equipment)), .. (Cutters ?? []).Select(p => (p.Id, "cutter", p.Equipment)),
+            .. PaperPrinters.Select(p => (p.Id, "paper-printer", p.Equipment)), .. GarmentPrinters.Select(p => (p.Id, "garment-printer", p.Equipment)), .. Stitchers.Select(p => (p.Id, "stitch-machine", p.Equipment))];
 
     /// <summary>What tending a machine costs for an hour of it; null while nothing is listed for it.</summary>
     public Figure? TendingOf(string machineId, EquipmentHour equipment) => Upkeep?.FirstOrDefault(u => u.Id == machineId) is { Tasks.Count: > 0 } u ? u.PerHour(Numbers, equipment.ProductiveHoursAYear) : null;
 
     /// <summary>A press, oven or conveyor; null for none of that name.</summary>
     public Press? Heater(string id) => Presses.Concat(Ovens ?? []).FirstOrDefault(p => p.Id == id);
+
+    /// <summary>Places of work without heat: the table.</summary>
+    public IReadOnlyList<Press> Benches() => [Table, .. Stitchers.Select(m => m.Bench())];
+
+    /// <summary>A press or a place of work without heat; null for none of that name.</summary>
+    public Press? Workplace(string id) => Presses.Concat(Benches()).FirstOrDefault(p => p.Id == id);
 
     /// <summary>Presses that take a kind of garment, those set aside too.</summary>
     public IReadOnlyList<Press> PressesFor(GarmentKind kind) => [.. Presses.Where(p => p.Takes(kind))];
@@ -153,7 +183,8 @@ public sealed record Verdict(VerdictKind Kind, IReadOnlyList<Reason> Reasons)
 /// <param name="Note">Why it is cut as it is; may be empty.</param>
 /// <param name="MaterialId">For vinyl: of which roll on the Shelf; else empty.</param>
 /// <param name="Layer">For vinyl: which of the print's colours, from 0.</param>
-public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass, Gang.SheetGrid? Grid = null, SizedPrint? For = null, LaidPurchase? Laid = null, string Hex = "", string Note = "", string MaterialId = "", int Layer = 0);
+/// <param name="Breaks">For work sent out: its price breaks, by pieces; else null.</param>
+public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass, Gang.SheetGrid? Grid = null, SizedPrint? For = null, LaidPurchase? Laid = null, string Hex = "", string Note = "", string MaterialId = "", int Layer = 0, IReadOnlyList<PriceBreak>? Breaks = null);
 
 /// <summary>What a method answers to an ask.</summary>
 /// <param name="Verdict">Whether it can.</param>
@@ -194,7 +225,7 @@ public interface IDecorationMethod
 public static class DecorationMethods
 {
     /// <summary>The methods Hepno knows.</summary>
-    public static IReadOnlyList<IDecorationMethod> All { get; } = [new DtfBought(), new DtfMade(), new ScreenTransfer(), new Htv(), new Sublimation()];
+    public static IReadOnlyList<IDecorationMethod> All { get; } = [new DtfBought(), new DtfMade(), new DigitalTransfer(), new ScreenTransfer(), new Htv(), new Sublimation(), new PaperLight(), new PaperOpaque(), new Dtg(), new Embroidery(), new ScreenOut(), new PodOut()];
 
     /// <summary>A method by its key, or null.</summary>
     public static IDecorationMethod? Find(string id) => All.FirstOrDefault(m => m.Id == id);

@@ -1,3 +1,4 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
@@ -19,6 +20,14 @@ public static class LineFloor
         return able.OrderBy(p => p.HeldByHand()).ThenBy(p => p.IsSetAside()).ThenBy(p => !prints.All(print => p.Covers(print.WidthIn, print.HeightIn))).First();
     }
 
+    /// <summary>Where a line is done by a method's plan: the press it is priced on, or a place of work without heat.</summary>
+    public static Press WorkplaceOf(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book) =>
+        decorations[0].BenchId is { Length: > 0 } bench ? book.Benches().FirstOrDefault(b => b.Id == bench) ?? ShopBook.Table : PressOf(ask, book);
+
+    /// <summary>Steps of a piece before its first decoration; none where it is not pressed.</summary>
+    public static IReadOnlyList<WorkStep> Before(GarmentKind kind, IReadOnlyList<DecorationPlan> decorations, StepStandards standards) =>
+        decorations.Any(d => d.Recipe.IsPressed()) ? standards.Before(kind, decorations.Max(d => d.Recipe.PrePressSeconds)) : [];
+
     /// <summary>Its pieces as a job for one press and one pair of hands, by the shop's habits; steps of hands at the shop's own pace. Folding and bagging come after the press and are no part of it.</summary>
     /// <param name="ask">The line.</param>
     /// <param name="decorations">How it is done.</param>
@@ -26,13 +35,13 @@ public static class LineFloor
     /// <param name="pieces">Pieces; null for the line's own.</param>
     public static FloorJob JobOf(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, int? pieces = null)
     {
-        var (n, habits, standards, press) = (book.Numbers, book.Numbers.Habits(), book.Numbers.Standards(), PressOf(ask, book));
+        var (n, habits, standards, press) = (book.Numbers, book.Numbers.Habits(), book.Numbers.Standards(), WorkplaceOf(ask, decorations, book));
         IReadOnlyList<WorkStep> Paced(IEnumerable<WorkStep> steps) => [.. steps.Select(s => s.Hands ? s with { Seconds = s.Seconds * n.HandsFactor } : s)];
         // an iron binds the hands as long as it presses: nothing streams beside it
         IReadOnlyList<WorkStep> Pressed(IEnumerable<WorkStep> steps) => Paced(press.HeldByHand() ? steps.Select(s => s.Press ? s with { Hands = true } : s) : steps);
-        return new(pieces ?? ask.Pieces, [.. Paced(decorations.SelectMany(d => habits.Beside(d.Preparation))), .. Pressed(standards.Before(ask.Style.Kind, decorations.Max(d => d.Recipe.PrePressSeconds)))],
+        return new(pieces ?? ask.Pieces, [.. Paced(decorations.SelectMany(d => habits.Beside(d.Preparation))), .. Pressed(Before(ask.Style.Kind, decorations, standards))],
             [.. decorations.Select(d => new FloorPass(Places.Find(d.Placement.Place)!.Name, d.Recipe.TemperatureF, d.Recipe.DwellSlackSeconds, d.Recipe.Window(), Pressed(d.Steps)))],
-            Paced([standards.After[0]]), [new FloorPress(press.Name, press.OpensItself(), press.LoadsBeside, press.RiseFPerMinute, press.DropFPerMinute)], 1, habits.RackPlaces, press.HeldByHand() ? FloorPolicy.OneAtATime : habits.Policy, habits.FirstPiece);
+            Paced([standards.After[0]]), [new FloorPress(press.Name, press.OpensItself(), press.LoadsBeside, press.RiseFPerMinute, press.DropFPerMinute)], 1, habits.RackPlaces, press.HeldByHand() ? FloorPolicy.OneAtATime : habits.Policy, habits.FirstPiece && press.Id != ShopBook.Table.Id);
     }
 
     /// <summary>The same job begun with its press cold: it heats first, and what needs no press is done meanwhile.</summary>

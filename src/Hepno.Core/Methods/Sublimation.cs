@@ -8,7 +8,7 @@ using Hepno.Core.Recipes;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Dye sublimation, one side: cloth, colour and machine decide.</summary>
+/// <summary>Dye sublimation on one side or two, socks on jigs: cloth, colour and machine decide.</summary>
 public sealed class Sublimation : IDecorationMethod
 {
     private const double VividPercent = 95;
@@ -16,6 +16,7 @@ public sealed class Sublimation : IDecorationMethod
     private const double LeastLinePt = 0.5;
     private const string Key = "sublimation";
     private const double FailurePrior = 0.025;
+    private const double FailureTwoSides = 0.04;
     private const double GapIn = 0.25;
     private const int ProtectionSheets = 2;
 
@@ -61,6 +62,23 @@ public sealed class Sublimation : IDecorationMethod
             MachineTime.Of(printer.Equipment, StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds, tariffPerKwh, source, tending));
     }
 
+    /// <summary>Share of attempts assumed to spoil a piece: 2.5% on one side; on two, together 4% of the pieces (DOMAIN 17).</summary>
+    public static double Assumed(AskInHand ask) => ask.Placements.Select(p => IsBehind(p.Place)).Distinct().Count() < 2 ? FailurePrior : 1 - Math.Pow(1 - FailureTwoSides, 1.0 / ask.Placements.Count);
+
+    /// <summary>Prints of a placement on one piece: two on a pair of socks.</summary>
+    public static int Copies(AskInHand ask) => ask.Style.Kind == GarmentKind.Socks ? 2 : 1;
+
+    private static bool IsBehind(string place) => place is "back" or "nape" or "sock-side-b";
+
+    // a sock is pulled over a form, or its other side is printed through
+    private static IEnumerable<Reason> Jigs(AskInHand ask, ShopBook book)
+    {
+        if (ask.Style.Kind == GarmentKind.Socks && !book.PressesFor(ask.Style.Kind).Any(p => (p.Accessories ?? []).Any(a => a.Kind == AccessoryKind.Jig)))
+        {
+            yield return new("no-jig", VerdictKind.No, "no jig for socks on the Floor", "a pair of jigs, added to the press on the Floor");
+        }
+    }
+
     private static List<Reason> Cloth(AskInHand ask)
     {
         List<Reason> reasons = [];
@@ -86,7 +104,7 @@ public sealed class Sublimation : IDecorationMethod
     {
         var f = book.Numbers.Format;
         var recipe = book.RecipeFor(printer.Id, ask);
-        List<Reason> reasons = [.. cloth, .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.ThinLines(ask.Prints, LeastLinePt, "dye"), .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}"), .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)), .. Verdicts.Make(ask)];
+        List<Reason> reasons = [.. cloth, .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.ThinLines(ask.Prints, LeastLinePt, "dye"), .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}", true), .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)), .. Verdicts.Make(ask, dye: true), .. Jigs(ask, book)];
         reasons.AddRange(ask.Prints.Where(p => Grid(p, printer) is null).Select(p => new Reason("sheet-size", VerdictKind.No,
             $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {printer.Name} prints {Shown.Size(printer.SheetWidthIn - (2 * printer.SheetMarginIn), printer.SheetHeightIn - (2 * printer.SheetMarginIn), f)}", "a smaller print, or a larger sheet")));
         var verdict = Verdict.Of(reasons);
@@ -98,14 +116,22 @@ public sealed class Sublimation : IDecorationMethod
         var (n, f) = (book.Numbers, book.Numbers.Format);
         var p = sized.Print;
         var place = Places.Find(p.Place)!.Name;
-        var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
-        var steps = n.Standards();
-        var (prints, why) = DecorationPlan.Needed(sized, failure);
+        var failure = SpoilageChance.Of(Key, Assumed(ask), ask, book);
+        var (steps, copies) = (n.Standards(), Copies(ask));
+        var (attempts, why) = DecorationPlan.Needed(sized, failure);
+        var prints = attempts * copies;
         var grid = Grid(p, printer)!;
-        var material = Print(p, printer, grid, prints, n.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment));
+        var one = Print(p, printer, grid, prints, n.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment));
+        var material = copies == 1 ? one : Figure.Of("material", one.Label, one.Value * copies, "a print × prints a pair", one with { Code = "one" }, Figure.Input("pair", "Prints a pair", copies, FigureUnit.Count, "one on each sock"));
         var purchase = new Purchase($"dye-paper-{p.Id}", $"{grid.Sheets(prints)} sheets, {prints} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {grid.PerSheet} on a sheet", "", 0, grid.Sheets(prints), "sheets",
-            Figure.Of("own-prints", $"{place} dye prints", material.Value * prints, "one print × prints", material, Figure.Input("prints", "Prints", prints, FigureUnit.Count, why)), null, null, grid);
-        return new(p, material, prints, failure, recipe, steps.Taped(recipe, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)),
-            [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), steps.CutApart], [purchase], Prepare: "Print the dye paper and cut it apart");
+            Figure.Of("own-prints", $"{place} dye prints", one.Value * prints, "one print × prints", one, Figure.Input("prints", "Prints", prints, FigureUnit.Count, copies == 1 ? why : $"two a pair: {why}")), null, null, grid);
+        var rethread = index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind);
+        List<WorkStep> atPress = [.. Enumerable.Range(0, copies).SelectMany(c => steps.Taped(recipe, c == 0 ? rethread : steps.Thread(ask.Style.Kind)))];
+        if (ask.Style.Kind == GarmentKind.Socks && index == 0)
+        {
+            atPress.Insert(0, steps.Jigged(copies));
+        }
+        return new(p, material, attempts, failure, recipe, atPress,
+            [StepStandards.Print(p.AreaIn2 * copies, printer.SpeedIn2PerMinute), steps.CutApart with { Seconds = steps.CutApart.Seconds * copies }], [purchase], Prepare: "Print the dye paper and cut it apart");
     }
 }

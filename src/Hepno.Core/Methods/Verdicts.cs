@@ -25,12 +25,38 @@ internal static class Verdicts
         }
     }
 
+    /// <summary>Prints larger than a machine or supplier takes, in either orientation.</summary>
+    /// <param name="prints">As they are made.</param>
+    /// <param name="mostWidthIn">Widest, in.</param>
+    /// <param name="mostHeightIn">Tallest, in.</param>
+    /// <param name="who">Whose limit it is.</param>
+    /// <param name="f">How figures are written.</param>
+    public static IEnumerable<Reason> Largest(IEnumerable<Placement> prints, double mostWidthIn, double mostHeightIn, string who, FigureFormat f) => prints
+        .Where(p => !((p.WidthIn <= mostWidthIn + 1e-9 && p.HeightIn <= mostHeightIn + 1e-9) || (p.HeightIn <= mostWidthIn + 1e-9 && p.WidthIn <= mostHeightIn + 1e-9)))
+        .Select(p => new Reason("too-large", VerdictKind.No, $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {who} takes {Shown.Size(mostWidthIn, mostHeightIn, f)}", "a smaller print, or another method"));
+
+    /// <summary>Cloth with a coat that lets nothing through: what decorates it may not hold, or breaks the coat.</summary>
+    /// <param name="ask">The line.</param>
+    /// <param name="what">What may go wrong there.</param>
+    public static IEnumerable<Reason> Coated(AskInHand ask, string what)
+    {
+        if (ask.Style.Has(Feature.Coated))
+        {
+            yield return new("coated", VerdictKind.WithCare, $"{ask.Style.Name} is coated: {what} may not hold, or let the wet through", "one piece tried first, and the customer told");
+        }
+    }
+
     /// <summary>What lies in a printer against what it takes (DOMAIN 5): ink, film, powder and paper must match.</summary>
     public static IEnumerable<Reason> Loaded(string printerId, string printer, ShopBook book) => (book.Supplies?.FirstOrDefault(s => s.Id == printerId)?.Mismatches() ?? [])
         .Select(x => new Reason("mismatch", VerdictKind.No, $"{printer} has {x.Loaded.Product} in it as {PrinterSupplies.NameOf(x.Slot.Supply)}, which it does not take", $"{string.Join(" or ", x.Slot.Takes)} as {PrinterSupplies.NameOf(x.Slot.Supply)}, noted on the Floor"));
 
     /// <summary>The recipe against the cloth: heat ceiling, dye migration, what the shop's own tests say, source of the recipe.</summary>
-    public static IEnumerable<Reason> Heat(AskInHand ask, Recipe? recipe, ShopBook book, string product)
+    /// <param name="ask">The line.</param>
+    /// <param name="recipe">How it is pressed; null where the shop has none.</param>
+    /// <param name="book">Shelf, floor and numbers.</param>
+    /// <param name="product">What is pressed.</param>
+    /// <param name="blocks">True where the product keeps a cloth's own dye back.</param>
+    public static IEnumerable<Reason> Heat(AskInHand ask, Recipe? recipe, ShopBook book, string product, bool blocks = false)
     {
         var (style, colour, presses, f) = (ask.Style, ask.Colourway, book.PressesFor(ask.Style.Kind), book.Numbers.Format);
         if (recipe is null)
@@ -60,13 +86,17 @@ internal static class Verdicts
         {
             // what was tested here is known better than any rule
         }
-        else if (recipe.TemperatureF > MigrationF && style.Cloth?.Migration == Migration.High)
+        else if (!blocks && style.Cloth?.Migration == Migration.High)
         {
-            yield return new("dye-migration", VerdictKind.WithCare, $"{style.Name} is known to bleed; {product} is pressed at {Shown.Temperature(recipe.TemperatureF, f)}", "spot-test it, and look again after a day");
+            yield return new("dye-migration", VerdictKind.WithCare, $"{style.Name} is known to bleed, and {product}, pressed at {Shown.Temperature(recipe.TemperatureF, f)}, does not keep its dye back", "a film that blocks it; or spot-test it, and look again after a day");
         }
-        else if (style.Cloth?.Migration != Migration.None && style.PercentOf(Fibre.Polyester) >= 35 && colour.Class == ColourClass.Dark && recipe.TemperatureF > MigrationF)
+        else if (!blocks && style.Cloth?.Migration != Migration.None && style.PercentOf(Fibre.Polyester) >= 35 && colour.Class == ColourClass.Dark && recipe.TemperatureF > MigrationF)
         {
             yield return new("dye-migration", VerdictKind.WithCare, $"{colour.Name} with {style.PercentOf(Fibre.Polyester):0}% polyester may bleed at {Shown.Temperature(recipe.TemperatureF, f)}", "spot-test it, and look again after a day");
+        }
+        if (test is null && style.Has(Feature.Coated))
+        {
+            yield return new("coated", VerdictKind.WithCare, $"{style.Name} is coated: {product} may not stick, or the coat may scorch", "a spot test on one, looked at again after a day");
         }
         if (test is not null)
         {
@@ -101,9 +131,15 @@ internal static class Verdicts
         .Select(p => new Reason("soft-edge", VerdictKind.WithCare, $"{Places.Find(p.Place)!.Name}: a gradient on {colour.Name} may show a white edge", "cut soft edges hard before printing"));
 
     /// <summary>What the garment has that a print must mind: a zip, a pocket, a sewn label, eyelets.</summary>
-    public static IEnumerable<Reason> Make(AskInHand ask)
+    /// <param name="ask">The line.</param>
+    /// <param name="dye">True for dye, which lies in the cloth and not on it.</param>
+    public static IEnumerable<Reason> Make(AskInHand ask, bool dye = false)
     {
         bool Prints(params string[] places) => ask.Placements.Any(p => places.Contains(p.Place));
+        if (ask.Style.Kind == GarmentKind.Socks && !dye)
+        {
+            yield return new("socks", VerdictKind.No, "a sock is stretched over the foot: what lies on it cracks or rubs", "dye, on a polyester sock");
+        }
         if (ask.Theirs)
         {
             yield return new("theirs", VerdictKind.WithCare, $"their own garments, taken to be like {ask.Style.Name}: none is to spare", "a spot test, or their word that a spoiled one is theirs");

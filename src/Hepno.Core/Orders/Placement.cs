@@ -57,6 +57,7 @@ public static class Places
         new("cap-front", "Cap front", "above the brim", 0.5, 2.25, PlaceWidths.Same(4.25)),
         new("bag-face", "Bag face", "below the top edge", 3, 10, PlaceWidths.Same(9)),
         new("sock-side", "Sock side", "below the cuff", 1, 6, PlaceWidths.Same(2.5), 3.5),
+        new("sock-side-b", "Sock, other side", "below the cuff", 1, 6, PlaceWidths.Same(2.5), 3.5),
     ];
 
     /// <summary>A place by its key, or null.</summary>
@@ -67,7 +68,7 @@ public static class Places
     {
         GarmentKind.Cap => ["cap-front"],
         GarmentKind.Tote or GarmentKind.DrawstringBag => ["bag-face"],
-        GarmentKind.Socks => ["sock-side"],
+        GarmentKind.Socks => ["sock-side", "sock-side-b"],
         GarmentKind.Joggers => ["left-leg", "right-leg"],
         GarmentKind.Apron => ["front", "left-chest"],
         GarmentKind.Tank => ["front", "left-chest", "back", "nape", "neck-label"],

@@ -24,7 +24,8 @@ namespace Hepno.Core.Planning;
 /// <param name="Moved">Where the owner put it, or null to leave it to the plan.</param>
 /// <param name="Passes">How the press must stand for each pass; null for its own platen throughout.</param>
 /// <param name="CeilingF">Hottest the cloth takes, °F; null where nothing is too hot.</param>
-public sealed record PressWork(string OrderId, string LineId, string Code, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, string ReadyCause, DateTime? DueAt, double TailMinutes, double SlowTenthMinutes, DateTime? StartedAt, double WidthIn, double HeightIn, GarmentKind Kind = GarmentKind.Tee, Moved? Moved = null, IReadOnlyList<PressPass>? Passes = null, double? CeilingF = null);
+/// <param name="BenchId">The place of work without heat it is done at; empty for a press.</param>
+public sealed record PressWork(string OrderId, string LineId, string Code, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, string ReadyCause, DateTime? DueAt, double TailMinutes, double SlowTenthMinutes, DateTime? StartedAt, double WidthIn, double HeightIn, GarmentKind Kind = GarmentKind.Tee, Moved? Moved = null, IReadOnlyList<PressPass>? Passes = null, double? CeilingF = null, string BenchId = "");
 
 /// <summary>A stretch of pressing without a pause.</summary>
 /// <param name="HeatFrom">When the platen begins to change its heat.</param>
@@ -80,10 +81,13 @@ public sealed record FloorPlan(DateTime Now, OpenHours Hours, IReadOnlyList<Pres
     public IReadOnlyList<Person> Hands => People is { Count: > 0 } people ? people : [new Person("", "", 0, 0, Hours.Week, null, 0, [])];
 
     /// <summary>When the blank and everything bought would be here if ordered now, and which comes last; garments the customer brings (null) are taken to come the next working day.</summary>
-    public (DateTime At, string Cause) Arrival(Style? style, IReadOnlyList<Purchase> purchases)
+    /// <param name="style">The blank; null where the customer brings it.</param>
+    /// <param name="purchases">What is bought for it.</param>
+    /// <param name="noBlank">True where the garment comes with what is bought.</param>
+    public (DateTime At, string Cause) Arrival(Style? style, IReadOnlyList<Purchase> purchases, bool noBlank = false)
     {
-        var things = purchases.Where(p => p.Supplier.Length > 0).Select(p => (At: Hours.Parcel(Now, p.LeadDays), Cause: $"print from {p.Supplier}"))
-            .Append(style is null ? (At: Hours.Parcel(Now, 1), Cause: "their own garments") : (At: Hours.Parcel(Now, style.LeadDays, style.Buying?.CutOff), Cause: $"blanks from {style.Supplier}"));
+        var bought = purchases.Where(p => p.Supplier.Length > 0).Select(p => (At: Hours.Parcel(Now, p.LeadDays), Cause: $"print from {p.Supplier}")).ToList();
+        var things = noBlank && bought.Count > 0 ? bought : bought.Append(style is null ? (At: Hours.Parcel(Now, 1), Cause: "their own garments") : (At: Hours.Parcel(Now, style.LeadDays, style.Buying?.CutOff), Cause: $"blanks from {style.Supplier}"));
         return things.MaxBy(t => t.At);
     }
 }
@@ -92,6 +96,7 @@ public sealed record FloorPlan(DateTime Now, OpenHours Hours, IReadOnlyList<Pres
 public static class PressPlanner
 {
     private const int LeastPart = 10;
+    private const double LeastPartMinutes = 60;
     private const int HorizonDays = 120;
     private const double HalfHour = 30;
 
@@ -152,7 +157,7 @@ public static class PressPlanner
         return new(work, best.Press.Id, best.Parts, ready, promise, late, late > 0 ? Why(work, best.Press, best.Parts, floor) : "");
     }
 
-    private static bool Holds(Press p, PressWork w) => p.Takes(w.Kind) && !(p.HottestF(w.TemperatureF) > w.CeilingF) && p.Covers(w.WidthIn, w.HeightIn);
+    private static bool Holds(Press p, PressWork w) => w.BenchId.Length > 0 ? p.Id == w.BenchId : p.Takes(w.Kind) && !(p.HottestF(w.TemperatureF) > w.CeilingF) && p.Covers(w.WidthIn, w.HeightIn);
 
     private static DateTime ToHalfHour(DateTime at, OpenHours hours)
     {
@@ -165,7 +170,7 @@ public static class PressPlanner
         var each = SetUp.MinutesPerPiece(press, work, floor.Times);
         if (work.StartedAt is { } started)
         {
-            return [new(started.AddMinutes(-press.HeatMinutes(null, work.TemperatureF)), started, started.AddMinutes(work.Pieces * each), work.Pieces, person.Id)];
+            return [new(started.AddMinutes(-press.HeatMinutes(null, work.TemperatureF)), started, floor.Hours.Add(started, work.Pieces * each), work.Pieces, person.Id)];
         }
         var all = floor.Placed.SelectMany(p => p.Parts.Select(part => (part, p.PressId, p.Work))).OrderBy(b => b.part.Start).ToList();
         var parts = new List<PressPart>();
@@ -217,7 +222,7 @@ public static class PressPlanner
             && !all.Any(p => p != next && p.PersonId == next.PersonId && p.End > from && p.BusyFrom() < next.Start));
     }
 
-    // a part keeps at least ten pieces, and leaves at least ten for the next
+    // a part keeps at least so many pieces, and leaves as many for the next
     private static int Take(DateTime start, DateTime end, double minutes, int left)
     {
         var take = Math.Min((int)Math.Floor(((end - start).TotalMinutes / minutes) + 1e-9), left);
@@ -225,8 +230,10 @@ public static class PressPlanner
         {
             return take;
         }
-        take = Math.Min(take, left - LeastPart);
-        return take < LeastPart ? 0 : take;
+        // ten, or as many as an hour holds where a piece takes long
+        var least = Math.Clamp((int)(LeastPartMinutes / minutes), 1, LeastPart);
+        take = Math.Min(take, left - least);
+        return take < least ? 0 : take;
     }
 
     // when a pair of hands is free on a day: its hours within the shop's, less what it already has

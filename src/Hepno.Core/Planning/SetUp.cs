@@ -28,6 +28,10 @@ public sealed record SetUp(double HeatMinutes, double HandsMinutes, double Total
     /// <param name="times">What hands take.</param>
     public static SetUp Between(Press press, PressWork? before, PressWork work, SetUpTimes times)
     {
+        if (press.IsBench())
+        {
+            return new(0, 0, 0);
+        }
         if (before is not null && before.OrderId == work.OrderId && before.LineId == work.LineId && before.Code == work.Code)
         {
             return new(0, 0, 0);

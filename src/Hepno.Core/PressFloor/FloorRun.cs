@@ -126,9 +126,13 @@ internal sealed partial class FloorRun
         Admit();
         while (_finished < _real)
         {
-            while (Assign())
+            do
             {
+                while (Assign())
+                {
+                }
             }
+            while (Advance());
             if (_finished == _real)
             {
                 break;
@@ -322,20 +326,23 @@ internal sealed partial class FloorRun
         return next;
     }
 
-    // what is over by now: steps at presses, dwells
-    private void Advance()
+    // what is over by now: steps at presses, dwells; true where something was, as after a step that takes no time
+    private bool Advance()
     {
+        var moved = false;
         for (var s = 0; s < _slots.Length; s++)
         {
             ref var slot = ref _slots[s];
             while (slot.Piece >= 0 && slot.ReadyAt <= _now + Eps && (slot.Busy || _chain.Kind[slot.Step] is StepKind.Dwell or StepKind.PressWait))
             {
+                moved = true;
                 if (!StepOver(ref slot))
                 {
                     break;
                 }
             }
         }
+        return moved;
     }
 
     // false when the slot waits for hands

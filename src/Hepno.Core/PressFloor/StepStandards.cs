@@ -92,6 +92,10 @@ public sealed class StepStandards(FloorHabits habits)
     public IReadOnlyList<WorkStep> Taped(Recipe recipe, double rethreadSeconds) =>
         [.. Laid(rethreadSeconds, Position), new("tape", "Tape down", this["tape"], true, true), Cover, .. Pressed(recipe.DwellSeconds), .. Peeled(recipe.Peel, recipe.PeelAfterSeconds), .. Second(recipe)];
 
+    /// <summary>Pull pieces over their jigs and off again.</summary>
+    /// <param name="jigs">How many a piece needs: two for a pair.</param>
+    public WorkStep Jigged(int jigs) => new("jig", "Jig in and out, gloves on", this["jig"] * jigs, true, true);
+
     /// <summary>A machine's printing of one piece's box, by itself.</summary>
     /// <param name="boxIn2">Printed box, in².</param>
     /// <param name="in2PerMinute">Speed, in² a minute.</param>
@@ -109,6 +113,31 @@ public sealed class StepStandards(FloorHabits habits)
 
     /// <summary>Find the piece's own print and hold it against the size (DOMAIN 9).</summary>
     public WorkStep FindOwn => new("find-own", "Find its name", this["find-name"], true, true);
+
+    /// <summary>Trim one paper print by scissors: 1 s an in of outline, at least 20 (DOMAIN 9).</summary>
+    /// <param name="outlineIn">Length of the cut, in.</param>
+    public WorkStep Trim(double outlineIn) => new("trim", "Trim", Math.Max(this["trim-least"], outlineIn * this["trim-in"]), true, false);
+
+    /// <summary>Lift an opaque print off its backing.</summary>
+    public WorkStep LiftBacking => new("lift-backing", "Peel the backing off", this["peel"], true, false);
+
+    /// <summary>Spray the pretreatment on one piece and dry it under the press.</summary>
+    public IReadOnlyList<WorkStep> Pretreated => [new("spray", "Spray the pretreatment", this["spray"], true, false), new("dry-spray", "Dry it under the press", this["dry-spray"], false, true, true)];
+
+    /// <summary>Lay a printed piece under the press and cure it; nothing is positioned or peeled.</summary>
+    /// <param name="recipe">How it is cured.</param>
+    public IReadOnlyList<WorkStep> Cured(Recipe recipe) => [new("reload", "Lay it under the press", this["reload"], true, true), .. Covered(recipe), .. Pressed(recipe.DwellSeconds), Unload];
+
+    /// <summary>Hoop one piece, stitch it and take it out; the next is hooped meanwhile.</summary>
+    /// <param name="stitchSeconds">Seconds of the machine.</param>
+    public IReadOnlyList<WorkStep> Stitched(double stitchSeconds) => [new("hoop", "Hoop", this["hoop"], true, false), new("frame", "Frame onto the machine", this["frame"], true, true),
+        new("stitch", "Stitch", stitchSeconds, false, true, true), new("unload", "Frame off", this["frame"], true, true), new("trim-threads", "Trim threads, tear the backing off", this["trim-threads"], true, false)];
+
+    /// <summary>Count one piece in that others have decorated.</summary>
+    public IReadOnlyList<WorkStep> CameBack => [new("count-in", "Count in what came back", this["count-in"], true, true)];
+
+    /// <summary>Count one blank out to those who decorate it.</summary>
+    public WorkStep SentOut => new("count-out", "Count out and pack to send", this["count-out"], true, false);
 
     /// <summary>Cut one print out of its sheet or roll.</summary>
     public WorkStep CutApart => new("cut-apart", "Cut apart", this["cut-apart"], true, false);

@@ -14,6 +14,9 @@ public enum AccessoryKind
 
     /// <summary>Lies on the print under the heat; wears out.</summary>
     CoverSheet,
+
+    /// <summary>A form that a sock or a bag is pulled over for the press: it gets as hot as the platen.</summary>
+    Jig,
 }
 
 /// <summary>A pillow, a foam or a cover sheet of a press.</summary>

@@ -31,6 +31,7 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
     /// <summary>Room temperature that warm-up starts from, °F.</summary>
     public const double RoomF = 70;
 
+    private const string BenchKind = "bench";
     private const string CapPress = "cap";
     private const string AutoOpen = "auto-open";
     private const string Handheld = "handheld";
@@ -39,8 +40,18 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
 
     private static readonly string[] Kinds = ["clamshell", "swing-away", "drawer", AutoOpen, CapPress, Handheld, .. Stations];
 
+    /// <summary>A place of work without heat, planned like a press: a stitching machine, or the table.</summary>
+    /// <param name="id">Identity.</param>
+    /// <param name="name">The shop's name for it.</param>
+    /// <param name="equipment">What an hour of it costs.</param>
+    /// <param name="cautions">What its maker's manual warns of.</param>
+    public static Press Bench(string id, string name, EquipmentHour equipment, string cautions) => new(id, name, BenchKind, double.PositiveInfinity, double.PositiveInfinity, 0, 1, 1, null, equipment, cautions);
+
+    /// <summary>True for a place of work without heat.</summary>
+    public bool IsBench() => Kind == BenchKind;
+
     /// <summary>True when nobody is needed at its opening.</summary>
-    public bool OpensItself() => Kind == AutoOpen;
+    public bool OpensItself() => Kind is AutoOpen or BenchKind;
 
     /// <summary>True for an oven or conveyor: it cures film and is never pressed with.</summary>
     public bool OnlyCures() => Stations.Contains(Kind);
@@ -49,7 +60,7 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
     public bool HeldByHand() => Kind == Handheld;
 
     /// <summary>True when a kind of garment goes onto it: caps onto a curved platen only, everything else onto a flat one; an iron goes onto anything.</summary>
-    public bool Takes(GarmentKind kind) => !OnlyCures() && (HeldByHand() || (Kind == CapPress) == (kind == GarmentKind.Cap));
+    public bool Takes(GarmentKind kind) => !OnlyCures() && !IsBench() && (HeldByHand() || (Kind == CapPress) == (kind == GarmentKind.Cap));
 
     /// <summary>True when a print of this size lies wholly under its platen, straight or turned.</summary>
     public bool Covers(double widthIn, double heightIn) => (widthIn <= PlatenWidthIn && heightIn <= PlatenHeightIn) || (heightIn <= PlatenWidthIn && widthIn <= PlatenHeightIn);

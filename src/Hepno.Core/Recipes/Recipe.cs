@@ -37,7 +37,7 @@ public enum RecipeFabric
     /// <summary>Half cotton or more.</summary>
     Cotton,
 
-    /// <summary>More than half polyester.</summary>
+    /// <summary>More than half polyester or nylon.</summary>
     Polyester,
 }
 
@@ -68,6 +68,15 @@ public sealed record Recipe(string Id, string ProductId, string Revision, Recipe
 {
     /// <summary>Words a pressure may be.</summary>
     public static IReadOnlyList<string> Pressures { get; } = ["light", "medium", "firm", "heavy"];
+
+    /// <summary>What stands where no heat is used: work that is stitched, or done by others.</summary>
+    /// <param name="productId">The machine, or who does it.</param>
+    /// <param name="side">How the artwork is given, in words.</param>
+    /// <param name="caution">What may go wrong; empty for none.</param>
+    public static Recipe NoHeat(string productId, string side, string caution) => new($"no-heat-{productId}", productId, "", RecipeFabric.Cotton, Press.RoomF, 0, 0, "light", 0, Peel.Cold, 0, 0, side, RecipeSource.Maker, DateOnly.MinValue, caution);
+
+    /// <summary>False where no press is used.</summary>
+    public bool IsPressed() => DwellSeconds > 0;
 
     /// <summary>How long after it may be peeled the carrier must be off: 3 s hot, 15 s warm, no limit cold (DOMAIN 8) unless the maker says; s.</summary>
     public double? Window() => PeelWindowSeconds ?? Peel switch { Peel.Hot => 3, Peel.Warm => 15, _ => null };

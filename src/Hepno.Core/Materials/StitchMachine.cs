@@ -1,0 +1,44 @@
+using Hepno.Core.Costing;
+using Hepno.Core.Measures;
+using Hepno.Core.Recipes;
+
+namespace Hepno.Core.Materials;
+
+/// <summary>An embroidery machine with its thread and backing (DOMAIN 5).</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="Name">The shop's name for it.</param>
+/// <param name="StitchesPerMinute">As set; four fifths of it are reached (assumed).</param>
+/// <param name="Heads">Pieces stitched at once.</param>
+/// <param name="Needles">Thread colours it holds.</param>
+/// <param name="HoopWidthIn">Widest that can be stitched, in.</param>
+/// <param name="HoopHeightIn">Tallest that can be stitched, in.</param>
+/// <param name="TakesCaps">True with a cap frame.</param>
+/// <param name="ThreadPerThousand">Money for the thread of 1,000 stitches, bobbin in it.</param>
+/// <param name="BackingPerPiece">Money for the backing under one.</param>
+/// <param name="DigitisingPerDesign">Money once for turning a design into stitches.</param>
+/// <param name="Equipment">What an hour of it costs.</param>
+/// <param name="Cautions">What its manual warns of.</param>
+public sealed record StitchMachine(string Id, string Name, double StitchesPerMinute, int Heads, int Needles, double HoopWidthIn, double HoopHeightIn, bool TakesCaps, decimal ThreadPerThousand, decimal BackingPerPiece, decimal DigitisingPerDesign, EquipmentHour Equipment, string Cautions)
+{
+    private const double Reached = 0.8;
+    private const double ColourChangeSeconds = 8;
+
+    /// <summary>Seconds of the machine for one piece: stitches ÷ (speed × 0.8) and 8 s for each change of colour, shared by its heads (DOMAIN 5).</summary>
+    /// <param name="stitches">Stitches of the design.</param>
+    /// <param name="colours">Thread colours.</param>
+    public double Seconds(double stitches, int colours) => ((stitches / (StitchesPerMinute * Reached) * 60) + (ColourChangeSeconds * (colours - 1))) / Heads;
+
+    /// <summary>It as a place of work that orders are planned at.</summary>
+    public Press Bench() => Press.Bench(Id, Name, Equipment, Cautions);
+
+    /// <summary>What the owner must put right before it can be kept.</summary>
+    public IEnumerable<Problem> Problems() =>
+    [
+        .. Ranges.Named(Name, "name", "The machine", "Give it a name you would call across the room."),
+        .. Ranges.Outside(
+            (StitchesPerMinute, 50, 3000, "stitchesPerMinute", "A speed", "Stitches a minute, as it is set: 700 is usual."), (Heads, 1, 24, "heads", "A number of heads", "1 for a machine with one head."), (Needles, 1, 20, "needles", "A number of needles", "Thread colours it holds."),
+            (HoopWidthIn, 1, 60, "hoopWidthIn", "A hoop width", "The widest it stitches."), (HoopHeightIn, 1, 60, "hoopHeightIn", "A hoop height", "The tallest it stitches."),
+            ((double)ThreadPerThousand, 0, 10, "threadPerThousand", "Thread", "Money for 1,000 stitches."), ((double)BackingPerPiece, 0, 50, "backingPerPiece", "Backing", "Money a piece."), ((double)DigitisingPerDesign, 0, 2000, "digitisingPerDesign", "Digitising", "Money once for a design.")),
+        .. Equipment.Problems(),
+    ];
+}

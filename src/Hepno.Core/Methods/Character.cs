@@ -1,0 +1,27 @@
+namespace Hepno.Core.Methods;
+
+/// <summary>What a decoration is like on the garment (DOMAIN 4), in words to say to a customer.</summary>
+/// <param name="Feel">How it feels.</param>
+/// <param name="Wear">How it lasts; the maker's claim until the shop's own wash log says more.</param>
+/// <param name="Stretch">What it does on cloth that stretches.</param>
+/// <param name="Look">How it looks.</param>
+public sealed record Character(string Feel, string Wear, string Stretch, string Look)
+{
+    /// <summary>What a method's decorations are like.</summary>
+    /// <param name="methodId">Key of a method.</param>
+    public static Character Of(string methodId) => methodId switch
+    {
+        "dtf-bought" or "dtf-made" => new("a thin film", methodId == "dtf-made" ? "as good as its cure" : "long, by its maker's word", "stretches a little with the cloth", "full colour, a slight shine"),
+        "digital-transfer" => new("a thin film", "long, by its maker's word", "stretches a little with the cloth", "full colour, an even ground"),
+        "screen-transfer" => new("soft to firm", "long; the wrong formula cracks", "cracks unless its formula is for stretch", "flat colours, solid"),
+        "htv" => new("thick where layers lie", "long; corners lift when underpressed", "only stretch films go along", "flat colours, sharp edges"),
+        "sublimation" => new("nothing to feel", "does not wash out", "stretches with the cloth", "full colour, lighter on blends"),
+        "paper-light" => new("felt a little", "fades", "cracks when stretched far", "full colour, pale grounds show"),
+        "paper-opaque" => new("like a thin plastic", "fades and cracks first of all", "cracks when stretched", "full colour, a white edge where the cut is off"),
+        "dtg" => new("soft", "fades slowly", "stretches with the cloth", "full colour, in the cloth"),
+        "embroidery" => new("raised thread", "outlasts the garment", "puckers on light and stretching cloth", "flat colours, rich"),
+        "screen-out" => new("soft", "the longest of all prints", "goes along with the cloth", "flat colours, solid"),
+        "pod-out" => new("as the service prints", "unknown until washed here", "as the service prints", "full colour, on a blank not ours"),
+        _ => throw new ArgumentOutOfRangeException(nameof(methodId), methodId, "No such method."),
+    };
+}

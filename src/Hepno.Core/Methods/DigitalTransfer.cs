@@ -1,0 +1,30 @@
+using Hepno.Core.Materials;
+
+namespace Hepno.Core.Methods;
+
+/// <summary>Full-colour digital transfers bought by sheet: printed and blocked, not film.</summary>
+public sealed class DigitalTransfer : IDecorationMethod
+{
+    private const string Key = "digital-transfer";
+    private const double FailurePrior = 0.015;
+
+    private static readonly BoughtTransfers Bought = new(Key, TransferKind.Digital, FailurePrior, "digital transfer", false);
+
+    /// <inheritdoc/>
+    public string Id => Key;
+
+    /// <inheritdoc/>
+    public string Name => "Digital transfers";
+
+    /// <inheritdoc/>
+    public string Said => "a full-colour transfer, printed and blocked";
+
+    /// <inheritdoc/>
+    public double SpoilageAssumed => FailurePrior;
+
+    /// <inheritdoc/>
+    public MethodAnswer Answer(AskInHand ask, ShopBook book) => Bought.Answer(ask, book);
+
+    /// <summary>The share of attempts expected to spoil a piece.</summary>
+    public static double Failure(AskInHand ask, ShopBook book) => Bought.Failure(ask, book);
+}

@@ -1,0 +1,94 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Materials;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.Recipes;
+
+namespace Hepno.Core.Methods;
+
+/// <summary>Stitched on the shop's own machine.</summary>
+public sealed class Embroidery : IDecorationMethod
+{
+    private const string Key = "embroidery";
+    private const double FailurePrior = 0.015;
+    private const double LeastColumnPt = 3;
+    private const double StitchesPerIn2 = 1800;
+    private const double StitchesPerOutlineIn = 120;
+    private const double LightGsm = 140;
+    private const double StiffIn2 = 60;
+
+    /// <inheritdoc/>
+    public string Id => Key;
+
+    /// <inheritdoc/>
+    public string Name => "Stitching";
+
+    /// <inheritdoc/>
+    public string Said => "stitched";
+
+    /// <inheritdoc/>
+    public double SpoilageAssumed => FailurePrior;
+
+    /// <summary>Stitches of a print without a stitch file (assumed, DOMAIN 5): 1,800 for each painted in² and 120 for each in of outline, its box's.</summary>
+    public static Figure Stitches(Placement p)
+    {
+        var (painted, outline) = (p.AreaIn2 * p.CoveragePercent / 100, 2 * (p.WidthIn + p.HeightIn));
+        return new("stitches", "Stitches", (decimal)((painted * StitchesPerIn2) + (outline * StitchesPerOutlineIn)), FigureUnit.Count, "painted × 1,800 + outline × 120", "assumed until its stitch file is there",
+            [Figure.Input("painted", "Painted", painted, FigureUnit.SquareInches, "the ask: box × coverage"), Figure.Input("outline", "Outline", outline, FigureUnit.Inches, "the ask: round its box")]);
+    }
+
+    /// <inheritdoc/>
+    public MethodAnswer Answer(AskInHand ask, ShopBook book) => book.Stitchers.Count == 0
+        ? MethodAnswer.No(new Reason("no-stitcher", VerdictKind.No, "no embroidery machine on the Floor", "an embroidery machine, added on the Floor"))
+        : MethodAnswer.BestOf([.. book.Stitchers.Select(machine => Answer(ask, book, machine))], ask.Pieces);
+
+    private static MethodAnswer Answer(AskInHand ask, ShopBook book, StitchMachine machine)
+    {
+        List<Reason> reasons = [];
+        if (ask.Style.Kind == GarmentKind.Socks || (ask.Style.Kind == GarmentKind.Cap && !machine.TakesCaps))
+        {
+            reasons.Add(new("no-frame", VerdictKind.No, $"{machine.Name} has no frame for {GarmentNouns.Of(ask.Style.Kind, 2)}", "a machine with such a frame, or a transfer"));
+        }
+        foreach (var p in ask.Prints)
+        {
+            var place = Places.Find(p.Place)!.Name;
+            if (p.Gradient)
+            {
+                reasons.Add(new("gradient", VerdictKind.No, $"{place} has gradients; thread is flat colours", "flat artwork, or a film"));
+            }
+            else if (p.Place == "neck-label")
+            {
+                reasons.Add(new("scratches", VerdictKind.No, $"{place}: stitching inside the neck scratches", "a print, or a woven label"));
+            }
+            else if (p.Colours > machine.Needles)
+            {
+                reasons.Add(new("needles", VerdictKind.WithCare, $"{place} has {p.Colours} colours; {machine.Name} holds {machine.Needles}: threads are changed between", "fewer colours, or the time for it"));
+            }
+            if (p.AreaIn2 * p.CoveragePercent / 100 > StiffIn2)
+            {
+                reasons.Add(new("stiff", VerdictKind.WithCare, $"{place}: {p.AreaIn2 * p.CoveragePercent / 100:0} in² of thread hang heavy and stiff", "applique for the large shapes, or a print"));
+            }
+        }
+        reasons.AddRange(Verdicts.Largest(ask.Prints, machine.HoopWidthIn, machine.HoopHeightIn, machine.Name, book.Numbers.Format));
+        reasons.AddRange(Verdicts.ThinLines(ask.Prints, LeastColumnPt, "a stitched column"));
+        if (ask.Style.WeightGsm < LightGsm || ask.Style.Has(Feature.Stretch))
+        {
+            reasons.Add(new("puckers", VerdictKind.WithCare, ask.Style.Has(Feature.Stretch) ? $"{ask.Style.Name} stretches: stitching puckers" : $"{ask.Style.WeightGsm:0} g cloth is light: stitching puckers", "a cut-away backing, and a piece stitched out first"));
+        }
+        reasons.AddRange(Verdicts.Make(ask));
+        reasons.AddRange(Verdicts.Coated(ask, "needle holes"));
+        var verdict = Verdict.Of(reasons);
+        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"stitched on {machine.Name}, about {Shown.Number(ask.Placements.Sum(p => (double)Stitches(p).Value) / 1000, 1, book.Numbers.Format)} thousand stitches", [.. ask.Placements.Select(p => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, machine, book)))]);
+    }
+
+    private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, StitchMachine machine, ShopBook book)
+    {
+        var (p, source) = (sized.Print, $"Floor: {machine.Name}");
+        var (place, stitches, failure) = (Places.Find(p.Place)!.Name, Stitches(p), SpoilageChance.Of(Key, FailurePrior, ask, book));
+        var material = Figure.Sum("material", $"{place} stitches",
+            Figure.Of("thread", "Thread", stitches.Value / 1000 * machine.ThreadPerThousand, "stitches ÷ 1,000 × price", stitches, Figure.Input("price", "1,000 stitches", machine.ThreadPerThousand, FigureUnit.Money, source)),
+            Figure.Input("backing", "Backing", machine.BackingPerPiece, FigureUnit.Money, source));
+        var setUp = Figure.Input("set-up", $"{place}, digitising", machine.DigitisingPerDesign, FigureUnit.Money, $"{source}; once for the design");
+        return new(p, material, 0, failure, Recipe.NoHeat(machine.Id, "right-reading, from the stitch file", machine.Cautions), book.Numbers.Standards().Stitched(machine.Seconds((double)stitches.Value, p.Colours)), [], [], setUp, BenchId: machine.Id);
+    }
+}

@@ -1,0 +1,29 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Materials;
+
+namespace Hepno.Core.Methods;
+
+/// <summary>Inkjet transfer paper for white and pale garments: mirrored, trimmed, peeled hot, pressed again.</summary>
+public sealed class PaperLight : IDecorationMethod
+{
+    private const string Key = "paper-light";
+    private const double FailurePrior = 0.04;
+
+    internal static readonly PaperPrints Paper = new(Key, PaperKind.Light, FailurePrior);
+
+    /// <inheritdoc/>
+    public string Id => Key;
+
+    /// <inheritdoc/>
+    public string Name => "Paper for light cloth";
+
+    /// <inheritdoc/>
+    public string Said => "an inkjet print, slightly felt; it fades";
+
+    /// <inheritdoc/>
+    public double SpoilageAssumed => FailurePrior;
+
+    /// <inheritdoc/>
+    public MethodAnswer Answer(AskInHand ask, ShopBook book) => Paper.Answer(ask, book, ask.Colourway.Class is ColourClass.Mid or ColourClass.Dark
+        ? [new("colour", VerdictKind.No, $"{ask.Colourway.Name} is {ask.Colourway.Class.ToString().ToLowerInvariant()}: this paper has no white", "a white or very light blank, or opaque paper")] : []);
+}
