@@ -38,6 +38,18 @@ public static class Aggregates
 
     public static Aggregate<DyePrinter> DyePrinters { get; } = PrinterStore.Dye();
 
+    public static Aggregate<PaperPrinter> PaperPrinters { get; } = PrinterStore.Paper();
+
+    public static Aggregate<GarmentPrinter> GarmentPrinters { get; } = PrinterStore.Garment();
+
+    public static Aggregate<StitchMachine> Stitchers { get; } = StitchMachineStore.Aggregate();
+
+    public static Aggregate<TransferPaper> Papers { get; } = PaperStore.Aggregate();
+
+    public static Aggregate<OutsidePrinter> OutsidePrinters { get; } = OutsidePrinterStore.Aggregate();
+
+    public static Aggregate<PodService> PodServices { get; } = PodServiceStore.Aggregate();
+
     public static Aggregate<Cutter> Cutters { get; } = CutterStore.Aggregate();
 
     public static Aggregate<Press> Presses { get; } = PressStore.Aggregate();
@@ -74,6 +86,12 @@ public static class Aggregates
         "screen" => Of(Screens),
         "film-printer" => Of(FilmPrinters),
         "dye-printer" => Of(DyePrinters),
+        "paper-printer" => Of(PaperPrinters),
+        "garment-printer" => Of(GarmentPrinters),
+        "stitch-machine" => Of(Stitchers),
+        "paper" => Of(Papers),
+        "outside-printer" => Of(OutsidePrinters),
+        "pod-service" => Of(PodServices),
         "cutter" => Of(Cutters),
         "press" => Of(Presses),
         "recipe" => Of(Recipes),

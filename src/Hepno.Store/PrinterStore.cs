@@ -2,7 +2,7 @@ using Hepno.Core.Materials;
 
 namespace Hepno.Store;
 
-/// <summary>Own film and dye printers with what they take.</summary>
+/// <summary>Own printers with what they take.</summary>
 internal static class PrinterStore
 {
     public static Aggregate<FilmPrinter> Film() => new("film-printer", "film_printer",
@@ -20,4 +20,16 @@ internal static class PrinterStore
         p => p.Id,
         (connection, p, version) => connection.Put("dye_printer", 1, [("id", p.Id), ("version", version), ("name", p.Name), ("speed_in2_minute", p.SpeedIn2PerMinute), ("ink_ml_in2", p.InkMlPerIn2), ("ink_ml_micros", p.InkPricePerMl), ("sheet_width_in", p.SheetWidthIn), ("sheet_height_in", p.SheetHeightIn),
             ("sheet_margin_in", p.SheetMarginIn), ("sheet_micros", p.SheetPrice), ("tape_in_print", p.TapeInPerPrint), ("tape_in_micros", p.TapePricePerIn), ("protection_micros", p.ProtectionPrice), .. EquipmentColumns.Of(p.Equipment), ("cautions", p.Cautions)]));
+
+    public static Aggregate<PaperPrinter> Paper() => new("paper-printer", "paper_printer",
+        (connection, id) => connection.Query($"SELECT * FROM paper_printer WHERE {Rows.Only(id, "id")} ORDER BY name", r => new Versioned<PaperPrinter>(new(r.Text("id"), r.Text("name"), r.Real("speed_in2_minute"), r.Real("widest_in"), r.Real("ink_ml_in2"), r.Money("ink_ml_micros"), r.Equipment(), r.Text("cautions")), r.Long("version")), ("@id", id)),
+        p => p.Id,
+        (connection, p, version) => connection.Put("paper_printer", 1, [("id", p.Id), ("version", version), ("name", p.Name), ("speed_in2_minute", p.SpeedIn2PerMinute), ("widest_in", p.WidestIn), ("ink_ml_in2", p.InkMlPerIn2), ("ink_ml_micros", p.InkPricePerMl), .. EquipmentColumns.Of(p.Equipment), ("cautions", p.Cautions)]));
+
+    public static Aggregate<GarmentPrinter> Garment() => new("garment-printer", "garment_printer",
+        (connection, id) => connection.Query($"SELECT * FROM garment_printer WHERE {Rows.Only(id, "id")} ORDER BY name", r => new Versioned<GarmentPrinter>(new(r.Text("id"), r.Text("name"), r.Real("speed_in2_minute"), r.Real("most_width_in"), r.Real("most_height_in"), r.Real("colour_ml_in2"), r.Money("colour_ml_micros"),
+            r.Real("white_ml_in2"), r.Money("white_ml_micros"), r.Real("pretreat_ml_in2"), r.Money("pretreat_ml_micros"), r.Equipment(), r.Text("cautions")), r.Long("version")), ("@id", id)),
+        p => p.Id,
+        (connection, p, version) => connection.Put("garment_printer", 1, [("id", p.Id), ("version", version), ("name", p.Name), ("speed_in2_minute", p.SpeedIn2PerMinute), ("most_width_in", p.MostWidthIn), ("most_height_in", p.MostHeightIn), ("colour_ml_in2", p.ColourMlPerIn2), ("colour_ml_micros", p.ColourPricePerMl),
+            ("white_ml_in2", p.WhiteMlPerIn2), ("white_ml_micros", p.WhitePricePerMl), ("pretreat_ml_in2", p.PretreatMlPerIn2), ("pretreat_ml_micros", p.PretreatPricePerMl), .. EquipmentColumns.Of(p.Equipment), ("cautions", p.Cautions)]));
 }
