@@ -25,7 +25,8 @@ internal sealed class Desk(Db db, ShopClock clock)
     private volatile KeptBook? kept;
 
     private static IReadOnlyList<string> BookKinds { get; } = [Aggregates.Numbers.Kind, Aggregates.Styles.Kind, Aggregates.Films.Kind, Aggregates.Vinyls.Kind, Aggregates.Presses.Kind, Aggregates.Recipes.Kind,
-        Aggregates.Screens.Kind, Aggregates.FilmPrinters.Kind, Aggregates.DyePrinters.Kind, Aggregates.Cutters.Kind, Aggregates.SpotTests.Kind, Aggregates.Upkeep.Kind, Aggregates.Supplies.Kind];
+        Aggregates.Screens.Kind, Aggregates.FilmPrinters.Kind, Aggregates.DyePrinters.Kind, Aggregates.Cutters.Kind, Aggregates.SpotTests.Kind, Aggregates.Upkeep.Kind, Aggregates.Supplies.Kind,
+        Aggregates.PaperPrinters.Kind, Aggregates.GarmentPrinters.Kind, Aggregates.Stitchers.Kind, Aggregates.Papers.Kind, Aggregates.OutsidePrinters.Kind, Aggregates.PodServices.Kind];
 
     public Db Db { get; } = db;
 
@@ -46,7 +47,15 @@ internal sealed class Desk(Db db, ShopClock clock)
         var machines = Values(Aggregates.Presses.All(connection)).ToLookup(p => p.OnlyCures());
         var book = new ShopBook(numbers, Values(Aggregates.Styles.All(connection)), Values(Aggregates.Films.All(connection)), Values(Aggregates.Vinyls.All(connection)),
             [.. machines[false]], Values(Aggregates.Recipes.All(connection)), Values(Aggregates.Screens.All(connection)), Values(Aggregates.FilmPrinters.All(connection)), Values(Aggregates.DyePrinters.All(connection)), SimulatedCarrier.Rates, Values(Aggregates.Cutters.All(connection)),
-            DateOnly.FromDateTime(Clock.Wall(numbers.TimeZone)).AddDays(numbers.ValidityDays), memo, Values(Aggregates.SpotTests.All(connection)), Values(Aggregates.Upkeep.All(connection)), Values(Aggregates.Supplies.All(connection)), [.. machines[true]]);
+            DateOnly.FromDateTime(Clock.Wall(numbers.TimeZone)).AddDays(numbers.ValidityDays), memo, Values(Aggregates.SpotTests.All(connection)), Values(Aggregates.Upkeep.All(connection)), Values(Aggregates.Supplies.All(connection)), [.. machines[true]])
+        {
+            PaperPrinters = Values(Aggregates.PaperPrinters.All(connection)),
+            GarmentPrinters = Values(Aggregates.GarmentPrinters.All(connection)),
+            Stitchers = Values(Aggregates.Stitchers.All(connection)),
+            Papers = Values(Aggregates.Papers.All(connection)),
+            OutsidePrinters = Values(Aggregates.OutsidePrinters.All(connection)),
+            PodServices = Values(Aggregates.PodServices.All(connection)),
+        };
         if (!Db.Writing)
         {
             kept = new(seq, today, book);
@@ -79,7 +88,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     /// <summary>What is on the presses: orders with their yes, not yet pressed.</summary>
     public static FloorPlan Floor(IReadOnlyList<OrderCase> open, ShopBook book, DateTime wall)
     {
-        var empty = new FloorPlan(wall, new OpenHours(book.Numbers.Week), book.Presses, [], book.Numbers.Hands(), new(book.Numbers.SwapMinutes, book.Numbers.DialMinutes, book.Numbers.SetUpWhileHeating));
+        var empty = new FloorPlan(wall, new OpenHours(book.Numbers.Week), [.. book.Presses, .. book.Benches()], [], book.Numbers.Hands(), new(book.Numbers.SwapMinutes, book.Numbers.DialMinutes, book.Numbers.SetUpWhileHeating));
         if (book.Presses.Count == 0)
         {
             return empty;

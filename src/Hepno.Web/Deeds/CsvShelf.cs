@@ -56,8 +56,8 @@ internal static class CsvShelf
                 "customers" => Keep(c, Aggregates.Customers, Each(Rows(), Customer), x => x.Id, x => x.Name, (x, id, before) => x with { Id = id, TaxExempt = before?.TaxExempt ?? "", AccountDays = before?.AccountDays ?? 0 }, Named, _ => [], deed),
                 // the same model may come from two suppliers
                 "styles" => Keep(c, Aggregates.Styles, Each(Rows(), CsvStyles.Read), x => x.Id, x => $"{x.Name}, {x.Supplier}", CsvStyles.With, x => x.Problems(), ThingPrices.Of, deed),
-                "materials" => Keep(c, Aggregates.Vinyls, Each(Rows(), Vinyl), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, before) => x with { Id = id, SharedMargin = before?.SharedMargin ?? false }, x => x.Problems(), ThingPrices.Of, deed),
-                "prices" => Keep(c, Aggregates.Films, CsvPrices.Films(Rows()), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, before) => x with { Id = id, ByLayout = before?.ByLayout }, x => x.Problems(), ThingPrices.Of, deed),
+                "materials" => Keep(c, Aggregates.Vinyls, Each(Rows(), Vinyl), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, before) => x with { Id = id, SharedMargin = before?.SharedMargin ?? false, Blocks = before?.Blocks ?? false }, x => x.Problems(), ThingPrices.Of, deed),
+                "prices" => Keep(c, Aggregates.Films, CsvPrices.Films(Rows()), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, before) => x with { Id = id, ByLayout = before?.ByLayout, Kind = before?.Kind ?? TransferKind.Film }, x => x.Problems(), ThingPrices.Of, deed),
                 "screens" => Keep(c, Aggregates.Screens, CsvPrices.Screens(Rows()), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, _) => x with { Id = id }, x => x.Problems(), ThingPrices.Of, deed),
                 _ => throw RefusedException.NoSuch("table", kind),
             };

@@ -1,5 +1,6 @@
 using Hepno.Core.Blanks;
 using System.Text.Json;
+using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
@@ -19,6 +20,7 @@ namespace Hepno.Web.Deeds;
 /// <summary>What is done to an order after its ask, each deed one function: its endpoint and the demo data call the same.</summary>
 internal static class OrderDeeds
 {
+    private const int MostWhy = 300;
     private const string TestItem = "test-";
     private const double TestMinutes = 20;
     private const int LongestName = 200;
@@ -26,7 +28,7 @@ internal static class OrderDeeds
     private const decimal MostEach = 100_000;
 
     /// <summary>Chooses a line's method; a layout settled for another method is settled no longer.</summary>
-    public static long Choose(SqliteConnection connection, Desk desk, string id, string? lineId, string methodId, long seen, Deed deed)
+    public static long Choose(SqliteConnection connection, Desk desk, string id, string? lineId, string methodId, long seen, Deed deed, string why = "")
     {
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
@@ -42,7 +44,13 @@ internal static class OrderDeeds
             var reason = cannot.Verdict.Reasons.First(r => r.Kind == VerdictKind.No);
             throw new RefusedException(409, "method-unfit", $"{method.Name}: {reason.Sentence}.", $"Would work: {reason.WouldWork}.", "methodId");
         }
-        return Put(connection, c, seen, deed, f => f with { Decisions = [.. f.Decisions.Where(d => d.LineId != line.Asked.Id), new(line.Asked.Id, method.Id, deed.At)], LaidOutAt = line.Decision?.MethodId == method.Id ? f.LaidOutAt : null });
+        if (why.Length > MostWhy)
+        {
+            throw new RefusedException(400, "too-long", $"A reason of {why.Length} characters.", $"At most {MostWhy}.", "why");
+        }
+        // what it was held against is kept as it stood then: prices change
+        var kept = desk.Compare(c, line, null, book, desk.Open(connection, book), false) is { } comparison ? Advice.Kept(comparison, method.Id, why.Trim(), book.Numbers.Format) : why.Trim();
+        return Put(connection, c, seen, deed, f => f with { Decisions = [.. f.Decisions.Where(d => d.LineId != line.Asked.Id), new(line.Asked.Id, method.Id, deed.At, Why: kept)], LaidOutAt = line.Decision?.MethodId == method.Id ? f.LaidOutAt : null });
     }
 
     /// <summary>Says the price of a piece of a line, or leaves it to the policy again (null).</summary>
@@ -209,6 +217,10 @@ internal static class OrderDeeds
             return Put(connection, c, seen, deed, f => f with { Moves = rest.Count == 0 ? null : rest });
         }
         var press = book.Presses.FirstOrDefault(p => p.Id == pressId) ?? throw RefusedException.NoSuch("press", pressId);
+        if (line.Frozen?.Band.Decorations[0].BenchId is { Length: > 0 } bench)
+        {
+            throw new RefusedException(409, "press", $"{c.Order.Code} is not pressed: it is done at {book.Workplace(bench)?.Name ?? "the table"}.", "Leave it to the plan.", "pressId");
+        }
         if (!press.Takes(line.Style!.Kind))
         {
             throw new RefusedException(409, "press", $"{press.Name} does not take {GarmentNouns.Of(line.Style.Kind, 2)}.", "Choose a press that does.", "pressId");
@@ -232,7 +244,7 @@ internal static class OrderDeeds
         // which press it is goes with the pieces: should it be found wrong, they are listed
         var book = desk.Book(connection);
         var placed = PlacedOrder.Of(Desk.Floor(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.TimeZone)).Placed, id);
-        var pressed = book.Presses.Count == 0 ? null : c.Frozen!.Lines.Select(l => new PressedOn(l.LineId, placed?.PressOf(l.LineId) ?? LineFloor.PressOf(c.Frozen.InHand(l), book).Id)).ToList();
+        var pressed = book.Presses.Count == 0 ? null : c.Frozen!.Lines.Select(l => new PressedOn(l.LineId, placed?.PressOf(l.LineId) ?? LineFloor.WorkplaceOf(c.Frozen.InHand(l), l.Band.Decorations, book).Id)).ToList();
         return Put(connection, c, c.Version, deed with { Undoable = false }, f => f with { RunStartedAt = deed.At, Pressed = pressed });
     }
 
@@ -338,7 +350,7 @@ internal static class OrderDeeds
         // film may have been laid better since the quote was sent
         foreach (var layout in facts.Layouts ?? [])
         {
-            if (c.Lines.FirstOrDefault(l => l.Asked.Id == layout.LineId) is { } line && BoughtFilm.ItemOf(listed, line.Asked) is not null && book.Films.Any(f => f.Id == layout.FilmId && f.ByLayout?.Grounds().Any(g => g.Key == layout.On) == true))
+            if (c.Lines.FirstOrDefault(l => l.Asked.Id == layout.LineId) is { } line && BoughtFilm.ItemOf(listed, line.Asked) is not null && LaidOn.Of(LineLayouts.MethodOf(line), line.InHand ?? c.Frozen!.InHand(line.Frozen!), book).Lists.Any(f => f.Id == layout.FilmId && f.ByLayout?.Grounds().Any(g => g.Key == layout.On) == true))
             {
                 listed = FilmTogether.Settled(listed, LineLayouts.Of(connection, desk, c.Order.Id, line.Asked.Id, layout.FilmId, layout.On), layout, book);
             }
@@ -357,6 +369,10 @@ internal static class OrderDeeds
             : new(q.Lines.Count == 1 ? "blanks" : $"blanks-{line.LineId}", GatherKind.Buy, $"{c.Line(line.LineId).What}: {string.Join(", ", asked.Sizes.Select(s => $"{s.Size} {s.Pieces}"))}", line.Style.Supplier, asked.Pieces, "pieces", blank * asked.Pieces, hours.Parcel(wall, line.Style.LeadDays, line.Style.Buying?.CutOff), null),
             .. line.Band.Decorations.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => new GatherItem(p.Code, GatherKind.Buy, p.Unit == "in" ? $"{p.Text}, {Shown.Length(p.Quantity, f)}" : p.Text, p.Supplier, p.Quantity, p.Unit, p.Cost.Value, hours.Parcel(wall, p.LeadDays), null)),
         ];
+        if (line.Band.Decorations.Any(d => d.BringsBlank))
+        {
+            items.RemoveAt(0);
+        }
         items.AddRange((c.Order.Facts.Drawer ?? []).Where(d => d.LineId == line.LineId && line.Band.Decorations.Any(x => x.Recipe.ProductId == d.FilmId)).Select(d => new GatherItem($"drawer-{d.Key}", GatherKind.Prepare, $"From the drawer: {d.Count} × {Places.Find(asked.Placements.FirstOrDefault(p => d.Key == p.Id || d.Key.StartsWith($"{p.Id} ", StringComparison.Ordinal))?.Place ?? "")?.Name.ToLowerInvariant() ?? "print"}", "", d.Count, "transfers", 0, wall, null)));
         items.AddRange((c.Order.Facts.Remnants ?? []).Where(r => r.LineId == line.LineId && line.Band.MethodId == Htv.Key).Select(r => new GatherItem($"piece-{r.PlacementId}-{r.Layer + 1}", GatherKind.Prepare,
             $"From the Shelf: the piece of vinyl {Shown.Size(r.WidthIn, r.LengthIn, f)} for the {Htv.ColourName(r.Layer)}", "", 1, "pieces", 0, wall, null)));

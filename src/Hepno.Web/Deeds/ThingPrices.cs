@@ -25,4 +25,16 @@ internal static class ThingPrices
     public static IEnumerable<(string What, decimal Price)> Of(VinylFilm v) => [("a foot", v.PricePerFoot)];
 
     public static IEnumerable<(string What, decimal Price)> Of(ScreenTransferList l) => [("set-up, a colour", l.SetUpPerColour), .. l.Sheets.SelectMany(z => z.Prices.SelectMany(p => p.Breaks.Select(b => ($"{z.Name} in {p.Colours} from {b.From}", b.Price))))];
+
+    public static IEnumerable<(string What, decimal Price)> Of(PaperPrinter p) => [("ink, a ml", p.InkPricePerMl)];
+
+    public static IEnumerable<(string What, decimal Price)> Of(GarmentPrinter p) => [("colour, a ml", p.ColourPricePerMl), ("white, a ml", p.WhitePricePerMl), ("pretreatment, a ml", p.PretreatPricePerMl)];
+
+    public static IEnumerable<(string What, decimal Price)> Of(StitchMachine m) => [("1,000 stitches", m.ThreadPerThousand), ("backing", m.BackingPerPiece), ("digitising", m.DigitisingPerDesign)];
+
+    public static IEnumerable<(string What, decimal Price)> Of(TransferPaper p) => [("a sheet", p.SheetPrice)];
+
+    public static IEnumerable<(string What, decimal Price)> Of(OutsidePrinter p) => [("a screen", p.SetUpPerScreen), .. p.Prices.SelectMany(c => c.Breaks.Select(b => ($"in {c.Colours} from {b.From}", b.Price)))];
+
+    public static IEnumerable<(string What, decimal Price)> Of(PodService s) => [.. s.Prices.Select(p => (Core.Blanks.GarmentNouns.Of(p.Kind, 1), p.Price)), ("a further print", s.FurtherPlacement)];
 }

@@ -73,8 +73,8 @@ internal static class FloorEndpoints
         var n = book.Numbers;
         var view = PressDays.Day(day ?? DateOnly.FromDateTime(floor.Now), null, open, floor, book);
         string At(DateTime t) => Shown.Clock(TimeOnly.FromDateTime(t), n.Format);
-        var presses = view.Lanes.Select(l => new DayPress(l.Name, l.Batches.Count == 0 ? "" : $"switch it on at {At(l.Batches[0].HeatFrom)}", [.. l.Batches.Select(b => new DayBatch(At(b.Start), At(b.End), b.Code, $"{b.Customer}: {b.What}; {b.Pieces} to press, spoiled ones allowed for{(b.Platens.Length > 0 ? $"; {b.Platens}" : "")}",
-            $"{b.Temperature}, set {Shown.Temperature(book.Presses.First(p => p.Id == l.PressId).SetPointF(b.TemperatureF), n.Format)}", view.Hands.FirstOrDefault(h => h.Id == b.PersonId)?.Name ?? "", b.LateMinutes > 0 ? $"{Shown.Duration(b.LateMinutes * 60)} late" : ""))])).ToList();
+        var presses = view.Lanes.Select(l => new DayPress(l.Name, l.HottestF == 0 ? "" : $"switch it on at {At(l.Batches[0].HeatFrom)}", [.. l.Batches.Select(b => new DayBatch(At(b.Start), At(b.End), b.Code, $"{b.Customer}: {b.What}; {b.Pieces} to press, spoiled ones allowed for{(b.Platens.Length > 0 ? $"; {b.Platens}" : "")}",
+            l.HottestF == 0 ? "" : $"{b.Temperature}, set {Shown.Temperature(book.Presses.First(p => p.Id == l.PressId).SetPointF(b.TemperatureF), n.Format)}", view.Hands.FirstOrDefault(h => h.Id == b.PersonId)?.Name ?? "", b.LateMinutes > 0 ? $"{Shown.Duration(b.LateMinutes * 60)} late" : ""))])).ToList();
         return TypedResults.File(DaySheetPdf.Print(new(n.Paper, n.ShopName, view.Title, Shown.Moment(floor.Now, n.Format), presses, [.. view.Tray.Select(t => $"{t.Code}, {t.What}: {t.Note}")])), "application/pdf");
     });
 

@@ -53,7 +53,7 @@ internal sealed record AskBody(string? CustomerId, IReadOnlyList<LineBody> Lines
 }
 
 /// <summary>The method chosen for a line; the first one when no line is named.</summary>
-internal sealed record ChooseBody(string MethodId, string? LineId = null);
+internal sealed record ChooseBody(string MethodId, string? LineId = null, string Why = "");
 
 /// <summary>The larger quantity of a price break, taken for a line.</summary>
 internal sealed record LargerBody(int Pieces, string? LineId = null);
@@ -268,7 +268,7 @@ internal static class OrderEndpoints
     internal static List<PastDeed> History(string id, Desk desk) => desk.Db.Read(c => UndoStore.Of(c, "order", id));
 
     /// <summary>Chooses the method.</summary>
-    internal static Written Choose(string id, ChooseBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Choose(c, desk, id, body.LineId, body.MethodId, seen, request.Deed(desk.Clock, "method chosen")));
+    internal static Written Choose(string id, ChooseBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Choose(c, desk, id, body.LineId, body.MethodId, seen, request.Deed(desk.Clock, "method chosen"), body.Why));
 
     /// <summary>Says the price of a piece oneself, or leaves it to the policy again.</summary>
     internal static Written Price(string id, PriceBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.SayPrice(c, desk, id, body.LineId, body.Each, seen, request.Deed(desk.Clock, body.Each is null ? "price by policy" : "price said")));

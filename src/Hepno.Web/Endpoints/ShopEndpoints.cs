@@ -60,11 +60,11 @@ internal sealed record ColourwayBody(string Id, string Name, string Hex, ColourC
 internal sealed record StyleSizeBody(string Name, decimal Surcharge);
 
 /// <summary>A price list of bought film.</summary>
-internal sealed record FilmBody(string Supplier, string Product, IReadOnlyList<FilmSizeBody> Sizes, decimal FreightPerOrder, int LeadDays, FilmByLayoutBody? ByLayout = null)
+internal sealed record FilmBody(string Supplier, string Product, IReadOnlyList<FilmSizeBody> Sizes, decimal FreightPerOrder, int LeadDays, FilmByLayoutBody? ByLayout = null, TransferKind Kind = TransferKind.Film)
 {
     public TransferPriceList ToCore(string id) => new(id, Supplier.Trim(), Product.Trim(), [.. Sizes.Select(s => new TransferSize(s.Name, s.WidthIn, s.HeightIn, [.. s.Breaks.Select(b => b.ToCore())]))], FreightPerOrder, LeadDays,
         ByLayout is not { } l ? null : new(l.GapIn, l.MarginIn, l.Roll is not { } r ? null : new(r.WidthIn, r.StepIn, [.. r.Steps.Select(b => b.ToCore())], [.. r.Lengths.Select(s => new SetLength(s.LengthIn, s.Price))]),
-            [.. l.Sheets.Select(s => new FilmSheet(s.Name.Trim(), s.WidthIn, s.LengthIn, [.. s.Breaks.Select(b => b.ToCore())]))]));
+            [.. l.Sheets.Select(s => new FilmSheet(s.Name.Trim(), s.WidthIn, s.LengthIn, [.. s.Breaks.Select(b => b.ToCore())]))]), Kind);
 }
 
 /// <summary>A transfer the shop keeps on hand.</summary>
@@ -98,7 +98,7 @@ internal sealed record BreakBody(int From, decimal Price)
 }
 
 /// <summary>A vinyl roll.</summary>
-internal sealed record VinylBody(string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays, bool SharedMargin = false);
+internal sealed record VinylBody(string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays, bool SharedMargin = false, bool Blocks = false);
 
 /// <summary>A price list of screen-printed transfers.</summary>
 internal sealed record ScreenBody(string Supplier, string Product, ScreenFormula Formula, IReadOnlyList<ScreenSheetBody> Sheets, decimal SetUpPerColour, bool CountsWhite, int LeastSheets, decimal FreightPerOrder, int LeadDays)
@@ -126,6 +126,45 @@ internal sealed record DyePrinterBody(string Name, double SpeedIn2PerMinute, dou
 {
     public DyePrinter ToCore(string id) => new(id, Name.Trim(), SpeedIn2PerMinute, InkMlPerIn2, InkPricePerMl, SheetWidthIn, SheetHeightIn, SheetMarginIn, SheetPrice, TapeInPerPrint, TapePricePerIn, ProtectionPrice, Equipment.ToCore(), Cautions);
 }
+
+/// <summary>An inkjet printer for transfer paper.</summary>
+internal sealed record PaperPrinterBody(string Name, double SpeedIn2PerMinute, double WidestIn, double InkMlPerIn2, decimal InkPricePerMl, EquipmentBody Equipment, string Cautions)
+{
+    public PaperPrinter ToCore(string id) => new(id, Name.Trim(), SpeedIn2PerMinute, WidestIn, InkMlPerIn2, InkPricePerMl, Equipment.ToCore(), Cautions);
+}
+
+/// <summary>A direct-to-garment printer with what it takes.</summary>
+internal sealed record GarmentPrinterBody(string Name, double SpeedIn2PerMinute, double MostWidthIn, double MostHeightIn, double ColourMlPerIn2, decimal ColourPricePerMl, double WhiteMlPerIn2, decimal WhitePricePerMl, double PretreatMlPerIn2, decimal PretreatPricePerMl, EquipmentBody Equipment, string Cautions)
+{
+    public GarmentPrinter ToCore(string id) => new(id, Name.Trim(), SpeedIn2PerMinute, MostWidthIn, MostHeightIn, ColourMlPerIn2, ColourPricePerMl, WhiteMlPerIn2, WhitePricePerMl, PretreatMlPerIn2, PretreatPricePerMl, Equipment.ToCore(), Cautions);
+}
+
+/// <summary>An embroidery machine with its thread and backing.</summary>
+internal sealed record StitchMachineBody(string Name, double StitchesPerMinute, int Heads, int Needles, double HoopWidthIn, double HoopHeightIn, bool TakesCaps, decimal ThreadPerThousand, decimal BackingPerPiece, decimal DigitisingPerDesign, EquipmentBody Equipment, string Cautions)
+{
+    public StitchMachine ToCore(string id) => new(id, Name.Trim(), StitchesPerMinute, Heads, Needles, HoopWidthIn, HoopHeightIn, TakesCaps, ThreadPerThousand, BackingPerPiece, DigitisingPerDesign, Equipment.ToCore(), Cautions);
+}
+
+/// <summary>A transfer paper.</summary>
+internal sealed record PaperBody(string Supplier, string Product, PaperKind Kind, double SheetWidthIn, double SheetHeightIn, double MarginIn, double MarksIn, double BleedIn, decimal SheetPrice, decimal FreightPerOrder, int LeadDays)
+{
+    public TransferPaper ToCore(string id) => new(id, Supplier.Trim(), Product.Trim(), Kind, SheetWidthIn, SheetHeightIn, MarginIn, MarksIn, BleedIn, SheetPrice, FreightPerOrder, LeadDays);
+}
+
+/// <summary>A screen printer that work is sent out to.</summary>
+internal sealed record OutsidePrinterBody(string Supplier, decimal SetUpPerScreen, IReadOnlyList<ColourPricesBody> Prices, int LeastPieces, double SpareShare, decimal FreightThere, decimal FreightBack, int LeadDays, double MostWidthIn, double MostHeightIn)
+{
+    public OutsidePrinter ToCore(string id) => new(id, Supplier.Trim(), SetUpPerScreen, [.. Prices.Select(p => new ColourPrices(p.Colours, [.. p.Breaks.Select(b => b.ToCore())]))], LeastPieces, SpareShare, FreightThere, FreightBack, LeadDays, MostWidthIn, MostHeightIn);
+}
+
+/// <summary>A service that prints on demand.</summary>
+internal sealed record PodServiceBody(string Supplier, IReadOnlyList<PodPriceBody> Prices, decimal FurtherPlacement, decimal PostageFirst, decimal PostageFurther, int MakingDays, int TransitDays, double OrderMinutes, double MostWidthIn, double MostHeightIn)
+{
+    public PodService ToCore(string id) => new(id, Supplier.Trim(), [.. Prices.Select(p => new PodPrice(p.Kind, p.Price))], FurtherPlacement, PostageFirst, PostageFurther, MakingDays, TransitDays, OrderMinutes, MostWidthIn, MostHeightIn);
+}
+
+/// <summary>What it asks for one kind of garment.</summary>
+internal sealed record PodPriceBody(GarmentKind Kind, decimal Price);
 
 /// <summary>A cutter.</summary>
 internal sealed record CutterBody(string Name, double CutWidthIn, double SpeedIn2PerMinute, EquipmentBody Equipment, string Cautions);
@@ -225,10 +264,16 @@ internal static class ShopEndpoints
         Map(api, "customers", Aggregates.Customers, (string id, CustomerBody b) => new Customer(id, b.Name.Trim(), b.Contact.Trim(), b.Address.Trim(), b.TaxExempt.Trim(), b.AccountDays), Named);
         Map(api, "styles", Aggregates.Styles, (string id, StyleBody b) => b.ToCore(id), s => s.Problems());
         Map(api, "films", Aggregates.Films, (string id, FilmBody b) => b.ToCore(id), l => l.Problems());
-        Map(api, "vinyls", Aggregates.Vinyls, (string id, VinylBody b) => new VinylFilm(id, b.Supplier.Trim(), b.Product.Trim(), b.UsableWidthIn, b.PricePerFoot, b.WeedingMarginIn, b.FreightPerOrder, b.LeadDays, b.SharedMargin), v => v.Problems());
+        Map(api, "vinyls", Aggregates.Vinyls, (string id, VinylBody b) => new VinylFilm(id, b.Supplier.Trim(), b.Product.Trim(), b.UsableWidthIn, b.PricePerFoot, b.WeedingMarginIn, b.FreightPerOrder, b.LeadDays, b.SharedMargin, b.Blocks), v => v.Problems());
         Map(api, "screens", Aggregates.Screens, (string id, ScreenBody b) => b.ToCore(id), l => l.Problems());
         Map(api, "film-printers", Aggregates.FilmPrinters, (string id, FilmPrinterBody b) => b.ToCore(id), p => p.Problems());
         Map(api, "dye-printers", Aggregates.DyePrinters, (string id, DyePrinterBody b) => b.ToCore(id), p => p.Problems());
+        Map(api, "paper-printers", Aggregates.PaperPrinters, (string id, PaperPrinterBody b) => b.ToCore(id), x => x.Problems());
+        Map(api, "garment-printers", Aggregates.GarmentPrinters, (string id, GarmentPrinterBody b) => b.ToCore(id), x => x.Problems());
+        Map(api, "stitch-machines", Aggregates.Stitchers, (string id, StitchMachineBody b) => b.ToCore(id), x => x.Problems());
+        Map(api, "papers", Aggregates.Papers, (string id, PaperBody b) => b.ToCore(id), x => x.Problems());
+        Map(api, "outside-printers", Aggregates.OutsidePrinters, (string id, OutsidePrinterBody b) => b.ToCore(id), x => x.Problems());
+        Map(api, "pod-services", Aggregates.PodServices, (string id, PodServiceBody b) => b.ToCore(id), x => x.Problems());
         Map(api, "cutters", Aggregates.Cutters, (string id, CutterBody b) => new Cutter(id, b.Name.Trim(), b.CutWidthIn, b.SpeedIn2PerMinute, b.Equipment.ToCore(), b.Cautions), c => c.Problems());
         Map(api, "presses", Aggregates.Presses, (string id, PressBody b) => new Press(id, b.Name.Trim(), b.Kind, b.PlatenWidthIn, b.PlatenHeightIn, b.WarmUpMinutes, b.RiseFPerMinute, b.DropFPerMinute, b.OffsetF, b.Equipment.ToCore(), b.Cautions, b.Lowers is { Count: > 0 } lowers ? [.. lowers.Select(l => new LowerPlaten(l.Name.Trim(), l.WidthIn, l.HeightIn))] : null,
             b.Maps is { Count: > 0 } maps ? [.. maps.Select(m => new PlatenMap(m.Day, m.SetPointF, m.PointsF, m.Doubtful, m.By.Trim()))] : null,
@@ -254,6 +299,12 @@ internal static class ShopEndpoints
         MapPrices(api, "screens", Aggregates.Screens, ThingPrices.Of);
         MapPrices(api, "film-printers", Aggregates.FilmPrinters, p => [("colour, a ml", p.ColourPricePerMl), ("white, a ml", p.WhitePricePerMl), ("film, an in²", p.FilmPricePerIn2), ("powder, a g", p.PowderPricePerG), ("cleaning, a ml", p.CleaningPricePerMl)]);
         MapPrices(api, "dye-printers", Aggregates.DyePrinters, p => [("ink, a ml", p.InkPricePerMl), ("a sheet", p.SheetPrice), ("tape, an in", p.TapePricePerIn), ("protection paper, a sheet", p.ProtectionPrice)]);
+        MapPrices(api, "paper-printers", Aggregates.PaperPrinters, ThingPrices.Of);
+        MapPrices(api, "garment-printers", Aggregates.GarmentPrinters, ThingPrices.Of);
+        MapPrices(api, "stitch-machines", Aggregates.Stitchers, ThingPrices.Of);
+        MapPrices(api, "papers", Aggregates.Papers, ThingPrices.Of);
+        MapPrices(api, "outside-printers", Aggregates.OutsidePrinters, ThingPrices.Of);
+        MapPrices(api, "pod-services", Aggregates.PodServices, ThingPrices.Of);
         api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
         api.MapGet("/numbers", GetNumbers).WithTags("numbers").WithName("numbers");
         api.MapGet("/numbers/rates", (Desk desk) => desk.Db.Read(c => new RatesView(Rates.Labour(Desk.Numbers(c)), Rates.Overhead(Desk.Numbers(c))))).WithTags("numbers").WithName("rates").WithSummary("The two rates of an hour of hands, opened to people and fixed costs.");

@@ -56,7 +56,7 @@ public sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IReadOn
 
     // what is done before the first decoration belongs to its pass, looking at the piece to the last
     private static IEnumerable<IReadOnlyList<WorkStep>> Passes(FrozenLine l, StepStandards standards) => l.Band.Decorations.Select((d, i) => (IReadOnlyList<WorkStep>)[
-        .. i == 0 ? standards.Before(l.Style.Kind, l.Band.Decorations.Max(x => x.Recipe.PrePressSeconds)) : [], .. d.Steps, .. i == l.Band.Decorations.Count - 1 ? standards.After.Take(1) : []]);
+        .. i == 0 ? LineFloor.Before(l.Style.Kind, l.Band.Decorations, standards) : [], .. d.Steps, .. i == l.Band.Decorations.Count - 1 ? standards.After.Take(1) : []]);
 
     private static OfferView Offered(Candidate c, IReadOnlyList<OrderCase> open, ShopBook book)
     {

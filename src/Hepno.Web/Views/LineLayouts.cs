@@ -41,15 +41,16 @@ internal static class LineLayouts
         var c = desk.Case(connection, id, book);
         var line = c.Line(lineId);
         var inHand = (line.Frozen is null ? line.InHand : c.Frozen!.InHand(line.Frozen) with { Drawer = c.Order.Facts.Drawer?.Where(d => d.LineId == line.Asked.Id).ToList() }) ?? throw new RefusedException(409, "incomplete", $"{c.Order.Code} cannot be laid out yet: {c.Standing.Missing[0].Text}.", "Finish the ask first.");
+        var laidOn = LaidOn.Of(MethodOf(line), inHand, book);
         var settled = c.Order.Facts.LayoutOf(line.Asked.Id);
         // what was settled on is taken while the Shelf has it
-        var kept = settled is not null && book.Films.FirstOrDefault(x => x.Id == settled.FilmId)?.ByLayout?.Grounds().Any(g => g.Key == settled.On) == true ? settled : null;
-        IReadOnlyList<LaidPrint> On(string film) => PrintsOn(film, inHand, book);
-        if ((filmId ?? kept?.FilmId) is { } chosen ? On(chosen).Count == 0 : book.Films.Any(x => On(x.Id).Count == 0))
+        var kept = settled is not null && laidOn.Lists.FirstOrDefault(x => x.Id == settled.FilmId)?.ByLayout?.Grounds().Any(g => g.Key == settled.On) == true ? settled : null;
+        IReadOnlyList<LaidPrint> On(string film) => PrintsOn(film, inHand, laidOn);
+        if ((filmId ?? kept?.FilmId) is { } chosen ? On(chosen).Count == 0 : laidOn.Lists.Any(x => On(x.Id).Count == 0))
         {
             throw new RefusedException(409, "nothing-new", $"Every print of {c.Order.Code} lies in the drawer: nothing is laid out.", "Use fewer of the drawer's to print some new.");
         }
-        var (film, ground) = Ground(book, On, filmId ?? kept?.FilmId, filmId is null ? kept?.On : on ?? FilmGround.RollKey);
+        var (film, ground) = Ground(laidOn, On, filmId ?? kept?.FilmId, filmId is null ? kept?.On : on ?? FilmGround.RollKey);
         var prints = On(film.Id);
         var holds = settled?.IsFor([.. prints.Select(p => p.Design)]) == true;
         var drawer = DrawerStore.All(connection).Where(k => k.ProductId == film.Id).ToList();
@@ -142,14 +143,17 @@ internal static class LineLayouts
         return names;
     }
 
-    private static (TransferPriceList Film, FilmGround On) Ground(ShopBook book, Func<string, IReadOnlyList<LaidPrint>> prints, string? filmId, string? on)
+    /// <summary>A line's method: as quoted, else as chosen.</summary>
+    public static string? MethodOf(LineCase line) => line.Frozen?.Band.MethodId ?? line.Decision?.MethodId;
+
+    private static (TransferPriceList Film, FilmGround On) Ground(LaidOn laidOn, Func<string, IReadOnlyList<LaidPrint>> prints, string? filmId, string? on)
     {
         if (filmId is not null)
         {
-            var film = book.Films.FirstOrDefault(x => x.Id == filmId) ?? throw RefusedException.NoSuch("film", filmId);
+            var film = laidOn.Lists.FirstOrDefault(x => x.Id == filmId) ?? throw RefusedException.NoSuch("film", filmId);
             return (film, film.ByLayout?.Grounds().FirstOrDefault(g => g.Key == on) ?? throw RefusedException.NoSuch("roll or sheet", on ?? ""));
         }
-        var all = book.Films.SelectMany(x => (x.ByLayout?.Grounds() ?? []).Select(g => (Film: x, On: g))).ToList();
+        var all = laidOn.Lists.SelectMany(x => (x.ByLayout?.Grounds() ?? []).Select(g => (Film: x, On: g))).ToList();
         return all.Select(x => (x.Film, x.On, Laid: LaidFilm.Of(prints(x.Film.Id), x.On, null))).Where(x => x.Laid is not null).OrderBy(x => x.Laid!.Bill.Cost.Value).Select(x => (x.Film, x.On)).Cast<(TransferPriceList, FilmGround)?>().FirstOrDefault()
             ?? throw new RefusedException(409, "no-ground", all.Count == 0 ? "No film is sold for layouts: no price list on the Shelf has a roll or a sheet." : "Its prints go on no roll or sheet of the Shelf.", all.Count == 0 ? "Add the roll or the sheets to the film's price list on the Shelf." : "Make them smaller, or add a wider roll on the Shelf.");
     }
@@ -202,10 +206,14 @@ internal static class LineLayouts
     }
 
     // transfers of the drawer are used on their own film alone, so each film has its own number of new prints
-    private static List<LayoutChoice> Choices(ShopBook book, LineOnFilm l) =>
-        [.. book.Films.SelectMany(film => (film.ByLayout?.Grounds() ?? []).Select(g => Choice(film, g, LaidFilm.Of(PrintsOn(film.Id, l.InHand, book), g, null)?.Bill.Cost, book.Numbers.Format))).OrderBy(x => x.Cost?.Value ?? decimal.MaxValue)];
+    private static List<LayoutChoice> Choices(ShopBook book, LineOnFilm l)
+    {
+        var laidOn = LaidOn.Of(MethodOf(l.Line), l.InHand, book);
+        return
+        [.. laidOn.Lists.SelectMany(film => (film.ByLayout?.Grounds() ?? []).Select(g => Choice(film, g, LaidFilm.Of(PrintsOn(film.Id, l.InHand, laidOn), g, null)?.Bill.Cost, book.Numbers.Format))).OrderBy(x => x.Cost?.Value ?? decimal.MaxValue)];
+    }
 
-    private static IReadOnlyList<LaidPrint> PrintsOn(string filmId, AskInHand inHand, ShopBook book) => [.. LaidPrint.Of(inHand, DtfBought.Failure(inHand, book), filmId).Where(p => p.Count > 0)];
+    private static IReadOnlyList<LaidPrint> PrintsOn(string filmId, AskInHand inHand, LaidOn on) => [.. LaidPrint.Of(inHand, on.Failure, filmId).Where(p => p.Count > 0)];
 
     private static LayoutChoice Choice(TransferPriceList film, FilmGround on, Figure? cost, FigureFormat f) => new(film.Id, on.Key, Text(film, on, f), cost, cost is null ? "a print does not go on it, or there are more than one layout holds" : "");
 }

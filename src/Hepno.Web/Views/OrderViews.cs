@@ -91,7 +91,7 @@ internal static class OrderViews
         {
             // the one it was begun on; before that the planned one
             var pressId = c.Order.Facts.Pressed?.FirstOrDefault(x => x.LineId == l.LineId)?.PressId ?? placed?.PressOf(l.LineId);
-            var press = book.Presses.FirstOrDefault(p => p.Id == pressId) ?? (book.Presses.Count > 0 ? LineFloor.PressOf(c.Frozen.InHand(l), book) : null);
+            var press = (pressId is null ? null : book.Workplace(pressId)) ?? (book.Presses.Count > 0 ? LineFloor.WorkplaceOf(c.Frozen.InHand(l), l.Band.Decorations, book) : null);
             return new RunLineView(l.LineId, c.Line(l.LineId).What, press?.Name ?? "", press is null ? "" : Cautions(press), [.. l.Band.Decorations.Select((d, i) => Pass(d, i, l.Style, c.Frozen.AskOf(l), press, book.Numbers, Warned(d.Recipe, l.Style, l.Colourway, book)))]);
         }).ToList();
         return new(id, c.Order.Code, c.Customer?.Name ?? "", placed?.End is { } end ? Shown.Clock(TimeOnly.FromDateTime(end), f) : "", c.Order.Ask.Pieces, c.Order.Facts.RunStartedAt is not null, lines, Core.Runs.RunEvent.Reasons, c.Run!);
@@ -143,16 +143,17 @@ internal static class OrderViews
     private static RunPassView Pass(DecorationPlan d, int index, Core.Blanks.Style style, AskLine asked, Press? press, ShopNumbers n, string warned)
     {
         var (f, standards) = (n.Format, n.Standards());
-        var steps = index == 0 ? [.. standards.Before(style.Kind, d.Recipe.PrePressSeconds), .. d.Steps, standards.After[0]] : d.Steps.Append(standards.After[0]).ToList();
+        var steps = index == 0 ? [.. LineFloor.Before(style.Kind, [d], standards), .. d.Steps, standards.After[0]] : d.Steps.Append(standards.After[0]).ToList();
         var place = Places.Find(d.Placement.Place)!;
         var placement = asked.Placements.FirstOrDefault(p => p.Id == d.Placement.Id) ?? d.Placement;
         var onSizes = SizedPrints.Of(placement, asked.Sizes, asked.Names).SelectMany(p => p.Sizes.Select(s => new OnSizeView(s.Size, Shown.Size(p.Print.WidthIn, p.Print.HeightIn, f), $"{Shown.Length(place.FromSeam(s.Size), f)} {place.WhereOn(style.Kind)}"))).ToList();
-        var pillow = press is null ? null : PillowChoice.For(press, style, d.Placement.Place, d.Placement.WidthIn, d.Placement.HeightIn);
-        var under = PillowChoice.Why(style, d.Placement.Place) is { Length: > 0 } why ? pillow is null ? $"lifted clear of {why}" : $"{pillow.Name} under it, for {why}" : "";
+        var pillow = press is null || press.IsBench() ? null : PillowChoice.For(press, style, d.Placement.Place, d.Placement.WidthIn, d.Placement.HeightIn);
+        var under = d.Recipe.IsPressed() && PillowChoice.Why(style, d.Placement.Place) is { Length: > 0 } why ? pillow is null ? $"lifted clear of {why}" : $"{pillow.Name} under it, for {why}" : "";
+        var pressed = d.Recipe.IsPressed();
         var setPoint = press?.OffsetFor(d.Recipe.TemperatureF) is null ? "" : Shown.Temperature(press.SetPointF(d.Recipe.TemperatureF), f);
-        return new(index + 1, place.Name.ToLowerInvariant(), Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f), Shown.Temperature(d.Recipe.TemperatureF, f), Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }), setPoint,
+        return new(index + 1, place.Name.ToLowerInvariant(), Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f), pressed ? Shown.Temperature(d.Recipe.TemperatureF, f) : "", pressed ? Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }) : "", setPoint,
             d.Recipe.DwellSeconds, d.Recipe.DwellSlackSeconds, d.Recipe.Pressure, d.Recipe.Peel, d.Recipe.PeelAfterSeconds, d.Recipe.Side, $"{warned}{d.Recipe.Caution}", steps, d.Recipe.SecondPressSeconds, index == 0 ? d.Recipe.PrePressSeconds : 0, $"{Shown.Length(place.FromSeamIn, f)} {place.WhereOn(style.Kind)}", onSizes, placement.Own != OwnText.None,
-            press?.DialFor(d.Recipe.Pressure, style.Lies(), press.LowerFor(d.Placement.WidthIn, d.Placement.HeightIn, place.OpeningIn), pillow) is { } dial ? Shown.Number(dial, 1, f) : "", under);
+            press?.DialFor(d.Recipe.Pressure, style.Lies(), press.LowerFor(d.Placement.WidthIn, d.Placement.HeightIn, place.OpeningIn), pillow) is { } dial ? Shown.Number(dial, 1, f) : "", under, pressed ? "" : d.BenchId == ShopBook.Table.Id ? "Count" : "Stitch");
     }
 
     private static List<MarginNote> Notes(FrozenQuote q)

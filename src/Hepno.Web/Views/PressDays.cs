@@ -17,16 +17,17 @@ internal static class PressDays
         var hours = floor.Hours.On(day);
         var cases = open.ToDictionary(c => c.Order.Id);
         var lanes = new List<PressLaneView>();
-        foreach (var press in book.Presses)
+        // a place of work without heat is drawn on the days something is done there
+        foreach (var press in book.Presses.Concat(book.Benches().Where(b => floor.Placed.Any(p => p.PressId == b.Id && p.Parts.Any(x => DateOnly.FromDateTime(x.Start) == day)))))
         {
             var batches = floor.Placed.Where(p => p.PressId == press.Id).SelectMany(p => p.Parts.Where(x => DateOnly.FromDateTime(x.Start) == day).Select(part => Batch(p, part, cases[p.Work.OrderId], press, f))).OrderBy(b => b.Start).ToList();
-            var heat = hours is { } h ? HeatLine.Of(press, [.. batches.Select(b => (new PressPart(b.HeatFrom, b.Start, b.End, b.Pieces), b.TemperatureF))], h.Open, h.Close) : [];
-            lanes.Add(new(press.Id, press.Name, press.Kind, batches.Count == 0 ? 0 : batches.Max(b => b.TemperatureF), batches, heat));
+            var heat = hours is { } h && !press.IsBench() ? HeatLine.Of(press, [.. batches.Select(b => (new PressPart(b.HeatFrom, b.Start, b.End, b.Pieces), b.TemperatureF))], h.Open, h.Close) : [];
+            lanes.Add(new(press.Id, press.Name, press.Kind, batches.Count == 0 || press.IsBench() ? 0 : batches.Max(b => b.TemperatureF), batches, heat));
         }
         var shown = lanes.SelectMany(l => l.Batches).Select(b => b.OrderId).ToHashSet();
         var tray = open.Where(c => c.Standing.Station is Station.Gather or Station.Press && !shown.Contains(c.Order.Id)).Select(c => Tray(c, floor, f)).ToList();
         var all = lanes.SelectMany(l => l.Batches).ToList();
-        var changes = lanes.Sum(l => Enumerable.Range(1, Math.Max(0, l.Batches.Count - 1)).Count(i => l.Batches[i].TemperatureF != l.Batches[i - 1].TemperatureF));
+        var changes = lanes.Where(l => l.HottestF > 0).Sum(l => Enumerable.Range(1, Math.Max(0, l.Batches.Count - 1)).Count(i => l.Batches[i].TemperatureF != l.Batches[i - 1].TemperatureF));
         return new(day, Shown.Day(day, f), hours?.Open, hours?.Close, floor.Now, lanes, tray, all.Sum(b => (b.End - b.Start).TotalMinutes), changes, [.. floor.Hands.Where(h => h.Name.Length > 0).Select(h => new HandsView(h.Id, h.Name, [.. h.On(day).Select(s => new Stretch(s.From, s.To))]))], floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).Distinct().Count(), inHand is null ? null : PlacedOrder.Of(floor.Placed, inHand) is { HasPlace: true } mine ? mine : null);
     }
 
@@ -72,7 +73,7 @@ internal static class PressDays
     private static BatchView Batch(PlacedWork p, PressPart part, OrderCase c, Press press, FigureFormat f)
     {
         var line = c.Line(p.Work.LineId);
-        return new(p.Work.OrderId, p.Work.LineId, p.Work.Code, c.Customer?.Name ?? "", line.What, part.Pieces, p.Work.TemperatureF, Shown.Temperature(p.Work.TemperatureF, f),
+        return new(p.Work.OrderId, p.Work.LineId, p.Work.Code, c.Customer?.Name ?? "", line.What, part.Pieces, p.Work.TemperatureF, press.IsBench() ? "" : Shown.Temperature(p.Work.TemperatureF, f),
             part.HeatFrom, part.Start, part.End, p.Work.DueAt, p.LateMinutes, p.Why, p.Work.StartedAt is not null, part.PersonId, p.Work.Moved is not null, part.SetUpFrom, Platens(press, p.Work));
     }
 

@@ -361,6 +361,108 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/paper-printers/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["paper-printers-prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/garment-printers/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["garment-printers-prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stitch-machines/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["stitch-machines-prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["papers-prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outside-printers/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["outside-printers-prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pod-services/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["pod-services-prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/styles/{id}": {
         parameters: {
             query?: never;
@@ -1363,6 +1465,210 @@ export interface paths {
         get?: never;
         /** Keeps one of the dye-printers; a new one needs no If-Match. */
         put: operations["save-dye-printers"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/paper-printers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All paper-printers with their versions. */
+        get: operations["paper-printersAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/paper-printers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the paper-printers; a new one needs no If-Match. */
+        put: operations["save-paper-printers"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/garment-printers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All garment-printers with their versions. */
+        get: operations["garment-printersAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/garment-printers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the garment-printers; a new one needs no If-Match. */
+        put: operations["save-garment-printers"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stitch-machines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All stitch-machines with their versions. */
+        get: operations["stitch-machinesAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stitch-machines/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the stitch-machines; a new one needs no If-Match. */
+        put: operations["save-stitch-machines"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All papers with their versions. */
+        get: operations["papersAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the papers; a new one needs no If-Match. */
+        put: operations["save-papers"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outside-printers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All outside-printers with their versions. */
+        get: operations["outside-printersAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outside-printers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the outside-printers; a new one needs no If-Match. */
+        put: operations["save-outside-printers"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pod-services": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All pod-services with their versions. */
+        get: operations["pod-servicesAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pod-services/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the pod-services; a new one needs no If-Match. */
+        put: operations["save-pod-services"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2810,11 +3116,22 @@ export interface components {
          * @description What lies in or on a press besides its platens.
          * @enum {unknown}
          */
-        AccessoryKind: "pillow" | "foam" | "cover-sheet";
+        AccessoryKind: "pillow" | "foam" | "cover-sheet" | "jig";
         /** @description An address of this machine on the shop's network, and its square code. */
         AddressView: {
             url: string;
             qr: components["schemas"]["QrCode"];
+        };
+        /** @description Which method is recommended, why, and what is given up by it. */
+        Advice: {
+            /** @description Which. */
+            methodId: string;
+            /** @description The recommendation with its reason. */
+            sentence: string;
+            /** @description What another that fits would have been better at; empty where it is best at all. */
+            givesUp: string[];
+            /** @description True when another plain yes costs within 3 in 100 of the same: time and feel decide then. */
+            isClose: boolean;
         };
         /** @description The id of the new order, made on the screen. */
         AgainBody: {
@@ -3026,6 +3343,16 @@ export interface components {
             cliff: null | components["schemas"]["Cliff"];
             /** @description What dearer sizes add to the price; null or empty where they are averaged into it. */
             surcharges: null | components["schemas"]["SizeSurcharge"][];
+            /**
+             * Format: double
+             * @description Profit for each hour of hands if every method were sold at the comparison's one price: what methods are ranked by.
+             * @default 0
+             */
+            atOnePrice: number;
+            /** @description False where no press is used. */
+            isPressed: boolean;
+            /** @description What it is like on the garment. */
+            character: components["schemas"]["Character"];
             /** @description True when price and promise both suit the customer. */
             fits: boolean;
             /**
@@ -3212,10 +3539,23 @@ export interface components {
          * @enum {unknown}
          */
         Channel: "retail" | "wholesale";
+        /** @description What a decoration is like on the garment (DOMAIN 4), in words to say to a customer. */
+        Character: {
+            /** @description How it feels. */
+            feel: string;
+            /** @description How it lasts; the maker's claim until the shop's own wash log says more. */
+            wear: string;
+            /** @description What it does on cloth that stretches. */
+            stretch: string;
+            /** @description How it looks. */
+            look: string;
+        };
         /** @description The method chosen for a line; the first one when no line is named. */
         ChooseBody: {
             methodId: string;
             lineId: null | string;
+            /** @default  */
+            why: string;
         };
         /** @description A larger quantity that costs the customer less in all. */
         Cliff: {
@@ -3385,10 +3725,17 @@ export interface components {
              * @description When it is wanted, or null.
              */
             dueAt: null | string;
-            /** @description Those that can: fitting ones by profit an hour, then the rest by how far they miss. */
+            /** @description Those that can: fitting ones, a plain yes first, by profit an hour at one price; then the rest by how far they miss. */
             bands: components["schemas"]["Band"][];
             /** @description Those that cannot. */
             folds: components["schemas"]["Fold"][];
+            /**
+             * Format: double
+             * @description The price a piece at which methods are ranked: the mark, or the least a plain yes that fits is sold at; a dearer way is no better for being dearer.
+             * @default 0
+             */
+            onePrice: number;
+            advice: null | components["schemas"]["Advice"];
         };
         /**
          * @description How far a recipe can be relied on for a cloth, weakest first.
@@ -3805,6 +4152,11 @@ export interface components {
              * @description The price a piece the owner typed, or null when the policy makes it.
              */
             typedPrice: null | number;
+            /**
+             * @description Against what it was chosen, and why: what the comparison said then, and the owner's own words; empty for one of before.
+             * @default
+             */
+            why: string;
         };
         /** @description One placement done by one method. */
         DecorationPlan: {
@@ -3836,6 +4188,22 @@ export interface components {
              * @default
              */
             prepare: string;
+            /**
+             * @description The place of work without heat it is done at; empty for a press.
+             * @default
+             */
+            benchId: string;
+            /**
+             * Format: double
+             * @description Minutes that pass once, whatever the number, before the first can be pressed: prints that dry.
+             * @default 0
+             */
+            waitMinutes: number;
+            /**
+             * @description True where the garment itself is in its price.
+             * @default false
+             */
+            bringsBlank: boolean;
         };
         /** @description The deposit, or the owner's word that the order goes on without. */
         Deposit: {
@@ -4257,7 +4625,7 @@ export interface components {
          * @description What a garment has that a print must mind.
          * @enum {unknown}
          */
-        Feature: "hood" | "zip" | "pocket" | "grommets" | "tear-away-label" | "stretch";
+        Feature: "hood" | "zip" | "pocket" | "grommets" | "tear-away-label" | "stretch" | "coated";
         /**
          * @description What a percentage fee is taken of.
          * @default everything
@@ -4355,6 +4723,7 @@ export interface components {
             /** Format: int32 */
             leadDays: number;
             byLayout: null | components["schemas"]["FilmByLayoutBody"];
+            kind: components["schemas"]["TransferKind"];
         };
         /** @description Film that is bought with a layout of one's own on it: many prints on a roll or a sheet. */
         FilmByLayout: {
@@ -5218,6 +5587,86 @@ export interface components {
          * @enum {unknown}
          */
         GarmentKind: "tee" | "sweatshirt" | "hoodie" | "tote" | "apron" | "cap" | "long-sleeve" | "tank" | "zip-hoodie" | "polo" | "jacket" | "joggers" | "drawstring-bag" | "socks" | "bodysuit";
+        /** @description A direct-to-garment printer with its inks and pretreatment (DOMAIN 5); recipes of its cure are kept under its identity. */
+        GarmentPrinter: {
+            /** @description Identity. */
+            id: string;
+            /** @description The shop's name for it. */
+            name: string;
+            /**
+             * Format: double
+             * @description Printed box area a minute in one pass, in²; mid and dark cloth takes two.
+             */
+            speedIn2PerMinute: number;
+            /**
+             * Format: double
+             * @description Widest print, in.
+             */
+            mostWidthIn: number;
+            /**
+             * Format: double
+             * @description Tallest print, in.
+             */
+            mostHeightIn: number;
+            /**
+             * Format: double
+             * @description Colour ink on a painted in², ml.
+             */
+            colourMlPerIn2: number;
+            /**
+             * Format: double
+             * @description Money for a ml.
+             */
+            colourPricePerMl: number;
+            /**
+             * Format: double
+             * @description White ink on a painted in², ml; on mid and dark cloth.
+             */
+            whiteMlPerIn2: number;
+            /**
+             * Format: double
+             * @description Money for a ml.
+             */
+            whitePricePerMl: number;
+            /**
+             * Format: double
+             * @description Pretreatment on a sprayed in², ml; on mid and dark cloth.
+             */
+            pretreatMlPerIn2: number;
+            /**
+             * Format: double
+             * @description Money for a ml.
+             */
+            pretreatPricePerMl: number;
+            /** @description What an hour of it costs. */
+            equipment: components["schemas"]["EquipmentHour"];
+            /** @description What its manual warns of. */
+            cautions: string;
+        };
+        /** @description A direct-to-garment printer with what it takes. */
+        GarmentPrinterBody: {
+            name: string;
+            /** Format: double */
+            speedIn2PerMinute: number;
+            /** Format: double */
+            mostWidthIn: number;
+            /** Format: double */
+            mostHeightIn: number;
+            /** Format: double */
+            colourMlPerIn2: number;
+            /** Format: double */
+            colourPricePerMl: number;
+            /** Format: double */
+            whiteMlPerIn2: number;
+            /** Format: double */
+            whitePricePerMl: number;
+            /** Format: double */
+            pretreatMlPerIn2: number;
+            /** Format: double */
+            pretreatPricePerMl: number;
+            equipment: components["schemas"]["EquipmentBody"];
+            cautions: string;
+        };
         /** @description One thing to buy or prepare before pressing. */
         GatherItem: {
             /** @description Identity within the order. */
@@ -6666,6 +7115,76 @@ export interface components {
              */
             surcharges: number;
         };
+        /** @description A screen printer that work is sent out to, with the shop's blanks (DOMAIN 5). */
+        OutsidePrinter: {
+            /** @description Identity. */
+            id: string;
+            /** @description Who prints. */
+            supplier: string;
+            /**
+             * Format: double
+             * @description Once for each screen of a design.
+             */
+            setUpPerScreen: number;
+            /** @description Price of a print, by screens, by how many pieces of the design are printed. */
+            prices: components["schemas"]["ColourPrices"][];
+            /**
+             * Format: int32
+             * @description Fewest pieces of a design.
+             */
+            leastPieces: number;
+            /**
+             * Format: double
+             * @description What it may spoil without paying for it, 0 to 1: printed on top of what is wanted.
+             */
+            spareShare: number;
+            /**
+             * Format: double
+             * @description Freight of an order to it.
+             */
+            freightThere: number;
+            /**
+             * Format: double
+             * @description Freight of an order back.
+             */
+            freightBack: number;
+            /**
+             * Format: int32
+             * @description Working days from the blanks' arrival there to the pieces' arrival here.
+             */
+            leadDays: number;
+            /**
+             * Format: double
+             * @description Widest print, in.
+             */
+            mostWidthIn: number;
+            /**
+             * Format: double
+             * @description Tallest print, in.
+             */
+            mostHeightIn: number;
+        };
+        /** @description A screen printer that work is sent out to. */
+        OutsidePrinterBody: {
+            supplier: string;
+            /** Format: double */
+            setUpPerScreen: number;
+            prices: components["schemas"]["ColourPricesBody"][];
+            /** Format: int32 */
+            leastPieces: number;
+            /** Format: double */
+            spareShare: number;
+            /** Format: double */
+            freightThere: number;
+            /** Format: double */
+            freightBack: number;
+            /** Format: int32 */
+            leadDays: number;
+            /** Format: double */
+            mostWidthIn: number;
+            /** Format: double */
+            mostHeightIn: number;
+        };
         /** @description One personalised piece. */
         OwnPiece: {
             /** @description Its size. */
@@ -6765,6 +7284,78 @@ export interface components {
             seconds: number;
             /** Format: int32 */
             tries: number;
+        };
+        /** @description A transfer paper. */
+        PaperBody: {
+            supplier: string;
+            product: string;
+            kind: components["schemas"]["PaperKind"];
+            /** Format: double */
+            sheetWidthIn: number;
+            /** Format: double */
+            sheetHeightIn: number;
+            /** Format: double */
+            marginIn: number;
+            /** Format: double */
+            marksIn: number;
+            /** Format: double */
+            bleedIn: number;
+            /** Format: double */
+            sheetPrice: number;
+            /** Format: double */
+            freightPerOrder: number;
+            /** Format: int32 */
+            leadDays: number;
+        };
+        /**
+         * @description For which garments a transfer paper is made.
+         * @enum {unknown}
+         */
+        PaperKind: "light" | "opaque";
+        /** @description A desktop inkjet printer that transfer paper is printed on. */
+        PaperPrinter: {
+            /** @description Identity. */
+            id: string;
+            /** @description The shop's name for it. */
+            name: string;
+            /**
+             * Format: double
+             * @description Printed box area a minute, in².
+             */
+            speedIn2PerMinute: number;
+            /**
+             * Format: double
+             * @description Widest sheet it takes, in.
+             */
+            widestIn: number;
+            /**
+             * Format: double
+             * @description Ink on a painted in², all channels, ml.
+             */
+            inkMlPerIn2: number;
+            /**
+             * Format: double
+             * @description Money for a ml.
+             */
+            inkPricePerMl: number;
+            /** @description What an hour of it costs. */
+            equipment: components["schemas"]["EquipmentHour"];
+            /** @description What its manual warns of. */
+            cautions: string;
+        };
+        /** @description An inkjet printer for transfer paper. */
+        PaperPrinterBody: {
+            name: string;
+            /** Format: double */
+            speedIn2PerMinute: number;
+            /** Format: double */
+            widestIn: number;
+            /** Format: double */
+            inkMlPerIn2: number;
+            /** Format: double */
+            inkPricePerMl: number;
+            equipment: components["schemas"]["EquipmentBody"];
+            cautions: string;
         };
         /** @description Strips of paper pulled from under the four corners (far left, far right, near left, near right) at a dial, on a thickness, lower platen and pillow; an empty platen is the press's own, an empty pillow nothing. */
         PaperPullBody: {
@@ -7218,6 +7809,92 @@ export interface components {
             /** @description Its pillows and cover sheets, with how much of them is used. */
             wear: components["schemas"]["WearView"][];
         };
+        /** @description What a service that prints on demand asks for one kind of garment, its blank in it. */
+        PodPrice: {
+            /** @description Which garment. */
+            kind: components["schemas"]["GarmentKind"];
+            /**
+             * Format: double
+             * @description One piece with one print.
+             */
+            price: number;
+        };
+        /** @description What it asks for one kind of garment. */
+        PodPriceBody: {
+            kind: components["schemas"]["GarmentKind"];
+            /** Format: double */
+            price: number;
+        };
+        /** @description A service that prints single pieces on its own blanks and sends them (DOMAIN 5). */
+        PodService: {
+            /** @description Identity. */
+            id: string;
+            /** @description Who prints. */
+            supplier: string;
+            /** @description By garment. */
+            prices: components["schemas"]["PodPrice"][];
+            /**
+             * Format: double
+             * @description Each print after the first.
+             */
+            furtherPlacement: number;
+            /**
+             * Format: double
+             * @description Its postage for the first piece.
+             */
+            postageFirst: number;
+            /**
+             * Format: double
+             * @description Its postage for each further piece.
+             */
+            postageFurther: number;
+            /**
+             * Format: int32
+             * @description Working days until it is made.
+             */
+            makingDays: number;
+            /**
+             * Format: int32
+             * @description Working days on the way.
+             */
+            transitDays: number;
+            /**
+             * Format: double
+             * @description Minutes of the shop for placing an order with it.
+             */
+            orderMinutes: number;
+            /**
+             * Format: double
+             * @description Widest print, in.
+             */
+            mostWidthIn: number;
+            /**
+             * Format: double
+             * @description Tallest print, in.
+             */
+            mostHeightIn: number;
+        };
+        /** @description A service that prints on demand. */
+        PodServiceBody: {
+            supplier: string;
+            prices: components["schemas"]["PodPriceBody"][];
+            /** Format: double */
+            furtherPlacement: number;
+            /** Format: double */
+            postageFirst: number;
+            /** Format: double */
+            postageFurther: number;
+            /** Format: int32 */
+            makingDays: number;
+            /** Format: int32 */
+            transitDays: number;
+            /** Format: double */
+            orderMinutes: number;
+            /** Format: double */
+            mostWidthIn: number;
+            /** Format: double */
+            mostHeightIn: number;
+        };
         /** @description A channel's price policy. */
         PolicyBody: {
             kind: components["schemas"]["PolicyKind"];
@@ -7598,6 +8275,11 @@ export interface components {
              * @description Hottest the cloth takes, °F; null where nothing is too hot.
              */
             ceilingF: null | number;
+            /**
+             * @description The place of work without heat it is done at; empty for a press.
+             * @default
+             */
+            benchId: string;
         };
         /** @description A line's pieces went over a press. */
         PressedOn: {
@@ -7962,6 +8644,8 @@ export interface components {
              * @default 0
              */
             layer: number;
+            /** @description For work sent out: its price breaks, by pieces; else null. */
+            breaks: null | components["schemas"]["PriceBreak"][];
         };
         /** @description An address as a square code a tablet's camera reads. */
         QrCode: {
@@ -8587,6 +9271,11 @@ export interface components {
             dial: string;
             /** @description What to lay under the print and because of what; empty when it lies flat. */
             under: string;
+            /**
+             * @description What is done where nothing is pressed: "Stitch", "Count"; empty at a press.
+             * @default
+             */
+            work: string;
         };
         /** @description A run's events, folded. */
         RunState: {
@@ -9500,6 +10189,82 @@ export interface components {
              */
             ownSeconds: null | number;
         };
+        /** @description An embroidery machine with its thread and backing (DOMAIN 5). */
+        StitchMachine: {
+            /** @description Identity. */
+            id: string;
+            /** @description The shop's name for it. */
+            name: string;
+            /**
+             * Format: double
+             * @description As set; four fifths of it are reached (assumed).
+             */
+            stitchesPerMinute: number;
+            /**
+             * Format: int32
+             * @description Pieces stitched at once.
+             */
+            heads: number;
+            /**
+             * Format: int32
+             * @description Thread colours it holds.
+             */
+            needles: number;
+            /**
+             * Format: double
+             * @description Widest that can be stitched, in.
+             */
+            hoopWidthIn: number;
+            /**
+             * Format: double
+             * @description Tallest that can be stitched, in.
+             */
+            hoopHeightIn: number;
+            /** @description True with a cap frame. */
+            takesCaps: boolean;
+            /**
+             * Format: double
+             * @description Money for the thread of 1,000 stitches, bobbin in it.
+             */
+            threadPerThousand: number;
+            /**
+             * Format: double
+             * @description Money for the backing under one.
+             */
+            backingPerPiece: number;
+            /**
+             * Format: double
+             * @description Money once for turning a design into stitches.
+             */
+            digitisingPerDesign: number;
+            /** @description What an hour of it costs. */
+            equipment: components["schemas"]["EquipmentHour"];
+            /** @description What its manual warns of. */
+            cautions: string;
+        };
+        /** @description An embroidery machine with its thread and backing. */
+        StitchMachineBody: {
+            name: string;
+            /** Format: double */
+            stitchesPerMinute: number;
+            /** Format: int32 */
+            heads: number;
+            /** Format: int32 */
+            needles: number;
+            /** Format: double */
+            hoopWidthIn: number;
+            /** Format: double */
+            hoopHeightIn: number;
+            takesCaps: boolean;
+            /** Format: double */
+            threadPerThousand: number;
+            /** Format: double */
+            backingPerPiece: number;
+            /** Format: double */
+            digitisingPerDesign: number;
+            equipment: components["schemas"]["EquipmentBody"];
+            cautions: string;
+        };
         /** @description A stratum as it was quoted and as it came out, a piece, rounded for show. */
         StratumHeld: {
             /** @description Code of the stratum. */
@@ -9922,6 +10687,63 @@ export interface components {
              */
             bleedIn: number;
         };
+        /**
+         * @description What kind of full-colour transfer a list prices.
+         * @default film
+         * @enum {unknown}
+         */
+        TransferKind: "film" | "digital";
+        /** @description Coated paper for desktop inkjet printers; recipes of it are kept under its identity. */
+        TransferPaper: {
+            /** @description Identity. */
+            id: string;
+            /** @description Who sells it. */
+            supplier: string;
+            /** @description Which paper. */
+            product: string;
+            /** @description For which garments. */
+            kind: components["schemas"]["PaperKind"];
+            /**
+             * Format: double
+             * @description Width of a sheet, in.
+             */
+            sheetWidthIn: number;
+            /**
+             * Format: double
+             * @description Height of a sheet, in.
+             */
+            sheetHeightIn: number;
+            /**
+             * Format: double
+             * @description Not printable on all four sides, in.
+             */
+            marginIn: number;
+            /**
+             * Format: double
+             * @description Taken by the cutter's marks on all four sides, in; where a cutter cuts it out.
+             */
+            marksIn: number;
+            /**
+             * Format: double
+             * @description Printed past each outline, in; also what is kept between two prints on each side.
+             */
+            bleedIn: number;
+            /**
+             * Format: double
+             * @description Money for a sheet.
+             */
+            sheetPrice: number;
+            /**
+             * Format: double
+             * @description Freight of an order of it.
+             */
+            freightPerOrder: number;
+            /**
+             * Format: int32
+             * @description Working days until it is here.
+             */
+            leadDays: number;
+        };
         /** @description What one supplier asks for full-colour film transfers, by size or with a layout of one's own. */
         TransferPriceList: {
             /** @description Identity. */
@@ -9943,6 +10765,8 @@ export interface components {
              */
             leadDays: number;
             byLayout: null | components["schemas"]["FilmByLayout"];
+            /** @description What kind of transfer it is. */
+            kind: components["schemas"]["TransferKind"];
         };
         /** @description A size class that bought transfers are priced by. */
         TransferSize: {
@@ -10171,6 +10995,12 @@ export interface components {
             version: number;
         };
         /** @description A thing with the version it stands at. */
+        VersionedOfGarmentPrinter: {
+            value: components["schemas"]["GarmentPrinter"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
         VersionedOfKeptPrint: {
             value: components["schemas"]["KeptPrint"];
             /** Format: int64 */
@@ -10179,6 +11009,24 @@ export interface components {
         /** @description A thing with the version it stands at. */
         VersionedOfMachineUpkeep: {
             value: components["schemas"]["MachineUpkeep"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
+        VersionedOfOutsidePrinter: {
+            value: components["schemas"]["OutsidePrinter"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
+        VersionedOfPaperPrinter: {
+            value: components["schemas"]["PaperPrinter"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
+        VersionedOfPodService: {
+            value: components["schemas"]["PodService"];
             /** Format: int64 */
             version: number;
         };
@@ -10219,6 +11067,12 @@ export interface components {
             version: number;
         };
         /** @description A thing with the version it stands at. */
+        VersionedOfStitchMachine: {
+            value: components["schemas"]["StitchMachine"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
         VersionedOfStyle: {
             value: components["schemas"]["Style"];
             /** Format: int64 */
@@ -10227,6 +11081,12 @@ export interface components {
         /** @description A thing with the version it stands at. */
         VersionedOfTestGarment: {
             value: components["schemas"]["TestGarment"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
+        VersionedOfTransferPaper: {
+            value: components["schemas"]["TransferPaper"];
             /** Format: int64 */
             version: number;
         };
@@ -10264,6 +11124,8 @@ export interface components {
             leadDays: number;
             /** @default false */
             sharedMargin: boolean;
+            /** @default false */
+            blocks: boolean;
         };
         /** @description One colour of a print with the pieces it could be cut from, and the one it is cut from. */
         VinylColour: {
@@ -10321,6 +11183,11 @@ export interface components {
              * @default false
              */
             sharedMargin: boolean;
+            /**
+             * @description True when its maker says that it keeps a cloth's own dye back.
+             * @default false
+             */
+            blocks: boolean;
         };
         /** @description What the roll leaves beside a colour's rows. */
         VinylLeft: {
@@ -12015,6 +12882,462 @@ export interface operations {
         };
     };
     "dye-printers-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "paper-printers-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "garment-printers-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "stitch-machines-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "papers-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "outside-printers-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "pod-services-prices": {
         parameters: {
             query?: never;
             header?: never;
@@ -17022,6 +18345,930 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/json": components["schemas"]["DyePrinterBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "paper-printersAll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfPaperPrinter"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-paper-printers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PaperPrinterBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "garment-printersAll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfGarmentPrinter"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-garment-printers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["GarmentPrinterBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "stitch-machinesAll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfStitchMachine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-stitch-machines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["StitchMachineBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    papersAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfTransferPaper"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-papers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PaperBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "outside-printersAll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfOutsidePrinter"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-outside-printers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["OutsidePrinterBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "pod-servicesAll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfPodService"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-pod-services": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PodServiceBody"];
             };
         };
         responses: {
