@@ -6,7 +6,19 @@ import { format, reading } from '../shell/state'
 
 /** What a thing's prices have been, each as a line of steps with their days; prices that never moved are said in one sentence. */
 const props = defineProps<{
-  noun: 'styles' | 'films' | 'vinyls' | 'screens' | 'film-printers' | 'dye-printers'
+  noun:
+    | 'styles'
+    | 'films'
+    | 'vinyls'
+    | 'screens'
+    | 'film-printers'
+    | 'dye-printers'
+    | 'paper-printers'
+    | 'garment-printers'
+    | 'stitch-machines'
+    | 'papers'
+    | 'outside-printers'
+    | 'pod-services'
   id: string
   version: number
 }>()

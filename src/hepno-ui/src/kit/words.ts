@@ -28,6 +28,7 @@ export const placeWord: Record<string, string> = {
   'cap-front': 'Cap front',
   'bag-face': 'Bag face',
   'sock-side': 'Sock side',
+  'sock-side-b': 'Sock, other side',
 }
 
 export const kindWord: Record<string, string> = {
@@ -78,6 +79,7 @@ export const accessoryWord: Record<string, string> = {
   pillow: 'pillow',
   foam: 'foam',
   'cover-sheet': 'cover',
+  jig: 'jig',
 }
 
 /** What goes into a printer. */

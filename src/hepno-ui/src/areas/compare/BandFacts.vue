@@ -12,8 +12,8 @@ import { beside } from './bands'
 defineProps<{
   b: Schemas['Band']
   open: boolean
-  /** The first of those that fit. */
-  best: boolean
+  /** It is what the comparison recommends. */
+  advised: boolean
   /** Its price break may be taken: nothing is sent yet and the ask's own count is looked at. */
   mayGrow: boolean
 }>()
@@ -47,7 +47,7 @@ const f = computed(() => format())
       <span v-if="b.promise" :class="{ heat: b.lateMinutes > 0 }"
         ><b>{{ moment(b.promise.at, f) }}</b> ready</span
       >
-      <span class="quiet"
+      <span v-if="b.isPressed" class="quiet"
         ><Sign
           :kind="
             b.recipeSource === 'own-test'
@@ -63,7 +63,7 @@ const f = computed(() => format())
         ><Sign kind="caution" /> {{ bare(b.overMark, f) }} over their mark</span
       >
       <span v-if="b.lateMinutes > 0" class="heat vd"><Sign kind="heat" /> {{ duration(b.lateMinutes * 60) }} late</span>
-      <span v-if="best" class="go vd"><Sign kind="go" /> most per hour</span>
+      <span v-if="advised" class="go vd"><Sign kind="go" /> recommended</span>
     </div>
     <template v-if="open">
       <p v-for="r in b.verdict.reasons" :key="r.code" class="caution small">
@@ -80,6 +80,12 @@ const f = computed(() => format())
           >in all <b>{{ money(b.total, f) }}</b></span
         >
         <span>cost {{ bare(b.costLow, f) }} to {{ bare(b.costHigh, f) }} as 0 to 6 in 100 are spoiled</span>
+      </p>
+      <p class="line small">
+        <span>feels: {{ b.character.feel }}</span
+        ><span>wears: {{ b.character.wear }}</span
+        ><span>{{ b.character.stretch }}</span
+        ><span>{{ b.character.look }}</span>
       </p>
       <p v-if="b.cliff" class="note caution">
         {{ b.cliff.pieces }} pieces come to {{ money(b.cliff.total, f)

@@ -14,6 +14,7 @@ import AskSentence from '../ask/AskSentence.vue'
 import { along, beside, type Scale } from './bands'
 import CompareBand from './CompareBand.vue'
 import Scrubber from './Scrubber.vue'
+import SlimBand from './SlimBand.vue'
 
 const router = useRouter()
 const comparison = ref<Schemas['Comparison'] | null>(null)
@@ -23,6 +24,15 @@ const openFold = ref('')
 const bands = computed(() => comparison.value?.bands ?? [])
 const chosen = computed(() => bands.value.find((b) => b.methodId === open.value) ?? bands.value[0])
 const f = computed(() => format())
+/** With more than five ways the open one and the two best stand in full, the rest in a line each (folds likewise, counted). */
+const many = computed(() => bands.value.length > 5)
+const inFull = (b: Schemas['Band'], i: number) => !many.value || b === chosen.value || i < 2
+const folds = computed(() => comparison.value?.folds ?? [])
+const allFolds = ref(false)
+/** The owner's own reason, kept with the choice. */
+const why = ref('')
+const counted = computed(() => folds.value.length > 4 && !allFolds.value && openFold.value === '')
+const decided = computed(() => shop.order?.facts.decisions.find((d) => d.lineId === lineInHand.value?.id)?.why ?? '')
 
 const scale = computed<Scale>(() => ({
   width: 560,
@@ -52,6 +62,8 @@ watch(
     if (line !== old?.[0] || id !== old?.[2]) {
       comparison.value = null
       open.value = lineInHand.value?.methodId ?? ''
+      why.value = ''
+      allFolds.value = false
     }
     quantity.value = null
     void load()
@@ -79,7 +91,7 @@ async function choose(): Promise<void> {
       void (await ask(
         api.POST('/api/orders/{id}/choose', {
           params: { path: { id: order.id } },
-          body: { methodId: band.methodId, lineId: lineInHand.value?.id ?? null },
+          body: { methodId: band.methodId, lineId: lineInHand.value?.id ?? null, why: why.value.trim() },
           ...seen(order.version),
         }),
       )),
@@ -101,7 +113,7 @@ async function larger(b: Schemas['Band']): Promise<void> {
   await attempt(async () => {
     let version = order.version
     if (line.methodId !== b.methodId) {
-      const body = { methodId: b.methodId, lineId: line.id }
+      const body = { methodId: b.methodId, lineId: line.id, why: why.value.trim() }
       version = (await ask(api.POST('/api/orders/{id}/choose', { params: { path }, body, ...seen(version) }))).version
     }
     const body = { pieces, lineId: line.id }
@@ -191,20 +203,42 @@ onUnmounted(() => {
           </svg>
           <span class="small quiet">profit an hour</span>
         </div>
-        <CompareBand
-          v-for="(b, i) in bands"
-          :key="b.methodId"
-          :b="b"
-          :index="i"
-          :open="b === chosen"
-          :mark="comparison.mark"
-          :scale="scale"
-          :may-grow="!shop.order?.quoteSent && quantity === null"
-          @open="open = b.methodId"
-          @larger="larger(b)"
-        />
+        <p v-if="comparison.advice" class="advice">
+          <Sign kind="go" /> <b>{{ comparison.advice.sentence }}</b>
+          <span v-if="comparison.advice.givesUp.length > 0" class="quiet small"
+            >Given up: {{ comparison.advice.givesUp.join('; ') }}.</span
+          >
+        </p>
+        <p v-else class="advice caution">
+          <Sign kind="caution" />
+          <b
+            >Nothing fits{{ comparison.mark ? ' their mark' : '' }}{{ comparison.mark && comparison.dueAt ? ' and' : ''
+            }}{{ comparison.dueAt ? ' their day' : '' }}.</b
+          >
+          <span class="quiet">What misses least stands first.</span>
+        </p>
+        <p v-if="decided" class="small quiet kept">Chosen: {{ decided }}</p>
+        <template v-for="(b, i) in bands" :key="b.methodId">
+          <CompareBand
+            v-if="inFull(b, i)"
+            :b="b"
+            :index="i"
+            :open="b === chosen"
+            :mark="comparison.mark"
+            :scale="scale"
+            :may-grow="!shop.order?.quoteSent && quantity === null"
+            :advised="comparison.advice?.methodId === b.methodId"
+            @open="open = b.methodId"
+            @larger="larger(b)"
+          />
+          <SlimBand v-else :b="b" :index="i" :scale="scale" @open="open = b.methodId" />
+        </template>
+        <button v-if="counted" class="fold counted" aria-expanded="false" @click="allFolds = true">
+          <Sign kind="no" /><b>{{ folds.length }} ways cannot</b><span>{{ folds.map((x) => x.name).join(', ') }}</span
+          ><span class="go">why, and what would work</span>
+        </button>
         <button
-          v-for="fold in comparison.folds"
+          v-for="fold in counted ? [] : folds"
           :key="fold.methodId"
           class="fold"
           :aria-expanded="openFold === fold.methodId"
@@ -220,6 +254,10 @@ onUnmounted(() => {
             >
           </template>
         </button>
+        <label v-if="shop.order && !shop.order.quoteSent && bands.length > 1" class="small kept reason"
+          >Your reason, kept with the choice
+          <input v-model="why" maxlength="300" placeholder="for example: they want it soft"
+        /></label>
       </div>
       <Scrubber :comparison="comparison" @quantity="(q) => (quantity = q)" />
     </template>
@@ -248,6 +286,26 @@ onUnmounted(() => {
   grid-template-columns: 150px 1fr auto;
   border-bottom: 1px solid var(--rule);
   align-items: center;
+}
+.scale {
+  position: sticky;
+  top: 0;
+  z-index: 1;
+  background: var(--cotton);
+}
+.advice {
+  padding: 8px 4px 4px;
+}
+.kept {
+  padding: 2px 4px;
+}
+.reason {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+}
+.reason input {
+  flex: 1;
 }
 .over {
   paint-order: stroke;

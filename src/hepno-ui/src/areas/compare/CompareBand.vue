@@ -16,6 +16,8 @@ const props = defineProps<{
   mark: number | null
   scale: Scale
   mayGrow: boolean
+  /** It is what the comparison recommends. */
+  advised: boolean
 }>()
 const emit = defineEmits<{ open: []; larger: [] }>()
 const f = computed(() => format())
@@ -85,7 +87,7 @@ const x = (amount: number) => along(props.scale, amount)
         b.overMark > 0 ? 'if it sold' : 'an hour'
       }}</span>
     </button>
-    <BandFacts :b="b" :open="open" :best="b.fits && index === 0" :may-grow="mayGrow" @larger="emit('larger')" />
+    <BandFacts :b="b" :open="open" :advised="advised" :may-grow="mayGrow" @larger="emit('larger')" />
   </section>
 </template>
 

@@ -11,12 +11,18 @@ const width = 880
 const most = computed(() => Math.max(288, props.comparison.pieces))
 const x = (q: number) => (Math.log(Math.max(1, q)) / Math.log(most.value)) * width
 const marks = [1, 2, 3, 6, 12, 24, 36, 48, 72, 144, 288]
-const costs = computed(() => props.comparison.bands.flatMap((b) => b.curve.map((p) => p.cost)))
+/** As many lines as can be told apart: the first in rank, and the cheapest here. */
+const drawn = computed(() => {
+  const first = props.comparison.bands.slice(0, 4)
+  const cheapest = [...props.comparison.bands].sort((a, b) => a.costShown - b.costShown)[0]
+  return cheapest && !first.includes(cheapest) ? [...first, cheapest] : props.comparison.bands.slice(0, 5)
+})
+const costs = computed(() => drawn.value.flatMap((b) => b.curve.map((p) => p.cost)))
 const top = computed(() => Math.max(1, ...costs.value.filter((c) => c < 4 * Math.min(...costs.value))))
 const y = (cost: number) => 54 - Math.min(1, cost / top.value) * 50
 const dash = ['', '7 4', '2 3', '12 4 2 4', '1 5']
 const lines = computed(() =>
-  props.comparison.bands.map((b, i) => ({
+  drawn.value.map((b, i) => ({
     name: b.name,
     dash: dash[i],
     d: b.curve.map((p, n) => `${n ? 'L' : 'M'}${x(p.pieces).toFixed(1)} ${y(p.cost).toFixed(1)}`).join(' '),

@@ -5,6 +5,7 @@ import Boards from '../../kit/Boards.vue'
 import Keys from '../../kit/Keys.vue'
 import PriceHistory from '../../kit/PriceHistory.vue'
 import Sign from '../../kit/Sign.vue'
+import FurtherMachines from './FurtherMachines.vue'
 import FloorSimulation from './FloorSimulation.vue'
 import PaperPull from './PaperPull.vue'
 import PlatenCheck from './PlatenCheck.vue'
@@ -36,6 +37,8 @@ const screens = things<Schemas['ScreenTransferList']>('screens')
 const filmPrinters = things<Schemas['FilmPrinter']>('film-printers')
 const dyePrinters = things<Schemas['DyePrinter']>('dye-printers')
 const cutters = things<Schemas['Cutter']>('cutters')
+const papers = things<Schemas['TransferPaper']>('papers')
+const garmentPrinters = things<Schemas['GarmentPrinter']>('garment-printers')
 const kinds = {
   cutter: cutters,
   press: presses,
@@ -46,16 +49,19 @@ const kinds = {
   screen: screens,
   'film-printer': filmPrinters,
   'dye-printer': dyePrinters,
+  paper: papers,
+  'garment-printer': garmentPrinters,
 }
 const load = useThings(kinds)
 const products = computed<Record<string, string>>(() =>
   Object.fromEntries([
-    ...[...films.all.value, ...vinyls.all.value, ...screens.all.value].map((k) => [
+    ...[...films.all.value, ...vinyls.all.value, ...screens.all.value, ...papers.all.value].map((k) => [
       k.value.id,
       `${k.value.supplier} ${k.value.product}`,
     ]),
     ...filmPrinters.all.value.map((k) => [k.value.id, `film of ${k.value.name}`]),
     ...dyePrinters.all.value.map((k) => [k.value.id, `dye of ${k.value.name}`]),
+    ...garmentPrinters.all.value.map((k) => [k.value.id, `print of ${k.value.name}`]),
   ]),
 )
 const curesOnly = (p: Schemas['Press']) => p.kind === 'oven' || p.kind === 'conveyor'
@@ -222,6 +228,7 @@ const upkeepOf = (id: string) => upkeep.all.value.find((k) => k.value.id === id)
         </template>
         <template #none>No cutter: layered vinyl stays folded.</template>
       </Boards>
+      <FurtherMachines :views="upkeepViews" :upkeep="upkeep.all.value" @changed="upkeep.load" />
       <RecipesAndTests :products="products" />
     </div>
     <Keys

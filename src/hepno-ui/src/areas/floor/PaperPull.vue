@@ -43,7 +43,7 @@ async function keep(): Promise<void> {
     emit('noted')
   }
 }
-const pillows = computed(() => (props.press.accessories ?? []).filter((a) => a.kind !== 'cover-sheet'))
+const pillows = computed(() => (props.press.accessories ?? []).filter((a) => a.kind === 'pillow' || a.kind === 'foam'))
 const spoken = (d: Schemas['DialReading']) =>
   `${d.pressure} on ${d.thickness}${d.lower ? `, ${d.lower}` : ''}${d.pillow ? `, on ${d.pillow}` : ''}: ${d.dial}`
 </script>

@@ -88,7 +88,7 @@ export const pressFields: Field<Press>[] = [
   },
   {
     label:
-      'Pillows, foams, cover sheets, a line each: name, pillow foam or cover, width, depth, thickness in inches, presses it lasts, new since',
+      'Pillows, foams, cover sheets, jigs, a line each: name, pillow foam cover or jig, width, depth, thickness in inches, presses it lasts, new since',
     lines: 2,
     wide: true,
     get: (p) =>

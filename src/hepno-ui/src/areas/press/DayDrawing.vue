@@ -96,9 +96,9 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
     <g v-for="(l, i) in view.lanes" :key="l.pressId" :transform="`translate(0 ${26 + i * lane})`">
       <path d="M0 0H1000" stroke="var(--ink)" />
       <text y="24" font-size="20" font-weight="640">{{ l.name }}</text>
-      <text y="42" font-size="13" fill="var(--ink-2)">{{ l.kind }}</text>
+      <text y="42" font-size="13" fill="var(--ink-2)">{{ l.kind === 'bench' ? 'no heat' : l.kind }}</text>
       <text y="72" font-size="26" font-weight="680" :fill="l.hottestF > 140 ? 'var(--heat)' : 'var(--ink-2)'">
-        {{ shownHot(l.hottestF) }}
+        {{ l.kind === 'bench' ? '' : shownHot(l.hottestF) }}
       </text>
       <path v-if="l.heat.length > 1" :d="`${heat(l)} V${lane - 14} H${left} Z`" fill="var(--heat-wash)" stroke="none" />
       <path

@@ -84,7 +84,7 @@ onUnmounted(() => {
       <span class="right"
         ><b>{{ run.line?.press }}</b
         ><span v-if="run.pass?.setPoint">set {{ run.pass.setPoint }}</span
-        ><span v-else class="caution">not yet tested: at the dial's word</span
+        ><span v-else-if="!run.pass?.work" class="caution">not yet tested: at the dial's word</span
         ><span v-if="run.view?.ends" class="go">planned to end {{ run.view.ends }}</span
         ><span v-if="run.box.lost" class="heat" role="alert"
           >{{ run.box.waiting.length }} kept here, not sent yet</span
@@ -95,7 +95,15 @@ onUnmounted(() => {
     <template v-else-if="run.view && run.state">
       <RunField :run="run" :view="run.view" :state="run.state" />
       <RunSide :run="run" :view="run.view" :state="run.state" />
-      <div class="recipe">
+      <div v-if="run.pass?.work" class="recipe">
+        <div>
+          <b>{{ run.pass.place }}</b>
+        </div>
+        <div>
+          <b>{{ run.pass.size }}</b>
+        </div>
+      </div>
+      <div v-else class="recipe">
         <div>
           <b>{{ run.pass?.temperature }}</b> <span>{{ run.pass?.temperatureOther }}</span>
         </div>

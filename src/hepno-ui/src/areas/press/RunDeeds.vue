@@ -26,8 +26,10 @@ defineProps<{ run: Run; view: Schemas['RunView'] }>()
     <button @pointerup="tap($event, run.hold)">
       <b>{{ run.held ? 'Go on' : 'Hold' }}</b><span><kbd>H</kbd></span>
     </button>
-    <button @pointerup="tap($event, run.step)">
-      <b>{{ run.closed ? 'Lift' : 'Close' }}</b><span><kbd>Enter</kbd></span>
+    <button :disabled="!!run.pass?.work" @pointerup="tap($event, run.step)">
+      <b>{{ run.pass?.work ? '' : run.closed ? 'Lift' : 'Close' }}</b><span v-if="!run.pass?.work"
+        ><kbd>Enter</kbd></span
+      >
     </button>
     <button class="good" :disabled="!run.judged" @pointerup="tap($event, () => run.verdict('good'))">
       <b>{{ run.done ? 'All done' : 'Good' }}</b><span v-if="run.judged"

@@ -28,7 +28,7 @@ const own = computed(() => (props.run.pass?.own ? props.run.current?.says : ''))
     >
       <div class="verb">
         {{ run.verb
-        }}<span class="what">{{
+        }}<span class="what" :class="{ less: run.pass?.work }">{{
           run.done
             ? `${state.good} good`
             : run.current && run.pass
@@ -47,7 +47,8 @@ const own = computed(() => (props.run.pass?.own ? props.run.current?.says : ''))
         <p v-if="onSize">{{ onSize.where }}</p>
         <p>{{ run.pass.side }}</p>
         <p v-if="run.pass.under">{{ run.pass.under }}</p>
-        <p class="key"><kbd>Enter</kbd> closed</p>
+        <p v-if="run.pass.work" class="key"><kbd>Space</kbd> good <kbd>X</kbd> spoiled</p>
+        <p v-else class="key"><kbd>Enter</kbd> closed</p>
       </div>
       <div v-else-if="!run.done && run.first && run.rack[0]" class="lay">
         <p>
@@ -57,7 +58,8 @@ const own = computed(() => (props.run.pass?.own ? props.run.current?.says : ''))
         <p class="key"><kbd>Space</kbd> good <kbd>X</kbd> spoiled</p>
       </div>
       <div v-else-if="run.done" class="lay">
-        <p>All {{ view.pieces }} are good. Rack empty, press off and unplugged.</p>
+        <p v-if="run.pass?.work">All {{ view.pieces }} are good.</p>
+        <p v-else>All {{ view.pieces }} are good. Rack empty, press off and unplugged.</p>
       </div>
     </div>
   </section>
@@ -102,6 +104,9 @@ const own = computed(() => (props.run.pass?.own ? props.run.current?.says : ''))
 .what {
   font-size: 52px;
   letter-spacing: -0.02em;
+}
+.what.less {
+  font-size: 36px;
 }
 .count {
   position: absolute;

@@ -10,7 +10,7 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
 
 <template>
   <section class="side" aria-label="Pieces">
-    <div class="mean">
+    <div v-if="!run.pass?.work" class="mean">
       <span>Meanwhile</span><b v-if="run.rack[0]">Peel {{ named(run.rack[0].task) }}</b
       ><b v-else>Rack empty</b
       ><span v-if="run.rack[0]" :class="{ go: run.coldIn <= 0 }">{{
@@ -24,7 +24,8 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
     <div class="mean">
       <span>Then</span><b v-if="run.closed && run.current">Lift {{ named(run.current) }}</b
       ><b v-else-if="run.left[1]"
-        >Lay {{ named(run.left.find((t) => !run.racked.has(keyOf(t)) && t !== run.current) ?? run.left[1]) }}</b
+        >{{ run.pass?.work || 'Lay' }}
+        {{ named(run.left.find((t) => !run.racked.has(keyOf(t)) && t !== run.current) ?? run.left[1]) }}</b
       ><b v-else>Count</b><span v-if="run.fromEnd">from the end</span>
     </div>
     <div v-if="view.lines.length > 1" class="mean">

@@ -73,7 +73,7 @@ export function useRun(id: string) {
         ? 'Done'
         : phase.value === 'lay'
           ? current.value
-            ? 'Lay'
+            ? pass.value?.work || 'Lay'
             : first.value
               ? 'Look'
               : 'Peel'
@@ -128,7 +128,8 @@ export function useRun(id: string) {
       rack.value = rack.value.map((r, i) => (i === 0 ? { ...r, again: true } : r))
       return
     }
-    if (!current.value || !pass.value) return
+    // where nothing is pressed there is only the verdict
+    if (!current.value || !pass.value || pass.value.work) return
     if (phase.value === 'lay') {
       lap(current.value, 'lay')
       closedAt.value = performance.now()

@@ -47,7 +47,7 @@ async function take(methodId: string): Promise<void> {
     await ask(
       api.POST('/api/orders/{id}/choose', {
         params: { path: { id: order.id } },
-        body: { methodId, lineId },
+        body: { methodId, lineId, why: 'Taken instead at the quote.' },
         ...seen(order.version),
       }),
     )

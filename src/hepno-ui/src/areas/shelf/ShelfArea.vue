@@ -9,6 +9,7 @@ import { things, useThings } from '../../kit/things'
 import { attempt, format, refresh } from '../../shell/state'
 import DrawerBoards from './DrawerBoards.vue'
 import RemnantBoards from './RemnantBoards.vue'
+import SentOutBoards from './SentOutBoards.vue'
 import { filmFields } from './filmFields'
 import { freshScreen, freshStyle, screenFields, styleFields, vinylFields } from './fields'
 
@@ -81,7 +82,17 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
         :kept="films.all.value"
         :fields="filmFields"
         :save="films.save"
-        :fresh="() => ({ supplier: '', product: '', sizes: [], freightPerOrder: 0, leadDays: 3, byLayout: null })"
+        :fresh="
+          () => ({
+            supplier: '',
+            product: '',
+            sizes: [],
+            freightPerOrder: 0,
+            leadDays: 3,
+            byLayout: null,
+            kind: 'film' as const,
+          })
+        "
         :named="(x) => x.product"
       >
         <template #face="{ value: x }">
@@ -145,6 +156,7 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
             pricePerFoot: 0,
             weedingMarginIn: 0.25,
             sharedMargin: false,
+            blocks: false,
             freightPerOrder: 0,
             leadDays: 3,
           })
@@ -170,6 +182,7 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
         <template #none>No vinyl yet.</template>
       </Boards>
       <RemnantBoards :vinyls="vinyls.all.value" />
+      <SentOutBoards />
     </div>
     <Keys
       :hints="[

@@ -11,7 +11,7 @@ const classes = ['white', 'pale', 'mid', 'dark']
 
 type Cloth = Schemas['Cloth']
 type Buying = Schemas['Buying']
-const features: Schemas['Feature'][] = ['hood', 'zip', 'pocket', 'grommets', 'tear-away-label', 'stretch']
+const features: Schemas['Feature'][] = ['hood', 'zip', 'pocket', 'grommets', 'tear-away-label', 'stretch', 'coated']
 const parts = (t: string) =>
   t
     .split(',')
@@ -90,7 +90,7 @@ export const styleFields: Field<Style>[] = [
     options: options({ 'by-cloth': 'judged by the cloth', none: 'no, the maker says', high: 'yes, it bleeds' }),
   },
   {
-    label: 'It has: hood, zip, pocket, grommets, tear-away-label, stretch',
+    label: 'It has: hood, zip, pocket, grommets, tear-away-label, stretch, coated',
     wide: true,
     get: (s) => cloth(s).features.join(', '),
     set: (s, t) => {
@@ -224,6 +224,12 @@ export const vinylFields: Field<Vinyl>[] = [
       v.sharedMargin = t === 'yes'
     },
     options: options({ no: 'no, one on each side', yes: 'yes, one between two' }),
+  },
+  {
+    label: "Keeps the cloth's dye back",
+    get: (v) => (v.blocks ? 'yes' : 'no'),
+    set: (v, t) => void (v.blocks = t === 'yes'),
+    options: options({ no: 'not by its maker', yes: 'its maker says so' }),
   },
   num('Freight an order', 'freightPerOrder'),
   num('Working days', 'leadDays'),

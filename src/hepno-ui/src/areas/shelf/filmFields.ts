@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client'
-import { type Field, num, readNumber, rows, text } from '../../kit/fields'
+import { choice, type Field, num, readNumber, rows, text } from '../../kit/fields'
 
 type Film = Schemas['TransferPriceList']
 
@@ -31,6 +31,7 @@ const edge = (label: string, key: 'gapIn' | 'marginIn'): Field<Film> => ({
 export const filmFields: Field<Film>[] = [
   text('Supplier', 'supplier'),
   text('Film', 'product'),
+  choice('It is', 'kind', { film: 'film with powder', digital: 'printed and blocked on paper' }),
   num('Freight an order', 'freightPerOrder'),
   num('Working days', 'leadDays'),
   {

@@ -1,0 +1,124 @@
+import type { Schemas } from '../../api/client'
+import { choice, type Field, num, readNumber, rows, text } from '../../kit/fields'
+import { kindWord } from '../../kit/words'
+
+type Paper = Schemas['TransferPaper']
+type Outside = Schemas['OutsidePrinter']
+type Pod = Schemas['PodService']
+
+export const freshPaper = (): Omit<Paper, 'id'> => ({
+  supplier: '',
+  product: '',
+  kind: 'light',
+  sheetWidthIn: 8.5,
+  sheetHeightIn: 11,
+  marginIn: 0.25,
+  marksIn: 0.6,
+  bleedIn: 0.0625,
+  sheetPrice: 0,
+  freightPerOrder: 0,
+  leadDays: 2,
+})
+
+export const paperFields: Field<Paper>[] = [
+  text('Supplier', 'supplier'),
+  text('Paper', 'product'),
+  choice('For', 'kind', { light: 'white and pale cloth', opaque: 'any cloth, opaque' }),
+  num('Sheet width, in', 'sheetWidthIn'),
+  num('Sheet height, in', 'sheetHeightIn'),
+  num('Not printable round it, in', 'marginIn'),
+  num("The cutter's marks take, in", 'marksIn'),
+  num('Bleed, in', 'bleedIn'),
+  num('A sheet', 'sheetPrice'),
+  num('Freight an order', 'freightPerOrder'),
+  num('Working days', 'leadDays'),
+]
+
+export const freshOutside = (): Omit<Outside, 'id'> => ({
+  supplier: '',
+  setUpPerScreen: 0,
+  prices: [],
+  leastPieces: 24,
+  spareShare: 0.02,
+  freightThere: 0,
+  freightBack: 0,
+  leadDays: 7,
+  mostWidthIn: 14,
+  mostHeightIn: 16,
+})
+
+export const outsideFields: Field<Outside>[] = [
+  text('Who prints', 'supplier'),
+  num('A screen, once', 'setUpPerScreen'),
+  num('Fewest pieces of a design', 'leastPieces'),
+  num('May spoil, %', 'spareShare', 100),
+  num('Freight there', 'freightThere'),
+  num('Freight back', 'freightBack'),
+  num('Working days, from the blanks there', 'leadDays'),
+  num('Widest print, in', 'mostWidthIn'),
+  num('Tallest print, in', 'mostHeightIn'),
+  {
+    label: 'Prices of a print, a line for each number of screens: 2: 24 2.90, 72 1.80',
+    wide: true,
+    lines: 5,
+    get: (o) =>
+      o.prices.map((p) => `${p.colours}: ${p.breaks.map((b) => `${b.from} ${b.price}`).join(', ')}`).join('\n'),
+    set: (o, t) => {
+      o.prices = []
+      for (const row of rows(t)) {
+        const [screens, list] = row.split(':').map((p) => p.trim())
+        const colours = readNumber(screens ?? '')
+        const breaks = (list ?? '').split(',').map((b) =>
+          b
+            .trim()
+            .split(/\s+/)
+            .map((n) => readNumber(n)),
+        )
+        if (colours === null || breaks.some((b) => b.length !== 2 || b[0] == null || b[1] == null))
+          return `"${row}" is not like "2: 24 2.90, 72 1.80".`
+        o.prices.push({ colours, breaks: breaks.map((b) => ({ from: b[0]!, price: b[1]! })) })
+      }
+    },
+  },
+]
+
+export const freshPod = (): Omit<Pod, 'id'> => ({
+  supplier: '',
+  prices: [],
+  furtherPlacement: 0,
+  postageFirst: 0,
+  postageFurther: 0,
+  makingDays: 4,
+  transitDays: 3,
+  orderMinutes: 5,
+  mostWidthIn: 12,
+  mostHeightIn: 16,
+})
+
+export const podFields: Field<Pod>[] = [
+  text('Who prints', 'supplier'),
+  num('A further print', 'furtherPlacement'),
+  num('Postage, first piece', 'postageFirst'),
+  num('Postage, a further piece', 'postageFurther'),
+  num('Days to make', 'makingDays'),
+  num('Days on the way', 'transitDays'),
+  num('Your minutes an order', 'orderMinutes'),
+  num('Widest print, in', 'mostWidthIn'),
+  num('Tallest print, in', 'mostHeightIn'),
+  {
+    label: 'A printed piece with its blank, a line each: Tee 11.80',
+    wide: true,
+    lines: 4,
+    get: (s) => s.prices.map((p) => `${kindWord[p.kind] ?? p.kind} ${p.price}`).join('\n'),
+    set: (s, t) => {
+      s.prices = []
+      for (const row of rows(t)) {
+        const read = /^(.+?)\s+([\d.,]+)$/.exec(row)
+        const kind = Object.entries(kindWord).find(([, w]) => w.toLowerCase() === read?.[1]?.toLowerCase())?.[0]
+        const price = readNumber(read?.[2] ?? '')
+        if (!kind || price === null) return `"${row}" is not like "Tee 11.80".`
+        s.prices.push({ kind: kind as Schemas['GarmentKind'], price })
+      }
+    },
+  },
+]
