@@ -29,7 +29,7 @@ public class AskMoreTests(Shop shop) : IClassFixture<Shop>
         return new Journey(shop, id);
     }
 
-    private async Task<JsonElement> Film(string id) => (await shop.Get($"/api/orders/{id}/compare")).GetProperty("bands").EnumerateArray().Single(b => b.GetProperty("methodId").GetString() == "dtf-bought");
+    private async Task<JsonElement> Film(string id, string line = "1") => (await shop.Get($"/api/orders/{id}/compare?line={line}")).GetProperty("bands").EnumerateArray().Single(b => b.GetProperty("methodId").GetString() == "dtf-bought");
 
     private static decimal Stratum(JsonElement band, string code) => band.GetProperty("cost").GetProperty("parts").EnumerateArray().Single(p => p.GetProperty("code").GetString() == code).GetProperty("value").GetDecimal();
 
@@ -94,8 +94,8 @@ public class AskMoreTests(Shop shop) : IClassFixture<Shop>
     public async Task A_line_may_be_wanted_earlier_and_is_late_by_its_own_day()
     {
         await Asked("two-days", Line("1", due: Shop.DaysOn(1)), Line("2"));
-        var early = (await shop.Get("/api/orders/two-days/compare?line=1")).GetProperty("bands")[0];
-        var later = (await shop.Get("/api/orders/two-days/compare?line=2")).GetProperty("bands")[0];
+        var early = await Film("two-days", "1");
+        var later = await Film("two-days", "2");
         Assert.True(early.GetProperty("lateMinutes").GetDouble() > 0);
         Assert.Equal(0, later.GetProperty("lateMinutes").GetDouble());
         foreach (var (due, line, code) in new[] { (Shop.DaysOn(30), Shop.DaysOn(31), "later-than-order"), (null, Shop.DaysOn(5), "day-alone"), (Shop.DaysOn(30), Shop.DaysOn(-2), "past-due") })
