@@ -23,6 +23,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     // what the press floor takes is asked for again and again, and never changes for the same job
     private readonly FloorMemo memo = new();
     private volatile KeptBook? kept;
+    private volatile KeptRibbon? ribbon;
 
     private static IReadOnlyList<string> BookKinds { get; } = [Aggregates.Numbers.Kind, Aggregates.Styles.Kind, Aggregates.Films.Kind, Aggregates.Vinyls.Kind, Aggregates.Presses.Kind, Aggregates.Recipes.Kind,
         Aggregates.Screens.Kind, Aggregates.FilmPrinters.Kind, Aggregates.DyePrinters.Kind, Aggregates.Cutters.Kind, Aggregates.SpotTests.Kind, Aggregates.Upkeep.Kind, Aggregates.Supplies.Kind,
@@ -121,6 +122,19 @@ internal sealed class Desk(Db db, ShopClock clock)
         return Comparer.Compare(line.InHand, line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), quantity, book, floor, line.Decision, curve);
     }
 
+    /// <summary>Every way at every quantity of a line; found anew only after the order or the shop's figures changed.</summary>
+    public QuantityRibbon Ribbon(OrderCase c, LineCase line, ShopBook book)
+    {
+        var key = (c.Order.Id, line.Asked.Id, c.Version, book);
+        if (ribbon is { } r && r.Key == key)
+        {
+            return r.Ribbon;
+        }
+        var found = QuantityRibbon.Of(line.InHand!, line.Asked.Mark, For(c.Customer, book));
+        ribbon = new(key, found);
+        return found;
+    }
+
     /// <summary>Every line by its chosen method, planned one after the other; refused when one has no method or its method cannot do it any more.</summary>
     public IReadOnlyList<(LineCase Line, Band Band)> Chosen(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open)
     {
@@ -213,4 +227,6 @@ internal sealed class Desk(Db db, ShopClock clock)
         where T : class => [.. all.Select(v => v.Value)];
 
     private sealed record KeptBook(long Seq, DateOnly Day, ShopBook Book);
+
+    private sealed record KeptRibbon((string OrderId, string LineId, long Version, ShopBook Book) Key, QuantityRibbon Ribbon);
 }

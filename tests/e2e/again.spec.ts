@@ -52,7 +52,7 @@ test('a repeat customer goes from enquiry to sent quote in at most forty actions
   await expect(page.getByLabel('Order in hand')).toContainText('A method, chosen')
   await does.key('Control+Enter', 'compare')
   await expect(page).toHaveURL(/compare/)
-  await expect(page.getByRole('group', { name: /Film, bought in/ })).toBeVisible()
+  await expect(page.getByLabel(/^Film, bought in: costs/)).toBeVisible()
   await does.key('Control+Enter', 'take the best')
   await expect(page).toHaveURL(/layout/)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('×')

@@ -31,7 +31,7 @@ test('a second garment is asked, compared, quoted and sent beside the first', as
   await expect(page).toHaveURL(/compare/)
   const lines = page.getByRole('navigation', { name: 'Lines of the order' })
   await expect(lines.getByRole('button')).toHaveCount(2)
-  await expect(page.getByRole('group', { name: /Film, bought in/ })).toBeVisible()
+  await expect(page.getByLabel(/^Film, bought in: costs/)).toBeVisible()
   await expect(lines.locator('[aria-current]')).toContainText(/1 12 black tees/)
   await page.keyboard.press(']')
   await expect(lines.locator('[aria-current]')).toContainText('6 slate hoodies')

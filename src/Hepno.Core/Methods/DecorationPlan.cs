@@ -24,6 +24,10 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
 {
     private const double WantedChance = 0.95;
 
+    /// <summary>Attempts there is material for; as many as pieces where nothing is bought ahead.</summary>
+    /// <param name="pieces">Pieces of the line.</param>
+    public int Prints(int pieces) => Bought > 0 ? Bought : pieces;
+
     /// <summary>Prints to have for the pieces of one size: with spares that suffice 95 times in 100; none where each piece has its own, for a spare of one is of no use to another.</summary>
     /// <param name="print">The print and its pieces.</param>
     /// <param name="failure">Chance that one attempt fails.</param>

@@ -107,6 +107,9 @@ public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<S
     /// <summary>Every print as it is made: one for each placement, or several where it is smaller on smaller sizes.</summary>
     public IReadOnlyList<Placement> Prints => [.. Placements.SelectMany(p => SizedPrints.Of(p, Sizes, Names)).Select(s => s.Print)];
 
+    /// <summary>Lays it about, where many quantities are compared; null to lay it whole.</summary>
+    public Gang.LayoutSketch? Sketch { get; init; }
+
     /// <summary>Pieces of all sizes.</summary>
     public int Pieces => SizeRun.Total(Sizes);
 

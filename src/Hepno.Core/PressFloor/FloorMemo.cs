@@ -9,13 +9,21 @@ public sealed class FloorMemo
 {
     private const int Most = 5000;
     private readonly ConcurrentDictionary<string, FloorMinutes> _known = new();
+    private readonly ConcurrentDictionary<string, (double[] Half, double[] Whole)> _beyond = new();
 
     /// <summary>What a piece of a job takes.</summary>
     public FloorMinutes Of(FloorJob job, bool handsOnOnly)
     {
-        if (_known.Count > Most)
+        if (_known.Count + _beyond.Count > Most)
         {
             _known.Clear();
+            _beyond.Clear();
+        }
+        // larger jobs all follow from the same two runs
+        if (job.Pieces > FloorMinutes.Exact)
+        {
+            var (half, whole) = _beyond.GetOrAdd(Key(job with { Pieces = 0 }, handsOnOnly), _ => FloorMinutes.Beyond(job, handsOnOnly));
+            return FloorMinutes.Of(job, half, whole);
         }
         return _known.GetOrAdd(Key(job, handsOnOnly), _ => FloorMinutes.Of(job, handsOnOnly));
     }

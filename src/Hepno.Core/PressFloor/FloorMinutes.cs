@@ -27,14 +27,21 @@ public sealed record FloorMinutes(int Pieces, double PrepAttended, double PrepHe
     /// <param name="handsOnOnly">True to charge busy hands alone, not the short waits.</param>
     public static FloorMinutes Of(FloorJob job, bool handsOnOnly)
     {
-        var source = job.Policy == FloorPolicy.OneAtATime ? "the press floor: one at a time" : $"the press floor: a stream of {job.Pieces}";
         if (job.Pieces <= Exact)
         {
-            return Of(job.Pieces, Totals(job, handsOnOnly), source);
+            return Of(job.Pieces, Totals(job, handsOnOnly), SourceOf(job));
         }
-        var (half, whole) = (Totals(job with { Pieces = Exact / 2 }, handsOnOnly), Totals(job with { Pieces = Exact }, handsOnOnly));
-        return Of(job.Pieces, [.. whole.Select((w, i) => w + ((w - half[i]) / (Exact / 2) * (job.Pieces - Exact)))], source);
+        var (half, whole) = Beyond(job, handsOnOnly);
+        return Of(job, half, whole);
     }
+
+    /// <summary>What half of the exact pieces and all of them take: all that any larger number follows from.</summary>
+    internal static (double[] Half, double[] Whole) Beyond(FloorJob job, bool handsOnOnly) => (Totals(job with { Pieces = Exact / 2 }, handsOnOnly), Totals(job with { Pieces = Exact }, handsOnOnly));
+
+    /// <summary>A job of more pieces than are simulated, by the steady state and the end effect.</summary>
+    internal static FloorMinutes Of(FloorJob job, double[] half, double[] whole) => Of(job.Pieces, [.. whole.Select((w, i) => w + ((w - half[i]) / (Exact / 2) * (job.Pieces - Exact)))], SourceOf(job));
+
+    private static string SourceOf(FloorJob job) => job.Policy == FloorPolicy.OneAtATime ? "the press floor: one at a time" : $"the press floor: a stream of {job.Pieces}";
 
     // makespan, then hands and press of each part in turn
     private static double[] Totals(FloorJob job, bool handsOnOnly)

@@ -380,7 +380,7 @@ internal static class OrderDeeds
         var habits = q.Numbers.Habits();
         items.AddRange(line.Band.Decorations.Where(d => book.Numbers.Habits().TestFirst && !IsTested(d, line, book)).Select(d => new GatherItem($"{TestItem}{d.Placement.Id}", GatherKind.Prepare,
             $"Test piece: {book.ProductName(d.Recipe.ProductId)} on {line.Style.Name}, pressed and looked at before the run", "", 1, "pieces", 0, hours.Add(wall, TestMinutes), null)));
-        double Minutes(DecorationPlan d) => WorkSteps.Attended(habits.Apart(d.Preparation)) * d.Bought / 60;
+        double Minutes(DecorationPlan d) => WorkSteps.Attended(habits.Apart(d.Preparation)) * d.Prints(asked.Pieces) / 60;
         DateTime From(IEnumerable<DecorationPlan> of) => of.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => p.LeadDays).ToList() is { Count: > 0 } days ? hours.Parcel(wall, days.Max()) : wall;
         var prepared = line.Band.Decorations.Where(d => habits.Apart(d.Preparation).Any()).ToList();
         // what comes on one layout is prepared as one, once it is here
@@ -390,7 +390,7 @@ internal static class OrderDeeds
             items.Add(new($"prepare-{prepared[0].Placement.Id}", GatherKind.Prepare, $"{prepared[0].Prepare}, {prepared.Sum(d => d.Bought)} prints: {Shown.Duration(minutes * 60)} of hands", "", prepared.Sum(d => d.Bought), "prints", 0, hours.Add(From(line.Band.Decorations), minutes), null));
             return items;
         }
-        items.AddRange(prepared.Select(d => new GatherItem($"prepare-{d.Placement.Id}", GatherKind.Prepare, $"{d.Prepare}, {d.Bought} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}: {Shown.Duration(Minutes(d) * 60)} of hands", "", d.Bought, "prints", 0, hours.Add(From([d]), Minutes(d)), null)));
+        items.AddRange(prepared.Select(d => new GatherItem($"prepare-{d.Placement.Id}", GatherKind.Prepare, $"{d.Prepare}, {d.Prints(asked.Pieces)} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}: {Shown.Duration(Minutes(d) * 60)} of hands", "", d.Prints(asked.Pieces), "prints", 0, hours.Add(From([d]), Minutes(d)), null)));
         return items;
     }
 

@@ -110,6 +110,7 @@ internal static class OrderEndpoints
         orders.MapGet("{id}", Get).WithName("order");
         orders.MapPut("{id}", Put).WithName("saveAsk");
         orders.MapGet("{id}/compare", Compare).WithName("compare");
+        orders.MapGet("{id}/ribbon", Ribbon).WithName("ribbon").WithSummary("The cheapest way and the best for the shop from 1 to 500 pieces of a line, and where the answer changes.");
         orders.MapGet("{id}/layout", Layout).WithName("layout");
         orders.MapGet("{id}/quote", Quote).WithName("quote");
         orders.MapGet("{id}/quote.pdf", QuotePage).WithName("quotePdf").Produces(200, contentType: "application/pdf");
@@ -227,6 +228,16 @@ internal static class OrderEndpoints
         var c = desk.Case(connection, id, book);
         return desk.Compare(c, c.Line(line), quantity, book, desk.Open(connection, book))
             ?? throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "Tell Hepno what you can press: there is no press on the Floor." : $"{c.Order.Code} cannot be compared yet: {c.Standing.Missing[0].Text}.", book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first.");
+    });
+
+    /// <summary>Every way at every quantity of a line of the order: stretches of the cheapest and the best, crossings, close bands.</summary>
+    internal static QuantityRibbon Ribbon(string id, Desk desk, string? line) => desk.Db.Read(connection =>
+    {
+        var book = desk.Book(connection);
+        var c = desk.Case(connection, id, book);
+        var of = c.Line(line);
+        return of.InHand is null || book.Presses.Count == 0 ? throw new RefusedException(409, "incomplete", $"{c.Order.Code} cannot be compared yet.", "Finish the ask first, and add a press on the Floor.")
+            : desk.Ribbon(c, of, book);
     });
 
     /// <summary>What is bought for a line of the order; for the first when none is named.</summary>

@@ -59,7 +59,7 @@ internal static class OrderViews
         var inHand = line.Frozen is null ? line.InHand! : c.Frozen!.InHand(line.Frozen);
         var landed = LandedBlank.Of(inHand);
         var failure = 1 - band.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
-        var sentence = $"{string.Join(" and ", band.Decorations.Select(d => $"{d.Bought} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}"))}: {band.Made}";
+        var sentence = $"{string.Join(" and ", band.Decorations.Select(d => $"{d.Prints(SizeRun.Total(sizes))} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}"))}: {band.Made}";
         return new(line.Asked.Id, band, sentence, sizes, Figure.Of("blanks", "Blanks", landed.Value * SizeRun.Total(sizes), "landed blank × pieces", landed, Figure.Input("pieces", "Pieces", SizeRun.Total(sizes), FigureUnit.Count, "the ask")),
             Figure.Sum("prints", "Prints", [.. band.Decorations.SelectMany(d => d.Purchases).Select(p => p.Cost)]), SparesView.Said(inHand, failure, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)), f), BuyingWays.Of(inHand, book, Desk.Floor([], book, desk.Clock.Wall(book.Numbers.TimeZone))), VinylPiecesView.Of(connection, c, line, band, f));
     }

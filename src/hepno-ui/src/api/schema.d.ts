@@ -654,6 +654,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/ribbon": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every way at every quantity of a line of the order: stretches of the cheapest and the best, crossings, close bands. */
+        get: operations["ribbon"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{id}/layout": {
         parameters: {
             query?: never;
@@ -3575,6 +3592,23 @@ export interface components {
              */
             saves: number;
         };
+        /** @description Quantities in which two ways cost within 3 in 100 of one another: time and feel decide (DOMAIN 11). */
+        CloseStretch: {
+            /**
+             * Format: int32
+             * @description First quantity.
+             */
+            from: number;
+            /**
+             * Format: int32
+             * @description Last quantity.
+             */
+            to: number;
+            /** @description The cheapest. */
+            methodId: string;
+            /** @description The other. */
+            otherId: string;
+        };
         /** @description What else is known of a style's cloth and make. */
         Cloth: {
             thickness: null | components["schemas"]["Thickness"];
@@ -3805,6 +3839,20 @@ export interface components {
             price: number;
             /** Format: int32 */
             uses: number;
+        };
+        /** @description A quantity at which another way becomes the cheapest. */
+        Crossing: {
+            /**
+             * Format: int32
+             * @description From here on.
+             */
+            pieces: number;
+            /** @description What was cheapest before; empty where nothing could. */
+            from: string;
+            /** @description What is now. */
+            to: string;
+            /** @description In words. */
+            sentence: string;
         };
         /** @description A column of a table that is brought in. */
         CsvColumn: {
@@ -8659,6 +8707,26 @@ export interface components {
             /** @description The code as a drawing on its light ground, as it is printed. */
             svg: null | string;
         };
+        /** @description The cheapest way at every quantity, and where the answer changes. */
+        QuantityRibbon: {
+            /**
+             * Format: int32
+             * @description Largest quantity looked at.
+             */
+            most: number;
+            /** @description Every way that can at some quantity. */
+            lines: components["schemas"]["RibbonLine"][];
+            /** @description Stretches of the cheapest way that can. */
+            cheapest: components["schemas"]["RibbonStretch"][];
+            /** @description Stretches of what is best for the shop: a plain yes first, then most for an hour of hands at one price, inside the customer's mark. */
+            best: components["schemas"]["RibbonStretch"][];
+            /** @description Where two are within 3 in 100. */
+            close: components["schemas"]["CloseStretch"][];
+            /** @description Where the cheapest changes; alternations of a few pieces are left out. */
+            crossings: components["schemas"]["Crossing"][];
+            /** @description What is assumed beside the full computation. */
+            assumes: string[];
+        };
         /** @description What is to be printed. */
         QueueBody: {
             prints: components["schemas"]["PrintsBody"][];
@@ -9008,6 +9076,37 @@ export interface components {
         RemnantUseView: {
             remnantId: string;
             order: string;
+        };
+        /** @description What a piece costs by one way at every quantity. */
+        RibbonLine: {
+            /** @description Which way. */
+            methodId: string;
+            /** @description On screen. */
+            name: string;
+            /** @description Money a piece at 1, 2, 3 ...; null where it cannot. */
+            costs: unknown[];
+            /**
+             * Format: int32
+             * @description Least quantity it does; null for none.
+             */
+            from: null | number;
+            /** @description Why it does not do less, or nothing at all; empty where it does one. */
+            whyNot: string;
+        };
+        /** @description Quantities from one to another in which the same way leads. */
+        RibbonStretch: {
+            /**
+             * Format: int32
+             * @description First quantity.
+             */
+            from: number;
+            /**
+             * Format: int32
+             * @description Last quantity.
+             */
+            to: number;
+            /** @description Which way; empty where none can. */
+            methodId: string;
         };
         /** @description Whose an artwork is and who said so: Hepno writes it down and reminds, the owner decides. */
         Rights: {
@@ -14494,6 +14593,84 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Comparison"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ribbon: {
+        parameters: {
+            query?: {
+                line?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuantityRibbon"];
                 };
             };
             /** @description Bad Request */

@@ -72,7 +72,21 @@ watch(
 )
 watch(quantity, () => void load())
 
+/** Every way at every count; it comes after the comparison and never holds it up. */
+const ribbon = ref<Schemas['QuantityRibbon'] | null>(null)
+watch(
+  () => [comparison.value !== null, lineInHand.value?.id, shop.order?.id, shop.order?.version],
+  async ([there, line, id]) => {
+    ribbon.value = null
+    if (!there || typeof id !== 'string' || typeof line !== 'string') return
+    const got = await api.GET('/api/orders/{id}/ribbon', { params: { path: { id }, query: { line } } })
+    if (got.data && lineInHand.value?.id === line && shop.order?.id === id) ribbon.value = got.data
+  },
+)
+
 async function choose(): Promise<void> {
+  // asked for before the ways are there: it waits for them
+  if (!comparison.value) await load()
   const [order, band] = [shop.order, chosen.value]
   if (!order || !band || order.quoteSent) return
   if (quantity.value !== null && quantity.value !== lineInHand.value?.asked.pieces) {
@@ -259,7 +273,7 @@ onUnmounted(() => {
           <input v-model="why" maxlength="300" placeholder="for example: they want it soft"
         /></label>
       </div>
-      <Scrubber :comparison="comparison" @quantity="(q) => (quantity = q)" />
+      <Scrubber :comparison="comparison" :ribbon="ribbon" @quantity="(q) => (quantity = q)" />
     </template>
     <Keys
       :hints="[

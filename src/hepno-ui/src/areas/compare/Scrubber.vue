@@ -5,7 +5,7 @@ import { bare } from '../../kit/shown'
 import { format, lineInHand } from '../../shell/state'
 
 /** Pieces on a logarithmic scale; the cost of each method above it. */
-const props = defineProps<{ comparison: Schemas['Comparison'] }>()
+const props = defineProps<{ comparison: Schemas['Comparison']; ribbon: Schemas['QuantityRibbon'] | null }>()
 const emit = defineEmits<{ quantity: [pieces: number] }>()
 const width = 880
 const most = computed(() => Math.max(288, props.comparison.pieces))
@@ -38,9 +38,55 @@ const names = computed(() => {
   const over = Math.max(0, (placed.at(-1)?.y ?? 0) - 58)
   return placed.map((p) => ({ ...p, y: p.y - over }))
 })
+/** The two ribbons: which way is cheapest, and which is best for the shop, from count to count. */
+const ribbons = computed(() =>
+  props.ribbon === null
+    ? []
+    : [
+        { name: 'cheapest', at: 84, of: props.ribbon.cheapest },
+        { name: 'best for us', at: 100, of: props.ribbon.best },
+      ].map((r) => ({
+        ...r,
+        parts: r.of
+          .filter((s) => s.from <= most.value)
+          .map((s) => {
+            const [from, to] = [x(s.from), x(Math.min(s.to + 1, most.value))]
+            return {
+              ...s,
+              x: from,
+              width: Math.max(1, to - from),
+              word: nameOf(s.methodId),
+              fits: to - from > 6 * nameOf(s.methodId).length,
+            }
+          }),
+      })),
+)
+const nameOf = (id: string) => props.ribbon?.lines.find((l) => l.methodId === id)?.name ?? ''
+/** Ways are told apart by their tone along the ribbon: equal tone, equal way. */
+const tones = ['var(--calico)', 'var(--bleach)', 'var(--rule)', 'var(--cotton)']
+const tone = (id: string) =>
+  id === '' ? 'none' : tones[props.ribbon!.lines.findIndex((l) => l.methodId === id) % tones.length]
 const said = computed(() => {
   const cheapest = [...props.comparison.bands].sort((a, b) => a.costShown - b.costShown)[0]
   return `${props.comparison.pieces} pieces${cheapest ? `, ${cheapest.name} cheapest at ${bare(cheapest.costShown, format())}` : ''}`
+})
+/** Where the answer changes, nearest to the count in hand first. */
+const changes = computed(() => {
+  const r = props.ribbon
+  if (!r) return ''
+  const now = props.comparison.pieces
+  const near = [...r.crossings].sort((a, b) => Math.abs(a.pieces - now) - Math.abs(b.pieces - now)).slice(0, 2)
+  const close = r.close.find((c) => c.from <= now && now <= c.to)
+  return [
+    'Upper ribbon: cheapest; lower: best for us.',
+    ...near.sort((a, b) => a.pieces - b.pieces).map((c) => `${c.sentence[0]!.toUpperCase()}${c.sentence.slice(1)}.`),
+    ...(near.length === 0 ? ['One way is the cheapest throughout.'] : []),
+    ...(close
+      ? [
+          `Here ${nameOf(close.methodId).toLowerCase()} and ${nameOf(close.otherId).toLowerCase()} cost within 3%: time and feel decide.`,
+        ]
+      : []),
+  ].join(' ')
 })
 function set(q: number): void {
   emit('quantity', Math.max(1, Math.min(2000, Math.round(q))))
@@ -76,8 +122,9 @@ function drag(event: PointerEvent): void {
   <div class="scrubber">
     <span class="small quiet">cost a piece</span>
     <svg
-      :viewBox="`-20 0 ${width + 40} 104`"
+      :viewBox="`-20 0 ${width + 40} ${ribbon ? 132 : 104}`"
       class="drawn"
+      :class="{ tall: ribbon }"
       role="slider"
       tabindex="0"
       aria-label="Pieces"
@@ -115,6 +162,19 @@ function drag(event: PointerEvent): void {
         <path :d="`M${x(m)} 58v8`" stroke="var(--rule-strong)" />
         <text :x="x(m)" y="80" font-size="13" text-anchor="middle" fill="var(--ink-2)">{{ m }}</text>
       </g>
+      <g v-for="r in ribbons" :key="r.name" :transform="`translate(0 ${r.at + 14})`">
+        <g v-for="p in r.parts" :key="p.from">
+          <rect
+            :x="p.x"
+            :width="p.width"
+            height="14"
+            :fill="tone(p.methodId)"
+            stroke="var(--rule-strong)"
+            stroke-width="0.6"
+          />
+          <text v-if="p.fits" :x="p.x + 4" y="11" font-size="11">{{ p.word }}</text>
+        </g>
+      </g>
       <path :d="`M${x(comparison.pieces)} 0V66`" stroke="var(--ink)" stroke-width="2.5" />
       <g :transform="`translate(${Math.min(x(comparison.pieces), width - 10)} 68)`">
         <rect x="-28" width="56" height="28" fill="var(--ink)" />
@@ -124,6 +184,9 @@ function drag(event: PointerEvent): void {
       </g>
     </svg>
     <span class="small quiet">{{ comparison.pieces === lineInHand?.asked.pieces ? 'as asked' : 'what if' }}</span>
+    <p v-if="ribbon" class="note quiet changes" :title="`Assumed for other counts: ${ribbon.assumes.join('; ')}.`">
+      {{ changes }}
+    </p>
   </div>
 </template>
 
@@ -134,6 +197,12 @@ function drag(event: PointerEvent): void {
   align-items: center;
   flex: none;
   padding-top: 6px;
+}
+.drawn.tall {
+  height: 132px;
+}
+.changes {
+  grid-column: 2;
 }
 .named {
   paint-order: stroke;

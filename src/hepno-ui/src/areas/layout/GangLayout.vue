@@ -218,7 +218,7 @@ const settleNow = () =>
         <p class="waste">
           <b>{{ money(figures.waste, f) }}</b>
           <span
-            >of film wasted, {{ number(figures.wasteShare * 100, 1, f) }}%: hatched.<template v-if="extra > 0">
+            >of it wasted, {{ number(figures.wasteShare * 100, 1, f) }}%: hatched.<template v-if="extra > 0">
               {{ extra }} extra go to stock; the order pays {{ money(figures.forOrder, f) }}.</template
             ></span
           >

@@ -8,6 +8,7 @@ import LinePicker from '../../shell/LinePicker.vue'
 import { attempt, format, lineInHand, reading, refresh, shop } from '../../shell/state'
 import { takeFromDrawer } from './gang'
 import GangLayout from './GangLayout.vue'
+import PlainLot from './PlainLot.vue'
 import RollLane from './RollLane.vue'
 import SheetLot from './SheetLot.vue'
 import SizeClassLot from './SizeClassLot.vue'
@@ -93,10 +94,12 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
             <SizeClassLot v-if="p.sizeClass && !onFilm" :plan="d" :purchase="p" />
             <RollLane v-else-if="p.rows" :purchase="p" :scale="scale" />
             <SheetLot v-else-if="p.grid" :purchase="p" />
+            <PlainLot v-else-if="!p.laid" :plan="d" :purchase="p" />
           </template>
+          <PlainLot v-if="d.purchases.length === 0 && !onFilm && !allLying" :plan="d" />
         </template>
         <VinylPieces v-if="layout.vinyl" :line-id="layout.lineId" :vinyl="layout.vinyl" />
-        <section class="lot">
+        <section v-if="!layout.band.decorations.some((d) => d.bringsBlank)" class="lot">
           <div>
             <h2>Blanks</h2>
             <p>

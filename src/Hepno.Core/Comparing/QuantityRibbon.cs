@@ -1,0 +1,157 @@
+using Hepno.Core.Gang;
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Pricing;
+
+namespace Hepno.Core.Comparing;
+
+/// <summary>Quantities from one to another in which the same way leads.</summary>
+/// <param name="From">First quantity.</param>
+/// <param name="To">Last quantity.</param>
+/// <param name="MethodId">Which way; empty where none can.</param>
+public sealed record RibbonStretch(int From, int To, string MethodId);
+
+/// <summary>A quantity at which another way becomes the cheapest.</summary>
+/// <param name="Pieces">From here on.</param>
+/// <param name="From">What was cheapest before; empty where nothing could.</param>
+/// <param name="To">What is now.</param>
+/// <param name="Sentence">In words.</param>
+public sealed record Crossing(int Pieces, string From, string To, string Sentence);
+
+/// <summary>Quantities in which two ways cost within 3 in 100 of one another: time and feel decide (DOMAIN 11).</summary>
+/// <param name="From">First quantity.</param>
+/// <param name="To">Last quantity.</param>
+/// <param name="MethodId">The cheapest.</param>
+/// <param name="OtherId">The other.</param>
+public sealed record CloseStretch(int From, int To, string MethodId, string OtherId);
+
+/// <summary>What a piece costs by one way at every quantity.</summary>
+/// <param name="MethodId">Which way.</param>
+/// <param name="Name">On screen.</param>
+/// <param name="Costs">Money a piece at 1, 2, 3 ...; null where it cannot.</param>
+/// <param name="From">Least quantity it does; null for none.</param>
+/// <param name="WhyNot">Why it does not do less, or nothing at all; empty where it does one.</param>
+public sealed record RibbonLine(string MethodId, string Name, IReadOnlyList<decimal?> Costs, int? From, string WhyNot);
+
+/// <summary>The cheapest way at every quantity, and where the answer changes.</summary>
+/// <param name="Most">Largest quantity looked at.</param>
+/// <param name="Lines">Every way that can at some quantity.</param>
+/// <param name="Cheapest">Stretches of the cheapest way that can.</param>
+/// <param name="Best">Stretches of what is best for the shop: a plain yes first, then most for an hour of hands at one price, inside the customer's mark.</param>
+/// <param name="Close">Where two are within 3 in 100.</param>
+/// <param name="Crossings">Where the cheapest changes; alternations of a few pieces are left out.</param>
+/// <param name="Assumes">What is assumed beside the full computation.</param>
+public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, IReadOnlyList<RibbonStretch> Cheapest, IReadOnlyList<RibbonStretch> Best, IReadOnlyList<CloseStretch> Close, IReadOnlyList<Crossing> Crossings, IReadOnlyList<string> Assumes)
+{
+    /// <summary>Quantities looked at by default.</summary>
+    public const int UsualMost = 500;
+
+    // a change for fewer pieces than this is an alternation, not an answer
+    private const int Alternation = 3;
+
+    /// <summary>Reckons every way at every quantity: exact price steps, layouts laid about, minutes simulated up to 24 pieces and beyond by steady state and end effect.</summary>
+    /// <param name="ask">The line with the rest of its order.</param>
+    /// <param name="mark">The most the customer would pay a piece.</param>
+    /// <param name="book">The shop's shelf, floor and numbers.</param>
+    /// <param name="most">Largest quantity, 1 or more.</param>
+    public static QuantityRibbon Of(AskInHand ask, decimal? mark, ShopBook book, int most = UsualMost)
+    {
+        var sketched = ask with { Sketch = new LayoutSketch(), Laid = null };
+        var asks = Enumerable.Range(1, most).Select(sketched.At).ToList();
+        var ways = DecorationMethods.All.Select(m => (Method: m, At: asks.Select(a => Point.Of(m, a, book)).ToList())).ToList();
+        var lines = ways.Where(w => w.At.Any(p => p.Can)).Select(w => new RibbonLine(w.Method.Id, w.Method.Name, [.. w.At.Select(p => p.Can ? p.Cost : (decimal?)null)],
+            w.At.FindIndex(p => p.Can) + 1, w.At[0].Can ? "" : w.At[0].WhyNot)).ToList();
+        var able = ways.Where(w => w.At.Any(p => p.Can)).ToList();
+        var cheapest = Enumerable.Range(0, most).Select(i => able.Where(w => w.At[i].Can).MinBy(w => w.At[i].Cost).Method?.Id ?? "").ToList();
+        var best = Enumerable.Range(0, most).Select(i => BestAt([.. able.Where(w => w.At[i].Can).Select(w => (w.Method.Id, w.At[i]))], mark, LineCost.Fees(asks[i], book))).ToList();
+        var stretches = Stretches(cheapest);
+        return new(most, lines, stretches, Stretches(best), Nearly(able, most), Crossed(stretches, lines, book.Numbers.Format),
+        [
+            "prices at their real steps, tiers and least numbers",
+            $"layouts of more than {LayoutSketch.Exact} prints by the length a print takes, not laid one by one",
+            $"minutes of more than {PressFloor.FloorMinutes.Exact} pieces by what a further piece takes",
+            "the day it is wanted is looked at for the count in hand alone",
+        ]);
+    }
+
+    private static string BestAt(IReadOnlyList<(string Id, Point At)> able, decimal? mark, FeeTerms fees)
+    {
+        var fitting = able.Where(a => mark is null || a.At.Price <= mark).ToList();
+        if (fitting.Count == 0)
+        {
+            return "";
+        }
+        var plain = fitting.Where(a => a.At.Kind == VerdictKind.Yes).ToList();
+        var among = plain.Count > 0 ? plain : fitting;
+        var price = mark ?? among.Min(a => a.At.Price);
+        return among.MaxBy(a => (price - a.At.Cost - fees.On(price)) / a.At.Hours).Id;
+    }
+
+    private static List<RibbonStretch> Stretches(List<string> at)
+    {
+        var stretches = new List<RibbonStretch>();
+        for (var i = 0; i < at.Count; i++)
+        {
+            if (stretches.Count > 0 && stretches[^1].MethodId == at[i])
+            {
+                stretches[^1] = stretches[^1] with { To = i + 1 };
+            }
+            else
+            {
+                stretches.Add(new(i + 1, i + 1, at[i]));
+            }
+        }
+        return stretches;
+    }
+
+    private static List<CloseStretch> Nearly(List<(IDecorationMethod Method, List<Point> At)> able, int most)
+    {
+        var close = new List<CloseStretch>();
+        for (var i = 0; i < most; i++)
+        {
+            var two = able.Where(w => w.At[i].Can).OrderBy(w => w.At[i].Cost).Take(2).ToList();
+            if (two.Count < 2 || two[1].At[i].Cost > two[0].At[i].Cost * (1 + Advice.CloseShare))
+            {
+                continue;
+            }
+            var (one, other) = (two[0].Method.Id, two[1].Method.Id);
+            // which of the two is a penny cheaper does not matter here
+            if (close.Count > 0 && close[^1].To == i && ((close[^1].MethodId == one && close[^1].OtherId == other) || (close[^1].MethodId == other && close[^1].OtherId == one)))
+            {
+                close[^1] = close[^1] with { To = i + 1 };
+            }
+            else
+            {
+                close.Add(new(i + 1, i + 1, one, other));
+            }
+        }
+        return close;
+    }
+
+    private static List<Crossing> Crossed(List<RibbonStretch> stretches, List<RibbonLine> lines, FigureFormat f)
+    {
+        var crossings = new List<Crossing>();
+        var lasting = stretches.Where((s, i) => s.To - s.From >= Alternation || i == stretches.Count - 1).ToList();
+        foreach (var (before, now) in lasting.Zip(lasting.Skip(1)).Where(x => x.First.MethodId != x.Second.MethodId))
+        {
+            var (a, b) = (lines.FirstOrDefault(l => l.MethodId == before.MethodId), lines.First(l => l.MethodId == now.MethodId));
+            var cost = Shown.Money(b.Costs[now.From - 1]!.Value, f);
+            crossings.Add(new(now.From, before.MethodId, now.MethodId, a is null ? $"from {now.From} on {b.Name.ToLowerInvariant()} can, at {cost} a piece" : $"from {now.From} on {b.Name.ToLowerInvariant()} costs less than {a.Name.ToLowerInvariant()}: {cost} a piece"));
+        }
+        return crossings;
+    }
+
+    private sealed record Point(bool Can, decimal Cost, decimal Price, VerdictKind Kind, decimal Hours, string WhyNot)
+    {
+        public static Point Of(IDecorationMethod method, AskInHand at, ShopBook book)
+        {
+            var answer = method.Answer(at, book);
+            if (answer.Decorations.Count == 0)
+            {
+                return new(false, 0, 0, VerdictKind.No, 1, answer.Verdict.Reasons[0].Sentence);
+            }
+            var cost = LineCost.Of(at, answer.Decorations, book);
+            return new(true, cost.Cost.Value, LinePrice.Of(at, answer.Decorations, cost, book, null).Each, answer.Verdict.Kind, cost.HandsSeconds.Value / 3600, "");
+        }
+    }
+}
