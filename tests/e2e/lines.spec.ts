@@ -62,10 +62,10 @@ test('a second garment is asked, compared, quoted and sent beside the first', as
   }
   expect(first).toBeGreaterThan(0)
   expect(asked.ask.shipping).toEqual({ zone: 'country', inThePrice: false })
-  await o.post('price', { each: 15, lineId: '1' })
+  await o.post('price', { each: 16.4, lineId: '1' })
   await page.goto(`${server.url}/quote`)
   await expect(page.getByText(/Version 1, \$/)).toBeVisible()
-  await expect(page.getByText(/each \$.* → \$15\.00/)).toBeVisible()
+  await expect(page.getByText(/each \$.* → \$16\.40/)).toBeVisible()
 })
 
 test('a part goes out with its own balance, the message waits for the count, papers open', async ({
