@@ -253,6 +253,21 @@ public class FurtherMethodTests
     }
 
     [Fact]
+    public void What_a_figure_leaves_out_goes_with_its_way()
+    {
+        var ask = On(Black, 30, Front(7, 4, 50));
+        var floor = new FloorPlan(new(2026, 6, 1, 8, 30, 0), new OpenHours(Book.Numbers.Week), [.. Book.Presses, .. Book.Benches()], []);
+        var untested = Book with { Presses = [MethodTests.Gannet with { OffsetF = null }] };
+        var bands = Comparer.Compare(ask, null, null, null, untested, floor with { Presses = [.. untested.Presses, .. untested.Benches()] }, curve: false).Bands;
+        bool Leaves(string method, string what) => bands.Single(b => b.MethodId == method).LeavesOut.Any(l => l.Contains(what, StringComparison.Ordinal));
+        Assert.True(Leaves("embroidery", "stitch file"));
+        Assert.True(Leaves("pod-out", "they make it again"));
+        Assert.False(Leaves("pod-out", "spare blanks"));
+        Assert.True(Leaves("dtf-bought", "temperature test"));
+        Assert.False(Leaves("screen-out", "temperature test"));
+    }
+
+    [Fact]
     public void Every_method_has_a_character() => Assert.All(DecorationMethods.All, m => Assert.NotEmpty(Character.Of(m.Id).Feel));
 
     [Fact]

@@ -22,6 +22,8 @@ test('pictures @shots', async ({ page, request, server }) => {
     await page.evaluate((order) => sessionStorage.setItem('hand', order), hand)
     await page.goto(`${server.url}${path}`)
     await expect(page.getByText(/^T-2\d\d/).first()).toBeVisible()
+    // the ribbons come a moment after the comparison
+    if (path === '/compare') await expect(page.getByText(/Upper ribbon/)).toBeVisible({ timeout: 20_000 })
     await page.waitForTimeout(900)
     await page.screenshot({ path: `../../docs/screenshots/${name}.png` })
   }

@@ -25,6 +25,13 @@ test('with twelve ways Compare stays calm: recommended in a sentence, opened by 
   const third = await slim.first().locator('b').first().innerText()
   await page.keyboard.press('3')
   await expect(page.locator('section.band.open')).toContainText(third)
+  // held against what is recommended, point by point
+  await page.keyboard.press('a')
+  const held = page.getByRole('table', { name: /held against/ })
+  await expect(held.getByRole('row', { name: /^Feels/ })).toBeVisible()
+  await clean(page)
+  await page.keyboard.press('a')
+  await expect(held).toBeHidden()
   await page.keyboard.press('w')
   await expect(page.getByText(/would work:/).first()).toBeVisible()
   await page.getByLabel('Your reason, kept with the choice').fill('They want it soft.')

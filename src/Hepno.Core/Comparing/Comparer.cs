@@ -102,10 +102,14 @@ public static class Comparer
         List<string> leavesOut =
         [
             ask.Shipping is null ? "postage: the customer collects" : LineCost.Packed(ask, book) is null ? "postage: no parcel of the shop's carries it there" : "the way to the carrier",
-            ask.Theirs ? "spoiled pieces: the customer's own garments, none to spare" : "spare blanks: a spoiled piece is bought again, its freight and delay not counted",
+            answer.Decorations.Any(d => d.BringsBlank) ? "what comes back wrong: they make it again, the delay is not counted" : ask.Theirs ? "spoiled pieces: the customer's own garments, none to spare" : "spare blanks: a spoiled piece is bought again, its freight and delay not counted",
             "artwork drawn or mended by you",
             n.HandsFactor == 1 ? "minutes are simulated from standards: no run of yours is in them yet" : "minutes are simulated from standards at the pace of your own runs",
         ];
+        if (answer.Decorations[0].BenchId.Length > 0 && answer.Decorations[0].BenchId != ShopBook.Table.Id)
+        {
+            leavesOut.Add("the stitch file's own count: stitches are guessed from the painted area");
+        }
         if (answer.Decorations.Any(d => d.Recipe.IsPressed()) && book.PressesFor(ask.Style.Kind).FirstOrDefault(p => p.OffsetF is null) is { } untested)
         {
             leavesOut.Add($"{untested.Name} has no temperature test: it is taken at its dial's word");

@@ -2,23 +2,12 @@
 import { computed, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../api/client'
 import { figure } from './shown'
+import type { Noun } from './things'
 import { format, reading } from '../shell/state'
 
 /** What a thing's prices have been, each as a line of steps with their days; prices that never moved are said in one sentence. */
 const props = defineProps<{
-  noun:
-    | 'styles'
-    | 'films'
-    | 'vinyls'
-    | 'screens'
-    | 'film-printers'
-    | 'dye-printers'
-    | 'paper-printers'
-    | 'garment-printers'
-    | 'stitch-machines'
-    | 'papers'
-    | 'outside-printers'
-    | 'pod-services'
+  noun: Noun
   id: string
   version: number
 }>()

@@ -3,7 +3,8 @@ import { api, ask, type Schemas, seen } from '../api/client'
 import { onChange } from '../shell/live'
 import { attempt, keepOrOffer, reading, refresh, shop } from '../shell/state'
 
-type Noun =
+/** A kind of thing the shop keeps, as its calls name it. */
+export type Noun =
   | 'styles'
   | 'films'
   | 'vinyls'

@@ -13,6 +13,7 @@ import { attempt, format, lineInHand, reading, refresh, shop } from '../../shell
 import AskSentence from '../ask/AskSentence.vue'
 import { along, beside, type Scale } from './bands'
 import CompareBand from './CompareBand.vue'
+import HeldAgainst from './HeldAgainst.vue'
 import Scrubber from './Scrubber.vue'
 import SlimBand from './SlimBand.vue'
 
@@ -24,6 +25,13 @@ const openFold = ref('')
 const bands = computed(() => comparison.value?.bands ?? [])
 const chosen = computed(() => bands.value.find((b) => b.methodId === open.value) ?? bands.value[0])
 const f = computed(() => format())
+/** The way that the open one is held against, point by point: the recommended one, or the next where that is open itself. */
+const against = ref(false)
+const rival = computed(
+  () =>
+    bands.value.find((b) => b !== chosen.value && b.methodId === comparison.value?.advice?.methodId) ??
+    bands.value.find((b) => b !== chosen.value),
+)
 /** With more than five ways the open one and the two best stand in full, the rest in a line each (folds likewise, counted). */
 const many = computed(() => bands.value.length > 5)
 const inFull = (b: Schemas['Band'], i: number) => !many.value || b === chosen.value || i < 2
@@ -145,6 +153,7 @@ function onKey(event: KeyboardEvent): void {
     open.value = bands.value[Number(event.key) - 1]!.methodId
   else if (event.key === '0') quantity.value = null
   else if (event.key.toLowerCase() === 'e' && chosen.value && !explained.figure) explainFocused(chosen.value)
+  else if (event.key.toLowerCase() === 'a' && rival.value) against.value = !against.value
   else if (event.key.toLowerCase() === 'w')
     openFold.value = openFold.value ? '' : (comparison.value?.folds[0]?.methodId ?? '')
   else if (event.key === 'Enter' && !onControl) void choose()
@@ -246,6 +255,12 @@ onUnmounted(() => {
             @larger="larger(b)"
           />
           <SlimBand v-else :b="b" :index="i" :scale="scale" @open="open = b.methodId" />
+          <div v-if="b === chosen && rival" class="against">
+            <button class="small" :aria-expanded="against" @click="against = !against">
+              <kbd>A</kbd> {{ against ? 'enough of it' : `hold it against ${rival.name.toLowerCase()}` }}
+            </button>
+            <HeldAgainst v-if="against" :one="b" :other="rival" />
+          </div>
         </template>
         <button v-if="counted" class="fold counted" aria-expanded="false" @click="allFolds = true">
           <Sign kind="no" /><b>{{ folds.length }} ways cannot</b><span>{{ folds.map((x) => x.name).join(', ') }}</span
@@ -280,7 +295,8 @@ onUnmounted(() => {
         ['← →', 'pieces, on the scale'],
         ['1 2', 'open a band'],
         ['E', 'explain a figure'],
-        ['W', 'what would make it work'],
+        ['A', 'against another'],
+        ['W', 'what would work'],
         ['Enter', 'choose'],
       ]"
     >
@@ -306,6 +322,9 @@ onUnmounted(() => {
   top: 0;
   z-index: 1;
   background: var(--cotton);
+}
+.against {
+  padding: 2px 8px;
 }
 .advice {
   padding: 8px 4px 4px;
