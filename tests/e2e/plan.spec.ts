@@ -40,6 +40,8 @@ test('a day is planned, a batch moved by keys and by hand, taken back, and the d
     const now = await read(`day=${plan.day}`)
     return now.lanes.flatMap((l) => l.batches.map((b) => ({ ...b, press: l.name }))).find((b) => b.code === batch.code)
   }
+  // the order in hand is read by itself: only then is there something to take up
+  await expect(page.getByRole('complementary').getByText(batch.code.split('/')[0]!)).toBeVisible()
   await page.keyboard.press('m')
   await page.keyboard.press(lane === 0 ? 'ArrowDown' : 'ArrowUp')
   await page.keyboard.press('Enter')
