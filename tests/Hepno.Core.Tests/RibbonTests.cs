@@ -26,14 +26,14 @@ public class RibbonTests
         { "a chest print", Chest },
     };
 
-    // 50 quantities of each, spread over all: the same cheapest, or costs within 1 in 100
+    // 50 quantities of each: every one to 25, then every nineteenth to 500: the same cheapest, or costs within 1 in 100
     [Theory]
     [MemberData(nameof(Orders))]
     public void It_agrees_with_the_full_computation(string called, AskInHand ask)
     {
         var ribbon = QuantityRibbon.Of(ask, null, Book);
         Assert.NotEmpty(called);
-        foreach (var q in Enumerable.Range(0, 50).Select(i => (int)Math.Round(Math.Exp(i / 49.0 * Math.Log(500)))).Distinct())
+        foreach (var q in Enumerable.Range(1, 25).SelectMany(i => new[] { i, 25 + (i * 19) }))
         {
             var full = DecorationMethods.All.Select(m => (m.Id, Answer: m.Answer(ask.At(q), Book))).Where(x => x.Answer.Decorations.Count > 0)
                 .Select(x => (x.Id, Cost: LineCost.Of(ask.At(q), x.Answer.Decorations, Book).Cost.Value)).ToList();

@@ -7,8 +7,7 @@ namespace Hepno.Core.Comparing;
 /// <param name="MethodId">Which.</param>
 /// <param name="Sentence">The recommendation with its reason.</param>
 /// <param name="GivesUp">What another that fits would have been better at; empty where it is best at all.</param>
-/// <param name="IsClose">True when another plain yes costs within 3 in 100 of the same: time and feel decide then.</param>
-public sealed record Advice(string MethodId, string Sentence, IReadOnlyList<string> GivesUp, bool IsClose)
+public sealed record Advice(string MethodId, string Sentence, IReadOnlyList<string> GivesUp)
 {
     /// <summary>Two costs are told apart from here on, as a share (DOMAIN 11: within it time and feel decide).</summary>
     public const decimal CloseShare = 0.03m;
@@ -31,7 +30,7 @@ public sealed record Advice(string MethodId, string Sentence, IReadOnlyList<stri
         var reason = rivals.Count == 0 ? "the only one that fits"
             : best.Verdict.Kind == VerdictKind.Yes && rivals.All(r => r.Verdict.Kind == VerdictKind.WithCare) ? "the only plain yes that fits"
             : Earns(best, rivals.Where(r => r.Verdict.Kind == best.Verdict.Kind).MaxBy(r => r.AtOnePrice)!, atPrice, f);
-        return new(best.MethodId, $"{best.Name}: {reason}{(best.Verdict.Kind == VerdictKind.WithCare ? ", with care" : "")}.", [.. GivenUp(best, rivals, f), .. close is null ? [] : new[] { $"{close.Name.ToLowerInvariant()} costs within 3% of it: time and feel decide" }], close is not null);
+        return new(best.MethodId, $"{best.Name}: {reason}{(best.Verdict.Kind == VerdictKind.WithCare ? ", with care" : "")}.", [.. GivenUp(best, rivals, f), .. close is null ? [] : new[] { $"{close.Name.ToLowerInvariant()} costs within 3% of it: time and feel decide" }]);
     }
 
     /// <summary>What is kept with the order of a choice: against what, at which figures, and the owner's own words.</summary>

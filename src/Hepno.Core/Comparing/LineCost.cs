@@ -27,7 +27,7 @@ public static class LineCost
         return PieceCost.Of(new PieceInputs(ask.Pieces, decorations.Any(d => d.BringsBlank) ? Figure.Input("blank", "Blank", 0, FigureUnit.Money, "in the price of the printed piece") : LandedBlank.Of(ask),
             Sundries(decorations, n), Packing(ask, book),
             floor.PrepAttended + folding, floor.PrepHeld, attempts, n.Wage, n.OverheadPerHour, press.Equipment.Cost(n.TariffPerKwh, tending: book.TendingOf(press.Id, press.Equipment)), OrderMinutes(ask, decorations.Count, book), FixedFees(ask, book), floor.Source,
-            press.IsBench() ? press.Id == ShopBook.Table.Id ? "Sent out" : "Stitches" : "Print"));
+            press.IsBench() ? press.Id == ShopBook.Table.Id ? "Sent out" : "Stitches" : "Print", press.IsBench() ? press.Name : "The press"));
     }
 
     /// <summary>How the whole order is packed, or null when nothing the shop has carries it.</summary>

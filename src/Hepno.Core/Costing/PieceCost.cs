@@ -28,8 +28,9 @@ public sealed record Attempt(string Id, string Label, Figure Material, double Fa
 /// <param name="FixedFees">Fixed fees of all payments of the order.</param>
 /// <param name="TimeSource">Where the seconds come from, in words.</param>
 /// <param name="DecorationLabel">What the stratum of decorations is called: Print, Stitches or Sent out (DOMAIN 11).</param>
+/// <param name="Place">What is held while it is worked on: the press, a stitching machine, the table.</param>
 public sealed record PieceInputs(int Quantity, Figure Blank, Figure Consumables, Figure Packing, double PrepAttendedSeconds, double PrepPressSeconds, IReadOnlyList<Attempt> Decorations,
-    decimal Wage, decimal OverheadPerHour, Figure PressHour, Figure OrderMinutes, Figure FixedFees, string TimeSource = "standards, one at a time", string DecorationLabel = "Print");
+    decimal Wage, decimal OverheadPerHour, Figure PressHour, Figure OrderMinutes, Figure FixedFees, string TimeSource = "standards, one at a time", string DecorationLabel = "Print", string Place = "The press");
 
 /// <summary>The cost of one good piece.</summary>
 /// <param name="Cost">The seven strata, in their order, summed.</param>
@@ -69,7 +70,7 @@ public static class PieceCost
             [Figure.Time("prep", "Preparation and inspection", prepSeconds, inputs.TimeSource, rate, rateSource), .. sequence.Select(d => Figure.Time(d.Id, d.Label, seconds(d), inputs.TimeSource, rate, rateSource))]);
 
         var labour = Figure.Sum("labour", "Labour", [.. Timed("work", "At the press and beside it", d => d.AttendedSeconds, inputs.PrepAttendedSeconds, inputs.Wage, "Numbers: wage").Parts, OrderTime(inputs, orderSeconds, inputs.Wage, "Numbers: wage")]);
-        var held = Timed("held", "The press", d => d.PressSeconds, inputs.PrepPressSeconds, inputs.PressHour.Value, "Floor: an hour of the press") is var h ? h with { Parts = [.. h.Parts, inputs.PressHour with { Label = "An hour of the press, as used above" }], How = "sum of the times above" } : null!;
+        var held = Timed("held", inputs.Place, d => d.PressSeconds, inputs.PrepPressSeconds, inputs.PressHour.Value, "Floor: an hour of it") is var h ? h with { Parts = [.. h.Parts, inputs.PressHour with { Label = "An hour of it, as used above" }], How = "sum of the times above" } : null!;
         var overhead = Timed("overhead", "Rent and the rest", d => d.AttendedSeconds, inputs.PrepAttendedSeconds, inputs.OverheadPerHour, "Numbers: overhead");
         var rent = Figure.Sum("press", "Heat and rent", held, overhead, OrderTime(inputs, orderSeconds, inputs.OverheadPerHour, "Numbers: overhead"));
         var materials = Figure.Sum("decoration", inputs.DecorationLabel, [.. sequence.Select(d => d.Material), .. sequence.Where(d => d.SetUp is not null).Select(d => SetUpShare(d, inputs))]);

@@ -13,7 +13,7 @@ public sealed class LayoutSketch
     private readonly Dictionary<string, double[]> _knots = [];
     private readonly Dictionary<string, GangFound> _exact = [];
 
-    /// <summary>A layout whose length and sheets are as long as one laid whole would about be; of many copies it holds no places but the largest laying's.</summary>
+    /// <summary>A layout whose length and sheets are as long as one laid whole would about be; of many copies only one is placed, to stand for all: where they lie is not asked here.</summary>
     /// <param name="ground">What it is laid on.</param>
     /// <param name="designs">What is laid.</param>
     public GangFound Lay(GangGround ground, IReadOnlyList<GangDesign> designs)

@@ -95,7 +95,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
     private MethodAnswer ByLayout(AskInHand ask, ShopBook book, TransferPriceList list, LaidFilm film, IReadOnlyList<LaidPrint> prints, IReadOnlyList<Reason> reasons)
     {
         var decorations = Decorations(ask, book, list, prints, [book.Numbers.Standards().CutApart], laid =>
-            (film.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share ? laid.Each(share.ByArea with { Code = "transfer-price", Label = "Its part of the film" }) : Lying(), []));
+            (film.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share ? laid.Each(share.ByArea with { Code = "transfer-price", Label = "Its part of the layout" }) : Lying(), []));
         var laid = new LaidPurchase(list.Id, film.On.Key, film.On.Ground, [.. film.Prints.Select(p => p.Design)], film.Bill, film.Found.UsedLengthIn, film.Found.Sheets, film.Found.OverFloor, film.IsSettled, film.On.Units(film.Bill), film.On.Roll?.Steps ?? film.On.Sheets);
         var roll = film.On.Roll is not null;
         var purchase = new Purchase($"film-layout-{ask.Placements[0].Id}", $"{film.Prints.Sum(p => p.Count)} prints on {Called(film.On, list, book)}", list.Supplier, list.LeadDays, roll ? film.Bill.BilledIn : film.Bill.Sheets, roll ? "in" : "sheets", film.Bill.Cost, null, null, Laid: laid);
@@ -113,7 +113,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
         var (failure, steps, recipe) = (Failure(ask, book), book.Numbers.Standards(), book.RecipeFor(list.Id, ask)!);
         var count = ask.Pieces * ask.Placements.Count;
         var freightPaid = prints.Any(p => p.Count > 0) ? list.FreightPerOrder : 0;
-        var freight = Figure.Of("freight-share", "Film freight", freightPaid / count, "freight ÷ decorations",
+        var freight = Figure.Of("freight-share", $"{char.ToUpperInvariant(Word[0])}{Word[1..]} freight", freightPaid / count, "freight ÷ decorations",
             Figure.Input("freight", "Freight an order", freightPaid, FigureUnit.Money, Source(list)), Figure.Input("decorations", "Decorations", count, FigureUnit.Count, "the ask"));
         return [.. ask.Placements.Select((asked, i) => DecorationPlan.Of(ask, asked, steps, sized =>
         {

@@ -76,7 +76,7 @@ public sealed class Embroidery : IDecorationMethod
             reasons.Add(new("puckers", VerdictKind.WithCare, ask.Style.Has(Feature.Stretch) ? $"{ask.Style.Name} stretches: stitching puckers" : $"{ask.Style.WeightGsm:0} g cloth is light: stitching puckers", "a cut-away backing, and a piece stitched out first"));
         }
         reasons.AddRange(Verdicts.Make(ask));
-        reasons.AddRange(Verdicts.Coated(ask, "needle holes"));
+        reasons.AddRange(Verdicts.Coated(ask, "needle holes let the wet through"));
         var verdict = Verdict.Of(reasons);
         return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"stitched on {machine.Name}, about {Shown.Number(ask.Placements.Sum(p => (double)Stitches(p).Value) / 1000, 1, book.Numbers.Format)} thousand stitches", [.. ask.Placements.Select(p => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, machine, book)))]);
     }

@@ -64,7 +64,7 @@ public sealed class ScreenOut : IDecorationMethod
         reasons.AddRange(Verdicts.Largest(ask.Prints, printer.MostWidthIn, printer.MostHeightIn, printer.Supplier, book.Numbers.Format));
         reasons.AddRange(Verdicts.ThinLines(ask.Prints, LeastLinePt, "a screen"));
         reasons.AddRange(Verdicts.Make(ask));
-        reasons.AddRange(Verdicts.Coated(ask, "its ink"));
+        reasons.AddRange(Verdicts.Coated(ask, "ink may not hold on the coat"));
         var verdict = Verdict.Of(reasons);
         return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"{printer.Supplier} prints it, {ask.Placements.Sum(p => Screens(p, ask.Colourway))} screens", [.. ask.Placements.Select(p => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, printer, book)))]);
     }

@@ -37,12 +37,12 @@ internal static class Verdicts
 
     /// <summary>Cloth with a coat that lets nothing through: what decorates it may not hold, or breaks the coat.</summary>
     /// <param name="ask">The line.</param>
-    /// <param name="what">What may go wrong there.</param>
+    /// <param name="what">What may go wrong there, as a clause.</param>
     public static IEnumerable<Reason> Coated(AskInHand ask, string what)
     {
         if (ask.Style.Has(Feature.Coated))
         {
-            yield return new("coated", VerdictKind.WithCare, $"{ask.Style.Name} is coated: {what} may not hold, or let the wet through", "one piece tried first, and the customer told");
+            yield return new("coated", VerdictKind.WithCare, $"{ask.Style.Name} is coated: {what}", "one piece tried first, and the customer told");
         }
     }
 

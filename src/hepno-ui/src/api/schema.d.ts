@@ -3147,8 +3147,6 @@ export interface components {
             sentence: string;
             /** @description What another that fits would have been better at; empty where it is best at all. */
             givesUp: string[];
-            /** @description True when another plain yes costs within 3 in 100 of the same: time and feel decide then. */
-            isClose: boolean;
         };
         /** @description The id of the new order, made on the screen. */
         AgainBody: {

@@ -83,7 +83,7 @@ watch(quantity, () => void load())
 /** Every way at every count; it comes after the comparison and never holds it up. */
 const ribbon = ref<Schemas['QuantityRibbon'] | null>(null)
 watch(
-  () => [comparison.value !== null, lineInHand.value?.id, shop.order?.id, shop.order?.version],
+  [() => comparison.value !== null, () => lineInHand.value?.id, () => shop.order?.id, () => shop.order?.version],
   async ([there, line, id]) => {
     ribbon.value = null
     if (!there || typeof id !== 'string' || typeof line !== 'string') return

@@ -3,9 +3,9 @@ import { computed, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
 import Keys from '../../kit/Keys.vue'
-import PriceHistory from '../../kit/PriceHistory.vue'
 import Sign from '../../kit/Sign.vue'
 import FurtherMachines from './FurtherMachines.vue'
+import MachineBoards from './MachineBoards.vue'
 import FloorSimulation from './FloorSimulation.vue'
 import PaperPull from './PaperPull.vue'
 import PlatenCheck from './PlatenCheck.vue'
@@ -142,24 +142,27 @@ const upkeepOf = (id: string) => upkeep.all.value.find((k) => k.value.id === id)
         <template #none>Add your first press: its platen, its dial, one thermometer.</template>
       </Boards>
       <FloorSimulation />
-      <Boards
+      <MachineBoards
         title="Film printers"
         add="Add a film printer"
+        none="No film printer: film is bought in."
+        noun="film-printers"
         :kept="filmPrinters.all.value"
         :fields="filmPrinterFields"
         :save="filmPrinters.save"
         :fresh="freshFilmPrinter"
-        :named="(x) => x.name"
+        :views="upkeepViews"
+        :upkeep="upkeep.all.value"
+        @changed="upkeep.load"
       >
-        <template #face="{ value: x }">
-          <b class="name">{{ x.name }}</b>
+        <template #face="{ x }">
           <span class="small"
             >{{ x.rollWidthIn }} in film, {{ x.speedIn2PerMinute }} in² a minute; colour {{ x.colourMlPerIn2 }} and
             white {{ x.whiteMlPerIn2 }} ml an in², powder {{ x.powderGPerIn2 }} g</span
           >
           <span class="fig small quiet">cured {{ x.cure === 'oven' ? 'in the oven' : 'under the press' }}</span>
         </template>
-        <template #below="{ value: x }">
+        <template #below="{ x }">
           <PrinterMaterials
             :view="materials[x.id]"
             :kept="supplies.all.value.find((k) => k.value.id === x.id)"
@@ -168,66 +171,54 @@ const upkeepOf = (id: string) => upkeep.all.value.find((k) => k.value.id === id)
           />
           <FilmQueue :printer="x" @changed="looked" />
           <CureBatches :printer="x" :presses="presses.all.value.map((k) => k.value)" @changed="looked" />
-          <UpkeepPart :view="upkeepViews[x.id]" :kept="upkeepOf(x.id)" :name="x.name" @changed="upkeep.load" />
-          <p v-if="x.cautions" class="hang small"><Sign kind="caution" /> {{ x.cautions }}</p>
         </template>
-        <template #deeds="{ kept }"
-          ><PriceHistory :id="kept.value.id" noun="film-printers" :version="kept.version"
-        /></template>
-        <template #none>No film printer: film is bought in.</template>
-      </Boards>
-      <Boards
+      </MachineBoards>
+      <MachineBoards
         title="Dye printers"
         add="Add a dye printer"
+        none="No dye printer: dye sublimation stays folded."
+        noun="dye-printers"
         :kept="dyePrinters.all.value"
         :fields="dyePrinterFields"
         :save="dyePrinters.save"
         :fresh="freshDyePrinter"
-        :named="(x) => x.name"
+        :views="upkeepViews"
+        :upkeep="upkeep.all.value"
+        @changed="upkeep.load"
       >
-        <template #face="{ value: x }">
-          <b class="name">{{ x.name }}</b>
+        <template #face="{ x }">
           <span class="small"
             >{{ x.sheetWidthIn }} × {{ x.sheetHeightIn }} in sheets, {{ x.speedIn2PerMinute }} in² a minute, ink
             {{ x.inkMlPerIn2 }} ml an in²</span
           >
           <span class="fig small quiet">{{ x.tapeInPerPrint }} in of tape a print</span>
         </template>
-        <template #below="{ value: x }">
+        <template #below="{ x }">
           <PrinterMaterials
             :view="materials[x.id]"
             :kept="supplies.all.value.find((k) => k.value.id === x.id)"
             :name="x.name"
             @changed="supplies.load"
           />
-          <UpkeepPart :view="upkeepViews[x.id]" :kept="upkeepOf(x.id)" :name="x.name" @changed="upkeep.load" />
-          <p v-if="x.cautions" class="hang small"><Sign kind="caution" /> {{ x.cautions }}</p>
         </template>
-        <template #deeds="{ kept }"
-          ><PriceHistory :id="kept.value.id" noun="dye-printers" :version="kept.version"
-        /></template>
-        <template #none>No dye printer: dye sublimation stays folded.</template>
-      </Boards>
-      <Boards
+      </MachineBoards>
+      <MachineBoards
         title="Cutters"
         add="Add a cutter"
+        none="No cutter: layered vinyl stays folded."
         :kept="cutters.all.value"
         :fields="cutterFields"
         :save="cutters.save"
         :fresh="freshCutter"
-        :named="(x) => x.name"
+        :views="upkeepViews"
+        :upkeep="upkeep.all.value"
+        @changed="upkeep.load"
       >
-        <template #face="{ value: x }">
-          <b class="name">{{ x.name }}</b>
+        <template #face="{ x }">
           <span class="small">cuts {{ x.cutWidthIn }} in wide, {{ x.speedIn2PerMinute }} in² a minute</span>
           <span class="fig small quiet"></span>
         </template>
-        <template #below="{ value: x }">
-          <UpkeepPart :view="upkeepViews[x.id]" :kept="upkeepOf(x.id)" :name="x.name" @changed="upkeep.load" />
-          <p v-if="x.cautions" class="hang small"><Sign kind="caution" /> {{ x.cautions }}</p>
-        </template>
-        <template #none>No cutter: layered vinyl stays folded.</template>
-      </Boards>
+      </MachineBoards>
       <FurtherMachines :views="upkeepViews" :upkeep="upkeep.all.value" @changed="upkeep.load" />
       <RecipesAndTests :products="products" />
     </div>

@@ -12,7 +12,8 @@ defineProps<{
   title: string
   add: string
   none: string
-  noun: Noun
+  /** Its calls, where its materials have prices through time. */
+  noun?: Noun
   kept: { value: T; version: number }[]
   fields: Field<T>[]
   save: (value: T, version: number) => Promise<boolean>
@@ -30,6 +31,7 @@ const emit = defineEmits<{ changed: [] }>()
       <slot name="face" :x="x" />
     </template>
     <template #below="{ value: x }">
+      <slot name="below" :x="x" />
       <UpkeepPart
         :view="views[x.id]"
         :kept="upkeep.find((k) => k.value.id === x.id)"
@@ -38,7 +40,20 @@ const emit = defineEmits<{ changed: [] }>()
       />
       <p v-if="x.cautions" class="hang small"><Sign kind="caution" /> {{ x.cautions }}</p>
     </template>
-    <template #deeds="{ kept: k }"><PriceHistory :id="k.value.id" :noun="noun" :version="k.version" /></template>
+    <template v-if="noun" #deeds="{ kept: k }"
+      ><PriceHistory :id="k.value.id" :noun="noun" :version="k.version"
+    /></template>
     <template #none>{{ none }}</template>
   </Boards>
 </template>
+
+<style scoped>
+.name {
+  font-size: 24px;
+  display: block;
+}
+.hang {
+  padding: 0 0 6px;
+  color: var(--caution-text);
+}
+</style>
