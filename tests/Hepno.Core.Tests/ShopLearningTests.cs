@@ -13,7 +13,7 @@ public class ShopLearningTests
 {
     private static RunEvent Said(int piece, int pass, RunVerdict verdict, double seconds, string? takesBack = null) => new($"e{piece}-{pass}-{verdict}", "d", piece, 1, pass, "M", verdict, null, takesBack, seconds);
 
-    private static LineRecorded Line(double seconds, int good, int spoiled) => new("dtf-bought", ["Front", "Left sleeve"], 120,
+    private static LineRecorded Line(double seconds, int good, int spoiled) => new(["dtf-bought", "dtf-bought"], ["Front", "Left sleeve"], 120,
         [.. Enumerable.Range(1, good).SelectMany(p => new[] { Said(p, 1, RunVerdict.Good, seconds), Said(p, 2, RunVerdict.Good, seconds) }), .. Enumerable.Range(good + 1, spoiled).Select(p => Said(p, 1, RunVerdict.Spoiled, seconds))], []);
 
     private static readonly Dictionary<string, (double, double)> Set = new() { ["dtf-bought"] = (0.015, 0.015) };
@@ -35,7 +35,7 @@ public class ShopLearningTests
         var standards = LapStandards.Of(steps);
         Assert.Equal([36.0, 19, 28, 12], StepLap.Steps.Select(s => standards[s]));
         RunEvent Timed(int piece, double lay, RunVerdict verdict = RunVerdict.Good) => Said(piece, 1, verdict, 90) with { Laps = [new(StepLap.Lay, lay), new(StepLap.Press, 19), new(StepLap.Peel, 10), new(StepLap.Peel, 14), new(StepLap.Again, 12)] };
-        var line = new LineRecorded("htv", ["Front"], 95, [Timed(1, 40), Timed(2, 50), Timed(3, 3600), Timed(4, 99, RunVerdict.Spoiled), Said(5, 1, RunVerdict.Good, 60), Said(6, 1, RunVerdict.Good, 60) with { Laps = [new(StepLap.Peel, 60)] }], [standards]);
+        var line = new LineRecorded(["htv"], ["Front"], 95, [Timed(1, 40), Timed(2, 50), Timed(3, 3600), Timed(4, 99, RunVerdict.Spoiled), Said(5, 1, RunVerdict.Good, 60), Said(6, 1, RunVerdict.Good, 60) with { Laps = [new(StepLap.Peel, 60)] }], [standards]);
         // a wait of an hour counts as three times the standard: (40 + 50 + 108) / 3
         Assert.Equal([("lay", 36, 66, 3), ("press", 19, 19, 3), ("peel", 28, 24, 3), ("again", 12, 12, 3)], ShopLearning.Steps([line]).Select(s => (s.Step, s.Standard, s.Recorded, s.Timings)));
     }

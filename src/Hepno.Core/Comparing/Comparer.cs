@@ -1,4 +1,5 @@
 using Hepno.Core.Costing;
+using Hepno.Core.Gang;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
@@ -24,27 +25,40 @@ public static class Comparer
     /// <param name="floor">What is already planned.</param>
     /// <param name="decision">The method chosen, with the price the owner typed for it; null before.</param>
     /// <param name="curve">False leaves the figures at other quantities out.</param>
-    public static Comparison Compare(AskInHand ask, decimal? mark, DateTime? dueAt, int? quantity, ShopBook book, FloorPlan floor, Decision? decision = null, bool curve = true)
+    /// <param name="own">A mix of ways the owner wants to see beside the rest, or null.</param>
+    public static Comparison Compare(AskInHand ask, decimal? mark, DateTime? dueAt, int? quantity, ShopBook book, FloorPlan floor, Decision? decision = null, bool curve = true, Mixed? own = null)
     {
         var at = quantity is { } q ? ask.At(q) : ask;
         var found = new List<(Band Band, PieceCostResult Cost)>();
         var folds = new List<Fold>();
-        IReadOnlyList<AskInHand> others = curve ? [.. CurveAt.Select(ask.At)] : [];
-        foreach (var method in DecorationMethods.All)
+        // away from the count in hand a layout is about as long as it would be
+        var sketch = new LayoutSketch();
+        IReadOnlyList<AskInHand> others = curve ? [.. CurveAt.Select(n => ask.At(n) with { Sketch = sketch, Laid = null })] : [];
+        void Hold(IDecorationMethod method)
         {
             var answer = method.Answer(at, book);
             if (answer.Decorations.Count == 0)
             {
                 folds.Add(new(method.Id, method.Name, [.. answer.Verdict.Reasons.Where(r => r.Kind == VerdictKind.No)]));
-                continue;
+                return;
             }
             var (band, cost) = BandOf(method, answer, at, mark, dueAt, book, floor, quantity is null && decision?.MethodId == method.Id ? decision.TypedPrice : null);
             found.Add((band with { Curve = Curve(method, others, book) }, cost));
         }
+        foreach (var method in DecorationMethods.All)
+        {
+            Hold(method);
+        }
+        var ways = Mixes.Ways(at, book);
+        var best = Mixes.Best(at, ways, [.. found.Select(x => (x.Band.Verdict.Kind, x.Band.Cost.Value))], book);
+        foreach (var mix in best.Append(own).Append(decision is null ? null : Mixed.Find(decision.MethodId)).OfType<Mixed>().DistinctBy(m => m.Id))
+        {
+            Hold(mix);
+        }
         var onePrice = OnePrice(mark, [.. found.Select(x => x.Band)]);
         List<Band> bands = [.. found.Select(x => x.Band with { AtOnePrice = Outcome.At(onePrice, x.Cost, LineCost.Fees(at, book), book.Numbers.Wage).ProfitAnHour.Value })
             .OrderByDescending(b => b.Fits).ThenBy(b => b.Fits ? 0 : Miss(b)).ThenBy(b => b.Verdict.Kind).ThenByDescending(b => b.AtOnePrice)];
-        return new(at.Pieces, ask.Pieces, mark, dueAt, bands, folds, onePrice, Advice.Of(bands, onePrice, book.Numbers.Format));
+        return new(at.Pieces, ask.Pieces, mark, dueAt, [.. bands.Select(b => b with { Mixing = Mixes.Mixing(b, bands, book.Numbers.Format) })], folds, onePrice, Advice.Of(bands, onePrice, book.Numbers.Format), ways);
     }
 
     // what the customer would pay, or could have it for here
@@ -81,7 +95,7 @@ public static class Comparer
         var perPiece = LineFloor.MinutesOf(ask, decorations, book, starts).SecondsAPiece + WorkSteps.PressHeld(decorations.SelectMany(d => d.Preparation));
         return new(id, lineId, code, starts, perPiece / 60, decorations.Max(d => d.Recipe.TemperatureF), readyAt, readyCause, dueAt, packing / 60, book.Numbers.SlowTenthShare * starts * perPiece / 60, null,
             decorations.Max(d => d.Placement.WidthIn), decorations.Max(d => d.Placement.HeightIn), ask.Style.Kind, null,
-            [.. decorations.Select(d => new PressPass(d.Placement.WidthIn, d.Placement.HeightIn, Places.Find(d.Placement.Place)!.OpeningIn, d.Recipe.Pressure))], ask.Style.HeatCeilingF, decorations[0].BenchId);
+            [.. decorations.Select(d => new PressPass(d.Placement.WidthIn, d.Placement.HeightIn, Places.Find(d.Placement.Place)!.OpeningIn, d.Recipe.Pressure))], ask.Style.HeatCeilingF, LineFloor.BenchOf(decorations));
     }
 
     private static (Band Band, PieceCostResult Cost) BandOf(IDecorationMethod method, MethodAnswer answer, AskInHand ask, decimal? mark, DateTime? dueAt, ShopBook book, FloorPlan floor, decimal? typed)
@@ -106,7 +120,7 @@ public static class Comparer
             "artwork drawn or mended by you",
             n.HandsFactor == 1 ? "minutes are simulated from standards: no run of yours is in them yet" : "minutes are simulated from standards at the pace of your own runs",
         ];
-        if (answer.Decorations[0].BenchId.Length > 0 && answer.Decorations[0].BenchId != ShopBook.Table.Id)
+        if (answer.Decorations.Any(d => d.BenchId.Length > 0 && d.BenchId != ShopBook.Table.Id))
         {
             leavesOut.Add("the stitch file's own count: stitches are guessed from the painted area");
         }

@@ -49,6 +49,12 @@ public sealed record Band(string MethodId, string Name, string Made, Verdict Ver
     /// <summary>False where no press is used.</summary>
     public bool IsPressed => Decorations.Any(d => d.Recipe.IsPressed());
 
+    /// <summary>What is won and lost by decorating the piece in several ways; empty where it is done in one.</summary>
+    public IReadOnlyList<string> Mixing { get; init; } = [];
+
+    /// <summary>By which way one of its decorations is done.</summary>
+    public string WayOf(DecorationPlan d) => d.MethodId.Length > 0 ? d.MethodId : MethodId;
+
     /// <summary>What it is like on the garment.</summary>
     public Character Character => Character.Of(MethodId);
 
@@ -77,4 +83,5 @@ public sealed record Fold(string MethodId, string Name, IReadOnlyList<Reason> Re
 /// <param name="Folds">Those that cannot.</param>
 /// <param name="OnePrice">The price a piece at which methods are ranked: the mark, or the least a plain yes that fits is sold at; a dearer way is no better for being dearer.</param>
 /// <param name="Advice">What is recommended; null where nothing fits.</param>
-public sealed record Comparison(int Pieces, int AskedPieces, decimal? Mark, DateTime? DueAt, IReadOnlyList<Band> Bands, IReadOnlyList<Fold> Folds, decimal OnePrice = 0, Advice? Advice = null);
+/// <param name="Ways">What each placement could be done by alone; null or empty for a line of one placement.</param>
+public sealed record Comparison(int Pieces, int AskedPieces, decimal? Mark, DateTime? DueAt, IReadOnlyList<Band> Bands, IReadOnlyList<Fold> Folds, decimal OnePrice = 0, Advice? Advice = null, IReadOnlyList<PlacementWays>? Ways = null);

@@ -11,7 +11,9 @@ namespace Hepno.Core.Costing;
 /// <param name="PressSeconds">Press-held seconds of one attempt.</param>
 /// <param name="Bought">Attempts the bought material is enough for; 0 when bought exactly as used.</param>
 /// <param name="SetUp">Money once for the design, whatever is ruined; null when there is none.</param>
-public sealed record Attempt(string Id, string Label, Figure Material, double FailureChance, double AttendedSeconds, double PressSeconds, int Bought = 0, Figure? SetUp = null);
+/// <param name="Stage">Attempts of a lower stage come first: what is sent out before what is stitched, that before what is pressed.</param>
+/// <param name="Hour">Money for a held hour of where it is done; null for the piece's own press.</param>
+public sealed record Attempt(string Id, string Label, Figure Material, double FailureChance, double AttendedSeconds, double PressSeconds, int Bought = 0, Figure? SetUp = null, int Stage = 0, Figure? Hour = null);
 
 /// <summary>Everything the cost of a piece follows from.</summary>
 /// <param name="Quantity">Good pieces wanted, 1 or more.</param>
@@ -66,11 +68,11 @@ public static class PieceCost
         var attempts = sequence.Select((_, i) => 1 / survive.Skip(i).Aggregate(1.0, (a, b) => a * b)).ToArray();
         var orderSeconds = (double)inputs.OrderMinutes.Value * 60 / inputs.Quantity;
 
-        Figure Timed(string code, string label, Func<Attempt, double> seconds, double prepSeconds, decimal rate, string rateSource) => Figure.Sum(code, label,
-            [Figure.Time("prep", "Preparation and inspection", prepSeconds, inputs.TimeSource, rate, rateSource), .. sequence.Select(d => Figure.Time(d.Id, d.Label, seconds(d), inputs.TimeSource, rate, rateSource))]);
+        Figure Timed(string code, string label, Func<Attempt, double> seconds, double prepSeconds, decimal rate, string rateSource, Func<Attempt, decimal?>? own = null) => Figure.Sum(code, label,
+            [Figure.Time("prep", "Preparation and inspection", prepSeconds, inputs.TimeSource, rate, rateSource), .. sequence.Select(d => Figure.Time(d.Id, d.Label, seconds(d), inputs.TimeSource, own?.Invoke(d) ?? rate, rateSource))]);
 
         var labour = Figure.Sum("labour", "Labour", [.. Timed("work", "At the press and beside it", d => d.AttendedSeconds, inputs.PrepAttendedSeconds, inputs.Wage, "Numbers: wage").Parts, OrderTime(inputs, orderSeconds, inputs.Wage, "Numbers: wage")]);
-        var held = Timed("held", inputs.Place, d => d.PressSeconds, inputs.PrepPressSeconds, inputs.PressHour.Value, "Floor: an hour of it") is var h ? h with { Parts = [.. h.Parts, inputs.PressHour with { Label = "An hour of it, as used above" }], How = "sum of the times above" } : null!;
+        var held = Timed("held", inputs.Place, d => d.PressSeconds, inputs.PrepPressSeconds, inputs.PressHour.Value, "Floor: an hour of it", d => d.Hour?.Value) is var h ? h with { Parts = [.. h.Parts, inputs.PressHour with { Label = "An hour of it, as used above" }, .. sequence.Select(d => d.Hour).OfType<Figure>().DistinctBy(x => x.Code)], How = "sum of the times above" } : null!;
         var overhead = Timed("overhead", "Rent and the rest", d => d.AttendedSeconds, inputs.PrepAttendedSeconds, inputs.OverheadPerHour, "Numbers: overhead");
         var rent = Figure.Sum("press", "Heat and rent", held, overhead, OrderTime(inputs, orderSeconds, inputs.OverheadPerHour, "Numbers: overhead"));
         var materials = Figure.Sum("decoration", inputs.DecorationLabel, [.. sequence.Select(d => d.Material), .. sequence.Where(d => d.SetUp is not null).Select(d => SetUpShare(d, inputs))]);

@@ -7,16 +7,16 @@ public static class Spoilage
 {
     /// <summary>Money lost with one attempt at a decoration: material, hands, overhead and press (r_i).</summary>
     public static decimal AttemptCost(Attempt d, PieceInputs inputs) => d.Material.Value
-        + Money.Times(d.AttendedSeconds / 3600, inputs.Wage + inputs.OverheadPerHour) + Money.Times(d.PressSeconds / 3600, inputs.PressHour.Value);
+        + Money.Times(d.AttendedSeconds / 3600, inputs.Wage + inputs.OverheadPerHour) + Money.Times(d.PressSeconds / 3600, (d.Hour ?? inputs.PressHour).Value);
 
     /// <summary>Money lost with the piece itself: blank, sundries and preparation (B).</summary>
     public static decimal StartCost(PieceInputs inputs) => inputs.Blank.Value + inputs.Consumables.Value
         + Money.Times(inputs.PrepAttendedSeconds / 3600, inputs.Wage + inputs.OverheadPerHour) + Money.Times(inputs.PrepPressSeconds / 3600, inputs.PressHour.Value);
 
-    /// <summary>Decorations so that the expected cost is least: falling chance of failure over cost of an attempt.</summary>
+    /// <summary>Decorations so that the expected cost is least: falling chance of failure over cost of an attempt, within each stage.</summary>
     /// <param name="decorations">Each with the cost of one attempt, above 0.</param>
     public static IReadOnlyList<Attempt> CheapestOrder(IReadOnlyList<(Attempt Decoration, decimal Cost)> decorations) =>
-        [.. decorations.OrderByDescending(d => d.Cost == 0 ? double.PositiveInfinity : d.Decoration.FailureChance / (double)d.Cost).Select(d => d.Decoration)];
+        [.. decorations.OrderBy(d => d.Decoration.Stage).ThenByDescending(d => d.Cost == 0 ? double.PositiveInfinity : d.Decoration.FailureChance / (double)d.Cost).Select(d => d.Decoration)];
 
     /// <summary>Expected cost of one good piece when each fault is seen right after its press: [B + Σ r_i·Π_{j&lt;i}(1−s_j)] / Π(1−s_j).</summary>
     /// <param name="start">B.</param>

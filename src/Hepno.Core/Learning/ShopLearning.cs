@@ -3,12 +3,12 @@ using Hepno.Core.Runs;
 namespace Hepno.Core.Learning;
 
 /// <summary>What the shop recorded of one line that was handed over.</summary>
-/// <param name="MethodId">Its method.</param>
+/// <param name="Methods">Method of each pass, in the order of pressing.</param>
 /// <param name="Places">Where each pass prints, in the order of pressing.</param>
 /// <param name="StandardSeconds">Hands at the press for one start, all passes, by the standards.</param>
 /// <param name="Events">Its events.</param>
 /// <param name="Laps">Standard seconds of each lap, by pass.</param>
-public sealed record LineRecorded(string MethodId, IReadOnlyList<string> Places, double StandardSeconds, IReadOnlyList<RunEvent> Events, IReadOnlyList<IReadOnlyDictionary<string, double>> Laps);
+public sealed record LineRecorded(IReadOnlyList<string> Methods, IReadOnlyList<string> Places, double StandardSeconds, IReadOnlyList<RunEvent> Events, IReadOnlyList<IReadOnlyDictionary<string, double>> Laps);
 
 /// <summary>Seconds of one step of one method.</summary>
 /// <param name="MethodId">Method.</param>
@@ -49,19 +49,19 @@ public static class ShopLearning
 
     /// <summary>Hands by method and place, most timed first.</summary>
     public static IReadOnlyList<SecondsLearned> Seconds(IReadOnlyList<LineRecorded> lines) =>
-        [.. lines.SelectMany(l => Standing(l.Events).Where(e => e.Pass <= l.Places.Count).Select(e => (l.MethodId, Place: l.Places[e.Pass - 1], Standard: l.StandardSeconds / l.Places.Count, e.SecondsOnPiece)))
+        [.. lines.SelectMany(l => Standing(l.Events).Where(e => e.Pass <= l.Places.Count).Select(e => (MethodId: l.Methods[e.Pass - 1], Place: l.Places[e.Pass - 1], Standard: l.StandardSeconds / l.Places.Count, e.SecondsOnPiece)))
             .GroupBy(x => (x.MethodId, x.Place)).Select(g => new SecondsLearned(g.Key.MethodId, g.Key.Place, g.Average(x => x.Standard), g.Average(x => Math.Min(x.SecondsOnPiece, LongestObservation * x.Standard)), g.Count())).OrderByDescending(s => s.Timings)];
 
     /// <summary>Seconds by method and step, in the order of pressing; good pieces only, since a spoiled one ends early, and only where the platen's closing was told.</summary>
     public static IReadOnlyList<StepLearned> Steps(IReadOnlyList<LineRecorded> lines) =>
         [.. lines.SelectMany(l => Standing(l.Events).Where(e => e.Verdict == RunVerdict.Good && e.Laps?.Any(x => x.Step == StepLap.Press) == true && e.Pass <= l.Laps.Count)
-                .SelectMany(e => l.Laps[e.Pass - 1].Select(standard => (l.MethodId, Step: standard.Key, Standard: standard.Value, Recorded: e.Laps!.Where(x => x.Step == standard.Key).Sum(x => x.Seconds)))))
+                .SelectMany(e => l.Laps[e.Pass - 1].Select(standard => (MethodId: l.Methods[e.Pass - 1], Step: standard.Key, Standard: standard.Value, Recorded: e.Laps!.Where(x => x.Step == standard.Key).Sum(x => x.Seconds)))))
             .GroupBy(x => (x.MethodId, x.Step)).Select(g => new StepLearned(g.Key.MethodId, g.Key.Step, g.Average(x => x.Standard), g.Average(x => Math.Min(x.Recorded, LongestObservation * x.Standard)), g.Count()))
             .OrderBy(s => s.MethodId, StringComparer.Ordinal).ThenBy(s => StepLap.Steps.ToList().IndexOf(s.Step))];
 
     /// <summary>Spoilage by method and place, most attempts first.</summary>
     public static IReadOnlyList<SpoiledLearned> Spoilage(IReadOnlyList<LineRecorded> lines) =>
-        [.. lines.SelectMany(l => Standing(l.Events).Where(e => e.Pass <= l.Places.Count).Select(e => (l.MethodId, Place: l.Places[e.Pass - 1], e.Verdict)))
+        [.. lines.SelectMany(l => Standing(l.Events).Where(e => e.Pass <= l.Places.Count).Select(e => (MethodId: l.Methods[e.Pass - 1], Place: l.Places[e.Pass - 1], e.Verdict)))
             .GroupBy(x => (x.MethodId, x.Place)).Select(g => new SpoiledLearned(g.Key.MethodId, g.Key.Place, g.Count(x => x.Verdict == RunVerdict.Spoiled), g.Count())).OrderByDescending(s => s.Attempts)];
 
     /// <summary>Settings the record would change, each weighed against what was assumed; only those with enough behind them.</summary>

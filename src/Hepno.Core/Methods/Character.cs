@@ -22,6 +22,13 @@ public sealed record Character(string Feel, string Wear, string Stretch, string 
         "embroidery" => new("raised thread", "outlasts the garment", "puckers on light and stretching cloth", "flat colours, rich"),
         "screen-out" => new("soft", "the longest of all prints", "goes along with the cloth", "flat colours, solid"),
         "pod-out" => new("as the service prints", "unknown until washed here", "as the service prints", "full colour, on a blank not ours"),
+        _ when Mixed.Find(methodId) is { } mix => Of([.. mix.Ways.Select(m => Of(m.Id))]),
         _ => throw new ArgumentOutOfRangeException(nameof(methodId), methodId, "No such method."),
     };
+
+    private static Character Of(IReadOnlyList<Character> each)
+    {
+        string All(Func<Character, string> of) => string.Join("; ", each.Select(of).Distinct());
+        return new(All(c => c.Feel), All(c => c.Wear), All(c => c.Stretch), All(c => c.Look));
+    }
 }

@@ -24,6 +24,9 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
 {
     private const double WantedChance = 0.95;
 
+    /// <summary>Its way where the piece is decorated in several; empty for the line's own.</summary>
+    public string MethodId { get; init; } = "";
+
     /// <summary>Attempts there is material for; as many as pieces where nothing is bought ahead.</summary>
     /// <param name="pieces">Pieces of the line.</param>
     public int Prints(int pieces) => Bought > 0 ? Bought : pieces;

@@ -5,16 +5,27 @@ namespace Hepno.Core.Methods;
 /// <summary>What a line's prints can be laid on by its method: bought film, digital transfers, or sheets of transfer paper.</summary>
 /// <param name="Lists">Price lists, those without a layout of one's own too.</param>
 /// <param name="Failure">Share of attempts expected to spoil a piece.</param>
-public sealed record LaidOn(IReadOnlyList<TransferPriceList> Lists, double Failure)
+/// <param name="Part">The line with those prints alone that are laid on them: where a piece is decorated in several ways, those of the first that is laid out.</param>
+public sealed record LaidOn(IReadOnlyList<TransferPriceList> Lists, double Failure, AskInHand Part)
 {
     /// <summary>By a method; bought film for one that lays nothing.</summary>
     /// <param name="methodId">Key of the line's method; null before one is chosen.</param>
     /// <param name="ask">The line.</param>
     /// <param name="book">Shelf, floor and numbers.</param>
-    public static LaidOn Of(string? methodId, AskInHand ask, ShopBook book) => DecorationMethods.Find(methodId ?? "") switch
+    public static LaidOn Of(string? methodId, AskInHand ask, ShopBook book)
     {
-        PaperLight or PaperOpaque when PaperPrints.Of(methodId!) is var paper => new([.. book.Papers.Where(p => p.Kind == paper.Kind).Select(p => PaperPrints.ListOf(p, PaperPrints.CutterFor(p, ask, book) is not null))], paper.Failure(ask, book)),
-        DigitalTransfer => new([.. book.Films.Where(l => l.Kind == TransferKind.Digital)], DigitalTransfer.Failure(ask, book)),
-        _ => new([.. book.Films.Where(l => l.Kind == TransferKind.Film)], DtfBought.Failure(ask, book)),
-    };
+        var method = DecorationMethods.Find(methodId ?? "");
+        if (method is Mixed mix && mix.Ways.FirstOrDefault(IsLaid) is { } way && mix.PartOf(ask, m => m.Id == way.Id) is { } part)
+        {
+            (method, ask) = (way, part);
+        }
+        return method switch
+        {
+            PaperLight or PaperOpaque when PaperPrints.Of(method.Id) is var paper => new([.. book.Papers.Where(p => p.Kind == paper.Kind).Select(p => PaperPrints.ListOf(p, PaperPrints.CutterFor(p, ask, book) is not null))], paper.Failure(ask, book), ask),
+            DigitalTransfer => new([.. book.Films.Where(l => l.Kind == TransferKind.Digital)], DigitalTransfer.Failure(ask, book), ask),
+            _ => new([.. book.Films.Where(l => l.Kind == TransferKind.Film)], DtfBought.Failure(ask, book), ask),
+        };
+    }
+
+    private static bool IsLaid(IDecorationMethod method) => method is DtfBought or DigitalTransfer or PaperLight or PaperOpaque;
 }

@@ -20,9 +20,18 @@ public static class LineFloor
         return able.OrderBy(p => p.HeldByHand()).ThenBy(p => p.IsSetAside()).ThenBy(p => !prints.All(print => p.Covers(print.WidthIn, print.HeightIn))).First();
     }
 
-    /// <summary>Where a line is done by a method's plan: the press it is priced on, or a place of work without heat.</summary>
+    /// <summary>Where a line is done by a method's plan: the press it is priced on, or a place of work without heat. Of several places it is the press, else the machine.</summary>
     public static Press WorkplaceOf(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book) =>
-        decorations[0].BenchId is { Length: > 0 } bench ? book.Benches().FirstOrDefault(b => b.Id == bench) ?? ShopBook.Table : PressOf(ask, book);
+        BenchOf(decorations) is { Length: > 0 } bench ? Bench(bench, book) : PressOf(ask, book);
+
+    /// <summary>The place of work without heat that a line is done at; empty where it is pressed.</summary>
+    public static string BenchOf(IReadOnlyList<DecorationPlan> decorations) => decorations.MaxBy(Mixed.Stage)!.BenchId;
+
+    /// <summary>The first decoration that is pressed, before which the garment is pre-pressed; the first of all where none is.</summary>
+    public static int FirstPressed(IReadOnlyList<DecorationPlan> decorations) => Math.Max(0, decorations.ToList().FindIndex(d => d.Recipe.IsPressed()));
+
+    /// <summary>A place of work without heat.</summary>
+    public static Press Bench(string id, ShopBook book) => book.Benches().FirstOrDefault(b => b.Id == id) ?? ShopBook.Table;
 
     /// <summary>Steps of a piece before its first decoration; none where it is not pressed.</summary>
     public static IReadOnlyList<WorkStep> Before(GarmentKind kind, IReadOnlyList<DecorationPlan> decorations, StepStandards standards) =>
@@ -33,8 +42,10 @@ public static class LineFloor
     /// <param name="decorations">How it is done.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     /// <param name="pieces">Pieces; null for the line's own.</param>
+    /// <remarks>Decorations done elsewhere than at its press or machine are no part of it: see <see cref="MinutesOf"/>.</remarks>
     public static FloorJob JobOf(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, int? pieces = null)
     {
+        decorations = [.. decorations.Where(d => d.BenchId == BenchOf(decorations))];
         var (n, habits, standards, press) = (book.Numbers, book.Numbers.Habits(), book.Numbers.Standards(), WorkplaceOf(ask, decorations, book));
         IReadOnlyList<WorkStep> Paced(IEnumerable<WorkStep> steps) => [.. steps.Select(s => s.Hands ? s with { Seconds = s.Seconds * n.HandsFactor } : s)];
         // an iron binds the hands as long as it presses: nothing streams beside it
@@ -68,7 +79,20 @@ public static class LineFloor
         return saved / job.Pieces < 0.05 ? new("prepare-beside", "prepare at the press, in the gaps", 0, 0, "the gaps are too short for it") : new("prepare-beside", "prepare at the press, in the gaps", saved / job.Pieces, saved, "");
     }
 
-    /// <summary>What a piece of the line takes there.</summary>
-    public static FloorMinutes MinutesOf(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, int? pieces = null) =>
-        (book.Memo ?? new FloorMemo()).Of(JobOf(ask, decorations, book, pieces), book.Numbers.Habits().HandsOnOnly);
+    /// <summary>What a piece of the line takes: at its press, and before that at every other place it is decorated at, one place after the other.</summary>
+    public static FloorMinutes MinutesOf(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, int? pieces = null)
+    {
+        FloorMinutes At(IReadOnlyList<DecorationPlan> there) => (book.Memo ?? new FloorMemo()).Of(JobOf(ask, there, book, pieces), book.Numbers.Habits().HandsOnOnly);
+        var places = decorations.GroupBy(d => d.BenchId).Select(g => (IReadOnlyList<DecorationPlan>)[.. g]).ToList();
+        if (places.Count == 1)
+        {
+            return At(decorations);
+        }
+        var ran = places.Select(p => (Plans: p, Took: At(p))).ToList();
+        double Of(DecorationPlan d, Func<FloorMinutes, IReadOnlyList<double>> each) => ran.First(r => r.Plans.Contains(d)) is var (plans, took) ? each(took)[plans.ToList().IndexOf(d)] : 0;
+        return new(ran[0].Took.Pieces, ran.Sum(r => r.Took.PrepAttended), ran.Sum(r => r.Took.PrepHeld), [.. decorations.Select(d => Of(d, t => t.Attended))], [.. decorations.Select(d => Of(d, t => t.Held))], ran.Sum(r => r.Took.MakespanSeconds),
+            $"{ran.MaxBy(r => r.Plans.Max(Mixed.Stage)).Took.Source}, after {Shared(ran.Count - 1)}");
+    }
+
+    private static string Shared(int before) => before == 1 ? "another place of work" : $"{before} other places of work";
 }

@@ -29,6 +29,10 @@ public sealed class StepStandards(FloorHabits habits)
     /// <param name="kind">The garment.</param>
     public double Rethread(string place, GarmentKind kind) => place.EndsWith("sleeve", StringComparison.Ordinal) ? this["thread-narrow"] : Thread(kind);
 
+    /// <summary>The steps of a pressed decoration with the piece threaded again before it, where they do not lay it anew already.</summary>
+    public IReadOnlyList<WorkStep> ThreadedAgain(IReadOnlyList<WorkStep> steps, string place, GarmentKind kind) =>
+        steps.Count > 0 && steps[0].Code is "thread" or "reload" or "jig" ? steps : [new("thread", "Thread again", Rethread(place, kind), true, true), .. steps];
+
     /// <summary>Steps before the first decoration of a piece: thread, lint-roll, pre-press.</summary>
     public IReadOnlyList<WorkStep> Before(GarmentKind kind, double prePressSeconds)
     {
