@@ -105,7 +105,8 @@ internal sealed class Desk(Db db, ShopClock clock)
     /// <param name="book">Shelf, floor and numbers.</param>
     /// <param name="open">All orders on the line.</param>
     /// <param name="curve">False leaves the figures at other quantities out.</param>
-    public Comparison? Compare(OrderCase c, LineCase line, int? quantity, ShopBook book, IReadOnlyList<OrderCase> open, bool curve = true)
+    /// <param name="own">A mix of ways the owner wants to see beside the rest, or null.</param>
+    public Comparison? Compare(OrderCase c, LineCase line, int? quantity, ShopBook book, IReadOnlyList<OrderCase> open, bool curve = true, Mixed? own = null)
     {
         if (line.InHand is null || book.Presses.Count == 0)
         {
@@ -119,7 +120,7 @@ internal sealed class Desk(Db db, ShopClock clock)
             var (band, _) = Comparer.Chosen(other.InHand!, other.Asked.Mark, c.Order.Ask.DueOf(other.Asked), book, floor, other.Decision!);
             floor = band is null ? floor : WithLine(floor, c, other, band, book);
         }
-        return Comparer.Compare(line.InHand, line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), quantity, book, floor, line.Decision, curve);
+        return Comparer.Compare(line.InHand, line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), quantity, book, floor, line.Decision, curve, own);
     }
 
     /// <summary>Every way at every quantity of a line; found anew only after the order or the shop's figures changed.</summary>

@@ -11,6 +11,8 @@ public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
 
     private const string Placement = """{"id":"f","place":"front","widthIn":9,"heightIn":8,"coveragePercent":50,"colours":2,"gradient":false,"thinnestLinePt":5}""";
 
+    private const string Sleeve = """{"id":"c","place":"left-sleeve","widthIn":3,"heightIn":2,"coveragePercent":40,"colours":1,"gradient":false,"thinnestLinePt":6}""";
+
     public string Id => id;
 
     public async Task<JsonElement> Order() => await shop.Get($"/api/orders/{id}");
@@ -28,12 +30,12 @@ public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
         Assert.True(status == 200, $"{deed}: {status} {body}");
     }
 
-    /// <summary>Keeps an ask of four pieces for a customer of its own, complete but for what is left out.</summary>
-    public async Task Ask(bool complete = true)
+    /// <summary>Keeps an ask of four pieces for a customer of its own, complete but for what is left out; with a mark on the sleeve too where it is wanted.</summary>
+    public async Task Ask(bool complete = true, bool sleeve = false)
     {
         await shop.Send(HttpMethod.Put, $"/api/customers/{id}", $$"""{"name":"Person {{id}}","contact":"{{id}}@example.test"}""");
         var due = Shop.DaysOn(40);
-        var json = $$"""{"customerId":"{{id}}","lines":[{"id":"1","styleId":"brae","colourwayId":"black","sizes":[{"size":"M","pieces":3},{"size":"L","pieces":1}],"placements":[{{(complete ? Placement : "")}}],"mark":null}],"dueDate":"{{due}}","dueTime":null,"note":"ring the bell"}""";
+        var json = $$"""{"customerId":"{{id}}","lines":[{"id":"1","styleId":"brae","colourwayId":"black","sizes":[{"size":"M","pieces":3},{"size":"L","pieces":1}],"placements":[{{(complete ? Placement : "")}}{{(sleeve ? $",{Sleeve}" : "")}}],"mark":null}],"dueDate":"{{due}}","dueTime":null,"note":"ring the bell"}""";
         var (status, body) = await shop.Send(HttpMethod.Put, $"/api/orders/{id}", json);
         Assert.True(status == 200, body.ToString());
     }
@@ -76,8 +78,8 @@ public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
     }
 
     /// <summary>A verdict on a piece.</summary>
-    public async Task<(int Status, JsonElement Body)> Verdict(string eventId, int piece, string size, string verdict = "good", int attempt = 1, string? reason = null, string? takesBack = null) => await shop.Send(HttpMethod.Put, $"/api/runs/{id}/events/{eventId}",
-        JsonSerializer.Serialize(new { pieceNo = piece, attempt, pass = 1, size, verdict, reason, takesBack, secondsOnPiece = 60.0 }));
+    public async Task<(int Status, JsonElement Body)> Verdict(string eventId, int piece, string size, string verdict = "good", int attempt = 1, string? reason = null, string? takesBack = null, int pass = 1) => await shop.Send(HttpMethod.Put, $"/api/runs/{id}/events/{eventId}",
+        JsonSerializer.Serialize(new { pieceNo = piece, attempt, pass, size, verdict, reason, takesBack, secondsOnPiece = 60.0 }));
 
     /// <summary>Yes, deposit and everything here.</summary>
     public async Task Gathered()

@@ -37,7 +37,8 @@ internal static class LayoutDeeds
             throw new RefusedException(409, "not-there", c.Standing.Station >= Station.Gather ? $"The quote of {c.Order.Code} is sent: what is bought stands." : $"{c.Order.Code} is not complete yet.", c.Standing.Station >= Station.Gather ? "Withdraw the quote first." : "Finish the ask first.");
         }
         var kept = DrawerStore.All(connection).FirstOrDefault(k => k.Id == keptId) ?? throw RefusedException.NoSuch("transfer in the drawer", keptId);
-        var print = LaidPrint.Of(inHand, LaidOn.Of(LineLayouts.MethodOf(line), inHand, book).Failure, kept.ProductId).FirstOrDefault(p => p.Key == key) ?? throw RefusedException.NoSuch("print", key);
+        var on = LaidOn.Of(LineLayouts.MethodOf(line), inHand, book);
+        var print = LaidPrint.Of(on.Part, on.Failure, kept.ProductId).FirstOrDefault(p => p.Key == key) ?? throw RefusedException.NoSuch("print", key);
         if (!kept.Is(print.Print.Print.DesignId, print.Print.Print.WidthIn, print.Print.Print.HeightIn, kept.ProductId))
         {
             throw new RefusedException(409, "another-print", $"{kept.Name} is another print than this.", "Only the same artwork in the same size can be used.", "keptId");
@@ -57,7 +58,7 @@ internal static class LayoutDeeds
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         var line = c.Line(lineId);
-        if (c.Standing.Station >= Station.Gather || line.Decision?.MethodId != Htv.Key)
+        if (c.Standing.Station >= Station.Gather || !DecorationMethods.Uses(line.Decision?.MethodId, Htv.Key))
         {
             throw new RefusedException(409, "not-there", c.Standing.Station >= Station.Gather ? $"The quote of {c.Order.Code} is sent: what is bought stands." : $"{c.Order.Code} is not cut from vinyl.", c.Standing.Station >= Station.Gather ? "Withdraw the quote first." : "Choose vinyl under Compare first.");
         }

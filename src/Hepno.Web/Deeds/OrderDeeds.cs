@@ -49,7 +49,7 @@ internal static class OrderDeeds
             throw new RefusedException(400, "too-long", $"A reason of {why.Length} characters.", $"At most {MostWhy}.", "why");
         }
         // what it was held against is kept as it stood then: prices change
-        var kept = desk.Compare(c, line, null, book, desk.Open(connection, book), false) is { } comparison ? Advice.Kept(comparison, method.Id, why.Trim(), book.Numbers.Format) : why.Trim();
+        var kept = desk.Compare(c, line, null, book, desk.Open(connection, book), false, method as Mixed) is { } comparison ? Advice.Kept(comparison, method.Id, why.Trim(), book.Numbers.Format) : why.Trim();
         return Put(connection, c, seen, deed, f => f with { Decisions = [.. f.Decisions.Where(d => d.LineId != line.Asked.Id), new(line.Asked.Id, method.Id, deed.At, Why: kept)], LaidOutAt = line.Decision?.MethodId == method.Id ? f.LaidOutAt : null });
     }
 
@@ -217,7 +217,7 @@ internal static class OrderDeeds
             return Put(connection, c, seen, deed, f => f with { Moves = rest.Count == 0 ? null : rest });
         }
         var press = book.Presses.FirstOrDefault(p => p.Id == pressId) ?? throw RefusedException.NoSuch("press", pressId);
-        if (line.Frozen?.Band.Decorations[0].BenchId is { Length: > 0 } bench)
+        if (line.Frozen is { } quoted && LineFloor.BenchOf(quoted.Band.Decorations) is { Length: > 0 } bench)
         {
             throw new RefusedException(409, "press", $"{c.Order.Code} is not pressed: it is done at {book.Workplace(bench)?.Name ?? "the table"}.", "Leave it to the plan.", "pressId");
         }
@@ -374,7 +374,7 @@ internal static class OrderDeeds
             items.RemoveAt(0);
         }
         items.AddRange((c.Order.Facts.Drawer ?? []).Where(d => d.LineId == line.LineId && line.Band.Decorations.Any(x => x.Recipe.ProductId == d.FilmId)).Select(d => new GatherItem($"drawer-{d.Key}", GatherKind.Prepare, $"From the drawer: {d.Count} × {Places.Find(asked.Placements.FirstOrDefault(p => d.Key == p.Id || d.Key.StartsWith($"{p.Id} ", StringComparison.Ordinal))?.Place ?? "")?.Name.ToLowerInvariant() ?? "print"}", "", d.Count, "transfers", 0, wall, null)));
-        items.AddRange((c.Order.Facts.Remnants ?? []).Where(r => r.LineId == line.LineId && line.Band.MethodId == Htv.Key).Select(r => new GatherItem($"piece-{r.PlacementId}-{r.Layer + 1}", GatherKind.Prepare,
+        items.AddRange((c.Order.Facts.Remnants ?? []).Where(r => r.LineId == line.LineId && DecorationMethods.Uses(line.Band.MethodId, Htv.Key)).Select(r => new GatherItem($"piece-{r.PlacementId}-{r.Layer + 1}", GatherKind.Prepare,
             $"From the Shelf: the piece of vinyl {Shown.Size(r.WidthIn, r.LengthIn, f)} for the {Htv.ColourName(r.Layer)}", "", 1, "pieces", 0, wall, null)));
         // what is waited for goes by the shop's numbers of today, what is prepared apart by those the quote was made with
         var habits = q.Numbers.Habits();

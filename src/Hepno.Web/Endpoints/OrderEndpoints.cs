@@ -1,5 +1,6 @@
 using Hepno.Core.Comparing;
 using Hepno.Core.Measures;
+using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Pricing;
@@ -109,7 +110,7 @@ internal static class OrderEndpoints
         orders.MapGet("", Find).WithName("findOrders");
         orders.MapGet("{id}", Get).WithName("order");
         orders.MapPut("{id}", Put).WithName("saveAsk");
-        orders.MapGet("{id}/compare", Compare).WithName("compare");
+        orders.MapGet("{id}/compare", Compare).WithName("compare").WithSummary("Every way of decorating a line held against the ask; a mix of ways (htv@front+embroidery@chest) is held beside them when it is named.");
         orders.MapGet("{id}/ribbon", Ribbon).WithName("ribbon").WithSummary("The cheapest way and the best for the shop from 1 to 500 pieces of a line, and where the answer changes.");
         orders.MapGet("{id}/layout", Layout).WithName("layout");
         orders.MapGet("{id}/quote", Quote).WithName("quote");
@@ -221,12 +222,13 @@ internal static class OrderEndpoints
     }
 
     /// <summary>Every method held against a line of the order (the first when none is named), at its own quantity or another.</summary>
-    internal static Comparison Compare(string id, Desk desk, string? line, int? quantity) => desk.Db.Read(connection =>
+    internal static Comparison Compare(string id, Desk desk, string? line, int? quantity, string? mix) => desk.Db.Read(connection =>
     {
         RefusedException.IfAny(quantity is < 1 or > SizeRun.MostPieces ? [new Problem("range", $"{quantity} pieces is outside 1 to {SizeRun.MostPieces}.", "quantity", "Type a number of pieces between.")] : []);
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
-        return desk.Compare(c, c.Line(line), quantity, book, desk.Open(connection, book))
+        var own = mix is null ? null : Mixed.Find(mix) ?? throw new RefusedException(400, "mix", $"\"{mix}\" is no mix of ways.", "A way for each print, as in htv@front+embroidery@chest.", "mix");
+        return desk.Compare(c, c.Line(line), quantity, book, desk.Open(connection, book), own: own)
             ?? throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "Tell Hepno what you can press: there is no press on the Floor." : $"{c.Order.Code} cannot be compared yet: {c.Standing.Missing[0].Text}.", book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first.");
     });
 

@@ -51,12 +51,12 @@ public sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IReadOn
     internal static ShopNumbers With(ShopNumbers n, string key, string methodId, double value) => key == "hands" ? n with { HandsFactor = value }
         : n with { Spoilage = [.. (n.Spoilage ?? []).Where(s => s.MethodId != methodId), new LearnedSpoilage(methodId, value)] };
 
-    private static IEnumerable<LineRecorded> Recorded(OrderCase c) => c.Frozen!.Lines.Select(l => new LineRecorded(l.Band.MethodId, [.. l.Band.Decorations.Select(d => Places.Find(d.Placement.Place)!.Name)],
+    private static IEnumerable<LineRecorded> Recorded(OrderCase c) => c.Frozen!.Lines.Select(l => new LineRecorded([.. l.Band.Decorations.Select(l.Band.WayOf)], [.. l.Band.Decorations.Select(d => Places.Find(d.Placement.Place)!.Name)],
         l.PressingSeconds / c.Frozen.Numbers.HandsFactor, RunFold.OfLine(c.RunLines, l.LineId, c.Events), [.. Passes(l, c.Frozen.Numbers.Standards()).Select(LapStandards.Of)]));
 
     // what is done before the first decoration belongs to its pass, looking at the piece to the last
     private static IEnumerable<IReadOnlyList<WorkStep>> Passes(FrozenLine l, StepStandards standards) => l.Band.Decorations.Select((d, i) => (IReadOnlyList<WorkStep>)[
-        .. i == 0 ? LineFloor.Before(l.Style.Kind, l.Band.Decorations, standards) : [], .. d.Steps, .. i == l.Band.Decorations.Count - 1 ? standards.After.Take(1) : []]);
+        .. i == LineFloor.FirstPressed(l.Band.Decorations) ? LineFloor.Before(l.Style.Kind, l.Band.Decorations, standards) : [], .. d.Steps, .. i == l.Band.Decorations.Count - 1 ? standards.After.Take(1) : []]);
 
     private static OfferView Offered(Candidate c, IReadOnlyList<OrderCase> open, ShopBook book)
     {

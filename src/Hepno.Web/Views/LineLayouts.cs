@@ -42,6 +42,7 @@ internal static class LineLayouts
         var line = c.Line(lineId);
         var inHand = (line.Frozen is null ? line.InHand : c.Frozen!.InHand(line.Frozen) with { Drawer = c.Order.Facts.Drawer?.Where(d => d.LineId == line.Asked.Id).ToList() }) ?? throw new RefusedException(409, "incomplete", $"{c.Order.Code} cannot be laid out yet: {c.Standing.Missing[0].Text}.", "Finish the ask first.");
         var laidOn = LaidOn.Of(MethodOf(line), inHand, book);
+        inHand = laidOn.Part;
         var settled = c.Order.Facts.LayoutOf(line.Asked.Id);
         // what was settled on is taken while the Shelf has it
         var kept = settled is not null && laidOn.Lists.FirstOrDefault(x => x.Id == settled.FilmId)?.ByLayout?.Grounds().Any(g => g.Key == settled.On) == true ? settled : null;

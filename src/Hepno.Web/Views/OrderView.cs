@@ -135,7 +135,8 @@ public sealed record MarginNote(string Title, string Text, string LineId = "");
 /// <param name="Dial">What to set the press's dial to for that pressure, as shown; empty while it was not noted for this thickness, platen and pillow.</param>
 /// <param name="Under">What to lay under the print and because of what; empty when it lies flat.</param>
 /// <param name="Work">What is done where nothing is pressed: "Stitch", "Count"; empty at a press.</param>
-public sealed record RunPassView(int Pass, string Place, string Size, string Temperature, string TemperatureOther, string SetPoint, double DwellSeconds, double SlackSeconds, string Pressure, Peel Peel, double PeelAfterSeconds, string Side, string Caution, IReadOnlyList<WorkStep> Steps, double SecondPressSeconds, double PrePressSeconds, string Where, IReadOnlyList<OnSizeView> OnSizes, bool Own, string Dial, string Under, string Work = "");
+/// <param name="At">Its place of work where that is another than the line's; else empty.</param>
+public sealed record RunPassView(int Pass, string Place, string Size, string Temperature, string TemperatureOther, string SetPoint, double DwellSeconds, double SlackSeconds, string Pressure, Peel Peel, double PeelAfterSeconds, string Side, string Caution, IReadOnlyList<WorkStep> Steps, double SecondPressSeconds, double PrePressSeconds, string Where, IReadOnlyList<OnSizeView> OnSizes, bool Own, string Dial, string Under, string Work = "", string At = "");
 
 /// <summary>A print on one size of a run.</summary>
 /// <param name="Garment">The size.</param>

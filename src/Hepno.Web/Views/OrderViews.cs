@@ -92,7 +92,7 @@ internal static class OrderViews
             // the one it was begun on; before that the planned one
             var pressId = c.Order.Facts.Pressed?.FirstOrDefault(x => x.LineId == l.LineId)?.PressId ?? placed?.PressOf(l.LineId);
             var press = (pressId is null ? null : book.Workplace(pressId)) ?? (book.Presses.Count > 0 ? LineFloor.WorkplaceOf(c.Frozen.InHand(l), l.Band.Decorations, book) : null);
-            return new RunLineView(l.LineId, c.Line(l.LineId).What, press?.Name ?? "", press is null ? "" : Cautions(press), [.. l.Band.Decorations.Select((d, i) => Pass(d, i, l.Style, c.Frozen.AskOf(l), press, book.Numbers, Warned(d.Recipe, l.Style, l.Colourway, book)))]);
+            return new RunLineView(l.LineId, c.Line(l.LineId).What, press?.Name ?? "", press is null ? "" : Cautions(press), [.. l.Band.Decorations.Select((d, i) => Pass(d, i, LineFloor.FirstPressed(l.Band.Decorations), l.Style, c.Frozen.AskOf(l), press, book, Warned(d.Recipe, l.Style, l.Colourway, book)))]);
         }).ToList();
         return new(id, c.Order.Code, c.Customer?.Name ?? "", placed?.End is { } end ? Shown.Clock(TimeOnly.FromDateTime(end), f) : "", c.Order.Ask.Pieces, c.Order.Facts.RunStartedAt is not null, lines, Core.Runs.RunEvent.Reasons, c.Run!);
     }
@@ -140,10 +140,18 @@ internal static class OrderViews
         _ => "",
     };
 
-    private static RunPassView Pass(DecorationPlan d, int index, Core.Blanks.Style style, AskLine asked, Press? press, ShopNumbers n, string warned)
+    private static RunPassView Pass(DecorationPlan d, int index, int firstPressed, Core.Blanks.Style style, AskLine asked, Press? press, ShopBook book, string warned)
     {
-        var (f, standards) = (n.Format, n.Standards());
-        var steps = index == 0 ? [.. LineFloor.Before(style.Kind, [d], standards), .. d.Steps, standards.After[0]] : d.Steps.Append(standards.After[0]).ToList();
+        var (f, standards) = (book.Numbers.Format, book.Numbers.Standards());
+        // of several places of work each pass names its own
+        var at = "";
+        var work = d.Recipe.IsPressed() ? "" : d.BenchId == ShopBook.Table.Id ? "Count" : "Stitch";
+        if (d.BenchId.Length > 0 && d.BenchId != press?.Id)
+        {
+            press = LineFloor.Bench(d.BenchId, book);
+            at = press.Name;
+        }
+        var steps = index == firstPressed ? [.. LineFloor.Before(style.Kind, [d], standards), .. d.Steps, standards.After[0]] : d.Steps.Append(standards.After[0]).ToList();
         var place = Places.Find(d.Placement.Place)!;
         var placement = asked.Placements.FirstOrDefault(p => p.Id == d.Placement.Id) ?? d.Placement;
         var onSizes = SizedPrints.Of(placement, asked.Sizes, asked.Names).SelectMany(p => p.Sizes.Select(s => new OnSizeView(s.Size, Shown.Size(p.Print.WidthIn, p.Print.HeightIn, f), $"{Shown.Length(place.FromSeam(s.Size), f)} {place.WhereOn(style.Kind)}"))).ToList();
@@ -152,8 +160,8 @@ internal static class OrderViews
         var pressed = d.Recipe.IsPressed();
         var setPoint = press?.OffsetFor(d.Recipe.TemperatureF) is null ? "" : Shown.Temperature(press.SetPointF(d.Recipe.TemperatureF), f);
         return new(index + 1, place.Name.ToLowerInvariant(), Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f), pressed ? Shown.Temperature(d.Recipe.TemperatureF, f) : "", pressed ? Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }) : "", setPoint,
-            d.Recipe.DwellSeconds, d.Recipe.DwellSlackSeconds, d.Recipe.Pressure, d.Recipe.Peel, d.Recipe.PeelAfterSeconds, d.Recipe.Side, $"{warned}{d.Recipe.Caution}", steps, d.Recipe.SecondPressSeconds, index == 0 ? d.Recipe.PrePressSeconds : 0, $"{Shown.Length(place.FromSeamIn, f)} {place.WhereOn(style.Kind)}", onSizes, placement.Own != OwnText.None,
-            press?.DialFor(d.Recipe.Pressure, style.Lies(), press.LowerFor(d.Placement.WidthIn, d.Placement.HeightIn, place.OpeningIn), pillow) is { } dial ? Shown.Number(dial, 1, f) : "", under, pressed ? "" : d.BenchId == ShopBook.Table.Id ? "Count" : "Stitch");
+            d.Recipe.DwellSeconds, d.Recipe.DwellSlackSeconds, d.Recipe.Pressure, d.Recipe.Peel, d.Recipe.PeelAfterSeconds, d.Recipe.Side, $"{warned}{d.Recipe.Caution}", steps, d.Recipe.SecondPressSeconds, index == firstPressed ? d.Recipe.PrePressSeconds : 0, $"{Shown.Length(place.FromSeamIn, f)} {place.WhereOn(style.Kind)}", onSizes, placement.Own != OwnText.None,
+            press?.DialFor(d.Recipe.Pressure, style.Lies(), press.LowerFor(d.Placement.WidthIn, d.Placement.HeightIn, place.OpeningIn), pillow) is { } dial ? Shown.Number(dial, 1, f) : "", under, work, at);
     }
 
     private static List<MarginNote> Notes(FrozenQuote q)

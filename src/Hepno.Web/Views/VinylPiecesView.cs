@@ -39,7 +39,7 @@ public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOn
     /// <summary>Of a line that is cut from vinyl; null for one that is not.</summary>
     internal static VinylPiecesView? Of(SqliteConnection connection, OrderCase c, LineCase line, Band band, FigureFormat f)
     {
-        if (band.MethodId != Htv.Key)
+        if (!DecorationMethods.Uses(band.MethodId, Htv.Key))
         {
             return null;
         }

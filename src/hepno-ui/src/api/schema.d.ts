@@ -3366,6 +3366,8 @@ export interface components {
             atOnePrice: number;
             /** @description False where no press is used. */
             isPressed: boolean;
+            /** @description What is won and lost by decorating the piece in several ways; empty where it is done in one. */
+            mixing: string[];
             /** @description What it is like on the garment. */
             character: components["schemas"]["Character"];
             /** @description True when price and promise both suit the customer. */
@@ -3768,6 +3770,8 @@ export interface components {
              */
             onePrice: number;
             advice: null | components["schemas"]["Advice"];
+            /** @description What each placement could be done by alone; null or empty for a line of one placement. */
+            ways: null | components["schemas"]["PlacementWays"][];
         };
         /**
          * @description How far a recipe can be relied on for a cloth, weakest first.
@@ -4250,6 +4254,8 @@ export interface components {
              * @default false
              */
             bringsBlank: boolean;
+            /** @description Its way where the piece is decorated in several; empty for the line's own. */
+            methodId: string;
         };
         /** @description The deposit, or the owner's word that the order goes on without. */
         Deposit: {
@@ -7785,6 +7791,17 @@ export interface components {
             own: components["schemas"]["OwnText"];
             cuts: null | components["schemas"]["CutsBody"];
         };
+        /** @description Which way can do a placement by itself, and at what cost. */
+        PlacementWays: {
+            /** @description Which placement. */
+            placementId: string;
+            /** @description Its place's name. */
+            place: string;
+            /** @description Keys of methods that can, the best first: a plain yes before one with care, then the least cost. */
+            ways: string[];
+            /** @description The one of the least cost, whatever care it needs; empty where none can. */
+            cheapest: string;
+        };
         /** @description A platen measured at nine points with a surface thermometer (DOMAIN 8). */
         PlatenMap: {
             /**
@@ -9373,6 +9390,11 @@ export interface components {
              * @default
              */
             work: string;
+            /**
+             * @description Its place of work where that is another than the line's; else empty.
+             * @default
+             */
+            at: string;
         };
         /** @description A run's events, folded. */
         RunState: {
@@ -14575,6 +14597,7 @@ export interface operations {
             query?: {
                 line?: string;
                 quantity?: number;
+                mix?: string;
             };
             header?: never;
             path: {

@@ -1,0 +1,74 @@
+using System.Text.Json;
+
+namespace Hepno.Web.Tests;
+
+/// <summary>A piece stitched on the sleeve and pressed on the front, along the whole line.</summary>
+public sealed class MixedApiTests(Shop shop) : IClassFixture<Shop>
+{
+    private const string Mix = "dtf-bought@f+embroidery@c";
+
+    [Fact]
+    public async Task A_mix_goes_from_ask_to_closed()
+    {
+        var journey = new Journey(shop, "mixed");
+        await journey.Ask(sleeve: true);
+        var compared = await shop.Get($"/api/orders/mixed/compare?mix={Uri.EscapeDataString(Mix)}");
+        Assert.Equal(["Front", "Left sleeve"], compared.GetProperty("ways").EnumerateArray().Select(w => w.GetProperty("place").GetString()));
+        var band = compared.GetProperty("bands").EnumerateArray().Single(b => b.GetProperty("methodId").GetString() == Mix);
+        Assert.NotEmpty(band.GetProperty("mixing").EnumerateArray());
+        await journey.Done("choose", JsonSerializer.Serialize(new { methodId = Mix, why = "The club wants thread." }));
+        Assert.Contains("Film + stitching at $", (await journey.Order()).GetProperty("facts").GetProperty("decisions")[0].GetProperty("why").GetString(), StringComparison.Ordinal);
+
+        // only the front is laid on film
+        var layout = await shop.Get("/api/orders/mixed/lines/1/layout");
+        Assert.Equal("f", Assert.Single(layout.GetProperty("designs").EnumerateArray(), d => d.GetProperty("needed").GetInt32() > 0).GetProperty("key").GetString());
+        await journey.Done("lay-out");
+        await journey.Done("send");
+        Assert.StartsWith("%PDF", (await shop.CreateClient().GetStringAsync("/api/orders/mixed/quote.pdf"))[..4], StringComparison.Ordinal);
+        await journey.Gathered();
+
+        var line = (await shop.Get("/api/runs/mixed")).GetProperty("lines")[0];
+        Assert.Equal("Gannet", line.GetProperty("press").GetString());
+        var passes = line.GetProperty("passes").EnumerateArray().ToList();
+        Assert.Equal([("left sleeve", "Stitch", "Bittern"), ("front", "", "")], passes.Select(p => (p.GetProperty("place").GetString(), p.GetProperty("work").GetString(), p.GetProperty("at").GetString())));
+        // the shirt is pre-pressed where it comes to the press
+        Assert.Equal([0, 5], passes.Select(p => (int)p.GetProperty("prePressSeconds").GetDouble()));
+        Assert.Equal(200, (await shop.Send(HttpMethod.Post, "/api/runs/mixed/start")).Status);
+        foreach (var (piece, size) in new[] { (1, "M"), (2, "M"), (3, "M"), (4, "L") })
+        {
+            foreach (var pass in new[] { 1, 2 })
+            {
+                Assert.Equal(200, (await journey.Verdict($"mixed-{piece}-{pass}", piece, size, pass: pass)).Status);
+            }
+        }
+        await journey.Handing();
+        await journey.Done("close");
+        // each pass is learned under its own way
+        var learned = (await shop.Get("/api/learning")).GetProperty("spoilage").EnumerateArray().Select(s => (s.GetProperty("methodId").GetString(), s.GetProperty("place").GetString(), s.GetProperty("attempts").GetInt32())).ToList();
+        Assert.Contains(("embroidery", "Left sleeve", 4), learned);
+        Assert.Contains(learned, l => l.Item1 == "dtf-bought" && l.Item2 == "Front" && l.Item3 >= 4);
+        Assert.DoesNotContain(learned, l => l.Item1!.Contains('@', StringComparison.Ordinal));
+    }
+
+    [Theory]
+    [InlineData("htv@f", 400, "mix")]
+    [InlineData("painted@f+htv@c", 400, "mix")]
+    public async Task What_is_no_mix_is_refused(string mix, int status, string where)
+    {
+        var journey = new Journey(shop, $"no-mix-{mix.Length}");
+        await journey.Ask(sleeve: true);
+        var (got, body) = await shop.Send(HttpMethod.Get, $"/api/orders/{journey.Id}/compare?mix={Uri.EscapeDataString(mix)}");
+        Assert.Equal((status, where), (got, body.GetProperty("problems")[0].GetProperty("where").GetString()));
+        Assert.Equal(404, (await journey.Deed("choose", JsonSerializer.Serialize(new { methodId = mix }))).Status);
+    }
+
+    [Fact]
+    public async Task A_mix_whose_print_is_gone_cannot_be_chosen()
+    {
+        var journey = new Journey(shop, "mix-gone");
+        await journey.Ask();
+        var (status, body) = await journey.Deed("choose", JsonSerializer.Serialize(new { methodId = Mix }));
+        Assert.Equal((409, "method-unfit"), (status, body.GetProperty("problems")[0].GetProperty("code").GetString()));
+        Assert.Contains("is gone", body.GetProperty("problems")[0].GetProperty("sentence").GetString(), StringComparison.Ordinal);
+    }
+}
