@@ -43,6 +43,35 @@ test('with twelve ways Compare stays calm: recommended in a sentence, opened by 
   await expect(page.getByText(/Chosen: .* against .*They want it soft\./)).toBeVisible()
 })
 
+test('each print its own way: a mix is said, opened, weighed and chosen', async ({ page, request, server }) => {
+  const o = order(request, server.url, 'mixes')
+  const sleeve = { ...front, id: 's', place: 'left-sleeve', widthIn: 3, heightIn: 2, colours: 1, thinnestLinePt: 6 }
+  await o.ask([{ ...tees, placements: [front, sleeve], sizes: [{ size: 'M', pieces: 36 }] }])
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'mixes'))
+  await page.goto(`${server.url}/compare`)
+  const row = page.getByRole('group', { name: 'Each print its own way' })
+  await expect(row).toBeVisible()
+  await page.keyboard.press('m')
+  await expect(row.getByLabel('Front')).toBeFocused()
+  await row.getByLabel('Front').selectOption({ label: 'Film, bought in' })
+  await row.getByLabel('Left sleeve').selectOption({ label: 'Stitching' })
+  const open = page.locator('section.band.open')
+  await expect(open).toContainText('Film + stitching')
+  await expect(open).toContainText(/Mixed: costs \$.* 2 places of work/)
+  await expect(open).toBeInViewport()
+  await clean(page)
+  // one way for all is no mix
+  await row.getByLabel('Left sleeve').selectOption({ label: 'Film, bought in' })
+  await expect(page.locator('section.band', { hasText: 'Film + stitching' })).toHaveCount(0)
+  await row.getByLabel('Left sleeve').selectOption({ label: 'Stitching' })
+  await expect(open).toContainText('Film + stitching')
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur())
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/layout/)
+  await page.goto(`${server.url}/compare`)
+  await expect(page.getByText(/Chosen: Film \+ stitching/)).toBeVisible()
+})
+
 test('stitched work is laid out without a layout, and runs without heat', async ({ page, request, server }) => {
   const o = order(request, server.url, 'stitched')
   await o.ask([{ ...tees, placements: [{ ...front, heightIn: 6 }], sizes: [{ size: 'M', pieces: 2 }] }])

@@ -66,7 +66,7 @@ const f = computed(() => format())
       <span v-if="advised" class="go vd"><Sign kind="go" /> recommended</span>
     </div>
     <template v-if="open">
-      <p v-for="r in b.verdict.reasons" :key="r.code" class="caution small">
+      <p v-for="(r, i) in b.verdict.reasons" :key="i" class="caution small">
         <Sign kind="caution" /> with care: {{ r.sentence }}. {{ r.wouldWork }}.
       </p>
       <p class="line small">
@@ -81,6 +81,7 @@ const f = computed(() => format())
         >
         <span>cost {{ bare(b.costLow, f) }} to {{ bare(b.costHigh, f) }} as 0 to 6 in 100 are spoiled</span>
       </p>
+      <p v-if="b.mixing.length > 0" class="small">Mixed: {{ b.mixing.join('; ') }}.</p>
       <p class="line small">
         <span>feels: {{ b.character.feel }}</span
         ><span>wears: {{ b.character.wear }}</span

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, ask, type Schemas, seen } from '../../api/client'
 import { explain, explained } from '../../kit/explain'
@@ -14,6 +14,7 @@ import AskSentence from '../ask/AskSentence.vue'
 import { along, beside, type Scale } from './bands'
 import CompareBand from './CompareBand.vue'
 import HeldAgainst from './HeldAgainst.vue'
+import MixRow from './MixRow.vue'
 import Scrubber from './Scrubber.vue'
 import SlimBand from './SlimBand.vue'
 
@@ -21,6 +22,8 @@ const router = useRouter()
 const comparison = ref<Schemas['Comparison'] | null>(null)
 const quantity = ref<number | null>(null)
 const open = ref('')
+/** A mix of ways the owner wants to see beside the rest; empty for none. */
+const mix = ref('')
 const openFold = ref('')
 const bands = computed(() => comparison.value?.bands ?? [])
 const chosen = computed(() => bands.value.find((b) => b.methodId === open.value) ?? bands.value[0])
@@ -37,6 +40,7 @@ const many = computed(() => bands.value.length > 5)
 const inFull = (b: Schemas['Band'], i: number) => !many.value || b === chosen.value || i < 2
 const folds = computed(() => comparison.value?.folds ?? [])
 const allFolds = ref(false)
+const names = computed(() => Object.fromEntries([...bands.value, ...folds.value].map((b) => [b.methodId, b.name])))
 /** The owner's own reason, kept with the choice. */
 const why = ref('')
 const counted = computed(() => folds.value.length > 4 && !allFolds.value && openFold.value === '')
@@ -58,7 +62,11 @@ async function load(): Promise<void> {
   if (!order) return
   const mine = ++asked
   const line = lineInHand.value?.id ?? ''
-  const query = quantity.value === null ? { line } : { line, quantity: quantity.value }
+  const query = {
+    line,
+    ...(quantity.value !== null && { quantity: quantity.value }),
+    ...(mix.value && { mix: mix.value }),
+  }
   await reading(async () => {
     const got = await ask(api.GET('/api/orders/{id}/compare', { params: { path: { id: order.id }, query } }))
     if (mine === asked) comparison.value = got
@@ -71,6 +79,7 @@ watch(
       comparison.value = null
       open.value = lineInHand.value?.methodId ?? ''
       why.value = ''
+      mix.value = open.value.includes('@') ? open.value : ''
       allFolds.value = false
     }
     quantity.value = null
@@ -79,6 +88,19 @@ watch(
   { immediate: true },
 )
 watch(quantity, () => void load())
+/** The mix is opened as soon as it is there. */
+async function look(key: string): Promise<void> {
+  mix.value = key
+  await load()
+  // another may have been said meanwhile
+  if (key && mix.value === key) open.value = key
+}
+
+// what is opened by its number may stand below the edge
+watch(open, async () => {
+  await nextTick()
+  document.querySelector('.band.open')?.scrollIntoView({ block: 'nearest' })
+})
 
 /** Every way at every count; it comes after the comparison and never holds it up. */
 const ribbon = ref<Schemas['QuantityRibbon'] | null>(null)
@@ -154,6 +176,7 @@ function onKey(event: KeyboardEvent): void {
   else if (event.key === '0') quantity.value = null
   else if (event.key.toLowerCase() === 'e' && chosen.value && !explained.figure) explainFocused(chosen.value)
   else if (event.key.toLowerCase() === 'a' && rival.value) against.value = !against.value
+  else if (event.key.toLowerCase() === 'm') document.querySelector<HTMLElement>('[data-mix="0"]')?.focus()
   else if (event.key.toLowerCase() === 'w')
     openFold.value = openFold.value ? '' : (comparison.value?.folds[0]?.methodId ?? '')
   else if (event.key === 'Enter' && !onControl) void choose()
@@ -262,6 +285,13 @@ onUnmounted(() => {
             <HeldAgainst v-if="against" :one="b" :other="rival" />
           </div>
         </template>
+        <MixRow
+          v-if="comparison.ways && comparison.ways.length > 1"
+          :ways="comparison.ways"
+          :names="names"
+          :mix="mix"
+          @mix="look"
+        />
         <button v-if="counted" class="fold counted" aria-expanded="false" @click="allFolds = true">
           <Sign kind="no" /><b>{{ folds.length }} ways cannot</b><span>{{ folds.map((x) => x.name).join(', ') }}</span
           ><span class="go">why, and what would work</span>

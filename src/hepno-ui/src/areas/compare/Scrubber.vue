@@ -80,7 +80,13 @@ const changes = computed(() => {
   return [
     'Upper ribbon: cheapest; lower: best for us.',
     ...near.sort((a, b) => a.pieces - b.pieces).map((c) => `${c.sentence[0]!.toUpperCase()}${c.sentence.slice(1)}.`),
-    ...(near.length === 0 ? ['One way is the cheapest throughout.'] : []),
+    ...(near.length === 0
+      ? [
+          r.cheapest.length > 1
+            ? 'But for a few pieces one way is the cheapest throughout.'
+            : 'One way is the cheapest throughout.',
+        ]
+      : []),
     ...(close
       ? [
           `Here ${nameOf(close.methodId).toLowerCase()} and ${nameOf(close.otherId).toLowerCase()} cost within 3%: time and feel decide.`,

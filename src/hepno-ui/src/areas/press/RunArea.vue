@@ -82,7 +82,7 @@ onUnmounted(() => {
       <button class="leave" @pointerup="tap($event, () => leave(false))"><kbd>Esc</kbd> Leave</button>
       <b class="mono">{{ run.view?.code }}</b><span class="who">{{ run.view?.customer }}</span>
       <span class="right"
-        ><b>{{ run.line?.press }}</b
+        ><b>{{ run.pass?.at || run.line?.press }}</b
         ><span v-if="run.pass?.setPoint">set {{ run.pass.setPoint }}</span
         ><span v-else-if="!run.pass?.work" class="caution">not yet tested: at the dial's word</span
         ><span v-if="run.view?.ends" class="go">planned to end {{ run.view.ends }}</span
