@@ -12,12 +12,13 @@ export async function start({ data = mkdtempSync(join(tmpdir(), 'hepno-bench-'))
   const child = oneCore
     ? spawn('taskset', ['-c', '0', 'dotnet', ...command], { stdio: ['ignore', 'pipe', 'inherit'] })
     : spawn('dotnet', command, { stdio: ['ignore', 'pipe', 'inherit'] })
-  const url = await new Promise((done) =>
+  const url = await new Promise((done, failed) => {
+    child.once('exit', (code) => failed(new Error(`the program ended (${code}) before it was ready`)))
     createInterface({ input: child.stdout }).on('line', (line) => {
       const ready = /^Hepno is ready at (\S+)$/.exec(line)
       if (ready?.[1]) done(ready[1])
-    }),
-  )
+    })
+  })
   await fetch(`${url}/healthz`)
   return {
     url,

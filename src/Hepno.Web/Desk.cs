@@ -24,6 +24,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     private readonly FloorMemo memo = new();
     private volatile KeptBook? kept;
     private volatile KeptRibbon? ribbon;
+    private volatile KeptCurves? curves;
 
     private static IReadOnlyList<string> BookKinds { get; } = [Aggregates.Numbers.Kind, Aggregates.Styles.Kind, Aggregates.Films.Kind, Aggregates.Vinyls.Kind, Aggregates.Presses.Kind, Aggregates.Recipes.Kind,
         Aggregates.Screens.Kind, Aggregates.FilmPrinters.Kind, Aggregates.DyePrinters.Kind, Aggregates.Cutters.Kind, Aggregates.SpotTests.Kind, Aggregates.Upkeep.Kind, Aggregates.Supplies.Kind,
@@ -112,6 +113,7 @@ internal sealed class Desk(Db db, ShopClock clock)
         {
             return null;
         }
+        var whole = book;
         book = For(c.Customer, book);
         // the order's other lines take the press too, as far as they are decided
         var floor = FloorWithout(c, book, open);
@@ -120,7 +122,18 @@ internal sealed class Desk(Db db, ShopClock clock)
             var (band, _) = Comparer.Chosen(other.InHand!, other.Asked.Mark, c.Order.Ask.DueOf(other.Asked), book, floor, other.Decision!);
             floor = band is null ? floor : WithLine(floor, c, other, band, book);
         }
-        return Comparer.Compare(line.InHand, line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), quantity, book, floor, line.Decision, curve, own);
+        return Comparer.Compare(line.InHand, line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), quantity, book, floor, line.Decision, curve, own, Curves(c, line, whole));
+    }
+
+    // the scale is dragged over many counts of one line
+    private CurveMemo Curves(OrderCase c, LineCase line, ShopBook book)
+    {
+        var key = (c.Order.Id, line.Asked.Id, c.Version, book);
+        if (curves is { } k && k.Key == key)
+        {
+            return k.Curves;
+        }
+        return (curves = new(key, new())).Curves;
     }
 
     /// <summary>Every way at every quantity of a line; found anew only after the order or the shop's figures changed.</summary>
@@ -228,6 +241,8 @@ internal sealed class Desk(Db db, ShopClock clock)
         where T : class => [.. all.Select(v => v.Value)];
 
     private sealed record KeptBook(long Seq, DateOnly Day, ShopBook Book);
+
+    private sealed record KeptCurves((string OrderId, string LineId, long Version, ShopBook Book) Key, CurveMemo Curves);
 
     private sealed record KeptRibbon((string OrderId, string LineId, long Version, ShopBook Book) Key, QuantityRibbon Ribbon);
 }

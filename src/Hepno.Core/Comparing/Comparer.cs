@@ -25,15 +25,17 @@ public static class Comparer
     /// <param name="floor">What is already planned.</param>
     /// <param name="decision">The method chosen, with the price the owner typed for it; null before.</param>
     /// <param name="curve">False leaves the figures at other quantities out.</param>
+    /// <param name="curves">The same line's figures at other quantities from before, or null.</param>
     /// <param name="own">A mix of ways the owner wants to see beside the rest, or null.</param>
-    public static Comparison Compare(AskInHand ask, decimal? mark, DateTime? dueAt, int? quantity, ShopBook book, FloorPlan floor, Decision? decision = null, bool curve = true, Mixed? own = null)
+    public static Comparison Compare(AskInHand ask, decimal? mark, DateTime? dueAt, int? quantity, ShopBook book, FloorPlan floor, Decision? decision = null, bool curve = true, Mixed? own = null, CurveMemo? curves = null)
     {
         var at = quantity is { } q ? ask.At(q) : ask;
         var found = new List<(Band Band, PieceCostResult Cost)>();
         var folds = new List<Fold>();
         // away from the count in hand a layout is about as long as it would be
         var sketch = new LayoutSketch();
-        IReadOnlyList<AskInHand> others = curve ? [.. CurveAt.Select(n => ask.At(n) with { Sketch = sketch, Laid = null })] : [];
+        var others = new Lazy<IReadOnlyList<AskInHand>>(() => [.. CurveAt.Select(n => ask.At(n) with { Sketch = sketch, Laid = null })]);
+        curves ??= new();
         void Hold(IDecorationMethod method)
         {
             var answer = method.Answer(at, book);
@@ -43,7 +45,7 @@ public static class Comparer
                 return;
             }
             var (band, cost) = BandOf(method, answer, at, mark, dueAt, book, floor, quantity is null && decision?.MethodId == method.Id ? decision.TypedPrice : null);
-            found.Add((band with { Curve = Curve(method, others, book) }, cost));
+            found.Add((curve ? band with { Curve = curves.Of(method.Id, () => Curve(method, others.Value, book)) } : band, cost));
         }
         foreach (var method in DecorationMethods.All)
         {

@@ -58,9 +58,9 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
     {
         var sketched = ask with { Sketch = new LayoutSketch(), Laid = null };
         var asks = Enumerable.Range(1, most).Select(sketched.At).ToList();
-        var ways = DecorationMethods.All.Select(m => (Method: m, At: asks.Select(a => Point.Of(m, a, book)).ToList())).ToList();
+        var ways = DecorationMethods.All.Select(m => (Method: m, At: RibbonPoint.Along(m, asks, book))).ToList();
         var lines = ways.Where(w => w.At.Any(p => p.Can)).Select(w => new RibbonLine(w.Method.Id, w.Method.Name, [.. w.At.Select(p => p.Can ? p.Cost : (decimal?)null)],
-            w.At.FindIndex(p => p.Can) + 1, w.At[0].Can ? "" : w.At[0].WhyNot)).ToList();
+            w.At.TakeWhile(p => !p.Can).Count() + 1, w.At[0].Can ? "" : w.At[0].WhyNot)).ToList();
         var able = ways.Where(w => w.At.Any(p => p.Can)).ToList();
         var cheapest = Enumerable.Range(0, most).Select(i => able.Where(w => w.At[i].Can).MinBy(w => w.At[i].Cost).Method?.Id ?? "").ToList();
         var best = Enumerable.Range(0, most).Select(i => BestAt([.. able.Where(w => w.At[i].Can).Select(w => (w.Method.Id, w.At[i]))], mark, LineCost.Fees(asks[i], book))).ToList();
@@ -70,11 +70,13 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
             "prices at their real steps, tiers and least numbers",
             $"layouts of more than {LayoutSketch.Exact} prints by the length a print takes, not laid one by one",
             $"minutes of more than {PressFloor.FloorMinutes.Exact} pieces by what a further piece takes",
+            $"beyond {RibbonPoint.Every} pieces every {RibbonPoint.Apart / 2}th quantity, and those between nearer and nearer wherever a price steps",
+            "ways mixed on one piece are not in it",
             "the day it is wanted is looked at for the count in hand alone",
         ]);
     }
 
-    private static string BestAt(IReadOnlyList<(string Id, Point At)> able, decimal? mark, FeeTerms fees)
+    private static string BestAt(IReadOnlyList<(string Id, RibbonPoint At)> able, decimal? mark, FeeTerms fees)
     {
         var fitting = able.Where(a => mark is null || a.At.Price <= mark).ToList();
         if (fitting.Count == 0)
@@ -104,7 +106,7 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
         return stretches;
     }
 
-    private static List<CloseStretch> Nearly(List<(IDecorationMethod Method, List<Point> At)> able, int most)
+    private static List<CloseStretch> Nearly(List<(IDecorationMethod Method, IReadOnlyList<RibbonPoint> At)> able, int most)
     {
         var close = new List<CloseStretch>();
         for (var i = 0; i < most; i++)
@@ -139,19 +141,5 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
             crossings.Add(new(now.From, before.MethodId, now.MethodId, a is null ? $"from {now.From} on {b.Name.ToLowerInvariant()} can, at {cost} a piece" : $"from {now.From} on {b.Name.ToLowerInvariant()} costs less than {a.Name.ToLowerInvariant()}: {cost} a piece"));
         }
         return crossings;
-    }
-
-    private sealed record Point(bool Can, decimal Cost, decimal Price, VerdictKind Kind, decimal Hours, string WhyNot)
-    {
-        public static Point Of(IDecorationMethod method, AskInHand at, ShopBook book)
-        {
-            var answer = method.Answer(at, book);
-            if (answer.Decorations.Count == 0)
-            {
-                return new(false, 0, 0, VerdictKind.No, 1, answer.Verdict.Reasons[0].Sentence);
-            }
-            var cost = LineCost.Of(at, answer.Decorations, book);
-            return new(true, cost.Cost.Value, LinePrice.Of(at, answer.Decorations, cost, book, null).Each, answer.Verdict.Kind, cost.HandsSeconds.Value / 3600, "");
-        }
     }
 }

@@ -1,3 +1,5 @@
+using System.Collections.Frozen;
+
 namespace Hepno.Core.PressFloor;
 
 /// <summary>Seconds of one step as the shop timed it.</summary>
@@ -22,4 +24,7 @@ public sealed record KnownStep(string Code, double Seconds, string Label)
         new("trim-in", 1, "Trim paper, an in of outline"), new("trim-least", 20, "Trim paper, at least"), new("dry-spray", 45, "Dry pretreatment under the press"), new("spray", 30, "Spray pretreatment"), new("jig", 20, "Jig in and out"), new("join", 45, "Join two tiles"),
         new("hoop", 50, "Hoop a piece"), new("frame", 6, "Frame onto the machine, or off"), new("trim-threads", 15, "Trim threads, tear the backing off"), new("count-out", 4, "Count a blank out to be sent"), new("count-in", 4, "Count a piece in that came back"),
     ];
+
+    /// <summary>The same by their codes.</summary>
+    internal static FrozenDictionary<string, KnownStep> ByCode { get; } = All.ToFrozenDictionary(k => k.Code);
 }
