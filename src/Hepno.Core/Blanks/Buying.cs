@@ -39,6 +39,9 @@ public sealed record Buying(IReadOnlyList<PriceTier> Tiers, decimal? FreeFreight
         return prices.MinBy(p => p.Price);
     }
 
+    /// <summary>The same terms with every price so many times as much; from which value or pieces they hold stays.</summary>
+    public Buying Dearer(decimal factor) => this with { Tiers = [.. Tiers.Select(t => t with { Price = t.Price * factor })], CodePrice = CodePrice * factor };
+
     /// <summary>What the owner must put right before it can be kept.</summary>
     /// <param name="list">List price.</param>
     public IEnumerable<Problem> Problems(decimal list)

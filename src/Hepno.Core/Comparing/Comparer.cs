@@ -135,7 +135,8 @@ public static class Comparer
             [.. cost.Cost.Parts.Select((p, i) => new StratumShown(p.Code, p.Label, shown[i]))],
             LineCost.Of(ask, answer.Decorations, book, 0).Cost.Value, LineCost.Of(ask, answer.Decorations, book, GuessedSpoilage).Cost.Value, outcome, (price * ask.Pieces) + more, how,
             cost.HandsSeconds, clock, ordered, promise, mark is { } m && price > m ? price - m : 0,
-            dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0, Overage.ChanceOf(ask.Pieces, ask.Pieces, failure), leavesOut, [], cliff, surcharges);
+            dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0, Overage.ChanceOf(ask.Pieces, ask.Pieces, failure), leavesOut, [], cliff, surcharges)
+        { Thumb = RuleOfThumb.Of(outcome.Price + outcome.Surcharges, cost, LineCost.Fees(ask, book), n) };
         return (band, cost);
     }
 

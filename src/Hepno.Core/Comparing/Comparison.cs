@@ -49,6 +49,9 @@ public sealed record Band(string MethodId, string Name, string Made, Verdict Ver
     /// <summary>False where no press is used.</summary>
     public bool IsPressed => Decorations.Any(d => d.Recipe.IsPressed());
 
+    /// <summary>What the owner's old rule of thumb would have said; null where there is none.</summary>
+    public RuleOfThumb? Thumb { get; init; }
+
     /// <summary>What is won and lost by decorating the piece in several ways; empty where it is done in one.</summary>
     public IReadOnlyList<string> Mixing { get; init; } = [];
 

@@ -57,6 +57,7 @@ public sealed record LearnedSpoilage(string MethodId, double Share);
 /// <param name="SetUpWhileHeating">True when hands set a press up while it heats; false when one waits for the other.</param>
 /// <param name="TheirsPerPiece">Charged on top for pressing a garment the customer brings.</param>
 /// <param name="Floor">How the shop works at its presses; null for the usual.</param>
+/// <param name="RuleOfThumb">The multiple of materials a piece was sold at before there were figures, shown beside the price; 0 for none.</param>
 public sealed record ShopNumbers(
     string ShopName, string Address, string Contact, FigureFormat Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh,
     decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes, decimal FeeShare, decimal FeeFixed, decimal TaxShare,
@@ -64,7 +65,7 @@ public sealed record ShopNumbers(
     PricePolicy? Retail = null, PricePolicy? Wholesale = null, decimal LeastMarginShare = 0, FeeBase FeeBase = FeeBase.Everything, InversionRule Inversion = InversionRule.OfferLarger,
     IReadOnlyList<Packaging>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged,
     IReadOnlyList<Person>? People = null, IReadOnlyList<FixedCost>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null,
-    double HandsFactor = 1, IReadOnlyList<LearnedSpoilage>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true, decimal TheirsPerPiece = 0, FloorHabits? Floor = null)
+    double HandsFactor = 1, IReadOnlyList<LearnedSpoilage>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true, decimal TheirsPerPiece = 0, FloorHabits? Floor = null, decimal RuleOfThumb = 3)
 {
     /// <summary>Starting values of a new shop; each is the owner's to change.</summary>
     public static ShopNumbers Default { get; } = new("My shop", "", "", FigureFormat.Default, "letter", "UTC", 18.00m, 7.20m, 0.21m, 0.06m, 0.22m, 25, 5, 0.029m, 0.30m, 0m, 40m, 0.25m, 0.5m, 14, 0.15,
@@ -123,6 +124,10 @@ public sealed record ShopNumbers(
             {
                 yield return new("range", $"{what} of {value * 100:0.##}% is outside 0 to 100%.", field, "Type a share between 0 and 100%.");
             }
+        }
+        if (RuleOfThumb is < 0 or > 20)
+        {
+            yield return new("range", $"A rule of thumb of {RuleOfThumb:0.##} times the materials is outside 0 to 20.", "ruleOfThumb", "2 to 4 is usual; 0 for none.");
         }
         foreach (var problem in PolicyFor(Channel.Retail).Problems("retail", Fees()).Concat(PolicyFor(Channel.Wholesale).Problems("wholesale", Fees())))
         {

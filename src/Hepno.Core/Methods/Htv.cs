@@ -88,7 +88,7 @@ public sealed class Htv : IDecorationMethod
         var n = book.Numbers;
         var p = sized.Print;
         var place = Places.Find(p.Place)!.Name;
-        var failure = SpoilageChance.Of(Key, FailurePrior, ask, book) + (FailureALayer * (p.Colours - 1));
+        var failure = SpoilageChance.Of(Key, FailurePrior, ask, book) + (FailureALayer * (p.Colours - 1) * book.SpoilageFactor);
         var (count, why) = DecorationPlan.Needed(sized, failure);
         var source = $"Shelf: {film.Supplier}";
         var cutting = VinylCutting.Cheaper(p, sized.Pieces, film, CutWidth(film, cutter), count, n.Standards()["close-layer"], n.Wage)!;

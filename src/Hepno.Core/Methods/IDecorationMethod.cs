@@ -49,6 +49,9 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
     /// <summary>Services that print on demand.</summary>
     public IReadOnlyList<PodService> PodServices { get; init; } = [];
 
+    /// <summary>How many times as many attempts spoil as the shop assumes or has learned; 1 but where another level is tried.</summary>
+    public double SpoilageFactor { get; init; } = 1;
+
     /// <summary>Where work is done that needs no machine.</summary>
     public static Press Table { get; } = Press.Bench("table", "the table", new(0, 0, 1, 1, 0, 0, 0), "");
 

@@ -7,6 +7,9 @@ public static class SpoilageChance
 {
     private const double NylonOrStretch = 0.01;
 
+    // a method that spoils more is no method
+    private const double Most = 0.9;
+
     // less of it in a cloth does not show
     private const double LeastPercent = 5;
 
@@ -15,6 +18,6 @@ public static class SpoilageChance
     /// <param name="assumed">What is assumed of it.</param>
     /// <param name="ask">The line.</param>
     /// <param name="book">What the shop has learned.</param>
-    public static double Of(string methodId, double assumed, AskInHand ask, ShopBook book) =>
-        book.Numbers.SpoilageOf(methodId, assumed) + (ask.Style.PercentOf(Fibre.Nylon) + ask.Style.PercentOf(Fibre.Elastane) > LeastPercent || ask.Style.Has(Feature.Stretch) ? NylonOrStretch : 0);
+    public static double Of(string methodId, double assumed, AskInHand ask, ShopBook book) => Math.Min(Most, book.SpoilageFactor *
+        (book.Numbers.SpoilageOf(methodId, assumed) + (ask.Style.PercentOf(Fibre.Nylon) + ask.Style.PercentOf(Fibre.Elastane) > LeastPercent || ask.Style.Has(Feature.Stretch) ? NylonOrStretch : 0)));
 }
