@@ -107,7 +107,8 @@ internal sealed class Desk(Db db, ShopClock clock)
     /// <param name="open">All orders on the line.</param>
     /// <param name="curve">False leaves the figures at other quantities out.</param>
     /// <param name="own">A mix of ways the owner wants to see beside the rest, or null.</param>
-    public Comparison? Compare(OrderCase c, LineCase line, int? quantity, ShopBook book, IReadOnlyList<OrderCase> open, bool curve = true, Mixed? own = null)
+    /// <param name="whatIf">Prices and rates tried at other levels, or null.</param>
+    public Comparison? Compare(OrderCase c, LineCase line, int? quantity, ShopBook book, IReadOnlyList<OrderCase> open, bool curve = true, Mixed? own = null, WhatIf? whatIf = null)
     {
         if (line.InHand is null || book.Presses.Count == 0)
         {
@@ -121,6 +122,10 @@ internal sealed class Desk(Db db, ShopClock clock)
         {
             var (band, _) = Comparer.Chosen(other.InHand!, other.Asked.Mark, c.Order.Ask.DueOf(other.Asked), book, floor, other.Decision!);
             floor = band is null ? floor : WithLine(floor, c, other, band, book);
+        }
+        if (whatIf is not null)
+        {
+            return Comparer.Compare(whatIf.Of(line.InHand), line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), quantity, whatIf.Of(book), floor, line.Decision, false, own);
         }
         return Comparer.Compare(line.InHand, line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), quantity, book, floor, line.Decision, curve, own, Curves(c, line, whole));
     }
@@ -188,7 +193,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     }
 
     // who is exempt pays no tax, and fees are not taken of it; who has an account pays no deposit
-    private static ShopBook For(Customer? customer, ShopBook book) => customer is null || (customer.TaxExempt.Length == 0 && customer.AccountDays == 0) ? book
+    internal static ShopBook For(Customer? customer, ShopBook book) => customer is null || (customer.TaxExempt.Length == 0 && customer.AccountDays == 0) ? book
         : book with { Numbers = book.Numbers with { TaxShare = customer.TaxExempt.Length > 0 ? 0 : book.Numbers.TaxShare, DepositShare = customer.AccountDays > 0 ? 0 : book.Numbers.DepositShare } };
 
     private FloorPlan FloorWithout(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open) =>

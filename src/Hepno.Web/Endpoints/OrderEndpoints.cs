@@ -53,6 +53,25 @@ internal sealed record AskBody(string? CustomerId, IReadOnlyList<LineBody> Lines
     public static AskBody Of(Ask a) => new(a.CustomerId, [.. a.Lines.Select(LineBody.Of)], a.DueDate, a.DueTime, a.Note, a.Channel, a.Shipping is { } s ? new(s.Zone, s.InThePrice) : null);
 }
 
+/// <summary>Prices and rates tried at other levels, as factors; 1 or nothing is as now.</summary>
+/// <param name="Blank">Garments.</param>
+/// <param name="Film">Bought transfers, film, vinyl and paper.</param>
+/// <param name="Ink">Ink, powder and thread.</param>
+/// <param name="SentOut">What is sent out.</param>
+/// <param name="Wage">The wage.</param>
+/// <param name="Overhead">Rent and the rest.</param>
+/// <param name="Spoilage">Spoiled attempts.</param>
+internal sealed record WhatIfQuery(double? Blank, double? Film, double? Ink, double? SentOut, double? Wage, double? Overhead, double? Spoilage)
+{
+    /// <summary>What is tried, or null for nothing.</summary>
+    public WhatIf? ToCore()
+    {
+        var factors = new[] { (WhatIfInput.Blank, Blank), (WhatIfInput.Film, Film), (WhatIfInput.Ink, Ink), (WhatIfInput.SentOut, SentOut), (WhatIfInput.Wage, Wage), (WhatIfInput.Overhead, Overhead), (WhatIfInput.Spoilage, Spoilage) }
+            .Where(x => x.Item2 is { } factor && factor != 1).ToDictionary(x => x.Item1, x => x.Item2!.Value);
+        return factors.Count == 0 ? null : new(factors);
+    }
+}
+
 /// <summary>The method chosen for a line; the first one when no line is named.</summary>
 internal sealed record ChooseBody(string MethodId, string? LineId = null, string Why = "");
 
@@ -111,6 +130,7 @@ internal static class OrderEndpoints
         orders.MapGet("{id}", Get).WithName("order");
         orders.MapPut("{id}", Put).WithName("saveAsk");
         orders.MapGet("{id}/compare", Compare).WithName("compare").WithSummary("Every way of decorating a line held against the ask; a mix of ways (htv@front+embroidery@chest) is held beside them when it is named.");
+        orders.MapGet("{id}/swing", Swings).WithName("swing").WithSummary("Which input moves the cost of a piece most by one way of a line: each alone a fifth less and more, spoilage from none to six in a hundred.");
         orders.MapGet("{id}/ribbon", Ribbon).WithName("ribbon").WithSummary("The cheapest way and the best for the shop from 1 to 500 pieces of a line, and where the answer changes.");
         orders.MapGet("{id}/layout", Layout).WithName("layout");
         orders.MapGet("{id}/quote", Quote).WithName("quote");
@@ -222,14 +242,25 @@ internal static class OrderEndpoints
     }
 
     /// <summary>Every method held against a line of the order (the first when none is named), at its own quantity or another.</summary>
-    internal static Comparison Compare(string id, Desk desk, string? line, int? quantity, string? mix) => desk.Db.Read(connection =>
+    internal static Comparison Compare(string id, Desk desk, string? line, int? quantity, string? mix, [AsParameters] WhatIfQuery tried) => desk.Db.Read(connection =>
     {
+        var whatIf = tried.ToCore();
+        RefusedException.IfAny(whatIf?.Problems() ?? []);
         RefusedException.IfAny(quantity is < 1 or > SizeRun.MostPieces ? [new Problem("range", $"{quantity} pieces is outside 1 to {SizeRun.MostPieces}.", "quantity", "Type a number of pieces between.")] : []);
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
         var own = mix is null ? null : Mixed.Find(mix) ?? throw new RefusedException(400, "mix", $"\"{mix}\" is no mix of ways.", "A way for each print, as in htv@front+embroidery@chest.", "mix");
-        return desk.Compare(c, c.Line(line), quantity, book, desk.Open(connection, book), own: own)
+        return desk.Compare(c, c.Line(line), quantity, book, desk.Open(connection, book), own: own, whatIf: whatIf)
             ?? throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "Tell Hepno what you can press: there is no press on the Floor." : $"{c.Order.Code} cannot be compared yet: {c.Standing.Missing[0].Text}.", book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first.");
+    });
+
+    /// <summary>Which input moves the cost of a piece most by one way of a line.</summary>
+    internal static IReadOnlyList<Swing> Swings(string id, Desk desk, string? line, string method) => desk.Db.Read(connection =>
+    {
+        var book = desk.Book(connection);
+        var c = desk.Case(connection, id, book);
+        var way = DecorationMethods.Find(method) ?? throw RefusedException.NoSuch("method", method);
+        return c.Line(line).InHand is { } inHand && book.Presses.Count > 0 ? Swing.Of(way, inHand, Desk.For(c.Customer, book)) : throw new RefusedException(409, "incomplete", $"{c.Order.Code} cannot be compared yet.", "Finish the ask first, and add a press on the Floor.");
     });
 
     /// <summary>Every way at every quantity of a line of the order: stretches of the cheapest and the best, crossings, close bands.</summary>

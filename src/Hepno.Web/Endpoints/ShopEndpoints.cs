@@ -214,7 +214,7 @@ internal sealed record NumbersBody(string ShopName, string Address, string Conta
     decimal FeeShare, decimal FeeFixed, decimal TaxShare, decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayBody> Week,
     PolicyBody Retail, PolicyBody Wholesale, decimal LeastMarginShare, FeeBase FeeBase, InversionRule Inversion, IReadOnlyList<PackagingBody>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged,
     IReadOnlyList<PersonBody>? People = null, IReadOnlyList<FixedCostBody>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null,
-    double HandsFactor = 1, IReadOnlyList<SpoilageBody>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true, decimal TheirsPerPiece = 0, FloorBody? Floor = null);
+    double HandsFactor = 1, IReadOnlyList<SpoilageBody>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true, decimal TheirsPerPiece = 0, FloorBody? Floor = null, decimal RuleOfThumb = 3);
 
 /// <summary>How the shop works at its presses; times and covers in seconds and money.</summary>
 internal sealed record FloorBody(FloorPolicy Policy, bool FirstPiece, int RackPlaces, bool Measured, bool ColdPlate, bool HandsOnOnly, SecondHabit Second, IReadOnlyList<StepTimeBody>? Times = null, IReadOnlyList<CoverPriceBody>? Covers = null, bool TestFirst = true, bool PrepareBeside = false)
@@ -371,7 +371,7 @@ internal static class ShopEndpoints
             b.Retail.ToCore(), b.Wholesale.ToCore(), b.LeastMarginShare, b.FeeBase, b.Inversion,
             b.Packagings is null ? null : [.. b.Packagings.Select(p => new Packaging(p.Name.Trim(), p.MostTees, p.MostGrams, p.OwnGrams, p.Price))], b.ParcelMinutes, b.SizePricing,
             b.People?.Select(p => new Person(p.Id, p.Name.Trim(), p.Wage, p.OnCostsShare, [.. p.Week.Select(d => new DayHours(d.Open, d.Close))], p.LunchFrom, p.LunchMinutes, [.. p.DaysOff.Distinct().Order()])).ToList(),
-            b.FixedCosts?.Select(c => new FixedCost(c.Name.Trim(), c.PerMonth)).ToList(), b.ProductiveShare, b.TierSteps, b.HandsFactor, b.Spoilage?.Select(s => new LearnedSpoilage(s.MethodId, s.Share)).ToList(), b.SwapMinutes, b.DialMinutes, b.SetUpWhileHeating, b.TheirsPerPiece, b.Floor?.ToCore());
+            b.FixedCosts?.Select(c => new FixedCost(c.Name.Trim(), c.PerMonth)).ToList(), b.ProductiveShare, b.TierSteps, b.HandsFactor, b.Spoilage?.Select(s => new LearnedSpoilage(s.MethodId, s.Share)).ToList(), b.SwapMinutes, b.DialMinutes, b.SetUpWhileHeating, b.TheirsPerPiece, b.Floor?.ToCore(), b.RuleOfThumb);
         RefusedException.IfAny(n.Problems().Concat(ShopClock.Knows(n.TimeZone) ? [] : [new Problem("unknown-zone", $"\"{n.TimeZone}\" is not a time zone.", "timeZone", "Write it like Europe/London.")]));
         return Save(desk, request, Aggregates.Numbers, "1", n.Settled());
     }

@@ -654,6 +654,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/swing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Which input moves the cost of a piece most by one way of a line. */
+        get: operations["swing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{id}/ribbon": {
         parameters: {
             query?: never;
@@ -3366,6 +3383,7 @@ export interface components {
             atOnePrice: number;
             /** @description False where no press is used. */
             isPressed: boolean;
+            thumb: null | components["schemas"]["RuleOfThumb"];
             /** @description What is won and lost by decorating the piece in several ways; empty where it is done in one. */
             mixing: string[];
             /** @description What it is like on the garment. */
@@ -6957,6 +6975,11 @@ export interface components {
              */
             theirsPerPiece: number;
             floor: null | components["schemas"]["FloorBody"];
+            /**
+             * Format: double
+             * @default 3
+             */
+            ruleOfThumb: number;
         };
         /** @description Another method of a line, offered to the customer beside the quoted one or not. */
         OfferBody: {
@@ -9257,6 +9280,18 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
+        /** @description What a piece would have been sold at by the rule its owner used before: a multiple of materials (DOMAIN 11). */
+        RuleOfThumb: {
+            /** @description Materials × the multiple, fees not thought of, as on a phone calculator. */
+            price: components["schemas"]["Figure"];
+            /**
+             * Format: double
+             * @description What an hour of hands would earn at it.
+             */
+            anHour: number;
+            /** @description The difference, named. */
+            sentence: string;
+        };
         /** @description One event of a run; events are only ever added. */
         RunEvent: {
             /** @description Made by the device: sending it again is the same event. */
@@ -9920,6 +9955,12 @@ export interface components {
              */
             theirsPerPiece: number;
             floor: null | components["schemas"]["FloorHabits"];
+            /**
+             * Format: double
+             * @description The multiple of materials a piece was sold at before there were figures, shown beside the price; 0 for none.
+             * @default 3
+             */
+            ruleOfThumb: number;
         };
         /** @description Pieces of one size. */
         SizeBody: {
@@ -10586,6 +10627,30 @@ export interface components {
             full: number;
             /** Format: double */
             lowAt: number;
+        };
+        /** @description What one input alone does to the cost of a piece. */
+        Swing: {
+            /** @description Which. */
+            input: components["schemas"]["WhatIfInput"];
+            /** @description On screen. */
+            name: string;
+            /**
+             * Format: double
+             * @description Money a piece as it is.
+             */
+            now: number;
+            /**
+             * Format: double
+             * @description Money a piece with it at its low level.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description With it at its high level.
+             */
+            high: number;
+            /** @description The two levels in words. */
+            levels: string;
         };
         /** @description A template as it is made: a name, and the order whose lines it keeps. */
         TemplateBody: {
@@ -11430,6 +11495,11 @@ export interface components {
              */
             share: null | number;
         };
+        /**
+         * @description An input of a price that may be tried at another level.
+         * @enum {unknown}
+         */
+        WhatIfInput: "blank" | "film" | "ink" | "sent-out" | "wage" | "overhead" | "spoilage";
         /** @description Work to place on the shop's presses. */
         WorkBody: {
             id: string;
@@ -14598,6 +14668,20 @@ export interface operations {
                 line?: string;
                 quantity?: number;
                 mix?: string;
+                /** @description Garments. */
+                Blank?: number;
+                /** @description Bought transfers, film, vinyl and paper. */
+                Film?: number;
+                /** @description Ink, powder and thread. */
+                Ink?: number;
+                /** @description What is sent out. */
+                SentOut?: number;
+                /** @description The wage. */
+                Wage?: number;
+                /** @description Rent and the rest. */
+                Overhead?: number;
+                /** @description Spoiled attempts. */
+                Spoilage?: number;
             };
             header?: never;
             path: {
@@ -14614,6 +14698,85 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Comparison"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    swing: {
+        parameters: {
+            query: {
+                line?: string;
+                method: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Swing"][];
                 };
             };
             /** @description Bad Request */

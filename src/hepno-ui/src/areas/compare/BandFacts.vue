@@ -81,6 +81,9 @@ const f = computed(() => format())
         >
         <span>cost {{ bare(b.costLow, f) }} to {{ bare(b.costHigh, f) }} as 0 to 6 in 100 are spoiled</span>
       </p>
+      <p v-if="b.thumb" class="small">
+        <button @click="explain(b.thumb.price)">{{ b.thumb.sentence }}.</button>
+      </p>
       <p v-if="b.mixing.length > 0" class="small">Mixed: {{ b.mixing.join('; ') }}.</p>
       <p class="line small">
         <span>feels: {{ b.character.feel }}</span

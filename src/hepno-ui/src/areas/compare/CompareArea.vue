@@ -9,24 +9,22 @@ import Sign from '../../kit/Sign.vue'
 import { onChange } from '../../shell/live'
 import { typing } from '../../shell/keys'
 import LinePicker from '../../shell/LinePicker.vue'
-import { attempt, format, lineInHand, reading, refresh, shop } from '../../shell/state'
+import { attempt, format, lineInHand, refresh, shop } from '../../shell/state'
 import AskSentence from '../ask/AskSentence.vue'
 import { along, beside, type Scale } from './bands'
 import CompareBand from './CompareBand.vue'
 import HeldAgainst from './HeldAgainst.vue'
 import MixRow from './MixRow.vue'
+import { useComparing } from './comparing'
 import Scrubber from './Scrubber.vue'
 import SlimBand from './SlimBand.vue'
+import WhatIf from './WhatIf.vue'
 
 const router = useRouter()
-const comparison = ref<Schemas['Comparison'] | null>(null)
-const quantity = ref<number | null>(null)
-const open = ref('')
-/** A mix of ways the owner wants to see beside the rest; empty for none. */
-const mix = ref('')
+const { comparison, quantity, open, mix, tried, trying, before, bands, chosen, load, look, ribbon } = useComparing()
 const openFold = ref('')
-const bands = computed(() => comparison.value?.bands ?? [])
-const chosen = computed(() => bands.value.find((b) => b.methodId === open.value) ?? bands.value[0])
+/** The scale of pieces, or prices and rates tried at other levels. */
+const figures = ref(false)
 const f = computed(() => format())
 /** The way that the open one is held against, point by point: the recommended one, or the next where that is open itself. */
 const against = ref(false)
@@ -37,7 +35,13 @@ const rival = computed(
 )
 /** With more than five ways the open one and the two best stand in full, the rest in a line each (folds likewise, counted). */
 const many = computed(() => bands.value.length > 5)
-const inFull = (b: Schemas['Band'], i: number) => !many.value || b === chosen.value || i < 2
+const inFull = (b: Schemas['Band'], i: number) => !figures.value && (!many.value || b === chosen.value || i < 2)
+/** Tries figures, every way in a line so that their order is seen to change; the one opened stays opened. */
+function weigh(): void {
+  figures.value = !figures.value
+  open.value = chosen.value?.methodId ?? ''
+  if (!figures.value) tried.value = {}
+}
 const folds = computed(() => comparison.value?.folds ?? [])
 const allFolds = ref(false)
 const names = computed(() => Object.fromEntries([...bands.value, ...folds.value].map((b) => [b.methodId, b.name])))
@@ -56,69 +60,32 @@ const ticks = computed(() => {
   return Array.from({ length: Math.floor(scale.value.most / step) + 1 }, (_, i) => i * step)
 })
 
-let asked = 0
-async function load(): Promise<void> {
-  const order = shop.order
-  if (!order) return
-  const mine = ++asked
-  const line = lineInHand.value?.id ?? ''
-  const query = {
-    line,
-    ...(quantity.value !== null && { quantity: quantity.value }),
-    ...(mix.value && { mix: mix.value }),
-  }
-  await reading(async () => {
-    const got = await ask(api.GET('/api/orders/{id}/compare', { params: { path: { id: order.id }, query } }))
-    if (mine === asked) comparison.value = got
-  })
-}
-watch(
-  () => [lineInHand.value?.id, shop.order?.version, shop.order?.id],
-  ([line, , id], old) => {
-    if (line !== old?.[0] || id !== old?.[2]) {
-      comparison.value = null
-      open.value = lineInHand.value?.methodId ?? ''
-      why.value = ''
-      mix.value = open.value.includes('@') ? open.value : ''
-      allFolds.value = false
-    }
-    quantity.value = null
-    void load()
-  },
-  { immediate: true },
-)
-watch(quantity, () => void load())
-/** The mix is opened as soon as it is there. */
-async function look(key: string): Promise<void> {
-  mix.value = key
-  await load()
-  // another may have been said meanwhile
-  if (key && mix.value === key) open.value = key
-}
-
+watch([() => lineInHand.value?.id, () => shop.order?.id], () => {
+  why.value = ''
+  allFolds.value = false
+})
 // what is opened by its number may stand below the edge
 watch(open, async () => {
   await nextTick()
   document.querySelector('.band.open')?.scrollIntoView({ block: 'nearest' })
 })
 
-/** Every way at every count; it comes after the comparison and never holds it up. */
-const ribbon = ref<Schemas['QuantityRibbon'] | null>(null)
-watch(
-  [() => comparison.value !== null, () => lineInHand.value?.id, () => shop.order?.id, () => shop.order?.version],
-  async ([there, line, id]) => {
-    ribbon.value = null
-    if (!there || typeof id !== 'string' || typeof line !== 'string') return
-    const got = await api.GET('/api/orders/{id}/ribbon', { params: { path: { id }, query: { line } } })
-    if (got.data && lineInHand.value?.id === line && shop.order?.id === id) ribbon.value = got.data
-  },
-)
-
 async function choose(): Promise<void> {
   // asked for before the ways are there: it waits for them
   if (!comparison.value) await load()
   const [order, band] = [shop.order, chosen.value]
   if (!order || !band || order.quoteSent) return
+  if (trying.value) {
+    shop.problems = [
+      {
+        code: 'what-if',
+        sentence: 'You are looking at other prices than yours.',
+        where: 'what-if',
+        remedy: 'Go back to them with 0, or change them on the Shelf and under Numbers.',
+      },
+    ]
+    return
+  }
   if (quantity.value !== null && quantity.value !== lineInHand.value?.asked.pieces) {
     shop.problems = [
       {
@@ -173,7 +140,10 @@ function onKey(event: KeyboardEvent): void {
   const onControl = (event.target as HTMLElement).closest('a, button') !== null
   if (/^[1-9]$/.test(event.key) && bands.value[Number(event.key) - 1])
     open.value = bands.value[Number(event.key) - 1]!.methodId
-  else if (event.key === '0') quantity.value = null
+  else if (event.key === '0') {
+    quantity.value = null
+    tried.value = {}
+  } else if (event.key.toLowerCase() === 'f') weigh()
   else if (event.key.toLowerCase() === 'e' && chosen.value && !explained.figure) explainFocused(chosen.value)
   else if (event.key.toLowerCase() === 'a' && rival.value) against.value = !against.value
   else if (event.key.toLowerCase() === 'm') document.querySelector<HTMLElement>('[data-mix="0"]')?.focus()
@@ -272,13 +242,22 @@ onUnmounted(() => {
             :open="b === chosen"
             :mark="comparison.mark"
             :scale="scale"
-            :may-grow="!shop.order?.quoteSent && quantity === null"
+            :may-grow="!shop.order?.quoteSent && quantity === null && !trying"
+            :was="trying ? before.indexOf(b.methodId) + 1 : 0"
             :advised="comparison.advice?.methodId === b.methodId"
             @open="open = b.methodId"
             @larger="larger(b)"
           />
-          <SlimBand v-else :b="b" :index="i" :scale="scale" @open="open = b.methodId" />
-          <div v-if="b === chosen && rival" class="against">
+          <SlimBand
+            v-else
+            :b="b"
+            :open="b === chosen"
+            :index="i"
+            :scale="scale"
+            :was="trying ? before.indexOf(b.methodId) + 1 : 0"
+            @open="open = b.methodId"
+          />
+          <div v-if="b === chosen && rival && !figures" class="against">
             <button class="small" :aria-expanded="against" @click="against = !against">
               <kbd>A</kbd> {{ against ? 'enough of it' : `hold it against ${rival.name.toLowerCase()}` }}
             </button>
@@ -318,14 +297,16 @@ onUnmounted(() => {
           <input v-model="why" maxlength="300" placeholder="for example: they want it soft"
         /></label>
       </div>
-      <Scrubber :comparison="comparison" :ribbon="ribbon" @quantity="(q) => (quantity = q)" />
+      <WhatIf v-if="figures && chosen" :band="chosen" :tried="tried" @tried="(to) => (tried = to)" />
+      <Scrubber v-else :comparison="comparison" :ribbon="ribbon" @quantity="(q) => (quantity = q)" />
     </template>
     <Keys
       :hints="[
-        ['← →', 'pieces, on the scale'],
+        ['← →', 'pieces'],
         ['1 2', 'open a band'],
         ['E', 'explain a figure'],
         ['A', 'against another'],
+        ['F', figures ? 'pieces' : 'what if'],
         ['W', 'what would work'],
         ['Enter', 'choose'],
       ]"

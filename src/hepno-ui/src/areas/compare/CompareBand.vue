@@ -18,6 +18,8 @@ const props = defineProps<{
   mayGrow: boolean
   /** It is what the comparison recommends. */
   advised: boolean
+  /** Its place before anything was tried; 0 for nothing tried. */
+  was: number
 }>()
 const emit = defineEmits<{ open: []; larger: [] }>()
 const f = computed(() => format())
@@ -28,6 +30,7 @@ const x = (amount: number) => along(props.scale, amount)
   <section class="band" :class="{ crop: open, open }" role="group" :aria-label="spoken(b, f)">
     <button class="name" @click="emit('open')">
       <kbd>{{ index + 1 }}</kbd><b>{{ b.name }}</b
+      ><span v-if="was > 0 && was !== index + 1" class="note">{{ was > index + 1 ? '▲' : '▼' }} was {{ was }}</span
       ><span class="note quiet">{{ b.made }}</span>
     </button>
     <svg :width="scale.width + 90" height="52" class="bar" aria-hidden="true">

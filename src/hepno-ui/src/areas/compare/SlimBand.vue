@@ -7,14 +7,22 @@ import { format } from '../../shell/state'
 import { type Scale, spoken } from './bands'
 
 /** One method among many, in a line: its bar, price, day and profit an hour; it opens with a click. */
-const props = defineProps<{ b: Schemas['Band']; index: number; scale: Scale }>()
+const props = defineProps<{
+  b: Schemas['Band']
+  index: number
+  scale: Scale
+  /** Its place before anything was tried; 0 for nothing tried. */
+  was: number
+  /** It is the one opened, where all stand in a line. */
+  open: boolean
+}>()
 const emit = defineEmits<{ open: [] }>()
 const f = computed(() => format())
 const x = (amount: number) => (amount / props.scale.most) * props.scale.width
 </script>
 
 <template>
-  <button class="slim" :class="{ light: !b.fits }" :aria-label="spoken(b, f)" @click="emit('open')">
+  <button class="slim" :class="{ light: !b.fits, open }" :aria-label="spoken(b, f)" @click="emit('open')">
     <span class="called"
       ><kbd v-if="index < 9">{{ index + 1 }}</kbd
       ><span v-else></span><b>{{ b.name }}</b></span
@@ -28,12 +36,22 @@ const x = (amount: number) => (amount / props.scale.most) * props.scale.width
         {{ money(b.outcome.price, f) }}
       </text>
     </svg>
-    <span class="small" :class="{ heat: b.lateMinutes > 0 }">{{ b.promise ? moment(b.promise.at, f) : '' }}</span>
+    <span class="small" :class="{ heat: b.lateMinutes > 0 }"
+      ><span v-if="was > 0 && was !== index + 1" class="quiet was"
+        >{{ was > index + 1 ? '▲' : '▼' }} was {{ was }} </span
+      >{{ b.promise ? moment(b.promise.at, f) : '' }}</span
+    >
     <b class="hour">{{ anHour(b.outcome.profitAnHour.value, f) }}</b>
   </button>
 </template>
 
 <style scoped>
+.was {
+  margin-right: 8px;
+}
+.slim.open {
+  background: var(--bleach);
+}
 .slim {
   display: grid;
   grid-template-columns: 150px minmax(0, 1fr) auto 64px;

@@ -66,6 +66,7 @@ export const moneyFields: Field<Numbers>[] = [
   num('Sundries, a piece', 'consumablesPerStart'),
   num('Bag, label, card', 'packingPerPiece'),
   num('On top, a garment of theirs', 'theirsPerPiece'),
+  num('Rule of thumb before, × materials', 'ruleOfThumb'),
   num('Minutes an order', 'orderMinutes'),
   num('Minutes an artwork', 'artworkMinutes'),
   num('Card fee, %', 'feeShare', 100),
