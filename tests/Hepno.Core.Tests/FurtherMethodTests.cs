@@ -267,6 +267,24 @@ public class FurtherMethodTests
         Assert.False(Leaves("screen-out", "temperature test"));
     }
 
+    // the maker's label goes before the shop's own is printed there; on a blank of others it is theirs to do
+    [Theory]
+    [InlineData(true, "Tear the label out", 8)]
+    [InlineData(false, "Unpick the label", 30)]
+    public void A_neck_label_takes_the_old_label_out_first(bool tears, string what, double seconds)
+    {
+        var ask = On(Black, 30, Front(2, 2, 50) with { Place = "neck-label" });
+        ask = tears ? ask with { Style = ask.Style with { Cloth = Cloth.Plain with { Features = [Feature.TearAwayLabel] } } } : ask;
+        foreach (var method in new IDecorationMethod[] { new DtfBought(), new Htv(), new ScreenOut() })
+        {
+            var plan = Plan(method, ask);
+            Assert.Equal((what, seconds), (plan.Preparation[0].Label, plan.Preparation[0].Seconds));
+            Assert.Contains("ake the labels out", plan.Prepare, StringComparison.Ordinal);
+        }
+        Assert.DoesNotContain(Plan(new PodOut(), ask).Preparation, s => s.Code == "untag");
+        Assert.DoesNotContain(Plan(new DtfBought(), On(Black, 30, Front(2, 2, 50))).Preparation, s => s.Code == "untag");
+    }
+
     [Fact]
     public void Every_method_has_a_character() => Assert.All(DecorationMethods.All, m => Assert.NotEmpty(Character.Of(m.Id).Feel));
 

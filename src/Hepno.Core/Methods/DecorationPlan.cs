@@ -1,3 +1,4 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
@@ -46,7 +47,7 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
     public static DecorationPlan Of(AskInHand ask, Placement placement, StepStandards standards, Func<SizedPrint, DecorationPlan> one)
     {
         var prints = SizedPrints.Of(placement, ask.Sizes, ask.Names);
-        var plans = prints.Select(p => (Print: p, Plan: ForPrint(p, one(p), standards))).ToList();
+        var plans = prints.Select(p => (Print: p, Plan: Untagged(ask, ForPrint(p, one(p), standards), standards))).ToList();
         if (plans.Count == 1)
         {
             return plans[0].Plan;
@@ -69,6 +70,13 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
     }
 
     private static string On(SizedPrint print) => string.Join(", ", print.Sizes.Select(s => s.Size));
+
+    // the maker's label goes before the shop's own is printed there; on a blank of others it is theirs to do
+    private static DecorationPlan Untagged(AskInHand ask, DecorationPlan plan, StepStandards standards) => plan.Placement.Place != NeckLabel.PlaceId || plan.BringsBlank ? plan : plan with
+    {
+        Preparation = [standards.Untagged(ask.Style.Has(Feature.TearAwayLabel)), .. plan.Preparation],
+        Prepare = plan.Prepare.Length > 0 ? $"{plan.Prepare}; take the labels out" : "Take the labels out",
+    };
 
     private static DecorationPlan ForPrint(SizedPrint sized, DecorationPlan plan, StepStandards standards)
     {

@@ -143,6 +143,10 @@ public sealed class StepStandards(FloorHabits habits)
     /// <summary>Count one blank out to those who decorate it.</summary>
     public WorkStep SentOut => new("count-out", "Count out and pack to send", this["count-out"], true, false);
 
+    /// <summary>Take the maker's label out before one of the shop's is printed in its place.</summary>
+    /// <param name="tears">True where it is made to be torn out.</param>
+    public WorkStep Untagged(bool tears) => new("untag", tears ? "Tear the label out" : "Unpick the label", this[tears ? "untag-tear" : "untag-cut"], true, false);
+
     /// <summary>Cut one print out of its sheet or roll.</summary>
     public WorkStep CutApart => new("cut-apart", "Cut apart", this["cut-apart"], true, false);
 
