@@ -174,7 +174,7 @@ internal static class Verdicts
             if (presses.Count > 0 && !presses.Any(m => m.Covers(p.WidthIn, p.HeightIn)))
             {
                 var largest = presses.MaxBy(m => m.PlatenWidthIn * m.PlatenHeightIn)!;
-                yield return new("platen", VerdictKind.No, $"{Places.Find(p.Place)!.Name} {p.WidthIn:0.##} × {p.HeightIn:0.##} in; the platen of {largest.Name} is {largest.PlatenWidthIn:0.##} × {largest.PlatenHeightIn:0.##} in", "a larger press, or a smaller print");
+                yield return new("platen", VerdictKind.No, $"{Places.Find(p.Place)!.Name} {p.WidthIn:0.##} × {p.HeightIn:0.##} in; the platen of {largest.Name} is {largest.PlatenWidthIn:0.##} × {largest.PlatenHeightIn:0.##} in", $"{(PressNeeded.For(p.WidthIn, p.HeightIn) is var (w, h) ? $"a press of {w:0} × {h:0} in" : "no usual press")}, or a smaller print");
             }
         }
     }
