@@ -178,6 +178,7 @@ internal static class Shell
         api.MapRuns();
         api.MapShop();
         api.MapCompute();
+        api.MapWeighing();
         api.MapArchive();
         api.MapCsv();
         api.MapArtwork();

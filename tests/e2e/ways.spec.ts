@@ -121,3 +121,36 @@ test('stitched work is laid out without a layout, and runs without heat', async 
   }
   await expect(page.getByText('All 2 are good.').first()).toBeVisible()
 })
+
+test("make or buy is weighed with the shop's own figures, a way to begin with is priced, a launch said", async ({
+  page,
+  request,
+  server,
+}) => {
+  await page.goto(`${server.url}/numbers`)
+  const answer = page.locator('.answer')
+  await expect(answer).toContainText(/prints a month|Never/)
+  const minutes = page.getByLabel('Minutes of hands more, a print')
+  await minutes.fill('60')
+  await minutes.press('Enter')
+  await expect(answer).toContainText('Never: a print made here costs')
+  await minutes.fill('soon')
+  await minutes.press('Enter')
+  await expect(page.getByText('"soon" is no number.')).toBeVisible()
+  await minutes.fill('0.5')
+  await minutes.press('Enter')
+  await answer.getByRole('button', { name: /to pay back/ }).click()
+  await expect(page.getByText('Spoiled while it is learned').first()).toBeVisible()
+  await page.keyboard.press('Escape')
+  const table = page.getByRole('table').filter({ hasText: 'Still to buy here' })
+  await expect(table.getByRole('row', { name: /^Film, made here/ })).toContainText('A film printer: Skua')
+  await clean(page)
+
+  const o = order(request, server.url, 'launched')
+  await o.ask([{ ...tees, sizes: [{ size: 'M', pieces: 36 }] }])
+  await page.evaluate(() => localStorage.setItem('hepno-in-hand', 'launched'))
+  await page.goto(`${server.url}/compare`)
+  await page.getByRole('button', { name: 'as a launch, nobody has bought yet' }).click()
+  await expect(page.getByText(/is tied up before the first sale/)).toBeVisible()
+  await clean(page)
+})

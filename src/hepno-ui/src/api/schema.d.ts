@@ -533,6 +533,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/make-or-buy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A film printer against bought film, from the shop's own figures and its orders of three months; null while there is no tee or no press. */
+        get: operations["makeOrBuyStart"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/compute/make-or-buy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** When a machine pays: break-even minutes, saving, months until it is paid back. */
+        post: operations["computeMakeOrBuy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/start-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What each way takes to begin with: machines the shop has at its own price, the rest assumed. */
+        get: operations["startUp"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/launch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A line by one way as a launch: money tied up before the first sale, lost if nothing sells, and how many a month a sent-out way needs to take over. */
+        get: operations["launch"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/archive": {
         parameters: {
             query?: never;
@@ -6221,6 +6289,24 @@ export interface components {
             pieces: number;
             lineId: null | string;
         };
+        /** @description What it ties up to make a line before anybody has bought it (DOMAIN 21.21). */
+        Launch: {
+            /** @description Money for blanks, prints and set-ups before the first sale. */
+            tied: components["schemas"]["Figure"];
+            /** @description Lost if nothing sells and all are made: everything. */
+            lostPressed: components["schemas"]["Figure"];
+            /** @description Lost if nothing sells and each is made when it is sold: prints and set-ups; plain blanks keep their worth. */
+            lostPlain: components["schemas"]["Figure"];
+            /**
+             * Format: int32
+             * @description Pieces of one order from which a way that is sent out is the cheapest: sold so many a month, it takes over; null where it never is.
+             */
+            sentOutFrom: null | number;
+            /** @description That way; empty for none. */
+            sentOutBy: string;
+            /** @description In words. */
+            sentences: string[];
+        };
         /** @description Something the line could be laid on. */
         LayoutChoice: {
             /** @description On whose film. */
@@ -6757,6 +6843,165 @@ export interface components {
             tasks: components["schemas"]["UpkeepTask"][];
             /** @description The log, oldest first. */
             done: components["schemas"]["UpkeepDone"][];
+        };
+        /** @description When making pays more than buying (DOMAIN 17 and 21.9). */
+        MakeOrBuy: {
+            /**
+             * Format: double
+             * @description Attended minutes a print at which making costs as much as buying: (bought − made) × 60 ÷ wage; 0 where the material alone costs more.
+             */
+            breakEvenMinutes: number;
+            /** @description Saved by a print made here, hands paid. */
+            savingEach: components["schemas"]["Figure"];
+            /** @description Saved in a month, upkeep and room paid. */
+            savingAMonth: components["schemas"]["Figure"];
+            /** @description The machine and what is spoiled while it is learned. */
+            toPayBack: components["schemas"]["Figure"];
+            /**
+             * Format: int32
+             * @description Prints that pay the machine alone: ⌈price ÷ saving⌉; null where each loses.
+             */
+            printsToPayBack: null | number;
+            /**
+             * Format: int32
+             * @description Prints of a month under which it never pays; null where each loses.
+             */
+            leastPrintsAMonth: null | number;
+            /**
+             * Format: double
+             * @description Months until it has paid; null where it never does.
+             */
+            months: null | number;
+            /** @description The answer. */
+            sentence: string;
+        };
+        /** @description A machine weighed against buying, as a body. */
+        MakeOrBuyBody: {
+            /**
+             * Format: double
+             * @description Bought for.
+             */
+            machinePrice: number;
+            /**
+             * Format: double
+             * @description Prints of a month.
+             */
+            printsAMonth: number;
+            /**
+             * Format: double
+             * @description A print bought.
+             */
+            boughtEach: number;
+            /**
+             * Format: double
+             * @description Material of one made here.
+             */
+            madeEach: number;
+            /**
+             * Format: double
+             * @description Attended minutes of one made here.
+             */
+            minutesEach: number;
+            /**
+             * Format: double
+             * @description An hour of hands.
+             */
+            wage: number;
+            /**
+             * Format: double
+             * @description Upkeep and cleaning.
+             * @default 0
+             */
+            upkeepAMonth: number;
+            /**
+             * Format: double
+             * @description Room.
+             * @default 0
+             */
+            spaceAMonth: number;
+            /**
+             * Format: double
+             * @description Prints until it is mastered.
+             * @default 0
+             */
+            learningPrints: number;
+            /**
+             * Format: double
+             * @description Share of those spoiled on top.
+             * @default 0
+             */
+            learningShare: number;
+            /**
+             * Format: double
+             * @description Lost with one.
+             * @default 0
+             */
+            lostEach: number;
+        };
+        /** @description A machine that makes what is bought now, at a month's own volume. */
+        MakeOrBuyCase: {
+            /**
+             * Format: double
+             * @description Bought for.
+             */
+            machinePrice: number;
+            /**
+             * Format: double
+             * @description Prints of a month.
+             */
+            printsAMonth: number;
+            /**
+             * Format: double
+             * @description A print bought, freight in it.
+             */
+            boughtEach: number;
+            /**
+             * Format: double
+             * @description Material of a print made here: ink, film, powder, cleaning.
+             */
+            madeEach: number;
+            /**
+             * Format: double
+             * @description Attended minutes a print made here takes more than one bought.
+             */
+            minutesEach: number;
+            /**
+             * Format: double
+             * @description Money for an hour of hands.
+             */
+            wage: number;
+            /**
+             * Format: double
+             * @description Upkeep and cleaning that is paid whether it prints or not.
+             */
+            upkeepAMonth: number;
+            /**
+             * Format: double
+             * @description Rent of the room it takes.
+             */
+            spaceAMonth: number;
+            /**
+             * Format: double
+             * @description Prints until it is mastered.
+             */
+            learningPrints: number;
+            /**
+             * Format: double
+             * @description Share of those that are spoiled on top, 0 to 1.
+             */
+            learningShare: number;
+            /**
+             * Format: double
+             * @description Money lost with one: its material, and the garment where it is seen too late.
+             */
+            lostEach: number;
+        };
+        /** @description Where weighing a film printer against bought film begins: the shop's own figures as far as it has them. */
+        MakeOrBuyStart: {
+            /** @description What to weigh. */
+            case: components["schemas"]["MakeOrBuyCase"];
+            /** @description Where each figure comes from, in words. */
+            from: string[];
         };
         /** @description A note beside the quote, for the owner alone. */
         MarginNote: {
@@ -10257,6 +10502,26 @@ export interface components {
             verdict: components["schemas"]["TestVerdict"];
             /** @description In words, with what washes showed. */
             said: string;
+        };
+        /** @description What it takes to begin with one way. */
+        StartUpBudget: {
+            /** @description Which way. */
+            methodId: string;
+            /** @description On screen. */
+            name: string;
+            /** @description What it takes. */
+            items: components["schemas"]["StartUpItem"][];
+            /** @description For a shop that has nothing. */
+            total: components["schemas"]["Figure"];
+            /** @description For this one. */
+            stillToBuy: components["schemas"]["Figure"];
+        };
+        /** @description Something a shop needs before its first piece by a way. */
+        StartUpItem: {
+            /** @description Its price with where it comes from: the shop's own Floor, or assumed. */
+            price: components["schemas"]["Figure"];
+            /** @description True where the shop has it. */
+            isThere: boolean;
         };
         /** @description A figure and what it is, as it stands on a document. */
         Stated: {
@@ -14000,6 +14265,311 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CarrierRates"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    makeOrBuyStart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": null | components["schemas"]["MakeOrBuyStart"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    computeMakeOrBuy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MakeOrBuyBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MakeOrBuy"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    startUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StartUpBudget"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    launch: {
+        parameters: {
+            query: {
+                line?: string;
+                method: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Launch"];
                 };
             };
             /** @description Bad Request */

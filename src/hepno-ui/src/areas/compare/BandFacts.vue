@@ -7,6 +7,7 @@ import Sign from '../../kit/Sign.vue'
 import { sourceWord } from '../../kit/words'
 import { format } from '../../shell/state'
 import { beside } from './bands'
+import LaunchFacts from './LaunchFacts.vue'
 
 /** What is known of a method at a glance; opened, its strata, cares, price break and what is left out. */
 defineProps<{
@@ -91,6 +92,7 @@ const f = computed(() => format())
         ><span>{{ b.character.stretch }}</span
         ><span>{{ b.character.look }}</span>
       </p>
+      <LaunchFacts :method="b.methodId" />
       <p v-if="b.cliff" class="note caution">
         {{ b.cliff.pieces }} pieces come to {{ money(b.cliff.total, f)
         }}{{ b.cliff.total < b.total ? `, ${money(b.cliff.saves, f)} less in all` : '; these are charged no dearer' }}:

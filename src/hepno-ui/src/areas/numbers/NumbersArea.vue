@@ -7,6 +7,8 @@ import ThingEditor from '../../kit/ThingEditor.vue'
 import { onChange } from '../../shell/live'
 import { reading, shop } from '../../shell/state'
 import Devices from './Devices.vue'
+import MakeOrBuy from './MakeOrBuy.vue'
+import StartUpBudgets from './StartUpBudgets.vue'
 import Tables from './Tables.vue'
 import Boards from '../../kit/Boards.vue'
 import { explain } from '../../kit/explain'
@@ -219,6 +221,10 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
         :save="store.save"
         title="The shop and how it writes"
       />
+      <h2 class="head">Make or buy</h2>
+      <MakeOrBuy />
+      <h2 class="head">To begin with a way</h2>
+      <StartUpBudgets />
       <h2 class="head">Devices</h2>
       <Devices />
       <h2 class="head">Tables</h2>
