@@ -16,6 +16,9 @@ public static class OrderStore
     /// <summary>Orders on the work line: not closed.</summary>
     public static List<Versioned<Order>> Open(SqliteConnection connection) => Load(connection, "closed_at IS NULL");
 
+    /// <summary>Orders with a quote that stands, not handed over, oldest first.</summary>
+    public static List<Versioned<Order>> Quoted(SqliteConnection connection) => Load(connection, "closed_at IS NULL AND handed_at IS NULL AND id IN (SELECT order_id FROM quote WHERE withdrawn_at IS NULL)");
+
     /// <summary>Orders that are with their customers, oldest first.</summary>
     public static List<Versioned<Order>> HandedOver(SqliteConnection connection) => Load(connection, "handed_at IS NOT NULL");
 

@@ -9,6 +9,13 @@ namespace Hepno.Store;
 /// <param name="WithdrawnAt">When withdrawn (UTC), or null.</param>
 public sealed record StoredQuote(string Id, string OrderId, DateTime SentAt, DateTime? WithdrawnAt);
 
+/// <summary>A line of a sent quote in figures alone.</summary>
+/// <param name="LineId">Which line.</param>
+/// <param name="MethodId">By which way.</param>
+/// <param name="Price">Sold at, a piece, what dearer sizes add averaged in.</param>
+/// <param name="Cost">Cost a piece as it was then.</param>
+public sealed record QuotedLine(string LineId, string MethodId, decimal Price, decimal Cost);
+
 /// <summary>Sent quotes with the bytes of their PDF.</summary>
 public static class QuoteStore
 {
@@ -18,11 +25,21 @@ public static class QuoteStore
     /// <param name="quote">The quote.</param>
     /// <param name="json">Every figure and text, the inputs and the core's version.</param>
     /// <param name="pdf">The page as sent.</param>
-    public static void Send(SqliteConnection connection, StoredQuote quote, string json, byte[] pdf)
+    /// <param name="lines">Its lines in figures alone.</param>
+    public static void Send(SqliteConnection connection, StoredQuote quote, string json, byte[] pdf, IEnumerable<QuotedLine> lines)
     {
         connection.Put("quote", 1, ("id", quote.Id), ("order_id", quote.OrderId), ("sent_at", quote.SentAt), ("withdrawn_at", null), ("json", json), ("pdf", pdf));
+        foreach (var l in lines)
+        {
+            connection.Put("quote_line", 2, ("quote_id", quote.Id), ("line_id", l.LineId), ("method_id", l.MethodId), ("price_micros", l.Price), ("cost_micros", l.Cost));
+        }
         ChangeStore.Add(connection, "quote", quote.Id, 1, quote.SentAt);
     }
+
+    /// <summary>Lines of the quotes that stand for orders not handed over, by order.</summary>
+    public static ILookup<string, QuotedLine> StandingLines(SqliteConnection connection) => connection.Query("""
+        SELECT q.order_id, l.* FROM quote_line l JOIN quote q ON q.id = l.quote_id WHERE q.withdrawn_at IS NULL AND q.order_id IN (SELECT id FROM orders WHERE closed_at IS NULL AND handed_at IS NULL)
+        """, r => (Of: r.Text("order_id"), Line: new QuotedLine(r.Text("line_id"), r.Text("method_id"), r.Money("price_micros"), r.Money("cost_micros")))).ToLookup(x => x.Of, x => x.Line);
 
     public static void Withdraw(SqliteConnection connection, string id, DateTime at)
     {

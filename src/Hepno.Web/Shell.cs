@@ -131,6 +131,7 @@ internal static class Shell
         builder.Services.AddSingleton(_ => new Db(data));
         builder.Services.AddSingleton<Desk>();
         builder.Services.AddSingleton<LayoutSearches>();
+        builder.Services.AddSingleton<Recosting>();
         builder.Services.AddSingleton<IPressReadout, SimulatedPress>();
         builder.Services.AddSingleton<IFilmPrinterReadout, SimulatedFilmPrinter>();
         builder.Services.AddHostedService<OpenStore>();

@@ -99,4 +99,22 @@ public class WhatIfTests
         Assert.Null(RuleOfThumb.Of(20m, cost, n.Fees(), n with { RuleOfThumb = 0 }));
         Assert.Equal("ruleOfThumb", Assert.Single((n with { RuleOfThumb = 21 }).Problems()).Where);
     }
+
+    // sold at 20 with no fees: a cost of 15 leaves a quarter, today's own cost what it leaves
+    [Fact]
+    public void A_sent_line_is_re_costed_against_the_price_it_was_sent_at()
+    {
+        var plain = Book with { Numbers = Book.Numbers with { FeeShare = 0, FeeFixed = 0, LeastMarginShare = 0.2m } };
+        var cost = LineCost.Of(Ask, new DtfBought().Answer(Ask, plain).Decorations, plain).Cost.Value;
+        var price = cost / 0.75m;
+        var now = Recosted.Of(Ask, "dtf-bought", price, cost, plain, new());
+        Assert.Equal((cost, false), (now.CostNow, now.FellUnder));
+        Assert.Equal((0.25, 0.25), ((double)now.MarginThen, (double)now.MarginNow));
+        // a floor over both is not fallen under; one between is; what was under before is not said again
+        Recosted At(decimal floor, decimal then) => Recosted.Of(Ask, "dtf-bought", price, then, plain with { Numbers = plain.Numbers with { LeastMarginShare = floor } }, new());
+        Assert.True(At(0.3m, price * 0.6m).FellUnder);
+        Assert.False(At(0.3m, price * 0.8m).FellUnder);
+        // a way that is gone has no cost
+        Assert.Equal((null, true), (Recosted.Of(Ask, "dtf-bought", price, cost, plain with { Films = [] }, new()).CostNow, Recosted.Of(Ask, "painted", price, cost, plain, new()).FellUnder));
+    }
 }

@@ -154,3 +154,16 @@ test("make or buy is weighed with the shop's own figures, a way to begin with is
   await expect(page.getByText(/is tied up before the first sale/)).toBeVisible()
   await clean(page)
 })
+
+test('quotes that stand are re-costed from the Shelf, with what moved', async ({ page, request, server }) => {
+  const o = order(request, server.url, 'stands')
+  await o.ask([{ ...tees, sizes: [{ size: 'M', pieces: 36 }] }])
+  await o.post('choose', { lineId: '1', methodId: 'dtf-bought' })
+  await o.post('lay-out')
+  await o.post('send')
+  await page.goto(`${server.url}/shelf`)
+  const recost = page.getByRole('region', { name: 'Quotes at the prices of today' })
+  await recost.getByRole('button', { name: 'Re-cost the quotes that stand' }).click()
+  await expect(recost.getByText(/fell under the floor of/)).toBeVisible()
+  await clean(page)
+})

@@ -132,7 +132,7 @@ internal static class OrderDeeds
         }
         var frozen = desk.Quoted(c, book, connection);
         var version = Put(connection, c, seen, deed with { Undoable = false }, f => f);
-        QuoteStore.Send(connection, new StoredQuote($"{id}-{version}", id, deed.At, null), JsonSerializer.Serialize(frozen, Json.Frozen), QuotePdf.Print(frozen.Document));
+        QuoteStore.Send(connection, new StoredQuote($"{id}-{version}", id, deed.At, null), JsonSerializer.Serialize(frozen, Json.Frozen), QuotePdf.Print(frozen.Document), frozen.Figures());
         return version;
     }
 

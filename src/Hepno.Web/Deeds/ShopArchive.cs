@@ -10,6 +10,7 @@ using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
 using Hepno.Core.Stock;
 using Hepno.Store;
+using Hepno.Web.Views;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;
@@ -84,7 +85,7 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
         Put(c, Aggregates.Orders, a.Orders, final);
         foreach (var q in a.Quotes)
         {
-            QuoteStore.Send(c, new StoredQuote(q.Id, q.OrderId, q.SentAt, null), q.Frozen.GetRawText(), q.Pdf);
+            QuoteStore.Send(c, new StoredQuote(q.Id, q.OrderId, q.SentAt, null), q.Frozen.GetRawText(), q.Pdf, FiguresOf(q));
             if (q.WithdrawnAt is { } at)
             {
                 QuoteStore.Withdraw(c, q.Id, at);
@@ -108,6 +109,19 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
             aggregate.Put(c, value, 0, deed);
         }
     }
+
+    private static IEnumerable<QuotedLine> FiguresOf(ArchivedQuote q)
+    {
+        try
+        {
+            return q.Frozen.Deserialize<FrozenQuote>(Json.Frozen)!.Figures();
+        }
+        catch (JsonException unreadable)
+        {
+            throw new RefusedException(400, "unreadable", $"The quote {q.Id} cannot be read: {unreadable.Path ?? "its figures"} is missing or another kind.", "Bring the file as it was exported.", "quotes");
+        }
+    }
+
 
     private IEnumerable<Problem> Problems()
     {

@@ -34,6 +34,8 @@ internal static class WeighEndpoints
         api.MapGet("/make-or-buy", Start).WithTags("weighing").WithName("makeOrBuyStart").WithSummary("A film printer against bought film, from the shop's own figures and its orders of three months; null while there is no tee or no press.");
         api.MapPost("/compute/make-or-buy", Weigh).WithTags("compute").WithName("computeMakeOrBuy").WithSummary("When a machine pays: break-even minutes, saving, months until it is paid back.");
         api.MapGet("/start-up", StartUps).WithTags("weighing").WithName("startUp").WithSummary("What each way takes to begin with: machines the shop has at its own price, the rest assumed.");
+        api.MapPost("/recost", (Recosting all) => all.Begin()).WithTags("weighing").WithName("recost").WithSummary("Begins re-costing every quote that stands at the prices of today; no price is changed by it.");
+        api.MapGet("/recost/{id}", (string id, Recosting all) => all.Look(id)).WithTags("weighing").WithName("recosted").WithSummary("How far re-costing has come; once it is done, which lines moved and which fell under the floor.");
         api.MapGet("/orders/{id}/launch", LaunchOf).WithTags("orders").WithName("launch").WithSummary("A line by one way as a launch: money tied up before the first sale, lost if nothing sells, and how many a month a sent-out way needs to take over.");
     }
 

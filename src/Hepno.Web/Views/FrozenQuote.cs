@@ -5,6 +5,7 @@ using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Sending;
 using Hepno.Formats;
+using Hepno.Store;
 
 namespace Hepno.Web.Views;
 
@@ -33,6 +34,9 @@ public sealed record FrozenLine(string LineId, Style Style, Colourway Colourway,
 /// <param name="Packed">How it is packed and sent, or null when it is collected.</param>
 public sealed record FrozenQuote(Ask Ask, IReadOnlyList<FrozenLine> Lines, ShopNumbers Numbers, QuoteDocument Document, decimal Goods, decimal Postage, decimal Tax, decimal Total, decimal Deposit, DateTime? ReadyAt, DateOnly ValidUntil, string CoreVersion, PackingWay? Packed = null)
 {
+    /// <summary>Its lines in figures alone.</summary>
+    internal IEnumerable<QuotedLine> Figures() => Lines.Select(l => new QuotedLine(l.LineId, l.Band.MethodId, l.Band.Outcome.Price + l.Band.Outcome.Surcharges, l.Band.Cost.Value));
+
     /// <summary>What was asked of a line.</summary>
     public AskLine AskOf(FrozenLine line) => Ask.Lines.First(l => l.Id == line.LineId);
 

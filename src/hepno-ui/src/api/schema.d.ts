@@ -584,6 +584,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recost": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins re-costing every quote that stands at the prices of today; no price is changed by it. */
+        post: operations["recost"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recost/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far re-costing has come; once it is done, which lines moved and which fell under the floor. */
+        get: operations["recosted"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{id}/launch": {
         parameters: {
             query?: never;
@@ -6299,7 +6333,7 @@ export interface components {
             lostPlain: components["schemas"]["Figure"];
             /**
              * Format: int32
-             * @description Pieces of one order from which a way that is sent out is the cheapest: sold so many a month, it takes over; null where it never is.
+             * @description Pieces of one order from which a way that is sent out is the cheapest, or else the best for the shop: sold so many a month, it takes over; null where it never does.
              */
             sentOutFrom: null | number;
             /** @description That way; empty for none. */
@@ -9324,6 +9358,74 @@ export interface components {
          * @enum {unknown}
          */
         RecipeSource: "own-test" | "maker" | "learned" | "assumed";
+        /** @description How far re-costing has come; once it is done, what it found. */
+        RecostView: {
+            /** @description Which one. */
+            id: string;
+            /**
+             * Format: int32
+             * @description Quotes looked at.
+             */
+            done: number;
+            /**
+             * Format: int32
+             * @description Of so many.
+             */
+            of: number;
+            /** @description True when it is over. */
+            isDone: boolean;
+            /**
+             * Format: int32
+             * @description Lines that fell under the floor.
+             */
+            fell: number;
+            /**
+             * Format: int32
+             * @description Lines whose cost moved by more than a hundredth of a unit.
+             */
+            moved: number;
+            /**
+             * Format: double
+             * @description The floor: the least margin under Numbers.
+             */
+            floorShare: number;
+            /** @description Those that moved most, what fell under the floor first; at most two hundred. */
+            lines: components["schemas"]["RecostedView"][];
+        };
+        /** @description A sent line that today's prices move. */
+        RecostedView: {
+            /** @description Order. */
+            orderId: string;
+            /** @description Its number as written, with its line. */
+            code: string;
+            /**
+             * Format: double
+             * @description Sold at, a piece.
+             */
+            price: number;
+            /**
+             * Format: double
+             * @description Cost a piece when it was sent.
+             */
+            costThen: number;
+            /**
+             * Format: double
+             * @description Cost a piece now; null where its way cannot do it any more.
+             */
+            costNow: null | number;
+            /**
+             * Format: double
+             * @description Profit as a share of the price then.
+             */
+            marginThen: number;
+            /**
+             * Format: double
+             * @description Profit as a share of the price now.
+             */
+            marginNow: number;
+            /** @description True where it fell under the floor, or its way cannot. */
+            fellUnder: boolean;
+        };
         /** @description A refill or change of roll just made; no level for a full one. */
         RefillBody: {
             supply: components["schemas"]["Supply"];
@@ -14491,6 +14593,156 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StartUpBudget"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    recost: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecostView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    recosted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecostView"];
                 };
             };
             /** @description Bad Request */

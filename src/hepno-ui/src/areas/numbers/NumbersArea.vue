@@ -7,6 +7,7 @@ import ThingEditor from '../../kit/ThingEditor.vue'
 import { onChange } from '../../shell/live'
 import { reading, shop } from '../../shell/state'
 import Devices from './Devices.vue'
+import RecostQuotes from '../../kit/RecostQuotes.vue'
 import MakeOrBuy from './MakeOrBuy.vue'
 import StartUpBudgets from './StartUpBudgets.vue'
 import Tables from './Tables.vue'
@@ -196,6 +197,7 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
         :save="store.save"
         title="Prices"
       />
+      <RecostQuotes />
       <h2 class="head">Packing</h2>
       <ThingEditor
         :value="n"

@@ -9,6 +9,7 @@ import { things, useThings } from '../../kit/things'
 import { attempt, format, refresh } from '../../shell/state'
 import DrawerBoards from './DrawerBoards.vue'
 import RemnantBoards from './RemnantBoards.vue'
+import RecostQuotes from '../../kit/RecostQuotes.vue'
 import SentOutBoards from './SentOutBoards.vue'
 import { filmFields } from './filmFields'
 import { freshScreen, freshStyle, screenFields, styleFields, vinylFields } from './fields'
@@ -183,6 +184,8 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
       </Boards>
       <RemnantBoards :vinyls="vinyls.all.value" />
       <SentOutBoards />
+      <h2 class="head">Quotes at the prices of today</h2>
+      <RecostQuotes />
     </div>
     <Keys
       :hints="[

@@ -1,0 +1,104 @@
+using System.Collections.Concurrent;
+using Hepno.Core.Comparing;
+using Hepno.Core.Gang;
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Orders;
+using Hepno.Store;
+
+namespace Hepno.Web;
+
+/// <summary>A sent line that today's prices move.</summary>
+/// <param name="OrderId">Order.</param>
+/// <param name="Code">Its number as written, with its line.</param>
+/// <param name="Price">Sold at, a piece.</param>
+/// <param name="CostThen">Cost a piece when it was sent.</param>
+/// <param name="CostNow">Cost a piece now; null where its way cannot do it any more.</param>
+/// <param name="MarginThen">Profit as a share of the price then.</param>
+/// <param name="MarginNow">Profit as a share of the price now.</param>
+/// <param name="FellUnder">True where it fell under the floor, or its way cannot.</param>
+public sealed record RecostedView(string OrderId, string Code, decimal Price, decimal CostThen, decimal? CostNow, decimal MarginThen, decimal MarginNow, bool FellUnder);
+
+/// <summary>How far re-costing has come; once it is done, what it found.</summary>
+/// <param name="Id">Which one.</param>
+/// <param name="Done">Quotes looked at.</param>
+/// <param name="Of">Of so many.</param>
+/// <param name="IsDone">True when it is over.</param>
+/// <param name="Fell">Lines that fell under the floor.</param>
+/// <param name="Moved">Lines whose cost moved by more than a hundredth of a unit.</param>
+/// <param name="FloorShare">The floor: the least margin under Numbers.</param>
+/// <param name="Lines">Those that moved most, what fell under the floor first; at most two hundred.</param>
+public sealed record RecostView(string Id, int Done, int Of, bool IsDone, int Fell, int Moved, decimal FloorShare, IReadOnlyList<RecostedView> Lines);
+
+/// <summary>Re-costs the quotes that stand at the prices of today while the owner does something else. Nothing is changed by it.</summary>
+internal sealed class Recosting(Desk desk)
+{
+    private const int MostShown = 200;
+    private const int MostKept = 5;
+    private readonly ConcurrentDictionary<string, Task> begun = new();
+    private readonly ConcurrentDictionary<string, RecostView> views = new();
+
+    /// <summary>Begins one; a second asked for while one runs is the same.</summary>
+    public RecostView Begin()
+    {
+        if (views.Values.FirstOrDefault(v => !v.IsDone) is { } running)
+        {
+            return running;
+        }
+        foreach (var old in views.Keys.Take(Math.Max(0, views.Count - MostKept)))
+        {
+            views.TryRemove(old, out _);
+            begun.TryRemove(old, out _);
+        }
+        var id = Guid.NewGuid().ToString("N");
+        var view = views[id] = new(id, 0, 0, false, 0, 0, 0, []);
+        begun[id] = Task.Run(() => Run(id));
+        return view;
+    }
+
+    public RecostView Look(string id) => views.GetValueOrDefault(id) ?? throw RefusedException.NoSuch("re-costing", id);
+
+    private void Run(string id)
+    {
+        try
+        {
+            var (book, orders, quoted, customers) = desk.Db.Read(connection => (desk.Book(connection), OrderStore.Quoted(connection), QuoteStore.StandingLines(connection), Aggregates.Customers.All(connection).ToDictionary(c => c.Value.Id, c => c.Value)));
+            var sketch = new LayoutSketch();
+            var moved = new List<RecostedView>();
+            for (var i = 0; i < orders.Count; i++)
+            {
+                var order = orders[i].Value;
+                moved.AddRange(Lines(order, quoted, Desk.For(order.Ask.CustomerId is { } who ? customers.GetValueOrDefault(who) : null, book), sketch));
+                if (i % 50 == 49)
+                {
+                    views[id] = views[id] with { Done = i + 1, Of = orders.Count };
+                }
+            }
+            views[id] = new(id, orders.Count, orders.Count, true, moved.Count(l => l.FellUnder), moved.Count, book.Numbers.LeastMarginShare,
+                [.. moved.OrderByDescending(l => l.FellUnder).ThenByDescending(l => Math.Abs((l.CostNow ?? 0) - l.CostThen)).Take(MostShown)]);
+        }
+        finally
+        {
+            // whatever happens it ends: nobody waits for one that is over
+            views.AddOrUpdate(id, _ => new(id, 0, 0, true, 0, 0, 0, []), (_, v) => v with { IsDone = true });
+        }
+    }
+
+    private static IEnumerable<RecostedView> Lines(Order order, ILookup<string, QuotedLine> quoted, ShopBook book, LayoutSketch sketch)
+    {
+        var inHand = AsksInHand.Of(order.Ask, book, order.Facts);
+        foreach (var line in quoted[order.Id])
+        {
+            var at = order.Ask.Lines.ToList().FindIndex(l => l.Id == line.LineId);
+            if (at < 0 || inHand[at].InHand is not { } ask)
+            {
+                continue;
+            }
+            var now = Recosted.Of(ask, line.MethodId, line.Price, line.Cost, book, sketch);
+            if (now.CostNow is null || Money.Charged(now.CostNow.Value - line.Cost, book.Numbers.Format.MinorDigits) != 0)
+            {
+                yield return new(order.Id, $"{order.Code}{(order.Ask.Lines.Count > 1 ? $" line {at + 1}" : "")}", line.Price, line.Cost, now.CostNow, now.MarginThen, now.MarginNow, now.FellUnder);
+            }
+        }
+    }
+}
