@@ -267,6 +267,24 @@ public class FurtherMethodTests
         Assert.False(Leaves("screen-out", "temperature test"));
     }
 
+    // 9,000 by the file: 1.80 of thread and 0.12 of backing, nothing digitised; 1,000 × 9,000 ÷ (700 × 0.8 a minute)
+    [Fact]
+    public void A_stitch_file_says_the_stitches_and_is_digitised_already()
+    {
+        var counted = Front(3.5, 2, 50) with { Stitches = 9000 };
+        var plan = Plan(new Embroidery(), On(Black, 24, counted));
+        Assert.Equal(1.92m, plan.Material.Value);
+        Assert.Null(plan.SetUp);
+        Assert.Equal("its stitch file", Embroidery.Stitches(counted).Source);
+        Assert.NotNull(Plan(new Embroidery(), On(Black, 24, Front(3.5, 2, 50))).SetUp);
+        // three quarters as wide and high takes nine sixteenths of them
+        var youth = On(Black, 24, Front(10, 6, 50) with { BySize = true, Stitches = 16_000 }) with { Sizes = [new("YM", 24)] };
+        var scale = youth.Prints[0].WidthIn / 10;
+        Assert.True(scale < 1);
+        Assert.Equal((int)Math.Round(16_000 * scale * scale), youth.Prints[0].Stitches);
+        Assert.Equal("stitches", Assert.Single(Places.Refusals(counted with { Stitches = 50 }, "p"), r => r.Code == "range").Where.Split('.')[1]);
+    }
+
     // the maker's label goes before the shop's own is printed there; on a blank of others it is theirs to do
     [Theory]
     [InlineData(true, "Tear the label out", 8)]

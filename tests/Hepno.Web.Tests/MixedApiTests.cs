@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.Json.Nodes;
 
 namespace Hepno.Web.Tests;
 
@@ -70,5 +71,28 @@ public sealed class MixedApiTests(Shop shop) : IClassFixture<Shop>
         var (status, body) = await journey.Deed("choose", JsonSerializer.Serialize(new { methodId = Mix }));
         Assert.Equal((409, "method-unfit"), (status, body.GetProperty("problems")[0].GetProperty("code").GetString()));
         Assert.Contains("is gone", body.GetProperty("problems")[0].GetProperty("sentence").GetString(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task Stitches_of_a_file_are_kept_with_the_print_and_an_order_of_two_lines_is_weighed_whole()
+    {
+        var journey = new Journey(shop, "stitched-file");
+        await journey.Ask();
+        Assert.Equal(JsonValueKind.Null, (await shop.Get("/api/orders/stitched-file/ways")).ValueKind);
+        var ask = Journey.Body((await journey.Order()).GetProperty("ask").GetRawText());
+        var two = JsonNode.Parse(ask)!;
+        two["lines"]![0]!["placements"]![0]!["stitches"] = 9000;
+        var second = two["lines"]![0]!.DeepClone();
+        second["id"] = "2";
+        second["placements"]![0]!["id"] = "g";
+        two["lines"]!.AsArray().Add(second);
+        Assert.Equal(200, (await journey.Deed("", two.ToJsonString(), HttpMethod.Put)).Status);
+        Assert.Equal(9000, (await journey.Order()).GetProperty("ask").GetProperty("lines")[0].GetProperty("placements")[0].GetProperty("stitches").GetInt32());
+        var ways = await shop.Get("/api/orders/stitched-file/ways");
+        Assert.Equal(2, ways.GetProperty("each").GetArrayLength());
+        Assert.NotEmpty(ways.GetProperty("oneId").GetString()!);
+        two["lines"]![0]!["placements"]![0]!["stitches"] = 5;
+        var (status, body) = await journey.Deed("", two.ToJsonString(), HttpMethod.Put);
+        Assert.Equal((400, "lines[0].placements[0].stitches"), (status, body.GetProperty("problems")[0].GetProperty("where").GetString()));
     }
 }

@@ -122,7 +122,7 @@ public static class Comparer
             "artwork drawn or mended by you",
             n.HandsFactor == 1 ? "minutes are simulated from standards: no run of yours is in them yet" : "minutes are simulated from standards at the pace of your own runs",
         ];
-        if (answer.Decorations.Any(d => d.BenchId.Length > 0 && d.BenchId != ShopBook.Table.Id))
+        if (answer.Decorations.Any(d => d.BenchId.Length > 0 && d.BenchId != ShopBook.Table.Id && d.Placement.Stitches is null))
         {
             leavesOut.Add("the stitch file's own count: stitches are guessed from the painted area");
         }

@@ -29,9 +29,13 @@ public sealed class Embroidery : IDecorationMethod
     /// <inheritdoc/>
     public double SpoilageAssumed => FailurePrior;
 
-    /// <summary>Stitches of a print without a stitch file (assumed, DOMAIN 5): 1,800 for each painted in² and 120 for each in of outline, its box's.</summary>
+    /// <summary>Stitches of a print: its stitch file's; without one (assumed, DOMAIN 5) 1,800 for each painted in² and 120 for each in of outline, its box's.</summary>
     public static Figure Stitches(Placement p)
     {
+        if (p.Stitches is { } counted)
+        {
+            return Figure.Input("stitches", "Stitches", counted, FigureUnit.Count, "its stitch file");
+        }
         var (painted, outline) = (p.AreaIn2 * p.CoveragePercent / 100, 2 * (p.WidthIn + p.HeightIn));
         return new("stitches", "Stitches", (decimal)((painted * StitchesPerIn2) + (outline * StitchesPerOutlineIn)), FigureUnit.Count, "painted × 1,800 + outline × 120", "assumed until its stitch file is there",
             [Figure.Input("painted", "Painted", painted, FigureUnit.SquareInches, "the ask: box × coverage"), Figure.Input("outline", "Outline", outline, FigureUnit.Inches, "the ask: round its box")]);
@@ -88,7 +92,8 @@ public sealed class Embroidery : IDecorationMethod
         var material = Figure.Sum("material", $"{place} stitches",
             Figure.Of("thread", "Thread", stitches.Value / 1000 * machine.ThreadPerThousand, "stitches ÷ 1,000 × price", stitches, Figure.Input("price", "1,000 stitches", machine.ThreadPerThousand, FigureUnit.Money, source)),
             Figure.Input("backing", "Backing", machine.BackingPerPiece, FigureUnit.Money, source));
-        var setUp = Figure.Input("set-up", $"{place}, digitising", machine.DigitisingPerDesign, FigureUnit.Money, $"{source}; once for the design");
+        // what has its file is digitised already
+        var setUp = p.Stitches is not null ? null : Figure.Input("set-up", $"{place}, digitising", machine.DigitisingPerDesign, FigureUnit.Money, $"{source}; once for the design");
         return new(p, material, 0, failure, Recipe.NoHeat(machine.Id, "right-reading, from the stitch file", machine.Cautions), book.Numbers.Standards().Stitched(machine.Seconds((double)stitches.Value, p.Colours)), [], [], setUp, BenchId: machine.Id);
     }
 }

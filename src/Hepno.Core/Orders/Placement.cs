@@ -16,7 +16,8 @@ namespace Hepno.Core.Orders;
 /// <param name="BySize">True when it is made smaller on sizes that do not take it as large as asked.</param>
 /// <param name="Own">What each piece has of its own there instead of the same artwork on all; its box is then as large as the widest may be.</param>
 /// <param name="Cuts">Its colours as they were measured on its artwork; null where the figures were typed.</param>
-public sealed record Placement(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, ColourCuts? Cuts = null)
+/// <param name="Stitches">Stitches of its stitch file; null while there is none and they are guessed from the painted area.</param>
+public sealed record Placement(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, ColourCuts? Cuts = null, int? Stitches = null)
 {
     /// <summary>Area of the bounding box, in².</summary>
     public double AreaIn2 => WidthIn * HeightIn;
@@ -27,6 +28,9 @@ public static class Places
 {
     /// <summary>Largest width or height of any artwork, in: more is never a garment.</summary>
     public const double Absurd = 40;
+
+    /// <summary>Most stitches of one print: more is a slip of the pen.</summary>
+    public const int MostStitches = 1_000_000;
 
     /// <summary>A finger's breadth, in: how placements are checked at the press (assumed, DOMAIN 21.14).</summary>
     public const double FingerIn = 0.75;
@@ -108,6 +112,10 @@ public static class Places
         if (p.Colours is < 1 or > 20)
         {
             yield return new("range", $"{place.Name}: {p.Colours} colours is outside 1 to 20.", At("colours"), "Count the flat colours; say gradient for photographs.");
+        }
+        if (p.Stitches is < 100 or > MostStitches)
+        {
+            yield return new("range", $"{place.Name}: {p.Stitches} stitches is outside 100 to {MostStitches}.", At("stitches"), "Type the count the stitch file says, or leave it out.");
         }
         if (p.ThinnestLinePt is <= 0 or > 100)
         {

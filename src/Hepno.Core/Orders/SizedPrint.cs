@@ -41,7 +41,7 @@ public static class SizedPrints
         return Math.Min(1, Math.Min(place.WidthOn(size) / p.WidthIn, place.HeightOn(size) / p.HeightIn));
     }
 
-    private static Placement Scaled(Placement p, double scale) => scale >= 1 ? p : p with { WidthIn = p.WidthIn * scale, HeightIn = p.HeightIn * scale, ThinnestLinePt = p.ThinnestLinePt * scale };
+    private static Placement Scaled(Placement p, double scale) => scale >= 1 ? p : p with { WidthIn = p.WidthIn * scale, HeightIn = p.HeightIn * scale, ThinnestLinePt = p.ThinnestLinePt * scale, Stitches = p.Stitches is { } stitches ? (int)Math.Round(stitches * scale * scale) : null };
 
     // the box holds the widest text of these sizes; a wider one is pressed together to fit
     private static Placement Fitted(Placement p, IReadOnlyList<SizeCount> sizes, IReadOnlyList<OwnPiece>? names)

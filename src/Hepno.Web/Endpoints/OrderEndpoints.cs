@@ -21,12 +21,12 @@ internal sealed record CutBody(string Hex, double WidthShare, double HeightShare
 /// <summary>The flat colours of an artwork, the one with most paint first.</summary>
 internal sealed record CutsBody(IReadOnlyList<CutBody> Colours);
 
-/// <summary>One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork.</summary>
-internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, CutsBody? Cuts = null)
+/// <summary>One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork. Stitches: what its stitch file says, left out while there is none.</summary>
+internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, CutsBody? Cuts = null, int? Stitches = null)
 {
-    public Placement ToCore() => new(Id, Place, WidthIn, HeightIn, CoveragePercent, Colours, Gradient, ThinnestLinePt, DesignId, BySize, Own);
+    public Placement ToCore() => new(Id, Place, WidthIn, HeightIn, CoveragePercent, Colours, Gradient, ThinnestLinePt, DesignId, BySize, Own, Stitches: Stitches);
 
-    public static PlacementBody Of(Placement p) => new(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt, p.DesignId, p.BySize, p.Own, p.Cuts is { } cuts ? new([.. cuts.Colours.Select(c => new CutBody(c.Hex, c.WidthShare, c.HeightShare, c.PaintShare))]) : null);
+    public static PlacementBody Of(Placement p) => new(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt, p.DesignId, p.BySize, p.Own, p.Cuts is { } cuts ? new([.. cuts.Colours.Select(c => new CutBody(c.Hex, c.WidthShare, c.HeightShare, c.PaintShare))]) : null, p.Stitches);
 }
 
 /// <summary>One personalised piece; name or number may be empty.</summary>
@@ -130,6 +130,7 @@ internal static class OrderEndpoints
         orders.MapGet("{id}", Get).WithName("order");
         orders.MapPut("{id}", Put).WithName("saveAsk");
         orders.MapGet("{id}/compare", Compare).WithName("compare").WithSummary("Every way of decorating a line held against the ask; a mix of ways (htv@front+embroidery@chest) is held beside them when it is named.");
+        orders.MapGet("{id}/ways", Ways).WithName("orderWays").WithSummary("Ways of a whole order: each line by its own best, or one way for all; null for one line, or where a line is not complete or can be done by none.");
         orders.MapGet("{id}/swing", Swings).WithName("swing").WithSummary("Which input moves the cost of a piece most by one way of a line: each alone a fifth less and more, spoilage from none to six in a hundred.");
         orders.MapGet("{id}/ribbon", Ribbon).WithName("ribbon").WithSummary("The cheapest way and the best for the shop from 1 to 500 pieces of a line, and where the answer changes.");
         orders.MapGet("{id}/layout", Layout).WithName("layout");
@@ -252,6 +253,14 @@ internal static class OrderEndpoints
         var own = mix is null ? null : Mixed.Find(mix) ?? throw new RefusedException(400, "mix", $"\"{mix}\" is no mix of ways.", "A way for each print, as in htv@front+embroidery@chest.", "mix");
         return desk.Compare(c, c.Line(line), quantity, book, desk.Open(connection, book), own: own, whatIf: whatIf)
             ?? throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "Tell Hepno what you can press: there is no press on the Floor." : $"{c.Order.Code} cannot be compared yet: {c.Standing.Missing[0].Text}.", book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first.");
+    });
+
+    /// <summary>Each line of an order by its own best way, or one way for all of them.</summary>
+    internal static OrderWays? Ways(string id, Desk desk) => desk.Db.Read(connection =>
+    {
+        var book = desk.Book(connection);
+        var c = desk.Case(connection, id, book);
+        return book.Presses.Count == 0 || !c.IsComplete ? null : OrderWays.Of([.. c.Lines.Select(l => l.InHand!)], Desk.For(c.Customer, book));
     });
 
     /// <summary>Which input moves the cost of a piece most by one way of a line.</summary>

@@ -756,6 +756,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Each line of an order by its own best way, or one way for all of them. */
+        get: operations["orderWays"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{id}/swing": {
         parameters: {
             query?: never;
@@ -6750,6 +6767,23 @@ export interface components {
              */
             seq: number;
         };
+        /** @description A line's way within an order. */
+        LineWay: {
+            /**
+             * Format: int32
+             * @description Which line, from 0 in the order asked.
+             */
+            line: number;
+            /** @description Its way. */
+            methodId: string;
+            /** @description On screen. */
+            name: string;
+            /**
+             * Format: double
+             * @description Cost of all its pieces.
+             */
+            total: number;
+        };
         /** @description A refill or a change of roll (DOMAIN 5): what went in, of which lot, when. */
         Loading: {
             /** @description Where. */
@@ -7429,6 +7463,25 @@ export interface components {
              */
             deposit: number;
         };
+        /** @description Ways of a whole order: each line by its own best, or one way for all of them, which shares a supplier's freight and one heat. */
+        OrderWays: {
+            /** @description Each line by its best: a plain yes before one with care, then the least cost. */
+            each: components["schemas"]["LineWay"][];
+            /**
+             * Format: double
+             * @description What that costs in all, freight of one supplier counted once.
+             */
+            eachTotal: number;
+            /** @description The best single way for all lines; empty where none can do all. */
+            oneId: string;
+            /**
+             * Format: double
+             * @description What it costs in all, its freight counted once; 0 where none can.
+             */
+            oneTotal: number;
+            /** @description What is won and lost by mixing or by not mixing. */
+            sentences: string[];
+        };
         /** @description One way a line can be made. */
         OtherPrinted: {
             /** @description In the customer's words. */
@@ -8067,12 +8120,17 @@ export interface components {
             own: components["schemas"]["OwnText"];
             cuts: null | components["schemas"]["ColourCuts"];
             /**
+             * Format: int32
+             * @description Stitches of its stitch file; null while there is none and they are guessed from the painted area.
+             */
+            stitches: null | number;
+            /**
              * Format: double
              * @description Area of the bounding box, in².
              */
             areaIn2: number;
         };
-        /** @description One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork. */
+        /** @description One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork. Stitches: what its stitch file says, left out while there is none. */
         PlacementBody: {
             id: string;
             place: string;
@@ -8092,6 +8150,8 @@ export interface components {
             bySize: boolean;
             own: components["schemas"]["OwnText"];
             cuts: null | components["schemas"]["CutsBody"];
+            /** Format: int32 */
+            stitches: null | number;
         };
         /** @description Which way can do a placement by itself, and at what cost. */
         PlacementWays: {
@@ -15520,6 +15580,82 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Comparison"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    orderWays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": null | components["schemas"]["OrderWays"];
                 };
             };
             /** @description Bad Request */

@@ -25,6 +25,7 @@ const fresh = (): Body => ({
   bySize: false,
   own: 'none',
   cuts: null,
+  stitches: null,
 })
 const draft = reactive<Body>(fresh())
 const unit = () => (format().metric ? 2.54 : 1)
@@ -105,6 +106,13 @@ defineExpose({ begin })
       /></label>
       <label class="check"><input v-model="draft.gradient" type="checkbox" /> gradients</label></template
     ><span v-else class="small quiet">the rest is measured on its picture</span>
+    <label class="field"
+      >Stitches, if its file is there<input
+        :value="draft.stitches ?? ''"
+        type="number"
+        step="1"
+        @input="(e) => (draft.stitches = Number((e.target as HTMLInputElement).value) || null)"
+    /></label>
     <label class="check"><input v-model="draft.bySize" type="checkbox" /> smaller on smaller sizes</label>
     <button class="plain-button" type="submit">Keep</button>
     <button v-if="placement" class="plain-button" type="button" @click="((open = false), emit('remove'))">

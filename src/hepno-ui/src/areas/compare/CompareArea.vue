@@ -19,6 +19,7 @@ import { useComparing } from './comparing'
 import Scrubber from './Scrubber.vue'
 import SlimBand from './SlimBand.vue'
 import WhatIf from './WhatIf.vue'
+import WholeOrder from './WholeOrder.vue'
 
 const router = useRouter()
 const { comparison, quantity, open, mix, tried, trying, before, bands, chosen, load, look, ribbon } = useComparing()
@@ -233,6 +234,7 @@ onUnmounted(() => {
           >
           <span class="quiet">What misses least stands first.</span>
         </p>
+        <WholeOrder v-if="(shop.order?.lines.length ?? 0) > 1 && !figures" />
         <p v-if="decided" class="small quiet kept">Chosen: {{ decided }}</p>
         <template v-for="(b, i) in bands" :key="b.methodId">
           <CompareBand

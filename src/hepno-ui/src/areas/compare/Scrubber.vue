@@ -21,9 +21,11 @@ const costs = computed(() => drawn.value.flatMap((b) => b.curve.map((p) => p.cos
 const top = computed(() => Math.max(1, ...costs.value.filter((c) => c < 4 * Math.min(...costs.value))))
 const y = (cost: number) => 54 - Math.min(1, cost / top.value) * 50
 const dash = ['', '7 4', '2 3', '12 4 2 4', '1 5']
+const least = (id: string) => props.ribbon?.lines.find((l) => l.methodId === id)?.from ?? 1
 const lines = computed(() =>
   drawn.value.map((b, i) => ({
-    name: b.name,
+    // a way that begins at a least number says so: its line begins there
+    name: `${b.name}${least(b.methodId) > 1 ? `, from ${least(b.methodId)}` : ''}`,
     dash: dash[i],
     d: b.curve.map((p, n) => `${n ? 'L' : 'M'}${x(p.pieces).toFixed(1)} ${y(p.cost).toFixed(1)}`).join(' '),
     last: b.curve.at(-1)?.cost ?? 0,
