@@ -7,6 +7,11 @@ using Hepno.Core.Stock;
 
 namespace Hepno.Core.Methods;
 
+/// <summary>A part of a print that lies under the press at once.</summary>
+/// <param name="WidthIn">Width, in.</param>
+/// <param name="HeightIn">Height, in.</param>
+public sealed record PlatenBox(double WidthIn, double HeightIn);
+
 /// <summary>One placement done by one method.</summary>
 /// <param name="Placement">Where and what.</param>
 /// <param name="Material">Money of material for one attempt.</param>
@@ -24,6 +29,9 @@ namespace Hepno.Core.Methods;
 public sealed record DecorationPlan(Placement Placement, Figure Material, int Bought, double FailureChance, Recipe Recipe, IReadOnlyList<WorkStep> Steps, IReadOnlyList<WorkStep> Preparation, IReadOnlyList<Purchase> Purchases, Figure? SetUp = null, string Prepare = "", string BenchId = "", double WaitMinutes = 0, bool BringsBlank = false)
 {
     private const double WantedChance = 0.95;
+
+    /// <summary>What of it lies under the press at once, in; null for the whole print.</summary>
+    public PlatenBox? OnPlaten { get; init; }
 
     /// <summary>Its way where the piece is decorated in several; empty for the line's own.</summary>
     public string MethodId { get; init; } = "";

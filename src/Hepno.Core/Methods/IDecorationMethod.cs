@@ -190,7 +190,8 @@ public sealed record Verdict(VerdictKind Kind, IReadOnlyList<Reason> Reasons)
 /// <param name="MaterialId">For vinyl: of which roll on the Shelf; else empty.</param>
 /// <param name="Layer">For vinyl: which of the print's colours, from 0.</param>
 /// <param name="Breaks">For work sent out: its price breaks, by pieces; else null.</param>
-public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass, Gang.SheetGrid? Grid = null, SizedPrint? For = null, LaidPurchase? Laid = null, string Hex = "", string Note = "", string MaterialId = "", int Layer = 0, IReadOnlyList<PriceBreak>? Breaks = null);
+/// <param name="Tiles">For a print larger than a sheet: the sheets of one side; else null.</param>
+public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass, Gang.SheetGrid? Grid = null, SizedPrint? For = null, LaidPurchase? Laid = null, string Hex = "", string Note = "", string MaterialId = "", int Layer = 0, IReadOnlyList<PriceBreak>? Breaks = null, Gang.Tiles? Tiles = null);
 
 /// <summary>What a method answers to an ask.</summary>
 /// <param name="Verdict">Whether it can.</param>
@@ -231,7 +232,7 @@ public interface IDecorationMethod
 public static class DecorationMethods
 {
     /// <summary>The methods Hepno knows.</summary>
-    public static IReadOnlyList<IDecorationMethod> All { get; } = [new DtfBought(), new DtfMade(), new DigitalTransfer(), new ScreenTransfer(), new Htv(), new Sublimation(), new PaperLight(), new PaperOpaque(), new Dtg(), new Embroidery(), new ScreenOut(), new PodOut()];
+    public static IReadOnlyList<IDecorationMethod> All { get; } = [new DtfBought(), new DtfMade(), new DigitalTransfer(), new ScreenTransfer(), new Htv(), new Sublimation(), new SublimationAllOver(), new PaperLight(), new PaperOpaque(), new Dtg(), new Embroidery(), new ScreenOut(), new PodOut()];
 
     /// <summary>A method by its key, a mix of them by its own, or null.</summary>
     public static IDecorationMethod? Find(string id) => All.FirstOrDefault(m => m.Id == id) ?? (IDecorationMethod?)Mixed.Find(id);

@@ -79,7 +79,8 @@ public sealed class Sublimation : IDecorationMethod
         }
     }
 
-    private static List<Reason> Cloth(AskInHand ask)
+    /// <summary>What dye takes to: polyester, white or very light.</summary>
+    internal static List<Reason> Cloth(AskInHand ask)
     {
         List<Reason> reasons = [];
         var polyester = ask.Style.PercentOf(Fibre.Polyester);

@@ -133,9 +133,14 @@ internal static class Verdicts
     /// <summary>What the garment has that a print must mind: a zip, a pocket, a sewn label, eyelets.</summary>
     /// <param name="ask">The line.</param>
     /// <param name="dye">True for dye, which lies in the cloth and not on it.</param>
-    public static IEnumerable<Reason> Make(AskInHand ask, bool dye = false)
+    /// <param name="edgeToEdge">True for what prints a whole garment.</param>
+    public static IEnumerable<Reason> Make(AskInHand ask, bool dye = false, bool edgeToEdge = false)
     {
         bool Prints(params string[] places) => ask.Placements.Any(p => places.Contains(p.Place));
+        if (Prints(Places.AllOver) && !edgeToEdge)
+        {
+            yield return new("edge-to-edge", VerdictKind.No, "it is to be printed from edge to edge, over seams and sleeves", "dye all over on white polyester, or a print on a part of it");
+        }
         if (ask.Style.Kind == GarmentKind.Socks && !dye)
         {
             yield return new("socks", VerdictKind.No, "a sock is stretched over the foot: what lies on it cracks or rubs", "dye, on a polyester sock");

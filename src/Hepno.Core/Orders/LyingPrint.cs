@@ -36,6 +36,11 @@ public sealed record LyingPrint(string PlacementId, bool OnBack, FlatBox Print, 
         }
         var place = Places.Find(p.Place)!;
         var scale = GarmentScale.Of(kind, size);
+        if (p.Place == Places.AllOver)
+        {
+            var flat = new FlatBox(outline.Box[0] * scale, outline.Box[1] * scale, outline.Box[2] * scale, outline.Box[3] * scale);
+            return new(p.Id, false, flat, flat, 0, flat.Y, 0, 0, place.WhereOn(kind));
+        }
         var print = SizedPrints.Of(p, [new SizeCount(size, 1)], names)[0].Print;
         var (middle, seam, from) = ((anchor[0] + place.AsideIn) * scale, anchor[1] * scale, place.FromSeam(size));
         FlatBox Box(double width, double height) => new(middle - (width / 2), place.IsAbove ? seam - from - height : seam + from, width, height);

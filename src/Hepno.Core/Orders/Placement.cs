@@ -29,6 +29,9 @@ public static class Places
     /// <summary>Largest width or height of any artwork, in: more is never a garment.</summary>
     public const double Absurd = 40;
 
+    /// <summary>The place that is printed from edge to edge, both sides.</summary>
+    public const string AllOver = "all-over";
+
     /// <summary>Most stitches of one print: more is a slip of the pen.</summary>
     public const int MostStitches = 1_000_000;
 
@@ -62,6 +65,8 @@ public static class Places
         new("bag-face", "Bag face", "below the top edge", 3, 10, PlaceWidths.Same(9)),
         new("sock-side", "Sock side", "below the cuff", 1, 6, PlaceWidths.Same(2.5), 3.5),
         new("sock-side-b", "Sock, other side", "below the cuff", 1, 6, PlaceWidths.Same(2.5), 3.5),
+        // as wide as the smallest of each group lies flat; what is printed goes by the garment itself
+        new(AllOver, "All over", "from the top edge", 0, 29, new(29, 36, 40, 22, 17.5, 12)),
     ];
 
     /// <summary>A place by its key, or null.</summary>
@@ -73,6 +78,7 @@ public static class Places
         GarmentKind.Cap => ["cap-front"],
         GarmentKind.Tote or GarmentKind.DrawstringBag => ["bag-face"],
         GarmentKind.Socks => ["sock-side", "sock-side-b"],
+        GarmentKind.Tee => [.. OfTee, AllOver],
         GarmentKind.Joggers => ["left-leg", "right-leg"],
         GarmentKind.Apron => ["front", "left-chest"],
         GarmentKind.Tank => ["front", "left-chest", "back", "nape", "neck-label"],

@@ -96,6 +96,38 @@ public sealed class StepStandards(FloorHabits habits)
     public IReadOnlyList<WorkStep> Taped(Recipe recipe, double rethreadSeconds) =>
         [.. Laid(rethreadSeconds, Position), new("tape", "Tape down", this["tape"], true, true), Cover, .. Pressed(recipe.DwellSeconds), .. Peeled(recipe.Peel, recipe.PeelAfterSeconds), .. Second(recipe)];
 
+    /// <summary>Press a whole garment, side by side, the press set down several times on each: pull it over its form, tape it down, press and move it on; the sheets come off hot.</summary>
+    /// <param name="recipe">How it is pressed.</param>
+    /// <param name="sides">Sides printed.</param>
+    /// <param name="positions">Times the press is set down on a side.</param>
+    /// <param name="kind">The garment.</param>
+    public IReadOnlyList<WorkStep> AllOver(Recipe recipe, int sides, int positions, GarmentKind kind)
+    {
+        List<WorkStep> steps = [Jigged(1)];
+        for (var side = 0; side < sides; side++)
+        {
+            if (side > 0)
+            {
+                steps.Add(new("thread", "Turn it over", Thread(kind), true, true));
+            }
+            steps.AddRange([new("position", "Lay the sheets on", Position, true, true), new("tape", "Tape down", this["tape"], true, true)]);
+            for (var at = 0; at < positions; at++)
+            {
+                if (at > 0)
+                {
+                    steps.Add(new("reload", "Move it on", this["reload"], true, true));
+                }
+                steps.AddRange([Cover, .. Pressed(recipe.DwellSeconds)]);
+            }
+            steps.Add(new("peel", "Peel", this["peel"], true, true));
+        }
+        return [.. steps, Unload];
+    }
+
+    /// <summary>Join the sheets of a print larger than a sheet: 45 s a seam (DOMAIN 9).</summary>
+    /// <param name="seams">Joinings.</param>
+    public WorkStep Joined(int seams) => new("join", "Join the sheets", this["join"] * seams, true, false);
+
     /// <summary>Pull pieces over their jigs and off again.</summary>
     /// <param name="jigs">How many a piece needs: two for a pair.</param>
     public WorkStep Jigged(int jigs) => new("jig", "Jig in and out, gloves on", this["jig"] * jigs, true, true);

@@ -1,0 +1,114 @@
+using Hepno.Core.Gang;
+using Hepno.Core.Materials;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Recipes;
+
+namespace Hepno.Core.Methods;
+
+/// <summary>Dye from edge to edge on both sides of a whole garment: sheets joined with an overlap, pressed in several positions a side (DOMAIN 5).</summary>
+public sealed class SublimationAllOver : IDecorationMethod
+{
+    private const string Key = "sublimation-allover";
+    private const double FailurePrior = 0.10;
+    private const double LeastLinePt = 0.5;
+    private const double BleedIn = 1;
+    private const double SheetOverlapIn = 0.25;
+    private const double PressOverlapIn = 1;
+    private const int Sides = 2;
+
+    /// <inheritdoc/>
+    public string Id => Key;
+
+    /// <inheritdoc/>
+    public string Name => "Dye, all over";
+
+    /// <inheritdoc/>
+    public string Said => "dyed from edge to edge on both sides, nothing to feel";
+
+    /// <inheritdoc/>
+    public double SpoilageAssumed => FailurePrior;
+
+    /// <summary>The sheets of one side, for the largest size of the run: one set of them is printed for all.</summary>
+    public static Tiles Sheets(AskInHand ask, DyePrinter printer)
+    {
+        var (width, height) = Largest(ask);
+        return Tiles.Of(width, height, printer.SheetWidthIn - (2 * printer.SheetMarginIn), printer.SheetHeightIn - (2 * printer.SheetMarginIn), SheetOverlapIn);
+    }
+
+    /// <summary>Where the press is set down on one side: the platen as a sheet, an inch over the one before.</summary>
+    public static Tiles Positions(AskInHand ask, Press press)
+    {
+        var (width, height) = Largest(ask);
+        return Tiles.Of(width, height, press.PlatenWidthIn, press.PlatenHeightIn, PressOverlapIn);
+    }
+
+    /// <inheritdoc/>
+    public MethodAnswer Answer(AskInHand ask, ShopBook book)
+    {
+        if (ask.Placements.FirstOrDefault(p => p.Place != Places.AllOver) is { } part)
+        {
+            return MethodAnswer.No(new Reason("not-all-over", VerdictKind.No, $"{Places.Find(part.Place)!.Name} is a part of the garment", "all over as the place, or dye on that part alone"));
+        }
+        var cloth = Sublimation.Cloth(ask);
+        return book.DyePrinters.Count == 0 ? MethodAnswer.No([.. cloth, new Reason("no-dye-printer", VerdictKind.No, "no dye printer on the Floor", "a dye printer, added on the Floor")])
+            : MethodAnswer.BestOf([.. book.DyePrinters.Select(printer => Answer(ask, book, printer, cloth))], ask.Pieces);
+    }
+
+    // the flat garment of the largest size with an inch of bleed all round
+    private static (double WidthIn, double HeightIn) Largest(AskInHand ask)
+    {
+        var (width, height) = ask.Sizes.Where(s => s.Pieces > 0).Select(s => GarmentScale.Flat(ask.Style.Kind, s.Size)).MaxBy(f => f.WidthIn);
+        return (width + (2 * BleedIn), height + (2 * BleedIn));
+    }
+
+    private static MethodAnswer Answer(AskInHand ask, ShopBook book, DyePrinter printer, List<Reason> cloth)
+    {
+        var f = book.Numbers.Format;
+        var recipe = book.RecipeFor(printer.Id, ask);
+        List<Reason> reasons = [.. cloth, .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.ThinLines(ask.Placements, LeastLinePt, "dye"), .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}", true), .. Verdicts.Make(ask, dye: true, edgeToEdge: true)];
+        if (ask.Placements.FirstOrDefault(p => p.Own != OwnText.None) is not null)
+        {
+            reasons.Add(new("own-text", VerdictKind.No, "each piece has its own text, and the whole garment is one print", "names by vinyl or film, on a print of their own"));
+        }
+        var verdict = Verdict.Of(reasons);
+        if (verdict.Kind == VerdictKind.No)
+        {
+            return new(verdict, "", []);
+        }
+        var press = LineFloor.PressOf(ask, book);
+        var (tiles, positions) = (Sheets(ask, printer), Positions(ask, press));
+        reasons.Add(new("creases", VerdictKind.WithCare, "creases and seams stay white where the sheet does not touch", "a form inside, the garment pulled flat, and white edges told to the customer"));
+        if (positions.Sheets() > 1)
+        {
+            reasons.Add(new("pressed-twice", VerdictKind.WithCare, $"{press.Name} is set down {positions.Sheets()} times a side: strips of an inch are pressed twice and fade", $"a press of {Shown.Size(Largest(ask).WidthIn, Largest(ask).HeightIn, f)}, or art that hides the strips"));
+        }
+        return new(Verdict.Of(reasons), $"{tiles.Sheets()} sheets a side of {printer.Name}, {positions.Sheets()} {(positions.Sheets() == 1 ? "press" : "presses")} a side", [.. ask.Placements.Select(p => Decoration(ask, p, printer, press, tiles, positions, recipe!, book))]);
+    }
+
+    private static DecorationPlan Decoration(AskInHand ask, Placement p, DyePrinter printer, Press press, Tiles tiles, Tiles positions, Recipe recipe, ShopBook book)
+    {
+        var (n, steps, source) = (book.Numbers, book.Numbers.Standards(), $"Floor: {printer.Name}");
+        var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
+        var (prints, why) = DecorationPlan.Needed(new(p with { BySize = false }, ask.Sizes), failure);
+        var (width, height) = Largest(ask);
+        var painted = width * height * p.CoveragePercent / 100 * Sides;
+        int sheets = tiles.Sheets() * Sides, presses = positions.Sheets() * Sides;
+        var paper = Figure.Input("sheets", "Sheets of both sides", sheets, FigureUnit.Count, $"{tiles.Columns} × {tiles.Rows} a side, {SheetOverlapIn:0.##} in over each other, for the largest size");
+        var material = Figure.Sum("material", "All-over dye print",
+            Figure.Of("dye-ink", "Dye ink", Money.Times(painted * printer.InkMlPerIn2, printer.InkPricePerMl), "painted × ml an in² × price", Figure.Input("painted", "Painted, both sides", painted, FigureUnit.SquareInches, "the flat garment with its bleed × coverage"),
+                Figure.Input("per", "ml an in²", printer.InkMlPerIn2, FigureUnit.Count, source), Figure.Input("price", "A ml", printer.InkPricePerMl, FigureUnit.Money, source)),
+            Figure.Of("paper", "Paper", sheets * printer.SheetPrice, "sheets × price", paper, Figure.Input("price", "A sheet", printer.SheetPrice, FigureUnit.Money, source)),
+            Figure.Of("tape", "Tape", Money.Times(printer.TapeInPerPrint * sheets, printer.TapePricePerIn), "tape of a sheet × sheets × price", Figure.Input("length", "Tape of a sheet", printer.TapeInPerPrint, FigureUnit.Inches, $"{source}; never used twice"), paper, Figure.Input("price", "An in", printer.TapePricePerIn, FigureUnit.Money, source)),
+            Figure.Of("protection", "Protection paper", 2 * presses * printer.ProtectionPrice, "above and below × presses × price", Figure.Input("presses", "Presses of both sides", presses, FigureUnit.Count, $"{positions.Columns} × {positions.Rows} a side, {PressOverlapIn:0} in over each other"), Figure.Input("price", "A sheet", printer.ProtectionPrice, FigureUnit.Money, source)),
+            MachineTime.Of(printer.Equipment, StepStandards.Print(width * height * Sides, printer.SpeedIn2PerMinute).Seconds, n.TariffPerKwh, source, book.TendingOf(printer.Id, printer.Equipment)));
+        var purchase = new Purchase($"dye-tiles-{p.Id}", $"{sheets * prints} sheets for {prints} garments, {tiles.Sheets()} a side: {tiles.Columns} × {tiles.Rows}", "", 0, sheets * prints, "sheets",
+            Figure.Of("own-prints", "All-over dye prints", material.Value * prints, "one × prints", material, Figure.Input("prints", "Prints", prints, FigureUnit.Count, why)), null, null, Tiles: tiles);
+        return new(p, material, prints, failure, recipe, steps.AllOver(recipe, Sides, positions.Sheets(), ask.Style.Kind),
+            [StepStandards.Print(width * height * Sides, printer.SpeedIn2PerMinute), steps.Joined(tiles.Seams * Sides)], [purchase], Prepare: "Print the sheets and join them")
+        {
+            OnPlaten = new(Math.Min(press.PlatenWidthIn, width), Math.Min(press.PlatenHeightIn, height)),
+        };
+    }
+}
