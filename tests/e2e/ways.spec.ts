@@ -167,3 +167,38 @@ test('quotes that stand are re-costed from the Shelf, with what moved', async ({
   await expect(recost.getByText(/fell under the floor of/)).toBeVisible()
   await clean(page)
 })
+
+test('a garment printed all over: nothing else can, its sheets are drawn, it goes to the press', async ({
+  page,
+  request,
+  server,
+}) => {
+  const o = order(request, server.url, 'whole')
+  const whole = { ...front, place: 'all-over', widthIn: 29, heightIn: 29, gradient: true, colours: 6 }
+  await o.ask([
+    {
+      id: '1',
+      styleId: 'sprint',
+      colourwayId: 'white',
+      mark: null,
+      placements: [whole],
+      sizes: [{ size: 'M', pieces: 2 }],
+    },
+  ])
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'whole'))
+  await page.goto(`${server.url}/ask`)
+  await expect(page.getByRole('button', { name: 'All over, full colour' })).toBeVisible()
+  await clean(page)
+  await page.goto(`${server.url}/compare`)
+  await expect(page.locator('section.band')).toHaveCount(1)
+  await expect(page.getByText(/creases and seams stay white/)).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/layout/)
+  await expect(page.getByRole('img', { name: /One side: \d sheets across/ })).toBeVisible()
+  await clean(page)
+  expect((await request.get(`${server.url}/api/orders/whole/placement.pdf`)).ok()).toBe(true)
+  await o.gather()
+  await request.post(`${server.url}/api/runs/whole/start`)
+  await page.goto(`${server.url}/run/whole`)
+  await expect(page.getByText('all over', { exact: false }).first()).toBeVisible()
+})

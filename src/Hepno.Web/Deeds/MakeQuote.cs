@@ -52,6 +52,10 @@ internal static class MakeQuote
     public static string Printed(Placement p, FigureFormat f)
     {
         var place = Places.Find(p.Place)!;
+        if (p.Place == Places.AllOver)
+        {
+            return $"{place.Name}, front and back from edge to edge, {(p.Gradient ? "full colour" : $"{p.Colours} colours")}";
+        }
         var size = $"{place.Name} {(p.BySize || p.Own != OwnText.None ? "up to " : "")}{Shown.Size(p.WidthIn, p.HeightIn, f)}";
         var inks = p.Gradient ? "full colour" : p.Colours == 1 ? "one colour" : $"{p.Colours} colours";
         var own = p.Own switch { OwnText.Name => ", each piece its own name", OwnText.Number => ", each piece its own number", OwnText.NameAndNumber => ", each piece its own name and number", _ => "" };

@@ -58,6 +58,10 @@ public sealed record PrintView(string PlacementId, IReadOnlyList<string> Sizes, 
     private static IEnumerable<PrintView> Of(Placement p, SizedPrint s, Style? style)
     {
         var place = Core.Orders.Places.Find(p.Place)!;
+        if (p.Place == Core.Orders.Places.AllOver && style is not null)
+        {
+            return s.Sizes.Select(z => (z, Flat: GarmentScale.Flat(style.Kind, z.Size))).Select(x => new PrintView(p.Id, [x.z.Size], x.z.Pieces, x.Flat.WidthIn, x.Flat.HeightIn, 0, 0, place.Where));
+        }
         return s.Sizes.GroupBy(z => place.FromSeam(z.Size)).Select(g => new PrintView(p.Id, [.. g.Select(z => z.Size)], g.Sum(z => z.Pieces), s.Print.WidthIn, s.Print.HeightIn, g.Key, Core.Orders.Places.Fingers(g.Key), style is null ? place.Where : place.WhereOn(style.Kind)));
     }
 }

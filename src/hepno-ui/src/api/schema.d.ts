@@ -4391,6 +4391,7 @@ export interface components {
              * @default false
              */
             bringsBlank: boolean;
+            onPlaten: null | components["schemas"]["PlatenBox"];
             /** @description Its way where the piece is decorated in several; empty for the line's own. */
             methodId: string;
         };
@@ -8164,6 +8165,19 @@ export interface components {
             /** @description The one of the least cost, whatever care it needs; empty where none can. */
             cheapest: string;
         };
+        /** @description A part of a print that lies under the press at once. */
+        PlatenBox: {
+            /**
+             * Format: double
+             * @description Width, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Height, in.
+             */
+            heightIn: number;
+        };
         /** @description A platen measured at nine points with a surface thermometer (DOMAIN 8). */
         PlatenMap: {
             /**
@@ -9071,6 +9085,7 @@ export interface components {
             layer: number;
             /** @description For work sent out: its price breaks, by pieces; else null. */
             breaks: null | components["schemas"]["PriceBreak"][];
+            tiles: null | components["schemas"]["Tiles"];
         };
         /** @description An address as a square code a tablet's camera reads. */
         QrCode: {

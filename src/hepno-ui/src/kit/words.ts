@@ -27,6 +27,7 @@ export const placeWord: Record<string, string> = {
   'right-leg': 'Right leg',
   'cap-front': 'Cap front',
   'bag-face': 'Bag face',
+  'all-over': 'All over',
   'sock-side': 'Sock side',
   'sock-side-b': 'Sock, other side',
 }

@@ -67,6 +67,7 @@ function restore(): void {
 }
 const said = (p: Body) => {
   const f = format()
+  if (p.place === 'all-over') return `${placeWord[p.place]}, ${p.gradient ? 'full colour' : `${p.colours} colours`}`
   const size = `${number(p.widthIn * unit(), 2, f)} × ${number(p.heightIn * unit(), 2, f)} ${f.metric ? 'cm' : 'in'}`
   const own = p.own === 'none' ? '' : `, ${ownWord[p.own]}`
   return `${placeWord[p.place]} ${p.bySize ? 'up to ' : ''}${size}, ${p.gradient ? 'full colour' : p.colours === 1 ? 'one colour' : `${p.colours} colours`}${own}`
@@ -92,10 +93,10 @@ defineExpose({ begin })
         <option v-for="(word, id) in ownWord" :key="id" :value="id">{{ word }}</option>
       </select></label
     >
-    <label class="field"
+    <label v-if="draft.place !== 'all-over'" class="field"
       >Width, {{ format().metric ? 'cm' : 'in' }}<input v-model.number="draft.widthIn" type="number" step="any"
     /></label>
-    <label v-if="draft.designId === null" class="field"
+    <label v-if="draft.designId === null && draft.place !== 'all-over'" class="field"
       >Height<input v-model.number="draft.heightIn" type="number" step="any"
     /></label>
     <template v-if="draft.designId === null"
