@@ -133,7 +133,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     // the scale is dragged over many counts of one line
     private CurveMemo Curves(OrderCase c, LineCase line, ShopBook book)
     {
-        var key = (c.Order.Id, line.Asked.Id, c.Version, book);
+        var key = (c.Order.Id, line.Asked.Id, c.Version, c.Customer, book);
         if (curves is { } k && k.Key == key)
         {
             return k.Curves;
@@ -144,7 +144,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     /// <summary>Every way at every quantity of a line; found anew only after the order or the shop's figures changed.</summary>
     public QuantityRibbon Ribbon(OrderCase c, LineCase line, ShopBook book)
     {
-        var key = (c.Order.Id, line.Asked.Id, c.Version, book);
+        var key = (c.Order.Id, line.Asked.Id, c.Version, c.Customer, book);
         if (ribbon is { } r && r.Key == key)
         {
             return r.Ribbon;
@@ -247,7 +247,7 @@ internal sealed class Desk(Db db, ShopClock clock)
 
     private sealed record KeptBook(long Seq, DateOnly Day, ShopBook Book);
 
-    private sealed record KeptCurves((string OrderId, string LineId, long Version, ShopBook Book) Key, CurveMemo Curves);
+    private sealed record KeptCurves((string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book) Key, CurveMemo Curves);
 
-    private sealed record KeptRibbon((string OrderId, string LineId, long Version, ShopBook Book) Key, QuantityRibbon Ribbon);
+    private sealed record KeptRibbon((string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book) Key, QuantityRibbon Ribbon);
 }

@@ -28,14 +28,14 @@ public sealed record RecostedView(string OrderId, string Code, decimal Price, de
 /// <param name="Moved">Lines whose cost moved by more than a hundredth of a unit.</param>
 /// <param name="FloorShare">The floor: the least margin under Numbers.</param>
 /// <param name="Lines">Those that moved most, what fell under the floor first; at most two hundred.</param>
-public sealed record RecostView(string Id, int Done, int Of, bool IsDone, int Fell, int Moved, decimal FloorShare, IReadOnlyList<RecostedView> Lines);
+/// <param name="Trouble">Why it ended before the last; empty when it did not.</param>
+public sealed record RecostView(string Id, int Done, int Of, bool IsDone, int Fell, int Moved, decimal FloorShare, IReadOnlyList<RecostedView> Lines, string Trouble = "");
 
 /// <summary>Re-costs the quotes that stand at the prices of today while the owner does something else. Nothing is changed by it.</summary>
-internal sealed class Recosting(Desk desk)
+internal sealed partial class Recosting(Desk desk, ILogger<Recosting> log)
 {
     private const int MostShown = 200;
     private const int MostKept = 5;
-    private readonly ConcurrentDictionary<string, Task> begun = new();
     private readonly ConcurrentDictionary<string, RecostView> views = new();
 
     /// <summary>Begins one; a second asked for while one runs is the same.</summary>
@@ -48,11 +48,10 @@ internal sealed class Recosting(Desk desk)
         foreach (var old in views.Keys.Take(Math.Max(0, views.Count - MostKept)))
         {
             views.TryRemove(old, out _);
-            begun.TryRemove(old, out _);
         }
         var id = Guid.NewGuid().ToString("N");
         var view = views[id] = new(id, 0, 0, false, 0, 0, 0, []);
-        begun[id] = Task.Run(() => Run(id));
+        _ = Task.Run(() => Run(id));
         return view;
     }
 
@@ -77,12 +76,16 @@ internal sealed class Recosting(Desk desk)
             views[id] = new(id, orders.Count, orders.Count, true, moved.Count(l => l.FellUnder), moved.Count, book.Numbers.LeastMarginShare,
                 [.. moved.OrderByDescending(l => l.FellUnder).ThenByDescending(l => Math.Abs((l.CostNow ?? 0) - l.CostThen)).Take(MostShown)]);
         }
-        finally
+        catch (Exception broken)
         {
-            // whatever happens it ends: nobody waits for one that is over
-            views.AddOrUpdate(id, _ => new(id, 0, 0, true, 0, 0, 0, []), (_, v) => v with { IsDone = true });
+            // nobody waits for one that is over, and nobody takes it for whole
+            EndedEarly(log, broken);
+            views[id] = views[id] with { IsDone = true, Trouble = "It could not be finished; the log says why." };
         }
     }
+
+    [LoggerMessage(LogLevel.Error, "Re-costing ended before the last quote.")]
+    private static partial void EndedEarly(ILogger log, Exception broken);
 
     private static IEnumerable<RecostedView> Lines(Order order, ILookup<string, QuotedLine> quoted, ShopBook book, LayoutSketch sketch)
     {
@@ -90,7 +93,8 @@ internal sealed class Recosting(Desk desk)
         foreach (var line in quoted[order.Id])
         {
             var at = order.Ask.Lines.ToList().FindIndex(l => l.Id == line.LineId);
-            if (at < 0 || inHand[at].InHand is not { } ask)
+            // what is given away has no margin to fall under
+            if (at < 0 || line.Price <= 0 || inHand[at].InHand is not { } ask)
             {
                 continue;
             }

@@ -13,7 +13,7 @@ public sealed record Recosted(decimal? CostNow, decimal MarginThen, decimal Marg
     /// <summary>One line. Layouts that are settled stay; others, and minutes, are found as for a comparison over quantities.</summary>
     /// <param name="ask">The line with the rest of its order.</param>
     /// <param name="methodId">Its way.</param>
-    /// <param name="price">Sold at, a piece.</param>
+    /// <param name="price">Sold at, a piece, above 0.</param>
     /// <param name="costThen">Cost a piece when it was sent.</param>
     /// <param name="book">Shelf, floor and numbers of today.</param>
     /// <param name="sketch">Shared by all that are re-costed: the same print on the same film is laid once.</param>

@@ -42,12 +42,12 @@ public sealed record MakeOrBuyCase(decimal MachinePrice, double PrintsAMonth, de
 }
 
 /// <summary>When making pays more than buying (DOMAIN 17 and 21.9).</summary>
-/// <param name="BreakEvenMinutes">Attended minutes a print at which making costs as much as buying: (bought − made) × 60 ÷ wage; 0 where the material alone costs more.</param>
+/// <param name="BreakEvenMinutes">Attended minutes a print at which making costs as much as buying: (bought − made) × 60 ÷ wage; 0 where the material alone costs more, and for a wage of 0.</param>
 /// <param name="SavingEach">Saved by a print made here, hands paid.</param>
 /// <param name="SavingAMonth">Saved in a month, upkeep and room paid.</param>
 /// <param name="ToPayBack">The machine and what is spoiled while it is learned.</param>
 /// <param name="PrintsToPayBack">Prints that pay the machine alone: ⌈price ÷ saving⌉; null where each loses.</param>
-/// <param name="LeastPrintsAMonth">Prints of a month under which it never pays; null where each loses.</param>
+/// <param name="LeastPrintsAMonth">Fewest prints of a month at which it pays at all; null where each loses.</param>
 /// <param name="Months">Months until it has paid; null where it never does.</param>
 /// <param name="Sentence">The answer.</param>
 public sealed record MakeOrBuy(double BreakEvenMinutes, Figure SavingEach, Figure SavingAMonth, Figure ToPayBack, int? PrintsToPayBack, int? LeastPrintsAMonth, double? Months, string Sentence)
@@ -66,13 +66,15 @@ public sealed record MakeOrBuy(double BreakEvenMinutes, Figure SavingEach, Figur
         var learning = Figure.Of("learning", "Spoiled while it is learned", Money.Times(c.LearningPrints * c.LearningShare, c.LostEach), "prints × share × lost each",
             Figure.Input("prints", "Prints until it is mastered", c.LearningPrints, FigureUnit.Count, Typed), Figure.Input("share", "Spoiled on top", c.LearningShare, FigureUnit.Share, Typed), Figure.Input("lost", "Lost with one", c.LostEach, FigureUnit.Money, Typed));
         var pay = Figure.Sum("to-pay-back", "To pay back", Figure.Input("machine", "The machine", c.MachinePrice, FigureUnit.Money, Typed), learning);
-        var breakEven = c.Wage == 0 ? double.PositiveInfinity : Math.Max(0, (double)((c.BoughtEach - c.MadeEach) * 60 / c.Wage));
+        var breakEven = c.Wage == 0 ? 0 : Math.Max(0, (double)((c.BoughtEach - c.MadeEach) * 60 / c.Wage));
         int? Prints(decimal money) => each.Value <= 0 ? null : money / each.Value > int.MaxValue ? null : (int)Math.Ceiling(money / each.Value);
         double? months = month.Value <= 0 ? null : (double)(pay.Value / month.Value);
-        var least = Prints(c.UpkeepAMonth + c.SpaceAMonth);
+        // the first that leaves more than upkeep and room take
+        var kept = c.UpkeepAMonth + c.SpaceAMonth;
+        int? least = each.Value <= 0 || kept / each.Value >= int.MaxValue ? null : (int)Math.Floor(kept / each.Value) + 1;
         var sentence = each.Value <= 0 ? $"Never: a print made here costs {Shown.Money(-each.Value, f)} more than one bought. It would have to take under {Shown.Number(breakEven, 2, f)} minutes."
-            : months is not { } m ? $"Never at {Shown.Number(c.PrintsAMonth, 0, f)} prints a month: upkeep and room eat the saving. From {least + 1} a month on it begins to pay."
+            : months is not { } m ? $"Never at {Shown.Number(c.PrintsAMonth, 0, f)} prints a month: upkeep and room eat the saving. {(least is { } l ? $"From {l} a month on it begins to pay." : "No number of prints pays for them.")}"
             : $"Paid back in {Shown.Number(m, 1, f)} months at {Shown.Number(c.PrintsAMonth, 0, f)} prints a month: {Shown.Money(month.Value, f)} saved in each.";
-        return new(double.IsInfinity(breakEven) ? 0 : breakEven, each, month, pay, Prints(c.MachinePrice), least, months, sentence);
+        return new(breakEven, each, month, pay, Prints(c.MachinePrice), least, months, sentence);
     }
 }

@@ -6917,7 +6917,7 @@ export interface components {
         MakeOrBuy: {
             /**
              * Format: double
-             * @description Attended minutes a print at which making costs as much as buying: (bought − made) × 60 ÷ wage; 0 where the material alone costs more.
+             * @description Attended minutes a print at which making costs as much as buying: (bought − made) × 60 ÷ wage; 0 where the material alone costs more, and for a wage of 0.
              */
             breakEvenMinutes: number;
             /** @description Saved by a print made here, hands paid. */
@@ -6933,7 +6933,7 @@ export interface components {
             printsToPayBack: null | number;
             /**
              * Format: int32
-             * @description Prints of a month under which it never pays; null where each loses.
+             * @description Fewest prints of a month at which it pays at all; null where each loses.
              */
             leastPrintsAMonth: null | number;
             /**
@@ -9466,6 +9466,11 @@ export interface components {
             floorShare: number;
             /** @description Those that moved most, what fell under the floor first; at most two hundred. */
             lines: components["schemas"]["RecostedView"][];
+            /**
+             * @description Why it ended before the last; empty when it did not.
+             * @default
+             */
+            trouble: string;
         };
         /** @description A sent line that today's prices move. */
         RecostedView: {

@@ -36,6 +36,7 @@ const percent = (share: number) => `${number(share * 100, 1, f.value)}%`
         {{ view.done }}
       </progress>
       <span v-if="view && !view.isDone" class="small">{{ view.done }} of {{ view.of }}</span>
+      <span v-else-if="view?.trouble" class="heat" role="alert">{{ view.trouble }}</span>
       <span v-else-if="view" aria-live="polite"
         ><b>{{ view.fell }}</b> of {{ view.of }} fell under the floor of {{ percent(view.floorShare) }}; the cost of
         {{ view.moved }} {{ view.moved === 1 ? 'line' : 'lines' }} moved. Their prices stay as they were sent.</span

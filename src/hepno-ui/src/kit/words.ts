@@ -165,3 +165,14 @@ export const pullWord = {
   holds: 'does not come',
   tears: 'tears first',
 } as const
+
+/** Inputs of a price that may be tried at another level. */
+export const triedWord = {
+  blank: 'Blanks',
+  film: 'Film, transfers, vinyl, paper',
+  ink: 'Ink, powder, thread',
+  sentOut: 'What is sent out',
+  wage: 'Wage',
+  overhead: 'Rent and the rest',
+  spoilage: 'Spoilage',
+}

@@ -2,6 +2,7 @@
 import { computed, onMounted, ref, watch } from 'vue'
 import { api, type Schemas } from '../../api/client'
 import { bare, money } from '../../kit/shown'
+import { triedWord } from '../../kit/words'
 import { format, lineInHand, shop } from '../../shell/state'
 import { type Tried, tries } from './comparing'
 
@@ -22,15 +23,6 @@ watch(
   },
   { immediate: true },
 )
-const names: Record<(typeof tries)[number], string> = {
-  blank: 'Blanks',
-  film: 'Film, transfers, vinyl, paper',
-  ink: 'Ink, powder, thread',
-  sentOut: 'What is sent out',
-  wage: 'Wage',
-  overhead: 'Rent and the rest',
-  spoilage: 'Spoilage',
-}
 const key = (s: Schemas['Swing']) => tries.find((t) => t.toLowerCase() === s.input.replaceAll('-', ''))!
 /** Those that move this way's cost, the strongest first; the others after them. */
 const rows = computed(() => {
@@ -60,7 +52,7 @@ onMounted(() => first.value[0]?.focus())
       >
     </p>
     <div v-for="r in rows" :key="r.input" class="row">
-      <label :for="`try-${r.input}`">{{ names[r.input] }}</label>
+      <label :for="`try-${r.input}`">{{ triedWord[r.input] }}</label>
       <input
         :id="`try-${r.input}`"
         ref="first"
