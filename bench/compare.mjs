@@ -54,8 +54,8 @@ try {
     ['an empty request', ['/healthz'], 50, 200],
     ['compare, six lines of three prints', ['/api/orders/six/compare?line=3&quantity=COUNT'], 40, 100],
     ['compare, one line of two prints', ['/api/orders/one/compare?quantity=COUNT'], 40, 100],
-    ['ribbon, one line of two prints', ['/api/orders/one/ribbon', '/api/orders/demo-205/ribbon'], 10, 30],
-    ['ribbon, six lines of three prints', ['/api/orders/six/ribbon?line=3', '/api/orders/six/ribbon?line=4'], 4, 20],
+    ['ribbon, one line of two prints', ['/api/orders/one/ribbon', '/api/orders/demo-205/ribbon'], 10, 40],
+    ['ribbon, six lines of three prints', ['/api/orders/six/ribbon?line=3', '/api/orders/six/ribbon?line=4'], 10, 40],
   ]) {
     const cold = await times(paths, 1)
     await times(paths, warm)
