@@ -33,12 +33,19 @@ public sealed class Sublimation : IDecorationMethod
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
-    public MethodAnswer Answer(AskInHand ask, ShopBook book)
+    public MethodAnswer Answer(AskInHand ask, ShopBook book) => ByPrinter(ask, book, (printer, cloth) => Answer(ask, book, printer, cloth));
+
+    /// <summary>The best of the shop's dye printers, each told what the cloth says; a no where there is none.</summary>
+    internal static MethodAnswer ByPrinter(AskInHand ask, ShopBook book, Func<DyePrinter, IReadOnlyList<Reason>, MethodAnswer> answer)
     {
         var cloth = Cloth(ask);
         return book.DyePrinters.Count == 0 ? MethodAnswer.No([.. cloth, new Reason("no-dye-printer", VerdictKind.No, "no dye printer on the Floor", "a dye printer, added on the Floor")])
-            : MethodAnswer.BestOf([.. book.DyePrinters.Select(printer => Answer(ask, book, printer, cloth))], ask.Pieces);
+            : MethodAnswer.BestOf([.. book.DyePrinters.Select(printer => answer(printer, cloth))], ask.Pieces);
     }
+
+    /// <summary>Dye for a painted area.</summary>
+    internal static Figure Ink(DyePrinter printer, Figure painted) => Figure.Of("dye-ink", "Dye ink", Money.Times((double)painted.Value * printer.InkMlPerIn2, printer.InkPricePerMl), "painted × ml an in² × price", painted,
+        Figure.Input("per", "ml an in²", printer.InkMlPerIn2, FigureUnit.Count, $"Floor: {printer.Name}"), Figure.Input("price", "A ml", printer.InkPricePerMl, FigureUnit.Money, $"Floor: {printer.Name}"));
 
     /// <summary>Ink, paper, tape, protection paper and machine time of one print (DOMAIN 5).</summary>
     /// <param name="p">The artwork.</param>
@@ -53,8 +60,7 @@ public sealed class Sublimation : IDecorationMethod
         var painted = p.AreaIn2 * p.CoveragePercent / 100;
         var sheets = grid.Sheets(prints);
         return Figure.Sum("material", $"{Places.Find(p.Place)!.Name} dye print",
-            Figure.Of("dye-ink", "Dye ink", Money.Times(painted * printer.InkMlPerIn2, printer.InkPricePerMl), "painted × ml an in² × price", Figure.Input("painted", "Painted", painted, FigureUnit.SquareInches, "the ask: box × coverage"),
-                Figure.Input("per", "ml an in²", printer.InkMlPerIn2, FigureUnit.Count, source), Figure.Input("price", "A ml", printer.InkPricePerMl, FigureUnit.Money, source)),
+            Ink(printer, Figure.Input("painted", "Painted", painted, FigureUnit.SquareInches, "the ask: box × coverage")),
             Figure.Of("paper", "Paper", sheets * printer.SheetPrice / prints, "sheets × price ÷ prints", Figure.Input("sheets", "Sheets", sheets, FigureUnit.Count, $"{grid.Across} × {grid.Down} on a sheet"),
                 Figure.Input("price", "A sheet", printer.SheetPrice, FigureUnit.Money, source), Figure.Input("prints", "Prints", prints, FigureUnit.Count, "with spares")),
             Figure.Of("tape", "Tape", Money.Times(printer.TapeInPerPrint, printer.TapePricePerIn), "length × price", Figure.Input("length", "Tape", printer.TapeInPerPrint, FigureUnit.Inches, $"{source}; never used twice"), Figure.Input("price", "An in", printer.TapePricePerIn, FigureUnit.Money, source)),
@@ -79,8 +85,7 @@ public sealed class Sublimation : IDecorationMethod
         }
     }
 
-    /// <summary>What dye takes to: polyester, white or very light.</summary>
-    internal static List<Reason> Cloth(AskInHand ask)
+    private static List<Reason> Cloth(AskInHand ask)
     {
         List<Reason> reasons = [];
         var polyester = ask.Style.PercentOf(Fibre.Polyester);
@@ -101,7 +106,7 @@ public sealed class Sublimation : IDecorationMethod
 
     private static SheetGrid? Grid(Placement p, DyePrinter printer) => SheetGrid.Best(p.WidthIn, p.HeightIn, GapIn, printer.SheetMarginIn, printer.SheetWidthIn, printer.SheetHeightIn);
 
-    private static MethodAnswer Answer(AskInHand ask, ShopBook book, DyePrinter printer, List<Reason> cloth)
+    private static MethodAnswer Answer(AskInHand ask, ShopBook book, DyePrinter printer, IReadOnlyList<Reason> cloth)
     {
         var f = book.Numbers.Format;
         var recipe = book.RecipeFor(printer.Id, ask);

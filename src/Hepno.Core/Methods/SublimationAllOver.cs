@@ -51,9 +51,7 @@ public sealed class SublimationAllOver : IDecorationMethod
         {
             return MethodAnswer.No(new Reason("not-all-over", VerdictKind.No, $"{Places.Find(part.Place)!.Name} is a part of the garment", "all over as the place, or dye on that part alone"));
         }
-        var cloth = Sublimation.Cloth(ask);
-        return book.DyePrinters.Count == 0 ? MethodAnswer.No([.. cloth, new Reason("no-dye-printer", VerdictKind.No, "no dye printer on the Floor", "a dye printer, added on the Floor")])
-            : MethodAnswer.BestOf([.. book.DyePrinters.Select(printer => Answer(ask, book, printer, cloth))], ask.Pieces);
+        return Sublimation.ByPrinter(ask, book, (printer, cloth) => Answer(ask, book, printer, cloth));
     }
 
     // the flat garment of the largest size with an inch of bleed all round
@@ -63,7 +61,7 @@ public sealed class SublimationAllOver : IDecorationMethod
         return (width + (2 * BleedIn), height + (2 * BleedIn));
     }
 
-    private static MethodAnswer Answer(AskInHand ask, ShopBook book, DyePrinter printer, List<Reason> cloth)
+    private static MethodAnswer Answer(AskInHand ask, ShopBook book, DyePrinter printer, IReadOnlyList<Reason> cloth)
     {
         var f = book.Numbers.Format;
         var recipe = book.RecipeFor(printer.Id, ask);
@@ -97,8 +95,7 @@ public sealed class SublimationAllOver : IDecorationMethod
         int sheets = tiles.Sheets() * Sides, presses = positions.Sheets() * Sides;
         var paper = Figure.Input("sheets", "Sheets of both sides", sheets, FigureUnit.Count, $"{tiles.Columns} × {tiles.Rows} a side, {SheetOverlapIn:0.##} in over each other, for the largest size");
         var material = Figure.Sum("material", "All-over dye print",
-            Figure.Of("dye-ink", "Dye ink", Money.Times(painted * printer.InkMlPerIn2, printer.InkPricePerMl), "painted × ml an in² × price", Figure.Input("painted", "Painted, both sides", painted, FigureUnit.SquareInches, "the flat garment with its bleed × coverage"),
-                Figure.Input("per", "ml an in²", printer.InkMlPerIn2, FigureUnit.Count, source), Figure.Input("price", "A ml", printer.InkPricePerMl, FigureUnit.Money, source)),
+            Sublimation.Ink(printer, Figure.Input("painted", "Painted, both sides", painted, FigureUnit.SquareInches, "the flat garment with its bleed × coverage")),
             Figure.Of("paper", "Paper", sheets * printer.SheetPrice, "sheets × price", paper, Figure.Input("price", "A sheet", printer.SheetPrice, FigureUnit.Money, source)),
             Figure.Of("tape", "Tape", Money.Times(printer.TapeInPerPrint * sheets, printer.TapePricePerIn), "tape of a sheet × sheets × price", Figure.Input("length", "Tape of a sheet", printer.TapeInPerPrint, FigureUnit.Inches, $"{source}; never used twice"), paper, Figure.Input("price", "An in", printer.TapePricePerIn, FigureUnit.Money, source)),
             Figure.Of("protection", "Protection paper", 2 * presses * printer.ProtectionPrice, "above and below × presses × price", Figure.Input("presses", "Presses of both sides", presses, FigureUnit.Count, $"{positions.Columns} × {positions.Rows} a side, {PressOverlapIn:0} in over each other"), Figure.Input("price", "A sheet", printer.ProtectionPrice, FigureUnit.Money, source)),
