@@ -21,6 +21,6 @@ public static class ChangeStore
     public static void Add(SqliteConnection connection, string kind, string id, long version, DateTime at) =>
         connection.Execute("INSERT INTO change (kind, id, version, at) VALUES (@kind, @id, @version, @at)", ("@kind", kind), ("@id", id), ("@version", version), ("@at", at));
 
-    /// <summary>Forgets what is older than a week.</summary>
-    public static void Trim(SqliteConnection connection, DateTime now) => connection.Execute("DELETE FROM change WHERE at < @old", ("@old", now.AddDays(-KeptDays)));
+    /// <summary>Forgets what is older than a week. The last change of each kind stays: were it forgotten, what was read before it would pass for what is read after.</summary>
+    public static void Trim(SqliteConnection connection, DateTime now) => connection.Execute("DELETE FROM change WHERE at < @old AND seq NOT IN (SELECT max(seq) FROM change GROUP BY kind)", ("@old", now.AddDays(-KeptDays)));
 }

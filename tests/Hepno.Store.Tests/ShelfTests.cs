@@ -153,6 +153,23 @@ public sealed class ShelfTests : IDisposable
     }
 
     [Fact]
+    public void Old_changes_are_forgotten_but_the_last_of_each_kind()
+    {
+        using var db = Open();
+        var vinyl = new VinylFilm("v", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2);
+        db.Write(c => Aggregates.Vinyls.Put(c, vinyl, 0, Deed));
+        db.Write(c => Aggregates.Vinyls.Put(c, vinyl with { LeadDays = 3 }, 1, Deed));
+        db.Write(c => Aggregates.Customers.Put(c, new("a", "A", ""), 0, Deed));
+        var before = db.Read(c => ChangeStore.Since(c, 0, 10));
+        db.Write(c =>
+        {
+            ChangeStore.Trim(c, Deed.At.AddDays(8));
+            return 0;
+        });
+        Assert.Equal(before.Skip(1), db.Read(c => ChangeStore.Since(c, 0, 10)));
+    }
+
+    [Fact]
     public void The_last_change_of_a_kind_is_noticed_and_a_rolled_back_one_is_not()
     {
         using var db = Open();
