@@ -50,6 +50,10 @@ public static class Aggregates
 
     public static Aggregate<PodService> PodServices { get; } = PodServiceStore.Aggregate();
 
+    public static Aggregate<RollCloth> Cloths { get; } = ClothStore.Aggregate();
+
+    public static Aggregate<Calender> Calenders { get; } = CalenderStore.Aggregate();
+
     public static Aggregate<Cutter> Cutters { get; } = CutterStore.Aggregate();
 
     public static Aggregate<Press> Presses { get; } = PressStore.Aggregate();
@@ -92,6 +96,8 @@ public static class Aggregates
         "paper" => Of(Papers),
         "outside-printer" => Of(OutsidePrinters),
         "pod-service" => Of(PodServices),
+        "cloth" => Of(Cloths),
+        "calender" => Of(Calenders),
         "cutter" => Of(Cutters),
         "press" => Of(Presses),
         "recipe" => Of(Recipes),

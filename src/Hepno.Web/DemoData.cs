@@ -99,6 +99,8 @@ internal static class DemoData
         static IReadOnlyList<PriceBreak> Screened(decimal two) => [new(24, two), new(72, decimal.Round(two * 0.62m, 2)), new(144, decimal.Round(two * 0.46m, 2)), new(288, decimal.Round(two * 0.36m, 2))];
         Aggregates.OutsidePrinters.Put(c, new("quayside", "Quayside Print", 28m, [new(1, Screened(2.30m)), new(2, Screened(2.90m)), new(3, Screened(3.40m)), new(4, Screened(3.90m)), new(5, Screened(4.40m))], 24, 0.02, 12m, 12m, 7, 14, 16), 0, deed);
         Aggregates.PodServices.Put(c, new("sandling", "Sandling", [new(GarmentKind.Tee, 11.80m), new(GarmentKind.LongSleeve, 15.40m), new(GarmentKind.Sweatshirt, 19.60m), new(GarmentKind.Hoodie, 24.50m), new(GarmentKind.Tote, 10.20m)], 4.30m, 4.60m, 1.20m, 4, 3, 6, 12, 16), 0, deed);
+        Aggregates.Calenders.Put(c, new("curlew", "Curlew", 61, 0.34m, 900, 0.009, 0.09m, 30, 0.85m, new(8900, 2600, 8, 700, 5.5, 0.6, 0.60m), "Hot drum: no loose sleeves, hands on the feed table, two at it with long pieces. Dye fumes: extraction on. The maker's manual decides."), 0, deed);
+        Aggregates.Cloths.Put(c, new("selvage-interlock", "Selvage & Daughters", "Smooth interlock", 100, 150, 60, 1.95m, 36, 0.03, 13m, 3), 0, deed);
         Aggregates.Cutters.Put(c, new("scissorbill", "Scissorbill", 22, 70, new(540, 120, 5, 400, 0.06, 0.5, 0.25m), "The blade is sharper than it looks: hands off while it runs."), 0, deed);
 
         var day = DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-60));

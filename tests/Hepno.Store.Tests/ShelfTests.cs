@@ -62,6 +62,10 @@ public sealed class ShelfTests : IDisposable
         Returns(db, Aggregates.FilmPrinters, "p", filmPrinter, filmPrinter with { Cure = FilmCure.HoverPress, WhiteOnLight = false });
         var dyePrinter = new DyePrinter("d", "Plover", 32, 0.010, 0.21m, 13, 19, 0.25, 0.28m, 8, 0.009m, 0.05m, Machine, "");
         Returns(db, Aggregates.DyePrinters, "d", dyePrinter, dyePrinter with { SheetPrice = 0.31m });
+        var cloth = new RollCloth("k", "Selvage", "Interlock", 95, 150.5, 60.25, 1.95m, 36, 0.03, 13m, 3);
+        Returns(db, Aggregates.Cloths, "k", cloth, cloth with { PolyesterPercent = 80, StepIn = 1 });
+        var calender = new Calender("l", "Curlew", 61, 0.34m, 900, 0.009, 0.09m, 30, 0.85m, Machine, "hot");
+        Returns(db, Aggregates.Calenders, "l", calender, calender with { NotionsPerPiece = 0.123456m, Cautions = "" });
         var cutter = new Cutter("c", "Scissorbill", 22, 70, Machine, "sharp");
         Returns(db, Aggregates.Cutters, "c", cutter, cutter with { SpeedIn2PerMinute = 71.5 });
         var press = new Press("g", "Gannet", "swing-away", 16, 20, 15, 20, 5, -5, Machine, "hot");

@@ -44,6 +44,10 @@ public class ShelfApiTests(Shop shop) : IClassFixture<Shop>
         { "recipes", "film-cotton", "dwellSeconds", "900", "dwellSeconds" },
         { "recipes", "film-cotton", "pressure", "\"hard\"", "pressure" },
         { "recipes", "film-cotton", "peelAfterSeconds", "-1", "peelAfterSeconds" },
+        { "cloths", "selvage-interlock", "polyesterPercent", "20", "polyesterPercent" },
+        { "cloths", "selvage-interlock", "stepIn", "0", "stepIn" },
+        { "calenders", "curlew", "inPerMinute", "0", "inPerMinute" },
+        { "calenders", "curlew", "name", "\"\"", "name" },
         { "customers", "choir", "name", "\"\"", "name" },
     };
 
@@ -75,6 +79,13 @@ public class ShelfApiTests(Shop shop) : IClassFixture<Shop>
     [InlineData("screens", "marram")]
     [InlineData("film-printers", "skua")]
     [InlineData("dye-printers", "plover")]
+    [InlineData("paper-printers", "dunlin")]
+    [InlineData("stitch-machines", "bittern")]
+    [InlineData("papers", "linden-opaque")]
+    [InlineData("outside-printers", "quayside")]
+    [InlineData("pod-services", "sandling")]
+    [InlineData("cloths", "selvage-interlock")]
+    [InlineData("calenders", "curlew")]
     [InlineData("presses", "gannet")]
     [InlineData("recipes", "film-cotton")]
     public async Task What_is_read_can_be_sent_back_and_a_stale_version_is_answered_with_both(string noun, string id)

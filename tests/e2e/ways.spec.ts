@@ -168,7 +168,7 @@ test('quotes that stand are re-costed from the Shelf, with what moved', async ({
   await clean(page)
 })
 
-test('a garment printed all over: nothing else can, its sheets are drawn, it goes to the press', async ({
+test('a garment printed all over: little else can, its sheets are drawn, it goes to the press', async ({
   page,
   request,
   server,
@@ -190,7 +190,8 @@ test('a garment printed all over: nothing else can, its sheets are drawn, it goe
   await expect(page.getByRole('button', { name: 'All over, full colour' })).toBeVisible()
   await clean(page)
   await page.goto(`${server.url}/compare`)
-  await expect(page.locator('section.band')).toHaveCount(1)
+  await expect(page.locator('section.band')).toHaveCount(2)
+  await page.keyboard.press('2')
   await expect(page.getByText(/creases and seams stay white/)).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(page).toHaveURL(/layout/)
@@ -201,4 +202,38 @@ test('a garment printed all over: nothing else can, its sheets are drawn, it goe
   await request.post(`${server.url}/api/runs/whole/start`)
   await page.goto(`${server.url}/run/whole`)
   await expect(page.getByText('all over', { exact: false }).first()).toBeVisible()
+})
+
+test('cut and sew: recommended where it is the better, its markers drawn, run at the sewing table', async ({
+  page,
+  request,
+  server,
+}) => {
+  const o = order(request, server.url, 'sewn')
+  const whole = { ...front, place: 'all-over', widthIn: 29, heightIn: 29, gradient: true, colours: 6 }
+  const sizes = [
+    { size: 'M', pieces: 20 },
+    { size: 'XL', pieces: 10 },
+  ]
+  await o.ask([{ id: '1', styleId: 'sprint', colourwayId: 'white', mark: null, placements: [whole], sizes }])
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'sewn'))
+  await page.goto(`${server.url}/compare`)
+  await expect(page.locator('section.band').first()).toContainText('Dye, cut and sewn')
+  await expect(page.getByText(/sewn from Smooth interlock, 100% polyester, not Sprint 140/)).toBeVisible()
+  await clean(page)
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/layout/)
+  await expect(page.getByRole('img', { name: /A marker of .* on cloth: \d+ parts in/ }).first()).toBeVisible()
+  await expect(page.getByRole('img', { name: /A marker of .* on paper/ }).first()).toBeVisible()
+  await clean(page)
+  await o.gather()
+  await page.goto(`${server.url}/gather`)
+  await expect(page.getByText(/Curlew: Hot drum/)).toBeVisible()
+  await clean(page)
+  const items = (await o.read()).facts.items.map((i) => i.id)
+  expect(items).not.toContain('blanks')
+  await request.post(`${server.url}/api/runs/sewn/start`)
+  await page.goto(`${server.url}/run/sewn`)
+  await expect(page.getByText('Sew', { exact: true }).first()).toBeVisible()
+  await clean(page)
 })

@@ -120,11 +120,11 @@ public static class Comparer
         List<string> leavesOut =
         [
             ask.Shipping is null ? "postage: the customer collects" : LineCost.Packed(ask, book) is null ? "postage: no parcel of the shop's carries it there" : "the way to the carrier",
-            answer.Decorations.Any(d => d.BringsBlank) ? "what comes back wrong: they make it again, the delay is not counted" : ask.Theirs ? "spoiled pieces: the customer's own garments, none to spare" : "spare blanks: a spoiled piece is bought again, its freight and delay not counted",
+            answer.Decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id) ? "patterns drawn and graded, and the piece sewn to try them" : answer.Decorations.Any(d => d.BringsBlank) ? "what comes back wrong: they make it again, the delay is not counted" : ask.Theirs ? "spoiled pieces: the customer's own garments, none to spare" : "spare blanks: a spoiled piece is bought again, its freight and delay not counted",
             "artwork drawn or mended by you",
             n.HandsFactor == 1 ? "minutes are simulated from standards: no run of yours is in them yet" : "minutes are simulated from standards at the pace of your own runs",
         ];
-        if (answer.Decorations.Any(d => d.BenchId.Length > 0 && d.BenchId != ShopBook.Table.Id && d.Placement.Stitches is null))
+        if (answer.Decorations.Any(d => d.Placement.Stitches is null && book.Stitchers.Any(m => m.Id == d.BenchId)))
         {
             leavesOut.Add("the stitch file's own count: stitches are guessed from the painted area");
         }

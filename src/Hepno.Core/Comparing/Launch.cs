@@ -24,7 +24,7 @@ public sealed record Launch(Figure Tied, Figure LostPressed, Figure LostPlain, i
         List<Figure> prints = [.. decorations.Select(d => Figure.Of($"prints-{d.Placement.Id}", d.Material.Label, d.Material.Value * d.Prints(ask.Pieces), "one × how many are made", d.Material, Figure.Input("count", "Made", d.Prints(ask.Pieces), FigureUnit.Count, "the ask, with spares"))),
             .. decorations.Select(d => d.SetUp).OfType<Figure>()];
         var landed = LandedBlank.Of(ask);
-        var blanks = Figure.Of("blanks", "Blanks", brought ? 0 : landed.Value * ask.Pieces, brought ? "in the price of the printed piece" : "landed × pieces", landed, Figure.Input("pieces", "Pieces", ask.Pieces, FigureUnit.Count, "the ask"));
+        var blanks = Figure.Of("blanks", "Blanks", brought ? 0 : landed.Value * ask.Pieces, brought ? "in the price of its print" : "landed × pieces", landed, Figure.Input("pieces", "Pieces", ask.Pieces, FigureUnit.Count, "the ask"));
         var tied = Figure.Sum("tied", "Tied up before the first sale", [blanks, .. prints]);
         var plain = Figure.Sum("lost-plain", "Lost if nothing sells, made as it is sold", prints);
         // a first stretch is few pieces, not many a month

@@ -63,7 +63,7 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
     /// <summary>The shop's shelf and numbers at the prices and rates tried.</summary>
     public ShopBook Of(ShopBook book)
     {
-        var (film, ink, sent) = (Of(WhatIfInput.Film), Of(WhatIfInput.Ink), Of(WhatIfInput.SentOut));
+        var (blank, film, ink, sent) = (Of(WhatIfInput.Blank), Of(WhatIfInput.Film), Of(WhatIfInput.Ink), Of(WhatIfInput.SentOut));
         return book with
         {
             Numbers = book.Numbers with { Wage = book.Numbers.Wage * Of(WhatIfInput.Wage), OverheadPerHour = book.Numbers.OverheadPerHour * Of(WhatIfInput.Overhead) },
@@ -77,6 +77,9 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
             GarmentPrinters = [.. book.GarmentPrinters.Select(x => x with { ColourPricePerMl = x.ColourPricePerMl * ink, WhitePricePerMl = x.WhitePricePerMl * ink, PretreatPricePerMl = x.PretreatPricePerMl * ink })],
             PaperPrinters = [.. book.PaperPrinters.Select(x => x with { InkPricePerMl = x.InkPricePerMl * ink })],
             Stitchers = [.. book.Stitchers.Select(x => x with { ThreadPerThousand = x.ThreadPerThousand * ink, BackingPerPiece = x.BackingPerPiece * ink })],
+            Calenders = [.. book.Calenders.Select(x => x with { InkPricePerMl = x.InkPricePerMl * ink, PaperPricePerFoot = x.PaperPricePerFoot * film })],
+            // what is sewn is made of its blank
+            Cloths = [.. book.Cloths.Select(x => x with { PricePerFoot = x.PricePerFoot * blank, FreightPerOrder = x.FreightPerOrder * blank })],
             OutsidePrinters = [.. book.OutsidePrinters.Select(x => x with { SetUpPerScreen = x.SetUpPerScreen * sent, Prices = Dearer(x.Prices, sent), FreightThere = x.FreightThere * sent, FreightBack = x.FreightBack * sent })],
             PodServices = [.. book.PodServices.Select(x => x with { Prices = [.. x.Prices.Select(p => p with { Price = p.Price * sent })], FurtherPlacement = x.FurtherPlacement * sent, PostageFirst = x.PostageFirst * sent, PostageFurther = x.PostageFurther * sent })],
         };

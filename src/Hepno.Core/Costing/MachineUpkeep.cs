@@ -51,7 +51,7 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
     private const int WeekDays = 7;
 
     /// <summary>What is usual for a kind of machine (assumed; the maker's manual decides).</summary>
-    /// <param name="kind">press, film-printer, dye-printer, paper-printer, garment-printer, stitch-machine or cutter.</param>
+    /// <param name="kind">press, film-printer, dye-printer, paper-printer, garment-printer, stitch-machine, calender or cutter.</param>
     public static IReadOnlyList<UpkeepTask> Usual(string kind) => kind switch
     {
         "press" => [new("pads", "Look at pad and platen, wipe both cold", UpkeepEvery.Week, 5, 0), new("nine", "Measure the platen", UpkeepEvery.AsNeeded, 20, 0, 4), new("pad", "New pad", UpkeepEvery.AsNeeded, 15, 18, 0.5)],
@@ -59,6 +59,7 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
         "paper-printer" => [new("nozzles", "Nozzle check", UpkeepEvery.Day, 1, 0.02m)],
         "garment-printer" => [new("agitate", "Shake the white ink", UpkeepEvery.Day, 3, 0), new("wet-cap", "Clean the capping station", UpkeepEvery.Week, 10, 0.60m)],
         "stitch-machine" => [new("hook", "Oil the hook", UpkeepEvery.Day, 2, 0.02m), new("needles", "Change the needles", UpkeepEvery.Month, 15, 4.00m)],
+        "calender" => [new("felt", "Look at felt and drum, wipe both cold", UpkeepEvery.Week, 10, 0), new("nozzles", "Nozzle check of its printer", UpkeepEvery.Day, 2, 0.05m)],
         "dye-printer" => [new("nozzles", "Nozzle check", UpkeepEvery.Day, 2, 0.05m), new("head", "Head clean", UpkeepEvery.Month, 8, 1.20m)],
         "cutter" => [new("strip", "Look at cutting strip and blade", UpkeepEvery.Week, 3, 0), new("blade", "New blade", UpkeepEvery.AsNeeded, 5, 9, 6)],
         _ => [],

@@ -40,6 +40,7 @@ public static class StartUp
             DtfMade => [.. pressed, Machine("film-printer", "A film printer", 3400, book.FilmPrinters.Select(p => (p.Name, p.Equipment))), Machine("oven", "A curing oven", 650, (book.Ovens ?? []).Select(o => (o.Name, o.Equipment))), Thing("ventilation", "Ventilation and masks", 180), Thing("stock", "First ink, film and powder", 320)],
             Htv => [.. pressed, cutter, Thing("tools", "Weeding tools", 20), Thing("stock", "First rolls", 90)],
             Sublimation or SublimationAllOver => [.. pressed, Machine("dye-printer", "A dye printer", 520, book.DyePrinters.Select(p => (p.Name, p.Equipment))), Thing("stock", "First dye and paper", 140), Thing("tape", "Tape and protection paper", 25)],
+            SublimationCutSew => [Machine("calender", "A calender and a roll printer", 9600, book.Calenders.Select(c => (c.Name, c.Equipment))), Thing("sewing", "A sewing machine and an overlock", 1100), Thing("table", "A cutting table, shears and patterns", 450), Thing("stock", "First cloth, paper and dye", 600)],
             PaperLight => [.. pressed, Paper(), Thing("stock", "First papers", 45)],
             PaperOpaque => [.. pressed, Paper(), cutter, Thing("stock", "First papers", 60)],
             Dtg => [.. pressed, Machine("garment-printer", "A garment printer", 13_500, book.GarmentPrinters.Select(p => (p.Name, p.Equipment))), Thing("sprayer", "A sprayer for the pretreatment", 250), Thing("stock", "First ink and pretreatment", 520)],

@@ -16,6 +16,7 @@ public sealed record Character(string Feel, string Wear, string Stretch, string 
         "screen-transfer" => new("soft to firm", "long; the wrong formula cracks", "cracks unless its formula is for stretch", "flat colours, solid"),
         "htv" => new("thick where layers lie", "long; corners lift when underpressed", "only stretch films go along", "flat colours, sharp edges"),
         "sublimation-allover" => new("nothing to feel", "does not wash out", "stretches with the cloth", "edge to edge; creases show white"),
+        "sublimation-cutsew" => new("nothing to feel", "does not wash out; seams as well as they are sewn", "stretches with the cloth", "edge to edge, seams and all"),
         "sublimation" => new("nothing to feel", "does not wash out", "stretches with the cloth", "full colour, lighter on blends"),
         "paper-light" => new("felt a little", "fades", "cracks when stretched far", "full colour, pale grounds show"),
         "paper-opaque" => new("like a thin plastic", "fades and cracks first of all", "cracks when stretched", "full colour, a white edge where the cut is off"),

@@ -49,11 +49,20 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
     /// <summary>Services that print on demand.</summary>
     public IReadOnlyList<PodService> PodServices { get; init; } = [];
 
+    /// <summary>Own calenders with their roll printers.</summary>
+    public IReadOnlyList<Calender> Calenders { get; init; } = [];
+
+    /// <summary>Cloth by the roll.</summary>
+    public IReadOnlyList<RollCloth> Cloths { get; init; } = [];
+
     /// <summary>How many times as many attempts spoil as the shop assumes or has learned; 1 but where another level is tried.</summary>
     public double SpoilageFactor { get; init; } = 1;
 
     /// <summary>Where work is done that needs no machine.</summary>
     public static Press Table { get; } = Press.Bench("table", "the table", new(0, 0, 1, 1, 0, 0, 0), "");
+
+    /// <summary>Where dyed cloth is sewn; its machine is in the notions of a garment.</summary>
+    public static Press SewingTable { get; } = Press.Bench("sewing", "the sewing table", new(0, 0, 1, 1, 0, 0, 0), "");
 
     /// <summary>The recipe of a product on a line's cloth as this shop presses it, or null when it has none.</summary>
     public Recipe? RecipeFor(string productId, AskInHand ask) => RecipeChoice.For(productId, ask.Style, ask.Colourway, Recipes, Tests ?? []) is { } recipe ? Numbers.Habits().Of(recipe) : null;
@@ -68,12 +77,13 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
         : FilmPrinters.FirstOrDefault(x => x.Id == productId) is { } own ? $"film of {own.Name}"
         : DyePrinters.FirstOrDefault(x => x.Id == productId) is { } dye ? $"dye of {dye.Name}"
         : Papers.FirstOrDefault(x => x.Id == productId) is { } paper ? $"{paper.Supplier} {paper.Product}"
+        : Calenders.FirstOrDefault(x => x.Id == productId) is { } calender ? $"cloth of {calender.Name}"
         : GarmentPrinters.FirstOrDefault(x => x.Id == productId) is { } direct ? $"print of {direct.Name}" : "a product no longer kept";
 
     /// <summary>Every machine with its kind and what an hour of it costs.</summary>
     public IReadOnlyList<(string Id, string Kind, EquipmentHour Equipment)> Machines() =>
         [.. Presses.Concat(Ovens ?? []).Select(p => (p.Id, "press", p.Equipment)), .. FilmPrinters.Select(p => (p.Id, "film-printer", p.Equipment)), .. DyePrinters.Select(p => (p.Id, "dye-printer", p.Equipment)), .. (Cutters ?? []).Select(p => (p.Id, "cutter", p.Equipment)),
-            .. PaperPrinters.Select(p => (p.Id, "paper-printer", p.Equipment)), .. GarmentPrinters.Select(p => (p.Id, "garment-printer", p.Equipment)), .. Stitchers.Select(p => (p.Id, "stitch-machine", p.Equipment))];
+            .. PaperPrinters.Select(p => (p.Id, "paper-printer", p.Equipment)), .. GarmentPrinters.Select(p => (p.Id, "garment-printer", p.Equipment)), .. Stitchers.Select(p => (p.Id, "stitch-machine", p.Equipment)), .. Calenders.Select(p => (p.Id, "calender", p.Equipment))];
 
     /// <summary>What tending a machine costs for an hour of it; null while nothing is listed for it.</summary>
     public Figure? TendingOf(string machineId, EquipmentHour equipment) => Upkeep?.FirstOrDefault(u => u.Id == machineId) is { Tasks.Count: > 0 } u ? u.PerHour(Numbers, equipment.ProductiveHoursAYear) : null;
@@ -81,8 +91,8 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
     /// <summary>A press, oven or conveyor; null for none of that name.</summary>
     public Press? Heater(string id) => Presses.Concat(Ovens ?? []).FirstOrDefault(p => p.Id == id);
 
-    /// <summary>Places of work without heat: the table.</summary>
-    public IReadOnlyList<Press> Benches() => [Table, .. Stitchers.Select(m => m.Bench())];
+    /// <summary>Places of work without heat: the table, embroidery machines, and the sewing table where cloth is dyed.</summary>
+    public IReadOnlyList<Press> Benches() => [Table, .. Stitchers.Select(m => m.Bench()), .. Calenders.Count > 0 ? [SewingTable] : Array.Empty<Press>()];
 
     /// <summary>A press or a place of work without heat; null for none of that name.</summary>
     public Press? Workplace(string id) => Presses.Concat(Benches()).FirstOrDefault(p => p.Id == id);
@@ -191,7 +201,8 @@ public sealed record Verdict(VerdictKind Kind, IReadOnlyList<Reason> Reasons)
 /// <param name="Layer">For vinyl: which of the print's colours, from 0.</param>
 /// <param name="Breaks">For work sent out: its price breaks, by pieces; else null.</param>
 /// <param name="Tiles">For a print larger than a sheet: the sheets of one side; else null.</param>
-public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass, Gang.SheetGrid? Grid = null, SizedPrint? For = null, LaidPurchase? Laid = null, string Hex = "", string Note = "", string MaterialId = "", int Layer = 0, IReadOnlyList<PriceBreak>? Breaks = null, Gang.Tiles? Tiles = null);
+/// <param name="Markers">For cloth that is cut and sewn: where its parts lie; else null.</param>
+public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass, Gang.SheetGrid? Grid = null, SizedPrint? For = null, LaidPurchase? Laid = null, string Hex = "", string Note = "", string MaterialId = "", int Layer = 0, IReadOnlyList<PriceBreak>? Breaks = null, Gang.Tiles? Tiles = null, Gang.RunMarkers? Markers = null);
 
 /// <summary>What a method answers to an ask.</summary>
 /// <param name="Verdict">Whether it can.</param>
@@ -232,7 +243,7 @@ public interface IDecorationMethod
 public static class DecorationMethods
 {
     /// <summary>The methods Hepno knows.</summary>
-    public static IReadOnlyList<IDecorationMethod> All { get; } = [new DtfBought(), new DtfMade(), new DigitalTransfer(), new ScreenTransfer(), new Htv(), new Sublimation(), new SublimationAllOver(), new PaperLight(), new PaperOpaque(), new Dtg(), new Embroidery(), new ScreenOut(), new PodOut()];
+    public static IReadOnlyList<IDecorationMethod> All { get; } = [new DtfBought(), new DtfMade(), new DigitalTransfer(), new ScreenTransfer(), new Htv(), new Sublimation(), new SublimationAllOver(), new SublimationCutSew(), new PaperLight(), new PaperOpaque(), new Dtg(), new Embroidery(), new ScreenOut(), new PodOut()];
 
     /// <summary>A method by its key, a mix of them by its own, or null.</summary>
     public static IDecorationMethod? Find(string id) => All.FirstOrDefault(m => m.Id == id) ?? (IDecorationMethod?)Mixed.Find(id);

@@ -11,7 +11,7 @@ namespace Hepno.Core.Methods;
 /// <summary>Dye sublimation on one side or two, socks on jigs: cloth, colour and machine decide.</summary>
 public sealed class Sublimation : IDecorationMethod
 {
-    private const double VividPercent = 95;
+    internal const double VividPercent = 95;
     private const double FadedPercent = 65;
     private const double LeastLinePt = 0.5;
     private const string Key = "sublimation";

@@ -169,6 +169,17 @@ public sealed class StepStandards(FloorHabits habits)
     public IReadOnlyList<WorkStep> Stitched(double stitchSeconds) => [new("hoop", "Hoop", this["hoop"], true, false), new("frame", "Frame onto the machine", this["frame"], true, true),
         new("stitch", "Stitch", stitchSeconds, false, true, true), new("unload", "Frame off", this["frame"], true, true), new("trim-threads", "Trim threads, tear the backing off", this["trim-threads"], true, false)];
 
+    /// <summary>Feed printed paper and cloth through the drum together; the hands stay at it.</summary>
+    /// <param name="seconds">Length of one garment's cloth ÷ the drum's speed.</param>
+    public static WorkStep Calendered(double seconds) => new("calender", "Feed paper and cloth through the calender", seconds, true, false);
+
+    /// <summary>Cut the parts of one garment out.</summary>
+    /// <param name="outlineIn">Length of the cut, in.</param>
+    public WorkStep CutOut(double outlineIn) => new("cut-out", "Cut the parts out", outlineIn * this["cut-out-in"], true, false);
+
+    /// <summary>Sew one garment together.</summary>
+    public WorkStep Sewn => new("sew", "Sew", this["sew"], true, true);
+
     /// <summary>Count one piece in that others have decorated.</summary>
     public IReadOnlyList<WorkStep> CameBack => [new("count-in", "Count in what came back", this["count-in"], true, true)];
 

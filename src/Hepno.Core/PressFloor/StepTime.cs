@@ -22,7 +22,7 @@ public sealed record KnownStep(string Code, double Seconds, string Label)
         new("cold-plate", 20, "Cool on a cold plate"), new("tape", 15, "Tape down a side"), new("cut-apart", 6, "Cut a print out of its sheet"), new("weed", 20, "Weed a layer"), new("weed-in2", 0.8, "Weed, an in² more"),
         new("powder", 20, "Powder a sheet"), new("cure-oven", 60, "Cure in the oven"), new("cure-press", 180, "Cure under the hovering press"), new("re-set", 300, "Set the press for curing, or back"), new("set-name", 45, "Set and check a name"),
         new("trim-in", 1, "Trim paper, an in of outline"), new("trim-least", 20, "Trim paper, at least"), new("dry-spray", 45, "Dry pretreatment under the press"), new("spray", 30, "Spray pretreatment"), new("jig", 20, "Jig in and out"), new("join", 45, "Join two tiles"),
-        new("hoop", 50, "Hoop a piece"), new("frame", 6, "Frame onto the machine, or off"), new("trim-threads", 15, "Trim threads, tear the backing off"), new("untag-tear", 8, "Tear a label out"), new("untag-cut", 30, "Unpick a sewn label"), new("count-out", 4, "Count a blank out to be sent"), new("count-in", 4, "Count a piece in that came back"),
+        new("hoop", 50, "Hoop a piece"), new("frame", 6, "Frame onto the machine, or off"), new("trim-threads", 15, "Trim threads, tear the backing off"), new("untag-tear", 8, "Tear a label out"), new("untag-cut", 30, "Unpick a sewn label"), new("count-out", 4, "Count a blank out to be sent"), new("count-in", 4, "Count a piece in that came back"), new("cut-out-in", 0.5, "Cut cloth out, an in of outline"), new("sew", 720, "Sew a garment"),
     ];
 
     /// <summary>The same by their codes.</summary>

@@ -29,7 +29,8 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
     IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, IReadOnlyList<Cutter> Cutters, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes, IReadOnlyList<Order> Orders, IReadOnlyList<ArchivedQuote> Quotes, IReadOnlyList<ArchivedEvent> Events,
     IReadOnlyList<Design>? Designs = null, IReadOnlyList<byte[]>? Files = null, IReadOnlyList<AskTemplate>? Templates = null, IReadOnlyList<SpotTest>? SpotTests = null, IReadOnlyList<MachineUpkeep>? Upkeep = null,
     IReadOnlyList<PrinterSupplies>? Supplies = null, IReadOnlyList<CureBatch>? Cures = null, IReadOnlyList<TestGarment>? TestGarments = null, IReadOnlyList<KeptPrint>? KeptPrints = null, IReadOnlyList<VinylRemnant>? Remnants = null,
-    IReadOnlyList<PaperPrinter>? PaperPrinters = null, IReadOnlyList<GarmentPrinter>? GarmentPrinters = null, IReadOnlyList<StitchMachine>? Stitchers = null, IReadOnlyList<TransferPaper>? Papers = null, IReadOnlyList<OutsidePrinter>? OutsidePrinters = null, IReadOnlyList<PodService>? PodServices = null)
+    IReadOnlyList<PaperPrinter>? PaperPrinters = null, IReadOnlyList<GarmentPrinter>? GarmentPrinters = null, IReadOnlyList<StitchMachine>? Stitchers = null, IReadOnlyList<TransferPaper>? Papers = null, IReadOnlyList<OutsidePrinter>? OutsidePrinters = null, IReadOnlyList<PodService>? PodServices = null,
+    IReadOnlyList<Calender>? Calenders = null, IReadOnlyList<RollCloth>? Cloths = null)
 {
     public const int Known = 2;
 
@@ -40,7 +41,7 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
         [.. RunStore.All(c).Select(e => new ArchivedEvent(e.OrderId, e.ReceivedAt, e.Event))], All(c, Aggregates.Designs),
         [.. Aggregates.Designs.All(c).SelectMany(d => new[] { d.Value.Hash, d.Value.CameAs }).OfType<string>().Concat(Aggregates.Orders.All(c).SelectMany(o => o.Value.Facts.Attached ?? []).Select(a => a.Hash)).Concat(Aggregates.SpotTests.All(c).SelectMany(t => t.Value.Photos ?? []).Select(p => p.Hash)).Distinct().Order(StringComparer.Ordinal).Select(h => KeptFiles.Read(folder, h))], All(c, Aggregates.Templates), All(c, Aggregates.SpotTests), All(c, Aggregates.Upkeep),
         All(c, Aggregates.Supplies), All(c, Aggregates.Cures), All(c, Aggregates.TestGarments), All(c, Aggregates.KeptPrints), All(c, Aggregates.Remnants),
-        All(c, Aggregates.PaperPrinters), All(c, Aggregates.GarmentPrinters), All(c, Aggregates.Stitchers), All(c, Aggregates.Papers), All(c, Aggregates.OutsidePrinters), All(c, Aggregates.PodServices));
+        All(c, Aggregates.PaperPrinters), All(c, Aggregates.GarmentPrinters), All(c, Aggregates.Stitchers), All(c, Aggregates.Papers), All(c, Aggregates.OutsidePrinters), All(c, Aggregates.PodServices), All(c, Aggregates.Calenders), All(c, Aggregates.Cloths));
 
     /// <summary>Brings an archive into a shop that has nothing yet; refused whole when one thing in it cannot be kept.</summary>
     public static ArchiveView Bring(SqliteConnection c, ShopArchive a, string folder, Deed deed)
@@ -76,6 +77,8 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
         Put(c, Aggregates.Papers, a.Papers ?? [], final);
         Put(c, Aggregates.OutsidePrinters, a.OutsidePrinters ?? [], final);
         Put(c, Aggregates.PodServices, a.PodServices ?? [], final);
+        Put(c, Aggregates.Calenders, a.Calenders ?? [], final);
+        Put(c, Aggregates.Cloths, a.Cloths ?? [], final);
         var here = (a.Files ?? []).Select(f => KeptFiles.Keep(folder, f)).ToHashSet();
         RefusedException.IfAny((a.Designs ?? []).Where(d => !here.Contains(d.Hash)).Select(d => new Problem("lost", $"The picture of {d.Name} is not in the archive.", "files", "Bring the file as it was exported.")));
         Put(c, Aggregates.Designs, a.Designs ?? [], final);
@@ -140,7 +143,7 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
             .Concat(Events.Where(e => !orders.Contains(e.OrderId)).Select(e => new Problem("lost", "A verdict is of an order that is not in the archive.", "events", "Bring the file as it was exported.")).Take(1));
         return Numbers.Problems().Select(p => p with { Where = $"numbers.{p.Where}" }).Concat(Of("styles", Styles, s => s.Problems())).Concat(Of("films", Films, x => x.Problems())).Concat(Of("vinyls", Vinyls, x => x.Problems()))
             .Concat(Of("screens", Screens, x => x.Problems())).Concat(Of("filmPrinters", FilmPrinters, x => x.Problems())).Concat(Of("dyePrinters", DyePrinters, x => x.Problems())).Concat(Of("cutters", Cutters, x => x.Problems())).Concat(Of("presses", Presses, x => x.Problems()))
-            .Concat(Of("paperPrinters", PaperPrinters ?? [], x => x.Problems())).Concat(Of("garmentPrinters", GarmentPrinters ?? [], x => x.Problems())).Concat(Of("stitchers", Stitchers ?? [], x => x.Problems())).Concat(Of("papers", Papers ?? [], x => x.Problems())).Concat(Of("outsidePrinters", OutsidePrinters ?? [], x => x.Problems())).Concat(Of("podServices", PodServices ?? [], x => x.Problems()))
+            .Concat(Of("paperPrinters", PaperPrinters ?? [], x => x.Problems())).Concat(Of("garmentPrinters", GarmentPrinters ?? [], x => x.Problems())).Concat(Of("stitchers", Stitchers ?? [], x => x.Problems())).Concat(Of("papers", Papers ?? [], x => x.Problems())).Concat(Of("outsidePrinters", OutsidePrinters ?? [], x => x.Problems())).Concat(Of("podServices", PodServices ?? [], x => x.Problems())).Concat(Of("calenders", Calenders ?? [], x => x.Problems())).Concat(Of("cloths", Cloths ?? [], x => x.Problems()))
             .Concat(Of("recipes", Recipes, x => x.Problems())).Concat(Of("spotTests", SpotTests ?? [], x => x.Problems())).Concat(Of("upkeep", Upkeep ?? [], x => x.Problems())).Concat(Of("supplies", Supplies ?? [], x => x.Problems())).Concat(Of("cures", Cures ?? [], x => x.Problems())).Concat(Of("testGarments", TestGarments ?? [], x => x.Problems())).Concat(Of("keptPrints", KeptPrints ?? [], x => x.Problems())).Concat(Of("remnants", Remnants ?? [], x => x.Problems())).Concat(numbers).Concat(lost);
     }
 }

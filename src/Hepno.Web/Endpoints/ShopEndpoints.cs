@@ -166,6 +166,18 @@ internal sealed record PodServiceBody(string Supplier, IReadOnlyList<PodPriceBod
 /// <summary>What it asks for one kind of garment.</summary>
 internal sealed record PodPriceBody(GarmentKind Kind, decimal Price);
 
+/// <summary>Cloth by the roll.</summary>
+internal sealed record RollClothBody(string Supplier, string Product, double PolyesterPercent, double WeightGsm, double WidthIn, decimal PricePerFoot, double StepIn, double ShrinkShare, decimal FreightPerOrder, int LeadDays)
+{
+    public RollCloth ToCore(string id) => new(id, Supplier.Trim(), Product.Trim(), PolyesterPercent, WeightGsm, WidthIn, PricePerFoot, StepIn, ShrinkShare, FreightPerOrder, LeadDays);
+}
+
+/// <summary>A calender with its roll printer.</summary>
+internal sealed record CalenderBody(string Name, double PaperWidthIn, decimal PaperPricePerFoot, double PrintIn2PerMinute, double InkMlPerIn2, decimal InkPricePerMl, double InPerMinute, decimal NotionsPerPiece, EquipmentBody Equipment, string Cautions)
+{
+    public Calender ToCore(string id) => new(id, Name.Trim(), PaperWidthIn, PaperPricePerFoot, PrintIn2PerMinute, InkMlPerIn2, InkPricePerMl, InPerMinute, NotionsPerPiece, Equipment.ToCore(), Cautions);
+}
+
 /// <summary>A cutter.</summary>
 internal sealed record CutterBody(string Name, double CutWidthIn, double SpeedIn2PerMinute, EquipmentBody Equipment, string Cautions);
 
@@ -274,6 +286,8 @@ internal static class ShopEndpoints
         Map(api, "papers", Aggregates.Papers, (string id, PaperBody b) => b.ToCore(id), x => x.Problems());
         Map(api, "outside-printers", Aggregates.OutsidePrinters, (string id, OutsidePrinterBody b) => b.ToCore(id), x => x.Problems());
         Map(api, "pod-services", Aggregates.PodServices, (string id, PodServiceBody b) => b.ToCore(id), x => x.Problems());
+        Map(api, "cloths", Aggregates.Cloths, (string id, RollClothBody b) => b.ToCore(id), x => x.Problems());
+        Map(api, "calenders", Aggregates.Calenders, (string id, CalenderBody b) => b.ToCore(id), x => x.Problems());
         Map(api, "cutters", Aggregates.Cutters, (string id, CutterBody b) => new Cutter(id, b.Name.Trim(), b.CutWidthIn, b.SpeedIn2PerMinute, b.Equipment.ToCore(), b.Cautions), c => c.Problems());
         Map(api, "presses", Aggregates.Presses, (string id, PressBody b) => new Press(id, b.Name.Trim(), b.Kind, b.PlatenWidthIn, b.PlatenHeightIn, b.WarmUpMinutes, b.RiseFPerMinute, b.DropFPerMinute, b.OffsetF, b.Equipment.ToCore(), b.Cautions, b.Lowers is { Count: > 0 } lowers ? [.. lowers.Select(l => new LowerPlaten(l.Name.Trim(), l.WidthIn, l.HeightIn))] : null,
             b.Maps is { Count: > 0 } maps ? [.. maps.Select(m => new PlatenMap(m.Day, m.SetPointF, m.PointsF, m.Doubtful, m.By.Trim()))] : null,
@@ -305,6 +319,8 @@ internal static class ShopEndpoints
         MapPrices(api, "papers", Aggregates.Papers, ThingPrices.Of);
         MapPrices(api, "outside-printers", Aggregates.OutsidePrinters, ThingPrices.Of);
         MapPrices(api, "pod-services", Aggregates.PodServices, ThingPrices.Of);
+        MapPrices(api, "cloths", Aggregates.Cloths, ThingPrices.Of);
+        MapPrices(api, "calenders", Aggregates.Calenders, ThingPrices.Of);
         api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
         api.MapGet("/numbers", GetNumbers).WithTags("numbers").WithName("numbers");
         api.MapGet("/numbers/rates", (Desk desk) => desk.Db.Read(c => new RatesView(Rates.Labour(Desk.Numbers(c)), Rates.Overhead(Desk.Numbers(c))))).WithTags("numbers").WithName("rates").WithSummary("The two rates of an hour of hands, opened to people and fixed costs.");

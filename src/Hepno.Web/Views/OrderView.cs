@@ -22,7 +22,8 @@ namespace Hepno.Web.Views;
 /// <param name="Slip">The slip.</param>
 /// <param name="QuoteSent">When the standing quote was sent (UTC), or null.</param>
 /// <param name="Deposit">Deposit the quote asks for.</param>
-public sealed record OrderView(string Id, long Version, string Code, Station Station, Ask Ask, OrderFacts Facts, Customer? Customer, IReadOnlyList<OrderLineView> Lines, SlipView Slip, DateTime? QuoteSent, decimal Deposit);
+/// <param name="Cautions">What the machines warn of that its prints are prepared on; empty before the list is made.</param>
+public sealed record OrderView(string Id, long Version, string Code, Station Station, Ask Ask, OrderFacts Facts, Customer? Customer, IReadOnlyList<OrderLineView> Lines, SlipView Slip, DateTime? QuoteSent, decimal Deposit, IReadOnlyList<string> Cautions);
 
 /// <summary>A line of an order as the screens need it.</summary>
 /// <param name="Id">Which line of the ask.</param>

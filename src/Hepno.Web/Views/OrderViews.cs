@@ -24,7 +24,7 @@ internal static class OrderViews
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
         var placed = c.Standing.Station is Station.Gather or Station.Press ? PlacedOrder.Of(Desk.Floor(open, book, wall).Placed, id) : null;
         return new(id, c.Version, c.Order.Code, c.Standing.Station, c.Order.Ask, c.Order.Facts with { Layouts = null }, c.Customer, [.. c.Lines.Select(l => OrderLineView.Of(l, book.Numbers.ShopName))],
-            SlipView.Of(c, Bands(desk, c, book, open), book, wall, placed), c.Quote?.SentAt, c.Frozen?.Deposit ?? 0);
+            SlipView.Of(c, Bands(desk, c, book, open), book, wall, placed), c.Quote?.SentAt, c.Frozen?.Deposit ?? 0, c.Order.Facts.Items.Count == 0 || c.Frozen is null ? [] : PrepareCautions.Of(c.Frozen.Lines.SelectMany(l => l.Band.Decorations), book));
     }
 
     // with several lines the whole order has figures once every line has its method
@@ -145,7 +145,7 @@ internal static class OrderViews
         var (f, standards) = (book.Numbers.Format, book.Numbers.Standards());
         // of several places of work each pass names its own
         var at = "";
-        var work = d.Recipe.IsPressed() ? "" : d.BenchId == ShopBook.Table.Id ? "Count" : "Stitch";
+        var work = d.Recipe.IsPressed() ? "" : d.BenchId == ShopBook.Table.Id ? "Count" : d.BenchId == ShopBook.SewingTable.Id ? "Sew" : "Stitch";
         if (d.BenchId.Length > 0 && d.BenchId != press?.Id)
         {
             press = LineFloor.Bench(d.BenchId, book);

@@ -463,6 +463,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cloths/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["cloths-prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calenders/{id}/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every price of it with the days it has held from, oldest first. */
+        get: operations["calenders-prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/styles/{id}": {
         parameters: {
             query?: never;
@@ -1822,6 +1856,74 @@ export interface paths {
         get?: never;
         /** Keeps one of the pod-services; a new one needs no If-Match. */
         put: operations["save-pod-services"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cloths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All cloths with their versions. */
+        get: operations["clothsAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cloths/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the cloths; a new one needs no If-Match. */
+        put: operations["save-cloths"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calenders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All calenders with their versions. */
+        get: operations["calendersAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calenders/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps one of the calenders; a new one needs no If-Match. */
+        put: operations["save-calenders"];
         post?: never;
         delete?: never;
         options?: never;
@@ -3667,6 +3769,72 @@ export interface components {
              * @description When they are here, wall clock.
              */
             arrives: string;
+        };
+        /** @description A heated drum that presses printed paper onto cloth by the roll, with the printer that prints the paper (DOMAIN 5). */
+        Calender: {
+            /** @description Identity. */
+            id: string;
+            /** @description The shop's name for it. */
+            name: string;
+            /**
+             * Format: double
+             * @description Width of the paper that can be printed, in.
+             */
+            paperWidthIn: number;
+            /**
+             * Format: double
+             * @description Money for a foot of paper, its protection paper in it.
+             */
+            paperPricePerFoot: number;
+            /**
+             * Format: double
+             * @description Printed area a minute, in².
+             */
+            printIn2PerMinute: number;
+            /**
+             * Format: double
+             * @description Ink on a painted in², all channels, ml.
+             */
+            inkMlPerIn2: number;
+            /**
+             * Format: double
+             * @description Money for a ml.
+             */
+            inkPricePerMl: number;
+            /**
+             * Format: double
+             * @description Length of cloth through the drum a minute, in.
+             */
+            inPerMinute: number;
+            /**
+             * Format: double
+             * @description Money for thread, neck tape and label of a garment.
+             */
+            notionsPerPiece: number;
+            /** @description What an hour of drum and printer costs. */
+            equipment: components["schemas"]["EquipmentHour"];
+            /** @description What its manual warns of. */
+            cautions: string;
+        };
+        /** @description A calender with its roll printer. */
+        CalenderBody: {
+            name: string;
+            /** Format: double */
+            paperWidthIn: number;
+            /** Format: double */
+            paperPricePerFoot: number;
+            /** Format: double */
+            printIn2PerMinute: number;
+            /** Format: double */
+            inkMlPerIn2: number;
+            /** Format: double */
+            inkPricePerMl: number;
+            /** Format: double */
+            inPerMinute: number;
+            /** Format: double */
+            notionsPerPiece: number;
+            equipment: components["schemas"]["EquipmentBody"];
+            cautions: string;
         };
         /** @description One measured print: ml used for so many prints of an artwork. */
         CalibrateBody: {
@@ -7106,6 +7274,18 @@ export interface components {
              */
             steps: number;
         };
+        /** @description A marker that is printed and cut several times. */
+        MarkerTimes: {
+            /** @description Where its parts lie. */
+            marker: components["schemas"]["Marker"];
+            /** @description Garments of each size in it. */
+            sizes: components["schemas"]["SizeCount"][];
+            /**
+             * Format: int32
+             * @description How often.
+             */
+            times: number;
+        };
         /**
          * @description Whether the cloth's own dye rises through a print under heat.
          * @enum {unknown}
@@ -7463,6 +7643,8 @@ export interface components {
              * @description Deposit the quote asks for.
              */
             deposit: number;
+            /** @description What the machines warn of that its prints are prepared on; empty before the list is made. */
+            cautions: string[];
         };
         /** @description Ways of a whole order: each line by its own best, or one way for all of them, which shares a supplier's freight and one heat. */
         OrderWays: {
@@ -9086,6 +9268,7 @@ export interface components {
             /** @description For work sent out: its price breaks, by pieces; else null. */
             breaks: null | components["schemas"]["PriceBreak"][];
             tiles: null | components["schemas"]["Tiles"];
+            markers: null | components["schemas"]["RunMarkers"];
         };
         /** @description An address as a square code a tablet's camera reads. */
         QrCode: {
@@ -9645,6 +9828,76 @@ export interface components {
              */
             at: string;
         };
+        /** @description White cloth by the roll that takes dye: what garments are cut and sewn from. */
+        RollCloth: {
+            /** @description Identity. */
+            id: string;
+            /** @description Who sells it. */
+            supplier: string;
+            /** @description Which cloth. */
+            product: string;
+            /**
+             * Format: double
+             * @description How much of it is polyester, 0 to 100: dye takes to nothing else.
+             */
+            polyesterPercent: number;
+            /**
+             * Format: double
+             * @description Weight, g/m².
+             */
+            weightGsm: number;
+            /**
+             * Format: double
+             * @description Width that can be used, in.
+             */
+            widthIn: number;
+            /**
+             * Format: double
+             * @description Money for a foot of length.
+             */
+            pricePerFoot: number;
+            /**
+             * Format: double
+             * @description Sold by lengths of so much, in: 36 for the yard.
+             */
+            stepIn: number;
+            /**
+             * Format: double
+             * @description Length it loses in the heat of the calender, 0 to 1: so much more is bought.
+             */
+            shrinkShare: number;
+            /**
+             * Format: double
+             * @description Freight of an order of it.
+             */
+            freightPerOrder: number;
+            /**
+             * Format: int32
+             * @description Working days until it is here.
+             */
+            leadDays: number;
+        };
+        /** @description Cloth by the roll. */
+        RollClothBody: {
+            supplier: string;
+            product: string;
+            /** Format: double */
+            polyesterPercent: number;
+            /** Format: double */
+            weightGsm: number;
+            /** Format: double */
+            widthIn: number;
+            /** Format: double */
+            pricePerFoot: number;
+            /** Format: double */
+            stepIn: number;
+            /** Format: double */
+            shrinkShare: number;
+            /** Format: double */
+            freightPerOrder: number;
+            /** Format: int32 */
+            leadDays: number;
+        };
         /** @description How a roll is billed: a step with its price, lower from so many steps on where there are breaks; or set lengths. */
         RollPriceBody: {
             /** Format: double */
@@ -9784,6 +10037,43 @@ export interface components {
             pressCautions: string;
             /** @description Decorations in the order of pressing. */
             passes: components["schemas"]["RunPassView"][];
+        };
+        /** @description The markers of a run of garments: the same one again and again, and one more for what is left. A marker as long as the whole run could be neither laid nor handled. */
+        RunMarkers: {
+            /** @description The markers. */
+            each: components["schemas"]["MarkerTimes"][];
+            /**
+             * Format: double
+             * @description Width of cloth they lie on, in.
+             */
+            fabricWidthIn: number;
+            /**
+             * Format: double
+             * @description Width of paper, in.
+             */
+            paperWidthIn: number;
+            /**
+             * Format: double
+             * @description Area of all parts, their boxes, in².
+             */
+            partsIn2: number;
+            /**
+             * Format: double
+             * @description Length cut round them, their boxes', in.
+             */
+            outlineIn: number;
+            /**
+             * Format: double
+             * @description Cloth of all markers, in.
+             */
+            fabricIn: number;
+            /**
+             * Format: double
+             * @description Paper of all markers, in.
+             */
+            paperIn: number;
+            /** @description A part that is wider than cloth or paper, in words; null where all lie. */
+            leftOut: null | string;
         };
         /** @description A pass of the run: one decoration on every piece. */
         RunPassView: {
@@ -11602,6 +11892,12 @@ export interface components {
          */
         VerdictKind: "yes" | "with-care" | "no";
         /** @description A thing with the version it stands at. */
+        VersionedOfCalender: {
+            value: components["schemas"]["Calender"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
         VersionedOfCustomer: {
             value: components["schemas"]["Customer"];
             /** Format: int64 */
@@ -11676,6 +11972,12 @@ export interface components {
         /** @description A thing with the version it stands at. */
         VersionedOfRecipe: {
             value: components["schemas"]["Recipe"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
+        VersionedOfRollCloth: {
+            value: components["schemas"]["RollCloth"];
             /** Format: int64 */
             version: number;
         };
@@ -13974,6 +14276,158 @@ export interface operations {
         };
     };
     "pod-services-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "cloths-prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PriceLine"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "calenders-prices": {
         parameters: {
             query?: never;
             header?: never;
@@ -20608,6 +21062,314 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/json": components["schemas"]["PodServiceBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    clothsAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfRollCloth"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-cloths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["RollClothBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    calendersAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfCalender"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-calenders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["CalenderBody"];
             };
         };
         responses: {

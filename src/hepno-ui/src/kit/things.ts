@@ -17,6 +17,8 @@ export type Noun =
   | 'papers'
   | 'outside-printers'
   | 'pod-services'
+  | 'cloths'
+  | 'calenders'
   | 'cutters'
   | 'presses'
   | 'recipes'

@@ -2,6 +2,8 @@
 import type { Schemas } from '../../api/client'
 import { things, useThings } from '../../kit/things'
 import {
+  calenderFields,
+  freshCalender,
   freshGarmentPrinter,
   freshPaperPrinter,
   freshStitchMachine,
@@ -11,7 +13,7 @@ import {
 } from './furtherFields'
 import MachineBoards from './MachineBoards.vue'
 
-/** Machines that print paper, print on garments, or stitch. */
+/** Machines that print paper, print on garments, stitch, or dye cloth by the roll. */
 defineProps<{
   views: Record<string, Schemas['UpkeepView']>
   upkeep: { value: Schemas['MachineUpkeep']; version: number }[]
@@ -20,7 +22,13 @@ const emit = defineEmits<{ changed: [] }>()
 const stitchers = things<Schemas['StitchMachine']>('stitch-machines')
 const paperPrinters = things<Schemas['PaperPrinter']>('paper-printers')
 const garmentPrinters = things<Schemas['GarmentPrinter']>('garment-printers')
-useThings({ 'stitch-machine': stitchers, 'paper-printer': paperPrinters, 'garment-printer': garmentPrinters })
+const calenders = things<Schemas['Calender']>('calenders')
+useThings({
+  calender: calenders,
+  'stitch-machine': stitchers,
+  'paper-printer': paperPrinters,
+  'garment-printer': garmentPrinters,
+})
 </script>
 
 <template>
@@ -82,6 +90,27 @@ useThings({ 'stitch-machine': stitchers, 'paper-printer': paperPrinters, 'garmen
         {{ x.colourMlPerIn2 }} and white {{ x.whiteMlPerIn2 }} ml an in²</span
       >
       <span class="fig small quiet">pretreats mid and dark cloth</span>
+    </template>
+  </MachineBoards>
+  <MachineBoards
+    title="Calenders, for cut and sew"
+    add="Add a calender"
+    none="No calender: cut and sew stays folded."
+    noun="calenders"
+    :kept="calenders.all.value"
+    :fields="calenderFields"
+    :save="calenders.save"
+    :fresh="freshCalender"
+    :views="views"
+    :upkeep="upkeep"
+    @changed="emit('changed')"
+  >
+    <template #face="{ x }">
+      <span class="small"
+        >paper {{ x.paperWidthIn }} in wide, printed {{ x.printIn2PerMinute }} in² a minute; drum {{ x.inPerMinute }} in
+        a minute</span
+      >
+      <span class="fig small quiet">ink {{ x.inkMlPerIn2 }} ml an in²</span>
     </template>
   </MachineBoards>
 </template>

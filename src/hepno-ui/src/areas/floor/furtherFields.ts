@@ -5,6 +5,7 @@ import { hourFields } from './machineFields'
 type PaperPrinter = Schemas['PaperPrinter']
 type GarmentPrinter = Schemas['GarmentPrinter']
 type StitchMachine = Schemas['StitchMachine']
+type Calender = Schemas['Calender']
 
 const hour: Schemas['EquipmentHour'] = {
   priceNew: 0,
@@ -101,5 +102,32 @@ export const stitchMachineFields: Field<StitchMachine>[] = [
   num('Backing, a piece', 'backingPerPiece'),
   num('Digitising, a design', 'digitisingPerDesign'),
   ...hourFields<StitchMachine>(),
+  text('Cautions of its manual', 'cautions', { wide: true, lines: 2 }),
+]
+
+export const freshCalender = (): Omit<Calender, 'id'> => ({
+  name: '',
+  paperWidthIn: 61,
+  paperPricePerFoot: 0,
+  printIn2PerMinute: 900,
+  inkMlPerIn2: 0.009,
+  inkPricePerMl: 0,
+  inPerMinute: 30,
+  notionsPerPiece: 0,
+  equipment: { ...hour, usefulYears: 8, productiveHoursAYear: 700, powerKw: 5.5, dutyShare: 0.6 },
+  cautions:
+    'Hot drum: no loose sleeves, hands on the feed table. Dye fumes: extraction on. The maker’s manual decides.',
+})
+
+export const calenderFields: Field<Calender>[] = [
+  text('Name', 'name'),
+  num('Its printer prints, in² a minute', 'printIn2PerMinute'),
+  num('Paper that can be printed, in wide', 'paperWidthIn'),
+  num('Paper, a foot', 'paperPricePerFoot'),
+  num('Ink, ml an in²', 'inkMlPerIn2'),
+  num('Ink, a ml', 'inkPricePerMl'),
+  num('Cloth through the drum, in a minute', 'inPerMinute'),
+  num('Thread, neck tape and label, a garment', 'notionsPerPiece'),
+  ...hourFields<Calender>(),
   text('Cautions of its manual', 'cautions', { wide: true, lines: 2 }),
 ]

@@ -265,6 +265,7 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
           ><span class="small quiet">{{ item.doneAt ? 'here' : moment(item.expected, f) }}</span
           ><Sign :kind="item.doneAt ? 'go' : 'maker'" />
         </label>
+        <p v-for="text in order.cautions" :key="text" class="small"><Sign kind="caution" /> {{ text }}</p>
         <p class="buttons">
           <button v-if="!order.facts.approval" class="go-button" @click="begin('approve')">Take their yes</button>
           <button

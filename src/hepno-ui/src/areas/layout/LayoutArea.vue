@@ -11,6 +11,7 @@ import GangLayout from './GangLayout.vue'
 import PlainLot from './PlainLot.vue'
 import RollLane from './RollLane.vue'
 import SheetLot from './SheetLot.vue'
+import MarkerLot from './MarkerLot.vue'
 import TileLot from './TileLot.vue'
 import SizeClassLot from './SizeClassLot.vue'
 import VinylPieces from './VinylPieces.vue'
@@ -95,6 +96,7 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
             <SizeClassLot v-if="p.sizeClass && !onFilm" :plan="d" :purchase="p" />
             <RollLane v-else-if="p.rows" :purchase="p" :scale="scale" />
             <TileLot v-else-if="p.tiles" :purchase="p" />
+            <MarkerLot v-else-if="p.markers" :purchase="p" />
             <SheetLot v-else-if="p.grid" :purchase="p" />
             <PlainLot v-else-if="!p.laid" :plan="d" :purchase="p" />
           </template>

@@ -26,10 +26,8 @@ defineProps<{ run: Run; view: Schemas['RunView'] }>()
     <button @pointerup="tap($event, run.hold)">
       <b>{{ run.held ? 'Go on' : 'Hold' }}</b><span><kbd>H</kbd></span>
     </button>
-    <button :disabled="!!run.pass?.work" @pointerup="tap($event, run.step)">
-      <b>{{ run.pass?.work ? '' : run.closed ? 'Lift' : 'Close' }}</b><span v-if="!run.pass?.work"
-        ><kbd>Enter</kbd></span
-      >
+    <button v-if="!run.pass?.work" @pointerup="tap($event, run.step)">
+      <b>{{ run.closed ? 'Lift' : 'Close' }}</b><span><kbd>Enter</kbd></span>
     </button>
     <button class="good" :disabled="!run.judged" @pointerup="tap($event, () => run.verdict('good'))">
       <b>{{ run.done ? 'All done' : 'Good' }}</b><span v-if="run.judged"
@@ -74,6 +72,9 @@ footer .good {
   justify-content: space-between;
   align-items: center;
   font-size: 34px;
+}
+footer .good:nth-child(4) {
+  grid-column: 4 / -1;
 }
 footer .good b {
   font-size: 66px;

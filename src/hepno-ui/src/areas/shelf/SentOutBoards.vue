@@ -6,13 +6,23 @@ import { length, money } from '../../kit/shown'
 import { things, useThings } from '../../kit/things'
 import { kindWord } from '../../kit/words'
 import { format } from '../../shell/state'
-import { freshOutside, freshPaper, freshPod, outsideFields, paperFields, podFields } from './sentOutFields'
+import {
+  clothFields,
+  freshCloth,
+  freshOutside,
+  freshPaper,
+  freshPod,
+  outsideFields,
+  paperFields,
+  podFields,
+} from './sentOutFields'
 
-/** Transfer papers, and who prints for the shop. */
+/** Transfer papers, cloth by the roll, and who prints for the shop. */
 const papers = things<Schemas['TransferPaper']>('papers')
 const outside = things<Schemas['OutsidePrinter']>('outside-printers')
 const pods = things<Schemas['PodService']>('pod-services')
-useThings({ paper: papers, 'outside-printer': outside, 'pod-service': pods })
+const cloths = things<Schemas['RollCloth']>('cloths')
+useThings({ cloth: cloths, paper: papers, 'outside-printer': outside, 'pod-service': pods })
 const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
 </script>
 
@@ -42,6 +52,31 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
     </template>
     <template #deeds="{ kept }"><PriceHistory :id="kept.value.id" noun="papers" :version="kept.version" /></template>
     <template #none>No transfer paper yet.</template>
+  </Boards>
+  <Boards
+    title="Cloth by the roll, for cut and sew"
+    add="Add a cloth"
+    :kept="cloths.all.value"
+    :fields="clothFields"
+    :save="cloths.save"
+    :fresh="freshCloth"
+    :named="(x) => x.product"
+  >
+    <template #face="{ value: x }">
+      <span
+        ><b>{{ x.product }}</b
+        >{{ ' ' }}<span class="quiet small">{{ x.supplier }}</span></span
+      >
+      <span class="small"
+        >{{ x.polyesterPercent }}% polyester, {{ x.weightGsm }} g, {{ length(x.widthIn, format()) }} wide</span
+      >
+      <span class="fig"
+        ><b>{{ money(x.pricePerFoot, format()) }}</b
+        >{{ ' ' }}<span class="small quiet">a foot, {{ days(x.leadDays) }}</span></span
+      >
+    </template>
+    <template #deeds="{ kept }"><PriceHistory :id="kept.value.id" noun="cloths" :version="kept.version" /></template>
+    <template #none>No cloth by the roll.</template>
   </Boards>
   <Boards
     title="Screen printers, sent out to"

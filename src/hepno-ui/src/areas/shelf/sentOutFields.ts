@@ -5,6 +5,7 @@ import { kindWord } from '../../kit/words'
 type Paper = Schemas['TransferPaper']
 type Outside = Schemas['OutsidePrinter']
 type Pod = Schemas['PodService']
+type Cloth = Schemas['RollCloth']
 
 export const freshPaper = (): Omit<Paper, 'id'> => ({
   supplier: '',
@@ -121,4 +122,30 @@ export const podFields: Field<Pod>[] = [
       }
     },
   },
+]
+
+export const freshCloth = (): Omit<Cloth, 'id'> => ({
+  supplier: '',
+  product: '',
+  polyesterPercent: 100,
+  weightGsm: 150,
+  widthIn: 60,
+  pricePerFoot: 0,
+  stepIn: 36,
+  shrinkShare: 0.03,
+  freightPerOrder: 0,
+  leadDays: 3,
+})
+
+export const clothFields: Field<Cloth>[] = [
+  text('Supplier', 'supplier'),
+  text('Cloth', 'product'),
+  num('Polyester, %', 'polyesterPercent'),
+  num('Weight, g/m²', 'weightGsm'),
+  num('Width that can be used, in', 'widthIn'),
+  num('A foot of length', 'pricePerFoot'),
+  num('Sold in steps of, in', 'stepIn'),
+  num('Shrinks in the heat, %', 'shrinkShare', 100),
+  num('Freight an order', 'freightPerOrder'),
+  num('Working days', 'leadDays'),
 ]

@@ -1,0 +1,118 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Gang;
+using Hepno.Core.Materials;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Recipes;
+
+namespace Hepno.Core.Methods;
+
+/// <summary>Garments cut and sewn from cloth that was dyed by the roll: printed paper and cloth go through a calender, the parts are cut out and sewn (DOMAIN 5).</summary>
+public sealed class SublimationCutSew : IDecorationMethod
+{
+    private const string Key = "sublimation-cutsew";
+    private const double FailurePrior = 0.05;
+    private const double LeastLinePt = 0.5;
+    private const int Steps = 100;
+
+    /// <inheritdoc/>
+    public string Id => Key;
+
+    /// <inheritdoc/>
+    public string Name => "Dye, cut and sewn";
+
+    /// <inheritdoc/>
+    public string Said => "sewn here from dyed cloth, edge to edge without a white crease";
+
+    /// <inheritdoc/>
+    public double SpoilageAssumed => FailurePrior;
+
+    /// <inheritdoc/>
+    public MethodAnswer Answer(AskInHand ask, ShopBook book)
+    {
+        List<Reason> reasons = [];
+        if (ask.Placements.FirstOrDefault(p => p.Place != Places.AllOver) is { } part)
+        {
+            reasons.Add(new("not-all-over", VerdictKind.No, $"{Places.Find(part.Place)!.Name} is a part of the garment: nothing is sewn anew for it", "all over as the place, or a print on that part alone"));
+        }
+        else if (SewingPattern.Of(ask.Style.Kind, ask.Sizes[0].Size) is null)
+        {
+            reasons.Add(new("no-pattern", VerdictKind.No, $"no pattern for {GarmentNouns.Of(ask.Style.Kind, 2)}", $"{string.Join(", ", SewingPattern.Kinds.Select(k => GarmentNouns.Of(k, 2)))}, or dye all over on a bought blank"));
+        }
+        if (ask.Theirs)
+        {
+            reasons.Add(new("theirs-sewn", VerdictKind.No, "their own garments; these are sewn anew", "a method that prints on what they bring"));
+        }
+        if (ask.Placements.Any(p => p.Own != OwnText.None))
+        {
+            reasons.Add(new("own-text", VerdictKind.No, "each piece has its own text, and the whole garment is one print", "names by vinyl or film, on a print of their own"));
+        }
+        if (book.Calenders.Count == 0)
+        {
+            reasons.Add(new("no-calender", VerdictKind.No, "no calender on the Floor", "a calender and its roll printer, added on the Floor"));
+        }
+        if (book.Cloths.Count == 0)
+        {
+            reasons.Add(new("no-cloth", VerdictKind.No, "no cloth by the roll on the Shelf", "white polyester cloth, entered on the Shelf"));
+        }
+        if (reasons.Count > 0)
+        {
+            return MethodAnswer.No(reasons);
+        }
+        MethodAnswer On(IEnumerable<RollCloth> cloths) => MethodAnswer.BestOf([.. cloths.SelectMany(_ => book.Calenders, (cloth, calender) => Answer(ask, book, calender, cloth))], ask.Pieces);
+        // cloth that prints faded only where nothing else can be had
+        var vivid = book.Cloths.Where(c => c.PolyesterPercent >= Sublimation.VividPercent).ToList();
+        return vivid.Count > 0 && On(vivid) is { Decorations.Count: > 0 } best ? best : On(book.Cloths);
+    }
+
+    /// <summary>How many of each size are sewn, with spares that suffice 95 times in 100: a spare M does not replace a spoiled 2XL.</summary>
+    public static IReadOnlyList<SizeCount> Garments(AskInHand ask, double failure) => [.. ask.Sizes.Where(s => s.Pieces > 0).Select(s => s with { Pieces = DecorationPlan.Needed(new(ask.Placements[0], [s]), failure).Count })];
+
+    private static MethodAnswer Answer(AskInHand ask, ShopBook book, Calender calender, RollCloth cloth)
+    {
+        List<Reason> reasons = [.. Verdicts.ThinLines(ask.Placements, LeastLinePt, "dye"), .. Verdicts.Loaded(calender.Id, calender.Name, book)];
+        var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
+        var garments = Garments(ask, failure);
+        var markers = RunMarkers.Of(ask.Style.Kind, garments, cloth.WidthIn, calender.PaperWidthIn, ask.Sketch is null ? Steps : GangNest.OnePass)!;
+        if (markers.LeftOut is { } wide)
+        {
+            reasons.Add(new("part-width", VerdictKind.No, $"{cloth.Product}: {wide}", "wider cloth or paper, or smaller sizes alone"));
+        }
+        if (cloth.PolyesterPercent < Sublimation.VividPercent)
+        {
+            reasons.Add(new("faded", VerdictKind.WithCare, $"{cloth.Product}, {cloth.PolyesterPercent:0}% polyester, prints faded", "cloth of 95% polyester or more"));
+        }
+        reasons.Add(new("sewn-here", VerdictKind.WithCare, $"sewn from {cloth.Product}, {cloth.PolyesterPercent:0}% polyester, not {ask.Style.Name}", "a piece sewn first and shown; its label must say fibre, origin and care as the law there wants"));
+        var verdict = Verdict.Of(reasons);
+        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"{SizeRun.Total(garments)} cut from {Shown.Length(Math.Ceiling(markers.FabricIn), book.Numbers.Format)} of {cloth.Product}, through {calender.Name}", [Decoration(ask, calender, cloth, markers, garments, failure, book)]);
+    }
+
+    private static DecorationPlan Decoration(AskInHand ask, Calender calender, RollCloth cloth, RunMarkers markers, IReadOnlyList<SizeCount> garments, double failure, ShopBook book)
+    {
+        var (p, n, steps, f) = (ask.Placements[0], book.Numbers, book.Numbers.Standards(), book.Numbers.Format);
+        var (floor, shelf) = ($"Floor: {calender.Name}", $"Shelf: {cloth.Product}");
+        var made = SizeRun.Total(garments);
+        var sewn = Figure.Input("garments", "Garments sewn", made, FigureUnit.Count, string.Join(", ", garments.Select(g => $"{g.Size} {g.Pieces}")));
+        Figure Share(string code, string label, double lengthIn, string how, decimal perFoot, string source) => Figure.Of(code, label, Money.Times(lengthIn / 12, perFoot) / made, "length × price ÷ garments",
+            Figure.Input("length", how, lengthIn, FigureUnit.Inches, source), Figure.Input("price", "A foot", perFoot, FigureUnit.Money, source), sewn);
+        var billed = cloth.Billed(markers.FabricIn);
+        var painted = markers.PartsIn2 * p.CoveragePercent / 100 / made;
+        var fabric = Share("cloth", "Cloth", billed, $"Markers of {markers.FabricIn:0.#} in, {cloth.ShrinkShare:0.#%} for the heat, in whole {cloth.StepIn:0.#} in", cloth.PricePerFoot, shelf);
+        var freight = Figure.Of("cloth-freight", "Freight of the cloth", cloth.FreightPerOrder / made, "freight ÷ garments", Figure.Input("freight", "Freight an order", cloth.FreightPerOrder, FigureUnit.Money, shelf), sewn);
+        // drum and printer are one hour: the printer runs ahead, both are busy for the garment
+        var seconds = StepStandards.Print(markers.PartsIn2 / made, calender.PrintIn2PerMinute).Seconds + (markers.FabricIn / made / calender.InPerMinute * 60);
+        var hour = calender.Equipment.Cost(n.TariffPerKwh, floor, book.TendingOf(calender.Id, calender.Equipment)) with { Label = "An hour of drum and printer" };
+        var material = Figure.Sum("material", "Dyed cloth, cut out", fabric, freight,
+            Share("paper", "Paper", markers.PaperIn, "Markers on the paper", calender.PaperPricePerFoot, floor),
+            Figure.Of("dye-ink", "Dye ink", Money.Times(painted * calender.InkMlPerIn2, calender.InkPricePerMl), "painted × ml an in² × price", Figure.Input("painted", "Painted, a garment", painted, FigureUnit.SquareInches, "boxes of its parts × coverage"),
+                Figure.Input("per", "ml an in²", calender.InkMlPerIn2, FigureUnit.Count, floor), Figure.Input("price", "A ml", calender.InkPricePerMl, FigureUnit.Money, floor)),
+            Figure.Input("notions", "Thread, neck tape and label", calender.NotionsPerPiece, FigureUnit.Money, floor),
+            Figure.Of("machine", "Drum and printer", Money.Times(seconds / 3600, hour.Value), "time × an hour of them", Figure.Input("time", "time", seconds, FigureUnit.Seconds, $"{floor}: in² ÷ speed + in ÷ speed"), hour));
+        var purchase = new Purchase($"cloth-{p.Id}", $"{cloth.Product}, {cloth.WidthIn:0.#} in wide, for {made} {GarmentNouns.Of(ask.Style.Kind, made)}", cloth.Supplier, cloth.LeadDays, billed, "in",
+            Figure.Of("buy", "Cloth", (fabric.Value + freight.Value) * made, "a garment's cloth and freight × garments", fabric, freight, sewn), null, null, Markers: markers);
+        return new(p, material, made, failure, Recipe.NoHeat(calender.Id, "sewn right sides together", "Needle and shears: fingers clear. The label says fibre, origin and care as the law there wants."),
+            [steps.Sewn], [StepStandards.Print(markers.PartsIn2 / made, calender.PrintIn2PerMinute), StepStandards.Calendered(markers.FabricIn / made / calender.InPerMinute * 60), steps.CutOut(markers.OutlineIn / made)], [purchase],
+            Prepare: $"Print mirrored, calender and cut {Shown.Length(Math.Ceiling(markers.FabricIn), f)} of cloth", BenchId: ShopBook.SewingTable.Id, BringsBlank: true);
+    }
+}
