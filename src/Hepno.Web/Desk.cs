@@ -215,15 +215,16 @@ internal sealed class Desk(Db db, ShopClock clock)
     {
         var ask = order.Value.Ask;
         var sent = quote is null ? null : Frozen(connection, quote.Id);
-        var lines = Lines(order.Value, sent, book);
+        var made = sent is null && ask.HasArtwork() ? MadeStore.Before(connection, order.Value.Id) : [];
+        var lines = Lines(order.Value, sent, book, made);
         var c = new OrderCase(order.Value, order.Version, customer, lines, quote, sent, events, null, null!);
         var run = sent is null ? null : RunFold.Of(c.RunLines, events);
         return c with { Run = run, Standing = Stations.Of(order.Value, [.. lines.SelectMany(l => l.Problems)], quote is not null, sent?.Deposit ?? 0, run?.Good ?? 0) };
     }
 
-    private static List<LineCase> Lines(Order order, FrozenQuote? sent, ShopBook book)
+    private static List<LineCase> Lines(Order order, FrozenQuote? sent, ShopBook book, IReadOnlyList<Core.Stock.MadeBefore> made)
     {
-        var cases = AsksInHand.Of(order.Ask, book, order.Facts).Select((l, i) => new LineCase(order.Ask.Lines[i], l.Style, l.Colourway, l.InHand, l.Problems, order.Facts.DecisionOf(order.Ask.Lines[i].Id), null));
+        var cases = AsksInHand.Of(order.Ask, book, order.Facts, made).Select((l, i) => new LineCase(order.Ask.Lines[i], l.Style, l.Colourway, l.InHand, l.Problems, order.Facts.DecisionOf(order.Ask.Lines[i].Id), null));
         return [.. sent is null ? cases : cases.Select(l => sent.Lines.FirstOrDefault(f => f.LineId == l.Asked.Id) is { } f ? l with { Style = f.Style, Colourway = f.Colourway, Frozen = f } : l)];
     }
 

@@ -4,6 +4,7 @@ using Hepno.Core.Gang;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Stock;
 using Hepno.Store;
 
 namespace Hepno.Web;
@@ -61,13 +62,18 @@ internal sealed partial class Recosting(Desk desk, ILogger<Recosting> log)
     {
         try
         {
-            var (book, orders, quoted, customers) = desk.Db.Read(connection => (desk.Book(connection), OrderStore.Quoted(connection), QuoteStore.StandingLines(connection), Aggregates.Customers.All(connection).ToDictionary(c => c.Value.Id, c => c.Value)));
+            var (book, orders, quoted, customers, made) = desk.Db.Read(connection =>
+            {
+                var standing = OrderStore.Quoted(connection);
+                return (desk.Book(connection), standing, QuoteStore.StandingLines(connection), Aggregates.Customers.All(connection).ToDictionary(c => c.Value.Id, c => c.Value),
+                    standing.Where(o => o.Value.Ask.HasArtwork()).ToDictionary(o => o.Value.Id, o => MadeStore.Before(connection, o.Value.Id)));
+            });
             var sketch = new LayoutSketch();
             var moved = new List<RecostedView>();
             for (var i = 0; i < orders.Count; i++)
             {
                 var order = orders[i].Value;
-                moved.AddRange(Lines(order, quoted, Desk.For(order.Ask.CustomerId is { } who ? customers.GetValueOrDefault(who) : null, book), sketch));
+                moved.AddRange(Lines(order, quoted, Desk.For(order.Ask.CustomerId is { } who ? customers.GetValueOrDefault(who) : null, book), sketch, made.GetValueOrDefault(order.Id)));
                 if (i % 50 == 49)
                 {
                     views[id] = views[id] with { Done = i + 1, Of = orders.Count };
@@ -87,9 +93,9 @@ internal sealed partial class Recosting(Desk desk, ILogger<Recosting> log)
     [LoggerMessage(LogLevel.Error, "Re-costing ended before the last quote.")]
     private static partial void EndedEarly(ILogger log, Exception broken);
 
-    private static IEnumerable<RecostedView> Lines(Order order, ILookup<string, QuotedLine> quoted, ShopBook book, LayoutSketch sketch)
+    private static IEnumerable<RecostedView> Lines(Order order, ILookup<string, QuotedLine> quoted, ShopBook book, LayoutSketch sketch, IReadOnlyList<MadeBefore>? made)
     {
-        var inHand = AsksInHand.Of(order.Ask, book, order.Facts);
+        var inHand = AsksInHand.Of(order.Ask, book, order.Facts, made);
         foreach (var line in quoted[order.Id])
         {
             var at = order.Ask.Lines.ToList().FindIndex(l => l.Id == line.LineId);

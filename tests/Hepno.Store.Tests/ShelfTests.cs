@@ -62,6 +62,8 @@ public sealed class ShelfTests : IDisposable
         Returns(db, Aggregates.FilmPrinters, "p", filmPrinter, filmPrinter with { Cure = FilmCure.HoverPress, WhiteOnLight = false });
         var dyePrinter = new DyePrinter("d", "Plover", 32, 0.010, 0.21m, 13, 19, 0.25, 0.28m, 8, 0.009m, 0.05m, Machine, "");
         Returns(db, Aggregates.DyePrinters, "d", dyePrinter, dyePrinter with { SheetPrice = 0.31m });
+        var outside = new OutsidePrinter("q", "Quayside", 28m, [new(1, [new(24, 2.30m)]), new(3, [new(24, 3.40m), new(72, 2.11m)])], 24, 0.02, 12m, 11m, 7, 14, 16);
+        Returns(db, Aggregates.OutsidePrinters, "q", outside, outside with { RepeatPerScreen = 9.123456m, KeepsMonths = 18, Blanks = [new(GarmentKind.Tee, 3.35m), new(GarmentKind.Tote, 2m)] });
         var cloth = new RollCloth("k", "Selvage", "Interlock", 95, 150.5, 60.25, 1.95m, 36, 0.03, 13m, 3);
         Returns(db, Aggregates.Cloths, "k", cloth, cloth with { PolyesterPercent = 80, StepIn = 1 });
         var calender = new Calender("l", "Curlew", 61, 0.34m, 900, 0.009, 0.09m, 30, 0.85m, Machine, "hot");

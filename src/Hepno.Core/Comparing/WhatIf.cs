@@ -80,7 +80,7 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
             Calenders = [.. book.Calenders.Select(x => x with { InkPricePerMl = x.InkPricePerMl * ink, PaperPricePerFoot = x.PaperPricePerFoot * film })],
             // what is sewn is made of its blank
             Cloths = [.. book.Cloths.Select(x => x with { PricePerFoot = x.PricePerFoot * blank, FreightPerOrder = x.FreightPerOrder * blank })],
-            OutsidePrinters = [.. book.OutsidePrinters.Select(x => x with { SetUpPerScreen = x.SetUpPerScreen * sent, Prices = Dearer(x.Prices, sent), FreightThere = x.FreightThere * sent, FreightBack = x.FreightBack * sent })],
+            OutsidePrinters = [.. book.OutsidePrinters.Select(x => x with { SetUpPerScreen = x.SetUpPerScreen * sent, RepeatPerScreen = x.RepeatPerScreen * sent, Blanks = x.Blanks?.Select(b => b with { Price = b.Price * sent }).ToList(), Prices = Dearer(x.Prices, sent), FreightThere = x.FreightThere * sent, FreightBack = x.FreightBack * sent })],
             PodServices = [.. book.PodServices.Select(x => x with { Prices = [.. x.Prices.Select(p => p with { Price = p.Price * sent })], FurtherPlacement = x.FurtherPlacement * sent, PostageFirst = x.PostageFirst * sent, PostageFurther = x.PostageFurther * sent })],
         };
     }

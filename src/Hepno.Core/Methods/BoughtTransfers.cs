@@ -23,7 +23,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
             return MethodAnswer.No(new Reason("no-prices", VerdictKind.No, $"no {Word} prices on the Shelf", "a supplier's price list, entered on the Shelf"));
         }
         // what the owner has laid out stays what is reckoned with as long as the line needs the same prints
-        return Settled(ask, book) ?? MethodAnswer.BestOf([.. lists.SelectMany(list => Answers(ask, book, list, LaidPrint.Of(ask, Failure(ask, book), list.Id)))], ask.Pieces);
+        return Settled(ask, book) ?? MethodAnswer.BestOf([.. lists.SelectMany(list => Answers(ask, book, list, LaidPrint.Of(ask, Failure(ask, book), list.Id)))], ask);
     }
 
     /// <summary>The share of attempts expected to spoil a piece.</summary>

@@ -31,7 +31,7 @@ public sealed class DtfMade : IDecorationMethod
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
     {
         return book.FilmPrinters.Count == 0 ? MethodAnswer.No(new Reason("no-film-printer", VerdictKind.No, "no film printer on the Floor", "a film printer, added on the Floor, or film bought in"))
-            : MethodAnswer.BestOf([.. book.FilmPrinters.Select(printer => Answer(ask, book, printer))], ask.Pieces);
+            : MethodAnswer.BestOf([.. book.FilmPrinters.Select(printer => Answer(ask, book, printer))], ask);
     }
 
     /// <summary>Ink, white, powder, film, cleaning ink and machine time of one print (DOMAIN 5).</summary>

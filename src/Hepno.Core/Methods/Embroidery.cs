@@ -44,7 +44,7 @@ public sealed class Embroidery : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer Answer(AskInHand ask, ShopBook book) => book.Stitchers.Count == 0
         ? MethodAnswer.No(new Reason("no-stitcher", VerdictKind.No, "no embroidery machine on the Floor", "an embroidery machine, added on the Floor"))
-        : MethodAnswer.BestOf([.. book.Stitchers.Select(machine => Answer(ask, book, machine))], ask.Pieces);
+        : MethodAnswer.BestOf([.. book.Stitchers.Select(machine => Answer(ask, book, machine))], ask);
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, StitchMachine machine)
     {
@@ -85,6 +85,10 @@ public sealed class Embroidery : IDecorationMethod
         return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"stitched on {machine.Name}, about {Shown.Number(ask.Placements.Sum(p => (double)Stitches(p).Value) / 1000, 1, book.Numbers.Format)} thousand stitches", [.. ask.Placements.Select(p => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, machine, book)))]);
     }
 
+    /// <summary>True where there is a stitch file already: its count is said, or the same artwork was stitched here before about as large.</summary>
+    public static bool IsDigitised(AskInHand ask, Placement p, ShopBook book) => p.Stitches is not null
+        || (p.DesignId is not null && ask.Made.Any(m => m.DesignId == p.DesignId && m.SameFile(p.WidthIn, p.HeightIn) && book.Stitchers.Any(s => s.Id == m.MakerId)));
+
     private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, StitchMachine machine, ShopBook book)
     {
         var (p, source) = (sized.Print, $"Floor: {machine.Name}");
@@ -92,8 +96,7 @@ public sealed class Embroidery : IDecorationMethod
         var material = Figure.Sum("material", $"{place} stitches",
             Figure.Of("thread", "Thread", stitches.Value / 1000 * machine.ThreadPerThousand, "stitches ÷ 1,000 × price", stitches, Figure.Input("price", "1,000 stitches", machine.ThreadPerThousand, FigureUnit.Money, source)),
             Figure.Input("backing", "Backing", machine.BackingPerPiece, FigureUnit.Money, source));
-        // what has its file is digitised already
-        var setUp = p.Stitches is not null ? null : Figure.Input("set-up", $"{place}, digitising", machine.DigitisingPerDesign, FigureUnit.Money, $"{source}; once for the design");
+        var setUp = IsDigitised(ask, p, book) ? null : Figure.Input("set-up", $"{place}, digitising", machine.DigitisingPerDesign, FigureUnit.Money, $"{source}; once for the design");
         return new(p, material, 0, failure, Recipe.NoHeat(machine.Id, "right-reading, from the stitch file", machine.Cautions), book.Numbers.Standards().Stitched(machine.Seconds((double)stitches.Value, p.Colours)), [], [], setUp, BenchId: machine.Id);
     }
 }

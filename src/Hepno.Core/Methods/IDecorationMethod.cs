@@ -7,6 +7,7 @@ using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Sending;
+using Hepno.Core.Stock;
 
 namespace Hepno.Core.Methods;
 
@@ -120,6 +121,9 @@ public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<S
     /// <summary>Every print as it is made: one for each placement, or several where it is smaller on smaller sizes.</summary>
     public IReadOnlyList<Placement> Prints => [.. Placements.SelectMany(p => SizedPrints.Of(p, Sizes, Names)).Select(s => s.Print)];
 
+    /// <summary>What its artwork was made of before by ways that keep their set-up.</summary>
+    public IReadOnlyList<MadeBefore> Made { get; init; } = [];
+
     /// <summary>Lays it about, where many quantities are compared; null to lay it whole.</summary>
     public Gang.LayoutSketch? Sketch { get; init; }
 
@@ -215,9 +219,14 @@ public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<De
 
     /// <summary>The best of one method's answers with different products or machines: a plain yes before one with care, then the least money for material and set-ups; when none can, the first one's reasons.</summary>
     /// <param name="answers">At least one.</param>
-    /// <param name="pieces">Pieces of the ask.</param>
-    public static MethodAnswer BestOf(IReadOnlyList<MethodAnswer> answers, int pieces) => answers.Where(a => a.Decorations.Count > 0).OrderBy(a => a.Verdict.Kind)
-        .ThenBy(a => a.Decorations.Sum(d => (d.Material.Value * pieces) + (d.SetUp?.Value ?? 0))).FirstOrDefault() ?? answers[0];
+    /// <param name="ask">The line: where one brings its blanks, the others bear the line's own.</param>
+    public static MethodAnswer BestOf(IReadOnlyList<MethodAnswer> answers, AskInHand ask)
+    {
+        var able = answers.Where(a => a.Decorations.Count > 0).ToList();
+        static bool Brings(MethodAnswer a) => a.Decorations.Any(d => d.BringsBlank);
+        var blank = able.Any(Brings) && !able.All(Brings) ? LandedBlank.Of(ask).Value : 0;
+        return able.OrderBy(a => a.Verdict.Kind).ThenBy(a => ((Brings(a) ? 0 : blank) * ask.Pieces) + a.Decorations.Sum(d => (d.Material.Value * ask.Pieces) + (d.SetUp?.Value ?? 0))).FirstOrDefault() ?? answers[0];
+    }
 }
 
 /// <summary>A way of decorating: its feasibility, materials and steps, in one file.</summary>

@@ -27,7 +27,7 @@ public sealed class PodOut : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer Answer(AskInHand ask, ShopBook book) => book.PodServices.Count == 0
         ? MethodAnswer.No(new Reason("no-service", VerdictKind.No, "no service on the Shelf that prints on demand", "a service's price list, entered on the Shelf"))
-        : MethodAnswer.BestOf([.. book.PodServices.Select(service => Answer(ask, book, service))], ask.Pieces);
+        : MethodAnswer.BestOf([.. book.PodServices.Select(service => Answer(ask, book, service))], ask);
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, PodService service)
     {

@@ -15,6 +15,9 @@ public sealed record Ask(string? CustomerId, IReadOnlyList<AskLine> Lines, DateO
     /// <summary>Pieces of all lines.</summary>
     public int Pieces => Lines.Sum(l => l.Pieces);
 
+    /// <summary>True where a print is of an artwork the shop keeps.</summary>
+    public bool HasArtwork() => Lines.Any(l => l.Placements.Any(p => p.DesignId is not null));
+
     /// <summary>When a line is wanted: its own day, else the order's; at the order's hour.</summary>
     public DateTime? DueOf(AskLine line) => line.DueDate is { } own ? own.ToDateTime(DueTime ?? new TimeOnly(12, 0)) : DueAt;
 

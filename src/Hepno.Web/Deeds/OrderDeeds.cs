@@ -133,6 +133,7 @@ internal static class OrderDeeds
         var frozen = desk.Quoted(c, book, connection);
         var version = Put(connection, c, seen, deed with { Undoable = false }, f => f);
         QuoteStore.Send(connection, new StoredQuote($"{id}-{version}", id, deed.At, null), JsonSerializer.Serialize(frozen, Json.Frozen), QuotePdf.Print(frozen.Document), frozen.Figures());
+        MadeStore.Put(connection, $"{id}-{version}", frozen.Designs());
         return version;
     }
 

@@ -88,7 +88,9 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
         Put(c, Aggregates.Orders, a.Orders, final);
         foreach (var q in a.Quotes)
         {
-            QuoteStore.Send(c, new StoredQuote(q.Id, q.OrderId, q.SentAt, null), q.Frozen.GetRawText(), q.Pdf, FiguresOf(q));
+            var frozen = FrozenOf(q);
+            QuoteStore.Send(c, new StoredQuote(q.Id, q.OrderId, q.SentAt, null), q.Frozen.GetRawText(), q.Pdf, frozen.Figures());
+            MadeStore.Put(c, q.Id, frozen.Designs());
             if (q.WithdrawnAt is { } at)
             {
                 QuoteStore.Withdraw(c, q.Id, at);
@@ -113,11 +115,11 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
         }
     }
 
-    private static IEnumerable<QuotedLine> FiguresOf(ArchivedQuote q)
+    private static FrozenQuote FrozenOf(ArchivedQuote q)
     {
         try
         {
-            return q.Frozen.Deserialize<FrozenQuote>(Json.Frozen)!.Figures();
+            return q.Frozen.Deserialize<FrozenQuote>(Json.Frozen)!;
         }
         catch (JsonException unreadable)
         {

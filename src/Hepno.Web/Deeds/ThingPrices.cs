@@ -38,7 +38,7 @@ internal static class ThingPrices
 
     public static IEnumerable<(string What, decimal Price)> Of(Calender x) => [("paper, a foot", x.PaperPricePerFoot), ("ink, a ml", x.InkPricePerMl), ("thread, tape and label", x.NotionsPerPiece)];
 
-    public static IEnumerable<(string What, decimal Price)> Of(OutsidePrinter p) => [("a screen", p.SetUpPerScreen), .. p.Prices.SelectMany(c => c.Breaks.Select(b => ($"in {c.Colours} from {b.From}", b.Price)))];
+    public static IEnumerable<(string What, decimal Price)> Of(OutsidePrinter p) => [("a screen", p.SetUpPerScreen), .. p.RepeatPerScreen is { } again ? [("a screen again", again)] : Array.Empty<(string, decimal)>(), .. (p.Blanks ?? []).Select(b => ($"its {Core.Blanks.GarmentNouns.Of(b.Kind, 1)}", b.Price)), .. p.Prices.SelectMany(c => c.Breaks.Select(b => ($"in {c.Colours} from {b.From}", b.Price)))];
 
     public static IEnumerable<(string What, decimal Price)> Of(PodService s) => [.. s.Prices.Select(p => (Core.Blanks.GarmentNouns.Of(p.Kind, 1), p.Price)), ("a further print", s.FurtherPlacement)];
 }

@@ -152,10 +152,13 @@ internal sealed record PaperBody(string Supplier, string Product, PaperKind Kind
 }
 
 /// <summary>A screen printer that work is sent out to.</summary>
-internal sealed record OutsidePrinterBody(string Supplier, decimal SetUpPerScreen, IReadOnlyList<ColourPricesBody> Prices, int LeastPieces, double SpareShare, decimal FreightThere, decimal FreightBack, int LeadDays, double MostWidthIn, double MostHeightIn)
+internal sealed record OutsidePrinterBody(string Supplier, decimal SetUpPerScreen, IReadOnlyList<ColourPricesBody> Prices, int LeastPieces, double SpareShare, decimal FreightThere, decimal FreightBack, int LeadDays, double MostWidthIn, double MostHeightIn, decimal? RepeatPerScreen = null, int KeepsMonths = 12, IReadOnlyList<OwnBlankBody>? Blanks = null)
 {
-    public OutsidePrinter ToCore(string id) => new(id, Supplier.Trim(), SetUpPerScreen, [.. Prices.Select(p => new ColourPrices(p.Colours, [.. p.Breaks.Select(b => b.ToCore())]))], LeastPieces, SpareShare, FreightThere, FreightBack, LeadDays, MostWidthIn, MostHeightIn);
+    public OutsidePrinter ToCore(string id) => new(id, Supplier.Trim(), SetUpPerScreen, [.. Prices.Select(p => new ColourPrices(p.Colours, [.. p.Breaks.Select(b => b.ToCore())]))], LeastPieces, SpareShare, FreightThere, FreightBack, LeadDays, MostWidthIn, MostHeightIn, RepeatPerScreen, KeepsMonths, Blanks is { Count: > 0 } own ? [.. own.Select(b => new OwnBlank(b.Kind, b.Price))] : null);
 }
+
+/// <summary>A blank of its own.</summary>
+internal sealed record OwnBlankBody(GarmentKind Kind, decimal Price);
 
 /// <summary>A service that prints on demand.</summary>
 internal sealed record PodServiceBody(string Supplier, IReadOnlyList<PodPriceBody> Prices, decimal FurtherPlacement, decimal PostageFirst, decimal PostageFurther, int MakingDays, int TransitDays, double OrderMinutes, double MostWidthIn, double MostHeightIn)

@@ -7753,6 +7753,19 @@ export interface components {
              * @description Tallest print, in.
              */
             mostHeightIn: number;
+            /**
+             * Format: double
+             * @description For a screen it still keeps; null where it asks the same again.
+             */
+            repeatPerScreen: null | number;
+            /**
+             * Format: int32
+             * @description Months it keeps a screen after it was last used; 0 for not at all.
+             * @default 12
+             */
+            keepsMonths: number;
+            /** @description Garments of its own that it prints on instead of the shop's, each with its price; null where it prints on the shop's. */
+            blanks: null | components["schemas"]["OwnBlank"][];
         };
         /** @description A screen printer that work is sent out to. */
         OutsidePrinterBody: {
@@ -7774,6 +7787,30 @@ export interface components {
             mostWidthIn: number;
             /** Format: double */
             mostHeightIn: number;
+            /** Format: double */
+            repeatPerScreen: null | number;
+            /**
+             * Format: int32
+             * @default 12
+             */
+            keepsMonths: number;
+            blanks: null | components["schemas"]["OwnBlankBody"][];
+        };
+        /** @description A garment that who prints has of its own. */
+        OwnBlank: {
+            /** @description Which garment. */
+            kind: components["schemas"]["GarmentKind"];
+            /**
+             * Format: double
+             * @description A blank one.
+             */
+            price: number;
+        };
+        /** @description A blank of its own. */
+        OwnBlankBody: {
+            kind: components["schemas"]["GarmentKind"];
+            /** Format: double */
+            price: number;
         };
         /** @description One personalised piece. */
         OwnPiece: {

@@ -41,6 +41,18 @@ export const num = <T>(label: string, key: Key<T, number>, scale = 1): Field<T> 
   },
 })
 
+/** A number that may be left out. */
+export const numOrNone = <T>(label: string, key: Key<T, number | null | undefined>): Field<T> => ({
+  label,
+  number: true,
+  get: (v) => (v[key] == null ? '' : String(v[key])),
+  set: (v, t) => {
+    const n = t.trim() === '' ? null : readNumber(t)
+    if (n === null && t.trim() !== '') return `"${t}" is not a number.`
+    ;(v as Record<string, unknown>)[key] = n
+  },
+})
+
 export const choice = <T>(label: string, key: Key<T, string>, options: Record<string, string>): Field<T> =>
   text(label, key, { options: Object.entries(options).map(([value, word]) => ({ value, label: word })) })
 

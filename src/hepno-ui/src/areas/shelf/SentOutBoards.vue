@@ -95,8 +95,9 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
           .join(' · ')
       }}</span>
       <span class="fig small quiet"
-        >a screen {{ money(x.setUpPerScreen, format()) }}, {{ x.leastPieces }} pieces at least,
-        {{ days(x.leadDays) }}</span
+        >a screen {{ money(x.setUpPerScreen, format())
+        }}{{ x.repeatPerScreen == null ? '' : `, again ${money(x.repeatPerScreen, format())}` }},
+        {{ x.leastPieces }} pieces at least, {{ days(x.leadDays) }}</span
       >
     </template>
     <template #deeds="{ kept }"

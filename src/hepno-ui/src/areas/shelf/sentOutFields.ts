@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client'
-import { choice, type Field, num, readNumber, rows, text } from '../../kit/fields'
+import { choice, type Field, num, numOrNone, readNumber, rows, text } from '../../kit/fields'
 import { kindWord } from '../../kit/words'
 
 type Paper = Schemas['TransferPaper']
@@ -46,11 +46,16 @@ export const freshOutside = (): Omit<Outside, 'id'> => ({
   leadDays: 7,
   mostWidthIn: 14,
   mostHeightIn: 16,
+  repeatPerScreen: null,
+  keepsMonths: 12,
+  blanks: null,
 })
 
 export const outsideFields: Field<Outside>[] = [
   text('Who prints', 'supplier'),
   num('A screen, once', 'setUpPerScreen'),
+  numOrNone('A screen it still keeps', 'repeatPerScreen'),
+  num('Months it keeps screens', 'keepsMonths'),
   num('Fewest pieces of a design', 'leastPieces'),
   num('May spoil, %', 'spareShare', 100),
   num('Freight there', 'freightThere'),
@@ -81,7 +86,37 @@ export const outsideFields: Field<Outside>[] = [
       }
     },
   },
+  {
+    label: 'Prints on garments of its own, a line each: Tee 3.60. Leave it empty where it prints on ours',
+    wide: true,
+    lines: 3,
+    get: (o) => writeKinds(o.blanks ?? []),
+    set: (o, t) => {
+      const read = readKinds(t)
+      if (typeof read === 'string') return read
+      o.blanks = read.length > 0 ? read : null
+    },
+  },
 ]
+
+/** Prices by kind of garment, a line each: Tee 11.80. */
+interface KindPrice {
+  kind: Schemas['GarmentKind']
+  price: number
+}
+const writeKinds = (prices: readonly KindPrice[]) =>
+  prices.map((p) => `${kindWord[p.kind] ?? p.kind} ${p.price}`).join('\n')
+function readKinds(t: string): KindPrice[] | string {
+  const prices: KindPrice[] = []
+  for (const row of rows(t)) {
+    const read = /^(.+?)\s+([\d.,]+)$/.exec(row)
+    const kind = Object.entries(kindWord).find(([, w]) => w.toLowerCase() === read?.[1]?.toLowerCase())?.[0]
+    const price = readNumber(read?.[2] ?? '')
+    if (!kind || price === null) return `"${row}" is not like "Tee 11.80".`
+    prices.push({ kind: kind as Schemas['GarmentKind'], price })
+  }
+  return prices
+}
 
 export const freshPod = (): Omit<Pod, 'id'> => ({
   supplier: '',
@@ -110,16 +145,11 @@ export const podFields: Field<Pod>[] = [
     label: 'A printed piece with its blank, a line each: Tee 11.80',
     wide: true,
     lines: 4,
-    get: (s) => s.prices.map((p) => `${kindWord[p.kind] ?? p.kind} ${p.price}`).join('\n'),
+    get: (s) => writeKinds(s.prices),
     set: (s, t) => {
-      s.prices = []
-      for (const row of rows(t)) {
-        const read = /^(.+?)\s+([\d.,]+)$/.exec(row)
-        const kind = Object.entries(kindWord).find(([, w]) => w.toLowerCase() === read?.[1]?.toLowerCase())?.[0]
-        const price = readNumber(read?.[2] ?? '')
-        if (!kind || price === null) return `"${row}" is not like "Tee 11.80".`
-        s.prices.push({ kind: kind as Schemas['GarmentKind'], price })
-      }
+      const read = readKinds(t)
+      if (typeof read === 'string') return read
+      s.prices = read
     },
   },
 ]
