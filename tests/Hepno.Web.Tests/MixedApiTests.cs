@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 
@@ -94,5 +95,43 @@ public sealed class MixedApiTests(Shop shop) : IClassFixture<Shop>
         two["lines"]![0]!["placements"]![0]!["stitches"] = 5;
         var (status, body) = await journey.Deed("", two.ToJsonString(), HttpMethod.Put);
         Assert.Equal((400, "lines[0].placements[0].stitches"), (status, body.GetProperty("problems")[0].GetProperty("where").GetString()));
+    }
+
+    [Fact]
+    public async Task A_print_lies_on_another_from_the_ask_to_the_run()
+    {
+        var journey = new Journey(shop, "layered", "dtf-bought");
+        await journey.Ask();
+        async Task<(int Status, JsonElement Body)> Layer(string? on, string place)
+        {
+            var order = await journey.Order();
+            var body = JsonNode.Parse(Journey.Body(order.GetProperty("ask").GetRawText()))!;
+            var placements = body["lines"]![0]!["placements"]!.AsArray();
+            var upper = JsonNode.Parse(placements[0]!.ToJsonString())!.AsObject();
+            (upper["id"], upper["place"], upper["widthIn"], upper["heightIn"], upper["onTopOf"]) = ("top", place, 3, 2, on);
+            while (placements.Count > 1)
+            {
+                placements.RemoveAt(1);
+            }
+            placements.Add(upper);
+            return await shop.Send(HttpMethod.Put, "/api/orders/layered", body.ToJsonString(), order.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture));
+        }
+        Assert.Equal("lines[0].placements", (await Layer(null, "front")).Body.GetProperty("problems")[0].GetProperty("where").GetString());
+        Assert.Equal("lines[0].placements[1].onTopOf", (await Layer("gone", "front")).Body.GetProperty("problems")[0].GetProperty("where").GetString());
+        Assert.Equal(200, (await Layer("f", "front")).Status);
+        var asked = await journey.Order();
+        Assert.Equal("f", asked.GetProperty("ask").GetProperty("lines")[0].GetProperty("placements")[1].GetProperty("onTopOf").GetString());
+        // 9 × 8 hangs 3 below the seam; what lies on it is 2 tall
+        Assert.Equal(6, asked.GetProperty("lines")[0].GetProperty("prints").EnumerateArray().Single(p => p.GetProperty("placementId").GetString() == "top").GetProperty("fromSeamIn").GetDouble(), 9);
+        var film = (await shop.Get("/api/orders/layered/compare")).GetProperty("bands").EnumerateArray().Single(b => b.GetProperty("methodId").GetString() == "dtf-bought");
+        Assert.Contains(film.GetProperty("verdict").GetProperty("reasons").EnumerateArray(), r => r.GetProperty("code").GetString() == "knock-out");
+        foreach (var deed in new[] { "lay-out", "send" }.Prepend("choose"))
+        {
+            await journey.Done(deed, deed == "choose" ? """{"methodId":"dtf-bought"}""" : null);
+        }
+        await journey.Gathered();
+        Assert.Equal(200, (await shop.Send(HttpMethod.Post, "/api/runs/layered/start")).Status);
+        var passes = (await shop.Get("/api/runs/layered")).GetProperty("lines")[0].GetProperty("passes");
+        Assert.Equal("in the middle of the print beneath", passes[1].GetProperty("onSizes")[0].GetProperty("where").GetString());
     }
 }

@@ -237,3 +237,31 @@ test('cut and sew: recommended where it is the better, its markers drawn, run at
   await expect(page.getByText('Sew', { exact: true }).first()).toBeVisible()
   await clean(page)
 })
+
+test('a print is laid on another by keyboard: it is drawn in its middle, and what shows through is said', async ({
+  page,
+  request,
+  server,
+}) => {
+  const o = order(request, server.url, 'layers')
+  await o.ask([{ ...tees, sizes: [{ size: 'M', pieces: 12 }], placements: [front] }])
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'layers'))
+  await page.goto(`${server.url}/ask`)
+  await page.getByRole('button', { name: 'another print?' }).press('Enter')
+  await page.getByLabel('Lies on').selectOption({ label: 'Front 9 × 9 in, 2 colours' })
+  await expect(page.getByLabel('Where', { exact: true })).toBeDisabled()
+  await page.getByLabel('Width, in').fill('6')
+  await page.getByLabel('Height').fill('3')
+  await clean(page)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'Front 6 × 3 in, one colour, on top of it' })).toBeVisible()
+  await expect(page.getByText(/6 in below the collar seam/)).toBeVisible()
+  await page.goto(`${server.url}/compare`)
+  await expect(page.getByText(/50% painted, has edges that would show through/).first()).toBeVisible()
+  await clean(page)
+  // the print beneath goes: what lay on it lies on the cloth
+  await page.goto(`${server.url}/ask`)
+  await page.getByRole('button', { name: 'Front 9 × 9 in, 2 colours' }).press('Enter')
+  await page.getByRole('button', { name: 'Remove' }).press('Enter')
+  await expect(page.getByRole('button', { name: 'Front 6 × 3 in, one colour', exact: true })).toBeVisible()
+})

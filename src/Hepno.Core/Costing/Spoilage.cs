@@ -13,10 +13,15 @@ public static class Spoilage
     public static decimal StartCost(PieceInputs inputs) => inputs.Blank.Value + inputs.Consumables.Value
         + Money.Times(inputs.PrepAttendedSeconds / 3600, inputs.Wage + inputs.OverheadPerHour) + Money.Times(inputs.PrepPressSeconds / 3600, inputs.PressHour.Value);
 
-    /// <summary>Decorations so that the expected cost is least: falling chance of failure over cost of an attempt, within each stage.</summary>
+    /// <summary>Decorations so that the expected cost is least: falling chance of failure over cost of an attempt, within each stage; where some lie on others, the best of the orders in which what lies below comes first.</summary>
     /// <param name="decorations">Each with the cost of one attempt, above 0.</param>
-    public static IReadOnlyList<Attempt> CheapestOrder(IReadOnlyList<(Attempt Decoration, decimal Cost)> decorations) =>
-        [.. decorations.OrderBy(d => d.Decoration.Stage).ThenByDescending(d => d.Cost == 0 ? double.PositiveInfinity : d.Decoration.FailureChance / (double)d.Cost).Select(d => d.Decoration)];
+    public static IReadOnlyList<Attempt> CheapestOrder(IReadOnlyList<(Attempt Decoration, decimal Cost)> decorations) => decorations.Any(d => d.Decoration.Over is not null)
+        ? [.. Layered([], decorations).MinBy(order => SeenAtOnce(0, [.. order.Select(d => (d.Cost, d.Decoration.FailureChance))]))!.Select(d => d.Decoration)]
+        : [.. decorations.OrderBy(d => d.Decoration.Stage).ThenByDescending(d => d.Cost == 0 ? double.PositiveInfinity : d.Decoration.FailureChance / (double)d.Cost).Select(d => d.Decoration)];
+
+    // every order that stages and layers allow; six prints a line at most
+    private static IEnumerable<IReadOnlyList<(Attempt Decoration, decimal Cost)>> Layered(IReadOnlyList<(Attempt Decoration, decimal Cost)> done, IReadOnlyList<(Attempt Decoration, decimal Cost)> left) => left.Count == 0 ? [done]
+        : left.Where(d => d.Decoration.Stage == left.Min(x => x.Decoration.Stage) && left.All(x => x.Decoration.Id != d.Decoration.Over)).SelectMany(d => Layered([.. done, d], [.. left.Where(x => x != d)]));
 
     /// <summary>Expected cost of one good piece when each fault is seen right after its press: [B + Σ r_i·Π_{j&lt;i}(1−s_j)] / Π(1−s_j).</summary>
     /// <param name="start">B.</param>

@@ -23,7 +23,10 @@ public sealed class DtfBought : IDecorationMethod
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
-    public MethodAnswer Answer(AskInHand ask, ShopBook book) => Bought.Answer(ask, book);
+    public bool HasEdge => true;
+
+    /// <inheritdoc/>
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => Bought.Answer(ask, book);
 
     /// <summary>The share of attempts expected to spoil a piece.</summary>
     public static double Failure(AskInHand ask, ShopBook book) => Bought.Failure(ask, book);

@@ -28,7 +28,10 @@ public sealed class DtfMade : IDecorationMethod
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
-    public MethodAnswer Answer(AskInHand ask, ShopBook book)
+    public bool HasEdge => true;
+
+    /// <inheritdoc/>
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
         return book.FilmPrinters.Count == 0 ? MethodAnswer.No(new Reason("no-film-printer", VerdictKind.No, "no film printer on the Floor", "a film printer, added on the Floor, or film bought in"))
             : MethodAnswer.BestOf([.. book.FilmPrinters.Select(printer => Answer(ask, book, printer))], ask);

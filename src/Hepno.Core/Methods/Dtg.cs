@@ -29,7 +29,10 @@ public sealed class Dtg : IDecorationMethod
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
-    public MethodAnswer Answer(AskInHand ask, ShopBook book) => book.GarmentPrinters.Count == 0
+    public bool HoldsOnPrint => false;
+
+    /// <inheritdoc/>
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => book.GarmentPrinters.Count == 0
         ? MethodAnswer.No(new Reason("no-garment-printer", VerdictKind.No, "no direct-to-garment printer on the Floor", "such a printer, added on the Floor"))
         : MethodAnswer.BestOf([.. book.GarmentPrinters.Select(printer => Answer(ask, book, printer))], ask);
 

@@ -42,7 +42,7 @@ public sealed class Embroidery : IDecorationMethod
     }
 
     /// <inheritdoc/>
-    public MethodAnswer Answer(AskInHand ask, ShopBook book) => book.Stitchers.Count == 0
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => book.Stitchers.Count == 0
         ? MethodAnswer.No(new Reason("no-stitcher", VerdictKind.No, "no embroidery machine on the Floor", "an embroidery machine, added on the Floor"))
         : MethodAnswer.BestOf([.. book.Stitchers.Select(machine => Answer(ask, book, machine))], ask);
 

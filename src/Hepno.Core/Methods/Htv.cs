@@ -35,7 +35,10 @@ public sealed class Htv : IDecorationMethod
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
-    public MethodAnswer Answer(AskInHand ask, ShopBook book)
+    public bool HasEdge => true;
+
+    /// <inheritdoc/>
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
         // among the rolls the low-heat one wins where the cloth does not take the standard one's heat
         return book.Cutters is not { Count: > 0 } cutters ? MethodAnswer.No(new Reason("no-cutter", VerdictKind.No, "no cutter on the Floor", "a cutter, added on the Floor"))

@@ -244,8 +244,14 @@ public interface IDecorationMethod
     /// <summary>Share of attempts assumed to spoil the piece until the shop has learned its own; features of an ask may add to it.</summary>
     double SpoilageAssumed { get; }
 
-    /// <summary>Whether and how it would do the ask.</summary>
-    MethodAnswer Answer(AskInHand ask, ShopBook book);
+    /// <summary>True where its print lies on the cloth with an edge that can be felt, and seen through what lies over it.</summary>
+    bool HasEdge => false;
+
+    /// <summary>True where it holds on another print as it does on cloth.</summary>
+    bool HoldsOnPrint => true;
+
+    /// <summary>Whether and how it would do the ask, each print lying on the cloth: ask <see cref="Layers.Answer"/>, which minds those that lie on others.</summary>
+    MethodAnswer OnCloth(AskInHand ask, ShopBook book);
 }
 
 /// <summary>All methods, in the order they are registered.</summary>

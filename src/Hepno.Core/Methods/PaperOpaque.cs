@@ -23,5 +23,8 @@ public sealed class PaperOpaque : IDecorationMethod
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
-    public MethodAnswer Answer(AskInHand ask, ShopBook book) => Paper.Answer(ask, book, []);
+    public bool HasEdge => true;
+
+    /// <inheritdoc/>
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => Paper.Answer(ask, book, []);
 }

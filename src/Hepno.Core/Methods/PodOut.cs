@@ -25,7 +25,10 @@ public sealed class PodOut : IDecorationMethod
     public double SpoilageAssumed => 0;
 
     /// <inheritdoc/>
-    public MethodAnswer Answer(AskInHand ask, ShopBook book) => book.PodServices.Count == 0
+    public bool HoldsOnPrint => false;
+
+    /// <inheritdoc/>
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => book.PodServices.Count == 0
         ? MethodAnswer.No(new Reason("no-service", VerdictKind.No, "no service on the Shelf that prints on demand", "a service's price list, entered on the Shelf"))
         : MethodAnswer.BestOf([.. book.PodServices.Select(service => Answer(ask, book, service))], ask);
 

@@ -36,7 +36,7 @@ public sealed class ScreenOut : IDecorationMethod
         : Math.Min(Screens(p, ask.Colourway), ask.Made.Where(m => m.MakerId == printer.Id && m.DesignId == p.DesignId && m.SameScreen(p.WidthIn, p.HeightIn) && m.On.AddMonths(printer.KeepsMonths) >= by).Select(m => m.Screens).DefaultIfEmpty(0).Max());
 
     /// <inheritdoc/>
-    public MethodAnswer Answer(AskInHand ask, ShopBook book) => book.OutsidePrinters.Count == 0
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => book.OutsidePrinters.Count == 0
         ? MethodAnswer.No(new Reason("no-printer", VerdictKind.No, "no screen printer on the Shelf", "a printer's price list, entered on the Shelf"))
         : MethodAnswer.BestOf([.. book.OutsidePrinters.Select(printer => Answer(ask, book, printer))], ask);
 

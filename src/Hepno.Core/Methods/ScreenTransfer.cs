@@ -27,7 +27,10 @@ public sealed class ScreenTransfer : IDecorationMethod
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
-    public MethodAnswer Answer(AskInHand ask, ShopBook book)
+    public bool HasEdge => true;
+
+    /// <inheritdoc/>
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
         return book.Screens.Count == 0 ? MethodAnswer.No(new Reason("no-prices", VerdictKind.No, "no screened transfers on the Shelf", "a supplier's price list, entered on the Shelf"))
             : MethodAnswer.BestOf([.. book.Screens.Select(list => Answer(ask, book, list))], ask);

@@ -33,7 +33,10 @@ public sealed class Sublimation : IDecorationMethod
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
-    public MethodAnswer Answer(AskInHand ask, ShopBook book) => ByPrinter(ask, book, (printer, cloth) => Answer(ask, book, printer, cloth));
+    public bool HoldsOnPrint => false;
+
+    /// <inheritdoc/>
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => ByPrinter(ask, book, (printer, cloth) => Answer(ask, book, printer, cloth));
 
     /// <summary>The best of the shop's dye printers, each told what the cloth says; a no where there is none.</summary>
     internal static MethodAnswer ByPrinter(AskInHand ask, ShopBook book, Func<DyePrinter, IReadOnlyList<Reason>, MethodAnswer> answer)

@@ -30,6 +30,9 @@ public sealed class SublimationAllOver : IDecorationMethod
     /// <inheritdoc/>
     public double SpoilageAssumed => FailurePrior;
 
+    /// <inheritdoc/>
+    public bool HoldsOnPrint => false;
+
     /// <summary>The sheets of one side, for the largest size of the run: one set of them is printed for all.</summary>
     public static Tiles Sheets(AskInHand ask, DyePrinter printer)
     {
@@ -45,7 +48,7 @@ public sealed class SublimationAllOver : IDecorationMethod
     }
 
     /// <inheritdoc/>
-    public MethodAnswer Answer(AskInHand ask, ShopBook book)
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
         if (ask.Placements.FirstOrDefault(p => p.Place != Places.AllOver) is { } part)
         {

@@ -29,7 +29,10 @@ public sealed class SublimationCutSew : IDecorationMethod
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
-    public MethodAnswer Answer(AskInHand ask, ShopBook book)
+    public bool HoldsOnPrint => false;
+
+    /// <inheritdoc/>
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
         List<Reason> reasons = [];
         if (ask.Placements.FirstOrDefault(p => p.Place != Places.AllOver) is { } part)

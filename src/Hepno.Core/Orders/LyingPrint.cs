@@ -46,6 +46,14 @@ public sealed record LyingPrint(string PlacementId, bool OnBack, FlatBox Print, 
         FlatBox Box(double width, double height) => new(middle - (width / 2), place.IsAbove ? seam - from - height : seam + from, width, height);
         return new(p.Id, onBack, Box(print.WidthIn, print.HeightIn), Box(place.WidthOn(size), place.HeightOn(size)), anchor[0] * scale, seam, from, Places.Fingers(from), place.WhereOn(kind));
     }
+
+    /// <summary>The same print in the middle of the one beneath.</summary>
+    internal LyingPrint CentredOn(LyingPrint under, Place place)
+    {
+        var y = under.Print.Y + ((under.Print.Height - Print.Height) / 2);
+        var from = place.IsAbove ? SeamY - y - Print.Height : y - SeamY;
+        return this with { Print = Print with { X = under.Print.X + ((under.Print.Width - Print.Width) / 2), Y = y }, FromSeamIn = from, Fingers = Places.Fingers(from) };
+    }
 }
 
 /// <summary>A line's prints on one size.</summary>
@@ -59,6 +67,17 @@ public sealed record SizeDrawn(string Size, int Pieces, double Scale, IReadOnlyL
     public static IReadOnlyList<SizeDrawn> Of(AskLine line, GarmentKind kind)
     {
         IReadOnlyList<SizeCount> sizes = line.Sizes.Count > 0 ? line.Sizes : [new(Outline.Of(kind).Size, 0)];
-        return [.. sizes.Select(s => new SizeDrawn(s.Size, s.Pieces, GarmentScale.Of(kind, s.Size), [.. line.Placements.Select(p => LyingPrint.Of(p, s.Size, kind, line.Names)).OfType<LyingPrint>()]))];
+        return [.. sizes.Select(s => new SizeDrawn(s.Size, s.Pieces, GarmentScale.Of(kind, s.Size), Lying(line, s.Size, kind)))];
+    }
+
+    // what lies on another lies in its middle
+    private static List<LyingPrint> Lying(AskLine line, string size, GarmentKind kind)
+    {
+        List<LyingPrint> lying = [];
+        foreach (var (p, lies) in line.Placements.Select(p => (p, LyingPrint.Of(p, size, kind, line.Names))).Where(x => x.Item2 is not null))
+        {
+            lying.Add(p.OnTopOf is not null && lying.FirstOrDefault(u => u.PlacementId == p.OnTopOf) is { } under ? lies!.CentredOn(under, Places.Find(p.Place)!) : lies!);
+        }
+        return lying;
     }
 }

@@ -17,7 +17,8 @@ namespace Hepno.Core.Orders;
 /// <param name="Own">What each piece has of its own there instead of the same artwork on all; its box is then as large as the widest may be.</param>
 /// <param name="Cuts">Its colours as they were measured on its artwork; null where the figures were typed.</param>
 /// <param name="Stitches">Stitches of its stitch file; null while there is none and they are guessed from the painted area.</param>
-public sealed record Placement(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, ColourCuts? Cuts = null, int? Stitches = null)
+/// <param name="OnTopOf">The placement of the line that it is laid over, centred on it; null where it lies on the cloth.</param>
+public sealed record Placement(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, ColourCuts? Cuts = null, int? Stitches = null, string? OnTopOf = null)
 {
     /// <summary>Area of the bounding box, in².</summary>
     public double AreaIn2 => WidthIn * HeightIn;
@@ -126,6 +127,27 @@ public static class Places
         if (p.ThinnestLinePt is <= 0 or > 100)
         {
             yield return new("range", $"{place.Name}: a thinnest line of {p.ThinnestLinePt:0.##} pt is outside 0 to 100.", At("thinnestLinePt"), "Type the thinnest line at print size, in points.");
+        }
+    }
+
+    /// <summary>What is wrong with how a line's prints share their places: each takes one on the cloth, and a layer lies on an earlier print of the same place.</summary>
+    public static IEnumerable<Problem> Sharing(IReadOnlyList<Placement> placements, string where)
+    {
+        foreach (var twice in placements.Where(p => p.OnTopOf is null).GroupBy(p => p.Place).Where(g => g.Count() > 1))
+        {
+            yield return new("twice", $"{Find(twice.Key)?.Name ?? twice.Key} stands twice.", where, "Each place takes one print on the cloth; say that the other lies on it.");
+        }
+        for (var i = 0; i < placements.Count; i++)
+        {
+            var p = placements[i];
+            if (p.OnTopOf is not null && placements.Take(i).FirstOrDefault(u => u.Id == p.OnTopOf) is var under && under?.Place != p.Place)
+            {
+                yield return new("layer", $"{Find(p.Place)?.Name ?? p.Place}: {(under is null ? "the print it is to lie on is not there before it" : $"the print it is to lie on is on the {Find(under.Place)?.Name.ToLowerInvariant()}")}.", $"{where}[{i}].onTopOf", "Choose an earlier print of the same place, or lay it on the cloth.");
+            }
+            else if (p.OnTopOf is not null && p.Place is AllOver or NeckLabel.PlaceId)
+            {
+                yield return new("layer", $"{Find(p.Place)!.Name} takes one print alone.", $"{where}[{i}].onTopOf", "Lay it on the cloth, at another place.");
+            }
         }
     }
 

@@ -153,9 +153,9 @@ internal static class SaveAsk
         {
             yield return problem;
         }
-        foreach (var twice in line.Placements.GroupBy(p => p.Place).Where(g => g.Count() > 1))
+        foreach (var problem in Places.Sharing(line.Placements, $"{where}.placements"))
         {
-            yield return new("twice", $"{Places.Find(twice.Key)?.Name ?? twice.Key} stands twice.", $"{where}.placements", "Each place takes one print.");
+            yield return problem;
         }
         var names = line.Names ?? [];
         for (var i = 0; i < names.Count; i++)

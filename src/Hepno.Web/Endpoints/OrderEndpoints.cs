@@ -21,12 +21,12 @@ internal sealed record CutBody(string Hex, double WidthShare, double HeightShare
 /// <summary>The flat colours of an artwork, the one with most paint first.</summary>
 internal sealed record CutsBody(IReadOnlyList<CutBody> Colours);
 
-/// <summary>One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork. Stitches: what its stitch file says, left out while there is none.</summary>
-internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, CutsBody? Cuts = null, int? Stitches = null)
+/// <summary>One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork. Stitches: what its stitch file says, left out while there is none. OnTopOf: the earlier placement of the same place that it is laid over, left out where it lies on the cloth.</summary>
+internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, CutsBody? Cuts = null, int? Stitches = null, string? OnTopOf = null)
 {
-    public Placement ToCore() => new(Id, Place, WidthIn, HeightIn, CoveragePercent, Colours, Gradient, ThinnestLinePt, DesignId, BySize, Own, Stitches: Stitches);
+    public Placement ToCore() => new(Id, Place, WidthIn, HeightIn, CoveragePercent, Colours, Gradient, ThinnestLinePt, DesignId, BySize, Own, Stitches: Stitches, OnTopOf: OnTopOf);
 
-    public static PlacementBody Of(Placement p) => new(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt, p.DesignId, p.BySize, p.Own, p.Cuts is { } cuts ? new([.. cuts.Colours.Select(c => new CutBody(c.Hex, c.WidthShare, c.HeightShare, c.PaintShare))]) : null, p.Stitches);
+    public static PlacementBody Of(Placement p) => new(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt, p.DesignId, p.BySize, p.Own, p.Cuts is { } cuts ? new([.. cuts.Colours.Select(c => new CutBody(c.Hex, c.WidthShare, c.HeightShare, c.PaintShare))]) : null, p.Stitches, p.OnTopOf);
 }
 
 /// <summary>One personalised piece; name or number may be empty.</summary>

@@ -53,15 +53,20 @@ public sealed record OrderLineView(string Id, string What, Style? Style, Colourw
 /// <param name="Where">From which seam, in words.</param>
 public sealed record PrintView(string PlacementId, IReadOnlyList<string> Sizes, int Pieces, double WidthIn, double HeightIn, double FromSeamIn, double Fingers, string Where)
 {
-    internal static IReadOnlyList<PrintView> Of(AskLine line, Style? style) => line.Pieces == 0 ? [] : [.. line.Placements.SelectMany(p => SizedPrints.Of(p, line.Sizes, line.Names).SelectMany(s => Of(p, s, style)))];
+    internal static IReadOnlyList<PrintView> Of(AskLine line, Style? style) => line.Pieces == 0 ? [] : [.. line.Placements.SelectMany(p => SizedPrints.Of(p, line.Sizes, line.Names).SelectMany(s => Of(line, p, s, style)))];
 
     // sizes that take the same print may still hang it at another distance
-    private static IEnumerable<PrintView> Of(Placement p, SizedPrint s, Style? style)
+    private static IEnumerable<PrintView> Of(AskLine line, Placement p, SizedPrint s, Style? style)
     {
         var place = Core.Orders.Places.Find(p.Place)!;
         if (p.Place == Core.Orders.Places.AllOver && style is not null)
         {
             return s.Sizes.Select(z => (z, Flat: GarmentScale.Flat(style.Kind, z.Size))).Select(x => new PrintView(p.Id, [x.z.Size], x.z.Pieces, x.Flat.WidthIn, x.Flat.HeightIn, 0, 0, place.Where));
+        }
+        if (p.OnTopOf is not null && style is not null)
+        {
+            return SizeDrawn.Of(line, style.Kind).Where(d => s.Sizes.Any(z => z.Size == d.Size)).SelectMany(d => d.Prints.Where(x => x.PlacementId == p.Id).Select(x => (d.Size, d.Pieces, x.FromSeamIn))).GroupBy(x => x.FromSeamIn)
+                .Select(g => new PrintView(p.Id, [.. g.Select(x => x.Size)], g.Sum(x => x.Pieces), s.Print.WidthIn, s.Print.HeightIn, g.Key, Core.Orders.Places.Fingers(g.Key), place.WhereOn(style.Kind)));
         }
         return s.Sizes.GroupBy(z => place.FromSeam(z.Size)).Select(g => new PrintView(p.Id, [.. g.Select(z => z.Size)], g.Sum(z => z.Pieces), s.Print.WidthIn, s.Print.HeightIn, g.Key, Core.Orders.Places.Fingers(g.Key), style is null ? place.Where : place.WhereOn(style.Kind)));
     }

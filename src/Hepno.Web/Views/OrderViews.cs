@@ -154,7 +154,7 @@ internal static class OrderViews
         var steps = index == firstPressed ? [.. LineFloor.Before(style.Kind, [d], standards), .. d.Steps, standards.After[0]] : d.Steps.Append(standards.After[0]).ToList();
         var place = Places.Find(d.Placement.Place)!;
         var placement = asked.Placements.FirstOrDefault(p => p.Id == d.Placement.Id) ?? d.Placement;
-        var onSizes = SizedPrints.Of(placement, asked.Sizes, asked.Names).SelectMany(p => p.Sizes.Select(s => new OnSizeView(s.Size, Shown.Size(p.Print.WidthIn, p.Print.HeightIn, f), $"{Shown.Length(place.FromSeam(s.Size), f)} {place.WhereOn(style.Kind)}"))).ToList();
+        var onSizes = SizedPrints.Of(placement, asked.Sizes, asked.Names).SelectMany(p => p.Sizes.Select(s => new OnSizeView(s.Size, Shown.Size(p.Print.WidthIn, p.Print.HeightIn, f), placement.OnTopOf is not null ? "in the middle of the print beneath" : $"{Shown.Length(place.FromSeam(s.Size), f)} {place.WhereOn(style.Kind)}"))).ToList();
         var pillow = press is null || press.IsBench() ? null : PillowChoice.For(press, style, d.Placement.Place, d.Placement.WidthIn, d.Placement.HeightIn);
         var under = d.Recipe.IsPressed() && PillowChoice.Why(style, d.Placement.Place) is { Length: > 0 } why ? pillow is null ? $"lifted clear of {why}" : $"{pillow.Name} under it, for {why}" : "";
         var pressed = d.Recipe.IsPressed();

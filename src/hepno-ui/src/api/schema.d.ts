@@ -8344,13 +8344,15 @@ export interface components {
              * @description Stitches of its stitch file; null while there is none and they are guessed from the painted area.
              */
             stitches: null | number;
+            /** @description The placement of the line that it is laid over, centred on it; null where it lies on the cloth. */
+            onTopOf: null | string;
             /**
              * Format: double
              * @description Area of the bounding box, in².
              */
             areaIn2: number;
         };
-        /** @description One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork. Stitches: what its stitch file says, left out while there is none. */
+        /** @description One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork. Stitches: what its stitch file says, left out while there is none. OnTopOf: the earlier placement of the same place that it is laid over, left out where it lies on the cloth. */
         PlacementBody: {
             id: string;
             place: string;
@@ -8372,6 +8374,7 @@ export interface components {
             cuts: null | components["schemas"]["CutsBody"];
             /** Format: int32 */
             stitches: null | number;
+            onTopOf: null | string;
         };
         /** @description Which way can do a placement by itself, and at what cost. */
         PlacementWays: {

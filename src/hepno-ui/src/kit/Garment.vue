@@ -53,6 +53,9 @@ const prints = computed(() =>
         below,
         // a small print has all its words under or over it; near the edge they run inwards
         large: p.print.width > 8,
+        // what lies on another says its size in its middle; the one beneath, under its own edge
+        layer: !!placement?.onTopOf,
+        carries: props.placements.some((x) => x.onTopOf === p.placementId),
         at: edge(p.print.x + p.print.width / 2).at,
         anchor: edge(p.print.x + p.print.width / 2).anchor,
         near: below ? p.print.y : p.print.y + p.print.height,
@@ -132,13 +135,14 @@ const scaled = (inches: number) => number(format().metric ? inches * 2.54 : inch
       />
       <template v-if="measured">
         <path
+          v-if="!p.layer"
           :d="`M${p.middle - 0.9} ${p.seamY} h1.8 M${p.middle} ${p.seamY} V${p.near} M${p.middle - 0.9} ${p.near} h1.8`"
           fill="none"
           :stroke="line"
           stroke-width=".16"
         />
         <text
-          v-if="p.large"
+          v-if="p.large && !p.layer"
           class="said"
           :x="p.middle + 0.6"
           :y="(p.seamY + p.near) / 2 + 0.6"
@@ -152,7 +156,7 @@ const scaled = (inches: number) => number(format().metric ? inches * 2.54 : inch
           class="said"
           :x="p.at"
           :y="
-            p.large
+            p.layer || (p.large && !p.carries)
               ? p.print.y + p.print.height / 2 + 0.6
               : p.below
                 ? p.print.y + p.print.height + 1.9
@@ -163,7 +167,7 @@ const scaled = (inches: number) => number(format().metric ? inches * 2.54 : inch
           :stroke="cloth"
         >
           {{ scaled(p.print.width) }} × {{ length(p.print.height, format())
-          }}{{ p.large ? '' : `, at ${length(p.fromSeamIn, format())}` }}
+          }}{{ p.large || p.layer ? '' : `, at ${length(p.fromSeamIn, format())}` }}
         </text>
       </template>
     </g>

@@ -36,7 +36,11 @@ const names = ref<InstanceType<typeof NamesPart>>()
 /** As many as the server keeps. */
 const mostPlacements = 6
 const run = computed(() => props.line.sizes.map((s) => `${s.size} ${s.pieces}`).join(', '))
-const taken = computed(() => props.line.placements.map((p) => p.place))
+const taken = computed(() => props.line.placements.filter((p) => !p.onTopOf).map((p) => p.place))
+const neverBeneath = ['all-over', 'neck-label']
+/** Prints that one may be laid over: those before it. */
+const beneath = (before: number) =>
+  props.line.placements.slice(0, before).filter((p) => !neverBeneath.includes(p.place))
 const colours = computed(() =>
   (props.styles.find((s) => s.id === props.line.styleId)?.colourways ?? []).map((c) => ({
     value: c.id,
@@ -93,12 +97,16 @@ const setMark = (text: string) =>
 function keepPlacement(p: Schemas['PlacementBody']): void {
   const rest = props.line.placements.map(({ areaIn2: _, ...body }) => body)
   const at = rest.findIndex((r) => r.id === p.id)
-  emit('change', { placements: at < 0 ? [...rest, p] : rest.map((r) => (r.id === p.id ? p : r)) })
+  // what lies on it goes with it to another place
+  const moved = rest.map((r) => (r.id === p.id ? p : r.onTopOf === p.id ? { ...r, place: p.place } : r))
+  emit('change', { placements: at < 0 ? [...rest, p] : moved })
 }
-const removePlacement = (id: string) =>
-  emit('change', {
-    placements: props.line.placements.filter((p) => p.id !== id).map(({ areaIn2: _, ...body }) => body),
-  })
+function removePlacement(id: string): void {
+  const gone = props.line.placements.find((p) => p.id === id)
+  const rest = props.line.placements.filter((p) => p.id !== id).map(({ areaIn2: _, ...body }) => body)
+  // what lay on it lies on what it lay on
+  emit('change', { placements: rest.map((p) => (p.onTopOf === id ? { ...p, onTopOf: gone?.onTopOf ?? null } : p)) })
+}
 </script>
 
 <template>
@@ -148,8 +156,9 @@ const removePlacement = (id: string) =>
       ><template v-if="i > 0">; </template
       ><PlacementPart
         :placement="p"
-        :taken="taken.filter((t) => t !== p.place)"
+        :taken="p.onTopOf ? taken : taken.filter((t) => t !== p.place)"
         :places="said.places"
+        :beneath="beneath(i)"
         @commit="keepPlacement"
         @remove="removePlacement(p.id)" /></template
     ><template v-if="line.placements.length < mostPlacements && !(short && line.placements.length > 0)"
@@ -159,6 +168,7 @@ const removePlacement = (id: string) =>
         :placement="null"
         :taken="taken"
         :places="said.places"
+        :beneath="beneath(line.placements.length)"
         @commit="keepPlacement" /></template
     ><template v-if="(own || line.names) && !short"
       >{{ ' ' }}with

@@ -7,14 +7,20 @@ import { format } from '../../shell/state'
 
 /** One decoration of the sentence, described by numbers. */
 type Body = Schemas['PlacementBody']
-const props = defineProps<{ placement: Body | null; taken: string[]; places: Schemas['PlaceView'][] }>()
+/** Beneath: prints of the line that this one may be laid over. */
+const props = defineProps<{
+  placement: Body | null
+  taken: string[]
+  places: Schemas['PlaceView'][]
+  beneath: Body[]
+}>()
 const emit = defineEmits<{ commit: [placement: Body]; remove: [] }>()
 const open = ref(false)
 const first = ref<HTMLSelectElement>()
 const button = ref<HTMLButtonElement>()
 const fresh = (): Body => ({
   id: makeId(),
-  place: props.places.find((p) => !props.taken.includes(p.id))?.id ?? 'front',
+  place: props.places.find((p) => !props.taken.includes(p.id))?.id ?? props.beneath.at(-1)?.place ?? 'front',
   widthIn: 10,
   heightIn: 10,
   coveragePercent: 60,
@@ -26,6 +32,8 @@ const fresh = (): Body => ({
   own: 'none',
   cuts: null,
   stitches: null,
+  // where every place has its print, another lies on one of them
+  onTopOf: props.places.every((p) => props.taken.includes(p.id)) ? (props.beneath.at(-1)?.id ?? null) : null,
 })
 const draft = reactive<Body>(fresh())
 const unit = () => (format().metric ? 2.54 : 1)
@@ -56,6 +64,21 @@ watch(
     draft.heightIn = Number((draft.heightIn * unit()).toFixed(3))
   },
 )
+// what lies on a print is at its place, and no larger until it is said
+watch(
+  () => draft.onTopOf,
+  (id) => {
+    const under = props.beneath.find((p) => p.id === id)
+    if (!open.value || !under) return
+    draft.place = under.place
+    if (props.placement) return
+    void nextTick(() => {
+      draft.widthIn = Number((under.widthIn * unit()).toFixed(3))
+      draft.heightIn = Number((under.heightIn * unit()).toFixed(3))
+      draft.bySize = under.bySize
+    })
+  },
+)
 function commit(): void {
   open.value = false
   emit('commit', { ...draft, widthIn: draft.widthIn / unit(), heightIn: draft.heightIn / unit() })
@@ -70,7 +93,7 @@ const said = (p: Body) => {
   if (p.place === 'all-over') return `${placeWord[p.place]}, ${p.gradient ? 'full colour' : `${p.colours} colours`}`
   const size = `${number(p.widthIn * unit(), 2, f)} × ${number(p.heightIn * unit(), 2, f)} ${f.metric ? 'cm' : 'in'}`
   const own = p.own === 'none' ? '' : `, ${ownWord[p.own]}`
-  return `${placeWord[p.place]} ${p.bySize ? 'up to ' : ''}${size}, ${p.gradient ? 'full colour' : p.colours === 1 ? 'one colour' : `${p.colours} colours`}${own}`
+  return `${placeWord[p.place]} ${p.bySize ? 'up to ' : ''}${size}, ${p.gradient ? 'full colour' : p.colours === 1 ? 'one colour' : `${p.colours} colours`}${own}${p.onTopOf ? ', on top of it' : ''}`
 }
 defineExpose({ begin })
 </script>
@@ -81,11 +104,23 @@ defineExpose({ begin })
   </button>
   <form v-else class="panel" @submit.prevent="commit" @keydown.esc.stop="restore">
     <label class="field"
-      >Where<select ref="first" v-model="draft.place" aria-label="Where" @keydown.enter.prevent="commit">
+      >Where<select
+        ref="first"
+        v-model="draft.place"
+        aria-label="Where"
+        :disabled="!!draft.onTopOf"
+        @keydown.enter.prevent="commit"
+      >
         <option v-for="p in places" :key="p.id" :value="p.id" :disabled="taken.includes(p.id)">{{ p.name }}</option>
         <option v-if="places.every((p) => p.id !== draft.place)" :value="draft.place">
           {{ placeWord[draft.place] }}
         </option>
+      </select></label
+    >
+    <label v-if="beneath.length > 0" class="field"
+      >Lies on<select v-model="draft.onTopOf" aria-label="Lies on" @keydown.enter.prevent="commit">
+        <option :value="null">the cloth</option>
+        <option v-for="u in beneath" :key="u.id" :value="u.id">{{ said(u) }}</option>
       </select></label
     >
     <label class="field"
