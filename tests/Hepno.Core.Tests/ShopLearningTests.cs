@@ -40,6 +40,14 @@ public class ShopLearningTests
         Assert.Equal([("lay", 36, 66, 3), ("press", 19, 19, 3), ("peel", 28, 24, 3), ("again", 12, 12, 3)], ShopLearning.Steps([line]).Select(s => (s.Step, s.Standard, s.Recorded, s.Timings)));
     }
 
+    // two stitched, one of them spoiled under the finishing press: one of two, not one of four
+    [Fact]
+    public void A_finishing_pass_spoils_for_its_way_and_is_no_attempt_of_its_own()
+    {
+        var line = new LineRecorded(["applique", "applique"], ["Front", "Front"], 60, [Said(1, 1, RunVerdict.Good, 30), Said(2, 1, RunVerdict.Good, 30), Said(1, 2, RunVerdict.Good, 30), Said(2, 2, RunVerdict.Spoiled, 30)], [], [2]);
+        Assert.Equal(new SpoiledLearned("applique", "Front", 1, 2), Assert.Single(ShopLearning.Spoilage([line])));
+    }
+
     [Fact]
     public void A_candidate_weighs_the_assumption_in()
     {

@@ -2,7 +2,7 @@ import { clean } from './axe.ts'
 import { front, order, tees } from './orders.ts'
 import { expect, test } from './server.ts'
 
-test('with thirteen ways Compare stays calm: recommended in a sentence, opened by key, chosen with a reason', async ({
+test('with fifteen ways Compare stays calm: recommended in a sentence, opened by key, chosen with a reason', async ({
   page,
   request,
   server,
@@ -264,4 +264,39 @@ test('a print is laid on another by keyboard: it is drawn in its middle, and wha
   await page.getByRole('button', { name: 'Front 9 × 9 in, 2 colours' }).press('Enter')
   await page.getByRole('button', { name: 'Remove' }).press('Enter')
   await expect(page.getByRole('button', { name: 'Front 6 × 3 in, one colour', exact: true })).toBeVisible()
+})
+
+test('applique is stitched, then finished under the press: two places of work, each with its own caution', async ({
+  page,
+  request,
+  server,
+}) => {
+  const o = order(request, server.url, 'applique')
+  const badge = { ...front, widthIn: 8, heightIn: 5, thinnestLinePt: 20 }
+  const lines = [
+    {
+      ...tees,
+      styleId: 'holm',
+      colourwayId: 'black',
+      sizes: [{ size: 'M', pieces: 2 }],
+      placements: [{ ...badge, colours: 1 }],
+    },
+  ]
+  await o.ask(lines)
+  await o.post('choose', { methodId: 'applique' })
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'applique'))
+  await page.goto(`${server.url}/layout`)
+  await expect(page.getByRole('heading', { name: 'Front applique' })).toBeVisible()
+  await expect(page.getByText('finishing press')).toHaveCount(0)
+  await clean(page)
+  await o.gather()
+  await request.post(`${server.url}/api/runs/applique/start`)
+  await page.goto(`${server.url}/run/applique`)
+  await expect(page.getByText('Stitch', { exact: true }).first()).toBeVisible()
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('button', { name: /Good\s*piece 2/ })).toBeVisible()
+  await page.keyboard.press('Space')
+  await expect(page.getByText('front, finishing', { exact: false }).first()).toBeVisible()
+  await expect(page.getByText('Always covered: bare thread scorches').first()).toBeVisible()
+  await expect(page.getByText('320 °F', { exact: false }).first()).toBeVisible()
 })

@@ -76,7 +76,7 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
             DyePrinters = [.. book.DyePrinters.Select(x => x with { InkPricePerMl = x.InkPricePerMl * ink, SheetPrice = x.SheetPrice * film, ProtectionPrice = x.ProtectionPrice * film })],
             GarmentPrinters = [.. book.GarmentPrinters.Select(x => x with { ColourPricePerMl = x.ColourPricePerMl * ink, WhitePricePerMl = x.WhitePricePerMl * ink, PretreatPricePerMl = x.PretreatPricePerMl * ink })],
             PaperPrinters = [.. book.PaperPrinters.Select(x => x with { InkPricePerMl = x.InkPricePerMl * ink })],
-            Stitchers = [.. book.Stitchers.Select(x => x with { ThreadPerThousand = x.ThreadPerThousand * ink, BackingPerPiece = x.BackingPerPiece * ink })],
+            Stitchers = [.. book.Stitchers.Select(x => x with { ThreadPerThousand = x.ThreadPerThousand * ink, BackingPerPiece = x.BackingPerPiece * ink, AppliqueFilmPerIn2 = x.AppliqueFilmPerIn2 * film })],
             Calenders = [.. book.Calenders.Select(x => x with { InkPricePerMl = x.InkPricePerMl * ink, PaperPricePerFoot = x.PaperPricePerFoot * film })],
             // what is sewn is made of its blank
             Cloths = [.. book.Cloths.Select(x => x with { PricePerFoot = x.PricePerFoot * blank, FreightPerOrder = x.FreightPerOrder * blank })],

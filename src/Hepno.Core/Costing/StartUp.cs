@@ -44,6 +44,7 @@ public static class StartUp
             PaperLight => [.. pressed, Paper(), Thing("stock", "First papers", 45)],
             PaperOpaque => [.. pressed, Paper(), cutter, Thing("stock", "First papers", 60)],
             Dtg => [.. pressed, Machine("garment-printer", "A garment printer", 13_500, book.GarmentPrinters.Select(p => (p.Name, p.Equipment))), Thing("sprayer", "A sprayer for the pretreatment", 250), Thing("stock", "First ink and pretreatment", 520)],
+            Applique => [.. pressed, Machine("stitcher", "An embroidery machine", 7800, book.Stitchers.Select(m => (m.Name, m.Equipment))), Thing("hoops", "Hoops and frames", 160), Thing("stock", "Applique film, thread and backing", 260)],
             Embroidery => [Machine("stitcher", "An embroidery machine", 7800, book.Stitchers.Select(m => (m.Name, m.Equipment))), Thing("hoops", "Hoops and frames", 160), Thing("stock", "Thread, needles and backing", 220)],
             ScreenOut or PodOut => [Thing("samples", "Samples of their work", 60)],
             _ => [.. pressed, Thing("stock", "A first order, to try it", 120)],

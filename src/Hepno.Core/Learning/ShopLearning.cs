@@ -8,7 +8,8 @@ namespace Hepno.Core.Learning;
 /// <param name="StandardSeconds">Hands at the press for one start, all passes, by the standards.</param>
 /// <param name="Events">Its events.</param>
 /// <param name="Laps">Standard seconds of each lap, by pass.</param>
-public sealed record LineRecorded(IReadOnlyList<string> Methods, IReadOnlyList<string> Places, double StandardSeconds, IReadOnlyList<RunEvent> Events, IReadOnlyList<IReadOnlyDictionary<string, double>> Laps);
+/// <param name="Finishing">Passes that finish what an earlier one began, from 1: what they spoil is its way's, what they do not is no attempt of its own; null for none.</param>
+public sealed record LineRecorded(IReadOnlyList<string> Methods, IReadOnlyList<string> Places, double StandardSeconds, IReadOnlyList<RunEvent> Events, IReadOnlyList<IReadOnlyDictionary<string, double>> Laps, IReadOnlyList<int>? Finishing = null);
 
 /// <summary>Seconds of one step of one method.</summary>
 /// <param name="MethodId">Method.</param>
@@ -61,8 +62,8 @@ public static class ShopLearning
 
     /// <summary>Spoilage by method and place, most attempts first.</summary>
     public static IReadOnlyList<SpoiledLearned> Spoilage(IReadOnlyList<LineRecorded> lines) =>
-        [.. lines.SelectMany(l => Standing(l.Events).Where(e => e.Pass <= l.Places.Count).Select(e => (MethodId: l.Methods[e.Pass - 1], Place: l.Places[e.Pass - 1], e.Verdict)))
-            .GroupBy(x => (x.MethodId, x.Place)).Select(g => new SpoiledLearned(g.Key.MethodId, g.Key.Place, g.Count(x => x.Verdict == RunVerdict.Spoiled), g.Count())).OrderByDescending(s => s.Attempts)];
+        [.. lines.SelectMany(l => Standing(l.Events).Where(e => e.Pass <= l.Places.Count).Select(e => (MethodId: l.Methods[e.Pass - 1], Place: l.Places[e.Pass - 1], e.Verdict, Finishes: l.Finishing?.Contains(e.Pass) == true)))
+            .GroupBy(x => (x.MethodId, x.Place)).Select(g => new SpoiledLearned(g.Key.MethodId, g.Key.Place, g.Count(x => x.Verdict == RunVerdict.Spoiled), g.Count(x => !x.Finishes))).OrderByDescending(s => s.Attempts)];
 
     /// <summary>Settings the record would change, each weighed against what was assumed; only those with enough behind them.</summary>
     /// <param name="lines">Everything handed over.</param>

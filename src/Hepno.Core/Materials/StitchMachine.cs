@@ -18,7 +18,8 @@ namespace Hepno.Core.Materials;
 /// <param name="DigitisingPerDesign">Money once for turning a design into stitches.</param>
 /// <param name="Equipment">What an hour of it costs.</param>
 /// <param name="Cautions">What its manual warns of.</param>
-public sealed record StitchMachine(string Id, string Name, double StitchesPerMinute, int Heads, int Needles, double HoopWidthIn, double HoopHeightIn, bool TakesCaps, decimal ThreadPerThousand, decimal BackingPerPiece, decimal DigitisingPerDesign, EquipmentHour Equipment, string Cautions)
+/// <param name="AppliqueFilmPerIn2">Money for an in² of the film that applique is cut from; null where none is kept.</param>
+public sealed record StitchMachine(string Id, string Name, double StitchesPerMinute, int Heads, int Needles, double HoopWidthIn, double HoopHeightIn, bool TakesCaps, decimal ThreadPerThousand, decimal BackingPerPiece, decimal DigitisingPerDesign, EquipmentHour Equipment, string Cautions, decimal? AppliqueFilmPerIn2 = null)
 {
     private const double Reached = 0.8;
     private const double ColourChangeSeconds = 8;
@@ -38,7 +39,7 @@ public sealed record StitchMachine(string Id, string Name, double StitchesPerMin
         .. Ranges.Outside(
             (StitchesPerMinute, 50, 3000, "stitchesPerMinute", "A speed", "Stitches a minute, as it is set: 700 is usual."), (Heads, 1, 24, "heads", "A number of heads", "1 for a machine with one head."), (Needles, 1, 20, "needles", "A number of needles", "Thread colours it holds."),
             (HoopWidthIn, 1, 60, "hoopWidthIn", "A hoop width", "The widest it stitches."), (HoopHeightIn, 1, 60, "hoopHeightIn", "A hoop height", "The tallest it stitches."),
-            ((double)ThreadPerThousand, 0, 10, "threadPerThousand", "Thread", "Money for 1,000 stitches."), ((double)BackingPerPiece, 0, 50, "backingPerPiece", "Backing", "Money a piece."), ((double)DigitisingPerDesign, 0, 2000, "digitisingPerDesign", "Digitising", "Money once for a design.")),
+            ((double)ThreadPerThousand, 0, 10, "threadPerThousand", "Thread", "Money for 1,000 stitches."), ((double)BackingPerPiece, 0, 50, "backingPerPiece", "Backing", "Money a piece."), ((double)(AppliqueFilmPerIn2 ?? 0), 0, 5, "appliqueFilmPerIn2", "Applique film", "Price of a sheet ÷ its in²; nothing where none is kept."), ((double)DigitisingPerDesign, 0, 2000, "digitisingPerDesign", "Digitising", "Money once for a design.")),
         .. Equipment.Problems(),
     ];
 }

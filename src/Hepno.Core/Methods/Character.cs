@@ -21,6 +21,7 @@ public sealed record Character(string Feel, string Wear, string Stretch, string 
         "paper-light" => new("felt a little", "fades", "cracks when stretched far", "full colour, pale grounds show"),
         "paper-opaque" => new("like a thin plastic", "fades and cracks first of all", "cracks when stretched", "full colour, a white edge where the cut is off"),
         "dtg" => new("soft", "fades slowly", "stretches with the cloth", "full colour, in the cloth"),
+        "applique" => new("a raised patch", "outlasts the garment where its edge is stitched", "puckers on light and stretching cloth", "flat colours, a stitched edge"),
         "embroidery" => new("raised thread", "outlasts the garment", "puckers on light and stretching cloth", "flat colours, rich"),
         "screen-out" => new("soft", "the longest of all prints", "goes along with the cloth", "flat colours, solid"),
         "pod-out" => new("as the service prints", "unknown until washed here", "as the service prints", "full colour, on a blank not ours"),

@@ -33,6 +33,9 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
     /// <summary>What of it lies under the press at once, in; null for the whole print.</summary>
     public PlatenBox? OnPlaten { get; init; }
 
+    /// <summary>The placement whose print it finishes, where it is a further pass of one: applique under the press; else empty.</summary>
+    public string Finishes { get; init; } = "";
+
     /// <summary>Its way where the piece is decorated in several; empty for the line's own.</summary>
     public string MethodId { get; init; } = "";
 

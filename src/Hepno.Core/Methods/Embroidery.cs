@@ -13,7 +13,7 @@ public sealed class Embroidery : IDecorationMethod
     private const double FailurePrior = 0.015;
     private const double LeastColumnPt = 3;
     private const double StitchesPerIn2 = 1800;
-    private const double StitchesPerOutlineIn = 120;
+    internal const double StitchesPerOutlineIn = 120;
     private const double LightGsm = 140;
     private const double StiffIn2 = 60;
 
@@ -46,13 +46,27 @@ public sealed class Embroidery : IDecorationMethod
         ? MethodAnswer.No(new Reason("no-stitcher", VerdictKind.No, "no embroidery machine on the Floor", "an embroidery machine, added on the Floor"))
         : MethodAnswer.BestOf([.. book.Stitchers.Select(machine => Answer(ask, book, machine))], ask);
 
-    private static MethodAnswer Answer(AskInHand ask, ShopBook book, StitchMachine machine)
+    /// <summary>A garment the machine has no frame for.</summary>
+    internal static IEnumerable<Reason> Frame(AskInHand ask, StitchMachine machine)
     {
-        List<Reason> reasons = [];
         if (ask.Style.Kind == GarmentKind.Socks || (ask.Style.Kind == GarmentKind.Cap && !machine.TakesCaps))
         {
-            reasons.Add(new("no-frame", VerdictKind.No, $"{machine.Name} has no frame for {GarmentNouns.Of(ask.Style.Kind, 2)}", "a machine with such a frame, or a transfer"));
+            yield return new("no-frame", VerdictKind.No, $"{machine.Name} has no frame for {GarmentNouns.Of(ask.Style.Kind, 2)}", "a machine with such a frame, or a transfer");
         }
+    }
+
+    /// <summary>Cloth that puckers under the needle.</summary>
+    internal static IEnumerable<Reason> Cloth(AskInHand ask)
+    {
+        if (ask.Style.WeightGsm < LightGsm || ask.Style.Has(Feature.Stretch))
+        {
+            yield return new("puckers", VerdictKind.WithCare, ask.Style.Has(Feature.Stretch) ? $"{ask.Style.Name} stretches: stitching puckers" : $"{ask.Style.WeightGsm:0} g cloth is light: stitching puckers", "a cut-away backing, and a piece stitched out first");
+        }
+    }
+
+    private static MethodAnswer Answer(AskInHand ask, ShopBook book, StitchMachine machine)
+    {
+        List<Reason> reasons = [.. Frame(ask, machine)];
         foreach (var p in ask.Prints)
         {
             var place = Places.Find(p.Place)!.Name;
@@ -75,10 +89,7 @@ public sealed class Embroidery : IDecorationMethod
         }
         reasons.AddRange(Verdicts.Largest(ask.Prints, machine.HoopWidthIn, machine.HoopHeightIn, machine.Name, book.Numbers.Format));
         reasons.AddRange(Verdicts.ThinLines(ask.Prints, LeastColumnPt, "a stitched column"));
-        if (ask.Style.WeightGsm < LightGsm || ask.Style.Has(Feature.Stretch))
-        {
-            reasons.Add(new("puckers", VerdictKind.WithCare, ask.Style.Has(Feature.Stretch) ? $"{ask.Style.Name} stretches: stitching puckers" : $"{ask.Style.WeightGsm:0} g cloth is light: stitching puckers", "a cut-away backing, and a piece stitched out first"));
-        }
+        reasons.AddRange(Cloth(ask));
         reasons.AddRange(Verdicts.Make(ask));
         reasons.AddRange(Verdicts.Coated(ask, "needle holes let the wet through"));
         var verdict = Verdict.Of(reasons);

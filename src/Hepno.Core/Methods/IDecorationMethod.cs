@@ -78,6 +78,7 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
         : FilmPrinters.FirstOrDefault(x => x.Id == productId) is { } own ? $"film of {own.Name}"
         : DyePrinters.FirstOrDefault(x => x.Id == productId) is { } dye ? $"dye of {dye.Name}"
         : Papers.FirstOrDefault(x => x.Id == productId) is { } paper ? $"{paper.Supplier} {paper.Product}"
+        : Stitchers.FirstOrDefault(x => x.Id == productId) is { } stitcher ? $"applique of {stitcher.Name}"
         : Calenders.FirstOrDefault(x => x.Id == productId) is { } calender ? $"cloth of {calender.Name}"
         : GarmentPrinters.FirstOrDefault(x => x.Id == productId) is { } direct ? $"print of {direct.Name}" : "a product no longer kept";
 
@@ -258,7 +259,7 @@ public interface IDecorationMethod
 public static class DecorationMethods
 {
     /// <summary>The methods Hepno knows.</summary>
-    public static IReadOnlyList<IDecorationMethod> All { get; } = [new DtfBought(), new DtfMade(), new DigitalTransfer(), new ScreenTransfer(), new Htv(), new Sublimation(), new SublimationAllOver(), new SublimationCutSew(), new PaperLight(), new PaperOpaque(), new Dtg(), new Embroidery(), new ScreenOut(), new PodOut()];
+    public static IReadOnlyList<IDecorationMethod> All { get; } = [new DtfBought(), new DtfMade(), new DigitalTransfer(), new ScreenTransfer(), new Htv(), new Sublimation(), new SublimationAllOver(), new SublimationCutSew(), new PaperLight(), new PaperOpaque(), new Dtg(), new Embroidery(), new Applique(), new ScreenOut(), new PodOut()];
 
     /// <summary>A method by its key, a mix of them by its own, or null.</summary>
     public static IDecorationMethod? Find(string id) => All.FirstOrDefault(m => m.Id == id) ?? (IDecorationMethod?)Mixed.Find(id);

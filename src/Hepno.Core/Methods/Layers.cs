@@ -40,9 +40,9 @@ public static class Layers
         {
             yield return new("layer-turn", VerdictKind.No, $"{place}: {top} is done before {beneath} is there to lie on", "the two the other way round, or one way for both");
         }
-        else if (upper.Recipe.IsPressed() && underWay is Embroidery)
+        else if (upper.Recipe.IsPressed() && underWay is Embroidery or Applique)
         {
-            yield return new("layer-thread", VerdictKind.No, $"{place}: raised thread keeps the platen off, and {top} does not hold", "the stitches on top of a print that came before, or beside it");
+            yield return new("layer-thread", VerdictKind.No, $"{place}: what is stitched stands up and keeps the platen off, and {top} does not hold", "the stitches on top of a print that came before, or beside it");
         }
         if (upper.Recipe.IsPressed() && under.Recipe.IsPressed() && upper.Recipe.TemperatureF > under.Recipe.TemperatureF + HotterF)
         {

@@ -83,7 +83,7 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
     /// <summary>When a decoration's turn comes: sent out, then stitched, then pressed.</summary>
     public static int Stage(DecorationPlan d) => d.BenchId == ShopBook.Table.Id ? 0 : d.BenchId.Length > 0 ? 1 : 2;
 
-    private static int PlaceInAsk(AskInHand ask, DecorationPlan d) => ask.Placements.Select((p, i) => (p.Id, i)).First(x => x.Id == d.Placement.Id).i;
+    private static int PlaceInAsk(AskInHand ask, DecorationPlan d) => ask.Placements.Select((p, i) => (p.Id, i)).First(x => x.Id == (d.Finishes.Length > 0 ? d.Finishes : d.Placement.Id)).i;
 
     private IDecorationMethod? WayOf(string placementId) => parts.FirstOrDefault(p => p.PlacementId == placementId).Method;
 }

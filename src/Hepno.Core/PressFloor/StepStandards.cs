@@ -187,6 +187,16 @@ public sealed class StepStandards(FloorHabits habits)
     /// <summary>Sew one garment together.</summary>
     public WorkStep Sewn => new("sew", "Sew", this["sew"], true, true);
 
+    /// <summary>The same with a film laid and smoothed at each stop, one for every colour.</summary>
+    /// <param name="stitchSeconds">Seconds of the machine.</param>
+    /// <param name="films">Films laid.</param>
+    public IReadOnlyList<WorkStep> Appliqued(double stitchSeconds, int films) => [.. Stitched(stitchSeconds).SelectMany(s => s.Code == "stitch" ? [new WorkStep("lay-film", "Lay the films at their stops", this["lay-film"] * films, true, true), s] : new[] { s })];
+
+    /// <summary>Finish applique under the press: laid on, covered, pressed, lifted off; nothing is peeled.</summary>
+    /// <param name="recipe">How it is pressed.</param>
+    /// <param name="rethreadSeconds">Seconds to thread again when it is not the piece's first at the press, else 0.</param>
+    public IReadOnlyList<WorkStep> Finished(Recipe recipe, double rethreadSeconds) => [.. rethreadSeconds > 0 ? [new WorkStep("thread", "Thread again", rethreadSeconds, true, true)] : Array.Empty<WorkStep>(), .. Covered(recipe), .. Pressed(recipe.DwellSeconds), Unload];
+
     /// <summary>Count one piece in that others have decorated.</summary>
     public IReadOnlyList<WorkStep> CameBack => [new("count-in", "Count in what came back", this["count-in"], true, true)];
 

@@ -30,7 +30,7 @@ internal static class ThingPrices
 
     public static IEnumerable<(string What, decimal Price)> Of(GarmentPrinter p) => [("colour, a ml", p.ColourPricePerMl), ("white, a ml", p.WhitePricePerMl), ("pretreatment, a ml", p.PretreatPricePerMl)];
 
-    public static IEnumerable<(string What, decimal Price)> Of(StitchMachine m) => [("1,000 stitches", m.ThreadPerThousand), ("backing", m.BackingPerPiece), ("digitising", m.DigitisingPerDesign)];
+    public static IEnumerable<(string What, decimal Price)> Of(StitchMachine m) => [("1,000 stitches", m.ThreadPerThousand), ("backing", m.BackingPerPiece), ("digitising", m.DigitisingPerDesign), .. m.AppliqueFilmPerIn2 is { } film ? [("applique film, an in²", film)] : Array.Empty<(string, decimal)>()];
 
     public static IEnumerable<(string What, decimal Price)> Of(TransferPaper p) => [("a sheet", p.SheetPrice)];
 

@@ -59,7 +59,7 @@ internal static class OrderViews
         var inHand = line.Frozen is null ? line.InHand! : c.Frozen!.InHand(line.Frozen);
         var landed = LandedBlank.Of(inHand);
         var failure = 1 - band.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
-        var sentence = $"{string.Join(" and ", band.Decorations.Select(d => $"{d.Prints(SizeRun.Total(sizes))} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}"))}: {band.Made}";
+        var sentence = $"{string.Join(" and ", band.Decorations.Where(d => d.Finishes.Length == 0).Select(d => $"{d.Prints(SizeRun.Total(sizes))} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}"))}: {band.Made}";
         return new(line.Asked.Id, band, sentence, sizes, Figure.Of("blanks", "Blanks", landed.Value * SizeRun.Total(sizes), "landed blank × pieces", landed, Figure.Input("pieces", "Pieces", SizeRun.Total(sizes), FigureUnit.Count, "the ask")),
             Figure.Sum("prints", "Prints", [.. band.Decorations.SelectMany(d => d.Purchases).Select(p => p.Cost)]), SparesView.Said(inHand, failure, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)), f), BuyingWays.Of(inHand, book, Desk.Floor([], book, desk.Clock.Wall(book.Numbers.TimeZone))), VinylPiecesView.Of(connection, c, line, band, f));
     }
@@ -159,7 +159,7 @@ internal static class OrderViews
         var under = d.Recipe.IsPressed() && PillowChoice.Why(style, d.Placement.Place) is { Length: > 0 } why ? pillow is null ? $"lifted clear of {why}" : $"{pillow.Name} under it, for {why}" : "";
         var pressed = d.Recipe.IsPressed();
         var setPoint = press?.OffsetFor(d.Recipe.TemperatureF) is null ? "" : Shown.Temperature(press.SetPointF(d.Recipe.TemperatureF), f);
-        return new(index + 1, place.Name.ToLowerInvariant(), Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f), pressed ? Shown.Temperature(d.Recipe.TemperatureF, f) : "", pressed ? Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }) : "", setPoint,
+        return new(index + 1, $"{place.Name.ToLowerInvariant()}{(d.Finishes.Length > 0 ? ", finishing" : "")}", Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f), pressed ? Shown.Temperature(d.Recipe.TemperatureF, f) : "", pressed ? Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }) : "", setPoint,
             d.Recipe.DwellSeconds, d.Recipe.DwellSlackSeconds, d.Recipe.Pressure, d.Recipe.Peel, d.Recipe.PeelAfterSeconds, d.Recipe.Side, $"{warned}{d.Recipe.Caution}", steps, d.Recipe.SecondPressSeconds, index == firstPressed ? d.Recipe.PrePressSeconds : 0, $"{Shown.Length(place.FromSeamIn, f)} {place.WhereOn(style.Kind)}", onSizes, placement.Own != OwnText.None,
             press?.DialFor(d.Recipe.Pressure, style.Lies(), press.LowerFor(d.Placement.WidthIn, d.Placement.HeightIn, place.OpeningIn), pillow) is { } dial ? Shown.Number(dial, 1, f) : "", under, work, at);
     }

@@ -4560,6 +4560,8 @@ export interface components {
              */
             bringsBlank: boolean;
             onPlaten: null | components["schemas"]["PlatenBox"];
+            /** @description The placement whose print it finishes, where it is a further pass of one: applique under the press; else empty. */
+            finishes: string;
             /** @description Its way where the piece is decorated in several; empty for the line's own. */
             methodId: string;
         };
@@ -11178,6 +11180,11 @@ export interface components {
             equipment: components["schemas"]["EquipmentHour"];
             /** @description What its manual warns of. */
             cautions: string;
+            /**
+             * Format: double
+             * @description Money for an in² of the film that applique is cut from; null where none is kept.
+             */
+            appliqueFilmPerIn2: null | number;
         };
         /** @description An embroidery machine with its thread and backing. */
         StitchMachineBody: {
@@ -11201,6 +11208,8 @@ export interface components {
             digitisingPerDesign: number;
             equipment: components["schemas"]["EquipmentBody"];
             cautions: string;
+            /** Format: double */
+            appliqueFilmPerIn2: null | number;
         };
         /** @description A stratum as it was quoted and as it came out, a piece, rounded for show. */
         StratumHeld: {

@@ -38,6 +38,7 @@ const filmPrinters = things<Schemas['FilmPrinter']>('film-printers')
 const dyePrinters = things<Schemas['DyePrinter']>('dye-printers')
 const cutters = things<Schemas['Cutter']>('cutters')
 const papers = things<Schemas['TransferPaper']>('papers')
+const stitchers = things<Schemas['StitchMachine']>('stitch-machines')
 const garmentPrinters = things<Schemas['GarmentPrinter']>('garment-printers')
 const kinds = {
   cutter: cutters,
@@ -51,6 +52,7 @@ const kinds = {
   'dye-printer': dyePrinters,
   paper: papers,
   'garment-printer': garmentPrinters,
+  'stitch-machine': stitchers,
 }
 const load = useThings(kinds)
 const products = computed<Record<string, string>>(() =>
@@ -62,6 +64,7 @@ const products = computed<Record<string, string>>(() =>
     ...filmPrinters.all.value.map((k) => [k.value.id, `film of ${k.value.name}`]),
     ...dyePrinters.all.value.map((k) => [k.value.id, `dye of ${k.value.name}`]),
     ...garmentPrinters.all.value.map((k) => [k.value.id, `print of ${k.value.name}`]),
+    ...stitchers.all.value.map((k) => [k.value.id, `applique of ${k.value.name}`]),
   ]),
 )
 const curesOnly = (p: Schemas['Press']) => p.kind === 'oven' || p.kind === 'conveyor'

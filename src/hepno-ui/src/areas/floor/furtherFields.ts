@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client'
-import { type Field, num, text } from '../../kit/fields'
+import { type Field, num, numOrNone, text } from '../../kit/fields'
 import { hourFields } from './machineFields'
 
 type PaperPrinter = Schemas['PaperPrinter']
@@ -78,6 +78,7 @@ export const freshStitchMachine = (): Omit<StitchMachine, 'id'> => ({
   threadPerThousand: 0,
   backingPerPiece: 0,
   digitisingPerDesign: 0,
+  appliqueFilmPerIn2: null,
   equipment: { ...hour, usefulYears: 6, productiveHoursAYear: 800, powerKw: 0.3 },
   cautions: 'Needle and levers: hands out while it runs, hair tied. The maker’s manual decides.',
 })
@@ -101,6 +102,7 @@ export const stitchMachineFields: Field<StitchMachine>[] = [
   num('Thread, 1,000 stitches', 'threadPerThousand'),
   num('Backing, a piece', 'backingPerPiece'),
   num('Digitising, a design', 'digitisingPerDesign'),
+  numOrNone('Applique film, an in²', 'appliqueFilmPerIn2'),
   ...hourFields<StitchMachine>(),
   text('Cautions of its manual', 'cautions', { wide: true, lines: 2 }),
 ]

@@ -100,7 +100,7 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
             <SheetLot v-else-if="p.grid" :purchase="p" />
             <PlainLot v-else-if="!p.laid" :plan="d" :purchase="p" />
           </template>
-          <PlainLot v-if="d.purchases.length === 0 && !onFilm && !allLying" :plan="d" />
+          <PlainLot v-if="d.purchases.length === 0 && d.material.value > 0 && !onFilm && !allLying" :plan="d" />
         </template>
         <VinylPieces v-if="layout.vinyl" :line-id="layout.lineId" :vinyl="layout.vinyl" />
         <section v-if="!layout.band.decorations.some((d) => d.bringsBlank)" class="lot">
