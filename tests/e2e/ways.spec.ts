@@ -20,6 +20,7 @@ test('with fifteen ways Compare stays calm: recommended in a sentence, opened by
   expect(await slim.count()).toBeGreaterThan(2)
   await expect(page.getByRole('button', { name: /ways cannot/ })).toBeVisible()
   await expect(page.getByText(/Upper ribbon: cheapest/)).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText(/Least numbers: .*screens from 24/)).toBeVisible()
   await clean(page)
 
   const third = await slim.first().locator('b').first().innerText()

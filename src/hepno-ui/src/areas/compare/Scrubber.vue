@@ -64,6 +64,14 @@ const ribbons = computed(() =>
       })),
 )
 const nameOf = (id: string) => props.ribbon?.lines.find((l) => l.methodId === id)?.name ?? ''
+/** Least numbers: from which count on a way can at all, one mark for all that begin there. */
+const begins = computed(() => {
+  const at = new Map<number, string[]>()
+  for (const l of props.ribbon?.lines ?? [])
+    if (l.from && l.from > 1 && l.from <= most.value)
+      at.set(l.from, [...(at.get(l.from) ?? []), l.name.split(',')[0]!.toLowerCase()])
+  return [...at.entries()].sort(([a], [b]) => a - b).map(([from, names]) => ({ from, names }))
+})
 /** Ways are told apart by their tone along the ribbon: equal tone, equal way. */
 const tones = ['var(--calico)', 'var(--bleach)', 'var(--rule)', 'var(--cotton)']
 const tone = (id: string) =>
@@ -88,6 +96,9 @@ const changes = computed(() => {
             ? 'But for a few pieces one way is the cheapest throughout.'
             : 'One way is the cheapest throughout.',
         ]
+      : []),
+    ...(begins.value.length > 0
+      ? [`Least numbers: ${begins.value.map((b) => `${b.names.join(' and ')} from ${b.from}`).join(', ')}.`]
       : []),
     ...(close
       ? [
@@ -183,6 +194,14 @@ function drag(event: PointerEvent): void {
           <text v-if="p.fits" :x="p.x + 4" y="11" font-size="11">{{ p.word }}</text>
         </g>
       </g>
+      <path
+        v-for="b in begins"
+        :key="`b${b.from}`"
+        :d="`M${x(b.from) - 5} 88h10l-5 9z`"
+        fill="var(--ink)"
+        stroke="var(--cotton)"
+        stroke-width="1"
+      />
       <path :d="`M${x(comparison.pieces)} 0V66`" stroke="var(--ink)" stroke-width="2.5" />
       <g :transform="`translate(${Math.min(x(comparison.pieces), width - 10)} 68)`">
         <rect x="-28" width="56" height="28" fill="var(--ink)" />
