@@ -100,6 +100,7 @@ public sealed class Applique : IDecorationMethod
     {
         var steps = book.Numbers.Standards();
         return new(p with { Id = $"{p.Id}-finish", OnTopOf = null }, Figure.Input("material", $"{Places.Find(p.Place)!.Name} finishing press", 0, FigureUnit.Money, "its film is with the stitches"), 0, 0, finish,
-            steps.Finished(finish, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)), [], []) { Finishes = p.Id };
+            steps.Finished(finish, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)), [], [])
+        { Finishes = p.Id };
     }
 }
