@@ -89,6 +89,19 @@ public class CutSewTests
         Assert.Equal(["Bill: sharp"], PrepareCautions.Of(vinyl.Decorations, MethodTests.Book with { Cutters = [new("bill", "Bill", 22, 70, new(0, 0, 1, 1, 0, 0, 0), "sharp")] }));
     }
 
+    // sewn here, then a name pressed on it: the garment is ours, unlike one that others print on
+    [Fact]
+    public void What_is_sewn_here_takes_a_further_print_under_the_press()
+    {
+        var ask = MethodTests.Ask(8, Whole, new Placement("n", "back", 9, 3, 50, 1, false, 8));
+        var mix = Mixed.Find("sublimation-cutsew@w+htv@n")!.Answer(ask, Book);
+        Assert.Equal(["w", "n"], mix.Decorations.Select(d => d.Placement.Id));
+        Assert.Equal(0, LineCost.Of(ask, mix.Decorations, Book).Cost.Parts.Single(p => p.Code == "blank").Value);
+        Assert.Contains(Mixes.Ways(ask, Book)[0].Ways, w => w == "sublimation-cutsew");
+        var sewn = mix.Decorations[0];
+        Assert.Equal((false, true), (sewn.IsOnTheirBlank(), (sewn with { BenchId = ShopBook.Table.Id }).IsOnTheirBlank()));
+    }
+
     // what the heat takes off is bought on top: 100 in and 5% is 105 in, three yards
     [Fact]
     public void Cloth_is_bought_with_what_it_shrinks_in_whole_steps()

@@ -72,8 +72,13 @@ public class LayerTests
     }
 
     [Fact]
-    public void Stitches_go_through_a_print_that_came_before() =>
-        Assert.Equal(["screen-out", "embroidery"], Mix("screen-out@u+embroidery@t").Answer(Ask(Front("u", 9, 4, 60), Front("t", 6, 3, 50, "u")), Book).Decorations.Select(d => d.MethodId));
+    public void Stitches_go_through_a_print_that_came_before()
+    {
+        var plans = Mix("screen-out@u+embroidery@t").Answer(Ask(Front("u", 9, 4, 60), Front("t", 6, 3, 50, "u")), Book).Decorations;
+        Assert.Equal(["screen-out", "embroidery"], plans.Select(d => d.MethodId));
+        // nothing is laid on a platen again for it
+        Assert.Equal("hoop", plans[1].Steps[0].Code);
+    }
 
     // 16 degrees above what the vinyl was made for is worth a word, 15 are not
     [Theory]

@@ -72,7 +72,7 @@ public static class Mixes
     }
 
     private static List<(string Id, VerdictKind Kind, decimal Cost)> Able(AskInHand alone, ShopBook book) => [.. DecorationMethods.All.Select(m => (m.Id, Answer: m.Answer(alone, book)))
-        .Where(x => x.Answer.Decorations.Count > 0 && !x.Answer.Decorations.Any(d => d.BringsBlank)).Select(x => (x.Id, x.Answer.Verdict.Kind, LineCost.Of(alone, x.Answer.Decorations, book).Cost.Value))];
+        .Where(x => x.Answer.Decorations.Count > 0 && !x.Answer.Decorations.Any(d => d.IsOnTheirBlank())).Select(x => (x.Id, x.Answer.Verdict.Kind, LineCost.Of(alone, x.Answer.Decorations, book).Cost.Value))];
 
     private static IEnumerable<string> Tried(PlacementWays w) => w.Ways.Take(PerPlacement).Append(w.Cheapest).Distinct();
 

@@ -28,6 +28,9 @@ public sealed class Applique : IDecorationMethod
     public double SpoilageAssumed => FailurePrior;
 
     /// <inheritdoc/>
+    public bool KeepsSetUp => true;
+
+    /// <inheritdoc/>
     public bool HasEdge => true;
 
     /// <summary>Stitches of a print: its stitch file's; without one (assumed, DOMAIN 5) 120 for each in of outline, its box's, once for every colour.</summary>

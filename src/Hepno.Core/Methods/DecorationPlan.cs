@@ -39,6 +39,9 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
     /// <summary>Its way where the piece is decorated in several; empty for the line's own.</summary>
     public string MethodId { get; init; } = "";
 
+    /// <summary>True where others print on a blank of theirs: nothing else is done on it here.</summary>
+    public bool IsOnTheirBlank() => BringsBlank && BenchId == ShopBook.Table.Id;
+
     /// <summary>Attempts there is material for; as many as pieces where nothing is bought ahead.</summary>
     /// <param name="pieces">Pieces of the line.</param>
     public int Prints(int pieces) => Bought > 0 ? Bought : pieces;

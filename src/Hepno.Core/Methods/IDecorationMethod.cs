@@ -251,6 +251,9 @@ public interface IDecorationMethod
     /// <summary>True where it holds on another print as it does on cloth.</summary>
     bool HoldsOnPrint => true;
 
+    /// <summary>True where what it was set up with is kept for the next time: screens, a stitch file.</summary>
+    bool KeepsSetUp => false;
+
     /// <summary>Whether and how it would do the ask, each print lying on the cloth: ask <see cref="Layers.Answer"/>, which minds those that lie on others.</summary>
     MethodAnswer OnCloth(AskInHand ask, ShopBook book);
 }

@@ -21,7 +21,7 @@ public static class Layers
         IDecorationMethod WayOf(DecorationPlan d) => d.MethodId.Length > 0 ? DecorationMethods.Find(d.MethodId)! : method;
         var verdict = Verdict.Of([.. flat.Verdict.Reasons, .. pairs.SelectMany(x => Reasons(x.Upper, WayOf(x.Upper), x.Under, WayOf(x.Under), book.Numbers.Format))]);
         var standards = book.Numbers.Standards();
-        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : flat with { Verdict = verdict, Decorations = [.. flat.Decorations.Select(d => pairs.Any(x => x.Upper == d) ? d with { Steps = standards.OnTop(d.Steps) } : d)] };
+        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : flat with { Verdict = verdict, Decorations = [.. flat.Decorations.Select(d => d.Recipe.IsPressed() && pairs.Any(x => x.Upper == d) ? d with { Steps = standards.OnTop(d.Steps) } : d)] };
     }
 
     /// <summary>True where the edge of a print would show through the one that lies on it, centred: it is not covered whole, or reaches past it.</summary>

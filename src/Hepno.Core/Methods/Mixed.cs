@@ -64,7 +64,7 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
         }
         var answers = Ways.Select(m => (Method: m, Answer: m.OnCloth(PartOf(ask, w => w.Id == m.Id)!, book))).ToList();
         List<Reason> reasons = [.. answers.SelectMany(a => a.Answer.Verdict.Reasons).DistinctBy(r => (r.Code, r.Sentence))];
-        if (answers.FirstOrDefault(a => a.Answer.Decorations.Any(d => d.BringsBlank)) is { Method: { } brings })
+        if (answers.FirstOrDefault(a => a.Answer.Decorations.Any(d => d.IsOnTheirBlank())) is { Method: { } brings })
         {
             reasons.Add(new("their-blank-mixed", VerdictKind.No, $"{brings.Name.ToLowerInvariant()} comes on a blank of its own", "one way for all of its prints"));
         }

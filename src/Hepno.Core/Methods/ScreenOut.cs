@@ -25,6 +25,9 @@ public sealed class ScreenOut : IDecorationMethod
     /// <inheritdoc/>
     public double SpoilageAssumed => FailurePrior;
 
+    /// <inheritdoc/>
+    public bool KeepsSetUp => true;
+
     /// <summary>Screens of a print: its colours, and a white base on mid and dark cloth (DOMAIN 5).</summary>
     public static int Screens(Placement p, Colourway colour) => p.Colours + (colour.Class is ColourClass.Mid or ColourClass.Dark ? 1 : 0);
 
@@ -113,7 +116,7 @@ public sealed class ScreenOut : IDecorationMethod
         var material = Figure.Sum("material", $"{place} print", [price, .. blank is null ? Array.Empty<Figure>() : [blank], Freight(ask, printer, source)]);
         var setUp = SetUp(ask, p, place, screens, printer, source);
         // the blanks come here first and go on to the printer
-        var days = (ask.Theirs || printer.HasOwnBlanks() ? printer.HasOwnBlanks() ? 0 : 1 : ask.Style.LeadDays) + printer.LeadDays;
+        var days = (printer.HasOwnBlanks() ? 0 : ask.Theirs ? 1 : ask.Style.LeadDays) + printer.LeadDays;
         var count = Figure.Input("count", "Prints", printed, FigureUnit.Count, $"{sized.Pieces} and {printer.SpareShare:0.#%} it may spoil");
         List<Figure> bought = [Figure.Of("prints", "Prints", printed * held.Price, "prints × price", count, price), setUp];
         if (blank is not null)

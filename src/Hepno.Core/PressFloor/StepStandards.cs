@@ -33,10 +33,11 @@ public sealed class StepStandards(FloorHabits habits)
     public IReadOnlyList<WorkStep> ThreadedAgain(IReadOnlyList<WorkStep> steps, string place, GarmentKind kind) =>
         steps.Count > 0 && steps[0].Code is "thread" or "reload" or "jig" ? steps : [new("thread", "Thread again", Rethread(place, kind), true, true), .. steps];
 
-    /// <summary>The steps of a decoration that lies on another: the piece is laid on again instead of threaded, and held to the print beneath.</summary>
+    /// <summary>The steps of a pressed decoration that lies on another: the piece is laid on again instead of threaded, and held to the print beneath.</summary>
     public IReadOnlyList<WorkStep> OnTop(IReadOnlyList<WorkStep> steps)
     {
-        var laid = steps.Any(s => s.Code == "thread") ? steps.Select(s => s.Code == "thread" ? s with { Code = "reload", Label = "Re-load", Seconds = this["reload"] } : s) : steps.Any(s => s.Press) ? [new("reload", "Re-load", this["reload"], true, true), .. steps] : steps;
+        var again = new WorkStep("reload", "Re-load", this["reload"], true, true);
+        IEnumerable<WorkStep> laid = steps.Any(s => s.Code == "thread") ? steps.Select(s => s.Code == "thread" ? again : s) : [again, .. steps];
         return [.. laid.Select((s, i) => s.Code == "position" && laid.Take(i).All(x => x.Code != "position") ? s with { Label = "Position on the print beneath", Seconds = s.Seconds + this["further-layer"] } : s)];
     }
 

@@ -38,9 +38,9 @@ public sealed record FrozenQuote(Ask Ask, IReadOnlyList<FrozenLine> Lines, ShopN
     internal IEnumerable<QuotedLine> Figures() => Lines.Select(l => new QuotedLine(l.LineId, l.Band.MethodId, l.Band.Outcome.Price + l.Band.Outcome.Surcharges, l.Band.Cost.Value));
 
     /// <summary>What it makes of which artwork by ways that keep their set-up: screens at a printer, a stitch file.</summary>
-    internal IEnumerable<MadeStore.Quoted> Designs() => Lines.SelectMany(l => l.Band.Decorations.Select(d => (Line: l, Plan: d, Way: d.MethodId.Length > 0 ? d.MethodId : l.Band.MethodId)))
-        .Where(x => x.Way is "screen-out" or "embroidery" or "applique" && x.Plan.Placement.DesignId is not null)
-        .SelectMany(x => AskOf(x.Line).Placements.Where(p => p.Id == x.Plan.Placement.Id).SelectMany(p => SizedPrints.Of(p, AskOf(x.Line).Sizes, AskOf(x.Line).Names)).Select(s => new MadeStore.Quoted(s.Print.DesignId!, x.Plan.Recipe.ProductId, s.Print.WidthIn, s.Print.HeightIn, x.Way != "screen-out" ? 0 : ScreenOut.Screens(s.Print, x.Line.Colourway))));
+    internal IEnumerable<MadeStore.Quoted> Designs() => Lines.SelectMany(l => l.Band.Decorations.Select(d => (Line: l, Plan: d, Way: DecorationMethods.Find(l.Band.WayOf(d)))))
+        .Where(x => x.Way?.KeepsSetUp == true && x.Plan.Placement.DesignId is not null)
+        .SelectMany(x => AskOf(x.Line).Placements.Where(p => p.Id == x.Plan.Placement.Id).SelectMany(p => SizedPrints.Of(p, AskOf(x.Line).Sizes, AskOf(x.Line).Names)).Select(s => new MadeStore.Quoted(s.Print.DesignId!, x.Plan.Recipe.ProductId, s.Print.WidthIn, s.Print.HeightIn, x.Way is ScreenOut ? ScreenOut.Screens(s.Print, x.Line.Colourway) : 0)));
 
     /// <summary>What was asked of a line.</summary>
     public AskLine AskOf(FrozenLine line) => Ask.Lines.First(l => l.Id == line.LineId);
