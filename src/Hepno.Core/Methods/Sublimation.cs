@@ -47,8 +47,11 @@ public sealed class Sublimation : IDecorationMethod
     }
 
     /// <summary>Dye for a painted area.</summary>
-    internal static Figure Ink(DyePrinter printer, Figure painted) => Figure.Of("dye-ink", "Dye ink", Money.Times((double)painted.Value * printer.InkMlPerIn2, printer.InkPricePerMl), "painted × ml an in² × price", painted,
-        Figure.Input("per", "ml an in²", printer.InkMlPerIn2, FigureUnit.Count, $"Floor: {printer.Name}"), Figure.Input("price", "A ml", printer.InkPricePerMl, FigureUnit.Money, $"Floor: {printer.Name}"));
+    internal static Figure Ink(DyePrinter printer, Figure painted) => Ink(painted, printer.InkMlPerIn2, printer.InkPricePerMl, $"Floor: {printer.Name}");
+
+    /// <summary>Dye for a painted area, of any machine.</summary>
+    internal static Figure Ink(Figure painted, double mlPerIn2, decimal pricePerMl, string source) => Figure.Of("dye-ink", "Dye ink", Money.Times((double)painted.Value * mlPerIn2, pricePerMl), "painted × ml an in² × price", painted,
+        Figure.Input("per", "ml an in²", mlPerIn2, FigureUnit.Count, source), Figure.Input("price", "A ml", pricePerMl, FigureUnit.Money, source));
 
     /// <summary>Ink, paper, tape, protection paper and machine time of one print (DOMAIN 5).</summary>
     /// <param name="p">The artwork.</param>

@@ -69,10 +69,7 @@ public sealed class SublimationAllOver : IDecorationMethod
         var f = book.Numbers.Format;
         var recipe = book.RecipeFor(printer.Id, ask);
         List<Reason> reasons = [.. cloth, .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.ThinLines(ask.Placements, LeastLinePt, "dye"), .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}", true), .. Verdicts.Make(ask, dye: true, edgeToEdge: true)];
-        if (ask.Placements.FirstOrDefault(p => p.Own != OwnText.None) is not null)
-        {
-            reasons.Add(new("own-text", VerdictKind.No, "each piece has its own text, and the whole garment is one print", "names by vinyl or film, on a print of their own"));
-        }
+        reasons.AddRange(Verdicts.OnePrint(ask));
         var verdict = Verdict.Of(reasons);
         if (verdict.Kind == VerdictKind.No)
         {

@@ -47,10 +47,7 @@ public sealed class SublimationCutSew : IDecorationMethod
         {
             reasons.Add(new("theirs-sewn", VerdictKind.No, "their own garments; these are sewn anew", "a method that prints on what they bring"));
         }
-        if (ask.Placements.Any(p => p.Own != OwnText.None))
-        {
-            reasons.Add(new("own-text", VerdictKind.No, "each piece has its own text, and the whole garment is one print", "names by vinyl or film, on a print of their own"));
-        }
+        reasons.AddRange(Verdicts.OnePrint(ask));
         if (book.Calenders.Count == 0)
         {
             reasons.Add(new("no-calender", VerdictKind.No, "no calender on the Floor", "a calender and its roll printer, added on the Floor"));
@@ -105,13 +102,11 @@ public sealed class SublimationCutSew : IDecorationMethod
         var freight = Figure.Of("cloth-freight", "Freight of the cloth", cloth.FreightPerOrder / made, "freight ÷ garments", Figure.Input("freight", "Freight an order", cloth.FreightPerOrder, FigureUnit.Money, shelf), sewn);
         // drum and printer are one hour: the printer runs ahead, both are busy for the garment
         var seconds = StepStandards.Print(markers.PartsIn2 / made, calender.PrintIn2PerMinute).Seconds + (markers.FabricIn / made / calender.InPerMinute * 60);
-        var hour = calender.Equipment.Cost(n.TariffPerKwh, floor, book.TendingOf(calender.Id, calender.Equipment)) with { Label = "An hour of drum and printer" };
         var material = Figure.Sum("material", "Dyed cloth, cut out", fabric, freight,
             Share("paper", "Paper", markers.PaperIn, "Markers on the paper", calender.PaperPricePerFoot, floor),
-            Figure.Of("dye-ink", "Dye ink", Money.Times(painted * calender.InkMlPerIn2, calender.InkPricePerMl), "painted × ml an in² × price", Figure.Input("painted", "Painted, a garment", painted, FigureUnit.SquareInches, "boxes of its parts × coverage"),
-                Figure.Input("per", "ml an in²", calender.InkMlPerIn2, FigureUnit.Count, floor), Figure.Input("price", "A ml", calender.InkPricePerMl, FigureUnit.Money, floor)),
+            Sublimation.Ink(Figure.Input("painted", "Painted, a garment", painted, FigureUnit.SquareInches, "boxes of its parts × coverage"), calender.InkMlPerIn2, calender.InkPricePerMl, floor),
             Figure.Input("notions", "Thread, neck tape and label", calender.NotionsPerPiece, FigureUnit.Money, floor),
-            Figure.Of("machine", "Drum and printer", Money.Times(seconds / 3600, hour.Value), "time × an hour of them", Figure.Input("time", "time", seconds, FigureUnit.Seconds, $"{floor}: in² ÷ speed + in ÷ speed"), hour));
+            MachineTime.Of(calender.Equipment, seconds, n.TariffPerKwh, floor, book.TendingOf(calender.Id, calender.Equipment), "drum and printer", "in² ÷ speed + in ÷ speed"));
         var purchase = new Purchase($"cloth-{p.Id}", $"{cloth.Product}, {cloth.WidthIn:0.#} in wide, for {made} {GarmentNouns.Of(ask.Style.Kind, made)}", cloth.Supplier, cloth.LeadDays, billed, "in",
             Figure.Of("buy", "Cloth", (fabric.Value + freight.Value) * made, "a garment's cloth and freight × garments", fabric, freight, sewn), null, null, Markers: markers);
         return new(p, material, made, failure, Recipe.NoHeat(calender.Id, "sewn right sides together", "Needle and shears: fingers clear. The label says fibre, origin and care as the law there wants."),

@@ -35,6 +35,15 @@ internal static class Verdicts
         .Where(p => !((p.WidthIn <= mostWidthIn + 1e-9 && p.HeightIn <= mostHeightIn + 1e-9) || (p.HeightIn <= mostWidthIn + 1e-9 && p.WidthIn <= mostHeightIn + 1e-9)))
         .Select(p => new Reason("too-large", VerdictKind.No, $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {who} takes {Shown.Size(mostWidthIn, mostHeightIn, f)}", "a smaller print, or another method"));
 
+    /// <summary>A whole garment is one print: none of it is each piece's own.</summary>
+    public static IEnumerable<Reason> OnePrint(AskInHand ask)
+    {
+        if (ask.Placements.Any(p => p.Own != OwnText.None))
+        {
+            yield return new("own-text", VerdictKind.No, "each piece has its own text, and the whole garment is one print", "names by vinyl or film, on a print of their own");
+        }
+    }
+
     /// <summary>Cloth with a coat that lets nothing through: what decorates it may not hold, or breaks the coat.</summary>
     /// <param name="ask">The line.</param>
     /// <param name="what">What may go wrong there, as a clause.</param>

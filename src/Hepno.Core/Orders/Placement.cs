@@ -130,6 +130,9 @@ public static class Places
         }
     }
 
+    /// <summary>True where one print may lie on another: a whole garment and a neck label take one alone.</summary>
+    public static bool TakesLayers(string place) => place is not (AllOver or NeckLabel.PlaceId);
+
     /// <summary>What is wrong with how a line's prints share their places: each takes one on the cloth, and a layer lies on an earlier print of the same place.</summary>
     public static IEnumerable<Problem> Sharing(IReadOnlyList<Placement> placements, string where)
     {
@@ -144,7 +147,7 @@ public static class Places
             {
                 yield return new("layer", $"{Find(p.Place)?.Name ?? p.Place}: {(under is null ? "the print it is to lie on is not there before it" : $"the print it is to lie on is on the {Find(under.Place)?.Name.ToLowerInvariant()}")}.", $"{where}[{i}].onTopOf", "Choose an earlier print of the same place, or lay it on the cloth.");
             }
-            else if (p.OnTopOf is not null && p.Place is AllOver or NeckLabel.PlaceId)
+            else if (p.OnTopOf is not null && !TakesLayers(p.Place))
             {
                 yield return new("layer", $"{Find(p.Place)!.Name} takes one print alone.", $"{where}[{i}].onTopOf", "Lay it on the cloth, at another place.");
             }

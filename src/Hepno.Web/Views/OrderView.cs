@@ -78,12 +78,13 @@ public sealed record PrintView(string PlacementId, IReadOnlyList<string> Sizes, 
 /// <param name="WidthIn">The widest that every size of the run takes, in.</param>
 /// <param name="WidestIn">The widest that its largest size takes, in.</param>
 /// <param name="HeightIn">A customary height for the widest, in.</param>
-public sealed record PlaceView(string Id, string Name, double WidthIn, double WidestIn, double HeightIn)
+/// <param name="TakesLayers">True where one print may lie on another.</param>
+public sealed record PlaceView(string Id, string Name, double WidthIn, double WidestIn, double HeightIn, bool TakesLayers)
 {
     internal static IReadOnlyList<PlaceView> Of(AskLine line, Style? style)
     {
         var sizes = line.Sizes.Select(s => s.Size).DefaultIfEmpty("M").ToList();
-        return [.. (style is null ? Core.Orders.Places.All : Core.Orders.Places.On(style.Kind).Select(id => Core.Orders.Places.Find(id)!)).Select(p => new PlaceView(p.Id, p.Name, sizes.Min(p.WidthOn), sizes.Max(p.WidthOn), Math.Min(sizes.Max(p.HeightOn), sizes.Max(p.WidthOn))))];
+        return [.. (style is null ? Core.Orders.Places.All : Core.Orders.Places.On(style.Kind).Select(id => Core.Orders.Places.Find(id)!)).Select(p => new PlaceView(p.Id, p.Name, sizes.Min(p.WidthOn), sizes.Max(p.WidthOn), Math.Min(sizes.Max(p.HeightOn), sizes.Max(p.WidthOn)), Core.Orders.Places.TakesLayers(p.Id)))];
     }
 }
 

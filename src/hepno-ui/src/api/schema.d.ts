@@ -8232,6 +8232,8 @@ export interface components {
              * @description A customary height for the widest, in.
              */
             heightIn: number;
+            /** @description True where one print may lie on another. */
+            takesLayers: boolean;
         };
         /** @description An order's lines on the presses, taken together. */
         PlacedOrder: {

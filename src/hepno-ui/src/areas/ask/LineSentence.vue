@@ -37,10 +37,9 @@ const names = ref<InstanceType<typeof NamesPart>>()
 const mostPlacements = 6
 const run = computed(() => props.line.sizes.map((s) => `${s.size} ${s.pieces}`).join(', '))
 const taken = computed(() => props.line.placements.filter((p) => !p.onTopOf).map((p) => p.place))
-const neverBeneath = ['all-over', 'neck-label']
 /** Prints that one may be laid over: those before it. */
 const beneath = (before: number) =>
-  props.line.placements.slice(0, before).filter((p) => !neverBeneath.includes(p.place))
+  props.line.placements.slice(0, before).filter((p) => props.said.places.find((x) => x.id === p.place)?.takesLayers)
 const colours = computed(() =>
   (props.styles.find((s) => s.id === props.line.styleId)?.colourways ?? []).map((c) => ({
     value: c.id,
@@ -97,8 +96,14 @@ const setMark = (text: string) =>
 function keepPlacement(p: Schemas['PlacementBody']): void {
   const rest = props.line.placements.map(({ areaIn2: _, ...body }) => body)
   const at = rest.findIndex((r) => r.id === p.id)
-  // what lies on it goes with it to another place
-  const moved = rest.map((r) => (r.id === p.id ? p : r.onTopOf === p.id ? { ...r, place: p.place } : r))
+  // what lies on it, and on that, goes with it to another place: layers stand after what they lie on
+  const along = new Set([p.id])
+  const moved = rest.map((r) => {
+    if (r.id === p.id) return p
+    if (!r.onTopOf || !along.has(r.onTopOf)) return r
+    along.add(r.id)
+    return { ...r, place: p.place }
+  })
   emit('change', { placements: at < 0 ? [...rest, p] : moved })
 }
 function removePlacement(id: string): void {
