@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using System.Text.Json;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
+using Hepno.Core.Gang;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
@@ -22,7 +23,9 @@ internal sealed class Desk(Db db, ShopClock clock)
     private readonly ConcurrentDictionary<string, FrozenQuote> frozen = new();
     // what the press floor takes is asked for again and again, and never changes for the same job
     private readonly FloorMemo memo = new();
+    private readonly LayoutMemo layouts = new();
     private volatile KeptBook? kept;
+    private volatile KeptOpen? open;
     private volatile KeptRibbon? ribbon;
     private volatile KeptCurves? curves;
 
@@ -59,6 +62,7 @@ internal sealed class Desk(Db db, ShopClock clock)
             PodServices = Values(Aggregates.PodServices.All(connection)),
             Calenders = Values(Aggregates.Calenders.All(connection)),
             Cloths = Values(Aggregates.Cloths.All(connection)),
+            Layouts = layouts,
         };
         if (!Db.Writing)
         {
@@ -78,15 +82,29 @@ internal sealed class Desk(Db db, ShopClock clock)
     public FrozenQuote Frozen(SqliteConnection connection, string quoteId) => frozen.GetOrAdd(quoteId, _ => JsonSerializer.Deserialize<FrozenQuote>(QuoteStore.Json(connection, quoteId), Json.Frozen)!);
 
     /// <summary>Says that a quote's frozen figures were put in place anew.</summary>
-    public void ReadAgain(string quoteId) => frozen.TryRemove(quoteId, out _);
-
-    /// <summary>All orders on the work line.</summary>
-    public List<OrderCase> Open(SqliteConnection connection, ShopBook book)
+    public void ReadAgain(string quoteId)
     {
+        frozen.TryRemove(quoteId, out _);
+        open = null;
+    }
+
+    /// <summary>All orders on the work line; read again only after something of the shop's changed.</summary>
+    public IReadOnlyList<OrderCase> Open(SqliteConnection connection, ShopBook book)
+    {
+        var seq = ChangeStore.Last(connection);
+        if (open is { } k && k.Seq == seq && ReferenceEquals(k.Book, book) && !Db.Writing)
+        {
+            return k.Cases;
+        }
         var customers = Aggregates.Customers.All(connection).ToDictionary(c => c.Value.Id, c => c.Value);
         var quotes = QuoteStore.AllStanding(connection);
         var events = RunStore.OfOpen(connection);
-        return [.. OrderStore.Open(connection).Select(o => Case(connection, o, o.Value.Ask.CustomerId is { } c ? customers.GetValueOrDefault(c) : null, quotes.GetValueOrDefault(o.Value.Id), [.. events[o.Value.Id]], book))];
+        List<OrderCase> cases = [.. OrderStore.Open(connection).Select(o => Case(connection, o, o.Value.Ask.CustomerId is { } c ? customers.GetValueOrDefault(c) : null, quotes.GetValueOrDefault(o.Value.Id), [.. events[o.Value.Id]], book))];
+        if (!Db.Writing)
+        {
+            open = new(seq, book, cases);
+        }
+        return cases;
     }
 
     /// <summary>What is on the presses: orders with their yes, not yet pressed.</summary>
@@ -249,6 +267,8 @@ internal sealed class Desk(Db db, ShopClock clock)
         where T : class => [.. all.Select(v => v.Value)];
 
     private sealed record KeptBook(long Seq, DateOnly Day, ShopBook Book);
+
+    private sealed record KeptOpen(long Seq, ShopBook Book, IReadOnlyList<OrderCase> Cases);
 
     private sealed record KeptCurves((string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book) Key, CurveMemo Curves);
 

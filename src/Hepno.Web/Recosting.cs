@@ -68,7 +68,7 @@ internal sealed partial class Recosting(Desk desk, ILogger<Recosting> log)
                 return (desk.Book(connection), standing, QuoteStore.StandingLines(connection), Aggregates.Customers.All(connection).ToDictionary(c => c.Value.Id, c => c.Value),
                     standing.Where(o => o.Value.Ask.HasArtwork()).ToDictionary(o => o.Value.Id, o => MadeStore.Before(connection, o.Value.Id)));
             });
-            var sketch = new LayoutSketch();
+            var sketch = new LayoutSketch(book.Layouts);
             var moved = new List<RecostedView>();
             for (var i = 0; i < orders.Count; i++)
             {

@@ -97,7 +97,7 @@ public class CutSewTests
         var mix = Mixed.Find("sublimation-cutsew@w+htv@n")!.Answer(ask, Book);
         Assert.Equal(["w", "n"], mix.Decorations.Select(d => d.Placement.Id));
         Assert.Equal(0, LineCost.Of(ask, mix.Decorations, Book).Cost.Parts.Single(p => p.Code == "blank").Value);
-        Assert.Contains(Mixes.Ways(ask, Book)[0].Ways, w => w == "sublimation-cutsew");
+        Assert.Contains(Mixes.Ways(ask, new(Book), Book)[0].Ways, w => w == "sublimation-cutsew");
         var sewn = mix.Decorations[0];
         Assert.Equal((false, true), (sewn.IsOnTheirBlank(), (sewn with { BenchId = ShopBook.Table.Id }).IsOnTheirBlank()));
     }

@@ -159,7 +159,28 @@ public class MixedTests
         Assert.Contains(mix.Mixing, m => m.Contains("2 places of work", StringComparison.Ordinal));
         Assert.Equal("embroidery", mix.WayOf(mix.Decorations[0]));
         Assert.All(compared.Bands.Where(b => b != mix), b => Assert.Empty(b.Mixing));
-        Assert.Empty(Mixes.Ways(MethodTests.Ask(24, Chest), Book));
+        Assert.Empty(Mixes.Ways(MethodTests.Ask(24, Chest), new(Book), Book));
+    }
+
+    // a plain chest and back that a screen prints, and a photograph on the sleeve that it does not: mixes take turns with film alone
+    [Fact]
+    public void The_ribbon_holds_the_mixes_that_are_worth_it()
+    {
+        var ask = MethodTests.Ask(60, Back with { Gradient = false, Colours = 1, CoveragePercent = 30 }, Chest with { Gradient = true });
+        var ribbon = QuantityRibbon.Of(ask, null, Book, 300);
+        Assert.Contains(ribbon.Assumes, a => a.Contains("1, 12, 48, 60, 150 pieces", StringComparison.Ordinal));
+        foreach (var at in Enumerable.Range(1, 12).SelectMany(i => new[] { i * 2, 24 + (i * 23) }).Select(ask.At))
+        {
+            RibbonTests.Agrees(ribbon, at, RibbonTests.Full(at, Book), Book);
+        }
+        Assert.Contains(ribbon.Cheapest, s => Mixed.Find(s.MethodId) is not null);
+        Assert.Contains(ribbon.Cheapest, s => s.MethodId.Length > 0 && Mixed.Find(s.MethodId) is null);
+        // where a mix is hardly cheaper than a single way of as good a verdict it is not held up
+        foreach (var s in ribbon.Cheapest.Where(s => Mixed.Find(s.MethodId) is not null))
+        {
+            var mix = ribbon.Lines.Single(l => l.MethodId == s.MethodId);
+            Assert.All(ribbon.Lines.Where(l => Mixed.Find(l.MethodId) is null && l.Costs[s.From - 1] is not null), l => Assert.True(l.Costs[s.From - 1] > mix.Costs[s.From - 1] * 1.03m || DecorationMethods.Find(l.MethodId)!.Answer(ask.At(s.From), Book).Verdict.Kind > Mix(s.MethodId).Answer(ask.At(s.From), Book).Verdict.Kind));
+        }
     }
 
     // what the layout holds is the film's own prints alone

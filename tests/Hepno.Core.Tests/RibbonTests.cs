@@ -35,18 +35,33 @@ public class RibbonTests
         Assert.NotEmpty(called);
         foreach (var q in Enumerable.Range(1, 25).SelectMany(i => new[] { i, 25 + (i * 19) }))
         {
-            var full = DecorationMethods.All.Select(m => (m.Id, Answer: m.Answer(ask.At(q), Book))).Where(x => x.Answer.Decorations.Count > 0)
-                .Select(x => (x.Id, Cost: LineCost.Of(ask.At(q), x.Answer.Decorations, Book).Cost.Value)).ToList();
-            foreach (var (id, cost) in full)
+            var full = Full(ask.At(q), Book);
+            foreach (var (id, cost) in full.Where(x => Mixed.Find(x.Key) is null))
             {
                 var line = ribbon.Lines.Single(l => l.MethodId == id);
                 Assert.True(Math.Abs(line.Costs[q - 1]!.Value - cost) <= 0.01m * cost, $"{called}, {q} by {id}: {line.Costs[q - 1]} against {cost}");
             }
-            var cheapest = full.MinBy(x => x.Cost);
-            var said = ribbon.Cheapest.Single(s => s.From <= q && q <= s.To).MethodId;
-            Assert.True(said == cheapest.Id || full.Single(x => x.Id == said).Cost <= cheapest.Cost * 1.01m, $"{called}, {q}: {said} against {cheapest.Id}");
+            Agrees(ribbon, ask.At(q), full, Book);
         }
     }
+
+    /// <summary>What a piece costs by every single way that can and by the mixes that are worth it, in full.</summary>
+    internal static Dictionary<string, decimal> Full(AskInHand at, ShopBook book)
+    {
+        var single = DecorationMethods.All.Select(m => (m.Id, Answer: m.Answer(at, book))).Where(x => x.Answer.Decorations.Count > 0).Select(x => (x.Id, x.Answer.Verdict.Kind, Cost: LineCost.Of(at, x.Answer.Decorations, book).Cost.Value)).ToList();
+        var mixes = Mixes.Best(at, Mixes.Ways(at, new(book), book), [.. single.Select(x => (x.Kind, x.Cost))], new(book), book);
+        return single.Select(x => (x.Id, x.Cost)).Concat(mixes.Select(m => (m.Id, CostOf(m.Id, at, book)))).ToDictionary();
+    }
+
+    /// <summary>The ribbon's cheapest at a quantity is the full computation's, or costs within 1 in 100.</summary>
+    internal static void Agrees(QuantityRibbon ribbon, AskInHand at, Dictionary<string, decimal> full, ShopBook book)
+    {
+        var said = ribbon.Cheapest.Single(s => s.From <= at.Pieces && at.Pieces <= s.To).MethodId;
+        var cheapest = full.MinBy(x => x.Value);
+        Assert.True(said == cheapest.Key || CostOf(said, at, book) <= cheapest.Value * 1.01m, $"{at.Pieces}: {said} against {cheapest}");
+    }
+
+    private static decimal CostOf(string methodId, AskInHand at, ShopBook book) => LineCost.Of(at, DecorationMethods.Find(methodId)!.Answer(at, book).Decorations, book).Cost.Value;
 
     [Fact]
     public void Stretches_cover_every_quantity_once_and_lines_begin_where_they_can()

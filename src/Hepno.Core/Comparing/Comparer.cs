@@ -33,12 +33,13 @@ public static class Comparer
         var found = new List<(Band Band, PieceCostResult Cost)>();
         var folds = new List<Fold>();
         // away from the count in hand a layout is about as long as it would be
-        var sketch = new LayoutSketch();
+        var sketch = new LayoutSketch(book.Layouts);
         var others = new Lazy<IReadOnlyList<AskInHand>>(() => [.. CurveAt.Select(n => ask.At(n) with { Sketch = sketch, Laid = null })]);
         curves ??= new();
+        var answers = new PartAnswers(book);
         void Hold(IDecorationMethod method)
         {
-            var answer = method.Answer(at, book);
+            var answer = answers.Answer(method, at);
             if (answer.Decorations.Count == 0)
             {
                 folds.Add(new(method.Id, method.Name, [.. answer.Verdict.Reasons.Where(r => r.Kind == VerdictKind.No)]));
@@ -51,8 +52,8 @@ public static class Comparer
         {
             Hold(method);
         }
-        var ways = Mixes.Ways(at, book);
-        var best = Mixes.Best(at, ways, [.. found.Select(x => (x.Band.Verdict.Kind, x.Band.Cost.Value))], book);
+        var ways = Mixes.Ways(at, answers, book);
+        var best = Mixes.Best(at, ways, [.. found.Select(x => (x.Band.Verdict.Kind, x.Band.Cost.Value))], answers, book);
         foreach (var mix in best.Append(own).Append(decision is null ? null : Mixed.Find(decision.MethodId)).OfType<Mixed>().DistinctBy(m => m.Id))
         {
             Hold(mix);
@@ -105,7 +106,8 @@ public static class Comparer
     private static (Band Band, PieceCostResult Cost) BandOf(IDecorationMethod method, MethodAnswer answer, AskInHand ask, decimal? mark, DateTime? dueAt, ShopBook book, FloorPlan floor, decimal? typed)
     {
         var n = book.Numbers;
-        var cost = LineCost.Of(ask, answer.Decorations, book);
+        var inputs = LineCost.Inputs(ask, answer.Decorations, book);
+        var cost = LineCost.Of(inputs, null);
         var (line, cliff) = GuardedPrice.Of(method, ask, answer.Decorations, cost, book, typed);
         var (price, surcharges, how) = line;
         var more = line.SurchargesInAll;
@@ -135,7 +137,7 @@ public static class Comparer
         var ordered = cost.Sequence.Select(a => answer.Decorations.First(d => d.Placement.Id == a.Id)).ToList();
         Band band = new(method.Id, method.Name, answer.Made, answer.Verdict, cost.Cost, Money.Charged(cost.Cost.Value, n.Format.MinorDigits),
             [.. cost.Cost.Parts.Select((p, i) => new StratumShown(p.Code, p.Label, shown[i]))],
-            LineCost.Of(ask, answer.Decorations, book, 0).Cost.Value, LineCost.Of(ask, answer.Decorations, book, GuessedSpoilage).Cost.Value, outcome, (price * ask.Pieces) + more, how,
+            LineCost.Of(inputs, 0).Cost.Value, LineCost.Of(inputs, GuessedSpoilage).Cost.Value, outcome, (price * ask.Pieces) + more, how,
             cost.HandsSeconds, clock, ordered, promise, mark is { } m && price > m ? price - m : 0,
             dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0, Overage.ChanceOf(ask.Pieces, ask.Pieces, failure), leavesOut, [], cliff, surcharges)
         { Thumb = RuleOfThumb.Of(outcome.Price + outcome.Surcharges, cost, LineCost.Fees(ask, book), n) };

@@ -17,18 +17,28 @@ public static class LineCost
     /// <param name="decorations">The method's plan.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     /// <param name="failure">Share of attempts spoiled at every decoration; null for the plan's own.</param>
-    public static PieceCostResult Of(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, double? failure = null)
+    public static PieceCostResult Of(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, double? failure = null) =>
+        Of(Inputs(ask, decorations, book), failure);
+
+    /// <summary>The cost of a piece from what it follows from, at another share of spoiled attempts.</summary>
+    /// <param name="inputs">What it follows from.</param>
+    /// <param name="failure">Share of attempts spoiled at every decoration that can spoil at all; null for the plan's own.</param>
+    internal static PieceCostResult Of(PieceInputs inputs, double? failure) =>
+        PieceCost.Of(failure is { } f ? inputs with { Decorations = [.. inputs.Decorations.Select(a => a.FailureChance == 0 ? a : a with { FailureChance = f })] } : inputs);
+
+    /// <summary>Everything the cost of a piece follows from.</summary>
+    internal static PieceInputs Inputs(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book)
     {
         var n = book.Numbers;
         var press = LineFloor.WorkplaceOf(ask, decorations, book);
         var floor = LineFloor.MinutesOf(ask, decorations, book);
         var folding = n.Standards().After[1].Seconds * n.HandsFactor;
-        var attempts = decorations.Select((d, i) => new Attempt(d.Placement.Id, $"{Places.Find(d.Placement.Place)!.Name}{(d.Finishes.Length > 0 ? ", finishing press" : "")}", d.Material, d.FailureChance == 0 ? 0 : failure ?? d.FailureChance,
+        var attempts = decorations.Select((d, i) => new Attempt(d.Placement.Id, $"{Places.Find(d.Placement.Place)!.Name}{(d.Finishes.Length > 0 ? ", finishing press" : "")}", d.Material, d.FailureChance,
             floor.Attended[i] + WorkSteps.Attended(n.Habits().Apart(d.Preparation)), floor.Held[i] + WorkSteps.PressHeld(d.Preparation), d.Bought, d.SetUp, Mixed.Stage(d), d.BenchId == (press.IsBench() ? press.Id : "") ? null : HourOf(LineFloor.Bench(d.BenchId, book), book) with { Code = $"hour-{d.BenchId}", Label = $"An hour of {LineFloor.Bench(d.BenchId, book).Name}" }, d.Placement.OnTopOf)).ToList();
-        return PieceCost.Of(new PieceInputs(ask.Pieces, decorations.Any(d => d.BringsBlank) ? Figure.Input("blank", "Blank", 0, FigureUnit.Money, decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id) ? "the cloth it is sewn from is in its print" : "in the price of the printed piece") : LandedBlank.Of(ask),
+        return new(ask.Pieces, decorations.Any(d => d.BringsBlank) ? Figure.Input("blank", "Blank", 0, FigureUnit.Money, decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id) ? "the cloth it is sewn from is in its print" : "in the price of the printed piece") : LandedBlank.Of(ask),
             Sundries(decorations, n), Packing(ask, book),
             floor.PrepAttended + folding, floor.PrepHeld, attempts, n.Wage, n.OverheadPerHour, HourOf(press, book), OrderMinutes(ask, ask.Placements.Count, book), FixedFees(ask, book), floor.Source,
-            press.Id == ShopBook.Table.Id ? "Sent out" : book.Stitchers.Any(m => m.Id == press.Id) ? "Stitches" : "Print", press.IsBench() ? press.Name : "The press"));
+            press.Id == ShopBook.Table.Id ? "Sent out" : book.Stitchers.Any(m => m.Id == press.Id) ? "Stitches" : "Print", press.IsBench() ? press.Name : "The press");
     }
 
     private static Figure HourOf(Press place, ShopBook book) => place.Equipment.Cost(book.Numbers.TariffPerKwh, tending: book.TendingOf(place.Id, place.Equipment));

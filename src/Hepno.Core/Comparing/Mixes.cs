@@ -19,20 +19,30 @@ public static class Mixes
     private const int AllCombined = 3;
 
     /// <summary>What each placement could be done by alone; empty for a line of one placement.</summary>
-    public static IReadOnlyList<PlacementWays> Ways(AskInHand ask, ShopBook book) => ask.Placements.Count < 2 ? [] :
-        [.. ask.Placements.Select(p => (Print: p, Able: Able(ask with { Placements = [p] }, book))).Select(x => new PlacementWays(x.Print.Id, Places.Find(x.Print.Place)!.Name, [.. x.Able.OrderBy(w => w.Kind).ThenBy(w => w.Cost).Select(w => w.Id)], x.Able.MinBy(w => w.Cost).Id ?? ""))];
+    /// <param name="ask">The line.</param>
+    /// <param name="found">What was answered for it already.</param>
+    /// <param name="book">The shop's shelf, floor and numbers.</param>
+    public static IReadOnlyList<PlacementWays> Ways(AskInHand ask, PartAnswers found, ShopBook book) => ask.Placements.Count < 2 ? [] :
+        [.. ask.Placements.Select(p => (Print: p, Able: Able(ask with { Placements = [p] }, found, book))).Select(x => new PlacementWays(x.Print.Id, Places.Find(x.Print.Place)!.Name, [.. x.Able.OrderBy(w => w.Kind).ThenBy(w => w.Cost).Select(w => w.Id)], x.Able.MinBy(w => w.Cost).Id ?? ""))];
 
     /// <summary>The mixes worth a look, at most two: a plain yes where no single way is, and one that costs less than every single way of its verdict, by more than makes no difference: two feels on one piece are not worth less.</summary>
     /// <param name="ask">The line.</param>
     /// <param name="ways">What each placement could be done by.</param>
     /// <param name="alone">Verdict and cost of the single ways that can.</param>
+    /// <param name="found">What was answered for it already.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
-    public static IReadOnlyList<Mixed> Best(AskInHand ask, IReadOnlyList<PlacementWays> ways, IReadOnlyList<(VerdictKind Kind, decimal Cost)> alone, ShopBook book)
+    public static IReadOnlyList<Mixed> Best(AskInHand ask, IReadOnlyList<PlacementWays> ways, IReadOnlyList<(VerdictKind Kind, decimal Cost)> alone, PartAnswers found, ShopBook book)
     {
-        var won = Combined(ways).Select(m => (Mix: m, Answer: m.Answer(ask, book))).Where(x => x.Answer.Decorations.Count > 0)
-            .Select(x => (x.Mix, x.Answer.Verdict.Kind, Cost: LineCost.Of(ask, x.Answer.Decorations, book).Cost.Value)).Where(x => !alone.Any(s => s.Kind <= x.Kind && s.Cost <= x.Cost * (1 + Advice.CloseShare))).ToList();
+        var won = Combined(ways).Select(m => (Mix: m, Answer: found.Answer(m, ask))).Where(x => x.Answer.Decorations.Count > 0)
+            .Select(x => (x.Mix, x.Answer.Verdict.Kind, Cost: LineCost.Of(ask, x.Answer.Decorations, book).Cost.Value)).Where(x => IsWorth(x.Kind, x.Cost, alone)).ToList();
         return won.Count == 0 ? [] : [.. new[] { won.OrderBy(x => x.Kind).ThenBy(x => x.Cost).First().Mix, won.MinBy(x => x.Cost).Mix }.Distinct()];
     }
+
+    /// <summary>True where a mix is worth its two feels: every single way of as good a verdict costs more, by more than makes no difference.</summary>
+    /// <param name="kind">The mix's verdict.</param>
+    /// <param name="cost">What a piece costs by it.</param>
+    /// <param name="alone">Verdict and cost of the single ways that can.</param>
+    internal static bool IsWorth(VerdictKind kind, decimal cost, IEnumerable<(VerdictKind Kind, decimal Cost)> alone) => !alone.Any(s => s.Kind <= kind && s.Cost <= cost * (1 + Advice.CloseShare));
 
     /// <summary>What is won and lost by a mix, against the cheapest single way of the comparison.</summary>
     /// <param name="mix">A band; of a single way nothing is said.</param>
@@ -71,7 +81,7 @@ public static class Mixes
         return said;
     }
 
-    private static List<(string Id, VerdictKind Kind, decimal Cost)> Able(AskInHand alone, ShopBook book) => [.. DecorationMethods.All.Select(m => (m.Id, Answer: m.Answer(alone, book)))
+    private static List<(string Id, VerdictKind Kind, decimal Cost)> Able(AskInHand alone, PartAnswers found, ShopBook book) => [.. DecorationMethods.All.Select(m => (m.Id, Answer: found.Answer(m, alone)))
         .Where(x => x.Answer.Decorations.Count > 0 && !x.Answer.Decorations.Any(d => d.IsOnTheirBlank())).Select(x => (x.Id, x.Answer.Verdict.Kind, LineCost.Of(alone, x.Answer.Decorations, book).Cost.Value))];
 
     private static IEnumerable<string> Tried(PlacementWays w) => w.Ways.Take(PerPlacement).Append(w.Cheapest).Distinct();

@@ -56,22 +56,22 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
     /// <param name="most">Largest quantity, 1 or more.</param>
     public static QuantityRibbon Of(AskInHand ask, decimal? mark, ShopBook book, int most = UsualMost)
     {
-        var sketched = ask with { Sketch = new LayoutSketch(), Laid = null };
+        var sketched = ask with { Sketch = new LayoutSketch(book.Layouts), Laid = null };
         var asks = Enumerable.Range(1, most).Select(sketched.At).ToList();
-        var ways = DecorationMethods.All.Select(m => (Method: m, At: RibbonPoint.Along(m, asks, book))).ToList();
-        var lines = ways.Where(w => w.At.Any(p => p.Can)).Select(w => new RibbonLine(w.Method.Id, w.Method.Name, [.. w.At.Select(p => p.Can ? p.Cost : (decimal?)null)],
-            w.At.TakeWhile(p => !p.Can).Count() + 1, w.At[0].Can ? "" : w.At[0].WhyNot)).ToList();
+        var ways = RibbonWay.All(ask, asks, book);
         var able = ways.Where(w => w.At.Any(p => p.Can)).ToList();
-        var cheapest = Enumerable.Range(0, most).Select(i => able.Where(w => w.At[i].Can).MinBy(w => w.At[i].Cost).Method?.Id ?? "").ToList();
-        var best = Enumerable.Range(0, most).Select(i => BestAt([.. able.Where(w => w.At[i].Can).Select(w => (w.Method.Id, w.At[i]))], mark, LineCost.Fees(asks[i], book))).ToList();
+        var lines = able.Select(w => new RibbonLine(w.Method.Id, w.Method.Name, [.. w.At.Select(p => p.Can ? p.Cost : (decimal?)null)], w.At.TakeWhile(p => !p.Can).Count() + 1, w.At[0].Can ? "" : w.At[0].WhyNot)).ToList();
+        var held = Enumerable.Range(0, most).Select(i => RibbonWay.HeldAt(i, able)).ToList();
+        var cheapest = held.Select(h => h.MinBy(x => x.At.Cost).Id ?? "").ToList();
+        var best = held.Select((h, i) => BestAt(h, mark, LineCost.Fees(asks[i], book))).ToList();
         var stretches = Stretches(cheapest);
-        return new(most, lines, stretches, Stretches(best), Nearly(able, most), Crossed(stretches, lines, book.Numbers.Format),
+        return new(most, lines, stretches, Stretches(best), Nearly(held), Crossed(stretches, lines, book.Numbers.Format),
         [
             "prices at their real steps, tiers and least numbers",
             $"layouts of more than {LayoutSketch.Exact} prints by the length a print takes, not laid one by one",
             $"minutes of more than {PressFloor.FloorMinutes.Exact} pieces by what a further piece takes",
             $"beyond {RibbonPoint.Every} pieces every {RibbonPoint.Apart / 2}th quantity, and those between nearer and nearer wherever a price steps",
-            "ways mixed on one piece are not in it",
+            .. ask.Placements.Count > 1 ? [$"mixes of ways are looked for at {string.Join(", ", RibbonWay.LookedForAt(ask, most))} pieces, and count where they cost over {Advice.CloseShare:0%} less than any single way of as good a verdict"] : Array.Empty<string>(),
             "the day it is wanted is looked at for the count in hand alone",
         ]);
     }
@@ -106,17 +106,17 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
         return stretches;
     }
 
-    private static List<CloseStretch> Nearly(List<(IDecorationMethod Method, IReadOnlyList<RibbonPoint> At)> able, int most)
+    private static List<CloseStretch> Nearly(List<IReadOnlyList<(string Id, RibbonPoint At)>> held)
     {
         var close = new List<CloseStretch>();
-        for (var i = 0; i < most; i++)
+        for (var i = 0; i < held.Count; i++)
         {
-            var two = able.Where(w => w.At[i].Can).OrderBy(w => w.At[i].Cost).Take(2).ToList();
-            if (two.Count < 2 || two[1].At[i].Cost > two[0].At[i].Cost * (1 + Advice.CloseShare))
+            var two = held[i].OrderBy(w => w.At.Cost).Take(2).ToList();
+            if (two.Count < 2 || two[1].At.Cost > two[0].At.Cost * (1 + Advice.CloseShare))
             {
                 continue;
             }
-            var (one, other) = (two[0].Method.Id, two[1].Method.Id);
+            var (one, other) = (two[0].Id, two[1].Id);
             // which of the two is a penny cheaper does not matter here
             if (close.Count > 0 && close[^1].To == i && ((close[^1].MethodId == one && close[^1].OtherId == other) || (close[^1].MethodId == other && close[^1].OtherId == one)))
             {

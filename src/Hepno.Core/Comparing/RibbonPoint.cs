@@ -24,13 +24,13 @@ internal sealed record RibbonPoint(bool Can, decimal Cost, decimal Price, Verdic
     private static readonly int[] Looked = [1, 6, 12, 24, 48, 96, 150, 300, 500];
 
     /// <summary>One way at 1, 2, 3 ... pieces.</summary>
-    /// <param name="method">The way.</param>
     /// <param name="asks">The line at each quantity.</param>
+    /// <param name="answer">What the way answers for each of them, from 0.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
-    public static IReadOnlyList<RibbonPoint> Along(IDecorationMethod method, IReadOnlyList<AskInHand> asks, ShopBook book)
+    public static IReadOnlyList<RibbonPoint> Along(IReadOnlyList<AskInHand> asks, Func<int, MethodAnswer> answer, ShopBook book)
     {
         var points = new RibbonPoint?[asks.Count];
-        RibbonPoint At(int i) => points[i] ??= Of(method, asks[i], book);
+        RibbonPoint At(int i) => points[i] ??= Of(asks[i], answer(i), book);
         if (Looked.Where(q => q <= asks.Count).Append(asks.Count).All(q => !At(q - 1).Can))
         {
             return [.. asks.Select(_ => points[0]!)];
@@ -66,9 +66,8 @@ internal sealed record RibbonPoint(bool Can, decimal Cost, decimal Price, Verdic
         }
     }
 
-    private static RibbonPoint Of(IDecorationMethod method, AskInHand at, ShopBook book)
+    private static RibbonPoint Of(AskInHand at, MethodAnswer answer, ShopBook book)
     {
-        var answer = method.Answer(at, book);
         if (answer.Decorations.Count == 0)
         {
             return new(false, 0, 0, VerdictKind.No, 1, answer.Verdict.Reasons[0].Sentence);

@@ -12,19 +12,20 @@ internal static class GangFloor
     /// <param name="boxes">What is laid, gap added.</param>
     public static double Length(double width, IReadOnlyList<Skyline.Box> boxes)
     {
-        var best = boxes.Sum(b => b.W * b.H) / width;
+        var kinds = Kinds(boxes);
+        var best = kinds.Sum(k => k.Count * k.Box.W * k.Box.H) / width;
         // a layout may touch by the width of its rounding: what nearly goes side by side must not count as if it did not
         var wide = width + Rounding;
         // no box is shorter than its shorter way that still goes on the strip
-        best = Math.Max(best, boxes.Count == 0 ? 0 : boxes.Max(b => !b.MayTurn || b.H > wide ? b.H : b.W > wide ? b.W : Math.Min(b.W, b.H)));
-        foreach (var f in Functions(wide, boxes))
+        best = Math.Max(best, kinds.Count == 0 ? 0 : kinds.Select(k => k.Box).Max(b => !b.MayTurn || b.H > wide ? b.H : b.W > wide ? b.W : Math.Min(b.W, b.H)));
+        foreach (var f in Functions(wide, [.. kinds.Select(k => k.Box)]))
         {
             var sum = 0.0;
-            foreach (var b in boxes)
+            foreach (var (b, count) in kinds)
             {
                 var upright = b.W > wide ? double.PositiveInfinity : f(b.W / wide) * b.H;
                 var turned = !b.MayTurn || b.H > wide ? double.PositiveInfinity : f(b.H / wide) * b.W;
-                sum += Math.Min(upright, turned);
+                sum += count * Math.Min(upright, turned);
             }
             best = Math.Max(best, sum);
         }
@@ -38,7 +39,7 @@ internal static class GangFloor
     public static int Sheets(double width, double length, IReadOnlyList<Skyline.Box> boxes)
     {
         var (wide, tall) = (width + Rounding, length + Rounding);
-        var kinds = boxes.GroupBy(b => b.Kind).Select(g => (Box: g.First(), Count: g.Count())).ToList();
+        var kinds = Kinds(boxes);
         List<Skyline.Box> each = [.. kinds.Select(k => k.Box)];
         List<Func<double, double>> across = [x => x, .. Functions(wide, each)], along = [x => x, .. Functions(tall, each)];
         // what each way of each kind counts, by function: looked up, because every pair is tried
@@ -61,6 +62,8 @@ internal static class GangFloor
         }
         return Math.Max(1, (int)Math.Ceiling(best - 1e-9));
     }
+
+    private static List<(Skyline.Box Box, int Count)> Kinds(IReadOnlyList<Skyline.Box> boxes) => [.. boxes.GroupBy(b => b.Kind).Select(g => (g.First(), g.Count()))];
 
     // a way that does not go on the sheet at all is no way, even where the other side counts nothing
     private static double Product(double a, double b) => double.IsPositiveInfinity(a) || double.IsPositiveInfinity(b) ? double.PositiveInfinity : a * b;

@@ -3,15 +3,16 @@ using System.Globalization;
 namespace Hepno.Core.Gang;
 
 /// <summary>Lays the same designs at many counts: few copies one by one, many by the length a copy takes between layings of some hundred. For comparisons over quantities alone; what is bought is laid whole.</summary>
-public sealed class LayoutSketch
+/// <param name="memo">Layouts laid before; null for none.</param>
+public sealed class LayoutSketch(LayoutMemo? memo = null)
 {
     /// <summary>Up to so many copies are laid as they are.</summary>
     public const int Exact = 120;
 
     private static readonly int[] Knots = [96, 200, 400];
 
+    private readonly LayoutMemo _laid = memo ?? new();
     private readonly Dictionary<string, double[]> _knots = [];
-    private readonly Dictionary<string, GangFound> _exact = [];
 
     /// <summary>A layout whose length and sheets are as long as one laid whole would about be; of many copies only one is placed, to stand for all: where they lie is not asked here.</summary>
     /// <param name="ground">What it is laid on.</param>
@@ -21,18 +22,17 @@ public sealed class LayoutSketch
         var copies = designs.Sum(d => d.Copies);
         if (copies <= Exact)
         {
-            var key = Key(ground, designs, true);
-            return _exact.TryGetValue(key, out var known) ? known : _exact[key] = GangNest.Lay(ground, designs, 1, GangNest.OnePass);
+            return _laid.Lay(ground, designs);
         }
-        var mix = Key(ground, designs, false);
+        var mix = Key(ground, designs);
         if (!_knots.TryGetValue(mix, out var lengths))
         {
-            lengths = _knots[mix] = [.. Knots.Select(n => Total(ground, GangNest.Lay(ground, Scaled(designs, n), 1, GangNest.OnePass)) / Area(Scaled(designs, n)))];
+            lengths = _knots[mix] = [.. Knots.Select(n => Total(ground, _laid.Lay(ground, Scaled(designs, n))) / Area(Scaled(designs, n)))];
         }
         var total = Between(lengths, copies) * Area(designs);
         if (double.IsInfinity(total))
         {
-            return GangNest.Lay(ground, designs, 1, GangNest.OnePass);
+            return _laid.Lay(ground, designs);
         }
         var sheets = ground.LengthIn is { } length ? Math.Max(1, (int)Math.Ceiling((total / length) - 1e-9)) : 1;
         return new([new(designs[0].Id, 0, ground.MarginIn, ground.MarginIn, designs[0].WidthIn, designs[0].HeightIn, false)], sheets, ground.LengthIn is { } l ? total - ((sheets - 1) * l) : total, 0, sheets, 1, GangNest.OnePass, []);
@@ -61,6 +61,6 @@ public sealed class LayoutSketch
 
     private static double Total(GangGround ground, GangFound found) => found.LeftOut.Count > 0 ? double.PositiveInfinity : ((found.Sheets - 1) * (ground.LengthIn ?? 0)) + found.UsedLengthIn;
 
-    private static string Key(GangGround ground, IReadOnlyList<GangDesign> designs, bool counted) =>
-        string.Create(CultureInfo.InvariantCulture, $"{ground.WidthIn:R} {ground.LengthIn:R} {ground.GapIn:R} {ground.MarginIn:R} {string.Join('|', designs.Select(d => $"{d.WidthIn:R} {d.HeightIn:R} {d.MayTurn} {(counted ? d.Copies : 0)}"))}");
+    private static string Key(GangGround ground, IReadOnlyList<GangDesign> designs) =>
+        string.Create(CultureInfo.InvariantCulture, $"{ground.WidthIn:R} {ground.LengthIn:R} {ground.GapIn:R} {ground.MarginIn:R} {string.Join('|', designs.Select(d => $"{d.WidthIn:R} {d.HeightIn:R} {d.MayTurn}"))}");
 }

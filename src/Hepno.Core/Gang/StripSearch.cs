@@ -53,7 +53,8 @@ internal static class StripSearch
     /// <summary>The best of the usual orders, on a strip or on sheets.</summary>
     internal static (Found Found, int[] Order) Begin(Skyline skyline, Skyline.Box[] boxes, int sheets, double ceiling)
     {
-        int[] By(Func<Skyline.Box, double> key) => [.. Enumerable.Range(0, boxes.Length).OrderByDescending(i => key(boxes[i])).ThenBy(i => boxes[i].Kind).ThenBy(i => i)];
+        var kinds = Enumerable.Range(0, boxes.Length).GroupBy(i => boxes[i].Kind).OrderBy(g => g.Key).Select(g => g.ToArray()).ToList();
+        int[] By(Func<Skyline.Box, double> key) => [.. kinds.OrderByDescending(k => key(boxes[k[0]])).SelectMany(k => k)];
         int[][] orders = [By(b => b.H), By(b => b.W), By(b => b.W * b.H), By(b => Math.Max(b.W, b.H)), By(b => Math.Min(b.W, b.H)), By(b => b.W + b.H)];
         Func<Skyline.Box, bool>[] turns = [_ => false, _ => true, b => b.H > b.W, b => b.W > b.H];
         (Found Found, int[] Order)? best = null;

@@ -55,7 +55,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
         }
         foreach (var on in list.ByLayout?.Grounds() ?? [])
         {
-            yield return !possible ? MethodAnswer.No(reasons) : LaidFilm.Of(prints, on, null, ask.Sketch) is { } film ? ByLayout(ask, book, list, film, prints, reasons)
+            yield return !possible ? MethodAnswer.No(reasons) : LaidFilm.Of(prints, on, null, book.LayingFor(ask)) is { } film ? ByLayout(ask, book, list, film, prints, reasons)
                 : MethodAnswer.No([.. reasons, new Reason("layout", VerdictKind.No, $"its prints do not go on {Called(on, list, book)}", "a smaller print, fewer pieces at once, or film by size")]);
         }
     }

@@ -1,5 +1,6 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
+using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
@@ -56,6 +57,9 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
     /// <summary>Cloth by the roll.</summary>
     public IReadOnlyList<RollCloth> Cloths { get; init; } = [];
 
+    /// <summary>Layouts laid before.</summary>
+    public LayoutMemo Layouts { get; init; } = new();
+
     /// <summary>How many times as many attempts spoil as the shop assumes or has learned; 1 but where another level is tried.</summary>
     public double SpoilageFactor { get; init; } = 1;
 
@@ -64,6 +68,9 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
 
     /// <summary>Where dyed cloth is sewn; its machine is in the notions of a garment.</summary>
     public static Press SewingTable { get; } = Press.Bench("sewing", "the sewing table", new(0, 0, 1, 1, 0, 0, 0), "");
+
+    /// <summary>How a line's prints are laid where no layout is settled: about, where many quantities are compared.</summary>
+    internal Func<GangGround, IReadOnlyList<GangDesign>, GangFound> LayingFor(AskInHand ask) => ask.Sketch is { } sketch ? sketch.Lay : Layouts.Lay;
 
     /// <summary>The recipe of a product on a line's cloth as this shop presses it, or null when it has none.</summary>
     public Recipe? RecipeFor(string productId, AskInHand ask) => RecipeChoice.For(productId, ask.Style, ask.Colourway, Recipes, Tests ?? []) is { } recipe ? Numbers.Habits().Of(recipe) : null;
@@ -117,7 +124,7 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
 /// <param name="Laid">The layout settled for it, or null.</param>
 /// <param name="Drawer">Transfers that lie here and are used for it; null for none.</param>
 /// <param name="Remnants">Pieces of vinyl that lie here and are used for it; null for none.</param>
-public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, Channel Channel = Channel.Retail, IReadOnlyList<AskInHand>? Others = null, Shipping? Shipping = null, IReadOnlyList<OwnPiece>? Names = null, DateOnly? BuyBy = null, bool Theirs = false, Gang.LineLayout? Laid = null, IReadOnlyList<FromDrawer>? Drawer = null, IReadOnlyList<FromRemnant>? Remnants = null)
+public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, Channel Channel = Channel.Retail, IReadOnlyList<AskInHand>? Others = null, Shipping? Shipping = null, IReadOnlyList<OwnPiece>? Names = null, DateOnly? BuyBy = null, bool Theirs = false, LineLayout? Laid = null, IReadOnlyList<FromDrawer>? Drawer = null, IReadOnlyList<FromRemnant>? Remnants = null)
 {
     /// <summary>Every print as it is made: one for each placement, or several where it is smaller on smaller sizes.</summary>
     public IReadOnlyList<Placement> Prints => [.. Placements.SelectMany(p => SizedPrints.Of(p, Sizes, Names)).Select(s => s.Print)];
@@ -126,7 +133,7 @@ public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<S
     public IReadOnlyList<MadeBefore> Made { get; init; } = [];
 
     /// <summary>Lays it about, where many quantities are compared; null to lay it whole.</summary>
-    public Gang.LayoutSketch? Sketch { get; init; }
+    public LayoutSketch? Sketch { get; init; }
 
     /// <summary>Pieces of all sizes.</summary>
     public int Pieces => SizeRun.Total(Sizes);
@@ -207,7 +214,7 @@ public sealed record Verdict(VerdictKind Kind, IReadOnlyList<Reason> Reasons)
 /// <param name="Breaks">For work sent out: its price breaks, by pieces; else null.</param>
 /// <param name="Tiles">For a print larger than a sheet: the sheets of one side; else null.</param>
 /// <param name="Markers">For cloth that is cut and sewn: where its parts lie; else null.</param>
-public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, Gang.RollRows? Rows, TransferSize? SizeClass, Gang.SheetGrid? Grid = null, SizedPrint? For = null, LaidPurchase? Laid = null, string Hex = "", string Note = "", string MaterialId = "", int Layer = 0, IReadOnlyList<PriceBreak>? Breaks = null, Gang.Tiles? Tiles = null, Gang.RunMarkers? Markers = null);
+public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, RollRows? Rows, TransferSize? SizeClass, SheetGrid? Grid = null, SizedPrint? For = null, LaidPurchase? Laid = null, string Hex = "", string Note = "", string MaterialId = "", int Layer = 0, IReadOnlyList<PriceBreak>? Breaks = null, Tiles? Tiles = null, RunMarkers? Markers = null);
 
 /// <summary>What a method answers to an ask.</summary>
 /// <param name="Verdict">Whether it can.</param>

@@ -51,8 +51,8 @@ public sealed record LaidFilm(FilmGround On, IReadOnlyList<LaidPrint> Prints, Ga
     /// <param name="prints">What is laid.</param>
     /// <param name="on">On what.</param>
     /// <param name="settled">The layout settled for the line, or null.</param>
-    /// <param name="sketch">Where many quantities are compared: lays them about; null to lay it whole.</param>
-    public static LaidFilm? Of(IReadOnlyList<LaidPrint> prints, FilmGround on, LineLayout? settled, LayoutSketch? sketch = null)
+    /// <param name="lay">How they are laid where nothing is settled; null for the usual orders tried once.</param>
+    public static LaidFilm? Of(IReadOnlyList<LaidPrint> prints, FilmGround on, LineLayout? settled, Func<GangGround, IReadOnlyList<GangDesign>, GangFound>? lay = null)
     {
         var mine = settled is not null && settled.On == on.Key && settled.IsFor([.. prints.Select(p => p.Design)]) ? settled : null;
         prints = [.. prints.Where(p => p.Count > 0)];
@@ -65,7 +65,7 @@ public sealed record LaidFilm(FilmGround On, IReadOnlyList<LaidPrint> Prints, Ga
         {
             return null;
         }
-        var found = mine?.FoundNeeded(on.Ground) ?? sketch?.Lay(on.Ground, designs) ?? GangNest.Lay(on.Ground, designs, 1, GangNest.OnePass);
+        var found = mine?.FoundNeeded(on.Ground) ?? lay?.Invoke(on.Ground, designs) ?? GangNest.Lay(on.Ground, designs, 1, GangNest.OnePass);
         return found.LeftOut.Count > 0 || on.Bill(found) is not { } bill ? null : new(on, prints, found, bill, GangBills.Shares(designs, bill), mine is not null);
     }
 }

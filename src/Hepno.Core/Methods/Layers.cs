@@ -10,9 +10,11 @@ public static class Layers
     private const double HotterF = 15;
 
     /// <summary>Whether and how a method would do an ask, with what lies on what.</summary>
-    public static MethodAnswer Answer(this IDecorationMethod method, AskInHand ask, ShopBook book)
+    public static MethodAnswer Answer(this IDecorationMethod method, AskInHand ask, ShopBook book) => Over(method, method.OnCloth(ask, book), ask, book);
+
+    /// <summary>A method's answer with what lies on what, from its answer with each print lying on the cloth.</summary>
+    internal static MethodAnswer Over(IDecorationMethod method, MethodAnswer flat, AskInHand ask, ShopBook book)
     {
-        var flat = method.OnCloth(ask, book);
         if (flat.Decorations.Count == 0 || ask.Placements.All(p => p.OnTopOf is null))
         {
             return flat;

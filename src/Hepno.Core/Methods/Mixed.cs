@@ -52,7 +52,10 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
     public AskInHand? PartOf(AskInHand ask, Func<IDecorationMethod, bool> way) => ask.Placements.Where(p => WayOf(p.Id) is { } m && way(m)).ToList() is { Count: > 0 } mine ? ask with { Placements = mine } : null;
 
     /// <inheritdoc/>
-    public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => OnCloth(ask, new(book), book);
+
+    /// <summary>The same, with what its ways have answered for the line already.</summary>
+    internal MethodAnswer OnCloth(AskInHand ask, PartAnswers found, ShopBook book)
     {
         if (ask.Placements.FirstOrDefault(p => WayOf(p.Id) is null) is { } unsaid)
         {
@@ -62,7 +65,7 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
         {
             return MethodAnswer.No(new Reason("not-mixed", VerdictKind.No, $"a print that was to be {gone.Method.Said} is gone", "choose again"));
         }
-        var answers = Ways.Select(m => (Method: m, Answer: m.OnCloth(PartOf(ask, w => w.Id == m.Id)!, book))).ToList();
+        var answers = Ways.Select(m => (Method: m, Answer: found.OnCloth(m, PartOf(ask, w => w.Id == m.Id)!))).ToList();
         List<Reason> reasons = [.. answers.SelectMany(a => a.Answer.Verdict.Reasons).DistinctBy(r => (r.Code, r.Sentence))];
         if (answers.FirstOrDefault(a => a.Answer.Decorations.Any(d => d.IsOnTheirBlank())) is { Method: { } brings })
         {

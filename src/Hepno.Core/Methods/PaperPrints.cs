@@ -77,7 +77,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
         {
             return new(verdict, "", []);
         }
-        if (LaidFilm.Of(prints, on, ask.Laid is { } laid && laid.FilmId == paper.Id ? laid : null, ask.Sketch) is not { } film)
+        if (LaidFilm.Of(prints, on, ask.Laid is { } laid && laid.FilmId == paper.Id ? laid : null, book.LayingFor(ask)) is not { } film)
         {
             return MethodAnswer.No([.. reasons, new Reason("layout", VerdictKind.No, $"its prints do not go on sheets of {paper.Product}", "a smaller print, or fewer pieces at once")]);
         }

@@ -18,7 +18,7 @@ public static class SizedPrints
     /// <param name="names">Names and numbers, for a placement where each piece has its own.</param>
     public static IReadOnlyList<SizedPrint> Of(Placement p, IReadOnlyList<SizeCount> sizes, IReadOnlyList<OwnPiece>? names = null)
     {
-        var taken = sizes.Where(s => s.Pieces > 0).ToList();
+        var taken = sizes.All(s => s.Pieces > 0) ? sizes : [.. sizes.Where(s => s.Pieces > 0)];
         if (p.Place == NeckLabel.PlaceId)
         {
             // a label says its size: the wrong one is a return, so each is a print of its own

@@ -145,7 +145,7 @@ internal static class FloorEndpoints
         };
     });
 
-    private static (ShopBook Book, List<OrderCase> Open, Core.Planning.FloorPlan Floor) Planned(Desk desk, SqliteConnection connection)
+    private static (ShopBook Book, IReadOnlyList<OrderCase> Open, Core.Planning.FloorPlan Floor) Planned(Desk desk, SqliteConnection connection)
     {
         var book = desk.Book(connection);
         var open = desk.Open(connection, book);

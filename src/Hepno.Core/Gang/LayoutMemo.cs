@@ -1,0 +1,50 @@
+using System.Collections.Concurrent;
+using System.Globalization;
+
+namespace Hepno.Core.Gang;
+
+/// <summary>Remembers layouts of the usual orders: comparisons lay prints of the same sizes on the same film many times, and the answer never changes.</summary>
+public sealed class LayoutMemo
+{
+    // copies of all layouts kept, some 60 bytes each
+    private const int Most = 200_000;
+
+    private readonly ConcurrentDictionary<string, (GangFound Found, IReadOnlyList<string> Ids)> _known = new();
+    private int _copies;
+
+    /// <summary>Designs laid on a ground by the usual orders alone (<see cref="GangNest.OnePass"/>).</summary>
+    /// <param name="ground">What they are laid on.</param>
+    /// <param name="designs">What is laid.</param>
+    public GangFound Lay(GangGround ground, IReadOnlyList<GangDesign> designs)
+    {
+        var key = string.Create(CultureInfo.InvariantCulture, $"{ground.WidthIn:R} {ground.LengthIn:R} {ground.GapIn:R} {ground.MarginIn:R}{string.Concat(designs.Select(Shape))}");
+        if (_known.TryGetValue(key, out var known))
+        {
+            return Named(known.Found, known.Ids, designs);
+        }
+        var found = GangNest.Lay(ground, designs, 1, GangNest.OnePass);
+        // what is left out is said by its name
+        if (found.LeftOut.Count == 0)
+        {
+            if (Interlocked.Add(ref _copies, found.Placed.Count) > Most)
+            {
+                _known.Clear();
+                _copies = found.Placed.Count;
+            }
+            _known[key] = (found, [.. designs.Select(d => d.Id)]);
+        }
+        return found;
+    }
+
+    private static string Shape(GangDesign d) => string.Create(CultureInfo.InvariantCulture, $"|{d.WidthIn:R} {d.HeightIn:R} {d.Copies} {d.MayTurn} {d.Group}");
+
+    private static GangFound Named(GangFound found, IReadOnlyList<string> ids, IReadOnlyList<GangDesign> designs)
+    {
+        if (ids.SequenceEqual(designs.Select(d => d.Id)))
+        {
+            return found;
+        }
+        var names = ids.Zip(designs).ToDictionary(x => x.First, x => x.Second.Id);
+        return found with { Placed = [.. found.Placed.Select(p => p with { DesignId = names[p.DesignId] })] };
+    }
+}
