@@ -227,4 +227,30 @@ public class LineLayoutTests(Shop shop) : IClassFixture<Shop>
         await journey.To("layout");
         Assert.Contains("No film is sold for layouts", (await bare.Send(HttpMethod.Get, At("bare"))).Body.GetRawText(), StringComparison.Ordinal);
     }
+
+    [Fact]
+    public async Task Own_film_is_laid_out_and_settled_likewise_and_nothing_of_it_is_ordered()
+    {
+        var journey = new Journey(shop, "own-film", "dtf-made");
+        await journey.To("layout");
+        var view = await View("own-film");
+        Assert.True(view["isOwn"]!.GetValue<bool>());
+        Assert.Null(view["next"]);
+        const string Own = "\"filmId\":\"skua\",\"on\":\"roll\"";
+        async Task<decimal> Film() => (await shop.Get("/api/orders/own-film/layout")).GetProperty("band").GetProperty("decorations")[0].GetProperty("material").GetProperty("parts").EnumerateArray().Single(p => p.GetProperty("code").GetString() == "film").GetProperty("value").GetDecimal();
+        var before = await Film();
+        var (status, body) = await Settle(journey, With(view["copies"]!, 0, "y", view["figures"]!["billedIn"]!.GetValue<double>() + 1), Own);
+        Assert.True(status == 200, body.ToString());
+        Assert.True(await Film() > before);
+        var refused = await shop.Send(HttpMethod.Get, "/api/orders/own-film/lines/1/layout/order-text");
+        Assert.Equal(409, refused.Status);
+        Assert.Contains("nothing of", refused.Body.GetRawText(), StringComparison.Ordinal);
+        Assert.StartsWith("%PDF", await shop.CreateClient().GetStringAsync("/api/orders/own-film/lines/1/layout/layout.pdf"), StringComparison.Ordinal);
+        await journey.Done("lay-out");
+        await journey.Done("send");
+        await journey.Gathered();
+        var items = (await journey.Order()).GetProperty("facts").GetProperty("items").EnumerateArray().Select(i => (Id: i.GetProperty("id").GetString()!, Kind: i.GetProperty("kind").GetString())).ToList();
+        Assert.DoesNotContain(items, i => i.Id.StartsWith("own-film", StringComparison.Ordinal));
+        Assert.Contains(items, i => i.Id.StartsWith("prepare-", StringComparison.Ordinal));
+    }
 }

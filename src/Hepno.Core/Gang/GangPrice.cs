@@ -2,11 +2,15 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Gang;
 
-/// <summary>How a roll is billed: by steps of length, or in set lengths with set prices.</summary>
-/// <param name="StepIn">Every begun step is billed, in; 0 where there are set lengths.</param>
-/// <param name="Steps">Money for a step, by how many are bought; empty where there are set lengths.</param>
+/// <summary>How a roll is billed: by steps of length, in set lengths with set prices, or one's own by what is used of it.</summary>
+/// <param name="StepIn">Every begun step is billed, in; 0 where there are set lengths, and for one's own.</param>
+/// <param name="Steps">Money for a step, by how many are bought; for one's own, for an inch; empty where there are set lengths.</param>
 /// <param name="Lengths">Set lengths with what each costs; null for steps.</param>
-public sealed record RollPrice(double StepIn, IReadOnlyList<PriceBreak> Steps, IReadOnlyList<SetLength>? Lengths = null);
+public sealed record RollPrice(double StepIn, IReadOnlyList<PriceBreak> Steps, IReadOnlyList<SetLength>? Lengths = null)
+{
+    /// <summary>True for one's own roll: what is used is paid for, to the end of the last print.</summary>
+    public bool IsOwn => StepIn == 0 && Lengths is null;
+}
 
 /// <summary>A roll sold at one length.</summary>
 /// <param name="LengthIn">Length, in.</param>
@@ -31,13 +35,18 @@ public static class GangBills
 {
     private const double Eps = 1e-6;
 
-    /// <summary>A roll: the used length up to the next step, more where a break of the price makes that cheaper, or the cheapest set length that holds it; null when none does.</summary>
+    /// <summary>A roll: the used length up to the next step, more where a break of the price makes that cheaper, or the cheapest set length that holds it, null when none does; of one's own the used length.</summary>
     public static GangBill? Roll(GangFound found, GangGround ground, RollPrice price)
     {
         if (price.Lengths is { Count: > 0 } lengths)
         {
             return lengths.Where(l => l.LengthIn >= found.UsedLengthIn - Eps).OrderBy(l => l.Price).ThenBy(l => l.LengthIn).FirstOrDefault() is { } set
                 ? Billed(found, ground.WidthIn * set.LengthIn, set.LengthIn, 0, Figure.Input("length", $"A length of {set.LengthIn:0.##} in", set.Price, FigureUnit.Money, "the price list")) : null;
+        }
+        if (price.IsOwn)
+        {
+            return Billed(found, ground.WidthIn * found.UsedLengthIn, found.UsedLengthIn, 0, Figure.Of("length", "Length", Money.Times(found.UsedLengthIn, price.Steps[0].Price), "used × an inch of the roll",
+                Figure.Input("used", "Used", found.UsedLengthIn, FigureUnit.Inches, "the layout"), Figure.Input("inch", "An inch of the roll", price.Steps[0].Price, FigureUnit.Money, "Floor: width × an in² of film")));
         }
         var begun = Math.Max(1, (int)Math.Ceiling((found.UsedLengthIn / price.StepIn) - Eps));
         var (steps, at) = PriceBreaks.Cheapest(price.Steps, begun);

@@ -8,14 +8,14 @@ namespace Hepno.Core.Materials;
 /// <param name="Cost">Money then, opened.</param>
 public sealed record FilmStep(double LengthIn, int Units, Figure Cost)
 {
-    /// <summary>What comes after a bill; null for set lengths, which have no steps.</summary>
+    /// <summary>What comes after a bill; null for set lengths and one's own roll, which have no steps.</summary>
     /// <param name="on">What is bought.</param>
     /// <param name="billedIn">Length billed now, in; not looked at for sheets.</param>
     /// <param name="sheets">Sheets bought now; not looked at for a roll.</param>
     /// <param name="f">How figures are written.</param>
     public static FilmStep? After(FilmGround on, double billedIn, int sheets, FigureFormat f)
     {
-        if (on.Roll is { Lengths: not null })
+        if (on.Roll is { Lengths: not null } or { IsOwn: true })
         {
             return null;
         }

@@ -41,10 +41,10 @@ public sealed class DtfMade : IDecorationMethod
     /// <param name="p">The artwork.</param>
     /// <param name="printer">The printer and what it takes.</param>
     /// <param name="white">True when white lies under all of it.</param>
-    /// <param name="rows">The layout on the roll.</param>
+    /// <param name="film">Its part of the film.</param>
     /// <param name="tariffPerKwh">Price of a kilowatt-hour, for the machine's hour.</param>
     /// <param name="tending">Its upkeep for an hour; null while none is listed.</param>
-    public static Figure Print(Placement p, FilmPrinter printer, bool white, RollRows rows, decimal tariffPerKwh, Figure? tending = null)
+    public static Figure Print(Placement p, FilmPrinter printer, bool white, Figure film, decimal tariffPerKwh, Figure? tending = null)
     {
         var source = $"Floor: {printer.Name}";
         var painted = p.AreaIn2 * p.CoveragePercent / 100;
@@ -57,14 +57,15 @@ public sealed class DtfMade : IDecorationMethod
             parts.Add(Spent("white-ink", "White ink", printer.WhiteMlPerIn2, printer.WhitePricePerMl, "ml"));
         }
         parts.Add(Spent("powder", "Powder", printer.PowderGPerIn2, printer.PowderPricePerG, "g"));
-        parts.Add(Figure.Of("film", "Film", Money.Times(rows.LengthIn * rows.RollWidthIn / rows.Count, printer.FilmPricePerIn2), "length × width × price ÷ prints",
-            Figure.Input("length", "Length", rows.LengthIn, FigureUnit.Inches, $"{rows.Rows} rows of {rows.Across}"), Figure.Input("width", "Width of the roll", rows.RollWidthIn, FigureUnit.Inches, source),
-            Figure.Input("price", "An in² of film", printer.FilmPricePerIn2, FigureUnit.Money, source), Figure.Input("prints", "Prints", rows.Count, FigureUnit.Count, "with spares")));
+        parts.Add(film);
         parts.Add(Figure.Of("cleaning", "Cleaning ink", Money.Times(printer.CleaningMlPerDay / printer.PrintsPerDay, printer.CleaningPricePerMl), "ml a day × price ÷ prints a day",
             Figure.Input("ml", "ml a day", printer.CleaningMlPerDay, FigureUnit.Count, source), Figure.Input("price", "A ml", printer.CleaningPricePerMl, FigureUnit.Money, source), Figure.Input("prints", "Prints a day", printer.PrintsPerDay, FigureUnit.Count, source)));
         parts.Add(MachineTime.Of(printer.Equipment, StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds, tariffPerKwh, source, tending));
         return Figure.Sum("material", $"{Places.Find(p.Place)!.Name} film", parts);
     }
+
+    /// <summary>The share of attempts expected to spoil a piece.</summary>
+    public static double Failure(AskInHand ask, ShopBook book) => SpoilageChance.Of(Key, FailurePrior, ask, book);
 
     /// <summary>True when white is printed under the colour on this cloth.</summary>
     public static bool HasWhite(FilmPrinter printer, Colourway colourway) => printer.WhiteOnLight || colourway.Class is ColourClass.Mid or ColourClass.Dark;
@@ -90,21 +91,36 @@ public sealed class DtfMade : IDecorationMethod
             return new(verdict, "", []);
         }
         var white = HasWhite(printer, ask.Colourway);
-        return new(verdict, $"printed on {printer.Name}, cured {(printer.Cure == FilmCure.Oven ? "in the oven" : "under the press")}", [.. ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, i, printer, white, recipe!, book)))]);
+        var prints = LaidPrint.Of(ask, Failure(ask, book), printer.Id);
+        var film = LaidFilm.Of(prints, ListOf(printer).ByLayout!.Grounds()[0], ask.Laid is { } laid && laid.FilmId == printer.Id ? laid : null, book.LayingFor(ask));
+        List<DecorationPlan> decorations = [.. ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+            Decoration(ask, i, printer, white, recipe!, film, prints.First(l => l.Print.Print.Id == sized.Print.Id && l.Print.Sizes.SequenceEqual(sized.Sizes)), book)))];
+        return new(verdict, $"printed on {printer.Name}, cured {(printer.Cure == FilmCure.Oven ? "in the oven" : "under the press")}",
+            film is null ? decorations : [decorations[0] with { Purchases = [.. decorations[0].Purchases, Laid(ask, printer, film)] }, .. decorations.Skip(1)]);
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, int index, FilmPrinter printer, bool white, Recipe recipe, ShopBook book)
+    /// <summary>A printer's own roll as prints are laid on it: what is used is paid for.</summary>
+    public static TransferPriceList ListOf(FilmPrinter printer) =>
+        new(printer.Id, printer.Name, "Film", [], 0, 0, new(printer.GapIn, printer.GapIn / 2, new(printer.RollWidthIn, 0, [new(1, Money.Times(printer.RollWidthIn, printer.FilmPricePerIn2))], []), []));
+
+    private static Purchase Laid(AskInHand ask, FilmPrinter printer, LaidFilm film) => new($"own-film-{ask.Placements[0].Id}", $"{film.Prints.Sum(p => p.Count)} prints on the film of {printer.Name}", "", 0, film.Bill.BilledIn, "in", film.Bill.Cost, null, null, Laid:
+        new LaidPurchase(printer.Id, film.On.Key, film.On.Ground, [.. film.Prints.Select(p => p.Design)], film.Bill, film.Found.UsedLengthIn, film.Found.Sheets, film.Found.OverFloor, film.IsSettled, 0, []));
+
+    private static DecorationPlan Decoration(AskInHand ask, int index, FilmPrinter printer, bool white, Recipe recipe, LaidFilm? film, LaidPrint laid, ShopBook book)
     {
-        var p = sized.Print;
+        var (p, steps) = (laid.Print.Print, book.Numbers.Standards());
         var place = Places.Find(p.Place)!.Name;
-        var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
-        var steps = book.Numbers.Standards();
-        var (prints, why) = DecorationPlan.Needed(sized, failure);
-        var rows = RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, prints)!;
-        var material = Print(p, printer, white, rows, book.Numbers.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment));
-        var purchase = new Purchase($"own-film-{p.Id}", $"{prints} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)} on own film", "", 0, rows.LengthIn, "in",
-            Figure.Of("own-prints", $"{place} film prints", material.Value * prints, "one print × prints", material, Figure.Input("prints", "Prints", prints, FigureUnit.Count, why)), rows, null);
-        return new(p, material, prints, failure, recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)),
-            [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), .. steps.PowderAndCure(printer.Cure, prints)], [purchase], Prepare: "Print, powder and cure");
+        // more prints than one layout holds are laid in rows, each kind by itself
+        var rows = film is null && laid.Count > 0 ? RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, laid.Count)! : null;
+        var mine = film?.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share ? share.ByArea with { Code = "film", Label = "Its part of the film" } : rows is null ? null : InRows(rows, printer);
+        var material = mine is null ? Figure.Input("material", $"{place} film", 0, FigureUnit.Money, "from the drawer: it lies here already")
+            : laid.Each(Print(p, printer, white, mine, book.Numbers.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment)));
+        List<Purchase> own = rows is null ? [] : [new Purchase($"own-film-{p.Id}", $"{laid.Count} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)} on own film", "", 0, rows.LengthIn, "in", mine! with { Label = $"{place} film", Value = mine.Value * laid.Count, How = "length × width × price" }, rows, null)];
+        return new(p, material, laid.Count + laid.Lying, Failure(ask, book), recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)),
+            mine is null ? [] : [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), .. steps.PowderAndCure(printer.Cure, laid.Count)], own, Prepare: mine is null ? "" : "Print, powder and cure");
     }
+
+    private static Figure InRows(RollRows rows, FilmPrinter printer) => Figure.Of("film", "Film", Money.Times(rows.LengthIn * rows.RollWidthIn / rows.Count, printer.FilmPricePerIn2), "length × width × price ÷ prints",
+        Figure.Input("length", "Length", rows.LengthIn, FigureUnit.Inches, $"{rows.Rows} rows of {rows.Across}"), Figure.Input("width", "Width of the roll", rows.RollWidthIn, FigureUnit.Inches, $"Floor: {printer.Name}"),
+        Figure.Input("price", "An in² of film", printer.FilmPricePerIn2, FigureUnit.Money, $"Floor: {printer.Name}"), Figure.Input("prints", "Prints", rows.Count, FigureUnit.Count, "with spares"));
 }

@@ -2,7 +2,7 @@ using Hepno.Core.Materials;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>What a line's prints can be laid on by its method: bought film, digital transfers, or sheets of transfer paper.</summary>
+/// <summary>What a line's prints can be laid on by its method: bought film, digital transfers, the shop's own film, or sheets of transfer paper.</summary>
 /// <param name="Lists">Price lists, those without a layout of one's own too.</param>
 /// <param name="Failure">Share of attempts expected to spoil a piece.</param>
 /// <param name="Part">The line with those prints alone that are laid on them: where a piece is decorated in several ways, those of the first that is laid out.</param>
@@ -22,10 +22,11 @@ public sealed record LaidOn(IReadOnlyList<TransferPriceList> Lists, double Failu
         return method switch
         {
             PaperLight or PaperOpaque when PaperPrints.Of(method.Id) is var paper => new([.. book.Papers.Where(p => p.Kind == paper.Kind).Select(p => PaperPrints.ListOf(p, PaperPrints.CutterFor(p, ask, book) is not null))], paper.Failure(ask, book), ask),
+            DtfMade => new([.. book.FilmPrinters.Select(DtfMade.ListOf)], DtfMade.Failure(ask, book), ask),
             DigitalTransfer => new([.. book.Films.Where(l => l.Kind == TransferKind.Digital)], DigitalTransfer.Failure(ask, book), ask),
             _ => new([.. book.Films.Where(l => l.Kind == TransferKind.Film)], DtfBought.Failure(ask, book), ask),
         };
     }
 
-    private static bool IsLaid(IDecorationMethod method) => method is DtfBought or DigitalTransfer or PaperLight or PaperOpaque;
+    private static bool IsLaid(IDecorationMethod method) => method is DtfBought or DtfMade or DigitalTransfer or PaperLight or PaperOpaque;
 }

@@ -18,7 +18,7 @@ internal static class FilmTogether
     /// <summary>Waiting orders with a settled layout on the same film, the most saving first.</summary>
     public static IReadOnlyList<LayoutJoin> Offers(SqliteConnection connection, LineOnFilm l)
     {
-        if (!BoughtFilm.IsOpen(l.Case, l.Line.Asked) || l.Layout.Designs.Any(d => d.For.Length > 0))
+        if (l.On.Roll is { IsOwn: true } || !BoughtFilm.IsOpen(l.Case, l.Line.Asked) || l.Layout.Designs.Any(d => d.For.Length > 0))
         {
             return [];
         }

@@ -384,8 +384,8 @@ internal static class OrderDeeds
         double Minutes(DecorationPlan d) => WorkSteps.Attended(habits.Apart(d.Preparation)) * d.Prints(asked.Pieces) / 60;
         DateTime From(IEnumerable<DecorationPlan> of) => of.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => p.LeadDays).ToList() is { Count: > 0 } days ? hours.Parcel(wall, days.Max()) : wall;
         var prepared = line.Band.Decorations.Where(d => habits.Apart(d.Preparation).Any()).ToList();
-        // what comes on one layout is prepared as one, once it is here
-        if (prepared.Count > 0 && line.Band.Decorations.Any(d => d.Purchases.Any(p => p.Laid is not null)))
+        // what comes on one layout is prepared as one, once it is here; what is printed here is printed and cured print by print
+        if (prepared.Count > 0 && line.Band.Decorations.Any(d => d.Purchases.Any(p => p.Laid is not null && p.Supplier.Length > 0)))
         {
             var minutes = prepared.Sum(Minutes);
             items.Add(new($"prepare-{prepared[0].Placement.Id}", GatherKind.Prepare, $"{prepared[0].Prepare}, {prepared.Sum(d => d.Bought)} prints: {Shown.Duration(minutes * 60)} of hands", "", prepared.Sum(d => d.Bought), "prints", 0, hours.Add(From(line.Band.Decorations), minutes), null));

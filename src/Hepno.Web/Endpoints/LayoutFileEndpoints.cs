@@ -66,6 +66,10 @@ internal static class LayoutFileEndpoints
     internal static string OrderText(string id, string line, Desk desk, string? filmId, string? on) => desk.Db.Read(c =>
     {
         var l = LineLayouts.Of(c, desk, id, line, filmId, on);
+        if (l.On.Roll is { IsOwn: true })
+        {
+            throw new RefusedException(409, "own-film", $"The film of {l.Film.Supplier} lies here: nothing of {l.Case.Order.Code} is ordered on it.", "Take the PNG and print it.");
+        }
         var (n, figures) = (desk.Book(c).Numbers, LineLayouts.Tried(l, l.Layout).Figures);
         var f = n.Format;
         var what = figures.Bought > 0 ? $"{figures.Bought} {(figures.Bought == 1 ? "sheet" : "sheets")} of {Shown.Size(l.On.Ground.WidthIn, l.On.Ground.LengthIn!.Value, f)}" : $"{Shown.Roll(figures.BilledIn, f)} of the {Shown.Length(l.On.Ground.WidthIn, f)} roll";

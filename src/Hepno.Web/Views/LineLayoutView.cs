@@ -25,8 +25,9 @@ namespace Hepno.Web.Views;
 /// <param name="JoinedTo">The order on whose layout its film is bought; empty for its own.</param>
 /// <param name="Together">Numbers of other orders whose film is bought on this layout.</param>
 /// <param name="Joins">Waiting orders on the same film that could be bought with it.</param>
+/// <param name="IsOwn">True for the roll of the shop's own printer: nothing of it is ordered.</param>
 public sealed record LineLayoutView(string LineId, string FilmId, string On, string Text, GangGround Ground, IReadOnlyList<LaidDesignView> Designs, IReadOnlyList<LaidCopy> Copies, LayoutFigures Figures, IReadOnlyList<LayoutShare> Shares, string ShareCaution,
-    IReadOnlyList<LayoutRoom> Room, IReadOnlyList<LyingPrints> Lying, LayoutStep? Next, IReadOnlyList<LayoutChoice> Choices, bool IsSettled, string Stale, bool IsLocked, string JoinedTo, IReadOnlyList<string> Together, IReadOnlyList<LayoutJoin> Joins);
+    IReadOnlyList<LayoutRoom> Room, IReadOnlyList<LyingPrints> Lying, LayoutStep? Next, IReadOnlyList<LayoutChoice> Choices, bool IsSettled, string Stale, bool IsLocked, string JoinedTo, IReadOnlyList<string> Together, IReadOnlyList<LayoutJoin> Joins, bool IsOwn);
 
 /// <summary>A design as it is drawn.</summary>
 /// <param name="Key">Identity within the layout.</param>

@@ -81,7 +81,7 @@ internal static class LineLayouts
         List<GangDesign> ordered = [.. l.Layout.Designs.Where(d => d.Needed > 0).Select(d => d.Laid() with { Copies = d.Needed })];
         List<LayoutShare> shares = [.. (l.On.Bill(needed) is { } bill ? GangBills.Shares(ordered, bill) : []).Zip(ordered, (s, d) => Share(NameOf(l, s.DesignId), s, d.Copies))];
         var next = Next(l.On, figures, f);
-        return new(l.Line.Asked.Id, l.Film.Id, l.On.Key, Text(l.Film, l.On, f), l.On.Ground, [.. Fillable(l).Select(d => Drawn(connection, l, d))], l.Layout.Copies, figures, shares, Caution(l, ordered, shares, f), Room(l, figures, next), Lying(connection, l, today), next, Choices(book, l), l.IsSettled, l.Stale, !BoughtFilm.IsOpen(l.Case, l.Line.Asked), l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id)?.WithCode ?? "", [.. l.Layout.Designs.Where(d => d.For.Length > 0).Select(d => d.For).Distinct().Select(o => FilmTogether.CodeOf(connection, o))], FilmTogether.Offers(connection, l));
+        return new(l.Line.Asked.Id, l.Film.Id, l.On.Key, Text(l.Film, l.On, f), l.On.Ground, [.. Fillable(l).Select(d => Drawn(connection, l, d))], l.Layout.Copies, figures, shares, Caution(l, ordered, shares, f), Room(l, figures, next), Lying(connection, l, today), next, Choices(book, l), l.IsSettled, l.Stale, !BoughtFilm.IsOpen(l.Case, l.Line.Asked), l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id)?.WithCode ?? "", [.. l.Layout.Designs.Where(d => d.For.Length > 0).Select(d => d.For).Distinct().Select(o => FilmTogether.CodeOf(connection, o))], FilmTogether.Offers(connection, l), l.On.Roll is { IsOwn: true });
     }
 
     /// <summary>What a layout comes to and what is wrong with it.</summary>

@@ -6889,6 +6889,8 @@ export interface components {
             together: string[];
             /** @description Waiting orders on the same film that could be bought with it. */
             joins: components["schemas"]["LayoutJoin"][];
+            /** @description True for the roll of the shop's own printer: nothing of it is ordered. */
+            isOwn: boolean;
         };
         /** @description One line of a document. */
         LinePrinted: {

@@ -96,11 +96,13 @@ async function bring(event: Event): Promise<void> {
         >
       </button>
       <div class="files">
-        <span><b>Give it away</b></span>
+        <span
+          ><b>{{ layout.isOwn ? 'Print it' : 'Give it away' }}</b></span
+        >
         <span class="small"
           ><a :href="file('layout.pdf')">PDF</a> <a :href="file('layout.svg')">SVG</a>
           <a :href="file('layout.png')">PNG, 300 DPI</a> <a :href="file('layout.csv')">table</a>
-          <button class="plain-button" type="button" @click="copyText()">order text</button></span
+          <button v-if="!layout.isOwn" class="plain-button" type="button" @click="copyText()">order text</button></span
         >
         <label class="small"
           >or bring your own:
