@@ -57,9 +57,10 @@ public static class GangNest
         Skyline.Box[] boxes = [.. units.Select(u => new Skyline.Box(u.WidthIn + ground.GapIn, u.HeightIn + ground.GapIn, u.MayTurn, u.Kind))];
         var floor = GangFloor.Length(width, boxes);
         var floorSheets = ground.LengthIn is null ? 1 : GangFloor.Sheets(width, length, boxes);
-        floorSheets = byPatterns && ground.LengthIn is not null ? SheetPatterns.Floor(width, length, boxes, floorSheets) : floorSheets;
+        floorSheets = byPatterns && ground.LengthIn is not null ? SheetPatterns.Floor(width, length, boxes, floorSheets, 0) : floorSheets;
         var found = ground.LengthIn is null ? StripSearch.Roll(width, boxes, seed, steps, floor, go is null ? null : (s, best) => go(s, Used(best, ground)))
             : SheetSearch.Sheets(width, length, boxes, seed, steps, floorSheets, go);
+        floorSheets = byPatterns && found.Sheets > floorSheets ? SheetPatterns.Floor(width, length, boxes, floorSheets, found.Sheets) : floorSheets;
         var placed = units.SelectMany((u, i) => u.Placed(found.At[i], ground)).OrderBy(p => p.Sheet).ThenBy(p => p.Y).ThenBy(p => p.X).ToList();
         return Found(ground, placed, Used(found.Length, ground), found.Sheets, ground.LengthIn is null ? Used(floor, ground) : 0, floorSheets, found.Steps, leftOut);
     }
@@ -85,7 +86,7 @@ public static class GangNest
         }
         var length = ground.LengthIn.Value - (2 * ground.MarginIn) + ground.GapIn;
         var floor = GangFloor.Sheets(width, length, boxes);
-        return Found(ground, placed, used, sheets, 0, sheets > floor ? SheetPatterns.Floor(width, length, boxes, floor) : floor, steps, []);
+        return Found(ground, placed, used, sheets, 0, sheets > floor ? SheetPatterns.Floor(width, length, boxes, floor, sheets) : floor, steps, []);
     }
 
     private static GangFound Found(GangGround ground, IReadOnlyList<GangPlaced> placed, double used, int sheets, double floor, int floorSheets, int steps, IReadOnlyList<Problem> leftOut) =>

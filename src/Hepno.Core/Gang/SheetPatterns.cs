@@ -8,34 +8,41 @@ namespace Hepno.Core.Gang;
 /// </summary>
 internal static class SheetPatterns
 {
-    // a box that covers less of a sheet has too many patterns
-    private const double Large = 0.12;
     private const int MostSizes = 6;
-    private const int MostPatterns = 600;
-
-    // things tried for one pattern; one that stays undecided counts as one that goes
-    private const int Trials = 20_000;
     private const int MostKept = 100;
+
+    // a second look tries so many patterns hard, then as the first does
+    private const int MostHard = 1000;
+
+    private static readonly Look First = new(0.12, 600, 20_000);
+    private static readonly Look Second = new(0.07, 1500, 100_000);
 
     // more than all roundings of a layout together, in: what nearly goes must not count as if it did not
     private const double Rounding = 1e-4;
 
     private static readonly ConcurrentDictionary<string, IReadOnlyList<int[]>?> Kept = new();
 
-    /// <summary>Sheets no layout can be under; at least the floor given.</summary>
+    /// <summary>Sheets no layout can be under; at least the floor given. A layout of more than one over it is worth a second look: smaller boxes too, each pattern tried longer, some seconds.</summary>
     /// <param name="width">Width of a sheet.</param>
     /// <param name="length">Its length.</param>
     /// <param name="boxes">What is laid, gap added; each fits.</param>
     /// <param name="floor">What is known already.</param>
-    public static int Floor(double width, double length, IReadOnlyList<Skyline.Box> boxes, int floor)
+    /// <param name="sheets">Sheets of the layout that is held against it.</param>
+    public static int Floor(double width, double length, IReadOnlyList<Skyline.Box> boxes, int floor, int sheets)
+    {
+        floor = Floor(width, length, boxes, floor, First);
+        return sheets > floor + 1 ? Floor(width, length, boxes, floor, Second) : floor;
+    }
+
+    private static int Floor(double width, double length, IReadOnlyList<Skyline.Box> boxes, int floor, Look look)
     {
         (width, length) = (width + Rounding, length + Rounding);
         var sheet = width * length;
         // a size that may turn is the same either way round
         var sizes = boxes.GroupBy(b => b.MayTurn ? (W: Math.Max(b.W, b.H), H: Math.Min(b.W, b.H), b.MayTurn) : (b.W, b.H, b.MayTurn))
-            .Where(g => g.Key.W * g.Key.H >= Large * sheet).OrderByDescending(g => g.Key.W * g.Key.H * g.Count()).Take(MostSizes)
+            .Where(g => g.Key.W * g.Key.H >= look.Large * sheet).OrderByDescending(g => g.Key.W * g.Key.H * g.Count()).Take(MostSizes)
             .Select(g => (Box: new Skyline.Box(g.Key.W, g.Key.H, g.Key.MayTurn, 0), Count: g.Count())).ToList();
-        if (sizes.Count == 0 || Patterns(width, length, [.. sizes.Select(s => s.Box)]) is not { } patterns)
+        if (sizes.Count == 0 || Patterns(width, length, [.. sizes.Select(s => s.Box)], look) is not { } patterns)
         {
             return floor;
         }
@@ -47,9 +54,9 @@ internal static class SheetPatterns
         return Math.Max(floor, (int)Math.Ceiling(LinearProgramme.Most(wanted, rows, [.. rows.Select(_ => 1.0)]) - 1e-6));
     }
 
-    private static IReadOnlyList<int[]>? Patterns(double width, double length, IReadOnlyList<Skyline.Box> sizes)
+    private static IReadOnlyList<int[]>? Patterns(double width, double length, IReadOnlyList<Skyline.Box> sizes, Look look)
     {
-        var key = FormattableString.Invariant($"{width:0.0000}x{length:0.0000}|{string.Join('|', sizes.Select(s => FormattableString.Invariant($"{s.W:0.0000}x{s.H:0.0000}{(s.MayTurn ? "t" : "")}")))}");
+        var key = FormattableString.Invariant($"{look.Trials} {width:0.0000}x{length:0.0000}|{string.Join('|', sizes.Select(s => FormattableString.Invariant($"{s.W:0.0000}x{s.H:0.0000}{(s.MayTurn ? "t" : "")}")))}");
         if (Kept.TryGetValue(key, out var known))
         {
             return known;
@@ -58,12 +65,13 @@ internal static class SheetPatterns
         {
             Kept.Clear();
         }
-        return Kept[key] = Enumerated(new(width, length, 0, 0), sizes);
+        return Kept[key] = Enumerated(new(width, length, 0, 0), sizes, look);
     }
 
     // pattern by pattern, each one box more than one that goes: what does not go with less does not go with more. Null where there are too many: without all of them nothing is known
-    private static List<int[]>? Enumerated(GangGround sheet, IReadOnlyList<Skyline.Box> sizes)
+    private static List<int[]>? Enumerated(GangGround sheet, IReadOnlyList<Skyline.Box> sizes, Look look)
     {
+        var undecided = 0;
         List<int[]> found = [new int[sizes.Count]];
         for (var i = 0; i < found.Count; i++)
         {
@@ -73,11 +81,13 @@ internal static class SheetPatterns
                 var more = (int[])found[i].Clone();
                 more[s]++;
                 GangDesign[] designs = [.. more.Select((n, k) => new GangDesign($"{k}", sizes[k].W, sizes[k].H, n, sizes[k].MayTurn)).Where(d => d.Copies > 0)];
-                if (SheetFit.Of(sheet, designs, Trials).Answer == Fits.No)
+                var answer = SheetFit.Of(sheet, designs, undecided < MostHard ? look.Trials : First.Trials).Answer;
+                if (answer == Fits.No)
                 {
                     continue;
                 }
-                if (found.Count >= MostPatterns)
+                undecided += answer == Fits.Yes ? 0 : 1;
+                if (found.Count >= look.MostPatterns)
                 {
                     return null;
                 }
@@ -86,4 +96,10 @@ internal static class SheetPatterns
         }
         return found;
     }
+
+    /// <summary>How closely it is looked.</summary>
+    /// <param name="Large">A box that covers less of a sheet has too many patterns.</param>
+    /// <param name="MostPatterns">With more patterns nothing is known.</param>
+    /// <param name="Trials">Things tried for one pattern; one that stays undecided counts as one that goes.</param>
+    private sealed record Look(double Large, int MostPatterns, int Trials);
 }
