@@ -26,11 +26,11 @@ public class GangTests
         {
             return;
         }
-        Assert.True(found.Sheets >= found.FloorSheets);
+        Assert.InRange(found.FloorSheets, 1, found.Sheets);
         Assert.InRange(found.Utilisation, 0, 1 + 1e-9);
         if (ground.LengthIn is null)
         {
-            Assert.True(found.UsedLengthIn >= found.FloorLengthIn - 1e-6);
+            Assert.InRange(found.FloorLengthIn, 0, found.UsedLengthIn + 1e-6);
             Assert.Equal(found.UsedLengthIn, found.Placed.Max(p => p.Y + p.HeightIn) + ground.MarginIn, 1e-6);
         }
     }, iter: 5000);
@@ -128,6 +128,26 @@ public class GangTests
     {
         var found = GangNest.Lay(new(22, 24, 0.25, 0.125), [new("a", 11, 12, 24), new("b", 10.5, 13, 22), new("c", 2.5, 11, 23), new("d", 3, 4, 11), new("e", 3.5, 2, 21)], 1, 2000);
         Assert.Equal((18, 18), (found.Sheets, found.FloorSheets));
+    }
+
+    // what was laid before comes again under the names of now; what was left out is said by them
+    [Fact]
+    public void Layouts_remembered_are_those_that_would_be_laid()
+    {
+        var memo = new LayoutMemo();
+        GangGround roll = new(22, null, 0.25, 0.125);
+        GangDesign[] first = [new("a", 9, 8, 14), new("b", 3, 3, 9)];
+        GangDesign[] again = [new("front", 9, 8, 14), new("sleeve", 3, 3, 9)];
+        Assert.Equal(GangNest.Lay(roll, first, 1, GangNest.OnePass).Placed, memo.Lay(roll, first).Placed);
+        var named = memo.Lay(roll, again);
+        Assert.Equal(GangNest.Lay(roll, again, 1, GangNest.OnePass).Placed, named.Placed);
+        Assert.Empty(GangCheck.Faults(roll, again, named.Placed));
+        Assert.Equal("a", memo.LayNameless(roll, again).Placed[0].DesignId);
+        Assert.NotEqual(named.UsedLengthIn, memo.Lay(roll, [again[0] with { Copies = 15 }, again[1]]).UsedLengthIn);
+        foreach (var name in new[] { "banner", "flag" })
+        {
+            Assert.StartsWith(name, Assert.Single(memo.Lay(roll, [new(name, 30, 30, 1), again[1]]).LeftOut).Sentence, StringComparison.Ordinal);
+        }
     }
 
     // a mix as a shop lays it, 29 sheets by area, 31 by what is larger than an eighth of a sheet: with the next smaller print and more patience no 31 hold it

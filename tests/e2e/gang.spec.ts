@@ -217,3 +217,35 @@ test('vinyl lies in a lane for each colour of the artwork, and says why it is cu
   await pieces.getByRole('button', { name: 'Put it back' }).click()
   await expect(pieces.getByText(/cut from navy/)).toHaveCount(0)
 })
+
+test('film of the own printer is laid out by keyboard as bought film is, with nothing to order', async ({
+  page,
+  request,
+  server,
+}) => {
+  const o = order(request, server.url, 'own-ganged')
+  const sleeve = { ...front, id: 'sleeve', place: 'left-sleeve', widthIn: 3, heightIn: 3, thinnestLinePt: 5 }
+  await o.ask([{ ...tees, sizes: [{ size: 'M', pieces: 12 }], placements: [front, sleeve] }])
+  await o.post('choose', { lineId: '1', methodId: 'dtf-made' })
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'own-ganged'))
+  await page.goto(`${server.url}/layout`)
+  const gang = page.getByRole('region', { name: 'Layout on film' })
+  await expect(gang.getByRole('heading', { level: 1 })).toContainText(/× front and .* left sleeve on Skua film/)
+  await expect(gang.getByText('Print it')).toBeVisible()
+  await expect(gang.getByRole('button', { name: 'order text' })).toHaveCount(0)
+  await clean(page)
+  // taken past the end, the roll is longer by just that: it is paid for to the last print
+  const cost = gang.getByRole('heading', { level: 1 }).getByRole('button')
+  const paid = await cost.textContent()
+  await page.keyboard.press('m')
+  const end = Number(/(\d+(?:\.\d+)?) ft/.exec((await gang.getByRole('heading', { level: 1 }).textContent()) ?? '')![1]) * 12
+  for (let i = 0; i < (end + 2) * 4; i++) await page.keyboard.press('ArrowRight')
+  await expect(gang.getByText('goes there')).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Moved. Z takes it back.')).toBeVisible()
+  await expect(cost).not.toHaveText(paid!)
+  await page.keyboard.press('z')
+  await expect(cost).toHaveText(paid!)
+  await page.keyboard.press('Control+Enter')
+  await expect(page).toHaveURL(/quote/)
+})

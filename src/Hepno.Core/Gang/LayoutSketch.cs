@@ -22,17 +22,17 @@ public sealed class LayoutSketch(LayoutMemo? memo = null)
         var copies = designs.Sum(d => d.Copies);
         if (copies <= Exact)
         {
-            return _laid.Lay(ground, designs);
+            return _laid.LayNameless(ground, designs);
         }
         var mix = Key(ground, designs);
         if (!_knots.TryGetValue(mix, out var lengths))
         {
-            lengths = _knots[mix] = [.. Knots.Select(n => Total(ground, _laid.Lay(ground, Scaled(designs, n))) / Area(Scaled(designs, n)))];
+            lengths = _knots[mix] = [.. Knots.Select(n => Total(ground, _laid.LayNameless(ground, Scaled(designs, n))) / Area(Scaled(designs, n)))];
         }
         var total = Between(lengths, copies) * Area(designs);
         if (double.IsInfinity(total))
         {
-            return _laid.Lay(ground, designs);
+            return _laid.LayNameless(ground, designs);
         }
         var sheets = ground.LengthIn is { } length ? Math.Max(1, (int)Math.Ceiling((total / length) - 1e-9)) : 1;
         return new([new(designs[0].Id, 0, ground.MarginIn, ground.MarginIn, designs[0].WidthIn, designs[0].HeightIn, false)], sheets, ground.LengthIn is { } l ? total - ((sheets - 1) * l) : total, 0, sheets, 1, GangNest.OnePass, []);

@@ -5,11 +5,32 @@ internal static class LinearProgramme
 {
     private const double Eps = 1e-9;
 
-    /// <summary>The most of worth · x where every row · x is at most its limit and x is not negative; limits are not negative.</summary>
+    /// <summary>The most of worth · x where every row · x is at most its limit and x is not negative; limits are not negative. What rounding put over a limit is taken back, so no more is said than a real x reaches.</summary>
     /// <param name="worth">What one of each thing counts.</param>
     /// <param name="rows">One row for each limit.</param>
     /// <param name="limits">The limits.</param>
     public static double Most(double[] worth, double[][] rows, double[] limits)
+    {
+        if (At(worth, rows, limits) is not { } x)
+        {
+            return double.PositiveInfinity;
+        }
+        var over = rows.Select((row, i) => limits[i] > 0 ? Sum(row, x) / limits[i] : 0).Append(1).Max();
+        return Sum(worth, x) / over;
+    }
+
+    private static double Sum(double[] a, double[] x)
+    {
+        var sum = 0.0;
+        for (var i = 0; i < x.Length; i++)
+        {
+            sum += a[i] * x[i];
+        }
+        return sum;
+    }
+
+    // the x that reaches the most; null where nothing ends it
+    private static double[]? At(double[] worth, double[][] rows, double[] limits)
     {
         var (n, m) = (worth.Length, rows.Length);
         // only the columns of what is at nothing are written down: the others are a one each
@@ -36,7 +57,15 @@ internal static class LinearProgramme
             }
             if (enters < 0)
             {
-                return t[m, n];
+                var x = new double[n];
+                for (var i = 0; i < m; i++)
+                {
+                    if (basis[i] < n)
+                    {
+                        x[basis[i]] = Math.Max(0, t[i, n]);
+                    }
+                }
+                return x;
             }
             var leaves = -1;
             for (var i = 0; i < m; i++)
@@ -48,7 +77,7 @@ internal static class LinearProgramme
             }
             if (leaves < 0)
             {
-                return double.PositiveInfinity;
+                return null;
             }
             Exchange(t, leaves, enters, m, n);
             (columns[enters], basis[leaves]) = (basis[leaves], columns[enters]);
