@@ -238,7 +238,8 @@ test('film of the own printer is laid out by keyboard as bought film is, with no
   const cost = gang.getByRole('heading', { level: 1 }).getByRole('button')
   const paid = await cost.textContent()
   await page.keyboard.press('m')
-  const end = Number(/(\d+(?:\.\d+)?) ft/.exec((await gang.getByRole('heading', { level: 1 }).textContent()) ?? '')![1]) * 12
+  const end =
+    Number(/(\d+(?:\.\d+)?) ft/.exec((await gang.getByRole('heading', { level: 1 }).textContent()) ?? '')![1]) * 12
   for (let i = 0; i < (end + 2) * 4; i++) await page.keyboard.press('ArrowRight')
   await expect(gang.getByText('goes there')).toBeVisible()
   await page.keyboard.press('Enter')
