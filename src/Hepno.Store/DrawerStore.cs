@@ -5,7 +5,7 @@ using Microsoft.Data.Sqlite;
 namespace Hepno.Store;
 
 /// <summary>
-/// What lies in the drawer of transfers: what the shop counted into it, copies laid on top of an order's once its film is here, less what orders took out. It follows from the orders each
+/// What lies in the drawer of transfers: what the shop counted into it, copies laid on top of an order's once its film or paper is here, or printed, less what orders took out. It follows from the orders each
 /// time: whatever is ticked, taken back or withdrawn, nothing is booked twice.
 /// </summary>
 public static class DrawerStore
@@ -55,7 +55,7 @@ public static class DrawerStore
               (SELECT p.design_id FROM placement p WHERE p.order_id = d.order_id AND p.line_id = d.line_id AND (p.id = d.key OR substr(d.key, 1, length(p.id) + 1) = p.id || ' ')) AS design_id
             FROM order_layout_design d JOIN order_layout l ON l.order_id = d.order_id AND l.line_id = d.line_id JOIN orders o ON o.id = d.order_id
               JOIN gather_item g ON g.order_id = d.order_id AND g.done_at IS NOT NULL
-              JOIN placement first ON first.order_id = d.order_id AND first.line_id = d.line_id AND g.id = 'film-layout-' || first.id
+              JOIN placement first ON first.order_id = d.order_id AND first.line_id = d.line_id AND (g.id IN ('film-layout-' || first.id, 'paper-' || first.id) OR (g.id = 'prepare-' || first.id AND l.film_id IN (SELECT id FROM film_printer)))
             WHERE d.extra > 0 AND d.for_order = '' GROUP BY d.order_id, d.position ORDER BY done_at
             """, r => (r.Text("key").StartsWith("kept ", StringComparison.Ordinal) ? r.Text("key")["kept ".Length..] : null, r.TextOrNull("design_id"), r.Real("width_in"), r.Real("height_in"), r.Text("film_id"), r.Int("extra"), DateOnly.FromDateTime(r.Utc("done_at")), $"T-{r.Int("number")}"));
 

@@ -64,6 +64,21 @@ public class OwnFilmTests
         Assert.Equal((0m, 0, 0), (none.Material.Value, none.Purchases.Count, none.Preparation.Count));
     }
 
+    // on YM it is scaled to what that takes, on M it is whole: those of one size lie in the drawer, those of the other are printed
+    [Theory]
+    [InlineData("YM")]
+    [InlineData("M")]
+    public void Of_a_print_by_size_those_that_lie_in_the_drawer_are_left_out(string lying)
+    {
+        var ask = MethodTests.Ask(12, Front with { WidthIn = 10.5, BySize = true }) with { Sizes = [new("YM", 6), new("M", 6)] };
+        Assert.Equal(2, LaidPrint.Of(ask, 0, "skua").Count);
+        var (all, part) = (Plans(ask)[0], Plans(ask with { Drawer = [new FromDrawer("1", $"front {lying}", "kept", 50, "skua")] })[0]);
+        Assert.Equal(all.Bought, part.Bought);
+        Assert.True(part.Material.Value > 0 && part.Material.Value < all.Material.Value);
+        Assert.Equal("Print, powder and cure", part.Prepare);
+        Assert.InRange(part.Preparation[0].Seconds, 1, all.Preparation[0].Seconds - 1);
+    }
+
     // 520 of two prints are over a thousand: each kind in rows, fronts one across, sleeves four
     [Fact]
     public void More_than_one_layout_holds_is_laid_in_rows()

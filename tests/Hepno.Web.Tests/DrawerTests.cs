@@ -111,4 +111,28 @@ public class DrawerTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal(400, status);
         Assert.Equal("keep", body.GetProperty("problems")[0].GetProperty("where").GetString());
     }
+
+    [Fact]
+    public async Task Extra_copies_of_own_film_come_into_the_drawer_when_they_are_printed()
+    {
+        var journey = new Journey(shop, "own-extra", "dtf-made");
+        await journey.To("layout");
+        var view = JsonNode.Parse((await shop.Get(At("own-extra"))).GetRawText())!;
+        var hem = (await shop.Get("/api/kept-prints")).EnumerateArray().First().GetProperty("value");
+        var kept = JsonNode.Parse(hem.GetRawText())!.AsObject();
+        kept.Remove("id");
+        kept["name"] = "own hem";
+        kept["productId"] = "skua";
+        kept["lots"] = new JsonArray();
+        var (made, said) = await shop.Send(HttpMethod.Put, "/api/kept-prints/own-hem", kept.ToJsonString());
+        Assert.True(made == 200, said.ToString());
+        var copies = view["copies"]!.AsArray();
+        copies.Add(JsonNode.Parse($$"""{"key":"kept own-hem","sheet":0,"x":0.125,"y":{{(view["figures"]!["usedIn"]!.GetValue<double>() + 1).ToString(CultureInfo.InvariantCulture)}},"turned":false,"pinned":false}"""));
+        await journey.Done("lines/1/layout", $$"""{"filmId":"skua","on":"roll","copies":{{copies.ToJsonString()}}}""", HttpMethod.Put);
+        await journey.Done("lay-out");
+        await journey.Done("send");
+        Assert.Equal(0, OnHand(await Lying("own hem")));
+        await journey.Gathered();
+        Assert.Equal(1, OnHand(await Lying("own hem")));
+    }
 }

@@ -72,12 +72,15 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
         var material = Figure.Of("material", plans[0].Plan.Material.Label, plans.Sum(p => p.Plan.Material.Value * p.Print.Pieces) / pieces, "each size's print × its pieces ÷ all pieces", [.. parts, .. counts]);
         var setUps = plans.Select(p => p.Plan.SetUp).OfType<Figure>().ToList();
         var largest = plans[^1].Plan;
+        // prints of one size may lie in the drawer: nothing of them is prepared
+        var prepared = plans.MaxBy(p => p.Plan.Preparation.Count).Plan;
         return largest with
         {
             Material = material,
             Bought = plans.Sum(p => p.Plan.Bought),
             FailureChance = plans.Max(p => p.Plan.FailureChance),
-            Preparation = [.. largest.Preparation.Select((step, i) => step with { Seconds = plans.Sum(p => p.Plan.Preparation[i].Seconds * p.Print.Pieces) / pieces })],
+            Preparation = [.. prepared.Preparation.Select((step, i) => step with { Seconds = plans.Where(p => i < p.Plan.Preparation.Count).Sum(p => p.Plan.Preparation[i].Seconds * p.Print.Pieces) / pieces })],
+            Prepare = prepared.Prepare,
             Purchases = [.. plans.SelectMany((p, i) => p.Plan.Purchases.Select(b => i == plans.Count - 1 ? b : b with { Code = $"{b.Code}-{i + 1}" }))],
             SetUp = setUps.Count == 0 ? null : Figure.Sum("set-up", largest.SetUp!.Label, setUps),
         };
