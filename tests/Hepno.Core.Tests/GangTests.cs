@@ -72,8 +72,8 @@ public class GangTests
                     placed[i] = p with { Turned = !p.Turned };
                     break;
                 default:
-                    // a thousandth into the gap of its neighbour, where it has one exactly a gap away
-                    if (placed.FindIndex(o => o != p && o.Sheet == p.Sheet && Math.Abs(o.X - (p.X + p.WidthIn + ground.GapIn)) < 1e-9 && o.Y < p.Y + p.HeightIn && p.Y < o.Y + o.HeightIn) is var near && near < 0)
+                    // a thousandth into the gap of its neighbour, where it has one exactly a gap away and beside it by more than rounding
+                    if (placed.FindIndex(o => o != p && o.Sheet == p.Sheet && Math.Abs(o.X - (p.X + p.WidthIn + ground.GapIn)) < 1e-9 && Math.Min(p.Y + p.HeightIn, o.Y + o.HeightIn) - Math.Max(p.Y, o.Y) > 1e-3) is var near && near < 0)
                     {
                         return;
                     }

@@ -56,8 +56,8 @@ public class OwnPieceTests
             {
                 Assert.All(p.Sizes, s => Assert.True(p.Print.WidthIn <= place.WidthOn(s.Size) + 1e-9));
                 Assert.All(p.Sizes, s => Assert.True(p.Print.HeightIn <= place.HeightOn(s.Size) + 1e-9));
-                Assert.Equal(w / h, p.Print.WidthIn / p.Print.HeightIn, 6);
-                Assert.Equal(3 / w, p.Print.ThinnestLinePt / p.Print.WidthIn, 6);
+                Assert.Equal(w / h, p.Print.WidthIn / p.Print.HeightIn, 1e-9);
+                Assert.Equal(3 / w, p.Print.ThinnestLinePt / p.Print.WidthIn, 1e-9);
             });
         });
 
