@@ -41,15 +41,32 @@ public class OwnFilmTests
     public void A_settled_layout_is_what_is_reckoned_with()
     {
         var ask = MethodTests.Ask(12, Front, Sleeve);
-        var on = DtfMade.ListOf(Skua).ByLayout!.Grounds()[0];
-        var prints = LaidPrint.Of(ask, DtfMade.Failure(ask, Book), "skua");
-        var found = GangNest.Lay(on.Ground, [.. prints.Select(p => p.Design.Laid())], 1, GangNest.OnePass);
-        // the owner leaves a foot free at the beginning
-        LineLayout settled = new("1", "skua", on.Key, [.. prints.Select(p => p.Design)], [.. found.Placed.Select(p => new LaidCopy(p.DesignId, 0, p.X, p.Y + 12, p.Turned))], 1, 0);
+        var (settled, length) = Settled(ask, Skua);
         var laid = Assert.Single(Plans(ask with { Laid = settled }).SelectMany(d => d.Purchases));
         Assert.True(laid.Laid!.IsSettled);
-        Assert.Equal(found.UsedLengthIn + 12, laid.Quantity, 1e-9);
+        Assert.Equal(length, laid.Quantity, 1e-9);
         Assert.Equal("skua", Assert.Single(LaidOn.Of("dtf-made", ask, Book).Lists).Id);
+    }
+
+    // the owner has a reason to print it on the dearer one
+    [Theory]
+    [InlineData(12, "teal")]
+    [InlineData(13, "skua")]
+    public void Of_two_printers_the_one_it_was_settled_on_is_reckoned_with_while_the_prints_are_the_same(int pieces, string printer)
+    {
+        var teal = Skua with { Id = "teal", Name = "Teal", FilmPricePerIn2 = 0.01m };
+        var book = Book with { FilmPrinters = [Skua, teal], Recipes = [.. Book.Recipes, MethodTests.FilmOnCotton with { Id = "teal-cotton", ProductId = "teal" }] };
+        var laid = Assert.Single(new DtfMade().Answer(MethodTests.Ask(pieces, Front, Sleeve) with { Laid = Settled(MethodTests.Ask(12, Front, Sleeve), teal).Layout }, book).Decorations.SelectMany(d => d.Purchases)).Laid!;
+        Assert.Equal((printer, printer == "teal"), (laid.FilmId, laid.IsSettled));
+    }
+
+    // the owner leaves a foot free at the beginning
+    private static (LineLayout Layout, double LengthIn) Settled(AskInHand ask, FilmPrinter printer)
+    {
+        var on = DtfMade.ListOf(printer).ByLayout!.Grounds()[0];
+        var prints = LaidPrint.Of(ask, DtfMade.Failure(ask, Book), printer.Id);
+        var found = GangNest.Lay(on.Ground, [.. prints.Select(p => p.Design.Laid())], 1, GangNest.OnePass);
+        return (new("1", printer.Id, on.Key, [.. prints.Select(p => p.Design)], [.. found.Placed.Select(p => new LaidCopy(p.DesignId, 0, p.X, p.Y + 12, p.Turned))], 1, 0), found.UsedLengthIn + 12);
     }
 
     [Fact]

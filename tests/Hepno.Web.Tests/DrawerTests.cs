@@ -12,19 +12,24 @@ public class DrawerTests(Shop shop) : IClassFixture<Shop>
 
     private static string At(string id) => $"/api/orders/{id}/lines/1/layout";
 
-    private async Task<Journey> Asked(string id)
+    private async Task<Journey> Asked(string id, string methodId, Action<JsonNode> change)
     {
         var journey = new Journey(shop, id);
         await journey.Ask();
         var order = await journey.Order();
         var body = JsonNode.Parse(Journey.Body(order.GetProperty("ask").GetRawText()))!;
-        body["lines"]![0]!["placements"]![0]!["designId"] = "wave";
-        body["lines"]![0]!["sizes"]![0]!["pieces"] = 20;
+        change(body["lines"]![0]!);
         var (status, said) = await shop.Send(HttpMethod.Put, $"/api/orders/{id}", body.ToJsonString(), order.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture));
         Assert.True(status == 200, said.ToString());
-        await journey.Done("choose", """{"methodId":"dtf-bought"}""");
+        await journey.Done("choose", $$"""{"methodId":"{{methodId}}"}""");
         return journey;
     }
+
+    private Task<Journey> Asked(string id) => Asked(id, "dtf-bought", line =>
+    {
+        line["placements"]![0]!["designId"] = "wave";
+        line["sizes"]![0]!["pieces"] = 20;
+    });
 
     private async Task<JsonElement?> Lying(string name) => (await shop.Get("/api/drawer")).EnumerateArray().Where(d => d.GetProperty("print").GetProperty("name").GetString() == name).Cast<JsonElement?>().FirstOrDefault();
 
@@ -112,27 +117,25 @@ public class DrawerTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal("keep", body.GetProperty("problems")[0].GetProperty("where").GetString());
     }
 
-    [Fact]
-    public async Task Extra_copies_of_own_film_come_into_the_drawer_when_they_are_printed()
+    [Theory]
+    [InlineData("dtf-made", "skua", "roll")]
+    [InlineData("paper-opaque", "linden-opaque", "sheet")]
+    public async Task Extra_copies_of_what_is_printed_here_come_into_the_drawer_when_it_is_there(string methodId, string productId, string on)
     {
-        var journey = new Journey(shop, "own-extra", "dtf-made");
-        await journey.To("layout");
-        var view = JsonNode.Parse((await shop.Get(At("own-extra"))).GetRawText())!;
-        var hem = (await shop.Get("/api/kept-prints")).EnumerateArray().First().GetProperty("value");
-        var kept = JsonNode.Parse(hem.GetRawText())!.AsObject();
-        kept.Remove("id");
-        kept["name"] = "own hem";
-        kept["productId"] = "skua";
-        kept["lots"] = new JsonArray();
-        var (made, said) = await shop.Send(HttpMethod.Put, "/api/kept-prints/own-hem", kept.ToJsonString());
-        Assert.True(made == 200, said.ToString());
-        var copies = view["copies"]!.AsArray();
-        copies.Add(JsonNode.Parse($$"""{"key":"kept own-hem","sheet":0,"x":0.125,"y":{{(view["figures"]!["usedIn"]!.GetValue<double>() + 1).ToString(CultureInfo.InvariantCulture)}},"turned":false,"pinned":false}"""));
-        await journey.Done("lines/1/layout", $$"""{"filmId":"skua","on":"roll","copies":{{copies.ToJsonString()}}}""", HttpMethod.Put);
+        var (id, hem) = ($"extra-{productId}", $"hem of {productId}");
+        var journey = await Asked(id, methodId, line => (line["placements"]![0]!["widthIn"], line["placements"]![0]!["heightIn"]) = (5, 4));
+        Assert.Equal(200, (await shop.Send(HttpMethod.Put, $"/api/kept-prints/{id}", $$"""{"name":"{{hem}}","widthIn":2,"heightIn":1,"designId":null,"productId":"{{productId}}","keep":10,"goodDays":365,"lots":[]}""")).Status);
+        var view = await shop.Get(At(id));
+        // on paper on a sheet of its own, on film an inch after the last
+        var sheet = on == "sheet" ? view.GetProperty("copies").EnumerateArray().Max(c => c.GetProperty("sheet").GetInt32()) + 1 : 0;
+        var y = on == "sheet" ? 1 : view.GetProperty("figures").GetProperty("usedIn").GetDouble() + 1;
+        var copies = JsonNode.Parse(view.GetProperty("copies").GetRawText())!.AsArray();
+        copies.Add(JsonNode.Parse($$"""{"key":"kept {{id}}","sheet":{{sheet}},"x":1,"y":{{y.ToString(CultureInfo.InvariantCulture)}},"turned":false,"pinned":false}"""));
+        await journey.Done("lines/1/layout", $$"""{"filmId":"{{productId}}","on":"{{on}}","copies":{{copies.ToJsonString()}}}""", HttpMethod.Put);
         await journey.Done("lay-out");
         await journey.Done("send");
-        Assert.Equal(0, OnHand(await Lying("own hem")));
+        Assert.Equal(0, OnHand(await Lying(hem)));
         await journey.Gathered();
-        Assert.Equal(1, OnHand(await Lying("own hem")));
+        Assert.Equal(1, OnHand(await Lying(hem)));
     }
 }

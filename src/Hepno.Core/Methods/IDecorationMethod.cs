@@ -225,7 +225,7 @@ public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<De
     /// <summary>It cannot, and why.</summary>
     public static MethodAnswer No(params IReadOnlyList<Reason> reasons) => new(Verdict.Of(reasons), "", []);
 
-    /// <summary>The best of one method's answers with different products or machines: a plain yes before one with care, then the least money for material and set-ups; when none can, the first one's reasons.</summary>
+    /// <summary>The best of one method's answers with different products or machines: what the owner has laid out, as long as the line needs the same prints; else a plain yes before one with care, then the least money for material and set-ups; when none can, the first one's reasons.</summary>
     /// <param name="answers">At least one.</param>
     /// <param name="ask">The line: where one brings its blanks, the others bear the line's own.</param>
     public static MethodAnswer BestOf(IReadOnlyList<MethodAnswer> answers, AskInHand ask)
@@ -233,7 +233,7 @@ public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<De
         var able = answers.Where(a => a.Decorations.Count > 0).ToList();
         static bool Brings(MethodAnswer a) => a.Decorations.Any(d => d.BringsBlank);
         var blank = able.Any(Brings) && !able.All(Brings) ? LandedBlank.Of(ask).Value : 0;
-        return able.OrderBy(a => a.Verdict.Kind).ThenBy(a => ((Brings(a) ? 0 : blank) * ask.Pieces) + a.Decorations.Sum(d => (d.Material.Value * ask.Pieces) + (d.SetUp?.Value ?? 0))).FirstOrDefault() ?? answers[0];
+        return able.OrderByDescending(a => a.Decorations.Any(d => d.Purchases.Any(p => p.Laid is { IsSettled: true }))).ThenBy(a => a.Verdict.Kind).ThenBy(a => ((Brings(a) ? 0 : blank) * ask.Pieces) + a.Decorations.Sum(d => (d.Material.Value * ask.Pieces) + (d.SetUp?.Value ?? 0))).FirstOrDefault() ?? answers[0];
     }
 }
 
