@@ -148,15 +148,31 @@ public class LineLayoutTests(Shop shop) : IClassFixture<Shop>
         Assert.Empty(result.GetProperty("problems").EnumerateArray());
         Assert.True(result.GetProperty("figures").GetProperty("usedIn").GetDouble() < spread.Count * 20);
         Assert.True(stopped.GetProperty("course").GetArrayLength() > 0);
-        // one that is pinned stays
-        spread[^1]!["pinned"] = true;
-        (_, search) = await shop.Send(HttpMethod.Post, $"{At("sought")}/search", $$"""{{{Ground}},"copies":{{spread.ToJsonString()}},"seconds":1}""");
+    }
+
+    [Theory]
+    [InlineData("dtf-bought", Ground)]
+    [InlineData("dtf-made", "\"filmId\":\"skua\",\"on\":\"roll\"")]
+    public async Task A_pinned_copy_stays_where_it_is_and_a_table_is_brought_in_on_any_film(string methodId, string ground)
+    {
+        var id = $"pinned-{methodId}";
+        await new Journey(shop, id, methodId).To("layout");
+        var brought = await shop.Send(HttpMethod.Post, $"{At(id)}/bring", $$"""{{{ground}},"text":{{JsonSerializer.Serialize(await shop.CreateClient().GetStringAsync($"{At(id)}/layout.csv"))}}}""");
+        Assert.Equal((await View(id))["copies"]!.ToJsonString(), JsonNode.Parse(brought.Body.GetProperty("copies").GetRawText())!.ToJsonString());
+        var spread = (await View(id))["copies"]!.AsArray();
+        for (var i = 0; i < spread.Count; i++)
+        {
+            (spread[i]!["x"], spread[i]!["y"], spread[i]!["turned"], spread[i]!["pinned"]) = (0.25, 0.25 + (i * 20), false, i == spread.Count - 1);
+        }
+        var (_, search) = await shop.Send(HttpMethod.Post, $"{At(id)}/search", $$"""{{{ground}},"copies":{{spread.ToJsonString()}},"seconds":1}""");
         for (var i = 0; i < 200 && !search.GetProperty("isDone").GetBoolean(); i++)
         {
             await Task.Delay(50);
             search = await shop.Get($"/api/layout-searches/{search.GetProperty("id").GetString()}");
         }
-        Assert.Contains(search.GetProperty("result").GetProperty("copies").EnumerateArray(), c => c.GetProperty("pinned").GetBoolean() && c.GetProperty("y").GetDouble() == spread[^1]!["y"]!.GetValue<double>());
+        var found = search.GetProperty("result");
+        Assert.Empty(found.GetProperty("problems").EnumerateArray());
+        Assert.Contains(found.GetProperty("copies").EnumerateArray(), c => c.GetProperty("pinned").GetBoolean() && c.GetProperty("y").GetDouble() == spread[^1]!["y"]!.GetValue<double>());
     }
 
     [Fact]
