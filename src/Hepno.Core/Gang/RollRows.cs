@@ -52,6 +52,8 @@ public sealed record RollRows(double BoxWidthIn, double BoxHeightIn, bool Turned
             var rows = (count + across - 1) / across;
             return new(w, h, turned, across, rows, count, (rows * h) + outer, rollWidthIn);
         }
-        return new[] { Way(box.W, box.H, isTurned), Way(box.H, box.W, !isTurned) }.Where(w => w is not null).MinBy(w => w!.LengthIn);
+        // turned only where that is shorter by more than rounding: equally long both ways stays as it lies
+        var (asIs, turned) = (Way(box.W, box.H, isTurned), Way(box.H, box.W, !isTurned));
+        return asIs is null || turned?.LengthIn < asIs.LengthIn - 1e-9 ? turned : asIs;
     }
 }
