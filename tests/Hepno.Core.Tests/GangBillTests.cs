@@ -8,7 +8,7 @@ public class GangBillTests
     private static readonly GangGround Film = new(20, null, 0, 0);
     private static readonly GangDesign[] Designs = [new("large", 10, 10, 3), new("small", 10, 5, 2)];
 
-    private static GangFound Found(double used, int sheets = 1) => new([new("large", 0, 0, 0, 10, 10, false)], sheets, used, used, sheets, 0.5, 0, []);
+    private static GangFound Found(double used, int sheets = 1) => new([new("large", 0, 0, 0, 10, 10, false)], sheets, used, used, sheets, 0.5, 0, [], 100);
 
     [Theory]
     [InlineData(24.0, 24, 8.00)]

@@ -47,7 +47,7 @@ public class GangRoomTests
         var (searched, steps) = PinnedSearch.Around(ground, [pinned], designs, 1, 300);
         Assert.Equal(pinned, searched[0]);
         Assert.Empty(GangCheck.Faults(ground, designs, searched));
-        Assert.InRange(steps, 4, 300);
+        Assert.InRange(steps, 1, 300);
         // never worse than the usual orders, and the same again
         Assert.True((searched.Max(p => p.Sheet), End(searched)).CompareTo((all.Max(p => p.Sheet), End(all) + 1e-9)) <= 0);
         Assert.Equal(searched, PinnedSearch.Around(ground, [pinned], designs, 1, 300).Placed);

@@ -22,7 +22,8 @@ public sealed record FoundCode(string Text, double ModulePx, PixelBox Box);
 /// <param name="Ground">Colour of a flat ground that could be knocked out, or null.</param>
 /// <param name="Code">A square code in it, or null.</param>
 /// <param name="Ink">How much of each ink it takes; null where it was measured before Hepno looked.</param>
-public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool Clear, PixelBox Box, double PaintedPixels, Colours Colours, SoftAlpha Soft, ThinFeature? ThinnestLine, ThinFeature? ThinnestGap, string? Ground, FoundCode? Code = null, InkSplit? Ink = null)
+/// <param name="Outline">What its own outline encloses; null where it fills its box, and where it was measured before Hepno looked.</param>
+public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool Clear, PixelBox Box, double PaintedPixels, Colours Colours, SoftAlpha Soft, ThinFeature? ThinnestLine, ThinFeature? ThinnestGap, string? Ground, FoundCode? Code = null, InkSplit? Ink = null, IReadOnlyList<OutlinePart>? Outline = null)
 {
     /// <summary>Share of the painted box that is painted, 0 to 1.</summary>
     public double Coverage() => PaintedPixels / ((double)Box.Width * Box.Height);
@@ -67,6 +68,6 @@ public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool 
         progress?.Invoke(0.8);
         var gap = ThinFeature.Gap(raster, box, dpi);
         progress?.Invoke(1);
-        return new(raster.Width, raster.Height, vector, painted.Clear, box, painted.PaintedPixels, colours, soft, line, gap, painted.Clear ? null : FlatGround.Of(raster), Ink: InkSplit.Of(raster));
+        return new(raster.Width, raster.Height, vector, painted.Clear, box, painted.PaintedPixels, colours, soft, line, gap, painted.Clear ? null : FlatGround.Of(raster), Ink: InkSplit.Of(raster), Outline: PrintOutline.Of(raster, box));
     }
 }

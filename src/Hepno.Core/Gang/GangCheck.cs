@@ -13,7 +13,8 @@ public static class GangCheck
     /// <param name="designs">What was asked.</param>
     /// <param name="placed">Where every copy lies.</param>
     /// <param name="nameOf">What a design is called in a sentence; null for its id.</param>
-    public static IEnumerable<Problem> Faults(GangGround ground, IReadOnlyList<GangDesign> designs, IReadOnlyList<GangPlaced> placed, Func<string, string>? nameOf = null)
+    /// <param name="shapes">Outlines that count instead of boxes; null for boxes.</param>
+    public static IEnumerable<Problem> Faults(GangGround ground, IReadOnlyList<GangDesign> designs, IReadOnlyList<GangPlaced> placed, Func<string, string>? nameOf = null, GangShapes? shapes = null)
     {
         nameOf ??= id => id;
         foreach (var (p, i) in placed.Select((p, i) => (p, i)))
@@ -46,14 +47,20 @@ public static class GangCheck
                 yield return new("copies", $"{count} of {nameOf(design.Id)} are laid, {design.Copies} were asked for.", "designs", "Lay each copy once.");
             }
         }
-        foreach (var problem in Near(ground.GapIn, placed, nameOf))
+        foreach (var problem in Near(ground.GapIn, placed, nameOf, shapes ?? GangShapes.Boxes))
         {
             yield return problem;
         }
     }
 
+    /// <summary>By how much two boxes on one sheet lie nearer than a gap, across and along, in; 0 or less where they do not.</summary>
+    internal static double Lack(double gap, GangPlaced a, GangPlaced b) => Math.Min(Math.Min(a.Y + a.HeightIn + gap - b.Y, b.Y + b.HeightIn + gap - a.Y), Math.Min(a.X + a.WidthIn + gap - b.X, b.X + b.WidthIn + gap - a.X));
+
+    /// <summary>True when two boxes on one sheet lie nearer than a gap by more than rounding.</summary>
+    internal static bool AreNear(double gap, GangPlaced a, GangPlaced b) => Lack(gap, a, b) > Eps;
+
     // sweeps along the sheet: only what overlaps along can be too near across
-    private static IEnumerable<Problem> Near(double gap, IReadOnlyList<GangPlaced> placed, Func<string, string> nameOf)
+    private static IEnumerable<Problem> Near(double gap, IReadOnlyList<GangPlaced> placed, Func<string, string> nameOf, GangShapes shapes)
     {
         foreach (var sheet in placed.Select((p, i) => (P: p, I: i)).GroupBy(x => x.P.Sheet))
         {
@@ -64,9 +71,8 @@ public static class GangCheck
                 for (var j = i + 1; j < along.Count && along[j].P.Y < a.Y + a.HeightIn + gap - Eps; j++)
                 {
                     var b = along[j].P;
-                    if (b.X < a.X + a.WidthIn + gap - Eps && a.X < b.X + b.WidthIn + gap - Eps)
+                    if (AreNear(gap, a, b) && shapes.Lack(gap, a, b) is > Eps and var lack)
                     {
-                        var lack = Math.Min(a.Y + a.HeightIn + gap - b.Y, Math.Min(a.X + a.WidthIn + gap - b.X, b.X + b.WidthIn + gap - a.X));
                         yield return new("near", $"{nameOf(a.DesignId)} and {nameOf(b.DesignId)} lie {lack:0.##} in too near: {gap:0.###} in stay free between prints.", $"placed[{along[j].I}]", "Move one of them.");
                     }
                 }

@@ -11,7 +11,8 @@ namespace Hepno.Core.Gang;
 /// <param name="Utilisation">Share of the used ground that is covered by designs, 0 to 1.</param>
 /// <param name="Steps">Layings tried.</param>
 /// <param name="LeftOut">What does not go on it at all, with the reason; everything else is laid.</param>
-public sealed record GangFound(IReadOnlyList<GangPlaced> Placed, int Sheets, double UsedLengthIn, double FloorLengthIn, int FloorSheets, double Utilisation, int Steps, IReadOnlyList<Problem> LeftOut)
+/// <param name="CoveredIn2">Ground that is covered by designs, in².</param>
+public sealed record GangFound(IReadOnlyList<GangPlaced> Placed, int Sheets, double UsedLengthIn, double FloorLengthIn, int FloorSheets, double Utilisation, int Steps, IReadOnlyList<Problem> LeftOut, double CoveredIn2)
 {
     /// <summary>How far over the floor it is, in length on a roll, in sheets otherwise: 0.02 for 2 % over what nothing can be under; 0 for nothing laid.</summary>
     public double OverFloor => Placed.Count == 0 ? 0 : ((FloorLengthIn > 0 ? UsedLengthIn / FloorLengthIn : (double)Sheets / FloorSheets) - 1);
@@ -52,7 +53,7 @@ public static class GangNest
         units = [.. units.Where(u => u.Fits(width, length, ground.GapIn))];
         if (units.Count == 0)
         {
-            return new([], 0, 0, 0, 0, 0, 0, leftOut);
+            return new([], 0, 0, 0, 0, 0, 0, leftOut, 0);
         }
         Skyline.Box[] boxes = [.. units.Select(u => new Skyline.Box(u.WidthIn + ground.GapIn, u.HeightIn + ground.GapIn, u.MayTurn, u.Kind))];
         var floor = GangFloor.Length(width, boxes);
@@ -62,7 +63,7 @@ public static class GangNest
             : SheetSearch.Sheets(width, length, boxes, seed, steps, floorSheets, go);
         floorSheets = byPatterns && found.Sheets > floorSheets ? SheetPatterns.Floor(width, length, boxes, floorSheets, found.Sheets) : floorSheets;
         var placed = units.SelectMany((u, i) => u.Placed(found.At[i], ground)).OrderBy(p => p.Sheet).ThenBy(p => p.Y).ThenBy(p => p.X).ToList();
-        return Found(ground, placed, Used(found.Length, ground), found.Sheets, ground.LengthIn is null ? Used(floor, ground) : 0, floorSheets, found.Steps, leftOut);
+        return Found(ground, designs, placed, Used(found.Length, ground), found.Sheets, ground.LengthIn is null ? Used(floor, ground) : 0, floorSheets, found.Steps, leftOut);
     }
 
     /// <summary>A layout made by hand or kept from before, with its length, floor and use worked out; it is not checked here (<see cref="GangCheck"/>).</summary>
@@ -74,23 +75,34 @@ public static class GangNest
     {
         if (placed.Count == 0)
         {
-            return new([], 0, 0, 0, 0, 0, steps, []);
+            return new([], 0, 0, 0, 0, 0, steps, [], 0);
+        }
+        var sheets = placed.Max(p => p.Sheet) + 1;
+        var used = placed.Where(p => p.Sheet == sheets - 1).Max(p => p.Y + p.HeightIn) + ground.MarginIn;
+        if (designs.Any(d => d.Cover < 1))
+        {
+            // what boxes need says nothing of outlines: only what they enclose has to go on it
+            var (covered, across) = (designs.Sum(d => d.AreaIn2 * d.Cover * d.Copies), ground.WidthIn - (2 * ground.MarginIn));
+            return ground.LengthIn is { } sheet ? Found(ground, designs, placed, used, sheets, 0, Math.Max(1, (int)Math.Ceiling((covered / across / (sheet - (2 * ground.MarginIn))) - 1e-9)), steps, [])
+                : Found(ground, designs, placed, used, sheets, (covered / across) + (2 * ground.MarginIn), 1, steps, []);
         }
         Skyline.Box[] boxes = [.. GangUnit.Of(ground, designs).Select(u => new Skyline.Box(u.WidthIn + ground.GapIn, u.HeightIn + ground.GapIn, u.MayTurn, u.Kind))];
         var width = ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn;
-        var sheets = placed.Max(p => p.Sheet) + 1;
-        var used = placed.Where(p => p.Sheet == sheets - 1).Max(p => p.Y + p.HeightIn) + ground.MarginIn;
         if (ground.LengthIn is null)
         {
-            return Found(ground, placed, used, sheets, Used(GangFloor.Length(width, boxes), ground), 1, steps, []);
+            return Found(ground, designs, placed, used, sheets, Used(GangFloor.Length(width, boxes), ground), 1, steps, []);
         }
         var length = ground.LengthIn.Value - (2 * ground.MarginIn) + ground.GapIn;
         var floor = GangFloor.Sheets(width, length, boxes);
-        return Found(ground, placed, used, sheets, 0, sheets > floor ? SheetPatterns.Floor(width, length, boxes, floor, sheets) : floor, steps, []);
+        return Found(ground, designs, placed, used, sheets, 0, sheets > floor ? SheetPatterns.Floor(width, length, boxes, floor, sheets) : floor, steps, []);
     }
 
-    private static GangFound Found(GangGround ground, IReadOnlyList<GangPlaced> placed, double used, int sheets, double floor, int floorSheets, int steps, IReadOnlyList<Problem> leftOut) =>
-        new(placed, sheets, used, floor, floorSheets, placed.Sum(p => p.WidthIn * p.HeightIn) / (ground.WidthIn * (((sheets - 1) * (ground.LengthIn ?? 0)) + used)), steps, leftOut);
+    private static GangFound Found(GangGround ground, IReadOnlyList<GangDesign> designs, IReadOnlyList<GangPlaced> placed, double used, int sheets, double floor, int floorSheets, int steps, IReadOnlyList<Problem> leftOut)
+    {
+        var covers = designs.Where(d => d.Cover < 1).ToDictionary(d => d.Id, d => d.Cover);
+        var covered = placed.Sum(p => p.WidthIn * p.HeightIn * covers.GetValueOrDefault(p.DesignId, 1));
+        return new(placed, sheets, used, floor, floorSheets, covered / (ground.WidthIn * (((sheets - 1) * (ground.LengthIn ?? 0)) + used)), steps, leftOut, covered);
+    }
 
     /// <summary>What cannot be laid at all.</summary>
     public static IEnumerable<Problem> Problems(GangGround ground, IReadOnlyList<GangDesign> designs)

@@ -73,5 +73,5 @@ public static class GangBills
     }
 
     private static GangBill Billed(GangFound found, double area, double length, int sheets, Figure cost) =>
-        new(length, sheets, cost, cost.Value * (decimal)Math.Max(0, 1 - (found.Placed.Sum(p => p.WidthIn * p.HeightIn) / area)));
+        new(length, sheets, cost, cost.Value * (decimal)Math.Max(0, 1 - (found.CoveredIn2 / area)));
 }

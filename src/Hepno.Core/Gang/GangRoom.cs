@@ -12,11 +12,12 @@ public static class GangRoom
     /// <param name="design">What is to be laid.</param>
     /// <param name="length">The copy ends before this, margin in it, in.</param>
     /// <param name="from">Not looked for before this, in.</param>
-    public static GangPlaced? For(GangGround ground, int sheet, IReadOnlyList<GangPlaced> placed, GangDesign design, double length, double from = 0)
+    /// <param name="shapes">Outlines that count instead of boxes; null for boxes.</param>
+    public static GangPlaced? For(GangGround ground, int sheet, IReadOnlyList<GangPlaced> placed, GangDesign design, double length, double from = 0, GangShapes? shapes = null)
     {
         var on = placed.Where(p => p.Sheet == sheet).ToList();
-        var ways = design.MayTurn && Math.Abs(design.WidthIn - design.HeightIn) > Eps ? new[] { false, true } : [false];
-        return ways.Select(turned => Way(ground, sheet, on, design, turned, length, from)).Where(p => p is not null).OrderBy(p => p!.Y + p.HeightIn).ThenBy(p => p!.X).FirstOrDefault();
+        var ways = design.MayTurn && (shapes is not null || Math.Abs(design.WidthIn - design.HeightIn) > Eps) ? new[] { false, true } : [false];
+        return ways.Select(turned => shapes is null ? Way(ground, sheet, on, design, turned, length, from) : OutlineRoom.Way(ground, sheet, on, design, turned, length, from, shapes)).Where(p => p is not null).OrderBy(p => p!.Y + p.HeightIn).ThenBy(p => p!.X).FirstOrDefault();
     }
 
     /// <summary>Adds as many copies as go within a length, none moved: what "fill the rest" lays.</summary>
@@ -26,13 +27,14 @@ public static class GangRoom
     /// <param name="sheets">On so many sheets.</param>
     /// <param name="length">Within this length of each, margin in it, in.</param>
     /// <param name="most">At most so many.</param>
-    public static IReadOnlyList<GangPlaced> Fill(GangGround ground, IReadOnlyList<GangPlaced> placed, GangDesign design, int sheets, double length, int most)
+    /// <param name="shapes">Outlines that count instead of boxes; null for boxes.</param>
+    public static IReadOnlyList<GangPlaced> Fill(GangGround ground, IReadOnlyList<GangPlaced> placed, GangDesign design, int sheets, double length, int most, GangShapes? shapes = null)
     {
         var (added, all) = (new List<GangPlaced>(), placed.ToList());
         for (var sheet = 0; sheet < sheets; sheet++)
         {
             var from = 0.0;
-            while (added.Count < most && For(ground, sheet, all, design, length, from) is { } found)
+            while (added.Count < most && For(ground, sheet, all, design, length, from, shapes) is { } found)
             {
                 added.Add(found);
                 all.Add(found);

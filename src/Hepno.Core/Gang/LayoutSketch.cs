@@ -35,7 +35,7 @@ public sealed class LayoutSketch(LayoutMemo? memo = null)
             return _laid.LayNameless(ground, designs);
         }
         var sheets = ground.LengthIn is { } length ? Math.Max(1, (int)Math.Ceiling((total / length) - 1e-9)) : 1;
-        return new([new(designs[0].Id, 0, ground.MarginIn, ground.MarginIn, designs[0].WidthIn, designs[0].HeightIn, false)], sheets, ground.LengthIn is { } l ? total - ((sheets - 1) * l) : total, 0, sheets, 1, GangNest.OnePass, []);
+        return new([new(designs[0].Id, 0, ground.MarginIn, ground.MarginIn, designs[0].WidthIn, designs[0].HeightIn, false)], sheets, ground.LengthIn is { } l ? total - ((sheets - 1) * l) : total, 0, sheets, 1, GangNest.OnePass, [], Area(designs));
     }
 
     // length a copy's area takes, straight between the knots, as at the last beyond

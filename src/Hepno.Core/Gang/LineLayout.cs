@@ -8,10 +8,11 @@ namespace Hepno.Core.Gang;
 /// <param name="Extra">Laid on top of that, for the shop's stock.</param>
 /// <param name="MayTurn">True when it may lie turned by a quarter.</param>
 /// <param name="For">The other order it is for, whose film is bought with this one's; empty for the line's own.</param>
-public sealed record LaidDesign(string Key, double WidthIn, double HeightIn, int Needed, int Extra = 0, bool MayTurn = true, string For = "")
+/// <param name="Cover">Share of its box that its own outline encloses, where it is laid by it; 1 for a box.</param>
+public sealed record LaidDesign(string Key, double WidthIn, double HeightIn, int Needed, int Extra = 0, bool MayTurn = true, string For = "", double Cover = 1)
 {
     /// <summary>As it is laid: needed and extra together.</summary>
-    public GangDesign Laid() => new(Key, WidthIn, HeightIn, Needed + Extra, MayTurn);
+    public GangDesign Laid() => new(Key, WidthIn, HeightIn, Needed + Extra, MayTurn, Cover: Cover);
 
     /// <summary>True when the other is the same print in the same number.</summary>
     public bool IsNeededAs(LaidDesign other) => Key == other.Key && Needed == other.Needed && Math.Abs(WidthIn - other.WidthIn) < 1e-6 && Math.Abs(HeightIn - other.HeightIn) < 1e-6;
@@ -38,6 +39,17 @@ public sealed record LineLayout(string LineId, string FilmId, string On, IReadOn
 {
     /// <summary>True while the line needs just these prints.</summary>
     public bool IsFor(IReadOnlyList<LaidDesign> needed) => Designs.Count(d => d.Needed > 0 && d.For.Length == 0) == needed.Count && needed.All(n => Designs.Any(d => d.IsNeededAs(n)));
+
+    /// <summary>True when prints are laid by their own outlines: some may lie in the empty corners of others.</summary>
+    public bool IsByOutline => Designs.Any(d => d.Cover < 1);
+
+    /// <summary>Share of each design's copies that another's box reaches into: those are cut out round their outline, the others straight. Empty for a layout of boxes.</summary>
+    /// <param name="gapIn">Kept between boxes, in.</param>
+    public IReadOnlyDictionary<string, double> CutRound(double gapIn)
+    {
+        var placed = IsByOutline ? Placed() : [];
+        return placed.GroupBy(p => p.DesignId).Select(g => (g.Key, Share: (double)g.Count(p => placed.Any(o => !ReferenceEquals(o, p) && o.Sheet == p.Sheet && GangCheck.AreNear(gapIn, o, p))) / g.Count())).Where(x => x.Share > 0).ToDictionary(x => x.Key, x => x.Share);
+    }
 
     /// <summary>Every copy with its extent as it lies.</summary>
     public IReadOnlyList<GangPlaced> Placed()

@@ -79,7 +79,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
     {
         // transfers of one size class count together for its price, whatever is on them
         var byClass = prints.GroupBy(p => list.SmallestHolding(p.Print.Print.WidthIn, p.Print.Print.HeightIn)!.Name).ToDictionary(g => g.Key, g => g.Sum(p => p.Count));
-        var decorations = Decorations(ask, book, list, prints, [], laid =>
+        var decorations = Decorations(ask, book, list, prints, null, laid =>
         {
             var p = laid.Print.Print;
             var place = Places.Find(p.Place)!.Name;
@@ -94,7 +94,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
 
     private MethodAnswer ByLayout(AskInHand ask, ShopBook book, TransferPriceList list, LaidFilm film, IReadOnlyList<LaidPrint> prints, IReadOnlyList<Reason> reasons)
     {
-        var decorations = Decorations(ask, book, list, prints, [book.Numbers.Standards().CutApart], laid =>
+        var decorations = Decorations(ask, book, list, prints, laid => [book.Numbers.Standards().CutOut(laid.Print.Print.WidthIn, laid.Print.Print.HeightIn, film.CutRound.GetValueOrDefault(laid.Key))], laid =>
             (film.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share ? laid.Each(share.ByArea with { Code = "transfer-price", Label = "Its part of the layout" }) : Lying(), []));
         var laid = new LaidPurchase(list.Id, film.On.Key, film.On.Ground, [.. film.Prints.Select(p => p.Design)], film.Bill, film.Found.UsedLengthIn, film.Found.Sheets, film.Found.OverFloor, film.IsSettled, film.On.Units(film.Bill), film.On.Roll?.Steps ?? film.On.Sheets);
         var roll = film.On.Roll is not null;
@@ -104,11 +104,11 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
 
     // every print lies in the drawer: nothing is bought
     private MethodAnswer OfDrawer(AskInHand ask, ShopBook book, TransferPriceList list, IReadOnlyList<LaidPrint> prints, IReadOnlyList<Reason> reasons) =>
-        new(Verdict.Of(reasons), $"{list.Product} from the drawer", Decorations(ask, book, list, prints, [], _ => (Lying(), [])));
+        new(Verdict.Of(reasons), $"{list.Product} from the drawer", Decorations(ask, book, list, prints, null, _ => (Lying(), [])));
 
     private static Figure Lying() => Figure.Input("transfer-price", "From the drawer", 0, FigureUnit.Money, "they lie here already");
 
-    private List<DecorationPlan> Decorations(AskInHand ask, ShopBook book, TransferPriceList list, IReadOnlyList<LaidPrint> prints, IReadOnlyList<PressFloor.WorkStep> preparation, Func<LaidPrint, (Figure Print, IReadOnlyList<Purchase> Purchases)> print)
+    private List<DecorationPlan> Decorations(AskInHand ask, ShopBook book, TransferPriceList list, IReadOnlyList<LaidPrint> prints, Func<LaidPrint, IReadOnlyList<PressFloor.WorkStep>>? preparation, Func<LaidPrint, (Figure Print, IReadOnlyList<Purchase> Purchases)> print)
     {
         var (failure, steps, recipe) = (Failure(ask, book), book.Numbers.Standards(), book.RecipeFor(list.Id, ask)!);
         var count = ask.Pieces * ask.Placements.Count;
@@ -120,7 +120,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
             var laid = prints.First(p => p.Print.Print.Id == sized.Print.Id && p.Print.Sizes.SequenceEqual(sized.Sizes));
             var (each, purchases) = print(laid);
             return new DecorationPlan(sized.Print, Figure.Sum("material", $"{Places.Find(sized.Print.Place)!.Name} transfer", each, freight), laid.Count + laid.Lying, failure, recipe,
-                steps.Transfer(recipe, i == 0 ? 0 : steps.Rethread(sized.Print.Place, ask.Style.Kind)), preparation, purchases, Prepare: preparation.Count > 0 ? "Cut the film apart" : "");
+                steps.Transfer(recipe, i == 0 ? 0 : steps.Rethread(sized.Print.Place, ask.Style.Kind)), preparation?.Invoke(laid) ?? [], purchases, Prepare: preparation is not null ? "Cut the film apart" : "");
         }))];
     }
 

@@ -45,8 +45,11 @@ public sealed record LaidPrint(string Key, SizedPrint Print, int Count, string W
 /// <param name="Bill">What the order pays for it.</param>
 /// <param name="Shares">Each print's part.</param>
 /// <param name="IsSettled">True for a layout settled for the line.</param>
-public sealed record LaidFilm(FilmGround On, IReadOnlyList<LaidPrint> Prints, GangFound Found, GangBill Bill, IReadOnlyList<GangShare> Shares, bool IsSettled)
+/// <param name="CutRound">Share of a print's copies that are cut out round their outline; those not named are cut straight.</param>
+public sealed record LaidFilm(FilmGround On, IReadOnlyList<LaidPrint> Prints, GangFound Found, GangBill Bill, IReadOnlyList<GangShare> Shares, bool IsSettled, IReadOnlyDictionary<string, double> CutRound)
 {
+    private static readonly IReadOnlyDictionary<string, double> Straight = new Dictionary<string, double>();
+
     /// <summary>Lays a line's prints; null where one does not go on it, or there are more than one layout holds.</summary>
     /// <param name="prints">What is laid.</param>
     /// <param name="on">On what.</param>
@@ -66,7 +69,7 @@ public sealed record LaidFilm(FilmGround On, IReadOnlyList<LaidPrint> Prints, Ga
             return null;
         }
         var found = mine?.FoundNeeded(on.Ground) ?? lay?.Invoke(on.Ground, designs) ?? GangNest.Lay(on.Ground, designs, 1, GangNest.OnePass);
-        return found.LeftOut.Count > 0 || on.Bill(found) is not { } bill ? null : new(on, prints, found, bill, GangBills.Shares(designs, bill), mine is not null);
+        return found.LeftOut.Count > 0 || on.Bill(found) is not { } bill ? null : new(on, prints, found, bill, GangBills.Shares(designs, bill), mine is not null, mine?.CutRound(on.Ground.GapIn) ?? Straight);
     }
 }
 

@@ -148,9 +148,10 @@ public sealed class StepStandards(FloorHabits habits)
     /// <summary>Powder, cure and cut one own film print apart.</summary>
     /// <param name="cure">Where it is cured.</param>
     /// <param name="prints">Prints that share setting the press again after hovering.</param>
-    public IReadOnlyList<WorkStep> PowderAndCure(FilmCure cure, int prints) => cure == FilmCure.Oven
-        ? [new("powder", "Powder", this["powder"], true, false), new("cure", "Cure in the oven", this["cure-oven"], false, false, true), CutApart]
-        : [new("powder", "Powder", this["powder"], true, false), new("cure", "Cure under the hovering press", this["cure-press"], false, true, true), new("re-set", "Set the press for it and back", 2 * this["re-set"] / prints, false, true, true), CutApart];
+    /// <param name="cut">How it is cut out.</param>
+    public IReadOnlyList<WorkStep> PowderAndCure(FilmCure cure, int prints, WorkStep cut) => cure == FilmCure.Oven
+        ? [new("powder", "Powder", this["powder"], true, false), new("cure", "Cure in the oven", this["cure-oven"], false, false, true), cut]
+        : [new("powder", "Powder", this["powder"], true, false), new("cure", "Cure under the hovering press", this["cure-press"], false, true, true), new("re-set", "Set the press for it and back", 2 * this["re-set"] / prints, false, true, true), cut];
 
     /// <summary>Type one piece's own name or number into the artwork and read it back against the list.</summary>
     public WorkStep SetOwn => new("set-own", "Set and check the name", this["set-name"], true, false);
@@ -210,6 +211,12 @@ public sealed class StepStandards(FloorHabits habits)
 
     /// <summary>Cut one print out of its sheet or roll.</summary>
     public WorkStep CutApart => new("cut-apart", "Cut apart", this["cut-apart"], true, false);
+
+    /// <summary>Cut one film print out of its layout: straight, or as long as paper takes round its outline where another lies in its corners.</summary>
+    /// <param name="widthIn">Its width, in.</param>
+    /// <param name="heightIn">Its height, in.</param>
+    /// <param name="round">Share of its copies that are cut round, 0 to 1.</param>
+    public WorkStep CutOut(double widthIn, double heightIn, double round) => round == 0 ? CutApart : CutApart with { Seconds = (round * Trim(2 * (widthIn + heightIn)).Seconds) + ((1 - round) * CutApart.Seconds) };
 
     private double Position => this[habits.Measured ? "position-measured" : "position-eye"];
 
