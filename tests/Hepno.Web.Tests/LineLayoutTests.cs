@@ -264,9 +264,78 @@ public class LineLayoutTests(Shop shop) : IClassFixture<Shop>
         Assert.StartsWith("%PDF", await shop.CreateClient().GetStringAsync("/api/orders/own-film/lines/1/layout/layout.pdf"), StringComparison.Ordinal);
         await journey.Done("lay-out");
         await journey.Done("send");
+        // until it is printed it can be laid otherwise: the quote stands
+        Assert.False((await View("own-film"))["isLocked"]!.GetValue<bool>());
+        Assert.Equal(200, (await Settle(journey, view["copies"]!, Own)).Status);
+        Assert.Equal(view["figures"]!["usedIn"]!.GetValue<double>(), (await View("own-film"))["figures"]!["usedIn"]!.GetValue<double>());
         await journey.Gathered();
+        Assert.True((await View("own-film"))["isLocked"]!.GetValue<bool>());
+        Assert.Equal(409, (await Settle(journey, view["copies"]!, Own)).Status);
         var items = (await journey.Order()).GetProperty("facts").GetProperty("items").EnumerateArray().Select(i => (Id: i.GetProperty("id").GetString()!, Kind: i.GetProperty("kind").GetString())).ToList();
         Assert.DoesNotContain(items, i => i.Id.StartsWith("own-film", StringComparison.Ordinal));
         Assert.Contains(items, i => i.Id.StartsWith("prepare-", StringComparison.Ordinal));
+    }
+
+    private const string Arch = """<svg xmlns="http://www.w3.org/2000/svg" width="9in" height="8in" viewBox="0 0 90 80"><path d="M0 0H90V80H70V20H20V80H0Z" fill="#c2452d"/></svg>""";
+
+    private async Task Draw(string svg, long version)
+    {
+        using var request = new HttpRequestMessage(HttpMethod.Put, "/api/artwork/arch/file?name=arch&widthIn=9") { Content = new StringContent(svg, System.Text.Encoding.UTF8, "image/svg+xml") };
+        request.Headers.TryAddWithoutValidation("If-Match", $"\"{version}\"");
+        using var answer = await shop.CreateClient().SendAsync(request);
+        Assert.True(answer.IsSuccessStatusCode, await answer.Content.ReadAsStringAsync());
+    }
+
+    [Fact]
+    public async Task By_outline_small_prints_lie_in_the_gates_of_large_ones_and_the_estimate_cuts_round()
+    {
+        await Draw(Arch, 0);
+        var journey = new Journey(shop, "arched");
+        await journey.Ask(sleeve: true);
+        var order = await journey.Order();
+        var body = JsonNode.Parse(Journey.Body(order.GetProperty("ask").GetRawText()))!;
+        var (line, front) = (body["lines"]![0]!, body["lines"]![0]!["placements"]![0]!);
+        // two across and full rows: as boxes the sleeves have no room beside them
+        (front["designId"], front["widthIn"], front["heightIn"], line["sizes"]![0]!["pieces"]) = ("arch", 10, 8.889, 20);
+        Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/orders/arched", body.ToJsonString(), order.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture))).Status);
+        await journey.Done("choose", """{"methodId":"dtf-bought"}""");
+        var boxes = await View("arched", "?filmId=ferrow&on=roll");
+        Assert.Equal((false, true), (boxes["isByOutline"]!.GetValue<bool>(), boxes["hasOutlines"]!.GetValue<bool>()));
+        Assert.Equal(0, boxes["designs"]![0]!["needed"]!.GetValue<int>() % 2);
+        var by = await View("arched", "?filmId=ferrow&on=roll&byOutline=true");
+        Assert.Equal((true, false), (by["isByOutline"]!.GetValue<bool>(), by["isSettled"]!.GetValue<bool>()));
+        Assert.True(by["figures"]!["floorIn"]!.GetValue<double>() < boxes["figures"]!["floorIn"]!.GetValue<double>());
+
+        const string By = $"{Ground},\"byOutline\":true";
+        var (_, search) = await shop.Send(HttpMethod.Post, $"{At("arched")}/search", $$"""{{{By}},"copies":{{boxes["copies"]!.ToJsonString()}},"seconds":1}""");
+        for (var i = 0; i < 200 && !search.GetProperty("isDone").GetBoolean(); i++)
+        {
+            await Task.Delay(50);
+            search = await shop.Get($"/api/layout-searches/{search.GetProperty("id").GetString()}");
+        }
+        var found = search.GetProperty("result");
+        Assert.Empty(found.GetProperty("problems").EnumerateArray());
+        Assert.True(found.GetProperty("figures").GetProperty("usedIn").GetDouble() < boxes["figures"]!["floorIn"]!.GetValue<double>());
+        Assert.Equal(found.GetProperty("more").GetDecimal() + found.GetProperty("cutRound").GetProperty("value").GetDecimal(), found.GetProperty("inAll").GetDecimal());
+
+        // as boxes they would lie one on another; by outline they are settled
+        var copies = JsonNode.Parse(found.GetProperty("copies").GetRawText())!;
+        Assert.Contains("in too near", (await Settle(journey, copies)).Body.GetProperty("problems")[0].GetProperty("sentence").GetString(), StringComparison.Ordinal);
+        async Task<double> Cutting() => (await shop.Get("/api/orders/arched/layout")).GetProperty("band").GetProperty("decorations")[1].GetProperty("preparation").EnumerateArray().Single(s => s.GetProperty("code").GetString() == "cut-apart").GetProperty("seconds").GetDouble();
+        Assert.Equal(6, await Cutting());
+        Assert.Equal(200, (await Settle(journey, copies, By)).Status);
+        var settled = await View("arched");
+        Assert.Equal((true, true, ""), (settled["isByOutline"]!.GetValue<bool>(), settled["isSettled"]!.GetValue<bool>(), settled["stale"]!.GetValue<string>()));
+        Assert.True(settled["cutRound"]!["value"]!.GetValue<decimal>() > 0);
+        Assert.InRange(await Cutting(), 6.1, 2 * (10 + 8.889));
+        // boxes can be looked at again, and filling goes into gates too
+        Assert.False((await View("arched", "?filmId=ferrow&on=roll&byOutline=false"))["isSettled"]!.GetValue<bool>());
+        var (_, filled) = await shop.Send(HttpMethod.Post, $"{At("arched")}/fill", $$"""{{{By}},"copies":{{copies.ToJsonString()}},"key":"c"}""");
+        Assert.Empty(filled.GetProperty("problems").EnumerateArray());
+        Assert.True(filled.GetProperty("copies").GetArrayLength() > copies.AsArray().Count);
+
+        // an artwork that is changed has no gate any more: it is said
+        await Draw(Arch.Replace("M0 0H90V80H70V20H20V80H0Z", "M0 0H90V80H0Z", StringComparison.Ordinal), 1);
+        Assert.StartsWith("Its artwork was changed: ", (await View("arched"))["stale"]!.GetValue<string>(), StringComparison.Ordinal);
     }
 }

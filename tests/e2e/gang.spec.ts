@@ -250,3 +250,52 @@ test('film of the own printer is laid out by keyboard as bought film is, with no
   await page.keyboard.press('Control+Enter')
   await expect(page).toHaveURL(/quote/)
 })
+
+test('by outline the sleeves go into the arches, and what is saved stands beside the cutting', async ({
+  page,
+  request,
+  server,
+}) => {
+  test.setTimeout(120_000)
+  const arch =
+    '<svg xmlns="http://www.w3.org/2000/svg" width="10in" height="8in" viewBox="0 0 100 80"><path d="M0 80V50A50 50 0 0 1 100 50V80H80V50A30 30 0 0 0 20 50V80Z" fill="#c2452d"/></svg>'
+  const sent = await request.put(`${server.url}/api/artwork/arch/file?name=arch&widthIn=10`, {
+    data: Buffer.from(arch),
+    headers: { 'Content-Type': 'image/svg+xml' },
+  })
+  expect(sent.ok()).toBe(true)
+  const o = order(request, server.url, 'arched')
+  const print = { ...front, widthIn: 10, heightIn: 8, thinnestLinePt: 5, designId: 'arch' }
+  const sleeve = { ...front, id: 'sleeve', place: 'left-sleeve', widthIn: 3, heightIn: 3, thinnestLinePt: 5 }
+  await o.ask([{ ...tees, sizes: [{ size: 'M', pieces: 24 }], placements: [print, sleeve] }])
+  await o.post('choose', { lineId: '1', methodId: 'dtf-bought' })
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'arched'))
+  await page.goto(`${server.url}/layout`)
+  const gang = page.getByRole('region', { name: 'Layout on film' })
+  await expect(gang.getByText('some prints leave corners empty')).toBeVisible()
+  await page.keyboard.press('o')
+  await expect(gang.getByText(/Laid by outline/)).toBeVisible()
+  await page.keyboard.press('s')
+  const proposal = gang.getByRole('status').filter({ hasText: 'cutting round takes' })
+  await expect(proposal).toContainText(/less; cutting round takes .+ of work: in all .+ (less|more)/, {
+    timeout: 60_000,
+  })
+  await clean(page)
+  await page.keyboard.press('Enter')
+  await expect(gang.getByText('Settled: estimate and quote use it.')).toBeVisible()
+  await gang
+    .getByText(/Cutting round takes/)
+    .getByRole('button')
+    .first()
+    .click()
+  await expect(page.getByText('More than straight').first()).toBeVisible()
+  await page.keyboard.press('Escape')
+  // as boxes it is another layout, not the settled one; by outline again it is
+  await page.keyboard.press('o')
+  await expect(gang.getByText('some prints leave corners empty')).toBeVisible()
+  await expect(gang.getByRole('button', { name: 'Settle this layout' })).toBeVisible()
+  await page.keyboard.press('o')
+  await expect(gang.getByText('Settled: estimate and quote use it.')).toBeVisible()
+  await page.keyboard.press('z')
+  await expect(gang.getByText('Settled: estimate and quote use it.')).toHaveCount(0)
+})

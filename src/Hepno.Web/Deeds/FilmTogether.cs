@@ -99,11 +99,11 @@ internal static class FilmTogether
     // both lines' prints laid anew on one ground; null where they are more than one layout holds
     private static LineLayout? Laid(LineOnFilm l, string otherId, LineLayout theirs)
     {
-        List<LaidDesign> designs = [.. l.Layout.Designs, .. theirs.Designs.Select(d => d with { Key = $"{otherId}/{d.Key}", For = otherId })];
+        List<LaidDesign> designs = [.. l.Layout.Designs.Select(d => d with { Cover = 1 }), .. theirs.Designs.Select(d => d with { Key = $"{otherId}/{d.Key}", For = otherId, Cover = 1 })];
         return GangNest.Problems(l.On.Ground, [.. designs.Select(d => d.Laid())]).Any() ? null : LineLayouts.Laid(l.Line.Asked.Id, l.Film, l.On, l.Prints, GangNest.OnePass, 1, null, designs);
     }
 
-    private static LineLayout Alone(LineOnFilm l) => LineLayouts.Laid(l.Line.Asked.Id, l.Film, l.On, l.Prints, GangNest.OnePass, 1, null, [.. l.Layout.Designs.Where(d => d.For.Length == 0)]);
+    private static LineLayout Alone(LineOnFilm l) => LineLayouts.Laid(l.Line.Asked.Id, l.Film, l.On, l.Prints, GangNest.OnePass, 1, null, [.. l.Layout.Designs.Where(d => d.For.Length == 0).Select(d => d with { Cover = 1 })]);
 
     // laid out, its film not here and not bought with another's
     private static bool IsWaiting(Order order, AskLine line) => order.Facts.LaidOutAt is not null && order.Facts.RunStartedAt is null && order.Facts.JoinedOf(line.Id) is null && BoughtFilm.ItemOf(order.Facts, line) is null or { DoneAt: null };

@@ -76,14 +76,15 @@ internal static class LayoutDeeds
         });
     }
 
-    /// <summary>The layout that copies as sent make: designs the line needs, with the extra copies among them.</summary>
-    public static LineLayout Of(LineOnFilm l, IReadOnlyList<LaidCopy> copies, int seed, int steps)
+    /// <summary>The layout that copies as sent make: designs the line needs, with the extra copies among them, by their outlines or as boxes.</summary>
+    public static LineLayout Of(LineOnFilm l, IReadOnlyList<LaidCopy> copies, int seed, int steps, bool byOutline)
     {
         RefusedException.IfAny(copies.Count > GangNest.MostCopies ? [new Problem("many", $"{copies.Count} copies are more than the {GangNest.MostCopies} of one layout.", "copies", "Lay large numbers as several layouts.")]
             : copies.Any(c => !double.IsFinite(c.X) || !double.IsFinite(c.Y) || c.Sheet is < 0 or > GangNest.MostCopies) ? [new Problem("range", "A copy lies at no place or sheet there is.", "copies", "Send x, y and the sheet in inches and numbers.")] : []);
         var laid = copies.GroupBy(c => c.Key).ToDictionary(g => g.Key, g => g.Count());
         var filling = l.Drawer.Select(k => k.Filling()).Where(d => laid.ContainsKey(d.Key)).Select(d => d with { Extra = laid[d.Key] });
-        return new(l.Line.Asked.Id, l.Film.Id, l.On.Key, [.. l.Prints.Select(p => p.Design with { Extra = Math.Max(0, laid.GetValueOrDefault(p.Key) - p.Count) }), .. filling, .. l.Layout.Designs.Where(d => d.For.Length > 0)], copies, seed, steps);
+        LaidDesign[] designs = [.. l.Prints.Select(p => p.Design with { Extra = Math.Max(0, laid.GetValueOrDefault(p.Key) - p.Count) }), .. filling, .. l.Layout.Designs.Where(d => d.For.Length > 0)];
+        return new(l.Line.Asked.Id, l.Film.Id, l.On.Key, [.. designs.Select(d => l.By(d, byOutline))], copies, seed, steps);
     }
 
     // sheets that were emptied by hand are not bought

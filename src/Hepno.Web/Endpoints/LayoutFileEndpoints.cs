@@ -9,8 +9,8 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Hepno.Web.Endpoints;
 
-/// <summary>A layout made elsewhere: the text of an SVG or a table.</summary>
-internal sealed record BroughtLayoutBody(string FilmId, string On, string Text);
+/// <summary>A layout made elsewhere: the text of an SVG or a table; by outline where prints may lie in one another's empty corners.</summary>
+internal sealed record BroughtLayoutBody(string FilmId, string On, string Text, bool ByOutline = false);
 
 /// <summary>Layouts as files, out and in.</summary>
 internal static class LayoutFileEndpoints
@@ -70,7 +70,7 @@ internal static class LayoutFileEndpoints
         {
             throw new RefusedException(409, "own-film", $"The film of {l.Film.Supplier} lies here: nothing of {l.Case.Order.Code} is ordered on it.", "Take the PNG and print it.");
         }
-        var (n, figures) = (desk.Book(c).Numbers, LineLayouts.Tried(l, l.Layout).Figures);
+        var (n, figures) = (desk.Book(c).Numbers, LineLayouts.Tried(l, l.Layout, desk.Book(c)).Figures);
         var f = n.Format;
         var what = figures.Bought > 0 ? $"{figures.Bought} {(figures.Bought == 1 ? "sheet" : "sheets")} of {Shown.Size(l.On.Ground.WidthIn, l.On.Ground.LengthIn!.Value, f)}" : $"{Shown.Roll(figures.BilledIn, f)} of the {Shown.Length(l.On.Ground.WidthIn, f)} roll";
         var prints = l.Layout.Designs.Select(d => $"{d.Needed + d.Extra} × {LineLayouts.NameOf(l, d.Key).ToLowerInvariant()}, {Shown.Size(d.WidthIn, d.HeightIn, f)}");
@@ -83,7 +83,7 @@ internal static class LayoutFileEndpoints
         var l = LineLayouts.Of(c, desk, id, line, body.FilmId, body.On);
         try
         {
-            return LineLayouts.Tried(l, LayoutDeeds.Of(l, LayoutTable.Read(body.Text, [.. l.Prints.Select(p => p.Design)], key => LineLayouts.NameOf(l, key)), 0, 0));
+            return LineLayouts.Tried(l, LayoutDeeds.Of(l, LayoutTable.Read(body.Text, [.. l.Prints.Select(p => p.Design)], key => LineLayouts.NameOf(l, key)), 0, 0, body.ByOutline), desk.Book(c));
         }
         catch (NotATableException not)
         {

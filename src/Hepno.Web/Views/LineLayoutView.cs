@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
@@ -26,8 +27,11 @@ namespace Hepno.Web.Views;
 /// <param name="Together">Numbers of other orders whose film is bought on this layout.</param>
 /// <param name="Joins">Waiting orders on the same film that could be bought with it.</param>
 /// <param name="IsOwn">True for the roll of the shop's own printer: nothing of it is ordered.</param>
+/// <param name="IsByOutline">True when prints are laid by their own outlines: they may lie in one another's empty corners.</param>
+/// <param name="HasOutlines">True when a print leaves corners of its box empty.</param>
+/// <param name="CutRound">Money for cutting prints out round their outline instead of straight, opened; null where none is, and where all are anyway.</param>
 public sealed record LineLayoutView(string LineId, string FilmId, string On, string Text, GangGround Ground, IReadOnlyList<LaidDesignView> Designs, IReadOnlyList<LaidCopy> Copies, LayoutFigures Figures, IReadOnlyList<LayoutShare> Shares, string ShareCaution,
-    IReadOnlyList<LayoutRoom> Room, IReadOnlyList<LyingPrints> Lying, LayoutStep? Next, IReadOnlyList<LayoutChoice> Choices, bool IsSettled, string Stale, bool IsLocked, string JoinedTo, IReadOnlyList<string> Together, IReadOnlyList<LayoutJoin> Joins, bool IsOwn);
+    IReadOnlyList<LayoutRoom> Room, IReadOnlyList<LyingPrints> Lying, LayoutStep? Next, IReadOnlyList<LayoutChoice> Choices, bool IsSettled, string Stale, bool IsLocked, string JoinedTo, IReadOnlyList<string> Together, IReadOnlyList<LayoutJoin> Joins, bool IsOwn, bool IsByOutline, bool HasOutlines, Figure? CutRound);
 
 /// <summary>A design as it is drawn.</summary>
 /// <param name="Key">Identity within the layout.</param>
@@ -40,7 +44,8 @@ public sealed record LineLayoutView(string LineId, string FilmId, string On, str
 /// <param name="Extra">Laid on top, for the shop's stock.</param>
 /// <param name="MayTurn">True when it may lie turned.</param>
 /// <param name="Why">Where the number comes from.</param>
-public sealed record LaidDesignView(string Key, string Name, string? DesignId, string Print, double WidthIn, double HeightIn, int Needed, int Extra, bool MayTurn, string Why);
+/// <param name="Outline">Its own outline; null where it fills its box.</param>
+public sealed record LaidDesignView(string Key, string Name, string? DesignId, string Print, double WidthIn, double HeightIn, int Needed, int Extra, bool MayTurn, string Why, IReadOnlyList<OutlinePart>? Outline);
 
 /// <summary>What a layout comes to.</summary>
 /// <param name="UsedIn">Length used, in; of the last sheet where there are several.</param>
@@ -129,7 +134,9 @@ public sealed record LayoutChoice(string FilmId, string On, string Text, Figure?
 /// <param name="Figures">What it comes to.</param>
 /// <param name="Problems">What is wrong with it; empty for a sound layout.</param>
 /// <param name="More">Money it costs more than the layout that is there; negative where it saves, null where one of them cannot be billed.</param>
-public sealed record TriedLayout(IReadOnlyList<LaidCopy> Copies, LayoutFigures Figures, IReadOnlyList<Problem> Problems, decimal? More);
+/// <param name="CutRound">Money for cutting prints out round their outline instead of straight, opened; null where none is.</param>
+/// <param name="InAll">Money it costs more with the cutting counted on both sides; negative where it saves, null where one of them cannot be billed.</param>
+public sealed record TriedLayout(IReadOnlyList<LaidCopy> Copies, LayoutFigures Figures, IReadOnlyList<Problem> Problems, decimal? More, Figure? CutRound, decimal? InAll);
 
 /// <summary>A search for a better layout, as far as it has come.</summary>
 /// <param name="Id">Identity.</param>

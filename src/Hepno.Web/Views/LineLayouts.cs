@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
@@ -22,8 +23,19 @@ namespace Hepno.Web.Views;
 /// <param name="Stale">Why a settled layout holds no longer; empty while it does.</param>
 /// <param name="Drawer">Transfers on hand that are printed on this film.</param>
 /// <param name="Others">Designs of other orders on it, by key: what they are called, and their artwork.</param>
-internal sealed record LineOnFilm(OrderCase Case, LineCase Line, AskInHand InHand, TransferPriceList Film, FilmGround On, IReadOnlyList<LaidPrint> Prints, LineLayout Layout, bool IsSettled, string Stale, IReadOnlyList<KeptPrint> Drawer, IReadOnlyDictionary<string, (string Name, string? DesignId)> Others)
+/// <param name="Artworks">The artwork of each print that has one, by key.</param>
+/// <param name="IsTrimmed">True where each print is cut out round its outline anyway.</param>
+internal sealed record LineOnFilm(OrderCase Case, LineCase Line, AskInHand InHand, TransferPriceList Film, FilmGround On, IReadOnlyList<LaidPrint> Prints, LineLayout Layout, bool IsSettled, string Stale, IReadOnlyList<KeptPrint> Drawer, IReadOnlyDictionary<string, (string Name, string? DesignId)> Others, IReadOnlyDictionary<string, Design> Artworks, bool IsTrimmed)
 {
+    /// <summary>A print's own outline; null where it fills its box, where only figures were typed, and where each piece has its own text.</summary>
+    public IReadOnlyList<OutlinePart>? OutlineOf(string key) => Prints.FirstOrDefault(p => p.Key == key) is { Print.Print.Own: not OwnText.None } ? null : Artworks.GetValueOrDefault(key)?.Report.Outline;
+
+    /// <summary>A design as it is laid: by its outline, or as a box.</summary>
+    public LaidDesign By(LaidDesign design, bool outline) => design with { Cover = outline ? PrintOutline.Share(OutlineOf(design.Key)) : 1 };
+
+    /// <summary>The outlines a layout is laid by; null for one of boxes.</summary>
+    public GangShapes? Shapes(LineLayout layout) => layout.IsByOutline ? new(layout.Designs.Where(d => d.Cover < 1 && OutlineOf(d.Key) is not null).ToDictionary(d => d.Key, d => OutlineOf(d.Key)!)) : null;
+
     /// <summary>A print of the drawer by its key on a layout, or null.</summary>
     public KeptPrint? Kept(string key) => Drawer.FirstOrDefault(k => KeptPrint.KeyOf(k.Id) == key);
 }
@@ -33,9 +45,10 @@ internal static class LineLayouts
 {
     // rooms are counted for the owner's eye: more than this is "plenty"
     private const int MostRoom = 200;
+    private const double Rounding = 1e-6;
 
-    /// <summary>A line on the film asked for, else on the one settled, else on the cheapest; refused where nothing is sold for layouts or its prints do not go on it.</summary>
-    public static LineOnFilm Of(SqliteConnection connection, Desk desk, string id, string? lineId, string? filmId, string? on)
+    /// <summary>A line on the film asked for, else on the one settled, else on the cheapest; by its prints' outlines or boxes as said, else as settled. Refused where nothing is sold for layouts or its prints do not go on it.</summary>
+    public static LineOnFilm Of(SqliteConnection connection, Desk desk, string id, string? lineId, string? filmId, string? on, bool? byOutline = null)
     {
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
@@ -54,12 +67,20 @@ internal static class LineLayouts
         var (film, ground) = Ground(laidOn, On, filmId ?? kept?.FilmId, filmId is null ? kept?.On : on ?? FilmGround.RollKey);
         var prints = On(film.Id);
         var holds = settled?.IsFor([.. prints.Select(p => p.Design)]) == true;
+        var isHere = holds && settled!.FilmId == film.Id && settled.On == ground.Key;
+        // what is settled by outline is not shown as boxes: they would lie one on another
+        var shown = isHere && !(byOutline == false && settled!.IsByOutline) ? settled : null;
         var drawer = DrawerStore.All(connection).Where(k => k.ProductId == film.Id).ToList();
-        if (holds && settled!.FilmId == film.Id && settled.On == ground.Key)
+        var l = new LineOnFilm(c, line, inHand, film, ground, prints, shown ?? Laid(line.Asked.Id, film, ground, prints, GangNest.OnePass, 1, null), shown is not null, settled is not null && !holds ? "The layout that was settled was for other prints or another number: this is a new one." : "",
+            drawer, shown is null ? new Dictionary<string, (string, string?)>() : OthersOn(connection, shown), new Dictionary<string, Design>(), laidOn.IsTrimmed);
+        l = l with { Artworks = Fillable(l).Select(d => (d.Key, Design: ArtworkOf(l, d.Key) is { } artwork ? Aggregates.Designs.Get(connection, artwork)?.Value : null)).Where(x => x.Design is not null).ToDictionary(x => x.Key, x => x.Design!) };
+        if (byOutline == true && !l.Layout.IsByOutline && l.Layout.Designs.Any(d => l.OutlineOf(d.Key) is not null))
         {
-            return new(c, line, inHand, film, ground, prints, settled, true, "", drawer, OthersOn(connection, settled));
+            // boxes lie apart, so outlines do
+            return l with { Layout = l.Layout with { Designs = [.. l.Layout.Designs.Select(d => l.By(d, true))] }, IsSettled = false };
         }
-        return new(c, line, inHand, film, ground, prints, Laid(line.Asked.Id, film, ground, prints, GangNest.OnePass, 1, null), false, settled is not null && !holds ? "The layout that was settled was for other prints or another number: this is a new one." : "", drawer, new Dictionary<string, (string, string?)>());
+        // an artwork that was changed since may have another outline
+        return l.Layout.IsByOutline && Faults(l, l.Layout) is [var fault, ..] ? l with { Stale = $"Its artwork was changed: {fault.Sentence} Lay it again." } : l;
     }
 
     /// <summary>Lays a line's prints, and extra ones, anew.</summary>
@@ -70,8 +91,11 @@ internal static class LineLayouts
         RefusedException.IfAny(GangNest.Problems(on.Ground, laid));
         var found = GangNest.Lay(on.Ground, laid, seed, steps, go);
         RefusedException.IfAny(found.LeftOut);
-        return new(lineId, film.Id, on.Key, designs, [.. found.Placed.Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y, p.Turned))], seed, found.Steps);
+        return new(lineId, film.Id, on.Key, designs, Copies(found.Placed), seed, found.Steps);
     }
+
+    /// <summary>Copies as they are left lying, none pinned.</summary>
+    public static IReadOnlyList<LaidCopy> Copies(IEnumerable<GangPlaced> placed) => [.. placed.Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y, p.Turned))];
 
     public static LineLayoutView View(SqliteConnection connection, LineOnFilm l, ShopBook book, DateOnly today)
     {
@@ -81,19 +105,22 @@ internal static class LineLayouts
         List<GangDesign> ordered = [.. l.Layout.Designs.Where(d => d.Needed > 0).Select(d => d.Laid() with { Copies = d.Needed })];
         List<LayoutShare> shares = [.. (l.On.Bill(needed) is { } bill ? GangBills.Shares(ordered, bill) : []).Zip(ordered, (s, d) => Share(NameOf(l, s.DesignId), s, d.Copies))];
         var next = Next(l.On, figures, f);
-        return new(l.Line.Asked.Id, l.Film.Id, l.On.Key, Text(l.Film, l.On, f), l.On.Ground, [.. Fillable(l).Select(d => Drawn(connection, l, d))], l.Layout.Copies, figures, shares, Caution(l, ordered, shares, f), Room(l, figures, next), Lying(connection, l, today), next, Choices(book, l), l.IsSettled, l.Stale, !BoughtFilm.IsOpen(l.Case, l.Line.Asked), l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id)?.WithCode ?? "", [.. l.Layout.Designs.Where(d => d.For.Length > 0).Select(d => d.For).Distinct().Select(o => FilmTogether.CodeOf(connection, o))], FilmTogether.Offers(connection, l), l.On.Roll is { IsOwn: true });
+        return new(l.Line.Asked.Id, l.Film.Id, l.On.Key, Text(l.Film, l.On, f), l.On.Ground, [.. Fillable(l).Select(d => Drawn(l, d))], l.Layout.Copies, figures, shares, Caution(l, ordered, shares, f), Room(l, figures, next), Lying(connection, l, today), next, Choices(book, l), l.IsSettled, l.Stale, !BoughtFilm.IsOpen(l.Case, l.Line.Asked), l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id)?.WithCode ?? "", [.. l.Layout.Designs.Where(d => d.For.Length > 0).Select(d => d.For).Distinct().Select(o => FilmTogether.CodeOf(connection, o))], FilmTogether.Offers(connection, l), l.On.Roll is { IsOwn: true }, l.Layout.IsByOutline, l.Layout.Designs.Any(d => l.OutlineOf(d.Key) is not null), Cutting(l, l.Layout, book));
     }
 
     /// <summary>What a layout comes to and what is wrong with it.</summary>
-    public static TriedLayout Tried(LineOnFilm l, LineLayout layout)
+    public static TriedLayout Tried(LineOnFilm l, LineLayout layout, ShopBook book)
     {
         var figures = LayoutFigures.Of(l.On, layout.Found(l.On.Ground), layout.FoundNeeded(l.On.Ground));
-        return new(layout.Copies, figures, Faults(l, layout), figures.Cost?.Value - l.On.Bill(l.Layout.Found(l.On.Ground))?.Cost.Value);
+        var (more, cutting) = (figures.Cost?.Value - l.On.Bill(l.Layout.Found(l.On.Ground))?.Cost.Value, Cutting(l, layout, book));
+        return new(layout.Copies, figures, Faults(l, layout), more, cutting, more + (cutting?.Value ?? 0) - (Cutting(l, l.Layout, book)?.Value ?? 0));
     }
 
     /// <summary>What is wrong with a layout, its designs called by their names.</summary>
     public static IReadOnlyList<Problem> Faults(LineOnFilm l, LineLayout layout) =>
-        [.. GangCheck.Faults(l.On.Ground, [.. layout.Designs.Select(d => d.Laid())], layout.Placed(), key => NameOf(l, key))];
+        [.. GangCheck.Faults(l.On.Ground, [.. layout.Designs.Select(d => d.Laid())], layout.Placed(), key => NameOf(l, key), l.Shapes(layout))];
+
+    private static Figure? Cutting(LineOnFilm l, LineLayout layout, ShopBook book) => l.IsTrimmed ? null : CutRound.Of(layout, l.On.Ground.GapIn, book.Numbers.Standards(), book.Numbers.Wage, key => NameOf(l, key));
 
     /// <summary>Sheets and length that are paid for, or would be with one more step.</summary>
     public static (int Sheets, double LengthIn) Filled(FilmGround on, LineLayout layout, bool nextStep, FigureFormat f)
@@ -106,18 +133,30 @@ internal static class LineLayouts
     /// <summary>A search that begins from a layout: the better of what it finds and what is there; pinned copies stay.</summary>
     public static LineLayout Searched(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go)
     {
-        var found = start.Copies.Any(c => c.Pinned) ? Around(l, start, seed, steps, go) : Laid(l.Line.Asked.Id, l.Film, l.On, l.Prints, steps, seed, go, start.Designs);
-        var (now, before) = (found.Found(l.On.Ground), start.Found(l.On.Ground));
-        var better = GangCheck.Faults(l.On.Ground, [.. start.Designs.Select(d => d.Laid())], start.Placed()).Any() || (now.Sheets, now.UsedLengthIn).CompareTo((before.Sheets, before.UsedLengthIn)) < 0;
-        return better ? found : start with { Seed = seed, Steps = found.Steps };
+        var found = start.Copies.Any(c => c.Pinned) ? Around(l, start, seed, steps, go) : l.Shapes(start) is { } shapes ? ByOutline(l, start, shapes, seed, steps, go) : Boxes(l, start, seed, steps, go);
+        return Faults(l, start).Count > 0 || IsShorter(l, found, start) ? found : start with { Seed = seed, Steps = found.Steps };
+    }
+
+    private static LineLayout Boxes(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go) => Laid(l.Line.Asked.Id, l.Film, l.On, l.Prints, steps, seed, go, start.Designs);
+
+    private static LineLayout ByOutline(LineOnFilm l, LineLayout start, GangShapes shapes, int seed, int steps, Func<int, double, bool> go)
+    {
+        var (placed, took) = OutlineSearch.Lay(l.On.Ground, [.. start.Designs.Select(d => d.Laid())], shapes, seed, steps, go);
+        return start with { Copies = Copies(placed), Seed = seed, Steps = took };
+    }
+
+    private static bool IsShorter(LineOnFilm l, LineLayout a, LineLayout b)
+    {
+        var (now, before) = (a.Found(l.On.Ground), b.Found(l.On.Ground));
+        return (now.Sheets, now.UsedLengthIn).CompareTo((before.Sheets, before.UsedLengthIn)) < 0;
     }
 
     private static LineLayout Around(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go)
     {
         var pinned = start.Copies.Where(c => c.Pinned).ToList();
         var placed = (start with { Copies = pinned }).Placed();
-        var (around, took) = PinnedSearch.Around(l.On.Ground, placed, [.. start.Designs.Select(d => d.Laid())], seed, steps, go);
-        return start with { Copies = [.. pinned, .. around.Skip(placed.Count).Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y, p.Turned))], Seed = seed, Steps = took };
+        var (around, took) = PinnedSearch.Around(l.On.Ground, placed, [.. start.Designs.Select(d => d.Laid())], seed, steps, go, l.Shapes(start));
+        return start with { Copies = [.. pinned, .. Copies(around.Skip(placed.Count))], Seed = seed, Steps = took };
     }
 
     public static string Text(TransferPriceList film, FilmGround on, FigureFormat f) =>
@@ -170,11 +209,10 @@ internal static class LineLayouts
             : $"Never price {NameOf(l, small.Id).ToLowerInvariant()} alone from equal shares: {Shown.Money(shares.First(s => s.Key == small.Id).Equally.Value, f)} for {Shown.Size(small.WidthIn, small.HeightIn, f)}.";
     }
 
-    private static LaidDesignView Drawn(SqliteConnection connection, LineOnFilm l, LaidDesign d)
+    private static LaidDesignView Drawn(LineOnFilm l, LaidDesign d)
     {
-        var print = l.Prints.FirstOrDefault(p => p.Key == d.Key);
-        var design = ArtworkOf(l, d.Key) is { } id ? Aggregates.Designs.Get(connection, id)?.Value : null;
-        return new(d.Key, NameOf(l, d.Key), design?.Id, design?.Hash ?? "", d.WidthIn, d.HeightIn, d.Needed, d.Extra, d.MayTurn, print?.Why ?? "");
+        var design = l.Artworks.GetValueOrDefault(d.Key);
+        return new(d.Key, NameOf(l, d.Key), design?.Id, design?.Hash ?? "", d.WidthIn, d.HeightIn, d.Needed, d.Extra, d.MayTurn, l.Prints.FirstOrDefault(p => p.Key == d.Key)?.Why ?? "", l.OutlineOf(d.Key));
     }
 
     private static LayoutStep? Next(FilmGround on, LayoutFigures now, FigureFormat f) => now.Cost is not { } cost || FilmStep.After(on, now.BilledIn, now.Bought, f) is not { } next ? null
@@ -185,13 +223,16 @@ internal static class LineLayouts
 
     private static IReadOnlyList<LayoutRoom> Room(LineOnFilm l, LayoutFigures now, LayoutStep? next)
     {
-        var placed = l.Layout.Placed();
+        var (placed, sheets) = (l.Layout.Placed(), Math.Max(1, now.Bought));
+        // what fills is laid by its outline too
+        var shapes = l.Layout.IsByOutline ? l.Shapes(l.Layout with { Designs = [.. Fillable(l).Select(d => l.By(d, true))] }) : null;
         return [.. Fillable(l).Select(d =>
         {
-            var design = d.Laid();
             var mine = l.Kept(d.Key);
-            var free = GangRoom.Fill(l.On.Ground, placed, design, Math.Max(1, now.Bought), l.On.Ground.LengthIn ?? now.BilledIn, MostRoom).Count;
-            return new LayoutRoom(d.Key, NameOf(l, d.Key), free, next is null ? free : GangRoom.Fill(l.On.Ground, placed, design, Math.Max(1, now.Bought) + (l.On.Roll is null ? 1 : 0), l.On.Ground.LengthIn ?? next.BilledIn, MostRoom).Count, mine?.Wanted(), mine?.OnHand() ?? 0, mine is null ? free : Math.Min(free, mine.Wanted()));
+            // what goes before the next step is laid first: it is what goes into this one
+            var all = GangRoom.Fill(l.On.Ground, placed, d.Laid(), sheets + (next is not null && l.On.Roll is null ? 1 : 0), l.On.Ground.LengthIn ?? next?.BilledIn ?? now.BilledIn, MostRoom, shapes);
+            var free = all.Count(p => p.Sheet < sheets && p.Y + p.HeightIn + l.On.Ground.MarginIn <= (l.On.Ground.LengthIn ?? now.BilledIn) + Rounding);
+            return new LayoutRoom(d.Key, NameOf(l, d.Key), free, all.Count, mine?.Wanted(), mine?.OnHand() ?? 0, mine is null ? free : Math.Min(free, mine.Wanted()));
         })];
     }
 

@@ -2981,7 +2981,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The layout of a line: as settled, else by the usual orders; on the film asked for, else on the cheapest. */
+        /** The layout of a line: as settled, else by the usual orders; on the film asked for, else on the cheapest; by its prints' own outlines or their boxes, as settled when not said. */
         get: operations["lineLayout"];
         /** Settles a layout for the line; the whole of it is looked over first. */
         put: operations["settleLayout"];
@@ -3696,11 +3696,13 @@ export interface components {
             /** Format: double */
             price: number;
         };
-        /** @description A layout made elsewhere: the text of an SVG or a table. */
+        /** @description A layout made elsewhere: the text of an SVG or a table; by outline where prints may lie in one another's empty corners. */
         BroughtLayoutBody: {
             filmId: string;
             on: string;
             text: string;
+            /** @default false */
+            byOutline: boolean;
         };
         /** @description How a style is bought, beside its list price and freight. */
         Buying: {
@@ -5072,6 +5074,11 @@ export interface components {
              * @default false
              */
             nextStep: boolean;
+            /**
+             * @description True when prints may lie in one another's empty corners.
+             * @default false
+             */
+            byOutline: boolean;
         };
         /** @description A price list of bought film. */
         FilmBody: {
@@ -5865,6 +5872,11 @@ export interface components {
             leftOut: components["schemas"]["Problem"][];
             /**
              * Format: double
+             * @description Ground that is covered by designs, in².
+             */
+            coveredIn2: number;
+            /**
+             * Format: double
              * @description How far over the floor it is, in length on a roll, in sheets otherwise: 0.02 for 2 % over what nothing can be under; 0 for nothing laid.
              */
             overFloor: number;
@@ -6426,6 +6438,12 @@ export interface components {
              * @default
              */
             for: string;
+            /**
+             * Format: double
+             * @description Share of its box that its own outline encloses, where it is laid by it; 1 for a box.
+             * @default 1
+             */
+            cover: number;
         };
         /** @description A design as it is drawn. */
         LaidDesignView: {
@@ -6461,6 +6479,8 @@ export interface components {
             mayTurn: boolean;
             /** @description Where the number comes from. */
             why: string;
+            /** @description Its own outline; null where it fills its box. */
+            outline: null | components["schemas"]["OutlinePart"][];
         };
         /** @description A layout that is bought, without where each copy lies. */
         LaidPurchase: {
@@ -6847,6 +6867,8 @@ export interface components {
              * @description Layings tried.
              */
             steps: number;
+            /** @description True when prints are laid by their own outlines: some may lie in the empty corners of others. */
+            isByOutline: boolean;
         };
         /** @description The layout of a line's prints on one roll or sheet, as it is settled or as the usual orders give it. */
         LineLayoutView: {
@@ -6891,6 +6913,11 @@ export interface components {
             joins: components["schemas"]["LayoutJoin"][];
             /** @description True for the roll of the shop's own printer: nothing of it is ordered. */
             isOwn: boolean;
+            /** @description True when prints are laid by their own outlines: they may lie in one another's empty corners. */
+            isByOutline: boolean;
+            /** @description True when a print leaves corners of its box empty. */
+            hasOutlines: boolean;
+            cutRound: null | components["schemas"]["Figure"];
         };
         /** @description One line of a document. */
         LinePrinted: {
@@ -7708,6 +7735,29 @@ export interface components {
              * @default 0
              */
             surcharges: number;
+        };
+        /** @description A part of what a print's outline encloses, in shares of the print's own box as it stands upright, 0 to 1. */
+        OutlinePart: {
+            /**
+             * Format: double
+             * @description Left edge.
+             */
+            x: number;
+            /**
+             * Format: double
+             * @description Top edge.
+             */
+            y: number;
+            /**
+             * Format: double
+             * @description Width.
+             */
+            width: number;
+            /**
+             * Format: double
+             * @description Height.
+             */
+            height: number;
         };
         /** @description A screen printer that work is sent out to, with the shop's blanks (DOMAIN 5). */
         OutsidePrinter: {
@@ -10393,6 +10443,11 @@ export interface components {
              * @default 2
              */
             seconds: number;
+            /**
+             * @description True when prints may lie in one another's empty corners.
+             * @default false
+             */
+            byOutline: boolean;
         };
         /** @description The best after some layings. */
         SearchPoint: {
@@ -10483,7 +10538,7 @@ export interface components {
             /** Format: double */
             price: number;
         };
-        /** @description A layout to be settled: every copy the line needs, extra ones among them. */
+        /** @description A layout to be settled: every copy the line needs, extra ones among them; by outline where prints may lie in one another's empty corners. */
         SettleBody: {
             filmId: string;
             on: string;
@@ -10498,6 +10553,8 @@ export interface components {
              * @default 0
              */
             steps: number;
+            /** @default false */
+            byOutline: boolean;
         };
         /** @description Copies of one design in a grid on a sheet of fixed size. */
         SheetGrid: {
@@ -11790,6 +11847,12 @@ export interface components {
              * @description Money it costs more than the layout that is there; negative where it saves, null where one of them cannot be billed.
              */
             more: null | number;
+            cutRound: null | components["schemas"]["Figure"];
+            /**
+             * Format: double
+             * @description Money it costs more with the cutting counted on both sides; negative where it saves, null where one of them cannot be billed.
+             */
+            inAll: null | number;
         };
         /** @description A layout tried, or one copy of it moved by hand; nothing is kept. */
         TryBody: {
@@ -11810,6 +11873,11 @@ export interface components {
              * @default 0.3
              */
             reachIn: number;
+            /**
+             * @description True when prints may lie in one another's empty corners.
+             * @default false
+             */
+            byOutline: boolean;
         };
         /** @description What an undo did. */
         UndoView: {
@@ -26695,6 +26763,7 @@ export interface operations {
             query?: {
                 filmId?: string;
                 on?: string;
+                byOutline?: boolean;
             };
             header?: never;
             path: {

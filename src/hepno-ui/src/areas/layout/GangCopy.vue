@@ -12,6 +12,18 @@ const box = computed(() => ({
   height: size.value.w * props.scale,
 }))
 const design = computed(() => props.layout.designs.find((d) => d.key === props.copy.key))
+/** Its own outline as it is drawn: upright pictures lie with their top to the left, turned ones stand. */
+const outline = computed(() =>
+  props.layout.isByOutline && design.value?.outline
+    ? design.value.outline
+        .map((p) => (props.copy.turned ? p : { x: p.y, y: 1 - p.x - p.width, width: p.height, height: p.width }))
+        .map(
+          (p) =>
+            `M${box.value.x + p.x * box.value.width} ${box.value.y + p.y * box.value.height}h${p.width * box.value.width}v${p.height * box.value.height}h${-p.width * box.value.width}z`,
+        )
+        .join('')
+    : '',
+)
 // a picture narrower than this says nothing: a flat block instead
 const least = 14
 const picture = computed(() =>
@@ -23,7 +35,8 @@ const picture = computed(() =>
 
 <template>
   <g>
-    <rect v-bind="box" :fill="cloth" stroke="var(--bleach)" :stroke-width="scale > 6 ? 1 : 0.6" />
+    <path v-if="outline" :d="outline" :fill="cloth" />
+    <rect v-else v-bind="box" :fill="cloth" stroke="var(--bleach)" :stroke-width="scale > 6 ? 1 : 0.6" />
     <image
       v-if="picture"
       :href="picture"

@@ -94,6 +94,7 @@ const letters: Record<string, () => unknown> = {
   '+': () => gang.fillNext(),
   s: () => gang.searching(2),
   j: () => joining(),
+  o: () => gang.outlines(),
   delete: () => gang.remove(),
   backspace: () => gang.remove(),
   escape: () => gang.back(),
@@ -123,7 +124,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
 
 function choose(i: number): void {
   const c = view.value?.choices[i]
-  if (c) void gang.load(c.filmId, c.on)
+  if (c) void gang.load(c.filmId, c.on, view.value?.isByOutline)
 }
 const isHere = (c: { filmId: string; on: string }) => c.filmId === view.value?.filmId && c.on === view.value.on
 const sent = computed(() => !['ask', 'compare', 'layout', 'quote'].includes(shop.order?.station ?? ''))
@@ -188,7 +189,18 @@ const settleNow = () =>
             >{{ money(proposal.tried.figures.cost.value, f) }},
             <b :class="{ go: saving > 0 }">{{
               saving > 0 ? `${money(saving, f)} less` : saving < 0 ? `${money(-saving, f)} more` : 'no dearer'
-            }}</b></span
+            }}</b><template v-if="proposal.tried.cutRound"
+              >; cutting round takes
+              <button type="button" @click="explain(proposal.tried.cutRound)">
+                {{ money(proposal.tried.cutRound.value, f) }}
+              </button>
+              of work<template v-if="proposal.tried.inAll !== null"
+                >: in all
+                <b :class="{ go: proposal.tried.inAll < 0 }"
+                  >{{ money(Math.abs(proposal.tried.inAll), f) }} {{ proposal.tried.inAll < 0 ? 'less' : 'more' }}</b
+                ></template
+              ></template
+            ></span
           >
           <button class="go-button" type="button" @click="gang.keep()">Keep it <kbd>Enter</kbd></button>
           <button class="plain-button" type="button" @click="gang.back()">Leave it <kbd>Esc</kbd></button>
@@ -223,8 +235,26 @@ const settleNow = () =>
             ></span
           >
         </p>
+        <p v-if="view.hasOutlines && !view.isLocked" class="small">
+          <template v-if="view.isByOutline"
+            >Laid by outline: prints may lie in one another's corners.
+            <template v-if="view.cutRound"
+              >Cutting round takes
+              <button type="button" @click="explain(view.cutRound)">{{ money(view.cutRound.value, f) }}</button> of
+              work.</template
+            ></template
+          >
+          <template v-else>Laid as boxes; some prints leave corners empty.</template>
+          {{ ' '
+          }}<button class="plain-button" type="button" @click="gang.outlines()">
+            <kbd>O</kbd> {{ view.isByOutline ? 'as boxes' : 'by outline' }}
+          </button>
+        </p>
         <p v-if="!view.isLocked" class="small">
-          <template v-if="sent">Its quote stands; what is bought follows this layout until the film is here.</template>
+          <template v-if="sent"
+            >Its quote stands; what is {{ view.isOwn ? 'printed' : 'bought' }} follows this layout until the film is
+            {{ view.isOwn ? 'printed' : 'here' }}.</template
+          >
           <template v-else-if="view.isSettled"
             >Settled: estimate and quote use it.
             <button class="plain-button" type="button" @click="gang.forget()">The usual one again</button></template

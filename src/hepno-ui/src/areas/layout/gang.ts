@@ -44,17 +44,21 @@ export function useGang() {
   const seed = ref(1)
   const figures = computed(() => tried.value?.figures ?? view.value?.figures)
   const path = () => ({ path: { id: shop.order?.id ?? '', line: lineInHand.value?.id ?? '' } })
-  const ground = () => ({ filmId: view.value?.filmId ?? '', on: view.value?.on ?? '' })
+  const ground = () => ({
+    filmId: view.value?.filmId ?? '',
+    on: view.value?.on ?? '',
+    byOutline: view.value?.isByOutline ?? false,
+  })
 
   let loads = 0
-  async function load(filmId?: string, on?: string): Promise<void> {
+  async function load(filmId?: string, on?: string, byOutline?: boolean): Promise<void> {
     const line = lineInHand.value?.id
     const mine = ++loads
     if (!shop.order || !line) return
     await reading(async () => {
       const got = await ask(
         api.GET('/api/orders/{id}/lines/{line}/layout', {
-          params: { ...path(), query: filmId && on ? { filmId, on } : {} },
+          params: { ...path(), query: filmId && on ? { filmId, on, byOutline } : {} },
         }),
       )
       // only what was asked for last is shown
@@ -71,11 +75,21 @@ export function useGang() {
     proposal.value = search.value = null
     chosen.value = 0
   })
-  watch(
-    [() => shop.order?.id, () => shop.order?.version, () => lineInHand.value?.id],
-    () => void load(view.value?.filmId, view.value?.on),
-    { immediate: true },
-  )
+  watch([() => shop.order?.id, () => shop.order?.version, () => lineInHand.value?.id], () => void again(), {
+    immediate: true,
+  })
+
+  /** On the same film, likewise by outline or as boxes. */
+  function again(): Promise<void> {
+    return load(view.value?.filmId, view.value?.on, view.value?.isByOutline)
+  }
+  /** Prints by their own outlines, or as boxes again; nothing is kept until a layout is settled. */
+  async function outlines(): Promise<void> {
+    const v = view.value
+    if (!v?.hasOutlines || v.isLocked || held.value) return
+    proposal.value = search.value = null
+    await load(v.filmId, v.on, !v.isByOutline)
+  }
 
   /** Keeps a layout for the line. */
   async function settle(now: Copy[], said: string, steps = 0): Promise<void> {
@@ -92,7 +106,7 @@ export function useGang() {
       proposal.value = search.value = null
       await refresh()
     }, `${said} Z takes it back.`)
-    if (!kept) await load(view.value?.filmId, view.value?.on)
+    if (!kept) await again()
   }
   async function look(now: Copy[], moved: number | null): Promise<Schemas['TriedLayout'] | null> {
     let got: Schemas['TriedLayout'] | null = null
@@ -295,7 +309,7 @@ export function useGang() {
   const drawn = computed(() => proposal.value?.tried.copies ?? copies.value)
   return {
     view, figures, drawn, copies, chosen, held, tried, proposal, search,
-    load, settle, pick, hold, back, drop, turn, pin, remove, oneMore, fillRoom, fillNext, fillWith, fromDrawer, keep, searching, bring, forget, together,
+    load, settle, outlines, pick, hold, back, drop, turn, pin, remove, oneMore, fillRoom, fillNext, fillWith, fromDrawer, keep, searching, bring, forget, together,
   } // prettier-ignore
 }
 export type Gang = ReturnType<typeof useGang>
