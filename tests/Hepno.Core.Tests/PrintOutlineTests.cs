@@ -145,14 +145,14 @@ public class PrintOutlineTests
         Assert.True(bill.Cost.Value < new DtfBought().Answer(ask, book).Decorations.SelectMany(d => d.Purchases).Single().Laid!.Bill.Cost.Value);
         // an in of outline takes a second, a print 20 at least; straight it takes 6
         Assert.Equal([40, 20], answer.Decorations.Select(d => d.Preparation.Single(s => s.Code == "cut-apart").Seconds));
-        var cutting = CutRound.Of(layout, 0.5, book.Numbers.Standards(), 18m, key => key)!;
-        Assert.Equal((double)n * (34 + 14) / 3600 * 18, (double)cutting.Value, 1e-6);
+        var cutting = CutRound.Of(layout, 0.5, book.Numbers.Standards(), 18m, 4.5m, key => key)!;
+        Assert.Equal((double)n * (34 + 14) / 3600 * 22.5, (double)cutting.Value, 1e-6);
 
         // one gate by itself at the end is cut straight, and boxes always are
         var apart = layout with { Copies = [.. layout.Copies.SkipLast(1), layout.Copies[^1] with { X = 0.25, Y = 200 }] };
         Assert.Equal(((n - 1.0) / n, (n - 1.0) / n), (apart.CutRound(0.5)["gate"], apart.CutRound(0.5)["mark"]));
         Assert.Empty((layout with { Designs = needed }).CutRound(0.5));
-        Assert.Null(CutRound.Of(layout with { Designs = needed }, 0.5, book.Numbers.Standards(), 18m, key => key));
+        Assert.Null(CutRound.Of(layout with { Designs = needed }, 0.5, book.Numbers.Standards(), 18m, 4.5m, key => key));
     }
 
     [Fact]

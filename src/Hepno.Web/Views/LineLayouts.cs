@@ -120,7 +120,7 @@ internal static class LineLayouts
     public static IReadOnlyList<Problem> Faults(LineOnFilm l, LineLayout layout) =>
         [.. GangCheck.Faults(l.On.Ground, [.. layout.Designs.Select(d => d.Laid())], layout.Placed(), key => NameOf(l, key), l.Shapes(layout))];
 
-    private static Figure? Cutting(LineOnFilm l, LineLayout layout, ShopBook book) => l.IsTrimmed ? null : CutRound.Of(layout, l.On.Ground.GapIn, book.Numbers.Standards(), book.Numbers.Wage, key => NameOf(l, key));
+    private static Figure? Cutting(LineOnFilm l, LineLayout layout, ShopBook book) => l.IsTrimmed ? null : CutRound.Of(layout, l.On.Ground.GapIn, book.Numbers.Standards(), book.Numbers.Wage, book.Numbers.OverheadPerHour, key => NameOf(l, key));
 
     /// <summary>Sheets and length that are paid for, or would be with one more step.</summary>
     public static (int Sheets, double LengthIn) Filled(FilmGround on, LineLayout layout, bool nextStep, FigureFormat f)
