@@ -136,18 +136,34 @@ public class LayoutFileTests
         Assert.Equal(("10in", "6.5in"), ((string?)XElement.Parse(svg).Attribute("width"), (string?)XElement.Parse(svg).Attribute("height")));
         // one picture, laid twice
         Assert.Single(XElement.Parse(svg).Descendants(), e => e.Name.LocalName == "image");
-        Assert.Equal([("flag", 0.5, 0.25, 4.0, 2.0, false), ("flag", 5.13, 1.07, 2.0, 4.0, true)], LayoutSvg.Read(svg));
+        Assert.Equal([new("flag", 0.5, 0.25, 4.0, 2.0, false), new("flag", 5.13, 1.07, 2.0, 4.0, true)], LayoutDrawing.Read(svg));
         // without a picture the boxes are there
-        Assert.Equal(2, LayoutSvg.Read(Encoding.UTF8.GetString(LayoutSvg.Write(Sheet, Pictures(null)))).Count);
+        Assert.Equal(2, LayoutDrawing.Read(Encoding.UTF8.GetString(LayoutSvg.Write(Sheet, Pictures(null)))).Count);
     }
 
     [Theory]
     [InlineData("<svg xmlns='http://www.w3.org/2000/svg' width='254mm' viewBox='5 5 100 50'><rect id='flag' x='15' y='5' width='20' height='10'/></svg>", 1, 0, 2, 1)]
     [InlineData("<svg width='960px' viewBox='0 0 10 5'><g data-design='flag'><rect x='1' width='2' height='1'/></g></svg>", 1, 0, 2, 1)]
+    [InlineData("<svg width='10in' viewBox='0 0 1000 500'><g transform='translate(50,-20) scale(2)'><image id='flag' x='25' y='10' width='100' height='50'/></g></svg>", 1, 0, 2, 1)]
+    [InlineData("<svg width='10in' viewBox='0 0 10 5'><g id='flag' transform='matrix(.5 0 0 .5 1 0)'><rect width='10' height='10' transform='scale(0.4, 0.2)'/></g></svg>", 1, 0, 2, 1)]
+    [InlineData("<svg width='10in' viewBox='0 0 960 480'><rect width='960' height='480'/><image id='flag' x='1in' width='50.8mm' height='1in'/></svg>", 1, 0, 2, 1)]
+    [InlineData("<svg width='10in' viewBox='0 0 10 5' xmlns:xlink='x'><defs><symbol id='s'><image width='2' height='1'/></symbol></defs><use id='flag' xlink:href='#s' x='1'/><rect x='1' width='2' height='1.01'/></svg>", 1, 0, 2, 1.01)]
     public void Drawings_of_other_programs_are_read_at_their_own_scale(string svg, double x, double y, double w, double h)
     {
-        var box = Assert.Single(LayoutSvg.Read(svg));
+        var box = Assert.Single(LayoutDrawing.Read(svg));
         Assert.Equal(("flag", x, y, w, h), (box.Key, Math.Round(box.X, 9), Math.Round(box.Y, 9), Math.Round(box.WidthIn, 9), Math.Round(box.HeightIn, 9)));
+    }
+
+    [Theory]
+    [InlineData("rotate(90)", 2, 1, "-1 0 1 2")]
+    [InlineData("translate(5 0) rotate(90)", 2, 1, "4 0 1 2")]
+    [InlineData("rotate(-90 1 1)", 2, 1, "0 0 1 2")]
+    [InlineData("rotate(450, 1, 1)", 2, 1, "1 0 1 2")]
+    public void What_is_turned_by_a_quarter_lies_turned(string transform, double w, double h, string box)
+    {
+        var read = LayoutDrawing.Read(FormattableString.Invariant($"<svg width='10in' viewBox='0 0 10 5'><image id='flag' width='{w}' height='{h}' transform='{transform}'/></svg>"));
+        Assert.True(read[0].Turned);
+        Assert.Equal(box, FormattableString.Invariant($"{read[0].X} {read[0].Y} {read[0].WidthIn} {read[0].HeightIn}"));
     }
 
     [Theory]
@@ -158,8 +174,14 @@ public class LayoutFileTests
     [InlineData("<svg width='10in'/>")]
     [InlineData("<svg width='10in' viewBox='0 0 0 5'/>")]
     [InlineData("<svg width='10in' viewBox='0 0 10 5'><rect x='wide' width='1' height='1'/></svg>")]
+    [InlineData("<svg width='10in' viewBox='0 0 10 5'><rect width='1' height='1' transform='rotate(12)'/></svg>")]
+    [InlineData("<svg width='10in' viewBox='0 0 10 5'><rect width='1' height='1' transform='skewX(5)'/></svg>")]
+    [InlineData("<svg width='10in' viewBox='0 0 10 5'><rect width='1' height='1' transform='translate(one)'/></svg>")]
+    [InlineData("<svg width='10in' viewBox='0 0 10 5'><rect width='1' height='1' transform='push(1)'/></svg>")]
+    [InlineData("<svg width='10in' viewBox='0 0 10 5'><rect width='1' height='1' transform='translate(1) and so on'/></svg>")]
+    [InlineData("<svg width='10in' viewBox='0 0 10 5'><g id='a'><use href='#a'/><use href='#a'/></g></svg>")]
     [InlineData("<!DOCTYPE svg [<!ENTITY a 'b'>]><svg width='10in' viewBox='0 0 10 5'/>")]
-    public void What_is_no_drawing_is_refused_in_a_sentence(string text) => Assert.EndsWith(".", Assert.Throws<NotATableException>(() => LayoutSvg.Read(text)).Message, StringComparison.Ordinal);
+    public void What_is_no_drawing_is_refused_in_a_sentence(string text) => Assert.EndsWith(".", Assert.Throws<NotATableException>(() => LayoutDrawing.Read(text)).Message, StringComparison.Ordinal);
 
     [Fact]
     public void Bands_make_a_picture_that_is_read_as_any_other()

@@ -21,7 +21,7 @@ internal static class LayoutTable
     {
         if (text.AsSpan().TrimStart('\ufeff').TrimStart().StartsWith("<"))
         {
-            return [.. LayoutSvg.Read(text).Select((b, i) => Copy(Find(b.Key, b.WidthIn, b.HeightIn, designs, nameOf, $"Box {i + 1} of the drawing"), 0, b.X, b.Y, b.WidthIn, b.HeightIn, b.Turned))];
+            return [.. LayoutDrawing.Read(text).Select((b, i) => Copy(Find(b.Key, b.WidthIn, b.HeightIn, designs, nameOf, $"Box {i + 1} of the drawing"), 0, b.X, b.Y, b.WidthIn, b.HeightIn, b.Turned))];
         }
         return [.. CsvTable.Read(text, ["x_in", "y_in", "width_in", "height_in"]).Select(r =>
         {
