@@ -68,6 +68,18 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
     }
 
     [Fact]
+    public async Task A_value_changed_by_hand_that_cannot_be_kept_is_refused_in_words()
+    {
+        using var empty = new Shop(demo: false);
+        var archive = JsonNode.Parse(await Archive())!.AsObject();
+        archive["orders"]![0]!["facts"]!["layouts"] = JsonNode.Parse("""[{"lineId":"1","filmId":"ferrow","on":"roll","designs":[{"key":"f","widthIn":1,"heightIn":1,"needed":1,"cover":5}],"copies":[],"seed":1,"steps":0}]""");
+        var (status, body) = await empty.Send(HttpMethod.Put, "/api/archive", archive.ToJsonString());
+        Assert.True(status == 400, body.ToString());
+        Assert.Equal("order 1", body.GetProperty("problems")[0].GetProperty("where").GetString());
+        Assert.Empty((await empty.Get("/api/styles")).EnumerateArray());
+    }
+
+    [Fact]
     public async Task A_style_that_could_not_be_typed_is_not_brought_either()
     {
         using var empty = new Shop(demo: false);

@@ -34,6 +34,9 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
 {
     public const int Known = 2;
 
+    // the database's word for a value it does not take
+    private const int Unfit = 19;
+
     /// <summary>Reads everything in one transaction.</summary>
     public static ShopArchive Of(SqliteConnection c, string folder) => new(Known, Desk.Numbers(c), All(c, Aggregates.Customers), All(c, Aggregates.Styles), All(c, Aggregates.Films), All(c, Aggregates.Vinyls), All(c, Aggregates.Screens),
         All(c, Aggregates.FilmPrinters), All(c, Aggregates.DyePrinters), All(c, Aggregates.Cutters), All(c, Aggregates.Presses), All(c, Aggregates.Recipes), All(c, Aggregates.Orders),
@@ -109,9 +112,17 @@ internal sealed record ShopArchive(int Format, ShopNumbers Numbers, IReadOnlyLis
     private static void Put<T>(SqliteConnection c, Aggregate<T> aggregate, IReadOnlyList<T> values, Deed deed)
         where T : class
     {
-        foreach (var value in values)
+        foreach (var (value, i) in values.Select((v, i) => (v, i)))
         {
-            aggregate.Put(c, value, 0, deed);
+            try
+            {
+                aggregate.Put(c, value, 0, deed);
+            }
+            catch (SqliteException unfit) when (unfit.SqliteErrorCode == Unfit)
+            {
+                // what no screen lets through may stand in a file that was changed by hand
+                throw new RefusedException(400, "unfit", $"The archive's {aggregate.Kind} {i + 1} holds a value that cannot be kept.", "Bring the file as it was exported.", $"{aggregate.Kind} {i + 1}");
+            }
         }
     }
 
