@@ -61,6 +61,24 @@ public class LayoutFileTests
         Assert.Equal(0, picture.GetPixel(1420, 400).Alpha);
     }
 
+    // laid by outline the box of one reaches over the other: where it is clear it takes nothing away
+    [Fact]
+    public void A_print_in_the_gate_of_another_is_printed_whole()
+    {
+        var gate = Painted(120, 90, (_, _) => (20, 160, 20));
+        for (var i = 0; i < 120 * 90; i++)
+        {
+            gate.Rgba[(i * 4) + 3] = (byte)(i / 120 >= 22 && i % 120 is >= 30 and < 90 ? 0 : 255);
+        }
+        using var to = new MemoryStream();
+        LayoutPng.Write(to, new("T-2", 5, 4, [new("flag", "Sleeve", 1.75, 1.5, 1.5, 0.75, false), new("gate", "Front", 0.5, 0.25, 4, 3, false)]), new(key => key == "gate" ? gate : Flag), CancellationToken.None);
+        using var picture = SKBitmap.Decode(to.ToArray());
+        Assert.True(picture.GetPixel(300, 600) is { Green: > 120, Blue: < 60, Alpha: 255 });
+        Assert.True(picture.GetPixel(750, 480) is { Red: > 200, Blue: < 60, Alpha: 255 });
+        Assert.True(picture.GetPixel(750, 640) is { Blue: > 200, Red: < 60, Alpha: 255 });
+        Assert.Equal(0, picture.GetPixel(750, 800).Alpha);
+    }
+
     private static (int Left, int Top, int Right, int Bottom) Painted(SKBitmap picture, int x0, int y0, int x1, int y1)
     {
         var (left, top, right, bottom) = (int.MaxValue, int.MaxValue, 0, 0);
