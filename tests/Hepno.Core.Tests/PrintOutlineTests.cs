@@ -150,7 +150,7 @@ public class PrintOutlineTests
 
         // one gate by itself at the end is cut straight, and boxes always are
         var apart = layout with { Copies = [.. layout.Copies.SkipLast(1), layout.Copies[^1] with { X = 0.25, Y = 200 }] };
-        Assert.Equal(((n - 1.0) / n, (n - 1.0) / n), (apart.CutRound(0.5)["gate"], apart.CutRound(0.5)["mark"]));
+        Assert.Equal((n - 1, n - 1), (apart.CutRound(0.5)["gate"], apart.CutRound(0.5)["mark"]));
         Assert.Empty((layout with { Designs = needed }).CutRound(0.5));
         Assert.Null(CutRound.Of(layout with { Designs = needed }, 0.5, book.Numbers.Standards(), 18m, 4.5m, key => key));
     }

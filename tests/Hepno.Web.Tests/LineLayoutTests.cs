@@ -30,6 +30,16 @@ public class LineLayoutTests(Shop shop) : IClassFixture<Shop>
         return body;
     }
 
+    private async Task<JsonElement> Ended(JsonElement search)
+    {
+        for (var i = 0; i < 200 && !search.GetProperty("isDone").GetBoolean(); i++)
+        {
+            await Task.Delay(50);
+            search = await shop.Get($"/api/layout-searches/{search.GetProperty("id").GetString()}");
+        }
+        return search;
+    }
+
     private static JsonNode With(JsonNode copies, int at, string field, JsonNode value)
     {
         var changed = copies.DeepClone();
@@ -80,6 +90,23 @@ public class LineLayoutTests(Shop shop) : IClassFixture<Shop>
         var anew = await View("forgotten");
         Assert.Contains("for other prints", anew["stale"]!.GetValue<string>(), StringComparison.Ordinal);
         Assert.False(anew["isSettled"]!.GetValue<bool>());
+    }
+
+    [Fact]
+    public async Task A_settled_layout_says_when_its_film_wants_a_larger_gap_since()
+    {
+        using var other = new Shop();
+        var journey = new Journey(other, "gap");
+        await journey.To("layout");
+        var copies = (await other.Get(At("gap"))).GetProperty("copies").GetRawText();
+        await journey.Done("lines/1/layout", $$"""{{{Ground}},"copies":{{copies}}}""", HttpMethod.Put);
+        Assert.Equal("", (await other.Get(At("gap"))).GetProperty("stale").GetString());
+        var film = (await other.Get("/api/films")).EnumerateArray().Single(f => f.GetProperty("value").GetProperty("id").GetString() == "ferrow");
+        var body = JsonNode.Parse(film.GetProperty("value").GetRawText())!.AsObject();
+        body.Remove("id");
+        body["byLayout"]!["gapIn"] = 0.75;
+        Assert.Equal(200, (await other.Send(HttpMethod.Put, "/api/films/ferrow", body.ToJsonString(), film.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture))).Status);
+        Assert.Contains("was changed since it was settled", (await other.Get(At("gap"))).GetProperty("stale").GetString(), StringComparison.Ordinal);
     }
 
     [Fact]
@@ -139,11 +166,7 @@ public class LineLayoutTests(Shop shop) : IClassFixture<Shop>
         Assert.True(status == 200, search.ToString());
         var id = search.GetProperty("id").GetString();
         var (_, stopped) = await shop.Send(HttpMethod.Post, $"/api/layout-searches/{id}/stop");
-        for (var i = 0; i < 200 && !stopped.GetProperty("isDone").GetBoolean(); i++)
-        {
-            await Task.Delay(50);
-            stopped = await shop.Get($"/api/layout-searches/{id}");
-        }
+        stopped = await Ended(stopped);
         var result = stopped.GetProperty("result");
         Assert.Empty(result.GetProperty("problems").EnumerateArray());
         Assert.True(result.GetProperty("figures").GetProperty("usedIn").GetDouble() < spread.Count * 20);
@@ -165,12 +188,7 @@ public class LineLayoutTests(Shop shop) : IClassFixture<Shop>
             (spread[i]!["x"], spread[i]!["y"], spread[i]!["turned"], spread[i]!["pinned"]) = (0.25, 0.25 + (i * 20), false, i == spread.Count - 1);
         }
         var (_, search) = await shop.Send(HttpMethod.Post, $"{At(id)}/search", $$"""{{{ground}},"copies":{{spread.ToJsonString()}},"seconds":1}""");
-        for (var i = 0; i < 200 && !search.GetProperty("isDone").GetBoolean(); i++)
-        {
-            await Task.Delay(50);
-            search = await shop.Get($"/api/layout-searches/{search.GetProperty("id").GetString()}");
-        }
-        var found = search.GetProperty("result");
+        var found = (await Ended(search)).GetProperty("result");
         Assert.Empty(found.GetProperty("problems").EnumerateArray());
         Assert.Contains(found.GetProperty("copies").EnumerateArray(), c => c.GetProperty("pinned").GetBoolean() && c.GetProperty("y").GetDouble() == spread[^1]!["y"]!.GetValue<double>());
     }
@@ -308,12 +326,7 @@ public class LineLayoutTests(Shop shop) : IClassFixture<Shop>
 
         const string By = $"{Ground},\"byOutline\":true";
         var (_, search) = await shop.Send(HttpMethod.Post, $"{At("arched")}/search", $$"""{{{By}},"copies":{{boxes["copies"]!.ToJsonString()}},"seconds":1}""");
-        for (var i = 0; i < 200 && !search.GetProperty("isDone").GetBoolean(); i++)
-        {
-            await Task.Delay(50);
-            search = await shop.Get($"/api/layout-searches/{search.GetProperty("id").GetString()}");
-        }
-        var found = search.GetProperty("result");
+        var found = (await Ended(search)).GetProperty("result");
         Assert.Empty(found.GetProperty("problems").EnumerateArray());
         Assert.True(found.GetProperty("figures").GetProperty("usedIn").GetDouble() < boxes["figures"]!["floorIn"]!.GetValue<double>());
         Assert.Equal(found.GetProperty("more").GetDecimal() + found.GetProperty("cutRound").GetProperty("value").GetDecimal(), found.GetProperty("inAll").GetDecimal());
@@ -328,14 +341,16 @@ public class LineLayoutTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal((true, true, ""), (settled["isByOutline"]!.GetValue<bool>(), settled["isSettled"]!.GetValue<bool>(), settled["stale"]!.GetValue<string>()));
         Assert.True(settled["cutRound"]!["value"]!.GetValue<decimal>() > 0);
         Assert.InRange(await Cutting(), 6.1, 2 * (10 + 8.889));
-        // boxes can be looked at again, and filling goes into gates too
+        // boxes can be looked at and given out again, and filling goes into gates too
         Assert.False((await View("arched", "?filmId=ferrow&on=roll&byOutline=false"))["isSettled"]!.GetValue<bool>());
+        var client = shop.CreateClient();
+        Assert.NotEqual(await client.GetStringAsync($"{At("arched")}/layout.csv"), await client.GetStringAsync($"{At("arched")}/layout.csv?filmId=ferrow&on=roll&byOutline=false"));
         var (_, filled) = await shop.Send(HttpMethod.Post, $"{At("arched")}/fill", $$"""{{{By}},"copies":{{copies.ToJsonString()}},"key":"c"}""");
         Assert.Empty(filled.GetProperty("problems").EnumerateArray());
         Assert.True(filled.GetProperty("copies").GetArrayLength() > copies.AsArray().Count);
 
         // an artwork that is changed has no gate any more: it is said
         await Draw(Arch.Replace("M0 0H90V80H70V20H20V80H0Z", "M0 0H90V80H0Z", StringComparison.Ordinal), 1);
-        Assert.StartsWith("Its artwork was changed: ", (await View("arched"))["stale"]!.GetValue<string>(), StringComparison.Ordinal);
+        Assert.StartsWith("Its artwork or its film was changed since it was settled: ", (await View("arched"))["stale"]!.GetValue<string>(), StringComparison.Ordinal);
     }
 }

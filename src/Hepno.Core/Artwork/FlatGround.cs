@@ -29,45 +29,17 @@ public static class FlatGround
     {
         var (w, h, rgba) = raster;
         var (seed, result) = (Lab.Of(ground), rgba.ToArray());
-        var seen = new bool[w * h];
-        var open = new Stack<int>();
-        void Look(int x, int y)
+        FromEdges.Spread(w, h, (x, y) =>
         {
-            if (x >= 0 && y >= 0 && x < w && y < h && !seen[(y * w) + x])
-            {
-                seen[(y * w) + x] = true;
-                open.Push((y * w) + x);
-            }
-        }
-        for (var x = 0; x < w; x++)
-        {
-            Look(x, 0);
-            Look(x, h - 1);
-        }
-        for (var y = 0; y < h; y++)
-        {
-            Look(0, y);
-            Look(w - 1, y);
-        }
-        while (open.TryPop(out var p))
-        {
-            var i = p * 4;
+            var i = ((y * w) + x) * 4;
             var far = Lab.Of(rgba[i], rgba[i + 1], rgba[i + 2]).DistanceTo(seed);
-            if (far > reach * 2)
+            if (far <= reach * 2)
             {
-                continue;
+                // between one and two reaches lies the edge: it is made as clear as it is like the ground
+                result[i + 3] = far <= reach ? (byte)0 : (byte)Math.Round((far - reach) / reach * 255);
             }
-            // between one and two reaches lies the edge: it is made as clear as it is like the ground
-            result[i + 3] = far <= reach ? (byte)0 : (byte)Math.Round((far - reach) / reach * 255);
-            if (far <= reach)
-            {
-                var (x, y) = (p % w, p / w);
-                Look(x - 1, y);
-                Look(x + 1, y);
-                Look(x, y - 1);
-                Look(x, y + 1);
-            }
-        }
+            return far <= reach;
+        });
         return new(w, h, result);
     }
 }

@@ -60,32 +60,7 @@ public static class PrintOutline
     private static void Enclosed(bool[,] filled, int across, int down)
     {
         var outside = new bool[across, down];
-        var next = new Stack<(int X, int Y)>();
-        void Reach(int x, int y)
-        {
-            if (x >= 0 && y >= 0 && x < across && y < down && !filled[x, y] && !outside[x, y])
-            {
-                outside[x, y] = true;
-                next.Push((x, y));
-            }
-        }
-        for (var x = 0; x < across; x++)
-        {
-            Reach(x, 0);
-            Reach(x, down - 1);
-        }
-        for (var y = 0; y < down; y++)
-        {
-            Reach(0, y);
-            Reach(across - 1, y);
-        }
-        while (next.TryPop(out var at))
-        {
-            Reach(at.X - 1, at.Y);
-            Reach(at.X + 1, at.Y);
-            Reach(at.X, at.Y - 1);
-            Reach(at.X, at.Y + 1);
-        }
+        FromEdges.Spread(across, down, (x, y) => outside[x, y] = !filled[x, y]);
         for (var x = 0; x < across; x++)
         {
             for (var y = 0; y < down; y++)

@@ -43,12 +43,12 @@ public sealed record LineLayout(string LineId, string FilmId, string On, IReadOn
     /// <summary>True when prints are laid by their own outlines: some may lie in the empty corners of others.</summary>
     public bool IsByOutline => Designs.Any(d => d.Cover < 1);
 
-    /// <summary>Share of each design's copies that another's box reaches into: those are cut out round their outline, the others straight. Empty for a layout of boxes.</summary>
+    /// <summary>How many copies of each design another's box reaches into: those are cut out round their outline, the others straight. Empty for a layout of boxes.</summary>
     /// <param name="gapIn">Kept between boxes, in.</param>
-    public IReadOnlyDictionary<string, double> CutRound(double gapIn)
+    public IReadOnlyDictionary<string, int> CutRound(double gapIn)
     {
         var placed = IsByOutline ? Placed() : [];
-        return placed.GroupBy(p => p.DesignId).Select(g => (g.Key, Share: (double)g.Count(p => placed.Any(o => !ReferenceEquals(o, p) && o.Sheet == p.Sheet && GangCheck.AreNear(gapIn, o, p))) / g.Count())).Where(x => x.Share > 0).ToDictionary(x => x.Key, x => x.Share);
+        return placed.Where(p => placed.Any(o => !ReferenceEquals(o, p) && o.Sheet == p.Sheet && GangCheck.AreNear(gapIn, o, p))).GroupBy(p => p.DesignId).ToDictionary(g => g.Key, g => g.Count());
     }
 
     /// <summary>Every copy with its extent as it lies.</summary>

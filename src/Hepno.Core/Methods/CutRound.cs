@@ -20,7 +20,7 @@ public static class CutRound
         List<Figure> parts = [.. layout.Designs.Where(d => round.ContainsKey(d.Key)).Select(d =>
         {
             var each = steps.CutOut(d.WidthIn, d.HeightIn, 1).Seconds - steps.CutApart.Seconds;
-            var copies = (int)Math.Round(round[d.Key] * (d.Needed + d.Extra));
+            var copies = round[d.Key];
             return Figure.Of("cut-round-one", nameOf(d.Key), Money.Times(copies * each / 3600, wage + overhead), "copies × seconds more × an hour", Figure.Input("copies", "Cut round", copies, FigureUnit.Count, "the layout"),
                 Figure.Input("seconds", "More than straight", each, FigureUnit.Seconds, "Floor: trimming an in of outline, cutting straight"), Figure.Input("wage", "An hour of hands", wage, FigureUnit.MoneyAnHour, "Numbers: wage"), Figure.Input("overhead", "Its rent and the rest", overhead, FigureUnit.MoneyAnHour, "Numbers: overhead"));
         })];

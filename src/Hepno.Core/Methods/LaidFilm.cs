@@ -69,7 +69,7 @@ public sealed record LaidFilm(FilmGround On, IReadOnlyList<LaidPrint> Prints, Ga
             return null;
         }
         var found = mine?.FoundNeeded(on.Ground) ?? lay?.Invoke(on.Ground, designs) ?? GangNest.Lay(on.Ground, designs, 1, GangNest.OnePass);
-        return found.LeftOut.Count > 0 || on.Bill(found) is not { } bill ? null : new(on, prints, found, bill, GangBills.Shares(designs, bill), mine is not null, mine?.CutRound(on.Ground.GapIn) ?? Straight);
+        return found.LeftOut.Count > 0 || on.Bill(found) is not { } bill ? null : new(on, prints, found, bill, GangBills.Shares(designs, bill), mine is not null, mine is null ? Straight : mine.CutRound(on.Ground.GapIn).ToDictionary(c => c.Key, c => (double)c.Value / mine.Copies.Count(x => x.Key == c.Key)));
     }
 }
 

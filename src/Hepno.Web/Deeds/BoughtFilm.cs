@@ -14,8 +14,8 @@ internal static class BoughtFilm
     public static GatherItem? ItemOf(OrderFacts facts, AskLine line) => line.Placements.Count == 0 ? null : facts.Items.FirstOrDefault(i => i.Id == Id + line.Placements[0].Id);
 
     /// <summary>True while a line's film can still be laid otherwise: before the quote is sent, and then until it is here, or printed.</summary>
-    public static bool IsOpen(OrderCase c, AskLine line) => c.Standing.Station < Station.Gather || (c.Standing.Station == Station.Gather && IsUnprinted(c, line))
-        || (c.Standing.Station == Station.Gather && c.Order.Facts.JoinedOf(line.Id) is null && (ItemOf(c.Order.Facts, line) is { DoneAt: null } || (c.Order.Facts.Items.Count == 0 && c.Order.Facts.LayoutOf(line.Id) is not null)));
+    public static bool IsOpen(OrderCase c, AskLine line) => c.Standing.Station < Station.Gather || (c.Standing.Station == Station.Gather && (IsUnprinted(c, line)
+        || (c.Order.Facts.JoinedOf(line.Id) is null && (ItemOf(c.Order.Facts, line) is { DoneAt: null } || (c.Order.Facts.Items.Count == 0 && c.Order.Facts.LayoutOf(line.Id) is not null)))));
 
     // what is printed here is not ordered: its item is the work of printing it
     private static bool IsUnprinted(OrderCase c, AskLine line) => c.Line(line.Id).Frozen?.Band.Decorations.SelectMany(d => d.Purchases).Any(p => p.Laid is not null && p.Supplier.Length == 0) == true

@@ -27,23 +27,23 @@ internal static class LayoutFileEndpoints
     }
 
     /// <summary>The layout at true size, a page for each sheet, with names and cut marks.</summary>
-    internal static FileContentHttpResult Pdf(string id, string line, Desk desk, string? filmId, string? on)
+    internal static FileContentHttpResult Pdf(string id, string line, Desk desk, string? filmId, string? on, bool? byOutline)
     {
-        var (l, f) = Read(desk, id, line, filmId, on);
+        var (l, f) = Read(desk, id, line, filmId, on, byOutline);
         return TypedResults.File(LayoutPdf.Print([.. Enumerable.Range(0, Sheets(l)).Select(i => Sheet(l, i))], Pictures(desk, l)), "application/pdf", $"{FileName(l, f)}.pdf");
     }
 
     /// <summary>One sheet of the layout, or the roll, as a drawing at true size.</summary>
-    internal static FileContentHttpResult Svg(string id, string line, Desk desk, string? filmId, string? on, int? sheet)
+    internal static FileContentHttpResult Svg(string id, string line, Desk desk, string? filmId, string? on, int? sheet, bool? byOutline)
     {
-        var (l, f) = Read(desk, id, line, filmId, on);
+        var (l, f) = Read(desk, id, line, filmId, on, byOutline);
         return TypedResults.File(LayoutSvg.Write(Sheet(l, Known(l, sheet)), Pictures(desk, l)), "image/svg+xml", $"{FileName(l, f)}.svg");
     }
 
     /// <summary>One sheet of the layout, or the roll, as it is printed: 300 pixels an inch, written band by band.</summary>
-    internal static IResult Png(string id, string line, Desk desk, HttpContext context, string? filmId, string? on, int? sheet)
+    internal static IResult Png(string id, string line, Desk desk, HttpContext context, string? filmId, string? on, int? sheet, bool? byOutline)
     {
-        var (l, f) = Read(desk, id, line, filmId, on);
+        var (l, f) = Read(desk, id, line, filmId, on, byOutline);
         var (drawn, pictures) = (Sheet(l, Known(l, sheet)), Pictures(desk, l));
         RefusedException.IfAny([.. drawn.Copies.DistinctBy(c => c.Key).Where(c => pictures[c.Key] is null).Select(c => new Problem("no-picture", $"{c.Name} has no picture: the PNG is what is printed.", "placements", "Drop its artwork on it under Ask, or take the PDF."))]);
         // pixels go out as they are packed: nothing of the picture is kept
@@ -56,16 +56,16 @@ internal static class LayoutFileEndpoints
     }
 
     /// <summary>Every copy of the layout, a row each, in inches.</summary>
-    internal static FileContentHttpResult Csv(string id, string line, Desk desk, string? filmId, string? on)
+    internal static FileContentHttpResult Csv(string id, string line, Desk desk, string? filmId, string? on, bool? byOutline)
     {
-        var (l, f) = Read(desk, id, line, filmId, on);
+        var (l, f) = Read(desk, id, line, filmId, on, byOutline);
         return TypedResults.File(Encoding.UTF8.GetBytes(LayoutTable.Write([.. Enumerable.Range(0, Sheets(l)).Select(i => Sheet(l, i))])), "text/csv", $"{FileName(l, f)}.csv");
     }
 
     /// <summary>What to write to the supplier.</summary>
-    internal static string OrderText(string id, string line, Desk desk, string? filmId, string? on) => desk.Db.Read(c =>
+    internal static string OrderText(string id, string line, Desk desk, string? filmId, string? on, bool? byOutline) => desk.Db.Read(c =>
     {
-        var l = LineLayouts.Of(c, desk, id, line, filmId, on);
+        var l = LineLayouts.Of(c, desk, id, line, filmId, on, byOutline);
         if (l.On.Roll is { IsOwn: true })
         {
             throw new RefusedException(409, "own-film", $"The film of {l.Film.Supplier} lies here: nothing of {l.Case.Order.Code} is ordered on it.", "Take the PNG and print it.");
@@ -91,7 +91,7 @@ internal static class LayoutFileEndpoints
         }
     });
 
-    private static (LineOnFilm Line, FigureFormat F) Read(Desk desk, string id, string line, string? filmId, string? on) => desk.Db.Read(c => (LineLayouts.Of(c, desk, id, line, filmId, on), Desk.Numbers(c).Format));
+    private static (LineOnFilm Line, FigureFormat F) Read(Desk desk, string id, string line, string? filmId, string? on, bool? byOutline) => desk.Db.Read(c => (LineLayouts.Of(c, desk, id, line, filmId, on, byOutline), Desk.Numbers(c).Format));
 
     private static int Sheets(LineOnFilm l) => l.Layout.Copies.Max(x => x.Sheet) + 1;
 

@@ -104,7 +104,7 @@ internal static class LineLayoutEndpoints
         {
             RefusedException.IfAny(moved < 0 || moved >= layout.Copies.Count || body.ReachIn is not (>= 0 and <= FarthestReachIn) ? [new Core.Measures.Problem("range", $"Copy {moved} of {layout.Copies.Count}, or a reach of {body.ReachIn:0.##} in, is not there.", "moved", $"A copy from 0 on, a reach of 0 to {FarthestReachIn:0} in.")] : []);
             var placed = layout.Placed();
-            var shapes = l.Shapes(layout) ?? GangShapes.Boxes;
+            var shapes = l.Shapes(layout.Designs) ?? GangShapes.Boxes;
             var at = GangSnap.To(l.On.Ground, [.. placed.Where((_, i) => i != moved).SelectMany(shapes.Parts)], placed[moved], body.ReachIn);
             layout = layout with { Copies = [.. layout.Copies.Select((x, i) => i == moved ? x with { X = at.X, Y = at.Y } : x)] };
         }
@@ -119,7 +119,7 @@ internal static class LineLayoutEndpoints
         var design = l.Prints.FirstOrDefault(p => p.Key == body.Key)?.Design ?? kept?.Filling() ?? throw RefusedException.NoSuch("design", body.Key);
         var (layout, book) = (LayoutDeeds.Of(l, Core(body.Copies), 0, 0, body.ByOutline), desk.Book(c));
         var (sheets, length) = LineLayouts.Filled(l.On, layout, body.NextStep, book.Numbers.Format);
-        var shapes = l.Shapes(layout with { Designs = [.. layout.Designs.Where(d => d.Key != body.Key), l.By(design, body.ByOutline)] });
+        var shapes = l.Shapes([.. layout.Designs.Where(d => d.Key != body.Key), l.By(design, body.ByOutline)]);
         var more = GangRoom.Fill(l.On.Ground, layout.Placed(), design.Laid(), sheets, length, Math.Clamp(kept is null ? body.Most : Math.Min(body.Most, kept.Wanted()), 0, GangNest.MostCopies - layout.Copies.Count), shapes);
         return LineLayouts.Tried(l, LayoutDeeds.Of(l, [.. layout.Copies, .. LineLayouts.Copies(more)], 0, 0, body.ByOutline), book);
     });

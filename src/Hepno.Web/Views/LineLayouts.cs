@@ -33,8 +33,8 @@ internal sealed record LineOnFilm(OrderCase Case, LineCase Line, AskInHand InHan
     /// <summary>A design as it is laid: by its outline, or as a box.</summary>
     public LaidDesign By(LaidDesign design, bool outline) => design with { Cover = outline ? PrintOutline.Share(OutlineOf(design.Key)) : 1 };
 
-    /// <summary>The outlines a layout is laid by; null for one of boxes.</summary>
-    public GangShapes? Shapes(LineLayout layout) => layout.IsByOutline ? new(layout.Designs.Where(d => d.Cover < 1 && OutlineOf(d.Key) is not null).ToDictionary(d => d.Key, d => OutlineOf(d.Key)!)) : null;
+    /// <summary>The outlines designs are laid by; null where all are boxes.</summary>
+    public GangShapes? Shapes(IEnumerable<LaidDesign> designs) => designs.Where(d => d.Cover < 1 && OutlineOf(d.Key) is not null).ToDictionary(d => d.Key, d => OutlineOf(d.Key)!) is { Count: > 0 } outlines ? new(outlines) : null;
 
     /// <summary>A print of the drawer by its key on a layout, or null.</summary>
     public KeptPrint? Kept(string key) => Drawer.FirstOrDefault(k => KeptPrint.KeyOf(k.Id) == key);
@@ -79,8 +79,8 @@ internal static class LineLayouts
             // boxes lie apart, so outlines do
             return l with { Layout = l.Layout with { Designs = [.. l.Layout.Designs.Select(d => l.By(d, true))] }, IsSettled = false };
         }
-        // an artwork that was changed since may have another outline
-        return l.Layout.IsByOutline && Faults(l, l.Layout) is [var fault, ..] ? l with { Stale = $"Its artwork was changed: {fault.Sentence} Lay it again." } : l;
+        // an artwork that was changed since may have another outline, a film another gap
+        return l.IsSettled && Faults(l, l.Layout) is [var fault, ..] ? l with { Stale = $"Its artwork or its film was changed since it was settled: {fault.Sentence} Lay it again." } : l;
     }
 
     /// <summary>Lays a line's prints, and extra ones, anew.</summary>
@@ -118,7 +118,7 @@ internal static class LineLayouts
 
     /// <summary>What is wrong with a layout, its designs called by their names.</summary>
     public static IReadOnlyList<Problem> Faults(LineOnFilm l, LineLayout layout) =>
-        [.. GangCheck.Faults(l.On.Ground, [.. layout.Designs.Select(d => d.Laid())], layout.Placed(), key => NameOf(l, key), l.Shapes(layout))];
+        [.. GangCheck.Faults(l.On.Ground, [.. layout.Designs.Select(d => d.Laid())], layout.Placed(), key => NameOf(l, key), l.Shapes(layout.Designs))];
 
     private static Figure? Cutting(LineOnFilm l, LineLayout layout, ShopBook book) => l.IsTrimmed ? null : CutRound.Of(layout, l.On.Ground.GapIn, book.Numbers.Standards(), book.Numbers.Wage, book.Numbers.OverheadPerHour, key => NameOf(l, key));
 
@@ -133,7 +133,7 @@ internal static class LineLayouts
     /// <summary>A search that begins from a layout: the better of what it finds and what is there; pinned copies stay.</summary>
     public static LineLayout Searched(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go)
     {
-        var found = start.Copies.Any(c => c.Pinned) ? Around(l, start, seed, steps, go) : l.Shapes(start) is { } shapes ? ByOutline(l, start, shapes, seed, steps, go) : Boxes(l, start, seed, steps, go);
+        var found = start.Copies.Any(c => c.Pinned) ? Around(l, start, seed, steps, go) : l.Shapes(start.Designs) is { } shapes ? ByOutline(l, start, shapes, seed, steps, go) : Boxes(l, start, seed, steps, go);
         return Faults(l, start).Count > 0 || IsShorter(l, found, start) ? found : start with { Seed = seed, Steps = found.Steps };
     }
 
@@ -155,7 +155,7 @@ internal static class LineLayouts
     {
         var pinned = start.Copies.Where(c => c.Pinned).ToList();
         var placed = (start with { Copies = pinned }).Placed();
-        var (around, took) = PinnedSearch.Around(l.On.Ground, placed, [.. start.Designs.Select(d => d.Laid())], seed, steps, go, l.Shapes(start));
+        var (around, took) = PinnedSearch.Around(l.On.Ground, placed, [.. start.Designs.Select(d => d.Laid())], seed, steps, go, l.Shapes(start.Designs));
         return start with { Copies = [.. pinned, .. Copies(around.Skip(placed.Count))], Seed = seed, Steps = took };
     }
 
@@ -225,7 +225,7 @@ internal static class LineLayouts
     {
         var (placed, sheets) = (l.Layout.Placed(), Math.Max(1, now.Bought));
         // what fills is laid by its outline too
-        var shapes = l.Layout.IsByOutline ? l.Shapes(l.Layout with { Designs = [.. Fillable(l).Select(d => l.By(d, true))] }) : null;
+        var shapes = l.Shapes(Fillable(l).Select(d => l.By(d, l.Layout.IsByOutline)));
         return [.. Fillable(l).Select(d =>
         {
             var mine = l.Kept(d.Key);

@@ -27717,6 +27717,7 @@ export interface operations {
             query?: {
                 filmId?: string;
                 on?: string;
+                byOutline?: boolean;
             };
             header?: never;
             path: {
@@ -27796,6 +27797,7 @@ export interface operations {
                 filmId?: string;
                 on?: string;
                 sheet?: number;
+                byOutline?: boolean;
             };
             header?: never;
             path: {
@@ -27875,6 +27877,7 @@ export interface operations {
                 filmId?: string;
                 on?: string;
                 sheet?: number;
+                byOutline?: boolean;
             };
             header?: never;
             path: {
@@ -27953,6 +27956,7 @@ export interface operations {
             query?: {
                 filmId?: string;
                 on?: string;
+                byOutline?: boolean;
             };
             header?: never;
             path: {
@@ -28031,6 +28035,7 @@ export interface operations {
             query?: {
                 filmId?: string;
                 on?: string;
+                byOutline?: boolean;
             };
             header?: never;
             path: {

@@ -14,15 +14,15 @@ const room = computed(() => props.layout.room.find((r) => r.key === props.chosen
 /** What the shop keeps on hand, has too few of, and has room for. */
 const fillers = computed(() => props.layout.room.filter((r) => r.wanted !== null && r.wanted > 0 && r.free > 0))
 const file = (kind: string) =>
-  `/api/orders/${shop.order?.id ?? ''}/lines/${lineInHand.value?.id ?? ''}/layout/${kind}?filmId=${encodeURIComponent(props.layout.filmId)}&on=${encodeURIComponent(props.layout.on)}`
+  `/api/orders/${shop.order?.id ?? ''}/lines/${lineInHand.value?.id ?? ''}/layout/${kind}?filmId=${encodeURIComponent(props.layout.filmId)}&on=${encodeURIComponent(props.layout.on)}&byOutline=${props.layout.isByOutline}`
 async function copyText(): Promise<void> {
-  const { filmId, on } = props.layout
+  const { filmId, on, isByOutline: byOutline } = props.layout
   await attempt(async () => {
     const text = await ask(
       api.GET('/api/orders/{id}/lines/{line}/layout/order-text', {
         params: {
           path: { id: shop.order?.id ?? '', line: lineInHand.value?.id ?? '' },
-          query: { filmId, on },
+          query: { filmId, on, byOutline },
         },
         parseAs: 'text',
       }),
