@@ -8,7 +8,7 @@ internal static class Changes
     private const int MostMissed = 500;
 
     public static void MapChanges(this IEndpointRouteBuilder api) =>
-        api.MapGet("/changes", Stream).WithName("changes").WithTags("changes").Produces(200, contentType: "text/event-stream");
+        api.MapGet("/changes", Stream).WithName("changes").WithTags("changes").Produces(200, contentType: "text/event-stream").OpenTo(Caller.Press);
 
     /// <summary>Server-sent events from Last-Event-ID on: <c>{seq, kind, id, version}</c> each, or <c>reload</c> after too many.</summary>
     internal static async Task Stream(HttpContext context, Desk desk, IHostApplicationLifetime life)
@@ -23,7 +23,7 @@ internal static class Changes
             while (true)
             {
                 var next = desk.Db.NextWrite;
-                if (!Admission.Admits(context, desk.Db))
+                if (Admission.CallerOf(context, desk.Db) == Caller.Stranger)
                 {
                     return; // shut out while it listened
                 }

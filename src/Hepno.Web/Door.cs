@@ -16,7 +16,8 @@ internal sealed class Door(RequestDelegate next, Reach reach)
             headers.ContentSecurityPolicy = Policy;
             headers.XContentTypeOptions = "nosniff";
             headers["Referrer-Policy"] = "no-referrer";
-            if (context.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal))
+            // only the program's own files say that they may be kept
+            if (headers.CacheControl.Count == 0)
             {
                 headers.CacheControl = "no-store";
             }
@@ -40,8 +41,9 @@ internal sealed class Door(RequestDelegate next, Reach reach)
         {
             return null;
         }
-        var origin = request.Headers.Origin;
-        if ((origin.Count > 0 && origin != $"{request.Scheme}://{request.Host}") || request.Headers["Sec-Fetch-Site"] == "cross-site")
+        var (origin, site) = (request.Headers.Origin, request.Headers["Sec-Fetch-Site"]);
+        // a browser says one of four words; whatever else stands there was not put there by one
+        if ((origin.Count > 0 && origin != $"{request.Scheme}://{request.Host}") || (site.Count > 0 && site != "same-origin" && site != "none"))
         {
             return (403, "origin", "Another site asked for this: refused.", "Open Hepno itself and do it there.");
         }

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Security.Cryptography;
 using System.Text;
+using Hepno.Store;
 
 namespace Hepno.Web;
 
@@ -14,35 +15,36 @@ internal sealed class Pairing(TimeProvider time)
     private string? code;
     private DateTimeOffset ends;
     private int left;
+    private DeviceRole role;
 
-    /// <summary>A new code; the one before no longer counts.</summary>
-    public string Begin()
+    /// <summary>A new code that lets a device in for something; the one before no longer counts.</summary>
+    public string Begin(DeviceRole role)
     {
         lock (gate)
         {
             code = RandomNumberGenerator.GetInt32(1_000_000).ToString("D6", CultureInfo.InvariantCulture);
-            (ends, left) = (time.GetUtcNow() + Lasts, Tries);
+            (ends, left, this.role) = (time.GetUtcNow() + Lasts, Tries, role);
             return code;
         }
     }
 
-    /// <summary>True when it is the code; it is used up by that, by ten wrong ones and by five minutes.</summary>
-    public bool Take(string tried)
+    /// <summary>What the code lets a device in for, or null when it is not the code; it is used up by being right, by ten wrong ones and by five minutes.</summary>
+    public DeviceRole? Take(string tried)
     {
         lock (gate)
         {
             if (code is null || time.GetUtcNow() >= ends)
             {
                 code = null;
-                return false;
+                return null;
             }
             if (CryptographicOperations.FixedTimeEquals(Encoding.UTF8.GetBytes(code), Encoding.UTF8.GetBytes(tried)))
             {
                 code = null;
-                return true;
+                return role;
             }
             code = --left > 0 ? code : null;
-            return false;
+            return null;
         }
     }
 

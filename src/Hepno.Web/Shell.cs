@@ -128,6 +128,7 @@ internal static class Shell
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton<ShopClock>();
         builder.Services.AddSingleton<Pairing>();
+        builder.Services.AddSingleton<AppFiles>();
         builder.Services.AddSingleton(_ => new Db(data));
         builder.Services.AddSingleton<Desk>();
         builder.Services.AddSingleton<LayoutSearches>();
@@ -141,7 +142,7 @@ internal static class Shell
     private static void Pipeline(WebApplication app)
     {
         app.UseMiddleware<Door>();
-        app.UseMiddleware<Admission>();
+        app.UseRouting();
         app.UseSerilogRequestLogging(o =>
         {
             // the route, never the address: names and ids typed into an address stay out of the log
@@ -164,11 +165,12 @@ internal static class Shell
             };
             return Refusals.Refuse(status, [new($"status-{status}", sentence, "", remedy)]).ExecuteAsync(context.HttpContext);
         });
+        app.UseMiddleware<Admission>();
         app.UseDefaultFiles();
         var files = new StaticFileOptions { OnPrepareResponse = Cache };
         app.UseStaticFiles(files);
         app.MapOpenApi();
-        app.MapGet("/healthz", () => TypedResults.Ok()).ExcludeFromDescription();
+        app.MapGet("/healthz", () => TypedResults.Ok()).ExcludeFromDescription().OpenTo(Caller.Stranger);
         var api = app.MapGroup("/api");
         foreach (var status in new[] { 400, 404, 409, 413, 415, 428 })
         {
@@ -195,8 +197,8 @@ internal static class Shell
         api.MapChanges();
         api.MapDevices();
         app.MapFallback("/api/{**rest}", () => Refusals.Refuse(404, [new("status-404", "There is nothing at this address.", "", "Look at the API document for what there is.")]))
-            .WithMetadata(new HttpMethodMetadata(["GET", "HEAD"])).ExcludeFromDescription();
-        app.MapFallbackToFile("index.html", files);
+            .WithMetadata(new HttpMethodMetadata(["GET", "HEAD"])).ExcludeFromDescription().OpenTo(Caller.Press);
+        app.MapFallbackToFile("index.html", files).OpenTo(Caller.Stranger);
     }
 
     private static void Cache(StaticFileResponseContext context) =>

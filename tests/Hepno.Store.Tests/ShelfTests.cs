@@ -117,6 +117,7 @@ public sealed class ShelfTests : IDisposable
             command.CommandText = $$"""
                 {{first}}; PRAGMA user_version = 1; INSERT INTO customer (id, version, name, contact, search) VALUES ('a', 1, 'Ansel', '', 'ansel');
                 INSERT INTO orders (id, version, number, customer_id, due_date, mark_micros, decision_method, decision_at, created_at) VALUES ('o', 3, 201, 'a', '2026-07-01', 18500000, 'htv', '2026-06-01T10:00:00.000Z', '2026-06-01T09:00:00.000Z');
+                INSERT INTO paired_device VALUES ('t', 'hash', 'Tablet', '2026-06-01T09:00:00.000Z', 0);
                 INSERT INTO order_size VALUES ('o', 0, 'M', 12); INSERT INTO placement VALUES ('o', 0, 'f', 'front', 9, 8, 50, 2, 0, 5); INSERT INTO order_counted VALUES ('o', 0, 'M', 7);
                 INSERT INTO history (kind, id, version, json, deed, device, at, undoable) VALUES ('order', 'o', 3, '{}', 'method chosen', 'd', '2026-06-01T10:00:00.000Z', 1);
                 INSERT INTO quote VALUES ('q', 'o', '2026-06-01T10:00:00.000Z', NULL, '{"ask":{"customerId":"a","styleId":"brae","colourwayId":"n","sizes":[{"size":"M","pieces":12}],"placements":[],"mark":18.5,"note":null},"style":{"id":"brae"},"colourway":{"id":"n"},"band":{"value":11.095534545967298146114086294},"document":{"what":"Brae","details":[],"sizes":[],"pieces":"12","each":"15.00","amount":"180.00","totals":[]},"goods":180.00,"pressingSeconds":95.5}', x'00')
@@ -126,6 +127,11 @@ public sealed class ShelfTests : IDisposable
         using var db = Open();
         Assert.Equal("Ansel", db.Read(c => Aggregates.Customers.Get(c, "a"))!.Value.Name);
         Assert.Empty(db.Read(c => Aggregates.Screens.All(c)));
+        // a device let in before there were roles may do what is done at the press, and its owner is to be told
+        Assert.Equal(new PairedDevice("t", "Tablet", Deed.At, false, DeviceRole.Press, false), Assert.Single(db.Read(PairedDeviceStore.Untold)));
+        Assert.True(db.Write(c => PairedDeviceStore.SetRole(c, "t", DeviceRole.Counter, Deed.At)));
+        Assert.Equal(DeviceRole.Counter, db.Read(c => PairedDeviceStore.Admitted(c, "hash"))!.Role);
+        Assert.Empty(db.Read(PairedDeviceStore.Untold));
         // what stood on the order stands on its one line, the quote's figures to the last digit, and the old shape cannot be put back
         var order = db.Read(c => Aggregates.Orders.Get(c, "o"))!.Value;
         var line = Assert.Single(order.Ask.Lines);
@@ -147,7 +153,7 @@ public sealed class ShelfTests : IDisposable
         using var db = Open();
         db.Write(c =>
         {
-            PairedDeviceStore.Add(c, new("t", "Tablet", Deed.At, false), "hash");
+            PairedDeviceStore.Add(c, new("t", "Tablet", Deed.At, false, DeviceRole.Press), "hash");
             return 0;
         });
         Assert.Equal("Tablet", db.Read(c => PairedDeviceStore.Admitted(c, "hash"))!.Name);

@@ -24,7 +24,7 @@ public class PairingTests(Shop shop) : IClassFixture<Shop>
 
     private async Task<HttpResponseMessage> Pair(string code, string name = "Tablet at press 1") => await FromTablet(HttpMethod.Post, "/api/devices/pair", new { code, name });
 
-    private async Task<string> NewCode() => (await shop.Send(HttpMethod.Post, "/api/devices/code")).Body.GetProperty("code").GetString()!;
+    private async Task<string> NewCode() => (await shop.Send(HttpMethod.Post, "/api/devices/code", """{"role":"counter"}""")).Body.GetProperty("code").GetString()!;
 
     private static string Another(string code) => code == "000000" ? "000001" : "000000";
 

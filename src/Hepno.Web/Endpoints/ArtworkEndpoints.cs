@@ -56,7 +56,7 @@ internal static class ArtworkEndpoints
         art.MapGet("{id}/memory", (string id, Desk desk) => desk.Db.Read(c => DesignMemory.Of(c, desk, Kept(c, id).Value.Id))).WithName("artworkMemory").WithSummary("Its pictures through time, and when, on what and with which settings it was pressed.");
         art.MapPut("{id}", Change).WithName("saveArtwork");
         art.MapPut("{id}/file", Send).WithName("sendArtwork").Accepts<byte[]>("image/png", "image/jpeg", "image/svg+xml").WithMetadata(new BodyLimit(PictureFile.LargestBytes));
-        art.MapGet("{id}/picture.png", Picture).WithName("artworkPicture").Produces(200, contentType: "image/png");
+        art.MapGet("{id}/picture.png", Picture).WithName("artworkPicture").OpenTo(Caller.Press).Produces(200, contentType: "image/png");
         art.MapGet("{id}/look", Look).WithName("lookAtArtwork");
         art.MapPost("{id}/code", Code).WithName("makeCode");
         api.MapPost("/film-printers/{id}/calibrate", Calibrate).WithTags("film-printers").WithName("calibratePrinter");

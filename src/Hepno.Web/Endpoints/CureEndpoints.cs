@@ -57,9 +57,9 @@ internal static class CureEndpoints
     public static void MapCures(this IEndpointRouteBuilder api)
     {
         var cures = api.MapGroup("/cures").WithTags("cures");
-        cures.MapGet("", All).WithName("cures");
-        cures.MapGet("waiting", Waiting).WithName("waitingPrints");
-        cures.MapPut("{id}", Keep).WithName("saveCure");
+        cures.MapGet("", All).WithName("cures").OpenTo(Caller.Press);
+        cures.MapGet("waiting", Waiting).WithName("waitingPrints").OpenTo(Caller.Press);
+        cures.MapPut("{id}", Keep).WithName("saveCure").OpenTo(Caller.Press);
         cures.MapGet("{id}/recall", Recalled).WithName("recall");
     }
 

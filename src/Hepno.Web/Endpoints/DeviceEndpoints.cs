@@ -6,6 +6,9 @@ using Microsoft.AspNetCore.Hosting.Server.Features;
 
 namespace Hepno.Web.Endpoints;
 
+/// <summary>What a device is let in for.</summary>
+internal sealed record RoleBody(DeviceRole Role);
+
 /// <summary>What a device says to be let in.</summary>
 internal sealed record PairBody(string Code, string Name);
 
@@ -15,8 +18,8 @@ internal sealed record AddressView(string Url, QrCode Qr);
 /// <summary>Whether other devices can come in, from where, and who is in.</summary>
 internal sealed record DevicesView(bool Lan, bool AtCounter, IReadOnlyList<AddressView> Addresses, IReadOnlyList<DeviceView> Devices);
 
-/// <summary>A device that was let in.</summary>
-internal sealed record DeviceView(string Id, string Name, string PairedAt, bool ShutOut);
+/// <summary>A device that was let in. RoleTold is false where it became a press device without its owner's word: it was let in before there were roles.</summary>
+internal sealed record DeviceView(string Id, string Name, string PairedAt, bool ShutOut, DeviceRole Role, bool RoleTold);
 
 /// <summary>The code that lets one device in.</summary>
 internal sealed record PairingView(string Code, int Seconds, int Tries);
@@ -30,9 +33,10 @@ internal static class DeviceEndpoints
     {
         var devices = api.MapGroup("/devices").WithTags("devices").ProducesProblem(401).ProducesProblem(403);
         devices.MapGet("", All).WithName("devices");
-        devices.MapPost("code", Begin).WithName("letDeviceIn");
-        devices.MapPost("pair", Pair).WithName("pairDevice");
-        devices.MapDelete("{id}", ShutOut).WithName("shutDeviceOut");
+        devices.MapPost("code", Begin).WithName("letDeviceIn").OpenTo(Caller.Machine);
+        devices.MapPost("pair", Pair).WithName("pairDevice").OpenTo(Caller.Stranger);
+        devices.MapPut("{id}/role", SetRole).WithName("setDeviceRole").OpenTo(Caller.Machine);
+        devices.MapDelete("{id}", ShutOut).WithName("shutDeviceOut").OpenTo(Caller.Machine);
     }
 
     /// <summary>Where the shop's other devices find Hepno, and which were let in.</summary>
@@ -40,15 +44,11 @@ internal static class DeviceEndpoints
     {
         var n = Desk.Numbers(c);
         return new DevicesView(reach.Lan, Reach.AtCounter(context), [.. Urls(server).Select(u => new AddressView(u, QrCode.Of(u)))],
-            [.. PairedDeviceStore.All(c).Select(d => new DeviceView(d.Id, d.Name, Shown.Moment(ShopClock.Wall(d.PairedAt, n.TimeZone), n.Format), d.ShutOut))]);
+            [.. PairedDeviceStore.All(c).Select(d => new DeviceView(d.Id, d.Name, Shown.Moment(ShopClock.Wall(d.PairedAt, n.TimeZone), n.Format), d.ShutOut, d.Role, d.RoleTold))]);
     });
 
-    /// <summary>Makes the six digits that let one device in. Only at the counter.</summary>
-    internal static PairingView Begin(HttpContext context, Pairing pairing)
-    {
-        OnlyAtCounter(context);
-        return new(pairing.Begin(), (int)Pairing.Lasts.TotalSeconds, Pairing.Tries);
-    }
+    /// <summary>Makes the six digits that let one device in, for the press or for the counter. Only at the machine itself.</summary>
+    internal static PairingView Begin(RoleBody body, Pairing pairing) => new(pairing.Begin(body.Role), (int)Pairing.Lasts.TotalSeconds, Pairing.Tries);
 
     /// <summary>Lets the calling device in for its code; from then on its cookie does.</summary>
     internal static DeviceView Pair(PairBody body, HttpContext context, Desk desk, Pairing pairing)
@@ -58,36 +58,27 @@ internal static class DeviceEndpoints
         {
             throw new RefusedException(400, "name", name.Length == 0 ? "The device has no name." : $"A name of {name.Length} characters.", $"Type a name of at most {LongestName} characters, for example Tablet at press 1.", "name");
         }
-        if (!pairing.Take(body.Code.Replace(" ", "", StringComparison.Ordinal)))
-        {
-            throw new RefusedException(403, "code", $"\"{(body.Code.Length > 12 ? body.Code[..12] : body.Code)}\" is not the code, or it is used up.", "Make a new one at the counter: Numbers, Let a device in. It holds five minutes and ten tries.", "code");
-        }
+        var role = pairing.Take(body.Code.Replace(" ", "", StringComparison.Ordinal))
+            ?? throw new RefusedException(403, "code", $"\"{(body.Code.Length > 12 ? body.Code[..12] : body.Code)}\" is not the code, or it is used up.", "Make a new one at the counter: Numbers, Let a device in. It holds five minutes and ten tries.", "code");
         var token = Pairing.NewToken();
-        var device = new PairedDevice(Guid.NewGuid().ToString("N"), name, desk.Clock.Utc, false);
+        var device = new PairedDevice(Guid.NewGuid().ToString("N"), name, desk.Clock.Utc, false, role);
         desk.Db.Write(c =>
         {
             PairedDeviceStore.Add(c, device, Pairing.Hash(token));
             return 0;
         });
         context.Response.Cookies.Append(Admission.Cookie, token, new CookieOptions { HttpOnly = true, SameSite = SameSiteMode.Strict, Path = "/", MaxAge = TimeSpan.FromDays(400) });
-        return new(device.Id, device.Name, "", false);
+        return new(device.Id, device.Name, "", false, role, true);
     }
 
-    /// <summary>Shuts a device out for good. Only at the counter.</summary>
-    internal static Views.Written ShutOut(string id, HttpContext context, Desk desk)
-    {
-        OnlyAtCounter(context);
-        return desk.Db.Write(c => PairedDeviceStore.ShutOut(c, id, desk.Clock.Utc)) ? new(id, 2) : throw RefusedException.NoSuch("device", id);
-    }
+    /// <summary>Says what a device may do: what is done at the press, or everything of the counter. Only at the machine itself.</summary>
+    internal static Views.Written SetRole(string id, RoleBody body, Desk desk) =>
+        desk.Db.Write(c => PairedDeviceStore.SetRole(c, id, body.Role, desk.Clock.Utc)) ? new(id, 2) : throw RefusedException.NoSuch("device", id);
+
+    /// <summary>Shuts a device out for good. Only at the machine itself.</summary>
+    internal static Views.Written ShutOut(string id, Desk desk) =>
+        desk.Db.Write(c => PairedDeviceStore.ShutOut(c, id, desk.Clock.Utc)) ? new(id, 2) : throw RefusedException.NoSuch("device", id);
 
     /// <summary>The addresses other devices use.</summary>
     public static IEnumerable<string> Urls(IServer server) => (server.Features.Get<IServerAddressesFeature>()?.Addresses ?? []).Where(a => !new Uri(a).IsLoopback);
-
-    private static void OnlyAtCounter(HttpContext context)
-    {
-        if (!Reach.AtCounter(context))
-        {
-            throw new RefusedException(403, "counter", "That is done at the counter only.", "Go to the machine Hepno runs on.");
-        }
-    }
 }

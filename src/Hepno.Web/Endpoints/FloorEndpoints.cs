@@ -26,20 +26,21 @@ internal static class FloorEndpoints
 {
     public static void MapFloor(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/line", Line).WithTags("line").WithName("line");
-        api.MapGet("/press-day", PressDay).WithTags("line").WithName("pressDay");
-        api.MapGet("/press-day.pdf", PressDayPage).WithTags("line").WithName("pressDayPdf").Produces(200, contentType: "application/pdf");
-        api.MapGet("/gather", Gather).WithTags("line").WithName("gather");
+        api.MapGet("/line", Line).WithTags("line").WithName("line").OpenTo(Caller.Press);
+        api.MapGet("/press-day", PressDay).WithTags("line").WithName("pressDay").OpenTo(Caller.Press);
+        api.MapGet("/press-day.pdf", PressDayPage).WithTags("line").WithName("pressDayPdf").OpenTo(Caller.Press).Produces(200, contentType: "application/pdf");
+        api.MapGet("/gather", Gather).WithTags("line").WithName("gather").OpenTo(Caller.Press);
         api.MapGet("/learning", (Desk desk) => desk.Db.Read(c => LearningView.Of(c, desk))).WithTags("line").WithName("learning").WithSummary("Minutes and spoilage as the shop's own work teaches them, and one setting offered to change.");
         api.MapPost("/learning/take", TakeLearned).WithTags("line").WithName("takeLearned");
-        api.MapGet("/orders/{id}/press-floor", Simulation).WithTags("orders").WithName("orderPressFloor");
-        api.MapGet("/step-times", Times).WithTags("numbers").WithName("stepTimes");
+        api.MapGet("/orders/{id}/press-floor", Simulation).WithTags("orders").WithName("orderPressFloor").OpenTo(Caller.Press);
+        api.MapGet("/step-times", Times).WithTags("numbers").WithName("stepTimes").OpenTo(Caller.Press);
         api.MapPost("/undo", Undo).WithTags("line").WithName("undo");
     }
 
     /// <summary>The work line with every order that hangs on it.</summary>
-    internal static LineView Line(Desk desk) => desk.Db.Read(connection =>
+    internal static LineView Line(Desk desk, HttpContext context) => desk.Db.Read(connection =>
     {
+        var caller = Admission.CallerOf(context, desk.Db);
         var book = desk.Book(connection);
         var f = book.Numbers.Format;
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
@@ -56,7 +57,7 @@ internal static class FloorEndpoints
         var week = System.Globalization.ISOWeek.GetWeekOfYear(wall);
         return new LineView(book.Numbers.ShopName, $"{Shown.Moment(wall, f)}", DateOnly.FromDateTime(wall), stations, $"{book.Styles.Count(s => !s.Retired)} styles",
             book.Presses.Count == 0 ? "no press" : aside > 0 ? $"{aside} set aside" : book.Presses.Count == 1 ? "1 press" : $"{book.Presses.Count} presses", $"week {week}", f,
-            Aggregates.Numbers.Get(connection, "1") is null, Backup.Last(desk.Db.Folder) is { } at ? Shown.Moment(ShopClock.Wall(at, book.Numbers.TimeZone), f) : "", ChangeStore.Last(connection));
+            Aggregates.Numbers.Get(connection, "1") is null, Backup.Last(desk.Db.Folder) is { } at ? Shown.Moment(ShopClock.Wall(at, book.Numbers.TimeZone), f) : "", ChangeStore.Last(connection), caller, caller == Caller.Press ? [] : Notice.All(connection));
     });
 
     /// <summary>A day at the presses: batches on the platen's temperature.</summary>

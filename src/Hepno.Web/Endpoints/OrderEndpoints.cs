@@ -127,7 +127,7 @@ internal static class OrderEndpoints
     {
         var orders = api.MapGroup("/orders").WithTags("orders");
         orders.MapGet("", Find).WithName("findOrders");
-        orders.MapGet("{id}", Get).WithName("order");
+        orders.MapGet("{id}", Get).WithName("order").OpenTo(Caller.Press);
         orders.MapPut("{id}", Put).WithName("saveAsk");
         orders.MapGet("{id}/compare", Compare).WithName("compare").WithSummary("Every way of decorating a line held against the ask; a mix of ways (htv@front+embroidery@chest) is held beside them when it is named.");
         orders.MapGet("{id}/ways", Ways).WithName("orderWays").WithSummary("Ways of a whole order: each line by its own best, or one way for all; null for one line, or where a line is not complete or can be done by none.");
@@ -137,10 +137,10 @@ internal static class OrderEndpoints
         orders.MapGet("{id}/quote", Quote).WithName("quote");
         orders.MapGet("{id}/quote.pdf", QuotePage).WithName("quotePdf").Produces(200, contentType: "application/pdf");
         orders.MapGet("{id}/confirmation.pdf", Confirmation).WithName("confirmationPdf").Produces(200, contentType: "application/pdf");
-        orders.MapGet("{id}/packing-slip.pdf", Slip).WithName("packingSlipPdf").Produces(200, contentType: "application/pdf");
+        orders.MapGet("{id}/packing-slip.pdf", Slip).WithName("packingSlipPdf").OpenTo(Caller.Press).Produces(200, contentType: "application/pdf");
         orders.MapGet("{id}/learned", Learned).WithName("learned");
-        orders.MapGet("{id}/placement.pdf", Placements).WithName("placementPdf").Produces(200, contentType: "application/pdf");
-        orders.MapGet("{id}/names.csv", Names).WithName("namesCsv").Produces(200, contentType: "text/csv");
+        orders.MapGet("{id}/placement.pdf", Placements).WithName("placementPdf").OpenTo(Caller.Press).Produces(200, contentType: "application/pdf");
+        orders.MapGet("{id}/names.csv", Names).WithName("namesCsv").OpenTo(Caller.Press).Produces(200, contentType: "text/csv");
         orders.MapGet("{id}/history", History).WithName("orderHistory");
         orders.MapPost("{id}/choose", Choose).WithName("chooseMethod");
         orders.MapPost("{id}/price", Price).WithName("sayPrice");
@@ -156,11 +156,11 @@ internal static class OrderEndpoints
         orders.MapPut("{id}/attachments/{attachmentId}", Attach).WithName("attach").Accepts<byte[]>("application/octet-stream").WithMetadata(new BodyLimit(AttachmentDeeds.LargestAttachment));
         orders.MapGet("{id}/attachments/{attachmentId}", Attached).WithName("attachment").Produces(200, contentType: "application/octet-stream");
         orders.MapDelete("{id}/attachments/{attachmentId}", Detach).WithName("detach");
-        orders.MapPut("{id}/items/{itemId}", Tick).WithName("tickItem");
-        orders.MapPost("{id}/count", Count).WithName("count");
-        orders.MapGet("{id}/sending", (string id, Desk desk) => desk.Db.Read(c => SendViews.Of(desk.Case(c, id, desk.Book(c))))).WithName("sending").WithSummary("How it is packed, what is paid with it, and words for the customer.");
-        orders.MapGet("{id}/label.pdf", (string id, Desk desk) => desk.Db.Read(c => TypedResults.File(LabelPdf.Print(SendViews.Labels(desk.Case(c, id, desk.Book(c)))), "application/pdf"))).WithName("labelPdf").WithSummary("An address label of 4 × 6 in for each parcel.").Produces(200, contentType: "application/pdf");
-        orders.MapGet("{id}/care-card.pdf", CareCardPage).WithName("careCardPdf").Produces(200, contentType: "application/pdf");
+        orders.MapPut("{id}/items/{itemId}", Tick).WithName("tickItem").OpenTo(Caller.Press);
+        orders.MapPost("{id}/count", Count).WithName("count").OpenTo(Caller.Press);
+        orders.MapGet("{id}/sending", (string id, Desk desk) => desk.Db.Read(c => SendViews.Of(desk.Case(c, id, desk.Book(c))))).WithName("sending").OpenTo(Caller.Press).WithSummary("How it is packed, what is paid with it, and words for the customer.");
+        orders.MapGet("{id}/label.pdf", (string id, Desk desk) => desk.Db.Read(c => TypedResults.File(LabelPdf.Print(SendViews.Labels(desk.Case(c, id, desk.Book(c)))), "application/pdf"))).WithName("labelPdf").OpenTo(Caller.Press).WithSummary("An address label of 4 × 6 in for each parcel.").Produces(200, contentType: "application/pdf");
+        orders.MapGet("{id}/care-card.pdf", CareCardPage).WithName("careCardPdf").OpenTo(Caller.Press).Produces(200, contentType: "application/pdf");
         orders.MapPost("{id}/deliver-part", DeliverPart).WithName("deliverPart");
         orders.MapPost("{id}/hand-over", HandOver).WithName("handOver");
         orders.MapPost("{id}/take-back", TakeBack).WithName("takeBack");
@@ -216,7 +216,11 @@ internal static class OrderEndpoints
     });
 
     /// <summary>One order with its slip.</summary>
-    internal static OrderView Get(string id, Desk desk) => desk.Db.Read(c => OrderViews.Order(c, desk, id));
+    internal static OrderView Get(string id, Desk desk, HttpContext context)
+    {
+        var order = desk.Db.Read(c => OrderViews.Order(c, desk, id));
+        return Admission.CallerOf(context, desk.Db) == Caller.Press ? order with { Slip = order.Slip.AtThePress() } : order;
+    }
 
     /// <summary>Keeps the ask. A new order needs no If-Match; sending the same again changes nothing.</summary>
     internal static Written Put(string id, AskBody body, Desk desk, HttpRequest request)

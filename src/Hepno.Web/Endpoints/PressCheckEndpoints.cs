@@ -80,12 +80,12 @@ internal static class PressCheckEndpoints
     public static void MapPressChecks(this IEndpointRouteBuilder api)
     {
         var presses = api.MapGroup("/presses").WithTags("presses");
-        presses.MapGet("{id}/platen", Platen).WithName("platen");
-        presses.MapPost("{id}/maps", AddMap).WithName("addPlatenMap");
-        presses.MapGet("{id}/thermometer", Thermometer).WithName("readThermometer");
-        presses.MapPost("{id}/paper-pull", Pull).WithName("paperPull");
-        presses.MapGet("{id}/readout", Readout).WithName("pressReadout");
-        presses.MapPut("{id}/readout", SetReadout).WithName("setPress");
+        presses.MapGet("{id}/platen", Platen).WithName("platen").OpenTo(Caller.Press);
+        presses.MapPost("{id}/maps", AddMap).WithName("addPlatenMap").OpenTo(Caller.Press);
+        presses.MapGet("{id}/thermometer", Thermometer).WithName("readThermometer").OpenTo(Caller.Press);
+        presses.MapPost("{id}/paper-pull", Pull).WithName("paperPull").OpenTo(Caller.Press);
+        presses.MapGet("{id}/readout", Readout).WithName("pressReadout").OpenTo(Caller.Press);
+        presses.MapPut("{id}/readout", SetReadout).WithName("setPress").OpenTo(Caller.Press);
     }
 
     /// <summary>What is known of a press's platen, and what to set for each recipe's heat.</summary>

@@ -24,7 +24,7 @@ internal static class RunEndpoints
 
     public static void MapRuns(this IEndpointRouteBuilder api)
     {
-        var runs = api.MapGroup("/runs").WithTags("runs");
+        var runs = api.MapGroup("/runs").WithTags("runs").OpenTo(Caller.Press);
         runs.MapGet("{id}", Get).WithName("run");
         runs.MapGet("{id}/sheet.pdf", Sheet).WithName("runSheetPdf").Produces(200, contentType: "application/pdf");
         runs.MapPost("{id}/start", Start).WithName("startRun");

@@ -28,6 +28,13 @@ internal sealed record QuoteExport(DateTime SentAt, DateTime? WithdrawnAt, Quote
 /// <summary>What the shop keeps: customers, the Shelf, the Floor and the Numbers.</summary>
 internal static class ShopEndpoints
 {
+    // the machines, what is in them and how they are set; not who buys, nor what the shop sells
+    private static readonly HashSet<string> ReadAtThePress =
+    [
+        "presses", "recipes", "upkeep", "supplies", "spot-tests", "test-garments", "films", "vinyls", "screens", "papers",
+        "film-printers", "dye-printers", "paper-printers", "garment-printers", "stitch-machines", "cutters", "calenders",
+    ];
+
     public static void MapShop(this IEndpointRouteBuilder api)
     {
         Map(api, "customers", Aggregates.Customers, (string id, CustomerBody b) => new Customer(id, b.Name.Trim(), b.Contact.Trim(), b.Address.Trim(), b.TaxExempt.Trim(), b.AccountDays), Named);
@@ -168,7 +175,7 @@ internal static class ShopEndpoints
             }
             return Save(desk, request, aggregate, id, value);
         };
-        group.MapGet("", all).WithName($"{noun}All").WithSummary($"All {noun} with their versions.");
+        group.MapGet("", all).WithName($"{noun}All").WithSummary($"All {noun} with their versions.").OpenTo(ReadAtThePress.Contains(noun) ? Caller.Press : Caller.Counter);
         group.MapPut("{id}", keep).WithName($"save-{noun}").WithSummary($"Keeps one of the {noun}; a new one needs no If-Match.");
     }
 

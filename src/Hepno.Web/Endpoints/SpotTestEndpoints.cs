@@ -36,9 +36,9 @@ internal static class SpotTestEndpoints
     public static void MapSpotTests(this IEndpointRouteBuilder api)
     {
         var tests = api.MapGroup("/spot-tests").WithTags("spot-tests");
-        tests.MapGet("verdicts", Verdicts).WithName("spotTestVerdicts");
+        tests.MapGet("verdicts", Verdicts).WithName("spotTestVerdicts").OpenTo(Caller.Press);
         tests.MapPut("{id}/photos/{photoId}", Photograph).WithName("addTestPhoto").Accepts<byte[]>("image/png", "image/jpeg").WithMetadata(new BodyLimit(LargestPhoto));
-        tests.MapGet("{id}/photos/{photoId}", Photo).WithName("testPhoto").Produces(200, contentType: "image/png");
+        tests.MapGet("{id}/photos/{photoId}", Photo).WithName("testPhoto").OpenTo(Caller.Press).Produces(200, contentType: "image/png");
         tests.MapDelete("{id}/photos/{photoId}", TakeOff).WithName("removeTestPhoto");
     }
 

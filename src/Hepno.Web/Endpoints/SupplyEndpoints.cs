@@ -70,10 +70,10 @@ internal static class SupplyEndpoints
     public static void MapSupplies(this IEndpointRouteBuilder api)
     {
         var supplies = api.MapGroup("/supplies").WithTags("supplies");
-        supplies.MapGet("view", View).WithName("suppliesView");
-        supplies.MapPost("{id}/refill", Refill).WithName("refill");
+        supplies.MapGet("view", View).WithName("suppliesView").OpenTo(Caller.Press);
+        supplies.MapPost("{id}/refill", Refill).WithName("refill").OpenTo(Caller.Press);
         var printers = api.MapGroup("/film-printers/{id}").WithTags("film-printers");
-        printers.MapGet("readout", Readout).WithName("printerReadout");
+        printers.MapGet("readout", Readout).WithName("printerReadout").OpenTo(Caller.Press);
         printers.MapPost("queue", Send).WithName("sendToPrinter");
         printers.MapDelete("queue", Clear).WithName("clearPrinter");
     }

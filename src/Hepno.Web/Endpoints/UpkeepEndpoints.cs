@@ -39,8 +39,8 @@ internal static class UpkeepEndpoints
     public static void MapUpkeep(this IEndpointRouteBuilder api)
     {
         var upkeep = api.MapGroup("/upkeep").WithTags("upkeep");
-        upkeep.MapGet("view", View).WithName("upkeepView");
-        upkeep.MapPost("{id}/done", Done).WithName("upkeepDone");
+        upkeep.MapGet("view", View).WithName("upkeepView").OpenTo(Caller.Press);
+        upkeep.MapPost("{id}/done", Done).WithName("upkeepDone").OpenTo(Caller.Press);
     }
 
     /// <summary>Every machine's upkeep: what is due, what was done, what it costs an hour.</summary>

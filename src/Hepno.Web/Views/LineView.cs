@@ -41,4 +41,6 @@ public sealed record StationView(Station Station, IReadOnlyList<Peg> Pegs);
 /// <param name="NewShop">True until the first day's set-up is done.</param>
 /// <param name="LastBackup">When the last copy was made, as shown; empty when none.</param>
 /// <param name="Seq">Last change this is of.</param>
-public sealed record LineView(string ShopName, string Now, DateOnly Today, IReadOnlyList<StationView> Stations, string Shelf, string Floor, string Numbers, FigureFormat Format, bool NewShop, string LastBackup, long Seq);
+/// <param name="Caller">Who asks: press for a device of the press, counter, or machine.</param>
+/// <param name="Notices">What the owner must know wherever they are; none for the press.</param>
+internal sealed record LineView(string ShopName, string Now, DateOnly Today, IReadOnlyList<StationView> Stations, string Shelf, string Floor, string Numbers, FigureFormat Format, bool NewShop, string LastBackup, long Seq, Caller Caller, IReadOnlyList<Notice> Notices);

@@ -31,6 +31,17 @@ public sealed record SlipAction(string Code, string Label, string Waits);
 public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, string Hex, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<SlipRow> Rows, string Hero, string HeroNote, IReadOnlyList<Missing> Missing, string MissingTitle, SlipAction Action)
 {
     private const int MostMissing = 5;
+    private const string Price = "Price";
+    private const string Profit = "Profit";
+
+    /// <summary>As a device of the press shows it: no price, no profit, and only what is done there.</summary>
+    internal SlipView AtThePress() => this with
+    {
+        Rows = [.. Rows.Where(r => r.Label is not (Price or Profit))],
+        Hero = "",
+        HeroNote = "",
+        Action = Action.Code is "tick" or "run" || Action.Waits.Length > 0 ? Action : Action with { Waits = "the counter" },
+    };
 
     /// <summary>Writes the slip.</summary>
     internal static SlipView Of(OrderCase c, IReadOnlyList<Band?> bands, ShopBook book, DateTime wall, PlacedOrder? placed)
@@ -56,15 +67,15 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
             if (c.Standing.Station == Station.Send)
             {
                 var balance = c.Frozen!.Total - (order.Facts.Deposit?.Amount ?? 0) - (order.Facts.Parts ?? []).Sum(p => p.Taken);
-                rows.Add(new("Price", Shown.Money(c.Frozen.Total, f), c.Frozen.Postage > 0 ? "with postage and tax" : c.Frozen.Tax > 0 ? "with tax" : each));
+                rows.Add(new(Price, Shown.Money(c.Frozen.Total, f), c.Frozen.Postage > 0 ? "with postage and tax" : c.Frozen.Tax > 0 ? "with tax" : each));
                 (hero, heroNote) = (Shown.Money(balance, f), "to take before handing over; profit is on the back");
             }
             else
             {
                 var profit = whole.Sum(w => w.Band.Outcome.Profit.Value * w.Pieces);
                 var hands = whole.Sum(w => w.Band.Hands.Value * w.Pieces);
-                rows.Add(new("Price", Shown.Money(goods, f), each));
-                rows.Add(new("Profit", Shown.Money(profit, f), $"{Shown.Number((double)(goods == 0 ? 0 : profit / goods) * 100, 0, f)}% of price, {Shown.Duration((double)hands)} of hands"));
+                rows.Add(new(Price, Shown.Money(goods, f), each));
+                rows.Add(new(Profit, Shown.Money(profit, f), $"{Shown.Number((double)(goods == 0 ? 0 : profit / goods) * 100, 0, f)}% of price, {Shown.Duration((double)hands)} of hands"));
                 (hero, heroNote) = (Shown.AnHour(hands == 0 ? 0 : profit / hands * 3600, f), "profit for each hour of hands");
             }
         }

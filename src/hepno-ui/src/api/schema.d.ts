@@ -3274,7 +3274,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Makes the six digits that let one device in. Only at the counter. */
+        /** Makes the six digits that let one device in, for the press or for the counter. Only at the machine itself. */
         post: operations["letDeviceIn"];
         delete?: never;
         options?: never;
@@ -3299,6 +3299,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices/{id}/role": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says what a device may do: what is done at the press, or everything of the counter. Only at the machine itself. */
+        put: operations["setDeviceRole"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices/{id}": {
         parameters: {
             query?: never;
@@ -3309,7 +3326,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** Shuts a device out for good. Only at the counter. */
+        /** Shuts a device out for good. Only at the machine itself. */
         delete: operations["shutDeviceOut"];
         options?: never;
         head?: never;
@@ -3850,6 +3867,11 @@ export interface components {
             /** Format: double */
             whiteMl: number;
         };
+        /**
+         * @description Who calls, from the one who may least to the one who may most; each may do what those before it may.
+         * @enum {unknown}
+         */
+        Caller: "stranger" | "press" | "counter" | "machine";
         /** @description A carrier's table of prices by zone and weight. */
         CarrierRates: {
             /** @description Its name; says when it is simulated. */
@@ -4719,12 +4741,19 @@ export interface components {
             /** @description Hash of the file that is printed: another picture has another. */
             print: string;
         };
-        /** @description A device that was let in. */
+        /**
+         * @description What a device of the shop's network may do.
+         * @enum {unknown}
+         */
+        DeviceRole: "press" | "counter";
+        /** @description A device that was let in. RoleTold is false where it became a press device without its owner's word: it was let in before there were roles. */
         DeviceView: {
             id: string;
             name: string;
             pairedAt: string;
             shutOut: boolean;
+            role: components["schemas"]["DeviceRole"];
+            roleTold: boolean;
         };
         /** @description Whether other devices can come in, from where, and who is in. */
         DevicesView: {
@@ -6966,6 +6995,10 @@ export interface components {
              * @description Last change this is of.
              */
             seq: number;
+            /** @description Who asks: press for a device of the press, counter, or machine. */
+            caller: components["schemas"]["Caller"];
+            /** @description What the owner must know wherever they are; none for the press. */
+            notices: components["schemas"]["Notice"][];
         };
         /** @description A line's way within an order. */
         LineWay: {
@@ -7415,6 +7448,15 @@ export interface components {
             pieces: number;
             /** @description What stands on it, a line a line. */
             lines: string[];
+        };
+        /** @description Something the owner must know wherever they are. */
+        Notice: {
+            /** @description Stable word. */
+            code: string;
+            /** @description What it is. */
+            sentence: string;
+            /** @description What would settle it. */
+            remedy: string;
         };
         /** @description The shop's numbers. */
         NumbersBody: {
@@ -9923,6 +9965,10 @@ export interface components {
              * @description When (UTC).
              */
             at: string;
+        };
+        /** @description What a device is let in for. */
+        RoleBody: {
+            role: components["schemas"]["DeviceRole"];
         };
         /** @description White cloth by the roll that takes dye: what garments are cut and sewn from. */
         RollCloth: {
@@ -28291,7 +28337,11 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoleBody"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -28396,6 +28446,104 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DeviceView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setDeviceRole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoleBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
                 };
             };
             /** @description Bad Request */

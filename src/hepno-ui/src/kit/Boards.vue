@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { makeId } from '../api/client'
 import type { Field } from './fields'
+import { atPress } from '../shell/state'
 import ThingEditor from './ThingEditor.vue'
 
 /** Things of one kind the shop keeps, a board each; one board opens to its editor. */
@@ -37,7 +38,8 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
 <template>
   <section>
     <h2 class="head">
-      {{ title }} <button class="plain-button add" :disabled="blocked" @click="begin">{{ add }}</button><slot
+      {{ title }}
+      <button v-if="!atPress" class="plain-button add" :disabled="blocked" @click="begin">{{ add }}</button><slot
         name="beside"
       />
     </h2>
@@ -46,6 +48,7 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
         class="face"
         :style="columns ? { gridTemplateColumns: columns } : undefined"
         :aria-expanded="open === k.value.id"
+        :disabled="atPress"
         @click="toggle(k.value.id)"
       >
         <slot name="face" :value="k.value" />

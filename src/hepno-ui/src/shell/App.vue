@@ -4,6 +4,7 @@ import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, ask, link, Refusal, seen } from '../api/client'
 import Explain from '../kit/Explain.vue'
+import Sign from '../kit/Sign.vue'
 import StrataDefs from '../kit/StrataDefs.vue'
 import { stations } from '../kit/words'
 import CustomerCard from './CustomerCard.vue'
@@ -12,7 +13,7 @@ import { allKeys, typing } from './keys'
 import { listen } from './live'
 import Slip from './Slip.vue'
 import PairScreen from './PairScreen.vue'
-import { attempt, beginAsk, refresh, shop, stationPath, take } from './state'
+import { atPress, attempt, beginAsk, refresh, shop, stationPath, take } from './state'
 import StationSlips from './StationSlips.vue'
 import WorkLine from './WorkLine.vue'
 
@@ -128,7 +129,7 @@ function onKey(event: KeyboardEvent): void {
     '\\': () => (shop.slipOpen = !shop.slipOpen),
     z: () => void undo(),
   }
-  const deed = deeds[event.key.toLowerCase()]
+  const deed = atPress.value && 'n/cz'.includes(event.key.toLowerCase()) ? undefined : deeds[event.key.toLowerCase()]
   if (deed && !event.repeat) {
     event.preventDefault()
     deed()
@@ -139,11 +140,13 @@ onMounted(async () => {
   window.addEventListener('keydown', onKey)
   try {
     await refresh()
+    if (atPress.value && !route.meta.atPress) await router.replace('/press')
     if (!shop.inHand) {
-      const first = shop.line?.stations.flatMap((s) => s.pegs)[0]
+      const near = shop.line?.stations.filter((s) => !atPress.value || router.resolve(`/${s.station}`).meta.atPress)
+      const first = near?.flatMap((s) => s.pegs)[0]
       if (first) await take(first.id)
     }
-    if (shop.line?.newShop && !bare.value) await router.push('/first-day')
+    if (shop.line?.newShop && !bare.value && !atPress.value) await router.push('/first-day')
   } catch (refused) {
     if (!(refused instanceof Refusal)) throw refused
     if (link.shutOut) return
@@ -160,6 +163,9 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   <div v-else class="app">
     <WorkLine :waiting="waiting" @ask="newAsk" @find="finding = true" />
     <main>
+      <p v-for="n in shop.line?.notices" :key="n.code" class="notice" role="status">
+        <Sign kind="caution" /><b>{{ n.sentence }}</b> {{ n.remedy }}
+      </p>
       <StationSlips />
       <RouterView v-if="shop.line" />
     </main>
@@ -217,6 +223,14 @@ main {
   min-height: 0;
   display: flex;
   flex-direction: column;
+}
+.notice {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 8px;
+  padding: 6px 20px;
+  border-bottom: 1px solid var(--caution-text);
+  color: var(--caution-text);
 }
 main > :deep(.area) {
   flex: 1;

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { link } from '../api/client'
 import Garment from '../kit/Garment.vue'
-import { shop } from './state'
+import { atPress, shop } from './state'
 
 const emit = defineEmits<{ act: []; customer: [] }>()
 const slip = computed(() => shop.order?.slip ?? null)
@@ -21,10 +21,15 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
         <div>
           <div class="no">{{ slip.code }}</div>
           <h2 :title="slip.customer">
-            <button v-if="slip.customer" class="who" title="The customer: past orders (C)" @click="emit('customer')">
+            <button
+              v-if="slip.customer && !atPress"
+              class="who"
+              title="The customer: past orders (C)"
+              @click="emit('customer')"
+            >
               {{ slip.customer }}
             </button>
-            <template v-else>who is asking?</template>
+            <template v-else>{{ slip.customer || 'who is asking?' }}</template>
           </h2>
         </div>
         <Garment

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { type StationName, stationWord } from '../kit/words'
-import { shop } from './state'
+import { atPress, shop } from './state'
 
 defineProps<{ waiting: boolean }>()
 defineEmits<{ ask: []; find: [] }>()
@@ -11,11 +11,15 @@ const router = useRouter()
 const stations = computed(() => shop.line?.stations ?? [])
 const at = computed(() => (route.path === '/' ? 'ask' : route.path.slice(1)))
 const most = 8
-const places = computed(() => [
-  { path: '/shelf', word: 'Shelf', state: shop.line?.shelf ?? '', key: 'S' },
-  { path: '/floor', word: 'Floor', state: shop.line?.floor ?? '', key: 'F' },
-  { path: '/numbers', word: 'Numbers', state: shop.line?.numbers ?? '', key: 'N' },
-])
+const places = computed(() =>
+  [
+    { path: '/shelf', word: 'Shelf', state: shop.line?.shelf ?? '', key: 'S' },
+    { path: '/floor', word: 'Floor', state: shop.line?.floor ?? '', key: 'F' },
+    { path: '/numbers', word: 'Numbers', state: shop.line?.numbers ?? '', key: 'N' },
+  ].filter((p) => open(p.path)),
+)
+/** Whether this device may go there. */
+const open = (path: string) => !atPress.value || router.resolve(path).meta.atPress === true
 type Peg = (typeof stations.value)[number]['pegs'][number]
 const label = (word: string, pegs: Peg[]) =>
   `${word}: ${pegs.length} ${pegs.length === 1 ? 'order' : 'orders'}${pegs.some((p) => p.urgency === 'late') ? ', one late' : ''}`
@@ -37,6 +41,8 @@ const go = (station: string) => void router.push(`/${station}`)
         :class="{ on: at === s.station }"
         :aria-label="label(stationWord[s.station as StationName], s.pegs)"
         :aria-current="at === s.station ? 'page' : undefined"
+        :disabled="!open(`/${s.station}`)"
+        :title="open(`/${s.station}`) ? undefined : 'At the counter'"
         @click="go(s.station)"
       >
         <b class="c">{{ s.pegs.length }}</b><span class="w">{{ stationWord[s.station as StationName] }}</span
@@ -73,7 +79,7 @@ const go = (station: string) => void router.push(`/${station}`)
         <circle cx="6" cy="6" r="3.4" fill="var(--cotton)" stroke="var(--ink)" stroke-width="1.5" />
       </svg>
     </nav>
-    <div class="keys">
+    <div v-if="!atPress" class="keys">
       <button @click="$emit('ask')"><kbd>N</kbd> new ask</button>
       <button @click="$emit('find')"><kbd>/</kbd> find</button>
     </div>
@@ -125,6 +131,9 @@ nav {
   display: flex;
   align-items: flex-start;
   white-space: nowrap;
+}
+.st:disabled {
+  color: var(--ink-3);
 }
 .st > svg {
   position: absolute;

@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { atPress } from './state'
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -8,15 +9,18 @@ export const router = createRouter({
     { path: '/compare', component: () => import('../areas/compare/CompareArea.vue') },
     { path: '/layout', component: () => import('../areas/layout/LayoutArea.vue') },
     { path: '/quote', component: () => import('../areas/quote/QuoteArea.vue') },
-    { path: '/gather', component: () => import('../areas/gather/GatherArea.vue') },
-    { path: '/press', component: () => import('../areas/press/PressDayArea.vue') },
-    { path: '/run/:order', component: () => import('../areas/press/RunArea.vue'), meta: { bare: true } },
-    { path: '/send', component: () => import('../areas/send/SendArea.vue') },
+    { path: '/gather', component: () => import('../areas/gather/GatherArea.vue'), meta: { atPress: true } },
+    { path: '/press', component: () => import('../areas/press/PressDayArea.vue'), meta: { atPress: true } },
+    { path: '/run/:order', component: () => import('../areas/press/RunArea.vue'), meta: { bare: true, atPress: true } },
+    { path: '/send', component: () => import('../areas/send/SendArea.vue'), meta: { atPress: true } },
     { path: '/learn', component: () => import('../areas/learn/LearnArea.vue') },
     { path: '/shelf', component: () => import('../areas/shelf/ShelfArea.vue') },
-    { path: '/floor', component: () => import('../areas/floor/FloorArea.vue') },
+    { path: '/floor', component: () => import('../areas/floor/FloorArea.vue'), meta: { atPress: true } },
     { path: '/numbers', component: () => import('../areas/numbers/NumbersArea.vue') },
     { path: '/first-day', component: () => import('../areas/firstday/FirstDayArea.vue') },
     { path: '/:rest(.*)', redirect: '/ask' },
   ],
 })
+
+// a device of the press stays where its work is
+router.beforeEach((to) => (atPress.value && !to.meta.atPress ? '/press' : true))

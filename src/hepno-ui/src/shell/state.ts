@@ -43,6 +43,9 @@ export const lineInHand = computed(() => {
   return { ...o.lines[at]!, asked: o.ask.lines[at]!, at }
 })
 
+/** True on a device that was let in for the press: it receives, presses and counts, and the rest is the counter's. */
+export const atPress = computed(() => shop.line?.caller === 'press')
+
 export const format = (): Schemas['FigureFormat'] =>
   shop.line?.format ?? {
     sign: '$',

@@ -6,7 +6,7 @@ import { day, fromFahrenheit } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
 import { things, useThings } from '../../kit/things'
 import { sourceWord } from '../../kit/words'
-import { format, reading, shop } from '../../shell/state'
+import { atPress, format, reading, shop } from '../../shell/state'
 import { freshRecipe, recipeFields } from './recipeFields'
 import { freshSpotTest, spotTestFields, testGarmentFields } from './testFields'
 import TestPhotos from './TestPhotos.vue'
@@ -17,8 +17,9 @@ const recipes = things<Schemas['Recipe']>('recipes')
 const spotTests = things<Schemas['SpotTest']>('spot-tests')
 const garments = things<Schemas['TestGarment']>('test-garments')
 const styles = things<Schemas['Style']>('styles')
-const kinds = { recipe: recipes, 'spot-test': spotTests, 'test-garment': garments, style: styles }
-useThings(kinds)
+const kinds = { recipe: recipes, 'spot-test': spotTests, 'test-garment': garments }
+// what the shop sells is the counter's
+useThings(atPress.value ? kinds : { ...kinds, style: styles })
 const blanks = computed(() => styles.all.value.filter((k) => !k.value.retired).map((k) => k.value))
 const testFields = computed(() =>
   spotTestFields(

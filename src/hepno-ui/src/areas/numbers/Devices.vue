@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
+import Sign from '../../kit/Sign.vue'
 import { onChange } from '../../shell/live'
 import { attempt, reading } from '../../shell/state'
 
@@ -31,9 +32,12 @@ function close(): void {
   clearInterval(ticking)
   code.value = ''
 }
-async function letIn(): Promise<void> {
+const roleWord = { press: 'the press', counter: 'the counter' }
+const letInFor = ref<Schemas['DeviceRole']>('press')
+async function letIn(role: Schemas['DeviceRole']): Promise<void> {
+  letInFor.value = role
   await attempt(async () => {
-    const made = await ask(api.POST('/api/devices/code'))
+    const made = await ask(api.POST('/api/devices/code', { body: { role } }))
     code.value = made.code
     ends = performance.now() + made.seconds * 1000
     const tick = () => {
@@ -44,6 +48,12 @@ async function letIn(): Promise<void> {
     tick()
     ticking = setInterval(tick, 1000)
   })
+}
+async function setRole(d: Schemas['DeviceView'], role: Schemas['DeviceRole']): Promise<void> {
+  await attempt(async () => {
+    await ask(api.PUT('/api/devices/{id}/role', { params: { path: { id: d.id } }, body: { role } }))
+    await load()
+  }, `${d.name} is for ${roleWord[role]} now.`)
 }
 async function shutOut(id: string, name: string): Promise<void> {
   await attempt(async () => {
@@ -74,10 +84,15 @@ async function shutOut(id: string, name: string): Promise<void> {
         <p v-for="a in devices.addresses" :key="a.url" class="mono">{{ a.url }}</p>
         <template v-if="code">
           <p class="code mono" role="status">{{ code.slice(0, 3) }} {{ code.slice(3) }}</p>
-          <p class="note quiet">Holds {{ minutes }} more, for one device.</p>
+          <p class="note quiet">Holds {{ minutes }} more, for one device of {{ roleWord[letInFor] }}.</p>
         </template>
-        <p v-else-if="devices.atCounter">
-          <button class="plain-button" @click="letIn">Let a device in</button>
+        <p v-else-if="devices.atCounter" class="deeds">
+          <button class="plain-button" @click="letIn('press')">Let a device in for the press</button>
+          <button class="plain-button" @click="letIn('counter')">Let a device in for the counter</button>
+        </p>
+        <p class="note quiet">
+          At the press: the day, the run, recipes, receiving and counting, without prices of orders. At the counter:
+          everything but what is done on this machine alone.
         </p>
         <p class="note quiet">Plain http, for the shop's own network: never forward this port to the internet.</p>
       </div>
@@ -87,6 +102,7 @@ async function shutOut(id: string, name: string): Promise<void> {
         <tr>
           <th>Device</th>
           <th>Let in</th>
+          <th>For</th>
           <th><span class="sr">Shut out</span></th>
         </tr>
       </thead>
@@ -94,6 +110,22 @@ async function shutOut(id: string, name: string): Promise<void> {
         <tr v-for="d in devices.devices" :key="d.id">
           <td>{{ d.name }}</td>
           <td>{{ d.pairedAt }}</td>
+          <td>
+            <div class="deeds">
+              {{ roleWord[d.role] }}
+              <span v-if="!d.roleTold && !d.shutOut" class="caution"
+                ><Sign kind="caution" /> since Hepno tells the two apart</span
+              >
+              <template v-if="!d.shutOut && devices.atCounter">
+                <button v-if="d.role === 'press'" class="plain-button" @click="setRole(d, 'counter')">
+                  Let it do everything of the counter
+                </button>
+                <button v-if="d.role === 'counter' || !d.roleTold" class="plain-button" @click="setRole(d, 'press')">
+                  {{ d.role === 'press' ? 'Leave it at the press' : 'Only the press' }}
+                </button>
+              </template>
+            </div>
+          </td>
           <td>
             <span v-if="d.shutOut" class="quiet">shut out</span>
             <button v-else-if="devices.atCounter" class="plain-button" @click="shutOut(d.id, d.name)">Shut out</button>
@@ -124,6 +156,12 @@ async function shutOut(id: string, name: string): Promise<void> {
   width: 150px;
   height: 150px;
   background: var(--bleach);
+}
+.deeds {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
 }
 .code {
   font-size: 40px;
