@@ -21,7 +21,8 @@ internal sealed partial class Refusals(ILogger<Refusals> log) : IExceptionHandle
         {
             RefusedException refused => (refused.Status, refused.Problems, refused.More),
             StaleException stale => (409, [new Problem("stale", "This was changed on another device in the meantime.", "", "Look at the change, then do it again.")], new Dictionary<string, object?> { ["version"] = stale.Stands }),
-            BadHttpRequestException bad => (bad.StatusCode, [Unreadable(bad)], null),
+            BadHttpRequestException bad => (bad.StatusCode, [await Unreadable(bad, httpContext.Request)], null),
+            OverflowException => (400, [new Problem("overflow", "These figures are too large to be reckoned with together.", "", "Look for one with too many digits.")], null),
             SqliteException { SqliteErrorCode: DiskFull or DiskError } => (507, [new Problem("disk-full", "The disk is full: nothing more can be kept.", "", "Free some space. Reading goes on, and what is on the screen stays there.")], null),
             IOException io when OfFullDisk(io) => (507, [new Problem("disk-full", "The disk is full: nothing more can be kept.", "", "Free some space. Reading goes on.")], null),
             _ => (500, (IReadOnlyList<Problem>)[], (IDictionary<string, object?>?)null),
@@ -46,7 +47,7 @@ internal sealed partial class Refusals(ILogger<Refusals> log) : IExceptionHandle
         return TypedResults.Problem(statusCode: status, title: problems[0].Sentence, detail: problems[0].Remedy, extensions: extensions);
     }
 
-    private static Problem Unreadable(BadHttpRequestException bad)
+    private static async Task<Problem> Unreadable(BadHttpRequestException bad, HttpRequest request)
     {
         switch (bad.StatusCode)
         {
@@ -65,6 +66,11 @@ internal sealed partial class Refusals(ILogger<Refusals> log) : IExceptionHandle
                 : new("unreadable", "The body is empty or cannot be read.", "", "Send JSON.");
         }
         var path = (json.Path ?? "$").TrimStart('$').TrimStart('.');
+        if (json is UnfitJsonException unfit)
+        {
+            var field = path.Length == 0 || unfit.Field.StartsWith('[') ? path + unfit.Field : $"{path}.{unfit.Field}";
+            return new("unfit", $"\"{field}\" {unfit.What}.", field, unfit.Remedy);
+        }
         if (Including().Match(json.Message) is { Success: true } missing)
         {
             var names = Quoted().Matches(missing.Groups[1].Value).Select(q => q.Groups[1].Value).ToList();
@@ -75,9 +81,12 @@ internal sealed partial class Refusals(ILogger<Refusals> log) : IExceptionHandle
         {
             return new("unknown-field", $"\"{unknown.Groups[1].Value}\" is not a field here.", path, "Look at the API document for the names.");
         }
-        return path.Length == 0 || json.InnerException is JsonException
-            ? new("malformed", "This is not JSON that can be read.", "", "Look for a missing bracket, comma or quote.")
-            : new("unreadable-field", $"\"{path}\" cannot be read.", path, "Look at its kind: a whole number, a number, text, a date like 2026-06-12, or one of the words of the API document.");
+        if (path.Length == 0 || json.InnerException is JsonException)
+        {
+            return new("malformed", "This is not JSON that can be read.", "", "Look for a missing bracket, comma or quote.");
+        }
+        var typed = await Edge.Typed(request, path);
+        return new("unreadable-field", typed.Length == 0 ? $"\"{path}\" cannot be read." : $"\"{path}\" cannot be {typed}.", path, "Look at its kind: a whole number, a number, text, a date like 2026-06-12, or one of the words of the API document.");
     }
 
     [GeneratedRegex("including: (.+?)\\.?$", RegexOptions.Singleline)]

@@ -17,7 +17,7 @@ namespace Hepno.Web;
 /// <summary>Builds and runs the host.</summary>
 internal static class Shell
 {
-    private const long LargestBody = 1_000_000;
+    public const long LargestBody = 1_000_000;
 
     public static string DefaultData => Path.Combine(Environment.GetEnvironmentVariable("XDG_DATA_HOME") is { Length: > 0 } home ? home : Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.UserProfile), ".local", "share"), "hepno");
 
@@ -115,6 +115,7 @@ internal static class Shell
         {
             Json.Of(o.SerializerOptions).UnmappedMemberHandling = System.Text.Json.Serialization.JsonUnmappedMemberHandling.Disallow;
             o.SerializerOptions.Converters.Add(new Json.SixDecimals());
+            EdgeJson.Hold(o.SerializerOptions);
         });
         builder.Services.AddProblemDetails();
         builder.Services.AddResponseCompression(o =>
@@ -166,12 +167,13 @@ internal static class Shell
             return Refusals.Refuse(status, [new($"status-{status}", sentence, "", remedy)]).ExecuteAsync(context.HttpContext);
         });
         app.UseMiddleware<Admission>();
+        app.Use(Edge.AtHand);
         app.UseDefaultFiles();
         var files = new StaticFileOptions { OnPrepareResponse = Cache };
         app.UseStaticFiles(files);
         app.MapOpenApi();
         app.MapGet("/healthz", () => TypedResults.Ok()).ExcludeFromDescription().OpenTo(Caller.Stranger);
-        var api = app.MapGroup("/api");
+        var api = app.MapGroup("/api").Guarded();
         foreach (var status in new[] { 400, 404, 409, 413, 415, 428 })
         {
             api.ProducesProblem(status);

@@ -15,8 +15,8 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
         { "unknown size", Ask(sizes: """[{"size":"9XL","pieces":4}]"""), "\"9XL\" is not a size of Brae 180." },
         { "negative", Ask(sizes: """[{"size":"M","pieces":-4}]"""), "-4 pieces of M is outside 1 to 2000." },
         { "huge", Ask(sizes: """[{"size":"M","pieces":2000},{"size":"S","pieces":1}]"""), "2001 pieces is more than one line can hold." },
-        { "fractional", Ask(sizes: """[{"size":"M","pieces":4.5}]"""), "\"lines[0].sizes[0].pieces\" cannot be read." },
-        { "number as text", Ask(sizes: """[{"size":"M","pieces":"4"}]"""), "\"lines[0].sizes[0].pieces\" cannot be read." },
+        { "fractional", Ask(sizes: """[{"size":"M","pieces":4.5}]"""), "\"lines[0].sizes[0].pieces\" cannot be 4.5." },
+        { "number as text", Ask(sizes: """[{"size":"M","pieces":"4"}]"""), "\"lines[0].sizes[0].pieces\" cannot be \"4\"." },
         { "past due", Ask(due: "\"2001-01-05\""), "Fri 5 Jan 12:00 is past." },
         { "larger than the garment", Ask(placements: $"[{Front.Replace("9,\"h", "300,\"h", StringComparison.Ordinal)}]"), "Front: a width of 300 in is larger than the garment." },
         { "no width", Ask(placements: $"[{Front.Replace("9,\"h", "0,\"h", StringComparison.Ordinal)}]"), "Front: a width of 0 in is not above 0." },
@@ -30,7 +30,13 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
         { "one missing", """{"customerId":null,"lines":[],"dueDate":null,"dueTime":null}""", "Missing: note." },
         { "two missing", """{"customerId":null,"lines":[],"dueDate":null}""", "Missing: dueTime, note." },
         { "nested missing", Ask(sizes: """[{"size":"M"}]"""), "Missing: lines[0].sizes[0].pieces." },
-        { "null list", Ask(sizes: "null"), "\"lines[0].sizes\" cannot be read." },
+        { "null list", Ask(sizes: "null"), "\"lines[0].sizes\" cannot be null." },
+        { "hole in a list", Ask(sizes: """[{"size":"M","pieces":4},null]"""), "\"lines[0].sizes[1]\" is nothing." },
+        { "control character", Ask(sizes: """[{"size":"M\u0007","pieces":4}]"""), "\"lines[0].sizes[0].size\" holds the control character 0007." },
+        { "null character", Ask(note: "\"a\\u0000b\""), "\"note\" holds the control character 0000." },
+        { "half a letter", Ask(note: "\"\\ud800\""), "\"note\" cannot be \"\\ud800\"." },
+        { "beyond reckoning", Ask(placements: $"[{Front.Replace("9,\"h", "1e300,\"h", StringComparison.Ordinal)}]"), "\"lines[0].placements[0].widthIn\" is 1e300." },
+        { "no day of a shop", Ask(due: "\"9999-12-31\""), "\"dueDate\" is 9999-12-31." },
         { "no line", """{"customerId":null,"lines":[],"dueDate":null,"dueTime":null,"note":null}""", "0 lines." },
         { "no such zone", Ask().Replace("\"note\":null", "\"note\":null,\"shipping\":{\"zone\":\"moon\",\"inThePrice\":false}", StringComparison.Ordinal), "There is no zone \"moon\"." },
         { "malformed", "{\"customerId\":", "This is not JSON that can be read." },
@@ -65,6 +71,13 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
     [InlineData("GET", "/api/orders/demo-206/compare", null, "application/json", 409)]
     [InlineData("GET", "/api/orders/demo-203/packing-slip.pdf", null, "application/json", 409)]
     [InlineData("GET", "/api/runs/demo-204", null, "application/json", 409)]
+    [InlineData("PUT", "/api/vinyls/x", "", "application/json", 400)]
+    [InlineData("PUT", "/api/vinyls/x", "null", "application/json", 400)]
+    [InlineData("PUT", "/api/customers/a%07b", """{"name":"A","contact":""}""", "application/json", 400)]
+    [InlineData("PUT", "/api/customers/%20", """{"name":"A","contact":""}""", "application/json", 400)]
+    [InlineData("PUT", "/api/customers/%E2%80%AE", """{"name":"A","contact":""}""", "application/json", 400)]
+    [InlineData("GET", "/api/press-day?day=9999-12-31", null, "application/json", 400)]
+    [InlineData("GET", "/api/orders/demo-205/ribbon?line=%07", null, "application/json", 400)]
     public async Task The_right_status_with_a_sentence(string method, string path, string? json, string type, int expected)
     {
         var (status, body) = await shop.Send(new HttpMethod(method), path, json, type: type);
