@@ -1,8 +1,8 @@
-/** How long a picture of 4,500 × 5,400 pixels is looked at, and what the program takes in memory for it. Usage: node bench/artwork.mjs DLL CONTENT-ROOT */
+/** How long a picture of 4,500 × 5,400 pixels is looked at, and what the program takes in memory for it. Usage: node bench/artwork.mjs DLL CONTENT-ROOT [WIDTH HEIGHT] */
 import { crc32, deflateSync } from 'node:zlib'
 import { start } from './program.mjs'
 
-const [width, height] = [4500, 5400]
+const [width, height] = [Number(process.argv[4] ?? 4500), Number(process.argv[5] ?? 5400)]
 
 // lettering in eight colours: strokes of many widths and angles, one block repeated
 const side = 300
@@ -20,7 +20,7 @@ for (let n = 0; n < 8; n++) {
 }
 const rows = Buffer.alloc(height * (1 + width * 4))
 for (let y = 0; y < height; y++)
-  for (let x = 0; x < width; x += side)
+  for (let x = 0; x + side <= width; x += side)
     block.copy(rows, y * (1 + width * 4) + 1 + x * 4, (y % side) * side * 4, (y % side) * side * 4 + side * 4)
 const chunk = (name, data) => {
   const body = Buffer.concat([Buffer.from(name), data])

@@ -14,7 +14,7 @@ public sealed class NotAPictureException(string sentence, string remedy) : Excep
 
 /// <summary>What kind of picture a file is, by its first bytes and its header alone.</summary>
 /// <param name="Kind">png, jpeg or svg.</param>
-/// <param name="Width">Pixels across, as it stands upright.</param>
+/// <param name="Width">Pixels across, as it stands upright; 0 for a drawing in lines, which has none of its own.</param>
 /// <param name="Height">Pixels down.</param>
 public sealed record PictureFacts(string Kind, int Width, int Height);
 
@@ -29,8 +29,10 @@ public static class PictureFile
 
     private static readonly byte[] Png = [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a];
 
-    // one at a time: a picture may take half a gigabyte while it is read
-    private static readonly Lock Gate = new();
+    // a large one may take half a gigabyte while it is read: one at a time, and the small ones do not wait for it
+    private const long Large = 20_000_000;
+    private static readonly Lock LargeOnes = new();
+    private static readonly Lock SmallOnes = new();
 
     private static readonly (byte[] Begins, string What)[] Others =
     [
@@ -45,8 +47,8 @@ public static class PictureFile
         var kind = KindOf(file);
         if (kind == "svg")
         {
-            var (across, down) = SvgDrawing.Size(file);
-            return new(kind, across, down);
+            SvgRebuilt.Of(file);
+            return new(kind, 0, 0);
         }
         if (kind == "png" && IsAnimated(file))
         {
@@ -65,13 +67,17 @@ public static class PictureFile
         }
         if (w > LongestSide || h > LongestSide || (long)w * h > MostPixels)
         {
-            throw new NotAPictureException($"The picture says it is {w} × {h} pixels: more than 100 million, or a side over {LongestSide}.", "Save it at print size with 300 to 600 pixels an inch.");
+            throw TooLarge("The picture", w, h);
         }
         return IsTurned(codec.EncodedOrigin) ? new(kind, h, w) : new(kind, w, h);
     }
 
     /// <summary>Decodes it to straight-alpha sRGB, upright; a drawing in lines is drawn with its longer side in so many pixels.</summary>
     public static Raster Read(byte[] file, int longest) => KindOf(file) == "svg" ? SvgDrawing.Read(file, longest) : Read(file);
+
+    /// <summary>True when a file is a drawing in lines by how it begins.</summary>
+    /// <exception cref="NotAPictureException">It is no picture at all.</exception>
+    public static bool IsDrawing(byte[] file) => KindOf(file) == "svg";
 
     /// <summary>Decodes it as it is printed: a drawing in lines is drawn for a print of some width.</summary>
     public static Raster Read(byte[] file, double widthIn) => KindOf(file) == "svg" ? SvgDrawing.Read(file, widthIn) : Read(file);
@@ -81,7 +87,7 @@ public static class PictureFile
     private static Raster Read(byte[] file)
     {
         var facts = Look(file);
-        lock (Gate)
+        lock ((long)facts.Width * facts.Height > Large ? LargeOnes : SmallOnes)
         {
             using var data = SKData.CreateCopy(file);
             using var codec = SKCodec.Create(data) ?? throw Broken(facts.Kind);
@@ -155,6 +161,19 @@ public static class PictureFile
         }
         return false;
     }
+
+    /// <summary>How many pixels a picture inside a drawing says it has; 0 where it is none that can be read, and so is not drawn.</summary>
+    /// <exception cref="NotAPictureException">More than a picture may have.</exception>
+    internal static long PixelsInside(byte[] file)
+    {
+        using var data = SKData.CreateCopy(file);
+        using var codec = SKCodec.Create(data);
+        var (w, h) = (codec?.Info.Width ?? 0, codec?.Info.Height ?? 0);
+        return w > LongestSide || h > LongestSide || (long)w * h > MostPixels ? throw TooLarge("A picture inside the drawing", w, h) : (long)w * h;
+    }
+
+    private static NotAPictureException TooLarge(string what, int w, int h) =>
+        new($"{what} says it is {w} × {h} pixels: more than 100 million, or a side over {LongestSide}.", "Save it at print size with 300 to 600 pixels an inch.");
 
     private static NotAPictureException Broken(string kind) => new($"The {kind.ToUpperInvariant()} is damaged.", "Fetch the file again, or save it anew.");
 

@@ -83,12 +83,4 @@ public static class SvgDrawing
         var text = Encoding.UTF8.GetString(first).TrimStart('\ufeff', ' ', '\r', '\n', '\t');
         return text.StartsWith('<') && (text.Contains("<svg", StringComparison.OrdinalIgnoreCase) || text.StartsWith("<?xml", StringComparison.Ordinal) || text.StartsWith("<!--", StringComparison.Ordinal) || text.StartsWith("<!DOCTYPE svg", StringComparison.OrdinalIgnoreCase));
     }
-
-    /// <summary>Width and height in its own units, from the rebuilt text.</summary>
-    internal static (int Width, int Height) Size(byte[] file)
-    {
-        var r = Read(file, 100);
-        return (r.Width, r.Height);
-    }
-
 }

@@ -13,6 +13,8 @@ public static partial class SvgRebuilt
     private const int MostCharacters = 8_000_000;
     private const int Deepest = 64;
     private const int MostDrawn = 50_000;
+    private const long MostPixels = 100_000_000;
+    private const int MostLayers = 12;
     private const string Svg = "http://www.w3.org/2000/svg";
     private const string XLink = "http://www.w3.org/1999/xlink";
 
@@ -137,10 +139,11 @@ public static partial class SvgRebuilt
     // copies of copies of copies: what is drawn in the end is counted before anything is
     private static void Count(XElement root)
     {
+        var styled = root.Descendants().Any(e => e.Name.LocalName == "style" && Layered(e.Value));
         var byId = root.DescendantsAndSelf().Where(e => e.Attribute("id") is not null).GroupBy(e => e.Attribute("id")!.Value).ToDictionary(g => g.Key, g => g.First());
-        var known = new Dictionary<XElement, long>();
+        var known = new Dictionary<XElement, (long Parts, long Pixels, int Layers)>();
         var open = new HashSet<XElement>();
-        long Drawn(XElement e)
+        (long Parts, long Pixels, int Layers) Drawn(XElement e)
         {
             if (known.TryGetValue(e, out var n))
             {
@@ -150,18 +153,56 @@ public static partial class SvgRebuilt
             {
                 throw new NotAPictureException("The drawing has a part that contains itself.", "Save it again as plain SVG, its copies made real.");
             }
-            n = 1 + e.Elements().Sum(Drawn) + (e.Attribute("href") is { } href && e.Name.LocalName == "use" && byId.TryGetValue(href.Value[1..], out var used) ? Drawn(used) : 0);
+            var inner = e.Elements().Select(Drawn).ToList();
+            if (e.Attribute("href") is { } href && e.Name.LocalName == "use" && byId.TryGetValue(href.Value[1..], out var used))
+            {
+                inner.Add(Drawn(used));
+            }
             open.Remove(e);
-            return known[e] = Math.Min(n, MostDrawn + 1L);
+            var layer = IsLayer(e) || (styled && e.Attribute("class") is not null) ? 1 : 0;
+            return known[e] = (Math.Min(1 + inner.Sum(i => i.Parts), MostDrawn + 1L), Math.Min(PixelsOf(e) + inner.Sum(i => i.Pixels), MostPixels + 1), layer + inner.Select(i => i.Layers).DefaultIfEmpty().Max());
         }
-        if (Drawn(root) > MostDrawn)
+        var (parts, pixels, layers) = Drawn(root);
+        if (parts > MostDrawn)
         {
             throw new NotAPictureException($"The drawing has more than {MostDrawn} parts, copies counted.", "Simplify it, or save it as PNG at print size.");
+        }
+        if (pixels > MostPixels)
+        {
+            throw new NotAPictureException("The pictures inside the drawing have more than 100 million pixels together, copies counted.", "Save it as PNG at print size.");
+        }
+        if (layers > MostLayers)
+        {
+            throw new NotAPictureException($"The drawing lays {layers} half-clear or masked groups into one another: more than {MostLayers}.", "Merge them in the drawing program, or save it as PNG at print size.");
+        }
+    }
+
+    // a group that is drawn apart and laid down as a whole takes a picture's memory of its own
+    private static bool IsLayer(XElement e) => e.Attribute("mask") is not null || e.Attribute("mix-blend-mode") is not null || (e.Attribute("opacity") is { } o && o.Value.Trim() != "1") || (e.Attribute("style") is { } style && Layered(style.Value));
+
+    private static bool Layered(string style) => Layers().IsMatch(style);
+
+    private static long PixelsOf(XElement e)
+    {
+        if (e.Name.LocalName != "image" || e.Attribute("href")?.Value is not { } value || value.IndexOf(";base64,", StringComparison.Ordinal) is not (> 0 and var at))
+        {
+            return 0;
+        }
+        try
+        {
+            return PictureFile.PixelsInside(Convert.FromBase64String(Uri.UnescapeDataString(value[(at + ";base64,".Length)..])));
+        }
+        catch (FormatException)
+        {
+            return 0;
         }
     }
 
     [GeneratedRegex(@"@import|javascript:|expression\s*\(|behavior\s*:|-moz-binding|file:|https?:", RegexOptions.IgnoreCase)]
     private static partial Regex Reaches();
+
+    [GeneratedRegex(@"(^|[;{\s])(opacity|mask|mix-blend-mode)\s*:", RegexOptions.IgnoreCase)]
+    private static partial Regex Layers();
 
     [GeneratedRegex(@"url\(\s*['""]?([^)'""]*)", RegexOptions.IgnoreCase)]
     private static partial Regex Urls();

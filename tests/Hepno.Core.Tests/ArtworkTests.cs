@@ -54,6 +54,29 @@ public class ArtworkTests
     }
 
     [Fact]
+    public void Measured_at_half_its_pixels_a_picture_has_the_figures_of_the_whole()
+    {
+        var drawn = new Drawn(1401, 1101).Box(101, 101, 800, 600, (200, 40, 30)).Stroke(150, 900, 1000, 1.5 * PxPerPt, 0, (30, 60, 200));
+        var whole = ArtworkReport.Of(drawn.Raster, 4, false)!;
+        var half = ArtworkReport.Of(drawn.Raster.Halved(), 4, false)!.Doubled(1401, 1101);
+        Assert.True(half.Halved);
+        Assert.Equal((1401, 1101), (half.WidthPx, half.HeightPx));
+        Assert.InRange(half.PaintedPixels / whole.PaintedPixels, 0.995, 1.005);
+        foreach (var (a, b) in new[] { (half.Box.Left, whole.Box.Left), (half.Box.Top, whole.Box.Top), (half.Box.Width, whole.Box.Width), (half.Box.Height, whole.Box.Height) })
+        {
+            Assert.InRange(a - b, -3, 3);
+        }
+        Assert.InRange(half.ThinnestLine!.WidthPx, whole.ThinnestLine!.WidthPx - 1, whole.ThinnestLine.WidthPx + 1);
+        Assert.Equal(whole.Colours.Spots.Where(s => !s.Stray).Select(s => s.Hex), half.Colours.Spots.Where(s => !s.Stray).Select(s => s.Hex));
+    }
+
+    [Theory]
+    [InlineData(new byte[] { 255, 0, 0, 255, 0, 0, 0, 0, 255, 0, 0, 255, 0, 0, 0, 0 }, new byte[] { 255, 0, 0, 128 })]
+    [InlineData(new byte[] { 0, 0, 0, 0, 9, 9, 9, 0, 9, 9, 9, 0, 0, 0, 0, 0 }, new byte[] { 0, 0, 0, 0 })]
+    [InlineData(new byte[] { 100, 0, 0, 255, 200, 0, 0, 255, 100, 0, 0, 255, 200, 0, 0, 255 }, new byte[] { 150, 0, 0, 255 })]
+    public void What_is_clear_does_not_colour_its_neighbours(byte[] four, byte[] one) => Assert.Equal(one, new Raster(2, 2, four).Halved().Rgba);
+
+    [Fact]
     public void One_hairline_of_an_inch_among_a_hundred_inches_of_lettering_is_found_and_marked()
     {
         // strokes of 3 pt in rows, and one line of half a point

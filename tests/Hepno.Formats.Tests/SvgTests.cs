@@ -8,6 +8,16 @@ public class SvgTests
 {
     private static byte[] Svg(string inner, string head = "") => Encoding.UTF8.GetBytes($"""{head}<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" viewBox="0 0 100 50" width="100" height="50">{inner}</svg>""");
 
+    // the head of a PNG of some size, and no pixel of it
+    private static byte[] Header(int width, int height)
+    {
+        var png = PngPicture.Write(new Raster(1, 1, [1, 2, 3, 255]));
+        System.Buffers.Binary.BinaryPrimitives.WriteInt32BigEndian(png.AsSpan(16), width);
+        System.Buffers.Binary.BinaryPrimitives.WriteInt32BigEndian(png.AsSpan(20), height);
+        System.Buffers.Binary.BinaryPrimitives.WriteUInt32BigEndian(png.AsSpan(29), System.IO.Hashing.Crc32.HashToUInt32(png.AsSpan(12, 17)));
+        return png;
+    }
+
     [Fact]
     public void A_drawing_is_drawn_for_its_print_at_six_hundred_pixels_an_inch()
     {
@@ -52,6 +62,14 @@ public class SvgTests
         Assert.Equal("The drawing has a part that contains itself.", Refused(Svg("<g id=\"a\"><use href=\"#a\"/></g>")));
         Assert.StartsWith("The drawing holds live text", Refused(Svg("<text x=\"4\" y=\"20\">Rowing</text>")), StringComparison.Ordinal);
         Assert.StartsWith("The drawing is damaged in line", Refused(Svg("<g>")), StringComparison.Ordinal);
+        // a picture inside is known by its header: 30,000 squared, of a hundred bytes
+        var huge = $"data:image/png;base64,{Convert.ToBase64String(Header(30_000, 30_000))}";
+        Assert.StartsWith("A picture inside the drawing says it is 30000 × 30000 pixels", Refused(Svg($"<image href=\"{huge}\" width=\"9\" height=\"9\"/>")), StringComparison.Ordinal);
+        var large = $"data:image/png;base64,{Convert.ToBase64String(Header(7000, 7000))}";
+        Assert.StartsWith("The pictures inside the drawing have more than 100 million pixels together", Refused(Svg($"<defs><image id=\"i\" href=\"{large}\" width=\"9\" height=\"9\"/></defs><use href=\"#i\"/><use href=\"#i\"/>")), StringComparison.Ordinal);
+        // each group that is laid down half clear takes a whole picture's memory
+        Assert.StartsWith("The drawing lays 20 half-clear or masked groups into one another", Refused(Svg(string.Concat(Enumerable.Repeat("<g opacity=\"0.9\">", 20)) + "<rect width=\"9\" height=\"9\"/>" + string.Concat(Enumerable.Repeat("</g>", 20)))), StringComparison.Ordinal);
+        Assert.StartsWith("The drawing lays 20 half-clear", Refused(Svg("<style>.a{opacity:.5}</style>" + string.Concat(Enumerable.Repeat("<g class=\"a\">", 20)) + "<rect width=\"9\" height=\"9\"/>" + string.Concat(Enumerable.Repeat("</g>", 20)))), StringComparison.Ordinal);
         Assert.Equal("The file is XML, but a <note> and no drawing.", Refused(Encoding.UTF8.GetBytes("<?xml version=\"1.0\"?><note/>")));
     }
 }

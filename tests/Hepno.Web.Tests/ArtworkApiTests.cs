@@ -157,6 +157,39 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
     }
 
     [Fact]
+    public async Task A_drawing_that_never_ends_is_refused_and_stops_computing_and_others_go_on()
+    {
+        // forty thousand times the whole page, each in a gradient of its own
+        var endless = Encoding.UTF8.GetBytes($"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><defs><linearGradient id="l"><stop offset="0" stop-color="#f00"/><stop offset="1" stop-color="#00f" stop-opacity=".5"/></linearGradient><rect id="r" width="100" height="100" fill="url(#l)"/></defs>{string.Concat(Enumerable.Repeat("<use href=\"#r\"/>", 20_000))}</svg>""");
+        var refused = File("endless", endless, "image/svg+xml");
+        var (taken, _) = await File("beside", Png());
+        Assert.Equal(200, taken);
+        Assert.False(refused.IsCompleted);
+        var (status, body) = await refused;
+        Assert.Equal(400, status);
+        Assert.StartsWith("The drawing takes", body.GetProperty("problems")[0].GetProperty("sentence").GetString()!, StringComparison.Ordinal);
+        Assert.DoesNotContain(System.Diagnostics.Process.GetProcessesByName("dotnet"), p => System.IO.File.Exists($"/proc/{p.Id}/cmdline") && System.IO.File.ReadAllText($"/proc/{p.Id}/cmdline").Contains("Hepno.Web.dll\0draw\0", StringComparison.Ordinal));
+        Assert.Equal(404, (await shop.Send(HttpMethod.Get, "/api/artwork/endless")).Status);
+    }
+
+    [Fact]
+    public async Task Measuring_is_stopped_at_once_and_nothing_of_it_is_kept()
+    {
+        var slow = Encoding.UTF8.GetBytes($"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><defs><circle id="r" cx="50" cy="50" r="50" opacity=".9"/></defs>{string.Concat(Enumerable.Repeat("<use href=\"#r\"/>", 20_000))}</svg>""");
+        var sent = File("stopped", slow, "image/svg+xml");
+        while ((await shop.Get("/api/artwork/stopped/progress")).GetProperty("share").ValueKind == JsonValueKind.Null)
+        {
+            await Task.Delay(20);
+        }
+        Assert.Equal(204, (await shop.Send(HttpMethod.Delete, "/api/artwork/stopped/progress")).Status);
+        var (status, body) = await sent;
+        Assert.Equal(409, status);
+        Assert.Contains("Measuring was stopped", body.GetRawText(), StringComparison.Ordinal);
+        Assert.Equal(404, (await shop.Send(HttpMethod.Get, "/api/artwork/stopped")).Status);
+        Assert.Equal(404, (await shop.Send(HttpMethod.Delete, "/api/artwork/stopped/progress")).Status);
+    }
+
+    [Fact]
     public async Task A_link_becomes_a_code_that_reads_back_and_says_how_small_it_may_be()
     {
         var (status, made) = await shop.Send(HttpMethod.Post, "/api/artwork/linked/code", """{"text":"https://ternandtallow.example/boat"}""");

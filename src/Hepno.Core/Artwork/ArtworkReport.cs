@@ -23,8 +23,31 @@ public sealed record FoundCode(string Text, double ModulePx, PixelBox Box);
 /// <param name="Code">A square code in it, or null.</param>
 /// <param name="Ink">How much of each ink it takes; null where it was measured before Hepno looked.</param>
 /// <param name="Outline">What its own outline encloses; null where it fills its box, and where it was measured before Hepno looked.</param>
-public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool Clear, PixelBox Box, double PaintedPixels, Colours Colours, SoftAlpha Soft, ThinFeature? ThinnestLine, ThinFeature? ThinnestGap, string? Ground, FoundCode? Code = null, InkSplit? Ink = null, IReadOnlyList<OutlinePart>? Outline = null)
+/// <param name="Halved">True when it was measured at half its pixels each way, because it has more than <see cref="MostMeasured"/>; its figures are of the whole all the same.</param>
+public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool Clear, PixelBox Box, double PaintedPixels, Colours Colours, SoftAlpha Soft, ThinFeature? ThinnestLine, ThinFeature? ThinnestGap, string? Ground, FoundCode? Code = null, InkSplit? Ink = null, IReadOnlyList<OutlinePart>? Outline = null, bool Halved = false)
 {
+    /// <summary>Pixels up to which a picture is measured as it is: more take too long, and at print size tell nothing more.</summary>
+    public const int MostMeasured = 40_000_000;
+
+    /// <summary>What was measured at half the pixels each way, in pixels of the whole picture.</summary>
+    /// <param name="widthPx">Pixels across of the whole.</param>
+    /// <param name="heightPx">Pixels down of the whole.</param>
+    public ArtworkReport Doubled(int widthPx, int heightPx) => this with
+    {
+        WidthPx = widthPx,
+        HeightPx = heightPx,
+        Box = Box.Doubled(),
+        PaintedPixels = PaintedPixels * 4,
+        Colours = Colours with { Spots = [.. Colours.Spots.Select(s => s with { Box = s.Box?.Doubled() })] },
+        Soft = Soft with { Largest = Soft.Largest?.Doubled(), LargestPixels = Soft.LargestPixels * 4, Marks = [.. Soft.Marks.Select(m => m.Doubled())] },
+        ThinnestLine = Doubled(ThinnestLine),
+        ThinnestGap = Doubled(ThinnestGap),
+        Code = Code is null ? null : Code with { ModulePx = Code.ModulePx * 2, Box = Code.Box.Doubled() },
+        Halved = true,
+    };
+
+    private static ThinFeature? Doubled(ThinFeature? thin) => thin is null ? null : new(thin.WidthPx * 2, [.. thin.Marks.Select(m => m.Doubled())]);
+
     /// <summary>Share of the painted box that is painted, 0 to 1.</summary>
     public double Coverage() => PaintedPixels / ((double)Box.Width * Box.Height);
 

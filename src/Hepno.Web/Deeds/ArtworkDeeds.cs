@@ -11,11 +11,22 @@ internal static class ArtworkDeeds
 {
     private const long LeftBehind = 150_000_000;
 
-    // how far pictures that are being measured have come, by artwork
-    private static readonly ConcurrentDictionary<string, double> Measuring = new();
+    // pictures that are being measured, by artwork
+    private static readonly ConcurrentDictionary<string, MeasuringNow> Measuring = new();
 
     /// <summary>Share of an artwork's measuring that is done, 0 to 1; null when it is not being measured.</summary>
-    public static double? Progress(string id) => Measuring.TryGetValue(id, out var share) ? share : null;
+    public static double? Progress(string id) => Measuring.TryGetValue(id, out var now) ? now.Share : null;
+
+    /// <summary>Stops measuring an artwork; nothing of it is kept. False when it is not being measured.</summary>
+    public static bool Stop(string id)
+    {
+        if (!Measuring.TryGetValue(id, out var now))
+        {
+            return false;
+        }
+        now.Stop.Cancel();
+        return true;
+    }
 
     /// <summary>Reads and measures a picture, outside any transaction.</summary>
     /// <param name="desk">Where files are kept.</param>
@@ -23,15 +34,22 @@ internal static class ArtworkDeeds
     /// <param name="name">Its name.</param>
     /// <param name="widthIn">Print width.</param>
     /// <param name="file">The file.</param>
-    public static Design Measured(Desk desk, string id, string name, double widthIn, byte[] file)
+    /// <param name="gone">Ends it: who sent it went away.</param>
+    public static async Task<Design> Measured(Desk desk, string id, string name, double widthIn, byte[] file, CancellationToken gone = default)
     {
+        // not disposed: who stops it may come while it ends
+        var stop = CancellationTokenSource.CreateLinkedTokenSource(gone);
+        var now = Measuring[id] = new(stop);
         try
         {
-            Measuring[id] = 0;
             var facts = PictureFile.Look(file);
-            var raster = PictureFile.Read(file, widthIn);
-            var report = ArtworkReport.Of(raster, widthIn, facts.Kind == "svg", share => Measuring[id] = share) ?? throw new RefusedException(400, "nothing-painted", "Nothing in the picture is painted: it is all clear.", "Send the picture with the print in it.", "file");
-            return new(id, name, facts.Kind, KeptFiles.Keep(desk.Db.Folder, file), file.Length, widthIn, report with { Code = CodeReader.Find(raster) }, Rights.Unsaid);
+            var raster = facts.Kind == "svg" ? await DrawingApart.Read(file, widthIn, stop.Token) : await Task.Run(() => PictureFile.Read(file, widthIn), stop.Token);
+            var report = await Task.Run(() => Reported(raster, widthIn, facts.Kind == "svg", now), stop.Token) ?? throw new RefusedException(400, "nothing-painted", "Nothing in the picture is painted: it is all clear.", "Send the picture with the print in it.", "file");
+            return new(id, name, facts.Kind, KeptFiles.Keep(desk.Db.Folder, file), file.Length, widthIn, report, Rights.Unsaid);
+        }
+        catch (OperationCanceledException)
+        {
+            throw new RefusedException(409, "stopped", "Measuring was stopped; the picture was not taken in.", "Send it again when it is wanted.", "file");
         }
         catch (NotAPictureException not)
         {
@@ -39,13 +57,27 @@ internal static class ArtworkDeeds
         }
         finally
         {
-            Measuring.TryRemove(id, out _);
+            Measuring.TryRemove(new(id, now));
             // a large picture leaves hundreds of megabytes behind: on the shop's small machine they go back at once
             if (GC.GetTotalMemory(false) > LeftBehind)
             {
                 GC.Collect(GC.MaxGeneration, GCCollectionMode.Aggressive);
             }
         }
+    }
+
+    // a very large one at half its pixels each way
+    private static ArtworkReport? Reported(Raster whole, double widthIn, bool vector, MeasuringNow now)
+    {
+        var halved = (long)whole.Width * whole.Height > ArtworkReport.MostMeasured;
+        var raster = halved ? whole.Halved() : whole;
+        var report = ArtworkReport.Of(raster, widthIn, vector, now.Come);
+        if (report is null)
+        {
+            return null;
+        }
+        report = report with { Code = CodeReader.Find(raster) };
+        return halved ? report.Doubled(whole.Width, whole.Height) : report;
     }
 
     /// <summary>Keeps an artwork; asks that are not quoted yet and use it are described by it anew.</summary>
@@ -68,13 +100,26 @@ internal static class ArtworkDeeds
     }
 
     /// <summary>The artwork with its flat ground made clear; the file as it came is kept beside.</summary>
-    public static Design KnockedOut(Desk desk, Design design)
+    public static async Task<Design> KnockedOut(Desk desk, Design design)
     {
         if (design.Report.Ground is not { } ground)
         {
             throw new RefusedException(409, "no-ground", $"{design.Name} has no flat ground to knock out.", "Ask for the picture with a clear ground.");
         }
-        var cut = FlatGround.KnockedOut(PictureFile.Read(KeptFiles.Read(desk.Db.Folder, design.Hash), design.WidthIn), ground);
-        return Measured(desk, design.Id, design.Name, design.WidthIn, PngPicture.Write(cut)) with { Rights = design.Rights, NextTime = design.NextTime, CameAs = design.CameAs ?? design.Hash };
+        var cut = await Task.Run(() => PngPicture.Write(FlatGround.KnockedOut(PictureFile.Read(KeptFiles.Read(desk.Db.Folder, design.Hash), design.WidthIn), ground)));
+        return (await Measured(desk, design.Id, design.Name, design.WidthIn, cut)) with { Rights = design.Rights, NextTime = design.NextTime, CameAs = design.CameAs ?? design.Hash };
+    }
+
+    private sealed class MeasuringNow(CancellationTokenSource stop)
+    {
+        public CancellationTokenSource Stop { get; } = stop;
+
+        public double Share { get; private set; }
+
+        public void Come(double share)
+        {
+            Stop.Token.ThrowIfCancellationRequested();
+            Share = share;
+        }
     }
 }

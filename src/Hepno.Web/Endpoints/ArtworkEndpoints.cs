@@ -53,6 +53,7 @@ internal static class ArtworkEndpoints
         art.MapGet("", (Desk desk) => desk.Db.Read(c => Aggregates.Designs.All(c).Select(d => DesignView.Of(d.Value, d.Version)).ToList())).WithName("artworks").WithSummary("All artworks, by name.");
         art.MapGet("{id}", Get).WithName("artwork");
         art.MapGet("{id}/progress", (string id) => new ArtworkProgress(ArtworkDeeds.Progress(id))).WithName("artworkProgress").WithSummary("How far the measuring of a picture that was sent has come.");
+        art.MapDelete("{id}/progress", StopMeasuring).WithName("stopMeasuring");
         art.MapGet("{id}/memory", (string id, Desk desk) => desk.Db.Read(c => DesignMemory.Of(c, desk, Kept(c, id).Value.Id))).WithName("artworkMemory").WithSummary("Its pictures through time, and when, on what and with which settings it was pressed.");
         art.MapPut("{id}", Change).WithName("saveArtwork");
         art.MapPut("{id}/file", Send).WithName("sendArtwork").Accepts<byte[]>("image/png", "image/jpeg", "image/svg+xml").WithMetadata(new BodyLimit(PictureFile.LargestBytes));
@@ -88,11 +89,14 @@ internal static class ArtworkEndpoints
         var file = body.ToArray();
         var before = desk.Db.Read(c => Aggregates.Designs.Get(c, id));
         var seen = request.SeenOrNew(before is not null);
-        var design = await Task.Run(() => ArtworkDeeds.Measured(desk, id, name?.Trim() is { Length: > 0 } said ? said : before?.Value.Name ?? "artwork", wide, file));
+        var design = await ArtworkDeeds.Measured(desk, id, name?.Trim() is { Length: > 0 } said ? said : before?.Value.Name ?? "artwork", wide, file, request.HttpContext.RequestAborted);
         design = design with { Rights = before?.Value.Rights ?? Rights.Unsaid, NextTime = before?.Value.NextTime ?? "" };
         var version = desk.Db.Write(c => ArtworkDeeds.Keep(c, design, seen, request.Deed(desk.Clock, before is null ? "artwork taken in" : "artwork changed")));
         return DesignView.Of(design, version);
     }
+
+    /// <summary>Stops measuring a picture that is being sent; nothing of it is kept.</summary>
+    internal static NoContent StopMeasuring(string id) => ArtworkDeeds.Stop(id) ? TypedResults.NoContent() : throw RefusedException.NoSuch("picture being measured", id);
 
     /// <summary>Changes its name and whose it is.</summary>
     internal static Written Change(string id, DesignBody body, Desk desk, HttpRequest request)
@@ -186,18 +190,18 @@ internal static class ArtworkEndpoints
     {
         var seen = request.Seen();
         var before = desk.Db.Read(c => Kept(c, id));
-        var design = await Task.Run(() => ArtworkDeeds.KnockedOut(desk, before.Value));
+        var design = await ArtworkDeeds.KnockedOut(desk, before.Value);
         return desk.Db.Write(c => new Written(id, ArtworkDeeds.Keep(c, design, seen, request.Deed(desk.Clock, "ground knocked out"))));
     }
 
     /// <summary>Makes a new artwork of a link or text: a square code on its light ground, and how small it may be printed.</summary>
-    internal static CodeMade Code(string id, CodeBody body, Desk desk, HttpRequest request)
+    internal static async Task<CodeMade> Code(string id, CodeBody body, Desk desk, HttpRequest request)
     {
         var text = body.Text.Trim();
         RefusedException.IfAny(text.Length is 0 or > LongestCode ? [new Problem("text", text.Length == 0 ? "The code is to say nothing." : $"The code is to say {text.Length} characters.", "text", $"A link of 1 to {LongestCode} characters: the shorter, the larger its squares.")] : []);
         var code = QrCode.Of(text);
         var (film, screened) = (CodeSquares.SideIn(code.Size, CodeSquares.SafeOnFilm), CodeSquares.SideIn(code.Size, CodeSquares.SafeScreened));
-        var design = ArtworkDeeds.Measured(desk, id, text.Length > 60 ? $"{text[..57]}..." : text, Math.Max(1, screened), System.Text.Encoding.UTF8.GetBytes(code.Svg));
+        var design = await ArtworkDeeds.Measured(desk, id, text.Length > 60 ? $"{text[..57]}..." : text, Math.Max(1, screened), System.Text.Encoding.UTF8.GetBytes(code.Svg));
         return desk.Db.Write(c =>
         {
             var f = Desk.Numbers(c).Format;

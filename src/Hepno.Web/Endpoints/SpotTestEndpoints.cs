@@ -74,7 +74,7 @@ internal static class SpotTestEndpoints
     {
         try
         {
-            return PictureFile.Look(file).Kind == "svg" ? throw new NotAPictureException("A drawing in lines is no photograph.", "Send a PNG or JPEG.") : PngPicture.Write(PictureFile.Read(file, LongestSide), LongestSide);
+            return PictureFile.IsDrawing(file) ? throw new NotAPictureException("A drawing in lines is no photograph.", "Send a PNG or JPEG.") : PngPicture.Write(PictureFile.Read(file, LongestSide), LongestSide);
         }
         catch (NotAPictureException not)
         {

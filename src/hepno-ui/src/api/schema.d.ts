@@ -2420,7 +2420,8 @@ export interface paths {
         get: operations["artworkProgress"];
         put?: never;
         post?: never;
-        delete?: never;
+        /** Stops measuring a picture that is being sent; nothing of it is kept. */
+        delete: operations["stopMeasuring"];
         options?: never;
         head?: never;
         patch?: never;
@@ -4740,6 +4741,8 @@ export interface components {
             nextTime: string;
             /** @description Hash of the file that is printed: another picture has another. */
             print: string;
+            /** @description True when it was measured at half its pixels each way, because it has so many. */
+            halved: boolean;
         };
         /**
          * @description What a device of the shop's network may do.
@@ -23946,6 +23949,80 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ArtworkProgress"];
                 };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    stopMeasuring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Bad Request */
             400: {

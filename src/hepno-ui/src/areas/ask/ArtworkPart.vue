@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
-import type { Schemas } from '../../api/client'
+import { makeId, type Schemas } from '../../api/client'
 import { length, number } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
 import { placeWord } from '../../kit/words'
@@ -10,7 +10,17 @@ import ColourwayTrial from './ColourwayTrial.vue'
 import DesignMemory from './DesignMemory.vue'
 import InkMeasured from './InkMeasured.vue'
 import RightsPart from './RightsPart.vue'
-import { type Design, kinds, knockOut, lookAt, type Looked, makeCode, saveRights, sendPicture } from './artwork'
+import {
+  type Design,
+  kinds,
+  knockOut,
+  lookAt,
+  type Looked,
+  makeCode,
+  saveRights,
+  sendPicture,
+  stopPicture,
+} from './artwork'
 
 /** One print's picture on the cloth it is for: what would spoil it, marked where it is; and whose it is. */
 const props = defineProps<{
@@ -53,12 +63,16 @@ let stop = () => {}
 onMounted(() => (stop = onChange((kind, id) => void (kind === 'artwork' && id === props.placement.designId && load()))))
 onUnmounted(() => stop())
 
+/** The artwork whose picture is being measured; empty when none is. */
+const measuring = ref('')
 async function take(file: File | undefined): Promise<void> {
   if (!file || props.locked) return
   done.value = 0
   busy.value = `Looking at ${file.name}...`
+  measuring.value = design.value?.id ?? makeId()
   await attempt(async () => {
     const d = await sendPicture(
+      measuring.value,
       file,
       props.placement.widthIn,
       design.value ?? undefined,
@@ -67,6 +81,7 @@ async function take(file: File | undefined): Promise<void> {
     if (d.id === props.placement.designId) await Promise.all([load(), refresh()])
     else emit('design', d.id)
   })
+  measuring.value = ''
   busy.value = ''
 }
 function drop(event: DragEvent): void {
@@ -173,11 +188,15 @@ defineExpose({ take })
           </text>
         </g>
       </svg>
+      <p v-if="design?.halved" class="small quiet">
+        Measured at half its pixels each way: it has more than 40 million, and at print size they tell nothing more.
+      </p>
       <button v-if="design" class="zoom" :aria-pressed="large" @click="large = !large">
         {{ large ? 'smaller' : 'larger' }}
       </button>
       <p v-if="busy" role="status" class="busy">
         {{ busy }} <progress v-if="done > 0" :value="done" max="1"></progress>
+        <button v-if="measuring" class="plain-button" @click="stopPicture(measuring)">Stop</button>
       </p>
       <label v-else-if="!locked" class="choose" :class="{ small: design }"
         >{{

@@ -6,14 +6,14 @@ export type Looked = Schemas['DesignLooked']
 /** Kinds of picture that are taken. */
 export const kinds = 'image/png,image/jpeg,image/svg+xml'
 
-/** Sends a picture; without an artwork it makes a new one. */
+/** Sends a picture under an id: a new artwork, or another picture of the one it goes over. */
 export async function sendPicture(
+  id: string,
   file: File,
   widthIn: number,
   over: Design | undefined,
   progress: (share: number) => void,
 ): Promise<Design> {
-  const id = over?.id ?? makeId()
   const timer = setInterval(() => {
     void ask(api.GET('/api/artwork/{id}/progress', { params: { path: { id } } }))
       .then((p) => p.share !== null && progress(p.share))
@@ -32,6 +32,10 @@ export async function sendPicture(
     }),
   ).finally(() => clearInterval(timer))
 }
+
+/** Stops the measuring of a picture that is being sent; nothing of it is kept. */
+export const stopPicture = (id: string) =>
+  api.DELETE('/api/artwork/{id}/progress', { params: { path: { id } } }).then(() => undefined)
 
 /** The artwork and how it looks at a width on a cloth. */
 export async function lookAt(
