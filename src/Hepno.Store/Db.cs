@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Reflection;
+using Hepno.Store.Copies;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store;
@@ -11,12 +12,30 @@ public sealed class NewerDataException(int found, int known)
 /// <summary>Another server has the data folder open.</summary>
 public sealed class DataInUseException(string folder) : Exception($"The data folder {folder} is in use by another Hepno. Stop that one, or name another folder with --data.");
 
+/// <summary>The data cannot be opened or written, and why, for the owner.</summary>
+/// <param name="code">Stable word.</param>
+/// <param name="sentence">What is wrong.</param>
+/// <param name="remedy">What would help.</param>
+public sealed class DataTroubleException(string code, string sentence, string remedy) : Exception($"{sentence} {remedy}")
+{
+    /// <summary>Stable word.</summary>
+    public string Code { get; } = code;
+
+    /// <summary>What is wrong.</summary>
+    public string Sentence { get; } = sentence;
+
+    /// <summary>What would help.</summary>
+    public string Remedy { get; } = remedy;
+}
+
 /// <summary>The one door to the database: many readers, one writer at a time.</summary>
 public sealed class Db : IDisposable
 {
     private readonly SemaphoreSlim gate = new(1, 1);
     private readonly string connectionString;
     private FileStream? lockFile;
+    private SqliteConnection? keeper;
+    private IReadOnlyList<(string Held, string Path)> heldFiles = [];
     private volatile int writer;
     private volatile TaskCompletionSource written = new(TaskCreationOptions.RunContinuationsAsynchronously);
 
@@ -24,7 +43,7 @@ public sealed class Db : IDisposable
     public Db(string folder)
     {
         Folder = folder;
-        connectionString = new SqliteConnectionStringBuilder { DataSource = File(folder), ForeignKeys = true, Pooling = true }.ToString();
+        connectionString = new SqliteConnectionStringBuilder { DataSource = File(folder), ForeignKeys = true, Pooling = true, Mode = SqliteOpenMode.ReadWrite }.ToString();
     }
 
     public string Folder { get; }
@@ -37,28 +56,64 @@ public sealed class Db : IDisposable
 
     public static string File(string folder) => Path.Combine(folder, "hepno.db");
 
+    /// <summary>Copies in this data folder.</summary>
+    public CopyFolder Backups => new(Path.Combine(Folder, "backups"));
+
     /// <summary>Takes the folder for this server alone and brings the data to this program's version.</summary>
+    /// <param name="now">When (UTC): a copy is made before the data is changed.</param>
     /// <exception cref="DataInUseException">Another server has it.</exception>
     /// <exception cref="NewerDataException">The data is newer than the program.</exception>
-    public void Open()
+    /// <exception cref="DataTroubleException">It is gone, damaged, full, locked or cannot be written.</exception>
+    public void Open(DateTime now)
     {
         try
         {
-            lockFile = new FileStream(Path.Combine(Folder, "lock"), FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None);
+            TakeFolder();
+            Migrate(now);
+            Hold();
         }
-        catch (IOException)
+        catch (Exception trouble)
         {
-            throw new DataInUseException(Folder);
+            lockFile?.Dispose();
+            if (DataTrouble.Of(trouble, Folder) is { } said)
+            {
+                throw said;
+            }
+            throw;
         }
-        foreach (var name in new[] { "files", "backups", "logs", "tmp" })
+    }
+
+    /// <summary>Puts an unpacked copy in place of what is there, in one transaction that either holds or was never; readers see one or the other.</summary>
+    /// <param name="copy">The copy.</param>
+    /// <param name="now">When (UTC).</param>
+    public void Replace(Unpacked copy, DateTime now)
+    {
+        gate.Wait();
+        try
         {
-            Directory.CreateDirectory(Path.Combine(Folder, name));
+            foreach (var file in copy.Manifest.Files)
+            {
+                KeptFiles.Keep(Folder, System.IO.File.ReadAllBytes(Bytes.Kept(copy.Folder, file.Hash)));
+            }
+            using (var live = Connect())
+            {
+                var last = ChangeStore.Last(live);
+                using (var from = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = File(copy.Folder), Pooling = false }.ToString()))
+                {
+                    from.Open();
+                    BringUp(from);
+                    // changes go on from where this server was: what was read before must not pass for what is read after
+                    from.Execute("INSERT INTO change (seq, kind, id, version, at) VALUES (@seq, 'restored', '1', 1, @at)", ("@seq", Math.Max(last, ChangeStore.Last(from)) + 1), ("@at", now));
+                    from.BackupDatabase(live);
+                }
+            }
+            SqliteConnection.ClearAllPools();
+            Interlocked.Exchange(ref written, new(TaskCreationOptions.RunContinuationsAsynchronously)).TrySetResult();
         }
-        foreach (var left in Directory.EnumerateFiles(Path.Combine(Folder, "tmp")))
+        finally
         {
-            System.IO.File.Delete(left);
+            gate.Release();
         }
-        Migrate();
     }
 
     public T Read<T>(Func<SqliteConnection, T> read)
@@ -79,6 +134,8 @@ public sealed class Db : IDisposable
             using var transaction = connection.BeginTransaction(deferred: false);
             var result = write(connection);
             transaction.Commit();
+            // what went into a file that nobody will find again was not kept
+            RefuseIfMoved();
             Interlocked.Exchange(ref written, new(TaskCreationOptions.RunContinuationsAsynchronously)).TrySetResult();
             return result;
         }
@@ -95,6 +152,7 @@ public sealed class Db : IDisposable
         {
             SqliteConnection.ClearPool(connection);
         }
+        keeper?.Dispose();
         lockFile?.Dispose();
         gate.Dispose();
     }
@@ -114,32 +172,93 @@ public sealed class Db : IDisposable
 
     private SqliteConnection Connect()
     {
+        RefuseIfMoved();
         var connection = new SqliteConnection(connectionString);
         connection.Open();
         connection.Execute("PRAGMA synchronous = FULL; PRAGMA busy_timeout = 5000; PRAGMA secure_delete = ON");
         return connection;
     }
 
-    private void Migrate()
+    private void TakeFolder()
     {
-        using var connection = Connect();
-        connection.Execute("PRAGMA journal_mode = WAL");
-        var at = (int)connection.Scalar("PRAGMA user_version");
-        var migrations = Migrations();
-        var known = migrations[^1].Number;
+        try
+        {
+            lockFile = new FileStream(Path.Combine(Folder, "lock"), FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None);
+        }
+        catch (IOException) when (System.IO.File.Exists(Path.Combine(Folder, "lock")) && DataTrouble.CanWrite(Folder))
+        {
+            throw new DataInUseException(Folder);
+        }
+        // the folder of copies is made with the first of them: that it cannot be must not keep the shop closed
+        foreach (var name in new[] { "files", "logs", "tmp" })
+        {
+            Directory.CreateDirectory(Path.Combine(Folder, name));
+        }
+        foreach (var left in Directory.EnumerateFileSystemEntries(Path.Combine(Folder, "tmp")).ToList())
+        {
+            if (Directory.Exists(left))
+            {
+                Directory.Delete(left, recursive: true);
+            }
+            else
+            {
+                System.IO.File.Delete(left);
+            }
+        }
+        var isThere = new FileInfo(File(Folder)) is { Exists: true, Length: > 0 };
+        if (!isThere && Backups.All().FirstOrDefault(c => c.Manifest is not null) is { } copy)
+        {
+            throw DataTrouble.Gone(Folder, copy);
+        }
+    }
+
+    private void Migrate(DateTime now)
+    {
+        using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = File(Folder), ForeignKeys = true, Pooling = false }.ToString());
+        connection.Open();
+        connection.Execute("PRAGMA synchronous = FULL; PRAGMA busy_timeout = 5000; PRAGMA journal_mode = WAL");
+        var (at, known) = ((int)connection.Scalar("PRAGMA user_version"), Migrations()[^1].Number);
         if (at > known)
         {
             throw new NewerDataException(at, known);
         }
         if (at > 0 && at < known)
         {
-            connection.Execute("VACUUM INTO @file", ("@file", Path.Combine(Folder, "backups", $"before-{at + 1:0000}-{Guid.NewGuid():N}.db")));
+            // checked before the first of it changes: with it one goes back to the program before
+            Backups.Make(Folder, $"before-{at + 1:0000}-{now:yyyyMMdd-HHmmss}", $"before-{at + 1:0000}", now);
         }
-        foreach (var (number, _, sql) in migrations.Where(m => m.Number > at))
+        BringUp(connection);
+    }
+
+    private static void BringUp(SqliteConnection connection)
+    {
+        var at = (int)connection.Scalar("PRAGMA user_version");
+        foreach (var (number, _, sql) in Migrations().Where(m => m.Number > at))
         {
             using var transaction = connection.BeginTransaction(deferred: false);
             connection.Execute($"{sql}; PRAGMA user_version = {number}");
             transaction.Commit();
+        }
+    }
+
+    // one connection stays open, so that the files beside the data stay the same ones; the system tells what became of those it holds
+    private void Hold()
+    {
+        keeper = new SqliteConnection(new SqliteConnectionStringBuilder(connectionString) { Pooling = false }.ToString());
+        keeper.Open();
+        keeper.Scalar("SELECT count(*) FROM change");
+        var own = Path.GetFullPath(File(Folder));
+        heldFiles = [.. Directory.EnumerateFiles("/proc/self/fd").Select(fd => (Held: fd, Path: new FileInfo(fd).LinkTarget ?? "")).Where(f => f.Path == own || f.Path == own + "-wal" || f.Path == own + "-shm").DistinctBy(f => f.Path)];
+    }
+
+    private void RefuseIfMoved()
+    {
+        foreach (var (held, path) in heldFiles)
+        {
+            if (new FileInfo(held).LinkTarget != path)
+            {
+                throw DataTrouble.Moved(path);
+            }
         }
     }
 }

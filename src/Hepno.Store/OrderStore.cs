@@ -35,6 +35,9 @@ public static class OrderStore
     public static int NextNumber(SqliteConnection connection, int first) => (int)Math.Max(first, connection.Scalar("SELECT coalesce(max(number), 0) + 1 FROM orders"));
 
     /// <summary>Orders by the beginning of their number ("471", "T-471") or by part of the customer's name or contact, newest first.</summary>
+    /// <summary>How many orders there are.</summary>
+    public static int Count(SqliteConnection connection) => (int)connection.Scalar("SELECT count(*) FROM orders");
+
     public static List<Versioned<Order>> Find(SqliteConnection connection, string text, int most)
     {
         var folded = CustomerStore.Folded(text.Trim());

@@ -88,6 +88,13 @@ internal sealed class Desk(Db db, ShopClock clock)
         open = null;
     }
 
+    /// <summary>Forgets everything that was read: another day's data is in its place.</summary>
+    public void Forget()
+    {
+        frozen.Clear();
+        (kept, open, ribbon, curves) = (null, null, null, null);
+    }
+
     /// <summary>All orders on the work line; read again only after something of the shop's changed.</summary>
     public IReadOnlyList<OrderCase> Open(SqliteConnection connection, ShopBook book)
     {

@@ -2,7 +2,7 @@ using Hepno.Web;
 
 return args switch
 {
-    ["backup" or "restore", ..] => Copies.Run(args),
+    _ when CopyVerbs.Knows(args) => CopyVerbs.Run(args),
     [DrawingApart.Verb, _] => DrawingApart.Run(args),
     _ => await Shell.RunAsync(args),
 };

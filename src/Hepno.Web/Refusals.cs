@@ -4,15 +4,12 @@ using System.Text.RegularExpressions;
 using Hepno.Core.Measures;
 using Hepno.Store;
 using Microsoft.AspNetCore.Diagnostics;
-using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web;
 
 /// <summary>Every refusal as problem details in the owner's words; never a .NET type name, never a bare 500.</summary>
-internal sealed partial class Refusals(ILogger<Refusals> log) : IExceptionHandler
+internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptionHandler
 {
-    private const int DiskFull = 13;
-    private const int DiskError = 10;
     private const int NoSpace = 28;
 
     public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
@@ -23,8 +20,7 @@ internal sealed partial class Refusals(ILogger<Refusals> log) : IExceptionHandle
             StaleException stale => (409, [new Problem("stale", "This was changed on another device in the meantime.", "", "Look at the change, then do it again.")], new Dictionary<string, object?> { ["version"] = stale.Stands }),
             BadHttpRequestException bad => (bad.StatusCode, [await Unreadable(bad, httpContext.Request)], null),
             OverflowException => (400, [new Problem("overflow", "These figures are too large to be reckoned with together.", "", "Look for one with too many digits.")], null),
-            SqliteException { SqliteErrorCode: DiskFull or DiskError } => (507, [new Problem("disk-full", "The disk is full: nothing more can be kept.", "", "Free some space. Reading goes on, and what is on the screen stays there.")], null),
-            IOException io when OfFullDisk(io) => (507, [new Problem("disk-full", "The disk is full: nothing more can be kept.", "", "Free some space. Reading goes on.")], null),
+            _ when DataTrouble.Of(exception, db.Folder) is { } trouble => (507, [new Problem(trouble.Code, trouble.Sentence, "", trouble.Remedy)], null),
             _ => (500, (IReadOnlyList<Problem>)[], (IDictionary<string, object?>?)null),
         };
         if (status == 500)

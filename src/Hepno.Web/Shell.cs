@@ -44,12 +44,20 @@ internal static class Shell
             await Console.Error.WriteLineAsync("The disk is full: the last lines of the log are lost, nothing else.");
             return 0;
         }
-        catch (Exception refused) when (refused is NewerDataException or DataInUseException)
+        catch (Exception refused) when (refused is NewerDataException or DataInUseException or DataTroubleException)
         {
             await Console.Error.WriteLineAsync(refused.Message);
             return 2;
         }
+        catch (Exception refused) when (refused is IOException or UnauthorizedAccessException)
+        {
+            // the folder itself cannot be made or reached
+            await Console.Error.WriteLineAsync(DataTrouble.Of(refused, DataOf(args))?.Message ?? refused.Message);
+            return 2;
+        }
     }
+
+    private static string DataOf(string[] args) => Array.IndexOf(args, "--data") is >= 0 and var i && i + 1 < args.Length ? args[i + 1] : DefaultData;
 
     private static WebApplication Build(string[] args)
     {
@@ -134,6 +142,7 @@ internal static class Shell
         builder.Services.AddSingleton<Desk>();
         builder.Services.AddSingleton<LayoutSearches>();
         builder.Services.AddSingleton<Recosting>();
+        builder.Services.AddSingleton<Copying>();
         builder.Services.AddSingleton<IPressReadout, SimulatedPress>();
         builder.Services.AddSingleton<IFilmPrinterReadout, SimulatedFilmPrinter>();
         builder.Services.AddHostedService<OpenStore>();
@@ -185,6 +194,7 @@ internal static class Shell
         api.MapCompute();
         api.MapWeighing();
         api.MapArchive();
+        api.MapCopies();
         api.MapCsv();
         api.MapArtwork();
         api.MapTemplates();
@@ -210,11 +220,11 @@ internal static class Shell
 }
 
 /// <summary>Opens the data before listening and, for the demo, fills it after.</summary>
-internal sealed class OpenStore(Db db, Desk desk, IConfiguration configuration, IHostApplicationLifetime life) : IHostedService
+internal sealed class OpenStore(Db db, Desk desk, ShopClock clock, IConfiguration configuration, IHostApplicationLifetime life) : IHostedService
 {
     public Task StartAsync(CancellationToken cancellationToken)
     {
-        db.Open();
+        db.Open(clock.Utc);
         if (configuration.GetValue("Hepno:Demo", false))
         {
             life.ApplicationStarted.Register(() => DemoData.Fill(desk));
@@ -223,27 +233,4 @@ internal sealed class OpenStore(Db db, Desk desk, IConfiguration configuration, 
     }
 
     public Task StopAsync(CancellationToken cancellationToken) => Task.CompletedTask;
-}
-
-/// <summary>Copies the data at start and once a day, and forgets old changes.</summary>
-internal sealed class DailyCopies(Db db, ShopClock clock) : BackgroundService
-{
-    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
-    {
-        using var hour = new PeriodicTimer(TimeSpan.FromHours(1));
-        do
-        {
-            await Task.Delay(TimeSpan.FromSeconds(5), stoppingToken).ContinueWith(_ => { }, TaskScheduler.Default);
-            if (!stoppingToken.IsCancellationRequested)
-            {
-                Backup.Day(db.Folder, DateOnly.FromDateTime(clock.Utc));
-                db.Write(c =>
-                {
-                    ChangeStore.Trim(c, clock.Utc);
-                    return 0;
-                });
-            }
-        }
-        while (!stoppingToken.IsCancellationRequested && await hour.WaitForNextTickAsync(stoppingToken));
-    }
 }

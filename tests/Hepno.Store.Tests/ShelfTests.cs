@@ -28,7 +28,7 @@ public sealed class ShelfTests : IDisposable
     private Db Open()
     {
         var db = new Db(folder);
-        db.Open();
+        db.Open(Deed.At);
         return db;
     }
 
@@ -144,7 +144,8 @@ public sealed class ShelfTests : IDisposable
         Assert.Equal("brae", json.RootElement.GetProperty("ask").GetProperty("lines")[0].GetProperty("styleId").GetString());
         Assert.False(json.RootElement.TryGetProperty("band", out _));
         Assert.Null(db.Write(c => UndoStore.Undo(c, "d", Deed.At)).Deed);
-        Assert.Single(Directory.GetFiles(Path.Combine(folder, "backups"), "before-0002-*.db"));
+        var before = Assert.Single(db.Backups.All());
+        Assert.Equal(("before-0002", 1, 1), (before.Manifest!.Why, before.Manifest.Data.Version, before.Manifest.Data.Orders));
     }
 
     [Fact]

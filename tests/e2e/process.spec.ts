@@ -73,6 +73,27 @@ test('a full disk refuses in a sentence, keeps what it took, and goes on reading
   expect(await server.dispose()).toBe(0)
 })
 
+test('data that is gone, damaged or not to be written is one true sentence and no new shop', async ({ server }) => {
+  await fetch(`${server.url}/api/copies`, { method: 'POST' })
+  await server.stop('SIGTERM')
+  for (const name of ['hepno.db', 'hepno.db-wal', 'hepno.db-shm']) rmSync(join(server.data, name), { force: true })
+  const gone = server.again('--port', '0', '--data', server.data)
+  expect(gone.status).toBe(2)
+  expect(gone.stderr.trim().split('\n')).toHaveLength(1)
+  expect(gone.stderr).toMatch(
+    /^There is no shop in .*, but there are copies of one: the last, asked-\d{8}-\d{6}, holds \d+ orders\. Put it back: \.\/hepno restore /,
+  )
+  const [, command] = /Put it back: \.\/hepno restore (\S+) --data/.exec(gone.stderr)!
+  expect(server.verb('restore', command!, '--data', server.data).status).toBe(0)
+  writeFileSync(join(server.data, 'hepno.db'), 'x'.repeat(8192))
+  const damaged = server.again('--port', '0', '--data', server.data)
+  expect(damaged.status).toBe(2)
+  expect(damaged.stderr).toMatch(/^The data in .* is damaged\. Put the last good copy back/)
+  const never = server.again('--port', '0', '--data', '/proc/nowhere')
+  expect(never.status).toBe(2)
+  expect(never.stderr.trim().split('\n')).toHaveLength(1)
+})
+
 test('an archive taken while it runs is restored with the two verbs', async ({ server }) => {
   const file = join(tmpdir(), `hepno-archive-${process.pid}`)
   const taken = server.verb('backup', file, '--data', server.data)
@@ -83,6 +104,15 @@ test('an archive taken while it runs is restored with the two verbs', async ({ s
   const line = async (url: string) => (await (await fetch(`${url}/api/line`)).json()) as { stations: object }
   expect((await line(restored.url)).stations).toEqual((await line(server.url)).stations)
   await restored.stop('SIGTERM')
+  // over a shop that is there it says what it would put back, and asks
+  const asks = server.verb('restore', file, '--data', folder)
+  expect(asks.status).toBe(2)
+  expect(asks.stdout).toMatch(
+    /^This would put back \d+ orders, \d+ customers and \d+ files, last changed 2026-06-02; made/,
+  )
+  expect(asks.stderr.trim()).toBe('Nothing was changed. To go on, say --yes.')
+  expect(server.verb('restore', file, '--data', folder, '--yes').status).toBe(0)
+  expect(server.verb('back', '--data', folder).stderr).toContain('there is nothing to go back to')
   writeFileSync(file, 'not an archive')
   const bad = server.verb('restore', file, '--data', folder)
   expect(bad.status).not.toBe(0)

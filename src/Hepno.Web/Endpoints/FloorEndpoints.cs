@@ -38,7 +38,7 @@ internal static class FloorEndpoints
     }
 
     /// <summary>The work line with every order that hangs on it.</summary>
-    internal static LineView Line(Desk desk, HttpContext context) => desk.Db.Read(connection =>
+    internal static LineView Line(Desk desk, Copying copying, HttpContext context) => desk.Db.Read(connection =>
     {
         var caller = Admission.CallerOf(context, desk.Db);
         var book = desk.Book(connection);
@@ -57,7 +57,7 @@ internal static class FloorEndpoints
         var week = System.Globalization.ISOWeek.GetWeekOfYear(wall);
         return new LineView(book.Numbers.ShopName, $"{Shown.Moment(wall, f)}", DateOnly.FromDateTime(wall), stations, $"{book.Styles.Count(s => !s.Retired)} styles",
             book.Presses.Count == 0 ? "no press" : aside > 0 ? $"{aside} set aside" : book.Presses.Count == 1 ? "1 press" : $"{book.Presses.Count} presses", $"week {week}", f,
-            Aggregates.Numbers.Get(connection, "1") is null, Backup.Last(desk.Db.Folder) is { } at ? Shown.Moment(ShopClock.Wall(at, book.Numbers.TimeZone), f) : "", ChangeStore.Last(connection), caller, caller == Caller.Press ? [] : Notice.All(connection));
+            Aggregates.Numbers.Get(connection, "1") is null, copying.Last is { MadeAt: var at } ? Shown.Moment(ShopClock.Wall(at, book.Numbers.TimeZone), f) : "", ChangeStore.Last(connection), caller, caller == Caller.Press ? [] : Notice.All(connection, copying, book.Numbers));
     });
 
     /// <summary>A day at the presses: batches on the platen's temperature.</summary>

@@ -21,6 +21,8 @@ function open(): void {
     last = Number(message.lastEventId) || last
     const change = JSON.parse(message.data as string) as { kind?: string; id?: string }
     if (!change.kind) return
+    // another day's data is in its place
+    if (change.kind === 'restored') return location.reload()
     for (const heard of listeners) heard(change.kind, change.id ?? '')
     clearTimeout(waiting)
     waiting = setTimeout(() => void refresh().catch(() => undefined), 60)

@@ -6,6 +6,7 @@ import { money, number } from '../../kit/shown'
 import ThingEditor from '../../kit/ThingEditor.vue'
 import { onChange } from '../../shell/live'
 import { reading, shop } from '../../shell/state'
+import Copies from './Copies.vue'
 import Devices from './Devices.vue'
 import RecostQuotes from '../../kit/RecostQuotes.vue'
 import MakeOrBuy from './MakeOrBuy.vue'
@@ -233,10 +234,8 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
       <p class="note quiet">A row with the id or name of something here changes it; what a table leaves out stays.</p>
       <Tables />
       <h2 class="head">Copies</h2>
-      <p class="note quiet">
-        Last good backup: {{ shop.line?.lastBackup || 'none yet' }}. One archive of the data folder, also while it runs:
-        ./hepno backup FILE.
-      </p>
+      <p class="note quiet">Last good copy: {{ shop.line?.lastBackup || 'none yet' }}.</p>
+      <Copies />
       <p class="copies">
         <a class="plain-button" href="/api/archive" download>The whole shop as one open file (JSON)</a>
         <span class="note quiet">It can be brought into a new, empty shop on its first day.</span>

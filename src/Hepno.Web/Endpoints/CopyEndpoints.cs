@@ -1,0 +1,123 @@
+using Hepno.Core.Measures;
+using Hepno.Store;
+using Hepno.Store.Copies;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Hepno.Web.Endpoints;
+
+/// <summary>A copy in the data folder.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="MadeAt">When, as shown; empty for one that does not hold together.</param>
+/// <param name="Said">What it holds, in words.</param>
+/// <param name="IsWhole">False where its list of contents is not the one it was made with: it does not count, and is made again.</param>
+/// <param name="Bytes">What it takes on the disk, without the files that copies share.</param>
+internal sealed record CopyView(string Name, string MadeAt, string Said, bool IsWhole, long Bytes);
+
+/// <summary>The shop's copies.</summary>
+/// <param name="Copies">Those in the data folder, the newest first.</param>
+/// <param name="SecondFolder">Another folder that gets copies too; empty for none.</param>
+/// <param name="SecondTrouble">What keeps copies from it; empty when nothing does.</param>
+/// <param name="Trouble">What keeps copies from being made; empty when nothing does.</param>
+/// <param name="Trial">What came of the last one put back aside.</param>
+/// <param name="TrialWell">Whether that went well.</param>
+internal sealed record CopiesView(IReadOnlyList<CopyView> Copies, string SecondFolder, string SecondTrouble, string Trouble, string Trial, bool TrialWell);
+
+/// <summary>A folder on this machine, or null for none.</summary>
+internal sealed record SecondFolderBody(string? Folder);
+
+/// <summary>What a copy would put back; every part of it was checked.</summary>
+/// <param name="Name">The copy.</param>
+/// <param name="Said">What it holds, in words.</param>
+/// <param name="Orders">Orders in it.</param>
+/// <param name="OrdersNow">Orders in the shop now.</param>
+/// <param name="LastDay">When something in it was last changed, as shown.</param>
+internal sealed record CopyChecked(string Name, string Said, int Orders, int OrdersNow, string LastDay);
+
+/// <summary>Copies: made, looked at, put back.</summary>
+internal static class CopyEndpoints
+{
+    private const long LargestArchive = 64L << 30;
+
+    public static void MapCopies(this IEndpointRouteBuilder api)
+    {
+        var copies = api.MapGroup("/copies").WithTags("copies");
+        copies.MapGet("", All).WithName("copies");
+        copies.MapPost("", Make).WithName("makeCopy");
+        copies.MapPut("second-folder", SecondFolder).WithName("setSecondFolder").OpenTo(Caller.Machine);
+        copies.MapGet("archive", Archive).WithName("copyArchive").Produces(200, contentType: "application/gzip");
+        copies.MapPost("archive", Upload).WithName("sendCopyArchive").Accepts<byte[]>("application/gzip").WithMetadata(new BodyLimit(LargestArchive)).OpenTo(Caller.Machine);
+        copies.MapPost("{name}/check", Check).WithName("checkCopy").OpenTo(Caller.Machine);
+        copies.MapPost("{name}/restore", PutBack).WithName("restoreCopy").OpenTo(Caller.Machine);
+    }
+
+    /// <summary>Every copy in the data folder, and how copying goes.</summary>
+    internal static CopiesView All(Desk desk, Copying copying) => View(desk, copying);
+
+    /// <summary>Makes a copy now.</summary>
+    internal static CopiesView Make(Desk desk, Copying copying)
+    {
+        return copying.Now() is { } trouble ? throw new RefusedException(507, "no-copy", trouble.Why, trouble.Remedy) : View(desk, copying);
+    }
+
+    /// <summary>Names another folder of this machine that gets copies too, a stick or a drive of the network; its first copy is made at once. Only at the machine itself.</summary>
+    internal static CopiesView SecondFolder(SecondFolderBody body, Desk desk, Copying copying)
+    {
+        var folder = body.Folder?.Trim() is { Length: > 0 } named ? Path.TrimEndingDirectorySeparator(named) : null;
+        if (folder is not null)
+        {
+            RefusedException.IfAny(!Path.IsPathFullyQualified(folder) || !Directory.Exists(folder) ? [new Problem("no-folder", $"There is no folder {folder} on this machine.", "folder", "Type its whole path, from the first /.")]
+                : Path.GetFullPath(folder + "/").StartsWith(Path.GetFullPath(desk.Db.Folder + "/"), StringComparison.Ordinal) ? [new Problem("same-folder", $"{folder} is inside the data folder: what befalls that befalls it.", "folder", "Name one on another disk, a stick or the network.")] : []);
+        }
+        copying.NameSecond(folder);
+        return View(desk, copying);
+    }
+
+    /// <summary>One archive of everything, as ./hepno backup makes it.</summary>
+    internal static FileStreamHttpResult Archive(Desk desk)
+    {
+        var file = Path.Combine(desk.Db.Folder, "tmp", $"archive-{Guid.NewGuid():N}");
+        CopyArchive.Write(desk.Db.Folder, file, desk.Clock.Utc);
+        return TypedResults.File(new FileStream(file, FileMode.Open, FileAccess.Read, FileShare.Read, 1 << 16, FileOptions.DeleteOnClose), "application/gzip", $"hepno-{desk.Clock.Utc:yyyy-MM-dd}.tar.gz");
+    }
+
+    /// <summary>Takes an archive in and says what it would put back. Only at the machine itself.</summary>
+    internal static async Task<CopyChecked> Upload(HttpRequest request, Desk desk, Copying copying) => Check(await copying.Upload(request.Body, request.HttpContext.RequestAborted), desk, copying);
+
+    /// <summary>Checks every part of a copy and says what it would put back. Only at the machine itself.</summary>
+    internal static CopyChecked Check(string name, Desk desk, Copying copying)
+    {
+        var manifest = Fit(() => copying.Checked(name));
+        var f = desk.Db.Read(Desk.Numbers).Format;
+        return new(name, Said(manifest), manifest.Data.Orders, desk.Db.Read(OrderStore.Count), manifest.Data.LastAt is { } at ? Shown.Day(DateOnly.FromDateTime(at), f) : "");
+    }
+
+    /// <summary>Puts a copy in place of what is there; what is there is copied first. Only at the machine itself.</summary>
+    internal static CopiesView PutBack(string name, Desk desk, Copying copying)
+    {
+        Fit(() => copying.PutBack(name));
+        return View(desk, copying);
+    }
+
+    private static CopyManifest Fit(Func<CopyManifest> work)
+    {
+        try
+        {
+            return work();
+        }
+        catch (UnfitCopyException unfit)
+        {
+            throw new RefusedException(409, "unfit-copy", unfit.Message, "Choose another copy.", "name");
+        }
+    }
+
+    private static CopiesView View(Desk desk, Copying copying)
+    {
+        var n = desk.Db.Read(Desk.Numbers);
+        var settings = copying.Settings();
+        string At(DateTime utc) => Shown.Moment(ShopClock.Wall(utc, n.TimeZone), n.Format);
+        return new([.. desk.Db.Backups.All().Select(c => new CopyView(c.Name, c.Manifest is { } m ? At(m.MadeAt) : "", c.Manifest is { } held ? Said(held) : "does not hold together", c.Manifest is not null, c.Bytes))],
+            settings.SecondFolder ?? "", copying.SecondTrouble?.Why ?? "", copying.Trouble?.Why ?? "", settings.TrialAt is { } at ? $"{At(at)}: {settings.TrialSaid}" : "", settings.TrialWell);
+    }
+
+    private static string Said(CopyManifest m) => $"{m.Data.Orders} orders, {m.Data.Customers} customers, {m.Files.Count} files" + (m.Lost.Count > 0 ? $", {m.Lost.Count} lost before" : "");
+}
