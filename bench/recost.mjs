@@ -1,15 +1,17 @@
 /** How long 10,000 open quotes take to be re-costed after one price change, on one core. Usage: node bench/recost.mjs DLL CONTENT-ROOT [QUOTES] */
+import { archiveOf, bring } from './archive.mjs'
 import { start } from './program.mjs'
 
 const many = Number(process.argv[4] ?? '10000')
 const demo = await start({ extra: ['--demo'] })
-let archive
+let file
 try {
   await new Promise((later) => setTimeout(later, 3000))
-  archive = await (await fetch(`${demo.url}/api/archive`)).json()
+  file = await archiveOf(demo.url)
 } finally {
   await demo.stop()
 }
+const archive = file.json
 // quotes of the demo that stand, over and over: each a size run of its own, their trees cut to what is read here
 const standing = archive.quotes.filter(
   (q) => q.withdrawnAt === null && archive.orders.find((o) => o.id === q.orderId).facts.handOver === null,
@@ -18,7 +20,8 @@ const cut = (figure, depth = 1) => ({ ...figure, parts: depth === 0 ? [] : figur
 archive.orders = []
 archive.events = []
 const quotes = []
-const page = Buffer.from('%PDF-1.4').toString('base64')
+const page = Buffer.from('%PDF-1.4')
+for (const name of [...file.parts.keys()].filter((n) => n.startsWith('quotes/'))) file.parts.delete(name)
 for (let i = 0; i < many; i++) {
   const quote = standing[i % standing.length]
   const lines = quote.frozen.ask.lines.map((l) => ({
@@ -48,7 +51,6 @@ for (let i = 0; i < many; i++) {
     ...quote,
     id: `o${i}-1`,
     orderId: `o${i}`,
-    pdf: page,
     frozen: {
       ...quote.frozen,
       document: { ...quote.frozen.document },
@@ -60,13 +62,10 @@ for (let i = 0; i < many; i++) {
   })
 }
 archive.quotes = quotes
+for (const quote of quotes) file.parts.set(`quotes/${quote.id}.pdf`, page)
 const shop = await start({ oneCore: true })
 try {
-  const put = await fetch(`${shop.url}/api/archive`, {
-    method: 'PUT',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(archive),
-  })
+  const put = await bring(shop.url, file)
   if (!put.ok) throw new Error((await put.text()).slice(0, 500))
   const film = (await (await fetch(`${shop.url}/api/films`)).json())[0]
   for (const run of ['first', 'again', 'again']) {

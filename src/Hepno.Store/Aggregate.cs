@@ -39,6 +39,9 @@ public sealed class Aggregate<T>(string kind, string table, Func<SqliteConnectio
 
     public List<Versioned<T>> All(SqliteConnection connection) => load(connection, null);
 
+    /// <summary>Ids of all there are, for reading very many one by one.</summary>
+    public List<string> Ids(SqliteConnection connection) => connection.Query($"SELECT id FROM {table} ORDER BY id", r => r.Text("id"));
+
     /// <summary>Writes a new version. <paramref name="seen"/> is the version the change was made from, 0 for something new.</summary>
     /// <exception cref="StaleException">Another version stands.</exception>
     public long Put(SqliteConnection connection, T value, long seen, Deed deed) => Put(connection, value, seen, deed, null);

@@ -1,4 +1,5 @@
 using System.Security.Cryptography;
+using Hepno.Store.Copies;
 
 namespace Hepno.Store;
 
@@ -11,27 +12,34 @@ public static class KeptFiles
     public static string Keep(string folder, byte[] bytes)
     {
         var hash = Convert.ToHexStringLower(SHA256.HashData(bytes));
-        var target = Where(folder, hash);
-        if (File.Exists(target))
+        if (Has(folder, hash))
         {
             return hash;
         }
-        Directory.CreateDirectory(Path.GetDirectoryName(target)!);
+        using var from = new MemoryStream(bytes);
+        return Keep(folder, from).Hash;
+    }
+
+    /// <summary>Keeps a file as it comes, and says its hash and whether it was not here before.</summary>
+    public static (string Hash, bool IsNew) Keep(string folder, Stream from)
+    {
         var aside = Path.Combine(folder, "tmp", $"{Guid.NewGuid():N}");
         try
         {
-            using (var file = File.Create(aside))
+            var hash = Bytes.Write(from, aside).Hash;
+            var target = Where(folder, hash);
+            if (File.Exists(target))
             {
-                file.Write(bytes);
-                file.Flush(flushToDisk: true);
+                return (hash, false);
             }
+            Directory.CreateDirectory(Path.GetDirectoryName(target)!);
             File.Move(aside, target, overwrite: true);
+            return (hash, true);
         }
         finally
         {
             File.Delete(aside);
         }
-        return hash;
     }
 
     /// <summary>True when a file is kept.</summary>
@@ -43,5 +51,6 @@ public static class KeptFiles
     /// <summary>Drops a kept file that nothing refers to any more.</summary>
     public static void Drop(string folder, string hash) => File.Delete(Where(folder, hash));
 
-    private static string Where(string folder, string hash) => Path.Combine(folder, "files", hash[..2], hash);
+    /// <summary>Where a kept file lies.</summary>
+    public static string Where(string folder, string hash) => Bytes.Kept(folder, hash);
 }

@@ -50,8 +50,14 @@ public static class QuoteStore
     /// <summary>All quotes of an order, withdrawn ones too, oldest first.</summary>
     public static List<StoredQuote> Of(SqliteConnection connection, string orderId) => connection.Query($"SELECT {Columns} FROM quote WHERE order_id = @id ORDER BY sent_at", Map, ("@id", orderId));
 
-    /// <summary>All quotes of the shop with their figures and pages, oldest first.</summary>
-    public static List<(StoredQuote Quote, string Json, byte[] Pdf)> All(SqliteConnection connection) => connection.Query("SELECT * FROM quote ORDER BY sent_at, id", r => (Map(r), r.Text("json"), r.Bytes("pdf")));
+    /// <summary>Ids of all quotes of the shop, oldest first.</summary>
+    public static List<string> Ids(SqliteConnection connection) => connection.Query("SELECT id FROM quote ORDER BY sent_at, id", r => r.Text("id"));
+
+    /// <summary>A quote, or null.</summary>
+    public static StoredQuote? Get(SqliteConnection connection, string id) => connection.Query($"SELECT {Columns} FROM quote WHERE id = @id", Map, ("@id", id)).FirstOrDefault();
+
+    /// <summary>The page of a quote as it was sent.</summary>
+    public static byte[] PdfOf(SqliteConnection connection, string id) => connection.Query("SELECT pdf FROM quote WHERE id = @id", r => r.Bytes("pdf"), ("@id", id))[0];
 
     /// <summary>Puts a copy without the person in a quote's place: the only change a sent quote ever takes.</summary>
     public static void Replace(SqliteConnection connection, string id, string json, byte[] pdf) => connection.Execute("UPDATE quote SET json = @json, pdf = @pdf WHERE id = @id", ("@json", json), ("@pdf", pdf), ("@id", id));

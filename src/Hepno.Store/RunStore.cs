@@ -40,11 +40,11 @@ public static class RunStore
     public static ILookup<string, RunEvent> OfOpen(SqliteConnection connection) =>
         connection.Query("SELECT * FROM run_event WHERE order_id IN (SELECT id FROM orders WHERE closed_at IS NULL) ORDER BY seq", r => (Of: r.Text("order_id"), Event: Map(r, None))).ToLookup(e => e.Of, e => e.Event);
 
-    /// <summary>All events of the shop, in the order they were received.</summary>
-    public static List<(string OrderId, DateTime ReceivedAt, RunEvent Event)> All(SqliteConnection connection)
+    /// <summary>Events of an order with when they were received (UTC), in that order.</summary>
+    public static List<(DateTime ReceivedAt, RunEvent Event)> Received(SqliteConnection connection, string orderId)
     {
-        var laps = Laps(connection, "1");
-        return connection.Query("SELECT * FROM run_event ORDER BY seq", r => (r.Text("order_id"), r.Utc("received_at"), Map(r, laps)));
+        var laps = Laps(connection, "event_id IN (SELECT event_id FROM run_event WHERE order_id = @id)", ("@id", orderId));
+        return connection.Query("SELECT * FROM run_event WHERE order_id = @id ORDER BY seq", r => (r.Utc("received_at"), Map(r, laps)), ("@id", orderId));
     }
 
     private static ILookup<string, StepLap> Laps(SqliteConnection connection, string where, params ReadOnlySpan<(string, object?)> values) =>

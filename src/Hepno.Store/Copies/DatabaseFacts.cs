@@ -36,10 +36,7 @@ public sealed record DatabaseFacts(int Version, long Seq, int Orders, int Custom
     public static IReadOnlyList<string> FilesNamed(string file)
     {
         using var connection = Open(file, SqliteOpenMode.ReadOnly);
-        var tables = Tables(connection);
-        string[] sources = ["design.hash", "design.came_as", "order_attachment.hash", "spot_test_photo.hash"];
-        return [.. sources.Select(s => s.Split('.')).Where(s => tables.Contains(s[0]))
-            .SelectMany(s => connection.Query($"SELECT DISTINCT {s[1]} AS hash FROM {s[0]} WHERE {s[1]} IS NOT NULL", r => r.Text("hash"))).Distinct(StringComparer.Ordinal).Order(StringComparer.Ordinal)];
+        return FileNames.Named(connection);
     }
 
     private static DatabaseFacts Of(SqliteConnection connection)

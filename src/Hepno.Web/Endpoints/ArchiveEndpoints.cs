@@ -1,39 +1,50 @@
-using System.Text.Json;
-using Hepno.Web.Deeds;
+using Hepno.Web.Archive;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Hepno.Web.Endpoints;
 
-/// <summary>The whole shop as one JSON file, out and into an empty shop.</summary>
+/// <summary>The whole shop as one open file, out and into an empty shop.</summary>
 internal static class ArchiveEndpoints
 {
-    private const long LargestArchive = 256_000_000;
+    private const string Zip = "application/zip";
+    private const long LargestArchive = 64L << 30;
 
     public static void MapArchive(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/archive", Take).WithTags("archive").WithName("archive").Produces(200, contentType: "application/json");
-        api.MapPut("/archive", Bring).WithTags("archive").WithName("bringArchive").WithMetadata(new BodyLimit(LargestArchive));
+        api.MapGet("/archive", Take).WithTags("archive").WithName("archive").Produces(200, contentType: Zip);
+        api.MapPut("/archive", Bring).WithTags("archive").WithName("bringArchive").Accepts<byte[]>(Zip).WithMetadata(new BodyLimit(LargestArchive));
     }
 
-    /// <summary>Everything the shop keeps, as one file.</summary>
-    internal static FileContentHttpResult Take(Desk desk) => TypedResults.File(JsonSerializer.SerializeToUtf8Bytes(desk.Db.Read(c => ShopArchive.Of(c, desk.Db.Folder)), Json.Frozen), "application/json", "hepno-archive.json");
+    /// <summary>Everything the shop keeps, as one ZIP of JSON with pictures, attachments and sent pages beside.</summary>
+    internal static FileStreamHttpResult Take(Desk desk)
+    {
+        // written aside first: a slow reader would hold the database's past for as long as it reads
+        var file = Aside(desk);
+        desk.Db.Read(c =>
+        {
+            ShopArchive.Write(c, desk.Db.Folder, file);
+            return 0;
+        });
+        return TypedResults.File(new FileStream(file, FileMode.Open, FileAccess.Read, FileShare.Read, 1 << 16, FileOptions.DeleteOnClose), Zip, "hepno-shop.zip");
+    }
 
     /// <summary>Brings such a file into a shop that has no orders, customers or styles yet; all of it or nothing.</summary>
     internal static async Task<ArchiveView> Bring(HttpRequest request, Desk desk)
     {
-        if (!request.HasJsonContentType())
-        {
-            throw new RefusedException(415, "media-type", "This content type is not taken here.", "Send JSON (application/json).");
-        }
+        var file = Aside(desk);
         try
         {
-            var archive = await JsonSerializer.DeserializeAsync<ShopArchive>(request.Body, Json.Frozen, request.HttpContext.RequestAborted) ?? throw new JsonException();
-            return desk.Db.Write(c => ShopArchive.Bring(c, archive, desk.Db.Folder, request.Deed(desk.Clock, "archive brought")));
+            await using (var to = File.Create(file))
+            {
+                await request.Body.CopyToAsync(to, request.HttpContext.RequestAborted);
+            }
+            return await Task.Run(() => ShopArchive.Bring(desk, file, request.Deed(desk.Clock, "archive brought")));
         }
-        catch (JsonException unreadable)
+        finally
         {
-            // the refusal then names the field, as for every other body
-            throw new BadHttpRequestException("The archive cannot be read.", StatusCodes.Status400BadRequest, unreadable);
+            File.Delete(file);
         }
     }
+
+    private static string Aside(Desk desk) => Path.Combine(desk.Db.Folder, "tmp", $"shop-{Guid.NewGuid():N}");
 }

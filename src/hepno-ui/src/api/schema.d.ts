@@ -676,7 +676,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Everything the shop keeps, as one file. */
+        /** Everything the shop keeps, as one ZIP of JSON with pictures, attachments and sent pages beside. */
         get: operations["archive"];
         /** Brings such a file into a shop that has no orders, customers or styles yet; all of it or nothing. */
         put: operations["bringArchive"];
@@ -15804,7 +15804,11 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/zip": string;
+            };
+        };
         responses: {
             /** @description OK */
             200: {

@@ -42,9 +42,9 @@ async function bring(event: Event): Promise<void> {
   const done = await attempt(async () => {
     await ask(
       api.PUT('/api/archive', {
-        body: (await file.text()) as never,
-        bodySerializer: (text: unknown) => text as string,
-        headers: { 'Content-Type': 'application/json' },
+        body: file as never,
+        bodySerializer: (archive: unknown) => archive as File,
+        headers: { 'Content-Type': 'application/zip' },
       }),
     )
     await refresh()
@@ -88,8 +88,8 @@ async function save(first: FirstDay, version: number): Promise<boolean> {
     <p class="quiet">Five minutes. Every figure can be changed later under Numbers and Floor. Then the first ask.</p>
     <div class="drawing">
       <label class="field bring">
-        {{ bringing ? 'Bringing the shop along…' : 'Or bring a shop along: the file that Numbers gives (JSON)' }}
-        <input type="file" accept=".json,application/json" :disabled="bringing" @change="bring" />
+        {{ bringing ? 'Bringing the shop along…' : 'Or bring a shop along: the file that Numbers gives (ZIP)' }}
+        <input type="file" accept=".zip,application/zip" :disabled="bringing" @change="bring" />
       </label>
       <ThingEditor
         v-if="value"

@@ -237,7 +237,7 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
       <p class="note quiet">Last good copy: {{ shop.line?.lastBackup || 'none yet' }}.</p>
       <Copies />
       <p class="copies">
-        <a class="plain-button" href="/api/archive" download>The whole shop as one open file (JSON)</a>
+        <a class="plain-button" href="/api/archive" download>The whole shop as one open file (ZIP of JSON)</a>
         <span class="note quiet">It can be brought into a new, empty shop on its first day.</span>
       </p>
     </div>

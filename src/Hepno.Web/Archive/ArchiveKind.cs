@@ -1,0 +1,51 @@
+using System.Text.Json;
+using Hepno.Core.Measures;
+using Hepno.Store;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Archive;
+
+/// <summary>A kind of thing in an archive: a JSON array in a file of its own, written and read one by one, so that it may be of any length.</summary>
+/// <param name="Name">The file's name without its ending.</param>
+/// <param name="Write">Writes all of the shop's.</param>
+/// <param name="Bring">Brings all of the archive's, and says how many.</param>
+internal sealed record ArchiveKind(string Name, Action<SqliteConnection, Stream> Write, Func<Bringing, int> Bring)
+{
+    /// <summary>What the shop keeps of one kind, in the order it is listed in.</summary>
+    /// <param name="name">Its name.</param>
+    /// <param name="aggregate">Where it is kept.</param>
+    /// <param name="problems">What speaks against one.</param>
+    public static ArchiveKind Of<T>(string name, Aggregate<T> aggregate, Func<T, IEnumerable<Problem>> problems)
+        where T : class => Of(name, aggregate, (_, value) => problems(value), c => aggregate.All(c).Select(v => v.Value));
+
+    /// <summary>What there may be very many of: read by its ids.</summary>
+    public static ArchiveKind Many<T>(string name, Aggregate<T> aggregate, Func<Bringing, T, IEnumerable<Problem>> problems)
+        where T : class => Of(name, aggregate, problems, c => aggregate.Ids(c).Select(id => aggregate.Get(c, id)!.Value));
+
+    /// <summary>Any array.</summary>
+    public static ArchiveKind Of<T>(string name, Func<SqliteConnection, IEnumerable<T>> all, Action<Bringing, T, int> keep) => new(name, (c, to) => Array(to, all(c)), into =>
+    {
+        var place = 0;
+        foreach (var value in into.Each<T>(name))
+        {
+            keep(into, value, place++);
+        }
+        return place;
+    });
+
+    private static ArchiveKind Of<T>(string name, Aggregate<T> aggregate, Func<Bringing, T, IEnumerable<Problem>> problems, Func<SqliteConnection, IEnumerable<T>> all)
+        where T : class => Of(name, all, (into, value, place) => into.Put(name, place, aggregate, value, problems(into, value)));
+
+    private static void Array<T>(Stream to, IEnumerable<T> all)
+    {
+        to.Write("["u8);
+        var begun = false;
+        foreach (var value in all)
+        {
+            to.Write(begun ? ",\n"u8 : "\n"u8);
+            JsonSerializer.Serialize(to, value, Json.Frozen);
+            begun = true;
+        }
+        to.Write("\n]\n"u8);
+    }
+}

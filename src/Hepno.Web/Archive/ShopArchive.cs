@@ -1,0 +1,281 @@
+using System.IO.Compression;
+using System.Security.Cryptography;
+using System.Text;
+using System.Text.Json;
+using Hepno.Core.Costing;
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.Recipes;
+using Hepno.Core.Runs;
+using Hepno.Store;
+using Hepno.Web.Views;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Archive;
+
+/// <summary>What an archive is and the shop's settings.</summary>
+internal sealed record ArchiveHead(int Format, ShopNumbers Numbers);
+
+/// <summary>A sent quote; its page lies beside, under its id.</summary>
+internal sealed record ArchivedQuote(string Id, string OrderId, DateTime SentAt, DateTime? WithdrawnAt, JsonElement Frozen);
+
+/// <summary>A verdict of a run.</summary>
+internal sealed record ArchivedEvent(string OrderId, DateTime ReceivedAt, RunEvent Event);
+
+/// <summary>How many of each were brought.</summary>
+internal sealed record ArchiveView(int Customers, int Styles, int Orders, int Quotes, int Events);
+
+/// <summary>
+/// A whole shop as one open file: a ZIP with a JSON array a kind, artwork and attachments by their hash, sent pages by their quote, and the hash of each part. Written and
+/// read one thing at a time. What was done when (history and undo) stays with the data folder; versions begin anew.
+/// </summary>
+internal static class ShopArchive
+{
+    public const int Known = 3;
+
+    private const string Head = "shop.json";
+    private const string Sums = "sums.txt";
+
+    // in the order they are brought: what is named comes before what names it
+    private static readonly ArchiveKind[] Kinds =
+    [
+        ArchiveKind.Many("customers", Aggregates.Customers, (into, c) => Noted(into.Customers.Add(c.Id))),
+        ArchiveKind.Many("styles", Aggregates.Styles, (into, s) => Noted(into.Styles.Add(s.Id)).Concat(s.Problems())),
+        ArchiveKind.Of("films", Aggregates.Films, x => x.Problems()),
+        ArchiveKind.Of("vinyls", Aggregates.Vinyls, x => x.Problems()),
+        ArchiveKind.Of("screens", Aggregates.Screens, x => x.Problems()),
+        ArchiveKind.Of("filmPrinters", Aggregates.FilmPrinters, x => x.Problems()),
+        ArchiveKind.Of("dyePrinters", Aggregates.DyePrinters, x => x.Problems()),
+        ArchiveKind.Of("paperPrinters", Aggregates.PaperPrinters, x => x.Problems()),
+        ArchiveKind.Of("garmentPrinters", Aggregates.GarmentPrinters, x => x.Problems()),
+        ArchiveKind.Of("stitchers", Aggregates.Stitchers, x => x.Problems()),
+        ArchiveKind.Of("papers", Aggregates.Papers, x => x.Problems()),
+        ArchiveKind.Of("outsidePrinters", Aggregates.OutsidePrinters, x => x.Problems()),
+        ArchiveKind.Of("podServices", Aggregates.PodServices, x => x.Problems()),
+        ArchiveKind.Of("calenders", Aggregates.Calenders, x => x.Problems()),
+        ArchiveKind.Of("cloths", Aggregates.Cloths, x => x.Problems()),
+        ArchiveKind.Of("cutters", Aggregates.Cutters, x => x.Problems()),
+        ArchiveKind.Of<Press>("presses", c => Aggregates.Presses.All(c).Select(p => p.Value), Press),
+        ArchiveKind.Of("recipes", Aggregates.Recipes, x => x.Problems()),
+        ArchiveKind.Many("spotTests", Aggregates.SpotTests, (into, t) => t.Problems().Concat(Lost(into, (t.Photos ?? []).Select(p => p.Hash), $"A photograph of the test of {t.Day:yyyy-MM-dd}"))),
+        ArchiveKind.Of("upkeep", Aggregates.Upkeep, x => x.Problems()),
+        ArchiveKind.Of("supplies", Aggregates.Supplies, x => x.Problems()),
+        ArchiveKind.Many("cures", Aggregates.Cures, (_, x) => x.Problems()),
+        ArchiveKind.Of("testGarments", Aggregates.TestGarments, x => x.Problems()),
+        ArchiveKind.Many("keptPrints", Aggregates.KeptPrints, (_, x) => x.Problems()),
+        ArchiveKind.Many("remnants", Aggregates.Remnants, (_, x) => x.Problems()),
+        ArchiveKind.Many("designs", Aggregates.Designs, (into, d) => Lost(into, [d.Hash], $"The picture of {d.Name}")),
+        ArchiveKind.Of("templates", Aggregates.Templates, _ => []),
+        ArchiveKind.Many("orders", Aggregates.Orders, Order),
+        ArchiveKind.Of("quotes", c => QuoteStore.Ids(c).Select(id => Archived(QuoteStore.Get(c, id)!, QuoteStore.Json(c, id))), Quote),
+        ArchiveKind.Of("events", c => Aggregates.Orders.Ids(c).SelectMany(id => RunStore.Received(c, id).Select(e => new ArchivedEvent(id, e.ReceivedAt, e.Event))), Event),
+    ];
+
+    /// <summary>Writes a shop to a new file.</summary>
+    public static void Write(SqliteConnection c, string folder, string target)
+    {
+        using var zip = new ZipArchive(File.Create(target), ZipArchiveMode.Create);
+        var sums = new StringBuilder();
+        void Part(string name, CompressionLevel level, Action<Stream> write)
+        {
+            using var hash = SHA256.Create();
+            using (var hashed = new CryptoStream(zip.CreateEntry(name, level).Open(), hash, CryptoStreamMode.Write))
+            {
+                write(hashed);
+            }
+            sums.Append(Convert.ToHexStringLower(hash.Hash!)).Append("  ").Append(name).Append('\n');
+        }
+        Part(Head, CompressionLevel.Fastest, to => JsonSerializer.Serialize(to, new ArchiveHead(Known, Desk.Numbers(c)), Json.Frozen));
+        foreach (var kind in Kinds)
+        {
+            Part($"{kind.Name}.json", CompressionLevel.Fastest, to => kind.Write(c, to));
+        }
+        foreach (var id in QuoteStore.Ids(c))
+        {
+            Part($"quotes/{id}.pdf", CompressionLevel.NoCompression, to => to.Write(QuoteStore.PdfOf(c, id)));
+        }
+        foreach (var hash in FileNames.Named(c).Where(h => KeptFiles.Has(folder, h)))
+        {
+            Part($"files/{hash}", CompressionLevel.NoCompression, to =>
+            {
+                using var from = File.OpenRead(KeptFiles.Where(folder, hash));
+                from.CopyTo(to);
+            });
+        }
+        using var list = zip.CreateEntry(Sums, CompressionLevel.Fastest).Open();
+        list.Write(Encoding.UTF8.GetBytes(sums.ToString()));
+    }
+
+    /// <summary>Brings an archive into a shop that has nothing yet; refused whole when one thing in it cannot be kept.</summary>
+    public static ArchiveView Bring(Desk desk, string archive, Deed deed)
+    {
+        try
+        {
+            using var zip = ZipFile.OpenRead(archive);
+            List<string> newFiles = [];
+            try
+            {
+                return desk.Db.Write(c =>
+                {
+                    var into = new Bringing(c, zip, desk.Db.Folder, deed with { Undoable = false }) { NewFiles = newFiles };
+                    return Bring(into);
+                });
+            }
+            catch
+            {
+                newFiles.ForEach(hash => KeptFiles.Drop(desk.Db.Folder, hash));
+                throw;
+            }
+        }
+        catch (InvalidDataException)
+        {
+            throw Bringing.Refused("not-an-archive", "This is no archive of a shop, or it is damaged.", "");
+        }
+    }
+
+    private static ArchiveView Bring(Bringing into)
+    {
+        var c = into.Connection;
+        if (OrderStore.Count(c) + Aggregates.Customers.Ids(c).Count + Aggregates.Styles.Ids(c).Count > 0)
+        {
+            throw new RefusedException(409, "not-empty", "This shop already has orders, customers or styles.", "Bring an archive into a new, empty shop: start it with another --data folder.");
+        }
+        Whole(into);
+        var head = HeadOf(into);
+        RefusedException.IfAny(head.Numbers.Problems().Select(p => p with { Where = $"numbers.{p.Where}" }));
+        Aggregates.Numbers.Put(c, head.Numbers, Aggregates.Numbers.Get(c, "1")?.Version ?? 0, into.Deed);
+        Files(into);
+        var brought = Kinds.ToDictionary(k => k.Name, k => k.Bring(into));
+        return new(brought["customers"], brought["styles"], brought["orders"], brought["quotes"], brought["events"]);
+    }
+
+    // who changes an archive by hand takes the sums out; as it was exported not one bit of it may be another
+    private static void Whole(Bringing into)
+    {
+        var known = Kinds.Select(k => $"{k.Name}.json").Append(Head).Append(Sums).ToHashSet();
+        if (into.Zip.Entries.FirstOrDefault(e => !known.Contains(e.FullName) && !e.FullName.StartsWith("files/", StringComparison.Ordinal) && !e.FullName.StartsWith("quotes/", StringComparison.Ordinal)) is { } other)
+        {
+            throw Bringing.Refused("unknown", $"The archive holds {other.FullName}, which no archive of a shop holds.", other.FullName);
+        }
+        if (into.Zip.GetEntry(Sums) is not { } list)
+        {
+            return;
+        }
+        using var lines = new StreamReader(list.Open());
+        var sums = lines.ReadToEnd().Split('\n', StringSplitOptions.RemoveEmptyEntries).Select(l => l.Split("  ", 2)).Where(l => l.Length == 2).DistinctBy(l => l[1]).ToDictionary(l => l[1], l => l[0], StringComparer.Ordinal);
+        foreach (var part in into.Zip.Entries.Where(e => e.FullName != Sums))
+        {
+            using var from = part.Open();
+            if (!sums.Remove(part.FullName, out var sum) || sum != Convert.ToHexStringLower(SHA256.HashData(from)))
+            {
+                throw Bringing.Refused("damaged", $"{part.FullName} in the archive is damaged.", part.FullName);
+            }
+        }
+        if (sums.Count > 0)
+        {
+            throw Bringing.Refused("lost", $"{sums.Keys.First()} is not in the archive.", sums.Keys.First());
+        }
+    }
+
+    private static ArchiveHead HeadOf(Bringing into)
+    {
+        using var part = into.Part(Head).Open();
+        try
+        {
+            // what another format calls its fields may be anything: the format is looked at first
+            using var json = JsonDocument.Parse(part);
+            var format = json.RootElement.TryGetProperty("format", out var f) && f.TryGetInt32(out var n) ? n : 0;
+            return format == Known ? json.RootElement.Deserialize<ArchiveHead>(Json.Frozen)! : throw new RefusedException(400, "format", $"This archive is of format {format}; this program knows {Known}.",
+                format > Known ? "Install the newer program." : "Open that shop's data folder with this program, and export it again.", "format");
+        }
+        catch (JsonException unreadable)
+        {
+            throw new BadHttpRequestException("The archive cannot be read.", StatusCodes.Status400BadRequest, unreadable);
+        }
+    }
+
+    private static void Files(Bringing into)
+    {
+        foreach (var part in into.Zip.Entries.Where(e => e.FullName.StartsWith("files/", StringComparison.Ordinal)))
+        {
+            using var from = part.Open();
+            var (hash, isNew) = KeptFiles.Keep(into.Folder, from);
+            if (isNew)
+            {
+                into.NewFiles.Add(hash);
+            }
+            if (part.FullName != $"files/{hash}")
+            {
+                throw Bringing.Refused("damaged", $"The file {part.Name} in the archive is damaged.", part.FullName);
+            }
+            into.Files.Add(hash);
+        }
+    }
+
+    private static IEnumerable<Problem> Noted(bool isNew) => isNew ? [] : [new Problem("twice", "It stands twice in the archive.", "id", "Bring the file as it was exported.")];
+
+    private static IEnumerable<Problem> Lost(Bringing into, IEnumerable<string> hashes, string what) => hashes.Where(h => !into.Files.Contains(h)).Select(_ => new Problem("lost", $"{what} is not in the archive.", "files", "Bring the file as it was exported."));
+
+    // the first day may have set up a press already: the archive's takes its place
+    private static void Press(Bringing into, Press press, int place)
+    {
+        if (Aggregates.Presses.Get(into.Connection, press.Id) is null)
+        {
+            into.Put("presses", place, Aggregates.Presses, press, press.Problems());
+        }
+    }
+
+    private static IEnumerable<Problem> Order(Bringing into, Order o)
+    {
+        if (!into.Numbers.Add(o.Number))
+        {
+            yield return new("twice", $"T-{o.Number} stands twice.", "number", "Give each order a number of its own.");
+        }
+        if ((o.Ask.CustomerId is { } who && !into.Customers.Contains(who)) || o.Ask.Lines.Any(l => l.StyleId is { } what && !into.Styles.Contains(what)))
+        {
+            yield return new("lost", $"{o.Code} names a customer or style that is not in the archive.", "ask", "Bring the file as it was exported.");
+        }
+        foreach (var file in (o.Facts.Attached ?? []).Where(f => !into.Files.Contains(f.Hash)))
+        {
+            yield return new("lost", $"The file {file.Name} of {o.Code} is not in the archive.", "facts.attached", "Bring the file as it was exported.");
+        }
+        into.Orders.Add(o.Id);
+    }
+
+    private static ArchivedQuote Archived(StoredQuote q, string json) => new(q.Id, q.OrderId, q.SentAt, q.WithdrawnAt, JsonDocument.Parse(json).RootElement);
+
+    private static void Quote(Bringing into, ArchivedQuote q, int place)
+    {
+        if (!into.Orders.Contains(q.OrderId))
+        {
+            throw Bringing.Refused("lost", $"The quote {q.Id} is of an order that is not in the archive.", $"quotes[{place}].orderId");
+        }
+        FrozenQuote frozen;
+        try
+        {
+            frozen = q.Frozen.Deserialize<FrozenQuote>(Json.Frozen)!;
+        }
+        catch (JsonException unreadable)
+        {
+            throw Bringing.Refused("unreadable", $"The quote {q.Id} cannot be read: {unreadable.Path ?? "its figures"} is missing or another kind.", $"quotes[{place}]");
+        }
+        using var page = into.Part($"quotes/{q.Id}.pdf").Open();
+        using var pdf = new MemoryStream();
+        page.CopyTo(pdf);
+        QuoteStore.Send(into.Connection, new StoredQuote(q.Id, q.OrderId, q.SentAt, null), q.Frozen.GetRawText(), pdf.ToArray(), frozen.Figures());
+        MadeStore.Put(into.Connection, q.Id, frozen.Designs());
+        if (q.WithdrawnAt is { } at)
+        {
+            QuoteStore.Withdraw(into.Connection, q.Id, at);
+        }
+    }
+
+    private static void Event(Bringing into, ArchivedEvent e, int place)
+    {
+        if (!into.Orders.Contains(e.OrderId))
+        {
+            throw Bringing.Refused("lost", "A verdict is of an order that is not in the archive.", $"events[{place}].orderId");
+        }
+        RunStore.Add(into.Connection, e.OrderId, e.Event, e.ReceivedAt);
+    }
+}
