@@ -26,6 +26,13 @@ export async function start({ data = mkdtempSync(join(tmpdir(), 'hepno-bench-'))
     /** What it takes in memory, MB: VmRSS now, VmHWM at most. */
     memory: (what) =>
       Number(new RegExp(`${what}:\\s+(\\d+)`).exec(readFileSync(`/proc/${child.pid}/status`, 'utf8'))?.[1]) / 1024,
+    /** SIGKILL: nothing gets a chance to tidy up; the folder stays. */
+    kill: async () => {
+      if (child.exitCode !== null || child.signalCode !== null) return
+      const over = new Promise((done) => child.once('exit', done))
+      child.kill('SIGKILL')
+      await over
+    },
     stop: async ({ keep = false } = {}) => {
       const over = new Promise((done) => child.once('exit', done))
       child.kill('SIGTERM')

@@ -19,25 +19,26 @@ public static class OrderStore
     /// <summary>Orders with a quote that stands, not handed over, oldest first.</summary>
     public static List<Versioned<Order>> Quoted(SqliteConnection connection) => Load(connection, "closed_at IS NULL AND handed_at IS NULL AND id IN (SELECT order_id FROM quote WHERE withdrawn_at IS NULL)");
 
-    /// <summary>Orders that are with their customers, oldest first.</summary>
-    public static List<Versioned<Order>> HandedOver(SqliteConnection connection) => Load(connection, "handed_at IS NOT NULL");
-
     /// <summary>A customer's orders, oldest first.</summary>
     public static List<Versioned<Order>> OfCustomer(SqliteConnection connection, string customerId) => Load(connection, "customer_id = @customer", ("@customer", customerId));
 
     /// <summary>Orders with a placement of an artwork, oldest first.</summary>
     public static List<Versioned<Order>> OfDesign(SqliteConnection connection, string designId) => Load(connection, "id IN (SELECT order_id FROM placement WHERE design_id = @design)", ("@design", designId));
 
-    /// <summary>Orders with a line that was begun on a press, oldest first.</summary>
-    public static List<Versioned<Order>> PressedOn(SqliteConnection connection, string pressId) => Load(connection, "id IN (SELECT order_id FROM order_pressed WHERE press_id = @press)", ("@press", pressId));
-
     /// <summary>The number the next order gets.</summary>
     public static int NextNumber(SqliteConnection connection, int first) => (int)Math.Max(first, connection.Scalar("SELECT coalesce(max(number), 0) + 1 FROM orders"));
 
-    /// <summary>Orders by the beginning of their number ("471", "T-471") or by part of the customer's name or contact, newest first.</summary>
     /// <summary>How many orders there are.</summary>
     public static int Count(SqliteConnection connection) => (int)connection.Scalar("SELECT count(*) FROM orders");
 
+    /// <summary>Prints of the orders made since a moment, by the way their line is decided for.</summary>
+    public static IReadOnlyList<(string MethodId, long Prints)> PrintsSince(SqliteConnection connection, DateTime utc) => connection.Query("""
+        SELECT l.decision_method AS method, sum(pieces * (SELECT count(*) FROM placement p WHERE p.order_id = s.order_id AND p.line_id = s.line_id)) AS prints
+        FROM orders o JOIN order_size s ON s.order_id = o.id JOIN order_line l ON l.order_id = s.order_id AND l.id = s.line_id
+        WHERE o.created_at >= @since AND l.decision_method IS NOT NULL GROUP BY l.decision_method
+        """, r => (r.Text("method"), r.Long("prints")), ("@since", utc));
+
+    /// <summary>Orders by the beginning of their number ("471", "T-471") or by part of the customer's name or contact, newest first.</summary>
     public static List<Versioned<Order>> Find(SqliteConnection connection, string text, int most)
     {
         var folded = CustomerStore.Folded(text.Trim());

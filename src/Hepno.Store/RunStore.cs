@@ -36,6 +36,19 @@ public static class RunStore
     public static HashSet<string> Since(SqliteConnection connection, string orderId, DateTime utc) =>
         [.. connection.Query("SELECT event_id FROM run_event WHERE order_id = @id AND received_at >= @from", r => r.Text("event_id"), ("@id", orderId), ("@from", utc))];
 
+    /// <summary>Pieces that came good over a press from a moment on, by order and line, the newest order first. Pieces are numbered through an order's lines in their order.</summary>
+    public static List<(string OrderId, string LineId, int Pieces)> PressedSince(SqliteConnection connection, string pressId, DateTime utc) => connection.Query("""
+        WITH ranges AS (
+          SELECT p.order_id, p.line_id,
+            (SELECT coalesce(sum(s.pieces), 0) FROM order_line b JOIN order_size s ON s.order_id = b.order_id AND s.line_id = b.id WHERE b.order_id = p.order_id AND b.position < l.position) AS before,
+            (SELECT coalesce(sum(s.pieces), 0) FROM order_size s WHERE s.order_id = p.order_id AND s.line_id = p.line_id) AS pieces
+          FROM order_pressed p JOIN order_line l ON l.order_id = p.order_id AND l.id = p.line_id WHERE p.press_id = @press)
+        SELECT r.order_id, r.line_id, count(DISTINCT e.piece_no) AS good FROM ranges r JOIN orders o ON o.id = r.order_id
+        JOIN run_event e ON e.order_id = r.order_id AND e.verdict = 'Good' AND e.received_at >= @from AND e.piece_no > r.before AND e.piece_no <= r.before + r.pieces
+        WHERE e.event_id NOT IN (SELECT takes_back FROM run_event WHERE takes_back IS NOT NULL)
+        GROUP BY r.order_id, r.line_id ORDER BY o.number DESC
+        """, r => (r.Text("order_id"), r.Text("line_id"), r.Int("good")), ("@press", pressId), ("@from", utc));
+
     /// <summary>Events of all orders on the line, by order; their laps are left out, as counts do not need them.</summary>
     public static ILookup<string, RunEvent> OfOpen(SqliteConnection connection) =>
         connection.Query("SELECT * FROM run_event WHERE order_id IN (SELECT id FROM orders WHERE closed_at IS NULL) ORDER BY seq", r => (Of: r.Text("order_id"), Event: Map(r, None))).ToLookup(e => e.Of, e => e.Event);

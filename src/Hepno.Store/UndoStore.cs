@@ -46,6 +46,11 @@ public static class UndoStore
     /// <summary>Drops the earlier states of a thing; that something was done stays.</summary>
     public static void Forget(SqliteConnection connection, string kind, string id) => connection.Execute("UPDATE history SET json = NULL WHERE kind = @kind AND id = @id", ("@kind", kind), ("@id", id));
 
+    /// <summary>Lets go of earlier states of orders from before a moment; that something was done, when and on which device stays.</summary>
+    /// <returns>How many there were.</returns>
+    public static int Thin(SqliteConnection connection, DateTime before, int most) => connection.Changed(
+        "UPDATE history SET json = NULL WHERE seq IN (SELECT seq FROM history WHERE kind = 'order' AND at < @before AND json IS NOT NULL LIMIT @most)", ("@before", before), ("@most", most));
+
     // a version made by an undo stands for the version it restored
     private static long Effective(SqliteConnection connection, string kind, string id, long version)
     {

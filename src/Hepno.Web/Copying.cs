@@ -77,6 +77,9 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
         }
     }
 
+    /// <summary>Says how many months earlier states of orders are kept; 0 for ever.</summary>
+    public void KeepHistory(int months) => Keep(Settings() with { HistoryMonths = months });
+
     /// <summary>Takes an archive in that somebody sent, to be looked at and put back by the name it gets.</summary>
     public async Task<string> Upload(Stream archive, CancellationToken stop)
     {
@@ -193,6 +196,8 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
 /// <summary>Looks after the copies at start and every ten minutes, and forgets old changes.</summary>
 internal sealed partial class DailyCopies(Desk desk, Copying copying, ILogger<DailyCopies> log) : BackgroundService
 {
+    private const int MostThinned = 500;
+
     private static readonly TimeSpan First = TimeSpan.FromSeconds(5);
     private static readonly TimeSpan Then = TimeSpan.FromMinutes(10);
 
@@ -210,6 +215,14 @@ internal sealed partial class DailyCopies(Desk desk, Copying copying, ILogger<Da
                     ChangeStore.Trim(c, desk.Clock.Utc);
                     return 0;
                 });
+                if (copying.Settings().HistoryMonths is > 0 and var months)
+                {
+                    // a few at a time: nobody waits for it
+                    while (desk.Db.Write(c => UndoStore.Thin(c, desk.Clock.Utc.AddMonths(-months), MostThinned)) == MostThinned)
+                    {
+                        await Task.Yield();
+                    }
+                }
             }
             catch (Exception failed) when (DataTrouble.Of(failed, desk.Db.Folder) is not null)
             {

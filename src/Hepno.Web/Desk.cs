@@ -19,6 +19,8 @@ namespace Hepno.Web;
 /// <summary>What the endpoints and deeds work at: the database, the clock, and how orders are read.</summary>
 internal sealed class Desk(Db db, ShopClock clock)
 {
+    private const int MostFrozen = 500;
+
     // a sent quote never changes, so its figures are read from JSON once
     private readonly ConcurrentDictionary<string, FrozenQuote> frozen = new();
     // what the press floor takes is asked for again and again, and never changes for the same job
@@ -79,7 +81,15 @@ internal sealed class Desk(Db db, ShopClock clock)
     }
 
     /// <summary>A sent quote's figures and texts.</summary>
-    public FrozenQuote Frozen(SqliteConnection connection, string quoteId) => frozen.GetOrAdd(quoteId, _ => JsonSerializer.Deserialize<FrozenQuote>(QuoteStore.Json(connection, quoteId), Json.Frozen)!);
+    public FrozenQuote Frozen(SqliteConnection connection, string quoteId)
+    {
+        // many years of quotes take more memory than is worth it
+        if (frozen.Count > MostFrozen)
+        {
+            frozen.Clear();
+        }
+        return frozen.GetOrAdd(quoteId, _ => JsonSerializer.Deserialize<FrozenQuote>(QuoteStore.Json(connection, quoteId), Json.Frozen)!);
+    }
 
     /// <summary>Says that a quote's frozen figures were put in place anew.</summary>
     public void ReadAgain(string quoteId)

@@ -91,16 +91,29 @@ internal static class Shell
         });
         var app = builder.Build();
         Pipeline(app);
-        app.Lifetime.ApplicationStarted.Register(() =>
-        {
-            var server = app.Services.GetRequiredService<IServer>();
-            Console.Out.WriteLine($"Hepno is ready at {server.Features.Get<IServerAddressesFeature>()?.Addresses.FirstOrDefault()}");
-            if (reach.Lan)
-            {
-                Console.Out.WriteLine(OnTheLan([.. DeviceEndpoints.Urls(server)]));
-            }
-        });
+        app.Lifetime.ApplicationStarted.Register(() => _ = Ready(app, reach));
         return app;
+    }
+
+    // the first call takes more than a second, while all calls are made ready: it is the program's own, so that nobody waits for it
+    private static async Task Ready(WebApplication app, Reach reach)
+    {
+        var server = app.Services.GetRequiredService<IServer>();
+        var address = server.Features.Get<IServerAddressesFeature>()?.Addresses.FirstOrDefault();
+        try
+        {
+            using var own = new HttpClient();
+            using var answer = await own.GetAsync(new Uri($"{address}/healthz"), app.Lifetime.ApplicationStopping);
+        }
+        catch (Exception ended) when (ended is HttpRequestException or OperationCanceledException)
+        {
+            return;
+        }
+        await Console.Out.WriteLineAsync($"Hepno is ready at {address}");
+        if (reach.Lan)
+        {
+            await Console.Out.WriteLineAsync(OnTheLan([.. DeviceEndpoints.Urls(server)]));
+        }
     }
 
     private static string OnTheLan(IReadOnlyList<string> urls) => urls.Count == 0
@@ -147,6 +160,7 @@ internal static class Shell
         builder.Services.AddSingleton<IFilmPrinterReadout, SimulatedFilmPrinter>();
         builder.Services.AddHostedService<OpenStore>();
         builder.Services.AddHostedService<DailyCopies>();
+        builder.Services.AddHostedService<LearningKeeper>();
     }
 
     private static void Pipeline(WebApplication app)

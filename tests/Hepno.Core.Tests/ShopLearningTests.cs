@@ -22,8 +22,8 @@ public class ShopLearningTests
     public void Seconds_and_spoilage_stand_by_method_and_place()
     {
         var lines = new[] { Line(66, 10, 2) };
-        Assert.Equal([("Front", 60.0, 66.0, 12), ("Left sleeve", 60.0, 66.0, 10)], ShopLearning.Seconds(lines).Select(s => (s.Place, s.Standard, s.Recorded, s.Timings)));
-        Assert.Equal([("Front", 2, 12), ("Left sleeve", 0, 10)], ShopLearning.Spoilage(lines).Select(s => (s.Place, s.Spoiled, s.Attempts)));
+        Assert.Equal([("Front", 60.0, 66.0, 12), ("Left sleeve", 60.0, 66.0, 10)], ShopLearning.Seconds(ShopLearning.Parts(lines)).Select(s => (s.Place, s.Standard, s.Recorded, s.Timings)));
+        Assert.Equal([("Front", 2, 12), ("Left sleeve", 0, 10)], ShopLearning.Spoilage(ShopLearning.Parts(lines)).Select(s => (s.Place, s.Spoiled, s.Attempts)));
     }
 
     [Fact]
@@ -37,7 +37,7 @@ public class ShopLearningTests
         RunEvent Timed(int piece, double lay, RunVerdict verdict = RunVerdict.Good) => Said(piece, 1, verdict, 90) with { Laps = [new(StepLap.Lay, lay), new(StepLap.Press, 19), new(StepLap.Peel, 10), new(StepLap.Peel, 14), new(StepLap.Again, 12)] };
         var line = new LineRecorded(["htv"], ["Front"], 95, [Timed(1, 40), Timed(2, 50), Timed(3, 3600), Timed(4, 99, RunVerdict.Spoiled), Said(5, 1, RunVerdict.Good, 60), Said(6, 1, RunVerdict.Good, 60) with { Laps = [new(StepLap.Peel, 60)] }], [standards]);
         // a wait of an hour counts as three times the standard: (40 + 50 + 108) / 3
-        Assert.Equal([("lay", 36, 66, 3), ("press", 19, 19, 3), ("peel", 28, 24, 3), ("again", 12, 12, 3)], ShopLearning.Steps([line]).Select(s => (s.Step, s.Standard, s.Recorded, s.Timings)));
+        Assert.Equal([("lay", 36, 66, 3), ("press", 19, 19, 3), ("peel", 28, 24, 3), ("again", 12, 12, 3)], ShopLearning.Steps(ShopLearning.Parts([line])).Select(s => (s.Step, s.Standard, s.Recorded, s.Timings)));
     }
 
     // two stitched, one of them spoiled under the finishing press: one of two, not one of four
@@ -45,13 +45,13 @@ public class ShopLearningTests
     public void A_finishing_pass_spoils_for_its_way_and_is_no_attempt_of_its_own()
     {
         var line = new LineRecorded(["applique", "applique"], ["Front", "Front"], 60, [Said(1, 1, RunVerdict.Good, 30), Said(2, 1, RunVerdict.Good, 30), Said(1, 2, RunVerdict.Good, 30), Said(2, 2, RunVerdict.Spoiled, 30)], [], [2]);
-        Assert.Equal(new SpoiledLearned("applique", "Front", 1, 2), Assert.Single(ShopLearning.Spoilage([line])));
+        Assert.Equal(new SpoiledLearned("applique", "Front", 1, 2), Assert.Single(ShopLearning.Spoilage(ShopLearning.Parts([line]))));
     }
 
     [Fact]
     public void A_candidate_weighs_the_assumption_in()
     {
-        var found = ShopLearning.Candidates([Line(66, 10, 2)], 1, Set).ToDictionary(c => c.Key);
+        var found = ShopLearning.Candidates(ShopLearning.Parts([Line(66, 10, 2)]), 1, Set).ToDictionary(c => c.Key);
         // (20 × 60 + 22 × 66) / 42 = 63.143 of 60; (30 × 0.015 + 2) / (30 + 22) = 0.0471
         Assert.Equal((1.052, 22), (found["hands"].Learned, found["hands"].Seen));
         Assert.Equal((0.0471, 22), (found["spoilage"].Learned, found["spoilage"].Seen));
@@ -60,12 +60,12 @@ public class ShopLearningTests
     [Fact]
     public void Too_few_a_wait_and_what_is_taken_back_teach_nothing()
     {
-        Assert.Empty(ShopLearning.Candidates([Line(66, 2, 1)], 1, Set));
+        Assert.Empty(ShopLearning.Candidates(ShopLearning.Parts([Line(66, 2, 1)]), 1, Set));
         // one wait of an hour counts as three times the standard
-        Assert.Equal(180, ShopLearning.Seconds([Line(3600, 1, 0)])[0].Recorded);
+        Assert.Equal(180, ShopLearning.Seconds(ShopLearning.Parts([Line(3600, 1, 0)]))[0].Recorded);
         var line = Line(60, 6, 0);
-        Assert.Equal(11, ShopLearning.Seconds([line with { Events = [.. line.Events, Said(1, 1, RunVerdict.TakenBack, 0, "e1-1-Good")] }]).Sum(s => s.Timings));
-        Assert.DoesNotContain(ShopLearning.Candidates([Line(60, 400, 0)], 1, Set), c => c.Key == "hands");
+        Assert.Equal(11, ShopLearning.Seconds(ShopLearning.Parts([line with { Events = [.. line.Events, Said(1, 1, RunVerdict.TakenBack, 0, "e1-1-Good")] }])).Sum(s => s.Timings));
+        Assert.DoesNotContain(ShopLearning.Candidates(ShopLearning.Parts([Line(60, 400, 0)]), 1, Set), c => c.Key == "hands");
     }
 
     [Fact]
@@ -80,5 +80,12 @@ public class ShopLearningTests
         Assert.Equal((plain.Decorations[0].Bought, 0.015), (slow.Decorations[0].Bought, plain.Decorations[0].FailureChance));
         Assert.True(spoils.Decorations[0].Bought > plain.Decorations[0].Bought);
         Assert.Contains((ShopNumbers.Default with { Spoilage = [new("htv", 0.7)] }).Problems(), p => p.Where == "spoilage");
+    }
+
+    [Fact]
+    public void What_two_orders_taught_added_is_what_both_taught()
+    {
+        LineRecorded[] lines = [Line(66, 10, 2), Line(50, 7, 1)];
+        Assert.Equal(ShopLearning.Parts(lines), LearnedPart.Sum(ShopLearning.Parts([lines[0]]).Concat(ShopLearning.Parts([lines[1]]))));
     }
 }

@@ -166,6 +166,29 @@ public sealed class ShelfTests : IDisposable
     }
 
     [Fact]
+    public void Earlier_states_of_orders_are_let_go_and_what_was_done_and_prices_stay()
+    {
+        using var db = Open();
+        var order = new Core.Orders.Order("o", 1, new(null, [new("1", null, null, [], [])], null, null, null), Core.Orders.OrderFacts.None, Deed.At);
+        var vinyl = new VinylFilm("v", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2);
+        var old = Deed with { At = Deed.At.AddMonths(-40) };
+        db.Write(c =>
+        {
+            Aggregates.Orders.Put(c, order, 0, old);
+            Aggregates.Orders.Put(c, order, 1, old);
+            Aggregates.Vinyls.Put(c, vinyl, 0, old);
+            Aggregates.Vinyls.Put(c, vinyl with { PricePerFoot = 4m }, 1, old);
+            return Aggregates.Orders.Put(c, order, 2, Deed);
+        });
+        Assert.Equal(1, db.Write(c => UndoStore.Thin(c, Deed.At.AddMonths(-36), 10)));
+        Assert.Equal(0, db.Write(c => UndoStore.Thin(c, Deed.At.AddMonths(-36), 10)));
+        Assert.Equal([3, 2, 1], db.Read(c => UndoStore.Of(c, "order", "o")).Select(d => d.Version));
+        Assert.Null(db.Read(c => Aggregates.Orders.At(c, "o", 1)));
+        Assert.NotNull(db.Read(c => Aggregates.Orders.At(c, "o", 2)));
+        Assert.Equal([3.10m, 4m], db.Read(c => Aggregates.Vinyls.States(c, "v")).Select(s => s.Value.PricePerFoot));
+    }
+
+    [Fact]
     public void Old_changes_are_forgotten_but_the_last_of_each_kind()
     {
         using var db = Open();

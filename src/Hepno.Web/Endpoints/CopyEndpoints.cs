@@ -20,7 +20,11 @@ internal sealed record CopyView(string Name, string MadeAt, string Said, bool Is
 /// <param name="Trouble">What keeps copies from being made; empty when nothing does.</param>
 /// <param name="Trial">What came of the last one put back aside.</param>
 /// <param name="TrialWell">Whether that went well.</param>
-internal sealed record CopiesView(IReadOnlyList<CopyView> Copies, string SecondFolder, string SecondTrouble, string Trouble, string Trial, bool TrialWell);
+/// <param name="HistoryMonths">Months that earlier states of orders are kept; 0 for ever.</param>
+internal sealed record CopiesView(IReadOnlyList<CopyView> Copies, string SecondFolder, string SecondTrouble, string Trouble, string Trial, bool TrialWell, int HistoryMonths);
+
+/// <summary>Months that earlier states of orders are kept; 0 for ever.</summary>
+internal sealed record HistoryBody(int Months);
 
 /// <summary>A folder on this machine, or null for none.</summary>
 internal sealed record SecondFolderBody(string? Folder);
@@ -37,6 +41,7 @@ internal sealed record CopyChecked(string Name, string Said, int Orders, int Ord
 internal static class CopyEndpoints
 {
     private const long LargestArchive = 64L << 30;
+    private const int MostMonths = 600;
 
     public static void MapCopies(this IEndpointRouteBuilder api)
     {
@@ -44,6 +49,7 @@ internal static class CopyEndpoints
         copies.MapGet("", All).WithName("copies");
         copies.MapPost("", Make).WithName("makeCopy");
         copies.MapPut("second-folder", SecondFolder).WithName("setSecondFolder").OpenTo(Caller.Machine);
+        copies.MapPut("history", History).WithName("keepHistory");
         copies.MapGet("archive", Archive).WithName("copyArchive").Produces(200, contentType: "application/gzip");
         copies.MapPost("archive", Upload).WithName("sendCopyArchive").Accepts<byte[]>("application/gzip").WithMetadata(new BodyLimit(LargestArchive)).OpenTo(Caller.Machine);
         copies.MapPost("{name}/check", Check).WithName("checkCopy").OpenTo(Caller.Machine);
@@ -69,6 +75,14 @@ internal static class CopyEndpoints
                 : Path.GetFullPath(folder + "/").StartsWith(Path.GetFullPath(desk.Db.Folder + "/"), StringComparison.Ordinal) ? [new Problem("same-folder", $"{folder} is inside the data folder: what befalls that befalls it.", "folder", "Name one on another disk, a stick or the network.")] : []);
         }
         copying.NameSecond(folder);
+        return View(desk, copying);
+    }
+
+    /// <summary>Says how many months earlier states of orders are kept. Quotes, what happened and when stay for ever.</summary>
+    internal static CopiesView History(HistoryBody body, Desk desk, Copying copying)
+    {
+        RefusedException.IfAny(body.Months is >= 0 and <= MostMonths ? [] : [new Problem("range", $"{body.Months} months is outside 0 to {MostMonths}.", "months", "36 is usual; 0 keeps them for ever.")]);
+        copying.KeepHistory(body.Months);
         return View(desk, copying);
     }
 
@@ -116,7 +130,7 @@ internal static class CopyEndpoints
         var settings = copying.Settings();
         string At(DateTime utc) => Shown.Moment(ShopClock.Wall(utc, n.TimeZone), n.Format);
         return new([.. desk.Db.Backups.All().Select(c => new CopyView(c.Name, c.Manifest is { } m ? At(m.MadeAt) : "", c.Manifest is { } held ? Said(held) : "does not hold together", c.Manifest is not null, c.Bytes))],
-            settings.SecondFolder ?? "", copying.SecondTrouble?.Why ?? "", copying.Trouble?.Why ?? "", settings.TrialAt is { } at ? $"{At(at)}: {settings.TrialSaid}" : "", settings.TrialWell);
+            settings.SecondFolder ?? "", copying.SecondTrouble?.Why ?? "", copying.Trouble?.Why ?? "", settings.TrialAt is { } at ? $"{At(at)}: {settings.TrialSaid}" : "", settings.TrialWell, settings.HistoryMonths);
     }
 
     private static string Said(CopyManifest m) => $"{m.Data.Orders} orders, {m.Data.Customers} customers, {m.Files.Count} files" + (m.Lost.Count > 0 ? $", {m.Lost.Count} lost before" : "");

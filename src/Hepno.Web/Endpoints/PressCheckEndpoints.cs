@@ -1,7 +1,6 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
 using Hepno.Core.Recipes;
-using Hepno.Core.Runs;
 using Hepno.Store;
 using Hepno.Web.Devices;
 using Hepno.Web.Views;
@@ -74,6 +73,9 @@ internal sealed record PressReadoutView(bool Simulated, bool On, double? SetPoin
 /// <summary>Checks of presses: the platen's map, and the simulated thermometer.</summary>
 internal static class PressCheckEndpoints
 {
+    // once a shop checks its platens there are a few days' orders; those of years nobody reads
+    private const int MostListed = 40;
+
     // above 60 °C a platen is shown as hot
     private const double HotF = 140;
 
@@ -99,7 +101,7 @@ internal static class PressCheckEndpoints
         return new PlatenView(kept.Version, newest is null ? [] : [.. newest.PointsF.Select((p, i) => new PlatenPoint(PlatenMap.Names[i], Shown.Temperature(p, f), newest.ColdSpots().Contains(i)))],
             newest is null ? "not yet measured" : Said(newest, f), due is { } day ? Shown.DayAndYear(day, f) : "", due < today,
             [.. book.Recipes.Select(r => r.TemperatureF).Distinct().Order().Select(t => new SetFor(t, Shown.Temperature(t, f), press.OffsetFor(t) is null ? "" : Shown.Temperature(press.SetPointF(t), f), press.OffsetFor(t) is null ? "" : Shown.Temperature(press.HottestF(t), f)))],
-            [.. (press.Maps ?? []).Reverse().Select(m => $"{Shown.DayAndYear(m.Day, f)}: {Said(m, f)}{(m.By.Length > 0 ? $", by {m.By}" : "")}")], Since(c, desk, press, book), [.. (press.Accessories ?? []).Select(a => Wear(c, desk, press, book, a))]);
+            [.. (press.Maps ?? []).Reverse().Select(m => $"{Shown.DayAndYear(m.Day, f)}: {Said(m, f)}{(m.By.Length > 0 ? $", by {m.By}" : "")}")], Since(c, desk, press, book), [.. (press.Accessories ?? []).Select(a => Wear(c, press, book, a))]);
     });
 
     /// <summary>Adds a map; what is set from now on follows from it.</summary>
@@ -149,27 +151,23 @@ internal static class PressCheckEndpoints
         return ReadoutOf(id, c, desk, device);
     });
 
-    private static WearView Wear(Microsoft.Data.Sqlite.SqliteConnection c, Desk desk, Press press, Core.Methods.ShopBook book, Accessory a)
+    private static WearView Wear(Microsoft.Data.Sqlite.SqliteConnection c, Press press, Core.Methods.ShopBook book, Accessory a)
     {
-        var pressed = Pieces(c, desk, press, book, a.Since).Sum(l => l.Pieces);
+        var pressed = Pieces(c, press, a.Since).Sum(l => l.Pieces);
         return new(a.Name, a.Left(pressed) is { } left ? $"{Math.Min(pressed, a.Uses)} of {a.Uses} presses since {Shown.Day(a.Since, book.Numbers.Format)}{(left == 0 ? ": due for a new one" : "")}" : $"{a.WidthIn:0.##} × {a.HeightIn:0.##} in", a.Uses == 0 ? null : Math.Min(1, pressed / (double)a.Uses));
     }
 
     // good pieces that went over a press from a day on, line by line
-    private static List<(OrderCase Order, string LineId, int Pieces)> Pieces(Microsoft.Data.Sqlite.SqliteConnection c, Desk desk, Press press, Core.Methods.ShopBook book, DateOnly? from) => [.. OrderStore.PressedOn(c, press.Id).SelectMany(o =>
-    {
-        var order = desk.Case(c, o.Value.Id, book);
-        var since = RunStore.Since(c, o.Value.Id, from?.ToDateTime(TimeOnly.MinValue, DateTimeKind.Utc) ?? DateTime.UnixEpoch);
-        return (o.Value.Facts.Pressed ?? []).Where(p => p.PressId == press.Id).Select(p => (Order: order, p.LineId,
-            Pieces: RunFold.OfLine(order.RunLines, p.LineId, order.Events).Where(e => e.Verdict == RunVerdict.Good && since.Contains(e.EventId)).Select(e => e.PieceNo).Distinct().Count()));
-    }).Where(x => x.Pieces > 0)];
+    private static List<(string OrderId, string LineId, int Pieces)> Pieces(Microsoft.Data.Sqlite.SqliteConnection c, Press press, DateOnly? from) =>
+        RunStore.PressedSince(c, press.Id, from?.ToDateTime(TimeOnly.MinValue, DateTimeKind.Utc) ?? DateTime.UnixEpoch);
 
     private static PressedSince Since(Microsoft.Data.Sqlite.SqliteConnection c, Desk desk, Press press, Core.Methods.ShopBook book)
     {
-        var f = book.Numbers.Format;
         var good = press.LastGoodCheck();
-        var lines = Pieces(c, desk, press, book, good);
-        return new(good is { } day ? Shown.DayAndYear(day, f) : "ever", press.IsSetAside(), lines.Sum(l => l.Pieces), [.. lines.Select(l => $"{l.Order.CodeOf(l.LineId)}, {l.Order.Customer?.Name ?? "no customer"}: {l.Pieces} of {l.Order.Line(l.LineId).What}")]);
+        var lines = Pieces(c, press, good);
+        var said = lines.Take(MostListed).Select(l => (l.LineId, l.Pieces, Order: desk.Case(c, l.OrderId, book))).Select(l => $"{l.Order.CodeOf(l.LineId)}, {l.Order.Customer?.Name ?? "no customer"}: {l.Pieces} of {l.Order.Line(l.LineId).What}");
+        var more = lines.Skip(MostListed).ToList();
+        return new(good is { } day ? Shown.DayAndYear(day, book.Numbers.Format) : "ever", press.IsSetAside(), lines.Sum(l => l.Pieces), [.. said, .. more.Count > 0 ? [$"and {more.Sum(l => l.Pieces)} pieces of {more.Count} lines before"] : (string[])[]]);
     }
 
     private static Press PressOf(string id, Microsoft.Data.Sqlite.SqliteConnection c) => (Aggregates.Presses.Get(c, id) ?? throw RefusedException.NoSuch("press", id)).Value;

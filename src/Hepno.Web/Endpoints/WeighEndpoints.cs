@@ -64,10 +64,6 @@ internal static class WeighEndpoints
             : throw new RefusedException(409, "method-unfit", $"{way.Name}: {answer.Verdict.Reasons.First(r => r.Kind == VerdictKind.No).Sentence}.", "Look at a way that can do it.", "method");
     });
 
-    private static double FilmPrints(SqliteConnection connection, Desk desk)
-    {
-        var since = desk.Clock.Utc.AddDays(-Days);
-        return OrderStore.Open(connection).Concat(OrderStore.HandedOver(connection)).Select(o => o.Value).Where(o => o.CreatedAt >= since).DistinctBy(o => o.Id)
-            .Sum(o => o.Ask.Lines.Where(l => DecorationMethods.Uses(o.Facts.DecisionOf(l.Id)?.MethodId, "dtf-bought") || DecorationMethods.Uses(o.Facts.DecisionOf(l.Id)?.MethodId, "dtf-made")).Sum(l => (double)l.Pieces * l.Placements.Count));
-    }
+    private static double FilmPrints(SqliteConnection connection, Desk desk) => OrderStore.PrintsSince(connection, desk.Clock.Utc.AddDays(-Days))
+        .Where(p => DecorationMethods.Uses(p.MethodId, "dtf-bought") || DecorationMethods.Uses(p.MethodId, "dtf-made")).Sum(p => (double)p.Prints);
 }

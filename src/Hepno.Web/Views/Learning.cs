@@ -34,21 +34,44 @@ public sealed record OfferView(string Key, string MethodId, string Sentence, dou
 /// <param name="Spoilage">Spoilage by method and place.</param>
 /// <param name="Offer">The setting that changes most, or null when none does.</param>
 /// <param name="Version">Version of the numbers it would change.</param>
-public sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IReadOnlyList<StepLearned> Steps, IReadOnlyList<SpoiledLearned> Spoilage, OfferView? Offer, long Version)
+/// <param name="ReadSoFar">Orders read so far while all are read anew; 0 when all are.</param>
+/// <param name="ReadOf">Of so many; 0 when all are.</param>
+internal sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IReadOnlyList<StepLearned> Steps, IReadOnlyList<SpoiledLearned> Spoilage, OfferView? Offer, long Version, int ReadSoFar, int ReadOf)
 {
-    /// <summary>Reads everything handed over, and what it would change on open orders.</summary>
-    internal static LearningView Of(SqliteConnection connection, Desk desk)
+    // so many are read while somebody waits; more are read in the background, and said
+    private const int MostAtOnce = 20;
+
+    /// <summary>Everything learned so far, and what it would change on open orders.</summary>
+    public static LearningView Of(SqliteConnection connection, Desk desk)
     {
         var book = desk.Book(connection);
-        var lines = OrderStore.HandedOver(connection).Select(o => desk.Case(connection, o.Value.Id, book)).Where(c => c.Frozen is not null).SelectMany(Recorded).ToList();
+        var missing = LearnedStore.Missing(connection, ShopLearning.Rule, MostAtOnce + 1);
+        var parts = LearnedStore.Totals(connection, ShopLearning.Rule, missing.Select(m => m.OrderId));
+        var (done, of) = (0, 0);
+        if (missing.Count > MostAtOnce)
+        {
+            (of, var left) = LearnedStore.Count(connection, ShopLearning.Rule);
+            done = of - left;
+        }
+        else if (missing.Count > 0)
+        {
+            parts = [.. LearnedPart.Sum(parts.Concat(missing.SelectMany(m => PartsOf(connection, desk, m.OrderId))))];
+        }
         var spoilage = DecorationMethods.All.ToDictionary(m => m.Id, m => (m.SpoilageAssumed, book.Numbers.SpoilageOf(m.Id, m.SpoilageAssumed)));
         var open = desk.Open(connection, book).Where(c => c.Standing.Station < Station.Press).ToList();
-        var offers = ShopLearning.Candidates(lines, book.Numbers.HandsFactor, spoilage).Select(c => Offered(c, open, book)).OrderByDescending(o => o.Effects.Sum(e => Math.Abs(e.CostThen - e.Cost))).ToList();
-        return new(ShopLearning.Seconds(lines), ShopLearning.Steps(lines), ShopLearning.Spoilage(lines), offers.Count > 0 ? offers[0] : null, Aggregates.Numbers.Get(connection, "1")?.Version ?? 0);
+        var offers = ShopLearning.Candidates(parts, book.Numbers.HandsFactor, spoilage).Select(c => Offered(c, open, book)).OrderByDescending(o => o.Effects.Sum(e => Math.Abs(e.CostThen - e.Cost))).ToList();
+        return new(ShopLearning.Seconds(parts), ShopLearning.Steps(parts), ShopLearning.Spoilage(parts), offers.Count > 0 ? offers[0] : null, Aggregates.Numbers.Get(connection, "1")?.Version ?? 0, done, of);
+    }
+
+    /// <summary>What one order that was handed over taught.</summary>
+    public static IReadOnlyList<LearnedPart> PartsOf(SqliteConnection connection, Desk desk, string orderId)
+    {
+        var c = desk.Case(connection, orderId, desk.Book(connection));
+        return c.Frozen is null ? [] : ShopLearning.Parts([.. Recorded(c)]);
     }
 
     /// <summary>The numbers with a setting taken.</summary>
-    internal static ShopNumbers With(ShopNumbers n, string key, string methodId, double value) => key == "hands" ? n with { HandsFactor = value }
+    public static ShopNumbers With(ShopNumbers n, string key, string methodId, double value) => key == "hands" ? n with { HandsFactor = value }
         : n with { Spoilage = [.. (n.Spoilage ?? []).Where(s => s.MethodId != methodId), new LearnedSpoilage(methodId, value)] };
 
     private static IEnumerable<LineRecorded> Recorded(OrderCase c) => c.Frozen!.Lines.Select(l => new LineRecorded([.. l.Band.Decorations.Select(l.Band.WayOf)], [.. l.Band.Decorations.Select(d => Places.Find(d.Placement.Place)!.Name)],

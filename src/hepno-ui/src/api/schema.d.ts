@@ -2374,6 +2374,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/copies/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says how many months earlier states of orders are kept. Quotes, what happened and when stay for ever. */
+        put: operations["keepHistory"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/copies/archive": {
         parameters: {
             query?: never;
@@ -4222,6 +4239,11 @@ export interface components {
             trial: string;
             /** @description Whether that went well. */
             trialWell: boolean;
+            /**
+             * Format: int32
+             * @description Months that earlier states of orders are kept; 0 for ever.
+             */
+            historyMonths: number;
         };
         /** @description What a copy would put back; every part of it was checked. */
         CopyChecked: {
@@ -6367,6 +6389,11 @@ export interface components {
              */
             handsSeconds: number;
         };
+        /** @description Months that earlier states of orders are kept; 0 for ever. */
+        HistoryBody: {
+            /** Format: int32 */
+            months: number;
+        };
         /** @description Designs for sheets that are all alike: copies are those needed in all; a custom ink shared by designs of one layout is paid once. */
         IdenticalBody: {
             /** Format: double */
@@ -6979,6 +7006,16 @@ export interface components {
              * @description Version of the numbers it would change.
              */
             version: number;
+            /**
+             * Format: int32
+             * @description Orders read so far while all are read anew; 0 when all are.
+             */
+            readSoFar: number;
+            /**
+             * Format: int32
+             * @description Of so many; 0 when all are.
+             */
+            readOf: number;
         };
         /** @description One line; null where nothing is said yet. */
         LineBody: {
@@ -23765,6 +23802,84 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SecondFolderBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CopiesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepHistory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HistoryBody"];
             };
         };
         responses: {

@@ -8,7 +8,14 @@ import { attempt, format, reading, refresh } from '../../shell/state'
 
 /** What all orders together have taught, and one setting offered with what it would do to open orders. */
 const view = ref<Schemas['LearningView'] | null>(null)
-const load = () => reading(async () => void (view.value = await ask(api.GET('/api/learning'))))
+let again: ReturnType<typeof setTimeout> | undefined
+const load = () =>
+  reading(async () => {
+    view.value = await ask(api.GET('/api/learning'))
+    clearTimeout(again)
+    // so many orders are read in the background
+    if (view.value.readOf > 0) again = setTimeout(() => void load(), 2000)
+  })
 async function take(): Promise<void> {
   const v = view.value
   if (!v?.offer) return
@@ -24,13 +31,20 @@ onMounted(() => {
   void load()
   stop = onChange((kind) => void (['run', 'numbers', 'order'].includes(kind) && load()))
 })
-onUnmounted(() => stop())
+onUnmounted(() => {
+  stop()
+  clearTimeout(again)
+})
 const share = (x: number) => `${number(x * 100, 1, format())}%`
 </script>
 
 <template>
   <section v-if="view" class="shop" aria-label="What the shop has learned">
     <h2>What all orders have taught</h2>
+    <p v-if="view.readOf > 0" class="quiet" role="status">
+      Reading past orders: {{ view.readSoFar }} of {{ view.readOf }}
+      <progress :value="view.readSoFar" :max="view.readOf"></progress>
+    </p>
     <p v-if="view.seconds.length === 0" class="quiet">Nothing is handed over yet: the standards stand.</p>
     <div v-else class="two">
       <table>

@@ -37,6 +37,16 @@ const second = (path: string | null) =>
     async () => show(await ask(api.PUT('/api/copies/second-folder', { body: { folder: path } }))),
     path ? 'Copies go there too.' : 'Copies go to the data folder alone.',
   )
+const months = ref('')
+const keepHistory = () =>
+  work(
+    'Keeping...',
+    async () => {
+      show(await ask(api.PUT('/api/copies/history', { body: { months: Number(months.value) } })))
+      months.value = ''
+    },
+    'Kept.',
+  )
 const check = (name: string) =>
   work('Checking every part of it...', async () => {
     back.value = await ask(api.POST('/api/copies/{name}/check', { params: { path: { name } } }))
@@ -90,6 +100,17 @@ const restore = (name: string) =>
         {{ folder.trim() ? 'Copy there too' : 'No second folder' }}
       </button>
       <span v-if="view.secondTrouble" class="problem">{{ view.secondTrouble }}</span>
+    </form>
+    <form class="deeds" @submit.prevent="keepHistory">
+      <label class="field"
+        >Months that earlier states of orders are kept; 0 for ever<input
+          v-model="months"
+          class="months"
+          inputmode="numeric"
+          :placeholder="String(view.historyMonths)"
+      /></label>
+      <button class="plain-button" :disabled="busy !== '' || !/^\d+$/.test(months.trim())">Keep them so long</button>
+      <span class="note quiet">Quotes as sent, what was done and when stay for ever.</span>
     </form>
     <p v-if="view.copies.length === 0" class="quiet">No copy yet: the first is made a few seconds after the start.</p>
     <table v-else>
@@ -152,6 +173,9 @@ const restore = (name: string) =>
 }
 .field input {
   width: 320px;
+}
+.field .months {
+  width: 90px;
 }
 .file {
   cursor: pointer;
