@@ -52,7 +52,7 @@ internal static class Shell
         catch (Exception refused) when (refused is IOException or UnauthorizedAccessException)
         {
             // the folder itself cannot be made or reached
-            await Console.Error.WriteLineAsync(DataTrouble.Of(refused, DataOf(args))?.Message ?? refused.Message);
+            await Console.Error.WriteLineAsync(DataTrouble.Of(refused, DataOf(args))?.Message ?? $"The folder {DataOf(args)} cannot be made or reached. Name another with --data.");
             return 2;
         }
     }

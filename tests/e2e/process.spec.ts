@@ -91,7 +91,11 @@ test('data that is gone, damaged or not to be written is one true sentence and n
   expect(damaged.stderr).toMatch(/^The data in .* is damaged\. Put the last good copy back/)
   const never = server.again('--port', '0', '--data', '/proc/nowhere')
   expect(never.status).toBe(2)
-  expect(never.stderr.trim().split('\n')).toHaveLength(1)
+  expect(never.stderr.trim()).toBe('The folder /proc/nowhere cannot be made or reached. Name another with --data.')
+  // a folder that is there and that nobody may write to
+  const held = server.again('--port', '0', '--data', '/sys/kernel')
+  expect(held.status).toBe(2)
+  expect(held.stderr.trim()).toMatch(/^The folder \/sys\/kernel cannot be written\./)
 })
 
 test('an archive taken while it runs is restored with the two verbs', async ({ server }) => {

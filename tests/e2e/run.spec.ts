@@ -89,6 +89,35 @@ test('40 verdicts on two devices survive ten kills, none lost, none twice', asyn
   expect(run.state).toMatchObject({ counted: 40, good: 40 - spoiled, spoiled, notCounted: [] })
 })
 
+test('a verdict that is not taken yet stays on the device, says why, and counts once it is', async ({
+  page,
+  request,
+  server,
+}) => {
+  const id = await begun(request, server.url)
+  await page.goto(`${server.url}/run/${id}`)
+  await expect(page.getByText('piece 1').first()).toBeVisible()
+  let answers = [429, 409]
+  await page.route('**/api/runs/*/events/*', async (route) => {
+    const status = answers[0]
+    if (status === undefined) return route.fallback()
+    const problems = [
+      { code: 'not-begun', sentence: 'Pressing has not begun.', where: '', remedy: 'Begin the run first.' },
+    ]
+    await route.fulfill({ status, json: { title: 'Not yet', problems } })
+  })
+  await page.keyboard.press(' ')
+  await expect(page.getByText('Kept here and tried again: Pressing has not begun.')).toBeVisible()
+  expect(await verdictsLeft(page)).toBe(1)
+  // the page is left and opened again, and it is still there
+  await page.reload()
+  await expect(page.getByText('Kept here and tried again: Pressing has not begun.')).toBeVisible()
+  answers = []
+  await expect.poll(() => verdictsLeft(page)).toBe(0)
+  const run = (await (await request.get(`${server.url}/api/runs/${id}`)).json()) as { state: { good: number } }
+  expect(run.state.good).toBe(1)
+})
+
 test('a second verdict for the same piece is kept, not counted, and shown', async ({ page, request, server }) => {
   const id = await begun(request, server.url)
   const event = (eventId: string, verdict: string) =>

@@ -73,6 +73,7 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
       }}
     </p>
     <p v-if="run.box.refused" class="heat twice" role="alert">{{ run.box.refused }}</p>
+    <p v-if="run.box.waits" class="heat twice" role="alert">Kept here and tried again: {{ run.box.waits }}</p>
   </section>
 </template>
 

@@ -27,6 +27,13 @@ function settled<T>(request: IDBRequest<T>): Promise<T> {
 }
 
 /**
+ * Whether an answer proves that an event can never count: its own words are wrong, or its order is not there. A device that is not let in,
+ * a run that is not begun yet, too much at once: all of that passes, and the event stays.
+ */
+export const neverCounts = (refused: Refusal): boolean =>
+  refused.status === 400 || (refused.status === 404 && refused.problems[0]?.code === 'unknown')
+
+/**
  * Verdicts on their way: each is on this device's disk before it is drawn, and is sent in order,
  * again and again, until the server has answered for it.
  */
@@ -34,6 +41,8 @@ export function outbox(run: string, answered: (state: Schemas['RunState']) => vo
   const waiting = shallowRef<Waiting[]>([])
   const lost = ref(false)
   const refused = ref('')
+  /** What the server says while it does not take the first of them yet. */
+  const waits = ref('')
   let db: IDBDatabase | undefined
   let pumping = false
   let closed = false
@@ -78,16 +87,18 @@ export function outbox(run: string, answered: (state: Schemas['RunState']) => vo
             }),
           )
           lost.value = false
+          waits.value = ''
           // first what the answer says, then out of the box: the other way round the piece would be to do again for a moment
           answered(state)
           await forget(next!)
         } catch (error) {
-          if (error instanceof Refusal && error.status >= 400 && error.status < 500) {
-            // the server will never take this one: say so, and let the others through
+          if (error instanceof Refusal && neverCounts(error)) {
+            // say so, and let the others through
             refused.value = `${error.problems[0]?.sentence} (piece ${next!.body.pieceNo})`
             await forget(next!)
           } else {
             lost.value = true
+            waits.value = error instanceof Refusal && error.status > 0 ? (error.problems[0]?.sentence ?? '') : ''
             await new Promise((later) => setTimeout(later, 300))
           }
         }
@@ -102,5 +113,5 @@ export function outbox(run: string, answered: (state: Schemas['RunState']) => vo
     waiting.value = waiting.value.filter((w) => w.eventId !== entry.eventId)
   }
 
-  return { waiting, lost, refused, open, add, close: () => (closed = true) }
+  return { waiting, lost, refused, waits, open, add, close: () => (closed = true) }
 }
