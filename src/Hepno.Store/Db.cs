@@ -102,6 +102,7 @@ public sealed class Db : IDisposable
                 {
                     from.Open();
                     BringUp(from);
+                    KeepMachines(from);
                     // changes go on from where this server was: what was read before must not pass for what is read after
                     from.Execute("INSERT INTO change (seq, kind, id, version, at) VALUES (@seq, 'restored', '1', 1, @at)", ("@seq", Math.Max(last, ChangeStore.Last(from)) + 1), ("@at", now));
                     from.BackupDatabase(live);
@@ -239,6 +240,17 @@ public sealed class Db : IDisposable
             connection.Execute($"{sql}; PRAGMA user_version = {number}");
             transaction.Commit();
         }
+    }
+
+    // who was let in or shut out, and where copies go, is this machine's, whichever day of the shop is open: nobody comes in again by an old copy
+    private void KeepMachines(SqliteConnection copy)
+    {
+        copy.Execute("ATTACH @live AS live", ("@live", File(Folder)));
+        foreach (var table in new[] { "paired_device", "copying" })
+        {
+            copy.Execute($"DELETE FROM main.{table}; INSERT INTO main.{table} SELECT * FROM live.{table}");
+        }
+        copy.Execute("DETACH live");
     }
 
     // one connection stays open, so that the files beside the data stay the same ones; the system tells what became of those it holds

@@ -19,7 +19,7 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
 
     // one at a time: a copy sweeps away what others left half made
     private readonly Lock gate = new();
-    private string checkedToday = "";
+    private readonly HashSet<string> looked = [];
     private CopyManifest? newest;
 
     /// <summary>What keeps copies in the data folder from being made, or null.</summary>
@@ -105,11 +105,8 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
         {
             using var copy = Unpack(name);
             Make(desk.Db.Backups, Stamped("before-restore"), "before-restore");
-            var settings = Settings();
             desk.Db.Replace(copy, desk.Clock.Utc);
             desk.Forget();
-            // they are this machine's, whichever day of the shop is open
-            Keep(settings);
             return copy.Manifest;
         }
     }
@@ -124,7 +121,8 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
     private void Today(CopyFolder folder)
     {
         var name = CopyFolder.OfDay(DateOnly.FromDateTime(desk.Clock.Utc));
-        if (checkedToday.Contains($"{folder.Root}:{name}", StringComparison.Ordinal))
+        var once = Path.Combine(folder.Root, name);
+        if (looked.Contains(once))
         {
             return;
         }
@@ -135,7 +133,7 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
             Make(folder, name, Daily);
             folder.Thin();
         }
-        checkedToday = (checkedToday.Contains(name, StringComparison.Ordinal) ? checkedToday : "") + $"{folder.Root}:{name}\n";
+        looked.Add(once);
     }
 
     private void Make(CopyFolder folder, string name, string why)
@@ -178,7 +176,7 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
         {
             LogFailed(failed, newest.Name);
             (well, said) = (false, $"{newest.Name} could not be put back aside: {(failed is UnfitCopyException unfit ? unfit.Why : failed.Message)}");
-            checkedToday = "";
+            looked.Clear();
         }
         Keep(settings with { TrialAt = desk.Clock.Utc, TrialWell = well, TrialSaid = said });
     }

@@ -174,6 +174,7 @@ public sealed class CopyTests : IDisposable
         using (var db = Open())
         {
             Fill(db);
+            Copies.Make(Folder, "2026-06-01", "daily", Deed.At);
             var archive = Archive();
             Assert.Contains("running Hepno", Assert.Throws<UnfitCopyException>(() => PutBack(archive)).Message, StringComparison.Ordinal);
         }
@@ -184,7 +185,7 @@ public sealed class CopyTests : IDisposable
         Assert.Equal(StoreTests.Dump(old), StoreTests.Dump(Folder));
         Assert.Equal(StoreTests.Files(old), StoreTests.Files(Folder));
         // the copies made so far are still there
-        Assert.True(Directory.Exists(Path.Combine(Folder, "backups")));
+        Assert.Equal("2026-06-01", Assert.Single(Copies.All()).Name);
     }
 
     private string? PutBack(string source)
@@ -290,6 +291,13 @@ public sealed class CopyTests : IDisposable
         var hash = Fill(db);
         Copies.Make(Folder, "2026-06-01", "daily", Deed.At);
         db.Write(c => Aggregates.Customers.Put(c, new("b", "Brina", ""), 0, Deed));
+        // who was let in since stays in, and where copies go stays said: they are the machine's
+        db.Write(c =>
+        {
+            PairedDeviceStore.Add(c, new("t", "Tablet", Deed.At, true, DeviceRole.Press), "hash");
+            CopyingStore.Put(c, CopyingStore.Get(c) with { SecondFolder = "/stick" });
+            return 0;
+        });
         File.Delete(Path.Combine(Folder, "files", hash[..2], hash));
         var last = db.Read(ChangeStore.Last);
         using (var copy = Restoring.Unpack(Path.Combine(Folder, "backups", "2026-06-01"), Folder, Path.Combine(Folder, "tmp")))
@@ -298,6 +306,8 @@ public sealed class CopyTests : IDisposable
         }
         Assert.Equal(["a"], db.Read(c => Aggregates.Customers.All(c)).Select(c => c.Value.Id));
         Assert.True(KeptFiles.Has(Folder, hash));
+        Assert.True(Assert.Single(db.Read(PairedDeviceStore.All)).ShutOut);
+        Assert.Equal("/stick", db.Read(CopyingStore.Get).SecondFolder);
         Assert.Equal(new Change(last + 1, "restored", "1", 1), Assert.Single(db.Read(c => ChangeStore.Since(c, last, 10))));
         db.Write(c => Aggregates.Customers.Put(c, new("c", "Cora", ""), 0, Deed));
         Assert.Equal(2, db.Read(c => Aggregates.Customers.All(c)).Count);
