@@ -1,5 +1,8 @@
+using System.Diagnostics;
 using System.Net.Http.Headers;
 using System.Text.Json;
+using Hepno.Store;
+using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Tests;
 
@@ -52,7 +55,11 @@ public sealed class CopyApiTests : IDisposable
         await Customer("first");
         using var client = shop.CreateClient();
         var archive = await client.GetByteArrayAsync("/api/copies/archive");
-        Assert.Empty(Directory.EnumerateFiles(Path.Combine(shop.Folder, "tmp")));
+        // it goes as soon as it was sent
+        while (Directory.EnumerateFiles(Path.Combine(shop.Folder, "tmp")).Any())
+        {
+            await Task.Delay(20);
+        }
         await Customer("second");
         async Task<(int Status, JsonElement Body)> Upload(byte[] bytes)
         {
@@ -127,5 +134,41 @@ public sealed class CopyApiTests : IDisposable
         Assert.True(view.GetProperty("trialWell").GetBoolean());
         Assert.Contains("was put back aside: 0 orders, 1 customers, 0 files, every row as it was copied", view.GetProperty("trial").GetString()!, StringComparison.Ordinal);
         Assert.Empty(Directory.EnumerateFileSystemEntries(Path.Combine(shop.Folder, "tmp")));
+    }
+
+    [Fact]
+    public void One_command_goes_back_to_the_data_of_the_version_before()
+    {
+        var folder = Directory.CreateTempSubdirectory("hepno-back-").FullName;
+        var first = File.ReadAllText(Path.Combine(Shop.Root, "src", "Hepno.Store", "Migrations", "0001-first.sql"));
+        Sql(folder, $"{first}; PRAGMA user_version = 1; INSERT INTO customer (id, version, name, contact, search) VALUES ('a', 1, 'Ansel', '', 'ansel')");
+        using (var db = new Db(folder))
+        {
+            db.Open(DateTime.UtcNow);
+            Assert.Equal("Ansel", Assert.Single(db.Read(c => Aggregates.Customers.All(c))).Value.Name);
+        }
+        SqliteConnection.ClearAllPools();
+        Assert.NotEqual(1L, Sql(folder, "PRAGMA user_version"));
+        using var back = Process.Start(new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "back", "--data", folder, "--yes"]) { RedirectStandardOutput = true })!;
+        var said = back.StandardOutput.ReadToEnd();
+        back.WaitForExit();
+        Assert.Equal(0, back.ExitCode);
+        Assert.Contains("This would put back 0 orders, 1 customers and 0 files", said, StringComparison.Ordinal);
+        Assert.Contains("Its data is of version 1: start the Hepno that wrote it.", said, StringComparison.Ordinal);
+        Assert.Equal(1L, Sql(folder, "PRAGMA user_version"));
+        Assert.Equal(1L, Sql(folder, "SELECT count(*) FROM customer"));
+        foreach (var left in Directory.GetParent(folder)!.EnumerateDirectories($"{Path.GetFileName(folder)}*"))
+        {
+            left.Delete(recursive: true);
+        }
+    }
+
+    private static object? Sql(string folder, string sql)
+    {
+        using var connection = new SqliteConnection($"Data Source={Db.File(folder)};Pooling=False");
+        connection.Open();
+        using var command = connection.CreateCommand();
+        command.CommandText = sql;
+        return command.ExecuteScalar();
     }
 }
