@@ -5,7 +5,7 @@ namespace Hepno.Store;
 /// <summary>Which kept files the data names: artwork, attachments, photographs.</summary>
 public static class FileNames
 {
-    private static readonly (string Table, string Column)[] Places = [("design", "hash"), ("design", "came_as"), ("order_attachment", "hash"), ("spot_test_photo", "hash")];
+    private static readonly (string Table, string Column)[] Places = [("artwork", "hash"), ("artwork", "came_as"), ("order_attachment", "hash"), ("spot_test_photo", "hash")];
 
     /// <summary>Their hashes, each once; also of a database from before some of these were kept.</summary>
     public static IReadOnlyList<string> Named(SqliteConnection connection)

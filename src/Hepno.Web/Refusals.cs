@@ -50,7 +50,7 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
             case 413:
                 return new("too-large", "That is more than 1 MB: Hepno does not take it.", "", "Send less at once.");
             case 415:
-                return new("media-type", "This content type is not taken here.", "", "Send JSON (application/json).");
+                return new("media-type", "This content type is not taken here.", "", "Send JSON (application/json), or the kind of file the API document names for this call.");
             default:
                 break;
         }

@@ -184,7 +184,7 @@ internal static class Shell
                 404 => ("There is nothing at this address.", "Look at the API document for what there is."),
                 405 => ($"{context.HttpContext.Request.Method} is not taken at this address.", "Look at the API document for what is."),
                 413 => ("That is more than 1 MB: Hepno does not take it.", "Send less at once."),
-                415 => ("This content type is not taken here.", "Send JSON (application/json)."),
+                415 => ("This content type is not taken here.", "Send JSON (application/json), or the kind of file the API document names for this call."),
                 _ => ("This was refused.", "Look at the call again."),
             };
             return Refusals.Refuse(status, [new($"status-{status}", sentence, "", remedy)]).ExecuteAsync(context.HttpContext);

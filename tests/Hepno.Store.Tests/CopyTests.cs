@@ -272,6 +272,16 @@ public sealed class CopyTests : IDisposable
     }
 
     [Fact]
+    public void An_artworks_picture_and_the_one_it_came_as_are_the_shops_files()
+    {
+        using var db = Open();
+        var report = Core.Artwork.ArtworkReport.Of(new(2, 1, [200, 30, 30, 255, 0, 0, 0, 0]), 3, false)!;
+        db.Write(c => Aggregates.Designs.Put(c, new("d", "Crest", "png", new string('a', 64), 10, 3, report, Core.Artwork.Rights.Unsaid, CameAs: new string('b', 64)), 0, Deed));
+        Assert.Equal([new string('a', 64), new string('b', 64)], db.Read(FileNames.Named));
+        Assert.Equal([new string('a', 64), new string('b', 64)], Copies.Make(Folder, "2026-06-01", "daily", Deed.At).Lost);
+    }
+
+    [Fact]
     public void A_file_that_is_gone_is_named_and_does_not_keep_the_rest_from_being_copied()
     {
         using var db = Open();

@@ -10,7 +10,7 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
 {
     private async Task<byte[]> Archive() => await shop.CreateClient().GetByteArrayAsync("/api/archive");
 
-    private static async Task<(int Status, JsonElement Body)> Bring(Shop into, byte[] archive, string type = "application/zip")
+    internal static async Task<(int Status, JsonElement Body)> Bring(Shop into, byte[] archive, string type = "application/zip")
     {
         using var content = new ByteArrayContent(archive);
         content.Headers.ContentType = new MediaTypeHeaderValue(type);
