@@ -174,7 +174,7 @@ async function migrating(times) {
 async function killedAtStart(data, after) {
   const begun = start({ data }).catch(() => null)
   await later(after)
-  execFileSync('pkill', ['-9', '-f', `--data ${data}`])
+  execFileSync('pkill', ['-9', '-f', '--', `--data ${data}`])
   await begun
 }
 

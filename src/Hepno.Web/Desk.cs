@@ -30,6 +30,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     private volatile KeptOpen? open;
     private volatile KeptRibbon? ribbon;
     private volatile KeptCurves? curves;
+    private volatile KeptLearned? learned;
 
     private static IReadOnlyList<string> BookKinds { get; } = [Aggregates.Numbers.Kind, Aggregates.Styles.Kind, Aggregates.Films.Kind, Aggregates.Vinyls.Kind, Aggregates.Presses.Kind, Aggregates.Recipes.Kind,
         Aggregates.Screens.Kind, Aggregates.FilmPrinters.Kind, Aggregates.DyePrinters.Kind, Aggregates.Cutters.Kind, Aggregates.SpotTests.Kind, Aggregates.Upkeep.Kind, Aggregates.Supplies.Kind,
@@ -102,7 +103,23 @@ internal sealed class Desk(Db db, ShopClock clock)
     public void Forget()
     {
         frozen.Clear();
-        (kept, open, ribbon, curves) = (null, null, null, null);
+        (kept, open, ribbon, curves, learned) = (null, null, null, null, null);
+    }
+
+    /// <summary>What the shop's own work has taught; read again only after something of the shop's changed, or while past orders are still being read.</summary>
+    public LearningView Learned(SqliteConnection connection)
+    {
+        var key = (ChangeStore.Last(connection), DateOnly.FromDateTime(Clock.Utc));
+        if (learned is { } k && k.Key == key && !Db.Writing)
+        {
+            return k.View;
+        }
+        var view = LearningView.Of(connection, this);
+        if (view.ReadOf == 0 && !Db.Writing)
+        {
+            learned = new(key, view);
+        }
+        return view;
     }
 
     /// <summary>All orders on the work line; read again only after something of the shop's changed.</summary>
@@ -288,6 +305,8 @@ internal sealed class Desk(Db db, ShopClock clock)
     private sealed record KeptOpen(long Seq, ShopBook Book, IReadOnlyList<OrderCase> Cases);
 
     private sealed record KeptCurves((string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book) Key, CurveMemo Curves);
+
+    private sealed record KeptLearned((long Seq, DateOnly Day) Key, LearningView View);
 
     private sealed record KeptRibbon((string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book) Key, QuantityRibbon Ribbon);
 }

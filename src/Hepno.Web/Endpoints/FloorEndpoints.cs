@@ -30,7 +30,7 @@ internal static class FloorEndpoints
         api.MapGet("/press-day", PressDay).WithTags("line").WithName("pressDay").OpenTo(Caller.Press);
         api.MapGet("/press-day.pdf", PressDayPage).WithTags("line").WithName("pressDayPdf").OpenTo(Caller.Press).Produces(200, contentType: "application/pdf");
         api.MapGet("/gather", Gather).WithTags("line").WithName("gather").OpenTo(Caller.Press);
-        api.MapGet("/learning", (Desk desk) => desk.Db.Read(c => LearningView.Of(c, desk))).WithTags("line").WithName("learning").WithSummary("Minutes and spoilage as the shop's own work teaches them, and one setting offered to change.");
+        api.MapGet("/learning", (Desk desk) => desk.Db.Read(desk.Learned)).WithTags("line").WithName("learning").WithSummary("Minutes and spoilage as the shop's own work teaches them, and one setting offered to change.");
         api.MapPost("/learning/take", TakeLearned).WithTags("line").WithName("takeLearned");
         api.MapGet("/orders/{id}/press-floor", Simulation).WithTags("orders").WithName("orderPressFloor").OpenTo(Caller.Press);
         api.MapGet("/step-times", Times).WithTags("numbers").WithName("stepTimes").OpenTo(Caller.Press);
@@ -120,7 +120,7 @@ internal static class FloorEndpoints
         var seen = request.Seen();
         return desk.Db.Write(connection =>
         {
-            var offer = LearningView.Of(connection, desk).Offer;
+            var offer = desk.Learned(connection).Offer;
             if (offer is null || offer.Key != body.Key || offer.MethodId != body.MethodId || offer.Value != body.Value)
             {
                 throw new RefusedException(409, "not-offered", "That setting is not offered any more.", "Look at what is offered now.");
