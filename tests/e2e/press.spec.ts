@@ -73,7 +73,7 @@ test('a device of the press is offered what it may do, and asks for nothing else
 test('the owner says what a device is let in for, and is told of those let in before', async ({ page }) => {
   await page.route('**/api/devices', async (route) => {
     const answer = await route.fetch()
-    const address = { url: 'http://10.9.0.1:5080', qr: { size: 3, path: 'M0 0h1v1h-1Z', svg: '' } }
+    const address = { url: 'http://tablet.example:5080', qr: { size: 3, path: 'M0 0h1v1h-1Z', svg: '' } }
     const old = {
       id: 'old',
       name: 'Tablet at press 1',
