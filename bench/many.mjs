@@ -58,6 +58,7 @@ for (const path of [
   '/api/customers/c5/record',
   '/api/customers/find?text=quay%2042',
   '/api/presses/gannet/platen',
+  '/api/presses/petrel/platen',
   '/api/styles',
   '/api/drawer',
   '/api/artwork',

@@ -36,18 +36,29 @@ public static class RunStore
     public static HashSet<string> Since(SqliteConnection connection, string orderId, DateTime utc) =>
         [.. connection.Query("SELECT event_id FROM run_event WHERE order_id = @id AND received_at >= @from", r => r.Text("event_id"), ("@id", orderId), ("@from", utc))];
 
-    /// <summary>Pieces that came good over a press from a moment on, by order and line, the newest order first. Pieces are numbered through an order's lines in their order.</summary>
-    public static List<(string OrderId, string LineId, int Pieces)> PressedSince(SqliteConnection connection, string pressId, DateTime utc) => connection.Query("""
-        WITH ranges AS (
-          SELECT p.order_id, p.line_id,
-            (SELECT coalesce(sum(s.pieces), 0) FROM order_line b JOIN order_size s ON s.order_id = b.order_id AND s.line_id = b.id WHERE b.order_id = p.order_id AND b.position < l.position) AS before,
-            (SELECT coalesce(sum(s.pieces), 0) FROM order_size s WHERE s.order_id = p.order_id AND s.line_id = p.line_id) AS pieces
-          FROM order_pressed p JOIN order_line l ON l.order_id = p.order_id AND l.id = p.line_id WHERE p.press_id = @press)
-        SELECT r.order_id, r.line_id, count(DISTINCT e.piece_no) AS good FROM ranges r JOIN orders o ON o.id = r.order_id
-        JOIN run_event e ON e.order_id = r.order_id AND e.verdict = 'Good' AND e.received_at >= @from AND e.piece_no > r.before AND e.piece_no <= r.before + r.pieces
-        WHERE e.event_id NOT IN (SELECT takes_back FROM run_event WHERE takes_back IS NOT NULL)
-        GROUP BY r.order_id, r.line_id ORDER BY o.number DESC
+    // pieces are numbered through an order's lines in their order
+    private const string LinesOverPress = """
+        (SELECT p.order_id, p.line_id,
+          (SELECT coalesce(sum(s.pieces), 0) FROM order_line b JOIN order_size s ON s.order_id = b.order_id AND s.line_id = b.id WHERE b.order_id = p.order_id AND b.position < l.position) AS before,
+          (SELECT coalesce(sum(s.pieces), 0) FROM order_size s WHERE s.order_id = p.order_id AND s.line_id = p.line_id) AS pieces
+        FROM order_pressed p JOIN order_line l ON l.order_id = p.order_id AND l.id = p.line_id WHERE p.press_id = @press) r
+        """;
+
+    // what was taken back is not good
+    private const string ItsGood = """
+        run_event e WHERE e.order_id = r.order_id AND e.verdict = 'Good' AND e.received_at >= @from AND e.piece_no > r.before AND e.piece_no <= r.before + r.pieces
+          AND NOT EXISTS (SELECT 1 FROM run_event t WHERE t.takes_back = e.event_id)
+        """;
+
+    /// <summary>Pieces that came good over a press from a moment on, by order and line, the newest order first.</summary>
+    public static List<(string OrderId, string LineId, int Pieces)> PressedSince(SqliteConnection connection, string pressId, DateTime utc) => connection.Query($"""
+        WITH counted AS MATERIALIZED (SELECT r.order_id, r.line_id, (SELECT count(DISTINCT e.piece_no) FROM {ItsGood}) AS good FROM {LinesOverPress})
+        SELECT c.order_id, c.line_id, c.good FROM counted c JOIN orders o ON o.id = c.order_id WHERE c.good > 0 ORDER BY o.number DESC
         """, r => (r.Text("order_id"), r.Text("line_id"), r.Int("good")), ("@press", pressId), ("@from", utc));
+
+    /// <summary>How many they are, counted no further than asked: of what has worn out nobody needs to know by how much.</summary>
+    public static int CountPressedSince(SqliteConnection connection, string pressId, DateTime utc, int most) => (int)connection.Scalar(
+        $"SELECT count(*) FROM (SELECT DISTINCT r.order_id, r.line_id, e.piece_no FROM {LinesOverPress}, {ItsGood} LIMIT @most)", ("@press", pressId), ("@from", utc), ("@most", most));
 
     /// <summary>Events of all orders on the line, by order; their laps are left out, as counts do not need them.</summary>
     public static ILookup<string, RunEvent> OfOpen(SqliteConnection connection) =>

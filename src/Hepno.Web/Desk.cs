@@ -31,6 +31,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     private volatile KeptRibbon? ribbon;
     private volatile KeptCurves? curves;
     private volatile KeptLearned? learned;
+    private readonly ConcurrentDictionary<string, KeptPressed> pressed = new();
 
     private static IReadOnlyList<string> BookKinds { get; } = [Aggregates.Numbers.Kind, Aggregates.Styles.Kind, Aggregates.Films.Kind, Aggregates.Vinyls.Kind, Aggregates.Presses.Kind, Aggregates.Recipes.Kind,
         Aggregates.Screens.Kind, Aggregates.FilmPrinters.Kind, Aggregates.DyePrinters.Kind, Aggregates.Cutters.Kind, Aggregates.SpotTests.Kind, Aggregates.Upkeep.Kind, Aggregates.Supplies.Kind,
@@ -103,6 +104,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     public void Forget()
     {
         frozen.Clear();
+        pressed.Clear();
         (kept, open, ribbon, curves, learned) = (null, null, null, null, null);
     }
 
@@ -120,6 +122,22 @@ internal sealed class Desk(Db db, ShopClock clock)
             learned = new(key, view);
         }
         return view;
+    }
+
+    /// <summary>Good pieces over a press from a moment on, by order and line; counted again only after something of the shop's changed: of a press never measured that is every piece it ever pressed.</summary>
+    public IReadOnlyList<(string OrderId, string LineId, int Pieces)> PressedSince(SqliteConnection connection, string pressId, DateTime utc)
+    {
+        var key = (ChangeStore.Last(connection), utc);
+        if (pressed.TryGetValue(pressId, out var k) && k.Key == key && !Db.Writing)
+        {
+            return k.Lines;
+        }
+        var lines = RunStore.PressedSince(connection, pressId, utc);
+        if (!Db.Writing)
+        {
+            pressed[pressId] = new(key, lines);
+        }
+        return lines;
     }
 
     /// <summary>All orders on the work line; read again only after something of the shop's changed.</summary>
@@ -305,6 +323,8 @@ internal sealed class Desk(Db db, ShopClock clock)
     private sealed record KeptOpen(long Seq, ShopBook Book, IReadOnlyList<OrderCase> Cases);
 
     private sealed record KeptCurves((string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book) Key, CurveMemo Curves);
+
+    private sealed record KeptPressed((long Seq, DateTime From) Key, IReadOnlyList<(string OrderId, string LineId, int Pieces)> Lines);
 
     private sealed record KeptLearned((long Seq, DateOnly Day) Key, LearningView View);
 

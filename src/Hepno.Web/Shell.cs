@@ -51,8 +51,7 @@ internal static class Shell
         }
         catch (Exception refused) when (refused is IOException or UnauthorizedAccessException)
         {
-            // the folder itself cannot be made or reached
-            await Console.Error.WriteLineAsync(DataTrouble.Of(refused, DataOf(args))?.Message ?? $"The folder {DataOf(args)} cannot be made or reached. Name another with --data.");
+            await Console.Error.WriteLineAsync(DataTrouble.Of(refused, DataOf(args))?.Message ?? (Directory.Exists(DataOf(args)) ? refused.Message : $"The folder {DataOf(args)} cannot be made or reached. Name another with --data."));
             return 2;
         }
     }

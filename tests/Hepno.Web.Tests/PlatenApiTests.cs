@@ -108,6 +108,24 @@ public class PlatenApiTests(Shop shop) : IClassFixture<Shop>
     }
 
     [Theory]
+    [InlineData(1000, "2020-01-01")]
+    [InlineData(5, "2020-01-01")]
+    [InlineData(5, "2099-01-01")]
+    public async Task A_sheet_is_worn_by_the_good_pieces_since_it_was_new(int uses, string since)
+    {
+        var petrel = (await shop.Get("/api/presses")).EnumerateArray().Single(p => p.GetProperty("value").GetProperty("id").GetString() == "petrel");
+        var body = System.Text.Json.Nodes.JsonNode.Parse(petrel.GetProperty("value").GetRawText())!.AsObject();
+        body.Remove("id");
+        body["accessories"] = System.Text.Json.Nodes.JsonNode.Parse($$"""[{"name":"sheet","kind":"cover-sheet","widthIn":16,"heightIn":20,"thicknessIn":0,"uses":{{uses}},"since":"{{since}}"}]""");
+        Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/presses/petrel", body.ToJsonString(), petrel.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture))).Status);
+        var wear = Assert.Single((await Platen("petrel")).GetProperty("wear").EnumerateArray()).GetProperty("said").GetString()!;
+        await shop.Send(HttpMethod.Post, "/api/undo", "{}");
+        var ever = (await Platen("petrel")).GetProperty("pressed").GetProperty("pieces").GetInt32();
+        var worn = since.StartsWith("2099", StringComparison.Ordinal) ? 0 : Math.Min(uses, ever);
+        Assert.Matches($"^{worn} of {uses} presses since .*{since[..4]}{(worn == uses ? ": due for a new one" : "")}$", wear);
+    }
+
+    [Theory]
     [InlineData("""{"day":"2026-11-20","setPointF":320,"pointsF":[1,2,3]}""", "pointsF")]
     [InlineData("""{"day":"2026-11-20","setPointF":20,"pointsF":[305,305,305,305,305,305,305,305,305]}""", "setPointF")]
     [InlineData("""{"day":"2026-11-20","setPointF":320,"pointsF":[305,305,305,305,3050,305,305,305,305]}""", "pointsF[4]")]

@@ -74,7 +74,7 @@ internal sealed record PressReadoutView(bool Simulated, bool On, double? SetPoin
 internal static class PressCheckEndpoints
 {
     // once a shop checks its platens there are a few days' orders; those of years nobody reads
-    private const int MostListed = 40;
+    private const int MostListed = 12;
 
     // above 60 °C a platen is shown as hot
     private const double HotF = 140;
@@ -153,18 +153,21 @@ internal static class PressCheckEndpoints
 
     private static WearView Wear(Microsoft.Data.Sqlite.SqliteConnection c, Press press, Core.Methods.ShopBook book, Accessory a)
     {
-        var pressed = Pieces(c, press, a.Since).Sum(l => l.Pieces);
-        return new(a.Name, a.Left(pressed) is { } left ? $"{Math.Min(pressed, a.Uses)} of {a.Uses} presses since {Shown.Day(a.Since, book.Numbers.Format)}{(left == 0 ? ": due for a new one" : "")}" : $"{a.WidthIn:0.##} × {a.HeightIn:0.##} in", a.Uses == 0 ? null : Math.Min(1, pressed / (double)a.Uses));
+        if (a.Uses == 0)
+        {
+            return new(a.Name, $"{a.WidthIn:0.##} × {a.HeightIn:0.##} in", null);
+        }
+        var pressed = RunStore.CountPressedSince(c, press.Id, StartOf(a.Since), a.Uses);
+        var due = a.Left(pressed) == 0 ? ": due for a new one" : "";
+        return new(a.Name, $"{pressed} of {a.Uses} presses since {Shown.DayAndYear(a.Since, book.Numbers.Format)}{due}", pressed / (double)a.Uses);
     }
 
-    // good pieces that went over a press from a day on, line by line
-    private static List<(string OrderId, string LineId, int Pieces)> Pieces(Microsoft.Data.Sqlite.SqliteConnection c, Press press, DateOnly? from) =>
-        RunStore.PressedSince(c, press.Id, from?.ToDateTime(TimeOnly.MinValue, DateTimeKind.Utc) ?? DateTime.UnixEpoch);
+    private static DateTime StartOf(DateOnly day) => day.ToDateTime(TimeOnly.MinValue, DateTimeKind.Utc);
 
     private static PressedSince Since(Microsoft.Data.Sqlite.SqliteConnection c, Desk desk, Press press, Core.Methods.ShopBook book)
     {
         var good = press.LastGoodCheck();
-        var lines = Pieces(c, press, good);
+        var lines = desk.PressedSince(c, press.Id, good is { } from ? StartOf(from) : DateTime.UnixEpoch);
         var said = lines.Take(MostListed).Select(l => (l.LineId, l.Pieces, Order: desk.Case(c, l.OrderId, book))).Select(l => $"{l.Order.CodeOf(l.LineId)}, {l.Order.Customer?.Name ?? "no customer"}: {l.Pieces} of {l.Order.Line(l.LineId).What}");
         var more = lines.Skip(MostListed).ToList();
         return new(good is { } day ? Shown.DayAndYear(day, book.Numbers.Format) : "ever", press.IsSetAside(), lines.Sum(l => l.Pieces), [.. said, .. more.Count > 0 ? [$"and {more.Sum(l => l.Pieces)} pieces of {more.Count} lines before"] : (string[])[]]);
