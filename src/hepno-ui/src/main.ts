@@ -7,6 +7,9 @@ import './theme/base.css'
 import { Hepno } from './theme/preset'
 import App from './shell/App.vue'
 import { router } from './shell/router'
+import { watchPresses } from './sending/presses'
+
+watchPresses()
 
 createApp(App)
   .use(router)

@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch'
-import { reactive } from 'vue'
+import { link } from '../sending/link'
+import { send } from '../sending/sending'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
@@ -29,17 +30,13 @@ function deviceId(): string {
 
 export const device = deviceId()
 
-/** Whether the server answers (the slip's edge shows it), and whether this device was let in. */
-export const link = reactive({ lostAt: '', shutOut: false })
-
-const client = createClient<paths>({ baseUrl: '/' })
+const client = createClient<paths>({ baseUrl: '/', fetch: send })
 client.use({
   onRequest({ request }) {
     request.headers.set('Hepno-Device', device)
     return request
   },
   onError() {
-    link.lostAt ||= new Date().toTimeString().slice(0, 5)
     return new Refusal(
       0,
       [
@@ -47,14 +44,13 @@ client.use({
           code: 'no-answer',
           sentence: 'Hepno does not answer.',
           where: '',
-          remedy: 'What you typed stays here. It is tried again when the program runs.',
+          remedy: 'Nothing was done. Do it again when the program runs.',
         },
       ],
       {},
     )
   },
   onResponse({ response, schemaPath }) {
-    link.lostAt = ''
     if (response.status === 401 && schemaPath !== '/api/devices/pair') link.shutOut = true
   },
 })

@@ -1,9 +1,10 @@
 <script setup lang="ts" generic="T extends object">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
+import { draftOf, dropDraft, keepDraft } from './drafts'
 import type { Field } from './fields'
 
 /**
- * A plain editable thing: labelled fields, saved together, restored by Esc. What was typed stays after a refusal.
+ * A plain editable thing: labelled fields, saved together, restored by Esc. What was typed stays after a refusal, and when the board is left.
  * It is saved as changed from the version it was typed on, even when another device's change arrives meanwhile.
  */
 const props = defineProps<{
@@ -12,24 +13,53 @@ const props = defineProps<{
   fields: Field<T>[]
   save: (value: T, version: number) => Promise<boolean>
   title: string
+  /** It may be saved with nothing changed: its starting values are an answer. */
+  asItStands?: boolean
 }>()
+interface Draft {
+  text: string
+  version: number
+  drafts: string[]
+}
 let base = { text: '', version: 0 }
 const drafts = ref<string[]>([])
 const wrong = ref('')
 const dirty = ref(false)
+const saved = ref(false)
+/** A new thing has an id of its own each time it is begun: its draft goes by what is added. */
+const name = computed(() =>
+  props.version > 0 && 'id' in props.value ? `${props.title} ${String(props.value.id)}` : props.title,
+)
 function restore(): void {
   base = { text: JSON.stringify(props.value), version: props.version }
   drafts.value = props.fields.map((field) => field.get(props.value))
   dirty.value = false
   wrong.value = ''
 }
+function begin(): void {
+  restore()
+  const left = draftOf<Draft>(name.value)
+  if (left?.drafts.length !== props.fields.length) return
+  base = { text: left.text, version: left.version }
+  drafts.value = left.drafts
+  dirty.value = true
+}
+begin()
 watch(
   () => JSON.stringify([props.value, props.version]),
-  (_, before) => {
-    if (!dirty.value || before === undefined) restore()
+  () => {
+    if (!dirty.value) restore()
   },
-  { immediate: true },
 )
+function typed(): void {
+  dirty.value = true
+  saved.value = false
+  keepDraft(name.value, { ...base, drafts: drafts.value } satisfies Draft)
+}
+function throwAway(): void {
+  dropDraft(name.value)
+  restore()
+}
 
 async function commit(): Promise<void> {
   const copy = JSON.parse(base.text) as T
@@ -41,12 +71,18 @@ async function commit(): Promise<void> {
     }
   }
   wrong.value = ''
-  if (await props.save(copy, base.version)) restore()
+  const sent = JSON.stringify(drafts.value)
+  const of = name.value
+  if (!(await props.save(copy, base.version)) || JSON.stringify(drafts.value) !== sent) return
+  // nothing was typed while the answer was on its way
+  dropDraft(of)
+  restore()
+  saved.value = true
 }
 </script>
 
 <template>
-  <form class="thing" :aria-label="title" @submit.prevent="commit" @input="dirty = true" @keydown.esc.stop="restore">
+  <form class="thing" :aria-label="title" @submit.prevent="commit" @input="typed" @keydown.esc.stop="throwAway">
     <label v-for="(field, i) in fields" :key="field.label" class="field" :class="{ wide: field.wide }">
       {{ field.label }}
       <select v-if="field.options" v-model="drafts[i]">
@@ -63,11 +99,12 @@ async function commit(): Promise<void> {
     </label>
     <p v-if="wrong" class="problem wide" role="alert">{{ wrong }}</p>
     <p class="buttons wide">
-      <button class="plain-button" type="submit" :disabled="!dirty">{{ dirty ? 'Save' : 'Saved' }}</button><button
+      <button class="plain-button" type="submit" :disabled="!dirty && version > 0 && !asItStands">
+        {{ saved && !dirty ? 'Saved' : 'Save' }}</button><button
         v-if="dirty"
         class="plain-button"
         type="button"
-        @click="restore"
+        @click="throwAway"
       >
         As it was</button
       ><slot />

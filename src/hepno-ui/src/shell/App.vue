@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog'
-import { computed, onMounted, onUnmounted, ref } from 'vue'
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, ask, link, Refusal, seen } from '../api/client'
+import { api, ask, Refusal, seen } from '../api/client'
+import { link } from '../sending/link'
+import { once } from '../sending/presses'
+import { sendLeft } from '../sending/sending'
 import Explain from '../kit/Explain.vue'
 import Sign from '../kit/Sign.vue'
 import StrataDefs from '../kit/StrataDefs.vue'
@@ -13,8 +16,9 @@ import { allKeys, typing } from './keys'
 import { listen } from './live'
 import Slip from './Slip.vue'
 import PairScreen from './PairScreen.vue'
-import { atPress, attempt, beginAsk, refresh, shop, stationPath, take } from './state'
+import { atPress, attempt, beginAsk, offer, refresh, shop, stationPath, take } from './state'
 import StationSlips from './StationSlips.vue'
+import Unsent from './Unsent.vue'
 import WorkLine from './WorkLine.vue'
 
 const route = useRoute()
@@ -26,14 +30,16 @@ const waiting = ref(false)
 const bare = computed(() => route.meta.bare === true)
 let gTimer: ReturnType<typeof setTimeout> | undefined
 
-async function newAsk(): Promise<void> {
-  await attempt(async () => {
-    const id = await beginAsk()
-    await router.push({ path: '/ask', query: { begin: id } })
+const newAsk = () =>
+  once('ask', async () => {
+    await attempt(async () => {
+      const id = await beginAsk()
+      await router.push({ path: '/ask', query: { begin: id } })
+    })
   })
-}
 
-async function act(): Promise<void> {
+const act = () => once('act', doNext)
+async function doNext(): Promise<void> {
   const order = shop.order
   if (!order || order.slip.action.waits) return
   const path = { params: { path: { id: order.id } }, ...seen(order.version) }
@@ -79,7 +85,8 @@ async function next(path: string): Promise<void> {
   await router.push(path)
 }
 
-async function undo(): Promise<void> {
+const undo = () => once('undo', takeBack)
+async function takeBack(): Promise<void> {
   await attempt(async () => {
     const done = await ask(api.POST('/api/undo'))
     if (done.kind === 'order') await take(done.id)
@@ -152,7 +159,17 @@ onMounted(async () => {
     if (link.shutOut) return
   }
   listen()
+  sendLeft((stale, send) => offer(stale, (what, at) => send(what, at).then(refresh)))
 })
+// what nobody answered is read again, and is no longer said, once somebody does
+watch(
+  () => link.lostAt,
+  (now) => {
+    if (now) return
+    shop.problems = shop.problems.filter((p) => p.code !== 'no-answer')
+    void refresh().catch(() => undefined)
+  },
+)
 onUnmounted(() => window.removeEventListener('keydown', onKey))
 </script>
 
@@ -166,6 +183,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
       <p v-for="n in shop.line?.notices" :key="n.code" class="notice" role="status">
         <Sign kind="caution" /><b>{{ n.sentence }}</b> {{ n.remedy }}
       </p>
+      <Unsent />
       <StationSlips />
       <RouterView v-if="shop.line" />
     </main>
@@ -224,7 +242,7 @@ main {
   display: flex;
   flex-direction: column;
 }
-.notice {
+main > :deep(.notice) {
   display: flex;
   flex-wrap: wrap;
   gap: 0 8px;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { link } from '../api/client'
+import { link } from '../sending/link'
 import Garment from '../kit/Garment.vue'
 import { atPress, shop } from './state'
 
@@ -69,7 +69,7 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
     </template>
     <p v-else class="none">No order in hand. <kbd>N</kbd> begins one.</p>
     <div class="foot">
-      <p v-if="link.lostAt" class="problem" role="alert">Not saved since {{ link.lostAt }}</p>
+      <p v-if="link.lostAt" class="problem" role="alert">No answer since {{ link.lostAt }}</p>
       <div v-for="p in shop.problems" :key="p.code + p.where" class="said bad" role="alert">
         <b>{{ p.sentence }}</b> {{ p.remedy }}
       </div>

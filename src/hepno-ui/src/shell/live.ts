@@ -1,3 +1,4 @@
+import { link } from '../sending/link'
 import { refresh, shop } from './state'
 
 type Heard = (kind: string, id: string) => void
@@ -27,6 +28,7 @@ function open(): void {
     clearTimeout(waiting)
     waiting = setTimeout(() => void refresh().catch(() => undefined), 60)
   }
+  source.addEventListener('open', () => (link.lostAt = ''))
   source.addEventListener('reload', () => location.reload())
 }
 

@@ -1,6 +1,7 @@
 import { computed, reactive, toRaw, watch } from 'vue'
 import { api, ask, makeId, type Problem, Refusal, type Schemas, seen } from '../api/client'
 import type { StationName } from '../kit/words'
+import type { Stale } from '../sending/sending'
 
 /** What the whole screen shares: the work line, the order in hand, and what was last said. */
 export const shop = reactive({
@@ -21,9 +22,9 @@ export const shop = reactive({
 export interface Collision {
   differ: string[]
   collide: string[]
-  /** Sends the merged one against the version that stands. */
+  /** Sends both changes against the version that stands. */
   keepBoth: () => Promise<void>
-  /** Sends what was typed here against the version that stands. */
+  /** Sends both changes, and where both changed the same what was typed here. */
   keepMine: () => Promise<void>
 }
 
@@ -201,24 +202,22 @@ export async function keepOrOffer<T>(
   value: T,
   version: number,
 ): Promise<void> {
-  const put = async (what: T, at: number) => {
-    await send(what, at)
-    shop.collision = null
-  }
   try {
-    await put(value, version)
+    await send(value, version)
   } catch (refused) {
     if (!(refused instanceof Refusal) || refused.status !== 409 || !refused.more.merged) throw refused
-    const { merged, differ, collide, version: stands } = refused.more as unknown as Stale<T>
-    shop.collision = { differ, collide, keepBoth: () => put(merged, stands), keepMine: () => put(value, stands) }
+    offer(refused.more as unknown as Stale, (what, at) => send(what as T, at))
   }
 }
 
-interface Stale<T> {
-  merged: T
-  differ: string[]
-  collide: string[]
-  version: number
+/** Asks which of two changes stands. */
+export function offer(stale: Stale, send: (what: unknown, at: number) => Promise<void>): void {
+  const put = async (what: unknown) => {
+    await send(what, stale.version)
+    shop.collision = null
+  }
+  const { differ, collide, merged, mine } = stale
+  shop.collision = { differ, collide, keepBoth: () => put(merged), keepMine: () => put(mine) }
 }
 
 export const stationPath = (station: string): string => (station === 'closed' ? '/learn' : `/${station}`)

@@ -10,7 +10,7 @@ import LineSentence from './LineSentence.vue'
 /** The ask as sentences, a line each; each part opens in place, and the next thing unsaid is always last. */
 const props = defineProps<{ short?: boolean }>()
 const order = computed(() => shop.order!)
-const styles = ref<Schemas['Style'][]>([])
+const styles = ref<Schemas['Style'][] | null>(null)
 const zones = ref<Schemas['RateZone'][]>([])
 const customers = ref<Schemas['Customer'][]>([])
 const route = useRoute()
@@ -59,16 +59,18 @@ function openNext(): void {
 }
 
 const nothing = (value: unknown) => value === null || (Array.isArray(value) && value.length === 0)
-async function change(part: Partial<AskBody>, wasUnsaid: boolean): Promise<void> {
+async function change(part: Partial<AskBody>, wasUnsaid: boolean): Promise<boolean> {
   const { id, version } = order.value
-  if ((await attempt(() => saveAsk(id, { ...askBody(order.value), ...part }, version))) && wasUnsaid) openNext()
+  const kept = await attempt(() => saveAsk(id, { ...askBody(order.value), ...part }, version))
+  if (kept && wasUnsaid) openNext()
+  return kept
 }
 const changeOrder = (part: Partial<AskBody>) =>
   change(
     part,
     Object.keys(part).some((k) => nothing(a.value[k as keyof typeof a.value])),
   )
-function changeLine(line: Schemas['AskLine'], part: Partial<Schemas['LineBody']>): Promise<void> {
+function changeLine(line: Schemas['AskLine'], part: Partial<Schemas['LineBody']>): Promise<boolean> {
   const body = askBody(order.value)
   shop.lineId = line.id
   return change(
@@ -89,9 +91,10 @@ function addPrint(): void {
 defineExpose({ addLine, addPrint })
 const removeLine = (id: string) => change({ lines: askBody(order.value).lines.filter((l) => l.id !== id) }, false)
 
-async function setCustomer(text: string): Promise<void> {
+async function setCustomer(text: string): Promise<boolean> {
   const name = text.trim()
   if (!name) return changeOrder({ customerId: null })
+  let kept = false
   await attempt(async () => {
     const found = await ask(api.GET('/api/customers/find', { params: { query: { text: name } } }))
     const known = found.find((c) => c.name.toLowerCase() === name.toLowerCase())
@@ -103,8 +106,9 @@ async function setCustomer(text: string): Promise<void> {
           body: { name, contact: '', address: '', taxExempt: '', accountDays: 0 },
         }),
       )
-    await changeOrder({ customerId: id })
+    kept = await changeOrder({ customerId: id })
   })
+  return kept
 }
 async function suggest(text: string): Promise<void> {
   customers.value = await ask(api.GET('/api/customers/find', { params: { query: { text } } })).catch(() => [])
@@ -127,7 +131,7 @@ const handingValue = computed(() => {
   const s = a.value.shipping
   return s ? `${s.zone} ${s.inThePrice ? 'in' : 'charged'}` : ''
 })
-function setHanding(value: string): Promise<void> {
+function setHanding(value: string): Promise<boolean> {
   const [zone, how] = value.split(' ')
   return change({ shipping: zone ? { zone, inThePrice: how === 'in' } : null }, false)
 }
@@ -162,7 +166,7 @@ function setHanding(value: string): Promise<void> {
         :styles="styles"
         :short="short ?? false"
         :several="shown.length > 1"
-        @change="(part) => changeLine(line, part)"
+        :change="(part) => changeLine(line, part)"
       /><button
         v-if="shown.length > 1 && !order.quoteSent"
         class="out"

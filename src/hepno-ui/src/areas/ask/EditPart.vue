@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { nextTick, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 
 /**
  * A part of the sentence that opens in place: Enter commits, Esc restores.
@@ -13,15 +13,22 @@ const props = defineProps<{
   options?: { value: string; label: string }[]
   suggestions?: string[]
   width?: string
+  /** Keeps what was typed; says whether it is kept. */
+  onCommit: (text: string) => Promise<boolean>
 }>()
-const emit = defineEmits<{ commit: [text: string]; typed: [text: string] }>()
+const emit = defineEmits<{ typed: [text: string] }>()
 const open = ref(false)
 const draft = ref('')
 const field = ref<HTMLInputElement | HTMLSelectElement>()
 const button = ref<HTMLButtonElement>()
+/** What was typed and is not kept yet: on its way, or refused and to be mended. */
+const unkept = ref<string | null>(null)
+const shown = computed(() =>
+  unkept.value === null ? props.text : (props.options?.find((o) => o.value === unkept.value)?.label ?? unkept.value),
+)
 
 function begin(): void {
-  draft.value = props.value
+  draft.value = unkept.value ?? props.value
   open.value = true
   void nextTick(() => {
     field.value?.focus()
@@ -31,8 +38,13 @@ function begin(): void {
 function commit(): void {
   if (!open.value) return
   open.value = false
-  if (draft.value !== props.value || props.text === '') emit('commit', draft.value)
+  if (draft.value !== props.value || props.text === '') void keep(draft.value)
   void nextTick(() => button.value?.focus())
+}
+async function keep(typed: string): Promise<void> {
+  unkept.value = typed === '' ? null : typed
+  // typed again meanwhile, the newer one is what is shown
+  if ((await props.onCommit(typed)) && unkept.value === typed) unkept.value = null
 }
 /** Going elsewhere keeps what was typed; with nothing typed it only closes, and takes no focus back. */
 function leave(): void {
@@ -40,6 +52,7 @@ function leave(): void {
   else open.value = false
 }
 function restore(): void {
+  unkept.value = null
   open.value = false
   void nextTick(() => button.value?.focus())
 }
@@ -82,12 +95,12 @@ defineExpose({ begin })
     v-else
     ref="button"
     class="part"
-    :class="{ unsaid: text === '' }"
-    :aria-label="`${label}: ${text || 'not said yet'}`"
+    :class="{ unsaid: shown === '', unkept: unkept !== null }"
+    :aria-label="`${label}: ${shown || 'not said yet'}${unkept === null ? '' : ', not kept yet'}`"
     @mousedown.prevent
     @click="begin"
   >
-    {{ text || label }}
+    {{ shown || label }}
   </button>
 </template>
 

@@ -3,6 +3,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import { day, money } from '../../kit/shown'
 import { kindWord } from '../../kit/words'
+import { draftOf, dropDraft, keepDraft } from '../../kit/drafts'
 import { attempt, format } from '../../shell/state'
 import EditPart from './EditPart.vue'
 import NamesPart from './NamesPart.vue'
@@ -13,18 +14,19 @@ type Line = Schemas['AskLine']
 const props = defineProps<{
   line: Line
   said: Schemas['OrderLineView']
-  styles: Schemas['Style'][]
+  /** Garments on the Shelf; null while they are read. */
+  styles: Schemas['Style'][] | null
   /** On Compare only one print may be offered at a time. */
   short?: boolean
   /** One of several lines: each may have a day of its own. */
   several?: boolean
+  /** Keeps a part of the line; says whether it is kept. */
+  change: (part: Partial<Schemas['LineBody']>) => Promise<boolean>
 }>()
-const emit = defineEmits<{ change: [part: Partial<Schemas['LineBody']>] }>()
+/** How many, as said before there is a garment that says which sizes there are. */
+const early = computed(() => `sizes ${props.line.id}`)
 const sizeText = ref('')
-watch(
-  () => props.line.id,
-  () => (sizeText.value = ''),
-)
+watch(early, (of) => (sizeText.value = draftOf<string>(of) ?? ''), { immediate: true })
 
 const style = ref<InstanceType<typeof EditPart>>()
 const colour = ref<InstanceType<typeof EditPart>>()
@@ -41,7 +43,7 @@ const taken = computed(() => props.line.placements.filter((p) => !p.onTopOf).map
 const beneath = (before: number) =>
   props.line.placements.slice(0, before).filter((p) => props.said.places.find((x) => x.id === p.place)?.takesLayers)
 const colours = computed(() =>
-  (props.styles.find((s) => s.id === props.line.styleId)?.colourways ?? []).map((c) => ({
+  ((props.styles ?? []).find((s) => s.id === props.line.styleId)?.colourways ?? []).map((c) => ({
     value: c.id,
     label: c.name,
   })),
@@ -71,18 +73,30 @@ function unsaid(): { begin: () => void }[] {
 const open = (withMark: boolean) => unsaid().find((p) => withMark || p !== mark.value)
 defineExpose({ open, another: () => extra.value?.begin() })
 
-async function setSizes(text: string): Promise<void> {
-  sizeText.value = text
-  const styleId = props.line.styleId
-  if (!styleId) return
-  const ok = await attempt(async () => {
+async function setSizes(text: string): Promise<boolean> {
+  const [styleId, of] = [props.line.styleId, early.value]
+  if (!styleId) {
+    sizeText.value = text
+    keepDraft(of, text)
+    return true
+  }
+  let kept = false
+  await attempt(async () => {
     const read = await ask(api.POST('/api/compute/size-run', { body: { styleId, text } }))
-    emit('change', { sizes: read.sizes })
+    kept = await props.change({ sizes: read.sizes })
   })
-  if (ok) void nextTick(() => (sizeText.value = ''))
+  if (!kept) return false
+  dropDraft(of)
+  sizeText.value = ''
+  return true
 }
+// with a garment the sizes are known: what was said of them before is read now
+watch(
+  () => props.line.styleId,
+  (id) => void (id && sizeText.value && setSizes(sizeText.value)),
+)
 const setMark = (text: string) =>
-  emit('change', {
+  props.change({
     mark:
       text.trim() === ''
         ? null
@@ -93,7 +107,7 @@ const setMark = (text: string) =>
               .replace(format().decimalMark, '.'),
           ),
   })
-function keepPlacement(p: Schemas['PlacementBody']): void {
+function keepPlacement(p: Schemas['PlacementBody']): Promise<boolean> {
   const rest = props.line.placements.map(({ areaIn2: _, ...body }) => body)
   const at = rest.findIndex((r) => r.id === p.id)
   // what lies on it, and on that, goes with it to another place: layers stand after what they lie on
@@ -104,13 +118,15 @@ function keepPlacement(p: Schemas['PlacementBody']): void {
     along.add(r.id)
     return { ...r, place: p.place }
   })
-  emit('change', { placements: at < 0 ? [...rest, p] : moved })
+  return props.change({ placements: at < 0 ? [...rest, p] : moved })
 }
-function removePlacement(id: string): void {
+function removePlacement(id: string): Promise<boolean> {
   const gone = props.line.placements.find((p) => p.id === id)
   const rest = props.line.placements.filter((p) => p.id !== id).map(({ areaIn2: _, ...body }) => body)
   // what lay on it lies on what it lay on
-  emit('change', { placements: rest.map((p) => (p.onTopOf === id ? { ...p, onTopOf: gone?.onTopOf ?? null } : p)) })
+  return props.change({
+    placements: rest.map((p) => (p.onTopOf === id ? { ...p, onTopOf: gone?.onTopOf ?? null } : p)),
+  })
 }
 </script>
 
@@ -119,12 +135,15 @@ function removePlacement(id: string): void {
     <EditPart
       ref="sizes"
       :label="line.styleId ? 'how many of each size?' : 'how many?'"
-      :text="run ? `${line.pieces}` : ''"
+      :text="run ? `${line.pieces}` : sizeText"
       :value="sizeText || run"
       width="16em"
       @commit="setSizes"
     /><span v-if="line.given > 0" class="small"> ({{ line.given }} of them given)</span>{{ ' ' }}
-    <EditPart
+    <RouterLink v-if="styles?.length === 0" to="/shelf" class="part unsaid"
+      >no garment on the Shelf yet: add one</RouterLink
+    ><EditPart
+      v-else
       ref="style"
       label="which garment?"
       :text="
@@ -133,8 +152,8 @@ function removePlacement(id: string): void {
           : ''
       "
       :value="line.styleId ?? ''"
-      :options="styles.map((s) => ({ value: s.id, label: `${s.name}, ${kindWord[s.kind]?.toLowerCase()}` }))"
-      @commit="(v) => emit('change', { styleId: v, colourwayId: null })"
+      :options="(styles ?? []).map((s) => ({ value: s.id, label: `${s.name}, ${kindWord[s.kind]?.toLowerCase()}` }))"
+      @commit="(v) => change({ styleId: v, colourwayId: null })"
     />
     <template v-if="line.styleId"
       >,
@@ -144,7 +163,7 @@ function removePlacement(id: string): void {
         :text="said.colourway?.name.toLowerCase() ?? ''"
         :value="line.colourwayId ?? ''"
         :options="colours"
-        @commit="(v) => emit('change', { colourwayId: v })" /></template
+        @commit="(v) => change({ colourwayId: v })" /></template
     ><template v-if="line.styleId && !short"
       >,
       <EditPart
@@ -155,7 +174,7 @@ function removePlacement(id: string): void {
           { value: 'ours', label: 'bought by us' },
           { value: 'theirs', label: 'their own, like it' },
         ]"
-        @commit="(v) => emit('change', { theirs: v === 'theirs' })" /></template
+        @commit="(v) => change({ theirs: v === 'theirs' })" /></template
     >.
     <template v-for="(p, i) in line.placements" :key="p.id"
       ><template v-if="i > 0">; </template
@@ -177,11 +196,7 @@ function removePlacement(id: string): void {
         @commit="keepPlacement" /></template
     ><template v-if="(own || line.names) && !short"
       >{{ ' ' }}with
-      <NamesPart
-        ref="names"
-        :line="line"
-        @commit="(part) => emit('change', part)"
-        @clear="emit('change', { names: null })" /></template
+      <NamesPart ref="names" :line="line" @commit="(part) => change(part)" @clear="change({ names: null })" /></template
     >, at
     <EditPart
       ref="mark"
@@ -198,7 +213,7 @@ function removePlacement(id: string): void {
         :text="line.dueDate ? `wanted ${day(line.dueDate, format())}` : 'the same day'"
         :value="line.dueDate ?? ''"
         type="date"
-        @commit="(v) => emit('change', { dueDate: v || null })" /></template
+        @commit="(v) => change({ dueDate: v || null })" /></template
     >.
   </span>
 </template>

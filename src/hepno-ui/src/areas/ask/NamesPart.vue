@@ -4,8 +4,12 @@ import { api, ask, type Schemas } from '../../api/client'
 import { attempt } from '../../shell/state'
 
 /** The list of names and numbers of a line, a piece a row: typed, pasted from a spreadsheet, or from a file. */
-const props = defineProps<{ line: Schemas['AskLine'] }>()
-const emit = defineEmits<{ commit: [part: Pick<Schemas['LineBody'], 'names' | 'sizes'>]; clear: [] }>()
+const props = defineProps<{
+  line: Schemas['AskLine']
+  /** Keeps the list; says whether it is kept. */
+  onCommit: (part: Pick<Schemas['LineBody'], 'names' | 'sizes'>) => Promise<boolean>
+}>()
+const emit = defineEmits<{ clear: [] }>()
 const open = ref(false)
 const text = ref('')
 const field = ref<HTMLTextAreaElement>()
@@ -31,8 +35,8 @@ async function keep(): Promise<void> {
   // a list that cannot be read stays open as it was typed
   await attempt(async () => {
     const read = await ask(api.POST('/api/compute/names', { body: { styleId, text: text.value } }))
-    emit('commit', { names: read.names, sizes: read.sizes })
     close()
+    if (!(await props.onCommit({ names: read.names, sizes: read.sizes }))) open.value = true
   })
 }
 async function takeFile(event: Event): Promise<void> {

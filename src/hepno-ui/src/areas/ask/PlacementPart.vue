@@ -13,8 +13,10 @@ const props = defineProps<{
   taken: string[]
   places: Schemas['PlaceView'][]
   beneath: Body[]
+  /** Keeps the print; says whether it is kept. */
+  onCommit: (placement: Body) => Promise<boolean>
 }>()
-const emit = defineEmits<{ commit: [placement: Body]; remove: [] }>()
+const emit = defineEmits<{ remove: [] }>()
 const open = ref(false)
 const first = ref<HTMLSelectElement>()
 const button = ref<HTMLButtonElement>()
@@ -79,10 +81,12 @@ watch(
     })
   },
 )
-function commit(): void {
+async function commit(): Promise<void> {
   open.value = false
-  emit('commit', { ...draft, widthIn: draft.widthIn / unit(), heightIn: draft.heightIn / unit() })
   void nextTick(() => button.value?.focus())
+  const typed = { ...draft, widthIn: draft.widthIn / unit(), heightIn: draft.heightIn / unit() }
+  // what was refused stays open as it was typed
+  if (!(await props.onCommit(typed))) open.value = true
 }
 function restore(): void {
   open.value = false

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, ask, makeId } from '../../api/client'
+import { api, ask, makeId, seen } from '../../api/client'
 import { num, text, type Field } from '../../kit/fields'
 import ThingEditor from '../../kit/ThingEditor.vue'
 import { attempt, beginAsk, refresh } from '../../shell/state'
@@ -54,14 +54,16 @@ async function bring(event: Event): Promise<void> {
   if (done) await router.push('/ask')
 }
 
+// one press, however often the set-up is tried
+const press = { id: makeId(), version: 0 }
 async function save(first: FirstDay, version: number): Promise<boolean> {
   const { pressName, pressKind, platenWidth, platenDepth, ...numbers } = first
-  const id = makeId()
   // the press first: a refusal there leaves the set-up open with everything typed
   const done = await attempt(async () => {
-    await ask(
+    const kept = await ask(
       api.PUT('/api/presses/{id}', {
-        params: { path: { id } },
+        params: { path: { id: press.id } },
+        ...seen(press.version),
         body: {
           ...freshPress(),
           name: pressName,
@@ -72,6 +74,7 @@ async function save(first: FirstDay, version: number): Promise<boolean> {
         },
       }),
     )
+    press.version = kept.version
   })
   if (!done || !(await store.save(numbers, version))) return false
   await attempt(async () => {
@@ -97,6 +100,7 @@ async function save(first: FirstDay, version: number): Promise<boolean> {
         :version="store.kept.value!.version"
         :fields="fields"
         :save="save"
+        as-it-stands
         title="The first day"
       />
       <p class="note">
