@@ -1,4 +1,5 @@
 using System.Globalization;
+using Hepno.Core.Learning;
 using Hepno.Core.Orders;
 using Hepno.Core.Pricing;
 using Microsoft.Data.Sqlite;
@@ -37,6 +38,15 @@ public static class OrderStore
         FROM orders o JOIN order_size s ON s.order_id = o.id JOIN order_line l ON l.order_id = s.order_id AND l.id = s.line_id
         WHERE o.created_at >= @since AND l.decision_method IS NOT NULL GROUP BY l.decision_method
         """, r => (r.Text("method"), r.Long("prints")), ("@since", utc));
+
+    /// <summary>The open order whose film lies on another's layout, by its number; null for none.</summary>
+    public static int? JoinedWith(SqliteConnection connection, string orderId) => connection.Query("SELECT o.number FROM order_joined j JOIN orders o ON o.id = j.order_id WHERE j.with_order = @id AND o.closed_at IS NULL", r => (int?)r.Int("number"), ("@id", orderId)).FirstOrDefault();
+
+    /// <summary>Every quoted line whose order was said yes to or has ended since, with the price of a piece.</summary>
+    public static List<QuotedOutcome> Outcomes(SqliteConnection connection, DateTime since) => connection.Query("""
+        SELECT l.method_id, l.price_micros, o.ended_kind FROM quote q JOIN quote_line l ON l.quote_id = q.id JOIN orders o ON o.id = q.order_id
+        WHERE q.withdrawn_at IS NULL AND q.sent_at >= @since AND (o.approved_at IS NOT NULL OR o.ended_kind IS NOT NULL)
+        """, r => new QuotedOutcome(r.Text("method_id"), r.Money("price_micros"), r.TextOrNull("ended_kind") is null ? null : r.Word<EndKind>("ended_kind")), ("@since", since));
 
     /// <summary>Orders by the beginning of their number ("471", "T-471") or by part of the customer's name or contact, newest first.</summary>
     public static List<Versioned<Order>> Find(SqliteConnection connection, string text, int most)
@@ -96,7 +106,8 @@ public static class OrderStore
                 r.TextOrNull("approved_by") is { } by ? new Approval(by, r.Utc("approved_at")) : null,
                 r.UtcOrNull("deposit_at") is { } at ? new Deposit(r.Money("deposit_micros"), r.TextOrNull("deposit_override"), at) : null, [.. items[id]], r.UtcOrNull("run_started_at"), [.. counted[id]],
                 r.TextOrNull("handed_to") is { } to ? new HandOver(to, r.Utc("handed_at")) : null, r.UtcOrNull("closed_at"),
-                moves[id].Any() ? [.. moves[id]] : null, parts[id].Any() ? [.. parts[id]] : null, offers[id].Any() ? [.. offers[id]] : null, risks[id].Any() ? [.. risks[id]] : null, attached[id].Any() ? [.. attached[id]] : null, pressed[id].Any() ? [.. pressed[id]] : null, layouts[id].Any() ? [.. layouts[id]] : null, drawer[id].Any() ? [.. drawer[id]] : null, joined[id].Any() ? [.. joined[id]] : null, remnants[id].Any() ? [.. remnants[id]] : null);
+                moves[id].Any() ? [.. moves[id]] : null, parts[id].Any() ? [.. parts[id]] : null, offers[id].Any() ? [.. offers[id]] : null, risks[id].Any() ? [.. risks[id]] : null, attached[id].Any() ? [.. attached[id]] : null, pressed[id].Any() ? [.. pressed[id]] : null, layouts[id].Any() ? [.. layouts[id]] : null, drawer[id].Any() ? [.. drawer[id]] : null, joined[id].Any() ? [.. joined[id]] : null, remnants[id].Any() ? [.. remnants[id]] : null,
+                r.TextOrNull("ended_kind") is null ? null : new Ending(r.Word<EndKind>("ended_kind"), r.Text("ended_why"), r.Text("ended_to"), r.MoneyOrNull("ended_their_price_micros"), r.Money("ended_settled_micros"), r.Utc("closed_at")));
             return new Versioned<Order>(new(id, r.Int("number"), ask, facts, r.Utc("created_at")), r.Long("version"));
         }, values);
     }
@@ -107,7 +118,8 @@ public static class OrderStore
         connection.Put("orders", 1, ("id", o.Id), ("version", version), ("number", o.Number), ("customer_id", ask.CustomerId), ("due_date", ask.DueDate), ("due_time", ask.DueTime), ("note", ask.Note), ("channel", ask.Channel),
             ("ship_zone", ask.Shipping?.Zone), ("ship_in_price", ask.Shipping?.InThePrice ?? false), ("laid_out_at", facts.LaidOutAt), ("approved_by", facts.Approval?.By), ("approved_at", facts.Approval?.At),
             ("deposit_micros", facts.Deposit?.Amount), ("deposit_override", facts.Deposit?.OverrideReason), ("deposit_at", facts.Deposit?.At), ("run_started_at", facts.RunStartedAt),
-            ("handed_to", facts.HandOver?.To), ("handed_at", facts.HandOver?.At), ("closed_at", facts.ClosedAt), ("created_at", o.CreatedAt));
+            ("handed_to", facts.HandOver?.To), ("handed_at", facts.HandOver?.At), ("closed_at", facts.ClosedAt), ("created_at", o.CreatedAt),
+            ("ended_kind", facts.Ending?.Kind), ("ended_why", facts.Ending?.Why ?? ""), ("ended_to", facts.Ending?.ToWhom ?? ""), ("ended_their_price_micros", facts.Ending?.TheirPrice), ("ended_settled_micros", facts.Ending?.Settled ?? 0));
         connection.Replace("order_line", "order_id", o.Id, ask.Lines, l => [("id", l.Id), ("style_id", l.StyleId), ("colourway_id", l.ColourwayId), ("mark_micros", l.Mark), ("given", l.Given), ("theirs", l.Theirs), ("due_date", l.DueDate),
             ("decision_method", facts.DecisionOf(l.Id)?.MethodId), ("decision_at", facts.DecisionOf(l.Id)?.At), ("decision_price_micros", facts.DecisionOf(l.Id)?.TypedPrice), ("decision_why", facts.DecisionOf(l.Id)?.Why ?? "")]);
         connection.Replace("order_size", "order_id", o.Id, [.. ask.Lines.SelectMany(l => l.Sizes.Select(s => (l.Id, s)))], x => [("line_id", x.Id), ("size", x.s.Size), ("pieces", x.s.Pieces)]);

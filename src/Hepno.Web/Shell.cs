@@ -202,6 +202,7 @@ internal static class Shell
         }
         api.MapFloor();
         api.MapOrders();
+        api.MapEndings();
         api.MapRuns();
         api.MapShop();
         api.MapCompute();

@@ -136,9 +136,11 @@ public sealed record FromRemnant(string LineId, string PlacementId, int Layer, s
 /// <param name="Drawer">Transfers of the drawer that are used instead of new ones; null for none.</param>
 /// <param name="Joined">Lines whose film is bought on another order's layout; null for none.</param>
 /// <param name="Remnants">Pieces of vinyl used for it; null for none.</param>
+/// <param name="Ending">How it left the line without being handed over; null while it did not.</param>
 public sealed record OrderFacts(IReadOnlyList<Decision> Decisions, DateTime? LaidOutAt, Approval? Approval, Deposit? Deposit, IReadOnlyList<GatherItem> Items,
     DateTime? RunStartedAt, IReadOnlyList<CountedSize> Counted, HandOver? HandOver, DateTime? ClosedAt, IReadOnlyList<MovedLine>? Moves = null, IReadOnlyList<PartDelivery>? Parts = null, IReadOnlyList<OfferedWay>? Offered = null,
-    IReadOnlyList<RiskTaken>? Risks = null, IReadOnlyList<Attachment>? Attached = null, IReadOnlyList<PressedOn>? Pressed = null, IReadOnlyList<LineLayout>? Layouts = null, IReadOnlyList<FromDrawer>? Drawer = null, IReadOnlyList<JoinedFilm>? Joined = null, IReadOnlyList<FromRemnant>? Remnants = null)
+    IReadOnlyList<RiskTaken>? Risks = null, IReadOnlyList<Attachment>? Attached = null, IReadOnlyList<PressedOn>? Pressed = null, IReadOnlyList<LineLayout>? Layouts = null, IReadOnlyList<FromDrawer>? Drawer = null, IReadOnlyList<JoinedFilm>? Joined = null, IReadOnlyList<FromRemnant>? Remnants = null,
+    Ending? Ending = null)
 {
     /// <summary>Nothing has happened yet.</summary>
     public static OrderFacts None { get; } = new([], null, null, null, [], null, [], null, null);

@@ -1,5 +1,6 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
+using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
@@ -33,13 +34,19 @@ internal static class MakeQuote
         var shipping = c.Order.Ask.Shipping;
         var packed = shipping is null ? null : LineCost.Packed(c.Lines[0].InHand!, book) ?? throw new RefusedException(409, "no-parcel", $"Nothing the shop packs in carries {c.What} to that zone.", "Add a box under Numbers, or let them collect it.");
         var postage = shipping is { InThePrice: false } ? Money.Charged(packed!.Postage.Value, digits) : 0;
-        var tax = Money.Charged(goods * n.TaxShare, digits);
-        var total = goods + postage + tax;
+        var (tax, total) = Charged(goods, postage, n);
         var deposit = Money.Charged(total * n.DepositShare, digits);
         var ready = chosen.All(x => x.Band.Promise is not null) ? chosen.Max(x => x.Band.Promise!.At) : (DateTime?)null;
         var validUntil = DateOnly.FromDateTime(wall).AddDays(n.ValidityDays);
         var quote = new FrozenQuote(c.Order.Ask, lines, n, null!, goods, postage, tax, total, deposit, ready, validUntil, typeof(Comparer).Assembly.GetName().Version!.ToString(), packed);
         return quote with { Document = QuoteWords.Of(c, quote, offered, book, wall, version) };
+    }
+
+    /// <summary>The tax on goods, and what the customer pays with it and the postage.</summary>
+    public static (decimal Tax, decimal Total) Charged(decimal goods, decimal postage, ShopNumbers n)
+    {
+        var tax = Money.Charged(goods * n.TaxShare, n.Format.MinorDigits);
+        return (tax, goods + postage + tax);
     }
 
     /// <summary>What a line comes to before tax: the sum of its printed amounts.</summary>

@@ -212,7 +212,7 @@ internal static class OrderEndpoints
     {
         var book = desk.Book(connection);
         return OrderStore.Find(connection, find ?? "", MostFound).Select(o => desk.Case(connection, o.Value.Id, book)).Select(c => new Found(c.Order.Id, c.Order.Code, c.Customer?.Name ?? "", c.Order.Ask.Pieces,
-            c.Order.Ask.DueAt is { } due ? Shown.Day(DateOnly.FromDateTime(due), book.Numbers.Format) : "", c.Standing.Station)).ToList();
+            c.Order.Ask.DueAt is { } due ? Shown.Day(DateOnly.FromDateTime(due), book.Numbers.Format) : "", c.Standing.Station, c.Order.Facts.Ending?.Word ?? "")).ToList();
     });
 
     /// <summary>One order with its slip.</summary>
@@ -401,7 +401,7 @@ internal static class OrderEndpoints
         return desk.Db.Write(connection => new Written(body.Id, OrderAgain.Do(connection, desk, id, body.Id, request.Deed(desk.Clock, "ordered again")).Version));
     }
 
-    private static Written Do(string id, Desk desk, HttpRequest request, Func<Microsoft.Data.Sqlite.SqliteConnection, long, long> deed)
+    internal static Written Do(string id, Desk desk, HttpRequest request, Func<Microsoft.Data.Sqlite.SqliteConnection, long, long> deed)
     {
         var seen = request.Seen();
         return desk.Db.Write(connection =>

@@ -29,7 +29,7 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
         var where = string.Join(", ", c.Order.Ask.Lines.SelectMany(l => l.Placements).Select(p => Places.Find(p.Place)!.Name.ToLowerInvariant()).Distinct());
         var at = c.Order.Facts.HandOver?.At ?? c.Order.CreatedAt;
         return new(c.Order.Id, c.Order.Code, Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(at, zone)), f), c.What, where, c.Standing.Station, c.Frozen is null ? "" : Shown.Money(c.Frozen.Total, f),
-            held is null ? "" : Shown.Money(held.Value.Earned.Value, f), held is null ? "" : Shown.AnHour(held.Value.RecordedAnHour, f));
+            held is null ? "" : Shown.Money(held.Value.Earned.Value, f), held is null ? "" : Shown.AnHour(held.Value.RecordedAnHour, f), c.Order.Facts.Ending?.Word ?? "");
     }
 }
 
@@ -43,4 +43,5 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
 /// <param name="Total">Total of the sent quote, tax included; empty before.</param>
 /// <param name="Earned">Profit as it came out; empty before it is handed over.</param>
 /// <param name="AnHour">Profit an hour as it came out; empty before.</param>
-internal sealed record PastOrder(string Id, string Code, string Day, string What, string Where, Station Station, string Total, string Earned, string AnHour);
+/// <param name="Ended">How it left the line where it was not handed over, in a word; empty else.</param>
+internal sealed record PastOrder(string Id, string Code, string Day, string What, string Where, Station Station, string Total, string Earned, string AnHour, string Ended);

@@ -88,8 +88,8 @@ public sealed record PlaceView(string Id, string Name, double WidthIn, double Wi
     }
 }
 
-/// <summary>An order found.</summary>
-public sealed record Found(string Id, string Code, string Customer, int Pieces, string Due, Station Station);
+/// <summary>An order found; Ended says in a word how it left the line where it was not handed over.</summary>
+public sealed record Found(string Id, string Code, string Customer, int Pieces, string Due, Station Station, string Ended);
 
 /// <summary>What was written.</summary>
 /// <param name="Id">Which thing.</param>

@@ -4,6 +4,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
+using Hepno.Web.Deeds;
 
 namespace Hepno.Web.Views;
 
@@ -58,6 +59,10 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
             rows.Add(new("Due", Shown.Day(DateOnly.FromDateTime(due), f), DueNote(c, whole?.Select(w => w.Band.Promise).Where(p => p is not null).MaxBy(p => p!.At), placed, due, f, wall)));
         }
         var (hero, heroNote) = ("", "");
+        if (order.Facts.Ending is { } ending)
+        {
+            rows.Add(Ended(ending, f));
+        }
         if (whole is not null)
         {
             var goods = c.Frozen?.Goods ?? whole.Sum(w => w.Band.Total);
@@ -69,6 +74,13 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
                 var balance = c.Frozen!.Total - (order.Facts.Deposit?.Amount ?? 0) - (order.Facts.Parts ?? []).Sum(p => p.Taken);
                 rows.Add(new(Price, Shown.Money(c.Frozen.Total, f), c.Frozen.Postage > 0 ? "with postage and tax" : c.Frozen.Tax > 0 ? "with tax" : each));
                 (hero, heroNote) = (Shown.Money(balance, f), "to take before handing over; profit is on the back");
+            }
+            else if (OrderViews.HeldOf(c) is { } held)
+            {
+                // what it came to, not what the quote hoped for
+                rows.Add(new(Price, Shown.Money(goods, f), each));
+                rows.Add(new(Profit, Shown.Money(held.Earned.Value, f), $"as it came out; the quote said {Shown.AnHour(held.PlannedAnHour, f)} an hour"));
+                (hero, heroNote) = (Shown.AnHour(held.RecordedAnHour, f), "profit for each hour of hands, as it came out");
             }
             else
             {
@@ -87,6 +99,21 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
     // before the quote is sent; as the quote would charge it
     private static decimal PostageOnTop(OrderCase c, ShopBook book) => c.Order.Ask.Shipping is { InThePrice: false } && c.Lines[0].InHand is { } ask && LineCost.Packed(ask, book) is { } way
         ? Money.Charged(way.Postage.Value, book.Numbers.Format.MinorDigits) : 0;
+
+    // what the customer will read on the quote
+    private static decimal WithTax(OrderCase c, List<Band> bands, ShopBook book)
+    {
+        var n = Desk.For(c.Customer, book).Numbers;
+        return MakeQuote.Charged(bands.Zip(c.Lines).Sum(x => MakeQuote.Goods(x.First, x.Second.Asked.Pieces, n.Format.MinorDigits)), PostageOnTop(c, book), n).Total;
+    }
+
+    private static SlipRow Ended(Ending e, FigureFormat f) => e.Kind switch
+    {
+        EndKind.ThrownAway => new("Thrown away", "", e.Why),
+        EndKind.Declined => new("Declined", "", e.Why),
+        EndKind.Lost => new("Lost", e.TheirPrice is { } price ? Shown.Money(price, f) : "", e.ToWhom.Length > 0 ? $"to {e.ToWhom}: {e.Why}" : e.Why),
+        _ => new("Cancelled", e.Settled == 0 ? "" : Shown.Money(Math.Abs(e.Settled), f), $"{(e.Settled > 0 ? "still to be paid: " : e.Settled < 0 ? "to be given back: " : "")}{e.Why}"),
+    };
 
     private static string PiecesNote(OrderCase c) => c.Run is { Counted: > 0 } run ? $"{run.Good} good, {run.Spoiled} spoiled" : "";
 
@@ -127,7 +154,7 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
             case Station.Layout:
                 return new("lay-out", bands is null ? "Quote it" : $"Quote on {How()}", bands is null ? Unfit : "");
             case Station.Quote:
-                return new("send", bands is null ? "Send the quote" : $"Send {Shown.Money(bands.Sum(b => b.Total) + PostageOnTop(c, book), f)}", bands is null ? Unfit : "");
+                return new("send", bands is null ? "Send the quote" : $"Send {Shown.Money(WithTax(c, bands, book), f)}", bands is null ? Unfit : "");
             case Station.Gather:
                 var waiting = facts.Items.Count(i => i.DoneAt is null);
                 return facts.Approval is null ? new("approve", "Take their yes", "") : c.Frozen!.Deposit > 0 && facts.Deposit is null ? new("deposit", $"Note {Shown.Money(c.Frozen.Deposit, f)}", "") : new("tick", $"Tick off the next of {waiting}", "");
@@ -139,7 +166,7 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
             case Station.Learn:
                 return new("close", $"Close {c.Order.Code}", "");
             default:
-                return new("none", "Closed", "off the line");
+                return c.Order.Facts.Ending is null ? new("none", "Closed", "off the line") : new("bring-back", $"Bring {c.Order.Code} back", "");
         }
     }
 }

@@ -13,6 +13,10 @@ export const stationWord: Record<StationName, string> = {
   learn: 'Learn',
 }
 
+/** Where an order stands, or how it left the line. */
+export const stands = (order: { station: string; ended: string }): string =>
+  order.ended || (stationWord[order.station as StationName] ?? 'closed')
+
 export const placeWord: Record<string, string> = {
   front: 'Front',
   'left-chest': 'Left chest',

@@ -11,6 +11,7 @@ import Sign from '../kit/Sign.vue'
 import StrataDefs from '../kit/StrataDefs.vue'
 import { stations } from '../kit/words'
 import CustomerCard from './CustomerCard.vue'
+import EndOrder from './EndOrder.vue'
 import FindBox from './FindBox.vue'
 import { allKeys, typing } from './keys'
 import { listen } from './live'
@@ -25,6 +26,7 @@ const route = useRoute()
 const router = useRouter()
 const finding = ref(false)
 const customer = ref(false)
+const ending = ref(false)
 const helping = ref(false)
 const waiting = ref(false)
 const bare = computed(() => route.meta.bare === true)
@@ -40,7 +42,7 @@ const newAsk = () =>
 
 const act = () => once('act', doNext)
 async function doNext(): Promise<void> {
-  const order = shop.order
+  const order = shop.held
   if (!order || order.slip.action.waits) return
   const path = { params: { path: { id: order.id } }, ...seen(order.version) }
   switch (order.slip.action.code) {
@@ -71,6 +73,17 @@ async function doNext(): Promise<void> {
         )
       )
         await refresh()
+      return
+    case 'bring-back':
+      if (
+        await attempt(
+          async () => void (await ask(api.POST('/api/orders/{id}/bring-back', path))),
+          `${order.code} is back on the line.`,
+        )
+      ) {
+        await refresh()
+        await router.push(stationPath(shop.held?.station ?? 'ask'))
+      }
       return
     default: {
       const station = stationPath(order.station)
@@ -187,10 +200,11 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
       <StationSlips />
       <RouterView v-if="shop.line" />
     </main>
-    <Slip @act="act" @customer="customer = true" />
+    <Slip @act="act" @customer="customer = true" @end="ending = true" />
   </div>
   <FindBox v-model="finding" />
   <CustomerCard v-model="customer" />
+  <EndOrder v-model="ending" />
   <Explain />
   <Dialog v-model:visible="helping" modal header="All keys" :style="{ width: '520px', maxWidth: '94vw' }">
     <table>

@@ -8,7 +8,7 @@ import { type Field, num, text } from '../kit/fields'
 import { money } from '../kit/shown'
 import ThingEditor from '../kit/ThingEditor.vue'
 import { things } from '../kit/things'
-import { type StationName, stationWord } from '../kit/words'
+import { stands } from '../kit/words'
 import { attempt, format, reading, refresh, shop, stationPath, take } from './state'
 
 /** A customer: how to reach them, what they had made and what it earned, and the same again. */
@@ -24,7 +24,7 @@ const fields: Field<Schemas['Customer']>[] = [
   text('Pays no sales tax: what proves it', 'taxExempt', { wide: true }),
   num('On account, days; 0: pays by the shop’s rule', 'accountDays'),
 ]
-const id = () => shop.order?.customer?.id
+const id = () => shop.held?.customer?.id
 async function load(): Promise<void> {
   const customer = id()
   if (!customer) return
@@ -77,7 +77,7 @@ async function forget(): Promise<void> {
     :header="record?.customer.name ?? 'Customer'"
     :style="{ width: '860px', maxWidth: '94vw' }"
   >
-    <p v-if="!shop.order?.customer">The order in hand has no customer yet.</p>
+    <p v-if="!shop.held?.customer">The order in hand has no customer yet.</p>
     <template v-else-if="record">
       <ThingEditor
         :value="record.customer"
@@ -114,7 +114,7 @@ async function forget(): Promise<void> {
             <td>
               {{ o.what }} <span class="quiet small">{{ o.where }}</span>
             </td>
-            <td>{{ stationWord[o.station as StationName] ?? 'closed' }}</td>
+            <td>{{ stands(o) }}</td>
             <td class="fig">{{ o.total }}</td>
             <td class="fig">{{ o.earned }}</td>
             <td class="fig">{{ o.anHour }}</td>

@@ -3,7 +3,7 @@ import Dialog from 'primevue/dialog'
 import { ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, ask, type Schemas } from '../api/client'
-import { type StationName, stationWord } from '../kit/words'
+import { stands } from '../kit/words'
 import { attempt, stationPath, take } from './state'
 
 const visible = defineModel<boolean>({ required: true })
@@ -50,7 +50,7 @@ async function open(order: Schemas['Found'] | undefined): Promise<void> {
         <button :class="{ on: i === chosen }" @click="open(order)">
           <b class="mono">{{ order.code }}</b><span>{{ order.customer || 'nobody yet' }}</span
           ><span>{{ order.pieces }} pieces</span><span>{{ order.due }}</span
-          ><span>{{ stationWord[order.station as StationName] ?? 'closed' }}</span>
+          ><span>{{ stands(order) }}</span>
         </button>
       </li>
     </ul>

@@ -1,22 +1,48 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { link } from '../sending/link'
 import Garment from '../kit/Garment.vue'
 import { atPress, shop } from './state'
 
-const emit = defineEmits<{ act: []; customer: [] }>()
-const slip = computed(() => shop.order?.slip ?? null)
+const emit = defineEmits<{ act: []; customer: []; end: [] }>()
+const slip = computed(() => shop.held?.slip ?? null)
 /** The side that is printed: the front, where anything is. */
 const onBack = computed(() => {
-  const prints = shop.order?.lines[0]?.drawn[0]?.prints ?? []
+  const prints = shop.held?.lines[0]?.drawn[0]?.prints ?? []
   return prints.length > 0 && prints.every((p) => p.onBack)
 })
+/** What the folded slip of a narrow screen shows. */
+const folded = computed(() => slip.value?.rows.filter((r) => ['Price', 'Due'].includes(r.label)) ?? [])
+const from = ref(0)
+const swipe = 40
+/** A finger that goes up opens the slip, one that goes down folds it. */
+function swiped(by: number): void {
+  if (Math.abs(by) > swipe) shop.slipOpen = by < 0
+}
+/** Until it is handed over it may come to nothing. */
+const mayEnd = computed(() => !atPress.value && !['learn', 'closed'].includes(shop.held?.station ?? 'closed'))
 const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
 </script>
 
 <template>
   <aside class="slip" :class="{ lost: link.lostAt, open: shop.slipOpen }" aria-label="Order in hand">
-    <template v-if="slip && shop.order">
+    <button
+      v-if="slip && shop.held"
+      class="fold"
+      :aria-expanded="shop.slipOpen"
+      @click="shop.slipOpen = !shop.slipOpen"
+      @touchstart.passive="from = $event.touches[0]!.clientY"
+      @touchend="swiped($event.changedTouches[0]!.clientY - from)"
+    >
+      <b class="mono">{{ slip.code }}</b><span class="whose">{{ slip.customer }}</span
+      ><span v-for="row in folded" :key="row.label"
+        >{{ row.label.toLowerCase() }} <b>{{ row.figure }}</b></span
+      ><span v-if="slip.hero"
+        ><b>{{ slip.hero }}</b> {{ slip.heroNote.startsWith('profit') ? 'an hour' : 'to take' }}</span
+      ><span v-if="slip.missing[0]">missing: {{ slip.missing[0].text }}</span
+      ><span class="more">{{ shop.slipOpen ? 'fold' : 'open' }}</span>
+    </button>
+    <template v-if="slip && shop.held">
       <div class="top">
         <div>
           <div class="no">{{ slip.code }}</div>
@@ -36,9 +62,9 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
           class="garment"
           :kind="slip.kind"
           :hex="slip.hex"
-          :drawn="shop.order.lines[0]?.drawn[0]"
+          :drawn="shop.held.lines[0]?.drawn[0]"
           :back="onBack"
-          :placements="shop.order.ask.lines[0]!.placements"
+          :placements="shop.held.ask.lines[0]!.placements"
         />
       </div>
       <dl>
@@ -75,6 +101,7 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
       </div>
       <button v-if="shop.sure" class="plain-button" @click="shop.sure()">It is so: keep it</button>
       <div v-if="shop.said && shop.problems.length === 0" class="said" role="status">{{ shop.said }}</div>
+      <button v-if="slip && mayEnd" class="end small" @click="emit('end')">It comes to nothing…</button>
       <p v-if="slip && slip.action.waits" class="note">waits: {{ slip.action.waits }}</p>
       <button
         v-if="slip"
@@ -94,6 +121,11 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
   font: inherit;
   line-height: inherit;
 }
+.end {
+  min-height: 26px;
+  color: var(--ink-2);
+}
+.end:hover,
 .who:hover {
   text-decoration: underline;
 }
@@ -289,23 +321,55 @@ li.bad::before {
   color: var(--ink-2);
   cursor: default;
 }
+.fold {
+  display: none;
+}
 @media (max-width: 1279px) {
   .garment {
     display: none;
   }
 }
 @media (max-width: 1099px) {
-  .slip:not(.open) {
-    height: auto;
+  .slip {
+    padding: 0 20px;
+    max-height: 70vh;
+    overflow: auto;
   }
-  .slip:not(.open) dl,
-  .slip:not(.open) .hero,
-  .slip:not(.open) ul,
-  .slip:not(.open) h3 {
+  .slip::before {
+    inset: 0 0 auto;
+    width: auto;
+    height: 3px;
+    background: var(--ink);
+  }
+  .lost::before {
+    background: var(--heat);
+  }
+  .fold {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 0 16px;
+    min-height: 44px;
+    padding: 8px 0 2px;
+    flex: none;
+    touch-action: none;
+  }
+  .whose {
+    max-width: 16em;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .more {
+    margin-left: auto;
+    text-decoration: underline;
+  }
+  .slip:not(.open) :is(.top, dl, .hero, ul, h3, .end) {
     display: none;
   }
-  .slip:not(.open) .top {
-    min-height: 0;
+  .foot {
+    position: sticky;
+    bottom: 0;
   }
 }
 </style>

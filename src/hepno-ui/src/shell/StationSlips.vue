@@ -13,11 +13,21 @@ const pegs = computed(() => {
 </script>
 
 <template>
-  <div v-if="pegs.length > 0" class="slips" aria-label="Orders at this station">
-    <button v-for="p in pegs" :key="p.id" :class="p.urgency" @click="take(p.id)">
+  <div v-if="pegs.length > 0" class="slips" role="group" aria-label="Orders at this station">
+    <button
+      v-for="p in pegs"
+      :key="p.id"
+      :class="p.urgency"
+      :aria-current="p.id === shop.order?.id"
+      :title="`Take ${p.code} in hand`"
+      @click="take(p.id)"
+    >
       <b class="mono">{{ p.code }}</b> {{ p.customer
       }}<span class="quiet small">{{ p.pieces }} pieces{{ p.due ? `, ${p.due}` : '' }}</span>
     </button>
+    <p v-if="shop.held && shop.order && shop.order.id !== shop.held.id" class="note quiet">
+      {{ shop.order.code }} to read; in hand stays {{ shop.held.code }}. Take one by its slip.
+    </p>
   </div>
 </template>
 
@@ -25,7 +35,7 @@ const pegs = computed(() => {
 .slips {
   display: flex;
   gap: 8px;
-  padding: 8px 20px 0;
+  padding: 8px 20px 4px;
   overflow-x: auto;
   flex: none;
 }
@@ -35,6 +45,14 @@ button {
   background: var(--bleach);
   padding: 4px 10px;
   white-space: nowrap;
+  flex: none;
+}
+button[aria-current='true'] {
+  outline: 2px solid var(--ink);
+}
+p {
+  align-self: center;
+  flex: none;
 }
 button.late {
   border-left-color: var(--heat);

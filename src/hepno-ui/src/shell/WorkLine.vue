@@ -47,8 +47,8 @@ const go = (station: string) => void router.push(`/${station}`)
       >
         <b class="c">{{ s.pegs.length }}</b><span class="w">{{ stationWord[s.station as StationName] }}</span
         ><kbd v-if="waiting" class="wait">{{ i + 1 }}</kbd>
-        <svg width="94" height="26" aria-hidden="true">
-          <path d="M0 2H94" :stroke="at === s.station ? 'var(--bleach)' : 'var(--ink)'" stroke-width="1.5" />
+        <svg width="100%" height="26" aria-hidden="true">
+          <path d="M0 2H400" :stroke="at === s.station ? 'var(--bleach)' : 'var(--ink)'" stroke-width="1.5" />
           <g v-for="(peg, n) in shown(s.pegs)" :key="peg.id" :transform="`translate(${10 + n * 9} 2)`">
             <path
               v-if="peg.id === shop.inHand"
@@ -170,9 +170,9 @@ nav {
 }
 .keys {
   margin-left: 26px;
-  padding-top: 9px;
+  padding-top: 7px;
   font-size: 12px;
-  line-height: 22px;
+  line-height: 24px;
   color: var(--ink-2);
   display: grid;
   align-content: start;
@@ -200,20 +200,81 @@ nav {
   margin-top: 9px;
 }
 @media (max-width: 1279px) {
+  .line {
+    display: grid;
+    grid-template: 44px 60px / auto 1fr auto;
+    align-items: center;
+    padding-left: 16px;
+  }
+  .word {
+    width: auto;
+    padding-top: 0;
+    display: flex;
+    align-items: baseline;
+    gap: 10px;
+  }
+  .word i,
+  .shopwide i {
+    margin-top: 0;
+  }
   .keys {
-    display: none;
+    grid-area: 1 / 2;
+    margin: 0 auto;
+    padding: 0;
+    display: flex;
+    gap: 12px;
+    font-size: 15px;
+  }
+  .keys button {
+    min-height: 40px;
+  }
+  .shopwide {
+    grid-area: 1 / 3;
+    width: auto;
+  }
+  .shopwide a {
+    padding: 6px 14px;
+    min-height: 40px;
+  }
+  nav:not(.shopwide) {
+    grid-area: 2 / 1 / 3 / 4;
+    margin-left: -16px;
+    align-self: stretch;
   }
   .st {
-    width: 88px;
+    flex: 1 1 0;
+    width: auto;
+    min-width: 0;
     padding-left: 6px;
+    overflow: hidden;
   }
   .w {
     font-size: 14px;
   }
+  .knot {
+    display: none;
+  }
 }
-@media (max-width: 1099px) {
-  .line {
-    overflow-x: auto;
+@media (max-width: 640px) {
+  .word i,
+  .shopwide i,
+  .keys kbd {
+    display: none;
+  }
+  .shopwide a {
+    padding: 6px 8px;
+    font-size: 14px;
+  }
+  .st {
+    display: block;
+  }
+  .w {
+    display: block;
+    font-size: 11px;
+    margin: 0;
+  }
+  .st > svg {
+    display: none;
   }
 }
 </style>

@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import { atPress } from './state'
+import { atPress, lookAt, reading } from './state'
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -24,3 +24,6 @@ export const router = createRouter({
 
 // a device of the press stays where its work is
 router.beforeEach((to) => (atPress.value && !to.meta.atPress ? '/press' : true))
+
+// the work of a station is there when the station is
+router.beforeResolve((to) => reading(() => lookAt(to.path)))

@@ -1,12 +1,17 @@
 import { computed, reactive, toRaw, watch } from 'vue'
 import { api, ask, makeId, type Problem, Refusal, type Schemas, seen } from '../api/client'
-import type { StationName } from '../kit/words'
+import { type StationName, stations } from '../kit/words'
 import type { Stale } from '../sending/sending'
 
 /** What the whole screen shares: the work line, the order in hand, and what was last said. */
 export const shop = reactive({
   line: null as Schemas['LineView'] | null,
+  /** The order in hand: what the slip shows and its action acts on. */
+  held: null as Schemas['OrderView'] | null,
+  /** The order whose work is shown: the one in hand, or where that has not come to the station looked at the first that stands there. */
   order: null as Schemas['OrderView'] | null,
+  /** The station that is looked at; empty at a place of the whole shop. */
+  station: '',
   inHand: localStorage.getItem('hepno-in-hand') ?? '',
   /** The line of the order that is looked at, by its id; another order has other ids and begins at its first. */
   lineId: '',
@@ -67,18 +72,45 @@ export async function refreshLine(): Promise<void> {
 
 export async function refreshOrder(): Promise<void> {
   if (!shop.inHand) {
-    shop.order = null
+    shop.held = shop.order = null
     return
   }
   try {
-    const got = await ask(api.GET('/api/orders/{id}', { params: { path: { id: shop.inHand } } }))
-    if (got.id === shop.inHand) shop.order = got
+    const got = await read(shop.inHand)
+    if (got.id !== shop.inHand) return
+    shop.held = got
+    await showWork()
   } catch (refused) {
     if (refused instanceof Refusal && refused.status === 404) {
       shop.inHand = ''
-      shop.order = null
+      shop.held = shop.order = null
     } else throw refused
   }
+}
+
+const read = (id: string): Promise<Schemas['OrderView']> =>
+  ask(api.GET('/api/orders/{id}', { params: { path: { id } } }))
+
+/** Shows the work of the station looked at. */
+async function showWork(): Promise<void> {
+  const id = workAt(shop.station)
+  const work = id === shop.held?.id ? shop.held : await read(id)
+  if (id === workAt(shop.station)) shop.order = work
+}
+
+function workAt(station: string): string {
+  const held = shop.held
+  const there = shop.line?.stations.find((s) => s.station === station)?.pegs ?? []
+  const at = (name: string) => stations.indexOf(name as StationName)
+  const behind = held && held.station !== 'closed' && at(held.station) < at(station)
+  return behind && there.length > 0 ? there[0]!.id : shop.inHand
+}
+
+/** Looks at a station, or with none at a place of the whole shop. The order in hand stays in hand. */
+export async function lookAt(path: string): Promise<void> {
+  const name = path === '/' ? 'ask' : path.slice(1)
+  shop.station = stations.includes(name as StationName) ? name : ''
+  if (shop.held) await showWork()
 }
 
 export async function refresh(): Promise<void> {
@@ -115,7 +147,7 @@ export async function reading(work: () => Promise<void>): Promise<void> {
 }
 
 export async function take(id: string): Promise<void> {
-  if (shop.inHand !== id) shop.order = null
+  if (shop.inHand !== id) shop.held = shop.order = null
   shop.inHand = id
   await refreshOrder()
 }

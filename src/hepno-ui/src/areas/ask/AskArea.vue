@@ -266,11 +266,14 @@ async function withdraw(): Promise<void> {
     </template>
     <Keys
       :hints="[
-        ['Enter', 'open a part, and the next thing unsaid'],
-        ['Esc', 'as it was'],
-        ['Ctrl V', 'sizes, a picture'],
+        ['Enter', 'open a part, and the next thing unsaid', 'here'],
+        ['Esc', 'as it was', 'here'],
+        ['Ctrl V', 'sizes, a picture', 'here'],
         ['L P', 'another garment, print'],
         ['[ ]', 'another size drawn'],
+        ['C', 'customer'],
+        [', .', 'another order'],
+        ['Z', 'take back'],
         ['?', 'all keys'],
       ]"
     />

@@ -227,9 +227,9 @@ const upkeepOf = (id: string) => upkeep.all.value.find((k) => k.value.id === id)
     </div>
     <Keys
       :hints="[
-        ['Tab', 'next machine or recipe'],
-        ['Enter', 'open it, or save'],
-        ['Esc', 'as it was'],
+        ['Tab', 'next machine or recipe', 'here'],
+        ['Enter', 'open it, or save', 'here'],
+        ['Esc', 'as it was', 'here'],
         ['Z', 'take back'],
       ]"
       ><span style="margin-left: auto"

@@ -70,7 +70,7 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
 </script>
 
 <template>
-  <div class="area">
+  <div class="area" :class="{ film: onFilm }">
     <LinePicker />
     <GangLayout v-if="onFilm" />
     <h1 v-else-if="layout" class="title">
@@ -147,8 +147,8 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
     <Keys
       v-if="!onFilm"
       :hints="[
-        ['Tab', 'next figure'],
-        ['Enter', 'explain it'],
+        ['Tab', 'next figure', 'here'],
+        ['Enter', 'explain it', 'here'],
         ['Ctrl Enter', 'quote on it'],
       ]"
     />
@@ -163,6 +163,13 @@ const scale = computed(() => Math.min(4, 900 / longest.value))
   justify-content: space-between;
   gap: 20px;
   padding-bottom: 10px;
+}
+/* what is bought beside the film: always there to read, however tall the layout */
+.film {
+  overflow-y: auto;
+}
+.film > * {
+  flex: none;
 }
 .figure {
   font-size: 22px;

@@ -9,6 +9,7 @@ import { typing } from '../../shell/keys'
 import LinePicker from '../../shell/LinePicker.vue'
 import { format, lineInHand, reading, shop } from '../../shell/state'
 import ShopLearned from './ShopLearned.vue'
+import WonAndLost from './WonAndLost.vue'
 
 const learned = ref<Schemas['LearnView'] | null>(null)
 /** The line that is looked at. */
@@ -65,12 +66,15 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
     <div v-if="!view" class="drawing">
       <p class="frame">
         {{
-          shop.order
-            ? `${shop.order.code} is not handed over yet: there is nothing to hold against its quote.`
-            : 'No order in hand.'
+          shop.order?.facts.ending
+            ? `${shop.order.code} came to nothing: ${shop.order.facts.ending.word}${shop.order.facts.ending.why ? `, ${shop.order.facts.ending.why}` : ''}.`
+            : shop.order
+              ? `${shop.order.code} is not handed over yet: there is nothing to hold against its quote.`
+              : 'No order in hand.'
         }}
       </p>
       <ShopLearned />
+      <WonAndLost />
     </div>
     <template v-else>
       <LinePicker />
@@ -187,6 +191,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
           </section>
         </div>
         <ShopLearned />
+        <WonAndLost />
       </div>
     </template>
     <Keys

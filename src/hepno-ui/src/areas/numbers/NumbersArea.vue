@@ -243,9 +243,9 @@ const scale = computed(() => 560 / Math.max(1, (n.value?.wage ?? 0) + (n.value?.
     </div>
     <Keys
       :hints="[
-        ['Tab', 'next figure'],
-        ['Enter', 'save'],
-        ['Esc', 'as it was'],
+        ['Tab', 'next figure', 'here'],
+        ['Enter', 'save', 'here'],
+        ['Esc', 'as it was', 'here'],
         ['Z', 'take back'],
       ]"
       ><span>sums are taken: 24+12</span></Keys

@@ -66,6 +66,14 @@ function letGo(event: PointerEvent): void {
   if (moved) void place()
   else drop()
 }
+/** What its box has room for: pieces and code, pieces alone, or nothing; what does not fit stands above it. */
+function boxed(b: Schemas['BatchView']): { pieces: boolean; code: boolean } {
+  const room = within(b.end) - within(b.start)
+  const pieces = 14 + 13 * String(b.pieces).length
+  return { pieces: room >= pieces, code: room >= pieces + 6 + 8.5 * b.code.length }
+}
+const above = (b: Schemas['BatchView']) =>
+  [boxed(b).pieces ? '' : b.pieces, boxed(b).code ? '' : b.code, b.customer].filter(Boolean).join(' ')
 const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name ?? ''
 </script>
 
@@ -134,9 +142,16 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
           :stroke="b.lateMinutes > 0 ? 'var(--heat)' : 'var(--ink)'"
           :stroke-width="b.orderId === shop.inHand ? 3 : 1.5"
         />
-        <text :x="within(b.start) + 6" :y="ground(b.temperatureF) - 15" font-size="22" font-weight="680" class="over">
+        <text
+          v-if="boxed(b).pieces"
+          :x="within(b.start) + 6"
+          :y="ground(b.temperatureF) - 15"
+          font-size="22"
+          font-weight="680"
+          class="over"
+        >
           {{ b.pieces }}
-          <tspan font-size="13" class="mono">{{ b.code }}</tspan>
+          <tspan v-if="boxed(b).code" font-size="13" class="mono">{{ b.code }}</tspan>
         </text>
         <text
           v-if="l.batches.find((x) => x.orderId === b.orderId) === b"
@@ -146,7 +161,8 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
           font-weight="620"
           class="over"
         >
-          {{ fitting(l, b, b.customer) }}
+          <title>{{ above(b) }}</title>
+          {{ fitting(l, b, above(b)) }}
         </text>
         <text :x="within(b.start) + 6" :y="ground(b.temperatureF) + 18" font-size="13">
           <title>{{ under(b) }}</title>

@@ -104,6 +104,7 @@ onUnmounted(() => {
       <span class="small"
         ><button @click="shift(-1)"><kbd>[</kbd></button> <button @click="shift(1)"><kbd>]</kbd></button> day</span
       >
+      <a v-if="view" class="plain-button" :href="`/api/press-day.pdf?day=${view.day}`" target="_blank">Day sheet</a>
       <span v-if="view" class="sums"
         ><b>{{ batches }}</b> {{ batches === 1 ? 'batch' : 'batches' }}
         <b>{{ duration(view.pressingMinutes * 60) }}</b> pressing <b>{{ view.heatChanges }}</b> changes of heat

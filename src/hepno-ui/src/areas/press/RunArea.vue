@@ -37,6 +37,7 @@ function onKey(event: KeyboardEvent): void {
     else leaving.value = false
     return
   }
+  if (run.choosing && key === '0') return run.finish(null)
   if (run.choosing && /^[1-9]$/.test(key)) return run.finish(run.view?.reasons[Number(key) - 1] ?? null)
   if (run.choosing && key === 'escape') {
     run.keepPiece()
@@ -125,7 +126,10 @@ onUnmounted(() => {
     </template>
     <div v-if="leaving" class="ask" role="alertdialog" aria-label="The press is closed">
       <p>The press is closed. Leave all the same?</p>
-      <p><kbd>Enter</kbd> leave <kbd>Esc</kbd> stay</p>
+      <p class="answers">
+        <button @pointerup="tap($event, () => leave(true))"><kbd>Enter</kbd> leave</button>
+        <button @pointerup="tap($event, () => (leaving = false))"><kbd>Esc</kbd> stay</button>
+      </p>
     </div>
     <span class="sr" aria-live="assertive">{{ run.verb }}</span><span class="sr" aria-live="polite">{{
       run.said
@@ -134,10 +138,20 @@ onUnmounted(() => {
 </template>
 
 <style scoped>
+.answers {
+  display: flex;
+  gap: 24px;
+}
+.answers button {
+  min-height: 112px;
+  min-width: 220px;
+  border: 1.5px solid var(--ink);
+}
 .run {
+  position: relative;
   height: 100%;
   display: grid;
-  grid-template: 60px minmax(0, 1fr) 84px 52px 116px / minmax(0, 64%) minmax(0, 36%);
+  grid-template: 60px minmax(0, 1fr) auto 52px 116px / minmax(0, 64%) minmax(0, 36%);
   overflow: hidden;
   user-select: none;
 }
@@ -152,6 +166,16 @@ header {
   white-space: nowrap;
   overflow: hidden;
 }
+@media (max-width: 1099px) {
+  header {
+    font-size: 20px;
+    gap: 12px;
+    padding: 0 14px;
+  }
+  .right {
+    gap: 12px;
+  }
+}
 header kbd {
   font-size: 20px;
   height: 34px;
@@ -162,6 +186,7 @@ header kbd {
   padding-right: 18px;
   border-right: 1px solid var(--ink);
   align-self: stretch;
+  flex: none;
 }
 .who {
   overflow: hidden;
@@ -177,23 +202,34 @@ header kbd {
   font-size: 30px;
   padding: 40px;
 }
+/* heat, seconds, pressure and peel: always all four, none cut or wrapped */
 .recipe {
   grid-column: 1 / -1;
-  display: flex;
-  flex-wrap: wrap;
+  display: grid;
+  grid-template-columns: 1.35fr 1.1fr 1.1fr 1fr;
   border-top: 1.5px solid var(--ink);
 }
-/* as wide as they are: none may be cut off */
 .recipe div {
-  flex: 1 0 auto;
-  padding: 10px 22px;
-  font-size: 36px;
+  padding: 8px clamp(8px, 1.6vw, 22px);
+  font-size: clamp(16px, 2.4vw, 36px);
   border-right: 1.5px solid var(--ink);
   white-space: nowrap;
 }
 .recipe b {
-  font-size: 52px;
+  font-size: clamp(22px, 3.6vw, 52px);
   letter-spacing: -0.02em;
+}
+@media (orientation: portrait) {
+  .recipe {
+    grid-template-columns: 1fr 1fr;
+  }
+  .recipe div {
+    font-size: 30px;
+    border-bottom: 1px solid var(--rule-strong);
+  }
+  .recipe b {
+    font-size: 46px;
+  }
 }
 .hazard {
   grid-column: 1 / -1;
@@ -225,7 +261,7 @@ header kbd {
 }
 @media (orientation: portrait) {
   .run {
-    grid-template: 60px minmax(0, 1.2fr) minmax(0, 1fr) 84px 52px 116px / minmax(0, 1fr);
+    grid-template: 60px minmax(0, 1.1fr) minmax(0, 1fr) auto 52px 116px / minmax(0, 1fr);
   }
 }
 </style>

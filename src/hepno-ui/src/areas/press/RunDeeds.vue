@@ -9,9 +9,11 @@ defineProps<{ run: Run; view: Schemas['RunView'] }>()
 
 <template>
   <footer v-if="run.choosing" class="reasons" role="group" aria-label="Why is it spoiled?">
+    <button class="not" @pointerup="tap($event, run.keepPiece)"><kbd>Esc</kbd> not spoiled</button>
     <button v-for="(r, i) in view.reasons" :key="r" @pointerup="tap($event, () => run.finish(r))">
       <kbd>{{ i + 1 }}</kbd> {{ r }}
     </button>
+    <button @pointerup="tap($event, () => run.finish(null))"><kbd>0</kbd> no reason</button>
   </footer>
   <footer v-else>
     <button class="spoiled" :disabled="!run.judged" @pointerup="tap($event, run.spoil)">
@@ -89,8 +91,16 @@ footer .spoiled[disabled] {
   background: var(--calico);
   color: var(--ink-2);
 }
+/* over the recipe for as long as it asks: each reason as tall as a verdict */
 footer.reasons {
-  grid-template-columns: repeat(9, 1fr);
+  position: absolute;
+  inset: auto 0 0;
+  z-index: 2;
+  background: var(--cotton);
+  grid-template-columns: repeat(auto-fit, minmax(140px, 1fr));
+}
+footer.reasons .not {
+  background: var(--go-wash);
 }
 footer.reasons button {
   padding: 6px 8px;
@@ -98,6 +108,26 @@ footer.reasons button {
   white-space: normal;
   line-height: 1.1;
   font-weight: var(--w-strong);
+}
+@media (max-width: 1279px) {
+  footer {
+    grid-template-columns: 1.2fr 0.8fr 0.8fr 0.9fr 1.6fr;
+  }
+  footer button {
+    padding: 8px 10px;
+    font-size: 20px;
+  }
+  footer b {
+    font-size: 34px;
+  }
+  footer .good {
+    display: grid;
+    align-content: center;
+    font-size: 22px;
+  }
+  footer .good b {
+    font-size: 46px;
+  }
 }
 @media (orientation: portrait) {
   footer {

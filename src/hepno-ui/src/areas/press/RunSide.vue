@@ -1,11 +1,15 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { named, type Run } from './run'
 import SizeRows from './SizeRows.vue'
-import { keyOf, type RunState } from './tasks'
+import { keyOf, type RunState, waitingTally } from './tasks'
+import { tap } from './tap'
 
 /** What waits meanwhile, what comes then, and how many pieces stand where. */
-defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
+const props = defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
+/** Verdicts that wait on this device count as they will: a piece is good with its last pass. */
+const unsent = computed(() => waitingTally(props.run.box.waiting, props.state, props.view.lines))
 </script>
 
 <template>
@@ -52,11 +56,15 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
       }}</b>
       of {{ view.pieces
       }}<span class="tally"
-        ><span data-test="good">{{ state.good }} good</span
-        ><span class="heat" data-test="spoiled">{{ state.spoiled }} spoiled</span></span
+        ><span data-test="good">{{ state.good + unsent.good }} good</span
+        ><span class="heat" data-test="spoiled">{{ state.spoiled + unsent.spoiled }} spoiled</span
+        ><span v-if="run.box.lost && run.box.waiting.length > 0" class="small"
+          >{{ run.box.waiting.length }} of them kept here</span
+        ></span
       >
     </div>
     <SizeRows
+      class="sizes"
       :state="state"
       :line="run.line"
       :waiting="run.box.waiting"
@@ -74,6 +82,13 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
     </p>
     <p v-if="run.box.refused" class="heat twice" role="alert">{{ run.box.refused }}</p>
     <p v-if="run.box.waits" class="heat twice" role="alert">Kept here and tried again: {{ run.box.waits }}</p>
+    <p class="deeds">
+      <button :disabled="run.mine.length === 0" @pointerup="tap($event, () => run.takeBack())">
+        Take back{{ run.mine.length > 0 ? ` ${named(run.mine.at(-1)!.task)}` : '' }} <kbd>Z</kbd>
+      </button>
+      <button :aria-pressed="run.fromEnd" @pointerup="tap($event, run.turnRound)">Other end <kbd>O</kbd></button>
+      <a :href="`/api/runs/${run.id}/sheet.pdf`" target="_blank">Run sheet <kbd>P</kbd></a>
+    </p>
   </section>
 </template>
 
@@ -101,7 +116,8 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
 }
 .mean {
   display: grid;
-  grid-template-columns: 128px 1fr auto;
+  grid-template-columns: minmax(70px, 128px) minmax(0, 1fr) auto;
+  gap: 8px;
   align-items: baseline;
   border-bottom: 1px solid var(--rule-strong);
   font-size: 26px;
@@ -109,14 +125,16 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
   white-space: nowrap;
 }
 .mean b {
-  font-size: 40px;
+  font-size: clamp(22px, 3vw, 40px);
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 .mean span:first-child {
   font-size: 22px;
   color: var(--ink-2);
 }
 .of {
-  font-size: 40px;
+  font-size: clamp(24px, 3vw, 40px);
   display: flex;
   align-items: baseline;
   gap: 12px;
@@ -129,12 +147,59 @@ defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
 }
 .tally {
   margin-left: auto;
-  font-size: 28px;
+  font-size: clamp(18px, 2.2vw, 28px);
   font-weight: var(--w-strong);
   text-align: right;
   display: grid;
 }
 .twice {
   font-size: 20px;
+}
+.sizes {
+  flex: 0 1 250px;
+  min-height: 40px;
+}
+.deeds {
+  margin-top: auto;
+  flex: none;
+  display: flex;
+  gap: 10px;
+}
+.deeds > * {
+  flex: 1 1 0;
+  min-height: 56px;
+  display: grid;
+  place-content: center;
+  grid-auto-flow: column;
+  gap: 6px;
+  overflow: hidden;
+  border: 1px solid var(--rule-strong);
+  font-size: 18px;
+  text-decoration: none;
+  white-space: nowrap;
+}
+@media (max-width: 1279px) and (orientation: landscape) {
+  .side {
+    padding: 6px 12px;
+  }
+  .mean {
+    font-size: 18px;
+  }
+  .mean span:first-child {
+    font-size: 16px;
+  }
+  .deeds > * {
+    font-size: 15px;
+  }
+  .deeds kbd {
+    display: none;
+  }
+}
+.deeds [aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--bleach);
+}
+.deeds :disabled {
+  color: var(--ink-3);
 }
 </style>

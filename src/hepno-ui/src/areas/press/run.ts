@@ -38,7 +38,6 @@ export function useRun(id: string) {
   }
   let heldAt = 0
   let lastTap = { key: '', at: -1000 }
-  let reasonTimer: ReturnType<typeof setTimeout> | undefined
 
   const left = computed(() => tasksLeft(state.value?.todo ?? [], box.waiting.value, fromEnd.value))
   const racked = computed(() => new Set(rack.value.map((r) => keyOf(r.task))))
@@ -205,10 +204,8 @@ export function useRun(id: string) {
     if (!judged.value || held.value) return
     if (choosing.value) return finish(lastReason.value)
     choosing.value = true
-    reasonTimer = setTimeout(() => finish(null), 5000)
   }
   function finish(reason: string | null): void {
-    clearTimeout(reasonTimer)
     if (!choosing.value) return
     choosing.value = false
     if (reason) lastReason.value = reason
@@ -239,7 +236,6 @@ export function useRun(id: string) {
   }
   /** Nothing is spoiled after all. */
   function keepPiece(): void {
-    clearTimeout(reasonTimer)
     choosing.value = false
   }
 
@@ -288,7 +284,6 @@ export function useRun(id: string) {
   }
   function end(): void {
     clearInterval(timer)
-    clearTimeout(reasonTimer)
     box.close()
     stop()
   }
@@ -304,6 +299,7 @@ export function useRun(id: string) {
     held,
     fromEnd,
     choosing,
+    mine,
     line,
     left,
     current,

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import type { EventBody, Waiting } from './outbox'
-import { newest, type RunState, type Task, tasksLeft } from './tasks'
+import { newest, type RunState, type Task, tasksLeft, waitingTally } from './tasks'
 
 const todo: Task[] = [1, 2, 3]
   .flatMap((pieceNo) => [1, 2].map((pass) => ({ lineId: '1', pieceNo, attempt: 1, pass, size: 'M', says: '' })))
@@ -50,4 +50,34 @@ it('an older answer that comes later changes nothing', () => {
   expect(newest(null, state(0)).events).toBe(0)
   expect(newest(state(2), state(1)).events).toBe(2)
   expect(newest(state(2), state(3)).events).toBe(3)
+})
+
+it('what waits here counts as it will', () => {
+  const piece = (pieceNo: number, standing: string, attempt = 1) => ({
+    lineId: '1',
+    pieceNo,
+    standing,
+    attempt,
+    passes: 0,
+    size: 'M',
+  })
+  const state = {
+    pieces: [piece(1, 'todo'), piece(2, 'todo'), piece(3, 'good'), piece(4, 'todo', 2)],
+  } as unknown as RunState
+  const lines = [{ lineId: '1', passes: [1, 2] }]
+  const tally = (...waiting: Waiting[]) => waitingTally(waiting, state, lines)
+  // good with the last of its two passes only; one answered already is not counted again
+  expect(tally(said(1, 1, 'good'), said(1, 2, 'good'), said(2, 1, 'spoiled'), said(3, 2, 'good'))).toEqual({
+    good: 1,
+    spoiled: 1,
+  })
+  // taken back: of one that waits, of one that was counted good, of one that was counted spoiled
+  expect(
+    tally(said(1, 2, 'good'), {
+      ...said(1, 2, 'taken-back'),
+      body: { ...said(1, 2, 'taken-back').body, takesBack: '12good' },
+    }),
+  ).toEqual({ good: 0, spoiled: 0 })
+  expect(tally(said(3, 2, 'taken-back'))).toEqual({ good: -1, spoiled: 0 })
+  expect(tally(said(4, 1, 'taken-back'))).toEqual({ good: 0, spoiled: -1 })
 })

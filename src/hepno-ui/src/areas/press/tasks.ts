@@ -47,3 +47,31 @@ export function approved(state: RunState | null, waiting: Waiting[], task: Pick<
     (w) => w.body.verdict === 'good' && w.body.pass === task.pass && numbers.has(w.body.pieceNo),
   )
 }
+
+/** What the verdicts that wait on this device add to the count: a piece is good with its last pass, a verdict taken back counts the other way. */
+export function waitingTally(
+  waiting: Waiting[],
+  state: RunState,
+  lines: { lineId: string; passes: unknown[] }[],
+): { good: number; spoiled: number } {
+  const pieces = new Map(state.pieces.map((p) => [p.pieceNo, p]))
+  const last = (pieceNo: number) =>
+    lines.find((l) => l.lineId === pieces.get(pieceNo)?.lineId)?.passes.length ?? Number.NaN
+  const tally = { good: 0, spoiled: 0 }
+  for (const { body } of pendingVerdicts(waiting).values()) {
+    const piece = pieces.get(body.pieceNo)
+    // answered, and only not yet out of the box
+    const counted = piece?.standing === 'good' || (piece?.attempt ?? 0) > body.attempt
+    if (counted) continue
+    if (body.verdict === 'spoiled') tally.spoiled++
+    else if (body.pass === last(body.pieceNo)) tally.good++
+  }
+  const here = new Set(waiting.filter((w) => w.body.verdict !== 'taken-back').map((w) => w.eventId))
+  for (const { body } of waiting) {
+    if (body.verdict !== 'taken-back' || here.has(body.takesBack ?? '')) continue
+    const piece = pieces.get(body.pieceNo)
+    if (piece?.standing === 'good' && body.pass === last(body.pieceNo)) tally.good--
+    else if ((piece?.attempt ?? 0) > body.attempt) tally.spoiled--
+  }
+  return tally
+}

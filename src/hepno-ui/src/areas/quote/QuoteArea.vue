@@ -70,12 +70,13 @@ async function withdraw(): Promise<void> {
   )
     await refresh()
 }
-const page = () => window.open(`/api/orders/${shop.order?.id}/quote.pdf`, '_blank')
+const paper = (name: string) => `/api/orders/${shop.order?.id}/${name}.pdf`
+const page = () => window.open(paper('quote'), '_blank')
 function onKey(event: KeyboardEvent): void {
   if (typing(event) || !view.value || event.ctrlKey) return
   if (event.key.toLowerCase() === 'o' && shop.order?.facts.approval) {
     event.preventDefault()
-    window.open(`/api/orders/${shop.order.id}/confirmation.pdf`, '_blank')
+    window.open(paper('confirmation'), '_blank')
   } else if (event.key.toLowerCase() === 'p') {
     event.preventDefault()
     page()
@@ -98,11 +99,14 @@ onUnmounted(() => {
     <LinePicker />
     <div class="drawing">
       <p v-if="!view || !doc" class="frame">
-        {{ shop.order ? `${shop.order.code} has no method yet, so nothing to quote.` : 'No order in hand.' }}
-        <RouterLink to="/compare">Compare</RouterLink>
+        <template v-if="shop.order && !undecided">Writing the quote of {{ shop.order.code }}…</template
+        ><template v-else>
+          {{ shop.order ? `${shop.order.code} has no method yet, so nothing to quote.` : 'No order in hand.' }}
+          <RouterLink to="/compare">Compare</RouterLink></template
+        >
       </p>
       <div v-else class="desk">
-        <aside class="notes" aria-label="Margin notes, yours alone">
+        <aside class="notes noprint" aria-label="Margin notes, yours alone">
           <h2>Margin notes</h2>
           <p class="note quiet">Yours alone. Never printed or sent.</p>
           <SayPrice v-if="!view.sent && figures" :price="figures.outcome.price" :how="figures.priceHow" />
@@ -120,117 +124,128 @@ onUnmounted(() => {
             Sent {{ moment(view.sent, format()) }}. Its figures stand, whatever prices do.
           </p>
         </aside>
-        <article class="paper">
-          <div class="head">
-            <div>
-              <b class="shop">{{ doc.shop }}</b><span class="note">{{ doc.shopLine }}</span>
-            </div>
-            <div class="fig">
-              <b>Quote {{ doc.number }}</b
-              ><span class="note">{{ doc.dates }}</span>
-            </div>
-          </div>
-          <p>
-            For <b>{{ doc.customer }}</b> {{ doc.customerContact }}
+        <div class="sheet">
+          <p class="papers noprint">
+            <a class="plain-button" :href="paper('quote')" target="_blank">Open the page to print</a
+            ><a class="plain-button" :href="paper('quote')" :download="`${doc.number}.pdf`">Save it</a
+            ><a v-if="shop.order?.facts.approval" class="plain-button" :href="paper('confirmation')" target="_blank"
+              >Order confirmation</a
+            >
           </p>
-          <h2 class="what">{{ doc.title }}</h2>
-          <div class="heads">
-            <div v-for="(h, i) in doc.heads" :key="h.label">
-              <span class="note">{{ h.label }}</span><b :class="{ go: i === doc.heads.length - 1 }">{{ h.value }}</b>
+          <article class="paper">
+            <div class="head">
+              <div>
+                <b class="shop">{{ doc.shop }}</b><span class="note">{{ doc.shopLine }}</span>
+              </div>
+              <div class="fig">
+                <b>Quote {{ doc.number }}</b
+                ><span class="note">{{ doc.dates }}</span>
+              </div>
             </div>
-          </div>
-          <table class="items">
-            <thead>
-              <tr>
-                <th>What</th>
-                <th v-for="s in beside" :key="s.size" class="fig">{{ s.size }}</th>
-                <th class="fig">Pieces</th>
-                <th class="fig">Each</th>
-                <th class="fig">Amount</th>
-              </tr>
-            </thead>
-            <tbody>
-              <template v-for="(l, n) in doc.lines" :key="n">
-                <tr>
-                  <td>
-                    <b>{{ l.what }}</b><span v-for="d in l.details" :key="d" class="note">{{ d }}</span>
-                    <ul v-if="beside.length === 0" class="run" aria-label="Pieces by size">
-                      <li v-for="s in l.sizes" :key="s.size">
-                        {{ s.size }} <b>{{ s.pieces }}</b>
-                      </li>
-                    </ul>
-                  </td>
-                  <td v-for="s in beside" :key="s.size" class="fig">{{ s.pieces }}</td>
-                  <td class="fig">{{ l.pieces }}</td>
-                  <td class="fig">{{ l.each }}</td>
-                  <td class="fig">{{ l.amount }}</td>
-                </tr>
-                <tr v-for="x in l.extras" :key="x.label">
-                  <td :colspan="1 + beside.length">{{ x.label }}</td>
-                  <td class="fig">{{ x.pieces }}</td>
-                  <td class="fig">{{ x.each }}</td>
-                  <td class="fig">{{ x.amount }}</td>
-                </tr>
-              </template>
-            </tbody>
-          </table>
-          <table class="totals">
-            <tbody>
-              <tr v-for="(t, i) in doc.totals" :key="t.label" :class="{ total: i === doc.totalIndex }">
-                <td>{{ t.label }}</td>
-                <td class="fig">{{ t.value }}</td>
-              </tr>
-            </tbody>
-          </table>
-          <template v-if="doc.others">
-            <h2>Or made another way</h2>
-            <table>
+            <p>
+              For <b>{{ doc.customer }}</b> {{ doc.customerContact }}
+            </p>
+            <h2 class="what">{{ doc.title }}</h2>
+            <div class="heads">
+              <div v-for="(h, i) in doc.heads" :key="h.label">
+                <span class="note">{{ h.label }}</span><b :class="{ go: i === doc.heads.length - 1 }">{{ h.value }}</b>
+              </div>
+            </div>
+            <table class="items">
               <thead>
                 <tr>
-                  <th>How</th>
+                  <th>What</th>
+                  <th v-for="s in beside" :key="s.size" class="fig">{{ s.size }}</th>
+                  <th class="fig">Pieces</th>
                   <th class="fig">Each</th>
-                  <th class="fig">In all</th>
-                  <th class="fig">Ready</th>
+                  <th class="fig">Amount</th>
                 </tr>
               </thead>
               <tbody>
-                <tr v-for="w in doc.others" :key="w.how" :class="{ quoted: w.quoted }">
-                  <td>{{ w.how }}{{ w.quoted ? ', as quoted' : '' }}</td>
-                  <td class="fig">{{ w.each }}</td>
-                  <td class="fig">{{ w.inAll }}</td>
-                  <td class="fig">{{ w.ready }}</td>
-                </tr>
+                <template v-for="(l, n) in doc.lines" :key="n">
+                  <tr>
+                    <td>
+                      <b>{{ l.what }}</b><span v-for="d in l.details" :key="d" class="note">{{ d }}</span>
+                      <ul v-if="beside.length === 0" class="run" aria-label="Pieces by size">
+                        <li v-for="s in l.sizes" :key="s.size">
+                          {{ s.size }} <b>{{ s.pieces }}</b>
+                        </li>
+                      </ul>
+                    </td>
+                    <td v-for="s in beside" :key="s.size" class="fig">{{ s.pieces }}</td>
+                    <td class="fig">{{ l.pieces }}</td>
+                    <td class="fig">{{ l.each }}</td>
+                    <td class="fig">{{ l.amount }}</td>
+                  </tr>
+                  <tr v-for="x in l.extras" :key="x.label">
+                    <td :colspan="1 + beside.length">{{ x.label }}</td>
+                    <td class="fig">{{ x.pieces }}</td>
+                    <td class="fig">{{ x.each }}</td>
+                    <td class="fig">{{ x.amount }}</td>
+                  </tr>
+                </template>
               </tbody>
             </table>
-          </template>
-          <template v-if="doc.tiers.length > 0">
-            <h2>If you order more, or fewer</h2>
-            <table class="tiers">
+            <table class="totals">
               <tbody>
-                <tr>
-                  <th>Pieces</th>
-                  <td v-for="t in doc.tiers" :key="t.pieces" class="fig" :class="{ yours: t.yours }">
-                    <b>{{ t.pieces }}</b>
-                  </td>
-                </tr>
-                <tr>
-                  <th>Each</th>
-                  <td v-for="t in doc.tiers" :key="t.pieces" class="fig" :class="{ yours: t.yours }">{{ t.each }}</td>
-                </tr>
-                <tr>
-                  <th>In all</th>
-                  <td v-for="t in doc.tiers" :key="t.pieces" class="fig" :class="{ yours: t.yours }">{{ t.inAll }}</td>
+                <tr v-for="(t, i) in doc.totals" :key="t.label" :class="{ total: i === doc.totalIndex }">
+                  <td>{{ t.label }}</td>
+                  <td class="fig">{{ t.value }}</td>
                 </tr>
               </tbody>
             </table>
-          </template>
-          <div class="columns">
-            <div v-for="c in doc.columns" :key="c.label">
-              <h2>{{ c.label }}</h2>
-              <p class="note">{{ c.value }}</p>
+            <template v-if="doc.others">
+              <h2>Or made another way</h2>
+              <table>
+                <thead>
+                  <tr>
+                    <th>How</th>
+                    <th class="fig">Each</th>
+                    <th class="fig">In all</th>
+                    <th class="fig">Ready</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  <tr v-for="w in doc.others" :key="w.how" :class="{ quoted: w.quoted }">
+                    <td>{{ w.how }}{{ w.quoted ? ', as quoted' : '' }}</td>
+                    <td class="fig">{{ w.each }}</td>
+                    <td class="fig">{{ w.inAll }}</td>
+                    <td class="fig">{{ w.ready }}</td>
+                  </tr>
+                </tbody>
+              </table>
+            </template>
+            <template v-if="doc.tiers.length > 0">
+              <h2>If you order more, or fewer</h2>
+              <table class="tiers">
+                <tbody>
+                  <tr>
+                    <th>Pieces</th>
+                    <td v-for="t in doc.tiers" :key="t.pieces" class="fig" :class="{ yours: t.yours }">
+                      <b>{{ t.pieces }}</b>
+                    </td>
+                  </tr>
+                  <tr>
+                    <th>Each</th>
+                    <td v-for="t in doc.tiers" :key="t.pieces" class="fig" :class="{ yours: t.yours }">{{ t.each }}</td>
+                  </tr>
+                  <tr>
+                    <th>In all</th>
+                    <td v-for="t in doc.tiers" :key="t.pieces" class="fig" :class="{ yours: t.yours }">
+                      {{ t.inAll }}
+                    </td>
+                  </tr>
+                </tbody>
+              </table>
+            </template>
+            <div class="columns">
+              <div v-for="c in doc.columns" :key="c.label">
+                <h2>{{ c.label }}</h2>
+                <p class="note">{{ c.value }}</p>
+              </div>
             </div>
-          </div>
-        </article>
+          </article>
+        </div>
       </div>
     </div>
     <Keys
@@ -347,9 +362,24 @@ th.fig {
   gap: 20px;
   padding-top: 16px;
 }
+.papers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding-bottom: 10px;
+}
 .frame {
   border: 1.5px dashed var(--rule-strong);
   padding: 40px;
   text-align: center;
+}
+@media print {
+  .desk {
+    display: block;
+  }
+  .paper {
+    border: 0;
+    padding: 0;
+  }
 }
 </style>

@@ -188,32 +188,53 @@ onUnmounted(() => {
         <section aria-label="Count by size">
           <template v-for="(r, i) in rows" :key="r.lineId + r.size">
             <h2 v-if="several && r.lineId !== rows[i - 1]?.lineId" class="line">{{ r.line?.what }}</h2>
-            <button
-              class="row"
-              :class="{ crop: i === at && counting }"
-              :aria-label="`${r.size}: ${r.counted} of ${r.wanted}`"
-              @click="at === i ? set(i, (n) => n + 1) : (at = i)"
-            >
-              <b class="size" :class="{ go: r.counted === r.wanted, long: r.size.length > 4 }">{{ r.size }}</b>
-              <svg
-                :viewBox="`0 0 ${Math.max(14, r.wanted > 40 ? Math.ceil(r.wanted / 12) : r.wanted) * 32} 40`"
-                preserveAspectRatio="xMinYMid meet"
-                aria-hidden="true"
+            <div class="counted" data-again>
+              <button
+                class="row"
+                :class="{ crop: i === at && counting }"
+                :aria-label="`${r.size}: ${r.counted} of ${r.wanted}`"
+                :title="counting ? `All ${r.wanted} are in` : undefined"
+                @click="((at = i), counting && set(i, () => r.wanted))"
               >
-                <path
-                  v-for="n in r.wanted > 40 ? Math.ceil(r.wanted / 12) : r.wanted"
-                  :key="n"
-                  :transform="`translate(${(n - 1) * 32} 1)`"
-                  d="M0 0H7C8 6 20 6 21 0H28V38H0Z"
-                  :fill="n <= (r.wanted > 40 ? r.counted / 12 : r.counted) ? clothOf(r) : 'none'"
-                  stroke="var(--ink)"
-                />
-              </svg>
-              <span class="of"
-                ><b :class="{ go: r.counted === r.wanted }">{{ i === at && typed ? typed : r.counted }}</b> of
-                {{ r.wanted }} <Sign v-if="r.counted === r.wanted" kind="go"
-              /></span>
-            </button>
+                <b class="size" :class="{ go: r.counted === r.wanted, long: r.size.length > 4 }">{{ r.size }}</b>
+                <svg
+                  :viewBox="`0 0 ${Math.max(14, r.wanted > 40 ? Math.ceil(r.wanted / 12) : r.wanted) * 32} 40`"
+                  preserveAspectRatio="xMinYMid meet"
+                  aria-hidden="true"
+                >
+                  <path
+                    v-for="n in r.wanted > 40 ? Math.ceil(r.wanted / 12) : r.wanted"
+                    :key="n"
+                    :transform="`translate(${(n - 1) * 32} 1)`"
+                    d="M0 0H7C8 6 20 6 21 0H28V38H0Z"
+                    :fill="n <= (r.wanted > 40 ? r.counted / 12 : r.counted) ? clothOf(r) : 'none'"
+                    stroke="var(--ink)"
+                  />
+                </svg>
+                <span class="of"
+                  ><b :class="{ go: r.counted === r.wanted }">{{ i === at && typed ? typed : r.counted }}</b> of
+                  {{ r.wanted }} <Sign v-if="r.counted === r.wanted" kind="go"
+                /></span>
+              </button>
+              <template v-if="counting">
+                <button
+                  class="one"
+                  :aria-label="`${r.size}: one less`"
+                  :disabled="r.counted === 0"
+                  @click="((at = i), set(i, (n) => n - 1))"
+                >
+                  −
+                </button>
+                <button
+                  class="one"
+                  :aria-label="`${r.size}: one more`"
+                  :disabled="r.counted >= r.wanted"
+                  @click="((at = i), set(i, (n) => n + 1))"
+                >
+                  +
+                </button>
+              </template>
+            </div>
           </template>
         </section>
         <section class="box">
@@ -279,7 +300,7 @@ onUnmounted(() => {
       :hints="[
         ['Space', 'one in'],
         ['Backspace', 'one out'],
-        ['1 2', 'then Enter: the whole size'],
+        ['1 2', 'then Enter: the whole size', 'here'],
         ['↑ ↓', 'size'],
         ['P', 'packing slip'],
         ['D', 'deliver a part'],
@@ -375,5 +396,31 @@ onUnmounted(() => {
   border: 1.5px dashed var(--rule-strong);
   padding: 40px;
   text-align: center;
+}
+.counted {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  gap: 6px;
+}
+@media (max-width: 1099px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media (max-width: 800px) {
+  .row {
+    grid-template-columns: 72px minmax(0, 1fr) 110px;
+  }
+}
+.one {
+  text-align: center;
+  width: 52px;
+  min-height: 48px;
+  border: 1px solid var(--rule-strong);
+  font-size: 26px;
+  align-self: center;
+}
+.one:disabled {
+  color: var(--ink-3);
 }
 </style>

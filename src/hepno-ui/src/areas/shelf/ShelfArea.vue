@@ -189,9 +189,9 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
     </div>
     <Keys
       :hints="[
-        ['Tab', 'next board'],
-        ['Enter', 'open it, or save'],
-        ['Esc', 'as it was'],
+        ['Tab', 'next board', 'here'],
+        ['Enter', 'open it, or save', 'here'],
+        ['Esc', 'as it was', 'here'],
         ['Z', 'take back'],
       ]"
     />

@@ -1,0 +1,49 @@
+using Hepno.Core.Orders;
+using Hepno.Store;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Deeds;
+
+/// <summary>Takes an order off the line that is not handed over, and brings it back.</summary>
+internal static class OrderEnding
+{
+    /// <summary>Ends it. What was set aside for it is free from then on; what it teaches is counted.</summary>
+    public static long End(SqliteConnection connection, Desk desk, string id, Ending ending, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, desk.Book(connection));
+        if (Ending.Hindrance(ending.Kind, c.Order) is { } hindrance)
+        {
+            throw new RefusedException(409, [hindrance]);
+        }
+        RefusedException.IfAny([.. ending.Problems()]);
+        if (c.Order.Facts.Items.Any(i => i.Kind == GatherKind.Buy && i.DoneAt is null) && Together(connection, c.Order) is { Length: > 0 } other)
+        {
+            throw new RefusedException(409, "film-together", $"The film of {c.Order.Code} is bought together with {other} and is not here yet.", "Part them under Lay out first.");
+        }
+        return OrderDeeds.Put(connection, c, seen, deed, f => f with { Ending = ending, ClosedAt = ending.At });
+    }
+
+    /// <summary>Brings it back: it stands where it stood.</summary>
+    public static long BringBack(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
+    {
+        var c = desk.Case(connection, id, desk.Book(connection));
+        if (c.Order.Facts.Ending is null)
+        {
+            throw new RefusedException(409, "not-ended", $"{c.Order.Code} was not declined, lost or cancelled.", c.Order.Facts.ClosedAt is null ? "It stands on the line." : "It was handed over and closed.");
+        }
+        var kept = DrawerStore.All(connection);
+        var spoken = DrawerStore.SpokenFor(connection, id, "");
+        foreach (var use in (c.Order.Facts.Drawer ?? []).Where(d => c.Order.Facts.Items.All(i => i.Id != $"drawer-{d.Key}" || i.DoneAt is null)))
+        {
+            var left = (kept.FirstOrDefault(k => k.Id == use.KeptId)?.OnHand() ?? 0) - spoken.GetValueOrDefault(use.KeptId);
+            if (left < use.Count)
+            {
+                throw new RefusedException(409, "drawer-taken", $"{c.Order.Code} used {use.Count} transfers of the drawer; another order has taken them since, {Math.Max(0, left)} are left.", "Begin it again from the customer's card: the same again.");
+            }
+        }
+        return OrderDeeds.Put(connection, c, seen, deed, f => f with { Ending = null, ClosedAt = null });
+    }
+
+    private static string Together(SqliteConnection connection, Order order) =>
+        order.Facts.Joined is { Count: > 0 } joined ? joined[0].WithCode : OrderStore.JoinedWith(connection, order.Id) is { } other ? $"T-{other}" : "";
+}

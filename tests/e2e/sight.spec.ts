@@ -1,0 +1,126 @@
+import { expect, type Page } from '@playwright/test'
+import { clean } from './axe'
+import { test } from './server'
+import { unsightly } from './sight'
+
+/** What the shop is used on: a wide desk, the usual one, two tablets each way round, and 200% zoom of the usual one. */
+const sizes = [
+  [1680, 1050],
+  [1280, 800],
+  [1180, 820],
+  [1024, 768],
+  [820, 1180],
+  [640, 400],
+] as const
+
+/** Every view with an order that is there to be worked on. */
+const views: [path: string, order: string][] = [
+  ['/ask', 'demo-206'],
+  ['/compare', 'demo-205'],
+  ['/layout', 'demo-211'],
+  ['/layout', 'demo-204'],
+  ['/quote', 'demo-204'],
+  ['/gather', 'demo-203'],
+  ['/press', 'demo-202'],
+  ['/send', 'demo-208'],
+  ['/learn', 'demo-201'],
+  ['/shelf', 'demo-201'],
+  ['/floor', 'demo-201'],
+  ['/numbers', 'demo-201'],
+]
+
+async function look(page: Page, path: string, order: string): Promise<string[]> {
+  await page.evaluate((id) => localStorage.setItem('hepno-in-hand', id), order)
+  const findings: string[] = []
+  for (const [width, height] of sizes) {
+    await page.setViewportSize({ width, height })
+    await page.goto(path)
+    await page.waitForTimeout(700)
+    await page.waitForTimeout(300)
+    findings.push(...(await unsightly(page)).map((f) => `${width} × ${height}: ${f}`))
+  }
+  return findings
+}
+
+for (const [path, order] of views)
+  test(`${path} with ${order} can be read and reached at six sizes`, async ({ page, server: _ }) => {
+    const errors: string[] = []
+    page.on('console', (m) => m.type() === 'error' && errors.push(m.text()))
+    page.on('pageerror', (e) => errors.push(e.message))
+    await page.goto('/ask')
+    await expect(page.getByLabel('Order in hand')).toContainText('T-')
+    expect(await look(page, path, order)).toEqual([])
+    await clean(page)
+    expect(errors).toEqual([])
+  })
+
+test.describe('a run by touch', () => {
+  test.use({ hasTouch: true })
+  const tablets = [
+    [820, 1180],
+    [1024, 768],
+    [1180, 820],
+    [1280, 800],
+  ] as const
+
+  test('is read and reached at four sizes: heat, seconds, pressure and peel whole, verdicts as tall as a hot hand needs', async ({
+    page,
+    server: _,
+  }) => {
+    await page.goto('/press')
+    await page.request.post('/api/runs/demo-202/start')
+    await page.goto('/run/demo-202')
+    for (const [width, height] of tablets) {
+      await page.setViewportSize({ width, height })
+      await expect(page.getByRole('button', { name: /^Good/ })).toBeVisible()
+      expect((await unsightly(page)).map((f) => `${width} × ${height}: ${f}`)).toEqual([])
+      for (const words of ['310 °F', '15 s', 'medium', 'cold peel']) {
+        const part = page.locator('.recipe b', { hasText: words })
+        await expect(part).toBeInViewport({ ratio: 1 })
+        const seen = await part.evaluate((e) => {
+          const box = e.getBoundingClientRect()
+          const top = document.elementFromPoint(box.left + box.width / 2, box.top + box.height / 2)
+          return top === e && e.getClientRects().length === 1
+        })
+        expect(seen, `${words} at ${width} × ${height}`).toBe(true)
+      }
+      for (const verdict of [/^Good/, /^Spoiled/])
+        expect((await page.getByRole('button', { name: verdict }).boundingBox())!.height).toBeGreaterThanOrEqual(112)
+    }
+  })
+
+  test('is done by fingers alone: closed, lifted, judged, taken back, the other end, not spoiled after all, left', async ({
+    page,
+    server: _,
+  }) => {
+    await page.setViewportSize({ width: 820, height: 1180 })
+    await page.goto('/press')
+    await page.request.post('/api/runs/demo-202/start')
+    await page.goto('/run/demo-202')
+    const piece = page.getByTestId('piece').or(page.locator('[data-test=piece]'))
+    const good = page.locator('[data-test=good]')
+    await expect(good).toHaveText('9 good')
+    await expect(piece).toHaveText('11')
+    await page.getByRole('button', { name: /^Close/ }).tap()
+    await page.getByRole('button', { name: /^Lift/ }).tap()
+    await page.getByRole('button', { name: /^Good/ }).tap()
+    await expect(good).toHaveText('10 good')
+    await page.getByRole('button', { name: /^Take back 11/ }).tap()
+    await expect(good).toHaveText('9 good')
+    // the reasons are closed again without a verdict, and do not judge by themselves
+    await page.getByRole('button', { name: /^Spoiled/ }).tap()
+    await page.waitForTimeout(6000)
+    await page.getByRole('button', { name: /not spoiled/ }).tap()
+    await expect(page.locator('[data-test=spoiled]')).toHaveText('1 spoiled')
+    await page.getByRole('button', { name: /^Other end/ }).tap()
+    await expect(piece).toHaveText('24')
+    // leaving a closed press asks, with buttons
+    await page.getByRole('button', { name: /^Close/ }).tap()
+    await page.getByRole('button', { name: /Leave/ }).tap()
+    await page.getByRole('button', { name: /stay/ }).tap()
+    await expect(page).toHaveURL(/run/)
+    await page.getByRole('button', { name: /Leave/ }).tap()
+    await page.getByRole('alertdialog').getByRole('button', { name: /leave/ }).tap()
+    await expect(page).toHaveURL(/press/)
+  })
+})
