@@ -5,7 +5,7 @@ namespace Hepno.Web;
 /// <summary>The program's own pages, scripts and fonts: they hold nothing of the shop, so that a device may see them before it is let in.</summary>
 internal sealed class AppFiles
 {
-    private static readonly HashSet<string> Kinds = [".html", ".js", ".css", ".woff2", ".svg", ".png", ".ico"];
+    private static readonly HashSet<string> Kinds = [".html", ".js", ".css", ".woff2", ".svg", ".png", ".ico", ".webm"];
 
     private readonly HashSet<string> paths = [];
 

@@ -16,6 +16,7 @@ test('an order is lost, is found as lost, teaches its price and is brought back 
 }) => {
   await inHand(page, 'demo-204', '/quote')
   await slip(page).getByRole('button', { name: 'Send $' }).click()
+  await page.getByRole('button', { name: 'Send it', exact: true }).click()
   await expect(slip(page)).toContainText('Their yes to the proof')
   await slip(page).getByRole('button', { name: 'It comes to nothing' }).click()
   const dialog = page.getByRole('dialog', { name: 'T-204 comes to nothing' })

@@ -105,6 +105,13 @@ test.describe('a run by touch', () => {
     await page.getByRole('button', { name: /^Lift/ }).tap()
     await page.getByRole('button', { name: /^Good/ }).tap()
     await expect(good).toHaveText('10 good')
+    // the first tap has begun the film that keeps the screen awake, with its sound
+    const film = page.locator('video')
+    const at = () =>
+      film.evaluate((v: HTMLVideoElement) => (v.paused || v.muted || v.volume === 0 ? -1 : v.currentTime))
+    const before = await at()
+    expect(before).toBeGreaterThanOrEqual(0)
+    await expect.poll(at).toBeGreaterThan(before)
     await page.getByRole('button', { name: /^Take back 11/ }).tap()
     await expect(good).toHaveText('9 good')
     // the reasons are closed again without a verdict, and do not judge by themselves

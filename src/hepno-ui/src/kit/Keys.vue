@@ -35,19 +35,17 @@ function press(chord: string): void {
         ><kbd v-for="key in keys.split(' ')" :key="key">{{ key }}</kbd
         >{{ what }}</span
       >
-      <span v-else data-again
+      <span v-else data-again class="pair"
         ><button
-          v-for="(chord, i) in chords(keys)"
+          v-for="chord in chords(keys)"
           :key="chord"
-          :aria-label="`${what}, key ${chord}`"
+          :aria-label="`Key ${chord}`"
+          :title="what"
           @mousedown.prevent
           @click="press(chord)"
         >
-          <kbd v-for="key in chord.split(' ')" :key="key">{{ key }}</kbd><template
-            v-if="i === chords(keys).length - 1"
-            >{{ what }}</template
-          >
-        </button></span
+          <kbd v-for="key in chord.split(' ')" :key="key">{{ key }}</kbd></button
+        ><span @mousedown.prevent @click="press(chords(keys).at(-1)!)">{{ what }}</span></span
       >
     </template>
     <slot />
@@ -61,5 +59,8 @@ button {
 }
 kbd {
   margin-right: 4px;
+}
+.pair > span {
+  cursor: pointer;
 }
 </style>

@@ -145,6 +145,19 @@ describe('a deed', () => {
     ])
   })
 
+  test('that stops something does not wait for it', async () => {
+    const path = '/api/artwork/large'
+    let measured = () => {}
+    const answer = new Promise<Response>((done) => (measured = () => done(json(200, {}))))
+    const pick: Answer = (sent) => (sent.method === 'PUT' ? answer : json(200, {}))
+    const sent = program(pick, pick)
+    const upload = send(new Request(`http://hepno.test${path}/file`, { method: 'PUT', body: 'pixels' }))
+    await send(call('DELETE', `${path}/progress`, 0, {}))
+    expect(sent.map((s) => s.method).sort()).toEqual(['DELETE', 'PUT'])
+    measured()
+    await upload
+  })
+
   test('that was not answered is not done again by itself', async () => {
     const sent = program('silent')
     await expect(send(call('POST', `${thing()}/send`, 5, {}))).rejects.toThrow('no answer')

@@ -23,7 +23,7 @@ const pauseMs = 1000
  */
 export async function send(request: Request): Promise<Response> {
   const path = new URL(request.url).pathname
-  if (isReading(request.method, path)) return answer(request)
+  if (waitsForNothing(request.method, path)) return answer(request)
   const over = underWay()
   try {
     if (!isEdit(request, path)) return await laneOf(path).after(() => deed(request, laneOf(path)))
@@ -78,9 +78,9 @@ function typedOf(edit: Edit, stands: Record<string, unknown>): string {
   return JSON.stringify(Object.fromEntries(names.map((n) => [n, stands[n] ?? null])))
 }
 
-/** Calls that change nothing, whatever their verb. */
-const isReading = (method: string, path: string): boolean =>
-  method === 'GET' || /^\/api\/(compute\/|layout-searches\/)|\/layout\/(try|search)$|\/look$/.test(path)
+/** Calls that change nothing kept, whatever their verb; and what stops something, which must not wait for it. */
+const waitsForNothing = (method: string, path: string): boolean =>
+  method === 'GET' || /^\/api\/(compute\/|layout-searches\/)|\/(layout\/(try|search)|look|progress)$/.test(path)
 
 /** A thing as it is typed. A verdict has its own box; what steers a machine or lets a device in holds at once or not at all. */
 const isEdit = (request: Request, path: string): boolean =>

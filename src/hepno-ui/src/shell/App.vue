@@ -191,8 +191,9 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   <PairScreen v-if="link.shutOut" />
   <RouterView v-else-if="bare" />
   <div v-else class="app">
+    <a class="skip" href="#work">To the work</a>
     <WorkLine :waiting="waiting" @ask="newAsk" @find="finding = true" />
-    <main>
+    <main id="work" tabindex="-1">
       <p v-for="n in shop.line?.notices" :key="n.code" class="notice" role="status">
         <Sign kind="caution" /><b>{{ n.sentence }}</b> {{ n.remedy }}
       </p>
@@ -249,6 +250,21 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   height: 100%;
   display: grid;
   grid-template: var(--line-h) minmax(0, 1fr) / minmax(0, 1fr) var(--slip-w);
+}
+.skip {
+  position: absolute;
+  left: 8px;
+  top: -60px;
+  z-index: 5;
+  background: var(--ink);
+  color: var(--bleach);
+  padding: 8px 14px;
+}
+.skip:focus {
+  top: 8px;
+}
+main:focus {
+  outline: none;
 }
 main {
   min-width: 0;

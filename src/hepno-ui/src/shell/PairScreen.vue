@@ -38,6 +38,10 @@ async function pair(): Promise<void> {
         What the shop calls this device
         <input v-model="name" maxlength="60" placeholder="Tablet at press 1" />
       </label>
+      <p class="small quiet">
+        At a press: set this tablet itself to keep its screen on while it is plugged in. Hepno keeps it awake in a run
+        as far as the browser lets it.
+      </p>
       <p v-if="problem" class="problem" role="alert">{{ problem.sentence }} {{ problem.remedy }}</p>
       <button class="go-button" :disabled="code.trim().length < 6 || name.trim() === ''">Let in</button>
     </form>

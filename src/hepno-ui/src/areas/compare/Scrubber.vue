@@ -179,7 +179,17 @@ function drag(event: PointerEvent): void {
       <path :d="`M0 62H${width}`" stroke="var(--rule-strong)" />
       <g v-for="m in marks" :key="m">
         <path :d="`M${x(m)} 58v8`" stroke="var(--rule-strong)" />
-        <text :x="x(m)" y="80" font-size="13" text-anchor="middle" fill="var(--ink-2)">{{ m }}</text>
+        <!-- the flag says the count it stands at -->
+        <text
+          v-if="Math.abs(x(m) - x(comparison.pieces)) > 40"
+          :x="x(m)"
+          y="80"
+          font-size="13"
+          text-anchor="middle"
+          fill="var(--ink-2)"
+        >
+          {{ m }}
+        </text>
       </g>
       <g v-for="r in ribbons" :key="r.name" :transform="`translate(0 ${r.at + 14})`">
         <g v-for="p in r.parts" :key="p.from">

@@ -153,4 +153,9 @@ async function bring(event: Event): Promise<void> {
   font-size: 12px;
   max-width: 200px;
 }
+.small a {
+  display: inline-block;
+  min-width: 28px;
+  line-height: 26px;
+}
 </style>

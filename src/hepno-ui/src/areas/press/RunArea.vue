@@ -8,6 +8,7 @@ import RunField from './RunField.vue'
 import RunSide from './RunSide.vue'
 import { sound } from './sound'
 import { tap } from './tap'
+import { wake } from './wake'
 
 const router = useRouter()
 const id = String(useRoute().params.order)
@@ -31,6 +32,7 @@ function onKey(event: KeyboardEvent): void {
   event.stopPropagation()
   if (event.repeat) return
   sound.unlock()
+  wake.start()
   const key = event.key.toLowerCase()
   if (leaving.value) {
     if (key === 'enter') void leave(true)
@@ -78,7 +80,8 @@ onUnmounted(() => {
 </script>
 
 <template>
-  <div class="run">
+  <main class="run">
+    <h1 class="sr">Run {{ run.view?.code }}</h1>
     <header>
       <button class="leave" @pointerup="tap($event, () => leave(false))"><kbd>Esc</kbd> Leave</button>
       <b class="mono">{{ run.view?.code }}</b><span class="who">{{ run.view?.customer }}</span>
@@ -134,7 +137,7 @@ onUnmounted(() => {
     <span class="sr" aria-live="assertive">{{ run.verb }}</span><span class="sr" aria-live="polite">{{
       run.said
     }}</span>
-  </div>
+  </main>
 </template>
 
 <style scoped>

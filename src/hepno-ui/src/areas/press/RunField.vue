@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onMounted, onUnmounted, ref } from 'vue'
 import type { Schemas } from '../../api/client'
 import { named, type Run } from './run'
 import type { RunState } from './tasks'
+import { wake } from './wake'
 
 /** What to do now, large enough for two metres; while the press is closed the field drains like a tank. */
 const props = defineProps<{ run: Run; view: Schemas['RunView']; state: RunState }>()
@@ -10,6 +11,9 @@ const props = defineProps<{ run: Run; view: Schemas['RunView']; state: RunState 
 const onSize = computed(() => props.run.pass?.onSizes.find((s) => s.garment === props.run.current?.size))
 /** The piece's own name, where this print shows it. */
 const own = computed(() => (props.run.pass?.own ? props.run.current?.says : ''))
+const film = ref<HTMLVideoElement | null>(null)
+onMounted(() => wake.shows(film.value))
+onUnmounted(() => wake.shows(null))
 </script>
 
 <template>
@@ -18,6 +22,7 @@ const own = computed(() => (props.run.pass?.own ? props.run.current?.says : ''))
     :class="{ wait: run.held, over: run.over }"
     :aria-label="`${run.verb} piece ${run.current ? named(run.current) : ''}`"
   >
+    <video ref="film" src="/wake.webm" class="film" loop playsinline aria-hidden="true" tabindex="-1"></video>
     <div
       v-for="layer in ['paper', 'hot']"
       :key="layer"
@@ -71,6 +76,13 @@ const own = computed(() => (props.run.pass?.own ? props.run.current?.says : ''))
   overflow: hidden;
   background: var(--bleach);
   border-right: 1.5px solid var(--ink);
+}
+.film {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  object-fit: fill;
 }
 .layer {
   position: absolute;
