@@ -60,9 +60,9 @@ export function sendLeft(ask: (stale: Stale, send: (what: unknown, at: number) =
       .after(() => deliver(edit, lane))
       .then(async (response) => {
         if (response.ok) return
-        const said = (await response.json().catch(() => ({}))) as Partial<Stale> & { problems?: { sentence: string }[] }
-        if (said.merged && said.collide?.length) ask(said as Stale, (what, at) => sendAsChosen(edit, what, at))
-        else edits.refused = [...edits.refused, { edit, sentence: said.problems?.[0]?.sentence ?? 'It was refused.' }]
+        const why = await said<Stale & { problems: { sentence: string }[] }>(response)
+        if (why.merged && why.collide?.length) ask(why as Stale, (what, at) => sendAsChosen(edit, what, at))
+        else edits.refused = [...edits.refused, { edit, sentence: why.problems?.[0]?.sentence ?? 'It was refused.' }]
       })
   }
 }
@@ -123,7 +123,7 @@ async function deliver(edit: Edit, lane: Lane): Promise<Response> {
     // it was new and is there: an earlier try came through, and only its answer was lost
     if (response.status === 428 && edit.version === 0 && edit.tried) return kept(edit, lane, 1)
     if (response.status === 409) {
-      const stale = (await response.clone().json()) as Partial<Stale>
+      const stale = await said<Stale>(response)
       if (stale.merged && settled(edit, stale as Stale, lane)) {
         if (stale.differ!.length === 0) return kept(edit, lane, stale.version!)
         keepHere(edit)
@@ -171,7 +171,16 @@ function kept(edit: Edit, lane: Lane, version: number): Response {
 }
 
 async function note(response: Response, from: number, lane: Lane): Promise<void> {
-  if (!response.ok || !(response.headers.get('Content-Type') ?? '').includes('json')) return
-  const { version } = (await response.clone().json()) as { version?: unknown }
+  const { version } = response.ok ? await said<{ version: unknown }>(response) : {}
   if (typeof version === 'number') lane.made(from > 0 ? from : version - 1, version)
+}
+
+/** What an answer says, as far as it says something in JSON. */
+async function said<T extends object>(response: Response): Promise<Partial<T>> {
+  if (!(response.headers.get('Content-Type') ?? '').includes('json')) return {}
+  const value: unknown = await response
+    .clone()
+    .json()
+    .catch(() => null)
+  return value !== null && typeof value === 'object' ? (value as Partial<T>) : {}
 }

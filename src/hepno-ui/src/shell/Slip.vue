@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { link } from '../sending/link'
 import Garment from '../kit/Garment.vue'
 import { atPress, shop } from './state'
@@ -13,6 +13,11 @@ const onBack = computed(() => {
 })
 /** What the folded slip of a narrow screen shows. */
 const folded = computed(() => slip.value?.rows.filter((r) => ['Price', 'Due'].includes(r.label)) ?? [])
+const narrowest = matchMedia('(max-width: 1099px)')
+const narrow = ref(narrowest.matches)
+const turned = () => (narrow.value = narrowest.matches)
+onMounted(() => narrowest.addEventListener('change', turned))
+onUnmounted(() => narrowest.removeEventListener('change', turned))
 const from = ref(0)
 const swipe = 40
 /** A finger that goes up opens the slip, one that goes down folds it. */
@@ -27,7 +32,7 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
 <template>
   <aside class="slip" :class="{ lost: link.lostAt, open: shop.slipOpen }" aria-label="Order in hand">
     <button
-      v-if="slip && shop.held"
+      v-if="slip && shop.held && narrow"
       class="fold"
       :aria-expanded="shop.slipOpen"
       @click="shop.slipOpen = !shop.slipOpen"
@@ -320,9 +325,6 @@ li.bad::before {
   background: var(--calico);
   color: var(--ink-2);
   cursor: default;
-}
-.fold {
-  display: none;
 }
 @media (max-width: 1279px) {
   .garment {

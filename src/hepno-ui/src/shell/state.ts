@@ -98,11 +98,14 @@ async function showWork(): Promise<void> {
   if (id === workAt(shop.station)) shop.order = work
 }
 
+/** Stations where an order is worked on before it stands there: a part is given away while the rest is pressed, a quote is read before it is laid out. */
+const early: Record<string, string> = { send: 'press', quote: 'layout' }
+
 function workAt(station: string): string {
   const held = shop.held
   const there = shop.line?.stations.find((s) => s.station === station)?.pegs ?? []
   const at = (name: string) => stations.indexOf(name as StationName)
-  const behind = held && held.station !== 'closed' && at(held.station) < at(station)
+  const behind = held && held.station !== 'closed' && held.station !== early[station] && at(held.station) < at(station)
   return behind && there.length > 0 ? there[0]!.id : shop.inHand
 }
 
