@@ -21,7 +21,12 @@ test('pictures @shots', async ({ page, request, server }) => {
   const shot = async (name: string, path: string) => {
     await page.evaluate((order) => sessionStorage.setItem('hand', order), hand)
     await page.goto(`${server.url}${path}`)
-    await expect(page.getByText(/^T-2\d\d/).first()).toBeVisible()
+    await expect(
+      page
+        .locator('b, h1, .no')
+        .filter({ hasText: /^T-2\d\d/ })
+        .first(),
+    ).toBeVisible()
     // the ribbons come a moment after the comparison
     if (path === '/compare') await expect(page.getByText(/Upper ribbon/)).toBeVisible({ timeout: 20_000 })
     await page.waitForTimeout(900)
