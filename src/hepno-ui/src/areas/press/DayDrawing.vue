@@ -164,11 +164,11 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
           <title>{{ above(b) }}</title>
           {{ fitting(l, b, above(b)) }}
         </text>
-        <text :x="within(b.start) + 6" :y="ground(b.temperatureF) + 18" font-size="13">
+        <text :x="within(b.start) + 6" :y="ground(b.temperatureF) + 18" font-size="13" class="over">
           <title>{{ under(b) }}</title>
           {{ fitting(l, b, under(b)) }}
         </text>
-        <text v-if="b.platens" :x="within(b.start) + 6" :y="ground(b.temperatureF) + 34" font-size="13">
+        <text v-if="b.platens" :x="within(b.start) + 6" :y="ground(b.temperatureF) + 34" font-size="13" class="over">
           <title>{{ b.platens }}</title>
           {{ fitting(l, b, b.platens) }}
         </text>
