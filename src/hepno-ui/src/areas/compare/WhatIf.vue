@@ -113,7 +113,7 @@ onMounted(() => first.value[0]?.focus())
   gap: 10px;
   align-items: center;
   font-size: var(--t-small);
-  height: 21px;
+  height: 25px;
 }
 .row b {
   text-align: right;
@@ -122,7 +122,6 @@ input[type='range'] {
   accent-color: var(--ink);
   width: 100%;
   margin: 0;
-  height: 18px;
-  min-height: 0;
+  height: 24px;
 }
 </style>
