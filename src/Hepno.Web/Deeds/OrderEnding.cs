@@ -33,12 +33,14 @@ internal static class OrderEnding
         }
         var kept = DrawerStore.All(connection);
         var spoken = DrawerStore.SpokenFor(connection, id, "");
-        foreach (var use in (c.Order.Facts.Drawer ?? []).Where(d => c.Order.Facts.Items.All(i => i.Id != $"drawer-{d.Key}" || i.DoneAt is null)))
+        var waiting = (c.Order.Facts.Drawer ?? []).Where(d => c.Order.Facts.Items.All(i => i.Id != $"drawer-{d.Key}" || i.DoneAt is null));
+        // several prints of an order may take from the same transfers
+        foreach (var (keptId, count) in waiting.GroupBy(d => d.KeptId).Select(g => (g.Key, g.Sum(d => d.Count))))
         {
-            var left = (kept.FirstOrDefault(k => k.Id == use.KeptId)?.OnHand() ?? 0) - spoken.GetValueOrDefault(use.KeptId);
-            if (left < use.Count)
+            var left = (kept.FirstOrDefault(k => k.Id == keptId)?.OnHand() ?? 0) - spoken.GetValueOrDefault(keptId);
+            if (left < count)
             {
-                throw new RefusedException(409, "drawer-taken", $"{c.Order.Code} used {use.Count} transfers of the drawer; another order has taken them since, {Math.Max(0, left)} are left.", "Begin it again from the customer's card: the same again.");
+                throw new RefusedException(409, "drawer-taken", $"{c.Order.Code} used {count} transfers of the drawer; another order has taken them since, {Math.Max(0, left)} are left.", "Begin it again from the customer's card: the same again.");
             }
         }
         return OrderDeeds.Put(connection, c, seen, deed, f => f with { Ending = null, ClosedAt = null });

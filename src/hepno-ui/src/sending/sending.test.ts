@@ -9,13 +9,15 @@ interface Sent {
   match: string | null
   body: string
 }
+/** A request has to name a host; nothing is sent to it. */
+const here = 'http://127.0.0.1'
 type Answer = (sent: Sent) => Response | Promise<Response>
 
 /** A program that answers as told, one answer a call; no answer where it is told to be silent. */
 function program(...answers: (Answer | 'silent')[]): Sent[] {
   const sent: Sent[] = []
   vi.stubGlobal('fetch', async (to: Request | string, more?: RequestInit) => {
-    const request = to instanceof Request ? to : new Request(new URL(to, 'http://hepno.test'), more)
+    const request = to instanceof Request ? to : new Request(here + to, more)
     const { pathname } = new URL(request.url)
     const call = {
       method: request.method,
@@ -48,7 +50,7 @@ const stale =
     })
 
 const call = (method: string, path: string, version: number, body: unknown): Request =>
-  new Request(`http://hepno.test${path}`, {
+  new Request(`${here}${path}`, {
     method,
     headers: { 'Content-Type': 'application/json', ...(version > 0 ? { 'If-Match': `"${version}"` } : {}) },
     body: JSON.stringify(body),
@@ -151,7 +153,7 @@ describe('a deed', () => {
     const answer = new Promise<Response>((done) => (measured = () => done(json(200, {}))))
     const pick: Answer = (sent) => (sent.method === 'PUT' ? answer : json(200, {}))
     const sent = program(pick, pick)
-    const upload = send(new Request(`http://hepno.test${path}/file`, { method: 'PUT', body: 'pixels' }))
+    const upload = send(new Request(`${here}${path}/file`, { method: 'PUT', body: 'pixels' }))
     await send(call('DELETE', `${path}/progress`, 0, {}))
     expect(sent.map((s) => s.method).sort()).toEqual(['DELETE', 'PUT'])
     measured()

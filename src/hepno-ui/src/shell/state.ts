@@ -71,15 +71,18 @@ export async function refreshLine(): Promise<void> {
 }
 
 export async function refreshOrder(): Promise<void> {
+  await refreshHeld()
+  if (shop.held) await showWork()
+}
+
+async function refreshHeld(): Promise<void> {
   if (!shop.inHand) {
     shop.held = shop.order = null
     return
   }
   try {
     const got = await read(shop.inHand)
-    if (got.id !== shop.inHand) return
-    shop.held = got
-    await showWork()
+    if (got.id === shop.inHand) shop.held = got
   } catch (refused) {
     if (refused instanceof Refusal && refused.status === 404) {
       shop.inHand = ''
@@ -117,7 +120,9 @@ export async function lookAt(path: string): Promise<void> {
 }
 
 export async function refresh(): Promise<void> {
-  await Promise.all([refreshLine(), refreshOrder()])
+  await Promise.all([refreshLine(), refreshHeld()])
+  // whose work is shown follows from both
+  if (shop.held) await showWork()
 }
 
 /** Runs something a person asked for; a refusal is shown, never thrown further. Returns whether it was done. */

@@ -132,6 +132,7 @@ const share = (x: number) => `${number(x * 100, 1, format())}%`
   </section>
 </template>
 
+<style scoped src="./tables.css"></style>
 <style scoped>
 .shop {
   border-top: 2px solid var(--ink);
@@ -143,17 +144,6 @@ const share = (x: number) => `${number(x * 100, 1, format())}%`
   grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
   gap: 28px;
   align-items: start;
-}
-table {
-  width: 100%;
-}
-td,
-th {
-  padding: 4px 8px 4px 0;
-  border-bottom: 1px solid var(--rule);
-}
-th.fig {
-  text-align: right;
 }
 .offer {
   border-left: 3px solid var(--ink);

@@ -46,20 +46,10 @@ onUnmounted(() => stop())
   </section>
 </template>
 
+<style scoped src="./tables.css"></style>
 <style scoped>
 section {
   padding-top: 18px;
   max-width: 760px;
-}
-table {
-  width: 100%;
-}
-td,
-th {
-  padding: 4px 8px 4px 0;
-  border-bottom: 1px solid var(--rule);
-}
-th.fig {
-  text-align: right;
 }
 </style>
