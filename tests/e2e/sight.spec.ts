@@ -54,6 +54,15 @@ for (const [path, order] of views)
     expect(errors).toEqual([])
   })
 
+test.describe('shortly before ten', () => {
+  test.use({ now: '2026-06-02T09:47:00Z', timezoneId: 'UTC' })
+  test('the clock of the press day covers no hour', async ({ page, server: _ }) => {
+    await page.goto('/ask')
+    await expect(page.getByLabel('Order in hand')).toContainText('T-')
+    expect(await look(page, '/press', 'demo-202')).toEqual([])
+  })
+})
+
 test.describe('a run by touch', () => {
   test.use({ hasTouch: true })
   const tablets = [

@@ -14,7 +14,8 @@ const left = 130
 const width = 860
 const from = computed(() => (props.view.open ? Math.floor(minuteOf(props.view.open) / 60) * 60 : 480))
 const to = computed(() => (props.view.close ? Math.ceil(minuteOf(props.view.close) / 60) * 60 : 1080))
-const x = (iso: string) => left + ((minuteOf(iso) - from.value) / (to.value - from.value)) * width
+const along = (minute: number) => left + ((minute - from.value) / (to.value - from.value)) * width
+const x = (iso: string) => along(minuteOf(iso))
 const within = (iso: string) => Math.max(left, Math.min(left + width, x(iso)))
 const hours = computed(() => Array.from({ length: (to.value - from.value) / 60 + 1 }, (_, i) => from.value + i * 60))
 const lane = computed(() => (props.view.lanes.length > 1 ? 150 : 230))
@@ -36,6 +37,8 @@ function fitting(l: Schemas['PressLaneView'], b: Schemas['BatchView'], words: st
 }
 const under = (b: Schemas['BatchView']) => `${b.temperature} ${personOf(b.personId)}${b.moved ? ', moved' : ''}`
 const today = computed(() => props.view.day === props.view.now.slice(0, 10))
+/** An hour gives way to the clock that stands beside or on it. */
+const clear = (hour: number) => !today.value || Math.abs(along(hour) - within(props.view.now)) > 36
 
 // dragging a batch: its ghost follows the pointer and is placed where it is let go
 const drawing = ref<SVGSVGElement>()
@@ -93,13 +96,8 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
     "
   >
     <g v-for="h in hours" :key="h">
-      <text :x="left + ((h - from) / (to - from)) * width" y="16" font-size="14" text-anchor="middle">
-        {{ h / 60 }}
-      </text>
-      <path
-        :d="`M${left + ((h - from) / (to - from)) * width} 22V${26 + view.lanes.length * lane}`"
-        stroke="var(--rule)"
-      />
+      <text v-if="clear(h)" :x="along(h)" y="16" font-size="14" text-anchor="middle">{{ h / 60 }}</text>
+      <path :d="`M${along(h)} 22V${26 + view.lanes.length * lane}`" stroke="var(--rule)" />
     </g>
     <g v-for="(l, i) in view.lanes" :key="l.pressId" :transform="`translate(0 ${26 + i * lane})`">
       <path d="M0 0H1000" stroke="var(--ink)" />
@@ -190,7 +188,7 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
     </g>
     <g v-if="ghost" :transform="`translate(0 ${26 + ghost.press * lane})`" aria-hidden="true">
       <rect
-        :x="left + ((ghost.at - from) / (to - from)) * width"
+        :x="along(ghost.at)"
         :y="lane - 74"
         :width="Math.max(20, (ghost.minutes / (to - from)) * width)"
         height="60"
@@ -199,14 +197,7 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
         stroke-width="3"
         stroke-dasharray="7 4"
       />
-      <text
-        :x="left + ((ghost.at - from) / (to - from)) * width + 6"
-        :y="lane - 80"
-        font-size="15"
-        font-weight="640"
-        fill="var(--go)"
-        class="over"
-      >
+      <text :x="along(ghost.at) + 6" :y="lane - 80" font-size="15" font-weight="640" fill="var(--go)" class="over">
         {{ ghost.code }} from {{ spoken(ghost.at) }}
       </text>
     </g>
