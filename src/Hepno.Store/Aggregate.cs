@@ -42,7 +42,8 @@ public sealed class Aggregate<T>(string kind, string table, Func<SqliteConnectio
     /// <summary>Ids of all there are, for reading very many one by one.</summary>
     public List<string> Ids(SqliteConnection connection) => connection.Query($"SELECT id FROM {table} ORDER BY id", r => r.Text("id"));
 
-    /// <summary>Writes a new version. <paramref name="seen"/> is the version the change was made from, 0 for something new.</summary>
+    /// <summary>Writes a new version, or where nothing is changed leaves the one that stands. <paramref name="seen"/> is the version the change was made from, 0 for something new.</summary>
+    /// <returns>The version that stands now.</returns>
     /// <exception cref="StaleException">Another version stands.</exception>
     public long Put(SqliteConnection connection, T value, long seen, Deed deed) => Put(connection, value, seen, deed, null);
 
@@ -78,9 +79,15 @@ public sealed class Aggregate<T>(string kind, string table, Func<SqliteConnectio
         {
             throw new StaleException(kind, id, seen, stands);
         }
+        var was = before is null ? null : JsonSerializer.Serialize(before.Value, Json);
+        // kept as it stands, there would be nothing to take back; a deed that cannot be taken back changes more than the thing itself
+        if (restores is null && deed.Undoable && was == JsonSerializer.Serialize(value, Json))
+        {
+            return stands;
+        }
         write(connection, value, stands + 1);
         connection.Execute("INSERT INTO history (kind, id, version, json, deed, device, at, undoable, restores) VALUES (@kind, @id, @version, @json, @deed, @device, @at, @undoable, @restores)",
-            ("@kind", kind), ("@id", id), ("@version", stands + 1), ("@json", before is null ? null : JsonSerializer.Serialize(before.Value, Json)), ("@deed", deed.Name), ("@device", deed.Device),
+            ("@kind", kind), ("@id", id), ("@version", stands + 1), ("@json", was), ("@deed", deed.Name), ("@device", deed.Device),
             ("@at", deed.At), ("@undoable", deed.Undoable && before is not null), ("@restores", restores));
         ChangeStore.Add(connection, kind, id, stands + 1, deed.At);
         return stands + 1;

@@ -40,6 +40,8 @@ public sealed class ShelfTests : IDisposable
         Assert.Equal(Text(first), Text(db.Read(c => aggregate.Get(c, id))?.Value));
         Assert.Throws<StaleException>(() => db.Write(c => aggregate.Put(c, second, 0, Deed)));
         Assert.Equal(2, db.Write(c => aggregate.Put(c, second, 1, Deed)));
+        // kept again as it stands: nothing to take back
+        Assert.Equal(2, db.Write(c => aggregate.Put(c, second, 2, Deed)));
         Assert.Equal(Text(second), Text(db.Read(c => aggregate.All(c)).Single(v => Text(v.Value) == Text(second)).Value));
         Assert.Equal(Text(first), Text(db.Read(c => aggregate.At(c, id, 1))));
         Assert.Equal(3, db.Write(c => UndoStore.Undo(c, "tests", Deed.At)).Version);
