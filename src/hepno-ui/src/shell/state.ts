@@ -82,7 +82,10 @@ async function refreshHeld(): Promise<void> {
   }
   try {
     const got = await read(shop.inHand)
-    if (got.id === shop.inHand) shop.held = got
+    if (got.id !== shop.inHand) return
+    shop.held = got
+    // one order is never shown in two states: what the slip offers is done to what is worked on
+    if (shop.order?.id === got.id) shop.order = got
   } catch (refused) {
     if (refused instanceof Refusal && refused.status === 404) {
       shop.inHand = ''
