@@ -95,6 +95,7 @@ public static class OrderStore
         var drawer = connection.Query($"SELECT * FROM order_drawer WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new FromDrawer(r.Text("line_id"), r.Text("key"), r.Text("kept_id"), r.Int("pieces"), r.Text("film_id"))), values).ToLookup(s => s.Of, s => s.Value);
         var joined = connection.Query($"SELECT * FROM order_joined WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new JoinedFilm(r.Text("line_id"), r.Text("with_order"), r.Text("with_code"))), values).ToLookup(s => s.Of, s => s.Value);
         var remnants = connection.Query($"SELECT * FROM order_remnant WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new FromRemnant(r.Text("line_id"), r.Text("placement_id"), r.Int("layer"), r.Text("remnant_id"), r.Text("vinyl_id"), r.Real("width_in"), r.Real("length_in"))), values).ToLookup(s => s.Of, s => s.Value);
+        var last = connection.Query($"SELECT * FROM order_last WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new LastTime(r.Text("line_id"), r.Text("code"), r.Text("method_id"), r.Money("price_micros"), r.Utc("at"))), values).ToLookup(s => s.Of, s => s.Value);
         var layouts = LayoutStore.Of(connection, inside, values);
         var items = connection.Query($"SELECT * FROM gather_item WHERE {inside} ORDER BY order_id, position", r => (Of: r.Text("order_id"), Value: new GatherItem(r.Text("id"), r.Word<GatherKind>("kind"), r.Text("text"), r.Text("supplier"), r.Real("quantity"), r.Text("unit"), r.Money("cost_micros"), r.Wall("expected"), r.UtcOrNull("done_at"))), values).ToLookup(s => s.Of, s => s.Value);
         return connection.Query($"SELECT * FROM orders WHERE {where} ORDER BY number", r =>
@@ -107,7 +108,8 @@ public static class OrderStore
                 r.UtcOrNull("deposit_at") is { } at ? new Deposit(r.Money("deposit_micros"), r.TextOrNull("deposit_override"), at) : null, [.. items[id]], r.UtcOrNull("run_started_at"), [.. counted[id]],
                 r.TextOrNull("handed_to") is { } to ? new HandOver(to, r.Utc("handed_at")) : null, r.UtcOrNull("closed_at"),
                 moves[id].Any() ? [.. moves[id]] : null, parts[id].Any() ? [.. parts[id]] : null, offers[id].Any() ? [.. offers[id]] : null, risks[id].Any() ? [.. risks[id]] : null, attached[id].Any() ? [.. attached[id]] : null, pressed[id].Any() ? [.. pressed[id]] : null, layouts[id].Any() ? [.. layouts[id]] : null, drawer[id].Any() ? [.. drawer[id]] : null, joined[id].Any() ? [.. joined[id]] : null, remnants[id].Any() ? [.. remnants[id]] : null,
-                r.TextOrNull("ended_kind") is null ? null : new Ending(r.Word<EndKind>("ended_kind"), r.Text("ended_why"), r.Text("ended_to"), r.MoneyOrNull("ended_their_price_micros"), r.Money("ended_settled_micros"), r.Utc("closed_at")));
+                r.TextOrNull("ended_kind") is null ? null : new Ending(r.Word<EndKind>("ended_kind"), r.Text("ended_why"), r.Text("ended_to"), r.MoneyOrNull("ended_their_price_micros"), r.Money("ended_settled_micros"), r.Utc("closed_at")),
+                last[id].Any() ? [.. last[id]] : null);
             return new Versioned<Order>(new(id, r.Int("number"), ask, facts, r.Utc("created_at")), r.Long("version"));
         }, values);
     }
@@ -136,6 +138,7 @@ public static class OrderStore
         connection.Replace("order_remnant", "order_id", o.Id, facts.Remnants ?? [], r => [("line_id", r.LineId), ("placement_id", r.PlacementId), ("layer", r.Layer), ("remnant_id", r.RemnantId), ("vinyl_id", r.VinylId), ("width_in", r.WidthIn), ("length_in", r.LengthIn)]);
         connection.Replace("order_drawer", "order_id", o.Id, facts.Drawer ?? [], d => [("line_id", d.LineId), ("key", d.Key), ("kept_id", d.KeptId), ("pieces", d.Count), ("film_id", d.FilmId)]);
         connection.Replace("order_joined", "order_id", o.Id, facts.Joined ?? [], j => [("line_id", j.LineId), ("with_order", j.WithOrder), ("with_code", j.WithCode)]);
+        connection.Replace("order_last", "order_id", o.Id, facts.LastTimes ?? [], l => [("line_id", l.LineId), ("code", l.Code), ("method_id", l.MethodId), ("price_micros", l.Each), ("at", l.At)]);
         LayoutStore.Write(connection, o.Id, facts.Layouts ?? []);
         connection.Replace("order_move", "order_id", o.Id, facts.Moves ?? [], m => [("line_id", m.LineId), ("press_id", m.PressId), ("from_wall", m.From)]);
         connection.Replace("order_counted", "order_id", o.Id, facts.Counted, s => [("line_id", s.LineId), ("size", s.Size), ("pieces", s.Pieces)]);

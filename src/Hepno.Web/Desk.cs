@@ -82,6 +82,9 @@ internal sealed class Desk(Db db, ShopClock clock)
         return Case(connection, order, Customer(connection, order.Value), QuoteStore.Standing(connection, id), RunStore.Of(connection, id), book);
     }
 
+    /// <summary>An order that is not kept yet.</summary>
+    public OrderCase Draft(SqliteConnection connection, Order order, ShopBook book) => Case(connection, new Versioned<Order>(order, 0), Customer(connection, order), null, [], book);
+
     /// <summary>A sent quote's figures and texts.</summary>
     public FrozenQuote Frozen(SqliteConnection connection, string quoteId)
     {

@@ -148,8 +148,10 @@ public class StationTests
     public void An_order_walks_the_line_as_things_happen()
     {
         var facts = OrderFacts.None;
-        Assert.Equal(Station.Ask, Of(Complete with { DueDate = null }, facts));
+        Assert.Equal(Station.Ask, Of(Complete with { CustomerId = null }, facts));
         Assert.Equal(Station.Compare, Of(Complete, facts));
+        // a day need not be asked for: the quote then says when it is ready
+        Assert.Equal(Station.Compare, Of(Complete with { DueDate = null }, facts));
         Assert.Equal(Station.Layout, Of(Complete, facts = facts with { Decisions = [new("1", "htv", At)] }));
         Assert.Equal(Station.Quote, Of(Complete, facts = facts with { LaidOutAt = At }));
         Assert.Equal(Station.Gather, Of(Complete, facts, sent: true));

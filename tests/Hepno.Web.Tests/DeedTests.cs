@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using UglyToad.PdfPig;
@@ -236,6 +237,46 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
     }
 
     [Fact]
+    public async Task A_way_that_cannot_do_it_any_more_is_not_taken_again_but_told()
+    {
+        using var own = new Shop();
+        await new Journey(own, "again-3").To("learn");
+        var style = (await own.Get("/api/styles")).EnumerateArray().First(s => s.GetProperty("value").GetProperty("id").GetString() == "brae");
+        var body = JsonNode.Parse(style.GetProperty("value").GetRawText())!.AsObject();
+        body.Remove("id");
+        foreach (var black in body["colourways"]!.AsArray().Where(k => k!["id"]!.GetValue<string>() == "black").ToList())
+        {
+            body["colourways"]!.AsArray().Remove(black);
+        }
+        var (kept, said) = await own.Send(HttpMethod.Put, "/api/styles/brae", body.ToJsonString(), style.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture));
+        Assert.True(kept == 200, said.ToString());
+        Assert.Equal(200, (await own.Send(HttpMethod.Post, "/api/orders/again-3/again", """{"id":"again-4"}""")).Status);
+        var again = await own.Get("/api/orders/again-4");
+        Assert.Equal("ask", again.GetProperty("station").GetString());
+        Assert.Matches(@"^Last time, in T-\d+ of 10 Mar 2026: film, bought in, at \$\d+\.\d\d a piece$", again.GetProperty("lines")[0].GetProperty("last").GetProperty("said").GetString());
+    }
+
+    [Fact]
+    public async Task A_quote_is_sent_though_nobody_asked_for_a_day()
+    {
+        var journey = new Journey(shop, "no-day");
+        await journey.Ask();
+        var order = await journey.Order();
+        var ask = Journey.Body(order.GetProperty("ask").GetRawText(), ("dueDate", null!));
+        Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/orders/no-day", ask, "1")).Status);
+        Assert.Equal("compare", await journey.Station());
+        await journey.Done("choose", """{"methodId":"dtf-bought"}""");
+        await journey.Done("lay-out");
+        var due = (await journey.Order()).GetProperty("slip").GetProperty("rows").EnumerateArray().First(r => r.GetProperty("label").GetString() == "Due");
+        Assert.Equal("no day", due.GetProperty("figure").GetString());
+        Assert.StartsWith("ready ", due.GetProperty("note").GetString(), StringComparison.Ordinal);
+        await journey.Done("send");
+        await journey.Gathered();
+        Assert.Equal("press", await journey.Station());
+        Assert.Equal(200, (await shop.Send(HttpMethod.Get, "/api/press-day")).Status);
+    }
+
+    [Fact]
     public async Task The_same_again_is_a_new_order_without_its_date_and_the_record_says_what_it_earned()
     {
         var journey = await At("learn", "again-1");
@@ -247,6 +288,15 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         var (old, made) = ((await journey.Order()).GetProperty("ask"), (await shop.Get("/api/orders/again-2")).GetProperty("ask"));
         Assert.Equal(JsonValueKind.Null, made.GetProperty("dueDate").ValueKind);
         Assert.Equal(old.GetProperty("lines").GetRawText(), made.GetProperty("lines").GetRawText());
+
+        // made as last time, so next is what to buy; at which price is the owner's to say
+        var again = await shop.Get("/api/orders/again-2");
+        var (was, now) = ((await journey.Order()).GetProperty("facts").GetProperty("decisions")[0], again.GetProperty("facts").GetProperty("decisions")[0]);
+        Assert.Equal("layout", again.GetProperty("station").GetString());
+        Assert.Equal(was.GetProperty("methodId").GetString(), now.GetProperty("methodId").GetString());
+        Assert.Equal(JsonValueKind.Null, now.GetProperty("typedPrice").ValueKind);
+        var sold = (await shop.Get("/api/orders/again-1/quote")).GetProperty("quote").GetProperty("lines")[0].GetProperty("band").GetProperty("outcome").GetProperty("price").GetDecimal();
+        Assert.Equal(sold, again.GetProperty("lines")[0].GetProperty("last").GetProperty("each").GetDecimal());
 
         var record = await shop.Get("/api/customers/again-1/record");
         var orders = record.GetProperty("orders");

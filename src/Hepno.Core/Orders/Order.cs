@@ -116,6 +116,14 @@ public sealed record FromDrawer(string LineId, string Key, string KeptId, int Co
 /// <param name="LengthIn">Its length then, in.</param>
 public sealed record FromRemnant(string LineId, string PlacementId, int Layer, string RemnantId, string VinylId, double WidthIn, double LengthIn);
 
+/// <summary>How a line was made and sold in the order it is asked for again from.</summary>
+/// <param name="LineId">Which line of this order.</param>
+/// <param name="Code">The number of the earlier order as written.</param>
+/// <param name="MethodId">Key of the method it was quoted by.</param>
+/// <param name="Each">What a piece was sold at, before tax.</param>
+/// <param name="At">When that quote was sent (UTC).</param>
+public sealed record LastTime(string LineId, string Code, string MethodId, decimal Each, DateTime At);
+
 /// <summary>What has happened to an order; where it stands follows from this alone.</summary>
 /// <param name="Decisions">Methods chosen, at most one a line.</param>
 /// <param name="LaidOutAt">When the layout was taken (UTC).</param>
@@ -137,10 +145,11 @@ public sealed record FromRemnant(string LineId, string PlacementId, int Layer, s
 /// <param name="Joined">Lines whose film is bought on another order's layout; null for none.</param>
 /// <param name="Remnants">Pieces of vinyl used for it; null for none.</param>
 /// <param name="Ending">How it left the line without being handed over; null while it did not.</param>
+/// <param name="LastTimes">For lines asked for again: how they were made and sold before; null for none.</param>
 public sealed record OrderFacts(IReadOnlyList<Decision> Decisions, DateTime? LaidOutAt, Approval? Approval, Deposit? Deposit, IReadOnlyList<GatherItem> Items,
     DateTime? RunStartedAt, IReadOnlyList<CountedSize> Counted, HandOver? HandOver, DateTime? ClosedAt, IReadOnlyList<MovedLine>? Moves = null, IReadOnlyList<PartDelivery>? Parts = null, IReadOnlyList<OfferedWay>? Offered = null,
     IReadOnlyList<RiskTaken>? Risks = null, IReadOnlyList<Attachment>? Attached = null, IReadOnlyList<PressedOn>? Pressed = null, IReadOnlyList<LineLayout>? Layouts = null, IReadOnlyList<FromDrawer>? Drawer = null, IReadOnlyList<JoinedFilm>? Joined = null, IReadOnlyList<FromRemnant>? Remnants = null,
-    Ending? Ending = null)
+    Ending? Ending = null, IReadOnlyList<LastTime>? LastTimes = null)
 {
     /// <summary>Nothing has happened yet.</summary>
     public static OrderFacts None { get; } = new([], null, null, null, [], null, [], null, null);

@@ -112,7 +112,6 @@ public static class Stations
             Need(line.Pieces > 0, "sizes", $"How many of each size{which}");
             Need(line.Placements.Count > 0, "placements", $"Where the print goes, how large{which}");
         }
-        Need(ask.DueDate is not null, "due", "When it is wanted");
         return missing;
     }
 

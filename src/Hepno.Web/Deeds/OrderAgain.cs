@@ -1,25 +1,34 @@
 using Hepno.Core.Blanks;
+using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Store;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;
 
-/// <summary>Begins an order from an old one: the same ask at today's prices, without its date and its mark.</summary>
+/// <summary>Begins an order from an old one: the same ask made the same way, at today's prices, without its date and its mark.</summary>
 internal static class OrderAgain
 {
-    /// <summary>Makes the new order; sent again with the same id it is the same order. A blank that is no longer offered is left to be said.</summary>
+    /// <summary>Makes the new order; sent again with the same id it is the same order. A blank that is no longer offered is left to be said, and so is a way that cannot do it any more.</summary>
     public static Versioned<Order> Do(SqliteConnection connection, Desk desk, string oldId, string newId, Deed deed)
     {
-        var old = Aggregates.Orders.Get(connection, oldId) ?? throw RefusedException.NoSuch("order", oldId);
+        var book = desk.Book(connection);
+        var old = desk.Case(connection, oldId, book);
         if (Aggregates.Orders.Get(connection, newId) is { } made)
         {
             return made;
         }
-        var styles = desk.Book(connection).Styles;
-        var ask = old.Value.Ask with { DueDate = null, DueTime = null, Lines = [.. old.Value.Ask.Lines.Select(l => Today(l, styles.FirstOrDefault(s => s.Id == l.StyleId && !s.Retired)))] };
-        return SaveAsk.Do(connection, desk, newId, ask, 0, deed);
+        var ask = old.Order.Ask with { DueDate = null, DueTime = null, Lines = [.. old.Order.Ask.Lines.Select(l => Today(l, book.Styles.FirstOrDefault(s => s.Id == l.StyleId && !s.Retired)))] };
+        var last = (old.Frozen?.Lines ?? []).Select(l => new LastTime(l.LineId, old.Order.Code, l.Band.MethodId, l.Band.Outcome.Price, old.Quote!.SentAt)).ToList();
+        return SaveAsk.Do(connection, desk, newId, ask, 0, deed, order => order.Facts with
+        {
+            LastTimes = last.Count == 0 ? null : last,
+            Decisions = [.. last.Where(t => StillDoes(desk.Draft(connection, order, book).Line(t.LineId), t, book)).Select(t => new Decision(t.LineId, t.MethodId, deed.At, Why: $"As last time, in {t.Code}."))],
+        });
     }
+
+    private static bool StillDoes(LineCase line, LastTime last, ShopBook book) =>
+        line.InHand is { } ask && book.Presses.Count > 0 && DecorationMethods.Find(last.MethodId)?.Answer(ask, book) is { Decorations.Count: > 0 };
 
     /// <summary>A line at today's shelf: what is no longer offered is left to be said.</summary>
     public static AskLine Today(AskLine line, Style? style) => style is null ? line with { StyleId = null, ColourwayId = null, Sizes = [], Mark = null } : line with

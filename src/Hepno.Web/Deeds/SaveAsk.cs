@@ -15,8 +15,8 @@ internal static class SaveAsk
     private const int LongestId = 64;
     private const int FirstNumber = 201;
 
-    /// <summary>Keeps the ask; a new order gets its number here.</summary>
-    public static Versioned<Order> Do(SqliteConnection connection, Desk desk, string id, Ask ask, long seen, Deed deed)
+    /// <summary>Keeps the ask; a new order gets its number here, and what is known of it from the first.</summary>
+    public static Versioned<Order> Do(SqliteConnection connection, Desk desk, string id, Ask ask, long seen, Deed deed, Func<Order, OrderFacts>? known = null)
     {
         var before = Aggregates.Orders.Get(connection, id);
         ask = Measured(connection, ask);
@@ -29,6 +29,10 @@ internal static class SaveAsk
         var order = before is null
             ? new Order(id, OrderStore.NextNumber(connection, FirstNumber), ask, OrderFacts.None, desk.Clock.Utc)
             : before.Value with { Ask = Counted(before.Value.Ask, ask), Facts = Kept(before.Value, ask) };
+        if (before is null && known is not null)
+        {
+            order = order with { Facts = known(order) };
+        }
         var version = Aggregates.Orders.Put(connection, order, seen, deed);
         return new(order, version);
     }
@@ -55,7 +59,8 @@ internal static class SaveAsk
         var offered = (before.Facts.Offered ?? []).Where(w => ask.Lines.Any(l => l.Id == w.LineId)).ToList();
         var decisions = before.Facts.Decisions.Where(d => ask.Lines.Any(l => l.Id == d.LineId)).ToList();
         var more = ask.Lines.Any(l => before.Ask.Lines.All(b => b.Id != l.Id));
-        return before.Facts with { Decisions = decisions, Offered = offered.Count == 0 ? null : offered, LaidOutAt = more ? null : before.Facts.LaidOutAt };
+        var last = (before.Facts.LastTimes ?? []).Where(t => ask.Lines.Any(l => l.Id == t.LineId)).ToList();
+        return before.Facts with { LastTimes = last.Count == 0 ? null : last, Decisions = decisions, Offered = offered.Count == 0 ? null : offered, LaidOutAt = more ? null : before.Facts.LaidOutAt };
     }
 
     /// <summary>What is wrong with an ask; unsaid parts are not wrong.</summary>

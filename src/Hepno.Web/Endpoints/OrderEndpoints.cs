@@ -219,7 +219,7 @@ internal static class OrderEndpoints
     internal static OrderView Get(string id, Desk desk, HttpContext context)
     {
         var order = desk.Db.Read(c => OrderViews.Order(c, desk, id));
-        return Admission.CallerOf(context, desk.Db) == Caller.Press ? order with { Slip = order.Slip.AtThePress() } : order;
+        return Admission.CallerOf(context, desk.Db) == Caller.Press ? order.AtThePress() : order;
     }
 
     /// <summary>Keeps the ask. A new order needs no If-Match; sending the same again changes nothing.</summary>

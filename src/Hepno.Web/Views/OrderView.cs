@@ -1,6 +1,8 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
+using Hepno.Core.Costing;
 using Hepno.Core.Measures;
+using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
@@ -23,7 +25,16 @@ namespace Hepno.Web.Views;
 /// <param name="QuoteSent">When the standing quote was sent (UTC), or null.</param>
 /// <param name="Deposit">Deposit the quote asks for.</param>
 /// <param name="Cautions">What the machines warn of that its prints are prepared on; empty before the list is made.</param>
-public sealed record OrderView(string Id, long Version, string Code, Station Station, Ask Ask, OrderFacts Facts, Customer? Customer, IReadOnlyList<OrderLineView> Lines, SlipView Slip, DateTime? QuoteSent, decimal Deposit, IReadOnlyList<string> Cautions);
+public sealed record OrderView(string Id, long Version, string Code, Station Station, Ask Ask, OrderFacts Facts, Customer? Customer, IReadOnlyList<OrderLineView> Lines, SlipView Slip, DateTime? QuoteSent, decimal Deposit, IReadOnlyList<string> Cautions)
+{
+    /// <summary>As a device of the press shows it: nothing of prices.</summary>
+    internal OrderView AtThePress() => this with
+    {
+        Slip = Slip.AtThePress(),
+        Facts = Facts with { Decisions = [.. Facts.Decisions.Select(d => d with { TypedPrice = null })] },
+        Lines = [.. Lines.Select(l => l with { Last = null })],
+    };
+}
 
 /// <summary>A line of an order as the screens need it.</summary>
 /// <param name="Id">Which line of the ask.</param>
@@ -37,9 +48,23 @@ public sealed record OrderView(string Id, long Version, string Code, Station Sta
 /// <param name="Notices">What may be a slip of the pen in its list of names, and what its neck label lacks.</param>
 /// <param name="Labels">Its neck labels, size by size; empty for none.</param>
 /// <param name="Places">Where its garment can be printed, the customary size of each; all places while no garment is said.</param>
-public sealed record OrderLineView(string Id, string What, Style? Style, Colourway? Colourway, IReadOnlyList<Problem> Problems, string? MethodId, IReadOnlyList<PrintView> Prints, IReadOnlyList<SizeDrawn> Drawn, IReadOnlyList<string> Notices, IReadOnlyList<NeckLabel> Labels, IReadOnlyList<PlaceView> Places)
+/// <param name="Last">How it was made and sold before, when it is asked for again; else null.</param>
+public sealed record OrderLineView(string Id, string What, Style? Style, Colourway? Colourway, IReadOnlyList<Problem> Problems, string? MethodId, IReadOnlyList<PrintView> Prints, IReadOnlyList<SizeDrawn> Drawn, IReadOnlyList<string> Notices, IReadOnlyList<NeckLabel> Labels, IReadOnlyList<PlaceView> Places, LastTimeView? Last)
 {
-    internal static OrderLineView Of(LineCase l, string shop) => new(l.Asked.Id, l.What, l.Style, l.Colourway, l.Problems, l.Decision?.MethodId, PrintView.Of(l.Asked, l.Style), l.Style is null ? [] : SizeDrawn.Of(l.Asked, l.Style.Kind), [.. OwnPieces.Notices(l.Asked), .. l.Style is null ? [] : NeckLabel.Lacking(l.Asked, l.Style)], l.Style is null ? [] : NeckLabel.Of(l.Asked, l.Style, shop, Deeds.MakeQuote.Care), PlaceView.Of(l.Asked, l.Style));
+    internal static OrderLineView Of(LineCase l, LastTime? last, ShopNumbers n) => new(l.Asked.Id, l.What, l.Style, l.Colourway, l.Problems, l.Decision?.MethodId, PrintView.Of(l.Asked, l.Style), l.Style is null ? [] : SizeDrawn.Of(l.Asked, l.Style.Kind),
+        [.. OwnPieces.Notices(l.Asked), .. l.Style is null ? [] : NeckLabel.Lacking(l.Asked, l.Style)], l.Style is null ? [] : NeckLabel.Of(l.Asked, l.Style, n.ShopName, Deeds.MakeQuote.Care), PlaceView.Of(l.Asked, l.Style), last is null ? null : LastTimeView.Of(last, n));
+}
+
+/// <summary>How a line was made and sold in the order it is asked for again from.</summary>
+/// <param name="Each">What a piece was sold at, before tax.</param>
+/// <param name="Said">Where, when, how and at what, in words.</param>
+public sealed record LastTimeView(decimal Each, string Said)
+{
+    internal static LastTimeView Of(LastTime t, ShopNumbers n)
+    {
+        var how = DecorationMethods.Find(t.MethodId)?.Name ?? t.MethodId;
+        return new(t.Each, $"Last time, in {t.Code} of {Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(t.At, n.TimeZone)), n.Format)}: {char.ToLowerInvariant(how[0])}{how[1..]}, at {Shown.Money(t.Each, n.Format)} a piece");
+    }
 }
 
 /// <summary>A print as it is made for some sizes.</summary>

@@ -23,7 +23,8 @@ internal static class OrderViews
         var open = desk.Open(connection, book);
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
         var placed = c.Standing.Station is Station.Gather or Station.Press ? PlacedOrder.Of(Desk.Floor(open, book, wall).Placed, id) : null;
-        return new(id, c.Version, c.Order.Code, c.Standing.Station, c.Order.Ask, c.Order.Facts with { Layouts = null }, c.Customer, [.. c.Lines.Select(l => OrderLineView.Of(l, book.Numbers.ShopName))],
+        return new(id, c.Version, c.Order.Code, c.Standing.Station, c.Order.Ask, c.Order.Facts with { Layouts = null, LastTimes = null }, c.Customer,
+            [.. c.Lines.Select(l => OrderLineView.Of(l, c.Order.Facts.LastTimes?.FirstOrDefault(t => t.LineId == l.Asked.Id), book.Numbers))],
             SlipView.Of(c, Bands(desk, c, book, open), book, wall, placed), c.Quote?.SentAt, c.Frozen?.Deposit ?? 0, c.Order.Facts.Items.Count == 0 || c.Frozen is null ? [] : PrepareCautions.Of(c.Frozen.Lines.SelectMany(l => l.Band.Decorations), book));
     }
 

@@ -54,9 +54,10 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
         var whole = bands.All(b => b is not null) && bands.Count > 0 ? bands.Select((b, i) => (Band: b!, c.Lines[i].Asked.Pieces)).ToList() : null;
         var pieces = order.Ask.Pieces;
         List<SlipRow> rows = [new("Pieces", pieces > 0 ? pieces.ToString(System.Globalization.CultureInfo.InvariantCulture) : "", PiecesNote(c))];
-        if (order.Ask.DueAt is { } due)
+        if (order.Ask.DueAt is not null || whole is not null)
         {
-            rows.Add(new("Due", Shown.Day(DateOnly.FromDateTime(due), f), DueNote(c, whole?.Select(w => w.Band.Promise).Where(p => p is not null).MaxBy(p => p!.At), placed, due, f, wall)));
+            var day = order.Ask.DueAt is { } due ? Shown.Day(DateOnly.FromDateTime(due), f) : "no day";
+            rows.Add(new("Due", day, DueNote(c, whole?.Select(w => w.Band.Promise).Where(p => p is not null).MaxBy(p => p!.At), placed, f, wall)));
         }
         var (hero, heroNote) = ("", "");
         if (order.Facts.Ending is { } ending)
@@ -117,8 +118,9 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
 
     private static string PiecesNote(OrderCase c) => c.Run is { Counted: > 0 } run ? $"{run.Good} good, {run.Spoiled} spoiled" : "";
 
-    private static string DueNote(OrderCase c, Promise? promise, PlacedOrder? placed, DateTime due, FigureFormat f, DateTime wall)
+    private static string DueNote(OrderCase c, Promise? promise, PlacedOrder? placed, FigureFormat f, DateTime wall)
     {
+        var due = c.Order.Ask.DueAt;
         if (c.Order.Facts.HandOver is { } handed)
         {
             return $"handed over to {handed.To}";
@@ -135,7 +137,7 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
         {
             return $"promised {Shown.Moment(promised, f)}";
         }
-        return promise is not null ? promise.At > due ? $"ready only {Shown.Moment(promise.At, f)}" : $"ready {Shown.Moment(promise.At, f)}" : Shown.Clock(TimeOnly.FromDateTime(due), f);
+        return promise is not null ? $"ready {(promise.At > due ? "only " : "")}{Shown.Moment(promise.At, f)}" : due is { } at ? Shown.Clock(TimeOnly.FromDateTime(at), f) : "none asked for";
     }
 
     private static SlipAction Next(OrderCase c, List<Band>? bands, ShopBook book, FigureFormat f)

@@ -1489,6 +1489,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/runs/{id}/in-hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says which pieces this device has, in place of what it said before, and answers which others have: two devices are never given the same one. */
+        put: operations["piecesInHand"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/runs/{id}/events/{eventId}": {
         parameters: {
             query?: never;
@@ -3438,6 +3455,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says whether other devices of the shop's network reach Hepno from its next start on. Only at the machine itself. */
+        put: operations["setReach"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices/code": {
         parameters: {
             query?: never;
@@ -4999,9 +5033,10 @@ export interface components {
             role: components["schemas"]["DeviceRole"];
             roleTold: boolean;
         };
-        /** @description Whether other devices can come in, from where, and who is in. */
+        /** @description Whether other devices can come in now and from the next start on, from where, and who is in. */
         DevicesView: {
             lan: boolean;
+            lanNext: boolean;
             atCounter: boolean;
             addresses: components["schemas"]["AddressView"][];
             devices: components["schemas"]["DeviceView"][];
@@ -5172,6 +5207,10 @@ export interface components {
             marginThen: number;
             /** @description True when its quote is sent: its price stands whatever is learned. */
             sent: boolean;
+        };
+        /** @description Pieces of the run that other devices have. */
+        ElsewhereView: {
+            elsewhere: string[];
         };
         /** @description An order ends without being handed over. */
         EndBody: {
@@ -6617,6 +6656,10 @@ export interface components {
             /** @description True when nothing cheaper exists. */
             proved: boolean;
         };
+        /** @description Pieces a device has in its hands or takes next, each as piece, attempt and pass: "3.1.1". */
+        InHandBody: {
+            pieces: string[];
+        };
         /** @description Ink of one print, ml. */
         InkUse: {
             /**
@@ -6880,6 +6923,35 @@ export interface components {
             /** Format: int32 */
             pieces: number;
             lineId: null | string;
+        };
+        /** @description How a line was made and sold in the order it is asked for again from. */
+        LastTime: {
+            /** @description Which line of this order. */
+            lineId: string;
+            /** @description The number of the earlier order as written. */
+            code: string;
+            /** @description Key of the method it was quoted by. */
+            methodId: string;
+            /**
+             * Format: double
+             * @description What a piece was sold at, before tax.
+             */
+            each: number;
+            /**
+             * Format: date-time
+             * @description When that quote was sent (UTC).
+             */
+            at: string;
+        };
+        /** @description How a line was made and sold in the order it is asked for again from. */
+        LastTimeView: {
+            /**
+             * Format: double
+             * @description What a piece was sold at, before tax.
+             */
+            each: number;
+            /** @description Where, when, how and at what, in words. */
+            said: string;
         };
         /** @description What it ties up to make a line before anybody has bought it (DOMAIN 21.21). */
         Launch: {
@@ -7992,6 +8064,8 @@ export interface components {
             /** @description Pieces of vinyl used for it; null for none. */
             remnants: null | components["schemas"]["FromRemnant"][];
             ending: null | components["schemas"]["Ending"];
+            /** @description For lines asked for again: how they were made and sold before; null for none. */
+            lastTimes: null | components["schemas"]["LastTime"][];
         };
         /** @description A line of an order as the screens need it. */
         OrderLineView: {
@@ -8015,6 +8089,7 @@ export interface components {
             labels: components["schemas"]["NeckLabel"][];
             /** @description Where its garment can be printed, the customary size of each; all places while no garment is said. */
             places: components["schemas"]["PlaceView"][];
+            last: null | components["schemas"]["LastTimeView"];
         };
         /** @description An order as the screens need it. */
         OrderView: {
@@ -9897,6 +9972,10 @@ export interface components {
         RatesView: {
             labour: components["schemas"]["Figure"];
             overhead: components["schemas"]["Figure"];
+        };
+        /** @description Whether the shop's own network may reach Hepno. */
+        ReachBody: {
+            lan: boolean;
         };
         /** @description What a thermometer reads. */
         Reading: {
@@ -19990,6 +20069,86 @@ export interface operations {
             };
         };
     };
+    piecesInHand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InHandBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ElsewhereView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     addRunEvent: {
         parameters: {
             query?: never;
@@ -29630,6 +29789,102 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DevicesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setReach: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReachBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachBody"];
                 };
             };
             /** @description Bad Request */

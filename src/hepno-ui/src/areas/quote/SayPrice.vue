@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { api, ask, seen } from '../../api/client'
 import { readNumber } from '../../kit/fields'
-import { bare } from '../../kit/shown'
+import { bare, money } from '../../kit/shown'
 import { attempt, format, lineInHand, refresh, shop } from '../../shell/state'
 
 /** The price of a piece: as the policy makes it, until the owner says another. Emptied, it is the policy's again. */
@@ -16,6 +16,12 @@ watch(
   () => (draft.value = bare(props.price, format())),
   { immediate: true },
 )
+const last = computed(() => lineInHand.value?.last)
+const moved = computed(() => last.value && bare(last.value.each, format()) !== bare(props.price, format()))
+async function asLast(): Promise<void> {
+  draft.value = bare(last.value!.each, format())
+  await say()
+}
 async function say(): Promise<void> {
   const order = shop.order
   if (!order || draft.value === bare(props.price, format())) return
@@ -56,6 +62,10 @@ async function say(): Promise<void> {
         @keydown.esc="draft = bare(price, format())"
       />
     </label>
+    <p v-if="last" class="note">
+      {{ last.said }}.
+      <button v-if="moved" type="button" class="go" @click="asLast">Ask {{ money(last.each, format()) }} again</button>
+    </p>
     <p class="note quiet">{{ how }}.<template v-if="typed !== null"> Empty it to go back to the policy.</template></p>
   </form>
 </template>
