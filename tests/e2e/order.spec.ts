@@ -138,7 +138,7 @@ test('one order goes all nine steps by keyboard alone', async ({ page, server })
   await act(page)
   await expect(page.getByLabel('Who takes it?')).toBeFocused()
   await page.keyboard.press('Enter')
-  await expect(slip(page)).toContainText('Close T-')
+  await expect(slip(page)).toContainText('On to Learn')
   await expect(page.getByRole('dialog')).toBeHidden()
 
   // 9 Learn

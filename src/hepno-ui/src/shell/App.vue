@@ -40,32 +40,32 @@ const newAsk = () =>
     })
   })
 
+/** Where the next deed is done, when not at the order's station; empty for one that is done from everywhere. */
+const places: Record<string, string> = { compare: '', run: '', 'bring-back': '' }
+const away = computed(() => {
+  const order = shop.held
+  if (!order || order.slip.action.waits) return ''
+  const code = order.slip.action.code
+  const at = places[code] ?? stationPath(order.station)
+  return at !== route.path ? at : ''
+})
 const act = () => once('act', doNext)
 async function doNext(): Promise<void> {
   const order = shop.held
   if (!order || order.slip.action.waits) return
+  if (away.value) return void router.push(away.value)
   const path = { params: { path: { id: order.id } }, ...seen(order.version) }
   switch (order.slip.action.code) {
     case 'compare':
       return void router.push('/compare')
-    case 'choose':
-      if (route.path !== '/compare') return void router.push('/compare')
-      window.dispatchEvent(new Event('hepno-act'))
-      return
     case 'lay-out':
-      if (route.path !== '/layout') return void router.push('/layout')
       if (await attempt(async () => void (await ask(api.POST('/api/orders/{id}/lay-out', path))))) await next('/quote')
-      return
-    case 'send':
-      if (route.path !== '/quote') return void router.push('/quote')
-      window.dispatchEvent(new Event('hepno-act'))
       return
     case 'run':
       if (await attempt(async () => void (await ask(api.POST('/api/runs/{id}/start', path)))))
         await router.push(`/run/${order.id}`)
       return
     case 'close':
-      if (route.path !== '/learn') return void router.push('/learn')
       if (
         await attempt(
           async () => void (await ask(api.POST('/api/orders/{id}/close', path))),
@@ -85,11 +85,8 @@ async function doNext(): Promise<void> {
         await router.push(stationPath(shop.held?.station ?? 'ask'))
       }
       return
-    default: {
-      const station = stationPath(order.station)
-      if (route.path !== station) return void router.push(station)
+    default:
       window.dispatchEvent(new Event('hepno-act'))
-    }
   }
 }
 
@@ -201,7 +198,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
       <StationSlips />
       <RouterView v-if="shop.line" />
     </main>
-    <Slip @act="act" @customer="customer = true" @end="ending = true" />
+    <Slip :away="away" @act="act" @customer="customer = true" @end="ending = true" />
   </div>
   <FindBox v-model="finding" />
   <CustomerCard v-model="customer" />

@@ -2,8 +2,11 @@
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { link } from '../sending/link'
 import Garment from '../kit/Garment.vue'
+import { stations, stationWord } from '../kit/words'
 import { atPress, shop } from './state'
 
+/** Away: where the next deed is done, when that is not what is looked at. */
+const props = defineProps<{ away: string }>()
 const emit = defineEmits<{ act: []; customer: []; end: [] }>()
 const slip = computed(() => shop.held?.slip ?? null)
 /** The side that is printed: the front, where anything is. */
@@ -26,6 +29,10 @@ function swiped(by: number): void {
 }
 /** Until it is handed over it may come to nothing. */
 const mayEnd = computed(() => !atPress.value && !['learn', 'closed'].includes(shop.held?.station ?? 'closed'))
+const label = computed(() => {
+  const to = stations.find((s) => `/${s}` === props.away)
+  return to ? `On to ${stationWord[to]}` : (slip.value?.action.label ?? '')
+})
 const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
 </script>
 
@@ -108,14 +115,8 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
       <div v-if="shop.said && shop.problems.length === 0" class="said" role="status">{{ shop.said }}</div>
       <button v-if="slip && mayEnd" class="end small" @click="emit('end')">It comes to nothing…</button>
       <p v-if="slip && slip.action.waits" class="note">waits: {{ slip.action.waits }}</p>
-      <button
-        v-if="slip"
-        class="act"
-        :disabled="slip.action.waits !== ''"
-        :title="slip.action.label"
-        @click="emit('act')"
-      >
-        <span class="label">{{ slip.action.label }}</span><span class="caps"><kbd>Ctrl</kbd><kbd>Enter</kbd></span>
+      <button v-if="slip" class="act" :disabled="slip.action.waits !== ''" :title="label" @click="emit('act')">
+        <span class="label">{{ label }}</span><span class="caps"><kbd>Ctrl</kbd><kbd>Enter</kbd></span>
       </button>
     </div>
   </aside>
