@@ -75,7 +75,7 @@ internal static class Shell
         });
         var data = builder.Configuration["Hepno:Data"] ?? DefaultData;
         Directory.CreateDirectory(data, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute);
-        var reach = new Reach(builder.Configuration);
+        var reach = new Reach(builder.Configuration, data);
         builder.Services.AddSingleton(reach);
         Services(builder, data);
         builder.WebHost.ConfigureKestrel(k =>
@@ -148,6 +148,7 @@ internal static class Shell
         builder.Services.AddOpenApi("v1", ApiDocument.Describe);
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton<ShopClock>();
+        builder.Services.AddSingleton<PiecesInHand>();
         builder.Services.AddSingleton<Pairing>();
         builder.Services.AddSingleton<AppFiles>();
         builder.Services.AddSingleton(_ => new Db(data));

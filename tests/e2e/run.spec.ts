@@ -42,7 +42,7 @@ test('40 verdicts on two devices survive ten kills, none lost, none twice', asyn
   const open = async (url: string) => {
     const page = await (await browser.newContext()).newPage()
     await page.goto(`${url}/run/${id}`)
-    await expect(page.getByText('piece 1').first()).toBeVisible()
+    await expect(page.getByText(/^piece \d+/).first()).toBeVisible()
     return page
   }
   const left = await open(server.url)
@@ -56,6 +56,8 @@ test('40 verdicts on two devices survive ten kills, none lost, none twice', asyn
   let restarting: Promise<void> = Promise.resolve()
   for (let tap = 0; tap < 40; tap++) {
     const page = tap % 2 === 0 ? left : right
+    // with nothing offered there is nothing to judge
+    await expect(page.locator('.lay').first()).toContainText('piece ')
     const piece = await page.locator('[data-test=piece]').innerText()
     if (kills.has(tap)) {
       await restarting
@@ -87,6 +89,44 @@ test('40 verdicts on two devices survive ten kills, none lost, none twice', asyn
   }
   const spoiled = Array.from({ length: 40 }, (_, tap) => tap).filter((tap) => tap % 7 === 3).length
   expect(run.state).toMatchObject({ counted: 40, good: 40 - spoiled, spoiled, notCounted: [] })
+})
+
+test('two devices from the same end are never offered the same piece, and neither stands idle while there is one', async ({
+  browser,
+  request,
+  server,
+}) => {
+  const id = await begin(request, server.url, 'run-of-seven', [{ ...tees, sizes: [{ size: 'M', pieces: 7 }] }])
+  const [left, right] = await Promise.all(
+    [server.url, server.url.replace('127.0.0.1', 'tablet.test')].map(async (url) => {
+      const page = await (await browser.newContext()).newPage()
+      await page.goto(`${url}/run/${id}`)
+      await expect(page.getByText(/^piece \d+/).first()).toBeVisible()
+      return page
+    }),
+  )
+  const offered = async (page: Page) => (await page.locator('.lay').first().innerText()).match(/piece (\d+)/)?.[1]
+  const judged: string[] = []
+  for (const page of [left!, right!, right!, left!, right!]) {
+    const [one, other] = [await offered(left!), await offered(right!)]
+    expect(one).toBeDefined()
+    expect(other).toBeDefined()
+    expect(one).not.toBe(other)
+    const mine = (await offered(page))!
+    judged.push(mine)
+    await page.keyboard.press(' ')
+    await expect.poll(() => offered(page)).not.toBe(mine)
+    await page.waitForTimeout(450)
+  }
+  expect(new Set(judged).size).toBe(5)
+  // of the two that are left one device has both; the other says so, until they are let go of
+  const idle = (await offered(left!)) === undefined ? left! : right!
+  const busy = idle === left ? right! : left!
+  await idle.keyboard.press(' ')
+  await expect(idle.getByText(/What is left is in other hands/).first()).toBeVisible()
+  await busy.getByText('Leave').click()
+  await expect(busy).toHaveURL(/press/)
+  await expect(idle.getByText(/^piece \d+/).first()).toBeVisible({ timeout: 20_000 })
 })
 
 test('a verdict that is not taken yet stays on the device, says why, and counts once it is', async ({

@@ -15,11 +15,18 @@ internal sealed record RunEventBody(int PieceNo, int Attempt, int Pass, string S
 /// <summary>What one step of pressing took: lay, press, peel or again.</summary>
 internal sealed record LapBody(string Step, double Seconds);
 
+/// <summary>Pieces a device has in its hands or takes next, each as piece, attempt and pass: "3.1.1".</summary>
+internal sealed record InHandBody(IReadOnlyList<string> Pieces);
+
+/// <summary>Pieces of the run that other devices have.</summary>
+internal sealed record ElsewhereView(IReadOnlyList<string> Elsewhere);
+
 /// <summary>Runs: an append-only log, folded.</summary>
 internal static class RunEndpoints
 {
     private const int LongestText = 64;
     private const int MostLaps = 20;
+    private const int MostInHand = 200;
     private const int MostPieces = 60 * SizeRun.MostPieces;
 
     public static void MapRuns(this IEndpointRouteBuilder api)
@@ -28,6 +35,7 @@ internal static class RunEndpoints
         runs.MapGet("{id}", Get).WithName("run");
         runs.MapGet("{id}/sheet.pdf", Sheet).WithName("runSheetPdf").Produces(200, contentType: "application/pdf");
         runs.MapPost("{id}/start", Start).WithName("startRun");
+        runs.MapPut("{id}/in-hand", InHand).WithName("piecesInHand");
         runs.MapPut("{id}/events/{eventId}", Add).WithName("addRunEvent");
     }
 
@@ -80,6 +88,20 @@ internal static class RunEndpoints
             RunStore.Add(connection, id, new RunEvent(eventId, request.Device(), body.PieceNo, body.Attempt, body.Pass, body.Size, body.Verdict, body.Reason, body.TakesBack, body.SecondsOnPiece, body.Laps?.Select(l => new StepLap(l.Step, l.Seconds)).ToList()), desk.Clock.Utc);
             return RunFold.Of(c.RunLines, RunStore.Of(connection, id));
         });
+    }
+
+    /// <summary>Says which pieces this device has, in place of what it said before, and answers which others have: two devices are never given the same one.</summary>
+    internal static ElsewhereView InHand(string id, InHandBody body, Desk desk, PiecesInHand inHand, HttpRequest request)
+    {
+        if (body.Pieces.Count > MostInHand || body.Pieces.FirstOrDefault(p => p.Length is 0 or > LongestText) is not null)
+        {
+            throw new RefusedException(400, "pieces", $"{body.Pieces.Count} pieces in hand cannot be read.", $"At most {MostInHand}, each as piece, attempt and pass: 3.1.1.", "pieces");
+        }
+        if (desk.Db.Read(c => Aggregates.Orders.Get(c, id)) is null)
+        {
+            throw RefusedException.NoSuch("order", id);
+        }
+        return new(inHand.Take(id, request.Device(), body.Pieces));
     }
 
     private static int PassesOf(IReadOnlyList<RunLine> lines, int pieceNo)

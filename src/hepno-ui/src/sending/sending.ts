@@ -80,7 +80,7 @@ function typedOf(edit: Edit, stands: Record<string, unknown>): string {
 
 /** Calls that change nothing kept, whatever their verb; and what stops something, which must not wait for it. */
 const waitsForNothing = (method: string, path: string): boolean =>
-  method === 'GET' || /^\/api\/(compute\/|layout-searches\/)|\/(layout\/(try|search)|look|progress)$/.test(path)
+  method === 'GET' || /^\/api\/(compute\/|layout-searches\/)|\/(layout\/(try|search)|look|progress|in-hand)$/.test(path)
 
 /** A thing as it is typed. A verdict has its own box; what steers a machine or lets a device in holds at once or not at all. */
 const isEdit = (request: Request, path: string): boolean =>

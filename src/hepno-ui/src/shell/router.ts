@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import { atPress, lookAt, reading } from './state'
+import { atPress, lookAt, reading, refreshLine, shop } from './state'
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -22,8 +22,11 @@ export const router = createRouter({
   ],
 })
 
-// a device of the press stays where its work is
-router.beforeEach((to) => (atPress.value && !to.meta.atPress ? '/press' : true))
+// a device of the press stays where its work is; on the first page of all it is not known yet whose device this is
+router.beforeEach(async (to) => {
+  if (!shop.line && !to.meta.atPress) await reading(refreshLine)
+  return atPress.value && !to.meta.atPress ? '/press' : true
+})
 
 // the work of a station is there when the station is
 router.beforeResolve((to) => reading(() => lookAt(to.path)))

@@ -62,6 +62,12 @@ onUnmounted(() => wake.shows(null))
         <p>Look at it by daylight. Good lets the rest begin.</p>
         <p class="key"><kbd>Space</kbd> good <kbd>X</kbd> spoiled</p>
       </div>
+      <div v-else-if="run.waits && run.elsewhere.size > 0" class="lay">
+        <p>
+          What is left is in other hands: {{ run.elsewhere.size }} {{ run.elsewhere.size === 1 ? 'piece' : 'pieces' }}.
+        </p>
+        <p>What they leave comes here by itself.</p>
+      </div>
       <div v-else-if="run.done" class="lay">
         <p v-if="run.pass?.work">All {{ view.pieces }} are good.</p>
         <p v-else>All {{ view.pieces }} are good. Rack empty, press off and unplugged.</p>

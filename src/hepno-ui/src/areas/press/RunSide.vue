@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { named, type Run } from './run'
 import SizeRows from './SizeRows.vue'
-import { keyOf, type RunState, waitingTally } from './tasks'
+import { type RunState, waitingTally } from './tasks'
 import { tap } from './tap'
 
 /** What waits meanwhile, what comes then, and how many pieces stand where. */
@@ -27,9 +27,7 @@ const unsent = computed(() => waitingTally(props.run.box.waiting, props.state, p
     </div>
     <div class="mean">
       <span>Then</span><b v-if="run.closed && run.current">Lift {{ named(run.current) }}</b
-      ><b v-else-if="run.left[1]"
-        >{{ run.pass?.work || 'Lay' }}
-        {{ named(run.left.find((t) => !run.racked.has(keyOf(t)) && t !== run.current) ?? run.left[1]) }}</b
+      ><b v-else-if="run.after">{{ run.pass?.work || 'Lay' }} {{ named(run.after) }}</b
       ><b v-else>Count</b><span v-if="run.fromEnd">from the end</span>
     </div>
     <div v-if="view.lines.length > 1" class="mean">

@@ -1,6 +1,7 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { api, ask, makeId, Refusal, type Schemas } from '../../api/client'
 import { onChange } from '../../shell/live'
+import { useInHand } from './inHand'
 import { forget, keep, type Laps, offset, recall } from './kept'
 import { outbox } from './outbox'
 import { sound } from './sound'
@@ -41,7 +42,8 @@ export function useRun(id: string) {
 
   const left = computed(() => tasksLeft(state.value?.todo ?? [], box.waiting.value, fromEnd.value))
   const racked = computed(() => new Set(rack.value.map((r) => keyOf(r.task))))
-  const next = computed(() => left.value.find((t) => !racked.value.has(keyOf(t))))
+  const hands = useInHand(id, left, racked)
+  const next = hands.next
   /** Until a piece of this pass is good, one piece is out and the rest waits for the yes to it. */
   const first = computed(() => next.value !== undefined && !approved(state.value, box.waiting.value, next.value))
   const current = computed(() => (first.value && rack.value.length > 0 ? undefined : next.value))
@@ -65,24 +67,28 @@ export function useRun(id: string) {
     closed.value && dwell.value > 0 ? Math.max(0, Math.min(1, seconds.value / dwell.value)) : 0,
   )
   const done = computed(() => view.value !== null && state.value !== null && left.value.length === 0)
+  /** Nothing to lay and nothing to judge here: what is left is in other hands. */
+  const waits = computed(() => !done.value && !current.value && rack.value.length === 0)
   const verb = computed(() =>
     held.value
       ? 'Held'
       : done.value
         ? 'Done'
-        : phase.value === 'lay'
-          ? current.value
-            ? pass.value?.work || 'Lay'
-            : first.value
-              ? 'Look'
-              : 'Peel'
-          : over.value
-            ? 'Lift now'
-            : seconds.value <= 0
-              ? 'Lift'
-              : phase.value === 'again'
-                ? 'Again'
-                : 'Press',
+        : waits.value
+          ? 'Wait'
+          : phase.value === 'lay'
+            ? current.value
+              ? pass.value?.work || 'Lay'
+              : first.value
+                ? 'Look'
+                : 'Peel'
+            : over.value
+              ? 'Lift now'
+              : seconds.value <= 0
+                ? 'Lift'
+                : phase.value === 'again'
+                  ? 'Again'
+                  : 'Press',
   )
   const count = computed(() => {
     if (held.value || phase.value === 'lay') return ''
@@ -96,8 +102,11 @@ export function useRun(id: string) {
 
   async function load(): Promise<void> {
     try {
-      view.value = await ask(api.GET('/api/runs/{id}', { params: { path: { id } } }))
-      state.value = newest(state.value, view.value.state)
+      const got = await ask(api.GET('/api/runs/{id}', { params: { path: { id } } }))
+      state.value = newest(state.value, got.state)
+      // shown once it is known which piece is this device's
+      if (!view.value) await hands.begin()
+      view.value = got
       trouble.value = ''
     } catch (refused) {
       if (!(refused instanceof Refusal)) throw refused
@@ -285,6 +294,7 @@ export function useRun(id: string) {
   function end(): void {
     clearInterval(timer)
     box.close()
+    hands.end()
     stop()
   }
 
@@ -308,6 +318,9 @@ export function useRun(id: string) {
     over,
     level,
     done,
+    waits,
+    elsewhere: hands.elsewhere,
+    after: hands.after,
     verb,
     count,
     said,
