@@ -4,20 +4,39 @@ using System.Net.Sockets;
 
 namespace Hepno.Web;
 
-/// <summary>Where Hepno listens and which names it answers to: this machine only, or with <c>--lan</c> the shop's own network too.</summary>
+/// <summary>Where Hepno listens and which names it answers to: this machine only, or the shop's own network too: with <c>--lan</c>, or where the owner said so under Numbers.</summary>
 internal sealed class Reach
 {
     private readonly string[] names;
+    private readonly string mark;
 
-    public Reach(IConfiguration configuration)
+    public Reach(IConfiguration configuration, string data)
     {
-        Lan = configuration.GetValue("Hepno:Lan", false);
+        mark = Path.Combine(data, "lan");
+        Lan = configuration.GetValue<bool?>("Hepno:Lan") ?? LanNext;
         Private = Lan ? [.. PrivateAddresses()] : [];
         names = ["127.0.0.1", "localhost", "[::1]", .. (configuration["Hepno:Host"] ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries), .. Private.Select(Name)];
     }
 
     /// <summary>True when other devices may be let in.</summary>
     public bool Lan { get; }
+
+    /// <summary>What the owner said of the next start; told by a file of the data folder, for it must be known before the data is opened and belongs to this machine alone.</summary>
+    public bool LanNext
+    {
+        get => File.Exists(mark);
+        set
+        {
+            if (value)
+            {
+                File.WriteAllText(mark, "");
+            }
+            else
+            {
+                File.Delete(mark);
+            }
+        }
+    }
 
     /// <summary>The machine's private addresses that are listened on.</summary>
     public IReadOnlyList<IPAddress> Private { get; }

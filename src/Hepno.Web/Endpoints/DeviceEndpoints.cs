@@ -15,8 +15,11 @@ internal sealed record PairBody(string Code, string Name);
 /// <summary>An address of this machine on the shop's network, and its square code.</summary>
 internal sealed record AddressView(string Url, QrCode Qr);
 
-/// <summary>Whether other devices can come in, from where, and who is in.</summary>
-internal sealed record DevicesView(bool Lan, bool AtCounter, IReadOnlyList<AddressView> Addresses, IReadOnlyList<DeviceView> Devices);
+/// <summary>Whether the shop's own network may reach Hepno.</summary>
+internal sealed record ReachBody(bool Lan);
+
+/// <summary>Whether other devices can come in now and from the next start on, from where, and who is in.</summary>
+internal sealed record DevicesView(bool Lan, bool LanNext, bool AtCounter, IReadOnlyList<AddressView> Addresses, IReadOnlyList<DeviceView> Devices);
 
 /// <summary>A device that was let in. RoleTold is false where it became a press device without its owner's word: it was let in before there were roles.</summary>
 internal sealed record DeviceView(string Id, string Name, string PairedAt, bool ShutOut, DeviceRole Role, bool RoleTold);
@@ -33,6 +36,7 @@ internal static class DeviceEndpoints
     {
         var devices = api.MapGroup("/devices").WithTags("devices").ProducesProblem(401).ProducesProblem(403);
         devices.MapGet("", All).WithName("devices");
+        devices.MapPut("reach", SetReach).WithName("setReach").OpenTo(Caller.Machine);
         devices.MapPost("code", Begin).WithName("letDeviceIn").OpenTo(Caller.Machine);
         devices.MapPost("pair", Pair).WithName("pairDevice").OpenTo(Caller.Stranger);
         devices.MapPut("{id}/role", SetRole).WithName("setDeviceRole").OpenTo(Caller.Machine);
@@ -43,9 +47,16 @@ internal static class DeviceEndpoints
     internal static DevicesView All(HttpContext context, Desk desk, Reach reach, IServer server) => desk.Db.Read(c =>
     {
         var n = Desk.Numbers(c);
-        return new DevicesView(reach.Lan, Reach.AtCounter(context), [.. Urls(server).Select(u => new AddressView(u, QrCode.Of(u)))],
+        return new DevicesView(reach.Lan, reach.LanNext, Reach.AtCounter(context), [.. Urls(server).Select(u => new AddressView(u, QrCode.Of(u)))],
             [.. PairedDeviceStore.All(c).Select(d => new DeviceView(d.Id, d.Name, Shown.Moment(ShopClock.Wall(d.PairedAt, n.TimeZone), n.Format), d.ShutOut, d.Role, d.RoleTold))]);
     });
+
+    /// <summary>Says whether other devices of the shop's network reach Hepno from its next start on. Only at the machine itself.</summary>
+    internal static ReachBody SetReach(ReachBody body, Reach reach)
+    {
+        reach.LanNext = body.Lan;
+        return new(reach.LanNext);
+    }
 
     /// <summary>Makes the six digits that let one device in, for the press or for the counter. Only at the machine itself.</summary>
     internal static PairingView Begin(RoleBody body, Pairing pairing) => new(pairing.Begin(body.Role), (int)Pairing.Lasts.TotalSeconds, Pairing.Tries);

@@ -49,6 +49,17 @@ async function letIn(role: Schemas['DeviceRole']): Promise<void> {
     ticking = setInterval(tick, 1000)
   })
 }
+async function reach(lan: boolean): Promise<void> {
+  await attempt(
+    async () => {
+      await ask(api.PUT('/api/devices/reach', { body: { lan } }))
+      await load()
+    },
+    lan
+      ? 'Stop Hepno and start it again: then tablets can be let in.'
+      : 'From its next start on only this machine reaches Hepno.',
+  )
+}
 async function setRole(d: Schemas['DeviceView'], role: Schemas['DeviceRole']): Promise<void> {
   await attempt(async () => {
     await ask(api.PUT('/api/devices/{id}/role', { params: { path: { id: d.id } }, body: { role } }))
@@ -65,10 +76,10 @@ async function shutOut(id: string, name: string): Promise<void> {
 
 <template>
   <section v-if="devices" class="devices">
-    <p v-if="!devices.lan">
-      Only this machine reaches Hepno. For a tablet at the press, start it with
-      <span class="mono">./hepno start --lan</span>.
-    </p>
+    <template v-if="!devices.lan">
+      <p v-if="devices.lanNext">Only this machine reaches Hepno until it is stopped and started again.</p>
+      <p v-else>Only this machine reaches Hepno: no tablet at the press, no other machine of the shop.</p>
+    </template>
     <p v-else-if="!address">This machine has no address on a private network: other devices cannot reach it.</p>
     <template v-else>
       <svg
@@ -97,6 +108,12 @@ async function shutOut(id: string, name: string): Promise<void> {
         <p class="note quiet">Plain http, for the shop's own network: never forward this port to the internet.</p>
       </div>
     </template>
+    <p v-if="devices.atCounter" class="deeds">
+      <button v-if="!devices.lanNext && !devices.lan" class="plain-button" @click="reach(true)">
+        Let other devices of the shop reach it
+      </button>
+      <button v-else-if="devices.lanNext" class="plain-button" @click="reach(false)">Keep it to this machine</button>
+    </p>
     <table v-if="devices.devices.length > 0">
       <thead>
         <tr>
