@@ -45,12 +45,18 @@ watch(
   { immediate: true },
 )
 const f = computed(() => format())
+/** The message shown to be copied by hand: over plain http a browser lends its clipboard to nobody. */
+const byHand = ref(false)
 async function copyMessage(): Promise<void> {
   if (!sending.value || sending.value.waits) return
-  await navigator.clipboard?.writeText(sending.value.message).catch(() => undefined)
-  shop.said = 'The message is copied.'
+  try {
+    await navigator.clipboard.writeText(sending.value.message)
+    shop.said = 'The message is copied.'
+  } catch {
+    byHand.value = true
+  }
 }
-const paper = (name: string) => window.open(`/api/orders/${order.value?.id}/${name}.pdf`, '_blank')
+const paper = (name: string) => `/api/orders/${order.value?.id}/${name}.pdf`
 const partly = ref(false)
 const at = ref(0)
 // counting goes on where it was left
@@ -145,7 +151,7 @@ function act(): void {
   if (order.value?.station === 'send' && counted.value >= wanted.value) give(false)
 }
 const canPart = computed(() => counting.value && counted.value > 0 && counted.value < wanted.value)
-const slip = () => window.open(`/api/orders/${order.value?.id}/packing-slip.pdf`, '_blank')
+const slip = () => window.open(paper('packing-slip'), '_blank')
 function onKey(event: KeyboardEvent): void {
   if (typing(event) || event.ctrlKey || event.metaKey || !order.value) return
   const key = event.key
@@ -279,14 +285,25 @@ onUnmounted(() => {
             </li>
           </ul>
           <p v-if="sending" class="papers">
-            <button class="plain-button" :disabled="counted === 0" @click="slip">Packing slip <kbd>P</kbd></button>
-            <button class="plain-button" @click="paper('care-card')">Care card</button>
-            <button v-if="order.ask.shipping" class="plain-button" @click="paper('label')">Label</button>
+            <a v-if="counted > 0" class="plain-button" :href="paper('packing-slip')" target="_blank"
+              >Packing slip <kbd>P</kbd></a
+            >
+            <a class="plain-button" :href="paper('care-card')" target="_blank">Care card</a>
+            <a v-if="order.ask.shipping" class="plain-button" :href="paper('label')" target="_blank">Label</a>
             <button class="plain-button" :disabled="sending.waits !== ''" @click="copyMessage">
               Copy a message <kbd>M</kbd>
             </button>
+            <span v-if="counted === 0" class="small quiet">the packing slip waits: nothing is counted</span>
             <span v-if="sending.waits" class="small quiet">the message waits: {{ sending.waits }}</span>
           </p>
+          <label v-if="byHand && sending" class="field"
+            >Copy it from here<textarea
+              readonly
+              rows="6"
+              :value="sending.message"
+              @focus="($event.target as HTMLTextAreaElement).select()"
+            ></textarea>
+          </label>
           <p>
             <button v-if="order.station === 'learn'" class="plain-button" @click="back">Take the hand-over back</button>
           </p>
