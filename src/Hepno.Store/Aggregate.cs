@@ -31,7 +31,7 @@ public sealed class StaleException(string kind, string id, long seen, long stand
 public sealed class Aggregate<T>(string kind, string table, Func<SqliteConnection, string?, List<Versioned<T>>> load, Func<T, string> idOf, Action<SqliteConnection, T, long> write)
     where T : class
 {
-    private static readonly JsonSerializerOptions Json = new() { Converters = { new JsonStringEnumConverter() } };
+    private static readonly JsonSerializerOptions Json = new() { Converters = { new JsonStringEnumConverter(), new PlainDecimals() } };
 
     public string Kind => kind;
 

@@ -18,7 +18,7 @@ import { figure } from './shown'
     :style="{ width: '720px', maxWidth: '94vw' }"
     @update:visible="explained.figure = null"
   >
-    <ul v-if="explained.figure" class="explain" aria-label="How the figure came about">
+    <ul v-if="explained.figure" class="explain" tabindex="0" aria-label="How the figure came about">
       <ExplainRow :figure="explained.figure" :depth="0" />
     </ul>
   </Dialog>
