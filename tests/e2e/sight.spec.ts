@@ -1,21 +1,9 @@
-import { expect, type Page } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { clean } from './axe'
+import { look } from './look'
 import { test } from './server'
 import { unsightly } from './sight'
-import { sizes, views } from './views'
-
-async function look(page: Page, path: string, order: string): Promise<string[]> {
-  await page.evaluate((id) => localStorage.setItem('hepno-in-hand', id), order)
-  const findings: string[] = []
-  for (const [width, height] of sizes) {
-    await page.setViewportSize({ width, height })
-    await page.goto(path)
-    await page.waitForTimeout(700)
-    await page.waitForTimeout(300)
-    findings.push(...(await unsightly(page)).map((f) => `${width} × ${height}: ${f}`))
-  }
-  return findings
-}
+import { views } from './views'
 
 for (const [path, order] of views)
   test(`${path} with ${order} can be read and reached at six sizes`, async ({ page, server: _ }) => {
