@@ -43,8 +43,8 @@ test('an order of three lines, twelve sizes and long names can be read at six si
     colourwayId: 'sea',
     sizes: run,
     placements: [
-      { ...front, id: `f${n}` },
-      { ...front, id: `b${n}`, place },
+      { ...front, widthIn: 8, heightIn: 8, id: `f${n}` },
+      { ...front, widthIn: 8, heightIn: 8, id: `b${n}`, place },
     ],
     mark: 31.25,
   })
@@ -87,5 +87,5 @@ test('an order of three lines, twelve sizes and long names can be read at six si
 /** A sleeve takes a smaller print. */
 const smallSleeve = <T extends { placements: (typeof front)[] }>(line: T): T => ({
   ...line,
-  placements: line.placements.map((p) => (p.place.includes('sleeve') ? { ...p, widthIn: 3, heightIn: 3 } : p)),
+  placements: line.placements.map((p) => (p.place.includes('sleeve') ? { ...p, widthIn: 2, heightIn: 2 } : p)),
 })

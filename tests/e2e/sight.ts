@@ -17,7 +17,7 @@ export async function unsightly(page: Page, least = 24): Promise<string[]> {
     /** The part of an element that its scrolling ancestors leave to be seen; nothing where it is scrolled away. */
     const clipped = (e: Element, box: DOMRect): DOMRect | null => {
       let [l, t, r, b] = [box.left, box.top, box.right, box.bottom]
-      for (let p = e.parentElement; p; p = p.parentElement) {
+      for (let p: Element | null = e; p; p = p.parentElement) {
         const s = getComputedStyle(p)
         if (s.overflow === 'visible' && s.overflowX === 'visible') continue
         const o = p.getBoundingClientRect()

@@ -407,7 +407,7 @@ internal static class OrderDeeds
     {
         if (c.Standing.Station != station)
         {
-            throw new RefusedException(409, "not-there", $"{c.Order.Code} stands at {c.Standing.Station}: it cannot {what} there.", c.Standing.Missing.Count > 0 ? $"It still waits for: {c.Standing.Missing[0].Text}." : "Look at where it stands.");
+            throw new RefusedException(409, "not-there", $"{c.Order.Code} stands at {c.Standing.Station}: it cannot {what} there.", c.Standing.Missing.Count > 0 ? $"It still waits for: {c.Standing.Missing[0].Text.TrimEnd('.')}." : "Look at where it stands.");
         }
     }
 
@@ -420,7 +420,7 @@ internal static class OrderDeeds
         }
         if (line.InHand is null)
         {
-            throw new RefusedException(409, "not-there", $"{c.Order.Code} cannot {what} yet: {c.Standing.Missing[0].Text}.", "Finish the ask first.");
+            throw new RefusedException(409, "not-there", $"{c.Order.Code} cannot {what} yet: {c.Standing.Missing[0].Text.TrimEnd('.')}.", "Finish the ask first.");
         }
     }
 

@@ -2,6 +2,7 @@
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { link } from '../sending/link'
 import Garment from '../kit/Garment.vue'
+import LongName from '../kit/LongName.vue'
 import { stations, stationWord } from '../kit/words'
 import { atPress, shop } from './state'
 
@@ -46,8 +47,9 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
       @touchstart.passive="from = $event.touches[0]!.clientY"
       @touchend="swiped($event.changedTouches[0]!.clientY - from)"
     >
-      <b class="mono">{{ slip.code }}</b><span class="whose">{{ slip.customer }}</span
-      ><span v-for="row in folded" :key="row.label"
+      <b class="mono">{{ slip.code }}</b><LongName class="whose" :text="slip.customer" /><span
+        v-for="row in folded"
+        :key="row.label"
         >{{ row.label.toLowerCase() }} <b>{{ row.figure }}</b></span
       ><span v-if="slip.hero"
         ><b>{{ slip.hero }}</b> {{ slip.heroNote.startsWith('profit') ? 'an hour' : 'to take' }}</span
@@ -155,6 +157,11 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
 .lost::before {
   background: var(--heat);
 }
+.top,
+dl,
+.hero {
+  flex: none;
+}
 .top {
   display: flex;
   justify-content: space-between;
@@ -246,7 +253,7 @@ ul {
   padding: 0;
   font-size: 13px;
   line-height: 1.3;
-  overflow: hidden;
+  overflow: auto;
 }
 li {
   padding: 5px 0 5px 18px;
@@ -359,9 +366,6 @@ li.bad::before {
   }
   .whose {
     max-width: 16em;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
   }
   .more {
     margin-left: auto;

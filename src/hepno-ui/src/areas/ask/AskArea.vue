@@ -242,7 +242,7 @@ async function withdraw(): Promise<void> {
                 >
                   {{ d.size }}
                 </button> </template
-              ><a :href="`/api/orders/${order.id}/placement.pdf`" target="_blank">placement on paper, true size</a>
+              ><a class="paper" :href="`/api/orders/${order.id}/placement.pdf`" target="_blank">placement on paper, true size</a>
             </p>
           </section>
         </div>
@@ -281,6 +281,10 @@ async function withdraw(): Promise<void> {
 </template>
 
 <style scoped>
+.paper {
+  display: inline-block;
+  min-height: 24px;
+}
 .two {
   display: grid;
   grid-template-columns: minmax(0, 0.85fr) minmax(0, 1.15fr);

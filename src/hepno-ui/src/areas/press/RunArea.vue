@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onMounted, onUnmounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import LongName from '../../kit/LongName.vue'
 import { refresh, take } from '../../shell/state'
 import { useRun } from './run'
 import RunDeeds from './RunDeeds.vue'
@@ -84,7 +85,7 @@ onUnmounted(() => {
     <h1 class="sr">Run {{ run.view?.code }}</h1>
     <header>
       <button class="leave" @pointerup="tap($event, () => leave(false))"><kbd>Esc</kbd> Leave</button>
-      <b class="mono">{{ run.view?.code }}</b><span class="who">{{ run.view?.customer }}</span>
+      <b class="mono">{{ run.view?.code }}</b><LongName class="who" :text="run.view?.customer ?? ''" />
       <span class="right"
         ><b>{{ run.pass?.at || run.line?.press }}</b
         ><span v-if="run.pass?.setPoint">set {{ run.pass.setPoint }}</span
@@ -179,6 +180,11 @@ header {
     gap: 12px;
   }
 }
+@media (max-width: 699px) {
+  .who {
+    display: none;
+  }
+}
 header kbd {
   font-size: 20px;
   height: 34px;
@@ -191,12 +197,9 @@ header kbd {
   align-self: stretch;
   flex: none;
 }
-.who {
-  overflow: hidden;
-  text-overflow: ellipsis;
-}
 .right {
   margin-left: auto;
+  flex: none;
   display: flex;
   gap: 18px;
 }

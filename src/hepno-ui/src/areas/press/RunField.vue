@@ -109,7 +109,7 @@ onUnmounted(() => wake.shows(null))
   background: repeating-linear-gradient(45deg, var(--calico) 0 6px, var(--bleach) 6px 12px);
 }
 .verb {
-  font-size: 96px;
+  font-size: clamp(48px, 7.5vw, 96px);
   font-weight: 640;
   letter-spacing: -0.04em;
   line-height: 1;
@@ -120,11 +120,13 @@ onUnmounted(() => wake.shows(null))
   white-space: nowrap;
 }
 .what {
-  font-size: 52px;
+  font-size: clamp(26px, 3.6vw, 52px);
+  white-space: normal;
+  text-align: right;
   letter-spacing: -0.02em;
 }
 .what.less {
-  font-size: 36px;
+  font-size: clamp(24px, 2.8vw, 36px);
 }
 .count {
   position: absolute;

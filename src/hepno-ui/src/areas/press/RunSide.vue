@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { named, type Run } from './run'
+import LongName from '../../kit/LongName.vue'
 import SizeRows from './SizeRows.vue'
 import { type RunState, waitingTally } from './tasks'
 import { tap } from './tap'
@@ -31,7 +32,7 @@ const unsent = computed(() => waitingTally(props.run.box.waiting, props.state, p
       ><b v-else>Count</b><span v-if="run.fromEnd">from the end</span>
     </div>
     <div v-if="view.lines.length > 1" class="mean">
-      <span>Line</span><b>{{ run.line?.what }}</b
+      <span>Line</span><b><LongName :text="run.line?.what ?? ''" /></b
       ><span>{{ view.lines.findIndex((l) => l === run.line) + 1 }} of {{ view.lines.length }}</span>
     </div>
     <ol

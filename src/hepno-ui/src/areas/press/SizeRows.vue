@@ -47,13 +47,19 @@ const rows = computed(() => {
   }))
 })
 const most = computed(() => Math.max(12, ...rows.value.map((r) => r.pieces.length + r.spoiled)))
-const side = computed(() => Math.max(5, Math.min(27, 340 / most.value - 2)))
-const rowHeight = computed(() => Math.min(37, 220 / Math.max(1, rows.value.length)))
+/** Many sizes stand in two columns. */
+const columns = computed(() => (rows.value.length > 6 ? 2 : 1))
+const lines = computed(() => Math.max(1, Math.ceil(rows.value.length / columns.value)))
+const wide = computed(() => 420 / columns.value)
+const side = computed(() => Math.max(5, Math.min(27, (wide.value - 80) / most.value - 2)))
+const rowHeight = computed(() => Math.min(37, 220 / lines.value))
+const place = (i: number) =>
+  `translate(${Math.floor(i / lines.value) * wide.value} ${(i % lines.value) * rowHeight.value})`
 </script>
 
 <template>
   <svg
-    :viewBox="`0 0 420 ${rows.length * rowHeight}`"
+    :viewBox="`0 0 420 ${lines * rowHeight}`"
     class="rows"
     role="img"
     :aria-label="
@@ -65,7 +71,7 @@ const rowHeight = computed(() => Math.min(37, 220 / Math.max(1, rows.value.lengt
         .join('; ')
     "
   >
-    <g v-for="(r, i) in rows" :key="r.size" :transform="`translate(0 ${i * rowHeight})`">
+    <g v-for="(r, i) in rows" :key="r.size" :transform="place(i)">
       <text y="24" font-size="26" font-weight="640">{{ r.size }}</text>
       <g v-for="n in r.spoiled" :key="`s${n}`" :transform="`translate(${66 + (n - 1) * (side + 2)} 2)`">
         <rect :width="side" :height="side" fill="var(--bleach)" stroke="var(--ink)" />
