@@ -26,8 +26,11 @@ const head = computed(() => (end.value ? props.text.slice(0, -tail) : props.text
 .head {
   overflow: hidden;
   text-overflow: ellipsis;
+  flex: 0 1000 auto;
 }
 .end {
-  flex: none;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  min-width: 0;
 }
 </style>

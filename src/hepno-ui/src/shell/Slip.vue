@@ -60,7 +60,7 @@ const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
       <div class="top">
         <div>
           <div class="no">{{ slip.code }}</div>
-          <h2 :title="slip.customer">
+          <h2 :title="slip.customer" :class="{ long: slip.customer.length > 26 }">
             <button
               v-if="slip.customer && !atPress"
               class="who"
@@ -175,11 +175,18 @@ dl,
 h2 {
   font-size: 17px;
   margin-top: 3px;
+  overflow-wrap: anywhere;
+}
+h2.long {
+  font-size: 14px;
+  line-height: 1.15;
+}
+h2,
+.who {
   overflow: hidden;
   display: -webkit-box;
-  -webkit-line-clamp: 3;
+  -webkit-line-clamp: 4;
   -webkit-box-orient: vertical;
-  overflow-wrap: anywhere;
 }
 .garment {
   width: 92px;

@@ -242,7 +242,9 @@ async function withdraw(): Promise<void> {
                 >
                   {{ d.size }}
                 </button> </template
-              ><a class="paper" :href="`/api/orders/${order.id}/placement.pdf`" target="_blank">placement on paper, true size</a>
+              ><a class="paper" :href="`/api/orders/${order.id}/placement.pdf`" target="_blank"
+                >placement on paper, true size</a
+              >
             </p>
           </section>
         </div>

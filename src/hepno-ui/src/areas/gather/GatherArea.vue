@@ -36,6 +36,14 @@ function x(iso: string): number {
   const hour = Number(iso.slice(11, 13)) + Number(iso.slice(14, 16)) / 60
   return (at + Math.max(0, Math.min(1, (hour - 6) / 14))) * dayWidth.value
 }
+/** What a lane keeps free above its threads for the flag of what was promised. */
+const head = 16
+/** As many letters as stand to the right of now, the end of the words always among them. */
+const letter = 6.6
+function fitting(t: { text: string }, end: string): string {
+  const room = Math.floor((width - x(view.value!.now)) / letter) - end.length
+  return (t.text.length <= room ? t.text : `${t.text.slice(0, room - 1).trimEnd()}…`) + end
+}
 const beyond = (iso: string) => iso.slice(0, 10) > (view.value?.days.at(-1)?.slice(0, 10) ?? '')
 
 function begin(what: 'approve' | 'deposit'): void {
@@ -181,10 +189,21 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
         <button class="who" @click="take(lane.orderId)">
           <b class="mono">{{ lane.code }}</b> {{ lane.what }}<span class="quiet small">{{ lane.customer }}</span>
         </button>
-        <svg :viewBox="`0 0 ${width + 20} ${lane.threads.length * 20 + 22}`" aria-hidden="true">
+        <svg :viewBox="`0 0 ${width + 20} ${head + lane.threads.length * 20 + 22}`" aria-hidden="true">
           <path v-for="(d, i) in view!.days" :key="d" :d="`M${i * dayWidth} 0V400`" stroke="var(--rule)" />
           <path :d="`M${x(view!.now)} 0V400`" stroke="var(--ink)" stroke-width="2" />
-          <g v-for="(t, i) in lane.threads" :key="t.id" :transform="`translate(0 ${14 + i * 20})`">
+          <path
+            v-if="lane.pressStart"
+            :d="`M${x(lane.pressStart)} ${head}V${head + lane.threads.length * 20 + 4}`"
+            stroke="var(--ink)"
+            stroke-width="3.5"
+          />
+          <g v-if="lane.promisedAt && !beyond(lane.promisedAt)" :transform="`translate(${x(lane.promisedAt)} 2)`">
+            <path d="M0 0V60" stroke="var(--ink)" stroke-dasharray="3 3" />
+            <path d="M0 0h12l-4 4 4 4H0Z" fill="var(--bleach)" stroke="var(--ink)" />
+            <text x="14" y="9" font-size="12">{{ clock(lane.promisedAt, f) }}</text>
+          </g>
+          <g v-for="(t, i) in lane.threads" :key="t.id" :transform="`translate(0 ${head + 10 + i * 20})`">
             <path
               :d="t.at && !t.done ? `M${x(view!.now)} 0H${x(t.at)}` : `M${x(view!.now)} 0h14`"
               stroke="var(--ink)"
@@ -209,18 +228,13 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
               class="over"
               :fill="t.done ? 'var(--ink-3)' : 'var(--ink)'"
             >
-              {{ t.text }}{{ t.done ? ', here' : t.at ? `, ${moment(t.at, f)}` : '' }}
+              <title>{{ t.text }}</title>
+              {{ fitting(t, t.done ? ', here' : t.at ? `, ${moment(t.at, f)}` : '') }}
             </text>
           </g>
-          <path
-            v-if="lane.pressStart"
-            :d="`M${x(lane.pressStart)} 2V${lane.threads.length * 20 + 4}`"
-            stroke="var(--ink)"
-            stroke-width="3.5"
-          />
           <text
             :x="Math.min(x(lane.pressStart ?? view!.now) + 8, lane.late ? 110 : 420)"
-            :y="lane.threads.length * 20 + 17"
+            :y="head + lane.threads.length * 20 + 17"
             font-size="13"
             font-weight="620"
             :fill="lane.late ? 'var(--heat)' : 'var(--go)'"
@@ -228,11 +242,6 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
           >
             {{ lane.pressStart ? `press ${moment(lane.pressStart, f)}; ` : '' }}{{ lane.spare }}
           </text>
-          <g v-if="lane.promisedAt && !beyond(lane.promisedAt)" :transform="`translate(${x(lane.promisedAt)} 2)`">
-            <path d="M0 0V60" stroke="var(--ink)" stroke-dasharray="3 3" />
-            <path d="M0 0h12l-4 4 4 4H0Z" fill="var(--bleach)" stroke="var(--ink)" />
-            <text x="14" y="9" font-size="12">{{ clock(lane.promisedAt, f) }}</text>
-          </g>
         </svg>
       </section>
       <section v-if="order" class="list" aria-label="What to buy and prepare">

@@ -31,7 +31,7 @@ const unsent = computed(() => waitingTally(props.run.box.waiting, props.state, p
       ><b v-else-if="run.after">{{ run.pass?.work || 'Lay' }} {{ named(run.after) }}</b
       ><b v-else>Count</b><span v-if="run.fromEnd">from the end</span>
     </div>
-    <div v-if="view.lines.length > 1" class="mean">
+    <div v-if="view.lines.length > 1" class="mean line">
       <span>Line</span><b><LongName :text="run.line?.what ?? ''" /></b
       ><span>{{ view.lines.findIndex((l) => l === run.line) + 1 }} of {{ view.lines.length }}</span>
     </div>
@@ -49,7 +49,7 @@ const unsent = computed(() => waitingTally(props.run.box.waiting, props.state, p
         {{ p.pass }} {{ p.place }}
       </li>
     </ol>
-    <div class="of">
+    <div class="of" :class="{ close: view.lines.length > 1 }">
       <b data-test="piece" :class="{ twice: ((run.current ?? run.judged)?.attempt ?? 1) > 1 }">{{
         run.current ? named(run.current) : run.judged ? named(run.judged) : view.pieces
       }}</b>
@@ -69,6 +69,7 @@ const unsent = computed(() => waitingTally(props.run.box.waiting, props.state, p
       :waiting="run.box.waiting"
       :racked="run.rack.map((r) => r.task)"
       :current="run.phase === 'press' ? run.current : undefined"
+      :size="(run.current ?? run.judged)?.size"
     />
     <p v-if="state.notCounted.length > 0" class="caution twice" role="status">
       Judged twice, kept, not counted:
@@ -109,7 +110,7 @@ const unsent = computed(() => waitingTally(props.run.box.waiting, props.state, p
 }
 .side {
   padding: 10px 24px;
-  overflow: hidden;
+  overflow: hidden auto;
   display: flex;
   flex-direction: column;
 }
@@ -128,7 +129,10 @@ const unsent = computed(() => waitingTally(props.run.box.waiting, props.state, p
   overflow: hidden;
   text-overflow: ellipsis;
 }
-.mean span:first-child {
+.mean.line b {
+  font-size: clamp(16px, 1.8vw, 24px);
+}
+.mean > span:first-child {
   font-size: 22px;
   color: var(--ink-2);
 }
@@ -143,6 +147,9 @@ const unsent = computed(() => waitingTally(props.run.box.waiting, props.state, p
   font-size: clamp(60px, 8vw, 104px);
   line-height: 1.1;
   letter-spacing: -0.04em;
+}
+.of.close > b {
+  font-size: 60px;
 }
 .tally {
   margin-left: auto;
@@ -184,7 +191,10 @@ const unsent = computed(() => waitingTally(props.run.box.waiting, props.state, p
   .mean {
     font-size: 18px;
   }
-  .mean span:first-child {
+  .mean.line b {
+    font-size: clamp(16px, 1.8vw, 24px);
+  }
+  .mean > span:first-child {
     font-size: 16px;
   }
   .deeds > * {

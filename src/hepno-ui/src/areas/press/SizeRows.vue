@@ -11,6 +11,8 @@ const props = defineProps<{
   waiting: Waiting[]
   racked: Task[]
   current: Task | undefined
+  /** The size in hand. */
+  size: string | undefined
 }>()
 const rows = computed(() => {
   const pending = pendingVerdicts(props.waiting)
@@ -47,31 +49,28 @@ const rows = computed(() => {
   }))
 })
 const most = computed(() => Math.max(12, ...rows.value.map((r) => r.pieces.length + r.spoiled)))
-/** Many sizes stand in two columns. */
-const columns = computed(() => (rows.value.length > 6 ? 2 : 1))
-const lines = computed(() => Math.max(1, Math.ceil(rows.value.length / columns.value)))
-const wide = computed(() => 420 / columns.value)
-const side = computed(() => Math.max(5, Math.min(27, (wide.value - 80) / most.value - 2)))
-const rowHeight = computed(() => Math.min(37, 220 / lines.value))
-const place = (i: number) =>
-  `translate(${Math.floor(i / lines.value) * wide.value} ${(i % lines.value) * rowHeight.value})`
+/** More sizes than have room as rows of pieces stand as words. */
+const many = computed(() => rows.value.length > 6)
+const side = computed(() => Math.max(5, Math.min(27, 340 / most.value - 2)))
+const rowHeight = computed(() => Math.min(37, 220 / Math.max(1, rows.value.length)))
+const good = (r: { pieces: { kind: string }[] }) => r.pieces.filter((p) => p.kind === 'good').length
 </script>
 
 <template>
+  <ul v-if="many" class="words" aria-label="Good pieces by size">
+    <li v-for="r in rows" :key="r.size" :class="{ go: good(r) === r.pieces.length, now: r.size === size }">
+      <b>{{ r.size }}</b> {{ good(r) }}/{{ r.pieces.length
+      }}<span v-if="r.spoiled > 0" class="heat"> +{{ r.spoiled }}</span>
+    </li>
+  </ul>
   <svg
-    :viewBox="`0 0 420 ${lines * rowHeight}`"
+    v-else
+    :viewBox="`0 0 420 ${rows.length * rowHeight}`"
     class="rows"
     role="img"
-    :aria-label="
-      rows
-        .map(
-          (r) =>
-            `${r.size}: ${r.pieces.filter((p) => p.kind === 'good').length} of ${r.pieces.length} good, ${r.spoiled} spoiled`,
-        )
-        .join('; ')
-    "
+    :aria-label="rows.map((r) => `${r.size}: ${good(r)} of ${r.pieces.length} good, ${r.spoiled} spoiled`).join('; ')"
   >
-    <g v-for="(r, i) in rows" :key="r.size" :transform="place(i)">
+    <g v-for="(r, i) in rows" :key="r.size" :transform="`translate(0 ${i * rowHeight})`">
       <text y="24" font-size="26" font-weight="640">{{ r.size }}</text>
       <g v-for="n in r.spoiled" :key="`s${n}`" :transform="`translate(${66 + (n - 1) * (side + 2)} 2)`">
         <rect :width="side" :height="side" fill="var(--bleach)" stroke="var(--ink)" />
@@ -98,6 +97,19 @@ const place = (i: number) =>
 </template>
 
 <style scoped>
+.words {
+  list-style: none;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(78px, 1fr));
+  gap: 0 10px;
+  align-content: start;
+  font-size: 17px;
+  overflow: auto;
+}
+.words .now {
+  border-bottom: 3px solid var(--ink);
+}
 .rows {
   width: 100%;
   max-height: 250px;
