@@ -32,7 +32,9 @@ function swiped(by: number): void {
 const mayEnd = computed(() => !atPress.value && !['learn', 'closed'].includes(shop.held?.station ?? 'closed'))
 const label = computed(() => {
   const to = stations.find((s) => `/${s}` === props.away)
-  return to ? `On to ${stationWord[to]}` : (slip.value?.action.label ?? '')
+  if (to) return `On to ${stationWord[to]}`
+  const takes = slip.value?.action.code === 'choose' && !slip.value.action.waits && shop.opened
+  return takes ? `Take ${takes[0]!.toLowerCase()}${takes.slice(1)}` : (slip.value?.action.label ?? '')
 })
 const run = computed(() => (slip.value?.sizes.length ?? 0) > 0)
 </script>

@@ -15,6 +15,8 @@ export const shop = reactive({
   inHand: localStorage.getItem('hepno-in-hand') ?? '',
   /** The line of the order that is looked at, by its id; another order has other ids and begins at its first. */
   lineId: '',
+  /** The way that is opened at the comparison: what the slip's action takes there; empty elsewhere. */
+  opened: '',
   said: '',
   problems: [] as Problem[],
   collision: null as Collision | null,

@@ -169,6 +169,11 @@ function explainFocused(chosenBand: Schemas['Band']): void {
 }
 const act = () => void choose()
 let stop = () => {}
+watch(
+  () => chosen.value?.name ?? '',
+  (name) => (shop.opened = name),
+  { immediate: true },
+)
 onMounted(() => {
   window.addEventListener('keydown', onKey)
   window.addEventListener('hepno-act', act)
@@ -179,6 +184,7 @@ onMounted(() => {
 onUnmounted(() => {
   window.removeEventListener('keydown', onKey)
   window.removeEventListener('hepno-act', act)
+  shop.opened = ''
   stop()
 })
 </script>

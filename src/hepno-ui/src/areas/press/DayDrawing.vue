@@ -119,6 +119,7 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
         v-for="b in l.batches"
         :key="b.orderId + b.lineId + b.start"
         class="batch"
+        @touchstart.prevent
         @pointerdown="grab($event, b.orderId)"
         @pointermove="drag"
         @pointerup="letGo"
