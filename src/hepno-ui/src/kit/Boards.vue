@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="T extends { id: string }">
-import { ref } from 'vue'
+import { nextTick, ref } from 'vue'
 import { makeId } from '../api/client'
 import type { Field } from './fields'
 import { atPress } from '../shell/state'
@@ -20,6 +20,7 @@ const props = defineProps<{
   /** Columns of a face. */
   columns?: string
 }>()
+const section = ref<HTMLElement>()
 const open = ref('')
 const added = ref<T>()
 function begin(): void {
@@ -28,15 +29,20 @@ function begin(): void {
 }
 async function saveNew(value: T): Promise<boolean> {
   const done = await props.save(value, 0)
+  if (!done) return false
+  const typedHere = section.value?.querySelector('.new')?.contains(document.activeElement)
   // a board opened while the answer was under way stays open
-  if (done) added.value = undefined
-  return done
+  added.value = undefined
+  await nextTick()
+  // whoever typed goes on from the board just made
+  if (typedHere) section.value?.querySelector<HTMLElement>(`[data-board="${value.id}"]`)?.focus()
+  return true
 }
 const toggle = (id: string) => (open.value = open.value === id ? '' : id)
 </script>
 
 <template>
-  <section>
+  <section ref="section">
     <h2 class="head">
       {{ title }}
       <button v-if="!atPress" class="plain-button add" :disabled="blocked" @click="begin">{{ add }}</button><slot
@@ -46,6 +52,7 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
     <div v-for="k in kept" :key="k.value.id" class="board">
       <button
         class="face"
+        :data-board="k.value.id"
         :style="columns ? { gridTemplateColumns: columns } : undefined"
         :aria-expanded="open === k.value.id"
         :disabled="atPress"
@@ -64,7 +71,7 @@ const toggle = (id: string) => (open.value = open.value === id ? '' : id)
         ><slot name="deeds" :kept="k"
       /></ThingEditor>
     </div>
-    <div v-if="added" class="board">
+    <div v-if="added" class="board new">
       <ThingEditor :value="added" :version="0" :fields="fields" :save="saveNew" :title="add"
         ><button class="plain-button" type="button" @click="added = undefined">Not now</button></ThingEditor
       >

@@ -61,7 +61,10 @@ function throwAway(): void {
   restore()
 }
 
+/** Nothing to save. The button stays where the focus is: a disabled one would lose it. */
+const idle = computed(() => !dirty.value && props.version > 0 && !props.asItStands)
 async function commit(): Promise<void> {
+  if (idle.value) return
   const copy = JSON.parse(base.text) as T
   for (const [i, field] of props.fields.entries()) {
     const problem = field.set(copy, (drafts.value[i] ?? '').trim())
@@ -99,7 +102,7 @@ async function commit(): Promise<void> {
     </label>
     <p v-if="wrong" class="problem wide" role="alert">{{ wrong }}</p>
     <p class="buttons wide">
-      <button class="plain-button" type="submit" :disabled="!dirty && version > 0 && !asItStands">
+      <button class="plain-button" type="submit" :aria-disabled="idle || undefined">
         {{ saved && !dirty ? 'Saved' : 'Save' }}</button><button
         v-if="dirty"
         class="plain-button"

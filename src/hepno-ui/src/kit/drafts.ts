@@ -1,3 +1,5 @@
+import { watch } from 'vue'
+
 /** What is half typed, kept while the page is left or opened anew, until it is saved or thrown away. */
 const prefix = 'hepno-draft-'
 
@@ -12,4 +14,10 @@ export function draftOf<T>(of: string): T | null {
 
 export function dropDraft(of: string): void {
   sessionStorage.removeItem(prefix + of)
+}
+
+/** Keeps a form as it is typed while it is open: the page may be left or opened anew, and it is open as it was. Closed, it is forgotten. */
+export function keepOpen(of: string, form: { open: boolean }): void {
+  Object.assign(form, draftOf<object>(of) ?? {})
+  watch(form, () => (form.open ? keepDraft(of, form) : dropDraft(of)))
 }

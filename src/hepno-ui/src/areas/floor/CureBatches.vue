@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, reactive, ref } from 'vue'
 import { api, ask, makeId, type Schemas, seen } from '../../api/client'
+import { keepOpen } from '../../kit/drafts'
 import { explain } from '../../kit/explain'
 import { fromFahrenheit, money, toFahrenheit } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
@@ -30,6 +31,7 @@ const note = reactive({
   after: 'not-yet' as Schemas['ControlPrint'],
   prints: [] as (Schemas['WaitingPrints'] & { count: number })[],
 })
+keepOpen(`cure ${props.printer.id}`, note)
 const celsius = computed(() => format().celsius)
 async function begin(): Promise<void> {
   await attempt(async () => {
@@ -107,7 +109,7 @@ const signOf = (b: Schemas['CureView']) =>
 </script>
 
 <template>
-  <details class="under-board">
+  <details class="under-board" :open="note.open || undefined">
     <summary>
       <Sign :kind="all[0] ? signOf(held[0] ?? all[0]) : 'assumed'" /> Cured:
       {{ all[0] ? `${all[0].code}, ${held[0]?.holds || all[0].said}` : 'no batch noted yet' }}

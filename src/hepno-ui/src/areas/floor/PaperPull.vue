@@ -2,6 +2,7 @@
 import { computed, reactive } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
 import Sign from '../../kit/Sign.vue'
+import { keepOpen } from '../../kit/drafts'
 import { pullWord } from '../../kit/words'
 import { attempt } from '../../shell/state'
 
@@ -17,6 +18,7 @@ const pull = reactive({
   pillow: '',
   corners: corners.map(() => '' as Schemas['PullFeel'] | ''),
 })
+keepOpen(`paper ${props.press.id}`, pull)
 function begin(): void {
   Object.assign(pull, { open: true, dial: '', corners: corners.map(() => '') })
 }
@@ -49,7 +51,7 @@ const spoken = (d: Schemas['DialReading']) =>
 </script>
 
 <template>
-  <details class="pull">
+  <details class="pull" :open="pull.open || undefined">
     <summary>
       <Sign :kind="press.dials?.length ? 'tested' : 'caution'" /> Dial:
       {{ press.dials?.length ? press.dials.map(spoken).join('; ') : 'not yet tested: pressures are words only' }}

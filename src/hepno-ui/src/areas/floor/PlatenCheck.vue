@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
+import { keepOpen } from '../../kit/drafts'
 import { fromFahrenheit, toFahrenheit } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
 import { attempt, format, reading, refresh, shop } from '../../shell/state'
@@ -34,6 +35,7 @@ const names = [
   'near right',
 ]
 const draft = reactive({ open: false, set: 0, points: [] as (number | '')[], doubtful: false, by: '' })
+keepOpen(`platen ${props.press.id}`, draft)
 function begin(): void {
   draft.open = true
   draft.set = Math.round(fromF(310))
@@ -84,7 +86,7 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <details v-if="view" class="platen">
+  <details v-if="view" class="platen" :open="draft.open || undefined">
     <summary>
       <Sign :kind="view.points.length === 0 || view.overdue ? 'caution' : 'tested'" /> Platen: {{ view.sentence
       }}<template v-if="view.due">; {{ view.overdue ? 'was to be checked by' : 'next check' }} {{ view.due }}</template>

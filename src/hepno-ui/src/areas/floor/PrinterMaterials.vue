@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
+import { keepOpen } from '../../kit/drafts'
 import { readNumber } from '../../kit/fields'
 import Sign from '../../kit/Sign.vue'
 import { supplyWord } from '../../kit/words'
@@ -86,6 +87,7 @@ async function refill(): Promise<void> {
 
 // what it takes, a line a place
 const typed = reactive({ open: false, text: '', problem: '' })
+keepOpen(`materials ${props.name}`, typed)
 function edit(): void {
   typed.text = (props.kept?.value.slots ?? [])
     .map((s) => `${supplyWord[s.supply]}; ${s.full}; ${s.lowAt}; ${s.takes.join(', ')}`)
@@ -119,7 +121,7 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <details v-if="view" class="under-board">
+  <details v-if="view" class="under-board" :open="typed.open || undefined">
     <summary><Sign :kind="sign" /> Materials: {{ said }}</summary>
     <div class="inside">
       <template v-if="view.version === 0">

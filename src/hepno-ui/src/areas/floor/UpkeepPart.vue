@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import { api, ask, makeId, type Schemas, seen } from '../../api/client'
+import { keepOpen } from '../../kit/drafts'
 import { explain } from '../../kit/explain'
 import { readNumber } from '../../kit/fields'
 import { money } from '../../kit/shown'
@@ -45,6 +46,7 @@ const done = (taskId: string) =>
 
 // what is wanted, a line a task
 const typed = reactive({ open: false, text: '', problem: '' })
+keepOpen(`upkeep ${props.name}`, typed)
 function edit(): void {
   typed.text = (props.kept?.value.tasks ?? [])
     .map(
@@ -81,7 +83,7 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <details v-if="view" class="under-board">
+  <details v-if="view" class="under-board" :open="typed.open || undefined">
     <summary>
       <Sign
         :kind="view.version === 0 ? 'assumed' : due.some((t) => t.late) ? 'heat' : due.length > 0 ? 'caution' : 'go'"
