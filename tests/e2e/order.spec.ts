@@ -177,6 +177,7 @@ test('a changed number is kept, refused in a sentence, and Z takes it back', asy
   await expect(page.getByText('Order and artwork minutes are 0 to 1,440.')).toBeVisible()
   await expect(minutes).toHaveValue('-4')
   await minutes.press('Escape')
+  await expect(page.getByText('Order and artwork minutes are 0 to 1,440.')).toBeHidden()
   await page.getByRole('link', { name: /Floor/ }).focus()
   await page.keyboard.press('z')
   await expect(page.getByText('Taken back: numbers changed.')).toBeVisible()

@@ -17,7 +17,7 @@ import { allKeys, typing } from './keys'
 import { listen } from './live'
 import Slip from './Slip.vue'
 import PairScreen from './PairScreen.vue'
-import { atPress, attempt, beginAsk, offer, refresh, shop, stationPath, take } from './state'
+import { atPress, attempt, beginAsk, giveUp, offer, refresh, shop, stationPath, take } from './state'
 import StationSlips from './StationSlips.vue'
 import Unsent from './Unsent.vue'
 import WorkLine from './WorkLine.vue'
@@ -113,6 +113,8 @@ async function step(by: number): Promise<void> {
   await take(ids[(at + by + ids.length) % ids.length]!)
 }
 
+// fields and dialogs keep their Escape to themselves
+const onEscape = (event: KeyboardEvent) => event.key === 'Escape' && giveUp()
 function onKey(event: KeyboardEvent): void {
   if (bare.value || link.shutOut) return
   if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
@@ -155,6 +157,7 @@ function onKey(event: KeyboardEvent): void {
 
 onMounted(async () => {
   window.addEventListener('keydown', onKey)
+  window.addEventListener('keydown', onEscape, { capture: true })
   try {
     await refresh()
     if (atPress.value && !route.meta.atPress) await router.replace('/press')
@@ -180,7 +183,10 @@ watch(
     void refresh().catch(() => undefined)
   },
 )
-onUnmounted(() => window.removeEventListener('keydown', onKey))
+onUnmounted(() => {
+  window.removeEventListener('keydown', onKey)
+  window.removeEventListener('keydown', onEscape, { capture: true })
+})
 </script>
 
 <template>

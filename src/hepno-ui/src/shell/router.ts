@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import { atPress, lookAt, reading, refreshLine, shop } from './state'
+import { atPress, dropRefusal, lookAt, reading, refreshLine, shop } from './state'
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -23,7 +23,8 @@ export const router = createRouter({
 })
 
 // a device of the press stays where its work is; on the first page of all it is not known yet whose device this is
-router.beforeEach(async (to) => {
+router.beforeEach(async (to, from) => {
+  if (to.path !== from.path) dropRefusal()
   if (!shop.line && !to.meta.atPress) await reading(refreshLine)
   return atPress.value && !to.meta.atPress ? '/press' : true
 })

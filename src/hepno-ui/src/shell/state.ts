@@ -159,8 +159,22 @@ export async function reading(work: () => Promise<void>): Promise<void> {
   }
 }
 
+/** A refusal goes with its cause: something else is looked at. */
+export function dropRefusal(): void {
+  shop.problems = []
+  shop.sure = null
+}
+
+/** What was typed is given up, and with it what was refused of it; what cannot be read still cannot. */
+export function giveUp(): void {
+  if (toRaw(shop.problems) !== unread) dropRefusal()
+}
+
 export async function take(id: string): Promise<void> {
-  if (shop.inHand !== id) shop.held = shop.order = null
+  if (shop.inHand !== id) {
+    shop.held = shop.order = null
+    dropRefusal()
+  }
   shop.inHand = id
   await refreshOrder()
 }
