@@ -39,10 +39,11 @@ export function answered(edit: Edit): void {
   edits.waiting = edits.waiting.filter((e) => e.id !== edit.id)
 }
 
-/** Edits an earlier page left here, oldest first. */
+/** Edits an earlier page left here, oldest first; what is typed on this one is on its way already. */
 export function leftHere(): Edit[] {
+  const own = new Set(edits.waiting.map((e) => prefix + e.id))
   return Object.keys(localStorage)
-    .filter((key) => key.startsWith(prefix))
+    .filter((key) => key.startsWith(prefix) && !own.has(key))
     .map((key) => JSON.parse(localStorage.getItem(key)!) as Edit)
     .sort((a, b) => a.at - b.at)
 }

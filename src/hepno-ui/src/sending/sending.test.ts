@@ -192,6 +192,16 @@ describe('what an earlier page left here', () => {
     expect([edits.waiting, edits.refused.map((r) => r.sentence)]).toEqual([[], ['A mark of 1.']])
   })
 
+  test('is not what is typed on this page before the rest was looked for: that goes out once', async () => {
+    const sent = program(kept(6))
+    const typing = send(call('PUT', thing(), 5, typed))
+    await vi.advanceTimersByTimeAsync(0)
+    sendLeft(() => expect.unreachable())
+    await vi.advanceTimersByTimeAsync(10)
+    await typing
+    expect(sent).toHaveLength(1)
+  })
+
   test('collides: it is asked about, and what is chosen goes to the version that stands', async () => {
     const path = thing()
     left('c', path)
