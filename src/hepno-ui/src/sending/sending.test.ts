@@ -193,11 +193,15 @@ describe('what an earlier page left here', () => {
   })
 
   test('is not what is typed on this page before the rest was looked for: that goes out once', async () => {
-    const sent = program(kept(6))
+    const sent = program(async (of) => {
+      await new Promise((later) => setTimeout(later, 50))
+      return kept(6)(of)
+    })
     const typing = send(call('PUT', thing(), 5, typed))
-    await vi.advanceTimersByTimeAsync(0)
-    sendLeft(() => expect.unreachable())
     await vi.advanceTimersByTimeAsync(10)
+    expect(edits.waiting).toHaveLength(1)
+    sendLeft(() => expect.unreachable())
+    await vi.advanceTimersByTimeAsync(100)
     await typing
     expect(sent).toHaveLength(1)
   })
