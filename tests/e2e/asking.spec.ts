@@ -75,7 +75,7 @@ test('an order of three lines, four placements and twelve personalised pieces by
   }
   await expect(page.getByText('as said, line 3 of 3; 37 in all')).toBeVisible()
   await expect(page.getByRole('button', { name: '12 on the list' })).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Choose for 3 of 3 lines' })).toBeEnabled()
+  await expect(page.getByRole('button', { name: 'On to Compare' })).toBeEnabled()
 
   const id = await page.evaluate(() => localStorage.getItem('hepno-in-hand'))
   const { ask } = await (await page.request.get(`${server.url}/api/orders/${id}`)).json()

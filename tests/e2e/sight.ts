@@ -11,8 +11,16 @@ export async function unsightly(page: Page, least = 24): Promise<string[]> {
       return (
         s.visibility === 'visible' &&
         s.opacity !== '0' &&
-        !e.closest('.sr, [aria-hidden=true], [hidden], .p-hidden-accessible')
+        !e.closest('.sr, [aria-hidden=true]:not(svg), [hidden], .p-hidden-accessible')
       )
+    }
+    /** What an element shows of what is in it; a drawing within a drawing measures itself by all that it holds. */
+    const windowOf = (e: Element): DOMRect => {
+      const outer = e instanceof SVGSVGElement ? e.ownerSVGElement?.getScreenCTM() : null
+      if (!outer) return e.getBoundingClientRect()
+      const { x, y, width, height } = e as SVGSVGElement
+      const at = new DOMPoint(x.baseVal.value, y.baseVal.value).matrixTransform(outer)
+      return new DOMRect(at.x, at.y, width.baseVal.value * outer.a, height.baseVal.value * outer.d)
     }
     /** The part of an element that its scrolling ancestors leave to be seen; nothing where it is scrolled away. */
     const clipped = (e: Element, box: DOMRect): DOMRect | null => {
@@ -20,7 +28,7 @@ export async function unsightly(page: Page, least = 24): Promise<string[]> {
       for (let p: Element | null = e; p; p = p.parentElement) {
         const s = getComputedStyle(p)
         if (s.overflow === 'visible' && s.overflowX === 'visible') continue
-        const o = p.getBoundingClientRect()
+        const o = windowOf(p)
         ;[l, t, r, b] = [Math.max(l, o.left), Math.max(t, o.top), Math.min(r, o.right), Math.min(b, o.bottom)]
       }
       return r - l < 1 || b - t < 1 ? null : new DOMRect(l, t, r - l, b - t)
@@ -92,6 +100,33 @@ export async function unsightly(page: Page, least = 24): Promise<string[]> {
           if (layered(a.e) === layered(b.e) && top) found.push(`${said(a.e)} and ${said(b.e)} lie over each other`)
         }
       }
+    // a word of a drawing that a line of it runs through, where no halo sets it apart
+    for (const svg of document.querySelectorAll('svg')) {
+      const lines = [...svg.querySelectorAll<SVGGeometryElement>('path, line, polyline')].filter(
+        (l) => shown(l) && getComputedStyle(l).stroke !== 'none' && !l.closest('defs'),
+      )
+      if (lines.length > 400) continue
+      for (const { e, box } of texts) {
+        if (!svg.contains(e) || getComputedStyle(e).paintOrder !== 'normal') continue
+        const crossed = lines.find((l) => {
+          const to = l.getScreenCTM()?.inverse()
+          const around = l.getBoundingClientRect()
+          if (
+            !to ||
+            around.right < box.left ||
+            around.left > box.right ||
+            around.bottom < box.top ||
+            around.top > box.bottom
+          )
+            return false
+          for (let x = box.left + 2; x < box.right - 2; x += 2)
+            for (const share of [0.35, 0.5, 0.65])
+              if (l.isPointInStroke(new DOMPoint(x, box.top + box.height * share).matrixTransform(to))) return true
+          return false
+        })
+        if (crossed) found.push(`${said(e)} has a line through it`)
+      }
+    }
     for (const e of document.querySelectorAll('button, a[href], input, select, textarea, summary, [role=button]')) {
       const box = e.getBoundingClientRect()
       const seen = shown(e) && box.width > 0 ? clipped(e, box) : null

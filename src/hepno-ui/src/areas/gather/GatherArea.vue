@@ -201,7 +201,7 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
           <g v-if="lane.promisedAt && !beyond(lane.promisedAt)" :transform="`translate(${x(lane.promisedAt)} 2)`">
             <path d="M0 0V60" stroke="var(--ink)" stroke-dasharray="3 3" />
             <path d="M0 0h12l-4 4 4 4H0Z" fill="var(--bleach)" stroke="var(--ink)" />
-            <text x="14" y="9" font-size="12">{{ clock(lane.promisedAt, f) }}</text>
+            <text x="14" y="9" font-size="12" class="over">{{ clock(lane.promisedAt, f) }}</text>
           </g>
           <g v-for="(t, i) in lane.threads" :key="t.id" :transform="`translate(0 ${head + 10 + i * 20})`">
             <path
