@@ -16,8 +16,12 @@ export function dropDraft(of: string): void {
   sessionStorage.removeItem(prefix + of)
 }
 
-/** Keeps a form as it is typed while it is open: the page may be left or opened anew, and it is open as it was. Closed, it is forgotten. */
-export function keepOpen(of: string, form: { open: boolean }): void {
+/**
+ * Keeps a form as it is typed while it is open: the page may be left or opened anew, and it is open as it was. Closed, it is forgotten.
+ * @returns Whether it was left open: then what it is folded in is open from the first.
+ */
+export function keepOpen(of: string, form: { open: boolean }): boolean {
   Object.assign(form, draftOf<object>(of) ?? {})
   watch(form, () => (form.open ? keepDraft(of, form) : dropDraft(of)))
+  return form.open
 }

@@ -31,7 +31,7 @@ const note = reactive({
   after: 'not-yet' as Schemas['ControlPrint'],
   prints: [] as (Schemas['WaitingPrints'] & { count: number })[],
 })
-keepOpen(`cure ${props.printer.id}`, note)
+const leftOpen = keepOpen(`cure ${props.printer.id}`, note)
 const celsius = computed(() => format().celsius)
 async function begin(): Promise<void> {
   await attempt(async () => {
@@ -109,7 +109,7 @@ const signOf = (b: Schemas['CureView']) =>
 </script>
 
 <template>
-  <details class="under-board" :open="note.open || undefined">
+  <details class="under-board" :open="leftOpen || undefined">
     <summary>
       <Sign :kind="all[0] ? signOf(held[0] ?? all[0]) : 'assumed'" /> Cured:
       {{ all[0] ? `${all[0].code}, ${held[0]?.holds || all[0].said}` : 'no batch noted yet' }}

@@ -18,7 +18,7 @@ const pull = reactive({
   pillow: '',
   corners: corners.map(() => '' as Schemas['PullFeel'] | ''),
 })
-keepOpen(`paper ${props.press.id}`, pull)
+const leftOpen = keepOpen(`paper ${props.press.id}`, pull)
 function begin(): void {
   Object.assign(pull, { open: true, dial: '', corners: corners.map(() => '') })
 }
@@ -51,7 +51,7 @@ const spoken = (d: Schemas['DialReading']) =>
 </script>
 
 <template>
-  <details class="pull" :open="pull.open || undefined">
+  <details class="pull" :open="leftOpen || undefined">
     <summary>
       <Sign :kind="press.dials?.length ? 'tested' : 'caution'" /> Dial:
       {{ press.dials?.length ? press.dials.map(spoken).join('; ') : 'not yet tested: pressures are words only' }}

@@ -35,7 +35,7 @@ const names = [
   'near right',
 ]
 const draft = reactive({ open: false, set: 0, points: [] as (number | '')[], doubtful: false, by: '' })
-keepOpen(`platen ${props.press.id}`, draft)
+const leftOpen = keepOpen(`platen ${props.press.id}`, draft)
 function begin(): void {
   draft.open = true
   draft.set = Math.round(fromF(310))
@@ -86,7 +86,7 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <details v-if="view" class="platen" :open="draft.open || undefined">
+  <details v-if="view" class="platen" :open="leftOpen || undefined">
     <summary>
       <Sign :kind="view.points.length === 0 || view.overdue ? 'caution' : 'tested'" /> Platen: {{ view.sentence
       }}<template v-if="view.due">; {{ view.overdue ? 'was to be checked by' : 'next check' }} {{ view.due }}</template>

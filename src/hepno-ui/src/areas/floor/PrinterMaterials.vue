@@ -87,7 +87,7 @@ async function refill(): Promise<void> {
 
 // what it takes, a line a place
 const typed = reactive({ open: false, text: '', problem: '' })
-keepOpen(`materials ${props.name}`, typed)
+const leftOpen = keepOpen(`materials ${props.name}`, typed)
 function edit(): void {
   typed.text = (props.kept?.value.slots ?? [])
     .map((s) => `${supplyWord[s.supply]}; ${s.full}; ${s.lowAt}; ${s.takes.join(', ')}`)
@@ -121,7 +121,7 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <details v-if="view" class="under-board" :open="typed.open || undefined">
+  <details v-if="view" class="under-board" :open="leftOpen || undefined">
     <summary><Sign :kind="sign" /> Materials: {{ said }}</summary>
     <div class="inside">
       <template v-if="view.version === 0">

@@ -46,7 +46,7 @@ const done = (taskId: string) =>
 
 // what is wanted, a line a task
 const typed = reactive({ open: false, text: '', problem: '' })
-keepOpen(`upkeep ${props.name}`, typed)
+const leftOpen = keepOpen(`upkeep ${props.name}`, typed)
 function edit(): void {
   typed.text = (props.kept?.value.tasks ?? [])
     .map(
@@ -83,7 +83,7 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <details v-if="view" class="under-board" :open="typed.open || undefined">
+  <details v-if="view" class="under-board" :open="leftOpen || undefined">
     <summary>
       <Sign
         :kind="view.version === 0 ? 'assumed' : due.some((t) => t.late) ? 'heat' : due.length > 0 ? 'caution' : 'go'"
