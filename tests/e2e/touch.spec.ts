@@ -1,4 +1,5 @@
-import type { CDPSession, Locator, Page } from '@playwright/test'
+import type { CDPSession, Page } from '@playwright/test'
+import { front, order, tees } from './orders.ts'
 import { daysOn, expect, test } from './server.ts'
 
 test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } })
@@ -90,10 +91,8 @@ test('one order goes from Ask to Learn by fingers alone', async ({ page, server:
 })
 
 /** A finger laid on something, moved and lifted. */
-async function swipe(page: Page, on: Locator, by: { x: number; y: number }): Promise<void> {
+async function swipe(page: Page, from: { x: number; y: number }, by: { x: number; y: number }): Promise<void> {
   const client: CDPSession = await page.context().newCDPSession(page)
-  const box = (await on.boundingBox())!
-  const from = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
   const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at: { x: number; y: number } | null) =>
     client.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [at] : [] })
   await touch('touchStart', from)
@@ -116,6 +115,33 @@ test('a batch of the press day is moved by a finger', async ({ page, request, se
     ((await (await request.get(`${server.url}/api/orders/demo-210`)).json()) as { facts: { moves: unknown[] | null } })
       .facts.moves?.length ?? 0
   expect(await moves()).toBe(0)
-  await swipe(page, batch, { x: 150, y: 0 })
+  const box = (await batch.boundingBox())!
+  await swipe(page, { x: box.x + box.width / 2, y: box.y + box.height / 2 }, { x: 150, y: 0 })
   await expect.poll(moves).toBe(1)
+})
+
+test('a print of a layout is moved by a finger, and too near another it is refused', async ({
+  page,
+  request,
+  server,
+}) => {
+  await page.setViewportSize({ width: 1180, height: 820 })
+  const o = order(request, server.url, 'by-finger')
+  const sleeve = { ...front, id: 'sleeve', place: 'left-sleeve', widthIn: 3, heightIn: 3, thinnestLinePt: 5 }
+  await o.ask([
+    {
+      ...tees,
+      sizes: [{ size: 'M', pieces: 20 }],
+      placements: [{ ...front, widthIn: 10, heightIn: 7, thinnestLinePt: 5 }, sleeve],
+    },
+  ])
+  await o.post('choose', { lineId: '1', methodId: 'dtf-bought' })
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'by-finger'))
+  await page.goto(`${server.url}/layout`)
+  const close = page.getByRole('region', { name: 'Layout on film' }).getByRole('img')
+  await expect(close).toHaveAccessibleName(/prints laid\. Chosen: Front/)
+  await close.scrollIntoViewIfNeeded()
+  const box = (await close.boundingBox())!
+  await swipe(page, { x: box.x + 40, y: box.y + 40 }, { x: 30, y: 90 })
+  await expect(page.getByRole('alert').filter({ hasText: 'in too near' }).first()).toBeVisible()
 })
