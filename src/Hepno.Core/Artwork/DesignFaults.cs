@@ -21,7 +21,7 @@ public enum FaultKind
 /// <param name="Marks">Where, in its own pixels; empty when it is the whole picture.</param>
 public sealed record DesignFault(string Code, FaultKind Kind, string Sentence, string Remedy, IReadOnlyList<PixelBox> Marks);
 
-/// <summary>The least line and gap of a way of printing, pt (DOMAIN 6).</summary>
+/// <summary>The least line and gap of a way of printing, pt (docs/trade.md 3).</summary>
 /// <param name="Ways">The ways, in words.</param>
 /// <param name="LinePt">Thinnest line it holds.</param>
 /// <param name="GapPt">Thinnest gap it keeps open.</param>
@@ -34,7 +34,7 @@ public sealed record Holds(string Ways, double LinePt, double GapPt)
     public static Holds Coarsest => All[^1];
 }
 
-/// <summary>Looks at an artwork at a print width on a cloth, as somebody who prints would (DOMAIN 6 and 7).</summary>
+/// <summary>Looks at an artwork at a print width on a cloth, as somebody who prints would (docs/trade.md 3 and 4).</summary>
 public static class DesignFaults
 {
     private const double SoftFrom = 0.005;

@@ -7,7 +7,7 @@ namespace Hepno.Core.Artwork;
 /// <param name="Height">Height.</param>
 public sealed record OutlinePart(double X, double Y, double Width, double Height);
 
-/// <summary>A design's own outline, from alpha, simplified to a few boxes that cover everything painted (DOMAIN 10): scissors go round them, other prints may lie in the corners they leave.</summary>
+/// <summary>A design's own outline, from alpha, simplified to a few boxes that cover everything painted (docs/trade.md 7): scissors go round them, other prints may lie in the corners they leave.</summary>
 public static class PrintOutline
 {
     /// <summary>Squares along the longer side: what is left free is at least one of them.</summary>

@@ -43,7 +43,7 @@ public sealed record Rights(string Whose, string SaidBy, DateOnly? SaidOn, strin
     /// <summary>Nothing said yet.</summary>
     public static Rights Unsaid { get; } = new("", "", null, "");
 
-    /// <summary>What speaks against printing it, the worst first (DOMAIN 21.19): reminders, never a certainty.</summary>
+    /// <summary>What speaks against printing it, the worst first (docs/trade.md 15.8): reminders, never a certainty.</summary>
     /// <param name="today">The day it is looked at.</param>
     /// <param name="f">How days are written.</param>
     public IEnumerable<DesignFault> Doubts(DateOnly today, FigureFormat f)

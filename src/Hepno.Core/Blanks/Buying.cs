@@ -28,7 +28,7 @@ public sealed record Buying(IReadOnlyList<PriceTier> Tiers, decimal? FreeFreight
     /// <param name="list">List price.</param>
     /// <param name="pieces">Pieces of the style in the order.</param>
     /// <param name="value">Money of the supplier's goods in the order, at list prices.</param>
-    /// <param name="buyBy">Last day it may be bought on; a code that ends before does not count (DOMAIN 21.4). Null leaves codes out.</param>
+    /// <param name="buyBy">Last day it may be bought on; a code that ends before does not count (docs/trade.md 15.2). Null leaves codes out.</param>
     public (decimal Price, string Why) At(decimal list, int pieces, decimal value, DateOnly? buyBy)
     {
         var prices = Tiers.Where(t => pieces >= t.FromPieces && value >= t.FromValue).Select(t => (t.Price, Why: t.From())).Append((Price: list, Why: "list price"));

@@ -21,7 +21,7 @@ public sealed record CuredFate(CuredPrints Cured, int OfOtherBatches, int Presse
 /// <param name="Cost">Making it anew, opened.</param>
 public sealed record RecallLine(CuredPrints Cured, int PiecesAtLeast, int PiecesAtMost, int LookAt, int Out, int PrintsWaiting, Figure Cost);
 
-/// <summary>What a bad batch calls back: which pieces, what to make anew, what that costs (DOMAIN 21.11).</summary>
+/// <summary>What a bad batch calls back: which pieces, what to make anew, what that costs (docs/trade.md 15.3).</summary>
 public static class Recall
 {
     /// <summary>

@@ -37,7 +37,7 @@ public sealed record SpoiledFor(string Reason, int Pieces);
 /// <param name="HandsSeconds">Hands of the whole line as recorded, s.</param>
 public sealed record Held(IReadOnlyList<StratumHeld> Strata, decimal PlannedCost, decimal RecordedCost, IReadOnlyList<MinutesHeld> Minutes, IReadOnlyList<SpoiledFor> Spoiled, int Pressed, Figure PlannedAnHour, Figure RecordedAnHour, Figure Earned, double HandsSeconds);
 
-/// <summary>Holds a quote's figures against what the run recorded (DOMAIN 17).</summary>
+/// <summary>Holds a quote's figures against what the run recorded (docs/trade.md 14).</summary>
 public static class QuotedAgainstReal
 {
     private const double LongestObservation = 3;

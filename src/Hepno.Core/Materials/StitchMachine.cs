@@ -4,7 +4,7 @@ using Hepno.Core.Recipes;
 
 namespace Hepno.Core.Materials;
 
-/// <summary>An embroidery machine with its thread and backing (DOMAIN 5).</summary>
+/// <summary>An embroidery machine with its thread and backing (docs/trade.md 2).</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Name">The shop's name for it.</param>
 /// <param name="StitchesPerMinute">As set; four fifths of it are reached (assumed).</param>
@@ -24,7 +24,7 @@ public sealed record StitchMachine(string Id, string Name, double StitchesPerMin
     private const double Reached = 0.8;
     private const double ColourChangeSeconds = 8;
 
-    /// <summary>Seconds of the machine for one piece: stitches ÷ (speed × 0.8) and 8 s for each change of colour, shared by its heads (DOMAIN 5).</summary>
+    /// <summary>Seconds of the machine for one piece: stitches ÷ (speed × 0.8) and 8 s for each change of colour, shared by its heads (docs/trade.md 2).</summary>
     /// <param name="stitches">Stitches of the design.</param>
     /// <param name="colours">Thread colours.</param>
     public double Seconds(double stitches, int colours) => ((stitches / (StitchesPerMinute * Reached) * 60) + (ColourChangeSeconds * (colours - 1))) / Heads;

@@ -5,7 +5,7 @@ using Hepno.Core.Recipes;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Applique: shapes cut from film lie where stitches would fill, a stitched edge holds them, and a press finishes them (DOMAIN 5).</summary>
+/// <summary>Applique: shapes cut from film lie where stitches would fill, a stitched edge holds them, and a press finishes them (docs/trade.md 2).</summary>
 public sealed class Applique : IDecorationMethod
 {
     private const string Key = "applique";
@@ -33,12 +33,12 @@ public sealed class Applique : IDecorationMethod
     /// <inheritdoc/>
     public bool HasEdge => true;
 
-    /// <summary>Stitches of a print: its stitch file's; without one (assumed, DOMAIN 5) 120 for each in of outline, its box's, once for every colour.</summary>
+    /// <summary>Stitches of a print: its stitch file's; without one (assumed, docs/trade.md 2) 120 for each in of outline, its box's, once for every colour.</summary>
     public static Figure Stitches(Placement p) => p.Stitches is { } counted ? Figure.Input("stitches", "Stitches", counted, FigureUnit.Count, "its stitch file")
         : new("stitches", "Stitches", (decimal)(Outline(p) * Embroidery.StitchesPerOutlineIn), FigureUnit.Count, "outline × 120", "assumed until its stitch file is there",
             [Figure.Input("outline", "Outline", Outline(p), FigureUnit.Inches, p.Colours == 1 ? "the ask: round its box" : "the ask: round its box, for each colour")]);
 
-    /// <summary>The finishing press as the shop has tested it, or the customary one, to be spot-tested first (DOMAIN 8).</summary>
+    /// <summary>The finishing press as the shop has tested it, or the customary one, to be spot-tested first (docs/trade.md 5).</summary>
     public static Recipe Finish(StitchMachine machine, AskInHand ask, ShopBook book) => book.RecipeFor(machine.Id, ask)
         ?? new("applique-finish", machine.Id, "", RecipeChoice.FabricOf(ask.Style), 320, 10, 3, "medium", 0, Peel.Hot, 0, 0, "film down, the stitched edge up", RecipeSource.Assumed, DateOnly.MinValue, "Spot-test first. Nothing to peel: the film stays.", Cover.Sheet);
 

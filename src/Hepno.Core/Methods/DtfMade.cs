@@ -37,7 +37,7 @@ public sealed class DtfMade : IDecorationMethod
             : MethodAnswer.BestOf([.. book.FilmPrinters.Select(printer => Answer(ask, book, printer))], ask);
     }
 
-    /// <summary>Ink, white, powder, film, cleaning ink and machine time of one print (DOMAIN 5).</summary>
+    /// <summary>Ink, white, powder, film, cleaning ink and machine time of one print (docs/trade.md 2).</summary>
     /// <param name="p">The artwork.</param>
     /// <param name="printer">The printer and what it takes.</param>
     /// <param name="white">True when white lies under all of it.</param>

@@ -36,7 +36,7 @@ public sealed class Dtg : IDecorationMethod
         ? MethodAnswer.No(new Reason("no-garment-printer", VerdictKind.No, "no direct-to-garment printer on the Floor", "such a printer, added on the Floor"))
         : MethodAnswer.BestOf([.. book.GarmentPrinters.Select(printer => Answer(ask, book, printer))], ask);
 
-    /// <summary>Ink, pretreatment and machine time of one print (DOMAIN 5).</summary>
+    /// <summary>Ink, pretreatment and machine time of one print (docs/trade.md 2).</summary>
     /// <param name="p">The artwork.</param>
     /// <param name="printer">The printer and what it takes.</param>
     /// <param name="white">True on mid and dark cloth: pretreated, white under the colour, two passes.</param>

@@ -240,7 +240,7 @@ public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<De
 /// <summary>A way of decorating: its feasibility, materials and steps, in one file.</summary>
 public interface IDecorationMethod
 {
-    /// <summary>Key, as in DOMAIN 4.</summary>
+    /// <summary>Key, as in docs/trade.md 1.</summary>
     string Id { get; }
 
     /// <summary>Its name on screen.</summary>

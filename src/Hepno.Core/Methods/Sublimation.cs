@@ -53,7 +53,7 @@ public sealed class Sublimation : IDecorationMethod
     internal static Figure Ink(Figure painted, double mlPerIn2, decimal pricePerMl, string source) => Figure.Of("dye-ink", "Dye ink", Money.Times((double)painted.Value * mlPerIn2, pricePerMl), "painted × ml an in² × price", painted,
         Figure.Input("per", "ml an in²", mlPerIn2, FigureUnit.Count, source), Figure.Input("price", "A ml", pricePerMl, FigureUnit.Money, source));
 
-    /// <summary>Ink, paper, tape, protection paper and machine time of one print (DOMAIN 5).</summary>
+    /// <summary>Ink, paper, tape, protection paper and machine time of one print (docs/trade.md 2).</summary>
     /// <param name="p">The artwork.</param>
     /// <param name="printer">The printer and what it takes.</param>
     /// <param name="grid">Prints on a sheet.</param>
@@ -74,7 +74,7 @@ public sealed class Sublimation : IDecorationMethod
             MachineTime.Of(printer.Equipment, StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds, tariffPerKwh, source, tending));
     }
 
-    /// <summary>Share of attempts assumed to spoil a piece: 2.5% on one side; on two, together 4% of the pieces (DOMAIN 17).</summary>
+    /// <summary>Share of attempts assumed to spoil a piece: 2.5% on one side; on two, together 4% of the pieces (docs/trade.md 14).</summary>
     public static double Assumed(AskInHand ask) => ask.Placements.Select(p => IsBehind(p.Place)).Distinct().Count() < 2 ? FailurePrior : 1 - Math.Pow(1 - FailureTwoSides, 1.0 / ask.Placements.Count);
 
     /// <summary>Prints of a placement on one piece: two on a pair of socks.</summary>

@@ -8,7 +8,7 @@ using Hepno.Core.Recipes;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Garments cut and sewn from cloth that was dyed by the roll: printed paper and cloth go through a calender, the parts are cut out and sewn (DOMAIN 5).</summary>
+/// <summary>Garments cut and sewn from cloth that was dyed by the roll: printed paper and cloth go through a calender, the parts are cut out and sewn (docs/trade.md 2).</summary>
 public sealed class SublimationCutSew : IDecorationMethod
 {
     private const string Key = "sublimation-cutsew";

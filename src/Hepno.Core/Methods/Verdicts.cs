@@ -6,7 +6,7 @@ using Hepno.Core.Recipes;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Rules of feasibility that several methods share (DOMAIN 6); each says the input that decided.</summary>
+/// <summary>Rules of feasibility that several methods share (docs/trade.md 3); each says the input that decided.</summary>
 internal static class Verdicts
 {
     /// <summary>Above this, dark polyester lets its own dye rise through the print, °F.</summary>
@@ -55,7 +55,7 @@ internal static class Verdicts
         }
     }
 
-    /// <summary>What lies in a printer against what it takes (DOMAIN 5): ink, film, powder and paper must match.</summary>
+    /// <summary>What lies in a printer against what it takes (docs/trade.md 2): ink, film, powder and paper must match.</summary>
     public static IEnumerable<Reason> Loaded(string printerId, string printer, ShopBook book) => (book.Supplies?.FirstOrDefault(s => s.Id == printerId)?.Mismatches() ?? [])
         .Select(x => new Reason("mismatch", VerdictKind.No, $"{printer} has {x.Loaded.Product} in it as {PrinterSupplies.NameOf(x.Slot.Supply)}, which it does not take", $"{string.Join(" or ", x.Slot.Takes)} as {PrinterSupplies.NameOf(x.Slot.Supply)}, noted on the Floor"));
 

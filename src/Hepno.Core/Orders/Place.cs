@@ -26,7 +26,7 @@ public sealed record PlaceWidths(double Small, double Large, double Extended, do
     };
 }
 
-/// <summary>A place with its customary limits (assumed, DOMAIN 22; youth and smaller where it is silent: in proportion).</summary>
+/// <summary>A place with its customary limits (assumed, docs/trade.md 16; youth and smaller where it is silent: in proportion).</summary>
 /// <param name="Id">Key.</param>
 /// <param name="Name">On screen.</param>
 /// <param name="Where">Distance from a seam, in words without unit.</param>

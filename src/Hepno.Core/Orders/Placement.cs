@@ -36,7 +36,7 @@ public static class Places
     /// <summary>Most stitches of one print: more is a slip of the pen.</summary>
     public const int MostStitches = 1_000_000;
 
-    /// <summary>A finger's breadth, in: how placements are checked at the press (assumed, DOMAIN 21.14).</summary>
+    /// <summary>A finger's breadth, in: how placements are checked at the press (assumed, docs/trade.md 15.4).</summary>
     public const double FingerIn = 0.75;
 
     /// <summary>A distance in fingers, to the half.</summary>

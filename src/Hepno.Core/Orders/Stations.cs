@@ -126,7 +126,7 @@ public static class Stations
         {
             missing.Add(new("deposit", "The deposit", false));
         }
-        // a garment of theirs that is spoiled cannot be bought again: somebody takes that risk, or the cloth is tested (DOMAIN 21.17)
+        // a garment of theirs that is spoiled cannot be bought again: somebody takes that risk, or the cloth is tested (docs/trade.md 15.6)
         missing.AddRange(order.Ask.Lines.Where(l => l.Theirs && (facts.Risks ?? []).All(r => r.LineId != l.Id)).Select(l => new Missing("risk", $"Their word for {l.Pieces} own garments, or a spot test", false)));
         missing.AddRange(facts.Items.Where(i => i.DoneAt is null).Select(i => new Missing("item", i.Text, false)));
         return missing;

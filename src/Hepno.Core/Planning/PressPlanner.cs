@@ -92,7 +92,7 @@ public sealed record FloorPlan(DateTime Now, OpenHours Hours, IReadOnlyList<Pres
     }
 }
 
-/// <summary>Places work on the presses: earliest slot in which the press and a pair of hands are free, earliest due first (DOMAIN 14).</summary>
+/// <summary>Places work on the presses: earliest slot in which the press and a pair of hands are free, earliest due first (docs/trade.md 11).</summary>
 public static class PressPlanner
 {
     private const int LeastPart = 10;

@@ -22,7 +22,7 @@ public sealed record SizeSurcharge(string Size, int Pieces, decimal Each)
 {
     private const decimal Step = 0.50m;
 
-    /// <summary>Surcharges of a size run: landed difference / (1 − m − f), rounded up to 0.50 (DOMAIN 11).</summary>
+    /// <summary>Surcharges of a size run: landed difference / (1 − m − f), rounded up to 0.50 (docs/trade.md 8).</summary>
     /// <param name="style">The blank with its surcharges.</param>
     /// <param name="sizes">Pieces by size.</param>
     /// <param name="policy">The channel's policy; its margin is m.</param>

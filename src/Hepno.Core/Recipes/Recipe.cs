@@ -78,7 +78,7 @@ public sealed record Recipe(string Id, string ProductId, string Revision, Recipe
     /// <summary>False where no press is used.</summary>
     public bool IsPressed() => DwellSeconds > 0;
 
-    /// <summary>How long after it may be peeled the carrier must be off: 3 s hot, 15 s warm, no limit cold (DOMAIN 8) unless the maker says; s.</summary>
+    /// <summary>How long after it may be peeled the carrier must be off: 3 s hot, 15 s warm, no limit cold (docs/trade.md 5) unless the maker says; s.</summary>
     public double? Window() => PeelWindowSeconds ?? Peel switch { Peel.Hot => 3, Peel.Warm => 15, _ => null };
 
     /// <summary>Where one of its figures comes from: as said for it, else as the recipe.</summary>

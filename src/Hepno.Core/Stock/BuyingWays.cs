@@ -17,7 +17,7 @@ namespace Hepno.Core.Stock;
 /// <param name="Arrives">When they are here, wall clock.</param>
 public sealed record BuyingWay(string Code, string What, string Supplier, IReadOnlyList<SizeCount> Bought, int Left, Figure Cost, DateTime Arrives);
 
-/// <summary>Compares ways to have the blanks of a line: from what lies here, as needed, up to a price tier or free freight, or the same model from another supplier (DOMAIN 13, 21.5).</summary>
+/// <summary>Compares ways to have the blanks of a line: from what lies here, as needed, up to a price tier or free freight, or the same model from another supplier (docs/trade.md 10, 21.5).</summary>
 public static class BuyingWays
 {
     private const double MostMore = 0.5;

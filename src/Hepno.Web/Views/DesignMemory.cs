@@ -27,7 +27,7 @@ internal sealed record DesignVersion(string Since, int WidthPx, int HeightPx, IR
 /// <param name="Reasons">Why, most often first.</param>
 internal sealed record PressedWith(string OrderId, string Code, string When, string Where, string On, string With, string Settings, int Good, int Spoiled, IReadOnlyList<string> Reasons);
 
-/// <summary>What the shop remembers of an artwork (DOMAIN 21.15): a repeat order stays with what came out well.</summary>
+/// <summary>What the shop remembers of an artwork (docs/trade.md 15.5): a repeat order stays with what came out well.</summary>
 /// <param name="Versions">Its pictures, the newest first.</param>
 /// <param name="Pressed">When and how it was pressed, the newest first.</param>
 internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IReadOnlyList<PressedWith> Pressed)

@@ -738,6 +738,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a template's lines into an ask of which nothing is said yet, at today's shelf; a garment that is no longer offered is left to be said. */
+        post: operations["beginFromTemplate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/changes": {
         parameters: {
             query?: never;
@@ -2769,23 +2786,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/templates/{id}/begin": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Puts a template's lines into an ask of which nothing is said yet, at today's shelf; a garment that is no longer offered is left to be said. */
-        post: operations["beginFromTemplate"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/presses/{id}/platen": {
         parameters: {
             query?: never;
@@ -3908,6 +3908,10 @@ export interface components {
             /** @description Lower platens by pass where they are not the press's own throughout; else empty. */
             platens: string;
         };
+        /** @description Which template an ask begins from. */
+        BeginBody: {
+            templateId: string;
+        };
         /**
          * @description How dye of the cloth behaved under a print.
          * @enum {unknown}
@@ -3996,7 +4000,7 @@ export interface components {
              */
             arrives: string;
         };
-        /** @description A heated drum that presses printed paper onto cloth by the roll, with the printer that prints the paper (DOMAIN 5). */
+        /** @description A heated drum that presses printed paper onto cloth by the roll, with the printer that prints the paper (docs/trade.md 2). */
         Calender: {
             /** @description Identity. */
             id: string;
@@ -4106,7 +4110,7 @@ export interface components {
          * @enum {unknown}
          */
         Channel: "retail" | "wholesale";
-        /** @description What a decoration is like on the garment (DOMAIN 4), in words to say to a customer. */
+        /** @description What a decoration is like on the garment (docs/trade.md 1), in words to say to a customer. */
         Character: {
             /** @description How it feels. */
             feel: string;
@@ -4142,7 +4146,7 @@ export interface components {
              */
             saves: number;
         };
-        /** @description Quantities in which two ways cost within 3 in 100 of one another: time and feel decide (DOMAIN 11). */
+        /** @description Quantities in which two ways cost within 3 in 100 of one another: time and feel decide (docs/trade.md 8). */
         CloseStretch: {
             /**
              * Format: int32
@@ -4252,7 +4256,7 @@ export interface components {
             colours: number;
             breaks: components["schemas"]["BreakBody"][];
         };
-        /** @description The colours a picture is made of (DOMAIN 7). */
+        /** @description The colours a picture is made of (docs/trade.md 4). */
         Colours: {
             /** @description Flat colours, largest first, stray ones last. */
             spots: components["schemas"]["SpotColour"][];
@@ -4517,7 +4521,7 @@ export interface components {
              */
             morePrices: number;
         };
-        /** @description Film that was powdered and cured together: under-cured work looks fine and fails in the wash, so it stays known which prints shared a heat (DOMAIN 21.11). */
+        /** @description Film that was powdered and cured together: under-cured work looks fine and fails in the wash, so it stays known which prints shared a heat (docs/trade.md 15.3). */
         CureBatch: {
             /** @description Identity. */
             id: string;
@@ -4936,7 +4940,7 @@ export interface components {
             /** @description Whether a square code in it is still read as each way of printing blurs it. */
             codeReads: components["schemas"]["CodeRead"][];
         };
-        /** @description What the shop remembers of an artwork (DOMAIN 21.15): a repeat order stays with what came out well. */
+        /** @description What the shop remembers of an artwork (docs/trade.md 15.5): a repeat order stays with what came out well. */
         DesignMemory: {
             /** @description Its pictures, the newest first. */
             versions: components["schemas"]["DesignVersion"][];
@@ -5051,7 +5055,7 @@ export interface components {
             /** @default  */
             pillow: string;
         };
-        /** @description What a press's dial says for a pressure: it is a setting, not a pressure, and changes with how thick the garment lies with the lower platen and with what lies under the print (DOMAIN 21.13). */
+        /** @description What a press's dial says for a pressure: it is a setting, not a pressure, and changes with how thick the garment lies with the lower platen and with what lies under the print (docs/trade.md 5). */
         DialReading: {
             /** @description The word: light, medium, firm or heavy. */
             pressure: string;
@@ -5300,7 +5304,7 @@ export interface components {
             /** Format: double */
             upkeepPerHour: number;
         };
-        /** @description What a machine costs for each hour it is held (DOMAIN 5). */
+        /** @description What a machine costs for each hour it is held (docs/trade.md 2). */
         EquipmentHour: {
             /**
              * Format: double
@@ -5899,7 +5903,7 @@ export interface components {
             /** Format: double */
             atF: null | number;
         };
-        /** @description How pieces go over the floor (DOMAIN 9). */
+        /** @description How pieces go over the floor (docs/trade.md 6). */
         FloorResult: {
             /**
              * Format: int32
@@ -6343,7 +6347,7 @@ export interface components {
          * @enum {unknown}
          */
         GarmentKind: "tee" | "sweatshirt" | "hoodie" | "tote" | "apron" | "cap" | "long-sleeve" | "tank" | "zip-hoodie" | "polo" | "jacket" | "joggers" | "drawstring-bag" | "socks" | "bodysuit";
-        /** @description A direct-to-garment printer with its inks and pretreatment (DOMAIN 5); recipes of its cure are kept under its identity. */
+        /** @description A direct-to-garment printer with its inks and pretreatment (docs/trade.md 2); recipes of its cure are kept under its identity. */
         GarmentPrinter: {
             /** @description Identity. */
             id: string;
@@ -6953,7 +6957,7 @@ export interface components {
             /** @description Where, when, how and at what, in words. */
             said: string;
         };
-        /** @description What it ties up to make a line before anybody has bought it (DOMAIN 21.21). */
+        /** @description What it ties up to make a line before anybody has bought it (docs/trade.md 15.10). */
         Launch: {
             /** @description Money for blanks, prints and set-ups before the first sale. */
             tied: components["schemas"]["Figure"];
@@ -7277,7 +7281,7 @@ export interface components {
              */
             price: number;
         };
-        /** @description The layout settled for a line: estimate, quote and what is bought use it as long as the line needs the same prints (DOMAIN 10). */
+        /** @description The layout settled for a line: estimate, quote and what is bought use it as long as the line needs the same prints (docs/trade.md 7). */
         LineLayout: {
             /** @description Which line. */
             lineId: string;
@@ -7420,7 +7424,7 @@ export interface components {
              */
             total: number;
         };
-        /** @description A refill or a change of roll (DOMAIN 5): what went in, of which lot, when. */
+        /** @description A refill or a change of roll (docs/trade.md 2): what went in, of which lot, when. */
         Loading: {
             /** @description Where. */
             supply: components["schemas"]["Supply"];
@@ -7548,7 +7552,7 @@ export interface components {
             /** @description The log, oldest first. */
             done: components["schemas"]["UpkeepDone"][];
         };
-        /** @description When making pays more than buying (DOMAIN 17 and 21.9). */
+        /** @description When making pays more than buying (docs/trade.md 14). */
         MakeOrBuy: {
             /**
              * Format: double
@@ -7719,7 +7723,7 @@ export interface components {
              */
             lineId: string;
         };
-        /** @description Parts of a run laid for cutting: on the cloth, and on the paper they are printed on when that is another width (DOMAIN 5). Parts follow the grain: they lie upright or upside down, never across. */
+        /** @description Parts of a run laid for cutting: on the cloth, and on the paper they are printed on when that is another width (docs/trade.md 2). Parts follow the grain: they lie upright or upside down, never across. */
         Marker: {
             /** @description Where they lie on the cloth; its used length is what is bought and calendered. */
             onFabric: components["schemas"]["GangFound"];
@@ -7840,7 +7844,7 @@ export interface components {
          * @enum {unknown}
          */
         NarrowPlace: "hands" | "press" | "rack" | "waiting";
-        /** @description The printed neck label of one size: what a torn-out label said (DOMAIN 21.18). What the law there wants is the owner's to decide. */
+        /** @description The printed neck label of one size: what a torn-out label said (docs/trade.md 15.7). What the law there wants is the owner's to decide. */
         NeckLabel: {
             /** @description Its size. */
             size: string;
@@ -8208,7 +8212,7 @@ export interface components {
              */
             height: number;
         };
-        /** @description A screen printer that work is sent out to, with the shop's blanks (DOMAIN 5). */
+        /** @description A screen printer that work is sent out to, with the shop's blanks (docs/trade.md 2). */
         OutsidePrinter: {
             /** @description Identity. */
             id: string;
@@ -8907,7 +8911,7 @@ export interface components {
              */
             heightIn: number;
         };
-        /** @description A platen measured at nine points with a surface thermometer (DOMAIN 8). */
+        /** @description A platen measured at nine points with a surface thermometer (docs/trade.md 5). */
         PlatenMap: {
             /**
              * Format: date
@@ -8993,7 +8997,7 @@ export interface components {
             /** Format: double */
             price: number;
         };
-        /** @description A service that prints single pieces on its own blanks and sends them (DOMAIN 5). */
+        /** @description A service that prints single pieces on its own blanks and sends them (docs/trade.md 2). */
         PodService: {
             /** @description Identity. */
             id: string;
@@ -9542,7 +9546,7 @@ export interface components {
             /** @description Oldest first. */
             steps: components["schemas"]["PriceSince"][];
         };
-        /** @description A channel's price policy (DOMAIN 11). The fourth, a typed price, is said on the order itself. */
+        /** @description A channel's price policy (docs/trade.md 8). The fourth, a typed price, is said on the order itself. */
         PricePolicy: {
             /** @description Which of the figures below holds. */
             kind: components["schemas"]["PolicyKind"];
@@ -10515,7 +10519,7 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
-        /** @description What a piece would have been sold at by the rule its owner used before: a multiple of materials (DOMAIN 11). */
+        /** @description What a piece would have been sold at by the rule its owner used before: a multiple of materials (docs/trade.md 8). */
         RuleOfThumb: {
             /** @description Materials × the multiple, fees not thought of, as on a phone calculator. */
             price: components["schemas"]["Figure"];
@@ -10847,7 +10851,7 @@ export interface components {
             heightIn: number;
             prices: components["schemas"]["ColourPricesBody"][];
         };
-        /** @description What one supplier asks for screen-printed transfers, one design a sheet (DOMAIN 5). */
+        /** @description What one supplier asks for screen-printed transfers, one design a sheet (docs/trade.md 2). */
         ScreenTransferList: {
             /** @description Identity. */
             id: string;
@@ -11460,7 +11464,7 @@ export interface components {
             stray: boolean;
             box: null | components["schemas"]["PixelBox"];
         };
-        /** @description A product pressed on a scrap or test garment before it is pressed for a customer (DOMAIN 8). */
+        /** @description A product pressed on a scrap or test garment before it is pressed for a customer (docs/trade.md 5). */
         SpotTest: {
             /** @description Identity. */
             id: string;
@@ -11652,7 +11656,7 @@ export interface components {
              */
             ownSeconds: null | number;
         };
-        /** @description An embroidery machine with its thread and backing (DOMAIN 5). */
+        /** @description An embroidery machine with its thread and backing (docs/trade.md 2). */
         StitchMachine: {
             /** @description Identity. */
             id: string;
@@ -12112,7 +12116,7 @@ export interface components {
              */
             sheets: number;
         };
-        /** @description Sheets that overlap to make one print larger than a sheet (DOMAIN 5: butted tiles leave white lines). */
+        /** @description Sheets that overlap to make one print larger than a sheet (docs/trade.md 2: butted tiles leave white lines). */
         Tiles: {
             /**
              * Format: int32
@@ -16356,6 +16360,86 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["CalibrateBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    beginFromTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginBody"];
             };
         };
         responses: {
@@ -26176,86 +26260,6 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Written"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Payload Too Large */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Unsupported Media Type */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Precondition Required */
-            428: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    beginFromTemplate: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["AgainBody"];
-            };
-        };
         responses: {
             /** @description OK */
             200: {
