@@ -152,11 +152,11 @@ public class AskMoreTests(Shop shop) : IClassFixture<Shop>
         var kept = (await shop.Get("/api/templates")).EnumerateArray().Single(t => t.GetProperty("id").GetString() == "choir-tee");
         Assert.Equal(("The choir's tee", "12 × Brae 180, front"), (kept.GetProperty("name").GetString(), kept.GetProperty("what")[0].GetString()));
         await shop.Send(HttpMethod.Put, "/api/orders/fresh", """{"customerId":null,"lines":[{"id":"1","styleId":null,"colourwayId":null,"sizes":[],"placements":[],"mark":null}],"dueDate":null,"dueTime":null,"note":null}""");
-        var (status, said) = await shop.Send(HttpMethod.Post, "/api/templates/choir-tee/begin", """{"id":"fresh"}""", "1");
+        var (status, said) = await shop.Send(HttpMethod.Post, "/api/orders/fresh/begin", """{"templateId":"choir-tee"}""", "1");
         Assert.True(status == 200, said.ToString());
         var line = (await shop.Get("/api/orders/fresh")).GetProperty("ask").GetProperty("lines")[0];
         Assert.Equal((12, JsonValueKind.Null), (line.GetProperty("pieces").GetInt32(), line.GetProperty("dueDate").ValueKind));
-        Assert.Equal(409, (await shop.Send(HttpMethod.Post, "/api/templates/choir-tee/begin", """{"id":"fresh"}""", "2")).Status);
+        Assert.Equal(409, (await shop.Send(HttpMethod.Post, "/api/orders/fresh/begin", """{"templateId":"choir-tee"}""", "2")).Status);
         Assert.Equal(400, (await shop.Send(HttpMethod.Put, "/api/templates/bare", """{"name":"","orderId":"often"}""")).Status);
         Assert.Equal(404, (await shop.Send(HttpMethod.Put, "/api/templates/bare", """{"name":"x","orderId":"none"}""")).Status);
         Assert.Equal(200, (await shop.Send(HttpMethod.Post, "/api/templates/choir-tee/retire", null, kept.GetProperty("version").ToString())).Status);

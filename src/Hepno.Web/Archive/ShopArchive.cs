@@ -138,7 +138,7 @@ internal static class ShopArchive
         var c = into.Connection;
         if (OrderStore.Count(c) + Aggregates.Customers.Ids(c).Count + Aggregates.Styles.Ids(c).Count > 0)
         {
-            throw new RefusedException(409, "not-empty", "This shop already has orders, customers or styles.", "Bring an archive into a new, empty shop: start it with another --data folder.");
+            throw new RefusedException(409, "not-empty", "This shop already has orders, customers or styles.", "Bring an archive into a new, empty shop. The guide says how one is begun.");
         }
         Whole(into);
         var head = HeadOf(into);

@@ -8,6 +8,9 @@ namespace Hepno.Web.Endpoints;
 /// <summary>A template as it is made: a name, and the order whose lines it keeps.</summary>
 internal sealed record TemplateBody(string Name, string OrderId);
 
+/// <summary>Which template an ask begins from.</summary>
+internal sealed record BeginBody(string TemplateId);
+
 /// <summary>A template to choose.</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Version">Its version.</param>
@@ -26,7 +29,8 @@ internal static class TemplateEndpoints
         templates.MapGet("", All).WithName("templates");
         templates.MapPut("{id}", Keep).WithName("saveTemplate");
         templates.MapPost("{id}/retire", Retire).WithName("retireTemplate");
-        templates.MapPost("{id}/begin", Begin).WithName("beginFromTemplate");
+        // a deed of the order: it stands under its address, like all that follow each other on one thing
+        api.MapPost("/orders/{id}/begin", Begin).WithName("beginFromTemplate").WithTags("orders");
     }
 
     /// <summary>All templates that are offered, by name.</summary>
@@ -58,16 +62,16 @@ internal static class TemplateEndpoints
     });
 
     /// <summary>Puts a template's lines into an ask of which nothing is said yet, at today's shelf; a garment that is no longer offered is left to be said.</summary>
-    internal static Written Begin(string id, AgainBody body, Desk desk, HttpRequest request) => desk.Db.Write(c =>
+    internal static Written Begin(string id, BeginBody body, Desk desk, HttpRequest request) => desk.Db.Write(c =>
     {
-        var template = Aggregates.Templates.Get(c, id)?.Value ?? throw RefusedException.NoSuch("template", id);
-        var order = Aggregates.Orders.Get(c, body.Id) ?? throw RefusedException.NoSuch("order", body.Id);
+        var template = Aggregates.Templates.Get(c, body.TemplateId)?.Value ?? throw RefusedException.NoSuch("template", body.TemplateId);
+        var order = Aggregates.Orders.Get(c, id) ?? throw RefusedException.NoSuch("order", id);
         if (order.Value.Ask.Lines.Any(l => l.StyleId is not null || l.Sizes.Count > 0 || l.Placements.Count > 0))
         {
             throw new RefusedException(409, "begun", $"{order.Value.Code} says something already.", "Begin a new ask, then take the template.");
         }
         var styles = desk.Book(c).Styles;
         var ask = order.Value.Ask with { Lines = [.. template.Lines.Select(l => OrderAgain.Today(l, styles.FirstOrDefault(s => s.Id == l.StyleId && !s.Retired)))] };
-        return new Written(body.Id, SaveAsk.Do(c, desk, body.Id, ask, request.Seen(), request.Deed(desk.Clock, "begun from a template")).Version);
+        return new Written(id, SaveAsk.Do(c, desk, id, ask, request.Seen(), request.Deed(desk.Clock, "begun from a template")).Version);
     });
 }

@@ -4,6 +4,10 @@ import type { Schemas } from '../api/client'
 /** Figures as text. The core's Shown makes the same text for documents; both run tests/cases/shown.csv. */
 export type Format = Schemas['FigureFormat']
 
+/** As many letters of some words as there is room for; what is cut off ends in a dot row, and where there is hardly room nothing is shown. */
+export const shortened = (words: string, room: number): string =>
+  words.length <= room ? words : room < 4 ? '' : `${words.slice(0, Math.floor(room) - 1).trimEnd()}…`
+
 const minus = '\u2212'
 
 /** Half away from zero, on the decimal text, so that 1.005 is not lost to binary. */

@@ -41,7 +41,7 @@ const newAsk = () =>
   })
 
 /** Where the next deed is done, when not at the order's station; empty for one that is done from everywhere. */
-const places: Record<string, string> = { compare: '', run: '', 'bring-back': '' }
+const places: Record<string, string> = { run: '', 'bring-back': '' }
 const away = computed(() => {
   const order = shop.held
   if (!order || order.slip.action.waits) return ''
@@ -56,8 +56,6 @@ async function doNext(): Promise<void> {
   if (away.value) return void router.push(away.value)
   const path = { params: { path: { id: order.id } }, ...seen(order.version) }
   switch (order.slip.action.code) {
-    case 'compare':
-      return void router.push('/compare')
     case 'lay-out':
       if (await attempt(async () => void (await ask(api.POST('/api/orders/{id}/lay-out', path))))) await next('/quote')
       return

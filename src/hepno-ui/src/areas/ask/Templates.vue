@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import { api, ask, makeId, Refusal, type Schemas, seen } from '../../api/client'
-import { attempt, reading, refresh, refreshOrder, shop } from '../../shell/state'
+import { api, ask, makeId, type Schemas, seen } from '../../api/client'
+import { attempt, reading, refresh } from '../../shell/state'
 
 /** Asks that come often: an empty ask begins from one, a full one is kept as one. */
 const props = defineProps<{ order: Schemas['OrderView']; empty: boolean }>()
@@ -13,24 +13,15 @@ const load = () =>
     all.value = await ask(api.GET('/api/templates'))
   })
 onMounted(load)
-async function begin(id: string): Promise<void> {
-  const from = (version: number) =>
-    ask(
-      api.POST('/api/templates/{id}/begin', {
-        params: { path: { id } },
-        body: { id: props.order.id },
-        ...seen(version),
+async function begin(templateId: string): Promise<void> {
+  await attempt(async () => {
+    await ask(
+      api.POST('/api/orders/{id}/begin', {
+        params: { path: { id: props.order.id } },
+        body: { templateId },
+        ...seen(props.order.version),
       }),
     )
-  await attempt(async () => {
-    try {
-      await from(props.order.version)
-    } catch (refused) {
-      if (!(refused instanceof Refusal) || refused.status !== 409) throw refused
-      // who is asking may just have been kept; whether the ask is still empty is the program's to look at
-      await refreshOrder()
-      await from(shop.order?.version ?? props.order.version)
-    }
     await refresh()
   })
 }

@@ -3,7 +3,7 @@ import Dialog from 'primevue/dialog'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
 import Keys from '../../kit/Keys.vue'
-import { clock, day, moment, money } from '../../kit/shown'
+import { clock, day, moment, money, shortened } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
 import { typing } from '../../shell/keys'
 import { onChange } from '../../shell/live'
@@ -41,8 +41,7 @@ const head = 16
 /** As many letters as stand to the right of now, the end of the words always among them. */
 const letter = 6.6
 function fitting(t: { text: string }, end: string): string {
-  const room = Math.floor((width - x(view.value!.now)) / letter) - end.length
-  return (t.text.length <= room ? t.text : `${t.text.slice(0, room - 1).trimEnd()}…`) + end
+  return shortened(t.text, (width - x(view.value!.now)) / letter - end.length) + end
 }
 const beyond = (iso: string) => iso.slice(0, 10) > (view.value?.days.at(-1)?.slice(0, 10) ?? '')
 

@@ -204,6 +204,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   </div>
 </template>
 
+<style scoped src="./tables.css"></style>
 <style scoped>
 .held {
   width: 100%;
@@ -222,17 +223,6 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   border-top: 1px solid var(--ink);
   margin-top: 20px;
   padding-top: 14px;
-}
-table {
-  width: 100%;
-}
-td,
-th {
-  padding: 4px 6px 4px 0;
-  border-bottom: 1px solid var(--rule);
-}
-th.fig {
-  text-align: right;
 }
 .sum td {
   font-weight: var(--w-strong);

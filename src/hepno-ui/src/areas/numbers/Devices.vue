@@ -109,10 +109,9 @@ async function shutOut(id: string, name: string): Promise<void> {
       </div>
     </template>
     <p v-if="devices.atCounter" class="deeds">
-      <button v-if="!devices.lanNext && !devices.lan" class="plain-button" @click="reach(true)">
-        Let other devices of the shop reach it
+      <button class="plain-button" @click="reach(!devices.lanNext)">
+        {{ devices.lanNext ? 'Keep it to this machine' : 'Let other devices of the shop reach it' }}
       </button>
-      <button v-else-if="devices.lanNext" class="plain-button" @click="reach(false)">Keep it to this machine</button>
     </p>
     <table v-if="devices.devices.length > 0">
       <thead>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
-import { clock, duration, fromFahrenheit, minuteOf } from '../../kit/shown'
+import { clock, duration, fromFahrenheit, minuteOf, shortened } from '../../kit/shown'
 import { format, shop, take } from '../../shell/state'
 import type { useMove } from './moving'
 
@@ -28,12 +28,12 @@ const spoken = (minute: number) =>
     `${props.view.day}T${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}:00`,
     f.value,
   )
-/** As many letters as stand before the next batch begins; what is cut off ends in a dot row. */
+/** As many letters as stand before the next batch begins. */
 const letter = 6.8
 function fitting(l: Schemas['PressLaneView'], b: Schemas['BatchView'], words: string): string {
   const next = l.batches.find((x) => x.start > b.start)
   const room = ((next ? within(next.start) : left + width) - within(b.start) - 8) / letter
-  return words.length <= room ? words : room < 4 ? '' : `${words.slice(0, Math.floor(room) - 1).trimEnd()}…`
+  return shortened(words, room)
 }
 const under = (b: Schemas['BatchView']) => `${b.temperature} ${personOf(b.personId)}${b.moved ? ', moved' : ''}`
 const today = computed(() => props.view.day === props.view.now.slice(0, 10))
