@@ -89,3 +89,17 @@ test('a station shows the work of those who stand there while the order in hand 
   await page.getByRole('button', { name: /^Ask:/ }).click()
   await expect(page.getByRole('heading', { name: 'Ask T-211' })).toBeAttached()
 })
+
+test('an order is declined on screen, leaves the line, and is brought back', async ({ page, server: _ }) => {
+  await inHand(page, 'demo-205', '/compare')
+  await slip(page).getByRole('button', { name: 'It comes to nothing' }).click()
+  const dialog = page.getByRole('dialog', { name: 'T-205 comes to nothing' })
+  await dialog.getByLabel('Declined').check()
+  await dialog.getByLabel('Why').fill('no press free before their day')
+  await dialog.getByRole('button', { name: 'Decline it' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(slip(page)).toContainText('no press free before their day')
+  await slip(page).getByRole('button', { name: 'Bring T-205 back' }).click()
+  await expect(page).toHaveURL(/compare/)
+  await expect(slip(page)).toContainText('A method, chosen')
+})

@@ -78,9 +78,15 @@ export function order(request: APIRequestContext, url: string, id: string) {
 }
 
 /** An order all gathered, its run begun; every line by bought film. */
-export async function begin(request: APIRequestContext, url: string, id: string, lines: Line[]): Promise<string> {
+export async function begin(
+  request: APIRequestContext,
+  url: string,
+  id: string,
+  lines: Line[],
+  more: object = {},
+): Promise<string> {
   const o = order(request, url, id)
-  await o.ask(lines)
+  await o.ask(lines, more)
   for (const line of lines) await o.post('choose', { methodId: 'dtf-bought', lineId: line.id })
   await o.gather()
   await request.post(`${url}/api/runs/${id}/start`)

@@ -1,5 +1,6 @@
 import { expect, type Page } from '@playwright/test'
 import { extractText, getDocumentProxy } from 'unpdf'
+import { begin, tees } from './orders.ts'
 import { test } from './server.ts'
 
 const textOf = async (pdf: Uint8Array): Promise<string> =>
@@ -36,6 +37,7 @@ const papers: [button: RegExp, path: string, order: string, says: string][] = [
   [/Run sheet/, '/run/demo-202', 'demo-202', 'Run sheet'],
   [/Packing slip/, '/send', 'demo-208', 'T-208'],
   [/Care card/, '/send', 'demo-208', 'Wash'],
+  [/Label/, '/send', 'sent', 'The old chapel'],
   [/placement on paper/, '/ask', 'demo-205', 'Print at 100%'],
 ]
 for (const [width, height] of [
@@ -44,6 +46,17 @@ for (const [width, height] of [
 ] as const)
   test(`every paper has its button at ${width} × ${height}`, async ({ page, request, server }) => {
     await page.setViewportSize({ width, height })
+    const id = await begin(request, server.url, 'sent', [{ ...tees, sizes: [{ size: 'M', pieces: 1 }] }], {
+      shipping: { zone: 'near', inThePrice: false },
+    })
+    const good = { pieceNo: 1, attempt: 1, pass: 1, size: 'M', verdict: 'good', reason: null, takesBack: null }
+    await request.put(`${server.url}/api/runs/${id}/events/sent-event`, { data: { ...good, secondsOnPiece: 60 } })
+    await take(page, 'sent', '/send')
+    await expect(page.getByText('the label waits: their address')).toBeVisible()
+    await request.put(`${server.url}/api/customers/choir`, {
+      data: { name: 'Northmoor Choir', contact: 'Isaura', address: 'The old chapel\nSkerry Quay' },
+      headers: { 'If-Match': '"1"' },
+    })
     for (const [button, path, order, says] of papers) {
       await take(page, order, path)
       const link = page.getByRole('link', { name: button })

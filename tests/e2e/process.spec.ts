@@ -2,6 +2,7 @@ import { execFileSync, spawnSync } from 'node:child_process'
 import { closeSync, mkdtempSync, openSync, rmSync, writeFileSync, writeSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { clean } from './axe'
 import { expect, Server, test } from './server'
 
 /** How the program starts, ends and refuses to start; no screen is needed for it. */
@@ -122,4 +123,21 @@ test('an archive taken while it runs is restored with the two verbs', async ({ s
   expect(bad.status).not.toBe(0)
   expect(bad.stderr.trim().split('\n')).toHaveLength(1)
   execFileSync('rm', ['-rf', file, folder])
+})
+
+test('the owner lets the shop’s network in by a button, and it holds from the next start on', async ({
+  page,
+  server,
+}) => {
+  await page.goto('/numbers')
+  await page.getByRole('button', { name: 'Let other devices of the shop reach it' }).click()
+  await expect(page.getByText('Only this machine reaches Hepno until it is stopped and started again.')).toBeVisible()
+  await clean(page)
+  await server.stop('SIGTERM')
+  await server.restart()
+  await page.goto(`${server.url}/numbers`)
+  // a machine without a private address says so instead of showing one
+  await expect(page.getByText(/never forward this port|has no address on a private network/).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Keep it to this machine' }).click()
+  await expect(page.getByRole('button', { name: 'Let other devices of the shop reach it' })).toBeVisible()
 })

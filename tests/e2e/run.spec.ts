@@ -91,43 +91,55 @@ test('40 verdicts on two devices survive ten kills, none lost, none twice', asyn
   expect(run.state).toMatchObject({ counted: 40, good: 40 - spoiled, spoiled, notCounted: [] })
 })
 
-test('two devices from the same end are never offered the same piece, and neither stands idle while there is one', async ({
-  browser,
-  request,
-  server,
-}) => {
-  const id = await begin(request, server.url, 'run-of-seven', [{ ...tees, sizes: [{ size: 'M', pieces: 7 }] }])
-  const [left, right] = await Promise.all(
-    [server.url, server.url.replace('127.0.0.1', 'tablet.test')].map(async (url) => {
-      const page = await (await browser.newContext()).newPage()
-      await page.goto(`${url}/run/${id}`)
-      await expect(page.getByText(/^piece \d+/).first()).toBeVisible()
-      return page
-    }),
-  )
-  const offered = async (page: Page) => (await page.locator('.lay').first().innerText()).match(/piece (\d+)/)?.[1]
-  const judged: string[] = []
-  for (const page of [left!, right!, right!, left!, right!]) {
-    const [one, other] = [await offered(left!), await offered(right!)]
-    expect(one).toBeDefined()
-    expect(other).toBeDefined()
-    expect(one).not.toBe(other)
-    const mine = (await offered(page))!
-    judged.push(mine)
-    await page.keyboard.press(' ')
-    await expect.poll(() => offered(page)).not.toBe(mine)
-    await page.waitForTimeout(450)
-  }
-  expect(new Set(judged).size).toBe(5)
-  // of the two that are left one device has both; the other says so, until they are let go of
-  const idle = (await offered(left!)) === undefined ? left! : right!
-  const busy = idle === left ? right! : left!
-  await idle.keyboard.press(' ')
-  await expect(idle.getByText(/What is left is in other hands/).first()).toBeVisible()
-  await busy.getByText('Leave').click()
-  await expect(busy).toHaveURL(/press/)
-  await expect(idle.getByText(/^piece \d+/).first()).toBeVisible({ timeout: 20_000 })
-})
+for (const tablets of [
+  [
+    [820, 1180],
+    [1024, 768],
+  ],
+  [
+    [1180, 820],
+    [1280, 800],
+  ],
+] as const)
+  test(`two devices by touch, ${tablets.map((t) => t.join(' × ')).join(' and ')}, are never offered the same piece, and neither stands idle while there is one`, async ({
+    browser,
+    request,
+    server,
+  }) => {
+    const id = await begin(request, server.url, 'run-of-seven', [{ ...tees, sizes: [{ size: 'M', pieces: 7 }] }])
+    const urls = [server.url, server.url.replace('127.0.0.1', 'tablet.test')]
+    const [left, right] = await Promise.all(
+      tablets.map(async ([width, height], i) => {
+        const page = await (await browser.newContext({ hasTouch: true, viewport: { width, height } })).newPage()
+        await page.goto(`${urls[i]}/run/${id}`)
+        await expect(page.getByText(/^piece \d+/).first()).toBeVisible()
+        return page
+      }),
+    )
+    const offered = async (page: Page) => (await page.locator('.lay').first().innerText()).match(/piece (\d+)/)?.[1]
+    const good = (page: Page) => page.getByRole('button', { name: /^Good/ }).tap()
+    const judged: string[] = []
+    for (const page of [left!, right!, right!, left!, right!]) {
+      const [one, other] = [await offered(left!), await offered(right!)]
+      expect(one).toBeDefined()
+      expect(other).toBeDefined()
+      expect(one).not.toBe(other)
+      const mine = (await offered(page))!
+      judged.push(mine)
+      await good(page)
+      await expect.poll(() => offered(page)).not.toBe(mine)
+      await page.waitForTimeout(450)
+    }
+    expect(new Set(judged).size).toBe(5)
+    // of the two that are left one device has both; the other says so, until they are let go of
+    const idle = (await offered(left!)) === undefined ? left! : right!
+    const busy = idle === left ? right! : left!
+    await good(idle)
+    await expect(idle.getByText(/What is left is in other hands/).first()).toBeVisible()
+    await busy.getByRole('button', { name: /Leave/ }).tap()
+    await expect(busy).toHaveURL(/press/)
+    await expect(idle.getByText(/^piece \d+/).first()).toBeVisible({ timeout: 20_000 })
+  })
 
 test('a verdict that is not taken yet stays on the device, says why, and counts once it is', async ({
   page,

@@ -289,7 +289,10 @@ onUnmounted(() => {
               >Packing slip <kbd>P</kbd></a
             >
             <a class="plain-button" :href="paper('care-card')" target="_blank">Care card</a>
-            <a v-if="order.ask.shipping" class="plain-button" :href="paper('label')" target="_blank">Label</a>
+            <template v-if="order.ask.shipping">
+              <a v-if="order.customer?.address" class="plain-button" :href="paper('label')" target="_blank">Label</a>
+              <span v-else class="small quiet">the label waits: their address, on the customer's card (C)</span>
+            </template>
             <button class="plain-button" :disabled="sending.waits !== ''" @click="copyMessage">
               Copy a message <kbd>M</kbd>
             </button>
