@@ -241,7 +241,7 @@ onUnmounted(() => {
           <span class="quiet">What misses least stands first.</span>
         </p>
         <WholeOrder v-if="(shop.order?.lines.length ?? 0) > 1 && !figures" />
-        <p v-if="lineInHand?.last" class="small quiet kept">{{ lineInHand.last.said }}</p>
+        <p v-if="lineInHand?.last" class="small quiet kept">{{ lineInHand.last.said }}.</p>
         <p v-if="decided" class="small quiet kept">Chosen: {{ decided }}</p>
         <template v-for="(b, i) in bands" :key="b.methodId">
           <CompareBand
