@@ -100,6 +100,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
                 stroke="var(--rule-strong)"
                 stroke-width=".7"
               />
+            </g>
+            <template v-for="m in moved" :key="`${m.code} in words`">
               <text
                 v-if="m.code === named && Math.abs(m.by) > 0.01"
                 :x="m.at"
@@ -110,7 +112,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
               >
                 {{ m.label }} {{ margin(m.by, f) }}
               </text>
-            </g>
+            </template>
             <path :d="`M${x(view.price)} -4V106`" stroke="var(--ink)" stroke-width="3" />
             <text :x="x(view.price) + 10" y="24" font-size="22" fill="var(--ink-2)">
               {{ anHour(view.held.plannedAnHour.value, f) }}
