@@ -10,6 +10,8 @@ export interface Edit {
   headers: Record<string, string>
   /** The version it was typed on; 0 for a new thing. */
   version: number
+  /** The newest version that follows from it by this device's changes alone: those collide with nobody, on the next page either. */
+  ours: number
   at: number
   /** True once it was sent and nothing came back: it may be there already. */
   tried: boolean

@@ -169,7 +169,7 @@ describe('a deed', () => {
 })
 
 describe('what an earlier page left here', () => {
-  const left = (id: string, path: string) =>
+  const left = (id: string, path: string, ours = 5) =>
     localStorage.setItem(
       `hepno-edit-${id}`,
       JSON.stringify({
@@ -178,6 +178,7 @@ describe('what an earlier page left here', () => {
         body: JSON.stringify(typed),
         headers: { 'content-type': 'application/json' },
         version: 5,
+        ours,
         at: n,
         tried: true,
       }),
@@ -204,6 +205,28 @@ describe('what an earlier page left here', () => {
     await vi.advanceTimersByTimeAsync(100)
     await typing
     expect(sent).toHaveLength(1)
+  })
+
+  test('does not collide with what this device had made before it', async () => {
+    const path = thing()
+    left('d', path, 7)
+    const sent = program(stale(7, ['note']), kept(8))
+    sendLeft(() => expect.unreachable())
+    await vi.advanceTimersByTimeAsync(10)
+    expect(sent.at(-1)).toMatchObject({ match: '"7"', body: '{"note":"mine","mark":2}' })
+  })
+
+  test('knows what was answered for while it waited', async () => {
+    const path = thing()
+    program(kept(6), 'silent')
+    await send(call('PUT', path, 5, typed))
+    void send(call('PUT', path, 5, typed))
+    await vi.advanceTimersByTimeAsync(10)
+    expect(JSON.parse(localStorage.getItem(`hepno-edit-${edits.waiting[0]!.id}`)!)).toMatchObject({
+      version: 5,
+      ours: 6,
+    })
+    await vi.advanceTimersByTimeAsync(2000)
   })
 
   test('collides: it is asked about, and what is chosen goes to the version that stands', async () => {

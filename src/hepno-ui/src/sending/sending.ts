@@ -44,6 +44,7 @@ async function typedIn(request: Request, path: string): Promise<Edit> {
     body: await request.text(),
     headers: Object.fromEntries([...request.headers].filter(([name]) => name !== 'if-match')),
     version: versionIn(request.headers),
+    ours: laneOf(path).newest(versionIn(request.headers)),
     at: Date.now(),
     tried: false,
   }
@@ -56,6 +57,7 @@ export function sendLeft(ask: (stale: Stale, send: (what: unknown, at: number) =
   for (const edit of leftHere()) {
     keepHere(edit)
     const lane = laneOf(edit.path)
+    lane.made(edit.version, edit.ours)
     void lane
       .after(() => deliver(edit, lane))
       .then(async (response) => {
@@ -166,13 +168,20 @@ function settled(edit: Edit, stale: Stale, lane: Lane): boolean {
 
 function kept(edit: Edit, lane: Lane, version: number): Response {
   answered(edit)
-  lane.made(version - 1, version)
+  made(lane, version - 1, version)
   return Response.json({ id: edit.path.split('/')[3] ?? '', version })
 }
 
 async function note(response: Response, from: number, lane: Lane): Promise<void> {
   const { version } = response.ok ? await said<{ version: unknown }>(response) : {}
-  if (typeof version === 'number') lane.made(from > 0 ? from : version - 1, version)
+  if (typeof version === 'number') made(lane, from > 0 ? from : version - 1, version)
+}
+
+/** Notes versions this device made, and that what still waits may have to know of them after this page. */
+function made(lane: Lane, from: number, to: number): void {
+  lane.made(from, to)
+  for (const edit of edits.waiting)
+    if (laneOf(edit.path) === lane) keepHere(Object.assign(edit, { ours: lane.newest(edit.version) }))
 }
 
 /** What an answer says, as far as it says something in JSON. */
