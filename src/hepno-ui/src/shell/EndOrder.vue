@@ -5,7 +5,7 @@ import { api, ask, type Schemas, seen } from '../api/client'
 import { explain } from '../kit/explain'
 import { readNumber } from '../kit/fields'
 import { money } from '../kit/shown'
-import { attempt, format, refresh, shop } from './state'
+import { attempt, format, reading, refresh, shop } from './state'
 
 /** An order that comes to nothing: declined, lost, cancelled, or an empty ask thrown away. */
 const visible = defineModel<boolean>({ required: true })
@@ -24,15 +24,23 @@ const word: Record<Kind, [name: string, what: string, deed: string]> = {
   cancelled: ['Cancelled', 'They had said yes and call it off.', 'Cancel it'],
 }
 const open = computed(() => view.value?.choices.filter((c) => c.hindrance === '') ?? [])
-watch(visible, async (now) => {
-  if (!now || !shop.held) return
-  view.value = undefined
-  why.value = toWhom.value = theirPrice.value = settled.value = wrong.value = ''
-  await attempt(async () => {
+async function look(): Promise<void> {
+  await reading(async () => {
     view.value = await ask(api.GET('/api/orders/{id}/ending', { params: { path: { id: shop.held!.id } } }))
   })
-  kind.value = open.value[0]?.kind
+  kind.value = open.value.find((c) => c.kind === kind.value)?.kind ?? open.value[0]?.kind
+}
+watch(visible, async (now) => {
+  if (!now || !shop.held) return
+  view.value = kind.value = undefined
+  why.value = toWhom.value = theirPrice.value = settled.value = wrong.value = ''
+  await look()
 })
+// what was ticked just before, or on another device, counts
+watch(
+  () => `${shop.held?.id} ${shop.held?.version}`,
+  () => visible.value && shop.held && void look(),
+)
 function amount(typed: string, what: string): number | null | undefined {
   if (typed.trim() === '') return null
   const read = readNumber(typed.replace(format().sign, ''))
@@ -53,11 +61,11 @@ async function end(): Promise<void> {
     theirPrice: price,
     settled: agreed ?? 0,
   }
-  const done = await attempt(async () => {
+  await attempt(async () => {
     await ask(api.POST('/api/orders/{id}/end', { params: { path: { id: order.id } }, body, ...seen(order.version) }))
+    visible.value = false
     await refresh()
   }, `${order.code} is off the line. Find and the customer's card still have it; Z takes it back.`)
-  if (done) visible.value = false
 }
 </script>
 
