@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test'
 import { clean } from './axe'
 import { test } from './server'
 
-const slip = (page: Page) => page.getByLabel('Order in hand')
+const slip = (page: Page) => page.getByLabel('Order in hand', { exact: true })
 
 async function inHand(page: Page, id: string, path: string): Promise<void> {
   await page.addInitScript((order) => localStorage.setItem('hepno-in-hand', order), id)

@@ -10,7 +10,7 @@ async function say(page: Page, label: string, text: string): Promise<void> {
   await page.keyboard.press('Enter')
 }
 
-const slip = (page: Page) => page.getByLabel('Order in hand')
+const slip = (page: Page) => page.getByLabel('Order in hand', { exact: true })
 const act = (page: Page) => page.keyboard.press('Control+Enter')
 
 test('one order goes all nine steps by keyboard alone', async ({ page, server }) => {
@@ -160,7 +160,7 @@ for (const [path, heading] of [
   test(`${path} is open to everybody`, async ({ page, server: _ }) => {
     await page.goto(path)
     await expect(page.getByRole('heading', { name: heading, exact: false }).first()).toBeAttached()
-    await expect(page.getByLabel('Order in hand')).toContainText('T-')
+    await expect(page.getByLabel('Order in hand', { exact: true })).toContainText('T-')
     await clean(page)
   })
 }
@@ -210,6 +210,6 @@ test.describe('a new shop', () => {
     await page.getByLabel('Shop', { exact: true }).fill('Harbour Prints')
     await page.getByLabel('Shop', { exact: true }).press('Enter')
     await expect(page.getByLabel('who is asking?', { exact: true })).toBeFocused()
-    await expect(page.getByLabel('Order in hand')).toContainText('T-201')
+    await expect(page.getByLabel('Order in hand', { exact: true })).toContainText('T-201')
   })
 })

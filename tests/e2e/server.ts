@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn, spawnSync, type SpawnSyncReturns } from 'node:child_process'
-import { mkdtemp, rm } from 'node:fs/promises'
+import { cp, mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { createInterface } from 'node:readline'
@@ -10,16 +10,18 @@ const web = join(root, 'src/Hepno.Web')
 const dll = join(web, 'bin/Release/net10.0/linux-x64/Hepno.Web.dll')
 
 /** Where the clock of every tested program begins: a Tuesday morning, so that no test hangs on the hour it is run at. */
-const begins = '2026-06-02T09:30:00Z'
-const shift = Date.parse(begins) - Date.now()
+const begins = Date.parse('2026-06-02T09:30:00Z')
 
 /** The day some days from the tested program's today. */
-export const daysOn = (days: number): Date => new Date(Date.now() + shift + days * 86_400_000)
+export const daysOn = (days: number): Date => new Date(begins + days * 86_400_000)
+
+const newFolder = () => mkdtemp(join(tmpdir(), 'hepno-e2e-'))
 
 export class Server {
   url = ''
   private child: ChildProcess | undefined
   private said: string[] = []
+  private readonly shift = begins - Date.now()
 
   private constructor(
     readonly data: string,
@@ -31,9 +33,16 @@ export class Server {
     return await Server.open({ extra })
   }
 
+  /** On data of its own that are copied from a folder. */
+  static async onCopyOf(folder: string, ...extra: string[]): Promise<Server> {
+    const data = await newFolder()
+    await cp(folder, data, { recursive: true })
+    return await Server.open({ data, extra })
+  }
+
   /** In a new data folder unless one is named; `within` is a command that gets the folder and then the program. */
   static async open(how: { data?: string; extra?: string[]; within?: string[] }): Promise<Server> {
-    const data = how.data ?? (await mkdtemp(join(tmpdir(), 'hepno-e2e-')))
+    const data = how.data ?? (await newFolder())
     const server = new Server(data, how.extra ?? [], how.within ?? [])
     await server.launch()
     return server
@@ -75,7 +84,7 @@ export class Server {
 
   private async launch(port = '0'): Promise<void> {
     const program = ['dotnet', dll, '--contentRoot', web, '--port', port, '--data', this.data, '--host', 'tablet.test']
-    program.push('--from', daysOn(0).toISOString())
+    program.push('--from', new Date(Date.now() + this.shift).toISOString())
     const [first, ...rest] = [...this.within, ...(this.within.length > 0 ? [this.data] : []), ...program, ...this.extra]
     const child = spawn(first!, rest, { stdio: ['ignore', 'pipe', 'pipe'] })
     this.child = child
@@ -107,12 +116,57 @@ export class Server {
   }
 }
 
-/** Tests run on the demo shop, or with `test.use({ empty: true })` on a new one. */
-export const test = base.extend<{ server: Server; empty: boolean; now: string }>({
+/** The demo shop at a time, made once and copied for each test: making it takes longer than most tests. */
+class DemoShops {
+  private readonly made = new Map<string, Promise<string>>()
+  private open: Promise<Server> | undefined
+
+  at(clock: string[]): Promise<string> {
+    const key = clock.join(' ')
+    const folder = this.made.get(key) ?? DemoShops.make(clock)
+    this.made.set(key, folder)
+    return folder
+  }
+
+  /** One that runs on for tests that change nothing. */
+  shared(): Promise<Server> {
+    this.open ??= this.at([]).then((folder) => Server.onCopyOf(folder))
+    return this.open
+  }
+
+  async close(): Promise<void> {
+    await (await this.open)?.dispose()
+    for (const folder of this.made.values()) await rm(await folder, { recursive: true, force: true })
+  }
+
+  private static async make(clock: string[]): Promise<string> {
+    // a little earlier: no clock goes back in a copy
+    const server = await Server.start('--demo', '--from', new Date(begins - 60_000).toISOString(), ...clock)
+    await server.stop('SIGTERM')
+    return server.data
+  }
+}
+
+/** Tests run on the demo shop, or with `test.use({ empty: true })` on a new one; those that change nothing may share it. */
+export const test = base.extend<
+  { server: Server; empty: boolean; shared: boolean; now: string },
+  { demoShops: DemoShops }
+>({
   empty: [false, { option: true }],
+  shared: [false, { option: true }],
   now: ['', { option: true }],
-  server: async ({ empty, now }, use) => {
-    const server = await Server.start(...(empty ? [] : ['--demo=true']), ...(now ? ['--now', now] : []))
+  demoShops: [
+    async ({ browserName: _ }, use) => {
+      const shops = new DemoShops()
+      await use(shops)
+      await shops.close()
+    },
+    { scope: 'worker' },
+  ],
+  server: async ({ empty, shared, now, demoShops }, use) => {
+    if (shared) return await use(await demoShops.shared())
+    const clock = now ? ['--now', now] : []
+    const server = empty ? await Server.start(...clock) : await Server.onCopyOf(await demoShops.at(clock), ...clock)
     await use(server)
     await server.dispose()
   },

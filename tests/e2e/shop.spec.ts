@@ -132,7 +132,7 @@ test('two devices change the numbers: what does not collide is kept with one key
 
 test('an order is found by number and by part of a name, by keyboard alone', async ({ page }) => {
   await page.goto('/ask')
-  await expect(page.getByLabel('Order in hand')).toContainText('T-2')
+  await expect(page.getByLabel('Order in hand', { exact: true })).toContainText('T-2')
   await page.keyboard.press('/')
   const find = page.getByRole('dialog', { name: 'Find an order' })
   await expect(find.getByLabel('Number or customer')).toBeFocused()
@@ -141,7 +141,7 @@ test('an order is found by number and by part of a name, by keyboard alone', asy
   await expect(find.getByRole('listitem')).toContainText('Northmoor Choir')
   await page.keyboard.press('Enter')
   await expect(page).toHaveURL(/\/quote$/)
-  await expect(page.getByLabel('Order in hand')).toContainText('T-204')
+  await expect(page.getByLabel('Order in hand', { exact: true })).toContainText('T-204')
   await expect(find).toBeHidden()
   await page.keyboard.press('/')
   await page.keyboard.type('nobody at all')

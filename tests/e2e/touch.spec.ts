@@ -4,16 +4,17 @@ import { daysOn, expect, test } from './server.ts'
 
 test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } })
 
-const slip = (page: Page) => page.getByLabel('Order in hand')
+const slip = (page: Page) => page.getByLabel('Order in hand', { exact: true })
 
 /** A part of the ask: tapped, typed on the tablet's own keys, and kept by leaving it. */
 async function say(page: Page, part: string, words: string): Promise<void> {
   const field = page.getByLabel(part, { exact: true })
   const closed = page.getByRole('button', { name: part })
-  await expect(field.or(closed).first()).toBeVisible()
-  // the next part opens by itself
-  await page.waitForTimeout(400)
-  if (!(await field.isVisible())) await closed.tap()
+  // the next part opens by itself, after a while or while it is tapped
+  await expect(async () => {
+    if (!(await field.isVisible())) await closed.tap({ timeout: 1000 })
+    await expect(field).toBeVisible({ timeout: 1000 })
+  }).toPass()
   if ((await field.evaluate((e) => e.tagName)) === 'SELECT') await field.selectOption(words)
   else await field.fill(words)
   await field.blur().catch(() => undefined)
