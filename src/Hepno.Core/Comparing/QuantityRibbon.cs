@@ -62,7 +62,7 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
         var able = ways.Where(w => w.At.Any(p => p.Can)).ToList();
         var lines = able.Select(w => new RibbonLine(w.Method.Id, w.Method.Name, [.. w.At.Select(p => p.Can ? p.Cost : (decimal?)null)], w.At.TakeWhile(p => !p.Can).Count() + 1, w.At[0].Can ? "" : w.At[0].WhyNot)).ToList();
         var held = Enumerable.Range(0, most).Select(i => RibbonWay.HeldAt(i, able)).ToList();
-        var cheapest = held.Select(h => h.MinBy(x => x.At.Cost).Id ?? "").ToList();
+        var cheapest = held.Select(h => h.OrderBy(x => x.At.Cost).Select(x => x.Id).FirstOrDefault("")).ToList();
         var best = held.Select((h, i) => BestAt(h, mark, LineCost.Fees(asks[i], book))).ToList();
         var stretches = Stretches(cheapest);
         return new(most, lines, stretches, Stretches(best), Nearly(held), Crossed(stretches, lines, book.Numbers.Format),
@@ -134,7 +134,7 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
     {
         var crossings = new List<Crossing>();
         var lasting = stretches.Where((s, i) => s.To - s.From >= Alternation || i == stretches.Count - 1).ToList();
-        foreach (var (before, now) in lasting.Zip(lasting.Skip(1)).Where(x => x.First.MethodId != x.Second.MethodId))
+        foreach (var (before, now) in lasting.Zip(lasting.Skip(1)).Where(x => x.First.MethodId != x.Second.MethodId && x.Second.MethodId.Length > 0))
         {
             var (a, b) = (lines.FirstOrDefault(l => l.MethodId == before.MethodId), lines.First(l => l.MethodId == now.MethodId));
             var cost = Shown.Money(b.Costs[now.From - 1]!.Value, f);
