@@ -267,6 +267,20 @@ public class FurtherMethodTests
         Assert.False(Leaves("screen-out", "temperature test"));
     }
 
+    [Fact]
+    public void What_the_numbers_say_is_nothing_stands_among_what_is_left_out()
+    {
+        var ask = On(Black, 30, Front(7, 4, 50));
+        var n = Book.Numbers with { Wage = 0, OverheadPerHour = 0, TariffPerKwh = 0, FeeShare = 0, FeeFixed = 0, Spoilage = [new("dtf-bought", 0)] };
+        IReadOnlyList<string> Said(IDecorationMethod m, ShopBook book) => LeavesOut.Of(ask, m.Answer(ask, book).Decorations, book);
+        string[] all = ["your hands", "rent and the rest", "card fees", "power", "spoiled pieces"];
+        Assert.All(all, what => Assert.Single(Said(new DtfBought(), Book with { Numbers = n }), l => l.StartsWith(what, StringComparison.Ordinal)));
+        Assert.All(all, what => Assert.DoesNotContain(Said(new DtfBought(), Book), l => l.StartsWith(what, StringComparison.Ordinal)));
+        // a piece that somebody else prints takes no power here, and none is spoiled here
+        Assert.DoesNotContain(Said(new PodOut(), Book with { Numbers = n }), l => l.StartsWith("power", StringComparison.Ordinal) || l.StartsWith("spoiled", StringComparison.Ordinal));
+        Assert.Contains(Said(new DtfBought(), Book), l => l.Contains("as if it came in the same parcel", StringComparison.Ordinal));
+    }
+
     // 9,000 by the file: 1.80 of thread and 0.12 of backing, nothing digitised; 1,000 × 9,000 ÷ (700 × 0.8 a minute)
     [Fact]
     public void A_stitch_file_says_the_stitches_and_is_digitised_already()
@@ -301,6 +315,18 @@ public class FurtherMethodTests
         }
         Assert.DoesNotContain(Plan(new PodOut(), ask).Preparation, s => s.Code == "untag");
         Assert.DoesNotContain(Plan(new DtfBought(), On(Black, 30, Front(2, 2, 50))).Preparation, s => s.Code == "untag");
+    }
+
+    [Fact]
+    public void What_is_bought_for_labels_names_their_size()
+    {
+        var two = On(Black, 30, Front(2, 2, 50) with { Place = "neck-label" }) with { Sizes = [new("M", 10), new("2XL", 20)] };
+        foreach (var method in new IDecorationMethod[] { new DtfBought(), new Htv() })
+        {
+            Assert.Equal(["for M", "for 2XL"], Plan(method, two).Purchases.Select(p => p.Text[p.Text.LastIndexOf("for ", StringComparison.Ordinal)..]));
+            Assert.EndsWith(", for M", Plan(method, two with { Sizes = [new("M", 30)] }).Purchases[0].Text, StringComparison.Ordinal);
+        }
+        Assert.All(Plan(new DtfBought(), two with { Placements = [Front(2, 2, 50)] }).Purchases, p => Assert.DoesNotContain(", for ", p.Text, StringComparison.Ordinal));
     }
 
     [Fact]

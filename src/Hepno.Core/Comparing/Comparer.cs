@@ -119,27 +119,12 @@ public static class Comparer
         var promise = PressPlanner.PromiseFor(WorkOf("", "", "", ask, answer.Decorations, readyAt, cause, dueAt, book), floor);
         var clock = WorkSteps.Clock(LineFloor.Before(ask.Style.Kind, answer.Decorations, n.Standards()).Concat(n.Standards().After).Concat(answer.Decorations.SelectMany(d => d.Steps.Concat(d.Preparation))));
         var failure = 1 - answer.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
-        List<string> leavesOut =
-        [
-            ask.Shipping is null ? "postage: the customer collects" : LineCost.Packed(ask, book) is null ? "postage: no parcel of the shop's carries it there" : "the way to the carrier",
-            answer.Decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id) ? "patterns drawn and graded, and the piece sewn to try them" : answer.Decorations.Any(d => d.BringsBlank) ? "what comes back wrong: they make it again, the delay is not counted" : ask.Theirs ? "spoiled pieces: the customer's own garments, none to spare" : "spare blanks: a spoiled piece is bought again, its freight and delay not counted",
-            "artwork drawn or mended by you",
-            n.HandsFactor == 1 ? "minutes are simulated from standards: no run of yours is in them yet" : "minutes are simulated from standards at the pace of your own runs",
-        ];
-        if (answer.Decorations.Any(d => d.Placement.Stitches is null && book.Stitchers.Any(m => m.Id == d.BenchId)))
-        {
-            leavesOut.Add("the stitch file's own count: stitches are guessed from the painted area");
-        }
-        if (answer.Decorations.Any(d => d.Recipe.IsPressed()) && book.PressesFor(ask.Style.Kind).FirstOrDefault(p => p.OffsetF is null) is { } untested)
-        {
-            leavesOut.Add($"{untested.Name} has no temperature test: it is taken at its dial's word");
-        }
         var ordered = cost.Sequence.Select(a => answer.Decorations.First(d => d.Placement.Id == a.Id)).ToList();
         Band band = new(method.Id, method.Name, answer.Made, answer.Verdict, cost.Cost, Money.Charged(cost.Cost.Value, n.Format.MinorDigits),
             [.. cost.Cost.Parts.Select((p, i) => new StratumShown(p.Code, p.Label, shown[i]))],
             LineCost.Of(inputs, 0).Cost.Value, LineCost.Of(inputs, GuessedSpoilage).Cost.Value, outcome, (price * ask.Pieces) + more, how,
             cost.HandsSeconds, clock, ordered, promise, mark is { } m && price > m ? price - m : 0,
-            dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0, Overage.ChanceOf(ask.Pieces, ask.Pieces, failure), leavesOut, [], cliff, surcharges)
+            dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0, Overage.ChanceOf(ask.Pieces, ask.Pieces, failure), LeavesOut.Of(ask, answer.Decorations, book), [], cliff, surcharges)
         { Thumb = RuleOfThumb.Of(outcome.Price + outcome.Surcharges, cost, LineCost.Fees(ask, book), n) };
         return (band, cost);
     }

@@ -1,0 +1,63 @@
+using Hepno.Core.Methods;
+
+namespace Hepno.Core.Comparing;
+
+/// <summary>What a figure leaves out, said beside it: what nobody reckons with, and what the shop's own numbers say is nothing.</summary>
+public static class LeavesOut
+{
+    /// <summary>Every such thing in words.</summary>
+    /// <param name="ask">The line with the rest of its order.</param>
+    /// <param name="decorations">The method's plan.</param>
+    /// <param name="book">The shop's shelf, floor and numbers.</param>
+    public static IReadOnlyList<string> Of(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book) =>
+    [
+        Sending(ask, book),
+        Spares(ask, decorations),
+        "artwork drawn or mended by you",
+        book.Numbers.HandsFactor == 1 ? "minutes are simulated from standards: no run of yours is in them yet" : "minutes are simulated from standards at the pace of your own runs",
+        .. Nothing(ask, decorations, book),
+        .. Unmeasured(ask, decorations, book),
+    ];
+
+    private static string Sending(AskInHand ask, ShopBook book) => ask.Shipping is null ? "postage: the customer collects"
+        : LineCost.Packed(ask, book) is null ? "postage: no parcel of the shop's carries it there" : "the way to the carrier";
+
+    // a spare costs what the others cost, its share of one parcel with it; the parcel it would really come in is more
+    private static string Spares(AskInHand ask, IReadOnlyList<DecorationPlan> decorations) =>
+        decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id) ? "patterns drawn and graded, and the piece sewn to try them"
+        : decorations.Any(d => d.BringsBlank) ? "what comes back wrong: they make it again, the delay is not counted"
+        : ask.Theirs ? "spoiled pieces: the customer's own garments, none to spare"
+        : "spare blanks: one is counted as if it came in the same parcel; a parcel of its own and the delay are not";
+
+    // a figure of 0 is the owner's to say, and nobody else sees that it was said
+    private static IEnumerable<string> Nothing(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book)
+    {
+        var n = book.Numbers;
+        foreach (var (isNothing, what) in new[]
+        {
+            (n.Wage == 0, "your hands: Numbers says that an hour costs nothing"),
+            (n.OverheadPerHour == 0, "rent and the rest: Numbers says that there is none"),
+            (n.FeeShare == 0 && n.FeeFixed == 0, "card fees: Numbers says that there are none"),
+            (n.TariffPerKwh == 0 && !decorations.All(d => d.BringsBlank), "power: Numbers has no price for it"),
+            (!ask.Theirs && decorations.All(d => d.FailureChance == 0) && !decorations.Any(d => d.BringsBlank), "spoiled pieces: none are reckoned with"),
+        })
+        {
+            if (isNothing)
+            {
+                yield return what;
+            }
+        }
+    }
+
+    private static IEnumerable<string> Unmeasured(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book)
+    {
+        if (decorations.Any(d => d.Placement.Stitches is null && book.Stitchers.Any(m => m.Id == d.BenchId)))
+        {
+            yield return "the stitch file's own count: stitches are guessed from the painted area";
+        }
+        if (decorations.Any(d => d.Recipe.IsPressed()) && book.PressesFor(ask.Style.Kind).FirstOrDefault(p => p.OffsetF is null) is { } untested)
+        {
+            yield return $"{untested.Name} has no temperature test: it is taken at its dial's word";
+        }
+    }
+}
