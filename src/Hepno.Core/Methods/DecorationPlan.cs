@@ -61,7 +61,9 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
     public static DecorationPlan Of(AskInHand ask, Placement placement, StepStandards standards, Func<SizedPrint, DecorationPlan> one)
     {
         var prints = SizedPrints.Of(placement, ask.Sizes, ask.Names);
-        var plans = prints.Select(p => (Print: p, Plan: Untagged(ask, ForPrint(p, one(p), standards), standards))).ToList();
+        // a label is of one size even where one size is ordered: whoever unpacks it has to know which
+        var named = prints.Count > 1 || placement.Place == NeckLabel.PlaceId;
+        var plans = prints.Select(p => (Print: p, Plan: Untagged(ask, ForPrint(p, one(p), standards, named), standards))).ToList();
         if (plans.Count == 1)
         {
             return plans[0].Plan;
@@ -95,9 +97,9 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
         Prepare = plan.Prepare.Length > 0 ? $"{plan.Prepare}; take the labels out" : "Take the labels out",
     };
 
-    private static DecorationPlan ForPrint(SizedPrint sized, DecorationPlan plan, StepStandards standards)
+    private static DecorationPlan ForPrint(SizedPrint sized, DecorationPlan plan, StepStandards standards, bool named)
     {
-        plan = plan with { Purchases = [.. plan.Purchases.Select(b => b with { For = sized })] };
+        plan = plan with { Purchases = [.. plan.Purchases.Select(b => b with { For = sized, Text = named ? $"{b.Text}, for {On(sized)}" : b.Text })] };
         return sized.Print.Own == OwnText.None ? plan : plan with
         {
             Steps = [standards.FindOwn, .. plan.Steps],
