@@ -70,7 +70,8 @@ public static class CodeReader
         // the middles of the three marks lie three and a half squares inside the code
         var (left, top) = (finders.Min(f => f.X) - (3.5 * module), finders.Min(f => f.Y) - (3.5 * module));
         var (right, bottom) = (finders.Max(f => f.X) + (3.5 * module), finders.Max(f => f.Y) + (3.5 * module));
-        return new(result.Text, module * shrink, new((int)Math.Max(0, left * shrink), (int)Math.Max(0, top * shrink), (int)((right - left) * shrink), (int)((bottom - top) * shrink)));
+        PixelBox box = new((int)Math.Max(0, left * shrink), (int)Math.Max(0, top * shrink), (int)((right - left) * shrink), (int)((bottom - top) * shrink));
+        return new(result.Text, module * shrink, box, FoundCode.IsOnGround(raster, module * shrink, box));
     }
 
     // uneven light wants a threshold for each part, blurred edges one for the whole

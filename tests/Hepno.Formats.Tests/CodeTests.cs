@@ -49,6 +49,20 @@ public class CodeTests
         Assert.Contains(DesignFaults.Of(design, 3, new("navy", "Navy", "#2b3b5e", ColourClass.Dark), FigureFormat.Default), f => f.Code == "code-ground");
     }
 
+    // the first has its light squares painted and nothing round it; the second a clear margin beyond its border
+    [Theory]
+    [InlineData(0, 0, true)]
+    [InlineData(0, 12, true)]
+    [InlineData(3, 12, false)]
+    public void A_code_that_brings_its_light_lacks_none(int without, int margin, bool has)
+    {
+        var code = QrCode.Of(Link);
+        var side = code.Size - (2 * without);
+        var drawing = $"<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"{-margin} {-margin} {code.Size + (2 * margin)} {code.Size + (2 * margin)}\"><path d=\"M{without} {without}h{side}v{side}h-{side}z\" fill=\"#fff\"/><path d=\"{code.Path}\"/></svg>";
+        var faults = DesignFaults.Of(At(PictureFile.Read(Encoding.UTF8.GetBytes(drawing), 1000), 3), 3, new("navy", "Navy", "#2b3b5e", ColourClass.Dark), FigureFormat.Default);
+        Assert.Equal(has, faults.All(f => f.Code != "code-ground"));
+    }
+
     [Fact]
     public void It_is_read_until_its_edges_run_into_each_other()
     {

@@ -6,7 +6,25 @@ namespace Hepno.Core.Artwork;
 /// <param name="Text">What it says when it is read.</param>
 /// <param name="ModulePx">Side of one of its squares, px.</param>
 /// <param name="Box">Where it is.</param>
-public sealed record FoundCode(string Text, double ModulePx, PixelBox Box);
+/// <param name="HasGround">True when its light squares and a border of them are painted in the picture; false too where it was measured before Hepno looked.</param>
+public sealed record FoundCode(string Text, double ModulePx, PixelBox Box, bool HasGround = false)
+{
+    // four squares of light are to lie round it; the marks it is found by are known to about half a square
+    private const double BorderSquares = 3.5;
+    private const byte Opaque = 250;
+
+    /// <summary>Whether what is light of a code is painted: everything within its border.</summary>
+    /// <param name="raster">The picture.</param>
+    /// <param name="modulePx">Side of one of its squares, px.</param>
+    /// <param name="box">Where it is.</param>
+    public static bool IsOnGround(Raster raster, double modulePx, PixelBox box)
+    {
+        var border = (int)Math.Floor(BorderSquares * modulePx);
+        var (left, top, right, bottom) = (box.Left - border, box.Top - border, box.Left + box.Width + border, box.Top + box.Height + border);
+        return left >= 0 && top >= 0 && right <= raster.Width && bottom <= raster.Height
+            && Enumerable.Range(top, bottom - top).All(y => Enumerable.Range(left, right - left).All(x => raster.Alpha(x, y) >= Opaque));
+    }
+}
 
 /// <summary>Everything measured on a picture at one print width; other widths follow from it.</summary>
 /// <param name="WidthPx">Pixels across.</param>

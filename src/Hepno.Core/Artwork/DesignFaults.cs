@@ -132,7 +132,7 @@ public static class DesignFaults
             yield return new("code-small", FaultKind.Caution, $"the squares of the code are {Mm(mm)}: screened they run together{(mm < CodeSquares.SafeOnFilm ? ", and film wants a scan on the cloth itself" : "")}", $"film, or {Wide(CodeSquares.SafeScreened)}", [code.Box]);
         }
         // a code is dark on light: what is clear between its squares takes the colour of the cloth
-        if (cloth?.Class is ColourClass.Dark or ColourClass.Mid && r.Clear)
+        if (cloth?.Class is ColourClass.Dark or ColourClass.Mid && r.Clear && !code.HasGround)
         {
             yield return new("code-ground", FaultKind.Caution, $"the code needs a light ground and four squares of light round it: on {cloth.Name.ToLowerInvariant()} it has none where it is clear", "put it on a printed white ground, and scan it on the cloth", [code.Box]);
         }
