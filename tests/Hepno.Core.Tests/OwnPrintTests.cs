@@ -165,6 +165,23 @@ public class OwnPrintTests
         Assert.Equal(1.40m, Part(d.Material, "sheet-price"));
     }
 
+    // the freight came once: twelve sheets for one shirt are 16.80 and 11.00, not 11 times 11.00 more
+    [Theory]
+    [InlineData("screen-transfer", 1)]
+    [InlineData("screen-transfer", 3)]
+    [InlineData("screen-transfer", 30)]
+    [InlineData("dtf-bought", 1)]
+    [InlineData("dtf-bought", 40)]
+    public void With_nothing_spoiled_an_order_pays_what_is_bought_and_its_freight(string key, int pieces)
+    {
+        var book = Book with { Numbers = Book.Numbers with { Spoilage = [new(key, 0)] } };
+        var ask = MethodTests.Ask(pieces, MethodTests.Front(4, 4, 1)) with { Colourway = new("white", "White", "#ffffff", ColourClass.White) };
+        var d = Assert.Single(DecorationMethods.Find(key)!.OnCloth(ask, book).Decorations);
+        var cost = LineCost.Of(ask, [d], book);
+        var freight = key == "dtf-bought" ? book.Films[0].FreightPerOrder : Screens.FreightPerOrder;
+        Assert.Equal(d.Purchases.Sum(p => p.Cost.Value) + freight, pieces * (cost.Stratum("decoration").Value + cost.Stratum("spoilage").Value), 6);
+    }
+
     [Fact]
     public void The_cheapest_count_is_never_dearer_than_the_need_and_never_less() => Gen.Select(Gen.Int[1, 300], Gen.Int[1, 400].Array[1, 5], Gen.Int[1, 900].Array[5]).Sample((need, froms, prices) =>
     {

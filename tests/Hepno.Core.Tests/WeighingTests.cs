@@ -88,7 +88,7 @@ public class WeighingTests
         Assert.All(StartUp.Of(none), b => Assert.True(b.Total.Value > 0 && b.Items.All(i => !i.IsThere && i.Price.Source.StartsWith("assumed", StringComparison.Ordinal))));
     }
 
-    // 40 shirts with bought film: blanks landed, 42 prints and nothing else is money out before a sale
+    // 40 shirts with bought film: blanks landed, the prints with one freight and nothing else is money out before a sale
     [Fact]
     public void A_launch_ties_up_blanks_and_prints_and_loses_the_prints_alone_while_blanks_stay_plain()
     {
@@ -96,7 +96,7 @@ public class WeighingTests
         var plans = new DtfBought().Answer(ask, MethodTests.Book).Decorations;
         var ribbon = QuantityRibbon.Of(ask, null, MethodTests.Book, 60);
         var launch = Launch.Of(ask, plans, ribbon, F);
-        var (blanks, prints) = (LandedBlank.Of(ask).Value * 40, plans[0].Material.Value * plans[0].Bought);
+        var (blanks, prints) = (LandedBlank.Of(ask).Value * 40, plans[0].Purchases[0].Cost.Value + MethodTests.Book.Films[0].FreightPerOrder);
         Assert.Equal((blanks + prints, blanks + prints, prints), (launch.Tied.Value, launch.LostPressed.Value, launch.LostPlain.Value));
         Assert.Null(launch.SentOutFrom);
         Assert.Equal(3, launch.Sentences.Count);

@@ -21,7 +21,9 @@ public sealed record Launch(Figure Tied, Figure LostPressed, Figure LostPlain, i
     public static Launch Of(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, QuantityRibbon ribbon, FigureFormat f)
     {
         var brought = decorations.Any(d => d.BringsBlank);
-        List<Figure> prints = [.. decorations.Select(d => Figure.Of($"prints-{d.Placement.Id}", d.Material.Label, d.Material.Value * d.Prints(ask.Pieces), "one × how many are made", d.Material, Figure.Input("count", "Made", d.Prints(ask.Pieces), FigureUnit.Count, "the ask, with spares"))),
+        // what is paid before the first sale: a machine that wears is paid already, and freight comes once however many spares it brings
+        List<Figure> prints = [.. decorations.Select(d => Figure.Of($"prints-{d.Placement.Id}", d.Material.Label, d.OneMore.Value * d.Prints(ask.Pieces), "one × how many are made", d.OneMore, Figure.Input("count", "Made", d.Prints(ask.Pieces), FigureUnit.Count, "the ask, with spares"))),
+            .. decorations.Where(d => d.FreightShare is not null).Select(d => Figure.Of($"freight-{d.Placement.Id}", d.FreightShare!.Label, d.FreightShare.Value * ask.Pieces, "its share × pieces", d.FreightShare, Figure.Input("pieces", "Pieces", ask.Pieces, FigureUnit.Count, "the ask"))),
             .. decorations.Select(d => d.SetUp).OfType<Figure>()];
         var landed = LandedBlank.Of(ask);
         var blanks = Figure.Of("blanks", "Blanks", brought ? 0 : landed.Value * ask.Pieces, brought ? "in the price of its print" : "landed × pieces", landed, Figure.Input("pieces", "Pieces", ask.Pieces, FigureUnit.Count, "the ask"));

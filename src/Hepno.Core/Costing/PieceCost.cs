@@ -14,7 +14,8 @@ namespace Hepno.Core.Costing;
 /// <param name="Stage">Attempts of a lower stage come first: what is sent out before what is stitched, that before what is pressed.</param>
 /// <param name="Hour">Money for a held hour of where it is done; null for the piece's own press.</param>
 /// <param name="Over">The attempt it lies on, which comes before it; null for the cloth.</param>
-public sealed record Attempt(string Id, string Label, Figure Material, double FailureChance, double AttendedSeconds, double PressSeconds, int Bought = 0, Figure? SetUp = null, int Stage = 0, Figure? Hour = null, string? Over = null);
+/// <param name="OneMore">What a transfer costs that is bought beyond those used; null for the material of an attempt.</param>
+public sealed record Attempt(string Id, string Label, Figure Material, double FailureChance, double AttendedSeconds, double PressSeconds, int Bought = 0, Figure? SetUp = null, int Stage = 0, Figure? Hour = null, string? Over = null, Figure? OneMore = null);
 
 /// <summary>Everything the cost of a piece follows from.</summary>
 /// <param name="Quantity">Good pieces wanted, 1 or more.</param>

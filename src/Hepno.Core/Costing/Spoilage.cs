@@ -51,9 +51,10 @@ public static class Spoilage
         var ruined = Figure.Of("ruined", "Ruined pieces", expected, "expected cost of a good piece − cost of one that cannot fail",
             [Figure.Input("start", "A piece before its first print", start, FigureUnit.Money, "blank, sundries and preparation above"),
              .. sequence.SelectMany((d, i) => new[] { Figure.Input($"attempt-{d.Id}", $"{d.Label}, one attempt", costs[i].Cost, FigureUnit.Money, "print, hands and press above"), Figure.Input($"failure-{d.Id}", $"{d.Label}, spoiled", d.FailureChance, FigureUnit.Share, "assumed for this method until learned") })]);
+        // a left-over is worth what buying more of it costs: the freight came once, and the used ones have paid it
         var leftovers = sequence.Select((d, i) => (d, Left: Math.Max(0, d.Bought - (inputs.Quantity * attemptsPerGood[i])))).Where(l => l.d.Bought > 0)
-            .Select(l => Figure.Of($"left-{l.d.Id}", $"{l.d.Label}, spares left over", Money.Times(l.Left / inputs.Quantity, l.d.Material.Value), "spares left ÷ pieces × print",
-                Figure.Input("left", "Spares left, expected", l.Left, FigureUnit.Count, $"{l.d.Bought} bought"), l.d.Material)).ToList();
+            .Select(l => Figure.Of($"left-{l.d.Id}", $"{l.d.Label}, spares left over", Money.Times(l.Left / inputs.Quantity, (l.d.OneMore ?? l.d.Material).Value), "spares left ÷ pieces × one more",
+                Figure.Input("left", "Spares left, expected", l.Left, FigureUnit.Count, $"{l.d.Bought} bought"), l.d.OneMore ?? l.d.Material)).ToList();
         return Figure.Sum("spoilage", "Spoilage", [ruined, .. leftovers]);
     }
 }

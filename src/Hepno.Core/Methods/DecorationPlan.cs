@@ -30,6 +30,12 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
 {
     private const double WantedChance = 0.95;
 
+    /// <summary>What one more costs while it is bought or made with the rest: its material without freight, set-up or the wear of a machine.</summary>
+    internal Figure OneMore { get => field ?? Bare(Material); init; }
+
+    /// <summary>A piece's share of what bringing the material costs; null where nothing is brought.</summary>
+    internal Figure? FreightShare => Material.Parts.Concat(Material.Parts.SelectMany(p => p.Parts)).FirstOrDefault(p => p.Code == "freight-share");
+
     /// <summary>What of it lies under the press at once, in; null for the whole print.</summary>
     public PlatenBox? OnPlaten { get; init; }
 
@@ -85,8 +91,14 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
             Prepare = prepared.Prepare,
             Purchases = [.. plans.SelectMany((p, i) => p.Plan.Purchases.Select(b => i == plans.Count - 1 ? b : b with { Code = $"{b.Code}-{i + 1}" }))],
             SetUp = setUps.Count == 0 ? null : Figure.Sum("set-up", largest.SetUp!.Label, setUps),
+            OneMore = Figure.Of("one-more", "One more", plans.Sum(p => p.Plan.OneMore.Value * p.Print.Pieces) / pieces, "each size's × its pieces ÷ all pieces", [.. plans.Select((p, i) => p.Plan.OneMore with { Code = $"one-more-{i + 1}" }), .. counts]),
         };
     }
+
+    /// <summary>Of a sum of material, what one more takes: freight is paid and machines stand there whether it is made or not.</summary>
+    internal static Figure Bare(Figure material) => material.Parts.Any(IsPaidAnyway) ? Figure.Sum("one-more", "One more", [.. material.Parts.Where(p => !IsPaidAnyway(p))]) : material;
+
+    private static bool IsPaidAnyway(Figure part) => part.Code is "freight-share" or "machine" or "cutter" or "cleaning";
 
     private static string On(SizedPrint print) => string.Join(", ", print.Sizes.Select(s => s.Size));
 

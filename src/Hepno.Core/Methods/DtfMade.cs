@@ -113,11 +113,12 @@ public sealed class DtfMade : IDecorationMethod
         // more prints than one layout holds are laid in rows, each kind by itself
         var rows = film is null && laid.Count > 0 ? RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, laid.Count)! : null;
         var mine = film?.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share ? share.ByArea with { Code = "film", Label = "Its part of the film" } : rows is null ? null : InRows(rows, printer);
-        var material = mine is null ? Figure.Input("material", $"{place} film", 0, FigureUnit.Money, "from the drawer: it lies here already")
-            : laid.Each(Print(p, printer, white, mine, book.Numbers.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment)));
+        var print = mine is null ? Figure.Input("material", $"{place} film", 0, FigureUnit.Money, "from the drawer: it lies here already")
+            : Print(p, printer, white, mine, book.Numbers.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment));
         List<Purchase> own = rows is null ? [] : [new Purchase($"own-film-{p.Id}", $"{laid.Count} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)} on own film", "", 0, rows.LengthIn, "in", mine! with { Label = $"{place} film", Value = mine.Value * laid.Count, How = "length × width × price" }, rows, null)];
-        return new(p, material, laid.Count + laid.Lying, Failure(ask, book), recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)),
-            mine is null ? [] : [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), .. steps.PowderAndCure(printer.Cure, laid.Count, steps.CutOut(p.WidthIn, p.HeightIn, film?.CutRound.GetValueOrDefault(laid.Key) ?? 0))], own, Prepare: mine is null ? "" : "Print, powder and cure");
+        return new(p, mine is null ? print : laid.Each(print), laid.Count + laid.Lying, Failure(ask, book), recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)),
+            mine is null ? [] : [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), .. steps.PowderAndCure(printer.Cure, laid.Count, steps.CutOut(p.WidthIn, p.HeightIn, film?.CutRound.GetValueOrDefault(laid.Key) ?? 0))], own, Prepare: mine is null ? "" : "Print, powder and cure")
+        { OneMore = mine is null ? print : laid.Each(DecorationPlan.Bare(print)) };
     }
 
     private static Figure InRows(RollRows rows, FilmPrinter printer) => Figure.Of("film", "Film", Money.Times(rows.LengthIn * rows.RollWidthIn / rows.Count, printer.FilmPricePerIn2), "length × width × price ÷ prints",

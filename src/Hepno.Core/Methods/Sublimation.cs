@@ -134,7 +134,7 @@ public sealed class Sublimation : IDecorationMethod
         var prints = attempts * copies;
         var grid = Grid(p, printer)!;
         var one = Print(p, printer, grid, prints, n.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment));
-        var material = copies == 1 ? one : Figure.Of("material", one.Label, one.Value * copies, "a print × prints a pair", one with { Code = "one" }, Figure.Input("pair", "Prints a pair", copies, FigureUnit.Count, "one on each sock"));
+        Figure Pair(Figure print) => copies == 1 ? print : Figure.Of("material", print.Label, print.Value * copies, "a print × prints a pair", print with { Code = "one" }, Figure.Input("pair", "Prints a pair", copies, FigureUnit.Count, "one on each sock"));
         var purchase = new Purchase($"dye-paper-{p.Id}", $"{grid.Sheets(prints)} sheets, {prints} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {grid.PerSheet} on a sheet", "", 0, grid.Sheets(prints), "sheets",
             Figure.Of("own-prints", $"{place} dye prints", one.Value * prints, "one print × prints", one, Figure.Input("prints", "Prints", prints, FigureUnit.Count, copies == 1 ? why : $"two a pair: {why}")), null, null, grid);
         var rethread = index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind);
@@ -143,7 +143,8 @@ public sealed class Sublimation : IDecorationMethod
         {
             atPress.Insert(0, steps.Jigged(copies));
         }
-        return new(p, material, attempts, failure, recipe, atPress,
-            [StepStandards.Print(p.AreaIn2 * copies, printer.SpeedIn2PerMinute), steps.CutApart with { Seconds = steps.CutApart.Seconds * copies }], [purchase], Prepare: "Print the dye paper and cut it apart");
+        return new(p, Pair(one), attempts, failure, recipe, atPress,
+            [StepStandards.Print(p.AreaIn2 * copies, printer.SpeedIn2PerMinute), steps.CutApart with { Seconds = steps.CutApart.Seconds * copies }], [purchase], Prepare: "Print the dye paper and cut it apart")
+        { OneMore = Pair(DecorationPlan.Bare(one)) };
     }
 }
