@@ -183,6 +183,25 @@ public class MixedTests
         }
     }
 
+    // a line too thin for every way; both sides of a sock without a jig; a front beside an all-over on a dark tee
+    [Theory]
+    [InlineData("thin")]
+    [InlineData("socks")]
+    [InlineData("all-over")]
+    public void What_no_way_can_do_is_compared_all_the_same(string which)
+    {
+        var ask = which switch
+        {
+            "thin" => MethodTests.Ask(24, Back, Chest with { ThinnestLinePt = 0.1 }),
+            "socks" => MethodTests.Ask(24, Chest with { Id = "a", Place = "sock-side" }, Chest with { Id = "b", Place = "sock-side-b" }) is var s ? s with { Style = s.Style with { Kind = GarmentKind.Socks } } : s,
+            _ => MethodTests.Ask(24, Chest with { Id = "front", Place = "front" }, Back with { Id = "all", Place = Places.AllOver, WidthIn = 29, HeightIn = 29 }),
+        };
+        var compared = Comparer.Compare(ask, null, null, null, Book, new FloorPlan(new(2026, 6, 1, 8, 30, 0), new OpenHours(Book.Numbers.Week), [.. Book.Presses, .. Book.Benches()], []));
+        Assert.All(compared.Folds, f => Assert.All(f.Reasons, r => Assert.NotEmpty(r.Sentence)));
+        Assert.Contains(compared.Ways!, w => w.Cheapest == "" && w.Ways.Count == 0);
+        Assert.All(QuantityRibbon.Of(ask, null, Book, 30).Cheapest, s => Assert.Equal("", s.MethodId));
+    }
+
     // what the layout holds is the film's own prints alone
     [Fact]
     public void Only_its_own_prints_are_laid_on_film()
