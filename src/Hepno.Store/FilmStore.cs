@@ -21,11 +21,11 @@ internal static class FilmStore
             var film = r.Text("id");
             var roll = r.RealOrNull("roll_width_in") is { } width ? new FilmRoll(width, r.RealOrNull("roll_step_in") ?? 0, [.. steps[film]], [.. lengths[film]]) : null;
             var byLayout = r.RealOrNull("gap_in") is { } gap ? new FilmByLayout(gap, r.RealOrNull("margin_in") ?? 0, roll, [.. sheets[film]]) : null;
-            return new Versioned<TransferPriceList>(new(film, r.Text("supplier"), r.Text("product"), [.. sizes[film]], r.Money("freight_micros"), r.Int("lead_days"), byLayout, r.Word<TransferKind>("kind")), r.Long("version"));
+            return new Versioned<TransferPriceList>(new(film, r.Text("supplier"), r.Text("product"), [.. sizes[film]], r.Money("freight_micros"), r.Int("lead_days"), byLayout, r.Word<TransferKind>("kind"), r.Flag("sold_below")), r.Long("version"));
         }, ("@id", id));
     }, l => l.Id, (connection, l, version) =>
     {
-        connection.Put("film", 1, ("id", l.Id), ("version", version), ("supplier", l.Supplier), ("product", l.Product), ("freight_micros", l.FreightPerOrder), ("lead_days", l.LeadDays), ("kind", l.Kind),
+        connection.Put("film", 1, ("id", l.Id), ("version", version), ("supplier", l.Supplier), ("product", l.Product), ("freight_micros", l.FreightPerOrder), ("lead_days", l.LeadDays), ("kind", l.Kind), ("sold_below", l.SoldBelow),
             ("gap_in", l.ByLayout?.GapIn), ("margin_in", l.ByLayout?.MarginIn), ("roll_width_in", l.ByLayout?.Roll?.WidthIn), ("roll_step_in", l.ByLayout?.Roll?.StepIn));
         connection.Replace("film_roll_step", "film_id", l.Id, l.ByLayout?.Roll?.Steps ?? [], b => [("from_count", b.From), ("price_micros", b.Price)]);
         connection.Replace("film_roll_length", "film_id", l.Id, l.ByLayout?.Roll?.Lengths ?? [], s => [("length_in", s.LengthIn), ("price_micros", s.Price)]);

@@ -2,7 +2,6 @@ using System.Globalization;
 using CsCheck;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
-using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Planning;
@@ -96,22 +95,22 @@ public class PriceTests
     [Fact]
     public void At_a_price_break_the_comparison_offers_the_larger_quantity_or_charges_no_dearer()
     {
-        // 34 pieces need 36 transfers; from 40 on they cost a fifth
-        var cliffs = MethodTests.Book with { Films = [new TransferPriceList("film", "Ferrow", "Film", [new("11 × 11", 11, 11, [new(1, 10m), new(40, 2m)])], 9m, 2)] };
-        Band Film(ShopBook book) => Comparer.Compare(MethodTests.Ask(34), null, null, null, book, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week), book.Presses, [])).Bands.Single(b => b.MethodId == "dtf-bought");
-        var offered = Film(cliffs);
+        // 34 prints by somebody else; from 36 on they cost a fifth
+        var cliffs = MethodTests.Book with { OutsidePrinters = [new("quayside", "Quayside", 0m, [new(4, [new(1, 10m), new(36, 2m)])], 1, 0, 12m, 10m, 7, 14, 16)] };
+        Band At(ShopBook book, int pieces) => Comparer.Compare(MethodTests.Ask(34), null, null, pieces, book, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week), [.. book.Presses, .. book.Benches()], [])).Bands.Single(b => b.MethodId == "screen-out");
+        Band Sent(ShopBook book) => At(book, 34);
+        var offered = Sent(cliffs);
         Assert.NotNull(offered.Cliff);
         Assert.InRange(offered.Cliff.Pieces, 35, 38);
         Assert.True(offered.Cliff.Total < offered.Total);
-        var guarded = Film(cliffs with { Numbers = cliffs.Numbers with { Inversion = InversionRule.ChargeSmaller } });
+        var guarded = Sent(cliffs with { Numbers = cliffs.Numbers with { Inversion = InversionRule.ChargeSmaller } });
         Assert.True(guarded.Total <= offered.Cliff.Total && guarded.Total > offered.Cliff.Total - 0.34m);
         Assert.EndsWith($"no dearer than {offered.Cliff.Pieces} pieces", guarded.PriceHow, StringComparison.Ordinal);
-        Assert.Null(Film(MethodTests.Book).Cliff);
+        Assert.Null(At(cliffs, 50).Cliff);
         // until they are given, the pieces asked for are charged no dearer; a raised break makes the larger quantity come to no less
-        Assert.Equal(guarded.Total, Film(cliffs with { Numbers = cliffs.Numbers with { Inversion = InversionRule.GivePiece } }).Total);
+        Assert.Equal(guarded.Total, Sent(cliffs with { Numbers = cliffs.Numbers with { Inversion = InversionRule.GivePiece } }).Total);
         var raised = cliffs with { Numbers = cliffs.Numbers with { Inversion = InversionRule.RaiseBreak } };
-        Assert.Equal((offered.Total, null), (Film(raised).Total, Film(raised).Cliff));
-        Band At(ShopBook book, int pieces) => Comparer.Compare(MethodTests.Ask(34), null, null, pieces, book, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week), book.Presses, [])).Bands.Single(b => b.MethodId == "dtf-bought");
+        Assert.Equal((offered.Total, null), (Sent(raised).Total, Sent(raised).Cliff));
         var larger = At(raised, offered.Cliff.Pieces);
         Assert.True(larger.Total >= offered.Total && At(cliffs, offered.Cliff.Pieces).Total < offered.Total);
         Assert.Contains(", no cheaper than ", larger.PriceHow, StringComparison.Ordinal);

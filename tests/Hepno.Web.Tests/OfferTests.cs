@@ -70,38 +70,37 @@ public class OfferTests(Shop shop) : IClassFixture<Shop>
     [Fact]
     public async Task A_price_break_is_taken_and_its_pieces_are_given_by_the_shops_rule()
     {
-        // from 60 transfers on they cost a fifth
-        var lists = await shop.Get("/api/films");
-        var film = lists[0];
-        var body = JsonNode.Parse(film.GetProperty("value").GetRawText())!.AsObject();
+        // 54 prints by somebody else: from 60 on they cost a fifth
+        var printer = (await shop.Get("/api/outside-printers"))[0];
+        var body = JsonNode.Parse(printer.GetProperty("value").GetRawText())!.AsObject();
         body.Remove("id");
-        foreach (var size in body["sizes"]!.AsArray())
+        body["blanks"] = null;
+        body["setUpPerScreen"] = 10;
+        foreach (var price in body["prices"]!.AsArray())
         {
-            size!["breaks"] = JsonNode.Parse("""[{"from":1,"price":10},{"from":60,"price":2}]""");
+            price!["breaks"] = JsonNode.Parse("""[{"from":1,"price":10},{"from":60,"price":2}]""");
         }
-        // only by size: a roll would cost less than the break
-        body["byLayout"] = null;
-        var id = film.GetProperty("value").GetProperty("id").GetString();
-        Assert.Equal(200, (await shop.Send(HttpMethod.Put, $"/api/films/{id}", body.ToJsonString(), film.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture), more: r => r.Headers.Add("Hepno-Sure", "true"))).Status);
-        var prices = (await shop.Get($"/api/films/{id}/prices")).EnumerateArray().ToList();
+        var id = printer.GetProperty("value").GetProperty("id").GetString();
+        Assert.Equal(200, (await shop.Send(HttpMethod.Put, $"/api/outside-printers/{id}", body.ToJsonString(), printer.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture), more: r => r.Headers.Add("Hepno-Sure", "true"))).Status);
+        var prices = (await shop.Get($"/api/outside-printers/{id}/prices")).EnumerateArray().ToList();
         Assert.Contains(prices, p => p.GetProperty("steps").GetArrayLength() == 2 && p.GetProperty("steps")[1].GetProperty("price").GetDecimal() == 10 && p.GetProperty("steps")[1].GetProperty("now").GetBoolean());
-        Assert.Equal(404, (await shop.Send(HttpMethod.Get, "/api/films/none/prices")).Status);
+        Assert.Equal(404, (await shop.Send(HttpMethod.Get, "/api/outside-printers/none/prices")).Status);
 
         await Numbers(n => n["inversion"] = "give-piece");
         var journey = await Asked("larger", 54);
-        async Task<JsonElement> Film() => (await shop.Get("/api/orders/larger/compare")).GetProperty("bands").EnumerateArray().Single(b => b.GetProperty("methodId").GetString() == "dtf-bought");
-        var band = await Film();
+        async Task<JsonElement> Sent() => (await shop.Get("/api/orders/larger/compare")).GetProperty("bands").EnumerateArray().Single(b => b.GetProperty("methodId").GetString() == "screen-out");
+        var band = await Sent();
         var pieces = band.GetProperty("cliff").GetProperty("pieces").GetInt32();
         var total = band.GetProperty("cliff").GetProperty("total").GetDecimal();
         Assert.InRange(pieces, 55, 60);
         Assert.True(band.GetProperty("total").GetDecimal() <= total);
         Assert.Equal(409, (await journey.Deed("larger", $$"""{"pieces":{{pieces}}}""")).Status);
-        await journey.Done("choose", """{"methodId":"dtf-bought"}""");
+        await journey.Done("choose", """{"methodId":"screen-out"}""");
         Assert.Equal("no-break", (await journey.Deed("larger", $$"""{"pieces":{{pieces + 3}}}""")).Body.GetProperty("problems")[0].GetProperty("code").GetString());
         await journey.Done("larger", $$"""{"pieces":{{pieces}}}""");
         var line = (await journey.Order()).GetProperty("ask").GetProperty("lines")[0];
         Assert.Equal((pieces, pieces - 54), (line.GetProperty("pieces").GetInt32(), line.GetProperty("given").GetInt32()));
-        Assert.Equal((total, JsonValueKind.Null), ((await Film()).GetProperty("total").GetDecimal(), (await Film()).GetProperty("cliff").ValueKind));
+        Assert.Equal((total, JsonValueKind.Null), ((await Sent()).GetProperty("total").GetDecimal(), (await Sent()).GetProperty("cliff").ValueKind));
         await journey.Done("lay-out");
         Assert.Contains($"54 asked for, {pieces - 54} given", (await shop.Get("/api/orders/larger/quote")).GetRawText(), StringComparison.Ordinal);
 

@@ -31,18 +31,17 @@ test('a price break is taken from the comparison, and its pieces are given where
   server,
 }) => {
   type Kept = { value: Record<string, unknown>; version: number }[]
-  const film = ((await (await request.get(`${server.url}/api/films`)).json()) as Kept)[0]!
-  const { id, ...list } = film.value as { id: string; sizes: { breaks: object[] }[]; byLayout: object | null }
-  // only by size: a roll would cost less than the break
-  list.byLayout = null
-  for (const size of list.sizes)
-    size.breaks = [
+  const printer = ((await (await request.get(`${server.url}/api/outside-printers`)).json()) as Kept)[0]!
+  const { id, ...list } = printer.value as { id: string; prices: { breaks: object[] }[]; blanks: object | null }
+  list.blanks = null
+  for (const price of list.prices)
+    price.breaks = [
       { from: 1, price: 10 },
       { from: 30, price: 2 },
     ]
   // an odd price is meant here
-  const match = { headers: { 'If-Match': `"${film.version}"`, 'Hepno-Sure': 'true' } }
-  expect((await request.put(`${server.url}/api/films/${id}`, { data: list, ...match })).ok()).toBe(true)
+  const match = { headers: { 'If-Match': `"${printer.version}"`, 'Hepno-Sure': 'true' } }
+  expect((await request.put(`${server.url}/api/outside-printers/${id}`, { data: list, ...match })).ok()).toBe(true)
   await page.goto(`${server.url}/numbers`)
   const prices = page.getByRole('form', { name: 'Prices' })
   await prices.getByLabel('When more pieces cost less in all').selectOption('make the more and give them')
@@ -53,7 +52,7 @@ test('a price break is taken from the comparison, and its pieces are given where
   await page.evaluate(() => localStorage.setItem('hepno-in-hand', 'break'))
   await page.goto(`${server.url}/compare`)
   await page
-    .getByRole('button', { name: /Film, bought in/ })
+    .getByRole('button', { name: /Screens, sent out/ })
     .first()
     .click()
   await page.getByRole('button', { name: /^Make it \d+$/ }).click()

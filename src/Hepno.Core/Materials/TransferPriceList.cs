@@ -7,7 +7,11 @@ namespace Hepno.Core.Materials;
 /// <param name="WidthIn">Largest width it holds, in.</param>
 /// <param name="HeightIn">Largest height it holds, in.</param>
 /// <param name="Breaks">Prices each, by how many of this class are bought together.</param>
-public sealed record TransferSize(string Name, double WidthIn, double HeightIn, IReadOnlyList<PriceBreak> Breaks);
+public sealed record TransferSize(string Name, double WidthIn, double HeightIn, IReadOnlyList<PriceBreak> Breaks)
+{
+    /// <summary>Count of its first break.</summary>
+    internal int Least => Breaks.Min(b => b.From);
+}
 
 /// <summary>What kind of full-colour transfer a list prices.</summary>
 public enum TransferKind
@@ -28,13 +32,19 @@ public enum TransferKind
 /// <param name="LeadDays">Working days from order to arrival.</param>
 /// <param name="ByLayout">The roll and sheets it sells for layouts; null for none.</param>
 /// <param name="Kind">What kind of transfer it is.</param>
-public sealed record TransferPriceList(string Id, string Supplier, string Product, IReadOnlyList<TransferSize> Sizes, decimal FreightPerOrder, int LeadDays, FilmByLayout? ByLayout = null, TransferKind Kind = TransferKind.Film)
+/// <param name="SoldBelow">True where fewer than the first break of a size are sold, at its price; false where that many is the least one buys.</param>
+public sealed record TransferPriceList(string Id, string Supplier, string Product, IReadOnlyList<TransferSize> Sizes, decimal FreightPerOrder, int LeadDays, FilmByLayout? ByLayout = null, TransferKind Kind = TransferKind.Film, bool SoldBelow = false)
 {
     /// <summary>The smallest class that holds the artwork in either orientation, or null when none does.</summary>
     public TransferSize? SmallestHolding(double widthIn, double heightIn) => Sizes
         .Where(s => (widthIn <= s.WidthIn && heightIn <= s.HeightIn) || (heightIn <= s.WidthIn && widthIn <= s.HeightIn))
         .OrderBy(s => s.WidthIn * s.HeightIn)
         .FirstOrDefault();
+
+    /// <summary>How many of a size to buy so that enough are here for the least money, and at which price: never fewer than the supplier sells, more where the next break makes that cheaper.</summary>
+    /// <param name="size">One of its sizes.</param>
+    /// <param name="needed">Needed, 1 or more.</param>
+    public (int Count, PriceBreak Break) ToBuy(TransferSize size, int needed) => PriceBreaks.Cheapest(size.Breaks, SoldBelow ? needed : Math.Max(needed, size.Least));
 
     /// <summary>What the owner must put right before the list can be kept.</summary>
     public IEnumerable<Problem> Problems()

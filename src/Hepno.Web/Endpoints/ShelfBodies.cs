@@ -36,11 +36,11 @@ internal sealed record ColourwayBody(string Id, string Name, string Hex, ColourC
 internal sealed record StyleSizeBody(string Name, decimal Surcharge);
 
 /// <summary>A price list of bought film.</summary>
-internal sealed record FilmBody(string Supplier, string Product, IReadOnlyList<FilmSizeBody> Sizes, decimal FreightPerOrder, int LeadDays, FilmByLayoutBody? ByLayout = null, TransferKind Kind = TransferKind.Film)
+internal sealed record FilmBody(string Supplier, string Product, IReadOnlyList<FilmSizeBody> Sizes, decimal FreightPerOrder, int LeadDays, FilmByLayoutBody? ByLayout = null, TransferKind Kind = TransferKind.Film, bool SoldBelow = false)
 {
     public TransferPriceList ToCore(string id) => new(id, Supplier.Trim(), Product.Trim(), [.. Sizes.Select(s => new TransferSize(s.Name, s.WidthIn, s.HeightIn, [.. s.Breaks.Select(b => b.ToCore())]))], FreightPerOrder, LeadDays,
         ByLayout is not { } l ? null : new(l.GapIn, l.MarginIn, l.Roll is not { } r ? null : new(r.WidthIn, r.StepIn, [.. r.Steps.Select(b => b.ToCore())], [.. r.Lengths.Select(s => new SetLength(s.LengthIn, s.Price))]),
-            [.. l.Sheets.Select(s => new FilmSheet(s.Name.Trim(), s.WidthIn, s.LengthIn, [.. s.Breaks.Select(b => b.ToCore())]))]), Kind);
+            [.. l.Sheets.Select(s => new FilmSheet(s.Name.Trim(), s.WidthIn, s.LengthIn, [.. s.Breaks.Select(b => b.ToCore())]))]), Kind, SoldBelow);
 }
 
 /// <summary>A transfer the shop keeps on hand.</summary>

@@ -92,6 +92,7 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
             leadDays: 3,
             byLayout: null,
             kind: 'film' as const,
+            soldBelow: false,
           })
         "
         :named="(x) => x.product"
