@@ -1,5 +1,7 @@
 using Hepno.Core.Blanks;
+using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
+using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
@@ -149,4 +151,47 @@ public class BuyingTests
     [InlineData(4, true)]
     public void Straight_lettering_across_a_cap_is_warned_of(double width, bool warned) => Assert.Equal(warned, new DtfBought()
         .Answer(MethodTests.Ask(10, MethodTests.Front(width, 2, 1) with { Place = "cap-front" }) with { Style = Tee with { Kind = GarmentKind.Cap } }, MethodTests.Book with { Presses = [MethodTests.Gannet with { Kind = "cap", PlatenWidthIn = 6, PlatenHeightIn = 4 }] }).Verdict.Reasons.Any(r => r.Code == "cap-bend"));
+
+    // from 50 at 2.00, from 100 at 1.10: 50 is the least unless the list sells fewer; 60 needed at 2.00 are 120.00, 100 at 1.10 are 110.00
+    [Theory]
+    [InlineData(12, false, 50, 2.00)]
+    [InlineData(12, true, 12, 2.00)]
+    [InlineData(44, false, 50, 2.00)]
+    [InlineData(60, false, 100, 1.10)]
+    [InlineData(60, true, 100, 1.10)]
+    public void Film_by_size_is_bought_to_the_least_and_past_the_need_where_that_costs_less(int needed, bool below, int count, decimal price)
+    {
+        var list = new TransferPriceList("film", "Ferrow", "Film", [new("11 × 11", 11, 11, [new(50, 2m), new(100, 1.10m)])], 9m, 2, SoldBelow: below);
+        var (bought, at) = list.ToBuy(list.Sizes[0], needed);
+        Assert.Equal((count, price), (bought, at.Price));
+    }
+
+    [Fact]
+    public void What_is_bought_past_the_need_is_of_the_print_most_are_needed_of_and_is_paid()
+    {
+        var book = MethodTests.Book with { Films = [new TransferPriceList("film", "Ferrow", "Film", [new("11 × 11", 11, 11, [new(50, 2m)])], 9m, 2)] };
+        var ask = MethodTests.Ask(10, MethodTests.Front(9, 8, 2)) with { Placements = [MethodTests.Front(9, 8, 2), MethodTests.Front(9, 8, 2) with { Id = "back", Place = "back" }] };
+        var answer = new DtfBought().Answer(ask, book);
+        Assert.Equal(50, answer.Decorations.Sum(d => d.Purchases.Sum(p => p.Quantity)));
+        Assert.Contains("Ferrow sells no fewer", answer.Decorations[0].Purchases[0].Cost.Parts[0].Source, StringComparison.Ordinal);
+        var none = book with { Numbers = book.Numbers with { Spoilage = [new("dtf-bought", 0)] } };
+        var cost = LineCost.Of(ask, new DtfBought().Answer(ask, none).Decorations, none);
+        Assert.Equal(109m, 10 * (cost.Stratum("decoration").Value + cost.Stratum("spoilage").Value), 6);
+    }
+
+    [Fact]
+    public void A_list_that_cannot_do_it_says_why_beside_the_one_that_can()
+    {
+        var film = MethodTests.Book.Films[0];
+        var small = film with { Id = "small", Supplier = "Scaup", Sizes = [new("3 × 3", 3, 3, [new(1, 0.10m)])] };
+        var unknown = film with { Id = "unknown", Supplier = "Eider" };
+        var book = MethodTests.Book with { Films = [film, small, unknown], Recipes = [.. MethodTests.Book.Recipes, MethodTests.FilmOnCotton with { ProductId = "small" }] };
+        var ask = MethodTests.Ask(30, MethodTests.Front(9, 8, 2));
+        Assert.Equal([$"{small.Product}, Scaup: ", $"{unknown.Product}, Eider: "], new DtfBought().Answer(ask, book).NotUsed.Select(r => r.Sentence[..(r.Sentence.IndexOf(": ", StringComparison.Ordinal) + 2)]));
+        var compared = Comparer.Compare(ask, null, null, null, book, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week), book.Presses, []), curve: false);
+        Assert.Contains(compared.Bands.Single(b => b.MethodId == "dtf-bought").NotUsed, s => s.Contains("Scaup's largest is", StringComparison.Ordinal));
+        // where none can, each says its own reason
+        var folded = Comparer.Compare(ask, null, null, null, book with { Films = [small, unknown] }, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week), book.Presses, []), curve: false);
+        Assert.Contains(folded.Folds.Single(x => x.MethodId == "dtf-bought").Reasons, r => r.Sentence.StartsWith($"{unknown.Product}, Eider: ", StringComparison.Ordinal));
+    }
 }

@@ -42,7 +42,7 @@ public static class Comparer
             var answer = answers.Answer(method, at);
             if (answer.Decorations.Count == 0)
             {
-                folds.Add(new(method.Id, method.Name, [.. answer.Verdict.Reasons.Where(r => r.Kind == VerdictKind.No)]));
+                folds.Add(new(method.Id, method.Name, [.. answer.Verdict.Reasons.Where(r => r.Kind == VerdictKind.No), .. answer.NotUsed]));
                 return;
             }
             var (band, cost) = BandOf(method, answer, at, mark, dueAt, book, floor, quantity is null && decision?.MethodId == method.Id ? decision.TypedPrice : null);
@@ -125,7 +125,7 @@ public static class Comparer
             LineCost.Of(inputs, 0).Cost.Value, LineCost.Of(inputs, GuessedSpoilage).Cost.Value, outcome, (price * ask.Pieces) + more, how,
             cost.HandsSeconds, clock, ordered, promise, mark is { } m && price > m ? price - m : 0,
             dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0, Overage.ChanceOf(ask.Pieces, ask.Pieces, failure), LeavesOut.Of(ask, answer.Decorations, book), [], cliff, surcharges)
-        { Thumb = RuleOfThumb.Of(outcome.Price + outcome.Surcharges, cost, LineCost.Fees(ask, book), n) };
+        { Thumb = RuleOfThumb.Of(outcome.Price + outcome.Surcharges, cost, LineCost.Fees(ask, book), n), NotUsed = [.. answer.NotUsed.Select(r => r.Sentence)] };
         return (band, cost);
     }
 

@@ -55,6 +55,9 @@ public sealed record Band(string MethodId, string Name, string Made, Verdict Ver
     /// <summary>What is won and lost by decorating the piece in several ways; empty where it is done in one.</summary>
     public IReadOnlyList<string> Mixing { get; init; } = [];
 
+    /// <summary>Price lists, products and machines of the shop that cannot do it, with why; empty where none was passed over.</summary>
+    public IReadOnlyList<string> NotUsed { get; init; } = [];
+
     /// <summary>By which way one of its decorations is done.</summary>
     public string WayOf(DecorationPlan d) => d.MethodId.Length > 0 ? d.MethodId : MethodId;
 

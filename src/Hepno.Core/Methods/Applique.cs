@@ -48,7 +48,7 @@ public sealed class Applique : IDecorationMethod
         var able = book.Stitchers.Where(m => m.AppliqueFilmPerIn2 is not null).ToList();
         return able.Count == 0
             ? MethodAnswer.No(new Reason("no-applique", VerdictKind.No, book.Stitchers.Count == 0 ? "no embroidery machine on the Floor" : "no applique film with an embroidery machine on the Floor", "an embroidery machine with what an in² of its applique film costs, on the Floor"))
-            : MethodAnswer.BestOf([.. able.Select(machine => Answer(ask, book, machine))], ask);
+            : MethodAnswer.BestOf([.. able.Select(machine => Answer(ask, book, machine) with { Of = machine.Name })], ask);
     }
 
     private static double Outline(Placement p) => 2 * (p.WidthIn + p.HeightIn) * p.Colours;

@@ -23,7 +23,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
             return MethodAnswer.No(new Reason("no-prices", VerdictKind.No, $"no {Word} prices on the Shelf", "a supplier's price list, entered on the Shelf"));
         }
         // what the owner has laid out stays what is reckoned with as long as the line needs the same prints
-        return Settled(ask, book) ?? MethodAnswer.BestOf([.. lists.SelectMany(list => Answers(ask, book, list, LaidPrint.Of(ask, Failure(ask, book), list.Id)))], ask);
+        return Settled(ask, book) ?? MethodAnswer.BestOf([.. lists.SelectMany(list => Answers(ask, book, list, LaidPrint.Of(ask, Failure(ask, book), list.Id)).Select(a => a with { Of = $"{list.Product}, {list.Supplier}" }))], ask);
     }
 
     /// <summary>The share of attempts expected to spoil a piece.</summary>
@@ -77,16 +77,20 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
 
     private MethodAnswer BySize(AskInHand ask, ShopBook book, TransferPriceList list, IReadOnlyList<LaidPrint> prints, IReadOnlyList<Reason> reasons)
     {
-        // transfers of one size class count together for its price, whatever is on them
-        var byClass = prints.GroupBy(p => list.SmallestHolding(p.Print.Print.WidthIn, p.Print.Print.HeightIn)!.Name).ToDictionary(g => g.Key, g => g.Sum(p => p.Count));
+        var buys = SizeBuy.Of(prints, list);
+        prints = [.. prints.Select(p => buys.FirstOrDefault(b => b.MostKey == p.Key)?.Filled(p) ?? p)];
         var decorations = Decorations(ask, book, list, prints, null, laid =>
         {
+            if (laid.Count == 0)
+            {
+                return (Lying(), []);
+            }
             var p = laid.Print.Print;
             var place = Places.Find(p.Place)!.Name;
             var size = list.SmallestHolding(p.WidthIn, p.HeightIn)!;
-            var held = PriceBreaks.At(size.Breaks, byClass[size.Name]);
+            var held = buys.First(b => b.Size == size).Break;
             var price = Figure.Input("transfer-price", $"{size.Name}, from {held.From}", held.Price, FigureUnit.Money, Source(list));
-            return (laid.Each(price), laid.Count == 0 ? [] : [new Purchase($"film-{p.Id}", $"{laid.Count} transfers {size.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}{(p.Own == OwnText.None ? "" : ", each its own name")}", list.Supplier, list.LeadDays, laid.Count, "transfers",
+            return (laid.Each(price), [new Purchase($"film-{p.Id}", $"{laid.Count} transfers {size.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}{(p.Own == OwnText.None ? "" : ", each its own name")}", list.Supplier, list.LeadDays, laid.Count, "transfers",
                 Figure.Of("buy", place, Money.Times(laid.Count, held.Price), "transfers × price", Figure.Input("count", "Transfers", laid.Count, FigureUnit.Count, laid.Why), price), null, size)]);
         });
         return new(Verdict.Of(reasons), $"{list.Product} by size, {list.Supplier}", decorations);

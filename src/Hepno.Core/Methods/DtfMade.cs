@@ -34,7 +34,7 @@ public sealed class DtfMade : IDecorationMethod
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
         return book.FilmPrinters.Count == 0 ? MethodAnswer.No(new Reason("no-film-printer", VerdictKind.No, "no film printer on the Floor", "a film printer, added on the Floor, or film bought in"))
-            : MethodAnswer.BestOf([.. book.FilmPrinters.Select(printer => Answer(ask, book, printer))], ask);
+            : MethodAnswer.BestOf([.. book.FilmPrinters.Select(printer => Answer(ask, book, printer) with { Of = printer.Name })], ask);
     }
 
     /// <summary>Ink, white, powder, film, cleaning ink and machine time of one print (docs/trade.md 2).</summary>

@@ -34,7 +34,7 @@ public sealed class Dtg : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => book.GarmentPrinters.Count == 0
         ? MethodAnswer.No(new Reason("no-garment-printer", VerdictKind.No, "no direct-to-garment printer on the Floor", "such a printer, added on the Floor"))
-        : MethodAnswer.BestOf([.. book.GarmentPrinters.Select(printer => Answer(ask, book, printer))], ask);
+        : MethodAnswer.BestOf([.. book.GarmentPrinters.Select(printer => Answer(ask, book, printer) with { Of = printer.Name })], ask);
 
     /// <summary>Ink, pretreatment and machine time of one print (docs/trade.md 2).</summary>
     /// <param name="p">The artwork.</param>

@@ -47,7 +47,7 @@ public sealed class Embroidery : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => book.Stitchers.Count == 0
         ? MethodAnswer.No(new Reason("no-stitcher", VerdictKind.No, "no embroidery machine on the Floor", "an embroidery machine, added on the Floor"))
-        : MethodAnswer.BestOf([.. book.Stitchers.Select(machine => Answer(ask, book, machine))], ask);
+        : MethodAnswer.BestOf([.. book.Stitchers.Select(machine => Answer(ask, book, machine) with { Of = machine.Name })], ask);
 
     /// <summary>A garment the machine has no frame for.</summary>
     internal static IEnumerable<Reason> Frame(AskInHand ask, StitchMachine machine)

@@ -43,7 +43,7 @@ public sealed class Htv : IDecorationMethod
         // among the rolls the low-heat one wins where the cloth does not take the standard one's heat
         return book.Cutters is not { Count: > 0 } cutters ? MethodAnswer.No(new Reason("no-cutter", VerdictKind.No, "no cutter on the Floor", "a cutter, added on the Floor"))
             : book.Vinyls.Count == 0 ? MethodAnswer.No(new Reason("no-prices", VerdictKind.No, "no vinyl on the Shelf", "a roll with its price, entered on the Shelf"))
-            : MethodAnswer.BestOf([.. book.Vinyls.SelectMany(v => cutters.Select(c => Answer(ask, book, v, c)))], ask);
+            : MethodAnswer.BestOf([.. book.Vinyls.SelectMany(v => cutters.Select(c => Answer(ask, book, v, c) with { Of = $"{v.Product}, {v.Supplier}" }))], ask);
     }
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, VinylFilm film, Cutter cutter)

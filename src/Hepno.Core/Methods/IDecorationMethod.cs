@@ -222,6 +222,12 @@ public sealed record Purchase(string Code, string Text, string Supplier, int Lea
 /// <param name="Decorations">How, or empty when it cannot.</param>
 public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<DecorationPlan> Decorations)
 {
+    /// <summary>Of which price list, product or machine, in words; empty where there is one way to do it.</summary>
+    public string Of { get; init; } = "";
+
+    /// <summary>Price lists, products and machines the shop has that cannot do it, with why: nothing is passed over in silence.</summary>
+    public IReadOnlyList<Reason> NotUsed { get; init; } = [];
+
     /// <summary>It cannot, and why.</summary>
     public static MethodAnswer No(params IReadOnlyList<Reason> reasons) => new(Verdict.Of(reasons), "", []);
 
@@ -233,8 +239,13 @@ public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<De
         var able = answers.Where(a => a.Decorations.Count > 0).ToList();
         static bool Brings(MethodAnswer a) => a.Decorations.Any(d => d.BringsBlank);
         var blank = able.Any(Brings) && !able.All(Brings) ? LandedBlank.Of(ask).Value : 0;
-        return able.OrderByDescending(a => a.Decorations.Any(d => d.Purchases.Any(p => p.Laid is { IsSettled: true }))).ThenBy(a => a.Verdict.Kind).ThenBy(a => ((Brings(a) ? 0 : blank) * ask.Pieces) + a.Decorations.Sum(d => (d.Material.Value * ask.Pieces) + (d.SetUp?.Value ?? 0))).FirstOrDefault() ?? answers[0];
+        var best = able.OrderByDescending(a => a.Decorations.Any(d => d.Purchases.Any(p => p.Laid is { IsSettled: true }))).ThenBy(a => a.Verdict.Kind).ThenBy(a => ((Brings(a) ? 0 : blank) * ask.Pieces) + a.Decorations.Sum(d => (d.Material.Value * ask.Pieces) + (d.SetUp?.Value ?? 0))).FirstOrDefault() ?? answers[0];
+        return best with { NotUsed = PassedOver(answers, best) };
     }
+
+    // a list that can do it by size and not by layout is used; one that can do it either way and is dearer was weighed
+    private static IReadOnlyList<Reason> PassedOver(IReadOnlyList<MethodAnswer> answers, MethodAnswer best) => [.. answers.GroupBy(a => a.Of)
+        .Where(of => of.Key.Length > 0 && of.Key != best.Of && of.All(a => a.Decorations.Count == 0)).Select(of => (of.Key, Why: of.First().Verdict.Reasons.First(r => r.Kind == VerdictKind.No))).Select(x => x.Why with { Sentence = $"{x.Key}: {x.Why.Sentence}" })];
 }
 
 /// <summary>A way of decorating: its feasibility, materials and steps, in one file.</summary>

@@ -80,7 +80,7 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
         var standards = book.Numbers.Standards();
         // each way's first print was reckoned as the piece's first: a further one is threaded again
         plans = [.. plans.Select((d, i) => i > first && first >= 0 ? d with { Steps = standards.ThreadedAgain(d.Steps, d.Placement.Place, ask.Style.Kind) } : d)];
-        return new(Verdict.Of(reasons), string.Join("; ", answers.Select(a => $"{string.Join(", ", a.Answer.Decorations.Select(d => Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()).Distinct())}: {a.Answer.Made}")), plans);
+        return new(Verdict.Of(reasons), string.Join("; ", answers.Select(a => $"{string.Join(", ", a.Answer.Decorations.Select(d => Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()).Distinct())}: {a.Answer.Made}")), plans) { NotUsed = [.. answers.SelectMany(a => a.Answer.NotUsed)] };
     }
 
     /// <summary>When a decoration's turn comes: sent out, then stitched, then pressed.</summary>

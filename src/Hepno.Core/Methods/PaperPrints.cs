@@ -29,7 +29,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
         {
             return MethodAnswer.No([.. cloth, papers.Count == 0 ? new("no-prices", VerdictKind.No, $"no {Word} transfer paper on the Shelf", "a paper with its price, entered on the Shelf") : new("no-paper-printer", VerdictKind.No, "no inkjet printer for paper on the Floor", "an inkjet printer, added on the Floor")]);
         }
-        return MethodAnswer.BestOf([.. papers.SelectMany(paper => book.PaperPrinters.Select(printer => Answer(ask, book, cloth, paper, printer, CutterFor(paper, ask, book))))], ask);
+        return MethodAnswer.BestOf([.. papers.SelectMany(paper => book.PaperPrinters.Select(printer => Answer(ask, book, cloth, paper, printer, CutterFor(paper, ask, book)) with { Of = $"{paper.Product}, {paper.Supplier}" }))], ask);
     }
 
     /// <summary>The paper method of a key.</summary>

@@ -30,7 +30,7 @@ public sealed class PodOut : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => book.PodServices.Count == 0
         ? MethodAnswer.No(new Reason("no-service", VerdictKind.No, "no service on the Shelf that prints on demand", "a service's price list, entered on the Shelf"))
-        : MethodAnswer.BestOf([.. book.PodServices.Select(service => Answer(ask, book, service))], ask);
+        : MethodAnswer.BestOf([.. book.PodServices.Select(service => Answer(ask, book, service) with { Of = service.Supplier })], ask);
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, PodService service)
     {

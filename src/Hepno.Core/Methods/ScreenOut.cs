@@ -41,7 +41,7 @@ public sealed class ScreenOut : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => book.OutsidePrinters.Count == 0
         ? MethodAnswer.No(new Reason("no-printer", VerdictKind.No, "no screen printer on the Shelf", "a printer's price list, entered on the Shelf"))
-        : MethodAnswer.BestOf([.. book.OutsidePrinters.Select(printer => Answer(ask, book, printer))], ask);
+        : MethodAnswer.BestOf([.. book.OutsidePrinters.Select(printer => Answer(ask, book, printer) with { Of = printer.Supplier })], ask);
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, OutsidePrinter printer)
     {

@@ -33,7 +33,7 @@ public sealed class ScreenTransfer : IDecorationMethod
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
         return book.Screens.Count == 0 ? MethodAnswer.No(new Reason("no-prices", VerdictKind.No, "no screened transfers on the Shelf", "a supplier's price list, entered on the Shelf"))
-            : MethodAnswer.BestOf([.. book.Screens.Select(list => Answer(ask, book, list))], ask);
+            : MethodAnswer.BestOf([.. book.Screens.Select(list => Answer(ask, book, list) with { Of = $"{list.Product}, {list.Supplier}" })], ask);
     }
 
     /// <summary>Colours the supplier counts: the design's, and the white base where it is counted and needed.</summary>

@@ -43,7 +43,7 @@ public sealed class Sublimation : IDecorationMethod
     {
         var cloth = Cloth(ask);
         return book.DyePrinters.Count == 0 ? MethodAnswer.No([.. cloth, new Reason("no-dye-printer", VerdictKind.No, "no dye printer on the Floor", "a dye printer, added on the Floor")])
-            : MethodAnswer.BestOf([.. book.DyePrinters.Select(printer => answer(printer, cloth))], ask);
+            : MethodAnswer.BestOf([.. book.DyePrinters.Select(printer => answer(printer, cloth) with { Of = printer.Name })], ask);
     }
 
     /// <summary>Dye for a painted area.</summary>

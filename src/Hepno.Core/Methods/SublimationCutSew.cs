@@ -60,7 +60,7 @@ public sealed class SublimationCutSew : IDecorationMethod
         {
             return MethodAnswer.No(reasons);
         }
-        MethodAnswer On(IEnumerable<RollCloth> cloths) => MethodAnswer.BestOf([.. cloths.SelectMany(_ => book.Calenders, (cloth, calender) => Answer(ask, book, calender, cloth))], ask);
+        MethodAnswer On(IEnumerable<RollCloth> cloths) => MethodAnswer.BestOf([.. cloths.SelectMany(_ => book.Calenders, (cloth, calender) => Answer(ask, book, calender, cloth) with { Of = $"{cloth.Product}, {cloth.Supplier}" })], ask);
         // cloth that prints faded only where nothing else can be had
         var vivid = book.Cloths.Where(c => c.PolyesterPercent >= Sublimation.VividPercent).ToList();
         return vivid.Count > 0 && On(vivid) is { Decorations.Count: > 0 } best ? best : On(book.Cloths);

@@ -3831,6 +3831,8 @@ export interface components {
             thumb: null | components["schemas"]["RuleOfThumb"];
             /** @description What is won and lost by decorating the piece in several ways; empty where it is done in one. */
             mixing: string[];
+            /** @description Price lists, products and machines of the shop that cannot do it, with why; empty where none was passed over. */
+            notUsed: string[];
             /** @description What it is like on the garment. */
             character: components["schemas"]["Character"];
             /** @description True when price and promise both suit the customer. */
@@ -5478,6 +5480,8 @@ export interface components {
             leadDays: number;
             byLayout: null | components["schemas"]["FilmByLayoutBody"];
             kind: components["schemas"]["TransferKind"];
+            /** @default false */
+            soldBelow: boolean;
         };
         /** @description Film that is bought with a layout of one's own on it: many prints on a roll or a sheet. */
         FilmByLayout: {
@@ -12265,6 +12269,11 @@ export interface components {
             byLayout: null | components["schemas"]["FilmByLayout"];
             /** @description What kind of transfer it is. */
             kind: components["schemas"]["TransferKind"];
+            /**
+             * @description True where fewer than the first break of a size are sold, at its price; false where that many is the least one buys.
+             * @default false
+             */
+            soldBelow: boolean;
         };
         /** @description A size class that bought transfers are priced by. */
         TransferSize: {

@@ -100,6 +100,7 @@ const f = computed(() => format())
         <button v-if="mayGrow" class="plain-button" @click="emit('larger')">Make it {{ b.cliff.pieces }}</button>
       </p>
       <p class="note quiet">{{ b.priceHow }}. Left out: {{ b.leavesOut.join('; ') }}.</p>
+      <p v-if="b.notUsed?.length" class="note quiet">Not used: {{ b.notUsed.join('; ') }}.</p>
     </template>
   </div>
 </template>
