@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="T extends object">
 import { computed, ref, watch } from 'vue'
+import { marks } from './numbers'
 import { draftOf, dropDraft, keepDraft } from './drafts'
 import type { Field } from './fields'
 
@@ -46,7 +47,7 @@ function begin(): void {
 }
 begin()
 watch(
-  () => JSON.stringify([props.value, props.version]),
+  () => JSON.stringify([props.value, props.version, marks.decimal]),
   () => {
     if (!dirty.value) restore()
   },

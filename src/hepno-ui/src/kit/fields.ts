@@ -1,3 +1,5 @@
+import { readNumber, unread, writeNumber } from './numbers'
+
 /** A field of a thing: how it is written and how it is read back. */
 export interface Field<T> {
   label: string
@@ -20,8 +22,8 @@ export const text = <T>(label: string, key: Key<T, string>, more: Partial<Field<
   ...more,
 })
 
-/** Sums are accepted: 24+12. */
-export function readNumber(typed: string): number | null {
+/** A figure in a line of several, which commas part: 24+12 is accepted, a group mark is not. */
+export function readCell(typed: string): number | null {
   const parts = typed
     .replace(/\s/g, '')
     .replace(/,(?=\d{1,2}$)/, '.')
@@ -33,10 +35,10 @@ export function readNumber(typed: string): number | null {
 export const num = <T>(label: string, key: Key<T, number>, scale = 1): Field<T> => ({
   label,
   number: true,
-  get: (v) => String(Number((Number(v[key]) * scale).toFixed(6))),
+  get: (v) => writeNumber(Number(v[key]) * scale),
   set: (v, t) => {
     const n = readNumber(t)
-    if (n === null) return `"${t}" is not a number.`
+    if (n === null) return unread(t)
     ;(v as Record<string, unknown>)[key] = Number((n / scale).toFixed(9))
   },
 })
@@ -45,10 +47,10 @@ export const num = <T>(label: string, key: Key<T, number>, scale = 1): Field<T> 
 export const numOrNone = <T>(label: string, key: Key<T, number | null | undefined>): Field<T> => ({
   label,
   number: true,
-  get: (v) => (v[key] == null ? '' : String(v[key])),
+  get: (v) => (v[key] == null ? '' : writeNumber(v[key] as number)),
   set: (v, t) => {
     const n = t.trim() === '' ? null : readNumber(t)
-    if (n === null && t.trim() !== '') return `"${t}" is not a number.`
+    if (n === null && t.trim() !== '') return unread(t)
     ;(v as Record<string, unknown>)[key] = n
   },
 })

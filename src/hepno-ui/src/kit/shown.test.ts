@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { readNumber } from './fields'
+import { readCell } from './fields'
 import { anHour, bare, day, duration, length, moment, money, number, rollLength, type Format } from './shown'
 
 const plain: Format = {
@@ -45,7 +45,7 @@ describe('figures, the same table as the core', () => {
   })
 })
 
-describe('typed numbers', () => {
+describe('figures in a line of several', () => {
   it.each([
     ['24+12', 36],
     ['1.5', 1.5],
@@ -53,5 +53,5 @@ describe('typed numbers', () => {
     ['', null],
     ['x', null],
     ['4+', null],
-  ])('%s', (typed, read) => expect(readNumber(typed)).toBe(read))
+  ])('%s', (typed, read) => expect(readCell(typed)).toBe(read))
 })

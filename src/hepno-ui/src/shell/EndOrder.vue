@@ -3,7 +3,7 @@ import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 import { api, ask, type Schemas, seen } from '../api/client'
 import { explain } from '../kit/explain'
-import { readNumber } from '../kit/fields'
+import { readNumber, unread } from '../kit/numbers'
 import { money } from '../kit/shown'
 import { attempt, format, reading, refresh, shop } from './state'
 
@@ -44,7 +44,7 @@ watch(
 function amount(typed: string, what: string): number | null | undefined {
   if (typed.trim() === '') return null
   const read = readNumber(typed.replace(format().sign, ''))
-  if (read === null) wrong.value = `${what}: "${typed}" is not an amount.`
+  if (read === null) wrong.value = `${what}: ${unread(typed)}`
   return read ?? undefined
 }
 async function end(): Promise<void> {

@@ -1,5 +1,6 @@
 import { computed, reactive, toRaw, watch } from 'vue'
 import { api, ask, makeId, type Problem, Refusal, type Schemas, seen } from '../api/client'
+import { marks } from '../kit/numbers'
 import { type StationName, stations } from '../kit/words'
 import type { Stale } from '../sending/sending'
 
@@ -70,6 +71,7 @@ export const format = (): Schemas['FigureFormat'] =>
 
 export async function refreshLine(): Promise<void> {
   shop.line = await ask(api.GET('/api/line'))
+  marks.decimal = shop.line.format.decimalMark
 }
 
 export async function refreshOrder(): Promise<void> {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
 import { api, ask, seen } from '../../api/client'
+import NumberInput from '../../kit/NumberInput.vue'
 import { attempt } from '../../shell/state'
 import type { Design } from './artwork'
 
@@ -30,9 +31,9 @@ async function keep(): Promise<void> {
 <template>
   <button v-if="!open" class="plain small" @click="open = true">measured on a print?</button>
   <form v-else class="used" @submit.prevent="keep" @keydown.esc.stop="open = false">
-    <label class="field">Prints<input v-model.number="used.prints" type="number" min="1" /></label>
-    <label class="field">Colour used, ml<input v-model.number="used.colourMl" type="number" step="any" /></label>
-    <label class="field">White used, ml<input v-model.number="used.whiteMl" type="number" step="any" /></label>
+    <label class="field">Prints<NumberInput v-model="used.prints" /></label>
+    <label class="field">Colour used, ml<NumberInput v-model="used.colourMl" /></label>
+    <label class="field">White used, ml<NumberInput v-model="used.whiteMl" /></label>
     <button class="plain-button" type="submit">Set the printer by it</button>
   </form>
 </template>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
+import { readNumber, unread, writeNumber } from '../../kit/numbers'
 import { day, money } from '../../kit/shown'
 import { kindWord } from '../../kit/words'
 import { draftOf, dropDraft, keepDraft } from '../../kit/drafts'
-import { attempt, format } from '../../shell/state'
+import { attempt, format, shop } from '../../shell/state'
 import EditPart from './EditPart.vue'
 import NamesPart from './NamesPart.vue'
 import PlacementPart from './PlacementPart.vue'
@@ -95,18 +96,15 @@ watch(
   () => props.line.styleId,
   (id) => void (id && sizeText.value && setSizes(sizeText.value)),
 )
-const setMark = (text: string) =>
-  props.change({
-    mark:
-      text.trim() === ''
-        ? null
-        : Number(
-            text
-              .replace(/[^\d.,-]/g, '')
-              .replace(format().groupMark, '')
-              .replace(format().decimalMark, '.'),
-          ),
-  })
+async function setMark(text: string): Promise<boolean> {
+  const typed = text.replace(format().sign, '').trim()
+  const mark = typed === '' ? null : readNumber(typed)
+  if (typed !== '' && mark === null) {
+    shop.problems = [{ code: 'number', where: 'mark', sentence: `At most: ${unread(typed)}`, remedy: '' }]
+    return false
+  }
+  return props.change({ mark })
+}
 function keepPlacement(p: Schemas['PlacementBody']): Promise<boolean> {
   const rest = props.line.placements.map(({ areaIn2: _, ...body }) => body)
   const at = rest.findIndex((r) => r.id === p.id)
@@ -202,7 +200,7 @@ function removePlacement(id: string): Promise<boolean> {
       ref="mark"
       label="the most they would pay?"
       :text="line.mark === null ? '' : money(line.mark, format())"
-      :value="line.mark === null ? '' : String(line.mark)"
+      :value="line.mark === null ? '' : writeNumber(line.mark)"
       width="5em"
       @commit="setMark"
     />

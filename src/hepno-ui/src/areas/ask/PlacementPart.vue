@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { nextTick, reactive, ref, watch } from 'vue'
 import { makeId, type Schemas } from '../../api/client'
+import NumberInput from '../../kit/NumberInput.vue'
 import { number } from '../../kit/shown'
 import { ownWord, placeWord } from '../../kit/words'
 import { format } from '../../shell/state'
@@ -81,6 +82,8 @@ watch(
     })
   },
 )
+/** Enter in a list keeps the print as Enter in a field does: what is no number is said first. */
+const submit = (e: Event) => (e.target as HTMLSelectElement).form?.requestSubmit()
 async function commit(): Promise<void> {
   open.value = false
   void nextTick(() => button.value?.focus())
@@ -113,7 +116,7 @@ defineExpose({ begin })
         v-model="draft.place"
         aria-label="Where"
         :disabled="!!draft.onTopOf"
-        @keydown.enter.prevent="commit"
+        @keydown.enter.prevent="submit"
       >
         <option v-for="p in places" :key="p.id" :value="p.id" :disabled="taken.includes(p.id)">{{ p.name }}</option>
         <option v-if="places.every((p) => p.id !== draft.place)" :value="draft.place">
@@ -122,28 +125,26 @@ defineExpose({ begin })
       </select></label
     >
     <label v-if="beneath.length > 0" class="field"
-      >Lies on<select v-model="draft.onTopOf" aria-label="Lies on" @keydown.enter.prevent="commit">
+      >Lies on<select v-model="draft.onTopOf" aria-label="Lies on" @keydown.enter.prevent="submit">
         <option :value="null">the cloth</option>
         <option v-for="u in beneath" :key="u.id" :value="u.id">{{ said(u) }}</option>
       </select></label
     >
     <label class="field"
-      >On the pieces<select v-model="draft.own" aria-label="On the pieces" @keydown.enter.prevent="commit">
+      >On the pieces<select v-model="draft.own" aria-label="On the pieces" @keydown.enter.prevent="submit">
         <option v-for="(word, id) in ownWord" :key="id" :value="id">{{ word }}</option>
       </select></label
     >
     <label v-if="draft.place !== 'all-over'" class="field"
-      >Width, {{ format().metric ? 'cm' : 'in' }}<input v-model.number="draft.widthIn" type="number" step="any"
+      >Width, {{ format().metric ? 'cm' : 'in' }}<NumberInput v-model="draft.widthIn"
     /></label>
     <label v-if="draft.designId === null && draft.place !== 'all-over'" class="field"
-      >Height<input v-model.number="draft.heightIn" type="number" step="any"
+      >Height<NumberInput v-model="draft.heightIn"
     /></label>
     <template v-if="draft.designId === null"
-      ><label class="field">Painted, %<input v-model.number="draft.coveragePercent" type="number" step="any" /></label>
-      <label class="field">Colours<input v-model.number="draft.colours" type="number" step="any" /></label>
-      <label class="field"
-        >Thinnest line, pt<input v-model.number="draft.thinnestLinePt" type="number" step="any"
-      /></label>
+      ><label class="field">Painted, %<NumberInput v-model="draft.coveragePercent" /></label>
+      <label class="field">Colours<NumberInput v-model="draft.colours" /></label>
+      <label class="field">Thinnest line, pt<NumberInput v-model="draft.thinnestLinePt" /></label>
       <label class="check"><input v-model="draft.gradient" type="checkbox" /> gradients</label></template
     ><span v-else class="small quiet">the rest is measured on its picture</span>
     <label class="field"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, reactive, ref } from 'vue'
 import { api, ask, makeId, type Schemas, seen } from '../../api/client'
+import NumberInput from '../../kit/NumberInput.vue'
 import { keepOpen } from '../../kit/drafts'
 import { explain } from '../../kit/explain'
 import { fromFahrenheit, money, toFahrenheit } from '../../kit/shown'
@@ -133,10 +134,8 @@ const signOf = (b: Schemas['CureView']) =>
             <option v-for="s in stations" :key="s.id" :value="s.id">{{ s.name }}</option>
           </select></label
         >
-        <label class="field"
-          >Heat, {{ celsius ? '°C' : '°F' }}<input v-model.number="note.heat" type="number" step="any"
-        /></label>
-        <label class="field">Minutes<input v-model.number="note.minutes" type="number" step="any" /></label>
+        <label class="field">Heat, {{ celsius ? '°C' : '°F' }}<NumberInput v-model="note.heat" /></label>
+        <label class="field">Minutes<NumberInput v-model="note.minutes" /></label>
         <label class="field"
           >The powder came out<select v-model="note.sign">
             <option v-for="(w, k) in cureSignWord" :key="k" :value="k">{{ w }}</option>
@@ -157,9 +156,7 @@ const signOf = (b: Schemas['CureView']) =>
           No open order waits for film of {{ printer.name }}: there is nothing to note.
         </p>
         <template v-for="p in note.prints" :key="p.orderId + p.lineId + p.placementId">
-          <label class="field prints"
-            >{{ p.name }}, prints<input v-model.number="p.count" type="number" min="0" step="1"
-          /></label>
+          <label class="field prints">{{ p.name }}, prints<NumberInput v-model="p.count" /></label>
           <label class="small white"
             ><input v-model="p.whiteOnly" type="checkbox" :aria-label="`${p.name} is white alone`" /> white alone,
             {{ p.customer }}</label

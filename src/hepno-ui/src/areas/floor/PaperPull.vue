@@ -2,6 +2,7 @@
 import { computed, reactive } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
 import Sign from '../../kit/Sign.vue'
+import NumberInput from '../../kit/NumberInput.vue'
 import { keepOpen } from '../../kit/drafts'
 import { pullWord } from '../../kit/words'
 import { attempt } from '../../shell/state'
@@ -68,7 +69,7 @@ const spoken = (d: Schemas['DialReading']) =>
         <Sign kind="caution" /> Cold and switched off. Lay the cloth, a strip of paper over it under each corner, close,
         pull each strip slowly.
       </p>
-      <label class="field">The dial says<input v-model.number="pull.dial" type="number" step="any" required /></label>
+      <label class="field">The dial says<NumberInput v-model="pull.dial" required /></label>
       <label class="field"
         >The cloth lies
         <select v-model="pull.thickness">

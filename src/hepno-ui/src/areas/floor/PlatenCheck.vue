@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
+import NumberInput from '../../kit/NumberInput.vue'
 import { keepOpen } from '../../kit/drafts'
 import { fromFahrenheit, toFahrenheit } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
@@ -157,13 +158,13 @@ async function keep(): Promise<void> {
           <Sign kind="heat" /> The platen burns: gloves, thermometer by its handle. Let it stand ten minutes at the heat
           you press with.
         </p>
-        <label class="field">Set to, {{ unit }}<input v-model.number="draft.set" type="number" step="any" /></label>
+        <label class="field">Set to, {{ unit }}<NumberInput v-model="draft.set" /></label>
         <label class="field">Who measures<input v-model="draft.by" maxlength="100" /></label>
         <button class="plain-button" type="button" :disabled="busy" @click="read">
           {{ busy ? 'Reading...' : 'Read all nine (simulated thermometer)' }}
         </button>
         <label v-for="(name, i) in names" :key="name" class="field point"
-          >{{ name }}<input v-model.number="draft.points[i]" type="number" step="any"
+          >{{ name }}<NumberInput v-model="draft.points[i]"
         /></label>
         <label class="check wide"
           ><input v-model="draft.doubtful" type="checkbox" /> read by infrared on bare metal: keep it, set nothing by

@@ -2,7 +2,8 @@
 import { computed, reactive } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
 import { keepOpen } from '../../kit/drafts'
-import { readNumber } from '../../kit/fields'
+import { readCell } from '../../kit/fields'
+import { readNumber, unread } from '../../kit/numbers'
 import Sign from '../../kit/Sign.vue'
 import { supplyWord } from '../../kit/words'
 import { attempt, refresh } from '../../shell/state'
@@ -63,7 +64,7 @@ function begin(slot: Schemas['SlotView']): void {
 }
 async function refill(): Promise<void> {
   const level = fill.level.trim() === '' ? null : readNumber(fill.level)
-  fill.problem = level === null && fill.level.trim() !== '' ? `"${fill.level}" is not a number.` : ''
+  fill.problem = level === null && fill.level.trim() !== '' ? unread(fill.level) : ''
   if (fill.problem) return
   const kept = await attempt(async () => {
     await ask(
@@ -100,7 +101,7 @@ async function save(): Promise<void> {
   for (const row of typed.text.split('\n').filter((l) => l.trim() !== '')) {
     const [word, full, lowAt, takes] = row.split(/[\t;]/).map((x) => x.trim())
     const supply = Object.entries(supplyWord).find(([, w]) => w === word)?.[0] as Schemas['Supply'] | undefined
-    const [f, l] = [readNumber(full ?? ''), readNumber(lowAt ?? '')]
+    const [f, l] = [readCell(full ?? ''), readCell(lowAt ?? '')]
     if (!supply || f === null || l === null) {
       typed.problem = `"${row}" is not like "powder; 1000; 150; Marl fine, Marl coarse".`
       return

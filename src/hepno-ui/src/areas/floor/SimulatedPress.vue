@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
+import NumberInput from '../../kit/NumberInput.vue'
 import { toFahrenheit } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
 import { attempt, format } from '../../shell/state'
@@ -49,9 +50,7 @@ const along = (f: number) => Math.max(0, Math.min(1, (f - 70) / 380)) * 200
           stroke-width="3"
         />
       </svg>
-      <label class="field"
-        >Set to, {{ celsius ? '°C' : '°F' }}<input v-model.number="set" type="number" step="any"
-      /></label>
+      <label class="field">Set to, {{ celsius ? '°C' : '°F' }}<NumberInput v-model="set" /></label>
       <label class="field"
         >Its minutes
         <select v-model.number="faster">

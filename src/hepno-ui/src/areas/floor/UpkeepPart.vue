@@ -3,7 +3,7 @@ import { computed, reactive, ref } from 'vue'
 import { api, ask, makeId, type Schemas, seen } from '../../api/client'
 import { keepOpen } from '../../kit/drafts'
 import { explain } from '../../kit/explain'
-import { readNumber } from '../../kit/fields'
+import { readCell } from '../../kit/fields'
 import { money } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
 import { everyWord } from '../../kit/words'
@@ -62,7 +62,7 @@ async function save(): Promise<void> {
   for (const row of typed.text.split('\n').filter((l) => l.trim() !== '')) {
     const [name, every, minutes, cost, times] = row.split(/[\t,;]/).map((x) => x.trim())
     const often = Object.entries(everyWord).find(([, w]) => w === every)?.[0] as keyof typeof everyWord | undefined
-    const [m, c, n] = [readNumber(minutes ?? ''), readNumber(cost ?? ''), readNumber(times ?? '0')]
+    const [m, c, n] = [readCell(minutes ?? ''), readCell(cost ?? ''), readCell(times ?? '0')]
     if (!name || !often || m === null || c === null || n === null) {
       typed.problem = `"${row}" is not like "Nozzle check, every day, 3, 0.15" or "New blade, as needed, 5, 9, 6".`
       return

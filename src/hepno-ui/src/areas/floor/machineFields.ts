@@ -1,15 +1,16 @@
 import type { Schemas } from '../../api/client'
-import { type Field, readNumber } from '../../kit/fields'
+import type { Field } from '../../kit/fields'
+import { readNumber, unread, writeNumber } from '../../kit/numbers'
 
 type Equipment = Schemas['EquipmentHour']
 
 const machine = <T extends { equipment: Equipment }>(label: string, key: keyof Equipment, scale = 1): Field<T> => ({
   label,
   number: true,
-  get: (p) => String(Number((p.equipment[key] * scale).toFixed(6))),
+  get: (p) => writeNumber(p.equipment[key] * scale),
   set: (p, t) => {
     const n = readNumber(t)
-    if (n === null) return `"${t}" is not a number.`
+    if (n === null) return unread(t)
     p.equipment[key] = Number((n / scale).toFixed(9))
   },
 })

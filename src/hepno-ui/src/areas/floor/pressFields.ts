@@ -1,5 +1,6 @@
 import type { Schemas } from '../../api/client'
-import { choice, type Field, num, readNumber, text } from '../../kit/fields'
+import { choice, type Field, num, readCell, text } from '../../kit/fields'
+import { readNumber, unread, writeNumber } from '../../kit/numbers'
 import { accessoryWord } from '../../kit/words'
 import { shop } from '../../shell/state'
 import { hourFields } from './machineFields'
@@ -62,11 +63,11 @@ export const pressFields: Field<Press>[] = [
   {
     label: 'Measured less set, °F; a platen map says it where there is one',
     number: true,
-    get: (p) => (p.offsetF === null ? '' : String(p.offsetF)),
+    get: (p) => (p.offsetF === null ? '' : writeNumber(p.offsetF)),
     set: (p, t) => {
       if (t === '') return void (p.offsetF = null)
       const n = readNumber(t.replace('−', '-'))
-      if (n === null) return `"${t}" is not a number.`
+      if (n === null) return unread(t)
       p.offsetF = n
     },
   },
@@ -79,7 +80,7 @@ export const pressFields: Field<Press>[] = [
       const lowers = []
       for (const line of t.split('\n').filter((l) => l.trim() !== '')) {
         const [name, width, height] = line.split(/[\t,;]/).map((x) => x.trim())
-        const [widthIn, heightIn] = [readNumber(width ?? ''), readNumber(height ?? '')]
+        const [widthIn, heightIn] = [readCell(width ?? ''), readCell(height ?? '')]
         if (!name || widthIn === null || heightIn === null) return `"${line}" is not like "sleeve, 4.5, 14".`
         lowers.push({ name, widthIn, heightIn })
       }
@@ -110,7 +111,7 @@ export const pressFields: Field<Press>[] = [
         const [name, word, width, height, thick, uses, since] = row.split(/[\t,;]/).map((x) => x.trim())
         const kind = Object.entries(accessoryWord).find(([, w]) => w === word)?.[0] as
           Schemas['AccessoryKind'] | undefined
-        const [widthIn, heightIn, thicknessIn, n] = [width, height, thick, uses ?? '0'].map((x) => readNumber(x ?? ''))
+        const [widthIn, heightIn, thicknessIn, n] = [width, height, thick, uses ?? '0'].map((x) => readCell(x ?? ''))
         const day = since ?? shop.line?.today ?? ''
         if (!name || !kind || widthIn == null || heightIn == null || thicknessIn == null || n == null)
           return `"${row}" is not like "small pillow, pillow, 6, 6, 0.5" or "sheet, cover, 16, 20, 0, 200, 2026-03-02".`
@@ -142,7 +143,7 @@ export const pressFields: Field<Press>[] = [
         const parts = (what ?? '').split(',').map((x) => x.trim())
         const pillow = parts.find((x) => x.startsWith('on '))?.slice(3) ?? ''
         const [pressure, thickness, lower] = parts.filter((x) => !x.startsWith('on '))
-        const n = readNumber(dial ?? '')
+        const n = readCell(dial ?? '')
         if (!pressure || !['thin', 'middle', 'thick'].includes(thickness ?? '') || n === null)
           return `"${row}" is not like "medium, thin: 4" or "firm, thin, sleeve, on small pillow: 5.5".`
         dials.push({ pressure, thickness: thickness as Schemas['Thickness'], lower: lower ?? '', dial: n, pillow })

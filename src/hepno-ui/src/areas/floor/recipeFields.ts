@@ -1,5 +1,6 @@
 import type { Schemas } from '../../api/client'
-import { choice, type Field, num, readNumber, text } from '../../kit/fields'
+import { choice, type Field, num, text } from '../../kit/fields'
+import { readNumber, unread, writeNumber } from '../../kit/numbers'
 import { coverWord } from '../../kit/words'
 
 type Recipe = Schemas['Recipe']
@@ -47,11 +48,11 @@ export const recipeFields = (products: Record<string, string>): Field<Recipe>[] 
   {
     label: 'Peel window, s; empty: 3 hot, 15 warm',
     number: true,
-    get: (r) => (r.peelWindowSeconds === null ? '' : String(r.peelWindowSeconds)),
+    get: (r) => (r.peelWindowSeconds === null ? '' : writeNumber(r.peelWindowSeconds)),
     set: (r, t) => {
       if (t === '') return void (r.peelWindowSeconds = null)
       const n = readNumber(t)
-      if (n === null) return `"${t}" is not a number.`
+      if (n === null) return unread(t)
       r.peelWindowSeconds = n
     },
   },

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client'
-import { choice, type Field, num, readNumber, text } from '../../kit/fields'
+import { choice, type Field, num, readCell, text } from '../../kit/fields'
 import { bleedingWord } from '../../kit/words'
 
 type SpotTest = Schemas['SpotTest']
@@ -70,7 +70,7 @@ export const spotTestFields = (
       const all: Schemas['WashResult'][] = []
       for (const row of typed.split('\n').filter((l) => l.trim() !== '')) {
         const [day, washes, verdict] = row.split(/[\t,;]/).map((x) => x.trim())
-        const n = readNumber(washes ?? '')
+        const n = readCell(washes ?? '')
         if (
           !/^\d{4}-\d\d-\d\d$/.test(day ?? '') ||
           n === null ||

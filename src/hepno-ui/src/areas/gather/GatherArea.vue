@@ -3,6 +3,7 @@ import Dialog from 'primevue/dialog'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
 import Keys from '../../kit/Keys.vue'
+import NumberInput from '../../kit/NumberInput.vue'
 import { clock, day, moment, money, shortened } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
 import { typing } from '../../shell/keys'
@@ -12,7 +13,7 @@ import { attempt, format, reading, refresh, shop, take } from '../../shell/state
 const view = ref<Schemas['GatherView'] | null>(null)
 const dialog = ref<'approve' | 'deposit' | ''>('')
 const by = ref('')
-const amount = ref('')
+const amount = ref<number | ''>('')
 const reason = ref('')
 const f = computed(() => format())
 const order = computed(() => (shop.order?.station === 'gather' || shop.order?.facts.items.length ? shop.order : null))
@@ -47,7 +48,7 @@ const beyond = (iso: string) => iso.slice(0, 10) > (view.value?.days.at(-1)?.sli
 
 function begin(what: 'approve' | 'deposit'): void {
   by.value = shop.order?.customer?.contact.split(',')[0] || shop.order?.customer?.name || ''
-  amount.value = String(shop.order?.deposit ?? 0)
+  amount.value = shop.order?.deposit ?? 0
   reason.value = ''
   dialog.value = what
 }
@@ -80,7 +81,7 @@ async function deposit(): Promise<void> {
         void (await ask(
           api.POST('/api/orders/{id}/deposit', {
             params: { path: { id: o.id } },
-            body: { amount: Number(amount.value), overrideReason: reason.value || null },
+            body: { amount: amount.value || 0, overrideReason: reason.value || null },
             ...seen(o.version),
           }),
         )),
@@ -318,7 +319,7 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
     >
       <form @submit.prevent="deposit">
         <label class="field"
-          >Paid, of {{ money(shop.order?.deposit ?? 0, f) }}<input v-model="amount" inputmode="decimal" autofocus
+          >Paid, of {{ money(shop.order?.deposit ?? 0, f) }}<NumberInput v-model="amount" autofocus
         /></label>
         <label class="field" style="margin-top: 10px"
           >Or why it goes on without<input v-model="reason" maxlength="200"

@@ -2,6 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import { explain } from '../../kit/explain'
+import { readNumber, unread, writeNumber } from '../../kit/numbers'
 import { money, number } from '../../kit/shown'
 import { attempt, format, reading, shop } from '../../shell/state'
 
@@ -26,14 +27,14 @@ const fields: [keyof Case, string][] = [
 ]
 const weigh = () =>
   attempt(async () => {
-    const body = Object.fromEntries(fields.map(([key]) => [key, Number(typed.value![key].replace(',', '.'))]))
-    const wrong = fields.find(([key]) => typed.value![key].trim() === '' || !Number.isFinite(body[key]))
+    const body = Object.fromEntries(fields.map(([key]) => [key, readNumber(typed.value![key])]))
+    const wrong = fields.find(([key]) => body[key] === null)
     if (wrong) {
       const [where, label] = wrong
       shop.problems = [
         {
           code: 'number',
-          sentence: `${label}: "${typed.value![where]}" is no number.`,
+          sentence: `${label}: ${unread(typed.value![where])}`,
           where,
           remedy: 'Type a number.',
         },
@@ -48,7 +49,7 @@ onMounted(() =>
     if (!start.value) return
     const given = start.value.case
     typed.value = Object.fromEntries(
-      fields.map(([key]) => [key, String(Math.round(given[key] * 1000) / 1000)]),
+      fields.map(([key]) => [key, writeNumber(Math.round(given[key] * 1000) / 1000)]),
     ) as Record<keyof Case, string>
     await weigh()
   }),

@@ -1,6 +1,7 @@
 import dayNames from '../../../../Hepno.Core/Measures/day-names.json'
 import type { Schemas } from '../../api/client'
-import { choice, type Field, num, readNumber, text } from '../../kit/fields'
+import { choice, type Field, num, readCell, text } from '../../kit/fields'
+import { readNumber, unread, writeNumber } from '../../kit/numbers'
 import { coverWord } from '../../kit/words'
 
 export type Numbers = Schemas['ShopNumbers']
@@ -144,7 +145,7 @@ export const floorFields: Field<Numbers>[] = [
     get: (n) => String(habits(n).rackPlaces),
     set: (n, t) => {
       const read = readNumber(t)
-      if (read === null) return `"${t}" is not a number.`
+      if (read === null) return unread(t)
       habits(n).rackPlaces = read
     },
   },
@@ -155,7 +156,7 @@ export const floorFields: Field<Numbers>[] = [
     (n, all) => void (habits(n).covers = all.length > 0 ? all : null),
     (c) => `${c.cover}, ${c.price}, ${c.uses}`,
     (p) => {
-      const [price, uses] = [readNumber(p[1] ?? ''), readNumber(p[2] ?? '')]
+      const [price, uses] = [readCell(p[1] ?? ''), readCell(p[2] ?? '')]
       return price === null || uses === null || !(p[0]! in coverWord)
         ? 'is not like "sheet, 12.00, 200".'
         : { cover: p[0] as Schemas['Cover'], price, uses }
@@ -168,11 +169,14 @@ export const timeFields = (times: Schemas['StepTimeView'][]): Field<Numbers>[] =
   times.map((t) => ({
     label: `${t.label} (${t.ownSeconds === null ? `${t.startingSeconds} s, assumed` : `yours; ${t.startingSeconds} s assumed`})`,
     number: true,
-    get: (n) => String(habits(n).times?.find((x) => x.code === t.code)?.seconds ?? ''),
+    get: (n) => {
+      const own = habits(n).times?.find((x) => x.code === t.code)?.seconds
+      return own === undefined ? '' : writeNumber(own)
+    },
     set: (n, text) => {
       const rest = (habits(n).times ?? []).filter((x) => x.code !== t.code)
       const read = text === '' ? undefined : readNumber(text)
-      if (read === null) return `"${text}" is not a number.`
+      if (read === null) return unread(text)
       const all = read === undefined ? rest : [...rest, { code: t.code, seconds: read }]
       habits(n).times = all.length > 0 ? all : null
     },
@@ -191,10 +195,10 @@ const policy = (name: string, key: 'retail' | 'wholesale'): Field<Numbers>[] => 
   const figure = (label: string, field: 'marginShare' | 'multiple' | 'perHour', scale = 1): Field<Numbers> => ({
     label: `${name}: ${label}`,
     number: true,
-    get: (n) => String(Number((of(n)[field] * scale).toFixed(6))),
+    get: (n) => writeNumber(of(n)[field] * scale),
     set: (n, t) => {
       const read = readNumber(t)
-      if (read === null) return `"${t}" is not a number.`
+      if (read === null) return unread(t)
       of(n)[field] = Number((read / scale).toFixed(9))
     },
   })
@@ -234,7 +238,7 @@ export const priceFields: Field<Numbers>[] = [
     label: 'Quantities of the break table',
     get: (n) => (n.tierSteps ?? []).join(', '),
     set: (n, t) => {
-      const steps = t.split(/[\s,;]+/).map((x) => readNumber(x))
+      const steps = t.split(/[\s,;]+/).map((x) => readCell(x))
       if (steps.some((x) => x === null)) return `"${t}" is not like "12, 24, 36".`
       n.tierSteps = steps as number[]
     },
@@ -277,7 +281,7 @@ export const packingFields: Field<Numbers>[] = [
     (n, all) => (n.packagings = all),
     (p) => [p.name, p.mostTees, p.mostGrams, p.ownGrams, p.price].join(', '),
     ([name, ...figures]) => {
-      const [mostTees, mostGrams, ownGrams, price] = figures.map((x) => readNumber(x))
+      const [mostTees, mostGrams, ownGrams, price] = figures.map((x) => readCell(x))
       return name && mostTees != null && mostGrams != null && ownGrams != null && price != null
         ? { name, mostTees, mostGrams, ownGrams, price }
         : 'is not like "Mailer, 4, 1000, 25, 0.35".'
@@ -293,7 +297,7 @@ export const rateFields: Field<Numbers>[] = [
     (n, all) => (n.fixedCosts = all.length > 0 ? all : null),
     (c) => `${c.name}, ${c.perMonth}`,
     ([name, amount]) => {
-      const perMonth = readNumber(amount ?? '')
+      const perMonth = readCell(amount ?? '')
       return name && perMonth !== null ? { name, perMonth } : 'is not like "Rent, 780".'
     },
   ),

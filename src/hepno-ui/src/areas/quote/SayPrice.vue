@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { api, ask, seen } from '../../api/client'
-import { readNumber } from '../../kit/fields'
+import { readNumber, unread } from '../../kit/numbers'
 import { bare, money } from '../../kit/shown'
 import { attempt, format, lineInHand, refresh, shop } from '../../shell/state'
 
@@ -11,25 +11,27 @@ const typed = computed(
   () => shop.order?.facts.decisions.find((d) => d.lineId === lineInHand.value?.id)?.typedPrice ?? null,
 )
 const draft = ref('')
+/** A price as it is typed: without marks between thousands. */
+const written = (price: number) => bare(price, { ...format(), groupMark: '' })
 watch(
   () => [props.price, typed.value],
-  () => (draft.value = bare(props.price, format())),
+  () => (draft.value = written(props.price)),
   { immediate: true },
 )
 const last = computed(() => lineInHand.value?.last)
-const moved = computed(() => last.value && bare(last.value.each, format()) !== bare(props.price, format()))
+const moved = computed(() => last.value && written(last.value.each) !== written(props.price))
 async function asLast(): Promise<void> {
-  draft.value = bare(last.value!.each, format())
+  draft.value = written(last.value!.each)
   await say()
 }
 async function say(): Promise<void> {
   const order = shop.order
-  if (!order || draft.value === bare(props.price, format())) return
+  if (!order || draft.value === written(props.price)) return
   const text = draft.value.trim()
   const each = text === '' ? null : readNumber(text)
   if (text !== '' && each === null) {
     shop.problems = [
-      { code: 'number', where: 'each', sentence: `"${text}" is not a price.`, remedy: 'Type it like 16.50.' },
+      { code: 'number', where: 'each', sentence: unread(text), remedy: `Type it like ${written(16.5)}.` },
     ]
     return
   }
@@ -54,13 +56,7 @@ async function say(): Promise<void> {
   <form class="say" @submit.prevent="say">
     <label class="field">
       Price each
-      <input
-        v-model="draft"
-        class="fig"
-        inputmode="decimal"
-        @change="say"
-        @keydown.esc="draft = bare(price, format())"
-      />
+      <input v-model="draft" class="fig" inputmode="decimal" @change="say" @keydown.esc="draft = written(price)" />
     </label>
     <p v-if="last" class="note">
       {{ last.said }}.

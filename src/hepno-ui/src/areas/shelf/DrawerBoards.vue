@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
-import { choice, type Field, num, readNumber, text } from '../../kit/fields'
+import { choice, type Field, num, text } from '../../kit/fields'
+import { readNumber, unread } from '../../kit/numbers'
 import { day, length } from '../../kit/shown'
 import { things, useThings } from '../../kit/things'
 import { format, shop } from '../../shell/state'
@@ -46,7 +47,7 @@ const fields = computed<Field<Kept>[]>(() => [
     get: (k) => String(counted(k)),
     set: (k, t) => {
       const n = readNumber(t)
-      if (n === null) return `"${t}" is not a number.`
+      if (n === null) return unread(t)
       const more = n - counted(k)
       if (more !== 0) k.lots = [...k.lots, { count: more, on: shop.line?.today ?? '', order: '' }]
     },

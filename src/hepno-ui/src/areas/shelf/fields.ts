@@ -1,5 +1,6 @@
 import { makeId, type Schemas } from '../../api/client'
-import { choice, type Field, num, readNumber, rows, text } from '../../kit/fields'
+import { choice, type Field, num, readCell, rows, text } from '../../kit/fields'
+import { readNumber, unread, writeNumber } from '../../kit/numbers'
 import { kindWord } from '../../kit/words'
 
 type Style = Schemas['Style']
@@ -26,10 +27,10 @@ const buying = (s: Omit<Style, 'id'>): Buying =>
 const bought = (label: string, key: 'freeFreightFrom' | 'codePrice'): Field<Style> => ({
   label,
   number: true,
-  get: (s) => (buying(s)[key] === null ? '' : String(buying(s)[key])),
+  get: (s) => (buying(s)[key] == null ? '' : writeNumber(buying(s)[key]!)),
   set: (s, t) => {
     const n = t === '' ? null : readNumber(t)
-    if (t !== '' && n === null) return `"${t}" is not a number.`
+    if (t !== '' && n === null) return unread(t)
     s.buying = { ...buying(s), [key]: n }
   },
 })
@@ -127,10 +128,10 @@ export const styleFields: Field<Style>[] = [
   {
     label: 'Sold in packs of',
     number: true,
-    get: (s) => String(buying(s).packOf),
+    get: (s) => writeNumber(buying(s).packOf),
     set: (s, t) => {
       const n = readNumber(t)
-      if (n === null) return `"${t}" is not a number.`
+      if (n === null) return unread(t)
       s.buying = { ...buying(s), packOf: n }
     },
   },
@@ -158,7 +159,7 @@ export const styleFields: Field<Style>[] = [
         .map((p) => p.trim())
         .filter(Boolean)) {
         const [name, extra] = part.split('+').map((p) => p.trim())
-        const surcharge = extra === undefined ? 0 : readNumber(extra)
+        const surcharge = extra === undefined ? 0 : readCell(extra)
         if (surcharge === null || !name) return `"${part}" is not like "2XL +1.80".`
         s.sizes.push({ name, surcharge })
       }

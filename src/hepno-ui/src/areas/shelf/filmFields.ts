@@ -1,12 +1,13 @@
 import type { Schemas } from '../../api/client'
-import { choice, type Field, num, readNumber, rows, text } from '../../kit/fields'
+import { choice, type Field, num, readCell, rows, text } from '../../kit/fields'
+import { readNumber, unread, writeNumber } from '../../kit/numbers'
 
 type Film = Schemas['TransferPriceList']
 
 /** How prices by number are typed: "1: 4.60, 30: 4.30". */
 const sayBreaks = (breaks: Schemas['PriceBreak'][]) => breaks.map((b) => `${b.from}: ${b.price}`).join(', ')
 function readBreaks(t: string): Schemas['PriceBreak'][] | null {
-  const read = t.split(',').map((b) => b.split(':').map((p) => readNumber(p.trim())))
+  const read = t.split(',').map((b) => b.split(':').map((p) => readCell(p.trim())))
   return read.some(([from, price]) => !from || !price)
     ? null
     : read.map(([from, price]) => ({ from: from!, price: price! }))
@@ -19,11 +20,11 @@ const keepLayout = (f: Film, now: ByLayout) => void (f.byLayout = now.roll || no
 const edge = (label: string, key: 'gapIn' | 'marginIn'): Field<Film> => ({
   label,
   number: true,
-  get: (f) => (f.byLayout ? String(f.byLayout[key]) : ''),
+  get: (f) => (f.byLayout ? writeNumber(f.byLayout[key]) : ''),
   set: (f, t) => {
     if (t === '') return
     const n = readNumber(t)
-    if (n === null) return `"${t}" is not a number.`
+    if (n === null) return unread(t)
     if (f.byLayout) f.byLayout = { ...f.byLayout, [key]: n }
   },
 })
@@ -72,7 +73,7 @@ export const filmFields: Field<Film>[] = [
       if (t === '') return f.byLayout?.roll?.lengths.length ? undefined : keepLayout(f, { ...byLayout(f), roll: null })
       const [width, step, prices] = t.split(';').map((p) => p.trim())
       const steps = readBreaks(prices ?? '')
-      const [w, s] = [readNumber(width ?? ''), readNumber(step ?? '')]
+      const [w, s] = [readCell(width ?? ''), readCell(step ?? '')]
       if (!w || !s || !steps) return `"${t}" is not like "22; 12; 1: 4.60, 30: 4.30".`
       keepLayout(f, { ...byLayout(f), roll: { widthIn: w, stepIn: s, steps, lengths: [] } })
     },
@@ -90,7 +91,7 @@ export const filmFields: Field<Film>[] = [
       if (t === '') return
       const [width, prices] = t.split(';').map((p) => p.trim())
       const lengths = readBreaks(prices ?? '')
-      const w = readNumber(width ?? '')
+      const w = readCell(width ?? '')
       if (!w || !lengths) return `"${t}" is not like "22; 24: 9, 60: 18".`
       keepLayout(f, {
         ...byLayout(f),
@@ -110,7 +111,7 @@ export const filmFields: Field<Film>[] = [
       const sheets: ByLayout['sheets'] = []
       for (const row of rows(t)) {
         const [name, size, prices] = row.split(';').map((p) => p.trim())
-        const [w, l] = (size ?? '').split(/[x×]/).map((p) => readNumber(p.trim()))
+        const [w, l] = (size ?? '').split(/[x×]/).map((p) => readCell(p.trim()))
         const breaks = readBreaks(prices ?? '')
         if (!name || !w || !l || !breaks) return `"${row}" is not like "11 × 15; 11 x 15; 1: 4.10, 10: 3.40".`
         sheets.push({ name, widthIn: w, lengthIn: l, breaks })

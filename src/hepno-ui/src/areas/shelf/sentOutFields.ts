@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client'
-import { choice, type Field, num, numOrNone, readNumber, rows, text } from '../../kit/fields'
+import { choice, type Field, num, numOrNone, readCell, rows, text } from '../../kit/fields'
 import { kindWord } from '../../kit/words'
 
 type Paper = Schemas['TransferPaper']
@@ -73,12 +73,12 @@ export const outsideFields: Field<Outside>[] = [
       o.prices = []
       for (const row of rows(t)) {
         const [screens, list] = row.split(':').map((p) => p.trim())
-        const colours = readNumber(screens ?? '')
+        const colours = readCell(screens ?? '')
         const breaks = (list ?? '').split(',').map((b) =>
           b
             .trim()
             .split(/\s+/)
-            .map((n) => readNumber(n)),
+            .map((n) => readCell(n)),
         )
         if (colours === null || breaks.some((b) => b.length !== 2 || b[0] == null || b[1] == null))
           return `"${row}" is not like "2: 24 2.90, 72 1.80".`
@@ -111,7 +111,7 @@ function readKinds(t: string): KindPrice[] | string {
   for (const row of rows(t)) {
     const read = /^(.+?)\s+([\d.,]+)$/.exec(row)
     const kind = Object.entries(kindWord).find(([, w]) => w.toLowerCase() === read?.[1]?.toLowerCase())?.[0]
-    const price = readNumber(read?.[2] ?? '')
+    const price = readCell(read?.[2] ?? '')
     if (!kind || price === null) return `"${row}" is not like "Tee 11.80".`
     prices.push({ kind: kind as Schemas['GarmentKind'], price })
   }
