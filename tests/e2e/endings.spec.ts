@@ -29,7 +29,7 @@ test('an order is lost, is found as lost, teaches its price and is brought back 
   await dialog.getByLabel('Why').fill('too dear')
   await dialog.getByLabel('At which price').fill('3x0')
   await dialog.getByRole('button', { name: 'Note it as lost' }).click()
-  await expect(dialog.getByText('Their price: "3x0" is not an amount.')).toBeVisible()
+  await expect(dialog.getByText('Their price: "3x0" is not a number.')).toBeVisible()
   await dialog.getByLabel('At which price').fill('$300')
   await dialog.getByRole('button', { name: 'Note it as lost' }).click()
   await expect(dialog).toBeHidden()
