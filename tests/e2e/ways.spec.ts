@@ -137,7 +137,7 @@ test("make or buy is weighed with the shop's own figures, a way to begin with is
   await expect(answer).toContainText('Never: a print made here costs')
   await minutes.fill('soon')
   await minutes.press('Enter')
-  await expect(page.getByText('"soon" is no number.')).toBeVisible()
+  await expect(page.getByText('"soon" is not a number.')).toBeVisible()
   await minutes.fill('0.5')
   await minutes.press('Enter')
   await answer.getByRole('button', { name: /to pay back/ }).click()
