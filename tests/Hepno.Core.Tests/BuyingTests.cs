@@ -179,6 +179,17 @@ public class BuyingTests
         Assert.Equal(109m, 10 * (cost.Stratum("decoration").Value + cost.Stratum("spoilage").Value), 6);
     }
 
+    // fifty at 0.60 are 30.00; twelve and their spares at 1.00 are less
+    [Fact]
+    public void A_list_with_a_least_is_weighed_by_what_is_bought()
+    {
+        var film = MethodTests.Book.Films[0] with { Sizes = [new("11 × 11", 11, 11, [new(1, 1m)])] };
+        var many = film with { Id = "many", Supplier = "Scaup", Sizes = [new("11 × 11", 11, 11, [new(50, 0.60m)])] };
+        var book = MethodTests.Book with { Films = [many, film], Recipes = [.. MethodTests.Book.Recipes, MethodTests.FilmOnCotton with { ProductId = "many" }] };
+        string From(int pieces) => new DtfBought().Answer(MethodTests.Ask(pieces, MethodTests.Front(9, 8, 2)), book).Of;
+        Assert.Equal(($"{film.Product}, {film.Supplier}", $"{many.Product}, Scaup"), (From(12), From(60)));
+    }
+
     [Fact]
     public void A_list_that_cannot_do_it_says_why_beside_the_one_that_can()
     {

@@ -38,8 +38,8 @@ public static class LeavesOut
             (n.Wage == 0, "your hands: Numbers says that an hour costs nothing"),
             (n.OverheadPerHour == 0, "rent and the rest: Numbers says that there is none"),
             (n.FeeShare == 0 && n.FeeFixed == 0, "card fees: Numbers says that there are none"),
-            (n.TariffPerKwh == 0 && !decorations.All(d => d.BringsBlank), "power: Numbers has no price for it"),
-            (!ask.Theirs && decorations.All(d => d.FailureChance == 0) && !decorations.Any(d => d.BringsBlank), "spoiled pieces: none are reckoned with"),
+            (n.TariffPerKwh == 0 && decorations.Any(d => d.BenchId != ShopBook.Table.Id), "power: Numbers has no price for it"),
+            (!ask.Theirs && decorations.All(d => d.FailureChance == 0 && !d.IsOnTheirBlank()), "spoiled pieces: none are reckoned with"),
         })
         {
             if (isNothing)

@@ -44,7 +44,7 @@ public sealed record OrderWays(IReadOnlyList<LineWay> Each, decimal EachTotal, s
     // each line was reckoned with its supplier's freight alone: of one supplier it is paid once
     private static decimal Shared(List<Way> ways) => ways.SelectMany(w => Freight(w).DistinctBy(f => f.Source)).GroupBy(f => f.Source).Sum(g => g.Sum(f => f.Value) - g.Max(f => f.Value));
 
-    private static IEnumerable<Figure> Freight(Way way) => way.Decorations.SelectMany(d => d.Material.Parts).Where(p => p.Code == "freight-share").SelectMany(p => p.Parts).Where(p => p.Code == "freight");
+    private static IEnumerable<Figure> Freight(Way way) => way.Decorations.Select(d => d.FreightShare).OfType<Figure>().SelectMany(p => p.Parts).Where(p => p.Code == "freight");
 
     private static IEnumerable<string> Said(List<Way> each, List<Way>? one, ShopBook book)
     {

@@ -239,13 +239,24 @@ public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<De
         var able = answers.Where(a => a.Decorations.Count > 0).ToList();
         static bool Brings(MethodAnswer a) => a.Decorations.Any(d => d.BringsBlank);
         var blank = able.Any(Brings) && !able.All(Brings) ? LandedBlank.Of(ask).Value : 0;
-        var best = able.OrderByDescending(a => a.Decorations.Any(d => d.Purchases.Any(p => p.Laid is { IsSettled: true }))).ThenBy(a => a.Verdict.Kind).ThenBy(a => ((Brings(a) ? 0 : blank) * ask.Pieces) + a.Decorations.Sum(d => (d.Material.Value * ask.Pieces) + (d.SetUp?.Value ?? 0))).FirstOrDefault() ?? answers[0];
+        // what is bought beyond the need is paid too: fifty at 2.00 are no bargain for twelve pieces
+        decimal Money(DecorationPlan d) => (d.Material.Value * ask.Pieces) + (Math.Max(0, d.Bought - ask.Pieces) * d.OneMore.Value) + (d.SetUp?.Value ?? 0);
+        var best = able.OrderByDescending(a => a.Decorations.Any(d => d.Purchases.Any(p => p.Laid is { IsSettled: true })))
+            .ThenBy(a => a.Verdict.Kind)
+            .ThenBy(a => ((Brings(a) ? 0 : blank) * ask.Pieces) + a.Decorations.Sum(Money))
+            .FirstOrDefault() ?? answers[0];
         return best with { NotUsed = PassedOver(answers, best) };
     }
 
-    // a list that can do it by size and not by layout is used; one that can do it either way and is dearer was weighed
-    private static IReadOnlyList<Reason> PassedOver(IReadOnlyList<MethodAnswer> answers, MethodAnswer best) => [.. answers.GroupBy(a => a.Of)
-        .Where(of => of.Key.Length > 0 && of.Key != best.Of && of.All(a => a.Decorations.Count == 0)).Select(of => (of.Key, Why: of.First().Verdict.Reasons.First(r => r.Kind == VerdictKind.No))).Select(x => x.Why with { Sentence = $"{x.Key}: {x.Why.Sentence}" })];
+    // a list is passed over where it can do it in no way; what the answer says itself is not said again for each
+    private static IReadOnlyList<Reason> PassedOver(IReadOnlyList<MethodAnswer> answers, MethodAnswer best) =>
+    [
+        .. answers.GroupBy(a => a.Of)
+            .Where(of => of.Key.Length > 0 && of.Key != best.Of && of.All(a => a.Decorations.Count == 0))
+            .Select(of => (of.Key, Why: of.First().Verdict.Reasons.First(r => r.Kind == VerdictKind.No)))
+            .Where(x => best.Verdict.Reasons.All(r => r.Sentence != x.Why.Sentence))
+            .Select(x => x.Why with { Sentence = $"{x.Key}: {x.Why.Sentence}" }),
+    ];
 }
 
 /// <summary>A way of decorating: its feasibility, materials and steps, in one file.</summary>

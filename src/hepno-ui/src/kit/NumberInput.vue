@@ -9,7 +9,9 @@ const typed = ref(write(value.value))
 const field = useTemplateRef('field')
 watch(value, (now) => {
   // what is being typed stays as it is: 1,50 is not made 1,5 under the hand
-  if ((readNumber(typed.value) ?? '') !== (now ?? '')) typed.value = write(now)
+  if ((readNumber(typed.value) ?? '') === (now ?? '')) return
+  typed.value = write(now)
+  field.value?.setCustomValidity('')
 })
 function read(): void {
   const n = typed.value.trim() === '' ? '' : readNumber(typed.value)

@@ -66,7 +66,7 @@ export const pressFields: Field<Press>[] = [
     get: (p) => (p.offsetF === null ? '' : writeNumber(p.offsetF)),
     set: (p, t) => {
       if (t === '') return void (p.offsetF = null)
-      const n = readNumber(t.replace('−', '-'))
+      const n = readNumber(t)
       if (n === null) return unread(t)
       p.offsetF = n
     },
