@@ -1,0 +1,40 @@
+namespace Hepno.Core.Stock;
+
+/// <summary>A piece that may be bought beyond the need to reach a value.</summary>
+/// <param name="Line">Which line of the order it is like, by its place there.</param>
+/// <param name="Size">Its size.</param>
+/// <param name="Counts">Money it counts for towards the value.</param>
+/// <param name="Costs">Money it costs.</param>
+public sealed record FurtherPiece(int Line, string Size, decimal Counts, decimal Costs);
+
+/// <summary>Finds the cheapest pieces to buy beyond the need so that an order reaches a value: a few of a dear size may be it.</summary>
+public static class FewestMore
+{
+    private const int Cents = 100;
+
+    /// <summary>The pieces of least cost that count for a gap together, and of those the fewest; empty where none are offered or more than a limit would be needed.</summary>
+    /// <param name="gap">Money still missing, above 0.</param>
+    /// <param name="pieces">What may be bought, each as often as wanted; counts and costs above 0.</param>
+    /// <param name="most">Most pieces.</param>
+    public static IReadOnlyList<FurtherPiece> Of(decimal gap, IReadOnlyList<FurtherPiece> pieces, int most)
+    {
+        var missing = (int)Math.Min(int.MaxValue, Math.Ceiling(gap * Cents));
+        if (pieces.Count == 0 || missing > most * pieces.Max(p => p.Counts) * Cents)
+        {
+            return [];
+        }
+        // the cheapest way to count for each amount up to the gap, from the last piece bought
+        var best = new (decimal Cost, int Count, int Last)[missing + 1];
+        for (var amount = 1; amount <= missing; amount++)
+        {
+            best[amount] = Enumerable.Range(0, pieces.Count).Select(i => (Piece: i, Before: best[Math.Max(0, amount - (int)Math.Floor(pieces[i].Counts * Cents))]))
+                .Select(x => (x.Before.Cost + pieces[x.Piece].Costs, x.Before.Count + 1, x.Piece)).Min();
+        }
+        var found = new List<FurtherPiece>();
+        for (var amount = missing; amount > 0; amount = Math.Max(0, amount - (int)Math.Floor(pieces[best[amount].Last].Counts * Cents)))
+        {
+            found.Add(pieces[best[amount].Last]);
+        }
+        return found.Count <= most ? found : [];
+    }
+}
