@@ -18,13 +18,13 @@ public static class StyleStore
             var of = r.Text("id");
             return new Versioned<Style>(new(of, r.Text("name"), r.Text("supplier"), r.Word<GarmentKind>("kind"), [.. fabric[of]], r.Real("weight_gsm"), r.Real("heat_ceiling_f"), r.Money("unit_price_micros"), r.Money("freight_micros"), r.Int("lead_days"), [.. colours[of]], [.. sizes[of]], r.Flag("retired"), lying[of].Any() ? [.. lying[of]] : null,
                 ClothOf(r),
-                r.Flag("buys") ? new Buying([.. tiers[of]], r.MoneyOrNull("free_freight_micros"), r.Int("pack_of"), r.TimeOrNull("cut_off"), r.MoneyOrNull("code_price_micros"), r.DayOrNull("code_until")) : null), r.Long("version"));
+                r.Flag("buys") ? new Buying([.. tiers[of]], r.MoneyOrNull("free_freight_micros"), r.Int("pack_of"), r.TimeOrNull("cut_off"), r.MoneyOrNull("code_price_micros"), r.DayOrNull("code_until"), r.Flag("value_at_list")) : null), r.Long("version"));
         }, ("@id", id));
     }, s => s.Id, (connection, s, version) =>
     {
         connection.Put("style", 1, ("id", s.Id), ("version", version), ("name", s.Name), ("supplier", s.Supplier), ("kind", s.Kind), ("weight_gsm", s.WeightGsm), ("heat_ceiling_f", s.HeatCeilingF), ("unit_price_micros", s.UnitPrice), ("freight_micros", s.FreightPerOrder), ("lead_days", s.LeadDays), ("retired", s.Retired),
             ("thickness", s.Cloth?.Thickness), ("migration", s.Cloth?.Migration ?? Migration.ByCloth), ("features", string.Join(' ', s.Cloth?.Features ?? [])), ("origin", s.Cloth?.Origin ?? ""), ("buys", s.Buying is not null), ("free_freight_micros", s.Buying?.FreeFreightFrom), ("pack_of", s.Buying?.PackOf ?? 1), ("cut_off", s.Buying?.CutOff),
-            ("code_price_micros", s.Buying?.CodePrice), ("code_until", s.Buying?.CodeUntil));
+            ("code_price_micros", s.Buying?.CodePrice), ("code_until", s.Buying?.CodeUntil), ("value_at_list", s.Buying?.ValueAtList ?? false));
         connection.Replace("style_tier", "style_id", s.Id, s.Buying?.Tiers ?? [], t => [("from_pieces", t.FromPieces), ("from_value_micros", t.FromValue), ("price_micros", t.Price)]);
         connection.Replace("style_fabric", "style_id", s.Id, s.Fabric, f => [("fibre", f.Fibre), ("percent", f.Percent)]);
         connection.Replace("style_colourway", "style_id", s.Id, s.Colourways, c => [("id", c.Id), ("name", c.Name), ("hex", c.Hex), ("class", c.Class)]);

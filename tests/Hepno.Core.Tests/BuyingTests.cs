@@ -1,3 +1,4 @@
+using CsCheck;
 using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
@@ -37,8 +38,10 @@ public class BuyingTests
         Assert.Equal(3.60m, blank.Parts[0].Value);
         Assert.Equal("Shelf: Tee, from 24", blank.Parts[0].Source);
         Assert.Equal(12m / 24, blank.Parts[1].Value);
-        // 50 x 4.00 = 200: no freight
-        var free = LandedBlank.Of(Ask(50));
+        // 58 x 3.50 = 203.00 are invoiced: no freight; 57 are 199.50, though 228.00 at list prices
+        Assert.NotEqual(0m, LandedBlank.Of(Ask(57)).Parts[1].Value);
+        Assert.Equal(0m, LandedBlank.Of(Ask(50, Tee with { Buying = Tee.Buying! with { ValueAtList = true } })).Parts[1].Value);
+        var free = LandedBlank.Of(Ask(58));
         Assert.Equal(0m, free.Parts[1].Value);
         Assert.Equal(3.50m, free.Value);
         Assert.Equal(["Goods of the order", "Free from"], free.Parts[1].Parts.Select(p => p.Label));
@@ -74,7 +77,7 @@ public class BuyingTests
         Assert.Equal([76m, 91.80m, 98.40m, 100m], ways.Select(w => decimal.Round(w.Cost.Value, 6)));
         Assert.Equal([16, 22, 24, 22], ways.Select(w => SizeRun.Total(w.Bought)));
         Assert.Equal([0, 0, 2, 0], ways.Select(w => w.Left));
-        Assert.Equal("2 more: the price from 24", ways[2].What);
+        Assert.Equal("2 more M: the price from 24", ways[2].What);
         Assert.Equal(new DateTime(2026, 11, 28, 12, 0, 0), ways[1].Arrives);
         Assert.Equal(new DateTime(2026, 11, 25, 12, 0, 0), ways[3].Arrives);
         var all = BuyingWays.Of(Ask(5, shelf), MethodTests.Book with { Styles = [shelf] }, Floor);
@@ -84,8 +87,8 @@ public class BuyingTests
     [Fact]
     public void A_few_more_for_free_freight_and_whole_packs()
     {
-        // 46 x 4.00 = 184: four more reach 200
-        Assert.Contains(BuyingWays.Of(Ask(46), MethodTests.Book, Floor), w => w is { Code: "free-freight", What: "4 more: free freight from 200", Left: 4 });
+        // 54 x 3.50 = 189.00: four M at 3.50 are 14.00, two 2XL at 5.50 the 11.00 that are missing
+        Assert.Contains(BuyingWays.Of(Ask(54), MethodTests.Book, Floor), w => w is { Code: "free-freight", What: "2 more 2XL: free freight from 200", Left: 2 });
         var packed = Tee with { Buying = new([], PackOf: 6) };
         var way = Assert.Single(BuyingWays.Of(MethodTests.Ask(1) with { Style = packed, Sizes = [new("M", 7), new("2XL", 1)] }, MethodTests.Book, Floor));
         Assert.Equal([("M", 12), ("2XL", 6)], way.Bought.Select(s => (s.Size, s.Pieces)));
@@ -151,6 +154,61 @@ public class BuyingTests
     [InlineData(4, true)]
     public void Straight_lettering_across_a_cap_is_warned_of(double width, bool warned) => Assert.Equal(warned, new DtfBought()
         .Answer(MethodTests.Ask(10, MethodTests.Front(width, 2, 1) with { Place = "cap-front" }) with { Style = Tee with { Kind = GarmentKind.Cap } }, MethodTests.Book with { Presses = [MethodTests.Gannet with { Kind = "cap", PlatenWidthIn = 6, PlatenHeightIn = 4 }] }).Verdict.Reasons.Any(r => r.Code == "cap-bend"));
+
+    // list price 4.00, 2XL 2.00 more: 20 M and 10 2XL are 140.00 as invoiced and 120.00 at list
+    [Theory]
+    [InlineData(false, 140, true)]
+    [InlineData(false, 140.01, false)]
+    [InlineData(true, 120, true)]
+    [InlineData(true, 120.01, false)]
+    public void Surcharges_of_sizes_count_towards_free_freight_unless_the_supplier_counts_at_list(bool atList, decimal from, bool free)
+    {
+        var style = MethodTests.Tee(100) with { Buying = new([], FreeFreightFrom: from, ValueAtList: atList) };
+        var ask = Ask(30, style) with { Sizes = [new("M", 20), new("2XL", 10)] };
+        Assert.Equal(free, LandedBlank.Of(ask).Parts[^1].Value == 0);
+    }
+
+    // 96.00 of goods; 5.00 to 6.00 are missing to a threshold: two M at 4.00 cost 8.00, one 2XL at 6.00 less
+    [Fact]
+    public void The_cheapest_piece_that_reaches_free_freight_may_be_a_dear_size_or_of_another_line()
+    {
+        var style = MethodTests.Tee(100) with { Buying = new([], FreeFreightFrom: 102m) };
+        var way = BuyingWays.Of(Ask(24, style), MethodTests.Book, Floor).Single(w => w.Code == "free-freight");
+        Assert.Equal(("1 more 2XL: free freight from 102", 1, 102m), (way.What, way.Left, way.Cost.Value));
+        Assert.Equal([new("M", 24), new("2XL", 1)], way.Bought);
+
+        // a dearer style of the same supplier in the same order: one of it is 5.00
+        var hood = style with { Id = "hood", Name = "Hood", UnitPrice = 5m, Sizes = [new("L", 0)] };
+        var two = BuyingWays.Of(Ask(23, style with { Buying = style.Buying! with { FreeFreightFrom = 107m } }) with { Others = [Ask(2, hood) with { Sizes = [new("L", 2)] }] }, MethodTests.Book, Floor).Single(w => w.Code == "free-freight");
+        Assert.Equal(("1 more Hood L: free freight from 107", 1, (23 * 4m) + 5m), (two.What, two.Left, two.Cost.Value));
+    }
+
+    [Fact]
+    public void No_other_pieces_reach_a_value_for_less() => Gen.Select(Gen.Int[1, 3000], Gen.Int[50, 900].Array[1, 3]).Sample((gap, prices) =>
+    {
+        var offered = prices.Select((p, i) => new FurtherPiece(0, $"{i}", p / 100m, p / 100m)).ToList();
+        var found = FewestMore.Of(gap / 100m, offered, 40);
+        var least = int.MaxValue;
+        for (var a = 0; a <= 61; a++)
+        {
+            for (var b = 0; b <= (prices.Length > 1 ? 61 : 0); b++)
+            {
+                var rest = gap - (a * prices[0]) - (prices.Length > 1 ? b * prices[1] : 0);
+                var c = rest <= 0 ? 0 : prices.Length > 2 ? (rest + prices[2] - 1) / prices[2] : -1;
+                least = c < 0 ? least : Math.Min(least, (a * prices[0]) + (prices.Length > 1 ? b * prices[1] : 0) + (prices.Length > 2 ? c * prices[2] : 0));
+            }
+        }
+        Assert.True(found.Count == 0 || (found.Sum(p => p.Costs) * 100 == least && found.Sum(p => p.Counts) * 100 >= gap));
+    });
+
+    // 30,000.00 are missing: the shirt that counts most for its cost takes nearly all of it, and only the rest is searched
+    [Fact]
+    public void A_large_gap_is_filled_with_what_counts_most_for_its_cost()
+    {
+        IReadOnlyList<FurtherPiece> offered = [new(0, "M", 4m, 4m), new(0, "2XL", 6m, 5m), new(0, "Sample", 0.001m, 0m)];
+        Assert.Equal(5000 * 5m, FewestMore.Of(30_000m, offered, 9000).Sum(p => p.Costs));
+        Assert.Empty(FewestMore.Of(30_000m, offered, 4999));
+    }
 
     // from 50 at 2.00, from 100 at 1.10: 50 is the least unless the list sells fewer; 60 needed at 2.00 are 120.00, 100 at 1.10 are 110.00
     [Theory]

@@ -4,7 +4,7 @@ namespace Hepno.Core.Blanks;
 
 /// <summary>A lower price of a blank for a larger order.</summary>
 /// <param name="FromPieces">From so many pieces of the style in one order, 0 when it does not depend on them.</param>
-/// <param name="FromValue">From so much money of the supplier's goods at list prices in one order, 0 when it does not depend on it.</param>
+/// <param name="FromValue">From so much money of the supplier's goods in one order before its tiers, 0 when it does not depend on it.</param>
 /// <param name="Price">Money a piece of the base sizes.</param>
 public sealed record PriceTier(int FromPieces, decimal FromValue, decimal Price)
 {
@@ -19,7 +19,8 @@ public sealed record PriceTier(int FromPieces, decimal FromValue, decimal Price)
 /// <param name="CutOff">Ordered after this hour it is sent a working day later; null when it makes no difference.</param>
 /// <param name="CodePrice">Money a piece with a code, or null.</param>
 /// <param name="CodeUntil">The code's last day; null when there is no code.</param>
-public sealed record Buying(IReadOnlyList<PriceTier> Tiers, decimal? FreeFreightFrom = null, int PackOf = 1, TimeOnly? CutOff = null, decimal? CodePrice = null, DateOnly? CodeUntil = null)
+/// <param name="ValueAtList">True where the supplier counts an order's value at list prices without surcharges; false for what it invoices.</param>
+public sealed record Buying(IReadOnlyList<PriceTier> Tiers, decimal? FreeFreightFrom = null, int PackOf = 1, TimeOnly? CutOff = null, decimal? CodePrice = null, DateOnly? CodeUntil = null, bool ValueAtList = false)
 {
     /// <summary>Bought by the piece at the list price.</summary>
     public static Buying Plain { get; } = new([]);
@@ -27,7 +28,7 @@ public sealed record Buying(IReadOnlyList<PriceTier> Tiers, decimal? FreeFreight
     /// <summary>The price of a piece in an order and why: the lowest of the list price, the tiers it reaches, and the code while it holds.</summary>
     /// <param name="list">List price.</param>
     /// <param name="pieces">Pieces of the style in the order.</param>
-    /// <param name="value">Money of the supplier's goods in the order, at list prices.</param>
+    /// <param name="value">Money of the supplier's goods in the order, before its tiers.</param>
     /// <param name="buyBy">Last day it may be bought on; a code that ends before does not count (docs/trade.md 15.2). Null leaves codes out.</param>
     public (decimal Price, string Why) At(decimal list, int pieces, decimal value, DateOnly? buyBy)
     {

@@ -150,9 +150,6 @@ public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<S
     /// <summary>Pieces of this style in the whole order: they reach its price tiers together.</summary>
     public int PiecesOfStyle => Order.Where(l => !l.Theirs && l.Style.Id == Style.Id).Sum(l => l.Pieces);
 
-    /// <summary>Goods of this line's supplier in the whole order at list prices, surcharges left out: what tiers by value and free freight look at.</summary>
-    public decimal ValueOfSupplier => Order.Where(l => !l.Theirs && l.Style.Supplier == Style.Supplier).Sum(l => l.Pieces * l.Style.UnitPrice);
-
     /// <summary>Transfers of the drawer that are used for a print of it.</summary>
     /// <param name="key">The print as its layout calls it.</param>
     /// <param name="filmId">Printed on which film.</param>

@@ -39,7 +39,7 @@ public static class BuyingWays
         {
             ways.Add(Way("stock", rest.Sum(r => r.Pieces) == 0 ? $"all {lying} from the shelf" : $"{lying} from the shelf, the rest bought", ask, rest, floor));
         }
-        ways.AddRange(Further(ask).Select(x => Way(x.Code, x.What, ask, More(ask.Sizes, x.More), floor)));
+        ways.AddRange(Further(ask).Where(x => x.More.Count > 0).Select(x => Way(x.Code, $"{Said(x.More, ask)}: {x.What}", With(ask, x.More), ask, x.More, floor)));
         ways.AddRange(book.Styles.Where(s => !s.Retired && s.Id != ask.Style.Id && s.Supplier != ask.Style.Supplier && s.Name.Equals(ask.Style.Name, StringComparison.OrdinalIgnoreCase))
             .Where(s => ask.Sizes.All(z => s.Sizes.Any(k => k.Name == z.Size)))
             .Select(s => (Style: s, Colour: s.Colourways.FirstOrDefault(c => c.Name.Equals(ask.Colourway.Name, StringComparison.OrdinalIgnoreCase)))).Where(x => x.Colour is not null)
@@ -48,38 +48,55 @@ public static class BuyingWays
     }
 
     // a few pieces more that reach a lower price or free freight; half as many again is not a few
-    private static IEnumerable<(string Code, string What, int More)> Further(AskInHand ask)
+    private static IEnumerable<(string Code, string What, IReadOnlyList<FurtherPiece> More)> Further(AskInHand ask)
     {
-        var buying = ask.Style.Buying ?? Buying.Plain;
-        int Pieces(decimal value) => (int)Math.Ceiling((value - ask.ValueOfSupplier) / ask.Style.UnitPrice);
-        var further = buying.Tiers.Select(t => (Code: "tier", What: $"the price {t.From()}", More: t.FromPieces > 0 ? t.FromPieces - ask.PiecesOfStyle : Pieces(t.FromValue)));
+        var (buying, most) = (ask.Style.Buying ?? Buying.Plain, (int)Math.Max(3, ask.PiecesOfStyle * MostMore));
+        foreach (var t in buying.Tiers)
+        {
+            var further = Offered(ask, l => l.Style.UnitPrice);
+            var missing = t.FromPieces - ask.PiecesOfStyle;
+            yield return ("tier", $"the price {t.From()}", t.FromPieces == 0 ? Reaching(t.FromValue, SupplierInvoice.BeforeTiers(ask), further, most)
+                : missing >= 1 && missing <= most ? [.. Enumerable.Repeat(further.Where(p => p.Line == 0).MinBy(p => p.Costs)!, missing)] : []);
+        }
         if (buying.FreeFreightFrom is { } free && ask.Style.FreightPerOrder > 0)
         {
-            further = further.Append(("free-freight", $"free freight from {free:0.##}", Pieces(free)));
+            yield return ("free-freight", $"free freight from {free:0.##}", Reaching(free, SupplierInvoice.AfterTiers(ask), Offered(ask, l => SupplierInvoice.Price(l).Price), most));
         }
-        return further.Where(f => f.More > 0 && f.More <= Math.Max(3, ask.PiecesOfStyle * MostMore)).Select(f => (f.Code, $"{f.More} more: {f.What}", f.More));
     }
 
-    // the spare ones are of the size the run has most of: it is asked for again soonest
-    private static List<SizeCount> More(IReadOnlyList<SizeCount> sizes, int more)
+    // a few dear pieces may be half as much money again: that is not a few either
+    private static IReadOnlyList<FurtherPiece> Reaching(decimal value, decimal goods, IReadOnlyList<FurtherPiece> offered, int most) =>
+        value > goods && value <= goods * (1 + (decimal)MostMore) ? FewestMore.Of(value - goods, offered, most) : [];
+
+    // every size of every style of the order that comes from there; of sizes that cost the same the one most are wanted of first: it is asked for again soonest
+    private static IReadOnlyList<FurtherPiece> Offered(AskInHand ask, Func<AskInHand, decimal> price) => [.. ask.Order.Select((l, i) => (Line: SupplierInvoice.Whole(ask, i), i)).Where(l => !l.Line.Theirs && l.Line.Style.Supplier == ask.Style.Supplier)
+        .SelectMany(l => l.Line.Style.Sizes.OrderByDescending(z => l.Line.Sizes.Where(s => s.Size == z.Name).Sum(s => s.Pieces)).Select(z => new FurtherPiece(l.i, z.Name, SupplierInvoice.AtList(ask) ? l.Line.Style.UnitPrice : price(l.Line) + z.Surcharge, SupplierInvoice.Price(l.Line).Price + z.Surcharge)))];
+
+    private static string Said(IReadOnlyList<FurtherPiece> more, AskInHand ask) => string.Join(" and ", more.GroupBy(p => (p.Line, p.Size)).Select(g => $"{g.Count()} more {(g.Key.Line == 0 ? "" : $"{ask.Order[g.Key.Line].Style.Name} ")}{g.Key.Size}"));
+
+    private static AskInHand With(AskInHand ask, IReadOnlyList<FurtherPiece> more)
     {
-        var most = sizes.MaxBy(s => s.Pieces)!;
-        return [.. sizes.Select(s => s == most ? s with { Pieces = s.Pieces + more } : s)];
+        AskInHand Grown(int line) => ask.Order[line] is var l ? l with { Sizes = [.. l.Sizes.Select(s => s.Size).Union(more.Where(p => p.Line == line).Select(p => p.Size)).Select(z => new SizeCount(z, l.Sizes.Where(s => s.Size == z).Sum(s => s.Pieces) + more.Count(p => p.Line == line && p.Size == z)))] } : l;
+        return Grown(0) with { Others = [.. Enumerable.Range(1, ask.Order.Count - 1).Select(Grown)] };
     }
 
-    private static BuyingWay Way(string code, string what, AskInHand ask, IReadOnlyList<SizeCount> need, FloorPlan floor)
+    private static BuyingWay Way(string code, string what, AskInHand ask, IReadOnlyList<SizeCount> need, FloorPlan floor) => Way(code, what, ask with { Sizes = need }, ask, [], floor);
+
+    // bought is the line as it is bought, and the order with it; what of that is of other lines is paid with it
+    private static BuyingWay Way(string code, string what, AskInHand bought, AskInHand ask, IReadOnlyList<FurtherPiece> more, FloorPlan floor)
     {
         var pack = (ask.Style.Buying ?? Buying.Plain).PackOf;
-        var bought = need.Where(s => s.Pieces > 0).Select(s => s with { Pieces = (s.Pieces + pack - 1) / pack * pack }).ToList();
-        var total = SizeRun.Total(bought);
-        var left = total - (code == "stock" ? SizeRun.Total(need) : ask.Pieces);
+        var sizes = bought.Sizes.Where(s => s.Pieces > 0).Select(s => s with { Pieces = (s.Pieces + pack - 1) / pack * pack }).ToList();
+        var total = SizeRun.Total(sizes);
         if (total == 0)
         {
             return new(code, what, "", [], 0, Figure.Input("blanks", "Blanks", 0, FigureUnit.Money, "they lie here"), floor.Now);
         }
-        var landed = LandedBlank.Of(ask with { Sizes = bought });
-        return new(code, left > 0 && pack > 1 ? $"{what}, in packs of {pack}" : what, ask.Style.Supplier, bought, left,
-            Figure.Of("blanks", "Blanks", landed.Value * total, "landed blank × pieces", landed, Figure.Input("pieces", "Pieces", total, FigureUnit.Count, pack > 1 ? $"in packs of {pack}" : "bought")),
-            floor.Hours.Parcel(floor.Now, ask.Style.LeadDays, ask.Style.Buying?.CutOff));
+        var landed = LandedBlank.Of(bought with { Sizes = sizes });
+        List<Figure> parts = [Figure.Of("own", "Blanks of this line", landed.Value * total, "landed blank × pieces", landed, Figure.Input("pieces", "Pieces", total, FigureUnit.Count, pack > 1 ? $"in packs of {pack}" : "bought")),
+            .. more.Where(p => p.Line > 0).GroupBy(p => p).Select(g => Figure.Of($"more-{g.Key.Line}-{g.Key.Size}", $"{ask.Order[g.Key.Line].Style.Name} {g.Key.Size}", g.Count() * g.Key.Costs, "pieces × price", Figure.Input("pieces", "Pieces", g.Count(), FigureUnit.Count, what), Figure.Input("price", "A piece", g.Key.Costs, FigureUnit.Money, $"Shelf: {ask.Order[g.Key.Line].Style.Name}")))];
+        var left = total + more.Count(p => p.Line > 0) - (code == "stock" ? SizeRun.Total(bought.Sizes) : ask.Pieces);
+        return new(code, left > 0 && pack > 1 ? $"{what}, in packs of {pack}" : what, ask.Style.Supplier, sizes, left,
+            parts.Count == 1 ? parts[0] with { Code = "blanks", Label = "Blanks" } : Figure.Sum("blanks", "Blanks", parts), floor.Hours.Parcel(floor.Now, ask.Style.LeadDays, ask.Style.Buying?.CutOff));
     }
 }

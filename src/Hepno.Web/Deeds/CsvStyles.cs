@@ -39,7 +39,7 @@ internal static class CsvStyles
         Id = id,
         OnHand = before.OnHand,
         Cloth = read.Cloth is { Origin.Length: 0 } cloth ? cloth with { Origin = before.Cloth?.Origin ?? "" } : read.Cloth ?? before.Cloth,
-        Buying = read.Buying ?? before.Buying,
+        Buying = read.Buying is { } buys ? buys with { ValueAtList = before.Buying?.ValueAtList ?? false } : before.Buying,
         Colourways = [.. read.Colourways.Select(c => before.Colourways.FirstOrDefault(b => b.Name.Equals(c.Name, StringComparison.OrdinalIgnoreCase)) is { } b ? c with { Id = b.Id } : c)],
     };
 

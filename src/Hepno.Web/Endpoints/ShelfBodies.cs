@@ -11,14 +11,14 @@ internal sealed record StyleBody(string Name, string Supplier, GarmentKind Kind,
     public Style ToCore(string id) => new(id, Name.Trim(), Supplier.Trim(), Kind, [.. Fabric.Select(f => new FabricShare(f.Fibre, f.Percent))], WeightGsm, HeatCeilingF, UnitPrice, FreightPerOrder, LeadDays,
         [.. Colourways.Select(c => new Colourway(c.Id, c.Name, c.Hex, c.Class))], [.. Sizes.Select(s => new StyleSize(s.Name, s.Surcharge))], Retired, OnHand?.Select(o => new OnHand(o.ColourwayId, o.Size, o.Pieces)).ToList(),
         Cloth is { } c ? new(c.Thickness, c.Migration, [.. c.Features.Distinct()], c.Origin.Trim()) : null,
-        Buying is { } b ? new([.. b.Tiers.Select(t => new PriceTier(t.FromPieces, t.FromValue, t.Price))], b.FreeFreightFrom, b.PackOf, b.CutOff, b.CodePrice, b.CodeUntil) : null);
+        Buying is { } b ? new([.. b.Tiers.Select(t => new PriceTier(t.FromPieces, t.FromValue, t.Price))], b.FreeFreightFrom, b.PackOf, b.CutOff, b.CodePrice, b.CodeUntil, b.ValueAtList) : null);
 }
 
 /// <summary>What else is known of a style's cloth and make.</summary>
 internal sealed record ClothBody(Thickness? Thickness, Migration Migration, IReadOnlyList<Feature> Features, string Origin = "");
 
 /// <summary>How a style is bought beside its list price: null where nothing is said.</summary>
-internal sealed record BuyingBody(IReadOnlyList<TierBody> Tiers, decimal? FreeFreightFrom, int PackOf, TimeOnly? CutOff, decimal? CodePrice, DateOnly? CodeUntil);
+internal sealed record BuyingBody(IReadOnlyList<TierBody> Tiers, decimal? FreeFreightFrom, int PackOf, TimeOnly? CutOff, decimal? CodePrice, DateOnly? CodeUntil, bool ValueAtList = false);
 
 /// <summary>A lower price from so many pieces, or from so much value; the other is 0.</summary>
 internal sealed record TierBody(int FromPieces, decimal FromValue, decimal Price);

@@ -3964,6 +3964,11 @@ export interface components {
              * @description The code's last day; null when there is no code.
              */
             codeUntil: null | string;
+            /**
+             * @description True where the supplier counts an order's value at list prices without surcharges; false for what it invoices.
+             * @default false
+             */
+            valueAtList: boolean;
         };
         /** @description How a style is bought beside its list price: null where nothing is said. */
         BuyingBody: {
@@ -3978,6 +3983,8 @@ export interface components {
             codePrice: null | number;
             /** Format: date */
             codeUntil: null | string;
+            /** @default false */
+            valueAtList: boolean;
         };
         /** @description One way to have the blanks of a line. */
         BuyingWay: {
@@ -9593,7 +9600,7 @@ export interface components {
             fromPieces: number;
             /**
              * Format: double
-             * @description From so much money of the supplier's goods at list prices in one order, 0 when it does not depend on it.
+             * @description From so much money of the supplier's goods in one order before its tiers, 0 when it does not depend on it.
              */
             fromValue: number;
             /**

@@ -17,7 +17,10 @@ const blocks = computed(() => {
   let x = 0
   return props.strata.map((s) => {
     const width = (s.shown / props.most) * props.width
-    const block = { ...s, x, width }
+    const figure = bare(s.shown, format())
+    // a figure lies on a plate of its own length; where that has no room it is left to the explanation
+    const plated = figure.length * 8 + 4
+    const block = { ...s, x, width, figure, plated, room: width > plated + 8 }
     x += width
     return block
   })
@@ -47,8 +50,14 @@ export type Stratum = Schemas['StratumShown']
         stroke="var(--ink)"
         stroke-width="1"
       />
-      <template v-if="b.width > 44">
-        <rect :x="b.x + b.width / 2 - 18" :y="height / 2 - 9" width="36" height="18" :fill="plate[b.code]" />
+      <template v-if="b.room">
+        <rect
+          :x="b.x + (b.width - b.plated) / 2"
+          :y="height / 2 - 9"
+          :width="b.plated"
+          height="18"
+          :fill="plate[b.code]"
+        />
         <text
           :x="b.x + b.width / 2"
           :y="height / 2 + 5"
@@ -56,7 +65,7 @@ export type Stratum = Schemas['StratumShown']
           font-size="14"
           font-weight="620"
           :fill="text(b.code)"
-          >{{ bare(b.shown, format()) }}</text
+          >{{ b.figure }}</text
         >
       </template>
     </g>

@@ -24,6 +24,9 @@ const props = defineProps<{
 const emit = defineEmits<{ open: []; larger: [] }>()
 const f = computed(() => format())
 const x = (amount: number) => along(props.scale, amount)
+const costFigure = computed(() => bare(props.b.costShown, f.value))
+/** Between the cost and the post of the price a figure of 14 px stands, or none does. */
+const room = (figure: string) => x(props.b.outcome.price) - x(props.b.costShown) > figure.length * 8.5 + 12
 </script>
 
 <template>
@@ -61,7 +64,9 @@ const x = (amount: number) => along(props.scale, amount)
           :height="30"
           @explain="(code) => explain(b.cost.parts.find((p) => p.code === code))"
         />
-        <text :x="x(b.costShown) + 6" y="20" font-size="14" fill="var(--ink-2)">{{ bare(b.costShown, f) }}</text>
+        <text v-if="room(costFigure)" :x="x(b.costShown) + 6" y="20" font-size="14" fill="var(--ink-2)">
+          {{ costFigure }}
+        </text>
         <text
           v-if="x(b.outcome.price) - x(b.costShown) > 96"
           :x="x(b.outcome.price) - 6"

@@ -22,7 +22,15 @@ const options = (words: Record<string, string>) => Object.entries(words).map(([v
 const cloth = (s: Omit<Style, 'id'>): Cloth =>
   s.cloth ?? { thickness: null, migration: 'by-cloth', features: [], origin: '' }
 const buying = (s: Omit<Style, 'id'>): Buying =>
-  s.buying ?? { tiers: [], freeFreightFrom: null, packOf: 1, cutOff: null, codePrice: null, codeUntil: null }
+  s.buying ?? {
+    tiers: [],
+    freeFreightFrom: null,
+    packOf: 1,
+    cutOff: null,
+    codePrice: null,
+    codeUntil: null,
+    valueAtList: false,
+  }
 /** Money of how it is bought; empty for none. */
 const bought = (label: string, key: 'freeFreightFrom' | 'codePrice'): Field<Style> => ({
   label,
