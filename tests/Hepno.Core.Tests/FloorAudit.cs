@@ -10,6 +10,7 @@ internal static class FloorAudit
     /// <summary>What in the trace breaks a limit of the job.</summary>
     public static IEnumerable<string> Faults(FloorJob job, FloorResult ran)
     {
+        job = ran.OpenedByHand ? job with { Presses = [.. job.Presses.Select(p => p with { OpensItself = false })] } : job;
         var chain = job.Chain.ToList();
         var hands = ran.Trace.Where(e => e.Lane == "hands").ToList();
         foreach (var fault in Overlaps(hands, job.Operators).Concat(Overlaps([.. ran.Trace.Where(e => e.Lane == "press" && e.Code != "heat" && (!job.Presses[e.Index].LoadsBeside || Down.Contains(e.Code)))], job.Presses.Count)))

@@ -80,6 +80,27 @@ public class PressFloorTests
         Assert.Equal(0, auto.OverDwellSum);
     }
 
+    // by hand 59: a press holds a piece 55 s where nobody opens it
+    [Fact]
+    public void Example_nine_on_a_press_that_opens_itself() => Assert.InRange(PressFloorSimulation.SteadySeconds(Example(false) with { Presses = [new("press", OpensItself: true)] }), 55, 56.5);
+
+    [Fact]
+    public void A_press_that_opens_itself_is_never_slower_than_the_same_by_hand() => Jobs.Sample(job =>
+    {
+        FloorJob By(bool itself) => job with { Presses = [.. job.Presses.Select(p => p with { OpensItself = itself })] };
+        var (itself, byHand) = (PressFloorSimulation.Run(By(true)), PressFloorSimulation.Run(By(false)));
+        Assert.True(itself.MakespanSeconds <= byHand.MakespanSeconds + 1e-6);
+        // only a peel in its window makes it worth the hand
+        Assert.True(!itself.OpenedByHand || job.Passes.Any(p => p.PeelWindowSeconds is not null));
+    }, iter: 2000);
+
+    [Fact]
+    public void Running_evenly_it_is_not_slower_either() => Jobs.Sample(job =>
+    {
+        double By(bool itself) => PressFloorSimulation.SteadySeconds(job with { Presses = [.. job.Presses.Select(p => p with { OpensItself = itself })] });
+        Assert.InRange(By(true), 0, 1.01 * By(false));
+    }, iter: 60);
+
     [Fact]
     public void No_over_dwell_at_all_has_its_price()
     {

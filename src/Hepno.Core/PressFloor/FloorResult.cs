@@ -25,6 +25,9 @@ public sealed record FloorPart(string Name, double HandsOnSeconds, double Attend
 public sealed record FloorResult(int Pieces, double MakespanSeconds, double HandsOnSeconds, double AttendedSeconds, double HeldSeconds, IReadOnlyList<FloorPart> Parts,
     double OverDwellLargest, double OverDwellSum, int LargestRack, IReadOnlyList<int> PressesUsed, int OperatorsUsed, bool ByPlacement, bool Batch, IReadOnlyList<FloorEvent> Trace)
 {
+    /// <summary>True where presses that open themselves are opened by hand all the same, which is quicker.</summary>
+    public bool OpenedByHand { get; init; }
+
     /// <summary>Share of the time the used presses are held, 0 to 1.</summary>
     public double PressShare => MakespanSeconds <= 0 ? 0 : HeldSeconds / (MakespanSeconds * PressesUsed.Count);
 

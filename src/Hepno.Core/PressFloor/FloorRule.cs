@@ -10,8 +10,9 @@ namespace Hepno.Core.PressFloor;
 /// <param name="Batch">Second presses when every piece had its first.</param>
 /// <param name="ByPlacement">One decoration of all pieces before the next of any.</param>
 /// <param name="Patient">The last free press is kept for a piece that is cold within half a minute and has a second press to come.</param>
+/// <param name="AwaitsOpen">Hands are there when a press opens by itself, as they must be where they open it: nothing is begun that would leave it standing open past its slack.</param>
 /// <param name="Punctual">Nothing is begun that would keep an opening waiting, slack or not: the other dwells have time for it.</param>
-internal readonly record struct FloorRule(int OnPress, int Load, int Second, int Peel, int Off, bool Nearest = true, bool Batch = false, bool ByPlacement = false, bool Punctual = false, bool Patient = false)
+internal readonly record struct FloorRule(int OnPress, int Load, int Second, int Peel, int Off, bool Nearest = true, bool Batch = false, bool ByPlacement = false, bool Punctual = false, bool Patient = false, bool AwaitsOpen = false)
 {
     /// <summary>The order in which a search counts what is possible.</summary>
     public static FloorRule Lead { get; } = new(0, 1, 2, 3, 4);

@@ -45,7 +45,7 @@ internal sealed partial class FloorRun
         }
         else if (_chain.Closes[choice.Step])
         {
-            Later(done + _chain.Seconds[choice.Step + 1] + (OpensItself(_slots[choice.Slot].Head) || Rule.Punctual ? 0 : _chain.Slack[choice.Step + 1]));
+            Later(done + _chain.Seconds[choice.Step + 1] + ((OpensItself(_slots[choice.Slot].Head) && !Rule.AwaitsOpen) || Rule.Punctual ? 0 : _chain.Slack[choice.Step + 1]));
             AddDwell(choice.Step + 1, done + _chain.Seconds[choice.Step + 1], _slots[choice.Slot].Head);
         }
         if (_dues == 0)
@@ -120,6 +120,10 @@ internal sealed partial class FloorRun
         {
             AddDwell(step - 1, slot.ReadyAt, slot.Head);
         }
+        else if (!slot.Busy && Awaited(step, slot.Head))
+        {
+            AddAwaited(step, slot.ReadyAt);
+        }
         else if (!slot.Busy && !double.IsPositiveInfinity(_chain.Window[step]))
         {
             Expect(new(slot.ReadyAt, slot.ReadyAt + _chain.Window[step], _chain.Seconds[step]));
@@ -133,7 +137,11 @@ internal sealed partial class FloorRun
 
     private void AddDwell(int dwell, double ends, int head)
     {
-        if (OpensItself(head))
+        if (Awaited(dwell + 2, head))
+        {
+            AddAwaited(dwell + 2, ends);
+        }
+        else if (OpensItself(head))
         {
             AddPeel(dwell + 2, ends);
         }
@@ -141,6 +149,15 @@ internal sealed partial class FloorRun
         {
             AddOpening(dwell, ends);
         }
+    }
+
+    // what hands do at a press that has opened by itself; a peel in its window is due by that alone
+    private bool Awaited(int step, int head) => Rule.AwaitsOpen && OpensItself(head) && step < _chain.Count && step > 1 && _chain.Opens[step - 1] && _chain.Kind[step] == StepKind.OnPress && double.IsPositiveInfinity(_chain.Window[step]);
+
+    private void AddAwaited(int step, double opened)
+    {
+        Expect(new(opened, opened + (Rule.Punctual ? 0 : _chain.Slack[step]), _chain.Seconds[step]));
+        AddWarm(step, opened);
     }
 
     private void AddOpening(int dwell, double ends)

@@ -95,7 +95,7 @@ internal sealed partial class FloorRun
             {
                 continue;
             }
-            var urgent = _chain.Opens[step] || !double.IsPositiveInfinity(_chain.Window[step]);
+            var urgent = _chain.Opens[step] || !double.IsPositiveInfinity(_chain.Window[step]) || Awaited(step, slot.Head);
             Add(new(urgent ? -1 : Rule.OnPress, Rule.Nearest ? _chain.ToClose[step] : slot.ReadyAt, step, s, slot.Piece));
         }
         foreach (var i in _queued)

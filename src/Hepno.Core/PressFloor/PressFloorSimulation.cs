@@ -22,6 +22,28 @@ public static class PressFloorSimulation
     /// <param name="rules">How many of the usual rules are tried; all of them find a little more with several presses or hands.</param>
     public static FloorResult Run(FloorJob job, int searchSteps = 0, bool trace = false, int rules = int.MaxValue)
     {
+        var found = Found(job, searchSteps, trace, rules);
+        var hand = job with { Presses = [.. job.Presses.Select(p => p with { OpensItself = false })] };
+        if (!job.Presses.Any(p => p.OpensItself) || found.MakespanSeconds <= Bound(hand, [.. Enumerable.Range(0, job.Presses.Count)], job.Operators))
+        {
+            return found;
+        }
+        var byHand = Found(hand, searchSteps, trace, rules);
+        return byHand.MakespanSeconds >= found.MakespanSeconds - 1e-6 ? found
+            // what must be peeled at once can wait closed for its hands, for as long as its slack: there the press is set to be opened
+            : job.Passes.Any(p => p.PeelWindowSeconds is not null) ? byHand with { OpenedByHand = true } : OpeningItself(job, byHand);
+    }
+
+    // an order made for opening by hand, kept where the presses do it: every piece is open no later than it was, and the hands wait meanwhile
+    private static FloorResult OpeningItself(FloorJob job, FloorResult byHand)
+    {
+        double Opening(IEnumerable<WorkStep> steps) => byHand.Pieces * steps.Where(s => s.Code == "open").Sum(s => s.Seconds);
+        List<FloorPart> parts = [.. byHand.Parts.Select((p, i) => p with { HandsOnSeconds = p.HandsOnSeconds - Opening(i < job.Passes.Count ? job.Passes[i].Steps : job.Before) })];
+        return byHand with { HandsOnSeconds = parts.Sum(p => p.HandsOnSeconds), Parts = parts, OverDwellLargest = 0, OverDwellSum = 0, Trace = [.. byHand.Trace.Where(e => e.Code != "open")] };
+    }
+
+    private static FloorResult Found(FloorJob job, int searchSteps, bool trace, int rules)
+    {
         var chain = new FloorChain(job);
         Way? best = null;
         // most presses and hands first: what the fewer cannot reach need not be run, and what they reach as well they get
@@ -43,7 +65,7 @@ public static class PressFloorSimulation
         if (best is null && job.Policy == FloorPolicy.Stream)
         {
             // slacks and windows so narrow that nothing can run beside anything: piece by piece it always can
-            return Run(job with { Policy = FloorPolicy.OneAtATime }, 0, trace);
+            return Found(job with { Policy = FloorPolicy.OneAtATime }, 0, trace, int.MaxValue);
         }
         return best is null ? throw new InvalidOperationException("No order finishes the pieces: a rule of the floor leaves one behind.") : Result(job, best, trace ? best.Run(job, chain, job.Pieces, true)! : best.Ran!);
     }
@@ -118,7 +140,8 @@ public static class PressFloorSimulation
         }
         bool[] batches = chain.Second.Any(s => s) ? [false, true] : [false];
         bool[] placements = job.Passes.Count > 1 ? [false, true] : [false];
-        return from order in FloorRule.Orders.Take(rules) from batch in batches from byPlacement in placements select order with { Batch = batch, ByPlacement = byPlacement };
+        bool[] awaits = job.Presses.Any(p => p.OpensItself) ? [false, true] : [false];
+        return from order in FloorRule.Orders.Take(rules) from batch in batches from byPlacement in placements from awaited in awaits select order with { Batch = batch, ByPlacement = byPlacement, AwaitsOpen = awaited };
     }
 
     private static FloorResult Result(FloorJob job, Way way, FloorRun run)
