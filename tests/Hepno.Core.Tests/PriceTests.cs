@@ -86,20 +86,24 @@ public class PriceTests
     public void More_pieces_for_less_are_found_and_the_least_of_them_said()
     {
         // 39 at 14.00 are 546.00; 41 at 13.00 are 533.00; 42 at 13.00 are 546.00 and no less
-        var cliff = Inversion.Look(39, 14m, [(40, 13.90m), (41, 13m), (42, 13m)]);
+        var cliff = Inversion.Look(39, 39 * 14m, [(40, 40 * 13.90m), (41, 41 * 13m), (42, 42 * 13m)]);
         Assert.Equal(new Cliff(41, 533m, 13m), cliff);
-        Assert.Equal(13.66m, Inversion.NoDearer(cliff!, 39, 2));
-        Assert.Null(Inversion.Look(39, 14m, [(40, 14m), (38, 1m)]));
+        Assert.Equal(13.66m, Inversion.NoDearer(cliff!.Total, 39, 2));
+        Assert.Null(Inversion.Look(39, 39 * 14m, [(40, 40 * 14m), (38, 38m)]));
     }
 
-    [Fact]
-    public void At_a_price_break_the_comparison_offers_the_larger_quantity_or_charges_no_dearer()
+    [Theory]
+    [InlineData(SizePricing.Averaged)]
+    [InlineData(SizePricing.Surcharged)]
+    public void At_a_price_break_the_comparison_offers_the_larger_quantity_or_charges_no_dearer(SizePricing sizes)
     {
         // 34 prints by somebody else; from 36 on they cost a fifth
-        var cliffs = MethodTests.Book with { OutsidePrinters = [new("quayside", "Quayside", 0m, [new(4, [new(1, 10m), new(36, 2m)])], 1, 0, 12m, 10m, 7, 14, 16)] };
-        Band At(ShopBook book, int pieces) => Comparer.Compare(MethodTests.Ask(34), null, null, pieces, book, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week), [.. book.Presses, .. book.Benches()], [])).Bands.Single(b => b.MethodId == "screen-out");
+        var cliffs = MethodTests.Book with { OutsidePrinters = [new("quayside", "Quayside", 0m, [new(4, [new(1, 10m), new(36, 2m)])], 1, 0, 12m, 10m, 7, 14, 16)], Numbers = MethodTests.Book.Numbers with { SizePricing = sizes } };
+        var ask = MethodTests.Ask(34) with { Sizes = [new("M", 30), new("2XL", 4)] };
+        Band At(ShopBook book, int pieces) => Comparer.Compare(ask, null, null, pieces, book, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week), [.. book.Presses, .. book.Benches()], [])).Bands.Single(b => b.MethodId == "screen-out");
         Band Sent(ShopBook book) => At(book, 34);
         var offered = Sent(cliffs);
+        Assert.Equal(sizes == SizePricing.Surcharged, offered.Surcharges!.Count > 0);
         Assert.NotNull(offered.Cliff);
         Assert.InRange(offered.Cliff.Pieces, 35, 38);
         Assert.True(offered.Cliff.Total < offered.Total);

@@ -74,11 +74,11 @@ public class SendingTests
         foreach (var row in Cases.Rows("inversions.csv"))
         {
             var pieces = int.Parse(row[0], CultureInfo.InvariantCulture);
-            var cliff = Inversion.Look(pieces, Of(row[1]), row[2].Split(' ').Select(x => x.Split(':')).Select(x => (int.Parse(x[0], CultureInfo.InvariantCulture), Of(x[1]))));
+            var cliff = Inversion.Look(pieces, pieces * Of(row[1]), Totals(row[2]));
             Assert.Equal(row[3].Length == 0 ? null : new Cliff(int.Parse(row[3], CultureInfo.InvariantCulture), Of(row[4]), Of(row[5])), cliff);
             if (cliff is not null)
             {
-                Assert.Equal(Of(row[6]), Inversion.NoDearer(cliff, pieces, 2));
+                Assert.Equal(Of(row[6]), Inversion.NoDearer(cliff.Total, pieces, 2));
             }
         }
     }
@@ -89,7 +89,7 @@ public class SendingTests
         foreach (var row in Cases.Rows("inversions-back.csv"))
         {
             var pieces = int.Parse(row[0], CultureInfo.InvariantCulture);
-            var less = Inversion.LookBack(pieces, Of(row[1]), row[2].Split(' ').Select(x => x.Split(':')).Select(x => (int.Parse(x[0], CultureInfo.InvariantCulture), Of(x[1]))));
+            var less = Inversion.LookBack(pieces, pieces * Of(row[1]), Totals(row[2]));
             Assert.Equal(row[3].Length == 0 ? null : (int.Parse(row[3], CultureInfo.InvariantCulture), Of(row[4])), less);
             if (less is { } found)
             {
@@ -103,11 +103,25 @@ public class SendingTests
     {
         foreach (var row in Cases.Rows("surcharges.csv"))
         {
-            var style = MethodTests.Tee(100) with { Sizes = [new("M", 0), new("2XL", Of(row[3]))] };
-            var on = SizeSurcharge.Of(style, [new("M", 3), new("2XL", 2)], PricePolicy.Default with { MarginShare = Of(row[0]) }, new FeeTerms(Of(row[1]), Of(row[2])));
-            Assert.Equal(new SizeSurcharge("2XL", 2, Of(row[4])), Assert.Single(on));
+            var style = MethodTests.Tee(100) with { Sizes = [new("M", 0), new("2XL", Of(row[4]))] };
+            var on = SizeSurcharge.Of(style, [new("M", 3), new("2XL", 2)], PricePolicy.Default with { Kind = Enum.Parse<PolicyKind>(row[0]), MarginShare = Of(row[1]), Multiple = Of(row[1]), PerHour = 40 }, new FeeTerms(Of(row[2]), Of(row[3])));
+            Assert.Equal(new SizeSurcharge("2XL", 2, Of(row[5])), Assert.Single(on));
         }
     }
+
+    // 2.00 more at twice the costs is 4.12 with fees, rounded up 4.50; the base price is what an order of plain sizes has, free freight that the dear ones reach included
+    [Fact]
+    public void The_base_price_is_of_plain_sizes_but_of_the_invoice_as_it_is()
+    {
+        var style = MethodTests.Tee(100) with { Sizes = [new("M", 0), new("2XL", 2)], FreightPerOrder = 30, Buying = new([], FreeFreightFrom: (10 * MethodTests.Tee(100).UnitPrice) + 8) };
+        var n = ShopNumbers.Default with { RoundingStep = 0, SizePricing = SizePricing.Surcharged, Retail = PricePolicy.Default with { Kind = PolicyKind.Multiple, Multiple = 2 } };
+        LinePrice At(Style of) => MethodTests.Ask(10) with { Style = of, Sizes = [new("M", 6), new("2XL", 4)] } is var ask && new DtfBought().Answer(ask, MethodTests.Book).Decorations is var plan ? LinePrice.Of(ask, plan, LineCost.Of(ask, plan, MethodTests.Book), MethodTests.Book with { Numbers = n }, null) : null!;
+        var free = At(style with { FreightPerOrder = 0 });
+        Assert.Equal(free.Each, At(style).Each);
+        Assert.Equal(4.50m, Assert.Single(free.Surcharges).Each);
+    }
+
+    private static IEnumerable<(int Pieces, decimal Total)> Totals(string cells) => cells.Split(' ').Select(x => x.Split(':')).Select(x => int.Parse(x[0], CultureInfo.InvariantCulture) is var pieces ? (pieces, pieces * Of(x[1])) : default);
 
     [Fact]
     public void With_surcharges_the_base_price_forgets_the_dearer_sizes_and_the_total_is_both()

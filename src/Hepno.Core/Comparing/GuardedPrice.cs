@@ -24,28 +24,29 @@ public sealed record GuardedPrice(LinePrice Line, Cliff? Cliff)
     {
         var n = book.Numbers;
         var line = LinePrice.Of(ask, decorations, cost, book, typed);
-        // a price for every size apart has no single price to guard
-        if (typed is not null || line.Surcharges.Count > 0)
+        if (typed is not null)
         {
             return new(line, null);
         }
+        // what dearer sizes add stays as it is: the price of a piece bears all of the guard
+        var (total, onTop) = (line.InAll(ask.Pieces), line.SurchargesInAll);
         if (n.Inversion == InversionRule.RaiseBreak)
         {
-            return Inversion.LookBack(ask.Pieces, line.Each, Prices(method, ask, Smaller(decorations, ask), book)) is not { } less ? new(line, null)
-                : new(line with { Each = Inversion.NoCheaper(less.Total, ask.Pieces, n.Format.MinorDigits), How = $"{line.How}, no cheaper than {less.Pieces} pieces" }, null);
+            return Inversion.LookBack(ask.Pieces, total, Totals(method, ask, Smaller(decorations, ask), book)) is not { } less ? new(line, null)
+                : new(line with { Each = Inversion.NoCheaper(less.Total - onTop, ask.Pieces, n.Format.MinorDigits), How = $"{line.How}, no cheaper than {less.Pieces} pieces" }, null);
         }
-        var cliff = Inversion.Look(ask.Pieces, line.Each, Prices(method, ask, Larger(decorations, ask), book));
+        var cliff = Inversion.Look(ask.Pieces, total, Totals(method, ask, Larger(decorations, ask), book));
         return cliff is null || n.Inversion == InversionRule.OfferLarger ? new(line, cliff)
-            : new(line with { Each = Inversion.NoDearer(cliff, ask.Pieces, n.Format.MinorDigits), How = $"{line.How}, no dearer than {cliff.Pieces} pieces" }, cliff);
+            : new(line with { Each = Inversion.NoDearer(cliff.Total - onTop, ask.Pieces, n.Format.MinorDigits), How = $"{line.How}, no dearer than {cliff.Pieces} pieces" }, cliff);
     }
 
-    private static IEnumerable<(int Pieces, decimal Price)> Prices(IDecorationMethod method, AskInHand ask, IEnumerable<int> quantities, ShopBook book)
+    private static IEnumerable<(int Pieces, decimal Total)> Totals(IDecorationMethod method, AskInHand ask, IEnumerable<int> quantities, ShopBook book)
     {
         foreach (var at in quantities.Select(ask.At))
         {
             if (method.Answer(at, book).Decorations is { Count: > 0 } decorations)
             {
-                yield return (at.Pieces, LinePrice.Of(at, decorations, LineCost.Of(at, decorations, book), book, null).Each);
+                yield return (at.Pieces, LinePrice.Of(at, decorations, LineCost.Of(at, decorations, book), book, null).InAll(at.Pieces));
             }
         }
     }

@@ -14,6 +14,9 @@ public sealed record LinePrice(decimal Each, IReadOnlyList<SizeSurcharge> Surcha
     /// <summary>All surcharges of the line.</summary>
     public decimal SurchargesInAll => Surcharges.Sum(s => s.Each * s.Pieces);
 
+    /// <summary>What so many pieces come to, these surcharges with them.</summary>
+    public decimal InAll(int pieces) => (Each * pieces) + SurchargesInAll;
+
     /// <summary>The line's price by the shop's rules, or as the owner typed it.</summary>
     /// <param name="ask">The line.</param>
     /// <param name="decorations">The method's plan.</param>
@@ -31,7 +34,7 @@ public sealed record LinePrice(decimal Each, IReadOnlyList<SizeSurcharge> Surcha
         }
         var surcharges = n.SizePricing == SizePricing.Surcharged && !ask.Theirs && !decorations.Any(d => d.BringsBlank) ? SizeSurcharge.Of(ask.Style, ask.Sizes, n.PolicyFor(ask.Channel), fees) : [];
         // the base price is made as if every size cost the same: the surcharges bear the rest
-        var basis = surcharges.Count == 0 ? cost : LineCost.Of(ask with { Style = ask.Style with { Sizes = [.. ask.Style.Sizes.Select(s => s with { Surcharge = 0 })] } }, decorations, book);
+        var basis = surcharges.Count == 0 ? cost : LineCost.Of(ask with { AsBaseSizes = true }, decorations, book);
         var (each, words) = UnitPrice.Of(basis, ask.OrderPieces, n, ask.Channel, fees);
         if (ask.Theirs && n.TheirsPerPiece > 0)
         {

@@ -33,6 +33,9 @@ namespace Hepno.Core.Methods;
 public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, IReadOnlyList<TransferPriceList> Films, IReadOnlyList<VinylFilm> Vinyls, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes,
     IReadOnlyList<ScreenTransferList> Screens, IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, CarrierRates? Carrier = null, IReadOnlyList<Cutter>? Cutters = null, DateOnly? BuyBy = null, FloorMemo? Memo = null, IReadOnlyList<SpotTest>? Tests = null, IReadOnlyList<MachineUpkeep>? Upkeep = null, IReadOnlyList<PrinterSupplies>? Supplies = null, IReadOnlyList<Press>? Ovens = null)
 {
+    /// <summary>What orders handed over have earned.</summary>
+    public EarnedByHands Earned { get; init; } = EarnedByHands.Nothing;
+
     /// <summary>Screen printers that work is sent out to.</summary>
     public IReadOnlyList<OutsidePrinter> OutsidePrinters { get; init; } = [];
 
@@ -146,6 +149,9 @@ public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<S
 
     /// <summary>Pieces of the whole order whose blanks come from this line's supplier: they share its freight.</summary>
     public int PiecesOfSupplier => Order.Where(l => !l.Theirs && l.Style.Supplier == Style.Supplier).Sum(l => l.Pieces);
+
+    /// <summary>True where a piece is reckoned as if every size cost the same: the dearer ones are charged on top. What the supplier invoices stays as it is.</summary>
+    public bool AsBaseSizes { get; init; }
 
     /// <summary>Pieces of this style in the whole order: they reach its price tiers together.</summary>
     public int PiecesOfStyle => Order.Where(l => !l.Theirs && l.Style.Id == Style.Id).Sum(l => l.Pieces);

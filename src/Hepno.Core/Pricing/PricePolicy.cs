@@ -56,6 +56,16 @@ public sealed record PricePolicy(PolicyKind Kind, decimal MarginShare, decimal M
         _ => ByMargin(cost.Cost.Value, MarginShare, fees),
     };
 
+    /// <summary>What is charged on top for a blank that costs so much more.</summary>
+    /// <param name="more">Money a piece; a blank is among all costs and among the materials.</param>
+    /// <param name="fees">Fees without postage.</param>
+    public decimal OnTop(decimal more, FeeTerms fees) => Kind switch
+    {
+        PolicyKind.Multiple => ByMultiple(more, Multiple, fees),
+        PolicyKind.Hourly => ByHour(more, 0, 0, fees),
+        _ => ByMargin(more, MarginShare, fees),
+    };
+
     /// <summary>The policy in a few words: "35% margin".</summary>
     public string Words(FigureFormat f) => Kind switch
     {

@@ -22,12 +22,12 @@ public sealed record SizeSurcharge(string Size, int Pieces, decimal Each)
 {
     private const decimal Step = 0.50m;
 
-    /// <summary>Surcharges of a size run: landed difference / (1 − m − f), rounded up to 0.50 (docs/trade.md 8).</summary>
+    /// <summary>Surcharges of a size run: what the channel's policy makes of the landed difference, rounded up to 0.50 (docs/trade.md 8).</summary>
     /// <param name="style">The blank with its surcharges.</param>
     /// <param name="sizes">Pieces by size.</param>
-    /// <param name="policy">The channel's policy; its margin is m.</param>
+    /// <param name="policy">The channel's policy: its margin or multiple is taken of the difference as of every cost; by the hour a dearer size takes no more hands.</param>
     /// <param name="fees">f.</param>
     public static IReadOnlyList<SizeSurcharge> Of(Style style, IReadOnlyList<SizeCount> sizes, PricePolicy policy, FeeTerms fees) =>
         [.. sizes.Where(s => s.Pieces > 0).Select(s => (s, More: style.Sizes.FirstOrDefault(z => z.Name == s.Size)?.Surcharge ?? 0)).Where(s => s.More > 0)
-            .Select(s => new SizeSurcharge(s.s.Size, s.s.Pieces, Money.UpTo(PricePolicy.ByMargin(s.More, policy.MarginShare, fees with { PostagePerPiece = 0 }), Step)))];
+            .Select(s => new SizeSurcharge(s.s.Size, s.s.Pieces, Money.UpTo(policy.OnTop(s.More, fees with { PostagePerPiece = 0 }), Step)))];
 }

@@ -50,7 +50,7 @@ internal static class QuoteWords
             Title(q), heads, [.. q.Lines.Select(l => Line(q, l, f))], totals, totalIndex,
             [new("When", days), new("Terms", terms), new("Looking after it", MakeQuote.Care)],
             // a price somebody said holds for these pieces alone, and lines are not scaled apart from each other
-            single is null || single.Band.Surcharges is { Count: > 0 } || c.Lines[0].Decision?.TypedPrice is not null ? [] : Tiers(single.Band, c.Lines[0].InHand!, book), offered.Count == 0 ? null : Others(q, offered));
+            single is null || c.Lines[0].Decision?.TypedPrice is not null ? [] : Tiers(single.Band, c.Lines[0].InHand!, book), offered.Count == 0 ? null : Others(q, offered));
     }
 
     /// <summary>The confirmation of an order after their yes: the same lines and figures, what is paid and what is left.</summary>
@@ -123,8 +123,9 @@ internal static class QuoteWords
             var answer = method.Answer(at, book);
             if (answer.Decorations.Count > 0)
             {
-                var price = q == ask.Pieces ? band.Outcome.Price : GuardedPrice.Of(method, at, answer.Decorations, LineCost.Of(at, answer.Decorations, book), book, null).Line.Each;
-                tiers.Add(new(q.ToString(CultureInfo.InvariantCulture), Shown.Bare(price, f), Shown.Bare(price * q, f), q == ask.Pieces));
+                // other counts are taken to be of the same mix of sizes
+                var price = q == ask.Pieces ? new(band.Outcome.Price, band.Surcharges ?? [], "") : GuardedPrice.Of(method, at, answer.Decorations, LineCost.Of(at, answer.Decorations, book), book, null).Line;
+                tiers.Add(new(q.ToString(CultureInfo.InvariantCulture), Shown.Bare(price.Each, f), Shown.Bare(price.InAll(q), f), q == ask.Pieces));
             }
         }
         return tiers;
