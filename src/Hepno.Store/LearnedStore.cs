@@ -1,3 +1,4 @@
+using Hepno.Core.Costing;
 using Hepno.Core.Learning;
 using Microsoft.Data.Sqlite;
 
@@ -12,6 +13,8 @@ public sealed record ToLearn(string OrderId, long Version, long LastEvent);
 /// <summary>What each order that was handed over has taught. Follows from the orders and their verdicts, so it has no versions and no history.</summary>
 public static class LearnedStore
 {
+    private const int LastOrders = 200;
+
     // looked up order by order, whatever the database believes of the tables' sizes
     private const string IsMissing = """
         NOT EXISTS (SELECT 1 FROM learned_order l WHERE l.order_id = o.id AND l.rule = @rule AND l.order_version = o.version
@@ -34,6 +37,15 @@ public static class LearnedStore
         GROUP BY p.kind, p.method_id, p.what
         """, r => new LearnedPart(r.Word<LearnedKind>("kind"), r.Text("method_id"), r.Text("what"), r.Real("standard"), r.Real("recorded"), r.Int("seen"), r.Int("spoiled")),
         ("@rule", rule), ("@but", System.Text.Json.JsonSerializer.Serialize(but)));
+
+    /// <summary>What the last orders handed over have earned by a rule: of many years the last ones say what an hour earns now.</summary>
+    public static EarnedByHands Earned(SqliteConnection connection, int rule) => connection.Query("""
+        SELECT coalesce(sum(p.standard), 0) AS profit, coalesce(sum(p.recorded), 0) AS hours FROM (SELECT id FROM orders WHERE handed_at IS NOT NULL ORDER BY handed_at DESC LIMIT @last) o
+        JOIN learned_order l ON l.order_id = o.id AND l.rule = @rule JOIN learned_part p ON p.order_id = o.id AND p.kind = 'Earned'
+        """, r => new EarnedByHands((decimal)r.Real("profit"), (decimal)r.Real("hours")), ("@last", LastOrders), ("@rule", rule))[0];
+
+    /// <summary>Rises with everything that is kept of what was learned.</summary>
+    public static long Stamp(SqliteConnection connection) => connection.Scalar("SELECT coalesce(max(rowid), 0) FROM learned_order");
 
     /// <summary>Keeps what an order taught.</summary>
     public static void Put(SqliteConnection connection, ToLearn order, int rule, IReadOnlyList<LearnedPart> parts)

@@ -3,6 +3,7 @@ using System.Text.Json;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Gang;
+using Hepno.Core.Learning;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
@@ -46,7 +47,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     /// <summary>The shop's Shelf, Floor and Numbers as they stand in this transaction; read again only after one of them changed.</summary>
     public ShopBook Book(SqliteConnection connection)
     {
-        var seq = ChangeStore.LastOf(connection, BookKinds);
+        var seq = (ChangeStore.LastOf(connection, BookKinds), LearnedStore.Stamp(connection));
         var today = DateOnly.FromDateTime(Clock.Utc);
         if (kept is { } k && k.Seq == seq && k.Day == today)
         {
@@ -67,6 +68,7 @@ internal sealed class Desk(Db db, ShopClock clock)
             Calenders = Values(Aggregates.Calenders.All(connection)),
             Cloths = Values(Aggregates.Cloths.All(connection)),
             Layouts = layouts,
+            Earned = LearnedStore.Earned(connection, ShopLearning.Rule),
         };
         if (!Db.Writing)
         {
@@ -191,18 +193,24 @@ internal sealed class Desk(Db db, ShopClock clock)
         }
         var whole = book;
         book = For(c.Customer, book);
-        // the order's other lines take the press too, as far as they are decided
+        var floor = FloorBeside(c, line, book, open);
+        if (whatIf is not null)
+        {
+            return Comparer.Compare(whatIf.Of(line.InHand), line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), quantity, whatIf.Of(book), floor, line.Decision, false, own);
+        }
+        return Comparer.Compare(line.InHand, line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), quantity, book, floor, line.Decision, curve, own, Curves(c, line, whole));
+    }
+
+    // the order's other lines take the press too, as far as they are decided
+    private FloorPlan FloorBeside(OrderCase c, LineCase line, ShopBook book, IReadOnlyList<OrderCase> open)
+    {
         var floor = FloorWithout(c, book, open);
         foreach (var other in c.Lines.Where(l => l != line && l.InHand is not null && l.Decision is not null))
         {
             var (band, _) = Comparer.Chosen(other.InHand!, other.Asked.Mark, c.Order.Ask.DueOf(other.Asked), book, floor, other.Decision!);
             floor = band is null ? floor : WithLine(floor, c, other, band, book);
         }
-        if (whatIf is not null)
-        {
-            return Comparer.Compare(whatIf.Of(line.InHand), line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), quantity, whatIf.Of(book), floor, line.Decision, false, own);
-        }
-        return Comparer.Compare(line.InHand, line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), quantity, book, floor, line.Decision, curve, own, Curves(c, line, whole));
+        return floor;
     }
 
     // the scale is dragged over many counts of one line
@@ -216,15 +224,17 @@ internal sealed class Desk(Db db, ShopClock clock)
         return (curves = new(key, new())).Curves;
     }
 
-    /// <summary>Every way at every quantity of a line; found anew only after the order or the shop's figures changed.</summary>
-    public QuantityRibbon Ribbon(OrderCase c, LineCase line, ShopBook book)
+    /// <summary>Every way at every quantity of a line; found anew only after the order, the shop's figures or what hours are worth changed.</summary>
+    public QuantityRibbon Ribbon(OrderCase c, LineCase line, ShopBook book, IReadOnlyList<OrderCase> open)
     {
-        var key = (c.Order.Id, line.Asked.Id, c.Version, c.Customer, book);
+        var theirs = For(c.Customer, book);
+        var worth = WorthOfHands.Of(line.InHand!, c.Order.Ask.DueOf(line.Asked), theirs, FloorBeside(c, line, theirs, open));
+        var key = (c.Order.Id, line.Asked.Id, c.Version, c.Customer, book, worth);
         if (ribbon is { } r && r.Key == key)
         {
             return r.Ribbon;
         }
-        var found = QuantityRibbon.Of(line.InHand!, line.Asked.Mark, For(c.Customer, book));
+        var found = QuantityRibbon.Of(line.InHand!, line.Asked.Mark, theirs, worth);
         ribbon = new(key, found);
         return found;
     }
@@ -321,7 +331,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     private static List<T> Values<T>(IEnumerable<Versioned<T>> all)
         where T : class => [.. all.Select(v => v.Value)];
 
-    private sealed record KeptBook(long Seq, DateOnly Day, ShopBook Book);
+    private sealed record KeptBook((long Book, long Learned) Seq, DateOnly Day, ShopBook Book);
 
     private sealed record KeptOpen(long Seq, ShopBook Book, IReadOnlyList<OrderCase> Cases);
 
@@ -331,5 +341,5 @@ internal sealed class Desk(Db db, ShopClock clock)
 
     private sealed record KeptLearned((long Seq, DateOnly Day) Key, LearningView View);
 
-    private sealed record KeptRibbon((string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book) Key, QuantityRibbon Ribbon);
+    private sealed record KeptRibbon((string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book, WorthOfHands Worth) Key, QuantityRibbon Ribbon);
 }

@@ -167,7 +167,7 @@ public class MixedTests
     public void The_ribbon_holds_the_mixes_that_are_worth_it()
     {
         var ask = MethodTests.Ask(60, Back with { Gradient = false, Colours = 1, CoveragePercent = 30 }, Chest with { Gradient = true });
-        var ribbon = QuantityRibbon.Of(ask, null, Book, 300);
+        var ribbon = QuantityRibbon.Of(ask, null, Book, most: 300);
         Assert.Contains(ribbon.Assumes, a => a.Contains("1, 12, 48, 60, 150 pieces", StringComparison.Ordinal));
         foreach (var at in Enumerable.Range(1, 12).SelectMany(i => new[] { i * 2, 24 + (i * 23) }).Select(ask.At))
         {
@@ -199,7 +199,7 @@ public class MixedTests
         var compared = Comparer.Compare(ask, null, null, null, Book, new FloorPlan(new(2026, 6, 1, 8, 30, 0), new OpenHours(Book.Numbers.Week), [.. Book.Presses, .. Book.Benches()], []));
         Assert.All(compared.Folds, f => Assert.All(f.Reasons, r => Assert.NotEmpty(r.Sentence)));
         Assert.Contains(compared.Ways!, w => w.Cheapest == "" && w.Ways.Count == 0);
-        Assert.All(QuantityRibbon.Of(ask, null, Book, 30).Cheapest, s => Assert.Equal("", s.MethodId));
+        Assert.All(QuantityRibbon.Of(ask, null, Book, most: 30).Cheapest, s => Assert.Equal("", s.MethodId));
     }
 
     // what the layout holds is the film's own prints alone

@@ -86,7 +86,7 @@ public class RibbonTests
     }
 
     [Fact]
-    public void A_mark_nothing_is_sold_at_leaves_the_best_empty() => Assert.All(QuantityRibbon.Of(Chest, 0.50m, Book, 30).Best, s => Assert.Equal("", s.MethodId));
+    public void A_mark_nothing_is_sold_at_leaves_the_best_empty() => Assert.All(QuantityRibbon.Of(Chest, 0.50m, Book, most: 30).Best, s => Assert.Equal("", s.MethodId));
 
     // the minutes beyond 24 pieces against the simulation of all of them, at 50 quantities
     [Fact]

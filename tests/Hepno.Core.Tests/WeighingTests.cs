@@ -94,7 +94,7 @@ public class WeighingTests
     {
         var ask = MethodTests.Ask(40, MethodTests.Front(9, 8, 2));
         var plans = new DtfBought().Answer(ask, MethodTests.Book).Decorations;
-        var ribbon = QuantityRibbon.Of(ask, null, MethodTests.Book, 60);
+        var ribbon = QuantityRibbon.Of(ask, null, MethodTests.Book, most: 60);
         var launch = Launch.Of(ask, plans, ribbon, F);
         var (blanks, prints) = (LandedBlank.Of(ask).Value * 40, plans[0].Purchases[0].Cost.Value + MethodTests.Book.Films[0].FreightPerOrder);
         Assert.Equal((blanks + prints, blanks + prints, prints), (launch.Tied.Value, launch.LostPressed.Value, launch.LostPlain.Value));

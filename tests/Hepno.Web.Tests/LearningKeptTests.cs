@@ -1,4 +1,7 @@
 using System.Globalization;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Hepno.Core.Learning;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Tests;
@@ -17,7 +20,7 @@ public class LearningKeptTests(Shop shop) : IClassFixture<Shop>
 
     private async Task Kept(int orders)
     {
-        for (var wait = 0; await Sql("SELECT count(*) FROM learned_order WHERE rule = 1") < orders && wait < 300; wait++)
+        for (var wait = 0; await Sql($"SELECT count(*) FROM learned_order WHERE rule = {ShopLearning.Rule}") < orders && wait < 300; wait++)
         {
             await Task.Delay(100);
         }
@@ -58,6 +61,33 @@ public class LearningKeptTests(Shop shop) : IClassFixture<Shop>
         await shop.Send(HttpMethod.Put, "/api/customers/ruled-2", """{"name":"A","contact":""}""");
         await Kept((int)await Sql("SELECT count(*) FROM orders WHERE handed_at IS NOT NULL"));
         Assert.Equal(kept, await Learned());
+    }
+
+    [Fact]
+    public async Task What_orders_earned_is_what_an_hour_is_worth_until_the_owner_says_otherwise()
+    {
+        async Task<JsonElement> Left() => (await shop.Get("/api/orders/demo-205/compare")).GetProperty("bands")[0].GetProperty("leftInAll").GetProperty("left");
+        async Task<JsonElement> Worth() => (await Left()).GetProperty("parts")[1].GetProperty("parts")[1];
+        await new Journey(shop, "earned").To("closed");
+        await Kept((int)await Sql("SELECT count(*) FROM orders WHERE handed_at IS NOT NULL"));
+        Assert.True(await Sql("SELECT count(*) FROM learned_part WHERE kind = 'Earned'") > 0);
+        var learned = await Worth();
+        Assert.True(learned.GetProperty("value").GetDecimal() > 0);
+        Assert.Contains("h of orders handed over", learned.GetProperty("source").GetString(), StringComparison.Ordinal);
+
+        async Task<(int, JsonElement)> Set(string how, decimal sum)
+        {
+            var kept = await shop.Get("/api/numbers");
+            var body = JsonNode.Parse(kept.GetProperty("value").GetRawText())!;
+            (body["handsWorth"], body["handsWorthAnHour"]) = (how, sum);
+            return await shop.Send(HttpMethod.Put, "/api/numbers", body.ToJsonString(), kept.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture));
+        }
+        Assert.Equal(200, (await Set("typed", 17)).Item1);
+        Assert.Equal(17, (await Worth()).GetProperty("value").GetDecimal());
+        var (refused, problem) = await Set("typed", -1);
+        Assert.Equal(400, refused);
+        Assert.Contains("The worth of an hour of -1.00 is outside 0 to 100,000.", problem.GetRawText(), StringComparison.Ordinal);
+        Assert.Equal(200, (await Set("by-plan", 0)).Item1);
     }
 
     [Fact]

@@ -17,4 +17,16 @@ public static class GarmentNouns
             _ => kind.ToString().ToLowerInvariant() + (one ? "" : "s"),
         };
     }
+
+    /// <summary>A style by its name, as one or several pieces: "Hollin 150 tees", "Kittiwake caps" where its name says the kind already.</summary>
+    public static string Named(string name, GarmentKind kind, int pieces)
+    {
+        // what is worn in pairs is named after the name as it is: "12 Brae joggers"
+        var noun = kind is GarmentKind.Joggers or GarmentKind.Socks ? kind.ToString().ToLowerInvariant() : Of(kind, 1);
+        var last = noun.Split(' ')[^1];
+        var said = name.EndsWith($" {last}", StringComparison.OrdinalIgnoreCase) || name.Equals(last, StringComparison.OrdinalIgnoreCase);
+        var several = name.EndsWith($" {last}s", StringComparison.OrdinalIgnoreCase) || name.Equals($"{last}s", StringComparison.OrdinalIgnoreCase);
+        var named = said || several ? name : $"{name} {noun}";
+        return pieces == 1 || several || noun.EndsWith('s') ? named : named + "s";
+    }
 }

@@ -59,9 +59,16 @@ public static class Comparer
             Hold(mix);
         }
         var onePrice = OnePrice(mark, [.. found.Select(x => x.Band)]);
-        List<Band> bands = [.. found.Select(x => x.Band with { AtOnePrice = Outcome.At(onePrice, x.Cost, LineCost.Fees(at, book), book.Numbers.Wage).ProfitAnHour.Value })
-            .OrderByDescending(b => b.Fits).ThenBy(b => b.Fits ? 0 : Miss(b)).ThenBy(b => b.Verdict.Kind).ThenByDescending(b => b.AtOnePrice)];
-        return new(at.Pieces, ask.Pieces, mark, dueAt, [.. bands.Select(b => b with { Mixing = Mixes.Mixing(b, bands, book.Numbers.Format) })], folds, onePrice, Advice.Of(bands, onePrice, book.Numbers.Format), ways);
+        var worth = WorthOfHands.Of(at, dueAt, book, floor);
+        var bands = Ranked([.. found.Select(x => x.Band with { LeftInAll = worth.Of(at.Pieces, Outcome.At(onePrice, x.Cost, LineCost.Fees(at, book), book.Numbers.Wage).Profit, x.Cost.HandsSeconds) })]);
+        return new(at.Pieces, ask.Pieces, mark, dueAt, [.. bands.Select(b => b with { Mixing = Mixes.Mixing(b, bands, book.Numbers.Format) })], folds, onePrice, Advice.Of(bands, onePrice, worth, book.Numbers.Format), ways);
+    }
+
+    private static List<Band> Ranked(IReadOnlyList<Band> bands)
+    {
+        var fitting = bands.Where(b => b.Fits).ToList();
+        var best = fitting.Count == 0 ? null : Leading.Of(fitting, b => b.Weighed());
+        return [.. bands.OrderByDescending(b => b == best).ThenByDescending(b => b.Fits).ThenBy(b => b.Fits ? 0 : Miss(b)).ThenBy(b => b.Verdict.Kind).ThenByDescending(b => b.LeftInAll!.Left.Value)];
     }
 
     // what the customer would pay, or could have it for here

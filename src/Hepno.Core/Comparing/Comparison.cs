@@ -42,9 +42,9 @@ public sealed record CurvePoint(int Pieces, decimal Cost, decimal Price);
 /// <param name="Curve">Cost and price at other quantities.</param>
 /// <param name="Cliff">A few pieces more that come to less in all, or null.</param>
 /// <param name="Surcharges">What dearer sizes add to the price; null or empty where they are averaged into it.</param>
-/// <param name="AtOnePrice">Profit for each hour of hands if every method were sold at the comparison's one price: what methods are ranked by.</param>
+/// <param name="LeftInAll">What all pieces leave if every method were sold at the comparison's one price, hands beyond the free paid for at their worth: what methods are ranked by. Null in a quote.</param>
 public sealed record Band(string MethodId, string Name, string Made, Verdict Verdict, Figure Cost, decimal CostShown, IReadOnlyList<StratumShown> Strata, decimal CostLow, decimal CostHigh, Outcome Outcome, decimal Total, string PriceHow,
-    Figure Hands, double ClockSeconds, IReadOnlyList<DecorationPlan> Decorations, Promise? Promise, decimal OverMark, double LateMinutes, double BlankChance, IReadOnlyList<string> LeavesOut, IReadOnlyList<CurvePoint> Curve, Cliff? Cliff = null, IReadOnlyList<SizeSurcharge>? Surcharges = null, decimal AtOnePrice = 0)
+    Figure Hands, double ClockSeconds, IReadOnlyList<DecorationPlan> Decorations, Promise? Promise, decimal OverMark, double LateMinutes, double BlankChance, IReadOnlyList<string> LeavesOut, IReadOnlyList<CurvePoint> Curve, Cliff? Cliff = null, IReadOnlyList<SizeSurcharge>? Surcharges = null, LeftInAll? LeftInAll = null)
 {
     /// <summary>False where no press is used.</summary>
     public bool IsPressed => Decorations.Any(d => d.Recipe.IsPressed());
@@ -63,6 +63,9 @@ public sealed record Band(string MethodId, string Name, string Made, Verdict Ver
 
     /// <summary>What it is like on the garment.</summary>
     public Character Character => Character.Of(MethodId);
+
+    /// <summary>How it weighs against others of its comparison.</summary>
+    public Weighed Weighed() => new(LeftInAll!.Left.Value, Cost.Value * LeftInAll.Pieces, Promise is { } p ? DateOnly.FromDateTime(p.At) : null, Verdict.Kind);
 
     /// <summary>True when price and promise both suit the customer.</summary>
     public bool Fits => OverMark == 0 && LateMinutes == 0;
@@ -85,7 +88,7 @@ public sealed record Fold(string MethodId, string Name, IReadOnlyList<Reason> Re
 /// <param name="AskedPieces">Pieces of the line as it stands.</param>
 /// <param name="Mark">The most the customer would pay a piece, or null.</param>
 /// <param name="DueAt">When it is wanted, or null.</param>
-/// <param name="Bands">Those that can: fitting ones, a plain yes first, by profit an hour at one price; then the rest by how far they miss.</param>
+/// <param name="Bands">Those that can: fitting ones, the recommended first, a plain yes before one with care, then by what they leave at one price; then the rest by how far they miss.</param>
 /// <param name="Folds">Those that cannot.</param>
 /// <param name="OnePrice">The price a piece at which methods are ranked: the mark, or the least a plain yes that fits is sold at; a dearer way is no better for being dearer.</param>
 /// <param name="Advice">What is recommended; null where nothing fits.</param>

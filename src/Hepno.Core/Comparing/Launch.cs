@@ -38,7 +38,7 @@ public sealed record Launch(Figure Tied, Figure LostPressed, Figure LostPlain, i
         [
             $"{Shown.Money(tied.Value, f)} is tied up before the first sale",
             brought ? $"{Shown.Money(tied.Value, f)} is lost if nothing sells" : $"{Shown.Money(plain.Value, f)} is lost if nothing sells and each is made as it is sold, {Shown.Money(tied.Value, f)} if all are made",
-            over is null ? "nothing sent out becomes better however many sell" : $"from {over.From} sold a month, ordered together, \"{by.ToLowerInvariant()}\" takes over: {(cheapest is null ? "an hour of hands earns more by it" : "it costs less")}",
+            over is null ? "nothing sent out becomes better however many sell" : $"from {over.From} sold a month, ordered together, \"{by.ToLowerInvariant()}\" takes over: {(cheapest is null ? "it earns more" : "it costs less")}",
         ]);
     }
 }

@@ -11,9 +11,9 @@ namespace Hepno.Core.Comparing;
 /// <param name="MethodId">Which way; empty where none can.</param>
 public sealed record RibbonStretch(int From, int To, string MethodId);
 
-/// <summary>A quantity at which another way becomes the cheapest.</summary>
+/// <summary>A quantity at which another way becomes the cheapest, or the best for the shop.</summary>
 /// <param name="Pieces">From here on.</param>
-/// <param name="From">What was cheapest before; empty where nothing could.</param>
+/// <param name="From">What was before; empty where nothing could.</param>
 /// <param name="To">What is now.</param>
 /// <param name="Sentence">In words.</param>
 public sealed record Crossing(int Pieces, string From, string To, string Sentence);
@@ -37,11 +37,12 @@ public sealed record RibbonLine(string MethodId, string Name, IReadOnlyList<deci
 /// <param name="Most">Largest quantity looked at.</param>
 /// <param name="Lines">Every way that can at some quantity.</param>
 /// <param name="Cheapest">Stretches of the cheapest way that can.</param>
-/// <param name="Best">Stretches of what is best for the shop: a plain yes first, then most for an hour of hands at one price, inside the customer's mark.</param>
+/// <param name="Best">Stretches of what is best for the shop: a plain yes first, then what leaves most at one price inside the customer's mark, hands beyond the free ones paid for at their worth.</param>
 /// <param name="Close">Where two are within 3 in 100.</param>
 /// <param name="Crossings">Where the cheapest changes; alternations of a few pieces are left out.</param>
+/// <param name="Overtakings">Where the best for the shop changes; alternations of a few pieces are left out.</param>
 /// <param name="Assumes">What is assumed beside the full computation.</param>
-public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, IReadOnlyList<RibbonStretch> Cheapest, IReadOnlyList<RibbonStretch> Best, IReadOnlyList<CloseStretch> Close, IReadOnlyList<Crossing> Crossings, IReadOnlyList<string> Assumes)
+public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, IReadOnlyList<RibbonStretch> Cheapest, IReadOnlyList<RibbonStretch> Best, IReadOnlyList<CloseStretch> Close, IReadOnlyList<Crossing> Crossings, IReadOnlyList<Crossing> Overtakings, IReadOnlyList<string> Assumes)
 {
     /// <summary>Quantities looked at by default.</summary>
     public const int UsualMost = 500;
@@ -53,8 +54,9 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
     /// <param name="ask">The line with the rest of its order.</param>
     /// <param name="mark">The most the customer would pay a piece.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
+    /// <param name="worth">What hours of hands are worth; null for nothing beyond their wage.</param>
     /// <param name="most">Largest quantity, 1 or more.</param>
-    public static QuantityRibbon Of(AskInHand ask, decimal? mark, ShopBook book, int most = UsualMost)
+    public static QuantityRibbon Of(AskInHand ask, decimal? mark, ShopBook book, WorthOfHands? worth = null, int most = UsualMost)
     {
         var sketched = ask with { Sketch = new LayoutSketch(book.Layouts), Laid = null };
         var asks = Enumerable.Range(1, most).Select(sketched.At).ToList();
@@ -63,9 +65,9 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
         var lines = able.Select(w => new RibbonLine(w.Method.Id, w.Method.Name, [.. w.At.Select(p => p.Can ? p.Cost : (decimal?)null)], w.At.TakeWhile(p => !p.Can).Count() + 1, w.At[0].Can ? "" : w.At[0].WhyNot)).ToList();
         var held = Enumerable.Range(0, most).Select(i => RibbonWay.HeldAt(i, able)).ToList();
         var cheapest = held.Select(h => h.OrderBy(x => x.At.Cost).Select(x => x.Id).FirstOrDefault("")).ToList();
-        var best = held.Select((h, i) => BestAt(h, mark, LineCost.Fees(asks[i], book))).ToList();
-        var stretches = Stretches(cheapest);
-        return new(most, lines, stretches, Stretches(best), Nearly(held), Crossed(stretches, lines, book.Numbers.Format),
+        var best = held.Select((h, i) => BestAt(h, i + 1, mark, LineCost.Fees(asks[i], book), worth ?? WorthOfHands.Nothing)).ToList();
+        var (cheap, better) = (Stretches(cheapest), Stretches([.. best.Select(b => b.Id)]));
+        return new(most, lines, cheap, better, Nearly(held), Crossed(cheap, lines, book.Numbers.Format), Overtaken(better, lines, best, book.Numbers.Format),
         [
             "prices at their real steps, tiers and least numbers",
             $"layouts of more than {LayoutSketch.Exact} prints by the length a print takes, not laid one by one",
@@ -76,17 +78,17 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
         ]);
     }
 
-    private static string BestAt(IReadOnlyList<(string Id, RibbonPoint At)> able, decimal? mark, FeeTerms fees)
+    // what is left by each at a quantity, and by the best of them; its key is empty where none fits
+    private static (string Id, IReadOnlyDictionary<string, (decimal Left, VerdictKind Kind)> Of) BestAt(IReadOnlyList<(string Id, RibbonPoint At)> able, int pieces, decimal? mark, FeeTerms fees, WorthOfHands worth)
     {
         var fitting = able.Where(a => mark is null || a.At.Price <= mark).ToList();
         if (fitting.Count == 0)
         {
-            return "";
+            return ("", new Dictionary<string, (decimal, VerdictKind)>());
         }
-        var plain = fitting.Where(a => a.At.Kind == VerdictKind.Yes).ToList();
-        var among = plain.Count > 0 ? plain : fitting;
-        var price = mark ?? among.Min(a => a.At.Price);
-        return among.MaxBy(a => (price - a.At.Cost - fees.On(price)) / a.At.Hours).Id;
+        var price = mark ?? fitting.GroupBy(a => a.At.Kind).MinBy(g => g.Key)!.Min(a => a.At.Price);
+        decimal Left(RibbonPoint at) => worth.Left(pieces * (price - at.Cost - fees.On(price)), pieces * at.Hours);
+        return (Leading.Of(fitting, a => new(Left(a.At), pieces * a.At.Cost, null, a.At.Kind)).Id, fitting.ToDictionary(a => a.Id, a => (Left(a.At), a.At.Kind)));
     }
 
     private static List<RibbonStretch> Stretches(List<string> at)
@@ -130,11 +132,31 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
         return close;
     }
 
+    // alternations of a few pieces left out
+    private static IEnumerable<(RibbonStretch Before, RibbonStretch Now)> Changes(List<RibbonStretch> stretches)
+    {
+        var lasting = stretches.Where((s, i) => s.To - s.From >= Alternation || i == stretches.Count - 1).ToList();
+        return lasting.Zip(lasting.Skip(1)).Where(x => x.First.MethodId != x.Second.MethodId && x.Second.MethodId.Length > 0);
+    }
+
+    private static List<Crossing> Overtaken(List<RibbonStretch> stretches, List<RibbonLine> lines, List<(string Id, IReadOnlyDictionary<string, (decimal Left, VerdictKind Kind)> Of)> best, FigureFormat f)
+    {
+        string Said(RibbonStretch before, RibbonStretch now)
+        {
+            var of = best[now.From - 1].Of;
+            string Leaves(string id) => $"{Shown.Money(of[id].Left, f)} in all{(of[id].Kind == VerdictKind.WithCare ? ", with care" : "")}";
+            string Name(string id) => lines.First(l => l.MethodId == id).Name.ToLowerInvariant();
+            // what led before may not fit any more
+            var against = of.ContainsKey(before.MethodId) ? $"; {Name(before.MethodId)} {Leaves(before.MethodId)}" : "";
+            return $"from {now.From} on {Name(now.MethodId)} is better for us: it leaves {Leaves(now.MethodId)}{against}";
+        }
+        return [.. Changes(stretches).Where(c => c.Before.MethodId.Length > 0).Select(c => new Crossing(c.Now.From, c.Before.MethodId, c.Now.MethodId, Said(c.Before, c.Now)))];
+    }
+
     private static List<Crossing> Crossed(List<RibbonStretch> stretches, List<RibbonLine> lines, FigureFormat f)
     {
         var crossings = new List<Crossing>();
-        var lasting = stretches.Where((s, i) => s.To - s.From >= Alternation || i == stretches.Count - 1).ToList();
-        foreach (var (before, now) in lasting.Zip(lasting.Skip(1)).Where(x => x.First.MethodId != x.Second.MethodId && x.Second.MethodId.Length > 0))
+        foreach (var (before, now) in Changes(stretches))
         {
             var (a, b) = (lines.FirstOrDefault(l => l.MethodId == before.MethodId), lines.First(l => l.MethodId == now.MethodId));
             var cost = Shown.Money(b.Costs[now.From - 1]!.Value, f);

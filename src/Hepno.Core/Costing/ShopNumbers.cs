@@ -58,6 +58,8 @@ public sealed record LearnedSpoilage(string MethodId, double Share);
 /// <param name="TheirsPerPiece">Charged on top for pressing a garment the customer brings.</param>
 /// <param name="Floor">How the shop works at its presses; null for the usual.</param>
 /// <param name="RuleOfThumb">The multiple of materials a piece was sold at before there were figures, shown beside the price; 0 for none.</param>
+/// <param name="HandsWorth">When an hour of hands is worth more than its wage.</param>
+/// <param name="HandsWorthAnHour">How much more, where it is typed.</param>
 public sealed record ShopNumbers(
     string ShopName, string Address, string Contact, FigureFormat Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh,
     decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes, decimal FeeShare, decimal FeeFixed, decimal TaxShare,
@@ -65,7 +67,7 @@ public sealed record ShopNumbers(
     PricePolicy? Retail = null, PricePolicy? Wholesale = null, decimal LeastMarginShare = 0, FeeBase FeeBase = FeeBase.Everything, InversionRule Inversion = InversionRule.OfferLarger,
     IReadOnlyList<Packaging>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged,
     IReadOnlyList<Person>? People = null, IReadOnlyList<FixedCost>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null,
-    double HandsFactor = 1, IReadOnlyList<LearnedSpoilage>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true, decimal TheirsPerPiece = 0, FloorHabits? Floor = null, decimal RuleOfThumb = 3)
+    double HandsFactor = 1, IReadOnlyList<LearnedSpoilage>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true, decimal TheirsPerPiece = 0, FloorHabits? Floor = null, decimal RuleOfThumb = 3, HandsWorth HandsWorth = HandsWorth.ByPlan, decimal HandsWorthAnHour = 0)
 {
     /// <summary>Starting values of a new shop; each is the owner's to change.</summary>
     public static ShopNumbers Default { get; } = new("My shop", "", "", FigureFormat.Default, "letter", "UTC", 18.00m, 7.20m, 0.21m, 0.06m, 0.22m, 25, 5, 0.029m, 0.30m, 0m, 40m, 0.25m, 0.5m, 14, 0.15,
@@ -107,7 +109,7 @@ public sealed record ShopNumbers(
         foreach (var (value, field, what) in new[]
         {
             (Wage, "wage", "A wage"), (OverheadPerHour, "overheadPerHour", "An overhead"), (TariffPerKwh, "tariffPerKwh", "A power price"), (ConsumablesPerStart, "consumablesPerStart", "Sundries"),
-            (PackingPerPiece, "packingPerPiece", "Packing"), (TheirsPerPiece, "theirsPerPiece", "The charge for their own garments"), (FeeFixed, "feeFixed", "A fixed fee"), (MinimumCharge, "minimumCharge", "A minimum charge"), (RoundingStep, "roundingStep", "A rounding step"),
+            (PackingPerPiece, "packingPerPiece", "Packing"), (TheirsPerPiece, "theirsPerPiece", "The charge for their own garments"), (HandsWorthAnHour, "handsWorthAnHour", "The worth of an hour"), (FeeFixed, "feeFixed", "A fixed fee"), (MinimumCharge, "minimumCharge", "A minimum charge"), (RoundingStep, "roundingStep", "A rounding step"),
         })
         {
             if (value is < 0 or > 100_000)

@@ -1,3 +1,4 @@
+using Hepno.Core.Methods;
 using Hepno.Core.Runs;
 
 namespace Hepno.Core.Learning;
@@ -17,7 +18,11 @@ public sealed record LineRecorded(IReadOnlyList<string> Methods, IReadOnlyList<s
 /// <param name="Standard">By the standards, s a piece.</param>
 /// <param name="Recorded">Mean as recorded, s a piece.</param>
 /// <param name="Timings">Pieces it rests on.</param>
-public sealed record StepLearned(string MethodId, string Step, double Standard, double Recorded, int Timings);
+public sealed record StepLearned(string MethodId, string Step, double Standard, double Recorded, int Timings)
+{
+    /// <summary>The method's name on screen.</summary>
+    public string Method => DecorationMethods.Find(MethodId)?.Name ?? MethodId;
+}
 
 /// <summary>Seconds of hands at one print of one method.</summary>
 /// <param name="MethodId">Method.</param>
@@ -25,14 +30,22 @@ public sealed record StepLearned(string MethodId, string Step, double Standard, 
 /// <param name="Standard">By the standards, s.</param>
 /// <param name="Recorded">Mean as recorded, s.</param>
 /// <param name="Timings">How many.</param>
-public sealed record SecondsLearned(string MethodId, string Place, double Standard, double Recorded, int Timings);
+public sealed record SecondsLearned(string MethodId, string Place, double Standard, double Recorded, int Timings)
+{
+    /// <summary>The method's name on screen.</summary>
+    public string Method => DecorationMethods.Find(MethodId)?.Name ?? MethodId;
+}
 
 /// <summary>Spoiled attempts at one print of one method.</summary>
 /// <param name="MethodId">Method.</param>
 /// <param name="Place">Where.</param>
 /// <param name="Spoiled">Spoiled.</param>
 /// <param name="Attempts">Of so many.</param>
-public sealed record SpoiledLearned(string MethodId, string Place, int Spoiled, int Attempts);
+public sealed record SpoiledLearned(string MethodId, string Place, int Spoiled, int Attempts)
+{
+    /// <summary>The method's name on screen.</summary>
+    public string Method => DecorationMethods.Find(MethodId)?.Name ?? MethodId;
+}
 
 /// <summary>A setting that the record would change.</summary>
 /// <param name="Key">"hands", or "spoilage" of a method.</param>
@@ -49,7 +62,7 @@ public static class ShopLearning
     private const double LongestObservation = 3;
 
     /// <summary>The rule by which an order's record is read: another number, and what was kept of every order is read anew.</summary>
-    public const int Rule = 1;
+    public const int Rule = 2;
 
     /// <summary>What some lines taught, each thing once.</summary>
     public static IReadOnlyList<LearnedPart> Parts(IReadOnlyList<LineRecorded> lines) => LearnedPart.Sum(lines.SelectMany(l => Hands(l).Concat(Steps(l)).Concat(Attempts(l))));

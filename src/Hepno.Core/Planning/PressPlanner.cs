@@ -237,7 +237,7 @@ public static class PressPlanner
     }
 
     // when a pair of hands is free on a day: its hours within the shop's, less what it already has
-    private static List<(DateTime From, DateTime To)> Free(IReadOnlyList<(DateTime From, DateTime To)> works, IReadOnlyList<(DateTime From, DateTime To)> busy, (DateTime Open, DateTime Close) hours)
+    internal static List<(DateTime From, DateTime To)> Free(IReadOnlyList<(DateTime From, DateTime To)> works, IReadOnlyList<(DateTime From, DateTime To)> busy, (DateTime Open, DateTime Close) hours)
     {
         var free = new List<(DateTime, DateTime)>();
         foreach (var stretch in works)

@@ -283,7 +283,7 @@ internal static class OrderEndpoints
         var c = desk.Case(connection, id, book);
         var of = c.Line(line);
         return of.InHand is null || book.Presses.Count == 0 ? throw new RefusedException(409, "incomplete", $"{c.Order.Code} cannot be compared yet.", "Finish the ask first, and add a press on the Floor.")
-            : desk.Ribbon(c, of, book);
+            : desk.Ribbon(c, of, book, desk.Open(connection, book));
     });
 
     /// <summary>What is bought for a line of the order; for the first when none is named.</summary>

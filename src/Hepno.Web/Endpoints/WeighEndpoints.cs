@@ -60,7 +60,7 @@ internal static class WeighEndpoints
             throw new RefusedException(409, "incomplete", $"{c.Order.Code} cannot be compared yet.", "Finish the ask first, and add a press on the Floor.");
         }
         var answer = way.Answer(inHand, book);
-        return answer.Decorations.Count > 0 ? Launch.Of(inHand, answer.Decorations, desk.Ribbon(c, of, book), book.Numbers.Format)
+        return answer.Decorations.Count > 0 ? Launch.Of(inHand, answer.Decorations, desk.Ribbon(c, of, book, desk.Open(connection, book)), book.Numbers.Format)
             : throw new RefusedException(409, "method-unfit", $"{way.Name}: {answer.Verdict.Reasons.First(r => r.Kind == VerdictKind.No).Sentence}.", "Look at a way that can do it.", "method");
     });
 

@@ -67,8 +67,11 @@ internal sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IRead
     public static IReadOnlyList<LearnedPart> PartsOf(SqliteConnection connection, Desk desk, string orderId)
     {
         var c = desk.Case(connection, orderId, desk.Book(connection));
-        return c.Frozen is null ? [] : ShopLearning.Parts([.. Recorded(c)]);
+        return c.Frozen is null ? [] : [.. ShopLearning.Parts([.. Recorded(c)]), .. Earned(c)];
     }
+
+    private static IEnumerable<LearnedPart> Earned(OrderCase c) => OrderViews.HeldOf(c) is { } held
+        ? [new(LearnedKind.Earned, "", "", (double)held.Earned.Value, held.Lines.Sum(l => l.Held.HandsSeconds) / 3600, 1, 0)] : [];
 
     /// <summary>The numbers with a setting taken.</summary>
     public static ShopNumbers With(ShopNumbers n, string key, string methodId, double value) => key == "hands" ? n with { HandsFactor = value }

@@ -39,6 +39,7 @@ public sealed record OrderView(string Id, long Version, string Code, Station Sta
 /// <summary>A line of an order as the screens need it.</summary>
 /// <param name="Id">Which line of the ask.</param>
 /// <param name="What">Pieces and garment, in words.</param>
+/// <param name="Garment">Its style by name, as so many pieces; empty while none is said.</param>
 /// <param name="Style">Which garment, or null.</param>
 /// <param name="Colourway">Its colour, or null.</param>
 /// <param name="Problems">What in it blocks comparing.</param>
@@ -49,9 +50,9 @@ public sealed record OrderView(string Id, long Version, string Code, Station Sta
 /// <param name="Labels">Its neck labels, size by size; empty for none.</param>
 /// <param name="Places">Where its garment can be printed, the customary size of each; all places while no garment is said.</param>
 /// <param name="Last">How it was made and sold before, when it is asked for again; else null.</param>
-public sealed record OrderLineView(string Id, string What, Style? Style, Colourway? Colourway, IReadOnlyList<Problem> Problems, string? MethodId, IReadOnlyList<PrintView> Prints, IReadOnlyList<SizeDrawn> Drawn, IReadOnlyList<string> Notices, IReadOnlyList<NeckLabel> Labels, IReadOnlyList<PlaceView> Places, LastTimeView? Last)
+public sealed record OrderLineView(string Id, string What, string Garment, Style? Style, Colourway? Colourway, IReadOnlyList<Problem> Problems, string? MethodId, IReadOnlyList<PrintView> Prints, IReadOnlyList<SizeDrawn> Drawn, IReadOnlyList<string> Notices, IReadOnlyList<NeckLabel> Labels, IReadOnlyList<PlaceView> Places, LastTimeView? Last)
 {
-    internal static OrderLineView Of(LineCase l, LastTime? last, ShopNumbers n) => new(l.Asked.Id, l.What, l.Style, l.Colourway, l.Problems, l.Decision?.MethodId, PrintView.Of(l.Asked, l.Style), l.Style is null ? [] : SizeDrawn.Of(l.Asked, l.Style.Kind),
+    internal static OrderLineView Of(LineCase l, LastTime? last, ShopNumbers n) => new(l.Asked.Id, l.What, l.Style is null ? "" : GarmentNouns.Named(l.Style.Name, l.Style.Kind, l.Asked.Pieces), l.Style, l.Colourway, l.Problems, l.Decision?.MethodId, PrintView.Of(l.Asked, l.Style), l.Style is null ? [] : SizeDrawn.Of(l.Asked, l.Style.Kind),
         [.. OwnPieces.Notices(l.Asked), .. l.Style is null ? [] : NeckLabel.Lacking(l.Asked, l.Style)], l.Style is null ? [] : NeckLabel.Of(l.Asked, l.Style, n.ShopName, Deeds.MakeQuote.Care), PlaceView.Of(l.Asked, l.Style), last is null ? null : LastTimeView.Of(last, n));
 }
 

@@ -3820,12 +3820,7 @@ export interface components {
             cliff: null | components["schemas"]["Cliff"];
             /** @description What dearer sizes add to the price; null or empty where they are averaged into it. */
             surcharges: null | components["schemas"]["SizeSurcharge"][];
-            /**
-             * Format: double
-             * @description Profit for each hour of hands if every method were sold at the comparison's one price: what methods are ranked by.
-             * @default 0
-             */
-            atOnePrice: number;
+            leftInAll: null | components["schemas"]["LeftInAll"];
             /** @description False where no press is used. */
             isPressed: boolean;
             thumb: null | components["schemas"]["RuleOfThumb"];
@@ -4322,7 +4317,7 @@ export interface components {
              * @description When it is wanted, or null.
              */
             dueAt: null | string;
-            /** @description Those that can: fitting ones, a plain yes first, by profit an hour at one price; then the rest by how far they miss. */
+            /** @description Those that can: fitting ones, the recommended first, a plain yes before one with care, then by what they leave at one price; then the rest by how far they miss. */
             bands: components["schemas"]["Band"][];
             /** @description Those that cannot. */
             folds: components["schemas"]["Fold"][];
@@ -4460,14 +4455,14 @@ export interface components {
             /** Format: int32 */
             uses: number;
         };
-        /** @description A quantity at which another way becomes the cheapest. */
+        /** @description A quantity at which another way becomes the cheapest, or the best for the shop. */
         Crossing: {
             /**
              * Format: int32
              * @description From here on.
              */
             pieces: number;
-            /** @description What was cheapest before; empty where nothing could. */
+            /** @description What was before; empty where nothing could. */
             from: string;
             /** @description What is now. */
             to: string;
@@ -5971,6 +5966,8 @@ export interface components {
             batch: boolean;
             /** @description Everything that happens, in order; empty when it was not asked for. */
             trace: components["schemas"]["FloorEvent"][];
+            /** @description True where presses that open themselves are opened by hand all the same, which is quicker. */
+            openedByHand: boolean;
             /**
              * Format: double
              * @description Share of the time the used presses are held, 0 to 1.
@@ -6549,6 +6546,12 @@ export interface components {
             /** @description When; empty on a day off. */
             here: components["schemas"]["Stretch"][];
         };
+        /**
+         * @description When an hour of hands is worth more than its wage.
+         * @default by-plan
+         * @enum {unknown}
+         */
+        HandsWorth: "by-plan" | "always" | "typed";
         /** @description Platen temperature at a moment. */
         HeatPoint: {
             /**
@@ -7258,6 +7261,26 @@ export interface components {
              */
             readOf: number;
         };
+        /** @description What all pieces of a line leave by one way when every way is sold at the same price. */
+        LeftInAll: {
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description Of all of them, wages paid.
+             */
+            profit: number;
+            /**
+             * Format: double
+             * @description Hands of all of them, h.
+             */
+            hours: number;
+            /** @description Profit less what hands beyond the free would earn otherwise, opened to its parts. */
+            left: components["schemas"]["Figure"];
+        };
         /** @description One line; null where nothing is said yet. */
         LineBody: {
             id: string;
@@ -7965,6 +7988,12 @@ export interface components {
              * @default 3
              */
             ruleOfThumb: number;
+            handsWorth: components["schemas"]["HandsWorth"];
+            /**
+             * Format: double
+             * @default 0
+             */
+            handsWorthAnHour: number;
         };
         /** @description Another method of a line, offered to the customer beside the quoted one or not. */
         OfferBody: {
@@ -8088,6 +8117,8 @@ export interface components {
             id: string;
             /** @description Pieces and garment, in words. */
             what: string;
+            /** @description Its style by name, as so many pieces; empty while none is said. */
+            garment: string;
             style: null | components["schemas"]["Style"];
             colourway: null | components["schemas"]["Colourway"];
             /** @description What in it blocks comparing. */
@@ -9855,12 +9886,14 @@ export interface components {
             lines: components["schemas"]["RibbonLine"][];
             /** @description Stretches of the cheapest way that can. */
             cheapest: components["schemas"]["RibbonStretch"][];
-            /** @description Stretches of what is best for the shop: a plain yes first, then most for an hour of hands at one price, inside the customer's mark. */
+            /** @description Stretches of what is best for the shop: a plain yes first, then what leaves most at one price inside the customer's mark, hands beyond the free ones paid for at their worth. */
             best: components["schemas"]["RibbonStretch"][];
             /** @description Where two are within 3 in 100. */
             close: components["schemas"]["CloseStretch"][];
             /** @description Where the cheapest changes; alternations of a few pieces are left out. */
             crossings: components["schemas"]["Crossing"][];
+            /** @description Where the best for the shop changes; alternations of a few pieces are left out. */
+            overtakings: components["schemas"]["Crossing"][];
             /** @description What is assumed beside the full computation. */
             assumes: string[];
         };
@@ -10961,6 +10994,8 @@ export interface components {
              * @description How many.
              */
             timings: number;
+            /** @description The method's name on screen. */
+            method: null | string;
         };
         /** @description Packing and sending of an order. */
         SendView: {
@@ -11259,6 +11294,14 @@ export interface components {
              * @default 3
              */
             ruleOfThumb: number;
+            /** @description When an hour of hands is worth more than its wage. */
+            handsWorth: components["schemas"]["HandsWorth"];
+            /**
+             * Format: double
+             * @description How much more, where it is typed.
+             * @default 0
+             */
+            handsWorthAnHour: number;
         };
         /** @description Pieces of one size. */
         SizeBody: {
@@ -11461,6 +11504,8 @@ export interface components {
              * @description Of so many.
              */
             attempts: number;
+            /** @description The method's name on screen. */
+            method: null | string;
         };
         /** @description A flat colour of a picture. */
         SpotColour: {
@@ -11633,6 +11678,8 @@ export interface components {
              * @description Pieces it rests on.
              */
             timings: number;
+            /** @description The method's name on screen. */
+            method: null | string;
         };
         /** @description Seconds of one step as the shop timed it. */
         StepTime: {

@@ -131,14 +131,6 @@ export const stepWord: Record<string, string> = {
   again: 'second press',
 }
 
-export const methodWord: Record<string, string> = {
-  'dtf-bought': 'Film, bought in',
-  'dtf-made': 'Film, made here',
-  'screen-transfer': 'Screened transfers',
-  htv: 'Layered vinyl',
-  sublimation: 'Dye sublimation',
-}
-
 export const coverWord: Record<string, string> = {
   none: 'none: the carrier is its own',
   sheet: 'cover sheet',

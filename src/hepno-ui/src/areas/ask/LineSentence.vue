@@ -144,11 +144,7 @@ function removePlacement(id: string): Promise<boolean> {
       v-else
       ref="style"
       label="which garment?"
-      :text="
-        said.style
-          ? `${said.style.name} ${kindWord[said.style.kind]?.toLowerCase()}${line.pieces === 1 ? '' : 's'}`
-          : ''
-      "
+      :text="said.garment"
       :value="line.styleId ?? ''"
       :options="(styles ?? []).map((s) => ({ value: s.id, label: `${s.name}, ${kindWord[s.kind]?.toLowerCase()}` }))"
       @commit="(v) => change({ styleId: v, colourwayId: null })"

@@ -15,11 +15,15 @@ defineProps<{
   open: boolean
   /** It is what the comparison recommends. */
   advised: boolean
+  /** The one price at which ways are ranked. */
+  atPrice: number
   /** Its price break may be taken: nothing is sent yet and the ask's own count is looked at. */
   mayGrow: boolean
 }>()
 const emit = defineEmits<{ larger: [] }>()
 const f = computed(() => format())
+/** What would make it work, as a sentence of its own. */
+const would = ({ wouldWork: w }: Schemas['Reason']) => (w ? ` ${w[0]!.toUpperCase()}${w.slice(1)}.` : '')
 </script>
 
 <template>
@@ -68,7 +72,7 @@ const f = computed(() => format())
     </div>
     <template v-if="open">
       <p v-for="(r, i) in b.verdict.reasons" :key="i" class="caution small">
-        <Sign kind="caution" /> with care: {{ r.sentence }}. {{ r.wouldWork }}.
+        <Sign kind="caution" /> with care: {{ r.sentence }}.{{ would(r) }}
       </p>
       <p class="line small">
         <button data-figure="profit" @click="explain(b.outcome.profit, ...beside(b))">
@@ -80,6 +84,11 @@ const f = computed(() => format())
         <span
           >in all <b>{{ money(b.total, f) }}</b></span
         >
+        <button v-if="b.leftInAll" data-figure="left" @click="explain(b.leftInAll.left, ...beside(b))">
+          left of it <b>{{ money(b.leftInAll.left.value, f) }}</b>{{
+            atPrice === b.outcome.price ? '' : ` at ${money(atPrice, f)} a piece`
+          }}
+        </button>
         <span>cost {{ bare(b.costLow, f) }} to {{ bare(b.costHigh, f) }} as 0 to 6 in 100 are spoiled</span>
       </p>
       <p v-if="b.thumb" class="small">

@@ -254,6 +254,7 @@ onUnmounted(() => {
             :may-grow="!shop.order?.quoteSent && quantity === null && !trying"
             :was="trying ? before.indexOf(b.methodId) + 1 : 0"
             :advised="comparison.advice?.methodId === b.methodId"
+            :at-price="comparison.onePrice"
             @open="open = b.methodId"
             @larger="larger(b)"
           />

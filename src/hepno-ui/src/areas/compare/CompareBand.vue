@@ -18,6 +18,8 @@ const props = defineProps<{
   mayGrow: boolean
   /** It is what the comparison recommends. */
   advised: boolean
+  /** The one price at which ways are ranked. */
+  atPrice: number
   /** Its place before anything was tried; 0 for nothing tried. */
   was: number
 }>()
@@ -95,7 +97,14 @@ const room = (figure: string) => x(props.b.outcome.price) - x(props.b.costShown)
         b.overMark > 0 ? 'if it sold' : 'an hour'
       }}</span>
     </button>
-    <BandFacts :b="b" :open="open" :advised="advised" :may-grow="mayGrow" @larger="emit('larger')" />
+    <BandFacts
+      :b="b"
+      :open="open"
+      :advised="advised"
+      :at-price="atPrice"
+      :may-grow="mayGrow"
+      @larger="emit('larger')"
+    />
   </section>
 </template>
 

@@ -85,7 +85,9 @@ const changes = computed(() => {
   const r = props.ribbon
   if (!r) return ''
   const now = props.comparison.pieces
-  const near = [...r.crossings].sort((a, b) => Math.abs(a.pieces - now) - Math.abs(b.pieces - now)).slice(0, 2)
+  const nearest = (of: typeof r.crossings, most: number) =>
+    [...of].sort((a, b) => Math.abs(a.pieces - now) - Math.abs(b.pieces - now)).slice(0, most)
+  const near = nearest(r.crossings, 2)
   const close = r.close.find((c) => c.from <= now && now <= c.to)
   return [
     'Upper ribbon: cheapest; lower: best for us.',
@@ -97,6 +99,7 @@ const changes = computed(() => {
             : 'One way is the cheapest throughout.',
         ]
       : []),
+    ...nearest(r.overtakings, 1).map((c) => `${c.sentence[0]!.toUpperCase()}${c.sentence.slice(1)}.`),
     ...(begins.value.length > 0
       ? [`Least numbers: ${begins.value.map((b) => `${b.names.join(' and ')} from ${b.from}`).join(', ')}.`]
       : []),

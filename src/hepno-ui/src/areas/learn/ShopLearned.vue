@@ -2,7 +2,7 @@
 import { onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
 import { bare, number } from '../../kit/shown'
-import { methodWord, stepWord } from '../../kit/words'
+import { stepWord } from '../../kit/words'
 import { onChange } from '../../shell/live'
 import { attempt, format, reading, refresh } from '../../shell/state'
 
@@ -58,7 +58,7 @@ const share = (x: number) => `${number(x * 100, 1, format())}%`
         </thead>
         <tbody>
           <tr v-for="s in view.seconds" :key="s.methodId + s.place">
-            <td>{{ methodWord[s.methodId] }}, {{ s.place.toLowerCase() }}</td>
+            <td>{{ s.method }}, {{ s.place.toLowerCase() }}</td>
             <td class="fig">{{ number(s.standard, 0, format()) }} s</td>
             <td class="fig">{{ number(s.recorded, 0, format()) }} s</td>
             <td class="fig">{{ s.timings }}</td>
@@ -76,7 +76,7 @@ const share = (x: number) => `${number(x * 100, 1, format())}%`
         </thead>
         <tbody>
           <tr v-for="s in view.steps" :key="s.methodId + s.step">
-            <td>{{ methodWord[s.methodId] }}, {{ stepWord[s.step] }}</td>
+            <td>{{ s.method }}, {{ stepWord[s.step] }}</td>
             <td class="fig">{{ number(s.standard, 0, format()) }} s</td>
             <td class="fig">{{ number(s.recorded, 0, format()) }} s</td>
             <td class="fig">{{ s.timings }}</td>
@@ -93,7 +93,7 @@ const share = (x: number) => `${number(x * 100, 1, format())}%`
         </thead>
         <tbody>
           <tr v-for="s in view.spoilage" :key="s.methodId + s.place">
-            <td>{{ methodWord[s.methodId] }}, {{ s.place.toLowerCase() }}</td>
+            <td>{{ s.method }}, {{ s.place.toLowerCase() }}</td>
             <td class="fig">{{ s.spoiled }}</td>
             <td class="fig">{{ s.attempts }}</td>
           </tr>
