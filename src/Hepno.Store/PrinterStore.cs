@@ -8,11 +8,11 @@ internal static class PrinterStore
     public static Aggregate<FilmPrinter> Film() => new("film-printer", "film_printer",
         (connection, id) => connection.Query($"SELECT * FROM film_printer WHERE {Rows.Only(id, "id")} ORDER BY name", r => new Versioned<FilmPrinter>(new(r.Text("id"), r.Text("name"), r.Real("roll_width_in"), r.Real("gap_in"), r.Real("speed_in2_minute"), r.Real("colour_ml_in2"), r.Money("colour_ml_micros"),
             r.Real("white_ml_in2"), r.Money("white_ml_micros"), r.Flag("white_on_light"), r.Money("film_in2_micros"), r.Real("powder_g_in2"), r.Money("powder_g_micros"), r.Real("cleaning_ml_day"), r.Money("cleaning_ml_micros"), r.Real("prints_day"), r.Word<FilmCure>("cure"),
-            r.Equipment(), r.Text("cautions")), r.Long("version")), ("@id", id)),
+            r.Equipment(), r.Text("cautions"), r.Real("cure_f")), r.Long("version")), ("@id", id)),
         p => p.Id,
         (connection, p, version) => connection.Put("film_printer", 1, [("id", p.Id), ("version", version), ("name", p.Name), ("roll_width_in", p.RollWidthIn), ("gap_in", p.GapIn), ("speed_in2_minute", p.SpeedIn2PerMinute), ("colour_ml_in2", p.ColourMlPerIn2), ("colour_ml_micros", p.ColourPricePerMl),
             ("white_ml_in2", p.WhiteMlPerIn2), ("white_ml_micros", p.WhitePricePerMl), ("white_on_light", p.WhiteOnLight), ("film_in2_micros", p.FilmPricePerIn2), ("powder_g_in2", p.PowderGPerIn2), ("powder_g_micros", p.PowderPricePerG), ("cleaning_ml_day", p.CleaningMlPerDay), ("cleaning_ml_micros", p.CleaningPricePerMl),
-            ("prints_day", p.PrintsPerDay), ("cure", p.Cure), .. EquipmentColumns.Of(p.Equipment), ("cautions", p.Cautions)]));
+            ("prints_day", p.PrintsPerDay), ("cure", p.Cure), ("cure_f", p.CureF), .. EquipmentColumns.Of(p.Equipment), ("cautions", p.Cautions)]));
 
     public static Aggregate<DyePrinter> Dye() => new("dye-printer", "dye_printer",
         (connection, id) => connection.Query($"SELECT * FROM dye_printer WHERE {Rows.Only(id, "id")} ORDER BY name", r => new Versioned<DyePrinter>(new(r.Text("id"), r.Text("name"), r.Real("speed_in2_minute"), r.Real("ink_ml_in2"), r.Money("ink_ml_micros"), r.Real("sheet_width_in"), r.Real("sheet_height_in"), r.Real("sheet_margin_in"), r.Money("sheet_micros"),

@@ -76,8 +76,10 @@ public class CureTests
         Assert.True((white with { Before = ControlPrint.Holds }).Holds());
         Assert.True((white with { Before = ControlPrint.Holds, After = ControlPrint.Lifts }).Holds());
         Assert.False((white with { Before = ControlPrint.Holds, After = ControlPrint.Holds }).Holds());
-        Assert.Equal("the powder was dull", (Batch with { Sign = CureSign.Dull }).Doubt());
-        Assert.Equal("the last patch lifts", (Batch with { After = ControlPrint.Lifts, Sign = CureSign.Dull }).Doubt());
+        Assert.Equal("the powder was dull", (Batch with { Sign = CureSign.Dull }).Doubt(250, FigureFormat.Default));
+        Assert.Equal("", (Batch with { Sign = CureSign.Glossy, TemperatureF = 230 }).Doubt(250, FigureFormat.Default));
+        Assert.Equal("229 °F is far below the 250 °F its powder is cured at", (Batch with { Sign = CureSign.Glossy, TemperatureF = 229 }).Doubt(250, FigureFormat.Default));
+        Assert.Equal("the last patch lifts", (Batch with { After = ControlPrint.Lifts, Sign = CureSign.Dull }).Doubt(250, FigureFormat.Default));
     }
 
     [Theory]

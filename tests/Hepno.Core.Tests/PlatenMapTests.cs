@@ -1,5 +1,6 @@
 using CsCheck;
 using Hepno.Core.Methods;
+using Hepno.Core.Planning;
 using Hepno.Core.Recipes;
 
 namespace Hepno.Core.Tests;
@@ -35,6 +36,40 @@ public class PlatenMapTests
         Assert.Equal(14, map.SpreadF());
         Assert.Equal([8], map.ColdSpots());
         Assert.Equal("near right", PlatenMap.Names[8]);
+    }
+
+    // 16 by 20: thirds of 5.33 and 6.67; cold near right, mean 308.3
+    [Theory]
+    [InlineData(5, 6, false)]
+    [InlineData(10, 6, false)]
+    [InlineData(5, 14, false)]
+    [InlineData(10, 11, true)]
+    [InlineData(5.2, 14, false)]
+    [InlineData(6, 6.5, false)]
+    public void For_a_print_that_would_lie_on_a_cold_spot_a_press_is_set_aside(double width, double height, bool cold)
+    {
+        var press = With(Map(310, 310, 310, 310, 310, 310, 310, 310, 310, 295)) with { PlatenWidthIn = 16, PlatenHeightIn = 20 };
+        Assert.Equal(cold ? [8] : [], press.ColdUnder(width, height));
+        Assert.Empty((press with { ColdBelowF = 20 }).ColdUnder(width, height));
+        Assert.Empty((press with { Maps = [press.Maps![0] with { Doubtful = true }] }).ColdUnder(width, height));
+
+        // the plan gives it to the next press, and where there is none it says why
+        var work = new PressWork("", "", "T-1", 10, 1, 310, new(2026, 6, 1, 9, 0, 0), "", null, 0, 0, null, width, height);
+        FloorPlan Floor(params Press[] presses) => new(new(2026, 6, 1, 9, 0, 0), new OpenHours(MethodTests.Book.Numbers.Week), presses, []);
+        Assert.Equal(cold ? "even" : press.Id, PressPlanner.Plan([work], Floor(press, press with { Id = "even", Maps = null, WarmUpMinutes = 60 }))[0].PressId);
+        var book = MethodTests.Book with { Presses = [press] };
+        var film = new DtfBought().Answer(MethodTests.Ask(12, MethodTests.Front(width, height, 1)), book);
+        Assert.Equal(cold, film.Verdict.Reasons.Any(r => r.Code == "cold-spot" && r.Kind == VerdictKind.No && r.Sentence.Contains("colder near right", StringComparison.Ordinal)));
+    }
+
+    [Fact]
+    public void A_check_that_finds_a_cold_spot_is_not_the_last_good_one()
+    {
+        var good = Map(310, [.. Enumerable.Repeat(310d, 9)]);
+        var bad = Map(310, 310, 310, 310, 310, 310, 310, 310, 310, 295) with { Day = Day.AddDays(9) };
+        Assert.Equal(Day, With(good, bad).LastGoodCheck());
+        Assert.Null(With(bad).LastGoodCheck());
+        Assert.Equal(Day.AddDays(9), (With(good, bad) with { ColdBelowF = 30 }).LastGoodCheck());
     }
 
     [Fact]

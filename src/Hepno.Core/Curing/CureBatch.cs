@@ -75,8 +75,18 @@ public sealed record CureBatch(string Id, int Number, string PrinterId, DateTime
     /// <summary>True when its white prints wait: both colour patches, before and after them, must have been pressed and hold (docs/trade.md 12).</summary>
     public bool Holds() => Verdict == CureVerdict.Open && Prints.Any(p => p.WhiteOnly) && (Before != ControlPrint.Holds || After != ControlPrint.Holds);
 
+    /// <summary>A cure further below its powder's heat than this is doubted, °F.</summary>
+    public const double ColdestBelowF = 20;
+
     /// <summary>What speaks against it, in words; empty for nothing.</summary>
-    public string Doubt() => Before == ControlPrint.Lifts ? "the first patch lifts" : After == ControlPrint.Lifts ? "the last patch lifts" : Sign switch { CureSign.Dull => "the powder was dull", CureSign.Yellowed => "it was yellowed", _ => "" };
+    /// <param name="cureF">Heat its powder is cured at, °F.</param>
+    /// <param name="f">How figures are written.</param>
+    public string Doubt(double cureF, FigureFormat f) => Before == ControlPrint.Lifts ? "the first patch lifts" : After == ControlPrint.Lifts ? "the last patch lifts" : Sign switch
+    {
+        CureSign.Dull => "the powder was dull",
+        CureSign.Yellowed => "it was yellowed",
+        _ => TemperatureF < cureF - ColdestBelowF ? $"{Shown.Temperature(TemperatureF, f)} is far below the {Shown.Temperature(cureF, f)} its powder is cured at" : "",
+    };
 
     /// <summary>What cannot be kept.</summary>
     public IEnumerable<Problem> Problems()

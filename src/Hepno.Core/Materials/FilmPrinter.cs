@@ -33,9 +33,13 @@ public enum FilmCure
 /// <param name="Cure">Where it is cured.</param>
 /// <param name="Equipment">What an hour of it costs.</param>
 /// <param name="Cautions">What its manual and the powder's data sheet warn of.</param>
+/// <param name="CureF">Heat its powder is cured at, by its sheet, °F.</param>
 public sealed record FilmPrinter(string Id, string Name, double RollWidthIn, double GapIn, double SpeedIn2PerMinute, double ColourMlPerIn2, decimal ColourPricePerMl, double WhiteMlPerIn2, decimal WhitePricePerMl, bool WhiteOnLight,
-    decimal FilmPricePerIn2, double PowderGPerIn2, decimal PowderPricePerG, double CleaningMlPerDay, decimal CleaningPricePerMl, double PrintsPerDay, FilmCure Cure, EquipmentHour Equipment, string Cautions)
+    decimal FilmPricePerIn2, double PowderGPerIn2, decimal PowderPricePerG, double CleaningMlPerDay, decimal CleaningPricePerMl, double PrintsPerDay, FilmCure Cure, EquipmentHour Equipment, string Cautions, double CureF = FilmPrinter.UsualCureF)
 {
+    /// <summary>Heat powder is cured at where nothing else is said, °F (assumed).</summary>
+    public const double UsualCureF = 250;
+
     /// <summary>What the owner must put right before the printer can be kept.</summary>
     public IEnumerable<Problem> Problems()
     {
@@ -64,6 +68,10 @@ public sealed record FilmPrinter(string Id, string Name, double RollWidthIn, dou
             {
                 yield return new("range", $"{what} of {value:0.####} is outside 0 to {most:0}.", field, "Look at the unit again: ml and g for an in².");
             }
+        }
+        if (CureF is not (>= 200 and <= 400))
+        {
+            yield return new("range", $"A cure at {CureF:0} °F is outside 200 to 400.", "cureF", "The powder's sheet names it; 250 is usual.");
         }
         foreach (var problem in Equipment.Problems())
         {

@@ -8,7 +8,7 @@ namespace Hepno.Core.Methods;
 /// <summary>A line of an ask on the press floor.</summary>
 public static class LineFloor
 {
-    /// <summary>The press a line is priced and planned on: the first that takes its garment, is not set aside and covers every print; an iron held by hand only where nothing else does.</summary>
+    /// <summary>The press a line is priced and planned on: the first that takes its garment, is not set aside, covers every print and has no cold spot under one; an iron held by hand only where nothing else does.</summary>
     public static Press PressOf(AskInHand ask, ShopBook book)
     {
         var able = book.PressesFor(ask.Style.Kind);
@@ -17,7 +17,7 @@ public static class LineFloor
             return able.Count == 0 ? book.Presses[0] : able[0];
         }
         var prints = ask.Prints;
-        return able.OrderBy(p => p.HeldByHand()).ThenBy(p => p.IsSetAside()).ThenBy(p => !prints.All(print => p.Covers(print.WidthIn, print.HeightIn))).First();
+        return able.OrderBy(p => p.HeldByHand()).ThenBy(p => p.IsSetAside()).ThenBy(p => !prints.All(print => p.Covers(print.WidthIn, print.HeightIn))).ThenBy(p => prints.Any(print => p.ColdUnder(print.WidthIn, print.HeightIn).Count > 0)).First();
     }
 
     /// <summary>Where a line is done by a method's plan: the press it is priced on, or a place of work without heat. Of several places it is the press, else the machine.</summary>

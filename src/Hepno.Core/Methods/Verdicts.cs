@@ -82,12 +82,18 @@ internal static class Verdicts
         {
             yield return new("press-set-aside", VerdictKind.No, $"{presses[0].Name} is off by {Math.Abs(presses[0].OffsetF!.Value):0} °F and set aside", "the press mended and measured again");
         }
+        List<Press> sound = [.. presses.Where(p => !p.IsSetAside())], even = [.. sound.Where(p => ask.Prints.All(print => p.ColdUnder(print.WidthIn, print.HeightIn).Count == 0))];
+        if (sound.Count > 0 && even.Count == 0)
+        {
+            var cold = sound[0].ColdUnder(ask.Prints.Max(p => p.WidthIn), ask.Prints.Max(p => p.HeightIn));
+            yield return new("cold-spot", VerdictKind.No, $"{sound[0].Name} is over {sound[0].ColdBelowF:0} °F colder {string.Join(", ", cold.Select(i => PlatenMap.Names[i]))} than its mean, where this print would lie", "the press mended and measured again, a smaller print, or another press");
+        }
         var test = SpotTest.Of(recipe, style, colour, book.Tests ?? []);
         if (recipe.TemperatureF > style.HeatCeilingF)
         {
             yield return new("heat-ceiling", VerdictKind.No, $"{product} wants {Shown.Temperature(recipe.TemperatureF, f)}; {style.Name} takes {Shown.Temperature(style.HeatCeilingF, f)}", $"a product pressed at {Shown.Temperature(style.HeatCeilingF, f)} or less{Nearest(style, book)}");
         }
-        else if (presses.Where(p => !p.IsSetAside()).ToList() is { Count: > 0 } able && able.MinBy(p => p.HottestF(recipe.TemperatureF)) is { } coolest && coolest.HottestF(recipe.TemperatureF) > style.HeatCeilingF)
+        else if (even is { Count: > 0 } && even.MinBy(p => p.HottestF(recipe.TemperatureF)) is { } coolest && coolest.HottestF(recipe.TemperatureF) > style.HeatCeilingF)
         {
             yield return new("hot-spot", VerdictKind.No, $"{coolest.Name}'s hottest point reaches {Shown.Temperature(coolest.HottestF(recipe.TemperatureF), f)}; {style.Name} takes {Shown.Temperature(style.HeatCeilingF, f)}", "a press with an even platen, or a product pressed cooler");
         }

@@ -157,7 +157,8 @@ public static class PressPlanner
         return new(work, best.Press.Id, best.Parts, ready, promise, late, late > 0 ? Why(work, best.Press, best.Parts, floor) : "");
     }
 
-    private static bool Holds(Press p, PressWork w) => w.BenchId.Length > 0 ? p.Id == w.BenchId : p.Takes(w.Kind) && !(p.HottestF(w.TemperatureF) > w.CeilingF) && p.Covers(w.WidthIn, w.HeightIn);
+    private static bool Holds(Press p, PressWork w) => w.BenchId.Length > 0 ? p.Id == w.BenchId : p.Takes(w.Kind) && !(p.HottestF(w.TemperatureF) > w.CeilingF) && p.Covers(w.WidthIn, w.HeightIn)
+        && (w.Passes is { Count: > 0 } passes ? passes.All(x => p.ColdUnder(x.WidthIn, x.HeightIn).Count == 0) : p.ColdUnder(w.WidthIn, w.HeightIn).Count == 0);
 
     private static DateTime ToHalfHour(DateTime at, OpenHours hours)
     {

@@ -16,7 +16,7 @@ public sealed record PlatenMap(DateOnly Day, double SetPointF, IReadOnlyList<dou
     /// <summary>A map says something of recipes this near to its set-point, °F.</summary>
     public const double ReachF = 30;
 
-    /// <summary>A point this far below the platen's own mean is a cold spot, °F.</summary>
+    /// <summary>A point this far below the platen's own mean is a cold spot unless the press says otherwise, °F.</summary>
     public const double ColdBelowF = 10;
 
     /// <summary>Days until the next check (assumed).</summary>
@@ -34,8 +34,16 @@ public sealed record PlatenMap(DateOnly Day, double SetPointF, IReadOnlyList<dou
     /// <summary>Hottest less coldest point, °F.</summary>
     public double SpreadF() => PointsF.Max() - PointsF.Min();
 
-    /// <summary>Points that are more than 10 °F below the mean, by their place in the order.</summary>
-    public IReadOnlyList<int> ColdSpots() => [.. PointsF.Select((p, i) => (p, i)).Where(x => x.p < MeanF() - ColdBelowF).Select(x => x.i)];
+    /// <summary>Points that are further below the mean than allowed, by their place in the order.</summary>
+    /// <param name="belowF">So far is allowed, °F.</param>
+    public IReadOnlyList<int> ColdSpots(double belowF = ColdBelowF) => [.. PointsF.Select((p, i) => (p, i)).Where(x => x.p < MeanF() - belowF).Select(x => x.i)];
+
+    /// <summary>Points in whose ninth of a platen a print lies that is put in its middle.</summary>
+    public static IEnumerable<int> Under(double platenWidthIn, double platenHeightIn, double widthIn, double heightIn)
+    {
+        static bool Reaches(int third, double platen, double print) => third == 1 || print > platen / 3;
+        return Enumerable.Range(0, Points).Where(i => Reaches(i % 3, platenWidthIn, widthIn) && Reaches(i / 3, platenHeightIn, heightIn));
+    }
 
     /// <summary>The hottest point when the press is set to something, °F.</summary>
     public double HottestF(double setF) => setF + PointsF.Max() - SetPointF;

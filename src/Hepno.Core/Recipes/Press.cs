@@ -21,9 +21,10 @@ namespace Hepno.Core.Recipes;
 /// <param name="Dials">What its dial says for each pressure, thickness and lower platen; null while nothing was noted.</param>
 /// <param name="LoadsBeside">True when the next piece is laid on a second lower platen, a shuttle or a stand meanwhile.</param>
 /// <param name="Accessories">Its pillows, foams and cover sheets; null for none.</param>
+/// <param name="ColdBelowF">A point of its platen further below the mean than this is a cold spot, °F.</param>
 public sealed record Press(string Id, string Name, string Kind, double PlatenWidthIn, double PlatenHeightIn, double WarmUpMinutes, double RiseFPerMinute, double DropFPerMinute,
     double? OffsetF, EquipmentHour Equipment, string Cautions, IReadOnlyList<LowerPlaten>? Lowers = null, IReadOnlyList<PlatenMap>? Maps = null, IReadOnlyList<DialReading>? Dials = null, bool LoadsBeside = false,
-    IReadOnlyList<Accessory>? Accessories = null)
+    IReadOnlyList<Accessory>? Accessories = null, double ColdBelowF = PlatenMap.ColdBelowF)
 {
     /// <summary>Beyond this offset a press is set aside, °F.</summary>
     public const double LargestOffsetF = 20;
@@ -81,14 +82,29 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
     /// <summary>The newest map that says something of a recipe's heat, or null.</summary>
     public PlatenMap? MapFor(double recipeF) => (Maps ?? []).LastOrDefault(m => !m.Doubtful && m.Reaches(recipeF));
 
-    /// <summary>When it was last found right: the newest sound map within what can be corrected; null for never.</summary>
-    public DateOnly? LastGoodCheck() => (Maps ?? []).LastOrDefault(m => !m.Doubtful && Math.Abs(m.OffsetF()) <= LargestOffsetF)?.Day;
+    /// <summary>When it was last found right: the newest sound map within what can be corrected and without a cold spot; null for never.</summary>
+    public DateOnly? LastGoodCheck() => (Maps ?? []).LastOrDefault(m => !m.Doubtful && Math.Abs(m.OffsetF()) <= LargestOffsetF && m.ColdSpots(ColdBelowF).Count == 0)?.Day;
 
     /// <summary>Offset at a recipe's heat, °F: by the newest map near it; as typed while there is no map at all; null when it is not yet tested there.</summary>
     public double? OffsetFor(double recipeF) => Maps is { Count: > 0 } ? MapFor(recipeF)?.OffsetF() : OffsetF;
 
     /// <summary>True when the offset is too large to correct.</summary>
     public bool IsSetAside() => OffsetF is { } offset && Math.Abs(offset) > LargestOffsetF;
+
+    /// <summary>Cold spots that a print in the middle would lie on, turned where that leaves fewer: for such prints the press is set aside.</summary>
+    /// <param name="widthIn">Width of the print, in.</param>
+    /// <param name="heightIn">Height of the print, in.</param>
+    public IReadOnlyList<int> ColdUnder(double widthIn, double heightIn)
+    {
+        var cold = (Maps ?? []).LastOrDefault(m => !m.Doubtful) is { PointsF.Count: PlatenMap.Points } map ? map.ColdSpots(ColdBelowF) : [];
+        if (cold.Count == 0)
+        {
+            return cold;
+        }
+        List<int> Under(double width, double height) => [.. PlatenMap.Under(PlatenWidthIn, PlatenHeightIn, width, height).Intersect(cold)];
+        return new[] { (Width: widthIn, Height: heightIn), (Width: heightIn, Height: widthIn) }
+            .Select(p => (Fits: p.Width <= PlatenWidthIn && p.Height <= PlatenHeightIn, Cold: Under(p.Width, p.Height))).OrderBy(p => !p.Fits).ThenBy(p => p.Cold.Count).First().Cold;
+    }
 
     /// <summary>What to set so that the cloth gets the recipe's temperature: recipe less offset; the recipe's own where it is not tested.</summary>
     public double SetPointF(double recipeF) => recipeF - (OffsetFor(recipeF) ?? 0);
@@ -133,6 +149,10 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
         if (WarmUpMinutes is < 0 or > 120 || RiseFPerMinute is <= 0 or > 200 || DropFPerMinute is <= 0 or > 200)
         {
             yield return new("range", "Warm-up is 0 to 120 minutes, rising and cooling 0 to 200 °F a minute.", "warmUpMinutes", "15 minutes, 20 and 5 are usual.");
+        }
+        if (ColdBelowF is not (>= 1 and <= 50))
+        {
+            yield return new("range", $"A cold spot from {ColdBelowF:0.#} °F below the mean is outside 1 to 50.", "coldBelowF", "10 is usual.");
         }
         foreach (var (lower, i) in (Lowers ?? []).Select((l, i) => (l, i)))
         {

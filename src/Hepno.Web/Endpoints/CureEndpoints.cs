@@ -144,7 +144,7 @@ internal static class CureEndpoints
         var where = b.StationId.Length == 0 ? "in an oven" : book.Heater(b.StationId) is { } heater ? $"{(heater.OnlyCures() ? "in" : "under")} {heater.Name}" : "on a press no longer kept";
         var holds = !b.Holds() ? "" : b.Before == ControlPrint.NotYet ? "hold the whites: press the first patch" : b.After == ControlPrint.NotYet ? "hold the whites: press the last patch first" : "hold the whites: a patch lifts";
         return new(b.Code(), $"{Shown.Moment(b.At, f)}, {Shown.Temperature(b.TemperatureF, f)}, {Shown.Number(b.Minutes, 1, f)} min {where}{(b.By.Length > 0 ? $", {b.By}" : "")}",
-            [.. b.Prints.Select(p => $"{p.Prints} × {Named(c, desk, book, b, p)}{(p.WhiteOnly ? ", white" : "")}")], holds, b.Doubt(), kept.Version, b);
+            [.. b.Prints.Select(p => $"{p.Prints} × {Named(c, desk, book, b, p)}{(p.WhiteOnly ? ", white" : "")}")], holds, b.Doubt(book.FilmPrinters.FirstOrDefault(p => p.Id == b.PrinterId)?.CureF ?? FilmPrinter.UsualCureF, f), kept.Version, b);
     }
 
     private static string Named(SqliteConnection c, Desk desk, ShopBook book, CureBatch b, CuredPrints p) => FilmPrints.Find(c, desk, book, b.PrinterId, p.OrderId, p.LineId, p.PlacementId)?.Name ?? "an order quoted otherwise since";

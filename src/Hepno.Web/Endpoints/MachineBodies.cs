@@ -7,10 +7,10 @@ namespace Hepno.Web.Endpoints;
 
 /// <summary>A film printer with what it takes.</summary>
 internal sealed record FilmPrinterBody(string Name, double RollWidthIn, double GapIn, double SpeedIn2PerMinute, double ColourMlPerIn2, decimal ColourPricePerMl, double WhiteMlPerIn2, decimal WhitePricePerMl, bool WhiteOnLight, decimal FilmPricePerIn2, double PowderGPerIn2, decimal PowderPricePerG,
-    double CleaningMlPerDay, decimal CleaningPricePerMl, double PrintsPerDay, FilmCure Cure, EquipmentBody Equipment, string Cautions)
+    double CleaningMlPerDay, decimal CleaningPricePerMl, double PrintsPerDay, FilmCure Cure, EquipmentBody Equipment, string Cautions, double CureF = FilmPrinter.UsualCureF)
 {
     public FilmPrinter ToCore(string id) => new(id, Name.Trim(), RollWidthIn, GapIn, SpeedIn2PerMinute, ColourMlPerIn2, ColourPricePerMl, WhiteMlPerIn2, WhitePricePerMl, WhiteOnLight, FilmPricePerIn2, PowderGPerIn2, PowderPricePerG,
-        CleaningMlPerDay, CleaningPricePerMl, PrintsPerDay, Cure, Equipment.ToCore(), Cautions);
+        CleaningMlPerDay, CleaningPricePerMl, PrintsPerDay, Cure, Equipment.ToCore(), Cautions, CureF);
 }
 
 /// <summary>A dye printer with what it takes.</summary>
@@ -48,7 +48,7 @@ internal sealed record CutterBody(string Name, double CutWidthIn, double SpeedIn
 
 /// <summary>A press.</summary>
 internal sealed record PressBody(string Name, string Kind, double PlatenWidthIn, double PlatenHeightIn, double WarmUpMinutes, double RiseFPerMinute, double DropFPerMinute, double? OffsetF, EquipmentBody Equipment, string Cautions, IReadOnlyList<LowerBody>? Lowers = null, IReadOnlyList<PlatenMapBody>? Maps = null, IReadOnlyList<DialBody>? Dials = null, bool LoadsBeside = false,
-    IReadOnlyList<AccessoryBody>? Accessories = null);
+    IReadOnlyList<AccessoryBody>? Accessories = null, double ColdBelowF = Core.Recipes.PlatenMap.ColdBelowF);
 
 /// <summary>A pillow, foam or cover sheet; uses 0 for one nobody counts.</summary>
 internal sealed record AccessoryBody(string Name, AccessoryKind Kind, double WidthIn, double HeightIn, double ThicknessIn, int Uses, DateOnly Since);

@@ -98,10 +98,10 @@ internal static class PressCheckEndpoints
         var (press, f, today) = (kept.Value, book.Numbers.Format, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)));
         var newest = press.Maps is { Count: > 0 } maps ? maps[^1] : null;
         var due = newest?.Day.AddDays(PlatenMap.CheckDays);
-        return new PlatenView(kept.Version, newest is null ? [] : [.. newest.PointsF.Select((p, i) => new PlatenPoint(PlatenMap.Names[i], Shown.Temperature(p, f), newest.ColdSpots().Contains(i)))],
-            newest is null ? "not yet measured" : Said(newest, f), due is { } day ? Shown.DayAndYear(day, f) : "", due < today,
+        return new PlatenView(kept.Version, newest is null ? [] : [.. newest.PointsF.Select((p, i) => new PlatenPoint(PlatenMap.Names[i], Shown.Temperature(p, f), newest.ColdSpots(press.ColdBelowF).Contains(i)))],
+            newest is null ? "not yet measured" : Said(newest, press, f), due is { } day ? Shown.DayAndYear(day, f) : "", due < today,
             [.. book.Recipes.Select(r => r.TemperatureF).Distinct().Order().Select(t => new SetFor(t, Shown.Temperature(t, f), press.OffsetFor(t) is null ? "" : Shown.Temperature(press.SetPointF(t), f), press.OffsetFor(t) is null ? "" : Shown.Temperature(press.HottestF(t), f)))],
-            [.. (press.Maps ?? []).Reverse().Select(m => $"{Shown.DayAndYear(m.Day, f)}: {Said(m, f)}{(m.By.Length > 0 ? $", by {m.By}" : "")}")], Since(c, desk, press, book), [.. (press.Accessories ?? []).Select(a => Wear(c, press, book, a))]);
+            [.. (press.Maps ?? []).Reverse().Select(m => $"{Shown.DayAndYear(m.Day, f)}: {Said(m, press, f)}{(m.By.Length > 0 ? $", by {m.By}" : "")}")], Since(c, desk, press, book), [.. (press.Accessories ?? []).Select(a => Wear(c, press, book, a))]);
     });
 
     /// <summary>Adds a map; what is set from now on follows from it.</summary>
@@ -183,9 +183,9 @@ internal static class PressCheckEndpoints
         return new(read.Simulated, read.On, read.SetPointF, read.HeatF, Shown.Temperature(read.HeatF, f), said, read.HeatF > HotF, read.Faster);
     }
 
-    private static string Said(PlatenMap m, FigureFormat f)
+    private static string Said(PlatenMap m, Press press, FigureFormat f)
     {
-        var cold = m.ColdSpots();
+        var cold = m.ColdSpots(press.ColdBelowF);
         // differences of degrees are told in the shop's unit too
         string Difference(double fahrenheit) => f.Celsius ? $"{Shown.Number(fahrenheit * 5 / 9, 0, f)} °C" : $"{Shown.Number(fahrenheit, 0, f)} °F";
         return $"set {Shown.Temperature(m.SetPointF, f)}, mean {Shown.Temperature(m.MeanF(), f)}, {Difference(m.SpreadF())} from coldest to hottest{(cold.Count > 0 ? $"; cold {string.Join(", ", cold.Select(i => PlatenMap.Names[i]))}" : "")}{(m.Doubtful ? "; doubtful: infrared on bare metal" : "")}";

@@ -131,7 +131,7 @@ internal static class OrderViews
     }
 
     // a cold spot is said before what the maker warns of: it spoils prints quietly
-    private static string Cautions(Press press) => press.Maps is { Count: > 0 } maps && maps[^1].ColdSpots() is { Count: > 0 } cold ? $"Cold spot {string.Join(", ", cold.Select(i => PlatenMap.Names[i]))}: keep prints off it. {press.Cautions}" : press.Cautions;
+    private static string Cautions(Press press) => press.Maps is { Count: > 0 } maps && maps[^1].ColdSpots(press.ColdBelowF) is { Count: > 0 } cold ? $"Cold spot {string.Join(", ", cold.Select(i => PlatenMap.Names[i]))}: keep prints off it. {press.Cautions}" : press.Cautions;
 
     // a test, or that there is none, is said before what the recipe warns of
     private static string Warned(Recipe recipe, Core.Blanks.Style style, Core.Blanks.Colourway colour, ShopBook book) => SpotTest.Of(recipe, style, colour, book.Tests ?? []) switch

@@ -30,6 +30,7 @@ export const freshPress = (): Omit<Press, 'id'> => ({
   dials: null,
   loadsBeside: false,
   accessories: null,
+  coldBelowF: 10,
   cautions:
     'The platen burns: gloves, and hands clear. Never leave it closed. Into the wall socket. The maker’s manual decides.',
 })

@@ -34,6 +34,7 @@ export const freshFilmPrinter = (): Omit<FilmPrinter, 'id'> => ({
   cleaningPricePerMl: 0,
   printsPerDay: 30,
   cure: 'oven',
+  cureF: 250,
   equipment: { ...hour },
   cautions: 'Powder is fine dust: extraction and mask. Oven and film burn. The data sheets decide.',
 })
