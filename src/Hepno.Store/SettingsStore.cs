@@ -35,7 +35,7 @@ internal static class SettingsStore
             packagings.Count == 0 ? null : packagings, r.Real("parcel_minutes"), r.Word<SizePricing>("size_pricing"),
             people.Count == 0 ? null : people, costs.Count == 0 ? null : costs, r.Real("productive_share"), r.Text("tier_steps") is { Length: > 0 } steps ? [.. steps.Split(',').Select(t => int.Parse(t, CultureInfo.InvariantCulture))] : null,
             r.Real("hands_factor"), spoilage.Count == 0 ? null : spoilage, r.Real("swap_minutes"), r.Real("dial_minutes"), r.Flag("set_up_while_heating"), r.Money("theirs_micros"),
-            new FloorHabits(r.Word<FloorPolicy>("floor_policy"), r.Flag("first_piece"), r.Int("rack_places"), r.Flag("measured"), r.Flag("cold_plate"), r.Flag("hands_on_only"), r.Word<SecondHabit>("second_habit"), times.Count == 0 ? null : times, covers.Count == 0 ? null : covers, r.Flag("test_first"), r.Flag("prepare_beside")), r.Money("rule_of_thumb_micros"), r.Word<HandsWorth>("hands_worth"), r.Money("hands_worth_micros")), r.Long("version")));
+            new FloorHabits(r.Word<FloorPolicy>("floor_policy"), r.Flag("first_piece"), r.Int("rack_places"), r.Flag("measured"), r.Flag("cold_plate"), r.Flag("hands_on_only"), r.Word<SecondHabit>("second_habit"), times.Count == 0 ? null : times, covers.Count == 0 ? null : covers, r.Flag("test_first"), r.Flag("prepare_beside")), r.Money("rule_of_thumb_micros"), r.Word<HandsWorth>("hands_worth"), r.Money("hands_worth_micros"), r.Text("unattended") is { Length: > 0 } alone ? alone.Split('\n') : null), r.Long("version")));
     }, _ => "1", (connection, n, version) =>
     {
         var (retail, wholesale) = (n.PolicyFor(Channel.Retail), n.PolicyFor(Channel.Wholesale));
@@ -49,7 +49,7 @@ internal static class SettingsStore
             ("retail_kind", retail.Kind), ("retail_multiple_micros", retail.Multiple), ("retail_of", retail.Of), ("retail_hour_micros", retail.PerHour),
             ("wholesale_kind", wholesale.Kind), ("wholesale_margin_micros", wholesale.MarginShare), ("wholesale_multiple_micros", wholesale.Multiple), ("wholesale_of", wholesale.Of), ("wholesale_hour_micros", wholesale.PerHour),
             ("least_margin_micros", n.LeastMarginShare), ("fee_base", n.FeeBase), ("inversion", n.Inversion), ("parcel_minutes", n.ParcelMinutes), ("size_pricing", n.SizePricing), ("productive_share", n.ProductiveShare), ("tier_steps", string.Join(',', n.TierSteps ?? [])), ("hands_factor", n.HandsFactor),
-            ("swap_minutes", n.SwapMinutes), ("dial_minutes", n.DialMinutes), ("set_up_while_heating", n.SetUpWhileHeating), ("theirs_micros", n.TheirsPerPiece), ("rule_of_thumb_micros", n.RuleOfThumb), ("hands_worth", n.HandsWorth), ("hands_worth_micros", n.HandsWorthAnHour),
+            ("swap_minutes", n.SwapMinutes), ("dial_minutes", n.DialMinutes), ("set_up_while_heating", n.SetUpWhileHeating), ("theirs_micros", n.TheirsPerPiece), ("rule_of_thumb_micros", n.RuleOfThumb), ("hands_worth", n.HandsWorth), ("hands_worth_micros", n.HandsWorthAnHour), ("unattended", string.Join('\n', n.Unattended ?? [])),
             ("floor_policy", floor.Policy), ("first_piece", floor.FirstPiece), ("rack_places", floor.RackPlaces), ("measured", floor.Measured), ("cold_plate", floor.ColdPlate), ("hands_on_only", floor.HandsOnOnly), ("second_habit", floor.Second), ("test_first", floor.TestFirst), ("prepare_beside", floor.PrepareBeside));
         connection.Execute("DELETE FROM packaging");
         foreach (var table in Children)

@@ -167,13 +167,19 @@ internal sealed class Desk(Db db, ShopClock clock)
     /// <summary>What is on the presses: orders with their yes, not yet pressed.</summary>
     public static FloorPlan Floor(IReadOnlyList<OrderCase> open, ShopBook book, DateTime wall)
     {
-        var empty = new FloorPlan(wall, new OpenHours(book.Numbers.Week), [.. book.Presses, .. book.Benches()], [], book.Numbers.Hands(), new(book.Numbers.SwapMinutes, book.Numbers.DialMinutes, book.Numbers.SetUpWhileHeating));
+        var empty = new FloorPlan(wall, new OpenHours(book.Numbers.Week), [.. book.Presses, .. book.Benches()], [], book.Numbers.Hands(), new(book.Numbers.SwapMinutes, book.Numbers.DialMinutes, book.Numbers.SetUpWhileHeating)) { Machines = MachineHours.Empty(new(book.Numbers.Week), wall, book.Numbers.Unattended) };
         if (book.Presses.Count == 0)
         {
             return empty;
         }
-        var works = open.Where(c => c.Frozen is not null && c.Order.Facts.Approval is not null && c.Standing.Station is Station.Gather or Station.Press).SelectMany(c => Works(c, book, wall)).ToList();
-        return empty with { Placed = PressPlanner.Plan(works, empty) };
+        var accepted = open.Where(c => c.Frozen is not null && c.Order.Facts.Approval is not null && c.Standing.Station is Station.Gather or Station.Press).OrderBy(c => c.Order.Ask.DueAt ?? DateTime.MaxValue).ThenBy(c => c.Order.Number);
+        var (works, machines) = (new List<PressWork>(), empty.Machines);
+        foreach (var c in accepted)
+        {
+            (var own, machines) = Works(c, book, empty with { Machines = machines });
+            works.AddRange(own);
+        }
+        return empty with { Placed = PressPlanner.Plan(works, empty), Machines = machines };
     }
 
     /// <summary>Holds every method against a line; null while it is not complete or there is no press.</summary>
@@ -311,19 +317,30 @@ internal sealed class Desk(Db db, ShopClock clock)
         return [.. sent is null ? cases : cases.Select(l => sent.Lines.FirstOrDefault(f => f.LineId == l.Asked.Id) is { } f ? l with { Style = f.Style, Colourway = f.Colourway, Frozen = f } : l)];
     }
 
-    private static IEnumerable<PressWork> Works(OrderCase c, ShopBook book, DateTime wall)
+    // what an order has still to go through: its machines after those of orders wanted before, then its presses
+    private static (List<PressWork> Works, MachineHours Machines) Works(OrderCase c, ShopBook book, FloorPlan floor)
     {
+        var (wall, machines) = (floor.Now, floor.Machines);
+        var works = new List<PressWork>();
+        var made = c.Order.Facts.Items.Where(i => i.DoneAt is not null).Select(i => i.Id).ToHashSet();
         var q = c.Frozen!;
         var last = c.Order.Facts.Items.Where(i => i.DoneAt is null).OrderByDescending(i => i.Expected).FirstOrDefault();
         var arrives = last is null || last.Expected < wall ? wall : last.Expected;
         var started = c.Order.Facts.RunStartedAt is { } at ? ShopClock.Wall(at, book.Numbers.TimeZone) : (DateTime?)null;
         foreach (var line in q.Lines)
         {
-            var work = Comparer.WorkOf(c.Order.Id, line.LineId, c.CodeOf(line.LineId), q.InHand(line), line.Band.Decorations, arrives, last is null ? "everything is here" : $"{last.Text} comes", c.Order.Ask.DueOf(q.AskOf(line)), book);
-            yield return work with { StartedAt = started, Moved = c.Order.Facts.Moves?.FirstOrDefault(m => m.LineId == line.LineId) is { } m ? new(m.PressId, m.From) : null };
+            // while the list of what to buy is not made, everything is still to be ordered
+            var (here, cause) = c.Order.Facts.Items.Count > 0 || c.Standing.Station != Station.Gather ? (arrives, last is null ? "everything is here" : $"{last.Text} comes")
+                : floor.Arrival(q.AskOf(line).Theirs ? null : line.Style, [.. line.Band.Decorations.SelectMany(d => d.Purchases)], line.Band.Decorations.Any(d => d.BringsBlank));
+            var work = Comparer.WorkOf(c.Order.Id, line.LineId, c.CodeOf(line.LineId), q.InHand(line), line.Band.Decorations, here, cause, c.Order.Ask.DueOf(q.AskOf(line)), book);
+            var printing = line.Band.Decorations.Where(d => c.Standing.Station == Station.Gather && !made.Contains($"prepare-{d.Placement.Id}")).Select(d => d.MachineWork(work.Pieces)).OfType<MachineWork>().ToList();
+            (machines, var printedAt, var machine) = machines.With(printing, work.ReadyAt);
+            work = printedAt > work.ReadyAt ? work with { ReadyAt = printedAt, ReadyCause = machine } : work;
+            works.Add(work with { PromisedAt = line.Band.Promise?.At, StartedAt = started, Moved = c.Order.Facts.Moves?.FirstOrDefault(m => m.LineId == line.LineId) is { } m ? new(m.PressId, m.From) : null });
             // a begun order's lines follow each other
             started = started?.AddMinutes(work.Pieces * work.MinutesPerPiece);
         }
+        return (works, machines);
     }
 
     private static Customer? Customer(SqliteConnection connection, Order order) => order.Ask.CustomerId is { } id ? Aggregates.Customers.Get(connection, id)?.Value : null;

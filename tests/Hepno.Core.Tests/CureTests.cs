@@ -17,7 +17,7 @@ public class CureTests
         [new(Supply.ColourInk, ["Skerry pigment"], 800, 100), new(Supply.WhiteInk, [], 500, 100), new(Supply.Film, [], 3900, 200), new(Supply.Powder, ["Marl fine", "Marl coarse"], 1000, 150)],
         [new(Supply.Powder, "marl FINE", "P-7", Monday, 1000, "Wren"), new(Supply.WhiteInk, "Skerry white", "", Monday.AddHours(1), 400, "")]);
 
-    private static readonly FilmPrinter Skua = new("skua", "Skua", 13, 0.25, 11, 0.011, 0.16m, 0.014, 0.14m, true, 0.0042m, 0.016, 0.028m, 18, 0.05m, 35, FilmCure.Oven, new EquipmentHour(0, 0, 1, 1, 0, 0, 0), "");
+    internal static readonly FilmPrinter Skua = new("skua", "Skua", 13, 0.25, 11, 0.011, 0.16m, 0.014, 0.14m, true, 0.0042m, 0.016, 0.028m, 18, 0.05m, 35, FilmCure.Oven, new EquipmentHour(0, 0, 1, 1, 0, 0, 0), "");
 
     private static readonly CureBatch Batch = new("b", 31, "skua", Monday, "", 250, 2, "", CureSign.Glossy, ControlPrint.NotYet, ControlPrint.NotYet, [new("o", "1", "f", 12, false)], [], CureUse.None, CureVerdict.Open, "");
 

@@ -48,7 +48,7 @@ public sealed class TwelveTests(Shop shop) : IClassFixture<Shop>
     [InlineData("embroidery", "Stitch", "Bittern")]
     [InlineData("screen-out", "Count", "the table")]
     [InlineData("pod-out", "Count", "the table")]
-    [InlineData("digital-transfer", "", "Gannet")]
+    [InlineData("digital-transfer", "", "Gannet or Petrel")]
     public async Task Every_further_method_goes_along_the_whole_line(string method, string work, string where)
     {
         var few = await shop.Get("/api/outside-printers");
@@ -62,7 +62,9 @@ public sealed class TwelveTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal(method != "pod-out", items.Contains("blanks"));
         var run = await shop.Get($"/api/runs/{journey.Id}");
         var pass = run.GetProperty("lines")[0].GetProperty("passes")[0];
-        Assert.Equal((work, where), (pass.GetProperty("work").GetString(), run.GetProperty("lines")[0].GetProperty("press").GetString()));
+        Assert.Equal(work, pass.GetProperty("work").GetString());
+        // which of two presses is free sooner is the plan's to say
+        Assert.Contains(run.GetProperty("lines")[0].GetProperty("press").GetString(), where.Split(" or "));
         Assert.Equal(work.Length > 0, pass.GetProperty("temperature").GetString()!.Length == 0);
         Assert.StartsWith("%PDF", (await shop.CreateClient().GetStringAsync($"/api/runs/{journey.Id}/sheet.pdf"))[..4], StringComparison.Ordinal);
         await journey.Pressing();

@@ -122,6 +122,8 @@ public static class Comparer
         var shown = Money.Shown([.. cost.Cost.Parts.Select(p => p.Value)], n.Format.MinorDigits);
         var purchases = answer.Decorations.SelectMany(d => d.Purchases).ToList();
         var (readyAt, cause) = floor.Arrival(ask.Theirs ? null : ask.Style, purchases, answer.Decorations.Any(d => d.BringsBlank));
+        var (_, printedAt, machine) = floor.Machines.With([.. answer.Decorations.Select(d => d.MachineWork(ask.Pieces)).OfType<MachineWork>()], readyAt);
+        (readyAt, cause) = printedAt > readyAt ? (printedAt, machine) : (readyAt, cause);
         readyAt = floor.Hours.Add(readyAt, WorkSteps.Attended(n.Habits().Apart(answer.Decorations.SelectMany(d => d.Preparation))) * ask.Pieces / 60).AddMinutes(answer.Decorations.Max(d => d.WaitMinutes));
         var promise = PressPlanner.PromiseFor(WorkOf("", "", "", ask, answer.Decorations, readyAt, cause, dueAt, book), floor);
         var clock = WorkSteps.Clock(LineFloor.Before(ask.Style.Kind, answer.Decorations, n.Standards()).Concat(n.Standards().After).Concat(answer.Decorations.SelectMany(d => d.Steps.Concat(d.Preparation))));

@@ -60,6 +60,7 @@ public sealed record LearnedSpoilage(string MethodId, double Share);
 /// <param name="RuleOfThumb">The multiple of materials a piece was sold at before there were figures, shown beside the price; 0 for none.</param>
 /// <param name="HandsWorth">When an hour of hands is worth more than its wage.</param>
 /// <param name="HandsWorthAnHour">How much more, where it is typed.</param>
+/// <param name="Unattended">Machines, by their identity, that run day and night; null for none: the others run in the open hours.</param>
 public sealed record ShopNumbers(
     string ShopName, string Address, string Contact, FigureFormat Format, string Paper, string TimeZone, decimal Wage, decimal OverheadPerHour, decimal TariffPerKwh,
     decimal ConsumablesPerStart, decimal PackingPerPiece, double OrderMinutes, double ArtworkMinutes, decimal FeeShare, decimal FeeFixed, decimal TaxShare,
@@ -67,7 +68,7 @@ public sealed record ShopNumbers(
     PricePolicy? Retail = null, PricePolicy? Wholesale = null, decimal LeastMarginShare = 0, FeeBase FeeBase = FeeBase.Everything, InversionRule Inversion = InversionRule.OfferLarger,
     IReadOnlyList<Packaging>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged,
     IReadOnlyList<Person>? People = null, IReadOnlyList<FixedCost>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null,
-    double HandsFactor = 1, IReadOnlyList<LearnedSpoilage>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true, decimal TheirsPerPiece = 0, FloorHabits? Floor = null, decimal RuleOfThumb = 3, HandsWorth HandsWorth = HandsWorth.ByPlan, decimal HandsWorthAnHour = 0)
+    double HandsFactor = 1, IReadOnlyList<LearnedSpoilage>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true, decimal TheirsPerPiece = 0, FloorHabits? Floor = null, decimal RuleOfThumb = 3, HandsWorth HandsWorth = HandsWorth.ByPlan, decimal HandsWorthAnHour = 0, IReadOnlyList<string>? Unattended = null)
 {
     /// <summary>Starting values of a new shop; each is the owner's to change.</summary>
     public static ShopNumbers Default { get; } = new("My shop", "", "", FigureFormat.Default, "letter", "UTC", 18.00m, 7.20m, 0.21m, 0.06m, 0.22m, 25, 5, 0.029m, 0.30m, 0m, 40m, 0.25m, 0.5m, 14, 0.15,
@@ -182,6 +183,10 @@ public sealed record ShopNumbers(
         if (ValidityDays is < 1 or > 365)
         {
             yield return new("range", $"{ValidityDays} days of validity is outside 1 to 365.", "validityDays", "14 is usual.");
+        }
+        if (Unattended is { Count: > 100 } || (Unattended ?? []).Any(m => m.Length is 0 or > 100 || m.Contains('\n')))
+        {
+            yield return new("range", "The machines that run day and night cannot be kept.", "unattended", "Name each by its identity, at most 100 of them.");
         }
         if (SlowTenthShare is < 0 or > 2)
         {

@@ -45,6 +45,14 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
     /// <summary>Its way where the piece is decorated in several; empty for the line's own.</summary>
     public string MethodId { get; init; } = "";
 
+    /// <summary>The shop's machine that prints or cuts it; null where none does, and in quotes sent before it was kept.</summary>
+    public Planning.Machine? Machine { get; init; }
+
+    /// <summary>What its machine does for so many pieces; null where none does anything by itself.</summary>
+    /// <param name="pieces">Pieces of the line.</param>
+    public Planning.MachineWork? MachineWork(int pieces) => Machine is null ? null
+        : new(Machine, Preparation.Where(s => s.ByItself && !s.Press).Sum(s => s.Seconds) * Prints(pieces) / 60, Preparation.Any(s => s.Code == "thread"));
+
     /// <summary>True where others print on a blank of theirs: nothing else is done on it here.</summary>
     public bool IsOnTheirBlank() => BringsBlank && BenchId == ShopBook.Table.Id;
 

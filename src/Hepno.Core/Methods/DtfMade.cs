@@ -118,7 +118,10 @@ public sealed class DtfMade : IDecorationMethod
         List<Purchase> own = rows is null ? [] : [new Purchase($"own-film-{p.Id}", $"{laid.Count} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)} on own film", "", 0, rows.LengthIn, "in", mine! with { Label = $"{place} film", Value = mine.Value * laid.Count, How = "length × width × price" }, rows, null)];
         return new(p, mine is null ? print : laid.Each(print), laid.Count + laid.Lying, Failure(ask, book), recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)),
             mine is null ? [] : [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), .. steps.PowderAndCure(printer.Cure, laid.Count, steps.CutOut(p.WidthIn, p.HeightIn, film?.CutRound.GetValueOrDefault(laid.Key) ?? 0))], own, Prepare: mine is null ? "" : "Print, powder and cure")
-        { OneMore = mine is null ? print : laid.Each(DecorationPlan.Bare(print)) };
+        {
+            OneMore = mine is null ? print : laid.Each(DecorationPlan.Bare(print)),
+            Machine = mine is null ? null : new(printer.Id, printer.Name),
+        };
     }
 
     private static Figure InRows(RollRows rows, FilmPrinter printer) => Figure.Of("film", "Film", Money.Times(rows.LengthIn * rows.RollWidthIn / rows.Count, printer.FilmPricePerIn2), "length × width × price ÷ prints",

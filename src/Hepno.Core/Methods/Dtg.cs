@@ -93,6 +93,6 @@ public sealed class Dtg : IDecorationMethod
         var material = Print(p, printer, white, book.Numbers.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment));
         // threading onto the printer's platen is a rethreading: the cure has its own
         List<WorkStep> preparation = [.. white ? steps.Pretreated : [], new("thread", "Thread onto the printer", steps.Thread(ask.Style.Kind), true, false), StepStandards.Print(p.AreaIn2 * (white ? 2 : 1), printer.SpeedIn2PerMinute)];
-        return new(p, material, 0, SpoilageChance.Of(Key, FailurePrior, ask, book), recipe, steps.Cured(recipe), preparation, [], Prepare: white ? "Pretreat and print" : "Print");
+        return new DecorationPlan(p, material, 0, SpoilageChance.Of(Key, FailurePrior, ask, book), recipe, steps.Cured(recipe), preparation, [], Prepare: white ? "Pretreat and print" : "Print") { Machine = new(printer.Id, printer.Name) };
     }
 }

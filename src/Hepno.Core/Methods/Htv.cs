@@ -106,7 +106,7 @@ public sealed class Htv : IDecorationMethod
             MachineTime.Of(cutter.Equipment, cutSeconds * p.Colours, n.TariffPerKwh, $"Floor: {cutter.Name}", book.TendingOf(cutter.Id, cutter.Equipment)) with { Code = "cutter", Label = "Cutter" });
         var purchases = layers.Select((l, i) => (l.Cost, l.Rows, Layer: i)).Where(l => l.Rows is not null).Select((l, at) => new Purchase($"vinyl-{p.Id}-{l.Layer + 1}", $"{film.Product}, {place.ToLowerInvariant()}, {ColourName(l.Layer)}", film.Supplier, film.LeadDays, l.Rows!.LengthIn, "in", l.Cost, l.Rows, null,
             Hex: cutting.Layers[l.Layer].Hex, Note: at == 0 ? cutting.Said(n.Format) : "", MaterialId: film.Id, Layer: l.Layer)).ToList();
-        return new(p, material, count, failure, recipe, n.Standards().Layers(recipe, p.Colours, rethread, cutting.IsClose), [new("cut", "Cut", cutSeconds * p.Colours, false, false, true), .. cutting.Layers.Select((l, i) => n.Standards().Weed(l.PaintIn2, p.ThinnestLinePt) with { Label = $"Weed the {Ordinals[i]} colour" })], purchases, Prepare: "Cut and weed");
+        return new DecorationPlan(p, material, count, failure, recipe, n.Standards().Layers(recipe, p.Colours, rethread, cutting.IsClose), [new("cut", "Cut", cutSeconds * p.Colours, false, false, true), .. cutting.Layers.Select((l, i) => n.Standards().Weed(l.PaintIn2, p.ThinnestLinePt) with { Label = $"Weed the {Ordinals[i]} colour" })], purchases, Prepare: "Cut and weed") { Machine = new(cutter.Id, cutter.Name) };
     }
 
     // what a piece on the Shelf takes is not bought: the order that left it has paid for it

@@ -145,6 +145,9 @@ public sealed class Sublimation : IDecorationMethod
         }
         return new(p, Pair(one), attempts, failure, recipe, atPress,
             [StepStandards.Print(p.AreaIn2 * copies, printer.SpeedIn2PerMinute), steps.CutApart with { Seconds = steps.CutApart.Seconds * copies }], [purchase], Prepare: "Print the dye paper and cut it apart")
-        { OneMore = Pair(DecorationPlan.Bare(one)) };
+        {
+            OneMore = Pair(DecorationPlan.Bare(one)),
+            Machine = new(printer.Id, printer.Name),
+        };
     }
 }

@@ -106,6 +106,7 @@ public sealed class SublimationAllOver : IDecorationMethod
             [StepStandards.Print(width * height * Sides, printer.SpeedIn2PerMinute), steps.Joined(tiles.Seams * Sides)], [purchase], Prepare: "Print the sheets and join them")
         {
             OnPlaten = new(Math.Min(press.PlatenWidthIn, width), Math.Min(press.PlatenHeightIn, height)),
+            Machine = new(printer.Id, printer.Name),
         };
     }
 }

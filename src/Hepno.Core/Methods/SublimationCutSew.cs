@@ -109,8 +109,8 @@ public sealed class SublimationCutSew : IDecorationMethod
             MachineTime.Of(calender.Equipment, seconds, n.TariffPerKwh, floor, book.TendingOf(calender.Id, calender.Equipment), "drum and printer", "in² ÷ speed + in ÷ speed"));
         var purchase = new Purchase($"cloth-{p.Id}", $"{cloth.Product}, {cloth.WidthIn:0.#} in wide, for {made} {GarmentNouns.Of(ask.Style.Kind, made)}", cloth.Supplier, cloth.LeadDays, billed, "in",
             Figure.Of("buy", "Cloth", (fabric.Value + freight.Value) * made, "a garment's cloth and freight × garments", fabric, freight, sewn), null, null, Markers: markers);
-        return new(p, material, made, failure, Recipe.NoHeat(calender.Id, "sewn right sides together", "Needle and shears: fingers clear. The label says fibre, origin and care as the law there wants."),
+        return new DecorationPlan(p, material, made, failure, Recipe.NoHeat(calender.Id, "sewn right sides together", "Needle and shears: fingers clear. The label says fibre, origin and care as the law there wants."),
             [steps.Sewn], [StepStandards.Print(markers.PartsIn2 / made, calender.PrintIn2PerMinute), StepStandards.Calendered(markers.FabricIn / made / calender.InPerMinute * 60), steps.CutOut(markers.OutlineIn / made)], [purchase],
-            Prepare: $"Print mirrored, calender and cut {Shown.Length(Math.Ceiling(markers.FabricIn), f)} of cloth", BenchId: ShopBook.SewingTable.Id, BringsBlank: true);
+            Prepare: $"Print mirrored, calender and cut {Shown.Length(Math.Ceiling(markers.FabricIn), f)} of cloth", BenchId: ShopBook.SewingTable.Id, BringsBlank: true) { Machine = new(calender.Id, calender.Name) };
     }
 }

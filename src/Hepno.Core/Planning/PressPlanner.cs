@@ -25,7 +25,8 @@ namespace Hepno.Core.Planning;
 /// <param name="Passes">How the press must stand for each pass; null for its own platen throughout.</param>
 /// <param name="CeilingF">Hottest the cloth takes, °F; null where nothing is too hot.</param>
 /// <param name="BenchId">The place of work without heat it is done at; empty for a press.</param>
-public sealed record PressWork(string OrderId, string LineId, string Code, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, string ReadyCause, DateTime? DueAt, double TailMinutes, double SlowTenthMinutes, DateTime? StartedAt, double WidthIn, double HeightIn, GarmentKind Kind = GarmentKind.Tee, Moved? Moved = null, IReadOnlyList<PressPass>? Passes = null, double? CeilingF = null, string BenchId = "");
+/// <param name="PromisedAt">When it was promised by its quote; null while nothing is.</param>
+public sealed record PressWork(string OrderId, string LineId, string Code, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, string ReadyCause, DateTime? DueAt, double TailMinutes, double SlowTenthMinutes, DateTime? StartedAt, double WidthIn, double HeightIn, GarmentKind Kind = GarmentKind.Tee, Moved? Moved = null, IReadOnlyList<PressPass>? Passes = null, double? CeilingF = null, string BenchId = "", DateTime? PromisedAt = null);
 
 /// <summary>A stretch of pressing without a pause.</summary>
 /// <param name="HeatFrom">When the platen begins to change its heat.</param>
@@ -74,6 +75,9 @@ public sealed record Promise(DateTime At, DateTime ArrivesAt, string ArrivesCaus
 /// <param name="SetUp">What hands take to make a press ready; null for the usual.</param>
 public sealed record FloorPlan(DateTime Now, OpenHours Hours, IReadOnlyList<Press> Presses, IReadOnlyList<PlacedWork> Placed, IReadOnlyList<Person>? People = null, SetUpTimes? SetUp = null)
 {
+    /// <summary>Until when machines are busy with what is already planned.</summary>
+    public MachineHours Machines { get; init; } = MachineHours.Empty(Hours, Now);
+
     /// <summary>What hands take to make a press ready.</summary>
     public SetUpTimes Times => SetUp ?? new();
 
@@ -153,7 +157,8 @@ public static class PressPlanner
         var best = slots.MinBy(c => c.Parts[^1].End);
         var ready = floor.Hours.Add(best.Parts[^1].End, work.TailMinutes);
         var promise = ToHalfHour(floor.Hours.Add(ready, work.SlowTenthMinutes), floor.Hours);
-        var late = work.DueAt is { } due ? Math.Max(0, (ready - due).TotalMinutes) : 0;
+        // late is what is after the day it is wanted, and what is after what was promised
+        var late = new[] { work.DueAt, work.PromisedAt }.Min() is { } by ? Math.Max(0, (ready - by).TotalMinutes) : 0;
         return new(work, best.Press.Id, best.Parts, ready, promise, late, late > 0 ? Why(work, best.Press, best.Parts, floor) : "");
     }
 

@@ -11,7 +11,7 @@ internal sealed record NumbersBody(string ShopName, string Address, string Conta
     decimal FeeShare, decimal FeeFixed, decimal TaxShare, decimal MinimumCharge, decimal RoundingStep, decimal DepositShare, int ValidityDays, double SlowTenthShare, IReadOnlyList<DayBody> Week,
     PolicyBody Retail, PolicyBody Wholesale, decimal LeastMarginShare, FeeBase FeeBase, InversionRule Inversion, IReadOnlyList<PackagingBody>? Packagings = null, double ParcelMinutes = 4, SizePricing SizePricing = SizePricing.Averaged,
     IReadOnlyList<PersonBody>? People = null, IReadOnlyList<FixedCostBody>? FixedCosts = null, double ProductiveShare = 0.6, IReadOnlyList<int>? TierSteps = null,
-    double HandsFactor = 1, IReadOnlyList<SpoilageBody>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true, decimal TheirsPerPiece = 0, FloorBody? Floor = null, decimal RuleOfThumb = 3, HandsWorth HandsWorth = HandsWorth.ByPlan, decimal HandsWorthAnHour = 0);
+    double HandsFactor = 1, IReadOnlyList<SpoilageBody>? Spoilage = null, double SwapMinutes = 3, double DialMinutes = 2, bool SetUpWhileHeating = true, decimal TheirsPerPiece = 0, FloorBody? Floor = null, decimal RuleOfThumb = 3, HandsWorth HandsWorth = HandsWorth.ByPlan, decimal HandsWorthAnHour = 0, IReadOnlyList<string>? Unattended = null);
 
 /// <summary>How the shop works at its presses; times and covers in seconds and money.</summary>
 internal sealed record FloorBody(FloorPolicy Policy, bool FirstPiece, int RackPlaces, bool Measured, bool ColdPlate, bool HandsOnOnly, SecondHabit Second, IReadOnlyList<StepTimeBody>? Times = null, IReadOnlyList<CoverPriceBody>? Covers = null, bool TestFirst = true, bool PrepareBeside = false)

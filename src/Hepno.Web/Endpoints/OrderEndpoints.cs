@@ -9,6 +9,7 @@ using Hepno.Store;
 using Hepno.Web.Deeds;
 using Hepno.Web.Views;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Endpoints;
 
@@ -111,7 +112,7 @@ internal sealed record HandOverBody(string To);
 /// <summary>Where a line is put on the press day; no press leaves it to the plan again.</summary>
 internal sealed record MoveBody(string LineId, string? PressId, DateTime From);
 
-/// <summary>What a move changed.</summary>
+/// <summary>What a move, or an order taken on, changed in the plan.</summary>
 /// <param name="Id">Order.</param>
 /// <param name="Version">Its version now.</param>
 /// <param name="Changes">Who becomes ready when, in sentences; empty when nothing else moved.</param>
@@ -345,8 +346,12 @@ internal static class OrderEndpoints
     /// <summary>Withdraws the sent quote.</summary>
     internal static Written Withdraw(string id, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Withdraw(c, desk, id, seen, request.Deed(desk.Clock, "quote withdrawn")));
 
-    /// <summary>Takes the customer's yes to the proof.</summary>
-    internal static Written Approve(string id, ApproveBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Approve(c, desk, id, body.By, seen, request.Deed(desk.Clock, "yes taken")));
+    /// <summary>Takes the customer's yes to the proof, and answers which other orders it pushes behind their day or promise.</summary>
+    internal static MovedView Approve(string id, ApproveBody body, Desk desk, HttpRequest request)
+    {
+        var seen = request.Seen();
+        return Replanned(id, desk, connection => OrderDeeds.Approve(connection, desk, id, body.By, seen, request.Deed(desk.Clock, "yes taken")), PressDays.Pushed);
+    }
 
     /// <summary>Notes the deposit, or the owner's override with its reason.</summary>
     internal static Written Deposit(string id, DepositBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.NoteDeposit(c, desk, id, body.Amount, body.OverrideReason, seen, request.Deed(desk.Clock, "deposit noted")));
@@ -355,15 +360,17 @@ internal static class OrderEndpoints
     internal static MovedView Move(string id, MoveBody body, Desk desk, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(connection =>
-        {
-            var book = desk.Book(connection);
-            FloorPlan Now() => Desk.Floor(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.TimeZone));
-            var before = Now();
-            var version = OrderDeeds.Move(connection, desk, id, body.LineId, body.PressId, body.From, seen, request.Deed(desk.Clock, body.PressId is null ? "left to the plan" : "moved on the press day"));
-            return new MovedView(id, version, PressDays.Changes(before, Now(), book.Numbers.Format));
-        });
+        return Replanned(id, desk, connection => OrderDeeds.Move(connection, desk, id, body.LineId, body.PressId, body.From, seen, request.Deed(desk.Clock, body.PressId is null ? "left to the plan" : "moved on the press day")), PressDays.Changes);
     }
+
+    // what a deed changes in the plan of all orders
+    private static MovedView Replanned(string id, Desk desk, Func<SqliteConnection, long> deed, Func<FloorPlan, FloorPlan, FigureFormat, IReadOnlyList<string>> said) => desk.Db.Write(connection =>
+    {
+        var book = desk.Book(connection);
+        FloorPlan Now() => Desk.Floor(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.TimeZone));
+        var before = Now();
+        return new MovedView(id, deed(connection), said(before, Now(), book.Numbers.Format));
+    });
 
     /// <summary>Ticks a gathered thing off, or on again.</summary>
     internal static Written Tick(string id, string itemId, TickBody body, Desk desk, HttpRequest request) => Do(id, desk, request, (c, seen) => OrderDeeds.Tick(c, desk, id, itemId, body.Done, seen, request.Deed(desk.Clock, body.Done ? "it came" : "it did not come")));

@@ -46,10 +46,15 @@ internal static class PressDays
     }
 
     /// <summary>Whose promise a new plan moves, most late first.</summary>
-    public static IReadOnlyList<string> Changes(FloorPlan before, FloorPlan after, FigureFormat f) =>
-        [.. after.Placed.Select(p => (Now: p, Then: before.Placed.FirstOrDefault(b => b.Work.OrderId == p.Work.OrderId && b.Work.LineId == p.Work.LineId)))
-            .Where(x => x.Then is not null && Math.Abs((x.Now.ReadyAt - x.Then.ReadyAt).TotalMinutes) >= 1).OrderByDescending(x => x.Now.LateMinutes)
-            .Select(x => x.Now.Parts.Count == 0 ? $"{x.Now.Work.Code} has no place: {x.Now.Why}." : $"{x.Now.Work.Code} ready {Shown.Moment(x.Now.ReadyAt, f)} instead of {Shown.Moment(x.Then!.ReadyAt, f)}{(x.Now.LateMinutes > 0 ? $", {Shown.Duration(x.Now.LateMinutes * 60)} late" : "")}.")];
+    public static IReadOnlyList<string> Changes(FloorPlan before, FloorPlan after, FigureFormat f) => Changed(before, after, _ => true, f);
+
+    /// <summary>Whom a new plan pushes behind the day they want it or the time they were promised.</summary>
+    public static IReadOnlyList<string> Pushed(FloorPlan before, FloorPlan after, FigureFormat f) => Changed(before, after, x => x.Now.LateMinutes > x.Then.LateMinutes, f);
+
+    private static List<string> Changed(FloorPlan before, FloorPlan after, Func<(PlacedWork Now, PlacedWork Then), bool> which, FigureFormat f) =>
+        [.. after.Placed.Select(p => (Now: p, Then: before.Placed.FirstOrDefault(b => b.Work.OrderId == p.Work.OrderId && b.Work.LineId == p.Work.LineId)!))
+            .Where(x => x.Then is not null && Math.Abs((x.Now.ReadyAt - x.Then.ReadyAt).TotalMinutes) >= 1 && which(x)).OrderByDescending(x => x.Now.LateMinutes)
+            .Select(x => x.Now.Parts.Count == 0 ? $"{x.Now.Work.Code} has no place: {x.Now.Why}." : $"{x.Now.Work.Code} ready {Shown.Moment(x.Now.ReadyAt, f)} instead of {Shown.Moment(x.Then.ReadyAt, f)}{(x.Now.LateMinutes > 0 ? $", {Shown.Duration(x.Now.LateMinutes * 60)} late" : "")}.")];
 
     private static GatherLane Lane(OrderCase c, FloorPlan floor, ShopBook book)
     {

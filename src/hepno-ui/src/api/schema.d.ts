@@ -1156,7 +1156,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Takes the customer's yes to the proof. */
+        /** Takes the customer's yes to the proof, and answers which other orders it pushes behind their day or promise. */
         post: operations["approve"];
         delete?: never;
         options?: never;
@@ -4872,6 +4872,7 @@ export interface components {
             finishes: string;
             /** @description Its way where the piece is decorated in several; empty for the line's own. */
             methodId: string;
+            machine: null | components["schemas"]["Machine"];
         };
         /** @description The deposit, or the owner's word that the order goes on without. */
         Deposit: {
@@ -5594,6 +5595,12 @@ export interface components {
             equipment: components["schemas"]["EquipmentHour"];
             /** @description What its manual and the powder's data sheet warn of. */
             cautions: string;
+            /**
+             * Format: double
+             * @description Heat its powder is cured at, by its sheet, °F.
+             * @default 250
+             */
+            cureF: number;
         };
         /** @description A film printer with what it takes. */
         FilmPrinterBody: {
@@ -5628,6 +5635,11 @@ export interface components {
             cure: components["schemas"]["FilmCure"];
             equipment: components["schemas"]["EquipmentBody"];
             cautions: string;
+            /**
+             * Format: double
+             * @default 250
+             */
+            cureF: number;
         };
         /** @description Film sold by length. */
         FilmRoll: {
@@ -7577,6 +7589,13 @@ export interface components {
             /** @description True when that is longer ago than it keeps. */
             isOld: boolean;
         };
+        /** @description A machine that prints, cuts or calenders while the operator is elsewhere. */
+        Machine: {
+            /** @description Identity. */
+            id: string;
+            /** @description The shop's name for it. */
+            name: string;
+        };
         /** @description What a machine wants done, and what was done. */
         MachineUpkeep: {
             /** @description The machine: a press, printer or cutter. */
@@ -7851,7 +7870,7 @@ export interface components {
              */
             from: string;
         };
-        /** @description What a move changed. */
+        /** @description What a move, or an order taken on, changed in the plan. */
         MovedView: {
             /** @description Order. */
             id: string;
@@ -7994,6 +8013,7 @@ export interface components {
              * @default 0
              */
             handsWorthAnHour: number;
+            unattended: null | string[];
         };
         /** @description Another method of a line, offered to the customer beside the quoted one or not. */
         OfferBody: {
@@ -9180,6 +9200,12 @@ export interface components {
             loadsBeside: boolean;
             /** @description Its pillows, foams and cover sheets; null for none. */
             accessories: null | components["schemas"]["Accessory"][];
+            /**
+             * Format: double
+             * @description A point of its platen further below the mean than this is a cold spot, °F.
+             * @default 10
+             */
+            coldBelowF: number;
         };
         /** @description A press. */
         PressBody: {
@@ -9205,6 +9231,11 @@ export interface components {
             /** @default false */
             loadsBeside: boolean;
             accessories: null | components["schemas"]["AccessoryBody"][];
+            /**
+             * Format: double
+             * @default 10
+             */
+            coldBelowF: number;
         };
         /** @description A day at the presses. */
         PressDayView: {
@@ -9494,6 +9525,11 @@ export interface components {
              * @default
              */
             benchId: string;
+            /**
+             * Format: date-time
+             * @description When it was promised by its quote; null while nothing is.
+             */
+            promisedAt: null | string;
         };
         /** @description A line's pieces went over a press. */
         PressedOn: {
@@ -11302,6 +11338,8 @@ export interface components {
              * @default 0
              */
             handsWorthAnHour: number;
+            /** @description Machines, by their identity, that run day and night; null for none: the others run in the open hours. */
+            unattended: null | string[];
         };
         /** @description Pieces of one size. */
         SizeBody: {
@@ -18447,7 +18485,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Written"];
+                    "application/json": components["schemas"]["MovedView"];
                 };
             };
             /** @description Bad Request */

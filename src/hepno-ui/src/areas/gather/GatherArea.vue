@@ -52,19 +52,27 @@ function begin(what: 'approve' | 'deposit'): void {
   reason.value = ''
   dialog.value = what
 }
+/** Other orders that the yes just taken pushes behind their day or promise. */
+const pushed = ref<string[]>([])
+watch(
+  () => shop.order?.id,
+  () => void (pushed.value = []),
+)
 async function approve(): Promise<void> {
   const o = shop.order
   if (!o) return
   if (
     await attempt(
       async () =>
-        void (await ask(
-          api.POST('/api/orders/{id}/approve', {
-            params: { path: { id: o.id } },
-            body: { by: by.value },
-            ...seen(o.version),
-          }),
-        )),
+        void (pushed.value = (
+          await ask(
+            api.POST('/api/orders/{id}/approve', {
+              params: { path: { id: o.id } },
+              body: { by: by.value },
+              ...seen(o.version),
+            }),
+          )
+        ).changes),
       `Yes from ${by.value}, noted.`,
     )
   ) {
@@ -275,6 +283,10 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
           ><Sign :kind="item.doneAt ? 'go' : 'maker'" />
         </label>
         <p v-for="text in order.cautions" :key="text" class="small"><Sign kind="caution" /> {{ text }}</p>
+        <div v-if="pushed.length > 0" class="heat" role="status">
+          <b>This yes pushes others behind:</b>
+          <p v-for="p in pushed" :key="p">{{ p }}</p>
+        </div>
         <p class="buttons">
           <button v-if="!order.facts.approval" class="go-button" @click="begin('approve')">Take their yes</button>
           <button
