@@ -297,7 +297,8 @@ internal sealed class Desk(Db db, ShopClock clock)
             return floor;
         }
         var work = Comparer.WorkOf(c.Order.Id, line.Asked.Id, c.CodeOf(line.Asked.Id), line.InHand!, band.Decorations, promise.ArrivesAt, promise.ArrivesCause, c.Order.Ask.DueOf(line.Asked), book);
-        return floor with { Placed = PressPlanner.Plan([work], floor) };
+        var machines = floor.Machines.With([.. band.Decorations.Select(d => d.MachineWork(work.Pieces)).OfType<MachineWork>()], work.ReadyAt).Then;
+        return floor with { Placed = PressPlanner.Plan([work], floor), Machines = machines };
     }
 
     private OrderCase Case(SqliteConnection connection, Versioned<Order> order, Customer? customer, StoredQuote? quote, IReadOnlyList<RunEvent> events, ShopBook book)
@@ -336,11 +337,24 @@ internal sealed class Desk(Db db, ShopClock clock)
             var printing = line.Band.Decorations.Where(d => c.Standing.Station == Station.Gather && !made.Contains($"prepare-{d.Placement.Id}")).Select(d => d.MachineWork(work.Pieces)).OfType<MachineWork>().ToList();
             (machines, var printedAt, var machine) = machines.With(printing, work.ReadyAt);
             work = printedAt > work.ReadyAt ? work with { ReadyAt = printedAt, ReadyCause = machine } : work;
-            works.Add(work with { PromisedAt = line.Band.Promise?.At, StartedAt = started, Moved = c.Order.Facts.Moves?.FirstOrDefault(m => m.LineId == line.LineId) is { } m ? new(m.PressId, m.From) : null });
+            works.Add(work with { PromisedAt = PromisedOf(c, line, floor, book), StartedAt = started, Moved = c.Order.Facts.Moves?.FirstOrDefault(m => m.LineId == line.LineId) is { } m ? new(m.PressId, m.From) : null });
             // a begun order's lines follow each other
             started = started?.AddMinutes(work.Pieces * work.MinutesPerPiece);
         }
         return (works, machines);
+    }
+
+    // the quote's word is for a yes, with the deposit, on the day it was sent: a later one moves it by as many working days
+    private static DateTime? PromisedOf(OrderCase c, FrozenLine line, FloorPlan floor, ShopBook book)
+    {
+        if (line.Band.Promise is not { } promise)
+        {
+            return null;
+        }
+        DateOnly Day(DateTime utc) => DateOnly.FromDateTime(ShopClock.Wall(utc, book.Numbers.TimeZone));
+        var facts = c.Order.Facts;
+        var settled = c.Frozen!.Deposit > 0 && facts.Deposit is null ? DateOnly.FromDateTime(floor.Now) : Day(new[] { facts.Approval!.At, facts.Deposit?.At ?? DateTime.MinValue }.Max());
+        return floor.Hours.Moved(promise.At, Day(c.Quote!.SentAt), settled);
     }
 
     private static Customer? Customer(SqliteConnection connection, Order order) => order.Ask.CustomerId is { } id ? Aggregates.Customers.Get(connection, id)?.Value : null;

