@@ -126,6 +126,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
             preparation.Add(steps.LiftBacking);
         }
         return new DecorationPlan(p, Figure.Sum("material", $"{place} paper print", parts), laid.Count + laid.Lying, Failure(ask, book), recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)),
-            preparation, [], Prepare: cutter is null ? "Print, let dry and trim" : "Print, let dry and cut out", WaitMinutes: DryMinutes) { Machine = new(printer.Id, printer.Name) };
+            preparation, [], Prepare: cutter is null ? "Print, let dry and trim" : "Print, let dry and cut out", WaitMinutes: DryMinutes)
+        { Machine = new(printer.Id, printer.Name) };
     }
 }

@@ -111,6 +111,7 @@ public sealed class SublimationCutSew : IDecorationMethod
             Figure.Of("buy", "Cloth", (fabric.Value + freight.Value) * made, "a garment's cloth and freight × garments", fabric, freight, sewn), null, null, Markers: markers);
         return new DecorationPlan(p, material, made, failure, Recipe.NoHeat(calender.Id, "sewn right sides together", "Needle and shears: fingers clear. The label says fibre, origin and care as the law there wants."),
             [steps.Sewn], [StepStandards.Print(markers.PartsIn2 / made, calender.PrintIn2PerMinute), StepStandards.Calendered(markers.FabricIn / made / calender.InPerMinute * 60), steps.CutOut(markers.OutlineIn / made)], [purchase],
-            Prepare: $"Print mirrored, calender and cut {Shown.Length(Math.Ceiling(markers.FabricIn), f)} of cloth", BenchId: ShopBook.SewingTable.Id, BringsBlank: true) { Machine = new(calender.Id, calender.Name) };
+            Prepare: $"Print mirrored, calender and cut {Shown.Length(Math.Ceiling(markers.FabricIn), f)} of cloth", BenchId: ShopBook.SewingTable.Id, BringsBlank: true)
+        { Machine = new(calender.Id, calender.Name) };
     }
 }
