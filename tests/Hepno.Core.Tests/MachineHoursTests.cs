@@ -24,8 +24,9 @@ public class MachineHoursTests
         Assert.Equal("Skua, 82 h of work", Empty().With([new(Skua, 82 * 60, false)], Now).Cause);
         // nothing to do is nothing to wait for
         Assert.Equal((Now, ""), (Empty().With([], Now.AddDays(3)).ReadyAt, Empty().With([new(Skua, 0, true)], Now.AddDays(3)).Cause));
-        // longer than any calendar
+        // longer than any calendar, and a queue of a thousand such
         Assert.True(Empty().With([new(Skua, 1e12, false)], Now).ReadyAt > Now.AddYears(1));
+        Assert.True(Empty().With([.. Enumerable.Repeat(new MachineWork(Skua, 1e12, false), 1000)], Now).ReadyAt < Now.AddYears(30));
     }
 
     [Fact]

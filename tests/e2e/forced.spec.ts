@@ -19,7 +19,7 @@ test('where the system forces its colours, what is chosen, the station, the acti
   server: _,
 }) => {
   await page.goto('/ask')
-  await page.evaluate(() => localStorage.setItem('hepno-in-hand', 'demo-205'))
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'demo-205'))
   await page.goto('/compare')
   await expect(page.getByLabel(/^Film, bought in: costs/)).toBeVisible()
   const page0 = await ground(page)

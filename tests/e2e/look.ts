@@ -4,7 +4,7 @@ import { sizes } from './views.ts'
 
 /** Looks at a view with an order in hand, at every size. */
 export async function look(page: Page, path: string, order: string): Promise<string[]> {
-  await page.evaluate((id) => localStorage.setItem('hepno-in-hand', id), order)
+  await page.addInitScript((id) => localStorage.setItem('hepno-in-hand', id), order)
   const findings: string[] = []
   for (const [width, height] of sizes) {
     await page.setViewportSize({ width, height })

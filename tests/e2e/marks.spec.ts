@@ -31,7 +31,7 @@ test('where a comma parts the cents, figures are shown and read with it, and wha
   await paid.post('lay-out')
   await paid.post('send')
   await paid.post('approve', { by: 'Isaura' })
-  await page.evaluate(() => localStorage.setItem('hepno-in-hand', 'comma'))
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'comma'))
   await page.goto('/gather')
   await page.getByRole('button', { name: /^Note the deposit/ }).click()
   const amount = page.getByRole('dialog').getByLabel(/^Paid, of/)

@@ -7,8 +7,8 @@ const textOf = async (pdf: Uint8Array): Promise<string> =>
   (await extractText(await getDocumentProxy(new Uint8Array(pdf)), { mergePages: true })).text.replace(/\s+/g, ' ')
 
 async function take(page: Page, order: string, path: string): Promise<void> {
-  await page.goto('/ask')
-  await page.evaluate((id) => localStorage.setItem('hepno-in-hand', id), order)
+  // before the page's own script: one that is still loading would put its own order there
+  await page.addInitScript((id) => localStorage.setItem('hepno-in-hand', id), order)
   await page.goto(path)
 }
 

@@ -91,7 +91,7 @@ for (const [path, order] of views)
     const findings: string[] = []
     const looked = new Set<string>()
     await page.goto('/ask')
-    await page.evaluate((id) => localStorage.setItem('hepno-in-hand', id), order)
+    await page.addInitScript((id) => localStorage.setItem('hepno-in-hand', id), order)
     const fresh = async () => {
       await page.goto(path)
       await expect(page.getByLabel('Order in hand', { exact: true })).toContainText('T-')

@@ -50,6 +50,9 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
     // a change for fewer pieces than this is an alternation, not an answer
     private const int Alternation = 3;
 
+    // prints to a piece's one, spares among them, at most
+    private const double WithSpares = 1.2;
+
     /// <summary>Reckons every way at every quantity: exact price steps, layouts laid about, minutes simulated up to 24 pieces and beyond by steady state and end effect.</summary>
     /// <param name="ask">The line with the rest of its order.</param>
     /// <param name="mark">The most the customer would pay a piece.</param>
@@ -67,7 +70,9 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
         var cheapest = held.Select(h => h.OrderBy(x => x.At.Cost).Select(x => x.Id).FirstOrDefault("")).ToList();
         var best = held.Select((h, i) => BestAt(h, i + 1, mark, LineCost.Fees(asks[i], book), worth ?? WorthOfHands.Nothing)).ToList();
         var (cheap, better) = (Stretches(cheapest), Stretches([.. best.Select(b => b.Id)]));
-        return new(most, lines, cheap, better, Nearly(held), Crossed(cheap, lines, book.Numbers.Format), Overtaken(better, lines, best, book.Numbers.Format),
+        // what the comparison at that count may not say to the cent is said as it is
+        string About(int pieces) => pieces > RibbonPoint.Every || (pieces * ask.Placements.Count * WithSpares) > LayoutSketch.Exact || (ask.Laid is not null && pieces == ask.Pieces) ? "about " : "";
+        return new(most, lines, cheap, better, Nearly(held), Crossed(cheap, lines, About, book.Numbers.Format), Overtaken(better, lines, best, About, book.Numbers.Format),
         [
             "prices at their real steps, tiers and least numbers",
             $"layouts of more than {LayoutSketch.Exact} prints by the length a print takes, not laid one by one",
@@ -139,7 +144,7 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
         return lasting.Zip(lasting.Skip(1)).Where(x => x.First.MethodId != x.Second.MethodId && x.Second.MethodId.Length > 0);
     }
 
-    private static List<Crossing> Overtaken(List<RibbonStretch> stretches, List<RibbonLine> lines, List<(string Id, IReadOnlyDictionary<string, (decimal Left, VerdictKind Kind)> Of)> best, FigureFormat f)
+    private static List<Crossing> Overtaken(List<RibbonStretch> stretches, List<RibbonLine> lines, List<(string Id, IReadOnlyDictionary<string, (decimal Left, VerdictKind Kind)> Of)> best, Func<int, string> about, FigureFormat f)
     {
         string Said(RibbonStretch before, RibbonStretch now)
         {
@@ -148,18 +153,18 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
             string Name(string id) => lines.First(l => l.MethodId == id).Name.ToLowerInvariant();
             // what led before may not fit any more
             var against = of.ContainsKey(before.MethodId) ? $"; {Name(before.MethodId)} {Leaves(before.MethodId)}" : "";
-            return $"from {now.From} on {Name(now.MethodId)} is better for us: it leaves {Leaves(now.MethodId)}{against}";
+            return $"from {now.From} on {Name(now.MethodId)} is better for us: it leaves {about(now.From)}{Leaves(now.MethodId)}{against}";
         }
         return [.. Changes(stretches).Where(c => c.Before.MethodId.Length > 0).Select(c => new Crossing(c.Now.From, c.Before.MethodId, c.Now.MethodId, Said(c.Before, c.Now)))];
     }
 
-    private static List<Crossing> Crossed(List<RibbonStretch> stretches, List<RibbonLine> lines, FigureFormat f)
+    private static List<Crossing> Crossed(List<RibbonStretch> stretches, List<RibbonLine> lines, Func<int, string> about, FigureFormat f)
     {
         var crossings = new List<Crossing>();
         foreach (var (before, now) in Changes(stretches))
         {
             var (a, b) = (lines.FirstOrDefault(l => l.MethodId == before.MethodId), lines.First(l => l.MethodId == now.MethodId));
-            var cost = Shown.Money(b.Costs[now.From - 1]!.Value, f);
+            var cost = about(now.From) + Shown.Money(b.Costs[now.From - 1]!.Value, f);
             crossings.Add(new(now.From, before.MethodId, now.MethodId, a is null ? $"from {now.From} on {b.Name.ToLowerInvariant()} can, at {cost} a piece" : $"from {now.From} on {b.Name.ToLowerInvariant()} costs less than {a.Name.ToLowerInvariant()}: {cost} a piece"));
         }
         return crossings;

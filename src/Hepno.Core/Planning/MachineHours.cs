@@ -18,8 +18,9 @@ public sealed record MachineWork(Machine Machine, double Minutes, bool OnCloth);
 /// <param name="FreeAt">When each is free, by its identity; those not named are free now.</param>
 public sealed record MachineHours(OpenHours Hours, DateTime Now, IReadOnlyList<string> Unattended, IReadOnlyDictionary<string, DateTime> FreeAt)
 {
-    // what takes longer is never done, and a calendar ends somewhere
+    // what takes longer is never done, and what waits longer waits no matter for what: a calendar ends somewhere
     private const double MostMinutes = 1_000_000;
+    private const int FurthestYears = 20;
 
     /// <summary>Nothing waits for any machine.</summary>
     public static MachineHours Empty(OpenHours hours, DateTime now, IReadOnlyList<string>? unattended = null) => new(hours, now, unattended ?? [], new Dictionary<string, DateTime>());
@@ -35,7 +36,7 @@ public sealed record MachineHours(OpenHours Hours, DateTime Now, IReadOnlyList<s
         {
             var begins = Later(free.GetValueOrDefault(work.Machine.Id, Now), work.OnCloth ? arrivesAt : Now);
             var minutes = Math.Min(work.Minutes, MostMinutes);
-            var ends = Unattended.Contains(work.Machine.Id) ? begins.AddMinutes(minutes) : Hours.Add(begins, minutes);
+            var ends = begins > Now.AddYears(FurthestYears) ? begins : Unattended.Contains(work.Machine.Id) ? begins.AddMinutes(minutes) : Hours.Add(begins, minutes);
             free[work.Machine.Id] = ends;
             if (ends > ready)
             {
