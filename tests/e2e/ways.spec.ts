@@ -12,7 +12,7 @@ test('with fifteen ways Compare stays calm: recommended in a sentence, opened by
   await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'ways'))
   await page.goto(`${server.url}/compare`)
   const advice = page.locator('.advice')
-  await expect(advice).toContainText('an hour')
+  await expect(advice).toContainText('of your hands')
   await expect(page.getByText('recommended', { exact: true })).toBeVisible()
   // the two best in full, the rest in a line each; what cannot is counted
   await expect(page.locator('section.band')).toHaveCount(2)
