@@ -183,7 +183,7 @@ const personOf = (id: string) => props.view.hands.find((h) => h.id === id)?.name
           {{ duration(b.lateMinutes * 60) }} late: {{ b.why }}
         </text>
       </g>
-      <text v-if="l.batches.length === 0" :x="left + 10" y="80" font-size="14" fill="var(--ink-2)">
+      <text v-if="l.batches.length === 0" :x="left + 10" y="80" font-size="14" fill="var(--ink-2)" class="over">
         nothing placed: the press stays cold
       </text>
     </g>
