@@ -1,4 +1,5 @@
 import { clean } from './axe.ts'
+import { order, tees } from './orders.ts'
 import { daysOn, expect, test } from './server.ts'
 
 /** The working day after tomorrow: by then everything of the demo but what is running is still to come. */
@@ -75,4 +76,29 @@ test('a day is planned, a batch moved by keys and by hand, taken back, and the d
   const opened = page.waitForEvent('popup')
   await page.keyboard.press('p')
   expect((await opened).url()).toContain(`press-day.pdf?day=${plan.day}`)
+})
+
+test('a yes that pushes others behind what they were promised names them where it is taken', async ({
+  page,
+  request,
+  server,
+}) => {
+  const quoted = async (id: string, pieces: number, days: number) => {
+    const o = order(request, server.url, id)
+    const dueDate = daysOn(days).toISOString().slice(0, 10)
+    await o.ask([{ ...tees, sizes: [{ size: 'M', pieces }] }], { dueDate })
+    await o.post('choose', { methodId: 'dtf-bought' })
+    await o.post('lay-out')
+    await o.post('send')
+    return o
+  }
+  await (await quoted('few', 4, 40)).post('approve', { by: 'Isaura' })
+  await quoted('many', 1000, 12)
+  await page.addInitScript(() => localStorage.setItem('hepno-in-hand', 'many'))
+  await page.goto('/gather')
+  await page.getByRole('button', { name: 'Take their yes', exact: true }).click()
+  await page.getByRole('button', { name: 'Note the yes, now' }).click()
+  const pushed = page.getByRole('status').filter({ hasText: 'This yes pushes others behind' })
+  await expect(pushed).toContainText(/T-\d+ ready .* instead of .* late\./)
+  await clean(page)
 })

@@ -136,6 +136,9 @@ public sealed record Style(
     /// <summary>Share of one fibre, 0 to 100.</summary>
     public double PercentOf(Fibre fibre) => Fabric.Where(f => f.Fibre == fibre).Sum(f => f.Percent);
 
+    /// <summary>What a dearer size costs more; 0 for the others.</summary>
+    public decimal SurchargeOf(string size) => Sizes.FirstOrDefault(s => s.Name == size)?.Surcharge ?? 0;
+
     /// <summary>How thick it lies on the platen: as said, else by its kind.</summary>
     public Thickness Lies() => Cloth?.Thickness ?? Kind switch
     {

@@ -19,7 +19,7 @@ public static class LandedBlank
         var source = $"Shelf: {style.Name}";
         var (price, why) = SupplierInvoice.Price(ask);
         var unit = Figure.Input("unit", style.Name, price, FigureUnit.Money, price == style.UnitPrice ? source : $"{source}, {why}");
-        var surcharges = ask.AsBaseSizes ? [] : ask.Sizes.Select(s => (s, Each: SupplierInvoice.Surcharge(style, s.Size))).Where(s => s.Each > 0)
+        var surcharges = ask.AsBaseSizes ? [] : ask.Sizes.Select(s => (s, Each: style.SurchargeOf(s.Size))).Where(s => s.Each > 0)
             .Select(s => Figure.Of($"surcharge-{s.s.Size}", s.s.Size, s.Each * s.s.Pieces / ask.Pieces, "pieces × surcharge ÷ all pieces",
                 Figure.Input("pieces", "Pieces", s.s.Pieces, FigureUnit.Count, "the ask"), Figure.Input("surcharge", "Surcharge", s.Each, FigureUnit.Money, source))).ToList();
         var sharing = ask.PiecesOfSupplier;

@@ -6,9 +6,6 @@ namespace Hepno.Core.Costing;
 /// <summary>What a supplier's goods in an order come to: what its price tiers by value and its free freight look at (docs/trade.md 10).</summary>
 public static class SupplierInvoice
 {
-    /// <summary>What a dearer size costs more.</summary>
-    public static decimal Surcharge(Style style, string size) => style.Sizes.FirstOrDefault(z => z.Name == size)?.Surcharge ?? 0;
-
     /// <summary>What tiers by value look at: list prices with the surcharges of sizes, or without them where the supplier counts at list.</summary>
     /// <param name="ask">A line; its supplier's goods of the whole order count.</param>
     public static decimal BeforeTiers(AskInHand ask) => Lines(ask).Sum(l => Goods(l, l.Style.UnitPrice, AtList(ask)));
@@ -35,5 +32,5 @@ public static class SupplierInvoice
 
     private static IEnumerable<AskInHand> Lines(AskInHand ask) => Enumerable.Range(0, ask.Order.Count).Select(i => Whole(ask, i)).Where(l => !l.Theirs && l.Style.Supplier == ask.Style.Supplier);
 
-    private static decimal Goods(AskInHand line, decimal price, bool atList) => line.Sizes.Sum(s => s.Pieces * (price + (atList ? 0 : Surcharge(line.Style, s.Size))));
+    private static decimal Goods(AskInHand line, decimal price, bool atList) => line.Sizes.Sum(s => s.Pieces * (price + (atList ? 0 : line.Style.SurchargeOf(s.Size))));
 }

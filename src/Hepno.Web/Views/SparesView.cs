@@ -18,7 +18,7 @@ internal static class SparesView
     public static string Said(AskInHand ask, double failure, DateOnly today, FigureFormat f)
     {
         var (style, sizes) = (ask.Style, ask.Sizes);
-        var needs = sizes.Select(s => new SpareNeed(s.Pieces, style.UnitPrice + (style.Sizes.FirstOrDefault(z => z.Name == s.Size)?.Surcharge ?? 0))).ToList();
+        var needs = sizes.Select(s => new SpareNeed(s.Pieces, style.UnitPrice + style.SurchargeOf(s.Size))).ToList();
         var chance = $"{Shown.Number(Overage.ChanceToComplete(needs, [.. needs.Select(_ => 0)], failure) * 100, 0, f)} times in 100 all come out";
         if (ask.Theirs)
         {
