@@ -240,6 +240,7 @@ internal sealed class OpenStore(Db db, Desk desk, ShopClock clock, IConfiguratio
     public Task StartAsync(CancellationToken cancellationToken)
     {
         db.Open(clock.Utc);
+        _ = Task.Run(ReadAhead, cancellationToken);
         if (configuration.GetValue("Hepno:Demo", false))
         {
             life.ApplicationStarted.Register(() => DemoData.Fill(desk));
@@ -248,4 +249,21 @@ internal sealed class OpenStore(Db db, Desk desk, ShopClock clock, IConfiguratio
     }
 
     public Task StopAsync(CancellationToken cancellationToken) => Task.CompletedTask;
+
+    // the open orders and their plan take a second to read the first time: done while the calls are made ready, so that the first screen need not wait for it
+    private void ReadAhead()
+    {
+        try
+        {
+            db.Read(c =>
+            {
+                var book = desk.Book(c);
+                return Desk.Floor(desk.Open(c, book), book, clock.Wall(book.Numbers.TimeZone));
+            });
+        }
+        catch (Exception met) when (met is not OutOfMemoryException)
+        {
+            // whoever asks for the line meets it again, and is answered in words
+        }
+    }
 }
