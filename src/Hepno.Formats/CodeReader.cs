@@ -71,7 +71,14 @@ public static class CodeReader
         var (left, top) = (finders.Min(f => f.X) - (3.5 * module), finders.Min(f => f.Y) - (3.5 * module));
         var (right, bottom) = (finders.Max(f => f.X) + (3.5 * module), finders.Max(f => f.Y) + (3.5 * module));
         PixelBox box = new((int)Math.Max(0, left * shrink), (int)Math.Max(0, top * shrink), (int)((right - left) * shrink), (int)((bottom - top) * shrink));
-        return new(result.Text, module * shrink, box, FoundCode.IsOnGround(raster, module * shrink, box));
+        return new(result.Text, module * shrink, box, FoundCode.IsOnGround(raster, module * shrink, box)) { Mirrored = IsMirrored(result.ResultPoints) };
+    }
+
+    // the marks are said as bottom left, top left, top right of the code as it reads: round the other way where it had to be turned over
+    private static bool IsMirrored(ResultPoint[] marks)
+    {
+        var (bottom, corner, top) = (marks[0], marks[1], marks[2]);
+        return ((top.X - corner.X) * (bottom.Y - corner.Y)) - ((top.Y - corner.Y) * (bottom.X - corner.X)) < 0;
     }
 
     // uneven light wants a threshold for each part, blurred edges one for the whole

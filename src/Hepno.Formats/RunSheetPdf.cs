@@ -8,7 +8,8 @@ namespace Hepno.Formats;
 /// <param name="Recipe">Heat, set-point, seconds, pressure, peel.</param>
 /// <param name="How">Which side up, pre-press, second press.</param>
 /// <param name="Caution">What may go wrong; may be empty.</param>
-public sealed record PassPrinted(string Title, string Recipe, string How, string Caution);
+/// <param name="Checks">What to look for on the first piece; may be empty.</param>
+public sealed record PassPrinted(string Title, string Recipe, string How, string Caution, string Checks);
 
 /// <summary>One line of a run sheet.</summary>
 /// <param name="What">Pieces and garment.</param>
@@ -86,6 +87,10 @@ public static class RunSheetPdf
         if (p.Caution.Length > 0)
         {
             s.Y = s.Paragraph(p.Caution, s.Left + 18, s.Y + 14, s.Right - s.Left - 18, 10.5, 13, bold: true);
+        }
+        if (p.Checks.Length > 0)
+        {
+            s.Y = s.Paragraph($"Look on the first piece: {p.Checks}.", s.Left + 18, s.Y + 14, s.Right - s.Left - 18, 10.5, 13);
         }
         s.Y += 22;
     }

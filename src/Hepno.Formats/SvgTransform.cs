@@ -37,6 +37,9 @@ internal readonly partial record struct SvgTransform(double A, double B, double 
     /// <summary>True where what was across comes to lie along.</summary>
     public bool IsQuarter => Small(A) && Small(D);
 
+    /// <summary>True where what is read from left to right comes to be read from right to left.</summary>
+    public bool TurnsOver => (A * D) - (B * C) < 0;
+
     /// <summary>The box a box becomes.</summary>
     public (double X, double Y, double Width, double Height) Box(double x, double y, double w, double h)
     {

@@ -1,5 +1,7 @@
 using System.Collections.Concurrent;
+using System.Collections.ObjectModel;
 using System.Text.Json;
+using Hepno.Core.Artwork;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Gang;
@@ -32,6 +34,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     private volatile KeptRibbon? ribbon;
     private volatile KeptCurves? curves;
     private volatile KeptLearned? learned;
+    private volatile KeptArtworks? artworks;
     private readonly ConcurrentDictionary<string, KeptPressed> pressed = new();
 
     private static IReadOnlyList<string> BookKinds { get; } = [Aggregates.Numbers.Kind, Aggregates.Styles.Kind, Aggregates.Films.Kind, Aggregates.Vinyls.Kind, Aggregates.Presses.Kind, Aggregates.Recipes.Kind,
@@ -110,7 +113,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     {
         frozen.Clear();
         pressed.Clear();
-        (kept, open, ribbon, curves, learned) = (null, null, null, null, null);
+        (kept, open, ribbon, curves, learned, artworks) = (null, null, null, null, null, null);
     }
 
     /// <summary>What the shop's own work has taught; read again only after something of the shop's changed, or while past orders are still being read.</summary>
@@ -306,15 +309,29 @@ internal sealed class Desk(Db db, ShopClock clock)
         var ask = order.Value.Ask;
         var sent = quote is null ? null : Frozen(connection, quote.Id);
         var made = sent is null && ask.HasArtwork() ? MadeStore.Before(connection, order.Value.Id) : [];
-        var lines = Lines(order.Value, sent, book, made);
+        var lines = Lines(order.Value, sent, book, made, sent is null ? Artworks(connection, ask) : null);
         var c = new OrderCase(order.Value, order.Version, customer, lines, quote, sent, events, null, null!);
         var run = sent is null ? null : RunFold.Of(c.RunLines, events);
         return c with { Run = run, Standing = Stations.Of(order.Value, [.. lines.SelectMany(l => l.Problems)], quote is not null, sent?.Deposit ?? 0, run?.Good ?? 0) };
     }
 
-    private static List<LineCase> Lines(Order order, FrozenQuote? sent, ShopBook book, IReadOnlyList<Core.Stock.MadeBefore> made)
+    // measured reports are read from JSON once, until an artwork changes
+    private IReadOnlyDictionary<string, ArtworkReport> Artworks(SqliteConnection connection, Ask ask)
     {
-        var cases = AsksInHand.Of(order.Ask, book, order.Facts, made).Select((l, i) => new LineCase(order.Ask.Lines[i], l.Style, l.Colourway, l.InHand, l.Problems, order.Facts.DecisionOf(order.Ask.Lines[i].Id), null));
+        var ids = ask.Lines.SelectMany(l => l.Placements).Select(p => p.DesignId).OfType<string>().Distinct().ToList();
+        if (ids.Count == 0)
+        {
+            return ReadOnlyDictionary<string, ArtworkReport>.Empty;
+        }
+        var seq = ChangeStore.LastOf(connection, [Aggregates.Designs.Kind]);
+        var all = artworks is { } k && k.Seq == seq && !Db.Writing ? k : new(seq, new());
+        artworks = Db.Writing ? artworks : all;
+        return ids.Select(id => (Id: id, Report: all.Reports.GetOrAdd(id, _ => Aggregates.Designs.Get(connection, id)?.Value.Report))).Where(x => x.Report is not null).ToDictionary(x => x.Id, x => x.Report!);
+    }
+
+    private static List<LineCase> Lines(Order order, FrozenQuote? sent, ShopBook book, IReadOnlyList<Core.Stock.MadeBefore> made, IReadOnlyDictionary<string, ArtworkReport>? artworks)
+    {
+        var cases = AsksInHand.Of(order.Ask, book, order.Facts, made, artworks).Select((l, i) => new LineCase(order.Ask.Lines[i], l.Style, l.Colourway, l.InHand, l.Problems, order.Facts.DecisionOf(order.Ask.Lines[i].Id), null));
         return [.. sent is null ? cases : cases.Select(l => sent.Lines.FirstOrDefault(f => f.LineId == l.Asked.Id) is { } f ? l with { Style = f.Style, Colourway = f.Colourway, Frozen = f } : l)];
     }
 
@@ -367,6 +384,8 @@ internal sealed class Desk(Db db, ShopClock clock)
     private sealed record KeptOpen(long Seq, ShopBook Book, IReadOnlyList<OrderCase> Cases);
 
     private sealed record KeptCurves((string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book) Key, CurveMemo Curves);
+
+    private sealed record KeptArtworks(long Seq, ConcurrentDictionary<string, ArtworkReport?> Reports);
 
     private sealed record KeptPressed((long Seq, DateTime From) Key, IReadOnlyList<(string OrderId, string LineId, int Pieces)> Lines);
 

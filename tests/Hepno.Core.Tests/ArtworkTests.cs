@@ -214,11 +214,11 @@ public class ArtworkTests
         // 900 pixels for 9 in: navy on navy, a speck, a glow; then the same on white
         var drawn = new Drawn(900, 600).Box(20, 20, 500, 500, (44, 60, 95)).Box(100, 100, 4, 4, (240, 30, 30)).Glow(700, 300, 100, 60);
         var design = new Design("d", "Crest", "png", "", 0, 9, Report(drawn), Rights.Unsaid);
-        string[] Codes(double widthIn, Colourway? cloth) => [.. DesignFaults.Of(design, widthIn, cloth, FigureFormat.Default).Select(f => f.Code)];
+        string[] Codes(double widthIn, Colourway? cloth) => [.. DesignFaults.Of(design.Report, widthIn, cloth, FigureFormat.Default).Select(f => f.Code)];
         var navy = new Colourway("navy", "Navy", "#2b3b5e", ColourClass.Dark);
         Assert.Equal(["resolution", "soft-edge", "contrast", "stray-colours"], Codes(9, navy));
-        Assert.Equal(["soft-edge", "stray-colours"], Codes(2, new("white", "White", "#fcfaf5", ColourClass.White)));
-        var faults = DesignFaults.Of(design, 5, navy, FigureFormat.Default).ToDictionary(f => f.Code);
+        Assert.Equal(["stray-colours", "soft-edge"], Codes(2, new("white", "White", "#fcfaf5", ColourClass.White)));
+        var faults = DesignFaults.Of(design.Report, 5, navy, FigureFormat.Default).ToDictionary(f => f.Code);
         // the outermost of the glow is no more than dust: 837 pixels are painted, 167 an inch at 5 in, and 200 at 4.185
         Assert.Equal((FaultKind.Caution, "167 pixels an inch at 5 in wide: it prints soft", "a file of 1,500 pixels across, or no wider than 4.19 in"), (faults["resolution"].Kind, faults["resolution"].Sentence, faults["resolution"].Remedy));
         Assert.Equal(FaultKind.Bad, faults["soft-edge"].Kind);

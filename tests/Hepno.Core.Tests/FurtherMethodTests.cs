@@ -27,7 +27,7 @@ public class FurtherMethodTests
     private static readonly TransferPaper Opaque = Light with { Id = "opaque", Product = "Opaque", Kind = PaperKind.Opaque, SheetPrice = 1.15m };
     private static readonly TransferPriceList Blocked = new("blocked", "Brent", "Blocked", [new("11 × 14", 11, 14, [new(1, 4.90m), new(25, 4.31m)])], 8m, 4, Kind: TransferKind.Digital);
 
-    private static readonly ShopBook Book = MethodTests.Book with
+    internal static readonly ShopBook Book = MethodTests.Book with
     {
         Films = [.. MethodTests.Book.Films, Blocked],
         Recipes = [.. MethodTests.Book.Recipes, .. new[] { "direct", "light", "opaque", "blocked" }.Select(p => MethodTests.FilmOnCotton with { Id = p, ProductId = p, TemperatureF = 330 })],

@@ -98,7 +98,7 @@ public class PdfTests
         Assert.True(day.NumberOfPages > 1);
         var text = Bare(string.Concat(day.GetPages().Select(p => p.Text)));
         Assert.All(new[] { "9:35to10:59", "set315°F", "Wren2hlate", "switchitonat9:20", "Nothingplaced", "T-203,28slatehoodies:late" }, s => Assert.Contains(s, text, StringComparison.Ordinal));
-        using var run = PdfDocument.Open(RunSheetPdf.Print(new("a4", "Tern & Tallow", "T-202", "wanted Fri", "Bakery", "Bag them well.", [new("400 sand tees", "Gannet. It burns.", [new("Front 8 × 8 in", "310 °F, set 315 °F, 15 s", "film up; then covered, 8 s again", "Peel cold.")], [new("S", 4), new("M", 396)], []), new("2 named tees", "Gannet", [], [new("M", 2)], [new(401, "M", "FENNER 7"), new(402, "M", "OAKES 12")])], ["crooked", "lint"])));
+        using var run = PdfDocument.Open(RunSheetPdf.Print(new("a4", "Tern & Tallow", "T-202", "wanted Fri", "Bakery", "Bag them well.", [new("400 sand tees", "Gannet. It burns.", [new("Front 8 × 8 in", "310 °F, set 315 °F, 15 s", "film up; then covered, 8 s again", "Peel cold.", "scan the code with a telephone")], [new("S", 4), new("M", 396)], []), new("2 named tees", "Gannet", [], [new("M", 2)], [new(401, "M", "FENNER 7"), new(402, "M", "OAKES 12")])], ["crooked", "lint"])));
         text = Bare(string.Concat(run.GetPages().Select(p => p.Text)));
         Assert.All(new[] { "Bagthemwell.", "Gannet.Itburns.", "310°F,set315°F,15s", "8sagain", "Peelcold.", "M396", "401MFENNER7", "402MOAKES12", "1crooked,2lint" }, s => Assert.Contains(s, text, StringComparison.Ordinal));
         Assert.All(run.GetPages().Concat(day.GetPages()), p => Assert.All(p.Letters, l => Assert.True(l.StartBaseLine.Y > 30 && l.EndBaseLine.X <= p.Width - 38, l.Value)));

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Net.Http.Headers;
 using System.Text;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using Hepno.Core.Tests;
 using Hepno.Formats;
 using SkiaSharp;
@@ -77,13 +78,48 @@ public class ArtworkApiTests(Shop shop) : IClassFixture<Shop>
         var look = await shop.Get("/api/artwork/crest/look?widthIn=10&styleId=hollin&colourwayId=navy");
         var faults = look.GetProperty("faults").EnumerateArray().ToDictionary(f => f.GetProperty("code").GetString()!);
         Assert.Equal(["bad", "caution"], new[] { "resolution", "thin-line" }.Select(c => faults[c].GetProperty("kind").GetString()));
-        Assert.Contains("film, screened transfers and vinyl lose it", faults["thin-line"].GetProperty("sentence").GetString()!, StringComparison.Ordinal);
+        Assert.Contains("film, a screen and vinyl lose it", faults["thin-line"].GetProperty("sentence").GetString()!, StringComparison.Ordinal);
         Assert.InRange(faults["thin-line"].GetProperty("marks")[0].GetProperty("top").GetInt32(), 835, 855);
         // at a width where the line is an honest point, only the pixels are still too few
         Assert.DoesNotContain((await shop.Get("/api/artwork/crest/look?widthIn=18")).GetProperty("faults").EnumerateArray(), f => f.GetProperty("code").GetString() == "thin-line");
         using var picture = await shop.CreateClient().GetAsync("/api/artwork/crest/picture.png?side=300");
         var bytes = await picture.Content.ReadAsByteArrayAsync();
         Assert.Equal((300, 180), (PictureFile.Look(bytes).Width, PictureFile.Look(bytes).Height));
+    }
+
+    [Fact]
+    public async Task A_code_too_small_is_refused_by_every_way_and_one_that_holds_is_scanned_at_the_press()
+    {
+        var code = QrCode.Of("https://ternandtallow.example/boat");
+        var drawing = $"<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 {code.Size} {code.Size}\"><path d=\"M0 0h{code.Size}v{code.Size}h-{code.Size}z\" fill=\"#fff\"/><path d=\"{code.Path}\"/></svg>";
+        var (status, design) = await File("boat-code", Encoding.UTF8.GetBytes(drawing), "image/svg+xml", "?name=Boat%20code&widthIn=3");
+        Assert.True(status == 200, design.ToString());
+        var order = new Journey(shop, "coded");
+        await order.Ask();
+        async Task Wide(double inches)
+        {
+            var kept = await order.Order();
+            var ask = JsonNode.Parse(Journey.Body(kept.GetProperty("ask").GetRawText()))!;
+            var print = ask["lines"]![0]!["placements"]![0]!;
+            (print["designId"], print["widthIn"]) = ("boat-code", inches);
+            print.AsObject().Remove("cuts");
+            var (put, body) = await shop.Send(HttpMethod.Put, "/api/orders/coded", ask.ToJsonString(), Version(kept));
+            Assert.True(put == 200, body.ToString());
+        }
+        // 0.25 mm at 0.4 in, and 1.6 mm at 2.6 in
+        await Wide(0.4);
+        var compared = await shop.Get("/api/orders/coded/compare");
+        Assert.Empty(compared.GetProperty("bands").EnumerateArray());
+        Assert.Contains("keeps them apart", compared.GetProperty("folds").EnumerateArray().First(x => x.GetProperty("methodId").GetString() == "dtf-bought").GetRawText(), StringComparison.Ordinal);
+        await Wide(2.6);
+        await order.Done("choose", """{"methodId":"dtf-bought"}""");
+        await order.Done("lay-out");
+        await order.Done("send");
+        await order.Gathered();
+        var pass = (await shop.Get("/api/runs/coded")).GetProperty("lines")[0].GetProperty("passes")[0];
+        Assert.Contains("scan the code with a telephone", pass.GetProperty("checks").EnumerateArray().Select(x => x.GetString()));
+        using var sheet = await shop.CreateClient().GetAsync("/api/runs/coded/sheet.pdf");
+        Assert.Equal(200, (int)sheet.StatusCode);
     }
 
     [Fact]

@@ -9,6 +9,9 @@ namespace Hepno.Core.Artwork;
 /// <param name="HasGround">True when its light squares and a border of them are painted in the picture; false too where it was measured before Hepno looked.</param>
 public sealed record FoundCode(string Text, double ModulePx, PixelBox Box, bool HasGround = false)
 {
+    /// <summary>True when it is drawn the wrong way round.</summary>
+    public bool Mirrored { get; init; }
+
     // four squares of light are to lie round it; the marks it is found by are known to about half a square
     private const double BorderSquares = 3.5;
     private const byte Opaque = 250;
@@ -35,7 +38,7 @@ public sealed record FoundCode(string Text, double ModulePx, PixelBox Box, bool 
 /// <param name="PaintedPixels">Pixels painted, half-clear ones by their share.</param>
 /// <param name="Colours">What it is made of.</param>
 /// <param name="Soft">Soft edges, glows and shadows.</param>
-/// <param name="ThinnestLine">The thinnest line, or null when none is thinner than 6 pt.</param>
+/// <param name="ThinnestLine">The thinnest line, or null when none is thinner than <see cref="ThinFeature.WidestPt"/> at the width it was measured at.</param>
 /// <param name="ThinnestGap">The thinnest gap, or null.</param>
 /// <param name="Ground">Colour of a flat ground that could be knocked out, or null.</param>
 /// <param name="Code">A square code in it, or null.</param>
@@ -46,6 +49,9 @@ public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool 
 {
     /// <summary>Pixels up to which a picture is measured as it is: more take too long, and at print size tell nothing more.</summary>
     public const int MostMeasured = 40_000_000;
+
+    /// <summary>True when lettering in its drawing runs backwards; told of drawings that keep their letters as text, and of no other.</summary>
+    public bool MirroredText { get; init; }
 
     /// <summary>What was measured at half the pixels each way, in pixels of the whole picture.</summary>
     /// <param name="widthPx">Pixels across of the whole.</param>

@@ -16,8 +16,6 @@ namespace Hepno.Core.Artwork;
 /// <param name="NextTime">What to do otherwise when it is printed again; may be empty.</param>
 public sealed record Design(string Id, string Name, string Kind, string Hash, long Bytes, double WidthIn, ArtworkReport Report, Rights Rights, string? CameAs = null, string NextTime = "")
 {
-    private const double NothingThin = ThinFeature.WidestPt;
-
     /// <summary>A placement described by this picture instead of by typed numbers: its height, paint, colours and thinnest line follow from the width.</summary>
     public Placement Described(Placement p) => p with
     {
@@ -26,7 +24,7 @@ public sealed record Design(string Id, string Name, string Kind, string Hash, lo
         Colours = Math.Clamp(Report.Colours.Count, 1, 20),
         Gradient = Report.Colours.LooksGradient,
         Cuts = Report.Cuts(),
-        ThinnestLinePt = Report.ThinnestLine is { } line ? Math.Clamp(Math.Round(Report.Pt(line.WidthPx, p.WidthIn), 2), 0.01, 100) : NothingThin,
+        ThinnestLinePt = Math.Clamp(Math.Round(Report.ThinnestLine is { } line ? Report.Pt(line.WidthPx, p.WidthIn) : ThinFeature.WidestPt * p.WidthIn / WidthIn, 2), 0.01, 100),
     };
 
     /// <summary>What the owner must put right before it can be kept.</summary>

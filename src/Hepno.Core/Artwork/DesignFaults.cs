@@ -21,33 +21,39 @@ public enum FaultKind
 /// <param name="Marks">Where, in its own pixels; empty when it is the whole picture.</param>
 public sealed record DesignFault(string Code, FaultKind Kind, string Sentence, string Remedy, IReadOnlyList<PixelBox> Marks);
 
-/// <summary>The least line and gap of a way of printing, pt (docs/trade.md 3).</summary>
-/// <param name="Ways">The ways, in words.</param>
-/// <param name="LinePt">Thinnest line it holds.</param>
-/// <param name="GapPt">Thinnest gap it keeps open.</param>
-public sealed record Holds(string Ways, double LinePt, double GapPt)
-{
-    /// <summary>By how fine they are, finest first.</summary>
-    public static IReadOnlyList<Holds> All { get; } = [new("dye", 0.5, 0.5), new("film, screened transfers", 1, 1.5), new("vinyl", 4.5, 3)];
-
-    /// <summary>Cut film: it holds least.</summary>
-    public static Holds Coarsest => All[^1];
-}
-
 /// <summary>Looks at an artwork at a print width on a cloth, as somebody who prints would (docs/trade.md 3 and 4).</summary>
 public static class DesignFaults
 {
+    /// <summary>Codes of what may be wrong with a picture: what is looked at on the first piece.</summary>
+    public static IReadOnlyList<string> Codes { get; } = ["resolution", "soft-edge", "thin-line", "thin-gap", "ground", "contrast", "code-small", "code-ground", "mirrored", "stray-colours"];
+
     private const double SoftFrom = 0.005;
     private const double HardlyShows = 12;
     private const double MostOfIt = 0.05;
 
-    /// <summary>Faults, the worst first.</summary>
-    /// <param name="design">The artwork.</param>
+    // a gap of less than half of what a way keeps open is closed for certain (assumed)
+    private const double ClosesUnder = 0.5;
+
+    /// <summary>Faults whatever the way of printing, the worst first; a fault of some ways names them.</summary>
+    /// <param name="report">What was measured.</param>
     /// <param name="widthIn">Print width, in.</param>
     /// <param name="cloth">Colour of the blank, or null while it is not chosen.</param>
     /// <param name="f">How figures are written.</param>
-    public static IReadOnlyList<DesignFault> Of(Design design, double widthIn, Colourway? cloth, FigureFormat f) =>
-        [.. Sharp(design.Report, widthIn, f).Concat(Soft(design.Report, cloth, f)).Concat(Thin(design.Report, widthIn, f)).Concat(Ground(design.Report, cloth)).Concat(Shows(design.Report, cloth, f)).Concat(Code(design.Report, widthIn, cloth, f)).Concat(Stray(design.Report)).OrderByDescending(x => x.Kind)];
+    public static IReadOnlyList<DesignFault> Of(ArtworkReport report, double widthIn, Colourway? cloth, FigureFormat f) =>
+        [.. Whole(report, widthIn, cloth, f).Concat(Soft(report, cloth, f)).Concat(Thin(report, widthIn, f)).Concat(Code(report, widthIn, f)).OrderByDescending(x => x.Kind)];
+
+    /// <summary>Faults of one way of printing, the worst first: what <see cref="Of"/> says of the picture, as far as it touches this way.</summary>
+    /// <param name="hold">What the way holds.</param>
+    /// <param name="report">What was measured.</param>
+    /// <param name="widthIn">Print width, in.</param>
+    /// <param name="cloth">Colour of the blank.</param>
+    /// <param name="f">How figures are written.</param>
+    public static IReadOnlyList<DesignFault> On(PrintHold hold, ArtworkReport report, double widthIn, Colourway cloth, FigureFormat f) =>
+        [.. Whole(report, widthIn, cloth, f).Concat(SoftOn(hold, report, cloth, f)).Concat(ThinOn(hold, report, widthIn, f)).Concat(CodeOn(hold, report, widthIn, f)).OrderByDescending(x => x.Kind)];
+
+    // what spoils it by any way
+    private static IEnumerable<DesignFault> Whole(ArtworkReport r, double widthIn, Colourway? cloth, FigureFormat f) =>
+        Sharp(r, widthIn, f).Concat(Ground(r, cloth)).Concat(Shows(r, cloth, f)).Concat(CodeGround(r, cloth)).Concat(Stray(r)).Concat(Mirrored(r));
 
     private static IEnumerable<DesignFault> Sharp(ArtworkReport r, double widthIn, FigureFormat f)
     {
@@ -61,36 +67,50 @@ public static class DesignFaults
             $"a file of {Shown.Number(widthIn * 300, 0, f)} pixels across, or no wider than {Shown.Length(Resolution.WidestIn(r.Box.Width, Sharpness.Usable), f)}", []);
     }
 
-    private static IEnumerable<DesignFault> Soft(ArtworkReport r, Colourway? cloth, FigureFormat f)
+    private static IEnumerable<DesignFault> Soft(ArtworkReport r, Colourway? cloth, FigureFormat f) => SoftOn(PrintHold.Film, r, cloth, f);
+
+    private static IEnumerable<DesignFault> SoftOn(PrintHold hold, ArtworkReport r, Colourway? cloth, FigureFormat f)
     {
-        if (r.Soft.Share < SoftFrom)
+        if (r.Soft.Share < SoftFrom || hold.HalfClear == HalfClear.Holds)
         {
             yield break;
         }
-        var onDark = cloth?.Class is ColourClass.Dark or ColourClass.Mid;
-        yield return new("soft-edge", onDark ? FaultKind.Bad : FaultKind.Caution, $"{Shown.Number(r.Soft.Share * 100, 1, f)}% of the paint is half clear: film leaves {(onDark ? $"a white rim on {cloth!.Name.ToLowerInvariant()}" : "a grainy rim")}",
-            "cut it hard, or flatten it onto the colour of the cloth", r.Soft.Marks);
+        var (share, onDark) = (Shown.Number(r.Soft.Share * 100, 1, f), cloth?.Class is ColourClass.Dark or ColourClass.Mid);
+        yield return hold.HalfClear == HalfClear.Hardens
+            ? new("soft-edge", FaultKind.Caution, $"{share}% of the paint is half clear: {hold.Way} makes a hard edge of it", "cut it hard as it is to be, or a way that prints shades", r.Soft.Marks)
+            : new("soft-edge", onDark ? FaultKind.Bad : FaultKind.Caution, $"{share}% of the paint is half clear: {hold.Way} leaves {(onDark ? $"a white rim on {cloth!.Name.ToLowerInvariant()}" : "a grainy rim")}", "cut it hard, or flatten it onto the colour of the cloth", r.Soft.Marks);
     }
 
     private static IEnumerable<DesignFault> Thin(ArtworkReport r, double widthIn, FigureFormat f)
     {
-        foreach (var (feature, least, what) in new[] { (r.ThinnestLine, (Func<Holds, double>)(h => h.LinePt), "line"), (r.ThinnestGap, h => h.GapPt, "gap") })
+        foreach (var (what, feature, least) in Features(r))
         {
-            if (feature is null)
-            {
-                continue;
-            }
             var pt = r.Pt(feature.WidthPx, widthIn);
-            // vinyl alone is too coarse for much that is printed well: the comparison says so there
-            var printed = Holds.All.Where(h => h != Holds.Coarsest && pt < least(h) - 0.005).ToList();
-            if (printed.Count > 0)
+            var lost = PrintHold.Fine.Where(h => TooThin(pt, least(h))).ToList();
+            if (lost.Count > 0)
             {
-                var wanted = printed.Max(least);
-                yield return new($"thin-{what}", printed.Count == Holds.All.Count - 1 ? FaultKind.Bad : FaultKind.Caution, $"a {what} of {Shown.Number(pt, 2, f)} pt: {string.Join(", ", printed.Select(h => h.Ways))} and {Holds.Coarsest.Ways} {(what == "line" ? "lose it" : "close it")}",
-                    $"{what}s of {Shown.Number(wanted, 1, f)} pt, or {Shown.Length(widthIn * wanted / pt, f)} wide", feature.Marks);
+                var wanted = lost.Max(least);
+                yield return new($"thin-{what}", lost.Count == PrintHold.Fine.Count ? FaultKind.Bad : FaultKind.Caution, $"a {what} of {Shown.Number(pt, 2, f)} pt: {string.Join(", ", lost.Select(h => h.Way))} and {PrintHold.Vinyl.Way} {(what == "line" ? "lose it" : "close it")}", Wider(what, pt, wanted, widthIn, f), feature.Marks);
             }
         }
     }
+
+    private static IEnumerable<DesignFault> ThinOn(PrintHold hold, ArtworkReport r, double widthIn, FigureFormat f) => Features(r)
+        .Select(x => (x.What, x.Feature, Pt: r.Pt(x.Feature.WidthPx, widthIn), Least: x.Least(hold)))
+        .Where(x => TooThin(x.Pt, x.Least))
+        .Select(x => new DesignFault($"thin-{x.What}", x.What == "line" || x.Pt < x.Least * ClosesUnder ? FaultKind.Bad : FaultKind.Caution, $"a {x.What} of {Shown.Number(x.Pt, 2, f)} pt; {hold.Way} {(x.What == "line" ? "holds" : "keeps open")} {Shown.Number(x.Least, 2, f)} pt",
+            Wider(x.What, x.Pt, x.Least, widthIn, f), x.Feature.Marks));
+
+    private static IEnumerable<(string What, ThinFeature Feature, Func<PrintHold, double> Least)> Features(ArtworkReport r) =>
+    [
+        .. r.ThinnestLine is { } line ? [("line", line, (Func<PrintHold, double>)(h => h.LinePt))] : Array.Empty<(string, ThinFeature, Func<PrintHold, double>)>(),
+        .. r.ThinnestGap is { } gap ? [("gap", gap, (Func<PrintHold, double>)(h => h.GapPt))] : Array.Empty<(string, ThinFeature, Func<PrintHold, double>)>(),
+    ];
+
+    // half a hundredth of a point is not measured
+    private static bool TooThin(double pt, double least) => pt < least - 0.005;
+
+    private static string Wider(string what, double pt, double wanted, double widthIn, FigureFormat f) => $"{what}s of {Shown.Number(wanted, 2, f)} pt, or {Shown.Length(widthIn * wanted / pt, f)} wide";
 
     private static IEnumerable<DesignFault> Ground(ArtworkReport r, Colourway? cloth)
     {
@@ -114,27 +134,57 @@ public static class DesignFaults
         }
     }
 
-    private static IEnumerable<DesignFault> Code(ArtworkReport r, double widthIn, Colourway? cloth, FigureFormat f)
+    private static IEnumerable<DesignFault> Code(ArtworkReport r, double widthIn, FigureFormat f)
     {
         if (r.Code is not { } code)
         {
             yield break;
         }
-        var mm = code.ModulePx / r.Dpi(widthIn) * Units.MmPerInch;
-        string Mm(double v) => $"{Shown.Number(v, 2, f)} mm";
-        string Wide(double least) => $"{Shown.Length(widthIn * least / mm, f)} wide makes its squares {Mm(least)}";
+        var mm = SquareMm(code, r, widthIn);
         if (mm < CodeSquares.Least)
         {
-            yield return new("code-small", FaultKind.Bad, $"the squares of the code are {Mm(mm)}: no way of printing keeps them apart", Wide(CodeSquares.SafeOnFilm), [code.Box]);
+            yield return new("code-small", FaultKind.Bad, $"the squares of the code are {Mm(mm, f)}: no way of printing keeps them apart", CodeWide(mm, CodeSquares.SafeOnFilm, widthIn, f), [code.Box]);
         }
-        else if (mm < CodeSquares.LeastScreened)
+        else if (mm < CodeSquares.SafeScreened)
         {
-            yield return new("code-small", FaultKind.Caution, $"the squares of the code are {Mm(mm)}: screened they run together{(mm < CodeSquares.SafeOnFilm ? ", and film wants a scan on the cloth itself" : "")}", $"film, or {Wide(CodeSquares.SafeScreened)}", [code.Box]);
+            yield return new("code-small", FaultKind.Caution, $"the squares of the code are {Mm(mm, f)}: screened they {(mm < CodeSquares.LeastScreened ? "run together" : "want a scan on the cloth itself")}{(mm < CodeSquares.SafeOnFilm ? ", and film wants a scan on the cloth itself" : "")}", $"film, or {CodeWide(mm, CodeSquares.SafeScreened, widthIn, f)}", [code.Box]);
         }
-        // a code is dark on light: what is clear between its squares takes the colour of the cloth
-        if (cloth?.Class is ColourClass.Dark or ColourClass.Mid && r.Clear && !code.HasGround)
+    }
+
+    private static IEnumerable<DesignFault> CodeOn(PrintHold hold, ArtworkReport r, double widthIn, FigureFormat f)
+    {
+        if (r.Code is { } code && SquareMm(code, r, widthIn) is var mm && mm < hold.SafeSquareMm)
+        {
+            yield return mm < hold.LeastSquareMm
+                ? new("code-small", FaultKind.Bad, $"the squares of the code are {Mm(mm, f)}; {hold.Way} keeps them apart from {Mm(hold.LeastSquareMm, f)}", CodeWide(mm, hold.SafeSquareMm, widthIn, f), [code.Box])
+                : new("code-small", FaultKind.Caution, $"the squares of the code are {Mm(mm, f)}, near what {hold.Way} keeps apart", $"scan it on the cloth itself, or {CodeWide(mm, hold.SafeSquareMm, widthIn, f)}", [code.Box]);
+        }
+    }
+
+    private static double SquareMm(FoundCode code, ArtworkReport r, double widthIn) => code.ModulePx / r.Dpi(widthIn) * Units.MmPerInch;
+
+    private static string Mm(double mm, FigureFormat f) => $"{Shown.Number(mm, 2, f)} mm";
+
+    private static string CodeWide(double mm, double least, double widthIn, FigureFormat f) => $"{Shown.Length(widthIn * least / mm, f)} wide makes its squares {Mm(least, f)}";
+
+    // a code is dark on light: what is clear between its squares takes the colour of the cloth
+    private static IEnumerable<DesignFault> CodeGround(ArtworkReport r, Colourway? cloth)
+    {
+        if (r.Code is { HasGround: false } code && cloth?.Class is ColourClass.Dark or ColourClass.Mid && r.Clear)
         {
             yield return new("code-ground", FaultKind.Caution, $"the code needs a light ground and four squares of light round it: on {cloth.Name.ToLowerInvariant()} it has none where it is clear", "put it on a printed white ground, and scan it on the cloth", [code.Box]);
+        }
+    }
+
+    private static IEnumerable<DesignFault> Mirrored(ArtworkReport r)
+    {
+        if (r.Code is { Mirrored: true } code)
+        {
+            yield return new("mirrored", FaultKind.Bad, "the code is drawn mirrored: the file may have been turned for a way that turns it itself, and many readers do not read it", "turn the file over", [code.Box]);
+        }
+        else if (r.MirroredText)
+        {
+            yield return new("mirrored", FaultKind.Bad, "lettering in it runs backwards: the file may have been turned for a way that turns it itself", "turn the file over, or say that it is meant so", []);
         }
     }
 

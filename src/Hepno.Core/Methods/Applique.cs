@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
@@ -12,7 +13,6 @@ public sealed class Applique : IDecorationMethod
     private const double FailurePrior = 0.02;
 
     // narrower, a shape is all edge
-    private const double LeastShapePt = 7;
     private const int MostColours = 4;
 
     /// <inheritdoc/>
@@ -57,7 +57,7 @@ public sealed class Applique : IDecorationMethod
     {
         var finish = Finish(machine, ask, book);
         List<Reason> reasons = [.. Embroidery.Frame(ask, machine), .. Verdicts.Heat(ask, finish, book, $"applique of {machine.Name}", true), .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
-            .. Verdicts.Largest(ask.Prints, machine.HoopWidthIn, machine.HoopHeightIn, machine.Name, book.Numbers.Format), .. Verdicts.ThinLines(ask.Prints, LeastShapePt, "a shape cut out of film"), .. Embroidery.Cloth(ask), .. Verdicts.Make(ask), .. Verdicts.Coated(ask, "needle holes let the wet through")];
+            .. Verdicts.Largest(ask.Prints, machine.HoopWidthIn, machine.HoopHeightIn, machine.Name, book.Numbers.Format), .. Verdicts.Artwork(ask, ask.Prints, PrintHold.Applique, book.Numbers.Format), .. Embroidery.Cloth(ask), .. Verdicts.Make(ask), .. Verdicts.Coated(ask, "needle holes let the wet through")];
         foreach (var p in ask.Prints)
         {
             var place = Places.Find(p.Place)!.Name;

@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
@@ -9,11 +10,9 @@ namespace Hepno.Core.Methods;
 /// <param name="Kind">Which price lists.</param>
 /// <param name="Prior">Share of attempts assumed to spoil the piece.</param>
 /// <param name="Word">What it is called in a sentence.</param>
-/// <param name="SoftEdgesShow">True where a soft edge shows white on mid and dark cloth.</param>
-internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, double Prior, string Word, bool SoftEdgesShow)
+/// <param name="Hold">What of an artwork it holds.</param>
+internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, double Prior, string Word, PrintHold Hold)
 {
-    private const double LeastLinePt = 1;
-
     /// <summary>Whether and how an ask is done with them.</summary>
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
     {
@@ -62,10 +61,9 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
 
     private List<Reason> Reasons(AskInHand ask, ShopBook book, TransferPriceList list) =>
     [
-        .. Verdicts.ThinLines(ask.Prints, LeastLinePt, Word),
+        .. Verdicts.Artwork(ask, ask.Prints, Hold, book.Numbers.Format),
         .. Verdicts.Heat(ask, book.RecipeFor(list.Id, ask), book, list.Product),
         .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
-        .. SoftEdgesShow ? Verdicts.SoftEdges(ask.Placements, ask.Colourway) : [],
         .. Verdicts.Make(ask),
     ];
 

@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Materials;
 
 namespace Hepno.Core.Methods;
@@ -8,7 +9,7 @@ public sealed class DigitalTransfer : IDecorationMethod
     private const string Key = "digital-transfer";
     private const double FailurePrior = 0.015;
 
-    private static readonly BoughtTransfers Bought = new(Key, TransferKind.Digital, FailurePrior, "digital transfer", false);
+    private static readonly BoughtTransfers Bought = new(Key, TransferKind.Digital, FailurePrior, "digital transfer", PrintHold.Digital);
 
     /// <inheritdoc/>
     public string Id => Key;

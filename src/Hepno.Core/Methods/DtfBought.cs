@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Materials;
 
 namespace Hepno.Core.Methods;
@@ -8,7 +9,7 @@ public sealed class DtfBought : IDecorationMethod
     private const string Key = "dtf-bought";
     private const double FailurePrior = 0.015;
 
-    private static readonly BoughtTransfers Bought = new(Key, TransferKind.Film, FailurePrior, "film", true);
+    private static readonly BoughtTransfers Bought = new(Key, TransferKind.Film, FailurePrior, "film", PrintHold.Film);
 
     /// <inheritdoc/>
     public string Id => Key;

@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
@@ -11,7 +12,6 @@ namespace Hepno.Core.Methods;
 /// <summary>Full-colour film printed, powdered and cured in house.</summary>
 public sealed class DtfMade : IDecorationMethod
 {
-    private const double LeastLinePt = 1;
     private const string Key = "dtf-made";
     private const double FailurePrior = 0.03;
 
@@ -77,10 +77,9 @@ public sealed class DtfMade : IDecorationMethod
         List<Reason> reasons =
         [
             .. Verdicts.Loaded(printer.Id, printer.Name, book),
-            .. Verdicts.ThinLines(ask.Prints, LeastLinePt, "film"),
+            .. Verdicts.Artwork(ask, ask.Prints, PrintHold.Film, book.Numbers.Format),
             .. Verdicts.Heat(ask, recipe, book, $"film of {printer.Name}"),
             .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
-            .. Verdicts.SoftEdges(ask.Placements, ask.Colourway),
             .. Verdicts.Make(ask),
         ];
         reasons.AddRange(ask.Prints.Where(p => RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, 1) is null)

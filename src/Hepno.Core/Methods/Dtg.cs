@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
@@ -14,7 +15,6 @@ public sealed class Dtg : IDecorationMethod
     private const double FailurePrior = 0.03;
     private const double RichPercent = 80;
     private const double LeastPercent = 50;
-    private const double LeastLinePt = 1;
 
     /// <inheritdoc/>
     public string Id => Key;
@@ -78,7 +78,7 @@ public sealed class Dtg : IDecorationMethod
             reasons.Add(new("flat-only", VerdictKind.No, $"{GarmentNouns.Of(ask.Style.Kind, 2)} do not lie flat under {printer.Name}", "stitching, or a transfer"));
         }
         reasons.AddRange(Verdicts.Largest(ask.Prints, printer.MostWidthIn, printer.MostHeightIn, printer.Name, book.Numbers.Format));
-        reasons.AddRange(HasWhite(ask) ? Verdicts.ThinLines(ask.Prints, LeastLinePt, "white under the colour") : []);
+        reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, HasWhite(ask) ? PrintHold.DirectOnWhite : PrintHold.Direct, book.Numbers.Format));
         reasons.AddRange(Verdicts.Loaded(printer.Id, printer.Name, book));
         reasons.AddRange(Verdicts.Heat(ask, recipe, book, $"print of {printer.Name}"));
         reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));

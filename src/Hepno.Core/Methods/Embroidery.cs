@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
@@ -11,7 +12,6 @@ public sealed class Embroidery : IDecorationMethod
 {
     private const string Key = "embroidery";
     private const double FailurePrior = 0.015;
-    private const double LeastColumnPt = 3;
     private const double StitchesPerIn2 = 1800;
     internal const double StitchesPerOutlineIn = 120;
     private const double LightGsm = 140;
@@ -91,7 +91,7 @@ public sealed class Embroidery : IDecorationMethod
             }
         }
         reasons.AddRange(Verdicts.Largest(ask.Prints, machine.HoopWidthIn, machine.HoopHeightIn, machine.Name, book.Numbers.Format));
-        reasons.AddRange(Verdicts.ThinLines(ask.Prints, LeastColumnPt, "a stitched column"));
+        reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, PrintHold.Stitched, book.Numbers.Format));
         reasons.AddRange(Cloth(ask));
         reasons.AddRange(Verdicts.Make(ask));
         reasons.AddRange(Verdicts.Coated(ask, "needle holes let the wet through"));

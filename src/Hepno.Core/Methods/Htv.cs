@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
@@ -9,7 +10,6 @@ namespace Hepno.Core.Methods;
 /// <summary>Heat-transfer vinyl: cut, weeded and pressed, one layer a colour.</summary>
 public sealed class Htv : IDecorationMethod
 {
-    private const double LeastLinePt = 4.5;
     /// <summary>Its key.</summary>
     public const string Key = "htv";
     private const double FailurePrior = 0.015;
@@ -72,7 +72,7 @@ public sealed class Htv : IDecorationMethod
                 reasons.Add(new("roll-width", VerdictKind.No, $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(width, f)} that {(width < film.UsableWidthIn ? cutter.Name : "the roll")} takes", "a smaller print or a wider roll"));
             }
         }
-        reasons.AddRange(Verdicts.ThinLines(ask.Prints, LeastLinePt, "vinyl"));
+        reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, PrintHold.Vinyl, book.Numbers.Format));
         reasons.AddRange(Verdicts.Heat(ask, recipe, book, film.Product, film.Blocks));
         reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
         reasons.AddRange(Verdicts.Make(ask));

@@ -1,3 +1,5 @@
+using System.Collections.ObjectModel;
+using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Gang;
@@ -134,6 +136,9 @@ public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<S
 
     /// <summary>What its artwork was made of before by ways that keep their set-up.</summary>
     public IReadOnlyList<MadeBefore> Made { get; init; } = [];
+
+    /// <summary>What was measured on the pictures of its prints, by artwork; a print with typed figures has none.</summary>
+    public IReadOnlyDictionary<string, ArtworkReport> Artworks { get; init; } = ReadOnlyDictionary<string, ArtworkReport>.Empty;
 
     /// <summary>Lays it about, where many quantities are compared; null to lay it whole.</summary>
     public LayoutSketch? Sketch { get; init; }

@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
@@ -13,7 +14,6 @@ namespace Hepno.Core.Methods;
 /// <param name="Prior">Share of attempts assumed to spoil the piece.</param>
 internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior)
 {
-    private const double LeastLinePt = 1;
     private const double CutOutlinePt = 3;
     private const double LeastCottonPercent = 35;
     private const double DryMinutes = 15;
@@ -63,7 +63,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
         var recipe = book.RecipeFor(paper.Id, ask);
         var on = ListOf(paper, cutter is not null).ByLayout!.Grounds()[0];
         var prints = LaidPrint.Of(ask, Failure(ask, book), paper.Id);
-        List<Reason> reasons = [.. cloth, .. Fabric(ask), .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.ThinLines(ask.Prints, LeastLinePt, "paper"), .. Verdicts.Heat(ask, recipe, book, paper.Product), .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)), .. Verdicts.Make(ask)];
+        List<Reason> reasons = [.. cloth, .. Fabric(ask), .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.Artwork(ask, ask.Prints, Kind == PaperKind.Light ? PrintHold.Paper : PrintHold.OpaquePaper, book.Numbers.Format), .. Verdicts.Heat(ask, recipe, book, paper.Product), .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)), .. Verdicts.Make(ask)];
         if (paper.SheetWidthIn > printer.WidestIn + 1e-9)
         {
             reasons.Add(new("mismatch", VerdictKind.No, $"{paper.Product} is {Shown.Length(paper.SheetWidthIn, book.Numbers.Format)} wide; {printer.Name} takes {Shown.Length(printer.WidestIn, book.Numbers.Format)}", "a narrower paper, or a wider printer"));

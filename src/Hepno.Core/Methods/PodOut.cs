@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
@@ -10,7 +11,6 @@ namespace Hepno.Core.Methods;
 public sealed class PodOut : IDecorationMethod
 {
     private const string Key = "pod-out";
-    private const double LeastLinePt = 1;
 
     /// <inheritdoc/>
     public string Id => Key;
@@ -44,7 +44,7 @@ public sealed class PodOut : IDecorationMethod
             reasons.Add(new("not-listed", VerdictKind.No, $"{service.Supplier} has no {GarmentNouns.Of(ask.Style.Kind, 2)}", $"{string.Join(", ", service.Prices.Select(p => GarmentNouns.Of(p.Kind, 2)))}, or another service"));
         }
         reasons.AddRange(Verdicts.Largest(ask.Prints, service.MostWidthIn, service.MostHeightIn, service.Supplier, book.Numbers.Format));
-        reasons.AddRange(Verdicts.ThinLines(ask.Prints, LeastLinePt, service.Supplier));
+        reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, PrintHold.Film with { Way = service.Supplier }, book.Numbers.Format));
         reasons.Add(new("their-blank", VerdictKind.WithCare, $"{service.Supplier} prints on a blank of its own, not on {ask.Style.Name}", "a piece of theirs seen before it is promised"));
         var verdict = Verdict.Of(reasons);
         return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"{service.Supplier}, on its own blanks", [.. ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, i, service, book)))]);

@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
@@ -11,7 +12,6 @@ public sealed class ScreenOut : IDecorationMethod
 {
     private const string Key = "screen-out";
     private const double FailurePrior = 0.02;
-    private const double LeastLinePt = 1;
 
     /// <inheritdoc/>
     public string Id => Key;
@@ -76,7 +76,7 @@ public sealed class ScreenOut : IDecorationMethod
             reasons.AddRange(OnItsBlanks(ask, printer));
         }
         reasons.AddRange(Verdicts.Largest(ask.Prints, printer.MostWidthIn, printer.MostHeightIn, printer.Supplier, book.Numbers.Format));
-        reasons.AddRange(Verdicts.ThinLines(ask.Prints, LeastLinePt, "a screen"));
+        reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, PrintHold.Screened, book.Numbers.Format));
         reasons.AddRange(Verdicts.Make(ask));
         reasons.AddRange(Verdicts.Coated(ask, "ink may not hold on the coat"));
         var verdict = Verdict.Of(reasons);

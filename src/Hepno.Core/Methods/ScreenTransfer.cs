@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
@@ -9,7 +10,6 @@ namespace Hepno.Core.Methods;
 /// <summary>Screen-printed transfers bought by sheet, colours and count, one design a sheet.</summary>
 public sealed class ScreenTransfer : IDecorationMethod
 {
-    private const double LeastLinePt = 1;
     private const string Key = "screen-transfer";
     private const double FailurePrior = 0.015;
     private const double StretchyPercent = 5;
@@ -66,7 +66,7 @@ public sealed class ScreenTransfer : IDecorationMethod
                 reasons.Add(new("sheet-size", VerdictKind.No, $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {list.Supplier}'s largest sheet is {Shown.Size(largest.WidthIn, largest.HeightIn, f)}", "a smaller print, or another supplier's list"));
             }
         }
-        reasons.AddRange(Verdicts.ThinLines(ask.Prints, LeastLinePt, "a screen"));
+        reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, PrintHold.Screened, book.Numbers.Format));
         reasons.AddRange(Verdicts.Heat(ask, recipe, book, list.Product));
         reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
         reasons.AddRange(Verdicts.Make(ask));

@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
@@ -13,7 +14,6 @@ public sealed class Sublimation : IDecorationMethod
 {
     internal const double VividPercent = 95;
     private const double FadedPercent = 65;
-    private const double LeastLinePt = 0.5;
     private const string Key = "sublimation";
     private const double FailurePrior = 0.025;
     private const double FailureTwoSides = 0.04;
@@ -116,7 +116,7 @@ public sealed class Sublimation : IDecorationMethod
     {
         var f = book.Numbers.Format;
         var recipe = book.RecipeFor(printer.Id, ask);
-        List<Reason> reasons = [.. cloth, .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.ThinLines(ask.Prints, LeastLinePt, "dye"), .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}", true), .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)), .. Verdicts.Make(ask, dye: true), .. Jigs(ask, book)];
+        List<Reason> reasons = [.. cloth, .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.Artwork(ask, ask.Prints, PrintHold.Dye, book.Numbers.Format), .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}", true), .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)), .. Verdicts.Make(ask, dye: true), .. Jigs(ask, book)];
         reasons.AddRange(ask.Prints.Where(p => Grid(p, printer) is null).Select(p => new Reason("sheet-size", VerdictKind.No,
             $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {printer.Name} prints {Shown.Size(printer.SheetWidthIn - (2 * printer.SheetMarginIn), printer.SheetHeightIn - (2 * printer.SheetMarginIn), f)}", "a smaller print, or a larger sheet")));
         var verdict = Verdict.Of(reasons);

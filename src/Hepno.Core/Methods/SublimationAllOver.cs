@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
@@ -12,7 +13,6 @@ public sealed class SublimationAllOver : IDecorationMethod
 {
     private const string Key = "sublimation-allover";
     private const double FailurePrior = 0.10;
-    private const double LeastLinePt = 0.5;
     private const double BleedIn = 1;
     private const double SheetOverlapIn = 0.25;
     private const double PressOverlapIn = 1;
@@ -68,7 +68,7 @@ public sealed class SublimationAllOver : IDecorationMethod
     {
         var f = book.Numbers.Format;
         var recipe = book.RecipeFor(printer.Id, ask);
-        List<Reason> reasons = [.. cloth, .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.ThinLines(ask.Placements, LeastLinePt, "dye"), .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}", true), .. Verdicts.Make(ask, dye: true, edgeToEdge: true)];
+        List<Reason> reasons = [.. cloth, .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.Artwork(ask, ask.Placements, PrintHold.Dye, book.Numbers.Format), .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}", true), .. Verdicts.Make(ask, dye: true, edgeToEdge: true)];
         reasons.AddRange(Verdicts.OnePrint(ask));
         var verdict = Verdict.Of(reasons);
         if (verdict.Kind == VerdictKind.No)

@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
@@ -13,7 +14,6 @@ public sealed class SublimationCutSew : IDecorationMethod
 {
     private const string Key = "sublimation-cutsew";
     private const double FailurePrior = 0.05;
-    private const double LeastLinePt = 0.5;
     private const int Steps = 100;
 
     /// <inheritdoc/>
@@ -71,7 +71,7 @@ public sealed class SublimationCutSew : IDecorationMethod
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, Calender calender, RollCloth cloth)
     {
-        List<Reason> reasons = [.. Verdicts.ThinLines(ask.Placements, LeastLinePt, "dye"), .. Verdicts.Loaded(calender.Id, calender.Name, book)];
+        List<Reason> reasons = [.. Verdicts.Artwork(ask, ask.Placements, PrintHold.Dye, book.Numbers.Format), .. Verdicts.Loaded(calender.Id, calender.Name, book)];
         var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
         var garments = Garments(ask, failure);
         var markers = RunMarkers.Of(ask.Style.Kind, garments, cloth.WidthIn, calender.PaperWidthIn, ask.Sketch is null ? Steps : GangNest.OnePass)!;

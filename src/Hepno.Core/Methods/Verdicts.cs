@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
@@ -15,13 +16,29 @@ internal static class Verdicts
     /// <summary>Wider than this a straight line bends on a cap's round front, in (assumed).</summary>
     private const double StraightOnCapIn = 3.5;
 
-    /// <summary>Lines thinner than the method holds.</summary>
-    public static IEnumerable<Reason> ThinLines(IEnumerable<Placement> placements, double leastPt, string method)
+    /// <summary>What of its artwork the way does not hold: typed figures, and everything that was measured where a picture is kept (docs/trade.md 3 and 4).</summary>
+    /// <param name="ask">The line.</param>
+    /// <param name="prints">As they are made.</param>
+    /// <param name="hold">What the way holds.</param>
+    /// <param name="f">How figures are written.</param>
+    public static IEnumerable<Reason> Artwork(AskInHand ask, IEnumerable<Placement> prints, PrintHold hold, FigureFormat f) => prints
+        .SelectMany(p => p.Own == OwnText.None && p.DesignId is { } id && ask.Artworks.TryGetValue(id, out var report) ? Measured(ask, p, report, hold, f) : Typed(ask, p, hold))
+        .OrderByDescending(r => r.Kind)
+        // a print smaller on smaller sizes is said once, at its worst
+        .DistinctBy(r => (r.Code, r.Sentence.Split(':')[0]));
+
+    private static IEnumerable<Reason> Measured(AskInHand ask, Placement p, ArtworkReport report, PrintHold hold, FigureFormat f) => DesignFaults.On(hold, report, p.WidthIn, ask.Colourway, f)
+        .Select(x => new Reason(x.Code, x.Kind == FaultKind.Bad && (x.Code is "code-small" || x.Code.StartsWith("thin-", StringComparison.Ordinal)) ? VerdictKind.No : VerdictKind.WithCare, $"{Places.Find(p.Place)!.Name}: {x.Sentence}", x.Remedy));
+
+    private static IEnumerable<Reason> Typed(AskInHand ask, Placement p, PrintHold hold)
     {
-        foreach (var p in placements.Where(p => p.ThinnestLinePt < leastPt))
+        if (p.ThinnestLinePt < hold.LinePt)
         {
-            var grow = p.WidthIn * leastPt / p.ThinnestLinePt;
-            yield return new("thin-line", VerdictKind.No, $"{Places.Find(p.Place)!.Name}: a line of {p.ThinnestLinePt:0.##} pt; {method} holds {leastPt:0.##} pt", $"lines of {leastPt:0.##} pt, or the artwork {grow:0.#} in wide");
+            yield return new("thin-line", VerdictKind.No, $"{Places.Find(p.Place)!.Name}: a line of {p.ThinnestLinePt:0.##} pt; {hold.Way} holds {hold.LinePt:0.##} pt", $"lines of {hold.LinePt:0.##} pt, or the artwork {p.WidthIn * hold.LinePt / p.ThinnestLinePt:0.#} in wide");
+        }
+        if (p.Gradient && hold.HalfClear == HalfClear.Rims && ask.Colourway.Class is ColourClass.Dark or ColourClass.Mid)
+        {
+            yield return new("soft-edge", VerdictKind.WithCare, $"{Places.Find(p.Place)!.Name}: a gradient on {ask.Colourway.Name} may show a white edge", "cut soft edges hard before printing");
         }
     }
 
@@ -139,11 +156,6 @@ internal static class Verdicts
             yield return new("look-again", VerdictKind.WithCare, $"your test on {style.Name} of {Shown.Day(test.Day, f)} was not looked at after a day", "look whether the cloth's dye came through, and note it on the Floor");
         }
     }
-
-    /// <summary>A gradient's soft edge shows white under film on mid and dark cloth.</summary>
-    public static IEnumerable<Reason> SoftEdges(IEnumerable<Placement> placements, Colourway colour) => placements
-        .Where(p => p.Gradient && colour.Class is ColourClass.Dark or ColourClass.Mid)
-        .Select(p => new Reason("soft-edge", VerdictKind.WithCare, $"{Places.Find(p.Place)!.Name}: a gradient on {colour.Name} may show a white edge", "cut soft edges hard before printing"));
 
     /// <summary>What the garment has that a print must mind: a zip, a pocket, a sewn label, eyelets.</summary>
     /// <param name="ask">The line.</param>

@@ -45,6 +45,7 @@ internal static class ArtworkDeeds
             var facts = PictureFile.Look(file);
             var raster = facts.Kind == "svg" ? await DrawingApart.Read(file, widthIn, stop.Token) : await Task.Run(() => PictureFile.Read(file, widthIn), stop.Token);
             var report = await Task.Run(() => Reported(raster, widthIn, facts.Kind == "svg", now), stop.Token) ?? throw new RefusedException(400, "nothing-painted", "Nothing in the picture is painted: it is all clear.", "Send the picture with the print in it.", "file");
+            report = report with { MirroredText = facts.Kind == "svg" && SvgLettering.RunsBackwards(file) };
             return new(id, name, facts.Kind, KeptFiles.Keep(desk.Db.Folder, file), file.Length, widthIn, report, Rights.Unsaid);
         }
         catch (OperationCanceledException)

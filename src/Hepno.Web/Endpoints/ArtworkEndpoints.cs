@@ -145,7 +145,7 @@ internal static class ArtworkEndpoints
         var white = cloth?.Class is ColourClass.Mid or ColourClass.Dark || printer?.WhiteOnLight == true;
         var ink = r.Ink is null || printer is null ? null : InkUse.Of(r.Ink, painted, white ? painted : 0, printer.ColourMlPerIn2, printer.WhiteMlPerIn2);
         return new DesignLooked(r.HeightIn(wide), r.Dpi(wide), r.ThinnestLine is { } line ? r.Pt(line.WidthPx, wide) : null, r.ThinnestGap is { } gap ? r.Pt(gap.WidthPx, wide) : null,
-            [.. doubts.Concat(DesignFaults.Of(design, wide, cloth, f)).OrderByDescending(x => x.Kind)], ink, ink is null ? "" : printer!.Name, CodeReads(desk, design, wide));
+            [.. doubts.Concat(DesignFaults.Of(r, wide, cloth, f)).OrderByDescending(x => x.Kind)], ink, ink is null ? "" : printer!.Name, CodeReads(desk, design, wide));
     });
 
     // read as each way of printing blurs it; the same file at the same width is read once

@@ -61,8 +61,8 @@ internal static class RunEndpoints
         // where sizes differ, each print is said with its sizes
         var sizes = string.Join("; ", p.OnSizes.GroupBy(s => (s.Size, s.Where)).Select(g => $"{(p.OnSizes.DistinctBy(s => (s.Size, s.Where)).Count() == 1 ? "" : $"{string.Join(", ", g.Select(s => s.Garment))}: ")}{g.Key.Size}, {g.Key.Where}"));
         var title = $"{char.ToUpperInvariant(p.Place[0])}{p.Place[1..]} {sizes}{(p.Own ? ", each its own" : "")}";
-        return p.Work.Length > 0 ? new(title, p.Work, p.Side, p.Caution)
-            : new(title, $"{p.Temperature}{(p.SetPoint.Length > 0 ? $", set {p.SetPoint}" : " at the dial's word")}, {p.DwellSeconds:0} s, {p.Pressure}{(p.Dial.Length > 0 ? $" (dial {p.Dial})" : "")}, {peel}", $"{before}{p.Side}{(p.Under.Length > 0 ? $", {p.Under}" : "")}{again}", p.Caution);
+        return p.Work.Length > 0 ? new(title, p.Work, p.Side, p.Caution, string.Join("; ", p.Checks))
+            : new(title, $"{p.Temperature}{(p.SetPoint.Length > 0 ? $", set {p.SetPoint}" : " at the dial's word")}, {p.DwellSeconds:0} s, {p.Pressure}{(p.Dial.Length > 0 ? $" (dial {p.Dial})" : "")}, {peel}", $"{before}{p.Side}{(p.Under.Length > 0 ? $", {p.Under}" : "")}{again}", p.Caution, string.Join("; ", p.Checks));
     }
 
     /// <summary>Begins pressing; again it is the same run.</summary>

@@ -173,7 +173,8 @@ public sealed record MarginNote(string Title, string Text, string LineId = "");
 /// <param name="Under">What to lay under the print and because of what; empty when it lies flat.</param>
 /// <param name="Work">What is done where nothing is pressed: "Stitch", "Count"; empty at a press.</param>
 /// <param name="At">Its place of work where that is another than the line's; else empty.</param>
-public sealed record RunPassView(int Pass, string Place, string Size, string Temperature, string TemperatureOther, string SetPoint, double DwellSeconds, double SlackSeconds, string Pressure, Peel Peel, double PeelAfterSeconds, string Side, string Caution, IReadOnlyList<WorkStep> Steps, double SecondPressSeconds, double PrePressSeconds, string Where, IReadOnlyList<OnSizeView> OnSizes, bool Own, string Dial, string Under, string Work = "", string At = "");
+/// <param name="Checks">What to look for on the first piece: what its artwork was doubted for, and a code to scan.</param>
+public sealed record RunPassView(int Pass, string Place, string Size, string Temperature, string TemperatureOther, string SetPoint, double DwellSeconds, double SlackSeconds, string Pressure, Peel Peel, double PeelAfterSeconds, string Side, string Caution, IReadOnlyList<WorkStep> Steps, double SecondPressSeconds, double PrePressSeconds, string Where, IReadOnlyList<OnSizeView> OnSizes, bool Own, string Dial, string Under, string Work, string At, IReadOnlyList<string> Checks);
 
 /// <summary>A print on one size of a run.</summary>
 /// <param name="Garment">The size.</param>

@@ -1,3 +1,4 @@
+using Hepno.Core.Artwork;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Learning;
@@ -9,6 +10,7 @@ using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
 using Hepno.Core.Stock;
+using Hepno.Store;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Views;
@@ -93,7 +95,7 @@ internal static class OrderViews
             // the one it was begun on; before that the planned one
             var pressId = c.Order.Facts.Pressed?.FirstOrDefault(x => x.LineId == l.LineId)?.PressId ?? placed?.PressOf(l.LineId);
             var press = (pressId is null ? null : book.Workplace(pressId)) ?? (book.Presses.Count > 0 ? LineFloor.WorkplaceOf(c.Frozen.InHand(l), l.Band.Decorations, book) : null);
-            return new RunLineView(l.LineId, c.Line(l.LineId).What, press?.Name ?? "", press is null ? "" : Cautions(press), [.. l.Band.Decorations.Select((d, i) => Pass(d, i, LineFloor.FirstPressed(l.Band.Decorations), l.Style, c.Frozen.AskOf(l), press, book, Warned(d.Recipe, l.Style, l.Colourway, book)))]);
+            return new RunLineView(l.LineId, c.Line(l.LineId).What, press?.Name ?? "", press is null ? "" : Cautions(press), [.. l.Band.Decorations.Select((d, i) => Pass(d, i, LineFloor.FirstPressed(l.Band.Decorations), l.Style, c.Frozen.AskOf(l), press, book, Warned(d.Recipe, l.Style, l.Colourway, book), Checks(connection, l.Band.Verdict, d.Placement)))]);
         }).ToList();
         return new(id, c.Order.Code, c.Customer?.Name ?? "", placed?.End is { } end ? Shown.Clock(TimeOnly.FromDateTime(end), f) : "", c.Order.Ask.Pieces, c.Order.Facts.RunStartedAt is not null, lines, Core.Runs.RunEvent.Reasons, c.Run!);
     }
@@ -141,7 +143,16 @@ internal static class OrderViews
         _ => "",
     };
 
-    private static RunPassView Pass(DecorationPlan d, int index, int firstPressed, Core.Blanks.Style style, AskLine asked, Press? press, ShopBook book, string warned)
+    // what the picture was doubted for when the quote was sent, at the place it is printed
+    private static IReadOnlyList<string> Checks(SqliteConnection connection, Verdict verdict, Placement p)
+    {
+        var place = $"{Places.Find(p.Place)!.Name}: ";
+        var code = p.DesignId is { } id && Aggregates.Designs.Get(connection, id)?.Value.Report.Code is not null;
+        return [.. code ? ["scan the code with a telephone"] : Array.Empty<string>(),
+            .. verdict.Reasons.Where(r => DesignFaults.Codes.Contains(r.Code) && r.Sentence.StartsWith(place, StringComparison.Ordinal)).Select(r => r.Sentence[place.Length..])];
+    }
+
+    private static RunPassView Pass(DecorationPlan d, int index, int firstPressed, Core.Blanks.Style style, AskLine asked, Press? press, ShopBook book, string warned, IReadOnlyList<string> checks)
     {
         var (f, standards) = (book.Numbers.Format, book.Numbers.Standards());
         // of several places of work each pass names its own
@@ -162,7 +173,7 @@ internal static class OrderViews
         var setPoint = press?.OffsetFor(d.Recipe.TemperatureF) is null ? "" : Shown.Temperature(press.SetPointF(d.Recipe.TemperatureF), f);
         return new(index + 1, $"{place.Name.ToLowerInvariant()}{(d.Finishes.Length > 0 ? ", finishing" : "")}", Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f), pressed ? Shown.Temperature(d.Recipe.TemperatureF, f) : "", pressed ? Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }) : "", setPoint,
             d.Recipe.DwellSeconds, d.Recipe.DwellSlackSeconds, d.Recipe.Pressure, d.Recipe.Peel, d.Recipe.PeelAfterSeconds, d.Recipe.Side, $"{warned}{d.Recipe.Caution}", steps, d.Recipe.SecondPressSeconds, index == firstPressed ? d.Recipe.PrePressSeconds : 0, $"{Shown.Length(place.FromSeamIn, f)} {place.WhereOn(style.Kind)}", onSizes, placement.Own != OwnText.None,
-            press?.DialFor(d.Recipe.Pressure, style.Lies(), press.LowerFor(d.Placement.WidthIn, d.Placement.HeightIn, place.OpeningIn), pillow) is { } dial ? Shown.Number(dial, 1, f) : "", under, work, at);
+            press?.DialFor(d.Recipe.Pressure, style.Lies(), press.LowerFor(d.Placement.WidthIn, d.Placement.HeightIn, place.OpeningIn), pillow) is { } dial ? Shown.Number(dial, 1, f) : "", under, work, at, checks);
     }
 
     private static List<MarginNote> Notes(FrozenQuote q)

@@ -10776,16 +10776,12 @@ export interface components {
             dial: string;
             /** @description What to lay under the print and because of what; empty when it lies flat. */
             under: string;
-            /**
-             * @description What is done where nothing is pressed: "Stitch", "Count"; empty at a press.
-             * @default
-             */
+            /** @description What is done where nothing is pressed: "Stitch", "Count"; empty at a press. */
             work: string;
-            /**
-             * @description Its place of work where that is another than the line's; else empty.
-             * @default
-             */
+            /** @description Its place of work where that is another than the line's; else empty. */
             at: string;
+            /** @description What to look for on the first piece: what its artwork was doubted for, and a code to scan. */
+            checks: string[];
         };
         /** @description A run's events, folded. */
         RunState: {

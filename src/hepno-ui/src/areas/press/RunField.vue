@@ -60,6 +60,7 @@ onUnmounted(() => wake.shows(null))
           The first of this print: piece <b>{{ named(run.rack[0].task) }}</b>
         </p>
         <p>Look at it by daylight. Good lets the rest begin.</p>
+        <p v-for="check in run.pass?.checks" :key="check" class="check">{{ check }}</p>
         <p class="key"><kbd>Space</kbd> good <kbd>X</kbd> spoiled</p>
       </div>
       <div v-else-if="run.waits && run.elsewhere.size > 0" class="lay">
@@ -159,6 +160,9 @@ onUnmounted(() => wake.shows(null))
 }
 .lay.tight .own {
   font-size: 64px;
+}
+.lay .check {
+  font-size: 26px;
 }
 .lay .key {
   padding-top: 20px;
