@@ -79,6 +79,34 @@ public class FurtherMethodTests
     }
 
     [Fact]
+    public void The_stitching_machine_s_own_figures_decide_and_can_be_opened()
+    {
+        // 6,000 stitches at half of 600 a minute, and two changes of 15 s
+        var plan = Plan(new Embroidery(), On(Black, 12, Front(3, 2, 50, 3) with { Stitches = 6000 }), Book with { Stitchers = [Bittern with { StitchesPerMinute = 600, ReachedShare = 0.5, ColourChangeSeconds = 15 }] });
+        Assert.Equal(1230, Seconds(plan, "stitch"), 1e-6);
+        Assert.Equal(["stitches", "speed", "reached", "changes", "change", "heads"], plan.BenchTime!.Parts.Select(p => p.Code));
+        var held = LineCost.Of(On(Black, 12), [plan], Book).Stratum("press").Parts.Single(p => p.Code == "held");
+        Assert.Contains(held.Parts, p => p.Code == "bench-time-front" && p.Value == 1230 && p.Parts.Count == 6);
+        Assert.Equal(["reachedShare", "colourChangeSeconds"], (Bittern with { ReachedShare = 0, ColourChangeSeconds = -1 }).Problems().Select(p => p.Where));
+    }
+
+    [Fact]
+    public void Blanks_sent_out_go_with_what_may_be_spoiled_and_go_once()
+    {
+        var ask = On(Black, 50, Front(9, 8, 50), Front(3, 3, 50) with { Id = "chest", Place = "left-chest" });
+        var (front, chest) = (Plan(new ScreenOut(), ask), Plan(new ScreenOut(), ask, which: 1));
+        Assert.Equal((51, 51), (front.BlanksSent, chest.BlanksSent));
+        Assert.Equal([("M", 51)], BlanksToBuy.Of(ask.Sizes, [front, chest]).Select(s => (s.Size, s.Pieces)));
+        // both prints go in one parcel and come back in one
+        Assert.Equal((true, 0, 0.0), (front.Preparation.Any(s => s.Code == "count-out"), chest.Preparation.Count, Seconds(chest, "count-in")));
+        var cost = LineCost.Of(ask, [front, chest], Book with { SpoilageFactor = 0 });
+        // 51 blanks of 4.00 and 12.00 freight
+        Assert.Equal(216m, 50 * (cost.Stratum("blank").Value + LineCost.Of(ask, [front with { FailureChance = 0 }, chest with { FailureChance = 0 }], Book).Stratum("spoilage").Parts.Single(p => p.Code == "left-blank").Value), 6);
+        var theirs = ask with { Theirs = true };
+        Assert.Equal((50, 50, 0m), (Plan(new ScreenOut(), theirs).BlanksSent, Plan(new ScreenOut(), theirs).Bought, LineCost.Of(theirs, [front], Book).Stratum("blank").Value));
+    }
+
+    [Fact]
     public void Sent_out_to_screens_on_white_at_a_higher_break()
     {
         // 102 printed at 1.43 in one screen; 22 freight over 200 decorations

@@ -58,8 +58,17 @@ public sealed class TwelveTests(Shop shop) : IClassFixture<Shop>
         await shop.Send(HttpMethod.Put, "/api/outside-printers/quayside", printer.ToJsonString(), few[0].GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture));
         var journey = new Journey(shop, $"along-{method}", method);
         await journey.To("press");
-        var items = (await journey.Order()).GetProperty("facts").GetProperty("items").EnumerateArray().Select(i => i.GetProperty("id").GetString()).ToList();
+        var listed = (await journey.Order()).GetProperty("facts").GetProperty("items").EnumerateArray().ToList();
+        var items = listed.Select(i => i.GetProperty("id").GetString()!).ToList();
         Assert.Equal(method != "pod-out", items.Contains("blanks"));
+        if (method is "screen-out" or "pod-out")
+        {
+            // what is sent out, or ordered, stands before it comes back; one blank more may be spoiled there
+            var back = method == "screen-out" ? "sent-out-f" : "on-demand-f";
+            Assert.Equal(method == "screen-out" ? ["blanks", "prepare-f", back] : ["prepare-f", back], items);
+            Assert.Equal(items, listed.OrderBy(i => i.GetProperty("expected").GetString(), StringComparer.Ordinal).Select(i => i.GetProperty("id").GetString()));
+            Assert.Equal(method == "screen-out" ? 5 : 4, listed[0].GetProperty("quantity").GetInt32());
+        }
         var run = await shop.Get($"/api/runs/{journey.Id}");
         var pass = run.GetProperty("lines")[0].GetProperty("passes")[0];
         Assert.Equal(work, pass.GetProperty("work").GetString());

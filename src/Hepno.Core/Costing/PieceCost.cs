@@ -15,7 +15,11 @@ namespace Hepno.Core.Costing;
 /// <param name="Hour">Money for a held hour of where it is done; null for the piece's own press.</param>
 /// <param name="Over">The attempt it lies on, which comes before it; null for the cloth.</param>
 /// <param name="OneMore">What a transfer costs that is bought beyond those used; null for the material of an attempt.</param>
-public sealed record Attempt(string Id, string Label, Figure Material, double FailureChance, double AttendedSeconds, double PressSeconds, int Bought = 0, Figure? SetUp = null, int Stage = 0, Figure? Hour = null, string? Over = null, Figure? OneMore = null);
+public sealed record Attempt(string Id, string Label, Figure Material, double FailureChance, double AttendedSeconds, double PressSeconds, int Bought = 0, Figure? SetUp = null, int Stage = 0, Figure? Hour = null, string? Over = null, Figure? OneMore = null)
+{
+    /// <summary>What a machine takes for it, s, opened to its parts; null where its steps say it.</summary>
+    public Figure? BenchTime { get; init; }
+}
 
 /// <summary>Everything the cost of a piece follows from.</summary>
 /// <param name="Quantity">Good pieces wanted, 1 or more.</param>
@@ -34,7 +38,11 @@ public sealed record Attempt(string Id, string Label, Figure Material, double Fa
 /// <param name="DecorationLabel">What the stratum of decorations is called: Print, Stitches or Sent out (docs/trade.md 8).</param>
 /// <param name="Place">What is held while it is worked on: the press, a stitching machine, the table.</param>
 public sealed record PieceInputs(int Quantity, Figure Blank, Figure Consumables, Figure Packing, double PrepAttendedSeconds, double PrepPressSeconds, IReadOnlyList<Attempt> Decorations,
-    decimal Wage, decimal OverheadPerHour, Figure PressHour, Figure OrderMinutes, Figure FixedFees, string TimeSource = "standards, one at a time", string DecorationLabel = "Print", string Place = "The press");
+    decimal Wage, decimal OverheadPerHour, Figure PressHour, Figure OrderMinutes, Figure FixedFees, string TimeSource = "standards, one at a time", string DecorationLabel = "Print", string Place = "The press")
+{
+    /// <summary>Blanks bought where they are more than the pieces; 0 for as many as are started.</summary>
+    public int BlanksBought { get; init; }
+}
 
 /// <summary>The cost of one good piece.</summary>
 /// <param name="Cost">The seven strata, in their order, summed.</param>
@@ -74,7 +82,7 @@ public static class PieceCost
             [Figure.Time("prep", "Preparation and inspection", prepSeconds, inputs.TimeSource, rate, rateSource), .. sequence.Select(d => Figure.Time(d.Id, d.Label, seconds(d), inputs.TimeSource, own?.Invoke(d) ?? rate, rateSource))]);
 
         var labour = Figure.Sum("labour", "Labour", [.. Timed("work", "At the press and beside it", d => d.AttendedSeconds, inputs.PrepAttendedSeconds, inputs.Wage, "Numbers: wage").Parts, OrderTime(inputs, orderSeconds, inputs.Wage, "Numbers: wage")]);
-        var held = Timed("held", inputs.Place, d => d.PressSeconds, inputs.PrepPressSeconds, inputs.PressHour.Value, "Floor: an hour of it", d => d.Hour?.Value) is var h ? h with { Parts = [.. h.Parts, inputs.PressHour with { Label = "An hour of it, as used above" }, .. sequence.Select(d => d.Hour).OfType<Figure>().DistinctBy(x => x.Code)], How = "sum of the times above" } : null!;
+        var held = Timed("held", inputs.Place, d => d.PressSeconds, inputs.PrepPressSeconds, inputs.PressHour.Value, "Floor: an hour of it", d => d.Hour?.Value) is var h ? h with { Parts = [.. h.Parts, inputs.PressHour with { Label = "An hour of it, as used above" }, .. sequence.Select(d => d.Hour).OfType<Figure>().DistinctBy(x => x.Code), .. sequence.Where(d => d.BenchTime is not null).Select(d => d.BenchTime! with { Code = $"bench-time-{d.Id}", Label = $"{d.Label}, the machine's time in it" })], How = "sum of the times above" } : null!;
         var overhead = Timed("overhead", "Rent and the rest", d => d.AttendedSeconds, inputs.PrepAttendedSeconds, inputs.OverheadPerHour, "Numbers: overhead");
         var rent = Figure.Sum("press", "Heat and rent", held, overhead, OrderTime(inputs, orderSeconds, inputs.OverheadPerHour, "Numbers: overhead"));
         var materials = Figure.Sum("decoration", inputs.DecorationLabel, [.. sequence.Select(d => d.Material), .. sequence.Where(d => d.SetUp is not null).Select(d => SetUpShare(d, inputs))]);

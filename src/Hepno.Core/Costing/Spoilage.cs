@@ -55,6 +55,17 @@ public static class Spoilage
         var leftovers = sequence.Select((d, i) => (d, Left: Math.Max(0, d.Bought - (inputs.Quantity * attemptsPerGood[i])))).Where(l => l.d.Bought > 0)
             .Select(l => Figure.Of($"left-{l.d.Id}", $"{l.d.Label}, spares left over", Money.Times(l.Left / inputs.Quantity, (l.d.OneMore ?? l.d.Material).Value), "spares left ÷ pieces × one more",
                 Figure.Input("left", "Spares left, expected", l.Left, FigureUnit.Count, $"{l.d.Bought} bought"), l.d.OneMore ?? l.d.Material)).ToList();
-        return Figure.Sum("spoilage", "Spoilage", [ruined, .. leftovers]);
+        return Figure.Sum("spoilage", "Spoilage", [ruined, .. leftovers, .. BlanksLeft(inputs, attemptsPerGood)]);
+    }
+
+    // a printed blank beyond the need is worth nothing more
+    private static IEnumerable<Figure> BlanksLeft(PieceInputs inputs, double[] attemptsPerGood)
+    {
+        var left = inputs.BlanksBought - (inputs.Quantity * attemptsPerGood.Max());
+        if (left > 0)
+        {
+            yield return Figure.Of("left-blank", "Blanks beyond the need", Money.Times(left / inputs.Quantity, inputs.Blank.Value), "blanks left ÷ pieces × a blank",
+                Figure.Input("left", "Blanks left, expected", left, FigureUnit.Count, $"{inputs.BlanksBought} bought, for what may be spoiled where they are sent"), inputs.Blank);
+        }
     }
 }

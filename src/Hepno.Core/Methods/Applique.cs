@@ -93,9 +93,10 @@ public sealed class Applique : IDecorationMethod
                 Figure.Input("colours", "Films, one a colour", p.Colours, FigureUnit.Count, "the ask"), Figure.Input("price", "An in²", machine.AppliqueFilmPerIn2.Value, FigureUnit.Money, source)),
             Figure.Of("thread", "Thread", stitches.Value / 1000 * machine.ThreadPerThousand, "stitches ÷ 1,000 × price", stitches, Figure.Input("price", "1,000 stitches", machine.ThreadPerThousand, FigureUnit.Money, source)),
             Figure.Input("backing", "Backing", machine.BackingPerPiece, FigureUnit.Money, source));
+        var time = machine.Time(stitches, p.Colours);
         var setUp = Embroidery.IsDigitised(ask, p, book) ? null : Figure.Input("set-up", $"{place}, digitising", machine.DigitisingPerDesign, FigureUnit.Money, $"{source}; once for the design");
-        return new(p, material, attempts, failure, Recipe.NoHeat(machine.Id, "right-reading, film laid at each stop", machine.Cautions), steps.Appliqued(machine.Seconds((double)stitches.Value, p.Colours), p.Colours),
-            [steps.Trim(Outline(p))], [], setUp, "Cut the applique shapes out", machine.Id);
+        return new(p, material, attempts, failure, Recipe.NoHeat(machine.Id, "right-reading, film laid at each stop", machine.Cautions), steps.Appliqued((double)time.Value, p.Colours),
+            [steps.Trim(Outline(p))], [], setUp, "Cut the applique shapes out", machine.Id) { BenchTime = time };
     }
 
     // the press comes after the machine, as a place of work of its own; what it spoils is reckoned with the stitching

@@ -45,6 +45,12 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
     /// <summary>Its way where the piece is decorated in several; empty for the line's own.</summary>
     public string MethodId { get; init; } = "";
 
+    /// <summary>What a machine takes for one attempt at its bench, s, opened to its parts; null where its steps say it.</summary>
+    public Figure? BenchTime { get; init; }
+
+    /// <summary>The shop's blanks that are sent away to be printed, with those that may be spoiled there; 0 where none goes out.</summary>
+    public int BlanksSent { get; init; }
+
     /// <summary>The shop's machine that prints or cuts it; null where none does, and in quotes sent before it was kept.</summary>
     public Planning.Machine? Machine { get; init; }
 
@@ -55,6 +61,9 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
 
     /// <summary>True where others print on a blank of theirs: nothing else is done on it here.</summary>
     public bool IsOnTheirBlank() => BringsBlank && BenchId == ShopBook.Table.Id;
+
+    /// <summary>True where its preparation comes before what is brought for it: blanks sent out, an order placed.</summary>
+    public bool IsPreparedFirst() => Preparation.Any(s => s.Code is "count-out" or "place-order");
 
     /// <summary>Attempts there is material for; as many as pieces where nothing is bought ahead.</summary>
     /// <param name="pieces">Pieces of the line.</param>
@@ -94,6 +103,7 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
         {
             Material = material,
             Bought = plans.Sum(p => p.Plan.Bought),
+            BlanksSent = plans.Sum(p => p.Plan.BlanksSent),
             FailureChance = plans.Max(p => p.Plan.FailureChance),
             Preparation = [.. prepared.Preparation.Select((step, i) => step with { Seconds = plans.Where(p => i < p.Plan.Preparation.Count).Sum(p => p.Plan.Preparation[i].Seconds * p.Print.Pieces) / pieces })],
             Prepare = prepared.Prepare,

@@ -110,7 +110,8 @@ public sealed class Embroidery : IDecorationMethod
         var material = Figure.Sum("material", $"{place} stitches",
             Figure.Of("thread", "Thread", stitches.Value / 1000 * machine.ThreadPerThousand, "stitches ÷ 1,000 × price", stitches, Figure.Input("price", "1,000 stitches", machine.ThreadPerThousand, FigureUnit.Money, source)),
             Figure.Input("backing", "Backing", machine.BackingPerPiece, FigureUnit.Money, source));
+        var time = machine.Time(stitches, p.Colours);
         var setUp = IsDigitised(ask, p, book) ? null : Figure.Input("set-up", $"{place}, digitising", machine.DigitisingPerDesign, FigureUnit.Money, $"{source}; once for the design");
-        return new(p, material, 0, failure, Recipe.NoHeat(machine.Id, "right-reading, from the stitch file", machine.Cautions), book.Numbers.Standards().Stitched(machine.Seconds((double)stitches.Value, p.Colours)), [], [], setUp, BenchId: machine.Id);
+        return new(p, material, 0, failure, Recipe.NoHeat(machine.Id, "right-reading, from the stitch file", machine.Cautions), book.Numbers.Standards().Stitched((double)time.Value), [], [], setUp, BenchId: machine.Id) { BenchTime = time };
     }
 }

@@ -107,7 +107,8 @@ public sealed class ScreenOut : IDecorationMethod
     {
         var (p, source, steps) = (sized.Print, $"Shelf: {printer.Supplier}", book.Numbers.Standards());
         var (place, screens) = (Places.Find(p.Place)!.Name, Screens(p, ask.Colourway));
-        var printed = (int)Math.Ceiling((sized.Pieces * (1 + printer.SpareShare)) - 1e-9);
+        // who brings the garments has none to spare
+        var printed = ask.Theirs ? sized.Pieces : (int)Math.Ceiling((sized.Pieces * (1 + printer.SpareShare)) - 1e-9);
         var breaks = printer.Prices.Where(x => x.Colours >= screens).MinBy(x => x.Colours)!.Breaks;
         var held = PriceBreaks.At(breaks, printed);
         var price = Figure.Input("print-price", $"{screens} {(screens == 1 ? "screen" : "screens")}, from {held.From}", held.Price, FigureUnit.Money, source);
@@ -115,9 +116,11 @@ public sealed class ScreenOut : IDecorationMethod
         var blank = index == 0 && printer.BlankOf(ask.Style.Kind) is { } own ? Figure.Input("their-blank", $"Their {GarmentNouns.Of(ask.Style.Kind, 1)}", own, FigureUnit.Money, source) : null;
         var material = Figure.Sum("material", $"{place} print", [price, .. blank is null ? Array.Empty<Figure>() : [blank], Freight(ask, printer, source)]);
         var setUp = SetUp(ask, p, place, screens, printer, source);
+        // a piece goes out and comes back once, whatever is printed on it
+        var sends = index == 0 && !printer.HasOwnBlanks();
         // the blanks come here first and go on to the printer
         var days = (printer.HasOwnBlanks() ? 0 : ask.Theirs ? 1 : ask.Style.LeadDays) + printer.LeadDays;
-        var count = Figure.Input("count", "Prints", printed, FigureUnit.Count, $"{sized.Pieces} and {printer.SpareShare:0.#%} it may spoil");
+        var count = Figure.Input("count", "Prints", printed, FigureUnit.Count, ask.Theirs ? "the ask: their garments, none to spare" : $"{sized.Pieces} and {printer.SpareShare:0.#%} it may spoil");
         List<Figure> bought = [Figure.Of("prints", "Prints", printed * held.Price, "prints × price", count, price), setUp];
         if (blank is not null)
         {
@@ -125,8 +128,11 @@ public sealed class ScreenOut : IDecorationMethod
         }
         var purchase = new Purchase($"sent-out-{p.Id}", $"{printed} printed, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}, {screens} {(screens == 1 ? "screen" : "screens")}: {(printer.HasOwnBlanks() ? "on their blanks" : "send them the blanks")}", printer.Supplier, days, printed, "prints",
             Figure.Sum("buy", place, bought), null, null, Breaks: breaks);
-        return new(p, material, printed, SpoilageChance.Of(Key, FailurePrior, ask, book), Recipe.NoHeat(printer.Id, "right-reading, printed elsewhere", "Count sizes and look at the first of each before the rest goes on."), steps.CameBack,
-            printer.HasOwnBlanks() ? [] : [steps.SentOut], [purchase], setUp, printer.HasOwnBlanks() ? "" : "Count the blanks out and send them", ShopBook.Table.Id, BringsBlank: printer.HasOwnBlanks());
+        return new(p, material, printed, SpoilageChance.Of(Key, FailurePrior, ask, book), Recipe.NoHeat(printer.Id, "right-reading, printed elsewhere", "Count sizes and look at the first of each before the rest goes on."), index == 0 ? steps.CameBack : [steps.CameBack[0] with { Seconds = 0 }],
+            sends ? [steps.SentOut] : [], [purchase], setUp, sends ? "Count the blanks out and send them" : "", ShopBook.Table.Id, BringsBlank: printer.HasOwnBlanks())
+        {
+            BlanksSent = printer.HasOwnBlanks() ? 0 : printed,
+        };
     }
 
     private static Figure Freight(AskInHand ask, OutsidePrinter printer, string source)

@@ -36,7 +36,8 @@ internal static class Verdicts
         {
             yield return new("thin-line", VerdictKind.No, $"{Places.Find(p.Place)!.Name}: a line of {p.ThinnestLinePt:0.##} pt; {hold.Way} holds {hold.LinePt:0.##} pt", $"lines of {hold.LinePt:0.##} pt, or the artwork {p.WidthIn * hold.LinePt / p.ThinnestLinePt:0.#} in wide");
         }
-        if (p.Gradient && hold.HalfClear == HalfClear.Rims && ask.Colourway.Class is ColourClass.Dark or ColourClass.Mid)
+        // a typed gradient may be a photograph with hard edges: film alone, which prints any softness as a rim, is doubted for it
+        if (p.Gradient && hold == PrintHold.Film && ask.Colourway.Class is ColourClass.Dark or ColourClass.Mid)
         {
             yield return new("soft-edge", VerdictKind.WithCare, $"{Places.Find(p.Place)!.Name}: a gradient on {ask.Colourway.Name} may show a white edge", "cut soft edges hard before printing");
         }

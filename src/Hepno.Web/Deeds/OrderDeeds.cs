@@ -363,11 +363,18 @@ internal static class OrderDeeds
     {
         var q = c.Frozen!;
         var asked = q.AskOf(line);
-        var blank = LandedBlank.Of(q.InHand(line)).Value;
+        var sizes = BlanksToBuy.Of(asked.Sizes, line.Band.Decorations);
+        var (pieces, here) = (SizeRun.Total(sizes), hours.Parcel(wall, asked.Theirs ? 1 : line.Style.LeadDays, asked.Theirs ? null : line.Style.Buying?.CutOff));
+        var (id, bySize) = (q.Lines.Count == 1 ? "blanks" : $"blanks-{line.LineId}", string.Join(", ", sizes.Select(s => $"{s.Size} {s.Pieces}")));
+        var habits = q.Numbers.Habits();
+        double Minutes(DecorationPlan d) => WorkSteps.Attended(habits.Apart(d.Preparation)) * d.Prints(asked.Pieces) / 60;
+        GatherItem Prepared(DecorationPlan d, DateTime from) => new($"prepare-{d.Placement.Id}", GatherKind.Prepare, $"{d.Prepare}, {d.Prints(asked.Pieces)} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}: {Shown.Duration(Minutes(d) * 60)} of hands", "", d.Prints(asked.Pieces), "prints", 0, hours.Add(from, Minutes(d)), null);
         List<GatherItem> items =
         [
-            asked.Theirs ? new(q.Lines.Count == 1 ? "blanks" : $"blanks-{line.LineId}", GatherKind.Buy, $"Their own {GarmentNouns.Of(line.Style.Kind, asked.Pieces)}, brought: {string.Join(", ", asked.Sizes.Select(s => $"{s.Size} {s.Pieces}"))}", c.Customer?.Name ?? "the customer", asked.Pieces, "pieces", 0, hours.Parcel(wall, 1), null)
-            : new(q.Lines.Count == 1 ? "blanks" : $"blanks-{line.LineId}", GatherKind.Buy, $"{c.Line(line.LineId).What}: {string.Join(", ", asked.Sizes.Select(s => $"{s.Size} {s.Pieces}"))}", line.Style.Supplier, asked.Pieces, "pieces", blank * asked.Pieces, hours.Parcel(wall, line.Style.LeadDays, line.Style.Buying?.CutOff), null),
+            asked.Theirs ? new(id, GatherKind.Buy, $"Their own {GarmentNouns.Of(line.Style.Kind, asked.Pieces)}, brought: {bySize}", c.Customer?.Name ?? "the customer", pieces, "pieces", 0, here, null)
+            : new(id, GatherKind.Buy, $"{c.Line(line.LineId).What}{(pieces > asked.Pieces ? $", and {pieces - asked.Pieces} that may be spoiled" : "")}: {bySize}", line.Style.Supplier, pieces, "pieces", LandedBlank.Of(q.InHand(line) with { Sizes = sizes }).Value * pieces, here, null),
+            // what is sent out, or ordered, is sent before it comes back
+            .. line.Band.Decorations.Where(d => d.IsPreparedFirst() && habits.Apart(d.Preparation).Any()).Select(d => Prepared(d, d.BringsBlank ? wall : here)),
             .. line.Band.Decorations.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => new GatherItem(p.Code, GatherKind.Buy, p.Unit == "in" ? $"{p.Text}, {Shown.Length(p.Quantity, f)}" : p.Text, p.Supplier, p.Quantity, p.Unit, p.Cost.Value, hours.Parcel(wall, p.LeadDays), null)),
         ];
         if (line.Band.Decorations.Any(d => d.BringsBlank))
@@ -378,12 +385,10 @@ internal static class OrderDeeds
         items.AddRange((c.Order.Facts.Remnants ?? []).Where(r => r.LineId == line.LineId && DecorationMethods.Uses(line.Band.MethodId, Htv.Key)).Select(r => new GatherItem($"piece-{r.PlacementId}-{r.Layer + 1}", GatherKind.Prepare,
             $"From the Shelf: the piece of vinyl {Shown.Size(r.WidthIn, r.LengthIn, f)} for the {Htv.ColourName(r.Layer)}", "", 1, "pieces", 0, wall, null)));
         // what is waited for goes by the shop's numbers of today, what is prepared apart by those the quote was made with
-        var habits = q.Numbers.Habits();
         items.AddRange(line.Band.Decorations.Where(d => book.Numbers.Habits().TestFirst && !IsTested(d, line, book)).Select(d => new GatherItem($"{TestItem}{d.Placement.Id}", GatherKind.Prepare,
             $"Test piece: {book.ProductName(d.Recipe.ProductId)} on {line.Style.Name}, pressed and looked at before the run", "", 1, "pieces", 0, hours.Add(wall, TestMinutes), null)));
-        double Minutes(DecorationPlan d) => WorkSteps.Attended(habits.Apart(d.Preparation)) * d.Prints(asked.Pieces) / 60;
         DateTime From(IEnumerable<DecorationPlan> of) => of.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => p.LeadDays).ToList() is { Count: > 0 } days ? hours.Parcel(wall, days.Max()) : wall;
-        var prepared = line.Band.Decorations.Where(d => habits.Apart(d.Preparation).Any()).ToList();
+        var prepared = line.Band.Decorations.Where(d => !d.IsPreparedFirst() && habits.Apart(d.Preparation).Any()).ToList();
         // what comes on one layout is prepared as one, once it is here; what is printed here is printed and cured print by print
         if (prepared.Count > 0 && line.Band.Decorations.Any(d => d.Purchases.Any(p => p.Laid is not null && p.Supplier.Length > 0)))
         {
@@ -391,7 +396,7 @@ internal static class OrderDeeds
             items.Add(new($"prepare-{prepared[0].Placement.Id}", GatherKind.Prepare, $"{prepared[0].Prepare}, {prepared.Sum(d => d.Bought)} prints: {Shown.Duration(minutes * 60)} of hands", "", prepared.Sum(d => d.Bought), "prints", 0, hours.Add(From(line.Band.Decorations), minutes), null));
             return items;
         }
-        items.AddRange(prepared.Select(d => new GatherItem($"prepare-{d.Placement.Id}", GatherKind.Prepare, $"{d.Prepare}, {d.Prints(asked.Pieces)} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}: {Shown.Duration(Minutes(d) * 60)} of hands", "", d.Prints(asked.Pieces), "prints", 0, hours.Add(From([d]), Minutes(d)), null)));
+        items.AddRange(prepared.Select(d => Prepared(d, From([d]))));
         return items;
     }
 

@@ -32,9 +32,9 @@ internal sealed record GarmentPrinterBody(string Name, double SpeedIn2PerMinute,
 }
 
 /// <summary>An embroidery machine with its thread and backing.</summary>
-internal sealed record StitchMachineBody(string Name, double StitchesPerMinute, int Heads, int Needles, double HoopWidthIn, double HoopHeightIn, bool TakesCaps, decimal ThreadPerThousand, decimal BackingPerPiece, decimal DigitisingPerDesign, EquipmentBody Equipment, string Cautions, decimal? AppliqueFilmPerIn2 = null)
+internal sealed record StitchMachineBody(string Name, double StitchesPerMinute, int Heads, int Needles, double HoopWidthIn, double HoopHeightIn, bool TakesCaps, decimal ThreadPerThousand, decimal BackingPerPiece, decimal DigitisingPerDesign, EquipmentBody Equipment, string Cautions, decimal? AppliqueFilmPerIn2 = null, double ReachedShare = StitchMachine.UsuallyReached, double ColourChangeSeconds = StitchMachine.UsualColourChange)
 {
-    public StitchMachine ToCore(string id) => new(id, Name.Trim(), StitchesPerMinute, Heads, Needles, HoopWidthIn, HoopHeightIn, TakesCaps, ThreadPerThousand, BackingPerPiece, DigitisingPerDesign, Equipment.ToCore(), Cautions, AppliqueFilmPerIn2);
+    public StitchMachine ToCore(string id) => new(id, Name.Trim(), StitchesPerMinute, Heads, Needles, HoopWidthIn, HoopHeightIn, TakesCaps, ThreadPerThousand, BackingPerPiece, DigitisingPerDesign, Equipment.ToCore(), Cautions, AppliqueFilmPerIn2, ReachedShare, ColourChangeSeconds);
 }
 
 /// <summary>A calender with its roll printer.</summary>

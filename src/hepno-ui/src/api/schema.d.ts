@@ -4872,6 +4872,12 @@ export interface components {
             finishes: string;
             /** @description Its way where the piece is decorated in several; empty for the line's own. */
             methodId: string;
+            benchTime: null | components["schemas"]["Figure"];
+            /**
+             * Format: int32
+             * @description The shop's blanks that are sent away to be printed, with those that may be spoiled there; 0 where none goes out.
+             */
+            blanksSent: number;
             machine: null | components["schemas"]["Machine"];
         };
         /** @description The deposit, or the owner's word that the order goes on without. */
@@ -11756,7 +11762,7 @@ export interface components {
             name: string;
             /**
              * Format: double
-             * @description As set; four fifths of it are reached (assumed).
+             * @description As set.
              */
             stitchesPerMinute: number;
             /**
@@ -11805,6 +11811,18 @@ export interface components {
              * @description Money for an in² of the film that applique is cut from; null where none is kept.
              */
             appliqueFilmPerIn2: null | number;
+            /**
+             * Format: double
+             * @description Share of that speed that is reached over a design, 0 to 1: stops, trims and slow corners (assumed four fifths).
+             * @default 0.8
+             */
+            reachedShare: number;
+            /**
+             * Format: double
+             * @description A change of thread colour, s (assumed 8).
+             * @default 8
+             */
+            colourChangeSeconds: number;
         };
         /** @description An embroidery machine with its thread and backing. */
         StitchMachineBody: {
@@ -11830,6 +11848,16 @@ export interface components {
             cautions: string;
             /** Format: double */
             appliqueFilmPerIn2: null | number;
+            /**
+             * Format: double
+             * @default 0.8
+             */
+            reachedShare: number;
+            /**
+             * Format: double
+             * @default 8
+             */
+            colourChangeSeconds: number;
         };
         /** @description A stratum as it was quoted and as it came out, a piece, rounded for show. */
         StratumHeld: {

@@ -70,6 +70,8 @@ export const garmentPrinterFields: Field<GarmentPrinter>[] = [
 export const freshStitchMachine = (): Omit<StitchMachine, 'id'> => ({
   name: '',
   stitchesPerMinute: 700,
+  reachedShare: 0.8,
+  colourChangeSeconds: 8,
   heads: 1,
   needles: 12,
   hoopWidthIn: 12,
@@ -86,6 +88,8 @@ export const freshStitchMachine = (): Omit<StitchMachine, 'id'> => ({
 export const stitchMachineFields: Field<StitchMachine>[] = [
   text('Name', 'name'),
   num('Stitches a minute, as set', 'stitchesPerMinute'),
+  num('Share of that speed reached', 'reachedShare'),
+  num('A change of colour, s', 'colourChangeSeconds'),
   num('Heads', 'heads'),
   num('Thread colours it holds', 'needles'),
   num('Widest hoop, in', 'hoopWidthIn'),
