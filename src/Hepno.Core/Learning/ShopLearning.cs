@@ -62,7 +62,7 @@ public static class ShopLearning
     private const double LongestObservation = 3;
 
     /// <summary>The rule by which an order's record is read: another number, and what was kept of every order is read anew.</summary>
-    public const int Rule = 2;
+    public const int Rule = 3;
 
     /// <summary>What some lines taught, each thing once.</summary>
     public static IReadOnlyList<LearnedPart> Parts(IReadOnlyList<LineRecorded> lines) => LearnedPart.Sum(lines.SelectMany(l => Hands(l).Concat(Steps(l)).Concat(Attempts(l))));

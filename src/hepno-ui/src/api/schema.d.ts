@@ -6617,6 +6617,7 @@ export interface components {
              * @description Hands of the whole line as recorded, s.
              */
             handsSeconds: number;
+            leftOver: null | components["schemas"]["Figure"];
         };
         /** @description Months that earlier states of orders are kept; 0 for ever. */
         HistoryBody: {

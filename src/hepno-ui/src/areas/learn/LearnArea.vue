@@ -187,8 +187,13 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
               <b>{{ s.pieces }}</b> {{ s.reason }}
             </p>
             <p class="small quiet">
-              {{ view.held.pressed }} blanks pressed. The time of ruined pieces lies in Labour; their cloth and print in
-              Spoilage.
+              {{ view.held.pressed }} blanks pressed. What ruined pieces took, their hands too, lies in Spoilage.
+            </p>
+            <p v-if="view.held.leftOver" class="small quiet">
+              <button class="plain-button" @click="explain(view.held.leftOver)">
+                Prints left over: {{ money(view.held.leftOver.value, f) }}
+              </button>
+              to buy again. You still have them, so they are not charged here.
             </p>
           </section>
         </div>
