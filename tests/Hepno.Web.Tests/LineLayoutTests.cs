@@ -48,6 +48,37 @@ public class LineLayoutTests(Shop shop) : IClassFixture<Shop>
     }
 
     [Fact]
+    public async Task One_shirt_over_a_thousand_costs_one_shirt_more()
+    {
+        var journey = new Journey(shop, "thousands");
+        await journey.Ask();
+        async Task<Dictionary<string, decimal>> Decoration(int pieces)
+        {
+            var order = await journey.Order();
+            var ask = JsonNode.Parse(Journey.Body(order.GetProperty("ask").GetRawText()))!;
+            ask["lines"]![0]!["sizes"] = new JsonArray(new JsonObject { ["size"] = "M", ["pieces"] = pieces });
+            var (status, body) = await shop.Send(HttpMethod.Put, "/api/orders/thousands", ask.ToJsonString(), order.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture));
+            Assert.True(status == 200, body.ToString());
+            return (await shop.Get("/api/orders/thousands/compare")).GetProperty("bands").EnumerateArray().Where(b => b.GetProperty("methodId").GetString()!.StartsWith("dtf", StringComparison.Ordinal))
+                .ToDictionary(b => b.GetProperty("methodId").GetString()!, b => pieces * b.GetProperty("cost").GetProperty("parts").EnumerateArray().Single(p => p.GetProperty("code").GetString() == "decoration").GetProperty("value").GetDecimal());
+        }
+        // prints and their spares pass a thousand between the two
+        foreach (var (few, more) in new[] { (960, 961), (985, 986), (1000, 1001) })
+        {
+            var (before, after) = (await Decoration(few), await Decoration(more));
+            Assert.Equal(2, before.Count);
+            Assert.All(before, b => Assert.InRange(after[b.Key], b.Value * 0.97m, b.Value * 1.015m));
+        }
+        await journey.Done("choose", """{"methodId":"dtf-bought"}""");
+        // they are drawn, and taken as they are; by hand no more than a thousand are moved
+        var copies = (await View("thousands"))["copies"]!;
+        Assert.InRange(copies.AsArray().Count, 1001, 1060);
+        Assert.Equal(400, (await Settle(journey, copies)).Status);
+        await journey.Done("lay-out");
+        await journey.Done("send");
+    }
+
+    [Fact]
     public async Task The_estimate_uses_what_the_layout_costs_to_the_cent()
     {
         var journey = await Laid("laid");

@@ -21,8 +21,11 @@ public sealed record GangFound(IReadOnlyList<GangPlaced> Placed, int Sheets, dou
 /// <summary>Lays different designs together on film, a roll or sheets (docs/trade.md 7). The same designs, seed and steps give the same layout.</summary>
 public static class GangNest
 {
-    /// <summary>Most copies of one layout.</summary>
+    /// <summary>Most copies that are laid whole, and moved by hand.</summary>
     public const int MostCopies = 1000;
+
+    /// <summary>Most copies of one layout: more than are laid whole are a pattern repeated.</summary>
+    public const int MostInAll = 20_000;
 
     // so many comparisons of boxes are about two seconds on one core
     private const double UsualWork = 3e8;
@@ -58,6 +61,12 @@ public static class GangNest
         Skyline.Box[] boxes = [.. units.Select(u => new Skyline.Box(u.WidthIn + ground.GapIn, u.HeightIn + ground.GapIn, u.MayTurn, u.Kind))];
         var floor = GangFloor.Length(width, boxes);
         var floorSheets = ground.LengthIn is null ? 1 : GangFloor.Sheets(width, length, boxes);
+        if (units.Count > MostCopies)
+        {
+            var (repeated, tried) = RepeatedLay.Lay(ground, [.. designs.Where(d => units.Any(u => u.Name == d.Id))], seed, steps, go);
+            var sheets = repeated.Max(p => p.Sheet) + 1;
+            return Found(ground, designs, repeated, repeated.Where(p => p.Sheet == sheets - 1).Max(p => p.Y + p.HeightIn) + ground.MarginIn, sheets, ground.LengthIn is null ? Used(floor, ground) : 0, floorSheets, tried, leftOut);
+        }
         floorSheets = byPatterns && ground.LengthIn is not null ? SheetPatterns.Floor(width, length, boxes, floorSheets, 0) : floorSheets;
         var found = ground.LengthIn is null ? StripSearch.Roll(width, boxes, seed, steps, floor, go is null ? null : (s, best) => go(s, Used(best, ground)))
             : SheetSearch.Sheets(width, length, boxes, seed, steps, floorSheets, go);
@@ -105,7 +114,10 @@ public static class GangNest
     }
 
     /// <summary>What cannot be laid at all.</summary>
-    public static IEnumerable<Problem> Problems(GangGround ground, IReadOnlyList<GangDesign> designs)
+    /// <param name="ground">What it would lie on.</param>
+    /// <param name="designs">What is to be laid.</param>
+    /// <param name="most">Most copies; up to <see cref="MostInAll"/> where a pattern may be repeated.</param>
+    public static IEnumerable<Problem> Problems(GangGround ground, IReadOnlyList<GangDesign> designs, int most = MostCopies)
     {
         if (ground.WidthIn is not (> 0 and <= 200) || ground.LengthIn is not (null or (> 0 and <= 10_000)))
         {
@@ -125,18 +137,23 @@ public static class GangNest
             {
                 yield return new("range", $"{d.Id} of {d.WidthIn:0.##} × {d.HeightIn:0.##} in is outside 0 to 200.", $"designs[{i}]", "Type its printed size.");
             }
-            if (d.Copies is < 1 or > MostCopies)
+            if (d.Copies < 1 || d.Copies > most)
             {
-                yield return new("range", $"{d.Copies} copies of {d.Id} is outside 1 to {MostCopies}.", $"designs[{i}].copies", "Lay large numbers as several layouts.");
+                yield return new("range", $"{d.Copies} copies of {d.Id} is outside 1 to {most}.", $"designs[{i}].copies", "Lay large numbers as several layouts.");
             }
             if (designs.Take(i).Any(o => o.Id == d.Id))
             {
                 yield return new("twice", $"\"{d.Id}\" stands twice.", $"designs[{i}].id", "Give each design a name of its own, with its copies.");
             }
         }
-        if (designs.Sum(d => (long)Math.Max(0, d.Copies)) > MostCopies)
+        var copies = designs.Sum(d => (long)Math.Max(0, d.Copies));
+        if (copies > most)
         {
-            yield return new("many", $"{designs.Sum(d => (long)d.Copies)} copies in one layout.", "designs", $"At most {MostCopies}.");
+            yield return new("many", $"{copies} copies in one layout.", "designs", $"At most {most}.");
+        }
+        else if (copies > MostCopies && designs.Any(d => d.Group.Length > 0))
+        {
+            yield return new("many", $"{copies} copies in one layout, with groups in it.", "designs", $"At most {MostCopies} with groups: lay the groups by themselves.");
         }
     }
 

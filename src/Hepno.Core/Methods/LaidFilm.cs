@@ -64,7 +64,7 @@ public sealed record LaidFilm(FilmGround On, IReadOnlyList<LaidPrint> Prints, Ga
             return null;
         }
         List<GangDesign> designs = [.. prints.Select(p => p.Design.Laid())];
-        if (mine is null && GangNest.Problems(on.Ground, designs).Any())
+        if (mine is null && GangNest.Problems(on.Ground, designs, GangNest.MostInAll).Any())
         {
             return null;
         }

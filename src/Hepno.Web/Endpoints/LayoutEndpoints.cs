@@ -75,10 +75,10 @@ internal static class LayoutEndpoints
     {
         var ground = new GangGround(b.WidthIn, b.LengthIn, b.GapIn, b.MarginIn);
         List<GangDesign> designs = [.. b.Designs.Select(d => new GangDesign(d.Id.Trim(), d.WidthIn, d.HeightIn, d.Copies, d.MayTurn, d.Group.Trim()))];
-        RefusedException.IfAny(GangNest.Problems(ground, designs).Concat(Prices(b)));
+        RefusedException.IfAny(GangNest.Problems(ground, designs, GangNest.MostInAll).Concat(Prices(b)));
         var copies = designs.Sum(d => d.Copies);
         var steps = b.Steps ?? GangNest.UsualSteps(copies);
-        RefusedException.IfAny(Budget(steps, copies));
+        RefusedException.IfAny(Budget(steps, Math.Min(copies, GangNest.MostCopies)));
         var found = GangNest.Lay(ground, designs, b.Seed, steps, (_, _) => !context.RequestAborted.IsCancellationRequested);
         var bill = found.Placed.Count == 0 ? null : b.LengthIn is null ? b.RollPrice is { } p ? GangBills.Roll(found, ground, new(p.StepIn, [new(1, p.PerStep), .. (p.Breaks ?? []).Select(k => k.ToCore())], p.Lengths?.Select(l => new SetLength(l.LengthIn, l.Price)).ToList())) : null
             : b.SheetPrices is { } breaks ? GangBills.Sheets(found, ground, [.. breaks.Select(k => k.ToCore())]) : null;

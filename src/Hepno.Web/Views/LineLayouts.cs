@@ -88,7 +88,7 @@ internal static class LineLayouts
     {
         designs ??= [.. prints.Select(p => p.Design)];
         List<GangDesign> laid = [.. designs.Select(d => d.Laid())];
-        RefusedException.IfAny(GangNest.Problems(on.Ground, laid));
+        RefusedException.IfAny(GangNest.Problems(on.Ground, laid, GangNest.MostInAll));
         var found = GangNest.Lay(on.Ground, laid, seed, steps, go);
         RefusedException.IfAny(found.LeftOut);
         return new(lineId, film.Id, on.Key, designs, Copies(found.Placed), seed, found.Steps);
