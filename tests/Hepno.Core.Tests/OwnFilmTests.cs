@@ -96,11 +96,11 @@ public class OwnFilmTests
         Assert.InRange(part.Preparation[0].Seconds, 1, all.Preparation[0].Seconds - 1);
     }
 
-    // 520 of two prints are over a thousand: each kind in rows, fronts one across, sleeves four
+    // 10,500 of two prints are over twenty thousand: each kind in rows, fronts one across, sleeves four
     [Fact]
     public void More_than_one_layout_holds_is_laid_in_rows()
     {
-        var plans = Plans(MethodTests.Ask(520, Front, Sleeve));
+        var plans = Plans(MethodTests.Ask(10_500, Front, Sleeve));
         Assert.All(plans, d => Assert.Null(d.Purchases[0].Laid));
         Assert.Equal(8.25 * plans[0].Bought, plans[0].Purchases[0].Quantity, 1e-9);
         Assert.Equal(3.25 * Math.Ceiling(plans[1].Bought / 4.0), plans[1].Purchases[0].Quantity, 1e-9);

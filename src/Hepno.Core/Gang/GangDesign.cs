@@ -29,4 +29,8 @@ public sealed record GangPlaced(string DesignId, int Sheet, double X, double Y, 
 /// <param name="LengthIn">Length of a sheet, in; null for a roll as long as needed.</param>
 /// <param name="GapIn">At least this apart, across or along, in.</param>
 /// <param name="MarginIn">Kept free on all four sides, in.</param>
-public sealed record GangGround(double WidthIn, double? LengthIn, double GapIn, double MarginIn);
+public sealed record GangGround(double WidthIn, double? LengthIn, double GapIn, double MarginIn)
+{
+    /// <summary>True where the last sheet may be bought shorter: a roll in set lengths.</summary>
+    public bool IsCutShorter { get; init; }
+}

@@ -6,7 +6,7 @@ namespace Hepno.Core.Gang;
 /// <param name="Placed">Where every copy lies; on sheets in the order of their sheets.</param>
 /// <param name="Sheets">Sheets begun; 1 on a roll.</param>
 /// <param name="UsedLengthIn">Length used, margins in it, in; of the last sheet where there are several.</param>
-/// <param name="FloorLengthIn">No layout on a roll can be shorter, in; 0 on sheets, whose number counts.</param>
+/// <param name="FloorLengthIn">No layout on a roll can be shorter, in; 0 on sheets, and on several set lengths, whose number counts.</param>
 /// <param name="FloorSheets">No layout can have fewer sheets; 1 on a roll.</param>
 /// <param name="Utilisation">Share of the used ground that is covered by designs, 0 to 1.</param>
 /// <param name="Steps">Layings tried.</param>
@@ -70,9 +70,15 @@ public static class GangNest
         floorSheets = byPatterns && ground.LengthIn is not null ? SheetPatterns.Floor(width, length, boxes, floorSheets, 0) : floorSheets;
         var found = ground.LengthIn is null ? StripSearch.Roll(width, boxes, seed, steps, floor, go is null ? null : (s, best) => go(s, Used(best, ground)))
             : SheetSearch.Sheets(width, length, boxes, seed, steps, floorSheets, go);
+        // what goes on one that is sold shorter is made shorter
+        var shorten = ground.IsCutShorter && found.Sheets == 1;
+        if (shorten && StripSearch.Roll(width, boxes, seed, steps, floor, go is null ? null : (s, best) => go(s, Used(best, ground))) is var strip && strip.Length <= length && strip.Length < found.Length)
+        {
+            found = strip;
+        }
         floorSheets = byPatterns && found.Sheets > floorSheets ? SheetPatterns.Floor(width, length, boxes, floorSheets, found.Sheets) : floorSheets;
         var placed = units.SelectMany((u, i) => u.Placed(found.At[i], ground)).OrderBy(p => p.Sheet).ThenBy(p => p.Y).ThenBy(p => p.X).ToList();
-        return Found(ground, designs, placed, Used(found.Length, ground), found.Sheets, ground.LengthIn is null ? Used(floor, ground) : 0, floorSheets, found.Steps, leftOut);
+        return Found(ground, designs, placed, Used(found.Length, ground), found.Sheets, ground.LengthIn is null || shorten ? Used(floor, ground) : 0, floorSheets, found.Steps, leftOut);
     }
 
     /// <summary>A layout made by hand or kept from before, with its length, floor and use worked out; it is not checked here (<see cref="GangCheck"/>).</summary>
@@ -97,7 +103,7 @@ public static class GangNest
         }
         Skyline.Box[] boxes = [.. GangUnit.Of(ground, designs).Select(u => new Skyline.Box(u.WidthIn + ground.GapIn, u.HeightIn + ground.GapIn, u.MayTurn, u.Kind))];
         var width = ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn;
-        if (ground.LengthIn is null)
+        if (ground.LengthIn is null || (ground.IsCutShorter && sheets == 1))
         {
             return Found(ground, designs, placed, used, sheets, Used(GangFloor.Length(width, boxes), ground), 1, steps, []);
         }

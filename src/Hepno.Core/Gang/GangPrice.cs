@@ -19,7 +19,7 @@ public sealed record SetLength(double LengthIn, decimal Price);
 
 /// <summary>What a layout is billed.</summary>
 /// <param name="BilledIn">Length billed, in; 0 for sheets.</param>
-/// <param name="Sheets">Sheets bought: more than needed where a price break makes them cheaper; 0 for a roll.</param>
+/// <param name="Sheets">Sheets bought: more than needed where a price break makes them cheaper; lengths where a roll takes several set ones; 0 for a roll else.</param>
 /// <param name="Cost">Money, opened.</param>
 /// <param name="Waste">Of it, what no design lies on.</param>
 public sealed record GangBill(double BilledIn, int Sheets, Figure Cost, decimal Waste);
@@ -35,13 +35,12 @@ public static class GangBills
 {
     private const double Eps = 1e-6;
 
-    /// <summary>A roll: the used length up to the next step, more where a break of the price makes that cheaper, or the cheapest set length that holds it, null when none does; of one's own the used length.</summary>
+    /// <summary>A roll: the used length up to the next step, more where a break of the price makes that cheaper, or the cheapest set length that holds it and several of the longest before it, null when none does; of one's own the used length.</summary>
     public static GangBill? Roll(GangFound found, GangGround ground, RollPrice price)
     {
         if (price.Lengths is { Count: > 0 } lengths)
         {
-            return lengths.Where(l => l.LengthIn >= found.UsedLengthIn - Eps).OrderBy(l => l.Price).ThenBy(l => l.LengthIn).FirstOrDefault() is { } set
-                ? Billed(found, ground.WidthIn * set.LengthIn, set.LengthIn, 0, Figure.Input("length", $"A length of {set.LengthIn:0.##} in", set.Price, FigureUnit.Money, "the price list")) : null;
+            return InLengths(found, ground, lengths);
         }
         if (price.IsOwn)
         {
@@ -53,6 +52,20 @@ public static class GangBills
         return Billed(found, ground.WidthIn * steps * price.StepIn, steps * price.StepIn, 0, Figure.Of("length", "Length", steps * at.Price, steps > begun ? "steps of the next break × a step" : "steps begun × a step",
             Figure.Input("used", "Used", found.UsedLengthIn, FigureUnit.Inches, "the layout"), Figure.Input("steps", $"Steps of {price.StepIn:0.##} in", steps, FigureUnit.Count, steps > begun ? $"{begun} are needed: more cost less from the next break" : "used ÷ step, rounded up"),
             Figure.Input("step", at.From > 1 ? $"A step from {at.From}" : "A step", at.Price, FigureUnit.Money, "the price list")));
+    }
+
+    // several of the longest where one does not hold it, the last as short as holds the rest
+    private static GangBill? InLengths(GangFound found, GangGround ground, IReadOnlyList<SetLength> lengths)
+    {
+        if (lengths.Where(l => l.LengthIn >= found.UsedLengthIn - Eps).OrderBy(l => l.Price).ThenBy(l => l.LengthIn).FirstOrDefault() is not { } last)
+        {
+            return null;
+        }
+        var (longest, whole) = (lengths.OrderByDescending(l => l.LengthIn).ThenBy(l => l.Price).First(), found.Sheets - 1);
+        var end = Figure.Input("length", $"A length of {last.LengthIn:0.##} in", last.Price, FigureUnit.Money, "the price list");
+        var billed = (whole * longest.LengthIn) + last.LengthIn;
+        return whole == 0 ? Billed(found, ground.WidthIn * billed, billed, 0, end) : Billed(found, ground.WidthIn * billed, billed, found.Sheets, Figure.Sum("length", "Lengths",
+            Figure.Of("whole", $"Lengths of {longest.LengthIn:0.##} in", whole * longest.Price, "lengths × a length", Figure.Input("count", "Lengths", whole, FigureUnit.Count, "the layout: no longer one is sold"), Figure.Input("each", "A length", longest.Price, FigureUnit.Money, "the price list")), end));
     }
 
     /// <summary>Sheets: all at the price of the highest break reached, more than needed where that costs less.</summary>

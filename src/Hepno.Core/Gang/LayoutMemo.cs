@@ -22,7 +22,7 @@ public sealed class LayoutMemo
 
     private (GangFound Found, IReadOnlyList<string> Ids) Known(GangGround ground, IReadOnlyList<GangDesign> designs)
     {
-        var key = string.Create(CultureInfo.InvariantCulture, $"{ground.WidthIn:R} {ground.LengthIn:R} {ground.GapIn:R} {ground.MarginIn:R}{string.Concat(designs.Select(Shape))}");
+        var key = string.Create(CultureInfo.InvariantCulture, $"{ground.WidthIn:R} {ground.LengthIn:R} {ground.GapIn:R} {ground.MarginIn:R} {ground.IsCutShorter}{string.Concat(designs.Select(Shape))}");
         if (_known.TryGetValue(key, out var known))
         {
             return known;

@@ -11,7 +11,7 @@ namespace Hepno.Core.Materials;
 public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll, IReadOnlyList<FilmSheet> Sheets)
 {
     /// <summary>Everything prints can be laid on, the roll first.</summary>
-    public IReadOnlyList<FilmGround> Grounds() => [.. Roll is null ? [] : new[] { new FilmGround(FilmGround.RollKey, new(Roll.WidthIn, null, GapIn, MarginIn), new(Roll.StepIn, Roll.Steps, Roll.Lengths.Count == 0 ? null : Roll.Lengths), []) },
+    public IReadOnlyList<FilmGround> Grounds() => [.. Roll is null ? [] : new[] { new FilmGround(FilmGround.RollKey, new(Roll.WidthIn, Roll.LongestIn(), GapIn, MarginIn) { IsCutShorter = Roll.Lengths.Count > 0 }, new(Roll.StepIn, Roll.Steps, Roll.Lengths.Count == 0 ? null : Roll.Lengths), []) },
         .. Sheets.Select(s => new FilmGround(s.Name, new(s.WidthIn, s.LengthIn, GapIn, MarginIn), null, s.Breaks))];
 
     /// <summary>What the owner must put right before it can be kept.</summary>
@@ -62,7 +62,11 @@ public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll,
 /// <param name="StepIn">Every begun step is billed, in; 0 where there are set lengths.</param>
 /// <param name="Steps">Money for a step, by how many are bought.</param>
 /// <param name="Lengths">Set lengths with set prices; empty where it is billed by steps.</param>
-public sealed record FilmRoll(double WidthIn, double StepIn, IReadOnlyList<PriceBreak> Steps, IReadOnlyList<SetLength> Lengths);
+public sealed record FilmRoll(double WidthIn, double StepIn, IReadOnlyList<PriceBreak> Steps, IReadOnlyList<SetLength> Lengths)
+{
+    /// <summary>The longest that is sold in one, in; null where any length is.</summary>
+    public double? LongestIn() => Lengths.Count == 0 ? null : Lengths.Max(l => l.LengthIn);
+}
 
 /// <summary>A sheet of film sold at one size.</summary>
 /// <param name="Name">The supplier's name for it.</param>
@@ -81,8 +85,14 @@ public sealed record FilmGround(string Key, GangGround Ground, RollPrice? Roll, 
     /// <summary>The roll's key.</summary>
     public const string RollKey = "roll";
 
-    /// <summary>What a layout on it is billed; null where nothing is laid or no set length is long enough.</summary>
+    /// <summary>What a layout on it is billed; null where nothing is laid.</summary>
     public GangBill? Bill(GangFound found) => found.Placed.Count == 0 ? null : Roll is { } roll ? GangBills.Roll(found, Ground, roll) : GangBills.Sheets(found, Ground, Sheets);
+
+    /// <summary>True where it is a roll: one length, or several set ones.</summary>
+    public bool IsRoll => Roll is not null;
+
+    /// <summary>It as it is drawn with so many sheets: one set length is a roll as long as what is bought.</summary>
+    public GangGround DrawnOn(int sheets) => Ground.IsCutShorter && sheets == 1 ? Ground with { LengthIn = null } : Ground;
 
     /// <summary>Steps or sheets that a bill buys; 0 for a set length.</summary>
     public int Units(GangBill bill) => Roll is null ? bill.Sheets : Roll.StepIn > 0 ? (int)Math.Round(bill.BilledIn / Roll.StepIn) : 0;

@@ -73,7 +73,9 @@ internal static class LayoutEndpoints
     /// <summary>Lays designs together on a roll or sheets: the same designs, seed and steps give the same layout. What does not go on is said, everything else is laid.</summary>
     internal static GangView Lay(GangBody b, HttpContext context)
     {
-        var ground = new GangGround(b.WidthIn, b.LengthIn, b.GapIn, b.MarginIn);
+        // a roll in set lengths is laid on as many of the longest as it needs
+        var longest = b.LengthIn is null && b.RollPrice?.Lengths is { Count: > 0 } lengths ? lengths.Max(l => l.LengthIn) : (double?)null;
+        var ground = new GangGround(b.WidthIn, b.LengthIn ?? longest, b.GapIn, b.MarginIn) { IsCutShorter = longest is not null };
         List<GangDesign> designs = [.. b.Designs.Select(d => new GangDesign(d.Id.Trim(), d.WidthIn, d.HeightIn, d.Copies, d.MayTurn, d.Group.Trim()))];
         RefusedException.IfAny(GangNest.Problems(ground, designs, GangNest.MostInAll).Concat(Prices(b)));
         var copies = designs.Sum(d => d.Copies);

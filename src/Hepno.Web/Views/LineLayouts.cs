@@ -105,7 +105,7 @@ internal static class LineLayouts
         List<GangDesign> ordered = [.. l.Layout.Designs.Where(d => d.Needed > 0).Select(d => d.Laid() with { Copies = d.Needed })];
         List<LayoutShare> shares = [.. (l.On.Bill(needed) is { } bill ? GangBills.Shares(ordered, bill) : []).Zip(ordered, (s, d) => Share(NameOf(l, s.DesignId), s, d.Copies))];
         var next = Next(l.On, figures, f);
-        return new(l.Line.Asked.Id, l.Film.Id, l.On.Key, Text(l.Film, l.On, f), l.On.Ground, [.. Fillable(l).Select(d => Drawn(l, d))], l.Layout.Copies, figures, shares, Caution(l, ordered, shares, f), Room(l, figures, next), Lying(connection, l, today), next, Choices(book, l), l.IsSettled, l.Stale, !BoughtFilm.IsOpen(l.Case, l.Line.Asked), l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id)?.WithCode ?? "", [.. l.Layout.Designs.Where(d => d.For.Length > 0).Select(d => d.For).Distinct().Select(o => FilmTogether.CodeOf(connection, o))], FilmTogether.Offers(connection, l), l.On.Roll is { IsOwn: true }, l.Layout.IsByOutline, l.Layout.Designs.Any(d => l.OutlineOf(d.Key) is not null), Cutting(l, l.Layout, book));
+        return new(l.Line.Asked.Id, l.Film.Id, l.On.Key, Text(l.Film, l.On, f), l.On.DrawnOn(found.Sheets), [.. Fillable(l).Select(d => Drawn(l, d))], l.Layout.Copies, figures, shares, Caution(l, ordered, shares, f), Room(l, figures, next), Lying(connection, l, today), next, Choices(book, l), l.IsSettled, l.Stale, !BoughtFilm.IsOpen(l.Case, l.Line.Asked), l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id)?.WithCode ?? "", [.. l.Layout.Designs.Where(d => d.For.Length > 0).Select(d => d.For).Distinct().Select(o => FilmTogether.CodeOf(connection, o))], FilmTogether.Offers(connection, l), l.On.Roll is { IsOwn: true }, l.Layout.IsByOutline, l.Layout.Designs.Any(d => l.OutlineOf(d.Key) is not null), Cutting(l, l.Layout, book));
     }
 
     /// <summary>What a layout comes to and what is wrong with it.</summary>
@@ -127,7 +127,7 @@ internal static class LineLayouts
     {
         var now = LayoutFigures.Of(on, layout.Found(on.Ground), layout.FoundNeeded(on.Ground));
         var next = nextStep ? Next(on, now, f) : null;
-        return (Math.Max(1, now.Bought) + (next is not null && on.Roll is null ? 1 : 0), on.Ground.LengthIn ?? next?.BilledIn ?? now.BilledIn);
+        return (Math.Max(1, now.Bought) + (next is not null && on.Roll is null ? 1 : 0), on.DrawnOn(now.Sheets).LengthIn ?? next?.BilledIn ?? now.BilledIn);
     }
 
     /// <summary>A search that begins from a layout: the better of what it finds and what is there; pinned copies stay.</summary>
@@ -160,7 +160,7 @@ internal static class LineLayouts
     }
 
     public static string Text(TransferPriceList film, FilmGround on, FigureFormat f) =>
-        $"{film.Supplier} {film.Product.ToLowerInvariant()}, {(on.Ground.LengthIn is { } length ? $"sheets {Shown.Size(on.Ground.WidthIn, length, f)}" : Shown.Length(on.Ground.WidthIn, f))}";
+        $"{film.Supplier} {film.Product.ToLowerInvariant()}, {(on is { IsRoll: false, Ground.LengthIn: { } length } ? $"sheets {Shown.Size(on.Ground.WidthIn, length, f)}" : Shown.Length(on.Ground.WidthIn, f))}";
 
     /// <summary>A design's name: its place, and its sizes where it is not the same on all.</summary>
     public static string NameOf(LineOnFilm l, string key) => l.Prints.FirstOrDefault(p => p.Key == key) is not { } print ? l.Kept(key)?.Name ?? (l.Others.TryGetValue(key, out var other) ? other.Name : key)
@@ -223,15 +223,15 @@ internal static class LineLayouts
 
     private static IReadOnlyList<LayoutRoom> Room(LineOnFilm l, LayoutFigures now, LayoutStep? next)
     {
-        var (placed, sheets) = (l.Layout.Placed(), Math.Max(1, now.Bought));
+        var (placed, sheets, length) = (l.Layout.Placed(), Math.Max(1, now.Bought), l.On.DrawnOn(now.Sheets).LengthIn);
         // what fills is laid by its outline too
         var shapes = l.Shapes(Fillable(l).Select(d => l.By(d, l.Layout.IsByOutline)));
         return [.. Fillable(l).Select(d =>
         {
             var mine = l.Kept(d.Key);
             // what goes before the next step is laid first: it is what goes into this one
-            var all = GangRoom.Fill(l.On.Ground, placed, d.Laid(), sheets + (next is not null && l.On.Roll is null ? 1 : 0), l.On.Ground.LengthIn ?? next?.BilledIn ?? now.BilledIn, MostRoom, shapes);
-            var free = all.Count(p => p.Sheet < sheets && p.Y + p.HeightIn + l.On.Ground.MarginIn <= (l.On.Ground.LengthIn ?? now.BilledIn) + Rounding);
+            var all = GangRoom.Fill(l.On.Ground, placed, d.Laid(), sheets + (next is not null && l.On.Roll is null ? 1 : 0), length ?? next?.BilledIn ?? now.BilledIn, MostRoom, shapes);
+            var free = all.Count(p => p.Sheet < sheets && p.Y + p.HeightIn + l.On.Ground.MarginIn <= (length ?? now.BilledIn) + Rounding);
             return new LayoutRoom(d.Key, NameOf(l, d.Key), free, all.Count, mine?.Wanted(), mine?.OnHand() ?? 0, mine is null ? free : Math.Min(free, mine.Wanted()));
         })];
     }
