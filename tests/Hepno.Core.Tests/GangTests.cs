@@ -239,4 +239,35 @@ public class GangTests
         Assert.True(told.Zip(told.Skip(1)).All(x => x.Second <= x.First + 1e-9));
         Assert.Empty(GangCheck.Faults(Film, designs, found.Placed));
     }
+
+    [Fact]
+    public void A_group_lies_as_any_layout_may()
+    {
+        // four of 10 x 11 fit a sheet two by two, not one above the other
+        var four = GangNest.Lay(new(22, 24, 0.25, 0.125), [new("d", 10, 11, 4, true, "g")], 1, GangNest.OnePass);
+        Assert.Equal((4, 1, 0), (four.Placed.Count, four.Sheets, four.LeftOut.Count));
+        // as a block over the whole roll a group takes hardly more than without one
+        GangDesign[] many = [new("a", 10, 9.75, 6, true, "g"), new("b", 5, 5, 12, true, "g"), new("c", 3, 2, 6, true, "g")];
+        var (grouped, free) = (GangNest.Lay(Film, many, 1, 200), GangNest.Lay(Film, [.. many.Select(d => d with { Group = "" })], 1, 200));
+        Assert.Empty(GangCheck.Faults(Film, many, grouped.Placed));
+        Assert.InRange(grouped.UsedLengthIn, grouped.FloorLengthIn, free.UsedLengthIn * 1.1);
+    }
+
+    [Fact]
+    public void The_floor_of_groups_is_one_and_groups_stay_together() => Gen.Select(Grounds, Designs).Where((_, designs) => designs.Any(d => d.Group.Length > 0)).Sample((ground, designs) =>
+    {
+        var (grouped, free) = (GangNest.Lay(ground, designs, 1, 0), GangNest.Lay(ground, [.. designs.Select(d => d with { Group = "" })], 1, 400));
+        if (grouped.LeftOut.Count > 0 || free.LeftOut.Count > 0)
+        {
+            return;
+        }
+        Assert.InRange(grouped.FloorLengthIn, 0, free.UsedLengthIn + 1e-6);
+        Assert.InRange(grouped.FloorSheets, 1, free.Sheets);
+        var group = designs.Where(d => d.Group.Length > 0).Select(d => d.Id).ToHashSet();
+        var mine = grouped.Placed.Where(p => group.Contains(p.DesignId)).ToList();
+        Assert.Single(mine.Select(p => p.Sheet).Distinct());
+        var (left, top, right, bottom) = (mine.Min(p => p.X), mine.Min(p => p.Y), mine.Max(p => p.X + p.WidthIn), mine.Max(p => p.Y + p.HeightIn));
+        // nothing else lies within the block
+        Assert.DoesNotContain(grouped.Placed.Where(p => !group.Contains(p.DesignId) && p.Sheet == mine[0].Sheet), p => p.X < right - 1e-6 && left < p.X + p.WidthIn - 1e-6 && p.Y < bottom - 1e-6 && top < p.Y + p.HeightIn - 1e-6);
+    }, iter: 300);
 }

@@ -55,8 +55,9 @@ public class LaidFilmTests
         var answer = Answer(MethodTests.Ask(4, MethodTests.Front(12, 13) with { Place = "back" }), Book(Sold with { Roll = null }));
         Assert.Equal(VerdictKind.No, answer.Verdict.Kind);
         Assert.Equal(VerdictKind.No, Answer(MethodTests.Ask(4, MethodTests.Front(12, 13) with { Place = "back" }), Book(Sold with { Roll = null }, bySize: false)).Verdict.Kind);
-        // a thousand prints are one layout's most: more are bought by size
-        Assert.NotNull(Answer(Ask(600), Book(Sold)).Decorations[0].Purchases[0].SizeClass);
+        // over a thousand prints are laid as those below are; over twenty thousand are bought by size
+        Assert.Equal("in", Answer(Ask(600), Book(Sold)).Decorations[0].Purchases[0].Unit);
+        Assert.NotNull(Answer(Ask(10_000), Book(Sold)).Decorations[0].Purchases[0].SizeClass);
     }
 
     [Fact]

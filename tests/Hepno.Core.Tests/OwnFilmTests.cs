@@ -63,7 +63,7 @@ public class OwnFilmTests
     // the owner leaves a foot free at the beginning
     private static (LineLayout Layout, double LengthIn) Settled(AskInHand ask, FilmPrinter printer)
     {
-        var on = DtfMade.ListOf(printer).ByLayout!.Grounds()[0];
+        var on = DtfMade.ListOf(printer).Grounds()[0];
         var prints = LaidPrint.Of(ask, DtfMade.Failure(ask, Book), printer.Id);
         var found = GangNest.Lay(on.Ground, [.. prints.Select(p => p.Design.Laid())], 1, GangNest.OnePass);
         return (new("1", printer.Id, on.Key, [.. prints.Select(p => p.Design)], [.. found.Placed.Select(p => new LaidCopy(p.DesignId, 0, p.X, p.Y + 12, p.Turned))], 1, 0), found.UsedLengthIn + 12);
@@ -111,7 +111,7 @@ public class OwnFilmTests
     [Fact]
     public void One_s_own_roll_is_paid_for_to_the_end_of_the_last_print_and_has_no_next_step()
     {
-        var on = DtfMade.ListOf(Skua).ByLayout!.Grounds()[0];
+        var on = DtfMade.ListOf(Skua).Grounds()[0];
         var bill = on.Bill(GangNest.Lay(on.Ground, [new("a", 9, 8, 3)], 1, GangNest.OnePass))!;
         Assert.Equal(24.75, bill.BilledIn, 1e-9);
         Assert.Equal((double)(24.75m * 13m * 0.0042m), (double)bill.Cost.Value, 1e-9);

@@ -47,7 +47,7 @@ public class OwnPrintTests
     public void Example_3_own_film()
     {
         var p = new Placement("f", "front", 10.5, 8, 62, 4, false, 2);
-        var laid = LaidFilm.Of([new LaidPrint("f", new(p, [new("M", 1)]), 1, "one")], DtfMade.ListOf(Skua).ByLayout!.Grounds()[0], null)!;
+        var laid = LaidFilm.Of([new LaidPrint("f", new(p, [new("M", 1)]), 1, "one")], DtfMade.ListOf(Skua).Grounds()[0], null)!;
         Assert.Equal(8.25, laid.Found.UsedLengthIn, 1e-9);
         var print = DtfMade.Print(p, Skua, white: true, laid.Shares[0].ByArea with { Code = "film" }, 0.21m);
         Assert.Equal(0.1937m, Part(print, "colour-ink") + Part(print, "white-ink"), 4);

@@ -61,4 +61,15 @@ public class SetLengthTests
         var bought = answer.Decorations[0].Purchases[0];
         Assert.Equal((360.0, 90m, "in", 3), (bought.Quantity, bought.Cost.Value, bought.Unit, bought.Laid!.Sheets));
     }
+
+    [Theory]
+    [InlineData(false, 4, 20, 63)] // two rows of 11.25 are two feet: five are the least
+    [InlineData(true, 4, 8, 42)]
+    [InlineData(false, 30, 56, 153)] // fourteen feet, some turned; fifteen sheets
+    public void No_less_is_bought_than_the_list_sells(bool below, int copies, double roll, double sheets)
+    {
+        var list = MethodTests.Book.Films[0] with { Sizes = [], SoldBelow = below, ByLayout = new(0.25, 0.125, new(22, 12, [new(5, 4m)], []), [new("22 × 12", 22, 12, [new(3, 21m), new(10, 10.20m)])]) };
+        decimal Cost(FilmGround on) => on.Bill(GangNest.Lay(on.Ground, [new("d", 10, 11, copies)], 1, GangNest.OnePass))!.Cost.Value;
+        Assert.Equal(((decimal)roll, (decimal)sheets), (Cost(list.Grounds()[0]), Cost(list.Grounds()[1])));
+    }
 }

@@ -50,24 +50,32 @@ public static class GangNest
 
     private static GangFound Lay(GangGround ground, IReadOnlyList<GangDesign> designs, int seed, int steps, bool byPatterns, Func<int, double, bool>? go)
     {
+        var blocks = GroupBlocks.Best(ground, designs, chosen => LaidBy(ground, designs, chosen, seed, OnePass, false, null));
+        return LaidBy(ground, designs, blocks, seed, steps, byPatterns, go);
+    }
+
+    private static GangFound LaidBy(GangGround ground, IReadOnlyList<GangDesign> designs, IReadOnlyDictionary<string, GangUnit> blocks, int seed, int steps, bool byPatterns, Func<int, double, bool>? go)
+    {
         var (width, length) = (ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn, ground.LengthIn is { } l ? l - (2 * ground.MarginIn) + ground.GapIn : double.PositiveInfinity);
-        var units = GangUnit.Of(ground, designs).ToList();
+        var units = GangUnit.Of(designs, name => blocks[name]).ToList();
         var leftOut = units.Where(u => !u.Fits(width, length, ground.GapIn)).Select(u => u.TooLarge(ground)).Distinct().ToList();
         units = [.. units.Where(u => u.Fits(width, length, ground.GapIn))];
         if (units.Count == 0)
         {
             return new([], 0, 0, 0, 0, 0, 0, leftOut, 0);
         }
-        Skyline.Box[] boxes = [.. units.Select(u => new Skyline.Box(u.WidthIn + ground.GapIn, u.HeightIn + ground.GapIn, u.MayTurn, u.Kind))];
-        var floor = GangFloor.Length(width, boxes);
-        var floorSheets = ground.LengthIn is null ? 1 : GangFloor.Sheets(width, length, boxes);
+        Skyline.Box[] boxes = [.. Boxes(units, ground)];
+        // a group may lie in another block: only what its copies need is a floor
+        var alone = blocks.Count == 0 ? boxes : [.. Boxes(GangUnit.Alone([.. designs.Where(d => units.Any(u => u.Parts.Any(p => p.DesignId == d.Id)))]), ground)];
+        var floor = GangFloor.Length(width, alone);
+        var floorSheets = ground.LengthIn is null ? 1 : GangFloor.Sheets(width, length, alone);
         if (units.Count > MostCopies)
         {
             var (repeated, tried) = RepeatedLay.Lay(ground, [.. designs.Where(d => units.Any(u => u.Name == d.Id))], seed, steps, go);
             var sheets = repeated.Max(p => p.Sheet) + 1;
             return Found(ground, designs, repeated, repeated.Where(p => p.Sheet == sheets - 1).Max(p => p.Y + p.HeightIn) + ground.MarginIn, sheets, ground.LengthIn is null ? Used(floor, ground) : 0, floorSheets, tried, leftOut);
         }
-        floorSheets = byPatterns && ground.LengthIn is not null ? SheetPatterns.Floor(width, length, boxes, floorSheets, 0) : floorSheets;
+        floorSheets = byPatterns && ground.LengthIn is not null ? SheetPatterns.Floor(width, length, alone, floorSheets, 0) : floorSheets;
         var found = ground.LengthIn is null ? StripSearch.Roll(width, boxes, seed, steps, floor, go is null ? null : (s, best) => go(s, Used(best, ground)))
             : SheetSearch.Sheets(width, length, boxes, seed, steps, floorSheets, go);
         // what goes on one that is sold shorter is made shorter
@@ -76,7 +84,7 @@ public static class GangNest
         {
             found = strip;
         }
-        floorSheets = byPatterns && found.Sheets > floorSheets ? SheetPatterns.Floor(width, length, boxes, floorSheets, found.Sheets) : floorSheets;
+        floorSheets = byPatterns && found.Sheets > floorSheets ? SheetPatterns.Floor(width, length, alone, floorSheets, found.Sheets) : floorSheets;
         var placed = units.SelectMany((u, i) => u.Placed(found.At[i], ground)).OrderBy(p => p.Sheet).ThenBy(p => p.Y).ThenBy(p => p.X).ToList();
         return Found(ground, designs, placed, Used(found.Length, ground), found.Sheets, ground.LengthIn is null || shorten ? Used(floor, ground) : 0, floorSheets, found.Steps, leftOut);
     }
@@ -101,7 +109,7 @@ public static class GangNest
             return ground.LengthIn is { } sheet ? Found(ground, designs, placed, used, sheets, 0, Math.Max(1, (int)Math.Ceiling((covered / across / (sheet - (2 * ground.MarginIn))) - 1e-9)), steps, [])
                 : Found(ground, designs, placed, used, sheets, (covered / across) + (2 * ground.MarginIn), 1, steps, []);
         }
-        Skyline.Box[] boxes = [.. GangUnit.Of(ground, designs).Select(u => new Skyline.Box(u.WidthIn + ground.GapIn, u.HeightIn + ground.GapIn, u.MayTurn, u.Kind))];
+        Skyline.Box[] boxes = [.. Boxes(GangUnit.Alone(designs), ground)];
         var width = ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn;
         if (ground.LengthIn is null || (ground.IsCutShorter && sheets == 1))
         {
@@ -162,6 +170,8 @@ public static class GangNest
             yield return new("many", $"{copies} copies in one layout, with groups in it.", "designs", $"At most {MostCopies} with groups: lay the groups by themselves.");
         }
     }
+
+    private static IEnumerable<Skyline.Box> Boxes(IEnumerable<GangUnit> units, GangGround ground) => units.Select(u => new Skyline.Box(u.WidthIn + ground.GapIn, u.HeightIn + ground.GapIn, u.MayTurn, u.Kind));
 
     private static double Used(double length, GangGround ground) => length - ground.GapIn + (2 * ground.MarginIn);
 }

@@ -8,6 +8,9 @@ namespace Hepno.Core.Gang;
 /// <param name="Lengths">Set lengths with what each costs; null for steps.</param>
 public sealed record RollPrice(double StepIn, IReadOnlyList<PriceBreak> Steps, IReadOnlyList<SetLength>? Lengths = null)
 {
+    /// <summary>Fewest steps that are sold.</summary>
+    public int Least { get; init; } = 1;
+
     /// <summary>True for one's own roll: what is used is paid for, to the end of the last print.</summary>
     public bool IsOwn => StepIn == 0 && Lengths is null;
 }
@@ -48,9 +51,9 @@ public static class GangBills
                 Figure.Input("used", "Used", found.UsedLengthIn, FigureUnit.Inches, "the layout"), Figure.Input("inch", "An inch of the roll", price.Steps[0].Price, FigureUnit.Money, "Floor: width × an in² of film")));
         }
         var begun = Math.Max(1, (int)Math.Ceiling((found.UsedLengthIn / price.StepIn) - Eps));
-        var (steps, at) = PriceBreaks.Cheapest(price.Steps, begun);
-        return Billed(found, ground.WidthIn * steps * price.StepIn, steps * price.StepIn, 0, Figure.Of("length", "Length", steps * at.Price, steps > begun ? "steps of the next break × a step" : "steps begun × a step",
-            Figure.Input("used", "Used", found.UsedLengthIn, FigureUnit.Inches, "the layout"), Figure.Input("steps", $"Steps of {price.StepIn:0.##} in", steps, FigureUnit.Count, steps > begun ? $"{begun} are needed: more cost less from the next break" : "used ÷ step, rounded up"),
+        var (steps, at) = PriceBreaks.Cheapest(price.Steps, Math.Max(price.Least, begun));
+        return Billed(found, ground.WidthIn * steps * price.StepIn, steps * price.StepIn, 0, Figure.Of("length", "Length", steps * at.Price, steps > begun ? "steps bought × a step" : "steps begun × a step",
+            Figure.Input("used", "Used", found.UsedLengthIn, FigureUnit.Inches, "the layout"), Figure.Input("steps", $"Steps of {price.StepIn:0.##} in", steps, FigureUnit.Count, steps > begun ? $"{begun} are needed: {(begun < price.Least ? "no fewer are sold" : "more cost less from the next break")}" : "used ÷ step, rounded up"),
             Figure.Input("step", at.From > 1 ? $"A step from {at.From}" : "A step", at.Price, FigureUnit.Money, "the price list")));
     }
 
@@ -69,11 +72,15 @@ public static class GangBills
     }
 
     /// <summary>Sheets: all at the price of the highest break reached, more than needed where that costs less.</summary>
-    public static GangBill Sheets(GangFound found, GangGround ground, IReadOnlyList<PriceBreak> breaks)
+    /// <param name="found">The layout.</param>
+    /// <param name="ground">A sheet.</param>
+    /// <param name="breaks">Money for a sheet, by how many are bought.</param>
+    /// <param name="least">Fewest that are sold.</param>
+    public static GangBill Sheets(GangFound found, GangGround ground, IReadOnlyList<PriceBreak> breaks, int least = 1)
     {
-        var (count, at) = PriceBreaks.Cheapest(breaks, found.Sheets);
+        var (count, at) = PriceBreaks.Cheapest(breaks, Math.Max(least, found.Sheets));
         return Billed(found, ground.WidthIn * ground.LengthIn!.Value * count, 0, count, Figure.Of("sheets", "Sheets", count * at.Price, "sheets × a sheet",
-            Figure.Input("count", count > found.Sheets ? $"Sheets, {found.Sheets} needed" : "Sheets", count, FigureUnit.Count, count > found.Sheets ? "more cost less from the next break" : "the layout"), Figure.Input("price", $"A sheet from {at.From}", at.Price, FigureUnit.Money, "the price list")));
+            Figure.Input("count", count > found.Sheets ? $"Sheets, {found.Sheets} needed" : "Sheets", count, FigureUnit.Count, count > found.Sheets ? found.Sheets < least ? "no fewer are sold" : "more cost less from the next break" : "the layout"), Figure.Input("price", $"A sheet from {at.From}", at.Price, FigureUnit.Money, "the price list")));
     }
 
     /// <summary>Each design's part, both ways.</summary>

@@ -11,8 +11,9 @@ namespace Hepno.Core.Materials;
 public sealed record FilmByLayout(double GapIn, double MarginIn, FilmRoll? Roll, IReadOnlyList<FilmSheet> Sheets)
 {
     /// <summary>Everything prints can be laid on, the roll first.</summary>
-    public IReadOnlyList<FilmGround> Grounds() => [.. Roll is null ? [] : new[] { new FilmGround(FilmGround.RollKey, new(Roll.WidthIn, Roll.LongestIn(), GapIn, MarginIn) { IsCutShorter = Roll.Lengths.Count > 0 }, new(Roll.StepIn, Roll.Steps, Roll.Lengths.Count == 0 ? null : Roll.Lengths), []) },
-        .. Sheets.Select(s => new FilmGround(s.Name, new(s.WidthIn, s.LengthIn, GapIn, MarginIn), null, s.Breaks))];
+    /// <param name="soldBelow">True where fewer steps or sheets than the first break are sold, at its price.</param>
+    public IReadOnlyList<FilmGround> Grounds(bool soldBelow = false) => [.. Roll is null ? [] : new[] { new FilmGround(FilmGround.RollKey, new(Roll.WidthIn, Roll.LongestIn(), GapIn, MarginIn) { IsCutShorter = Roll.Lengths.Count > 0 }, new(Roll.StepIn, Roll.Steps, Roll.Lengths.Count == 0 ? null : Roll.Lengths) { Least = soldBelow || Roll.Steps.Count == 0 ? 1 : Roll.Steps.Min(b => b.From) }, []) },
+        .. Sheets.Select(s => new FilmGround(s.Name, new(s.WidthIn, s.LengthIn, GapIn, MarginIn), null, s.Breaks) { Least = soldBelow ? 1 : s.Breaks.Min(b => b.From) })];
 
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems()
@@ -85,8 +86,11 @@ public sealed record FilmGround(string Key, GangGround Ground, RollPrice? Roll, 
     /// <summary>The roll's key.</summary>
     public const string RollKey = "roll";
 
+    /// <summary>Fewest sheets that are sold.</summary>
+    public int Least { get; init; } = 1;
+
     /// <summary>What a layout on it is billed; null where nothing is laid.</summary>
-    public GangBill? Bill(GangFound found) => found.Placed.Count == 0 ? null : Roll is { } roll ? GangBills.Roll(found, Ground, roll) : GangBills.Sheets(found, Ground, Sheets);
+    public GangBill? Bill(GangFound found) => found.Placed.Count == 0 ? null : Roll is { } roll ? GangBills.Roll(found, Ground, roll) : GangBills.Sheets(found, Ground, Sheets, Least);
 
     /// <summary>True where it is a roll: one length, or several set ones.</summary>
     public bool IsRoll => Roll is not null;

@@ -32,7 +32,7 @@ public enum TransferKind
 /// <param name="LeadDays">Working days from order to arrival.</param>
 /// <param name="ByLayout">The roll and sheets it sells for layouts; null for none.</param>
 /// <param name="Kind">What kind of transfer it is.</param>
-/// <param name="SoldBelow">True where fewer than the first break of a size are sold, at its price; false where that many is the least one buys.</param>
+/// <param name="SoldBelow">True where fewer than the first break of a size, a roll or a sheet are sold, at its price; false where that many is the least one buys.</param>
 public sealed record TransferPriceList(string Id, string Supplier, string Product, IReadOnlyList<TransferSize> Sizes, decimal FreightPerOrder, int LeadDays, FilmByLayout? ByLayout = null, TransferKind Kind = TransferKind.Film, bool SoldBelow = false)
 {
     /// <summary>The smallest class that holds the artwork in either orientation, or null when none does.</summary>
@@ -40,6 +40,9 @@ public sealed record TransferPriceList(string Id, string Supplier, string Produc
         .Where(s => (widthIn <= s.WidthIn && heightIn <= s.HeightIn) || (heightIn <= s.WidthIn && widthIn <= s.HeightIn))
         .OrderBy(s => s.WidthIn * s.HeightIn)
         .FirstOrDefault();
+
+    /// <summary>Everything prints can be laid on, the roll first; of each no fewer steps or sheets are bought than the supplier sells.</summary>
+    public IReadOnlyList<FilmGround> Grounds() => ByLayout?.Grounds(SoldBelow) ?? [];
 
     /// <summary>How many of a size to buy so that enough are here for the least money, and at which price: never fewer than the supplier sells, more where the next break makes that cheaper.</summary>
     /// <param name="size">One of its sizes.</param>
@@ -53,7 +56,7 @@ public sealed record TransferPriceList(string Id, string Supplier, string Produc
         {
             yield return new("empty", "The film has no supplier or no name.", "product", "Name both: they are on the list of what to buy.");
         }
-        if (Sizes.Count == 0 && ByLayout?.Grounds().Count is null or 0)
+        if (Sizes.Count == 0 && Grounds().Count == 0)
         {
             yield return new("empty", $"{Product} has no size, no roll and no sheet.", "sizes", "Add what the supplier's price list has.");
         }

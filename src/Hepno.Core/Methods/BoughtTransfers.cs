@@ -30,7 +30,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
 
     private MethodAnswer? Settled(AskInHand ask, ShopBook book)
     {
-        if (ask.Laid is not { } laid || book.Films.FirstOrDefault(l => l.Id == laid.FilmId && l.Kind == Kind) is not { } list || list.ByLayout?.Grounds().FirstOrDefault(g => g.Key == laid.On) is not { } on)
+        if (ask.Laid is not { } laid || book.Films.FirstOrDefault(l => l.Id == laid.FilmId && l.Kind == Kind) is not { } list || list.Grounds().FirstOrDefault(g => g.Key == laid.On) is not { } on)
         {
             return null;
         }
@@ -52,7 +52,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
             List<Reason> tooLarge = [.. ask.Prints.Where(p => list.SmallestHolding(p.WidthIn, p.HeightIn) is null).Select(p => TooLarge(p, list, book))];
             yield return possible && tooLarge.Count == 0 ? BySize(ask, book, list, prints, reasons) : MethodAnswer.No([.. reasons, .. tooLarge]);
         }
-        foreach (var on in list.ByLayout?.Grounds() ?? [])
+        foreach (var on in list.Grounds())
         {
             yield return !possible ? MethodAnswer.No(reasons) : LaidFilm.Of(prints, on, null, book.LayingFor(ask)) is { } film ? ByLayout(ask, book, list, film, prints, reasons)
                 : MethodAnswer.No([.. reasons, new Reason("layout", VerdictKind.No, $"its prints do not go on {Called(on, list, book)}", "a smaller print, fewer pieces at once, or film by size")]);

@@ -91,7 +91,7 @@ public sealed class DtfMade : IDecorationMethod
         }
         var white = HasWhite(printer, ask.Colourway);
         var prints = LaidPrint.Of(ask, Failure(ask, book), printer.Id);
-        var film = LaidFilm.Of(prints, ListOf(printer).ByLayout!.Grounds()[0], ask.Laid is { } laid && laid.FilmId == printer.Id ? laid : null, book.LayingFor(ask));
+        var film = LaidFilm.Of(prints, ListOf(printer).Grounds()[0], ask.Laid is { } laid && laid.FilmId == printer.Id ? laid : null, book.LayingFor(ask));
         List<DecorationPlan> decorations = [.. ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
             Decoration(ask, i, printer, white, recipe!, film, prints.First(l => l.Print.Print.Id == sized.Print.Id && l.Print.Sizes.SequenceEqual(sized.Sizes)), book)))];
         return new(verdict, $"printed on {printer.Name}, cured {(printer.Cure == FilmCure.Oven ? "in the oven" : "under the press")}",

@@ -61,7 +61,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
     private MethodAnswer Answer(AskInHand ask, ShopBook book, IReadOnlyList<Reason> cloth, TransferPaper paper, PaperPrinter printer, Cutter? cutter)
     {
         var recipe = book.RecipeFor(paper.Id, ask);
-        var on = ListOf(paper, cutter is not null).ByLayout!.Grounds()[0];
+        var on = ListOf(paper, cutter is not null).Grounds()[0];
         var prints = LaidPrint.Of(ask, Failure(ask, book), paper.Id);
         List<Reason> reasons = [.. cloth, .. Fabric(ask), .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.Artwork(ask, ask.Prints, Kind == PaperKind.Light ? PrintHold.Paper : PrintHold.OpaquePaper, book.Numbers.Format), .. Verdicts.Heat(ask, recipe, book, paper.Product), .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)), .. Verdicts.Make(ask)];
         if (paper.SheetWidthIn > printer.WidestIn + 1e-9)

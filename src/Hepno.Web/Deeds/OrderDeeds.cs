@@ -351,7 +351,7 @@ internal static class OrderDeeds
         // film may have been laid better since the quote was sent
         foreach (var layout in facts.Layouts ?? [])
         {
-            if (c.Lines.FirstOrDefault(l => l.Asked.Id == layout.LineId) is { } line && BoughtFilm.ItemOf(listed, line.Asked) is not null && LaidOn.Of(LineLayouts.MethodOf(line), line.InHand ?? c.Frozen!.InHand(line.Frozen!), book).Lists.Any(f => f.Id == layout.FilmId && f.ByLayout?.Grounds().Any(g => g.Key == layout.On) == true))
+            if (c.Lines.FirstOrDefault(l => l.Asked.Id == layout.LineId) is { } line && BoughtFilm.ItemOf(listed, line.Asked) is not null && LaidOn.Of(LineLayouts.MethodOf(line), line.InHand ?? c.Frozen!.InHand(line.Frozen!), book).Lists.Any(f => f.Id == layout.FilmId && f.Grounds().Any(g => g.Key == layout.On) == true))
             {
                 listed = FilmTogether.Settled(listed, LineLayouts.Of(connection, desk, c.Order.Id, line.Asked.Id, layout.FilmId, layout.On), layout, book);
             }

@@ -58,7 +58,7 @@ internal static class LineLayouts
         inHand = laidOn.Part;
         var settled = c.Order.Facts.LayoutOf(line.Asked.Id);
         // what was settled on is taken while the Shelf has it
-        var kept = settled is not null && laidOn.Lists.FirstOrDefault(x => x.Id == settled.FilmId)?.ByLayout?.Grounds().Any(g => g.Key == settled.On) == true ? settled : null;
+        var kept = settled is not null && laidOn.Lists.FirstOrDefault(x => x.Id == settled.FilmId)?.Grounds().Any(g => g.Key == settled.On) == true ? settled : null;
         IReadOnlyList<LaidPrint> On(string film) => PrintsOn(film, inHand, laidOn);
         if ((filmId ?? kept?.FilmId) is { } chosen ? On(chosen).Count == 0 : laidOn.Lists.Any(x => On(x.Id).Count == 0))
         {
@@ -191,9 +191,9 @@ internal static class LineLayouts
         if (filmId is not null)
         {
             var film = laidOn.Lists.FirstOrDefault(x => x.Id == filmId) ?? throw RefusedException.NoSuch("film", filmId);
-            return (film, film.ByLayout?.Grounds().FirstOrDefault(g => g.Key == on) ?? throw RefusedException.NoSuch("roll or sheet", on ?? ""));
+            return (film, film.Grounds().FirstOrDefault(g => g.Key == on) ?? throw RefusedException.NoSuch("roll or sheet", on ?? ""));
         }
-        var all = laidOn.Lists.SelectMany(x => (x.ByLayout?.Grounds() ?? []).Select(g => (Film: x, On: g))).ToList();
+        var all = laidOn.Lists.SelectMany(x => x.Grounds().Select(g => (Film: x, On: g))).ToList();
         return all.Select(x => (x.Film, x.On, Laid: LaidFilm.Of(prints(x.Film.Id), x.On, null))).Where(x => x.Laid is not null).OrderBy(x => x.Laid!.Bill.Cost.Value).Select(x => (x.Film, x.On)).Cast<(TransferPriceList, FilmGround)?>().FirstOrDefault()
             ?? throw new RefusedException(409, "no-ground", all.Count == 0 ? "No film is sold for layouts: no price list on the Shelf has a roll or a sheet." : "Its prints go on no roll or sheet of the Shelf.", all.Count == 0 ? "Add the roll or the sheets to the film's price list on the Shelf." : "Make them smaller, or add a wider roll on the Shelf.");
     }
@@ -252,7 +252,7 @@ internal static class LineLayouts
     {
         var laidOn = LaidOn.Of(MethodOf(l.Line), l.InHand, book);
         return
-        [.. laidOn.Lists.SelectMany(film => (film.ByLayout?.Grounds() ?? []).Select(g => Choice(film, g, LaidFilm.Of(PrintsOn(film.Id, l.InHand, laidOn), g, null)?.Bill.Cost, book.Numbers.Format))).OrderBy(x => x.Cost?.Value ?? decimal.MaxValue)];
+        [.. laidOn.Lists.SelectMany(film => film.Grounds().Select(g => Choice(film, g, LaidFilm.Of(PrintsOn(film.Id, l.InHand, laidOn), g, null)?.Bill.Cost, book.Numbers.Format))).OrderBy(x => x.Cost?.Value ?? decimal.MaxValue)];
     }
 
     private static IReadOnlyList<LaidPrint> PrintsOn(string filmId, AskInHand inHand, LaidOn on) => [.. LaidPrint.Of(inHand, on.Failure, filmId).Where(p => p.Count > 0)];
