@@ -58,4 +58,54 @@ internal static class Instances
         var across = Math.Max(1, (int)Math.Floor((width - (2 * margin) + gap) / (d.WidthIn + gap)));
         return ((d.Copies + across - 1) / across) * (d.HeightIn + gap);
     });
+
+    /// <summary>A practised hand: kinds in rows of falling height, each turned where that helps, and what is lower goes into the first row with room, one upon another where they fit.</summary>
+    public static double PractisedHand(GangDesign[] designs, double width, double gap, double margin)
+    {
+        var turned = new bool[designs.Length];
+        var best = Shelves(designs, turned, width, gap, margin);
+        // one kind after the other is turned over, as long as that saves film
+        for (var better = true; better;)
+        {
+            better = false;
+            for (var i = 0; i < designs.Length; i++)
+            {
+                turned[i] = !turned[i];
+                var tried = Shelves(designs, turned, width, gap, margin);
+                (best, better, turned[i]) = tried < best - 1e-9 ? (tried, true, turned[i]) : (best, better, !turned[i]);
+            }
+        }
+        return best;
+    }
+
+    private static double Shelves(GangDesign[] designs, bool[] turned, double width, double gap, double margin)
+    {
+        var usable = width - (2 * margin) + gap;
+        var pieces = designs.SelectMany((d, i) => Enumerable.Repeat(turned[i] ? (W: d.HeightIn + gap, H: d.WidthIn + gap) : (W: d.WidthIn + gap, H: d.HeightIn + gap), d.Copies)).OrderByDescending(p => p.H).ThenByDescending(p => p.W);
+        // a row has columns: each as wide as its first piece, with what is left of the row's height
+        var rows = new List<(double Height, double Left, List<(double W, double Left)> Columns)>();
+        foreach (var (w, h) in pieces)
+        {
+            if (w > usable)
+            {
+                return double.PositiveInfinity;
+            }
+            var at = rows.FindIndex(r => r.Left >= w - 1e-9 || r.Columns.Any(c => c.W >= w - 1e-9 && c.Left >= h - 1e-9));
+            if (at < 0)
+            {
+                rows.Add((h, usable - w, [(w, 0)]));
+                continue;
+            }
+            var row = rows[at];
+            var column = row.Columns.FindIndex(c => c.W >= w - 1e-9 && c.Left >= h - 1e-9);
+            if (column >= 0)
+            {
+                row.Columns[column] = (row.Columns[column].W, row.Columns[column].Left - h);
+                continue;
+            }
+            row.Columns.Add((w, row.Height - h));
+            rows[at] = (row.Height, row.Left - w, row.Columns);
+        }
+        return rows.Sum(r => r.Height) - gap + (2 * margin);
+    }
 }

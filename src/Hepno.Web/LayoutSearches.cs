@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using System.Diagnostics;
 using Hepno.Core.Gang;
 using Hepno.Web.Views;
 
@@ -13,10 +14,11 @@ internal sealed class LayoutSearches
     private readonly ConcurrentDictionary<string, Search> searches = new();
 
     /// <summary>Begins one.</summary>
-    /// <param name="of">Layings that will be tried.</param>
+    /// <param name="of">Layings that will be tried at most.</param>
+    /// <param name="longest">How long somebody waits: then it ends, the layings it tried are recorded and give the same layout again.</param>
     /// <param name="run">Does it; told after some layings how far it is, it asks whether to go on.</param>
     /// <param name="tried">Works out what a layout comes to.</param>
-    public LayoutSearchView Begin(int of, Func<Func<int, double, bool>, LineLayout> run, Func<LineLayout, TriedLayout> tried)
+    public LayoutSearchView Begin(int of, TimeSpan longest, Func<Func<int, double, bool>, LineLayout> run, Func<LineLayout, TriedLayout> tried)
     {
         if (searches.Values.Count(s => !s.IsDone) >= MostAtOnce)
         {
@@ -26,7 +28,7 @@ internal sealed class LayoutSearches
         {
             searches.TryRemove(old.Id, out _);
         }
-        var search = new Search(Guid.NewGuid().ToString("N"), of, DateTime.UtcNow);
+        var search = new Search(Guid.NewGuid().ToString("N"), of, longest, DateTime.UtcNow);
         searches[search.Id] = search;
         _ = Task.Run(() => search.Run(run, tried));
         return search.View();
@@ -43,10 +45,11 @@ internal sealed class LayoutSearches
 
     private Search Find(string id) => searches.GetValueOrDefault(id) ?? throw RefusedException.NoSuch("search", id);
 
-    private sealed class Search(string id, int of, DateTime began)
+    private sealed class Search(string id, int of, TimeSpan longest, DateTime began)
     {
         private readonly Lock gate = new();
         private readonly List<SearchPoint> course = [];
+        private readonly Stopwatch clock = Stopwatch.StartNew();
         private int steps;
         private volatile bool stopped;
         private TriedLayout? result;
@@ -101,7 +104,7 @@ internal sealed class LayoutSearches
                 steps = tried;
                 Note(tried, best);
             }
-            return !stopped;
+            return !stopped && clock.Elapsed < longest;
         }
 
         private void Note(int tried, double best)

@@ -107,6 +107,14 @@ public class GangTests
         Assert.True(GangNest.Lay(ground, designs, 1, GangNest.OnePass).UsedLengthIn >= found.UsedLengthIn - 1e-9);
     }
 
+    [Fact]
+    public void A_longer_search_with_the_same_seed_never_ends_worse() => Gen.Select(Grounds, Designs, Gen.Int[30, 900], Gen.Int[1, 900], Gen.Int[1, 9]).Sample((ground, designs, few, more, seed) =>
+    {
+        GangDesign[] mixed = [.. designs.Select(d => d with { Group = "", Copies = d.Copies * 2 })];
+        var (shorter, longer) = (GangNest.Lay(ground, mixed, seed, few), GangNest.Lay(ground, mixed, seed, few + more));
+        Assert.True((longer.Sheets, longer.UsedLengthIn - 1e-9).CompareTo((shorter.Sheets, shorter.UsedLengthIn)) <= 0 || (longer.Sheets == shorter.Sheets && ground.LengthIn is not null), $"{few} and {more} steps: {shorter.UsedLengthIn} and {longer.UsedLengthIn}");
+    }, iter: 300);
+
     // guillotine cuts, always through the largest
     private static (List<(double W, double H)> Boxes, double Length) Cut(int count, double width, double length, double gap)
     {

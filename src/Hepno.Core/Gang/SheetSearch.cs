@@ -10,6 +10,10 @@ internal sealed class SheetSearch
     private const double Warm = 0.05;
     private const double Cold = 0.001;
 
+    // steps it cools over at first, and how many times as many each time after: a longer search does all that a shorter one did and goes on
+    private const double FirstCooling = 200;
+    private const double Longer = 1.5;
+
     // sheets taken apart at once
     private const int Most = 3;
 
@@ -28,6 +32,8 @@ internal sealed class SheetSearch
     private readonly double[] _key;
     private readonly bool[] _turned;
     private readonly double[] _keys;
+    private double _planned = FirstCooling;
+    private double _cooled;
 
     private SheetSearch(double width, double length, Skyline.Box[] boxes, int seed)
     {
@@ -86,11 +92,16 @@ internal sealed class SheetSearch
             var parts = Drawn(sheets.Count);
             var tried = Shuffled(left, parts.Select(p => sheets[p]));
             _skyline.Lay(tried, parts.Length, _length, double.PositiveInfinity);
-            spent += tried.Length * (tried.Length + Beside) / ((double)_boxes.Length * _boxes.Length);
+            var took = tried.Length * (tried.Length + Beside) / ((double)_boxes.Length * _boxes.Length);
+            (spent, _cooled) = (spent + took, _cooled + took);
             int[] rest = [.. _skyline.Rest(tried).Select(e => e >> 1)];
             var laid = tried.Select(e => e >> 1).Except(rest).ToLookup(box => _skyline.At[box].Sheet);
             var over = rest.Sum(Area) - left.Sum(Area);
-            var heat = mean * Warm * Math.Pow(Cold / Warm, Math.Min(1, spent / steps));
+            var heat = mean * Warm * Math.Pow(Cold / Warm, Math.Min(1, _cooled / _planned));
+            if (_cooled >= _planned)
+            {
+                (_cooled, _planned) = (0, _planned * Longer);
+            }
             if (over <= -heat * Math.Log(1 - _chance.Share()))
             {
                 left = rest;
@@ -103,9 +114,9 @@ internal sealed class SheetSearch
                     }
                 }
             }
-            if ((int)spent / 16 > told)
+            if ((int)spent / 4 > told)
             {
-                told = (int)spent / 16;
+                told = (int)spent / 4;
                 if (!go((int)spent))
                 {
                     return ((int)spent, null);

@@ -9,7 +9,11 @@ internal static class StripSearch
 
     // how far towards the floor the next goal lies; nearer after each goal that was not reached
     private const double Bold = 0.7;
-    private const int Goals = 24;
+
+    // steps for the first goal, and how many times as many for each after it: what a goal is given does not depend on how many steps there are in all,
+    // so that a longer search does all that a shorter one did and goes on
+    private const double FirstGoal = 200;
+    private const double Longer = 1.1;
 
     /// <summary>The shortest strip found.</summary>
     /// <param name="width">Width of the strip.</param>
@@ -23,14 +27,15 @@ internal static class StripSearch
         var skyline = new Skyline(width, boxes);
         var (best, order) = Begin(skyline, boxes, 1, double.PositiveInfinity);
         var walk = new Walk(skyline, boxes, seed);
-        var (used, near) = (Begun, Bold);
+        var (used, near, planned) = (Begun, Bold, FirstGoal);
         while (used < steps && best.Length > floor + 1e-6)
         {
+            // a goal hardly under what is there is not worth steps: the floor itself is tried, then bold ones again
             var goal = floor + ((best.Length - floor) * near);
-            // a goal hardly under what is there is not worth steps
-            goal = best.Length - goal < 1e-4 ? floor : goal;
-            var (took, found) = walk.Towards(order, 1, goal, Math.Min(steps - used, Math.Max(200, steps / Goals)), step => go?.Invoke(used + step, best.Length) ?? true);
+            (goal, near) = best.Length - goal < 1e-4 ? (floor, Bold) : (goal, near);
+            var (took, found) = walk.Towards(order, 1, goal, (int)planned, steps - used, step => go?.Invoke(used + step, best.Length) ?? true);
             used += Math.Abs(took);
+            planned *= Longer;
             if (found is not null)
             {
                 (best, order, near) = (new(skyline.Length, 1, [.. skyline.At], used), found, Bold);
@@ -90,15 +95,22 @@ internal static class StripSearch
         private readonly double _mean = boxes.Average(b => b.W * b.H);
 
         /// <summary>Walks until everything goes on the sheets: how many steps it took, negative when it was told to stop; and the order that did it, or null.</summary>
-        public (int Took, int[]? Order) Towards(int[] from, int sheets, double ceiling, int steps, Func<int, bool> go)
+        /// <param name="from">The order it begins with.</param>
+        /// <param name="sheets">Sheets there are.</param>
+        /// <param name="ceiling">How long they are.</param>
+        /// <param name="planned">Steps it cools over.</param>
+        /// <param name="left">Steps there are: fewer end it while it is warm.</param>
+        /// <param name="go">Told how far it is; false stops it.</param>
+        public (int Took, int[]? Order) Towards(int[] from, int sheets, double ceiling, int planned, int left, Func<int, bool> go)
         {
+            var steps = Math.Min(planned, left);
             var current = (int[])from.Clone();
             var value = skyline.Lay(current, sheets, ceiling, double.PositiveInfinity);
             for (var step = 1; step <= steps; step++)
             {
                 var change = Drawn(current);
                 change.Do(current);
-                var heat = _mean * Warm * Math.Pow(Cold / Warm, (double)step / steps);
+                var heat = _mean * Warm * Math.Pow(Cold / Warm, (double)step / planned);
                 // the dice are cast first: a laying that could not be taken is given up early
                 var limit = value - (heat * Math.Log(1 - _chance.Share()));
                 var found = skyline.Lay(current, sheets, ceiling, limit);
@@ -114,7 +126,7 @@ internal static class StripSearch
                 {
                     change.Undo(current);
                 }
-                if (step % 64 == 0 && !go(step))
+                if (step % 8 == 0 && !go(step))
                 {
                     return (-step, null);
                 }

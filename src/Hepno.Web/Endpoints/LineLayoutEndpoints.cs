@@ -159,7 +159,7 @@ internal static class LineLayoutEndpoints
         var (l, book) = desk.Db.Read(c => (LineLayouts.Of(c, desk, id, line, body.FilmId, body.On), desk.Book(c)));
         var layout = LayoutDeeds.Of(l, Core(body.Copies), 0, 0, body.ByOutline);
         var steps = (int)Math.Min(int.MaxValue / 2, GangNest.UsualSteps(layout.Copies.Count) * body.Seconds / 2);
-        return searches.Begin(steps, go => LineLayouts.Searched(l, layout, body.Seed, steps, go), found => LineLayouts.Tried(l, found, book));
+        return searches.Begin(steps, TimeSpan.FromSeconds(body.Seconds), go => LineLayouts.Searched(l, layout, body.Seed, steps, go), found => LineLayouts.Tried(l, found, book));
     }
 
     private static IReadOnlyList<LaidCopy> Core(IReadOnlyList<LaidCopyBody> copies) => [.. copies.Select(c => c.ToCore())];

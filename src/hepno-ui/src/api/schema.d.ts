@@ -6202,7 +6202,7 @@ export interface components {
             billedIn: number;
             /**
              * Format: int32
-             * @description Sheets bought: more than needed where a price break makes them cheaper; 0 for a roll.
+             * @description Sheets bought: more than needed where a price break makes them cheaper; lengths where a roll takes several set ones; 0 for a roll else.
              */
             sheets: number;
             /** @description Money, opened. */
@@ -6264,7 +6264,7 @@ export interface components {
             usedLengthIn: number;
             /**
              * Format: double
-             * @description No layout on a roll can be shorter, in; 0 on sheets, whose number counts.
+             * @description No layout on a roll can be shorter, in; 0 on sheets, and on several set lengths, whose number counts.
              */
             floorLengthIn: number;
             /**
@@ -6317,6 +6317,8 @@ export interface components {
              * @description Kept free on all four sides, in.
              */
             marginIn: number;
+            /** @description True where the last sheet may be bought shorter: a roll in set lengths. */
+            isCutShorter: boolean;
         };
         /** @description A copy where it lies. */
         GangPlaced: {
@@ -12387,7 +12389,7 @@ export interface components {
             /** @description What kind of transfer it is. */
             kind: components["schemas"]["TransferKind"];
             /**
-             * @description True where fewer than the first break of a size are sold, at its price; false where that many is the least one buys.
+             * @description True where fewer than the first break of a size, a roll or a sheet are sold, at its price; false where that many is the least one buys.
              * @default false
              */
             soldBelow: boolean;
