@@ -233,4 +233,35 @@ public class MethodTests
 
     private static Comparison Compare(AskInHand ask, decimal? mark = null) =>
         Comparer.Compare(ask, mark, null, null, Book, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Book.Numbers.Week), Book.Presses, []));
+
+    [Theory]
+    [InlineData(VinylFinish.Plain, "plain")] // the cheap glitter is passed over
+    [InlineData(VinylFinish.Glitter, "glitter")]
+    [InlineData(VinylFinish.Puff, null)] // nobody sells it here
+    public void Vinyl_is_of_the_finish_that_is_wanted(VinylFinish wanted, string? product)
+    {
+        var vinyl = Book.Vinyls[0];
+        var book = Book with
+        {
+            Vinyls = [vinyl with { Id = "plain", Product = "plain", PricePerFoot = 3.10m }, vinyl with { Id = "glitter", Product = "glitter", PricePerFoot = 0.50m, Finish = VinylFinish.Glitter }],
+            Recipes = [.. Book.Recipes, VinylOnCotton with { Id = "rp", ProductId = "plain" }, VinylOnCotton with { Id = "rg", ProductId = "glitter" }]
+        };
+        var ask = Ask(12, Front(line: 8) with { Finish = wanted });
+        var answer = new Htv().Answer(ask, book);
+        Assert.Equal(product, answer.Decorations.Count == 0 ? null : answer.Decorations[0].Recipe.ProductId);
+        Assert.True(product is not null || answer.Verdict.Reasons[0].Code == "finish", string.Join("; ", answer.Verdict.Reasons.Select(r => r.Sentence)));
+        // what is to glitter is no film
+        Assert.Equal(wanted == VinylFinish.Plain, new DtfBought().Answer(ask, book).Decorations.Count > 0);
+    }
+
+    [Fact]
+    public void Coarse_vinyl_is_cut_coarsely_and_low_heat_stands_in_for_plain()
+    {
+        var vinyl = Book.Vinyls[0];
+        Verdict With(VinylFinish roll, VinylFinish wanted, double line) => new Htv().Answer(Ask(12, Front(line: line) with { Finish = wanted }), Book with { Vinyls = [vinyl with { Finish = roll }] }).Verdict;
+        Assert.Contains(With(VinylFinish.Flock, VinylFinish.Flock, 5).Reasons, r => r.Code == "thin-line" && r.Sentence.Contains("7 pt", StringComparison.Ordinal));
+        Assert.DoesNotContain(With(VinylFinish.Stretch, VinylFinish.Plain, 5).Reasons, r => r.Kind == VerdictKind.No);
+        Assert.Contains(With(VinylFinish.Plain, VinylFinish.Stretch, 5).Reasons, r => r.Code == "finish" && r.Sentence.EndsWith("is to be low-heat stretch; Vinyl is plain", StringComparison.Ordinal));
+        Assert.All(Enum.GetValues<VinylFinish>(), f => Assert.True(f.Serves(f) && f.Named().Length > 0));
+    }
 }

@@ -100,6 +100,22 @@ public class ShelfApiTests(Shop shop) : IClassFixture<Shop>
         Assert.True(stale.TryGetProperty("yours", out _) && stale.TryGetProperty("theirs", out _));
     }
 
+    [Theory]
+    [InlineData("stitch-machines", "bittern", "reachedShare", "0.7")]
+    [InlineData("stitch-machines", "bittern", "colourChangeSeconds", "12")]
+    [InlineData("vinyls", "tidewell", "finish", "\"glitter\"")]
+    [InlineData("films", "ferrow", "soldBelow", "true")]
+    public async Task A_figure_that_is_typed_is_kept(string noun, string id, string field, string value)
+    {
+        var (body, version) = await Kept(noun, id);
+        Assert.NotEqual(value, body[field]!.ToJsonString());
+        body[field] = JsonNode.Parse(value);
+        Assert.Equal(200, (await shop.Send(HttpMethod.Put, $"/api/{noun}/{id}", body.ToJsonString(), version)).Status);
+        var (again, _) = await Kept(noun, id);
+        Assert.Equal(body.ToJsonString(), again.ToJsonString());
+        await shop.Send(HttpMethod.Post, "/api/undo");
+    }
+
     [Fact]
     public async Task A_price_changed_on_the_shelf_is_in_the_next_comparison()
     {

@@ -41,6 +41,9 @@ public sealed record PrintHold(string Way, double LinePt, double GapPt, double L
     /// <summary>Cut film: a code's squares are cut one by one (assumed).</summary>
     public static PrintHold Vinyl { get; } = new("vinyl", 4.5, 3, 4.5 * MmPerPt, 9 * MmPerPt, HalfClear.Hardens);
 
+    /// <summary>Flock, glitter, puff: thicker, and coarser to cut.</summary>
+    public static PrintHold CoarseVinyl { get; } = new("vinyl of this finish", 7, 6, 7 * MmPerPt, 14 * MmPerPt, HalfClear.Hardens);
+
     /// <summary>Transfer paper for light cloth.</summary>
     public static PrintHold Paper { get; } = new("paper", 1, 1, CodeSquares.Least, CodeSquares.SafeOnFilm, HalfClear.Holds);
 

@@ -35,7 +35,8 @@ public static class LineCost
         var floor = LineFloor.MinutesOf(ask, decorations, book);
         var folding = n.Standards().After[1].Seconds * n.HandsFactor;
         var attempts = decorations.Select((d, i) => new Attempt(d.Placement.Id, $"{Places.Find(d.Placement.Place)!.Name}{(d.Finishes.Length > 0 ? ", finishing press" : "")}", d.Material, d.FailureChance,
-            floor.Attended[i] + WorkSteps.Attended(n.Habits().Apart(d.Preparation)), floor.Held[i] + WorkSteps.PressHeld(d.Preparation), d.Bought, d.SetUp, Mixed.Stage(d), d.BenchId == (press.IsBench() ? press.Id : "") ? null : HourOf(LineFloor.Bench(d.BenchId, book), book) with { Code = $"hour-{d.BenchId}", Label = $"An hour of {LineFloor.Bench(d.BenchId, book).Name}" }, d.Placement.OnTopOf, d.OneMore) { BenchTime = d.BenchTime }).ToList();
+            floor.Attended[i] + WorkSteps.Attended(n.Habits().Apart(d.Preparation)), floor.Held[i] + WorkSteps.PressHeld(d.Preparation), d.Bought, d.SetUp, Mixed.Stage(d), d.BenchId == (press.IsBench() ? press.Id : "") ? null : HourOf(LineFloor.Bench(d.BenchId, book), book) with { Code = $"hour-{d.BenchId}", Label = $"An hour of {LineFloor.Bench(d.BenchId, book).Name}" }, d.Placement.OnTopOf, d.OneMore)
+        { BenchTime = d.BenchTime }).ToList();
         return new(ask.Pieces, decorations.Any(d => d.BringsBlank) ? Figure.Input("blank", "Blank", 0, FigureUnit.Money, decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id) ? "the cloth it is sewn from is in its print" : "in the price of the printed piece") : Landed(ask, blanks),
             Sundries(decorations, n), Packing(ask, book),
             floor.PrepAttended + folding, floor.PrepHeld, attempts, n.Wage, n.OverheadPerHour, HourOf(press, book), OrderMinutes(ask, ask.Placements.Count, book), FixedFees(ask, book), floor.Source,

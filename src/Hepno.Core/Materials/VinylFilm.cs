@@ -2,6 +2,55 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
 
+/// <summary>How a vinyl looks and feels, beside its colour.</summary>
+public enum VinylFinish
+{
+    /// <summary>Smooth: what is meant where nothing is said.</summary>
+    Plain,
+
+    /// <summary>Smooth too, pressed cooler, and goes along with cloth that stretches.</summary>
+    Stretch,
+
+    /// <summary>Like felt.</summary>
+    Flock,
+
+    /// <summary>Rough, with glitter in it.</summary>
+    Glitter,
+
+    /// <summary>Rises under the heat.</summary>
+    Puff,
+
+    /// <summary>Throws light back.</summary>
+    Reflective,
+
+    /// <summary>Like metal.</summary>
+    Metallic,
+
+    /// <summary>Glows in the dark.</summary>
+    Glowing,
+}
+
+/// <summary>What finishes are called and which stands in for which.</summary>
+public static class VinylFinishes
+{
+    /// <summary>The finish in words.</summary>
+    public static string Named(this VinylFinish finish) => finish switch
+    {
+        VinylFinish.Stretch => "low-heat stretch",
+        VinylFinish.Glowing => "glowing in the dark",
+        _ => finish.ToString().ToLowerInvariant(),
+    };
+
+    /// <summary>True where nobody takes it for plain.</summary>
+    public static bool IsSpecial(this VinylFinish finish) => finish is not (VinylFinish.Plain or VinylFinish.Stretch);
+
+    /// <summary>True where a roll of this finish does what is wanted: smooth ones stand in for each other, a special one only for itself.</summary>
+    public static bool Serves(this VinylFinish finish, VinylFinish wanted) => finish == wanted || (!finish.IsSpecial() && wanted == VinylFinish.Plain);
+
+    /// <summary>True where it is too thick to be cut as fine as smooth vinyl.</summary>
+    public static bool IsCoarse(this VinylFinish finish) => finish is VinylFinish.Flock or VinylFinish.Glitter or VinylFinish.Puff;
+}
+
 /// <summary>Heat-transfer vinyl by the roll.</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Supplier">Who sells it.</param>
@@ -13,7 +62,8 @@ namespace Hepno.Core.Materials;
 /// <param name="LeadDays">Working days from order to arrival.</param>
 /// <param name="SharedMargin">True when neighbours share one weeding margin instead of standing two apart.</param>
 /// <param name="Blocks">True when its maker says that it keeps a cloth's own dye back.</param>
-public sealed record VinylFilm(string Id, string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays, bool SharedMargin = false, bool Blocks = false)
+/// <param name="Finish">How it looks: a plain ask never gets a special one because it is cheap.</param>
+public sealed record VinylFilm(string Id, string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays, bool SharedMargin = false, bool Blocks = false, VinylFinish Finish = VinylFinish.Plain)
 {
     /// <summary>What the owner must put right before the vinyl can be kept.</summary>
     public IEnumerable<Problem> Problems()

@@ -96,7 +96,8 @@ public sealed class Applique : IDecorationMethod
         var time = machine.Time(stitches, p.Colours);
         var setUp = Embroidery.IsDigitised(ask, p, book) ? null : Figure.Input("set-up", $"{place}, digitising", machine.DigitisingPerDesign, FigureUnit.Money, $"{source}; once for the design");
         return new(p, material, attempts, failure, Recipe.NoHeat(machine.Id, "right-reading, film laid at each stop", machine.Cautions), steps.Appliqued((double)time.Value, p.Colours),
-            [steps.Trim(Outline(p))], [], setUp, "Cut the applique shapes out", machine.Id) { BenchTime = time };
+            [steps.Trim(Outline(p))], [], setUp, "Cut the applique shapes out", machine.Id)
+        { BenchTime = time };
     }
 
     // the press comes after the machine, as a place of work of its own; what it spoils is reckoned with the stitching

@@ -72,7 +72,8 @@ public sealed class Htv : IDecorationMethod
                 reasons.Add(new("roll-width", VerdictKind.No, $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(width, f)} that {(width < film.UsableWidthIn ? cutter.Name : "the roll")} takes", "a smaller print or a wider roll"));
             }
         }
-        reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, PrintHold.Vinyl, book.Numbers.Format));
+        reasons.AddRange(ask.Placements.Where(p => !film.Finish.Serves(p.Finish)).Select(p => new Reason("finish", VerdictKind.No, $"{Places.Find(p.Place)!.Name} is to be {p.Finish.Named()}; {film.Product} is {film.Finish.Named()}", $"a roll of {p.Finish.Named()} vinyl on the Shelf, or {film.Finish.Named()} wanted on the ask")).Take(1));
+        reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, film.Finish.IsCoarse() ? PrintHold.CoarseVinyl : PrintHold.Vinyl, book.Numbers.Format));
         reasons.AddRange(Verdicts.Heat(ask, recipe, book, film.Product, film.Blocks));
         reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
         reasons.AddRange(Verdicts.Make(ask));

@@ -22,7 +22,7 @@ internal static class Verdicts
     /// <param name="hold">What the way holds.</param>
     /// <param name="f">How figures are written.</param>
     public static IEnumerable<Reason> Artwork(AskInHand ask, IEnumerable<Placement> prints, PrintHold hold, FigureFormat f) => prints
-        .SelectMany(p => p.Own == OwnText.None && p.DesignId is { } id && ask.Artworks.TryGetValue(id, out var report) ? Measured(ask, p, report, hold, f) : Typed(ask, p, hold))
+        .SelectMany(p => p.Finish.IsSpecial() && hold != PrintHold.Vinyl && hold != PrintHold.CoarseVinyl ? [new Reason("finish", VerdictKind.No, $"{Places.Find(p.Place)!.Name} is to be {p.Finish.Named()}, which is a vinyl", "vinyl, or a plain print")] : p.Own == OwnText.None && p.DesignId is { } id && ask.Artworks.TryGetValue(id, out var report) ? Measured(ask, p, report, hold, f) : Typed(ask, p, hold))
         .OrderByDescending(r => r.Kind)
         // a print smaller on smaller sizes is said once, at its worst
         .DistinctBy(r => (r.Code, r.Sentence.Split(':')[0]));

@@ -1,4 +1,5 @@
 using Hepno.Core.Blanks;
+using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 
 namespace Hepno.Core.Orders;
@@ -18,7 +19,8 @@ namespace Hepno.Core.Orders;
 /// <param name="Cuts">Its colours as they were measured on its artwork; null where the figures were typed.</param>
 /// <param name="Stitches">Stitches of its stitch file; null while there is none and they are guessed from the painted area.</param>
 /// <param name="OnTopOf">The placement of the line that it is laid over, centred on it; null where it lies on the cloth.</param>
-public sealed record Placement(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, ColourCuts? Cuts = null, int? Stitches = null, string? OnTopOf = null)
+/// <param name="Finish">The finish of vinyl it is to have; plain where nothing is said, and by any way then.</param>
+public sealed record Placement(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, ColourCuts? Cuts = null, int? Stitches = null, string? OnTopOf = null, VinylFinish Finish = VinylFinish.Plain)
 {
     /// <summary>Area of the bounding box, in².</summary>
     public double AreaIn2 => WidthIn * HeightIn;

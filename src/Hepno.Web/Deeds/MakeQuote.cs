@@ -1,6 +1,7 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
+using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
@@ -66,6 +67,6 @@ internal static class MakeQuote
         var size = $"{place.Name} {(p.BySize || p.Own != OwnText.None ? "up to " : "")}{Shown.Size(p.WidthIn, p.HeightIn, f)}";
         var inks = p.Gradient ? "full colour" : p.Colours == 1 ? "one colour" : $"{p.Colours} colours";
         var own = p.Own switch { OwnText.Name => ", each piece its own name", OwnText.Number => ", each piece its own number", OwnText.NameAndNumber => ", each piece its own name and number", _ => "" };
-        return $"{size}, {inks}{own}{(p.BySize ? ", smaller on smaller sizes" : "")}, {Shown.Length(place.FromSeamIn, f)} {place.Where}";
+        return $"{size}, {inks}{(p.Finish == VinylFinish.Plain ? "" : $", {p.Finish.Named()}")}{own}{(p.BySize ? ", smaller on smaller sizes" : "")}, {Shown.Length(place.FromSeamIn, f)} {place.Where}";
     }
 }

@@ -1,4 +1,5 @@
 using Hepno.Core.Comparing;
+using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
@@ -23,11 +24,11 @@ internal sealed record CutBody(string Hex, double WidthShare, double HeightShare
 internal sealed record CutsBody(IReadOnlyList<CutBody> Colours);
 
 /// <summary>One placement; lengths in inches, the thinnest line in points. With an artwork its height, figures and cuts are measured, whatever is sent; without one it has no cuts. BySize: smaller on sizes that do not take it. Own: each piece's own name or number instead of one artwork. Stitches: what its stitch file says, left out while there is none. OnTopOf: the earlier placement of the same place that it is laid over, left out where it lies on the cloth.</summary>
-internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, CutsBody? Cuts = null, int? Stitches = null, string? OnTopOf = null)
+internal sealed record PlacementBody(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, CutsBody? Cuts = null, int? Stitches = null, string? OnTopOf = null, VinylFinish Finish = VinylFinish.Plain)
 {
-    public Placement ToCore() => new(Id, Place, WidthIn, HeightIn, CoveragePercent, Colours, Gradient, ThinnestLinePt, DesignId, BySize, Own, Stitches: Stitches, OnTopOf: OnTopOf);
+    public Placement ToCore() => new(Id, Place, WidthIn, HeightIn, CoveragePercent, Colours, Gradient, ThinnestLinePt, DesignId, BySize, Own, Stitches: Stitches, OnTopOf: OnTopOf, Finish: Finish);
 
-    public static PlacementBody Of(Placement p) => new(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt, p.DesignId, p.BySize, p.Own, p.Cuts is { } cuts ? new([.. cuts.Colours.Select(c => new CutBody(c.Hex, c.WidthShare, c.HeightShare, c.PaintShare))]) : null, p.Stitches, p.OnTopOf);
+    public static PlacementBody Of(Placement p) => new(p.Id, p.Place, p.WidthIn, p.HeightIn, p.CoveragePercent, p.Colours, p.Gradient, p.ThinnestLinePt, p.DesignId, p.BySize, p.Own, p.Cuts is { } cuts ? new([.. cuts.Colours.Select(c => new CutBody(c.Hex, c.WidthShare, c.HeightShare, c.PaintShare))]) : null, p.Stitches, p.OnTopOf, p.Finish);
 }
 
 /// <summary>One personalised piece; name or number may be empty.</summary>

@@ -74,7 +74,7 @@ internal sealed record BreakBody(int From, decimal Price)
 }
 
 /// <summary>A vinyl roll.</summary>
-internal sealed record VinylBody(string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays, bool SharedMargin = false, bool Blocks = false);
+internal sealed record VinylBody(string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays, bool SharedMargin = false, bool Blocks = false, VinylFinish Finish = VinylFinish.Plain);
 
 /// <summary>A price list of screen-printed transfers.</summary>
 internal sealed record ScreenBody(string Supplier, string Product, ScreenFormula Formula, IReadOnlyList<ScreenSheetBody> Sheets, decimal SetUpPerColour, bool CountsWhite, int LeastSheets, decimal FreightPerOrder, int LeadDays)

@@ -8928,6 +8928,8 @@ export interface components {
             stitches: null | number;
             /** @description The placement of the line that it is laid over, centred on it; null where it lies on the cloth. */
             onTopOf: null | string;
+            /** @description The finish of vinyl it is to have; plain where nothing is said, and by any way then. */
+            finish: components["schemas"]["VinylFinish"];
             /**
              * Format: double
              * @description Area of the bounding box, in².
@@ -8957,6 +8959,7 @@ export interface components {
             /** Format: int32 */
             stitches: null | number;
             onTopOf: null | string;
+            finish: components["schemas"]["VinylFinish"];
         };
         /** @description Which way can do a placement by itself, and at what cost. */
         PlacementWays: {
@@ -12775,6 +12778,7 @@ export interface components {
             sharedMargin: boolean;
             /** @default false */
             blocks: boolean;
+            finish: components["schemas"]["VinylFinish"];
         };
         /** @description One colour of a print with the pieces it could be cut from, and the one it is cut from. */
         VinylColour: {
@@ -12837,7 +12841,15 @@ export interface components {
              * @default false
              */
             blocks: boolean;
+            /** @description How it looks: a plain ask never gets a special one because it is cheap. */
+            finish: components["schemas"]["VinylFinish"];
         };
+        /**
+         * @description How a vinyl looks and feels, beside its colour.
+         * @default plain
+         * @enum {unknown}
+         */
+        VinylFinish: "plain" | "stretch" | "flock" | "glitter" | "puff" | "reflective" | "metallic" | "glowing";
         /** @description What the roll leaves beside a colour's rows. */
         VinylLeft: {
             /** @description Which colour. */

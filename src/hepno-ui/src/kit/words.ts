@@ -71,6 +71,18 @@ export const stratumLetter: Record<string, string> = {
   packing: 'K',
 }
 
+/** How a vinyl looks. */
+export const finishWord: Record<string, string> = {
+  plain: 'plain',
+  stretch: 'low-heat stretch',
+  flock: 'flock',
+  glitter: 'glitter',
+  puff: 'puff',
+  reflective: 'reflective',
+  metallic: 'metallic',
+  glowing: 'glowing in the dark',
+}
+
 /** What each piece has of its own at a print. */
 export const ownWord: Record<string, string> = {
   none: 'the same on all',

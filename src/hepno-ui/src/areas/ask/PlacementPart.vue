@@ -3,7 +3,7 @@ import { nextTick, reactive, ref, watch } from 'vue'
 import { makeId, type Schemas } from '../../api/client'
 import NumberInput from '../../kit/NumberInput.vue'
 import { number } from '../../kit/shown'
-import { ownWord, placeWord } from '../../kit/words'
+import { finishWord, ownWord, placeWord } from '../../kit/words'
 import { format } from '../../shell/state'
 
 /** One decoration of the sentence, described by numbers. */
@@ -35,6 +35,7 @@ const fresh = (): Body => ({
   own: 'none',
   cuts: null,
   stitches: null,
+  finish: 'plain',
   // where every place has its print, another lies on one of them
   onTopOf: props.places.every((p) => props.taken.includes(p.id)) ? (props.beneath.at(-1)?.id ?? null) : null,
 })
@@ -100,7 +101,7 @@ const said = (p: Body) => {
   if (p.place === 'all-over') return `${placeWord[p.place]}, ${p.gradient ? 'full colour' : `${p.colours} colours`}`
   const size = `${number(p.widthIn * unit(), 2, f)} × ${number(p.heightIn * unit(), 2, f)} ${f.metric ? 'cm' : 'in'}`
   const own = p.own === 'none' ? '' : `, ${ownWord[p.own]}`
-  return `${placeWord[p.place]} ${p.bySize ? 'up to ' : ''}${size}, ${p.gradient ? 'full colour' : p.colours === 1 ? 'one colour' : `${p.colours} colours`}${own}${p.onTopOf ? ', on top of it' : ''}`
+  return `${placeWord[p.place]} ${p.bySize ? 'up to ' : ''}${size}, ${p.gradient ? 'full colour' : p.colours === 1 ? 'one colour' : `${p.colours} colours`}${own}${p.finish === 'plain' ? '' : `, ${finishWord[p.finish]}`}${p.onTopOf ? ', on top of it' : ''}`
 }
 defineExpose({ begin })
 </script>
@@ -154,6 +155,11 @@ defineExpose({ begin })
         step="1"
         @input="(e) => (draft.stitches = Number((e.target as HTMLInputElement).value) || null)"
     /></label>
+    <label class="field"
+      >Finish<select v-model="draft.finish">
+        <option v-for="(word, finish) in finishWord" :key="finish" :value="finish">{{ word }}</option>
+      </select></label
+    >
     <label class="check"><input v-model="draft.bySize" type="checkbox" /> smaller on smaller sizes</label>
     <button class="plain-button" type="submit">Keep</button>
     <button v-if="placement" class="plain-button" type="button" @click="((open = false), emit('remove'))">

@@ -159,6 +159,7 @@ const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
             weedingMarginIn: 0.25,
             sharedMargin: false,
             blocks: false,
+            finish: 'plain' as const,
             freightPerOrder: 0,
             leadDays: 3,
           })

@@ -1,7 +1,7 @@
 import { makeId, type Schemas } from '../../api/client'
 import { choice, type Field, num, readCell, rows, text } from '../../kit/fields'
 import { readNumber, unread, writeNumber } from '../../kit/numbers'
-import { kindWord } from '../../kit/words'
+import { finishWord, kindWord } from '../../kit/words'
 
 type Style = Schemas['Style']
 type Vinyl = Schemas['VinylFilm']
@@ -239,6 +239,12 @@ export const vinylFields: Field<Vinyl>[] = [
     get: (v) => (v.blocks ? 'yes' : 'no'),
     set: (v, t) => void (v.blocks = t === 'yes'),
     options: options({ no: 'not by its maker', yes: 'its maker says so' }),
+  },
+  {
+    label: 'Finish',
+    get: (v) => v.finish,
+    set: (v, t) => void (v.finish = t as typeof v.finish),
+    options: options(finishWord),
   },
   num('Freight an order', 'freightPerOrder'),
   num('Working days', 'leadDays'),
