@@ -68,6 +68,8 @@ public sealed class TwelveTests(Shop shop) : IClassFixture<Shop>
             Assert.Equal(method == "screen-out" ? ["blanks", "prepare-f", back] : ["prepare-f", back], items);
             Assert.Equal(items, listed.OrderBy(i => i.GetProperty("expected").GetString(), StringComparer.Ordinal).Select(i => i.GetProperty("id").GetString()));
             Assert.Equal(method == "screen-out" ? 5 : 4, listed[0].GetProperty("quantity").GetInt32());
+            var laid = await shop.Get($"/api/orders/{journey.Id}/layout");
+            Assert.Equal(method == "screen-out", laid.GetProperty("spares").GetString()!.StartsWith("1 of them may be spoiled where they are sent: ", StringComparison.Ordinal));
         }
         var run = await shop.Get($"/api/runs/{journey.Id}");
         var pass = run.GetProperty("lines")[0].GetProperty("passes")[0];

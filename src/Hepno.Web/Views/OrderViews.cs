@@ -59,13 +59,14 @@ internal static class OrderViews
         }
         var f = book.Numbers.Format;
         var sizes = BlanksToBuy.Of(line.Asked.Sizes, band.Decorations);
-        var inHand = (line.Frozen is null ? line.InHand! : c.Frozen!.InHand(line.Frozen)) with { Sizes = sizes };
+        var asked = line.Frozen is null ? line.InHand! : c.Frozen!.InHand(line.Frozen);
+        var inHand = asked with { Sizes = sizes };
         var counted = SizeRun.Total(sizes) == line.Asked.Pieces ? "the ask" : "the ask, and what may be spoiled where they are sent";
         var landed = LandedBlank.Of(inHand, counted);
         var failure = 1 - band.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
         var sentence = $"{string.Join(" and ", band.Decorations.Where(d => d.Finishes.Length == 0).Select(d => $"{d.Prints(line.Asked.Pieces)} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}"))}: {band.Made}";
         return new(line.Asked.Id, band, sentence, sizes, Figure.Of("blanks", "Blanks", landed.Value * SizeRun.Total(sizes), "landed blank × pieces", landed, Figure.Input("pieces", "Pieces", SizeRun.Total(sizes), FigureUnit.Count, counted)),
-            Figure.Sum("prints", "Prints", [.. band.Decorations.SelectMany(d => d.Purchases).Select(p => p.Cost)]), SparesView.Said(inHand, failure, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)), f), BuyingWays.Of(inHand, book, Desk.Floor([], book, desk.Clock.Wall(book.Numbers.TimeZone))), VinylPiecesView.Of(connection, c, line, band, f));
+            Figure.Sum("prints", "Prints", [.. band.Decorations.SelectMany(d => d.Purchases).Select(p => p.Cost)]), SparesView.Said(asked, sizes, failure, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)), f), BuyingWays.Of(inHand, book, Desk.Floor([], book, desk.Clock.Wall(book.Numbers.TimeZone))), VinylPiecesView.Of(connection, c, line, band, f));
     }
 
     public static QuoteView Quote(SqliteConnection connection, Desk desk, string id)

@@ -234,11 +234,16 @@ onUnmounted(() => {
         </p>
         <p v-else class="advice caution">
           <Sign kind="caution" />
-          <b
+          <b v-if="comparison.bands.length === 0">No way can do it as it is asked.</b>
+          <b v-else
             >Nothing fits{{ comparison.mark ? ' their mark' : '' }}{{ comparison.mark && comparison.dueAt ? ' and' : ''
             }}{{ comparison.dueAt ? ' their day' : '' }}.</b
           >
-          <span class="quiet">What misses least stands first.</span>
+          <span class="quiet">{{
+            comparison.bands.length === 0
+              ? 'Why, and what would work, stands with each.'
+              : 'What misses least stands first.'
+          }}</span>
         </p>
         <WholeOrder v-if="(shop.order?.lines.length ?? 0) > 1 && !figures" />
         <p v-if="lineInHand?.last" class="small quiet kept">{{ lineInHand.last.said }}.</p>

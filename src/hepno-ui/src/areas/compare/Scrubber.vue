@@ -84,6 +84,7 @@ const said = computed(() => {
 const changes = computed(() => {
   const r = props.ribbon
   if (!r) return ''
+  if (r.cheapest.length === 0) return 'No way can do it at any of these numbers.'
   const now = props.comparison.pieces
   const nearest = (of: typeof r.crossings, most: number) =>
     [...of].sort((a, b) => Math.abs(a.pieces - now) - Math.abs(b.pieces - now)).slice(0, most)
