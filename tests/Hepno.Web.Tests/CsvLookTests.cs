@@ -1,5 +1,6 @@
 using System.Text;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 
 namespace Hepno.Web.Tests;
 
@@ -60,6 +61,27 @@ public class CsvLookTests(Shop shop) : IClassFixture<Shop>
         (_, look) = await Sent(HttpMethod.Post, "/api/csv/materials/look", []);
         Assert.NotEmpty(look.GetProperty("problems").EnumerateArray());
         Assert.Equal(404, (await Sent(HttpMethod.Post, "/api/csv/spoons/look", Encoding.UTF8.GetBytes(Table))).Status);
+    }
+
+    [Theory]
+    [InlineData("materials", "vinyls", "tidewell", "finish", "\"flock\"")]
+    [InlineData("materials", "vinyls", "tidewell", "blocks", "true")]
+    [InlineData("prices", "films", "ferrow", "soldBelow", "true")]
+    public async Task What_a_table_does_not_have_stays_as_it_was(string table, string noun, string id, string field, string value)
+    {
+        async Task<(JsonObject Body, string Version)> Kept()
+        {
+            var kept = (await shop.Get($"/api/{noun}")).EnumerateArray().Single(x => x.GetProperty("value").GetProperty("id").GetString() == id);
+            var body = JsonNode.Parse(kept.GetProperty("value").GetRawText())!.AsObject();
+            body.Remove("id");
+            return (body, kept.GetProperty("version").GetInt64().ToString(System.Globalization.CultureInfo.InvariantCulture));
+        }
+        var (body, version) = await Kept();
+        body[field] = JsonNode.Parse(value);
+        Assert.Equal(200, (await shop.Send(HttpMethod.Put, $"/api/{noun}/{id}", body.ToJsonString(), version)).Status);
+        var (status, report) = await In(table, await Out(table));
+        Assert.Equal((200, 0), (status, report.GetProperty("changed").GetInt32()));
+        Assert.Equal(value, (await Kept()).Body[field]!.ToJsonString());
     }
 
     [Fact]

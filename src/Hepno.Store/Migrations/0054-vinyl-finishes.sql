@@ -1,3 +1,3 @@
 -- how a vinyl looks, and how a print is to look
-ALTER TABLE vinyl ADD COLUMN finish TEXT NOT NULL DEFAULT 'plain';
-ALTER TABLE placement ADD COLUMN finish TEXT NOT NULL DEFAULT 'plain';
+ALTER TABLE vinyl ADD COLUMN finish TEXT NOT NULL DEFAULT 'Plain';
+ALTER TABLE placement ADD COLUMN finish TEXT NOT NULL DEFAULT 'Plain';

@@ -53,11 +53,11 @@ internal static class CsvShelf
         {
             return kind switch
             {
-                "customers" => Keep(c, Aggregates.Customers, Each(Rows(), Customer), x => x.Id, x => x.Name, (x, id, before) => x with { Id = id, TaxExempt = before?.TaxExempt ?? "", AccountDays = before?.AccountDays ?? 0 }, Named, _ => [], deed),
+                "customers" => Keep(c, Aggregates.Customers, Each(Rows(), Customer), x => x.Id, x => x.Name, With, Named, _ => [], deed),
                 // the same model may come from two suppliers
                 "styles" => Keep(c, Aggregates.Styles, Each(Rows(), CsvStyles.Read), x => x.Id, x => $"{x.Name}, {x.Supplier}", CsvStyles.With, x => x.Problems(), ThingPrices.Of, deed),
-                "materials" => Keep(c, Aggregates.Vinyls, Each(Rows(), Vinyl), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, before) => x with { Id = id, SharedMargin = before?.SharedMargin ?? false, Blocks = before?.Blocks ?? false }, x => x.Problems(), ThingPrices.Of, deed),
-                "prices" => Keep(c, Aggregates.Films, CsvPrices.Films(Rows()), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, before) => x with { Id = id, ByLayout = before?.ByLayout, Kind = before?.Kind ?? TransferKind.Film }, x => x.Problems(), ThingPrices.Of, deed),
+                "materials" => Keep(c, Aggregates.Vinyls, Each(Rows(), Vinyl), x => x.Id, x => $"{x.Supplier} {x.Product}", With, x => x.Problems(), ThingPrices.Of, deed),
+                "prices" => Keep(c, Aggregates.Films, CsvPrices.Films(Rows()), x => x.Id, x => $"{x.Supplier} {x.Product}", With, x => x.Problems(), ThingPrices.Of, deed),
                 "screens" => Keep(c, Aggregates.Screens, CsvPrices.Screens(Rows()), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, _) => x with { Id = id }, x => x.Problems(), ThingPrices.Of, deed),
                 _ => throw RefusedException.NoSuch("table", kind),
             };
@@ -106,6 +106,15 @@ internal static class CsvShelf
         var cells = new CsvCells(r);
         return (r.Number, read(cells), cells.Problems);
     })];
+
+    // what the table does not have stays as it is kept: a field added later is not lost by a table of before
+    private static Customer With(Customer read, string id, Customer? before) => before is null ? read with { Id = id } : before with { Name = read.Name, Contact = read.Contact, Address = read.Address };
+
+    private static VinylFilm With(VinylFilm read, string id, VinylFilm? before) => before is null ? read with { Id = id }
+        : before with { Supplier = read.Supplier, Product = read.Product, UsableWidthIn = read.UsableWidthIn, PricePerFoot = read.PricePerFoot, WeedingMarginIn = read.WeedingMarginIn, FreightPerOrder = read.FreightPerOrder, LeadDays = read.LeadDays };
+
+    private static TransferPriceList With(TransferPriceList read, string id, TransferPriceList? before) => before is null ? read with { Id = id }
+        : before with { Supplier = read.Supplier, Product = read.Product, Sizes = read.Sizes, FreightPerOrder = read.FreightPerOrder, LeadDays = read.LeadDays };
 
     private static Customer Customer(CsvCells r) => new(r.Text("id"), r.Text("name"), r.Text("contact"), r.Text("address"));
 
