@@ -1,4 +1,4 @@
-import type { CDPSession, Page } from '@playwright/test'
+import type { CDPSession, Locator, Page } from '@playwright/test'
 import { front, order, tees } from './orders.ts'
 import { daysOn, expect, test } from './server.ts'
 
@@ -6,15 +6,18 @@ test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } })
 
 const slip = (page: Page) => page.getByLabel('Order in hand', { exact: true })
 
+/** Waits for a part of the sentence: it opens by itself, after a while or while it is tapped. */
+async function opened(page: Page, part: string, field: Locator): Promise<void> {
+  await expect(async () => {
+    if (!(await field.isVisible())) await page.getByRole('button', { name: part }).tap({ timeout: 1000 })
+    await expect(field).toBeVisible({ timeout: 1000 })
+  }).toPass()
+}
+
 /** A part of the ask: tapped, typed on the tablet's own keys, and kept by leaving it. */
 async function say(page: Page, part: string, words: string): Promise<void> {
   const field = page.getByLabel(part, { exact: true })
-  const closed = page.getByRole('button', { name: part })
-  // the next part opens by itself, after a while or while it is tapped
-  await expect(async () => {
-    if (!(await field.isVisible())) await closed.tap({ timeout: 1000 })
-    await expect(field).toBeVisible({ timeout: 1000 })
-  }).toPass()
+  await opened(page, part, field)
   if ((await field.evaluate((e) => e.tagName)) === 'SELECT') await field.selectOption(words)
   else await field.fill(words)
   await field.blur().catch(() => undefined)
@@ -38,7 +41,9 @@ test('one order goes from Ask to Learn by fingers alone', async ({ page, server:
   await say(page, 'which garment?', 'brae')
   await say(page, 'which colour?', 'black')
   await say(page, 'how many of each size?', 'S 1, M 2')
-  await page.getByLabel('Width', { exact: false }).first().fill('9')
+  const width = page.getByLabel('Width', { exact: false }).first()
+  await opened(page, 'printed where?', width)
+  await width.fill('9')
   await page.getByLabel('Height', { exact: false }).first().fill('8')
   await page.getByRole('button', { name: 'Keep', exact: true }).tap()
   await say(page, 'by when?', daysOn(12).toISOString().slice(0, 10))

@@ -143,8 +143,8 @@ const facts = computed(() => {
     `${number(f.metric ? props.placement.widthIn * 2.54 : props.placement.widthIn, 2, f)} × ${length(l.heightIn, f)}`,
     d.kind === 'svg' ? 'drawn in lines' : `${number(l.dpi, 0, f)} pixels an inch`,
     `${number(d.coveragePercent, 1, f)}% painted`,
-    l.thinnestLinePt === null ? 'no line under 6 pt' : `thinnest line ${number(l.thinnestLinePt, 2, f)} pt`,
-    l.thinnestGapPt === null ? 'no gap under 6 pt' : `thinnest gap ${number(l.thinnestGapPt, 2, f)} pt`,
+    l.thinnestLinePt === null ? 'no thin line' : `thinnest line ${number(l.thinnestLinePt, 2, f)} pt`,
+    l.thinnestGapPt === null ? 'no thin gap' : `thinnest gap ${number(l.thinnestGapPt, 2, f)} pt`,
   ]
 })
 /** Small amounts of ink, to the hundredth. */
