@@ -121,7 +121,9 @@ public class ArtworkJudgeTests
     [Fact]
     public void A_line_that_was_too_wide_to_measure_is_known_as_far_as_it_was_looked_for()
     {
-        var design = new Design("d", "Bars", "svg", "", 0, 12, Sound with { Vector = true }, Rights.Unsaid);
+        var design = new Design("d", "Bars", "svg", "", 0, 12, Sound with { Vector = true, LookedForPt = ThinFeature.WidestPt }, Rights.Unsaid);
+        // a report of before looked for less, and says no more than that
+        Assert.Equal((6, 1.5), ((design with { Report = Sound }).Described(new("p", "back", 12, 1, 1, 1, false, 1, "d")).ThinnestLinePt, (design with { Report = Sound }).Described(new("p", "left-chest", 3, 1, 1, 1, false, 1, "d")).ThinnestLinePt));
         Assert.Equal((ThinFeature.WidestPt, ThinFeature.WidestPt / 4), (design.Described(new("p", "back", 12, 1, 1, 1, false, 1, "d")).ThinnestLinePt, design.Described(new("p", "left-chest", 3, 1, 1, 1, false, 1, "d")).ThinnestLinePt));
     }
 }

@@ -38,7 +38,7 @@ public sealed record FoundCode(string Text, double ModulePx, PixelBox Box, bool 
 /// <param name="PaintedPixels">Pixels painted, half-clear ones by their share.</param>
 /// <param name="Colours">What it is made of.</param>
 /// <param name="Soft">Soft edges, glows and shadows.</param>
-/// <param name="ThinnestLine">The thinnest line, or null when none is thinner than <see cref="ThinFeature.WidestPt"/> at the width it was measured at.</param>
+/// <param name="ThinnestLine">The thinnest line, or null when none is thinner than <see cref="LookedForPt"/>.</param>
 /// <param name="ThinnestGap">The thinnest gap, or null.</param>
 /// <param name="Ground">Colour of a flat ground that could be knocked out, or null.</param>
 /// <param name="Code">A square code in it, or null.</param>
@@ -49,6 +49,9 @@ public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool 
 {
     /// <summary>Pixels up to which a picture is measured as it is: more take too long, and at print size tell nothing more.</summary>
     public const int MostMeasured = 40_000_000;
+
+    /// <summary>How wide lines and gaps were looked for at the width it was measured at, pt; less in reports of before.</summary>
+    public double LookedForPt { get; init; } = 6;
 
     /// <summary>True when lettering in its drawing runs backwards; told of drawings that keep their letters as text, and of no other.</summary>
     public bool MirroredText { get; init; }
@@ -115,6 +118,6 @@ public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool 
         progress?.Invoke(0.8);
         var gap = ThinFeature.Gap(raster, box, dpi);
         progress?.Invoke(1);
-        return new(raster.Width, raster.Height, vector, painted.Clear, box, painted.PaintedPixels, colours, soft, line, gap, painted.Clear ? null : FlatGround.Of(raster), Ink: InkSplit.Of(raster), Outline: PrintOutline.Of(raster, box));
+        return new(raster.Width, raster.Height, vector, painted.Clear, box, painted.PaintedPixels, colours, soft, line, gap, painted.Clear ? null : FlatGround.Of(raster), Ink: InkSplit.Of(raster), Outline: PrintOutline.Of(raster, box)) { LookedForPt = ThinFeature.WidestPt };
     }
 }

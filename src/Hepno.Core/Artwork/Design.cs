@@ -24,7 +24,7 @@ public sealed record Design(string Id, string Name, string Kind, string Hash, lo
         Colours = Math.Clamp(Report.Colours.Count, 1, 20),
         Gradient = Report.Colours.LooksGradient,
         Cuts = Report.Cuts(),
-        ThinnestLinePt = Math.Clamp(Math.Round(Report.ThinnestLine is { } line ? Report.Pt(line.WidthPx, p.WidthIn) : ThinFeature.WidestPt * p.WidthIn / WidthIn, 2), 0.01, 100),
+        ThinnestLinePt = Math.Clamp(Math.Round(Report.ThinnestLine is { } line ? Report.Pt(line.WidthPx, p.WidthIn) : Report.LookedForPt * p.WidthIn / WidthIn, 2), 0.01, 100),
     };
 
     /// <summary>What the owner must put right before it can be kept.</summary>

@@ -102,10 +102,8 @@ public static class DesignFaults
             Wider(x.What, x.Pt, x.Least, widthIn, f), x.Feature.Marks));
 
     private static IEnumerable<(string What, ThinFeature Feature, Func<PrintHold, double> Least)> Features(ArtworkReport r) =>
-    [
-        .. r.ThinnestLine is { } line ? [("line", line, (Func<PrintHold, double>)(h => h.LinePt))] : Array.Empty<(string, ThinFeature, Func<PrintHold, double>)>(),
-        .. r.ThinnestGap is { } gap ? [("gap", gap, (Func<PrintHold, double>)(h => h.GapPt))] : Array.Empty<(string, ThinFeature, Func<PrintHold, double>)>(),
-    ];
+        new (string What, ThinFeature? Feature, Func<PrintHold, double> Least)[] { ("line", r.ThinnestLine, h => h.LinePt), ("gap", r.ThinnestGap, h => h.GapPt) }
+            .Where(x => x.Feature is not null).Select(x => (x.What, x.Feature!, x.Least));
 
     // half a hundredth of a point is not measured
     private static bool TooThin(double pt, double least) => pt < least - 0.005;
@@ -184,7 +182,7 @@ public static class DesignFaults
         }
         else if (r.MirroredText)
         {
-            yield return new("mirrored", FaultKind.Bad, "lettering in it runs backwards: the file may have been turned for a way that turns it itself", "turn the file over, or say that it is meant so", []);
+            yield return new("mirrored", FaultKind.Bad, "lettering in it runs backwards: the file may have been turned for a way that turns it itself", "turn the file over", []);
         }
     }
 

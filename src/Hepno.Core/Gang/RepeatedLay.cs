@@ -1,3 +1,5 @@
+using Hepno.Core.Measures;
+
 namespace Hepno.Core.Gang;
 
 /// <summary>
@@ -81,13 +83,8 @@ internal static class RepeatedLay
     private static List<GangDesign> Share(IReadOnlyList<GangDesign> left, int copies)
     {
         var all = left.Sum(d => d.Copies);
-        var exact = left.Select(d => (double)d.Copies * Math.Min(copies, all) / all).ToList();
-        var shares = exact.Select(e => (int)Math.Floor(e)).ToArray();
-        foreach (var i in Enumerable.Range(0, left.Count).OrderByDescending(i => exact[i] - shares[i]).Take(Math.Min(copies, all) - shares.Sum()))
-        {
-            shares[i]++;
-        }
-        return [.. left.Select((d, i) => d with { Copies = shares[i] }).Where(d => d.Copies > 0)];
+        var shares = Money.Shown([.. left.Select(d => (decimal)d.Copies * Math.Min(copies, all) / all)], 0);
+        return [.. left.Select((d, i) => d with { Copies = (int)shares[i] }).Where(d => d.Copies > 0)];
     }
 
     /// <summary>Copies laid as one.</summary>

@@ -92,9 +92,6 @@ public sealed record FilmGround(string Key, GangGround Ground, RollPrice? Roll, 
     /// <summary>What a layout on it is billed; null where nothing is laid.</summary>
     public GangBill? Bill(GangFound found) => found.Placed.Count == 0 ? null : Roll is { } roll ? GangBills.Roll(found, Ground, roll) : GangBills.Sheets(found, Ground, Sheets, Least);
 
-    /// <summary>True where it is a roll: one length, or several set ones.</summary>
-    public bool IsRoll => Roll is not null;
-
     /// <summary>It as it is drawn with so many sheets: one set length is a roll as long as what is bought.</summary>
     public GangGround DrawnOn(int sheets) => Ground.IsCutShorter && sheets == 1 ? Ground with { LengthIn = null } : Ground;
 

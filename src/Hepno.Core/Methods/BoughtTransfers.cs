@@ -99,7 +99,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
         var decorations = Decorations(ask, book, list, prints, laid => [book.Numbers.Standards().CutOut(laid.Print.Print.WidthIn, laid.Print.Print.HeightIn, film.CutRound.GetValueOrDefault(laid.Key))], laid =>
             (film.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share ? laid.Each(share.ByArea with { Code = "transfer-price", Label = "Its part of the layout" }) : Lying(), []));
         var laid = new LaidPurchase(list.Id, film.On.Key, film.On.Ground, [.. film.Prints.Select(p => p.Design)], film.Bill, film.Found.UsedLengthIn, film.Found.Sheets, film.Found.OverFloor, film.IsSettled, film.On.Units(film.Bill), film.On.Roll?.Steps ?? film.On.Sheets);
-        var roll = film.On.IsRoll;
+        var roll = film.On.Roll is not null;
         var purchase = new Purchase($"film-layout-{ask.Placements[0].Id}", $"{film.Prints.Sum(p => p.Count)} prints on {Called(film.On, list, book)}", list.Supplier, list.LeadDays, roll ? film.Bill.BilledIn : film.Bill.Sheets, roll ? "in" : "sheets", film.Bill.Cost, null, null, Laid: laid);
         return new(Verdict.Of(reasons), $"{list.Product} on {(roll ? "a roll" : $"sheets {film.On.Key}")}, {list.Supplier}", [decorations[0] with { Purchases = [purchase] }, .. decorations.Skip(1)]);
     }
@@ -127,7 +127,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
     }
 
     private static string Called(FilmGround on, TransferPriceList list, ShopBook book) =>
-        on is { IsRoll: false, Ground.LengthIn: { } length } ? $"sheets {Shown.Size(on.Ground.WidthIn, length, book.Numbers.Format)} of {list.Product.ToLowerInvariant()}" : $"{list.Product.ToLowerInvariant()}, {Shown.Length(on.Ground.WidthIn, book.Numbers.Format)} wide";
+        on is { Roll: null, Ground.LengthIn: { } length } ? $"sheets {Shown.Size(on.Ground.WidthIn, length, book.Numbers.Format)} of {list.Product.ToLowerInvariant()}" : $"{list.Product.ToLowerInvariant()}, {Shown.Length(on.Ground.WidthIn, book.Numbers.Format)} wide";
 
     private static string Source(TransferPriceList list) => $"Shelf: {list.Supplier}";
 }

@@ -160,7 +160,7 @@ internal static class LineLayouts
     }
 
     public static string Text(TransferPriceList film, FilmGround on, FigureFormat f) =>
-        $"{film.Supplier} {film.Product.ToLowerInvariant()}, {(on is { IsRoll: false, Ground.LengthIn: { } length } ? $"sheets {Shown.Size(on.Ground.WidthIn, length, f)}" : Shown.Length(on.Ground.WidthIn, f))}";
+        $"{film.Supplier} {film.Product.ToLowerInvariant()}, {(on is { Roll: null, Ground.LengthIn: { } length } ? $"sheets {Shown.Size(on.Ground.WidthIn, length, f)}" : Shown.Length(on.Ground.WidthIn, f))}";
 
     /// <summary>A design's name: its place, and its sizes where it is not the same on all.</summary>
     public static string NameOf(LineOnFilm l, string key) => l.Prints.FirstOrDefault(p => p.Key == key) is not { } print ? l.Kept(key)?.Name ?? (l.Others.TryGetValue(key, out var other) ? other.Name : key)
