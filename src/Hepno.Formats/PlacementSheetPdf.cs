@@ -59,7 +59,8 @@ public static class PlacementSheetPdf
         s.Element(PdfBlockLevelElementTag.Heading2, () => s.Text(p.Title, s.Left, s.Y, 15, bold: true));
         s.Text($"{p.Sizes}: {p.Distance} {p.Seam}, {p.Fingers}{(p.Aside.Length > 0 ? $"; {p.Aside}" : "")}", s.Left, s.Y + 18, 11.5);
         s.Paragraph("Print at 100%: the ruler below must measure true. Lay the long line on the middle of the garment and the seam line on the seam; measured flat.", s.Left, s.Y + 34, s.Right - s.Left, 9.5, 12, colour: Sheet.Quiet);
-        var (foot, middle) = (s.Bottom - 14, s.Left + 20);
+        // what lies to the wearer's right has the middle line at the other edge of the paper
+        var (foot, middle) = (s.Bottom - 14, p.MiddleIn < 0 ? s.Right - 20 : s.Left + 20);
         var seam = p.Above ? foot : Top;
         s.Line(s.Left - 20, seam, s.Right, seam, 1.5);
         s.Text(SeamName(p.Seam), s.Right, seam + (p.Above ? 14 : -6), 10, right: true);
@@ -69,14 +70,16 @@ public static class PlacementSheetPdf
         var right = left + (p.WidthIn * Inch);
         var near = seam + ((p.Above ? -1 : 1) * p.FromSeamIn * Inch);
         var far = near + ((p.Above ? -1 : 1) * p.HeightIn * Inch);
-        Outline(s, Math.Max(left, middle), Math.Min(right, s.Right), Math.Min(near, far), Math.Max(near, far), foot, right > s.Right);
+        var (from, to) = p.MiddleIn < 0 ? (Math.Max(left, s.Left), Math.Min(right, middle)) : (Math.Max(left, middle), Math.Min(right, s.Right));
+        Outline(s, from, to, Math.Min(near, far), Math.Max(near, far), foot, right > s.Right);
         // the distance stands beside the line it measures
-        var at = Math.Min((Math.Max(left, middle) + Math.Min(right, s.Right)) / 2, s.Right - 60);
+        var at = Math.Min((from + to) / 2, s.Right - 60);
         s.Line(at, seam, at, near, 0.6);
         s.Text(p.Distance, at + 5, ((seam + near) / 2) + 4, 11, bold: true);
-        if (left < middle - 0.5)
+        if (p.MiddleIn >= 0 ? left < middle - 0.5 : right > middle + 0.5)
         {
-            s.Text("half: it goes as far on the other side", middle + 10, Math.Max(Math.Min(near, far), Top) + 16, 9, colour: Sheet.Quiet);
+            var over = Math.Abs((p.MiddleIn < 0 ? right : left) - middle) / Inch;
+            s.Text(p.MiddleIn == 0 ? "half: it goes as far on the other side" : $"it goes on {over.ToString("0.0", CultureInfo.InvariantCulture)} in past the middle line", p.MiddleIn < 0 ? Math.Max(from + 6, to - 190) : middle + 10, Math.Max(Math.Min(near, far), Top) + 16, 9, colour: Sheet.Quiet);
         }
     }
 

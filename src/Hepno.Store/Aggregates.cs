@@ -54,6 +54,8 @@ public static class Aggregates
 
     public static Aggregate<Calender> Calenders { get; } = CalenderStore.Aggregate();
 
+    public static Aggregate<Place> Places { get; } = PlaceStore.Aggregate();
+
     public static Aggregate<Cutter> Cutters { get; } = CutterStore.Aggregate();
 
     public static Aggregate<Press> Presses { get; } = PressStore.Aggregate();
@@ -99,6 +101,7 @@ public static class Aggregates
         "cloth" => Of(Cloths),
         "calender" => Of(Calenders),
         "cutter" => Of(Cutters),
+        "place" => Of(Places),
         "press" => Of(Presses),
         "recipe" => Of(Recipes),
         "spot-test" => Of(SpotTests),

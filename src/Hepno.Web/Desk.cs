@@ -39,7 +39,7 @@ internal sealed class Desk(Db db, ShopClock clock)
 
     private static IReadOnlyList<string> BookKinds { get; } = [Aggregates.Numbers.Kind, Aggregates.Styles.Kind, Aggregates.Films.Kind, Aggregates.Vinyls.Kind, Aggregates.Presses.Kind, Aggregates.Recipes.Kind,
         Aggregates.Screens.Kind, Aggregates.FilmPrinters.Kind, Aggregates.DyePrinters.Kind, Aggregates.Cutters.Kind, Aggregates.SpotTests.Kind, Aggregates.Upkeep.Kind, Aggregates.Supplies.Kind,
-        Aggregates.PaperPrinters.Kind, Aggregates.GarmentPrinters.Kind, Aggregates.Stitchers.Kind, Aggregates.Papers.Kind, Aggregates.OutsidePrinters.Kind, Aggregates.PodServices.Kind, Aggregates.Calenders.Kind, Aggregates.Cloths.Kind];
+        Aggregates.PaperPrinters.Kind, Aggregates.GarmentPrinters.Kind, Aggregates.Stitchers.Kind, Aggregates.Papers.Kind, Aggregates.OutsidePrinters.Kind, Aggregates.PodServices.Kind, Aggregates.Calenders.Kind, Aggregates.Cloths.Kind, Aggregates.Places.Kind];
 
     public Db Db { get; } = db;
 
@@ -70,6 +70,7 @@ internal sealed class Desk(Db db, ShopClock clock)
             PodServices = Values(Aggregates.PodServices.All(connection)),
             Calenders = Values(Aggregates.Calenders.All(connection)),
             Cloths = Values(Aggregates.Cloths.All(connection)),
+            Places = new(Values(Aggregates.Places.All(connection))),
             Layouts = layouts,
             Earned = LearnedStore.Earned(connection, ShopLearning.Rule),
         };

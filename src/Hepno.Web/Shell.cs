@@ -213,6 +213,7 @@ internal static class Shell
         api.MapCsv();
         api.MapArtwork();
         api.MapTemplates();
+        api.MapPlaces();
         api.MapPressChecks();
         api.MapSpotTests();
         api.MapUpkeep();

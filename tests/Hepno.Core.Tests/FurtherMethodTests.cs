@@ -324,7 +324,7 @@ public class FurtherMethodTests
         var scale = youth.Prints[0].WidthIn / 10;
         Assert.True(scale < 1);
         Assert.Equal((int)Math.Round(16_000 * scale * scale), youth.Prints[0].Stitches);
-        Assert.Equal("stitches", Assert.Single(Places.Refusals(counted with { Stitches = 50 }, "p"), r => r.Code == "range").Where.Split('.')[1]);
+        Assert.Equal("stitches", Assert.Single(PlacementRules.Refusals(counted with { Stitches = 50 }, "p", PlaceBook.Usual), r => r.Code == "range").Where.Split('.')[1]);
     }
 
     // the maker's label goes before the shop's own is printed there; on a blank of others it is theirs to do

@@ -122,7 +122,7 @@ public class LayerTests
     public void Each_place_takes_one_print_on_the_cloth_and_layers_on_it()
     {
         var under = Front("u", 9, 4, 60);
-        string Code(params Placement[] all) => string.Join(' ', Places.Sharing(all, "placements").Select(p => $"{p.Code}@{p.Where}"));
+        string Code(params Placement[] all) => string.Join(' ', PlacementRules.Sharing(all, "placements").Select(p => $"{p.Code}@{p.Where}"));
         Assert.Equal("", Code(under, Front("t", 6, 3, 50, "u"), Front("t2", 2, 1, 50, "t")));
         Assert.Equal("twice@placements", Code(under, Front("t", 6, 3, 50)));
         Assert.Equal("layer@placements[0].onTopOf", Code(Front("t", 6, 3, 50, "u"), under));

@@ -222,11 +222,6 @@ public class MethodTests
     [Fact]
     public void The_least_charge_holds_for_one_piece() => Assert.True(Compare(Ask(1)).Bands.All(b => b.Total >= 40m));
 
-    [Theory]
-    [InlineData(11, 4, "too-wide")]
-    [InlineData(9, 15, "too-tall")]
-    public void A_print_over_the_limit_blocks(double w, double h, string code) => Assert.Equal(code, Places.Oversize(Front(w, h), "placements[0]", [new("M", 3)], GarmentKind.Tee).Single().Code);
-
     [Fact]
     public void Numbers_refuse_what_leaves_nothing_for_the_cost() =>
         Assert.Contains((ShopNumbers.Default with { Retail = PricePolicy.Default with { MarginShare = 0.98m } }).Problems(), p => p.Code == "margin-and-fees" && p.Where == "retail.marginShare");

@@ -69,7 +69,7 @@ public class OwnPieceTests
             Assert.NotEmpty(Places.On(kind));
             Assert.All(Places.On(kind), id => Assert.NotNull(Places.Find(id)));
         }
-        var zip = Assert.Single(Places.Oversize(new Placement("p", "front", 9, 9, 50, 1, false, 5), "p", [new("M", 1)], Blanks.GarmentKind.ZipHoodie));
+        var zip = Assert.Single(PlacementRules.Blocks(new Placement("p", "front", 9, 9, 50, 1, false, 5), "p", [new("M", 1)], Blanks.GarmentKind.ZipHoodie, PlaceBook.Usual));
         Assert.Equal("Front is not a place on a zip hoodie.", zip.Sentence);
         Assert.Contains("left chest", zip.Remedy, StringComparison.Ordinal);
     }

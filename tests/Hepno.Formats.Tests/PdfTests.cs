@@ -128,4 +128,17 @@ public class PdfTests
         Assert.Contains("pastthepaper", Bare(pdf.GetPage(2).Text), StringComparison.Ordinal);
         Assert.Contains("thebrim", Bare(pdf.GetPage(3).Text), StringComparison.Ordinal);
     }
+
+    [Fact]
+    public void What_lies_to_the_wearers_right_is_drawn_whole_on_the_other_side_of_the_middle_line()
+    {
+        PlacementPrinted Chest(double middle, double width) => new("Chest", "M 4", "3.5 in", "about 4.5 fingers", "", "below the collar seam", false, 3.5, middle, width, 3);
+        using var pdf = PdfDocument.Open(PlacementSheetPdf.Print(new("letter", "Tern & Tallow", "T-215", "Rowing", false, [("4 navy tees", [Chest(4, 3.5), Chest(-4, 3.5), Chest(-4, 9)])])));
+        (double Left, double Right)[] Edges(int page, double points) => [.. pdf.GetPage(page).Paths.SelectMany(p => p).Where(s => s.GetDrawnRectangle() is null).Select(s => s.GetBoundingRectangle()!.Value).Where(b => b.Height < 0.1 && Math.Abs(b.Width - points) < 0.1).Select(b => (Math.Round(b.Left), Math.Round(b.Right)))];
+        var (left, right) = (Edges(1, 252), Edges(2, 252));
+        Assert.Equal((2, 2), (left.Length, right.Length));
+        // the two pages are each other's mirror picture
+        Assert.Equal(612, left[0].Left + right[0].Right, 1.0);
+        Assert.Contains("0.5inpastthemiddleline", Bare(pdf.GetPage(3).Text), StringComparison.Ordinal);
+    }
 }

@@ -105,7 +105,7 @@ public static class Comparer
         var perPiece = LineFloor.MinutesOf(ask, decorations, book, starts).SecondsAPiece + WorkSteps.PressHeld(decorations.SelectMany(d => d.Preparation));
         return new(id, lineId, code, starts, perPiece / 60, decorations.Max(d => d.Recipe.TemperatureF), readyAt, readyCause, dueAt, packing / 60, book.Numbers.SlowTenthShare * starts * perPiece / 60, null,
             decorations.Max(d => Pressed(d).WidthIn), decorations.Max(d => Pressed(d).HeightIn), ask.Style.Kind, null,
-            [.. decorations.Select(d => new PressPass(Pressed(d).WidthIn, Pressed(d).HeightIn, Places.Find(d.Placement.Place)!.OpeningIn, d.Recipe.Pressure))], ask.Style.HeatCeilingF, LineFloor.BenchOf(decorations));
+            [.. decorations.Select(d => new PressPass(Pressed(d).WidthIn, Pressed(d).HeightIn, d.Placement.At().OpeningIn, d.Recipe.Pressure))], ask.Style.HeatCeilingF, LineFloor.BenchOf(decorations));
     }
 
     private static PlatenBox Pressed(DecorationPlan d) => d.OnPlaten ?? new(d.Placement.WidthIn, d.Placement.HeightIn);

@@ -34,7 +34,7 @@ public static class LineCost
         var press = LineFloor.WorkplaceOf(ask, decorations, book);
         var floor = LineFloor.MinutesOf(ask, decorations, book);
         var folding = n.Standards().After[1].Seconds * n.HandsFactor;
-        var attempts = decorations.Select((d, i) => new Attempt(d.Placement.Id, $"{Places.Find(d.Placement.Place)!.Name}{(d.Finishes.Length > 0 ? ", finishing press" : "")}", d.Material, d.FailureChance,
+        var attempts = decorations.Select((d, i) => new Attempt(d.Placement.Id, $"{d.Placement.At().Name}{(d.Finishes.Length > 0 ? ", finishing press" : "")}", d.Material, d.FailureChance,
             floor.Attended[i] + WorkSteps.Attended(n.Habits().Apart(d.Preparation)), floor.Held[i] + WorkSteps.PressHeld(d.Preparation), d.Bought, d.SetUp, Mixed.Stage(d), d.BenchId == (press.IsBench() ? press.Id : "") ? null : HourOf(LineFloor.Bench(d.BenchId, book), book) with { Code = $"hour-{d.BenchId}", Label = $"An hour of {LineFloor.Bench(d.BenchId, book).Name}" }, d.Placement.OnTopOf, d.OneMore)
         { BenchTime = d.BenchTime }).ToList();
         return new(ask.Pieces, decorations.Any(d => d.BringsBlank) ? Figure.Input("blank", "Blank", 0, FigureUnit.Money, decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id) ? "the cloth it is sewn from is in its print" : "in the price of the printed piece") : Landed(ask, blanks),
@@ -76,7 +76,7 @@ public static class LineCost
             return Figure.Input("consumables", "Sundries", 0, FigureUnit.Money, "nothing is pressed");
         }
         // dye prints carry their papers in their own price
-        var covers = decorations.Where(d => d.Steps.All(s => s.Code != "tape")).Select((d, i) => n.Habits().CoverCost(d.Recipe) is { } cost ? cost with { Code = $"covers-{i + 1}", Label = $"{Places.Find(d.Placement.Place)!.Name} covers" } : null).OfType<Figure>().ToList();
+        var covers = decorations.Where(d => d.Steps.All(s => s.Code != "tape")).Select((d, i) => n.Habits().CoverCost(d.Recipe) is { } cost ? cost with { Code = $"covers-{i + 1}", Label = $"{d.Placement.At().Name} covers" } : null).OfType<Figure>().ToList();
         return covers.Count == 0 ? own : Figure.Sum("consumables", "Sundries", [own, .. covers]);
     }
 

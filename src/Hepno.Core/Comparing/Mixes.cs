@@ -1,6 +1,5 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
-using Hepno.Core.Orders;
 
 namespace Hepno.Core.Comparing;
 
@@ -23,7 +22,7 @@ public static class Mixes
     /// <param name="found">What was answered for it already.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     public static IReadOnlyList<PlacementWays> Ways(AskInHand ask, PartAnswers found, ShopBook book) => ask.Placements.Count < 2 ? [] :
-        [.. ask.Placements.Select(p => (Print: p, Able: Able(ask with { Placements = [p] }, found, book))).Select(x => new PlacementWays(x.Print.Id, Places.Find(x.Print.Place)!.Name, [.. x.Able.OrderBy(w => w.Kind).ThenBy(w => w.Cost).Select(w => w.Id)], x.Able.OrderBy(w => w.Cost).Select(w => w.Id).FirstOrDefault("")))];
+        [.. ask.Placements.Select(p => (Print: p, Able: Able(ask with { Placements = [p] }, found, book))).Select(x => new PlacementWays(x.Print.Id, x.Print.At().Name, [.. x.Able.OrderBy(w => w.Kind).ThenBy(w => w.Cost).Select(w => w.Id)], x.Able.OrderBy(w => w.Cost).Select(w => w.Id).FirstOrDefault("")))];
 
     /// <summary>The mixes worth a look, at most two: a plain yes where no single way is, and one that costs less than every single way of its verdict, by more than makes no difference: two feels on one piece are not worth less.</summary>
     /// <param name="ask">The line.</param>

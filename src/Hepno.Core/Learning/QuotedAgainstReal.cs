@@ -2,7 +2,6 @@ using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
-using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Runs;
 
@@ -135,7 +134,7 @@ public static class QuotedAgainstReal
     private static Figure? LeftOverOf(Band quoted, int pieces, RunRecorded run)
     {
         var left = quoted.Decorations.Select((d, i) => (d, Left: d.Bought - pieces - run.Spoiled.Count(e => e.Pass > i))).Where(x => x is { d: { Bought: > 0, BlanksSent: 0 }, Left: > 0 })
-            .Select(x => Figure.Of($"left-{x.d.Placement.Id}", Places.Find(x.d.Placement.Place)!.Name, x.Left * OneMore(x.d, quoted).Value, "left × one more", Figure.Input("left", "Left", x.Left, FigureUnit.Count, $"{x.d.Bought} bought or made"), OneMore(x.d, quoted))).ToList();
+            .Select(x => Figure.Of($"left-{x.d.Placement.Id}", x.d.Placement.At().Name, x.Left * OneMore(x.d, quoted).Value, "left × one more", Figure.Input("left", "Left", x.Left, FigureUnit.Count, $"{x.d.Bought} bought or made"), OneMore(x.d, quoted))).ToList();
         return left.Count == 0 ? null : Figure.Sum("left-over", "Left over", left);
     }
 

@@ -60,7 +60,7 @@ public sealed class Applique : IDecorationMethod
             .. Verdicts.Largest(ask.Prints, machine.HoopWidthIn, machine.HoopHeightIn, machine.Name, book.Numbers.Format), .. Verdicts.Artwork(ask, ask.Prints, PrintHold.Applique, book.Numbers.Format), .. Embroidery.Cloth(ask), .. Verdicts.Make(ask), .. Verdicts.Coated(ask, "needle holes let the wet through")];
         foreach (var p in ask.Prints)
         {
-            var place = Places.Find(p.Place)!.Name;
+            var place = p.At().Name;
             if (p.Gradient)
             {
                 reasons.Add(new("gradient", VerdictKind.No, $"{place} has gradients; film is flat colours", "flat artwork, or a printed film"));
@@ -86,7 +86,7 @@ public sealed class Applique : IDecorationMethod
     private static DecorationPlan Stitching(AskInHand ask, SizedPrint sized, StitchMachine machine, Recipe finish, ShopBook book)
     {
         var (p, source, steps) = (sized.Print, $"Floor: {machine.Name}", book.Numbers.Standards());
-        var (place, stitches, failure) = (Places.Find(p.Place)!.Name, Stitches(p), SpoilageChance.Of(Key, FailurePrior, ask, book));
+        var (place, stitches, failure) = (p.At().Name, Stitches(p), SpoilageChance.Of(Key, FailurePrior, ask, book));
         var (attempts, _) = DecorationPlan.Needed(sized, failure);
         var material = Figure.Sum("material", $"{place} applique",
             Figure.Of("film", "Applique film", Money.Times(p.AreaIn2 * p.Colours, machine.AppliqueFilmPerIn2!.Value), "box × colours × price", Figure.Input("box", "Box", p.AreaIn2, FigureUnit.SquareInches, "the ask"),
@@ -104,8 +104,8 @@ public sealed class Applique : IDecorationMethod
     private static DecorationPlan Finishing(Placement p, Recipe finish, int index, AskInHand ask, ShopBook book)
     {
         var steps = book.Numbers.Standards();
-        return new(p with { Id = $"{p.Id}-finish", OnTopOf = null }, Figure.Input("material", $"{Places.Find(p.Place)!.Name} finishing press", 0, FigureUnit.Money, "its film is with the stitches"), 0, 0, finish,
-            steps.Finished(finish, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)), [], [])
+        return new(p with { Id = $"{p.Id}-finish", OnTopOf = null }, Figure.Input("material", $"{p.At().Name} finishing press", 0, FigureUnit.Money, "its film is with the stitches"), 0, 0, finish,
+            steps.Finished(finish, index == 0 ? 0 : steps.Rethread(p.Seam(), ask.Style.Kind)), [], [])
         { Finishes = p.Id };
     }
 }

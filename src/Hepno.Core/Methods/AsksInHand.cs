@@ -31,7 +31,7 @@ public static class AsksInHand
     {
         var style = book.Styles.FirstOrDefault(s => s.Id == line.StyleId);
         var colour = style?.Colourways.FirstOrDefault(c => c.Id == line.ColourwayId);
-        var problems = style is null ? [] : line.Placements.SelectMany((p, i) => Places.Oversize(p, $"lines[{index}].placements[{i}]", line.Sizes, style.Kind)).Concat(OwnPieces.Blocks(line, $"lines[{index}]")).ToList();
+        var problems = style is null ? [] : line.Placements.SelectMany((p, i) => PlacementRules.Blocks(p, $"lines[{index}].placements[{i}]", line.Sizes, style.Kind, book.Places)).Concat(OwnPieces.Blocks(line, $"lines[{index}]")).ToList();
         var complete = style is not null && colour is not null && line.Pieces > 0 && line.Placements.Count > 0 && problems.Count == 0;
         return new(style, colour, problems, complete ? new AskInHand(style!, colour!, line.Sizes, line.Placements, ask.Channel, Names: line.Names, BuyBy: book.BuyBy, Theirs: line.Theirs, Laid: facts?.LayoutOf(line.Id), Drawer: facts?.Drawer?.Where(d => d.LineId == line.Id).ToList(), Remnants: facts?.Remnants?.Where(r => r.LineId == line.Id).ToList()) : null);
     }

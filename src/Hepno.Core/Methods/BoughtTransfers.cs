@@ -70,7 +70,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
     private static Reason TooLarge(Placement p, TransferPriceList list, ShopBook book)
     {
         var largest = list.Sizes.MaxBy(s => s.WidthIn * s.HeightIn)!;
-        return new("size-class", VerdictKind.No, $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}; {list.Supplier}'s largest is {Shown.Size(largest.WidthIn, largest.HeightIn, book.Numbers.Format)}", "a smaller print, or another supplier's list");
+        return new("size-class", VerdictKind.No, $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}; {list.Supplier}'s largest is {Shown.Size(largest.WidthIn, largest.HeightIn, book.Numbers.Format)}", "a smaller print, or another supplier's list");
     }
 
     private MethodAnswer BySize(AskInHand ask, ShopBook book, TransferPriceList list, IReadOnlyList<LaidPrint> prints, IReadOnlyList<Reason> reasons)
@@ -84,7 +84,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
                 return (Lying(), []);
             }
             var p = laid.Print.Print;
-            var place = Places.Find(p.Place)!.Name;
+            var place = p.At().Name;
             var size = list.SmallestHolding(p.WidthIn, p.HeightIn)!;
             var held = buys.First(b => b.Size == size).Break;
             var price = Figure.Input("transfer-price", $"{size.Name}, from {held.From}", held.Price, FigureUnit.Money, Source(list));
@@ -121,8 +121,8 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
         {
             var laid = prints.First(p => p.Print.Print.Id == sized.Print.Id && p.Print.Sizes.SequenceEqual(sized.Sizes));
             var (each, purchases) = print(laid);
-            return new DecorationPlan(sized.Print, Figure.Sum("material", $"{Places.Find(sized.Print.Place)!.Name} transfer", each, freight), laid.Count + laid.Lying, failure, recipe,
-                steps.Transfer(recipe, i == 0 ? 0 : steps.Rethread(sized.Print.Place, ask.Style.Kind)), preparation?.Invoke(laid) ?? [], purchases, Prepare: preparation is not null ? "Cut the film apart" : "");
+            return new DecorationPlan(sized.Print, Figure.Sum("material", $"{sized.Print.At().Name} transfer", each, freight), laid.Count + laid.Lying, failure, recipe,
+                steps.Transfer(recipe, i == 0 ? 0 : steps.Rethread(sized.Print.Seam(), ask.Style.Kind)), preparation?.Invoke(laid) ?? [], purchases, Prepare: preparation is not null ? "Cut the film apart" : "");
         }))];
     }
 

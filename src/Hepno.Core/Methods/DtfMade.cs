@@ -61,7 +61,7 @@ public sealed class DtfMade : IDecorationMethod
         parts.Add(Figure.Of("cleaning", "Cleaning ink", Money.Times(printer.CleaningMlPerDay / printer.PrintsPerDay, printer.CleaningPricePerMl), "ml a day × price ÷ prints a day",
             Figure.Input("ml", "ml a day", printer.CleaningMlPerDay, FigureUnit.Count, source), Figure.Input("price", "A ml", printer.CleaningPricePerMl, FigureUnit.Money, source), Figure.Input("prints", "Prints a day", printer.PrintsPerDay, FigureUnit.Count, source)));
         parts.Add(MachineTime.Of(printer.Equipment, StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds, tariffPerKwh, source, tending));
-        return Figure.Sum("material", $"{Places.Find(p.Place)!.Name} film", parts);
+        return Figure.Sum("material", $"{p.At().Name} film", parts);
     }
 
     /// <summary>The share of attempts expected to spoil a piece.</summary>
@@ -83,7 +83,7 @@ public sealed class DtfMade : IDecorationMethod
             .. Verdicts.Make(ask),
         ];
         reasons.AddRange(ask.Prints.Where(p => RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, 1) is null)
-            .Select(p => new Reason("roll-width", VerdictKind.No, $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(printer.RollWidthIn, f)} of {printer.Name}", "a smaller print, or film bought in")));
+            .Select(p => new Reason("roll-width", VerdictKind.No, $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(printer.RollWidthIn, f)} of {printer.Name}", "a smaller print, or film bought in")));
         var verdict = Verdict.Of(reasons);
         if (verdict.Kind == VerdictKind.No)
         {
@@ -108,14 +108,14 @@ public sealed class DtfMade : IDecorationMethod
     private static DecorationPlan Decoration(AskInHand ask, int index, FilmPrinter printer, bool white, Recipe recipe, LaidFilm? film, LaidPrint laid, ShopBook book)
     {
         var (p, steps) = (laid.Print.Print, book.Numbers.Standards());
-        var place = Places.Find(p.Place)!.Name;
+        var place = p.At().Name;
         // more prints than one layout holds are laid in rows, each kind by itself
         var rows = film is null && laid.Count > 0 ? RollRows.Lay(p.WidthIn, p.HeightIn, printer.GapIn / 2, printer.RollWidthIn, laid.Count)! : null;
         var mine = film?.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share ? share.ByArea with { Code = "film", Label = "Its part of the film" } : rows is null ? null : InRows(rows, printer);
         var print = mine is null ? Figure.Input("material", $"{place} film", 0, FigureUnit.Money, "from the drawer: it lies here already")
             : Print(p, printer, white, mine, book.Numbers.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment));
         List<Purchase> own = rows is null ? [] : [new Purchase($"own-film-{p.Id}", $"{laid.Count} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)} on own film", "", 0, rows.LengthIn, "in", mine! with { Label = $"{place} film", Value = mine.Value * laid.Count, How = "length × width × price" }, rows, null)];
-        return new(p, mine is null ? print : laid.Each(print), laid.Count + laid.Lying, Failure(ask, book), recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)),
+        return new(p, mine is null ? print : laid.Each(print), laid.Count + laid.Lying, Failure(ask, book), recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Seam(), ask.Style.Kind)),
             mine is null ? [] : [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), .. steps.PowderAndCure(printer.Cure, laid.Count, steps.CutOut(p.WidthIn, p.HeightIn, film?.CutRound.GetValueOrDefault(laid.Key) ?? 0))], own, Prepare: mine is null ? "" : "Print, powder and cure")
         {
             OneMore = mine is null ? print : laid.Each(DecorationPlan.Bare(print)),

@@ -55,7 +55,7 @@ public sealed class Dtg : IDecorationMethod
             parts.Add(Spent("pretreatment", "Pretreatment", Figure.Input("sprayed", "Sprayed", p.AreaIn2, FigureUnit.SquareInches, "the ask: its box"), printer.PretreatMlPerIn2, printer.PretreatPricePerMl));
         }
         parts.Add(MachineTime.Of(printer.Equipment, StepStandards.Print(p.AreaIn2 * (white ? 2 : 1), printer.SpeedIn2PerMinute).Seconds, tariffPerKwh, source, tending));
-        return Figure.Sum("material", $"{Places.Find(p.Place)!.Name} print", parts);
+        return Figure.Sum("material", $"{p.At().Name} print", parts);
     }
 
     private static bool HasWhite(AskInHand ask) => ask.Colourway.Class is ColourClass.Mid or ColourClass.Dark;

@@ -72,7 +72,7 @@ public sealed class Embroidery : IDecorationMethod
         List<Reason> reasons = [.. Frame(ask, machine)];
         foreach (var p in ask.Prints)
         {
-            var place = Places.Find(p.Place)!.Name;
+            var place = p.At().Name;
             if (p.Gradient)
             {
                 reasons.Add(new("gradient", VerdictKind.No, $"{place} has gradients; thread is flat colours", "flat artwork, or a film"));
@@ -106,7 +106,7 @@ public sealed class Embroidery : IDecorationMethod
     private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, StitchMachine machine, ShopBook book)
     {
         var (p, source) = (sized.Print, $"Floor: {machine.Name}");
-        var (place, stitches, failure) = (Places.Find(p.Place)!.Name, Stitches(p), SpoilageChance.Of(Key, FailurePrior, ask, book));
+        var (place, stitches, failure) = (p.At().Name, Stitches(p), SpoilageChance.Of(Key, FailurePrior, ask, book));
         var material = Figure.Sum("material", $"{place} stitches",
             Figure.Of("thread", "Thread", stitches.Value / 1000 * machine.ThreadPerThousand, "stitches ÷ 1,000 × price", stitches, Figure.Input("price", "1,000 stitches", machine.ThreadPerThousand, FigureUnit.Money, source)),
             Figure.Input("backing", "Backing", machine.BackingPerPiece, FigureUnit.Money, source));

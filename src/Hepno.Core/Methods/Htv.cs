@@ -53,7 +53,7 @@ public sealed class Htv : IDecorationMethod
         List<Reason> reasons = [];
         foreach (var p in ask.Prints)
         {
-            var place = Places.Find(p.Place)!.Name;
+            var place = p.At().Name;
             if (p.Gradient)
             {
                 reasons.Add(new("gradient", VerdictKind.No, $"{place} has gradients; vinyl is flat colours", "flat artwork in at most four colours"));
@@ -72,7 +72,7 @@ public sealed class Htv : IDecorationMethod
                 reasons.Add(new("roll-width", VerdictKind.No, $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(width, f)} that {(width < film.UsableWidthIn ? cutter.Name : "the roll")} takes", "a smaller print or a wider roll"));
             }
         }
-        reasons.AddRange(ask.Placements.Where(p => !film.Finish.Serves(p.Finish)).Select(p => new Reason("finish", VerdictKind.No, $"{Places.Find(p.Place)!.Name} is to be {p.Finish.Named()}; {film.Product} is {film.Finish.Named()}", $"a roll of {p.Finish.Named()} vinyl on the Shelf, or {film.Finish.Named()} wanted on the ask")).Take(1));
+        reasons.AddRange(ask.Placements.Where(p => !film.Finish.Serves(p.Finish)).Select(p => new Reason("finish", VerdictKind.No, $"{p.At().Name} is to be {p.Finish.Named()}; {film.Product} is {film.Finish.Named()}", $"a roll of {p.Finish.Named()} vinyl on the Shelf, or {film.Finish.Named()} wanted on the ask")).Take(1));
         reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, film.Finish.IsCoarse() ? PrintHold.CoarseVinyl : PrintHold.Vinyl, book.Numbers.Format));
         reasons.AddRange(Verdicts.Heat(ask, recipe, book, film.Product, film.Blocks));
         reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
@@ -82,7 +82,7 @@ public sealed class Htv : IDecorationMethod
         {
             return new(verdict, "", []);
         }
-        var decorations = ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, film, cutter, book, recipe!, i == 0 ? 0 : book.Numbers.Standards().Rethread(p.Place, ask.Style.Kind)))).ToList();
+        var decorations = ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, film, cutter, book, recipe!, i == 0 ? 0 : book.Numbers.Standards().Rethread(p.Seam(), ask.Style.Kind)))).ToList();
         var cuts = ask.Placements.Sum(p => p.Colours);
         return new(verdict, $"{film.Product}, {cuts} {(cuts == 1 ? "cut" : "cuts")} a piece", decorations);
     }
@@ -91,7 +91,7 @@ public sealed class Htv : IDecorationMethod
     {
         var n = book.Numbers;
         var p = sized.Print;
-        var place = Places.Find(p.Place)!.Name;
+        var place = p.At().Name;
         var failure = SpoilageChance.Of(Key, FailurePrior, ask, book) + (FailureALayer * (p.Colours - 1) * book.SpoilageFactor);
         var (count, why) = DecorationPlan.Needed(sized, failure);
         var source = $"Shelf: {film.Supplier}";

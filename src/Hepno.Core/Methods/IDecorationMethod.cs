@@ -38,6 +38,9 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
     /// <summary>What orders handed over have earned.</summary>
     public EarnedByHands Earned { get; init; } = EarnedByHands.Nothing;
 
+    /// <summary>Where it prints.</summary>
+    public PlaceBook Places { get; init; } = PlaceBook.Usual;
+
     /// <summary>Screen printers that work is sent out to.</summary>
     public IReadOnlyList<OutsidePrinter> OutsidePrinters { get; init; } = [];
 

@@ -12,10 +12,15 @@ public static class Layers
     /// <summary>Whether and how a method would do an ask, with what lies on what.</summary>
     public static MethodAnswer Answer(this IDecorationMethod method, AskInHand ask, ShopBook book) => Over(method, method.OnCloth(ask, book), ask, book);
 
-    /// <summary>A method's answer with what lies on what, from its answer with each print lying on the cloth.</summary>
+    /// <summary>A method's answer with what lies on what and how large it is for its place, from its answer with each print lying on the cloth.</summary>
     internal static MethodAnswer Over(IDecorationMethod method, MethodAnswer flat, AskInHand ask, ShopBook book)
     {
-        if (flat.Decorations.Count == 0 || ask.Placements.All(p => p.OnTopOf is null))
+        if (flat.Decorations.Count == 0)
+        {
+            return flat;
+        }
+        flat = flat with { Verdict = Verdict.Of([.. flat.Verdict.Reasons, .. Verdicts.Customary(ask, book.Numbers.Format)]) };
+        if (ask.Placements.All(p => p.OnTopOf is null))
         {
             return flat;
         }
@@ -32,7 +37,7 @@ public static class Layers
 
     private static IEnumerable<Reason> Reasons(DecorationPlan upper, IDecorationMethod way, DecorationPlan under, IDecorationMethod underWay, FigureFormat f)
     {
-        var place = Places.Find(upper.Placement.Place)!.Name;
+        var place = upper.Placement.At().Name;
         var (top, beneath) = (way.Name.ToLowerInvariant(), underWay.Name.ToLowerInvariant());
         if (!way.HoldsOnPrint)
         {

@@ -1,5 +1,4 @@
 using Hepno.Core.Blanks;
-using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
 
@@ -51,7 +50,7 @@ public static class LineFloor
         // an iron binds the hands as long as it presses: nothing streams beside it
         IReadOnlyList<WorkStep> Pressed(IEnumerable<WorkStep> steps) => Paced(press.HeldByHand() ? steps.Select(s => s.Press ? s with { Hands = true } : s) : steps);
         return new(pieces ?? ask.Pieces, [.. Paced(decorations.SelectMany(d => habits.Beside(d.Preparation))), .. Pressed(Before(ask.Style.Kind, decorations, standards))],
-            [.. decorations.Select(d => new FloorPass(Places.Find(d.Placement.Place)!.Name, d.Recipe.TemperatureF, d.Recipe.DwellSlackSeconds, d.Recipe.Window(), Pressed(d.Steps)))],
+            [.. decorations.Select(d => new FloorPass(d.Placement.At().Name, d.Recipe.TemperatureF, d.Recipe.DwellSlackSeconds, d.Recipe.Window(), Pressed(d.Steps)))],
             Paced([standards.After[0]]), [new FloorPress(press.Name, press.OpensItself(), press.LoadsBeside, press.RiseFPerMinute, press.DropFPerMinute)], 1, habits.RackPlaces, press.HeldByHand() ? FloorPolicy.OneAtATime : habits.Policy, habits.FirstPiece && press.Id != ShopBook.Table.Id);
     }
 

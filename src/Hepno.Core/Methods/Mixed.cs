@@ -1,4 +1,3 @@
-using Hepno.Core.Orders;
 
 namespace Hepno.Core.Methods;
 
@@ -59,7 +58,7 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
     {
         if (ask.Placements.FirstOrDefault(p => WayOf(p.Id) is null) is { } unsaid)
         {
-            return MethodAnswer.No(new Reason("not-mixed", VerdictKind.No, $"{Places.Find(unsaid.Place)!.Name} has no way in this mix", "a way said for each placement"));
+            return MethodAnswer.No(new Reason("not-mixed", VerdictKind.No, $"{unsaid.At().Name} has no way in this mix", "a way said for each placement"));
         }
         if (parts.FirstOrDefault(p => ask.Placements.All(x => x.Id != p.PlacementId)) is { PlacementId: not null } gone)
         {
@@ -79,8 +78,8 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
         var first = plans.FindIndex(d => d.Recipe.IsPressed());
         var standards = book.Numbers.Standards();
         // each way's first print was reckoned as the piece's first: a further one is threaded again
-        plans = [.. plans.Select((d, i) => i > first && first >= 0 ? d with { Steps = standards.ThreadedAgain(d.Steps, d.Placement.Place, ask.Style.Kind) } : d)];
-        return new(Verdict.Of(reasons), string.Join("; ", answers.Select(a => $"{string.Join(", ", a.Answer.Decorations.Select(d => Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()).Distinct())}: {a.Answer.Made}")), plans) { NotUsed = [.. answers.SelectMany(a => a.Answer.NotUsed)] };
+        plans = [.. plans.Select((d, i) => i > first && first >= 0 ? d with { Steps = standards.ThreadedAgain(d.Steps, d.Placement.Seam(), ask.Style.Kind) } : d)];
+        return new(Verdict.Of(reasons), string.Join("; ", answers.Select(a => $"{string.Join(", ", a.Answer.Decorations.Select(d => d.Placement.At().Name.ToLowerInvariant()).Distinct())}: {a.Answer.Made}")), plans) { NotUsed = [.. answers.SelectMany(a => a.Answer.NotUsed)] };
     }
 
     /// <summary>When a decoration's turn comes: sent out, then stitched, then pressed.</summary>

@@ -71,7 +71,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
         var (width, length) = Usable(paper, cutter is not null);
         reasons.AddRange(Verdicts.Largest(ask.Prints, width, length, $"{paper.Product}{(cutter is null ? "" : " between the cutter's marks")}", book.Numbers.Format));
         reasons.AddRange(ask.Prints.Where(p => Kind == PaperKind.Opaque && p.ThinnestLinePt < CutOutlinePt).Select(p => new Reason("cut-outline", VerdictKind.WithCare,
-            $"{Places.Find(p.Place)!.Name}: lines of {p.ThinnestLinePt:0.##} pt are too thin to cut round", "leave its ground round it, or a box")));
+            $"{p.At().Name}: lines of {p.ThinnestLinePt:0.##} pt are too thin to cut round", "leave its ground round it, or a box")));
         var verdict = Verdict.Of(reasons);
         if (verdict.Kind == VerdictKind.No)
         {
@@ -104,7 +104,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
     private DecorationPlan Decoration(AskInHand ask, SizedPrint sized, int index, TransferPaper paper, PaperPrinter printer, Cutter? cutter, Recipe recipe, LaidFilm film, LaidPrint laid, ShopBook book)
     {
         var (p, n, steps) = (sized.Print, book.Numbers, book.Numbers.Standards());
-        var (place, source, outline) = (Places.Find(p.Place)!.Name, $"Floor: {printer.Name}", 2 * (p.WidthIn + p.HeightIn));
+        var (place, source, outline) = (p.At().Name, $"Floor: {printer.Name}", 2 * (p.WidthIn + p.HeightIn));
         var painted = p.AreaIn2 * p.CoveragePercent / 100;
         var cutSeconds = cutter is null ? 0 : p.AreaIn2 / cutter.SpeedIn2PerMinute * 60;
         var decorations = ask.Pieces * ask.Placements.Count;
@@ -125,7 +125,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
         {
             preparation.Add(steps.LiftBacking);
         }
-        return new DecorationPlan(p, Figure.Sum("material", $"{place} paper print", parts), laid.Count + laid.Lying, Failure(ask, book), recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)),
+        return new DecorationPlan(p, Figure.Sum("material", $"{place} paper print", parts), laid.Count + laid.Lying, Failure(ask, book), recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Seam(), ask.Style.Kind)),
             preparation, [], Prepare: cutter is null ? "Print, let dry and trim" : "Print, let dry and cut out", WaitMinutes: DryMinutes)
         { Machine = new(printer.Id, printer.Name) };
     }

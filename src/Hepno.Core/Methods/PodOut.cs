@@ -53,7 +53,7 @@ public sealed class PodOut : IDecorationMethod
     private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, int index, PodService service, ShopBook book)
     {
         var (p, source, steps) = (sized.Print, $"Shelf: {service.Supplier}", book.Numbers.Standards());
-        var place = Places.Find(p.Place)!.Name;
+        var place = p.At().Name;
         var postage = service.PostageFirst + (service.PostageFurther * (ask.OrderPieces - 1));
         Figure[] whole = index > 0 ? [Figure.Input("further", "A further print", service.FurtherPlacement, FigureUnit.Money, source)] :
         [

@@ -53,7 +53,7 @@ public sealed class ScreenOut : IDecorationMethod
         // a print that is smaller on smaller sizes is a design of its own: it has its own screens and its own least number
         foreach (var p in ask.Placements.SelectMany(p => SizedPrints.Of(p, ask.Sizes, ask.Names)))
         {
-            var (place, screens) = (Places.Find(p.Print.Place)!.Name, Screens(p.Print, ask.Colourway));
+            var (place, screens) = (p.Print.At().Name, Screens(p.Print, ask.Colourway));
             if (p.Print.Own != OwnText.None)
             {
                 reasons.Add(new("own-text", VerdictKind.No, $"{place}: each piece has its own name, and a screen prints one design", "vinyl or film for the names, on a line of their own"));
@@ -106,7 +106,7 @@ public sealed class ScreenOut : IDecorationMethod
     private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, int index, OutsidePrinter printer, ShopBook book)
     {
         var (p, source, steps) = (sized.Print, $"Shelf: {printer.Supplier}", book.Numbers.Standards());
-        var (place, screens) = (Places.Find(p.Place)!.Name, Screens(p, ask.Colourway));
+        var (place, screens) = (p.At().Name, Screens(p, ask.Colourway));
         // who brings the garments has none to spare
         var printed = ask.Theirs ? sized.Pieces : (int)Math.Ceiling((sized.Pieces * (1 + printer.SpareShare)) - 1e-9);
         var breaks = printer.Prices.Where(x => x.Colours >= screens).MinBy(x => x.Colours)!.Breaks;

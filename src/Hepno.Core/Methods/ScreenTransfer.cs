@@ -46,7 +46,7 @@ public sealed class ScreenTransfer : IDecorationMethod
         List<Reason> reasons = [];
         foreach (var p in ask.Prints)
         {
-            var place = Places.Find(p.Place)!.Name;
+            var place = p.At().Name;
             var colours = ColoursCounted(p, list, ask.Colourway);
             if (p.Own != OwnText.None)
             {
@@ -83,7 +83,7 @@ public sealed class ScreenTransfer : IDecorationMethod
         var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
         var steps = book.Numbers.Standards();
         var p = sized.Print;
-        var place = Places.Find(p.Place)!.Name;
+        var place = p.At().Name;
         var source = $"Shelf: {list.Supplier}";
         var colours = ColoursCounted(p, list, ask.Colourway);
         var (sheet, prices) = list.Smallest(p.WidthIn, p.HeightIn, colours)!.Value;
@@ -98,6 +98,6 @@ public sealed class ScreenTransfer : IDecorationMethod
         var why = bought > need ? $"{need} are needed; {bought} cost less in all" : need == list.LeastSheets ? $"{list.Supplier} prints no fewer" : spares;
         var purchase = new Purchase($"screen-{p.Id}", $"{bought} sheets {sheet.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {colours} {(colours == 1 ? "colour" : "colours")}", list.Supplier, list.LeadDays, bought, "sheets",
             Figure.Sum("buy", place, Figure.Of("sheets", "Sheets", bought * held.Price, "sheets × price", Figure.Input("count", "Sheets", bought, FigureUnit.Count, why), price), setUp), null, new TransferSize(sheet.Name, sheet.WidthIn, sheet.HeightIn, prices.Breaks));
-        return new(p, material, bought, failure, recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind)), [], [purchase], setUp);
+        return new(p, material, bought, failure, recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Seam(), ask.Style.Kind)), [], [purchase], setUp);
     }
 }

@@ -65,7 +65,7 @@ public sealed class Sublimation : IDecorationMethod
         var source = $"Floor: {printer.Name}";
         var painted = p.AreaIn2 * p.CoveragePercent / 100;
         var sheets = grid.Sheets(prints);
-        return Figure.Sum("material", $"{Places.Find(p.Place)!.Name} dye print",
+        return Figure.Sum("material", $"{p.At().Name} dye print",
             Ink(printer, Figure.Input("painted", "Painted", painted, FigureUnit.SquareInches, "the ask: box × coverage")),
             Figure.Of("paper", "Paper", sheets * printer.SheetPrice / prints, "sheets × price ÷ prints", Figure.Input("sheets", "Sheets", sheets, FigureUnit.Count, $"{grid.Across} × {grid.Down} on a sheet"),
                 Figure.Input("price", "A sheet", printer.SheetPrice, FigureUnit.Money, source), Figure.Input("prints", "Prints", prints, FigureUnit.Count, "with spares")),
@@ -75,12 +75,12 @@ public sealed class Sublimation : IDecorationMethod
     }
 
     /// <summary>Share of attempts assumed to spoil a piece: 2.5% on one side; on two, together 4% of the pieces (docs/trade.md 14).</summary>
-    public static double Assumed(AskInHand ask) => ask.Placements.Select(p => IsBehind(p.Place)).Distinct().Count() < 2 ? FailurePrior : 1 - Math.Pow(1 - FailureTwoSides, 1.0 / ask.Placements.Count);
+    public static double Assumed(AskInHand ask) => ask.Placements.Select(p => IsBehind(p)).Distinct().Count() < 2 ? FailurePrior : 1 - Math.Pow(1 - FailureTwoSides, 1.0 / ask.Placements.Count);
 
     /// <summary>Prints of a placement on one piece: two on a pair of socks.</summary>
     public static int Copies(AskInHand ask) => ask.Style.Kind == GarmentKind.Socks ? 2 : 1;
 
-    private static bool IsBehind(string place) => place is "back" or "nape" or "sock-side-b";
+    private static bool IsBehind(Placement p) => p.Seam() is "back" or "nape" or "sock-side-b";
 
     // a sock is pulled over a form, or its other side is printed through
     private static IEnumerable<Reason> Jigs(AskInHand ask, ShopBook book)
@@ -118,7 +118,7 @@ public sealed class Sublimation : IDecorationMethod
         var recipe = book.RecipeFor(printer.Id, ask);
         List<Reason> reasons = [.. cloth, .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.Artwork(ask, ask.Prints, PrintHold.Dye, book.Numbers.Format), .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}", true), .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)), .. Verdicts.Make(ask, dye: true), .. Jigs(ask, book)];
         reasons.AddRange(ask.Prints.Where(p => Grid(p, printer) is null).Select(p => new Reason("sheet-size", VerdictKind.No,
-            $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {printer.Name} prints {Shown.Size(printer.SheetWidthIn - (2 * printer.SheetMarginIn), printer.SheetHeightIn - (2 * printer.SheetMarginIn), f)}", "a smaller print, or a larger sheet")));
+            $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {printer.Name} prints {Shown.Size(printer.SheetWidthIn - (2 * printer.SheetMarginIn), printer.SheetHeightIn - (2 * printer.SheetMarginIn), f)}", "a smaller print, or a larger sheet")));
         var verdict = Verdict.Of(reasons);
         return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"printed on {printer.Name}, mirrored", [.. ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, i, printer, recipe!, book)))]);
     }
@@ -127,7 +127,7 @@ public sealed class Sublimation : IDecorationMethod
     {
         var (n, f) = (book.Numbers, book.Numbers.Format);
         var p = sized.Print;
-        var place = Places.Find(p.Place)!.Name;
+        var place = p.At().Name;
         var failure = SpoilageChance.Of(Key, Assumed(ask), ask, book);
         var (steps, copies) = (n.Standards(), Copies(ask));
         var (attempts, why) = DecorationPlan.Needed(sized, failure);
@@ -137,7 +137,7 @@ public sealed class Sublimation : IDecorationMethod
         Figure Pair(Figure print) => copies == 1 ? print : Figure.Of("material", print.Label, print.Value * copies, "a print × prints a pair", print with { Code = "one" }, Figure.Input("pair", "Prints a pair", copies, FigureUnit.Count, "one on each sock"));
         var purchase = new Purchase($"dye-paper-{p.Id}", $"{grid.Sheets(prints)} sheets, {prints} × {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {grid.PerSheet} on a sheet", "", 0, grid.Sheets(prints), "sheets",
             Figure.Of("own-prints", $"{place} dye prints", one.Value * prints, "one print × prints", one, Figure.Input("prints", "Prints", prints, FigureUnit.Count, copies == 1 ? why : $"two a pair: {why}")), null, null, grid);
-        var rethread = index == 0 ? 0 : steps.Rethread(p.Place, ask.Style.Kind);
+        var rethread = index == 0 ? 0 : steps.Rethread(p.Seam(), ask.Style.Kind);
         List<WorkStep> atPress = [.. Enumerable.Range(0, copies).SelectMany(c => steps.Taped(recipe, c == 0 ? rethread : steps.Thread(ask.Style.Kind)))];
         if (ask.Style.Kind == GarmentKind.Socks && index == 0)
         {

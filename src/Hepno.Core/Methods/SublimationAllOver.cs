@@ -52,7 +52,7 @@ public sealed class SublimationAllOver : IDecorationMethod
     {
         if (ask.Placements.FirstOrDefault(p => p.Place != Places.AllOver) is { } part)
         {
-            return MethodAnswer.No(new Reason("not-all-over", VerdictKind.No, $"{Places.Find(part.Place)!.Name} is a part of the garment", "all over as the place, or dye on that part alone"));
+            return MethodAnswer.No(new Reason("not-all-over", VerdictKind.No, $"{part.At().Name} is a part of the garment", "all over as the place, or dye on that part alone"));
         }
         return Sublimation.ByPrinter(ask, book, (printer, cloth) => Answer(ask, book, printer, cloth));
     }

@@ -37,7 +37,7 @@ public sealed class SublimationCutSew : IDecorationMethod
         List<Reason> reasons = [];
         if (ask.Placements.FirstOrDefault(p => p.Place != Places.AllOver) is { } part)
         {
-            reasons.Add(new("not-all-over", VerdictKind.No, $"{Places.Find(part.Place)!.Name} is a part of the garment: nothing is sewn anew for it", "all over as the place, or a print on that part alone"));
+            reasons.Add(new("not-all-over", VerdictKind.No, $"{part.At().Name} is a part of the garment: nothing is sewn anew for it", "all over as the place, or a print on that part alone"));
         }
         else if (SewingPattern.Of(ask.Style.Kind, ask.Sizes[0].Size) is null)
         {

@@ -22,24 +22,24 @@ internal static class Verdicts
     /// <param name="hold">What the way holds.</param>
     /// <param name="f">How figures are written.</param>
     public static IEnumerable<Reason> Artwork(AskInHand ask, IEnumerable<Placement> prints, PrintHold hold, FigureFormat f) => prints
-        .SelectMany(p => p.Finish.IsSpecial() && hold != PrintHold.Vinyl && hold != PrintHold.CoarseVinyl ? [new Reason("finish", VerdictKind.No, $"{Places.Find(p.Place)!.Name} is to be {p.Finish.Named()}, which is a vinyl", "vinyl, or a plain print")] : p.Own == OwnText.None && p.DesignId is { } id && ask.Artworks.TryGetValue(id, out var report) ? Measured(ask, p, report, hold, f) : Typed(ask, p, hold))
+        .SelectMany(p => p.Finish.IsSpecial() && hold != PrintHold.Vinyl && hold != PrintHold.CoarseVinyl ? [new Reason("finish", VerdictKind.No, $"{p.At().Name} is to be {p.Finish.Named()}, which is a vinyl", "vinyl, or a plain print")] : p.Own == OwnText.None && p.DesignId is { } id && ask.Artworks.TryGetValue(id, out var report) ? Measured(ask, p, report, hold, f) : Typed(ask, p, hold))
         .OrderByDescending(r => r.Kind)
         // a print smaller on smaller sizes is said once, at its worst
         .DistinctBy(r => (r.Code, r.Sentence.Split(':')[0]));
 
     private static IEnumerable<Reason> Measured(AskInHand ask, Placement p, ArtworkReport report, PrintHold hold, FigureFormat f) => DesignFaults.On(hold, report, p.WidthIn, ask.Colourway, f)
-        .Select(x => new Reason(x.Code, x.Kind == FaultKind.Bad && (x.Code is "code-small" || x.Code.StartsWith("thin-", StringComparison.Ordinal)) ? VerdictKind.No : VerdictKind.WithCare, $"{Places.Find(p.Place)!.Name}: {x.Sentence}", x.Remedy));
+        .Select(x => new Reason(x.Code, x.Kind == FaultKind.Bad && (x.Code is "code-small" || x.Code.StartsWith("thin-", StringComparison.Ordinal)) ? VerdictKind.No : VerdictKind.WithCare, $"{p.At().Name}: {x.Sentence}", x.Remedy));
 
     private static IEnumerable<Reason> Typed(AskInHand ask, Placement p, PrintHold hold)
     {
         if (p.ThinnestLinePt < hold.LinePt)
         {
-            yield return new("thin-line", VerdictKind.No, $"{Places.Find(p.Place)!.Name}: a line of {p.ThinnestLinePt:0.##} pt; {hold.Way} holds {hold.LinePt:0.##} pt", $"lines of {hold.LinePt:0.##} pt, or the artwork {p.WidthIn * hold.LinePt / p.ThinnestLinePt:0.#} in wide");
+            yield return new("thin-line", VerdictKind.No, $"{p.At().Name}: a line of {p.ThinnestLinePt:0.##} pt; {hold.Way} holds {hold.LinePt:0.##} pt", $"lines of {hold.LinePt:0.##} pt, or the artwork {p.WidthIn * hold.LinePt / p.ThinnestLinePt:0.#} in wide");
         }
         // a typed gradient may be a photograph with hard edges: film alone, which prints any softness as a rim, is doubted for it
         if (p.Gradient && hold == PrintHold.Film && ask.Colourway.Class is ColourClass.Dark or ColourClass.Mid)
         {
-            yield return new("soft-edge", VerdictKind.WithCare, $"{Places.Find(p.Place)!.Name}: a gradient on {ask.Colourway.Name} may show a white edge", "cut soft edges hard before printing");
+            yield return new("soft-edge", VerdictKind.WithCare, $"{p.At().Name}: a gradient on {ask.Colourway.Name} may show a white edge", "cut soft edges hard before printing");
         }
     }
 
@@ -51,7 +51,7 @@ internal static class Verdicts
     /// <param name="f">How figures are written.</param>
     public static IEnumerable<Reason> Largest(IEnumerable<Placement> prints, double mostWidthIn, double mostHeightIn, string who, FigureFormat f) => prints
         .Where(p => !((p.WidthIn <= mostWidthIn + 1e-9 && p.HeightIn <= mostHeightIn + 1e-9) || (p.HeightIn <= mostWidthIn + 1e-9 && p.WidthIn <= mostHeightIn + 1e-9)))
-        .Select(p => new Reason("too-large", VerdictKind.No, $"{Places.Find(p.Place)!.Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {who} takes {Shown.Size(mostWidthIn, mostHeightIn, f)}", "a smaller print, or another method"));
+        .Select(p => new Reason("too-large", VerdictKind.No, $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {who} takes {Shown.Size(mostWidthIn, mostHeightIn, f)}", "a smaller print, or another method"));
 
     /// <summary>A whole garment is one print: none of it is each piece's own.</summary>
     public static IEnumerable<Reason> OnePrint(AskInHand ask)
@@ -164,7 +164,7 @@ internal static class Verdicts
     /// <param name="edgeToEdge">True for what prints a whole garment.</param>
     public static IEnumerable<Reason> Make(AskInHand ask, bool dye = false, bool edgeToEdge = false)
     {
-        bool Prints(params string[] places) => ask.Placements.Any(p => places.Contains(p.Place));
+        bool Prints(params string[] places) => ask.Placements.Any(p => places.Contains(p.Seam()));
         if (Prints(Places.AllOver) && !edgeToEdge)
         {
             yield return new("edge-to-edge", VerdictKind.No, "it is to be printed from edge to edge, over seams and sleeves", "dye all over on white polyester, or a print on a part of it");
@@ -177,7 +177,7 @@ internal static class Verdicts
         {
             yield return new("theirs", VerdictKind.WithCare, $"their own garments, taken to be like {ask.Style.Name}: none is to spare", "a spot test, or their word that a spoiled one is theirs");
         }
-        if (ask.Placements.FirstOrDefault(p => p.Place == "cap-front" && p.WidthIn > StraightOnCapIn) is { } wide)
+        if (ask.Placements.FirstOrDefault(p => p.Seam() == "cap-front" && p.WidthIn > StraightOnCapIn) is { } wide)
         {
             yield return new("cap-bend", VerdictKind.WithCare, $"{wide.WidthIn:0.##} in on a round cap front: straight lettering will bend", $"a mark of {StraightOnCapIn:0.##} in or less, or lettering drawn on an arch");
         }
@@ -199,6 +199,10 @@ internal static class Verdicts
         }
     }
 
+    /// <summary>Prints larger than the shop customarily puts there (docs/trade.md 16): the cloth holds them, the eye may not.</summary>
+    public static IEnumerable<Reason> Customary(AskInHand ask, FigureFormat f) => ask.Placements.Select(p => PlacementRules.BeyondCustomary(p, ask.Sizes, f)).OfType<string>()
+        .Select(beyond => new Reason("beyond-customary", VerdictKind.WithCare, beyond, "a piece laid out and looked at before it is promised, or a smaller print"));
+
     /// <summary>The print against the platen.</summary>
     public static IEnumerable<Reason> Platen(IEnumerable<Placement> placements, IReadOnlyList<Press> presses)
     {
@@ -207,7 +211,7 @@ internal static class Verdicts
             if (presses.Count > 0 && !presses.Any(m => m.Covers(p.WidthIn, p.HeightIn)))
             {
                 var largest = presses.MaxBy(m => m.PlatenWidthIn * m.PlatenHeightIn)!;
-                yield return new("platen", VerdictKind.No, $"{Places.Find(p.Place)!.Name} {p.WidthIn:0.##} × {p.HeightIn:0.##} in; the platen of {largest.Name} is {largest.PlatenWidthIn:0.##} × {largest.PlatenHeightIn:0.##} in", $"{(PressNeeded.For(p.WidthIn, p.HeightIn) is var (w, h) ? $"a press of {w:0} × {h:0} in" : "no usual press")}, or a smaller print");
+                yield return new("platen", VerdictKind.No, $"{p.At().Name} {p.WidthIn:0.##} × {p.HeightIn:0.##} in; the platen of {largest.Name} is {largest.PlatenWidthIn:0.##} × {largest.PlatenHeightIn:0.##} in", $"{(PressNeeded.For(p.WidthIn, p.HeightIn) is var (w, h) ? $"a press of {w:0} × {h:0} in" : "no usual press")}, or a smaller print");
             }
         }
     }

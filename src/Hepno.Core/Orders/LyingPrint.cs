@@ -29,12 +29,12 @@ public sealed record LyingPrint(string PlacementId, bool OnBack, FlatBox Print, 
     public static LyingPrint? Of(Placement p, string size, GarmentKind kind, IReadOnlyList<OwnPiece>? names = null)
     {
         var outline = Outline.Of(kind);
-        var onBack = outline.Back.Anchors.ContainsKey(p.Place);
-        if (!(onBack ? outline.Back : outline.Front).Anchors.TryGetValue(p.Place, out var anchor))
+        var onBack = outline.Back.Anchors.ContainsKey(p.Seam());
+        if (!(onBack ? outline.Back : outline.Front).Anchors.TryGetValue(p.Seam(), out var anchor))
         {
             return null;
         }
-        var place = Places.Find(p.Place)!;
+        var place = p.At();
         var scale = GarmentScale.Of(kind, size);
         if (p.Place == Places.AllOver)
         {
@@ -76,7 +76,7 @@ public sealed record SizeDrawn(string Size, int Pieces, double Scale, IReadOnlyL
         List<LyingPrint> lying = [];
         foreach (var (p, lies) in line.Placements.Select(p => (p, LyingPrint.Of(p, size, kind, line.Names))).Where(x => x.Item2 is not null))
         {
-            lying.Add(p.OnTopOf is not null && lying.FirstOrDefault(u => u.PlacementId == p.OnTopOf) is { } under ? lies!.CentredOn(under, Places.Find(p.Place)!) : lies!);
+            lying.Add(p.OnTopOf is not null && lying.FirstOrDefault(u => u.PlacementId == p.OnTopOf) is { } under ? lies!.CentredOn(under, p.At()) : lies!);
         }
         return lying;
     }

@@ -63,7 +63,7 @@ public static class OwnPieces
         {
             if (own.Count > 0 && line.Pieces > 0)
             {
-                yield return new("no-names", $"{Places.Find(own[0].Place)!.Name}: each piece has its own {Word(own[0].Own)}, and there is no list.", $"{where}.names", "Paste or type the list, a piece a row.");
+                yield return new("no-names", $"{own[0].At().Name}: each piece has its own {Word(own[0].Own)}, and there is no list.", $"{where}.names", "Paste or type the list, a piece a row.");
             }
             yield break;
         }
@@ -84,7 +84,7 @@ public static class OwnPieces
             var bare = names.Select((n, i) => (n, i)).Where(x => !x.n.Has(p.Own)).ToList();
             if (bare.Count > 0)
             {
-                yield return new("names-missing", $"{Places.Find(p.Place)!.Name}: {(bare.Count == 1 ? $"row {bare[0].i + 1} ({bare[0].n.Size}) has" : $"{bare.Count} rows have")} no {Lacking(bare.Select(b => b.n), p.Own)}.", $"{where}.names", "Fill it in, or put such pieces on a line of their own.");
+                yield return new("names-missing", $"{p.At().Name}: {(bare.Count == 1 ? $"row {bare[0].i + 1} ({bare[0].n.Size}) has" : $"{bare.Count} rows have")} no {Lacking(bare.Select(b => b.n), p.Own)}.", $"{where}.names", "Fill it in, or put such pieces on a line of their own.");
             }
         }
     }
@@ -104,7 +104,7 @@ public static class OwnPieces
                 var print = SizedPrints.On(p, n.Size);
                 if (n.WidthIn(p.Own, print.HeightIn) is var wide && wide > print.WidthIn + 1e-9)
                 {
-                    said.Add($"{n.Says()} is pressed together to {print.WidthIn / wide * 100:0}% of its width to fit the {Places.Find(p.Place)!.Name.ToLowerInvariant()} of {n.Size}.");
+                    said.Add($"{n.Says()} is pressed together to {print.WidthIn / wide * 100:0}% of its width to fit the {p.At().Name.ToLowerInvariant()} of {n.Size}.");
                 }
             }
         }

@@ -37,7 +37,7 @@ public static class SizedPrints
     // how much smaller it is made so that this size takes it
     private static double ScaleOn(Placement p, string size)
     {
-        var place = Places.Find(p.Place)!;
+        var place = p.At();
         return Math.Min(1, Math.Min(place.WidthOn(size) / p.WidthIn, place.HeightOn(size) / p.HeightIn));
     }
 

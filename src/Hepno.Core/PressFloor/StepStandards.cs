@@ -25,13 +25,13 @@ public sealed class StepStandards(FloorHabits habits)
     }];
 
     /// <summary>Pull it on again for a further placement.</summary>
-    /// <param name="place">Where it sits.</param>
+    /// <param name="seam">At which seam it sits, a usual place.</param>
     /// <param name="kind">The garment.</param>
-    public double Rethread(string place, GarmentKind kind) => place.EndsWith("sleeve", StringComparison.Ordinal) ? this["thread-narrow"] : Thread(kind);
+    public double Rethread(string seam, GarmentKind kind) => seam.EndsWith("sleeve", StringComparison.Ordinal) ? this["thread-narrow"] : Thread(kind);
 
     /// <summary>The steps of a pressed decoration with the piece threaded again before it, where they do not lay it anew already.</summary>
-    public IReadOnlyList<WorkStep> ThreadedAgain(IReadOnlyList<WorkStep> steps, string place, GarmentKind kind) =>
-        steps.Count > 0 && steps[0].Code is "thread" or "reload" or "jig" ? steps : [new("thread", "Thread again", Rethread(place, kind), true, true), .. steps];
+    public IReadOnlyList<WorkStep> ThreadedAgain(IReadOnlyList<WorkStep> steps, string seam, GarmentKind kind) =>
+        steps.Count > 0 && steps[0].Code is "thread" or "reload" or "jig" ? steps : [new("thread", "Thread again", Rethread(seam, kind), true, true), .. steps];
 
     /// <summary>The steps of a pressed decoration that lies on another: the piece is laid on again instead of threaded, and held to the print beneath.</summary>
     public IReadOnlyList<WorkStep> OnTop(IReadOnlyList<WorkStep> steps)

@@ -58,8 +58,8 @@ public static class PillowChoice
 {
     /// <summary>Why a print wants to be lifted; empty when it lies flat.</summary>
     /// <param name="style">The garment.</param>
-    /// <param name="place">Key of the place.</param>
-    public static string Why(Style style, string place) => place switch
+    /// <param name="seam">At which seam it sits, a usual place.</param>
+    public static string Why(Style style, string seam) => seam switch
     {
         "left-chest" when style.Has(Feature.Pocket) => "the pocket's seams",
         "left-chest" or "front" when style.Has(Feature.Zip) => "the zip and its tape",
@@ -71,6 +71,6 @@ public static class PillowChoice
     };
 
     /// <summary>The smallest pillow or foam of a press that the print lies wholly on; null when it lies flat or there is none.</summary>
-    public static Accessory? For(Press press, Style style, string place, double widthIn, double heightIn) => Why(style, place).Length == 0 ? null
+    public static Accessory? For(Press press, Style style, string seam, double widthIn, double heightIn) => Why(style, seam).Length == 0 ? null
         : (press.Accessories ?? []).Where(a => a.Lifts() && ((a.WidthIn >= widthIn && a.HeightIn >= heightIn) || (a.WidthIn >= heightIn && a.HeightIn >= widthIn))).MinBy(a => a.WidthIn * a.HeightIn);
 }

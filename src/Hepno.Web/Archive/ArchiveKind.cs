@@ -11,6 +11,9 @@ namespace Hepno.Web.Archive;
 /// <param name="Bring">Brings all of the archive's, and says how many.</param>
 internal sealed record ArchiveKind(string Name, Action<SqliteConnection, Stream> Write, Func<Bringing, int> Bring)
 {
+    /// <summary>The first format that has it: an older archive holds none.</summary>
+    public int Since { get; init; } = ShopArchive.Oldest;
+
     /// <summary>What the shop keeps of one kind, in the order it is listed in.</summary>
     /// <param name="name">Its name.</param>
     /// <param name="aggregate">Where it is kept.</param>

@@ -31,7 +31,10 @@ internal sealed record ArchiveView(int Customers, int Styles, int Orders, int Qu
 /// </summary>
 internal static class ShopArchive
 {
-    public const int Known = 3;
+    public const int Known = 4;
+
+    /// <summary>The oldest format that is still read.</summary>
+    public const int Oldest = 3;
 
     private const string Head = "shop.json";
     private const string Sums = "sums.txt";
@@ -55,6 +58,7 @@ internal static class ShopArchive
         ArchiveKind.Of("calenders", Aggregates.Calenders, x => x.Problems()),
         ArchiveKind.Of("cloths", Aggregates.Cloths, x => x.Problems()),
         ArchiveKind.Of("cutters", Aggregates.Cutters, x => x.Problems()),
+        ArchiveKind.Of("places", Aggregates.Places, x => x.Problems()) with { Since = 4 },
         ArchiveKind.Of<Press>("presses", c => Aggregates.Presses.All(c).Select(p => p.Value), Press),
         ArchiveKind.Of("recipes", Aggregates.Recipes, x => x.Problems()),
         ArchiveKind.Many("spotTests", Aggregates.SpotTests, (into, t) => t.Problems().Concat(Lost(into, (t.Photos ?? []).Select(p => p.Hash), $"A photograph of the test of {t.Day:yyyy-MM-dd}"))),
@@ -145,7 +149,7 @@ internal static class ShopArchive
         RefusedException.IfAny(head.Numbers.Problems().Select(p => p with { Where = $"numbers.{p.Where}" }));
         Aggregates.Numbers.Put(c, head.Numbers, Aggregates.Numbers.Get(c, "1")?.Version ?? 0, into.Deed);
         Files(into);
-        var brought = Kinds.ToDictionary(k => k.Name, k => k.Bring(into));
+        var brought = Kinds.ToDictionary(k => k.Name, k => head.Format < k.Since ? 0 : k.Bring(into));
         return new(brought["customers"], brought["styles"], brought["orders"], brought["quotes"], brought["events"]);
     }
 
@@ -185,7 +189,7 @@ internal static class ShopArchive
             // what another format calls its fields may be anything: the format is looked at first
             using var json = JsonDocument.Parse(part);
             var format = json.RootElement.TryGetProperty("format", out var f) && f.TryGetInt32(out var n) ? n : 0;
-            return format == Known ? json.RootElement.Deserialize<ArchiveHead>(Json.Frozen)! : throw new RefusedException(400, "format", $"This archive is of format {format}; this program knows {Known}.",
+            return format is >= Oldest and <= Known ? json.RootElement.Deserialize<ArchiveHead>(Json.Frozen)! : throw new RefusedException(400, "format", $"This archive is of format {format}; this program knows {Known}.",
                 format > Known ? "Install the newer program." : "Open that shop's data folder with this program, and export it again.", "format");
         }
         catch (JsonException unreadable)

@@ -59,7 +59,7 @@ internal static class MakeQuote
     /// <summary>What is printed where: "Front 10 × 11 in, five colours, 3 in below the collar seam".</summary>
     public static string Printed(Placement p, FigureFormat f)
     {
-        var place = Places.Find(p.Place)!;
+        var place = p.At();
         if (p.Place == Places.AllOver)
         {
             return $"{place.Name}, front and back from edge to edge, {(p.Gradient ? "full colour" : $"{p.Colours} colours")}";

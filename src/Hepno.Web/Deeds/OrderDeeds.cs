@@ -368,7 +368,7 @@ internal static class OrderDeeds
         var (id, bySize) = (q.Lines.Count == 1 ? "blanks" : $"blanks-{line.LineId}", string.Join(", ", sizes.Select(s => $"{s.Size} {s.Pieces}")));
         var habits = q.Numbers.Habits();
         double Minutes(DecorationPlan d) => WorkSteps.Attended(habits.Apart(d.Preparation)) * d.Prints(asked.Pieces) / 60;
-        GatherItem Prepared(DecorationPlan d, DateTime from) => new($"prepare-{d.Placement.Id}", GatherKind.Prepare, $"{d.Prepare}, {d.Prints(asked.Pieces)} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}: {Shown.Duration(Minutes(d) * 60)} of hands", "", d.Prints(asked.Pieces), "prints", 0, hours.Add(from, Minutes(d)), null);
+        GatherItem Prepared(DecorationPlan d, DateTime from) => new($"prepare-{d.Placement.Id}", GatherKind.Prepare, $"{d.Prepare}, {d.Prints(asked.Pieces)} × {d.Placement.At().Name.ToLowerInvariant()}: {Shown.Duration(Minutes(d) * 60)} of hands", "", d.Prints(asked.Pieces), "prints", 0, hours.Add(from, Minutes(d)), null);
         List<GatherItem> items =
         [
             asked.Theirs ? new(id, GatherKind.Buy, $"Their own {GarmentNouns.Of(line.Style.Kind, asked.Pieces)}, brought: {bySize}", c.Customer?.Name ?? "the customer", pieces, "pieces", 0, here, null)
@@ -381,7 +381,7 @@ internal static class OrderDeeds
         {
             items.RemoveAt(0);
         }
-        items.AddRange((c.Order.Facts.Drawer ?? []).Where(d => d.LineId == line.LineId && line.Band.Decorations.Any(x => x.Recipe.ProductId == d.FilmId)).Select(d => new GatherItem($"drawer-{d.Key}", GatherKind.Prepare, $"From the drawer: {d.Count} × {Places.Find(asked.Placements.FirstOrDefault(p => d.Key == p.Id || d.Key.StartsWith($"{p.Id} ", StringComparison.Ordinal))?.Place ?? "")?.Name.ToLowerInvariant() ?? "print"}", "", d.Count, "transfers", 0, wall, null)));
+        items.AddRange((c.Order.Facts.Drawer ?? []).Where(d => d.LineId == line.LineId && line.Band.Decorations.Any(x => x.Recipe.ProductId == d.FilmId)).Select(d => new GatherItem($"drawer-{d.Key}", GatherKind.Prepare, $"From the drawer: {d.Count} × {asked.Placements.FirstOrDefault(p => d.Key == p.Id || d.Key.StartsWith($"{p.Id} ", StringComparison.Ordinal))?.At().Name.ToLowerInvariant() ?? "print"}", "", d.Count, "transfers", 0, wall, null)));
         items.AddRange((c.Order.Facts.Remnants ?? []).Where(r => r.LineId == line.LineId && DecorationMethods.Uses(line.Band.MethodId, Htv.Key)).Select(r => new GatherItem($"piece-{r.PlacementId}-{r.Layer + 1}", GatherKind.Prepare,
             $"From the Shelf: the piece of vinyl {Shown.Size(r.WidthIn, r.LengthIn, f)} for the {Htv.ColourName(r.Layer)}", "", 1, "pieces", 0, wall, null)));
         // what is waited for goes by the shop's numbers of today, what is prepared apart by those the quote was made with

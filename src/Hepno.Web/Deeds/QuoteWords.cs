@@ -3,7 +3,6 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
-using Hepno.Core.Orders;
 using Hepno.Formats;
 using Hepno.Web.Views;
 
@@ -87,7 +86,7 @@ internal static class QuoteWords
             return $"{q.Ask.Pieces} pieces in {q.Lines.Count} lines";
         }
         var line = q.Ask.Lines[0];
-        return $"{line.Pieces} {MakeQuote.Garment(q.Lines[0].Style, q.Lines[0].Colourway, line.Pieces)}, printed {string.Join(" and ", line.Placements.Select(p => Places.Find(p.Place)!.Name.ToLowerInvariant()))}";
+        return $"{line.Pieces} {MakeQuote.Garment(q.Lines[0].Style, q.Lines[0].Colourway, line.Pieces)}, printed {string.Join(" and ", line.Placements.Select(p => p.At().Name.ToLowerInvariant()))}";
     }
 
     private static LinePrinted Line(FrozenQuote q, FrozenLine l, FigureFormat f)

@@ -19,8 +19,8 @@ internal static class SaveAsk
     public static Versioned<Order> Do(SqliteConnection connection, Desk desk, string id, Ask ask, long seen, Deed deed, Func<Order, OrderFacts>? known = null)
     {
         var before = Aggregates.Orders.Get(connection, id);
-        ask = Measured(connection, ask);
         var book = desk.Book(connection);
+        ask = book.Places.Settled(Measured(connection, ask));
         RefusedException.IfAny(Problems(ask, before?.Value.Ask, book, connection, desk.Clock.Wall(book.Numbers.TimeZone)));
         if (before is not null && QuoteStore.Standing(connection, id) is not null)
         {
@@ -154,11 +154,11 @@ internal static class SaveAsk
         {
             yield return new("placements", $"{line.Placements.Count} placements is more than Hepno takes yet.", $"{where}.placements", $"At most {MostPlacements}.");
         }
-        foreach (var problem in line.Placements.SelectMany((p, i) => Places.Refusals(p, $"{where}.placements[{i}]")))
+        foreach (var problem in line.Placements.SelectMany((p, i) => PlacementRules.Refusals(p, $"{where}.placements[{i}]", book.Places)))
         {
             yield return problem;
         }
-        foreach (var problem in Places.Sharing(line.Placements, $"{where}.placements"))
+        foreach (var problem in PlacementRules.Sharing(line.Placements, $"{where}.placements"))
         {
             yield return problem;
         }

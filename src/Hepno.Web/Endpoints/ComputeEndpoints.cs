@@ -101,7 +101,7 @@ internal static class ComputeEndpoints
     internal static Comparison Compare(AskBody body, Desk desk) => desk.Db.Read(connection =>
     {
         var book = desk.Book(connection);
-        var ask = body.ToCore();
+        var ask = book.Places.Settled(body.ToCore());
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
         RefusedException.IfAny(SaveAsk.Problems(ask, null, book, connection, wall));
         var line = AsksInHand.Of(ask, book)[0];

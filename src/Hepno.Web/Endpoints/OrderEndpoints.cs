@@ -231,9 +231,9 @@ internal static class OrderEndpoints
         {
             throw new RefusedException(400, "too-long", $"An id of {id.Length} characters.", $"At most {LongestId}.", "id");
         }
-        var ask = body.ToCore();
         return desk.Db.Write(connection =>
         {
+            var ask = desk.Book(connection).Places.Settled(body.ToCore());
             var before = Aggregates.Orders.Get(connection, id);
             if (before is not null && Same(before.Value.Ask, ask))
             {

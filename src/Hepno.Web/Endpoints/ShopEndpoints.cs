@@ -10,6 +10,7 @@ using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
 using Hepno.Web.Devices;
+using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Endpoints;
 
@@ -180,16 +181,19 @@ internal static class ShopEndpoints
     }
 
     private static Views.Written Save<T>(Desk desk, HttpRequest request, Aggregate<T> aggregate, string id, T value)
-        where T : class => desk.Db.Write(connection =>
+        where T : class => desk.Db.Write(connection => Save(connection, desk, request, aggregate, id, value));
+
+    internal static Views.Written Save<T>(SqliteConnection connection, Desk desk, HttpRequest request, Aggregate<T> aggregate, string id, T value)
+        where T : class
+    {
+        var before = aggregate.Get(connection, id);
+        var seen = request.SeenOrNew(before is not null);
+        if (before is not null && before.Version != seen)
         {
-            var before = aggregate.Get(connection, id);
-            var seen = request.SeenOrNew(before is not null);
-            if (before is not null && before.Version != seen)
-            {
-                throw Collision.Of(value, before.Value, aggregate.At(connection, id, seen), before.Version);
-            }
-            return new Views.Written(id, aggregate.Put(connection, value, seen, request.Deed(desk.Clock, $"{aggregate.Kind} changed")));
-        });
+            throw Collision.Of(value, before.Value, aggregate.At(connection, id, seen), before.Version);
+        }
+        return new Views.Written(id, aggregate.Put(connection, value, seen, request.Deed(desk.Clock, $"{aggregate.Kind} changed")));
+    }
 
     private static IEnumerable<Problem> Named(Customer customer)
     {

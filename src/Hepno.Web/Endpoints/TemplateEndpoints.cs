@@ -38,7 +38,7 @@ internal static class TemplateEndpoints
     {
         var styles = desk.Book(c).Styles;
         return Aggregates.Templates.All(c).Where(t => !t.Value.Retired).Select(t => new TemplateView(t.Value.Id, t.Version, t.Value.Name, [.. t.Value.Lines.Select(l =>
-            $"{l.Pieces} × {styles.FirstOrDefault(s => s.Id == l.StyleId)?.Name ?? "a garment to be said"}{string.Concat(l.Placements.Select(p => $", {Places.Find(p.Place)!.Name.ToLowerInvariant()}"))}")])).ToList();
+            $"{l.Pieces} × {styles.FirstOrDefault(s => s.Id == l.StyleId)?.Name ?? "a garment to be said"}{string.Concat(l.Placements.Select(p => $", {p.At().Name.ToLowerInvariant()}"))}")])).ToList();
     });
 
     /// <summary>Keeps an order's lines as a template.</summary>

@@ -26,7 +26,7 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
 
     private static PastOrder Past(OrderCase c, (IReadOnlyList<LineHeld> Lines, Figure Earned, decimal RecordedAnHour, decimal PlannedAnHour)? held, FigureFormat f, string zone)
     {
-        var where = string.Join(", ", c.Order.Ask.Lines.SelectMany(l => l.Placements).Select(p => Places.Find(p.Place)!.Name.ToLowerInvariant()).Distinct());
+        var where = string.Join(", ", c.Order.Ask.Lines.SelectMany(l => l.Placements).Select(p => p.At().Name.ToLowerInvariant()).Distinct());
         var at = c.Order.Facts.HandOver?.At ?? c.Order.CreatedAt;
         return new(c.Order.Id, c.Order.Code, Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(at, zone)), f), c.What, where, c.Standing.Station, c.Frozen is null ? "" : Shown.Money(c.Frozen.Total, f),
             held is null ? "" : Shown.Money(held.Value.Earned.Value, f), held is null ? "" : Shown.AnHour(held.Value.RecordedAnHour, f), c.Order.Facts.Ending?.Word ?? "");

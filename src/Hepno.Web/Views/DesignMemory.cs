@@ -1,5 +1,4 @@
 using Hepno.Core.Measures;
-using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
 using Hepno.Store;
 using Microsoft.Data.Sqlite;
@@ -58,7 +57,7 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
             var reasons = Core.Runs.RunFold.OfLine(c.RunLines, line.LineId, c.Events).Where(e => e.Verdict == Core.Runs.RunVerdict.Spoiled && e.Reason is not null).GroupBy(e => e.Reason!).OrderByDescending(g => g.Count()).Select(g => g.Key).ToList();
             foreach (var d in mine)
             {
-                var place = Places.Find(d.Placement.Place)!;
+                var place = d.Placement.At();
                 yield return new(c.Order.Id, c.Order.Code, day(c.Order.Facts.RunStartedAt!.Value), $"{place.Name} {Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f)}, {Shown.Length(place.FromSeamIn, f)} {place.WhereOn(line.Style.Kind)}",
                     $"{line.Style.Name}, {line.Colourway.Name.ToLowerInvariant()}", line.Band.Made, Settings(d.Recipe, f), tally.Sum(t => t.Good), tally.Sum(t => t.Spoiled), reasons);
             }

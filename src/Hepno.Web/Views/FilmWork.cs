@@ -21,7 +21,7 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
     public bool Made => Order.Order.Facts.Items.FirstOrDefault(i => i.Id == $"prepare-{Plan.Placement.Id}")?.DoneAt is not null;
 
     /// <summary>"T-214 front".</summary>
-    public string Name => $"{Order.CodeOf(Line.LineId)} {Places.Find(Plan.Placement.Place)!.Name.ToLowerInvariant()}";
+    public string Name => $"{Order.CodeOf(Line.LineId)} {Plan.Placement.At().Name.ToLowerInvariant()}";
 
     /// <summary>What a number of them takes.</summary>
     public CureUse Use(FilmPrinter printer, int prints) => CureUse.Of(Plan.Placement, printer, DtfMade.HasWhite(printer, Line.Colourway), prints);

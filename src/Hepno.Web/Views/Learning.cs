@@ -77,7 +77,7 @@ internal sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IRead
     public static ShopNumbers With(ShopNumbers n, string key, string methodId, double value) => key == "hands" ? n with { HandsFactor = value }
         : n with { Spoilage = [.. (n.Spoilage ?? []).Where(s => s.MethodId != methodId), new LearnedSpoilage(methodId, value)] };
 
-    private static IEnumerable<LineRecorded> Recorded(OrderCase c) => c.Frozen!.Lines.Select(l => new LineRecorded([.. l.Band.Decorations.Select(l.Band.WayOf)], [.. l.Band.Decorations.Select(d => Places.Find(d.Placement.Place)!.Name)],
+    private static IEnumerable<LineRecorded> Recorded(OrderCase c) => c.Frozen!.Lines.Select(l => new LineRecorded([.. l.Band.Decorations.Select(l.Band.WayOf)], [.. l.Band.Decorations.Select(d => d.Placement.At().Name)],
         l.PressingSeconds / c.Frozen.Numbers.HandsFactor, RunFold.OfLine(c.RunLines, l.LineId, c.Events), [.. Passes(l, c.Frozen.Numbers.Standards()).Select(LapStandards.Of)], [.. l.Band.Decorations.Select((d, i) => (d, i)).Where(x => x.d.Finishes.Length > 0).Select(x => x.i + 1)]));
 
     // what is done before the first decoration belongs to its pass, looking at the piece to the last

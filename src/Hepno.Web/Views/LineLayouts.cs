@@ -164,7 +164,7 @@ internal static class LineLayouts
 
     /// <summary>A design's name: its place, and its sizes where it is not the same on all.</summary>
     public static string NameOf(LineOnFilm l, string key) => l.Prints.FirstOrDefault(p => p.Key == key) is not { } print ? l.Kept(key)?.Name ?? (l.Others.TryGetValue(key, out var other) ? other.Name : key)
-        : Places.Find(print.Print.Print.Place)!.Name + (key == print.Print.Print.Id ? "" : $" {string.Join(", ", print.Print.Sizes.Select(s => s.Size))}");
+        : print.Print.Print.At().Name + (key == print.Print.Print.Id ? "" : $" {string.Join(", ", print.Print.Sizes.Select(s => s.Size))}");
 
     /// <summary>A design's artwork, or null.</summary>
     public static string? ArtworkOf(LineOnFilm l, string key) => l.Prints.FirstOrDefault(p => p.Key == key)?.Print.Print.DesignId ?? l.Kept(key)?.DesignId ?? (l.Others.TryGetValue(key, out var other) ? other.DesignId : null);
@@ -178,7 +178,7 @@ internal static class LineLayouts
             var order = Aggregates.Orders.Get(connection, d.For)?.Value;
             var key = d.Key[(d.For.Length + 1)..];
             var placement = order?.Ask.Lines.SelectMany(l => l.Placements).FirstOrDefault(p => key == p.Id || key.StartsWith($"{p.Id} ", StringComparison.Ordinal));
-            names[d.Key] = ($"{order?.Code} {(placement is null ? "print" : Places.Find(placement.Place)!.Name.ToLowerInvariant())}", placement?.DesignId);
+            names[d.Key] = ($"{order?.Code} {(placement is null ? "print" : placement.At().Name.ToLowerInvariant())}", placement?.DesignId);
         }
         return names;
     }

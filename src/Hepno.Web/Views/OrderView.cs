@@ -46,14 +46,14 @@ public sealed record OrderView(string Id, long Version, string Code, Station Sta
 /// <param name="MethodId">The method chosen, or null.</param>
 /// <param name="Prints">Every print as it is made on the sizes of the run; empty while garment or sizes are not said.</param>
 /// <param name="Drawn">Where its prints lie, size by size; empty while no garment is said.</param>
-/// <param name="Notices">What may be a slip of the pen in its list of names, and what its neck label lacks.</param>
+/// <param name="Notices">Prints larger than customary, what may be a slip of the pen in its list of names, and what its neck label lacks.</param>
 /// <param name="Labels">Its neck labels, size by size; empty for none.</param>
-/// <param name="Places">Where its garment can be printed, the customary size of each; all places while no garment is said.</param>
+/// <param name="Places">Where its garment can be printed, the customary size of each; all places while no garment is said; and those where a print is asked.</param>
 /// <param name="Last">How it was made and sold before, when it is asked for again; else null.</param>
 public sealed record OrderLineView(string Id, string What, string Garment, Style? Style, Colourway? Colourway, IReadOnlyList<Problem> Problems, string? MethodId, IReadOnlyList<PrintView> Prints, IReadOnlyList<SizeDrawn> Drawn, IReadOnlyList<string> Notices, IReadOnlyList<NeckLabel> Labels, IReadOnlyList<PlaceView> Places, LastTimeView? Last)
 {
-    internal static OrderLineView Of(LineCase l, LastTime? last, ShopNumbers n) => new(l.Asked.Id, l.What, l.Style is null ? "" : GarmentNouns.Named(l.Style.Name, l.Style.Kind, l.Asked.Pieces), l.Style, l.Colourway, l.Problems, l.Decision?.MethodId, PrintView.Of(l.Asked, l.Style), l.Style is null ? [] : SizeDrawn.Of(l.Asked, l.Style.Kind),
-        [.. OwnPieces.Notices(l.Asked), .. l.Style is null ? [] : NeckLabel.Lacking(l.Asked, l.Style)], l.Style is null ? [] : NeckLabel.Of(l.Asked, l.Style, n.ShopName, Deeds.MakeQuote.Care), PlaceView.Of(l.Asked, l.Style), last is null ? null : LastTimeView.Of(last, n));
+    internal static OrderLineView Of(LineCase l, LastTime? last, ShopBook book) => new(l.Asked.Id, l.What, l.Style is null ? "" : GarmentNouns.Named(l.Style.Name, l.Style.Kind, l.Asked.Pieces), l.Style, l.Colourway, l.Problems, l.Decision?.MethodId, PrintView.Of(l.Asked, l.Style), l.Style is null ? [] : SizeDrawn.Of(l.Asked, l.Style.Kind),
+        [.. l.Asked.Placements.Select(p => PlacementRules.BeyondCustomary(p, l.Asked.Sizes, book.Numbers.Format)).OfType<string>(), .. OwnPieces.Notices(l.Asked), .. l.Style is null ? [] : NeckLabel.Lacking(l.Asked, l.Style)], l.Style is null ? [] : NeckLabel.Of(l.Asked, l.Style, book.Numbers.ShopName, Deeds.MakeQuote.Care), PlaceView.Of(l.Asked, l.Style, book.Places), last is null ? null : LastTimeView.Of(last, book.Numbers));
 }
 
 /// <summary>How a line was made and sold in the order it is asked for again from.</summary>
@@ -84,7 +84,7 @@ public sealed record PrintView(string PlacementId, IReadOnlyList<string> Sizes, 
     // sizes that take the same print may still hang it at another distance
     private static IEnumerable<PrintView> Of(AskLine line, Placement p, SizedPrint s, Style? style)
     {
-        var place = Core.Orders.Places.Find(p.Place)!;
+        var place = p.At();
         if (p.Place == Core.Orders.Places.AllOver && style is not null)
         {
             return s.Sizes.Select(z => (z, Flat: GarmentScale.Flat(style.Kind, z.Size))).Select(x => new PrintView(p.Id, [x.z.Size], x.z.Pieces, x.Flat.WidthIn, x.Flat.HeightIn, 0, 0, place.Where));
@@ -105,12 +105,15 @@ public sealed record PrintView(string PlacementId, IReadOnlyList<string> Sizes, 
 /// <param name="WidestIn">The widest that its largest size takes, in.</param>
 /// <param name="HeightIn">A customary height for the widest, in.</param>
 /// <param name="TakesLayers">True where one print may lie on another.</param>
-public sealed record PlaceView(string Id, string Name, double WidthIn, double WidestIn, double HeightIn, bool TakesLayers)
+/// <param name="Offered">False where it is not offered for this garment, and a print is asked there all the same.</param>
+public sealed record PlaceView(string Id, string Name, double WidthIn, double WidestIn, double HeightIn, bool TakesLayers, bool Offered)
 {
-    internal static IReadOnlyList<PlaceView> Of(AskLine line, Style? style)
+    internal static IReadOnlyList<PlaceView> Of(AskLine line, Style? style, PlaceBook places)
     {
         var sizes = line.Sizes.Select(s => s.Size).DefaultIfEmpty("M").ToList();
-        return [.. (style is null ? Core.Orders.Places.All : Core.Orders.Places.On(style.Kind).Select(id => Core.Orders.Places.Find(id)!)).Select(p => new PlaceView(p.Id, p.Name, sizes.Min(p.WidthOn), sizes.Max(p.WidthOn), Math.Min(sizes.Max(p.HeightOn), sizes.Max(p.WidthOn)), Core.Orders.Places.TakesLayers(p.Id)))];
+        PlaceView View(Place p, bool offered) => new(p.Id, p.Name, sizes.Min(p.WidthOn), sizes.Max(p.WidthOn), Math.Min(sizes.Max(p.HeightOn), sizes.Max(p.WidthOn)), Core.Orders.Places.TakesLayers(p.Id), offered);
+        var offered = places.Offered(style?.Kind);
+        return [.. offered.Select(p => View(p, true)), .. line.Placements.Select(p => p.At()).DistinctBy(p => p.Id).Where(p => offered.All(o => o.Id != p.Id)).Select(p => View(p, false))];
     }
 }
 

@@ -26,7 +26,7 @@ internal static class OrderViews
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
         var placed = c.Standing.Station is Station.Gather or Station.Press ? PlacedOrder.Of(Desk.Floor(open, book, wall).Placed, id) : null;
         return new(id, c.Version, c.Order.Code, c.Standing.Station, c.Order.Ask, c.Order.Facts with { Layouts = null, LastTimes = null }, c.Customer,
-            [.. c.Lines.Select(l => OrderLineView.Of(l, c.Order.Facts.LastTimes?.FirstOrDefault(t => t.LineId == l.Asked.Id), book.Numbers))],
+            [.. c.Lines.Select(l => OrderLineView.Of(l, c.Order.Facts.LastTimes?.FirstOrDefault(t => t.LineId == l.Asked.Id), book))],
             SlipView.Of(c, Bands(desk, c, book, open), book, wall, placed), c.Quote?.SentAt, c.Frozen?.Deposit ?? 0, c.Order.Facts.Items.Count == 0 || c.Frozen is null ? [] : PrepareCautions.Of(c.Frozen.Lines.SelectMany(l => l.Band.Decorations), book));
     }
 
@@ -64,7 +64,7 @@ internal static class OrderViews
         var counted = SizeRun.Total(sizes) == line.Asked.Pieces ? "the ask" : "the ask, and what may be spoiled where they are sent";
         var landed = LandedBlank.Of(inHand, counted);
         var failure = 1 - band.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
-        var sentence = $"{string.Join(" and ", band.Decorations.Where(d => d.Finishes.Length == 0).Select(d => $"{d.Prints(line.Asked.Pieces)} × {Places.Find(d.Placement.Place)!.Name.ToLowerInvariant()}"))}: {band.Made}";
+        var sentence = $"{string.Join(" and ", band.Decorations.Where(d => d.Finishes.Length == 0).Select(d => $"{d.Prints(line.Asked.Pieces)} × {d.Placement.At().Name.ToLowerInvariant()}"))}: {band.Made}";
         return new(line.Asked.Id, band, sentence, sizes, Figure.Of("blanks", "Blanks", landed.Value * SizeRun.Total(sizes), "landed blank × pieces", landed, Figure.Input("pieces", "Pieces", SizeRun.Total(sizes), FigureUnit.Count, counted)),
             Figure.Sum("prints", "Prints", [.. band.Decorations.SelectMany(d => d.Purchases).Select(p => p.Cost)]), SparesView.Said(asked, sizes, failure, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)), f), BuyingWays.Of(inHand, book, Desk.Floor([], book, desk.Clock.Wall(book.Numbers.TimeZone))), VinylPiecesView.Of(connection, c, line, band, f));
     }
@@ -148,7 +148,7 @@ internal static class OrderViews
     // what the picture was doubted for when the quote was sent, at the place it is printed
     private static IReadOnlyList<string> Checks(SqliteConnection connection, Verdict verdict, Placement p)
     {
-        var place = $"{Places.Find(p.Place)!.Name}: ";
+        var place = $"{p.At().Name}: ";
         var code = p.DesignId is { } id && Aggregates.Designs.Get(connection, id)?.Value.Report.Code is not null;
         return [.. code ? ["scan the code with a telephone"] : Array.Empty<string>(),
             .. verdict.Reasons.Where(r => DesignFaults.Codes.Contains(r.Code) && r.Sentence.StartsWith(place, StringComparison.Ordinal)).Select(r => r.Sentence[place.Length..])];
@@ -166,11 +166,11 @@ internal static class OrderViews
             at = press.Name;
         }
         var steps = index == firstPressed ? [.. LineFloor.Before(style.Kind, [d], standards), .. d.Steps, standards.After[0]] : d.Steps.Append(standards.After[0]).ToList();
-        var place = Places.Find(d.Placement.Place)!;
+        var place = d.Placement.At();
         var placement = asked.Placements.FirstOrDefault(p => p.Id == d.Placement.Id) ?? d.Placement;
         var onSizes = SizedPrints.Of(placement, asked.Sizes, asked.Names).SelectMany(p => p.Sizes.Select(s => new OnSizeView(s.Size, Shown.Size(p.Print.WidthIn, p.Print.HeightIn, f), placement.OnTopOf is not null ? "in the middle of the print beneath" : $"{Shown.Length(place.FromSeam(s.Size), f)} {place.WhereOn(style.Kind)}"))).ToList();
-        var pillow = press is null || press.IsBench() ? null : PillowChoice.For(press, style, d.Placement.Place, d.Placement.WidthIn, d.Placement.HeightIn);
-        var under = d.Recipe.IsPressed() && PillowChoice.Why(style, d.Placement.Place) is { Length: > 0 } why ? pillow is null ? $"lifted clear of {why}" : $"{pillow.Name} under it, for {why}" : "";
+        var pillow = press is null || press.IsBench() ? null : PillowChoice.For(press, style, d.Placement.Seam(), d.Placement.WidthIn, d.Placement.HeightIn);
+        var under = d.Recipe.IsPressed() && PillowChoice.Why(style, d.Placement.Seam()) is { Length: > 0 } why ? pillow is null ? $"lifted clear of {why}" : $"{pillow.Name} under it, for {why}" : "";
         var pressed = d.Recipe.IsPressed();
         var setPoint = press?.OffsetFor(d.Recipe.TemperatureF) is null ? "" : Shown.Temperature(press.SetPointF(d.Recipe.TemperatureF), f);
         return new(index + 1, $"{place.Name.ToLowerInvariant()}{(d.Finishes.Length > 0 ? ", finishing" : "")}", Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f), pressed ? Shown.Temperature(d.Recipe.TemperatureF, f) : "", pressed ? Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }) : "", setPoint,

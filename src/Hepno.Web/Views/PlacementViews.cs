@@ -28,7 +28,7 @@ internal static class PlacementViews
 
     private static PlacementPrinted Printed(LineCase line, LyingPrint p, string sizes, FigureFormat f)
     {
-        var place = Places.Find(line.Asked.Placements.First(x => x.Id == p.PlacementId).Place)!;
-        return new($"{place.Name} {Shown.Size(p.Print.Width, p.Print.Height, f)}", sizes, Shown.Length(p.FromSeamIn, f), $"about {Shown.Number(p.Fingers, 1, f)} {(p.Fingers == 1 ? "finger" : "fingers")}", Aside(p) > 0 ? $"its middle {Shown.Length(Aside(p), f)} from the garment's, to the wearer's left" : "", p.Where, place.IsAbove, p.FromSeamIn, Aside(p), p.Print.Width, p.Print.Height);
+        var place = line.Asked.Placements.First(x => x.Id == p.PlacementId).At();
+        return new($"{place.Name} {Shown.Size(p.Print.Width, p.Print.Height, f)}", sizes, Shown.Length(p.FromSeamIn, f), $"about {Shown.Number(p.Fingers, 1, f)} {(p.Fingers == 1 ? "finger" : "fingers")}", Aside(p) != 0 ? $"its middle {Shown.Length(Math.Abs(Aside(p)), f)} from the garment's, to the wearer's {(Aside(p) > 0 ? "left" : "right")}" : "", p.Where, place.IsAbove, p.FromSeamIn, Aside(p), p.Print.Width, p.Print.Height);
     }
 }

@@ -1,7 +1,6 @@
 using Hepno.Core.Comparing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
-using Hepno.Core.Orders;
 using Hepno.Core.Stock;
 using Hepno.Store;
 using Microsoft.Data.Sqlite;
@@ -47,7 +46,7 @@ public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOn
         var free = line.Frozen is null ? Free(connection, c.Order.Id).Where(r => c.Order.Facts.Remnants?.Any(u => u.RemnantId == r.Id) != true).ToList() : [];
         var bought = band.Decorations.SelectMany(d => d.Purchases.Select(p => (Plan: d, Purchase: p, p.Layer))).Where(x => x.Purchase.Rows is not null && x.Purchase.MaterialId.Length > 0).ToList();
         var used = (c.Order.Facts.Remnants ?? []).Where(r => r.LineId == line.Asked.Id).ToList();
-        string Place(string placementId) => Places.Find(line.Asked.Placements.FirstOrDefault(p => p.Id == placementId)?.Place ?? "")?.Name ?? placementId;
+        string Place(string placementId) => line.Asked.Placements.FirstOrDefault(p => p.Id == placementId)?.At().Name ?? placementId;
         string Label(string placementId, int layer) => $"{Place(placementId)}, {Htv.ColourName(layer)}";
         var colours = used.Select(u => new VinylColour(u.PlacementId, u.Layer, Label(u.PlacementId, u.Layer), "", Said(Aggregates.Remnants.Get(connection, u.RemnantId)?.Value, u.WidthIn, u.LengthIn, f), []))
             .Concat(bought.Where(b => b.Purchase.For?.Pieces == line.Asked.Pieces && !used.Any(u => u.PlacementId == b.Plan.Placement.Id && u.Layer == b.Layer))

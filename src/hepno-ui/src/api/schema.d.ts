@@ -2786,6 +2786,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All places with their versions, in the order they are offered; those no longer offered too. */
+        get: operations["placesAll"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/places/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps a place; a new one needs no If-Match. Quotes that were sent keep the place they were sent with. */
+        put: operations["save-places"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/presses/{id}/platen": {
         parameters: {
             query?: never;
@@ -8158,11 +8192,11 @@ export interface components {
             prints: components["schemas"]["PrintView"][];
             /** @description Where its prints lie, size by size; empty while no garment is said. */
             drawn: components["schemas"]["SizeDrawn"][];
-            /** @description What may be a slip of the pen in its list of names, and what its neck label lacks. */
+            /** @description Prints larger than customary, what may be a slip of the pen in its list of names, and what its neck label lacks. */
             notices: string[];
             /** @description Its neck labels, size by size; empty for none. */
             labels: components["schemas"]["NeckLabel"][];
-            /** @description Where its garment can be printed, the customary size of each; all places while no garment is said. */
+            /** @description Where its garment can be printed, the customary size of each; all places while no garment is said; and those where a print is asked. */
             places: components["schemas"]["PlaceView"][];
             last: null | components["schemas"]["LastTimeView"];
         };
@@ -8789,6 +8823,94 @@ export interface components {
              */
             height: number;
         };
+        /** @description A place with its customary limits (assumed, docs/trade.md 16; youth and smaller where it is silent: in proportion). */
+        Place: {
+            /** @description Key. */
+            id: string;
+            /** @description On screen. */
+            name: string;
+            /** @description Distance from a seam, in words without unit. */
+            where: string;
+            /**
+             * Format: double
+             * @description That distance on adult sizes, in.
+             */
+            fromSeamIn: number;
+            /**
+             * Format: double
+             * @description Tallest artwork on adult sizes, in.
+             */
+            heightLimitIn: number;
+            /** @description Widest by group of sizes. */
+            widths: components["schemas"]["PlaceWidths"];
+            /**
+             * Format: double
+             * @description Width of the part that goes over a lower platen, in; null where the whole garment does.
+             */
+            openingIn: null | number;
+            /**
+             * Format: double
+             * @description The distance on youth and toddler sizes, in; null for the same.
+             */
+            fromSeamYouthIn: null | number;
+            /**
+             * Format: double
+             * @description The distance on infant sizes, in; null for the same.
+             */
+            fromSeamInfantIn: null | number;
+            /**
+             * Format: double
+             * @description From the garment's middle line to the print's, towards the wearer's left, in.
+             * @default 0
+             */
+            asideIn: number;
+            /** @description The usual place at whose seam it lies; null where it is a usual one itself. */
+            like: null | string;
+            /** @description True where the shop no longer offers it. */
+            retired: boolean;
+            /** @description True where the print stands above its seam, false where it hangs below. */
+            isAbove: boolean;
+        };
+        /** @description A place of a print as the shop has it: a usual one with its own figures, or one of its own. */
+        PlaceBody: {
+            /** @description On screen and on the quote. */
+            name: string;
+            /** @description The widest print customary there, by group of sizes, in. */
+            widths: components["schemas"]["PlaceWidths"];
+            /**
+             * Format: double
+             * @description The tallest on adult sizes, in; smaller sizes have less in the proportion of the widths.
+             */
+            heightIn: number;
+            /**
+             * Format: double
+             * @description From its seam to the print on adult sizes, in.
+             */
+            fromSeamIn: number;
+            /**
+             * Format: double
+             * @description The same on youth and toddler sizes; null for the same.
+             */
+            fromSeamYouthIn: null | number;
+            /**
+             * Format: double
+             * @description The same on infant sizes; null for the same.
+             */
+            fromSeamInfantIn: null | number;
+            /**
+             * Format: double
+             * @description From the garment's middle line to the print's, towards the wearer's left, in; below 0 towards the right.
+             * @default 0
+             */
+            asideIn: number;
+            /** @description For a place of the shop's own: the usual place whose seam, side and garments it has; null for a usual one. */
+            like: null | string;
+            /**
+             * @description True to offer it no longer.
+             * @default false
+             */
+            retired: boolean;
+        };
         /** @description A place a garment can be printed at. */
         PlaceView: {
             /** @description Key. */
@@ -8812,6 +8934,41 @@ export interface components {
             heightIn: number;
             /** @description True where one print may lie on another. */
             takesLayers: boolean;
+            /** @description False where it is not offered for this garment, and a print is asked there all the same. */
+            offered: boolean;
+        };
+        /** @description The widest a place takes, by group of sizes, in. */
+        PlaceWidths: {
+            /**
+             * Format: double
+             * @description XS to M.
+             */
+            small: number;
+            /**
+             * Format: double
+             * @description L and XL, and one size.
+             */
+            large: number;
+            /**
+             * Format: double
+             * @description 2XL and up.
+             */
+            extended: number;
+            /**
+             * Format: double
+             * @description YXS to YXL.
+             */
+            youth: number;
+            /**
+             * Format: double
+             * @description 2T to 6T.
+             */
+            toddler: number;
+            /**
+             * Format: double
+             * @description Months.
+             */
+            infant: number;
         };
         /** @description An order's lines on the presses, taken together. */
         PlacedOrder: {
@@ -8882,7 +9039,7 @@ export interface components {
         Placement: {
             /** @description Identity, made on the screen. */
             id: string;
-            /** @description Which place, a key of Places. */
+            /** @description Which place, a key of PlaceBook. */
             place: string;
             /**
              * Format: double
@@ -8930,6 +9087,7 @@ export interface components {
             onTopOf: null | string;
             /** @description The finish of vinyl it is to have; plain where nothing is said, and by any way then. */
             finish: components["schemas"]["VinylFinish"];
+            shopPlace: null | components["schemas"]["Place"];
             /**
              * Format: double
              * @description Area of the bounding box, in².
@@ -12667,6 +12825,12 @@ export interface components {
         /** @description A thing with the version it stands at. */
         VersionedOfPaperPrinter: {
             value: components["schemas"]["PaperPrinter"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
+        VersionedOfPlace: {
+            value: components["schemas"]["Place"];
             /** Format: int64 */
             version: number;
         };
@@ -26400,6 +26564,160 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    placesAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedOfPlace"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "save-places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceBody"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

@@ -17,24 +17,9 @@ export const stationWord: Record<StationName, string> = {
 export const stands = (order: { station: string; ended: string }): string =>
   order.ended || (stationWord[order.station as StationName] ?? 'closed')
 
-export const placeWord: Record<string, string> = {
-  front: 'Front',
-  'left-chest': 'Left chest',
-  back: 'Back',
-  'left-sleeve': 'Left sleeve',
-  'right-sleeve': 'Right sleeve',
-  'left-long-sleeve': 'Along the left sleeve',
-  'right-long-sleeve': 'Along the right sleeve',
-  nape: 'Nape',
-  'neck-label': 'Neck label',
-  'left-leg': 'Left leg',
-  'right-leg': 'Right leg',
-  'cap-front': 'Cap front',
-  'bag-face': 'Bag face',
-  'all-over': 'All over',
-  'sock-side': 'Sock side',
-  'sock-side-b': 'Sock, other side',
-}
+/** What the shop calls a place. */
+export const placeName = (places: readonly { id: string; name: string }[] | undefined, id: string): string =>
+  places?.find((p) => p.id === id)?.name ?? 'Print'
 
 export const kindWord: Record<string, string> = {
   tee: 'Tee',

@@ -3,7 +3,7 @@ import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { makeId, type Schemas } from '../../api/client'
 import { length, number } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
-import { placeWord } from '../../kit/words'
+import { placeName } from '../../kit/words'
 import { onChange } from '../../shell/live'
 import { attempt, format, reading, refresh, shop } from '../../shell/state'
 import ColourwayTrial from './ColourwayTrial.vue'
@@ -25,6 +25,7 @@ import {
 /** One print's picture on the cloth it is for: what would spoil it, marked where it is; and whose it is. */
 const props = defineProps<{
   placement: Schemas['PlacementBody']
+  places: Schemas['PlaceView'][]
   line: { styleId: string | null; colourwayId: string | null }
   cloth: string
   colourways: Schemas['Colourway'][]
@@ -158,7 +159,7 @@ defineExpose({ take })
 </script>
 
 <template>
-  <section class="art" :aria-label="`Artwork, ${placeWord[placement.place]?.toLowerCase()}`">
+  <section class="art" :aria-label="`Artwork, ${placeName(places, placement.place).toLowerCase()}`">
     <div
       class="sheet"
       :class="{ over, none: !design, large, checked: ground === 'checked', dye: ground.startsWith('dye') }"
@@ -202,7 +203,7 @@ defineExpose({ take })
         >{{
           design
             ? 'another picture'
-            : `picture for the ${placeWord[placement.place]?.toLowerCase()}? drop, paste or choose a PNG, JPEG or SVG`
+            : `picture for the ${placeName(places, placement.place).toLowerCase()}? drop, paste or choose a PNG, JPEG or SVG`
         }}<input type="file" class="sr" :accept="kinds" @change="take(($event.target as HTMLInputElement).files?.[0])"
       /></label>
     </div>

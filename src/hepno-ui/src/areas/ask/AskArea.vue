@@ -5,7 +5,7 @@ import Garment from '../../kit/Garment.vue'
 import Keys from '../../kit/Keys.vue'
 import { length, number } from '../../kit/shown'
 import Sign from '../../kit/Sign.vue'
-import { placeWord } from '../../kit/words'
+import { placeName } from '../../kit/words'
 import { typing } from '../../shell/keys'
 import { askBody, attempt, format, lineInHand, refresh, saveAsk, shop } from '../../shell/state'
 import ArtworkPart from './ArtworkPart.vue'
@@ -169,7 +169,7 @@ async function withdraw(): Promise<void> {
               <tbody>
                 <template v-for="p in line.asked.placements" :key="p.id">
                   <tr>
-                    <td>{{ placeWord[p.place] }}</td>
+                    <td>{{ placeName(line.places, p.place) }}</td>
                     <td class="fig">{{ length(p.widthIn, format()) }} × {{ length(p.heightIn, format()) }}</td>
                     <td class="fig">{{ p.coveragePercent }}%</td>
                     <td class="fig">{{ p.gradient ? 'gradient' : p.colours }}</td>
@@ -254,6 +254,7 @@ async function withdraw(): Promise<void> {
             ref="arts"
             :key="p.id"
             :placement="p"
+            :places="line.places"
             :line="line.asked"
             :cloth="cloth"
             :colourways="line.style?.colourways ?? []"

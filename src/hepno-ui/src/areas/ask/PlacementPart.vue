@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { nextTick, reactive, ref, watch } from 'vue'
+import { computed, nextTick, reactive, ref, watch } from 'vue'
 import { makeId, type Schemas } from '../../api/client'
 import NumberInput from '../../kit/NumberInput.vue'
 import { number } from '../../kit/shown'
-import { finishWord, ownWord, placeWord } from '../../kit/words'
+import { finishWord, ownWord, placeName } from '../../kit/words'
 import { format } from '../../shell/state'
 
 /** One decoration of the sentence, described by numbers. */
@@ -21,9 +21,10 @@ const emit = defineEmits<{ remove: [] }>()
 const open = ref(false)
 const first = ref<HTMLSelectElement>()
 const button = ref<HTMLButtonElement>()
+const offered = computed(() => props.places.filter((p) => p.offered))
 const fresh = (): Body => ({
   id: makeId(),
-  place: props.places.find((p) => !props.taken.includes(p.id))?.id ?? props.beneath.at(-1)?.place ?? 'front',
+  place: offered.value.find((p) => !props.taken.includes(p.id))?.id ?? props.beneath.at(-1)?.place ?? 'front',
   widthIn: 10,
   heightIn: 10,
   coveragePercent: 60,
@@ -37,9 +38,11 @@ const fresh = (): Body => ({
   stitches: null,
   finish: 'plain',
   // where every place has its print, another lies on one of them
-  onTopOf: props.places.every((p) => props.taken.includes(p.id)) ? (props.beneath.at(-1)?.id ?? null) : null,
+  onTopOf: offered.value.every((p) => props.taken.includes(p.id)) ? (props.beneath.at(-1)?.id ?? null) : null,
 })
 const draft = reactive<Body>(fresh())
+/** What the print may be moved to, and where it is. */
+const choice = computed(() => props.places.filter((p) => p.offered || p.id === draft.place))
 const unit = () => (format().metric ? 2.54 : 1)
 
 function begin(): void {
@@ -98,10 +101,11 @@ function restore(): void {
 }
 const said = (p: Body) => {
   const f = format()
-  if (p.place === 'all-over') return `${placeWord[p.place]}, ${p.gradient ? 'full colour' : `${p.colours} colours`}`
+  if (p.place === 'all-over')
+    return `${placeName(props.places, p.place)}, ${p.gradient ? 'full colour' : `${p.colours} colours`}`
   const size = `${number(p.widthIn * unit(), 2, f)} × ${number(p.heightIn * unit(), 2, f)} ${f.metric ? 'cm' : 'in'}`
   const own = p.own === 'none' ? '' : `, ${ownWord[p.own]}`
-  return `${placeWord[p.place]} ${p.bySize ? 'up to ' : ''}${size}, ${p.gradient ? 'full colour' : p.colours === 1 ? 'one colour' : `${p.colours} colours`}${own}${p.finish === 'plain' ? '' : `, ${finishWord[p.finish]}`}${p.onTopOf ? ', on top of it' : ''}`
+  return `${placeName(props.places, p.place)} ${p.bySize ? 'up to ' : ''}${size}, ${p.gradient ? 'full colour' : p.colours === 1 ? 'one colour' : `${p.colours} colours`}${own}${p.finish === 'plain' ? '' : `, ${finishWord[p.finish]}`}${p.onTopOf ? ', on top of it' : ''}`
 }
 defineExpose({ begin })
 </script>
@@ -119,10 +123,7 @@ defineExpose({ begin })
         :disabled="!!draft.onTopOf"
         @keydown.enter.prevent="submit"
       >
-        <option v-for="p in places" :key="p.id" :value="p.id" :disabled="taken.includes(p.id)">{{ p.name }}</option>
-        <option v-if="places.every((p) => p.id !== draft.place)" :value="draft.place">
-          {{ placeWord[draft.place] }}
-        </option>
+        <option v-for="p in choice" :key="p.id" :value="p.id" :disabled="taken.includes(p.id)">{{ p.name }}</option>
       </select></label
     >
     <label v-if="beneath.length > 0" class="field"

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { bare, length } from '../../kit/shown'
-import { placeWord } from '../../kit/words'
+import { placeName } from '../../kit/words'
 import { format, lineInHand } from '../../shell/state'
 import PurchaseFacts from './PurchaseFacts.vue'
 
@@ -28,7 +28,10 @@ const scale = 8
 <template>
   <section class="lot">
     <div>
-      <h2>{{ placeWord[print.place] }}{{ sizes }}: {{ purchase.quantity }} {{ purchase.unit }} of {{ sheet.name }}</h2>
+      <h2>
+        {{ placeName(lineInHand?.places, print.place) }}{{ sizes }}: {{ purchase.quantity }} {{ purchase.unit }} of
+        {{ sheet.name }}
+      </h2>
       <p class="small quiet">
         artwork {{ length(print.widthIn, f) }} × {{ length(print.heightIn, f) }} in the smallest size that holds it,
         {{ length(sheet.widthIn, f) }} × {{ length(sheet.heightIn, f) }}; {{ purchase.quantity - pieces }} spare

@@ -1,0 +1,28 @@
+using Hepno.Core.Blanks;
+
+namespace Hepno.Core.Orders;
+
+/// <summary>The largest print that the cloth itself has room for: what is larger would run over a seam or off the garment (cloth measured on the outlines, assumed).</summary>
+public static class GarmentHold
+{
+    /// <summary>The largest print at a place on a size, in.</summary>
+    /// <param name="place">The place; the garment has it.</param>
+    /// <param name="kind">The garment.</param>
+    /// <param name="size">The size.</param>
+    public static (double WidthIn, double HeightIn) Of(Place place, GarmentKind kind, string size)
+    {
+        var seam = place.Seam().Id;
+        if (seam == Places.AllOver)
+        {
+            return GarmentScale.Flat(kind, size);
+        }
+        var outline = Outline.Of(kind);
+        var cloth = (outline.Back.Cloth.GetValueOrDefault(seam) ?? outline.Front.Cloth[seam]) is [var width, var height] ? (Width: width, Height: height) : throw new InvalidDataException($"No cloth for {seam} of {kind}.");
+        var scale = GarmentScale.Of(kind, size);
+        // a small garment has small seams
+        var free = Place.SeamIn * Math.Min(1, scale);
+        var (wide, tall) = ((cloth.Width * scale) - (2 * free) - (2 * Math.Abs(place.AsideIn) * scale), (cloth.Height * scale) - place.FromSeam(size) - free);
+        // what is usual there was pressed often enough, whatever the outlines say
+        return (Math.Max(wide, place.Seam().WidthOn(size)), Math.Max(tall, place.Seam().HeightOn(size)));
+    }
+}
