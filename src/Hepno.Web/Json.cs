@@ -1,6 +1,9 @@
 using System.Buffers.Text;
+using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
+using Hepno.Core.Orders;
 
 namespace Hepno.Web;
 
@@ -18,6 +21,15 @@ internal static class Json
         json.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
         return json;
     }
+
+    /// <summary>Leaves out what only kept documents hold: they carry a placement's place as it was; a call says its key.</summary>
+    public static void WithoutPlaces(JsonSerializerOptions json) => json.TypeInfoResolver = (json.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(type =>
+    {
+        if (type.Type == typeof(Placement) && type.Properties.FirstOrDefault(p => p.AttributeProvider is PropertyInfo { Name: nameof(Placement.ShopPlace) }) is { } place)
+        {
+            type.Properties.Remove(place);
+        }
+    });
 
     /// <summary>Money on the wire: at most six decimals.</summary>
     internal sealed class SixDecimals : JsonConverter<decimal>

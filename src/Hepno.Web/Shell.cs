@@ -135,6 +135,7 @@ internal static class Shell
         {
             Json.Of(o.SerializerOptions).UnmappedMemberHandling = System.Text.Json.Serialization.JsonUnmappedMemberHandling.Disallow;
             o.SerializerOptions.Converters.Add(new Json.SixDecimals());
+            Json.WithoutPlaces(o.SerializerOptions);
             EdgeJson.Hold(o.SerializerOptions);
         });
         builder.Services.AddProblemDetails();

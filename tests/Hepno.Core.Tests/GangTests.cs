@@ -86,6 +86,33 @@ public class GangTests
         Assert.True(refused >= 1000, $"{refused} were spoiled");
     }
 
+    // rows of one print that may not turn are the least there is; where it may, no laying goes under what is said
+    [Fact]
+    public void The_floor_of_one_print_is_exact_in_rows_and_never_above_a_laying() => Gen.Select(Gen.Double[1, 14], Gen.Double[1, 14], Gen.Int[1, 60], Gen.Bool).Sample((w, h, copies, turns) =>
+    {
+        var ground = new GangGround(22, null, 0.25, 0.125);
+        var found = GangNest.Lay(ground, [new("d", w, h, copies, turns)], 1, GangNest.OnePass);
+        Assert.True(found.FloorLengthIn <= found.UsedLengthIn + 1e-6);
+        if (!turns)
+        {
+            Assert.Equal(found.FloorLengthIn, found.UsedLengthIn, 1e-3);
+        }
+    }, iter: 300);
+
+    [Theory]
+    // two across turned: 3 take two rows of 10; a mixed row of 10 and 11 fits and helps nothing
+    [InlineData(10, 11, 3, 22, 20)]
+    [InlineData(10, 11, 4, 22, 20)]
+    [InlineData(10, 11, 5, 22, 30)]
+    // one and one side by side: three rows of the longer would be 21, a column of each is 18
+    [InlineData(9, 6, 5, 15, 18)]
+    public void The_floor_of_one_print_that_may_turn(double w, double h, int copies, double wide, double length)
+    {
+        var found = GangNest.Lay(new(wide, null, 0, 0), [new("d", w, h, copies)], 1, 200);
+        Assert.Equal(length, found.UsedLengthIn, 1e-6);
+        Assert.Equal(length, found.FloorLengthIn, 1e-2);
+    }
+
     [Theory]
     [InlineData(16, 12.75, 0, 0)]
     [InlineData(25, 16, 0.25, 0.125)]

@@ -52,7 +52,6 @@ public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
             foreach (var placement in line["placements"]!.AsArray())
             {
                 placement!.AsObject().Remove("areaIn2");
-                placement.AsObject().Remove("shopPlace");
             }
         }
         foreach (var (field, value) in changes)

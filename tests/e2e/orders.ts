@@ -47,7 +47,11 @@ export function order(request: APIRequestContext, url: string, id: string) {
         request.put(`${url}/api/orders/${id}/items/${item.id}`, { data: { done: true }, ...(await version()) }),
       )
   }
+  const forget = async (line: string) =>
+    good(request.delete(`${url}/api/orders/${id}/lines/${line}/layout`, await version()))
   return {
+    /** Unsettles a line's layout. */
+    forget,
     read,
     post,
     /** Asked by the choir for twenty days from now. */

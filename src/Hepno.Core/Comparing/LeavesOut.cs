@@ -5,6 +5,9 @@ namespace Hepno.Core.Comparing;
 /// <summary>What a figure leaves out, said beside it: what nobody reckons with, and what the shop's own numbers say is nothing.</summary>
 public static class LeavesOut
 {
+    // a layout so near what nothing goes under has nothing to be searched
+    private const double Nearly = 1e-6;
+
     /// <summary>Every such thing in words.</summary>
     /// <param name="ask">The line with the rest of its order.</param>
     /// <param name="decorations">The method's plan.</param>
@@ -51,6 +54,10 @@ public static class LeavesOut
 
     private static IEnumerable<string> Unmeasured(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book)
     {
+        if (decorations.Any(d => d.Purchases.Any(p => p.Laid is { IsSettled: false, OverFloor: > Nearly })))
+        {
+            yield return "what a search saves: the prints lie as they were first laid, and are searched when the way is chosen";
+        }
         if (decorations.Any(d => d.Placement.Stitches is null && book.Stitchers.Any(m => m.Id == d.BenchId)))
         {
             yield return "the stitch file's own count: stitches are guessed from the painted area";

@@ -29,6 +29,24 @@ internal static class GangFloor
             }
             best = Math.Max(best, sum);
         }
+        return kinds is [var (one, copies)] ? Math.Max(best, OneKind(wide, one, copies)) : best;
+    }
+
+    /// <summary>
+    /// A length under which copies of one box do not go. Lines across the strip are drawn a distance d apart, as few as may be: a box h long is met by floor(h / d) of them at least, and a line meets only
+    /// what goes side by side, so there are ceil(copies / most a line pays for) lines. With d = h this is rows, and exact for boxes that may not turn.
+    /// </summary>
+    private static double OneKind(double wide, Skyline.Box box, int copies)
+    {
+        List<(int Upright, int Turned)> across = [.. Enumerable.Range(0, (int)(wide / box.W) + 1).Select(n => (n, box.MayTurn ? (int)((wide - (n * box.W)) / box.H) : 0))];
+        // what a line of whole boxes takes of the copies, where each counts as many lines as it is met by
+        double Most(double upright, double turned) => across.Max(a => (a.Upright == 0 ? 0 : a.Upright / upright) + (a.Turned == 0 ? 0 : a.Turned / turned));
+        var best = copies / Most(box.H, box.W);
+        foreach (var apart in Enumerable.Range(1, MostApart).SelectMany(n => new[] { box.H / n, box.W / n }))
+        {
+            var most = Most(Math.Floor((box.H / apart) + Eps), Math.Floor((box.W / apart) + Eps));
+            best = double.IsInfinity(most) ? best : Math.Max(best, apart * Math.Ceiling((copies / most) - Eps));
+        }
         return best;
     }
 
@@ -69,6 +87,9 @@ internal static class GangFloor
     private static double Product(double a, double b) => double.IsPositiveInfinity(a) || double.IsPositiveInfinity(b) ? double.PositiveInfinity : a * b;
 
     private const double Eps = 1e-9;
+
+    // lines nearer than this part of a box find nothing more
+    private const int MostApart = 4;
 
     // more than all roundings of a row of boxes together, in
     private const double Rounding = 1e-4;

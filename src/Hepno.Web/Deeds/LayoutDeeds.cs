@@ -11,6 +11,13 @@ namespace Hepno.Web.Deeds;
 /// <summary>What is done to a line's layout.</summary>
 internal static class LayoutDeeds
 {
+    // chance begins alike each time: the same order is laid the same
+    private const int FirstSeed = 1;
+
+    // of the two seconds of a search that is asked for: this one nobody asked for
+    private const int PartOfUsual = 8;
+    private const int FewestSteps = 300;
+
     /// <summary>Settles a layout for a line: from here estimate, quote and what is bought use it. One that is not sound is refused, with every fault.</summary>
     public static long Settle(SqliteConnection connection, LineOnFilm l, LineLayout layout, ShopBook book, long seen, Deed deed)
     {
@@ -21,6 +28,22 @@ internal static class LayoutDeeds
         RefusedException.IfAny(LineLayouts.Faults(l, layout));
         return OrderDeeds.Put(connection, l.Case, seen, deed, f => FilmTogether.Settled(f, l, layout with { Copies = Packed(layout.Copies) }, book));
     }
+
+    /// <summary>What a plan of a line is laid on, searched as long as somebody waits who chose it: the quote rests on that. Null where nothing is laid, and where it is settled.</summary>
+    public static LineLayout? Searched(SqliteConnection connection, Desk desk, string id, string lineId, string methodId, IEnumerable<DecorationPlan> plan)
+    {
+        if (plan.SelectMany(d => d.Purchases).Select(p => p.Laid).OfType<LaidPurchase>().FirstOrDefault() is not { IsSettled: false } laid)
+        {
+            return null;
+        }
+        var l = LineLayouts.Of(connection, desk, id, lineId, laid.FilmId, laid.On, methodId: methodId);
+        return LineLayouts.Searched(l, l.Layout, FirstSeed, Math.Max(FewestSteps, GangNest.UsualSteps(l.Layout.Copies.Count) / PartOfUsual), (_, _) => true);
+    }
+
+    /// <summary>Whether every layout that is settled for a line is still for the prints its way needs.</summary>
+    public static bool Hold(OrderCase c, ShopBook book) => c.Lines.All(line => c.Order.Facts.LayoutOf(line.Asked.Id) is not { } layout || line.InHand is not { } inHand || Holds(layout, LaidOn.Of(LineLayouts.MethodOf(line), inHand, book)));
+
+    private static bool Holds(LineLayout layout, LaidOn on) => on.Lists.All(x => x.Id != layout.FilmId) || layout.IsFor([.. LineLayouts.PrintsOn(layout.FilmId, on.Part, on).Select(p => p.Design)]);
 
     /// <summary>Forgets a line's layout: the usual orders are reckoned with again.</summary>
     public static long Forget(SqliteConnection connection, LineOnFilm l, long seen, Deed deed) => l.Case.Standing.Station >= Station.Gather ? throw new RefusedException(409, "not-there", $"The quote of {l.Case.Order.Code} is sent: its film is bought as it is laid.", "Lay it otherwise instead.")

@@ -2,6 +2,7 @@ using Hepno.Core.Blanks;
 using System.Text.Json;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
+using Hepno.Core.Gang;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
@@ -27,7 +28,7 @@ internal static class OrderDeeds
     private const int MostOffered = 3;
     private const decimal MostEach = 100_000;
 
-    /// <summary>Chooses a line's method; a layout settled for another method is settled no longer.</summary>
+    /// <summary>Chooses a line's method, and lays out what it buys.</summary>
     public static long Choose(SqliteConnection connection, Desk desk, string id, string? lineId, string methodId, long seen, Deed deed, string why = "")
     {
         var book = desk.Book(connection);
@@ -39,9 +40,10 @@ internal static class OrderDeeds
         {
             throw new RefusedException(409, "incomplete", "There is no press on the Floor.", "Add a press on the Floor.");
         }
-        if (method.Answer(line.InHand!, book) is { Decorations.Count: 0 } cannot)
+        var answer = method.Answer(line.InHand!, book);
+        if (answer.Decorations.Count == 0)
         {
-            var reason = cannot.Verdict.Reasons.First(r => r.Kind == VerdictKind.No);
+            var reason = answer.Verdict.Reasons.First(r => r.Kind == VerdictKind.No);
             throw new RefusedException(409, "method-unfit", $"{method.Name}: {reason.Sentence}.", $"Would work: {reason.WouldWork}.", "methodId");
         }
         if (why.Length > MostWhy)
@@ -50,7 +52,8 @@ internal static class OrderDeeds
         }
         // what it was held against is kept as it stood then: prices change
         var kept = desk.Compare(c, line, null, book, desk.Open(connection, book), false, method as Mixed) is { } comparison ? Advice.Kept(comparison, method.Id, why.Trim(), book.Numbers.Format) : why.Trim();
-        return Put(connection, c, seen, deed, f => f with { Decisions = [.. f.Decisions.Where(d => d.LineId != line.Asked.Id), new(line.Asked.Id, method.Id, deed.At, Why: kept)], LaidOutAt = line.Decision?.MethodId == method.Id ? f.LaidOutAt : null });
+        var searched = LayoutDeeds.Searched(connection, desk, id, line.Asked.Id, method.Id, answer.Decorations);
+        return Put(connection, c, seen, deed, f => With(f, searched is null ? [] : [searched]) with { Decisions = [.. f.Decisions.Where(d => d.LineId != line.Asked.Id), new(line.Asked.Id, method.Id, deed.At, Why: kept)], LaidOutAt = line.Decision?.MethodId == method.Id ? f.LaidOutAt : null });
     }
 
     /// <summary>Says the price of a piece of a line, or leaves it to the policy again (null).</summary>
@@ -115,11 +118,12 @@ internal static class OrderDeeds
         var c = desk.Case(connection, id, desk.Book(connection));
         Before(c, c.Lines.FirstOrDefault(l => l.InHand is null) ?? c.Lines[0], "lay it out");
         var quoted = desk.Quoted(c, desk.Book(connection), connection);
-        // what is drawn now is what is bought: a layout nobody changed is settled as it is
-        var layouts = quoted.Lines.Select(l => (l.LineId, Laid: l.Band.Decorations.SelectMany(d => d.Purchases).FirstOrDefault(p => p.Laid is not null)?.Laid)).Where(l => l.Laid is { IsSettled: false })
-            .Select(l => LineLayouts.Of(connection, desk, id, l.LineId, l.Laid!.FilmId, l.Laid.On).Layout).ToList();
-        return Put(connection, c, seen, deed, f => f with { LaidOutAt = deed.At, Layouts = layouts.Count == 0 ? f.Layouts : [.. (f.Layouts ?? []).Where(x => layouts.All(n => n.LineId != x.LineId)), .. layouts] });
+        // what is quoted rests on a searched layout; one that somebody settled stays as it is
+        var layouts = quoted.Lines.Select(l => LayoutDeeds.Searched(connection, desk, id, l.LineId, l.Band.MethodId, l.Band.Decorations)).OfType<LineLayout>().ToList();
+        return Put(connection, c, seen, deed, f => With(f, layouts) with { LaidOutAt = deed.At });
     }
+
+    private static OrderFacts With(OrderFacts f, List<LineLayout> layouts) => layouts.Count == 0 ? f : f with { Layouts = [.. (f.Layouts ?? []).Where(x => layouts.All(n => n.LineId != x.LineId)), .. layouts] };
 
     /// <summary>Sends the quote: from here its figures are frozen.</summary>
     public static long Send(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
@@ -131,6 +135,10 @@ internal static class OrderDeeds
             throw new RefusedException(409, "not-there", c.Quote is not null ? $"The quote of {c.Order.Code} is already sent." : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.", c.Quote is not null ? "Withdraw it to send another." : "Finish that first.");
         }
         var frozen = desk.Quoted(c, book, connection);
+        if (frozen.Lines.Any(l => l.Band.Decorations.Any(d => d.Purchases.Any(p => p.Laid is { IsSettled: false }))))
+        {
+            throw new RefusedException(409, "not-laid-out", $"{c.Order.Code} is not laid out as its prints are now.", "Lay it out again: the quote rests on what is bought.");
+        }
         var version = Put(connection, c, seen, deed with { Undoable = false }, f => f);
         QuoteStore.Send(connection, new StoredQuote($"{id}-{version}", id, deed.At, null), JsonSerializer.Serialize(frozen, Json.Frozen), QuotePdf.Print(frozen.Document), frozen.Figures());
         MadeStore.Put(connection, $"{id}-{version}", frozen.Designs());

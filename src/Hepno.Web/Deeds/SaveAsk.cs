@@ -33,6 +33,11 @@ internal static class SaveAsk
         {
             order = order with { Facts = known(order) };
         }
+        if (order.Facts is { LaidOutAt: not null, Layouts: not null } && !LayoutDeeds.Hold(desk.Draft(connection, order, book), book))
+        {
+            // other prints are bought now: they are looked at before they are quoted
+            order = order with { Facts = order.Facts with { LaidOutAt = null } };
+        }
         var version = Aggregates.Orders.Put(connection, order, seen, deed);
         return new(order, version);
     }

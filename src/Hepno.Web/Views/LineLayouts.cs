@@ -47,14 +47,14 @@ internal static class LineLayouts
     private const int MostRoom = 200;
     private const double Rounding = 1e-6;
 
-    /// <summary>A line on the film asked for, else on the one settled, else on the cheapest; by its prints' outlines or boxes as said, else as settled. Refused where nothing is sold for layouts or its prints do not go on it.</summary>
-    public static LineOnFilm Of(SqliteConnection connection, Desk desk, string id, string? lineId, string? filmId, string? on, bool? byOutline = null)
+    /// <summary>A line on the film asked for, else on the one settled, else on the cheapest; by its prints' outlines or boxes as said, else as settled; by its own way, or by another that is chosen. Refused where nothing is sold for layouts or its prints do not go on it.</summary>
+    public static LineOnFilm Of(SqliteConnection connection, Desk desk, string id, string? lineId, string? filmId, string? on, bool? byOutline = null, string? methodId = null)
     {
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
         var line = c.Line(lineId);
         var inHand = (line.Frozen is null ? line.InHand : c.Frozen!.InHand(line.Frozen) with { Drawer = c.Order.Facts.Drawer?.Where(d => d.LineId == line.Asked.Id).ToList() }) ?? throw new RefusedException(409, "incomplete", $"{c.Order.Code} cannot be laid out yet: {c.Standing.Missing[0].Text}.", "Finish the ask first.");
-        var laidOn = LaidOn.Of(MethodOf(line), inHand, book);
+        var laidOn = LaidOn.Of(methodId ?? MethodOf(line), inHand, book);
         inHand = laidOn.Part;
         var settled = c.Order.Facts.LayoutOf(line.Asked.Id);
         // what was settled on is taken while the Shelf has it
@@ -255,7 +255,8 @@ internal static class LineLayouts
         [.. laidOn.Lists.SelectMany(film => film.Grounds().Select(g => Choice(film, g, LaidFilm.Of(PrintsOn(film.Id, l.InHand, laidOn), g, null)?.Bill.Cost, book.Numbers.Format))).OrderBy(x => x.Cost?.Value ?? decimal.MaxValue)];
     }
 
-    private static IReadOnlyList<LaidPrint> PrintsOn(string filmId, AskInHand inHand, LaidOn on) => [.. LaidPrint.Of(inHand, on.Failure, filmId).Where(p => p.Count > 0)];
+    /// <summary>What a line needs of a film.</summary>
+    public static IReadOnlyList<LaidPrint> PrintsOn(string filmId, AskInHand inHand, LaidOn on) => [.. LaidPrint.Of(inHand, on.Failure, filmId).Where(p => p.Count > 0)];
 
     private static LayoutChoice Choice(TransferPriceList film, FilmGround on, Figure? cost, FigureFormat f) => new(film.Id, on.Key, Text(film, on, f), cost, cost is null ? "a print does not go on it, or there are more than one layout holds" : "");
 }

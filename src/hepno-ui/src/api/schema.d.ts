@@ -9087,7 +9087,6 @@ export interface components {
             onTopOf: null | string;
             /** @description The finish of vinyl it is to have; plain where nothing is said, and by any way then. */
             finish: components["schemas"]["VinylFinish"];
-            shopPlace: null | components["schemas"]["Place"];
             /**
              * Format: double
              * @description Area of the bounding box, in².

@@ -341,6 +341,9 @@ async function withdraw(): Promise<void> {
   padding: 5px 8px 5px 0;
   border-bottom: 1px solid var(--rule);
 }
+.prints td.fig {
+  white-space: nowrap;
+}
 .onsize td {
   color: var(--ink-2);
   font-size: 13px;
