@@ -10,7 +10,11 @@ internal static class BestOrder
         var steps = job.Chain.ToList();
         var presses = job.Presses.Count;
         var opensItself = job.Presses[0].OpensItself;
-        var pass = job.Before.Select(_ => 0).Concat(job.Passes.SelectMany((p, i) => p.Steps.Select(_ => i))).Concat(job.After.Select(_ => 0)).ToArray();
+        var pass = job
+            .Before.Select(_ => 0)
+            .Concat(job.Passes.SelectMany((p, i) => p.Steps.Select(_ => i)))
+            .Concat(job.After.Select(_ => 0))
+            .ToArray();
         List<IntervalVar> hands = [];
         var held = Enumerable.Range(0, presses).Select(_ => new List<IntervalVar>()).ToArray();
         List<IntervalVar> rack = [];
@@ -72,7 +76,15 @@ internal static class BestOrder
             // each stay on a press
             for (var i = 0; i < steps.Count; i++)
             {
-                if (!steps[i].Press || !(i == 0 || !steps[i - 1].Press || steps[i - 1].Code == "unload" || (steps[i].Code == "thread" && i > 0)))
+                if (
+                    !steps[i].Press
+                    || !(
+                        i == 0
+                        || !steps[i - 1].Press
+                        || steps[i - 1].Code == "unload"
+                        || (steps[i].Code == "thread" && i > 0)
+                    )
+                )
                 {
                     continue;
                 }
@@ -113,9 +125,14 @@ internal static class BestOrder
             cooling.AddDemand(r, 1);
         }
         model.Minimize(end);
-        var solver = new CpSolver { StringParameters = "num_workers:2,max_deterministic_time:20,random_seed:1,max_time_in_seconds:30" };
+        var solver = new CpSolver
+        {
+            StringParameters = "num_workers:2,max_deterministic_time:20,random_seed:1,max_time_in_seconds:30",
+        };
         var status = solver.Solve(model);
-        return status is CpSolverStatus.Optimal or CpSolverStatus.Feasible ? ((long)solver.ObjectiveValue, (long)Math.Ceiling(solver.BestObjectiveBound - 1e-6)) : (-1, -1);
+        return status is CpSolverStatus.Optimal or CpSolverStatus.Feasible
+            ? ((long)solver.ObjectiveValue, (long)Math.Ceiling(solver.BestObjectiveBound - 1e-6))
+            : (-1, -1);
     }
 
     private static bool FloorDwell(WorkStep s) => s is { Hands: false, Press: true, ByItself: false };

@@ -23,7 +23,16 @@ using (var transaction = connection.BeginTransaction())
     var customer = Texts("SELECT customer_id FROM orders WHERE handed_at IS NOT NULL LIMIT 1")[0];
     for (var i = 0; i < Customers; i++)
     {
-        Copy("customer", $"id = '{customer}'", new() { ["id"] = $"'c{i}'", ["name"] = $"'Customer {i} of Quay {i % 97}'", ["search"] = $"'customer {i} of quay {i % 97}'" });
+        Copy(
+            "customer",
+            $"id = '{customer}'",
+            new()
+            {
+                ["id"] = $"'c{i}'",
+                ["name"] = $"'Customer {i} of Quay {i % 97}'",
+                ["search"] = $"'customer {i} of quay {i % 97}'",
+            }
+        );
     }
     var number = (long)Scalar("SELECT max(number) FROM orders")!;
     var dice = new Random(1);
@@ -32,35 +41,95 @@ using (var transaction = connection.BeginTransaction())
         var (source, id) = (sources[i % sources.Count], $"y{i}");
         // three years, evenly
         var at = $"'{now.AddDays(-1 - (1095.0 * i / many)):yyyy-MM-dd'T'HH:mm:ss.fff'Z'}'";
-        Copy("orders", $"id = '{source}'", new() { ["id"] = $"'{id}'", ["number"] = $"{++number}", ["customer_id"] = $"'c{i % Customers}'", ["created_at"] = at, ["handed_at"] = at, ["closed_at"] = at });
-        foreach (var table in Texts("SELECT m.name FROM sqlite_schema m JOIN pragma_table_info(m.name) t ON t.name = 'order_id' WHERE m.type = 'table'").Where(t => t is not ("quote" or "run_event" or "learned_order" or "learned_part")))
+        Copy(
+            "orders",
+            $"id = '{source}'",
+            new()
+            {
+                ["id"] = $"'{id}'",
+                ["number"] = $"{++number}",
+                ["customer_id"] = $"'c{i % Customers}'",
+                ["created_at"] = at,
+                ["handed_at"] = at,
+                ["closed_at"] = at,
+            }
+        );
+        foreach (
+            var table in Texts(
+                    "SELECT m.name FROM sqlite_schema m JOIN pragma_table_info(m.name) t ON t.name = 'order_id' WHERE m.type = 'table'"
+                )
+                .Where(t => t is not ("quote" or "run_event" or "learned_order" or "learned_part"))
+        )
         {
             Copy(table, $"order_id = '{source}'", new() { ["order_id"] = $"'{id}'" });
         }
-        Copy("quote", $"order_id = '{source}' AND withdrawn_at IS NULL", new() { ["id"] = $"'{id}-q'", ["order_id"] = $"'{id}'", ["sent_at"] = at });
+        Copy(
+            "quote",
+            $"order_id = '{source}' AND withdrawn_at IS NULL",
+            new()
+            {
+                ["id"] = $"'{id}-q'",
+                ["order_id"] = $"'{id}'",
+                ["sent_at"] = at,
+            }
+        );
         foreach (var table in (string[])["quote_line", "quote_design"])
         {
-            Copy(table, $"quote_id = (SELECT id FROM quote WHERE order_id = '{source}' AND withdrawn_at IS NULL)", new() { ["quote_id"] = $"'{id}-q'" });
+            Copy(
+                table,
+                $"quote_id = (SELECT id FROM quote WHERE order_id = '{source}' AND withdrawn_at IS NULL)",
+                new() { ["quote_id"] = $"'{id}-q'" }
+            );
         }
-        Copy("run_event", $"order_id = '{source}'", new() { ["seq"] = "NULL", ["order_id"] = $"'{id}'", ["event_id"] = $"'{id}-' || event_id", ["takes_back"] = $"'{id}-' || takes_back", ["received_at"] = at });
-        Copy("run_lap", $"event_id IN (SELECT event_id FROM run_event WHERE order_id = '{source}')", new() { ["event_id"] = $"'{id}-' || event_id" });
-        Copy("history", $"kind = 'order' AND id = '{source}'", new() { ["seq"] = "NULL", ["id"] = $"'{id}'", ["at"] = at });
+        Copy(
+            "run_event",
+            $"order_id = '{source}'",
+            new()
+            {
+                ["seq"] = "NULL",
+                ["order_id"] = $"'{id}'",
+                ["event_id"] = $"'{id}-' || event_id",
+                ["takes_back"] = $"'{id}-' || takes_back",
+                ["received_at"] = at,
+            }
+        );
+        Copy(
+            "run_lap",
+            $"event_id IN (SELECT event_id FROM run_event WHERE order_id = '{source}')",
+            new() { ["event_id"] = $"'{id}-' || event_id" }
+        );
+        Copy(
+            "history",
+            $"kind = 'order' AND id = '{source}'",
+            new()
+            {
+                ["seq"] = "NULL",
+                ["id"] = $"'{id}'",
+                ["at"] = at,
+            }
+        );
         if (i % Pictured == 0)
         {
             var picture = new byte[PictureBytes];
             dice.NextBytes(picture);
             var hash = KeptFiles.Keep(folder, picture);
-            Run($"INSERT INTO order_attachment (order_id, position, id, name, hash, bytes, at) VALUES ('{id}', 90, 'a', 'picture.bin', '{hash}', {PictureBytes}, {at})");
+            Run(
+                $"INSERT INTO order_attachment (order_id, position, id, name, hash, bytes, at) VALUES ('{id}', 90, 'a', 'picture.bin', '{hash}', {PictureBytes}, {at})"
+            );
         }
     }
     transaction.Commit();
 }
-Console.WriteLine($"{Scalar("SELECT count(*) FROM orders")} orders, {Scalar("SELECT count(*) FROM quote")} quotes, {Scalar("SELECT count(*) FROM run_event")} verdicts, {Scalar("SELECT count(*) FROM history")} states, {new FileInfo(Db.File(folder)).Length / 1_000_000} MB");
+Console.WriteLine(
+    $"{Scalar("SELECT count(*) FROM orders")} orders, {Scalar("SELECT count(*) FROM quote")} quotes, {Scalar("SELECT count(*) FROM run_event")} verdicts, {Scalar("SELECT count(*) FROM history")} states, {new FileInfo(Db.File(folder)).Length / 1_000_000} MB"
+);
 
 void Copy(string table, string where, Dictionary<string, string> with)
 {
     var columns = Columns(table);
-    Run($"INSERT INTO {table} ({string.Join(", ", columns)}) SELECT {string.Join(", ", columns.Select(c => with.GetValueOrDefault(c, c)))} FROM {table} WHERE {where}");
+    Run(
+        $"INSERT INTO {table} ({string.Join(", ", columns)}) SELECT {string.Join(", ", columns.Select(c => with.GetValueOrDefault(c, c)))} FROM {table} WHERE {where}"
+    );
 }
 
 List<string> Columns(string table)
@@ -113,8 +182,12 @@ internal static class FirstVersion
         using var connection = new SqliteConnection($"Data Source={Db.File(folder)};Pooling=False");
         connection.Open();
         using var command = connection.CreateCommand();
-        var rows = string.Join(", ", Enumerable.Range(0, customers).Select(i => $"('c{i}', 1, 'Customer {i}', '', 'customer {i}')"));
-        command.CommandText = $"PRAGMA journal_mode = WAL; {File.ReadAllText("src/Hepno.Store/Migrations/0001-first.sql")}; PRAGMA user_version = 1; INSERT INTO customer (id, version, name, contact, search) VALUES {rows}";
+        var rows = string.Join(
+            ", ",
+            Enumerable.Range(0, customers).Select(i => $"('c{i}', 1, 'Customer {i}', '', 'customer {i}')")
+        );
+        command.CommandText =
+            $"PRAGMA journal_mode = WAL; {File.ReadAllText("src/Hepno.Store/Migrations/0001-first.sql")}; PRAGMA user_version = 1; INSERT INTO customer (id, version, name, contact, search) VALUES {rows}";
         command.ExecuteNonQuery();
     }
 }

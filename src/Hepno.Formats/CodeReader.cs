@@ -14,7 +14,8 @@ public static class CodeReader
     private const double SurePx = 10;
 
     /// <summary>How far each way of printing spreads an edge, mm (assumed).</summary>
-    public static IReadOnlyList<(string Way, double Mm)> Spreads { get; } = [("film", 0.1), ("dye", 0.15), ("screened transfers", 0.3)];
+    public static IReadOnlyList<(string Way, double Mm)> Spreads { get; } =
+    [("film", 0.1), ("dye", 0.15), ("screened transfers", 0.3)];
 
     /// <summary>What the code says when its edges are spread, or null when it is not read any more.</summary>
     /// <param name="raster">The picture.</param>
@@ -70,8 +71,16 @@ public static class CodeReader
         // the middles of the three marks lie three and a half squares inside the code
         var (left, top) = (finders.Min(f => f.X) - (3.5 * module), finders.Min(f => f.Y) - (3.5 * module));
         var (right, bottom) = (finders.Max(f => f.X) + (3.5 * module), finders.Max(f => f.Y) + (3.5 * module));
-        PixelBox box = new((int)Math.Max(0, left * shrink), (int)Math.Max(0, top * shrink), (int)((right - left) * shrink), (int)((bottom - top) * shrink));
-        return new(result.Text, module * shrink, box, FoundCode.IsOnGround(raster, module * shrink, box)) { Mirrored = IsMirrored(result.ResultPoints) };
+        PixelBox box = new(
+            (int)Math.Max(0, left * shrink),
+            (int)Math.Max(0, top * shrink),
+            (int)((right - left) * shrink),
+            (int)((bottom - top) * shrink)
+        );
+        return new(result.Text, module * shrink, box, FoundCode.IsOnGround(raster, module * shrink, box))
+        {
+            Mirrored = IsMirrored(result.ResultPoints),
+        };
     }
 
     // the marks are said as bottom left, top left, top right of the code as it reads: round the other way where it had to be turned over
@@ -86,7 +95,13 @@ public static class CodeReader
     {
         var source = new RGBLuminanceSource(grey, w, h, RGBLuminanceSource.BitmapFormat.Gray8);
         return new Binarizer[] { new HybridBinarizer(source), new GlobalHistogramBinarizer(source) }
-            .Select(b => new QRCodeReader().decode(new BinaryBitmap(b), new Dictionary<DecodeHintType, object> { [DecodeHintType.TRY_HARDER] = true })).FirstOrDefault(r => r is not null);
+            .Select(b =>
+                new QRCodeReader().decode(
+                    new BinaryBitmap(b),
+                    new Dictionary<DecodeHintType, object> { [DecodeHintType.TRY_HARDER] = true }
+                )
+            )
+            .FirstOrDefault(r => r is not null);
     }
 
     private static (int Width, int Height, byte[] Grey) Grey(Raster r, int shrink)
@@ -104,7 +119,10 @@ public static class CodeReader
                     {
                         var i = ((((y * shrink) + dy) * r.Width) + (x * shrink) + dx) * 4;
                         var a = r.Rgba[i + 3];
-                        sum += ((((r.Rgba[i] * 77) + (r.Rgba[i + 1] * 151) + (r.Rgba[i + 2] * 28)) >> 8) * a / 255) + 255 - a;
+                        sum +=
+                            ((((r.Rgba[i] * 77) + (r.Rgba[i + 1] * 151) + (r.Rgba[i + 2] * 28)) >> 8) * a / 255)
+                            + 255
+                            - a;
                     }
                 }
                 grey[(y * w) + x] = (byte)(sum / (shrink * shrink));

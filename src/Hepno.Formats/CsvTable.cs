@@ -27,7 +27,9 @@ public static class CsvTable
     public static IReadOnlyList<string> Head(string text)
     {
         using var csv = Open(text);
-        return csv.Read() && csv.ReadHeader() ? [.. csv.HeaderRecord!.Select(h => h.Trim()).Where(h => h.Length > 0)] : [];
+        return csv.Read() && csv.ReadHeader()
+            ? [.. csv.HeaderRecord!.Select(h => h.Trim()).Where(h => h.Length > 0)]
+            : [];
     }
 
     /// <summary>Reads a table; further columns are let be.</summary>
@@ -35,7 +37,11 @@ public static class CsvTable
     /// <param name="needed">Columns that must be there.</param>
     /// <param name="called">What the file calls a column, where it is another name; null for nothing.</param>
     /// <exception cref="NotATableException">A column is missing, or a row cannot be read.</exception>
-    public static IReadOnlyList<CsvRow> Read(string text, IReadOnlyList<string> needed, IReadOnlyDictionary<string, string>? called = null)
+    public static IReadOnlyList<CsvRow> Read(
+        string text,
+        IReadOnlyList<string> needed,
+        IReadOnlyDictionary<string, string>? called = null
+    )
     {
         using var csv = Open(text);
         if (!csv.Read() || !csv.ReadHeader())
@@ -44,10 +50,14 @@ public static class CsvTable
         }
         var ours = (called ?? new Dictionary<string, string>()).ToDictionary(c => Key(c.Value), c => c.Key);
         // a column that stands for another is not read under its own name
-        var columns = csv.HeaderRecord!.Select(Key).Select(k => ours.GetValueOrDefault(k) ?? (ours.ContainsValue(k) ? $"({k})" : k)).ToList();
+        var columns = csv.HeaderRecord!.Select(Key)
+            .Select(k => ours.GetValueOrDefault(k) ?? (ours.ContainsValue(k) ? $"({k})" : k))
+            .ToList();
         if (needed.Where(n => !columns.Contains(n)).ToList() is { Count: > 0 } missing)
         {
-            throw new NotATableException($"The column {string.Join(", ", missing)} is missing; the head has {string.Join(", ", columns)}.");
+            throw new NotATableException(
+                $"The column {string.Join(", ", missing)} is missing; the head has {string.Join(", ", columns)}."
+            );
         }
         var rows = new List<CsvRow>();
         while (csv.Read())
@@ -56,7 +66,10 @@ public static class CsvTable
             {
                 throw new NotATableException($"More than {MostRows} rows.");
             }
-            var cells = columns.Select((c, i) => (c, csv.TryGetField<string>(i, out var v) ? v ?? "" : "")).DistinctBy(x => x.c).ToDictionary(x => x.c, x => x.Item2);
+            var cells = columns
+                .Select((c, i) => (c, csv.TryGetField<string>(i, out var v) ? v ?? "" : ""))
+                .DistinctBy(x => x.c)
+                .ToDictionary(x => x.c, x => x.Item2);
             if (cells.Values.Any(v => v.Trim().Length > 0))
             {
                 rows.Add(new(csv.Parser.RawRow, cells));
@@ -82,7 +95,10 @@ public static class CsvTable
     {
         using var text = new StringWriter(CultureInfo.InvariantCulture) { NewLine = "\r\n" };
         // a cell that a spreadsheet would run as a formula is written as text
-        using var csv = new CsvWriter(text, new CsvConfiguration(CultureInfo.InvariantCulture) { InjectionOptions = InjectionOptions.Escape });
+        using var csv = new CsvWriter(
+            text,
+            new CsvConfiguration(CultureInfo.InvariantCulture) { InjectionOptions = InjectionOptions.Escape }
+        );
         foreach (var row in rows.Prepend(columns))
         {
             foreach (var cell in row)
@@ -100,7 +116,17 @@ public static class CsvTable
     {
         var whole = text.TrimStart('\uFEFF');
         var head = whole.Split('\n', 2)[0];
-        return new(new StringReader(whole), new CsvConfiguration(CultureInfo.InvariantCulture) { Delimiter = Delimiters.MaxBy(d => head.Split(d).Length)!, BadDataFound = null, MissingFieldFound = null, IgnoreBlankLines = !blanks, PrepareHeaderForMatch = a => Key(a.Header) });
+        return new(
+            new StringReader(whole),
+            new CsvConfiguration(CultureInfo.InvariantCulture)
+            {
+                Delimiter = Delimiters.MaxBy(d => head.Split(d).Length)!,
+                BadDataFound = null,
+                MissingFieldFound = null,
+                IgnoreBlankLines = !blanks,
+                PrepareHeaderForMatch = a => Key(a.Header),
+            }
+        );
     }
 
     /// <summary>A column's name as it is compared: case and blanks aside.</summary>

@@ -25,7 +25,14 @@ public sealed record DayPress(string Press, string SwitchOn, IReadOnlyList<DayBa
 /// <param name="Printed">When it was printed.</param>
 /// <param name="Presses">Presses.</param>
 /// <param name="Waits">What has no place on this day, a sentence each.</param>
-public sealed record DaySheet(string Paper, string Shop, string Day, string Printed, IReadOnlyList<DayPress> Presses, IReadOnlyList<string> Waits);
+public sealed record DaySheet(
+    string Paper,
+    string Shop,
+    string Day,
+    string Printed,
+    IReadOnlyList<DayPress> Presses,
+    IReadOnlyList<string> Waits
+);
 
 /// <summary>Prints the day at the presses, to hang beside them.</summary>
 public static class DaySheetPdf
@@ -61,7 +68,15 @@ public static class DaySheetPdf
                             s.Paragraph(b.What, s.Left + 110, s.Y + 15, s.Right - s.Left - 290, 10.5, 12.5);
                         });
                         s.Cell(() => s.Text(b.Heat, s.Right - 168, s.Y, 11));
-                        s.Cell(() => s.Text(b.Note.Length > 0 ? $"{b.Who} {b.Note}".Trim() : b.Who, s.Right - 168, s.Y + 15, 10.5, colour: Sheet.Quiet));
+                        s.Cell(() =>
+                            s.Text(
+                                b.Note.Length > 0 ? $"{b.Who} {b.Note}".Trim() : b.Who,
+                                s.Right - 168,
+                                s.Y + 15,
+                                10.5,
+                                colour: Sheet.Quiet
+                            )
+                        );
                     });
                     s.Y += RowHeight;
                 }

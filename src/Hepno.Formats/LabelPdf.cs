@@ -10,7 +10,15 @@ namespace Hepno.Formats;
 /// <param name="Order">The order's number.</param>
 /// <param name="Parcel">Which of how many.</param>
 /// <param name="Weight">Weight; may be empty.</param>
-public sealed record AddressLabel(string From, string FromLine, string To, IReadOnlyList<string> Lines, string Order, string Parcel, string Weight);
+public sealed record AddressLabel(
+    string From,
+    string FromLine,
+    string To,
+    IReadOnlyList<string> Lines,
+    string Order,
+    string Parcel,
+    string Weight
+);
 
 /// <summary>How to look after a print, on a card for the parcel.</summary>
 /// <param name="Shop">The shop's name.</param>
@@ -36,7 +44,9 @@ public static class LabelPdf
             s.Text(l.From, s.Left, 34, 11, bold: true);
             s.Paragraph(l.FromLine, s.Left, 48, s.Right - s.Left, 9, 11, colour: Sheet.Quiet);
             s.Line(76, 1.5);
-            s.Element(PdfBlockLevelElementTag.Heading1, () => s.Y = s.Paragraph(l.To, s.Left, 130, s.Right - s.Left, 20, 23, bold: true));
+            s.Element(PdfBlockLevelElementTag.Heading1, () =>
+                s.Y = s.Paragraph(l.To, s.Left, 130, s.Right - s.Left, 20, 23, bold: true)
+            );
             foreach (var line in l.Lines.Where(x => x != l.To))
             {
                 s.Y = s.Paragraph(line, s.Left, s.Y + 22, s.Right - s.Left, 16, 19);
@@ -61,7 +71,15 @@ public static class LabelPdf
             s.Y = s.Paragraph(rule, s.Left, s.Y + 24, s.Right - s.Left, 14, 18);
         }
         s.Line(372, 0.75);
-        s.Paragraph($"Something wrong with it? We put it right. {c.Contact}", s.Left, 394, s.Right - s.Left, 10.5, 13.5, colour: Sheet.Quiet);
+        s.Paragraph(
+            $"Something wrong with it? We put it right. {c.Contact}",
+            s.Left,
+            394,
+            s.Right - s.Left,
+            10.5,
+            13.5,
+            colour: Sheet.Quiet
+        );
         return s.Bytes();
     }
 }

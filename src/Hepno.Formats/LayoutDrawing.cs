@@ -26,24 +26,53 @@ public static class LayoutDrawing
     private const double SameIn = 0.02;
 
     // drawn only where something uses them, or not at all
-    private static readonly HashSet<string> Hidden = ["defs", "symbol", "clipPath", "mask", "pattern", "marker", "metadata"];
+    private static readonly HashSet<string> Hidden =
+    [
+        "defs",
+        "symbol",
+        "clipPath",
+        "mask",
+        "pattern",
+        "marker",
+        "metadata",
+    ];
 
     /// <summary>Its boxes.</summary>
     /// <exception cref="NotATableException">It is no drawing, does not say how large it is, or a box lies askew.</exception>
     public static IReadOnlyList<DrawnBox> Read(string text)
     {
         var root = Parsed(text);
-        if (root.Name.LocalName != "svg" || Inches((string?)root.Attribute("width")) is not { } width || width <= 0 || View((string?)root.Attribute("viewBox")) is not { } view)
+        if (
+            root.Name.LocalName != "svg"
+            || Inches((string?)root.Attribute("width")) is not { } width
+            || width <= 0
+            || View((string?)root.Attribute("viewBox")) is not { } view
+        )
         {
-            throw new NotATableException("The drawing does not say how large it is: a width with its unit and a viewBox.");
+            throw new NotATableException(
+                "The drawing does not say how large it is: a width with its unit and a viewBox."
+            );
         }
         var scale = width / view.Width;
-        var ids = root.Descendants().Where(e => e.Attribute("id") is not null).GroupBy(e => (string)e.Attribute("id")!).ToDictionary(g => g.Key, g => g.First());
+        var ids = root.Descendants()
+            .Where(e => e.Attribute("id") is not null)
+            .GroupBy(e => (string)e.Attribute("id")!)
+            .ToDictionary(g => g.Key, g => g.First());
         List<(DrawnBox Box, bool IsNamed)> all = [];
         var looked = 0;
         Collect(root.Elements(), new(scale, 0, 0, scale, -view.Left * scale, -view.Top * scale), null, 0);
         var named = all.Where(b => b.IsNamed).Select(b => b.Box).ToList();
-        return Once(named.Count > 0 ? named : [.. all.Select(b => b.Box).Where(b => b.WidthIn < (view.Width * scale) - SameIn || b.HeightIn < (view.Height * scale) - SameIn)]);
+        return Once(
+            named.Count > 0
+                ? named
+                :
+                [
+                    .. all.Select(b => b.Box)
+                        .Where(b =>
+                            b.WidthIn < (view.Width * scale) - SameIn || b.HeightIn < (view.Height * scale) - SameIn
+                        ),
+                ]
+        );
 
         void Collect(IEnumerable<XElement> elements, SvgTransform outer, (string Key, bool IsNamed)? of, int depth)
         {
@@ -52,7 +81,9 @@ public static class LayoutDrawing
                 // what uses itself never ends
                 if (depth > Deepest || ++looked > MostParts || all.Count > MostBoxes)
                 {
-                    throw new NotATableException($"The drawing is nested deeper than {Deepest} groups, or has more than {MostBoxes} boxes or {MostParts} parts.");
+                    throw new NotATableException(
+                        $"The drawing is nested deeper than {Deepest} groups, or has more than {MostBoxes} boxes or {MostParts} parts."
+                    );
                 }
                 var name = e.Name.LocalName;
                 if (Hidden.Contains(name))
@@ -60,15 +91,30 @@ public static class LayoutDrawing
                     continue;
                 }
                 var design = (string?)e.Attribute("data-design");
-                var key = design is not null ? (design, true) : of is { IsNamed: true } ? of : e.Attribute("id") is { } id ? (id.Value, false) : of;
+                var key =
+                    design is not null ? (design, true)
+                    : of is { IsNamed: true } ? of
+                    : e.Attribute("id") is { } id ? (id.Value, false)
+                    : of;
                 var at = outer.After(SvgTransform.Of((string?)e.Attribute("transform")));
                 if (name is "rect" or "image")
                 {
                     all.Add((Box(e, at, key?.Key ?? ""), key?.IsNamed == true));
                 }
-                else if (name == "use" && ids.TryGetValue((e.Attributes().FirstOrDefault(a => a.Name.LocalName == "href")?.Value ?? "").TrimStart('#'), out var used))
+                else if (
+                    name == "use"
+                    && ids.TryGetValue(
+                        (e.Attributes().FirstOrDefault(a => a.Name.LocalName == "href")?.Value ?? "").TrimStart('#'),
+                        out var used
+                    )
+                )
                 {
-                    Collect(used.Name.LocalName == "symbol" ? used.Elements() : [used], at.After(SvgTransform.By(Number(e, "x"), Number(e, "y"))), key, depth + 1);
+                    Collect(
+                        used.Name.LocalName == "symbol" ? used.Elements() : [used],
+                        at.After(SvgTransform.By(Number(e, "x"), Number(e, "y"))),
+                        key,
+                        depth + 1
+                    );
                 }
                 else
                 {
@@ -82,7 +128,9 @@ public static class LayoutDrawing
     {
         if (!at.KeepsBoxes)
         {
-            throw new NotATableException($"\"{(key.Length > 0 ? key : e.Name.LocalName)}\" lies askew: prints are laid straight or turned by a quarter.");
+            throw new NotATableException(
+                $"\"{(key.Length > 0 ? key : e.Name.LocalName)}\" lies askew: prints are laid straight or turned by a quarter."
+            );
         }
         var (x, y, w, h) = at.Box(Number(e, "x"), Number(e, "y"), Number(e, "width"), Number(e, "height"));
         return new(key, x, y, w, h, at.IsQuarter != ((string?)e.Attribute("data-turned") == "yes"));
@@ -94,14 +142,23 @@ public static class LayoutDrawing
         List<DrawnBox> once = [];
         foreach (var b in boxes)
         {
-            var at = once.FindIndex(o => Math.Abs(o.X - b.X) < SameIn && Math.Abs(o.Y - b.Y) < SameIn && Math.Abs(o.WidthIn - b.WidthIn) < SameIn && Math.Abs(o.HeightIn - b.HeightIn) < SameIn);
+            var at = once.FindIndex(o =>
+                Math.Abs(o.X - b.X) < SameIn
+                && Math.Abs(o.Y - b.Y) < SameIn
+                && Math.Abs(o.WidthIn - b.WidthIn) < SameIn
+                && Math.Abs(o.HeightIn - b.HeightIn) < SameIn
+            );
             if (at < 0)
             {
                 once.Add(b);
             }
             else
             {
-                once[at] = b with { Key = b.Key.Length > 0 ? b.Key : once[at].Key, Turned = b.Turned || once[at].Turned };
+                once[at] = b with
+                {
+                    Key = b.Key.Length > 0 ? b.Key : once[at].Key,
+                    Turned = b.Turned || once[at].Turned,
+                };
             }
         }
         return once;
@@ -111,7 +168,15 @@ public static class LayoutDrawing
     {
         try
         {
-            using var reader = XmlReader.Create(new StringReader(text), new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null, MaxCharactersInDocument = MostBytes });
+            using var reader = XmlReader.Create(
+                new StringReader(text),
+                new XmlReaderSettings
+                {
+                    DtdProcessing = DtdProcessing.Prohibit,
+                    XmlResolver = null,
+                    MaxCharactersInDocument = MostBytes,
+                }
+            );
             return XElement.Load(reader);
         }
         catch (XmlException)
@@ -124,19 +189,44 @@ public static class LayoutDrawing
     private static double Number(XElement e, string name)
     {
         var text = ((string?)e.Attribute(name) ?? "0").Trim();
-        var value = Inches(text) is { } inches ? inches * 96 : double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var plain) ? plain : double.NaN;
-        return double.IsFinite(value) ? value : throw new NotATableException($"A {(e.Name.LocalName == "image" ? "picture" : "rectangle")}'s {name} is \"{text}\", not a number.");
+        var value =
+            Inches(text) is { } inches ? inches * 96
+            : double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var plain) ? plain
+            : double.NaN;
+        return double.IsFinite(value)
+            ? value
+            : throw new NotATableException(
+                $"A {(e.Name.LocalName == "image" ? "picture" : "rectangle")}'s {name} is \"{text}\", not a number."
+            );
     }
 
     private static double? Inches(string? text)
     {
-        var unit = new[] { ("in", 1.0), ("mm", 1 / 25.4), ("cm", 1 / 2.54), ("pt", 1 / 72.0), ("px", 1 / 96.0) }.FirstOrDefault(u => text?.EndsWith(u.Item1, StringComparison.Ordinal) == true);
-        return unit.Item1 is not null && double.TryParse(text![..^2], NumberStyles.Float, CultureInfo.InvariantCulture, out var value) ? value * unit.Item2 : null;
+        var unit = new[]
+        {
+            ("in", 1.0),
+            ("mm", 1 / 25.4),
+            ("cm", 1 / 2.54),
+            ("pt", 1 / 72.0),
+            ("px", 1 / 96.0),
+        }.FirstOrDefault(u => text?.EndsWith(u.Item1, StringComparison.Ordinal) == true);
+        return
+            unit.Item1 is not null
+            && double.TryParse(text![..^2], NumberStyles.Float, CultureInfo.InvariantCulture, out var value)
+            ? value * unit.Item2
+            : null;
     }
 
     private static (double Left, double Top, double Width, double Height)? View(string? text)
     {
-        var parts = (text ?? "").Split([' ', ','], StringSplitOptions.RemoveEmptyEntries).Select(p => double.TryParse(p, NumberStyles.Float, CultureInfo.InvariantCulture, out var v) ? v : double.NaN).ToArray();
-        return parts.Length == 4 && parts.All(double.IsFinite) && parts[2] > 0 ? (parts[0], parts[1], parts[2], parts[3]) : null;
+        var parts = (text ?? "")
+            .Split([' ', ','], StringSplitOptions.RemoveEmptyEntries)
+            .Select(p =>
+                double.TryParse(p, NumberStyles.Float, CultureInfo.InvariantCulture, out var v) ? v : double.NaN
+            )
+            .ToArray();
+        return parts.Length == 4 && parts.All(double.IsFinite) && parts[2] > 0
+            ? (parts[0], parts[1], parts[2], parts[3])
+            : null;
     }
 }

@@ -18,7 +18,12 @@ public static class LayoutPdf
         using var document = new PdfDocument();
         document.Info.Title = sheets[0].Title;
         var images = new Dictionary<string, XImage?>();
-        XImage? Image(string key) => images.TryGetValue(key, out var known) ? known : images[key] = pictures[key] is { } raster ? XImage.FromStream(new MemoryStream(PngPicture.Write(raster))) : null;
+        XImage? Image(string key) =>
+            images.TryGetValue(key, out var known)
+                ? known
+                : images[key] = pictures[key] is { } raster
+                    ? XImage.FromStream(new MemoryStream(PngPicture.Write(raster)))
+                    : null;
         foreach (var sheet in sheets)
         {
             var unit = Math.Max(1, Math.Ceiling(Math.Max(sheet.WidthIn, sheet.LengthIn) * Inch / MostUnits));
@@ -63,12 +68,26 @@ public static class LayoutPdf
             g.DrawRectangle(new XPen(Sheet.Quiet, 0.01), c.X, c.Y, c.WidthIn, c.HeightIn);
         }
         var pen = new XPen(Sheet.Ink, 0.007);
-        foreach (var (x, y, right, down) in new[] { (c.X, c.Y, -1, -1), (c.X + c.WidthIn, c.Y, 1, -1), (c.X, c.Y + c.HeightIn, -1, 1), (c.X + c.WidthIn, c.Y + c.HeightIn, 1, 1) })
+        foreach (
+            var (x, y, right, down) in new[]
+            {
+                (c.X, c.Y, -1, -1),
+                (c.X + c.WidthIn, c.Y, 1, -1),
+                (c.X, c.Y + c.HeightIn, -1, 1),
+                (c.X + c.WidthIn, c.Y + c.HeightIn, 1, 1),
+            }
+        )
         {
             g.DrawLine(pen, x, y, x + (right * Mark), y);
             g.DrawLine(pen, x, y, x, y + (down * Mark));
         }
         // the name stands under the print where the gap is, or small inside where there is no picture
-        g.DrawString(c.Name, Sheet.Font(image is null ? 0.16 : 0.09), new XSolidBrush(Sheet.Quiet), c.X + 0.02, image is null ? c.Y + 0.22 : c.Y + c.HeightIn + 0.1);
+        g.DrawString(
+            c.Name,
+            Sheet.Font(image is null ? 0.16 : 0.09),
+            new XSolidBrush(Sheet.Quiet),
+            c.X + 0.02,
+            image is null ? c.Y + 0.22 : c.Y + c.HeightIn + 0.1
+        );
     }
 }

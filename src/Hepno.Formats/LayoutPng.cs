@@ -23,7 +23,9 @@ public static class LayoutPng
         using var png = new PngBands(to, width, height, Dpi);
         using var colours = SKColorSpace.CreateSrgb();
         // drawn with the alpha in, written with it out: what is opaque is the same in both
-        using var band = SKSurface.Create(new SKImageInfo(width, Band, SKColorType.Rgba8888, SKAlphaType.Premul, colours));
+        using var band = SKSurface.Create(
+            new SKImageInfo(width, Band, SKColorType.Rgba8888, SKAlphaType.Premul, colours)
+        );
         var straight = new byte[width * Band * 4];
         using var images = new Images(pictures);
         for (var top = 0; top < height; top += Band)
@@ -37,7 +39,13 @@ public static class LayoutPng
             var held = GCHandle.Alloc(straight, GCHandleType.Pinned);
             try
             {
-                band.ReadPixels(new SKImageInfo(width, Band, SKColorType.Rgba8888, SKAlphaType.Unpremul, colours), held.AddrOfPinnedObject(), width * 4, 0, 0);
+                band.ReadPixels(
+                    new SKImageInfo(width, Band, SKColorType.Rgba8888, SKAlphaType.Unpremul, colours),
+                    held.AddrOfPinnedObject(),
+                    width * 4,
+                    0,
+                    0
+                );
             }
             finally
             {
@@ -65,7 +73,11 @@ public static class LayoutPng
             canvas.RotateDegrees(90);
             (w, h) = (h, w);
         }
-        canvas.DrawImage(image, new SKRect(0, 0, w, h), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
+        canvas.DrawImage(
+            image,
+            new SKRect(0, 0, w, h),
+            new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear)
+        );
         canvas.Restore();
     }
 
@@ -73,7 +85,8 @@ public static class LayoutPng
     {
         private readonly Dictionary<string, SKImage?> made = [];
 
-        public SKImage? this[string key] => made.TryGetValue(key, out var image) ? image : made[key] = pictures[key] is { } raster ? Of(raster) : null;
+        public SKImage? this[string key] =>
+            made.TryGetValue(key, out var image) ? image : made[key] = pictures[key] is { } raster ? Of(raster) : null;
 
         public void Dispose()
         {
@@ -86,7 +99,11 @@ public static class LayoutPng
         private static SKImage Of(Raster raster)
         {
             using var colours = SKColorSpace.CreateSrgb();
-            return SKImage.FromPixelCopy(new SKImageInfo(raster.Width, raster.Height, SKColorType.Rgba8888, SKAlphaType.Unpremul, colours), raster.Rgba, raster.Width * 4);
+            return SKImage.FromPixelCopy(
+                new SKImageInfo(raster.Width, raster.Height, SKColorType.Rgba8888, SKAlphaType.Unpremul, colours),
+                raster.Rgba,
+                raster.Width * 4
+            );
         }
     }
 }

@@ -22,7 +22,14 @@ internal static class Letterhead
     {
         s.NextPage();
         s.Text(shop, s.Left, s.Y + 8, 9.5, colour: Sheet.Quiet);
-        s.Text(pages > 0 ? $"{what}, page {s.Pages} of {pages}" : what, s.Right, s.Y + 8, 9.5, colour: Sheet.Quiet, right: true);
+        s.Text(
+            pages > 0 ? $"{what}, page {s.Pages} of {pages}" : what,
+            s.Right,
+            s.Y + 8,
+            9.5,
+            colour: Sheet.Quiet,
+            right: true
+        );
         s.Line(s.Y + 16);
         s.Y += 40;
     }

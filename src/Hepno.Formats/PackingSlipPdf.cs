@@ -18,7 +18,17 @@ public sealed record PackedLine(string What, IReadOnlyList<string> Details, IRea
 /// <param name="CustomerContact">Person or address; may be empty.</param>
 /// <param name="Lines">What is in it.</param>
 /// <param name="Care">How to wash it.</param>
-public sealed record PackingSlip(string Paper, string Shop, string ShopLine, string Number, string Date, string Customer, string CustomerContact, IReadOnlyList<PackedLine> Lines, string Care);
+public sealed record PackingSlip(
+    string Paper,
+    string Shop,
+    string ShopLine,
+    string Number,
+    string Date,
+    string Customer,
+    string CustomerContact,
+    IReadOnlyList<PackedLine> Lines,
+    string Care
+);
 
 /// <summary>Prints a packing slip: a box to tick for every size.</summary>
 public static class PackingSlipPdf
@@ -61,11 +71,14 @@ public static class PackingSlipPdf
         return s.Bytes();
     }
 
-    private static void Row(Sheet s, string label, int pieces, bool bold) => s.Row(() =>
-    {
-        s.Cell(() => s.Text(label, s.Left + 26, s.Y, 14, bold: true), head: true);
-        s.Cell(() => s.Text(pieces.ToString(CultureInfo.InvariantCulture), s.Left + 160, s.Y, 14, bold: bold, right: true));
-    });
+    private static void Row(Sheet s, string label, int pieces, bool bold) =>
+        s.Row(() =>
+        {
+            s.Cell(() => s.Text(label, s.Left + 26, s.Y, 14, bold: true), head: true);
+            s.Cell(() =>
+                s.Text(pieces.ToString(CultureInfo.InvariantCulture), s.Left + 160, s.Y, 14, bold: bold, right: true)
+            );
+        });
 
     private static void Room(Sheet s, PackingSlip p, double height)
     {

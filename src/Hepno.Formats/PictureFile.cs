@@ -36,8 +36,15 @@ public static class PictureFile
 
     private static readonly (byte[] Begins, string What)[] Others =
     [
-        ("GIF8"u8.ToArray(), "a GIF"), ("%PDF"u8.ToArray(), "a PDF"), ("PK"u8.ToArray(), "a ZIP or office document"), ("RIFF"u8.ToArray(), "a WebP or sound"), ("II*\0"u8.ToArray(), "a TIFF"), ("MM\0*"u8.ToArray(), "a TIFF"),
-        ("BM"u8.ToArray(), "a BMP"), ("8BPS"u8.ToArray(), "a layered document of a drawing program"), ("%!PS"u8.ToArray(), "PostScript"),
+        ("GIF8"u8.ToArray(), "a GIF"),
+        ("%PDF"u8.ToArray(), "a PDF"),
+        ("PK"u8.ToArray(), "a ZIP or office document"),
+        ("RIFF"u8.ToArray(), "a WebP or sound"),
+        ("II*\0"u8.ToArray(), "a TIFF"),
+        ("MM\0*"u8.ToArray(), "a TIFF"),
+        ("BM"u8.ToArray(), "a BMP"),
+        ("8BPS"u8.ToArray(), "a layered document of a drawing program"),
+        ("%!PS"u8.ToArray(), "PostScript"),
     ];
 
     /// <summary>Reads the header.</summary>
@@ -73,14 +80,16 @@ public static class PictureFile
     }
 
     /// <summary>Decodes it to straight-alpha sRGB, upright; a drawing in lines is drawn with its longer side in so many pixels.</summary>
-    public static Raster Read(byte[] file, int longest) => KindOf(file) == "svg" ? SvgDrawing.Read(file, longest) : Read(file);
+    public static Raster Read(byte[] file, int longest) =>
+        KindOf(file) == "svg" ? SvgDrawing.Read(file, longest) : Read(file);
 
     /// <summary>True when a file is a drawing in lines by how it begins.</summary>
     /// <exception cref="NotAPictureException">It is no picture at all.</exception>
     public static bool IsDrawing(byte[] file) => KindOf(file) == "svg";
 
     /// <summary>Decodes it as it is printed: a drawing in lines is drawn for a print of some width.</summary>
-    public static Raster Read(byte[] file, double widthIn) => KindOf(file) == "svg" ? SvgDrawing.Read(file, widthIn) : Read(file);
+    public static Raster Read(byte[] file, double widthIn) =>
+        KindOf(file) == "svg" ? SvgDrawing.Read(file, widthIn) : Read(file);
 
     /// <summary>Decodes it to straight-alpha sRGB, upright.</summary>
     /// <exception cref="NotAPictureException">It is broken, or ends early.</exception>
@@ -98,7 +107,10 @@ public static class PictureFile
             SKCodecResult result;
             try
             {
-                result = codec.GetPixels(new SKImageInfo(w, h, SKColorType.Rgba8888, SKAlphaType.Unpremul, colours), held.AddrOfPinnedObject());
+                result = codec.GetPixels(
+                    new SKImageInfo(w, h, SKColorType.Rgba8888, SKAlphaType.Unpremul, colours),
+                    held.AddrOfPinnedObject()
+                );
             }
             finally
             {
@@ -107,7 +119,10 @@ public static class PictureFile
             return result switch
             {
                 SKCodecResult.Success => Upright(new(w, h, pixels), codec.EncodedOrigin),
-                SKCodecResult.IncompleteInput => throw new NotAPictureException("The picture ends before all of it is there.", "Fetch the file again: it was cut off on its way."),
+                SKCodecResult.IncompleteInput => throw new NotAPictureException(
+                    "The picture ends before all of it is there.",
+                    "Fetch the file again: it was cut off on its way."
+                ),
                 _ => throw Broken(facts.Kind),
             };
         }
@@ -136,16 +151,22 @@ public static class PictureFile
         {
             if (first.StartsWith(begins))
             {
-                throw new NotAPictureException($"The file is {what}, whatever it is called.", "Save it as PNG with a clear ground, at print size.");
+                throw new NotAPictureException(
+                    $"The file is {what}, whatever it is called.",
+                    "Save it as PNG with a clear ground, at print size."
+                );
             }
         }
-        throw new NotAPictureException("The file is no PNG, JPEG or SVG, whatever it is called.", "Save it as PNG with a clear ground, at print size.");
+        throw new NotAPictureException(
+            "The file is no PNG, JPEG or SVG, whatever it is called.",
+            "Save it as PNG with a clear ground, at print size."
+        );
     }
 
     // the control chunk of an animation stands before the first picture data
     private static bool IsAnimated(byte[] file)
     {
-        for (var at = Png.Length; at + 8 <= file.Length;)
+        for (var at = Png.Length; at + 8 <= file.Length; )
         {
             var length = (file[at] << 24) | (file[at + 1] << 16) | (file[at + 2] << 8) | file[at + 3];
             var name = Encoding.ASCII.GetString(file, at + 4, 4);
@@ -169,15 +190,26 @@ public static class PictureFile
         using var data = SKData.CreateCopy(file);
         using var codec = SKCodec.Create(data);
         var (w, h) = (codec?.Info.Width ?? 0, codec?.Info.Height ?? 0);
-        return w > LongestSide || h > LongestSide || (long)w * h > MostPixels ? throw TooLarge("A picture inside the drawing", w, h) : (long)w * h;
+        return w > LongestSide || h > LongestSide || (long)w * h > MostPixels
+            ? throw TooLarge("A picture inside the drawing", w, h)
+            : (long)w * h;
     }
 
     private static NotAPictureException TooLarge(string what, int w, int h) =>
-        new($"{what} says it is {w} × {h} pixels: more than 100 million, or a side over {LongestSide}.", "Save it at print size with 300 to 600 pixels an inch.");
+        new(
+            $"{what} says it is {w} × {h} pixels: more than 100 million, or a side over {LongestSide}.",
+            "Save it at print size with 300 to 600 pixels an inch."
+        );
 
-    private static NotAPictureException Broken(string kind) => new($"The {kind.ToUpperInvariant()} is damaged.", "Fetch the file again, or save it anew.");
+    private static NotAPictureException Broken(string kind) =>
+        new($"The {kind.ToUpperInvariant()} is damaged.", "Fetch the file again, or save it anew.");
 
-    private static bool IsTurned(SKEncodedOrigin origin) => origin is SKEncodedOrigin.LeftTop or SKEncodedOrigin.RightTop or SKEncodedOrigin.RightBottom or SKEncodedOrigin.LeftBottom;
+    private static bool IsTurned(SKEncodedOrigin origin) =>
+        origin
+            is SKEncodedOrigin.LeftTop
+                or SKEncodedOrigin.RightTop
+                or SKEncodedOrigin.RightBottom
+                or SKEncodedOrigin.LeftBottom;
 
     // where a camera lay on its side, the picture says so and is turned here
     private static Raster Upright(Raster r, SKEncodedOrigin origin)

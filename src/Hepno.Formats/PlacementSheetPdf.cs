@@ -16,7 +16,19 @@ namespace Hepno.Formats;
 /// <param name="MiddleIn">From the garment's middle line, or the fold, to the print's middle, in.</param>
 /// <param name="WidthIn">Width, in.</param>
 /// <param name="HeightIn">Height, in.</param>
-public sealed record PlacementPrinted(string Title, string Sizes, string Distance, string Fingers, string Aside, string Seam, bool Above, double FromSeamIn, double MiddleIn, double WidthIn, double HeightIn);
+public sealed record PlacementPrinted(
+    string Title,
+    string Sizes,
+    string Distance,
+    string Fingers,
+    string Aside,
+    string Seam,
+    bool Above,
+    double FromSeamIn,
+    double MiddleIn,
+    double WidthIn,
+    double HeightIn
+);
 
 /// <summary>Sheets that show where each print lies, as large as it is.</summary>
 /// <param name="Paper">letter or a4.</param>
@@ -25,7 +37,14 @@ public sealed record PlacementPrinted(string Title, string Sizes, string Distanc
 /// <param name="Customer">For whom.</param>
 /// <param name="Metric">True to mark the ruler in cm.</param>
 /// <param name="Lines">Pieces and garment, with the prints on it.</param>
-public sealed record PlacementSheet(string Paper, string Shop, string Number, string Customer, bool Metric, IReadOnlyList<(string What, IReadOnlyList<PlacementPrinted> Prints)> Lines);
+public sealed record PlacementSheet(
+    string Paper,
+    string Shop,
+    string Number,
+    string Customer,
+    bool Metric,
+    IReadOnlyList<(string What, IReadOnlyList<PlacementPrinted> Prints)> Lines
+);
 
 /// <summary>Prints placement sheets at true size, a page for each print and group of sizes. The left edge line lies on the garment's middle: a wide print shows its wearer's-left half.</summary>
 public static class PlacementSheetPdf
@@ -57,8 +76,21 @@ public static class PlacementSheetPdf
     {
         Letterhead.Draw(s, sheet.Shop, sheet.Customer, $"Placement {sheet.Number}", what);
         s.Element(PdfBlockLevelElementTag.Heading2, () => s.Text(p.Title, s.Left, s.Y, 15, bold: true));
-        s.Text($"{p.Sizes}: {p.Distance} {p.Seam}, {p.Fingers}{(p.Aside.Length > 0 ? $"; {p.Aside}" : "")}", s.Left, s.Y + 18, 11.5);
-        s.Paragraph("Print at 100%: the ruler below must measure true. Lay the long line on the middle of the garment and the seam line on the seam; measured flat.", s.Left, s.Y + 34, s.Right - s.Left, 9.5, 12, colour: Sheet.Quiet);
+        s.Text(
+            $"{p.Sizes}: {p.Distance} {p.Seam}, {p.Fingers}{(p.Aside.Length > 0 ? $"; {p.Aside}" : "")}",
+            s.Left,
+            s.Y + 18,
+            11.5
+        );
+        s.Paragraph(
+            "Print at 100%: the ruler below must measure true. Lay the long line on the middle of the garment and the seam line on the seam; measured flat.",
+            s.Left,
+            s.Y + 34,
+            s.Right - s.Left,
+            9.5,
+            12,
+            colour: Sheet.Quiet
+        );
         // what lies to the wearer's right has the middle line at the other edge of the paper
         var (foot, middle) = (s.Bottom - 14, p.MiddleIn < 0 ? s.Right - 20 : s.Left + 20);
         var seam = p.Above ? foot : Top;
@@ -70,7 +102,10 @@ public static class PlacementSheetPdf
         var right = left + (p.WidthIn * Inch);
         var near = seam + ((p.Above ? -1 : 1) * p.FromSeamIn * Inch);
         var far = near + ((p.Above ? -1 : 1) * p.HeightIn * Inch);
-        var (from, to) = p.MiddleIn < 0 ? (Math.Max(left, s.Left), Math.Min(right, middle)) : (Math.Max(left, middle), Math.Min(right, s.Right));
+        var (from, to) =
+            p.MiddleIn < 0
+                ? (Math.Max(left, s.Left), Math.Min(right, middle))
+                : (Math.Max(left, middle), Math.Min(right, s.Right));
         Outline(s, from, to, Math.Min(near, far), Math.Max(near, far), foot, right > s.Right);
         // the distance stands beside the line it measures
         var at = Math.Min((from + to) / 2, s.Right - 60);
@@ -79,7 +114,15 @@ public static class PlacementSheetPdf
         if (p.MiddleIn >= 0 ? left < middle - 0.5 : right > middle + 0.5)
         {
             var over = Math.Abs((p.MiddleIn < 0 ? right : left) - middle) / Inch;
-            s.Text(p.MiddleIn == 0 ? "half: it goes as far on the other side" : $"it goes on {over.ToString("0.0", CultureInfo.InvariantCulture)} in past the middle line", p.MiddleIn < 0 ? Math.Max(from + 6, to - 190) : middle + 10, Math.Max(Math.Min(near, far), Top) + 16, 9, colour: Sheet.Quiet);
+            s.Text(
+                p.MiddleIn == 0
+                    ? "half: it goes as far on the other side"
+                    : $"it goes on {over.ToString("0.0", CultureInfo.InvariantCulture)} in past the middle line",
+                p.MiddleIn < 0 ? Math.Max(from + 6, to - 190) : middle + 10,
+                Math.Max(Math.Min(near, far), Top) + 16,
+                9,
+                colour: Sheet.Quiet
+            );
         }
     }
 
@@ -103,7 +146,14 @@ public static class PlacementSheetPdf
         var over = Math.Max(0, (bottom - foot) / Inch) + Math.Max(0, (Top - 14 - top) / Inch);
         if (over > 0.05)
         {
-            s.Text($"goes on {over.ToString("0.0", CultureInfo.InvariantCulture)} in past the paper", right - 6, bottom > foot ? foot - 6 : from + 12, 9, colour: Sheet.Quiet, right: true);
+            s.Text(
+                $"goes on {over.ToString("0.0", CultureInfo.InvariantCulture)} in past the paper",
+                right - 6,
+                bottom > foot ? foot - 6 : from + 12,
+                9,
+                colour: Sheet.Quiet,
+                right: true
+            );
         }
     }
 
@@ -114,7 +164,14 @@ public static class PlacementSheetPdf
         for (var n = 1; seam + (direction * n * step) is var y && y < foot && y > Top - 14; n++)
         {
             s.Line(x - Tick, y, x, y, 0.6);
-            s.Text(n.ToString(CultureInfo.InvariantCulture), x - Tick - 3, y + 3, 7.5, colour: Sheet.Quiet, right: true);
+            s.Text(
+                n.ToString(CultureInfo.InvariantCulture),
+                x - Tick - 3,
+                y + 3,
+                7.5,
+                colour: Sheet.Quiet,
+                right: true
+            );
         }
     }
 

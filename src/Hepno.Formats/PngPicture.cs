@@ -17,14 +17,23 @@ public static class PngPicture
         try
         {
             using var bitmap = new SKBitmap();
-            bitmap.InstallPixels(new SKImageInfo(raster.Width, raster.Height, SKColorType.Rgba8888, SKAlphaType.Unpremul), held.AddrOfPinnedObject());
+            bitmap.InstallPixels(
+                new SKImageInfo(raster.Width, raster.Height, SKColorType.Rgba8888, SKAlphaType.Unpremul),
+                held.AddrOfPinnedObject()
+            );
             var side = Math.Max(raster.Width, raster.Height);
             if (side <= longest)
             {
                 return Encoded(bitmap);
             }
-            var (w, h) = (Math.Max(1, (int)((long)raster.Width * longest / side)), Math.Max(1, (int)((long)raster.Height * longest / side)));
-            using var small = bitmap.Resize(new SKImageInfo(w, h, SKColorType.Rgba8888, SKAlphaType.Unpremul), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
+            var (w, h) = (
+                Math.Max(1, (int)((long)raster.Width * longest / side)),
+                Math.Max(1, (int)((long)raster.Height * longest / side))
+            );
+            using var small = bitmap.Resize(
+                new SKImageInfo(w, h, SKColorType.Rgba8888, SKAlphaType.Unpremul),
+                new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear)
+            );
             return Encoded(small);
         }
         finally

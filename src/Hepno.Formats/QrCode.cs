@@ -27,7 +27,8 @@ public sealed record QrCode(int Size, string Path)
     }
 
     /// <summary>The code as a drawing on its light ground, as it is printed.</summary>
-    public string Svg => $"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {Size} {Size}"><path d="M0 0h{Size}v{Size}h-{Size}z" fill="#ffffff"/><path d="{Path}" fill="#000000"/></svg>""";
+    public string Svg =>
+        $"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {Size} {Size}"><path d="M0 0h{Size}v{Size}h-{Size}z" fill="#ffffff"/><path d="{Path}" fill="#000000"/></svg>""";
 
     /// <summary>The code of a text in half blocks, for a terminal with light letters on a dark ground.</summary>
     public static string Terminal(string text)
@@ -40,7 +41,15 @@ public sealed record QrCode(int Size, string Path)
             for (var x = 0; x < rows.Count; x++)
             {
                 var (upper, lower) = (!rows[y][x], y + 1 < rows.Count && !rows[y + 1][x]);
-                lines.Append((upper, lower) switch { (true, true) => '█', (true, false) => '▀', (false, true) => '▄', _ => ' ' });
+                lines.Append(
+                    (upper, lower) switch
+                    {
+                        (true, true) => '█',
+                        (true, false) => '▀',
+                        (false, true) => '▄',
+                        _ => ' ',
+                    }
+                );
             }
             lines.AppendLine();
         }

@@ -20,7 +20,15 @@ public sealed record ExtraPrinted(string Label, string Pieces, string Each, stri
 /// <param name="Each">Price each.</param>
 /// <param name="Amount">Pieces × price each.</param>
 /// <param name="Extras">What dearer sizes add, each an amount of its own.</param>
-public sealed record LinePrinted(string What, IReadOnlyList<string> Details, IReadOnlyList<SizePrinted> Sizes, string Pieces, string Each, string Amount, IReadOnlyList<ExtraPrinted> Extras);
+public sealed record LinePrinted(
+    string What,
+    IReadOnlyList<string> Details,
+    IReadOnlyList<SizePrinted> Sizes,
+    string Pieces,
+    string Each,
+    string Amount,
+    IReadOnlyList<ExtraPrinted> Extras
+);
 
 /// <summary>Every word and figure of a quote or order confirmation, ready to print: nothing is computed while printing.</summary>
 /// <param name="Kind">Quote or Order confirmation.</param>
@@ -40,8 +48,25 @@ public sealed record LinePrinted(string What, IReadOnlyList<string> Details, IRe
 /// <param name="Columns">When, terms, looking after it.</param>
 /// <param name="Tiers">Other quantities: pieces, each, in all; may be empty.</param>
 /// <param name="Others">Other ways it could be made, offered beside; null for none.</param>
-public sealed record QuoteDocument(string Kind, string Paper, string Shop, string ShopLine, string Contact, string Number, string Dates, string Customer, string CustomerContact, string Title, IReadOnlyList<Stated> Heads,
-    IReadOnlyList<LinePrinted> Lines, IReadOnlyList<Stated> Totals, int TotalIndex, IReadOnlyList<Stated> Columns, IReadOnlyList<TierPrinted> Tiers, IReadOnlyList<OtherPrinted>? Others = null);
+public sealed record QuoteDocument(
+    string Kind,
+    string Paper,
+    string Shop,
+    string ShopLine,
+    string Contact,
+    string Number,
+    string Dates,
+    string Customer,
+    string CustomerContact,
+    string Title,
+    IReadOnlyList<Stated> Heads,
+    IReadOnlyList<LinePrinted> Lines,
+    IReadOnlyList<Stated> Totals,
+    int TotalIndex,
+    IReadOnlyList<Stated> Columns,
+    IReadOnlyList<TierPrinted> Tiers,
+    IReadOnlyList<OtherPrinted>? Others = null
+);
 
 /// <summary>One other quantity on offer.</summary>
 public sealed record TierPrinted(string Pieces, string Each, string InAll, bool Yours);
@@ -77,10 +102,18 @@ public static class QuotePdf
     {
         // on Letter the gaps give, never the type
         var gap = q.Paper == "letter" ? 0.8 : 1.0;
-        Letterhead.Draw(s, q.Shop, q.ShopLine, $"{q.Kind} {q.Number}", pages > 1 ? $"{q.Dates}, page 1 of {pages}" : q.Dates);
+        Letterhead.Draw(
+            s,
+            q.Shop,
+            q.ShopLine,
+            $"{q.Kind} {q.Number}",
+            pages > 1 ? $"{q.Dates}, page 1 of {pages}" : q.Dates
+        );
         Letterhead.For(s, q.Customer, q.CustomerContact);
         s.Y += 28 * gap;
-        s.Element(PdfBlockLevelElementTag.Heading2, () => s.Y = s.Paragraph(q.Title, s.Left, s.Y, s.Right - s.Left, 20, 23, bold: true));
+        s.Element(PdfBlockLevelElementTag.Heading2, () =>
+            s.Y = s.Paragraph(q.Title, s.Left, s.Y, s.Right - s.Left, 20, 23, bold: true)
+        );
         s.Y += 32 * gap;
         var x = s.Left;
         for (var i = 0; i < q.Heads.Count; i++)
@@ -160,7 +193,18 @@ public static class QuotePdf
             s.Cell(() => s.Text("What", s.Left, s.Y, 9, colour: Sheet.Quiet), head: true);
             for (var i = 0; i < beside.Count; i++)
             {
-                s.Cell(() => s.Text(beside[i].Size, sizesEnd - ((beside.Count - 1 - i) * SizeStep), s.Y, 9, colour: Sheet.Quiet, right: true), head: true);
+                s.Cell(
+                    () =>
+                        s.Text(
+                            beside[i].Size,
+                            sizesEnd - ((beside.Count - 1 - i) * SizeStep),
+                            s.Y,
+                            9,
+                            colour: Sheet.Quiet,
+                            right: true
+                        ),
+                    head: true
+                );
             }
             foreach (var (label, at) in Heads.Zip(figures))
             {
@@ -170,7 +214,13 @@ public static class QuotePdf
         s.Line(s.Y + 6);
     }
 
-    private static void LineRow(Sheet s, LinePrinted line, double[] figures, IReadOnlyList<SizePrinted> beside, double sizesEnd)
+    private static void LineRow(
+        Sheet s,
+        LinePrinted line,
+        double[] figures,
+        IReadOnlyList<SizePrinted> beside,
+        double sizesEnd
+    )
     {
         var top = s.Y;
         s.Cell(() =>
@@ -187,7 +237,15 @@ public static class QuotePdf
         });
         for (var i = 0; i < beside.Count; i++)
         {
-            s.Cell(() => s.Text(beside[i].Pieces.ToString(CultureInfo.InvariantCulture), sizesEnd - ((beside.Count - 1 - i) * SizeStep), top, 10.5, right: true));
+            s.Cell(() =>
+                s.Text(
+                    beside[i].Pieces.ToString(CultureInfo.InvariantCulture),
+                    sizesEnd - ((beside.Count - 1 - i) * SizeStep),
+                    top,
+                    10.5,
+                    right: true
+                )
+            );
         }
         var end = s.Y;
         s.Y = top;
@@ -195,13 +253,18 @@ public static class QuotePdf
         s.Y = end;
     }
 
-    private static double WhatWidth(Sheet s, double[] figures, int beside) => figures[0] - 48 - s.Left - (beside * SizeStep) + 4;
+    private static double WhatWidth(Sheet s, double[] figures, int beside) =>
+        figures[0] - 48 - s.Left - (beside * SizeStep) + 4;
 
-    private static string SizesInLine(LinePrinted line) => string.Join(", ", line.Sizes.Select(z => $"{z.Size}\u00a0{z.Pieces}"));
+    private static string SizesInLine(LinePrinted line) =>
+        string.Join(", ", line.Sizes.Select(z => $"{z.Size}\u00a0{z.Pieces}"));
 
     private static double Height(Sheet s, LinePrinted line, double[] figures, int beside) =>
-        (s.Lines(line.What, WhatWidth(s, figures, beside), 10.5, true).Count() * 13) + line.Details.Sum(d => 2 + (s.Lines(d, s.Right - s.Left - 190, 9.5).Count() * 12))
-        + (beside == 0 ? s.Lines(SizesInLine(line), figures[0] - s.Left - 40, 10.5).Count() * 14.5 : 0) + (line.Extras.Count * 16) + 12;
+        (s.Lines(line.What, WhatWidth(s, figures, beside), 10.5, true).Count() * 13)
+        + line.Details.Sum(d => 2 + (s.Lines(d, s.Right - s.Left - 190, 9.5).Count() * 12))
+        + (beside == 0 ? s.Lines(SizesInLine(line), figures[0] - s.Left - 40, 10.5).Count() * 14.5 : 0)
+        + (line.Extras.Count * 16)
+        + 12;
 
     private static void Figures(Sheet s, double[] at, params ReadOnlySpan<string> values)
     {
@@ -251,7 +314,17 @@ public static class QuotePdf
                 s.Row(() =>
                 {
                     var (top, end) = (s.Y, s.Y);
-                    s.Cell(() => end = s.Paragraph($"{way.How}{(way.Quoted ? ", as quoted" : "")}", s.Left, top, figures[0] - s.Left - 60, 10.5, 13, bold: way.Quoted));
+                    s.Cell(() =>
+                        end = s.Paragraph(
+                            $"{way.How}{(way.Quoted ? ", as quoted" : "")}",
+                            s.Left,
+                            top,
+                            figures[0] - s.Left - 60,
+                            10.5,
+                            13,
+                            bold: way.Quoted
+                        )
+                    );
                     foreach (var (value, at) in new[] { way.Each, way.InAll, way.Ready }.Zip(figures))
                     {
                         s.Cell(() => s.Text(value, at, top, 10.5, bold: way.Quoted, right: true));
@@ -266,10 +339,17 @@ public static class QuotePdf
 
     private static void Tiers(Sheet s, QuoteDocument q, double gap)
     {
-        s.Element(PdfBlockLevelElementTag.Heading2, () => s.Text("If you order more, or fewer", s.Left, s.Y, 11.5, bold: true));
+        s.Element(PdfBlockLevelElementTag.Heading2, () =>
+            s.Text("If you order more, or fewer", s.Left, s.Y, 11.5, bold: true)
+        );
         s.Line(s.Y + 8, 0.75);
         var width = (s.Right - s.Left - 70) / q.Tiers.Count;
-        var rows = new (string Label, Func<TierPrinted, string> Of)[] { ("Pieces", t => t.Pieces), ("Each", t => t.Each), ("In all", t => t.InAll) };
+        var rows = new (string Label, Func<TierPrinted, string> Of)[]
+        {
+            ("Pieces", t => t.Pieces),
+            ("Each", t => t.Each),
+            ("In all", t => t.InAll),
+        };
         s.Y += 24;
         s.Table(() =>
         {
@@ -280,7 +360,16 @@ public static class QuotePdf
                     s.Cell(() => s.Text(label, s.Left, s.Y, 9.5, colour: Sheet.Quiet), head: true);
                     for (var i = 0; i < q.Tiers.Count; i++)
                     {
-                        s.Cell(() => s.Text(of(q.Tiers[i]), s.Left + 70 + ((i + 1) * width), s.Y, label == "In all" ? 9.5 : 11.5, bold: q.Tiers[i].Yours || label == "Pieces", right: true));
+                        s.Cell(() =>
+                            s.Text(
+                                of(q.Tiers[i]),
+                                s.Left + 70 + ((i + 1) * width),
+                                s.Y,
+                                label == "In all" ? 9.5 : 11.5,
+                                bold: q.Tiers[i].Yours || label == "Pieces",
+                                right: true
+                            )
+                        );
                     }
                 });
                 s.Line(s.Y + 6, 0.5, Sheet.Rule);

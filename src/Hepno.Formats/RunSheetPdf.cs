@@ -17,7 +17,13 @@ public sealed record PassPrinted(string Title, string Recipe, string How, string
 /// <param name="Passes">In the order of pressing.</param>
 /// <param name="Sizes">Pieces by size.</param>
 /// <param name="Names">Each piece with its own name or number, in the order of pressing; empty when all are alike.</param>
-public sealed record RunLinePrinted(string What, string Press, IReadOnlyList<PassPrinted> Passes, IReadOnlyList<SizePrinted> Sizes, IReadOnlyList<NamePrinted> Names);
+public sealed record RunLinePrinted(
+    string What,
+    string Press,
+    IReadOnlyList<PassPrinted> Passes,
+    IReadOnlyList<SizePrinted> Sizes,
+    IReadOnlyList<NamePrinted> Names
+);
 
 /// <summary>A personalised piece on a run sheet.</summary>
 /// <param name="Number">Piece of the run, from 1.</param>
@@ -34,7 +40,16 @@ public sealed record NamePrinted(int Number, string Size, string Says);
 /// <param name="Note">What the order says beside; may be empty.</param>
 /// <param name="Lines">Lines in the order of pressing.</param>
 /// <param name="Reasons">Reasons a piece is spoiled for.</param>
-public sealed record RunSheet(string Paper, string Shop, string Number, string Due, string Customer, string Note, IReadOnlyList<RunLinePrinted> Lines, IReadOnlyList<string> Reasons);
+public sealed record RunSheet(
+    string Paper,
+    string Shop,
+    string Number,
+    string Due,
+    string Customer,
+    string Note,
+    IReadOnlyList<RunLinePrinted> Lines,
+    IReadOnlyList<string> Reasons
+);
 
 /// <summary>Prints a run sheet: recipes to read, a box to tick for every piece.</summary>
 public static class RunSheetPdf
@@ -53,7 +68,9 @@ public static class RunSheetPdf
         foreach (var line in r.Lines)
         {
             Room(s, r, 110);
-            s.Element(PdfBlockLevelElementTag.Heading2, () => s.Y = s.Paragraph(line.What, s.Left, s.Y, s.Right - s.Left, 15, 18, bold: true));
+            s.Element(PdfBlockLevelElementTag.Heading2, () =>
+                s.Y = s.Paragraph(line.What, s.Left, s.Y, s.Right - s.Left, 15, 18, bold: true)
+            );
             s.Y = s.Paragraph(line.Press, s.Left, s.Y + 15, s.Right - s.Left, 10, 12.5, colour: Sheet.Quiet) + 20;
             for (var i = 0; i < line.Passes.Count; i++)
             {
@@ -74,7 +91,14 @@ public static class RunSheetPdf
         }
         Room(s, r, 50);
         s.Line(s.Y - 8, 0.75);
-        s.Paragraph($"First piece off: look at it, and say yes, before the rest. A tick is good, a number is why it is spoiled: {string.Join(", ", r.Reasons.Select((reason, i) => $"{i + 1} {reason}"))}.", s.Left, s.Y + 6, s.Right - s.Left, 10, 12.5);
+        s.Paragraph(
+            $"First piece off: look at it, and say yes, before the rest. A tick is good, a number is why it is spoiled: {string.Join(", ", r.Reasons.Select((reason, i) => $"{i + 1} {reason}"))}.",
+            s.Left,
+            s.Y + 6,
+            s.Right - s.Left,
+            10,
+            12.5
+        );
         return s.Bytes();
     }
 
@@ -90,7 +114,14 @@ public static class RunSheetPdf
         }
         if (p.Checks.Length > 0)
         {
-            s.Y = s.Paragraph($"Look on the first piece: {p.Checks}.", s.Left + 18, s.Y + 14, s.Right - s.Left - 18, 10.5, 13);
+            s.Y = s.Paragraph(
+                $"Look on the first piece: {p.Checks}.",
+                s.Left + 18,
+                s.Y + 14,
+                s.Right - s.Left - 18,
+                10.5,
+                13
+            );
         }
         s.Y += 22;
     }

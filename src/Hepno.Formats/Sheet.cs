@@ -79,7 +79,8 @@ internal sealed class Sheet : IDisposable
     public void Row(Action draw) => Group(PdfBlockLevelElementTag.TableRow, draw);
 
     /// <summary>One cell, of a head or of a figure.</summary>
-    public void Cell(Action draw, bool head = false) => Element(head ? PdfBlockLevelElementTag.TableHeaderCell : PdfBlockLevelElementTag.TableDataCell, draw);
+    public void Cell(Action draw, bool head = false) =>
+        Element(head ? PdfBlockLevelElementTag.TableHeaderCell : PdfBlockLevelElementTag.TableDataCell, draw);
 
     private void Group(PdfBlockLevelElementTag tag, Action draw)
     {
@@ -104,12 +105,22 @@ internal sealed class Sheet : IDisposable
         tags.StructureBuilder.End();
     }
 
-    public static XFont Font(double size, bool bold = false) => new(Family, size, bold ? XFontStyleEx.Bold : XFontStyleEx.Regular, Embedded);
+    public static XFont Font(double size, bool bold = false) =>
+        new(Family, size, bold ? XFontStyleEx.Bold : XFontStyleEx.Regular, Embedded);
 
-    public double Measure(string text, double size, bool bold = false) => graphics.MeasureString(text, Font(size, bold)).Width;
+    public double Measure(string text, double size, bool bold = false) =>
+        graphics.MeasureString(text, Font(size, bold)).Width;
 
     /// <summary>Text with its baseline at the given height.</summary>
-    public void Text(string text, double x, double baseline, double size, bool bold = false, XColor? colour = null, bool right = false)
+    public void Text(
+        string text,
+        double x,
+        double baseline,
+        double size,
+        bool bold = false,
+        XColor? colour = null,
+        bool right = false
+    )
     {
         if (!inElement)
         {
@@ -121,11 +132,22 @@ internal sealed class Sheet : IDisposable
     }
 
     /// <summary>Text broken into lines no wider than given; returns the baseline of the last line.</summary>
-    public double Paragraph(string text, double x, double baseline, double width, double size, double leading, bool bold = false, XColor? colour = null)
+    public double Paragraph(
+        string text,
+        double x,
+        double baseline,
+        double width,
+        double size,
+        double leading,
+        bool bold = false,
+        XColor? colour = null
+    )
     {
         if (!inElement)
         {
-            Element(PdfBlockLevelElementTag.Paragraph, () => baseline = Paragraph(text, x, baseline, width, size, leading, bold, colour));
+            Element(PdfBlockLevelElementTag.Paragraph, () =>
+                baseline = Paragraph(text, x, baseline, width, size, leading, bold, colour)
+            );
             return baseline;
         }
         foreach (var line in Lines(text, width, size, bold))
@@ -165,11 +187,14 @@ internal sealed class Sheet : IDisposable
         }
     }
 
-    public void Line(double y, double thickness = 0.75, XColor? colour = null) => Decor(() => graphics.DrawLine(new XPen(colour ?? Ink, thickness), Left, y, Right, y));
+    public void Line(double y, double thickness = 0.75, XColor? colour = null) =>
+        Decor(() => graphics.DrawLine(new XPen(colour ?? Ink, thickness), Left, y, Right, y));
 
-    public void Line(double x1, double y1, double x2, double y2, double thickness = 0.75) => Decor(() => graphics.DrawLine(new XPen(Ink, thickness), x1, y1, x2, y2));
+    public void Line(double x1, double y1, double x2, double y2, double thickness = 0.75) =>
+        Decor(() => graphics.DrawLine(new XPen(Ink, thickness), x1, y1, x2, y2));
 
-    public void Box(double x, double y, double width, double height, double thickness = 0.75) => Decor(() => graphics.DrawRectangle(new XPen(Ink, thickness), x, y, width, height));
+    public void Box(double x, double y, double width, double height, double thickness = 0.75) =>
+        Decor(() => graphics.DrawRectangle(new XPen(Ink, thickness), x, y, width, height));
 
     /// <summary>The shop's mark: a tern's two wings.</summary>
     public void Mark(double x, double y)
@@ -199,7 +224,8 @@ internal sealed class Sheet : IDisposable
 
     private sealed class ShippedFonts : IFontResolver
     {
-        public FontResolverInfo? ResolveTypeface(string familyName, bool bold, bool italic) => new(bold ? "AtkinsonHyperlegibleNext_700Bold" : "AtkinsonHyperlegibleNext_400Regular");
+        public FontResolverInfo? ResolveTypeface(string familyName, bool bold, bool italic) =>
+            new(bold ? "AtkinsonHyperlegibleNext_700Bold" : "AtkinsonHyperlegibleNext_400Regular");
 
         public byte[]? GetFont(string faceName)
         {

@@ -21,7 +21,10 @@ public static class SvgDrawing
     /// <param name="file">The file as it came.</param>
     /// <param name="widthIn">Print width, in.</param>
     /// <exception cref="NotAPictureException">It is no drawing that can be taken.</exception>
-    public static Raster Read(byte[] file, double widthIn) => Drawn(file, (w, h) => Math.Min(Math.Min(widthIn * Dpi / w, LongestSide / Math.Max(w, h)), Math.Sqrt(MostPixels / ((double)w * h))));
+    public static Raster Read(byte[] file, double widthIn) =>
+        Drawn(file, (w, h) =>
+            Math.Min(Math.Min(widthIn * Dpi / w, LongestSide / Math.Max(w, h)), Math.Sqrt(MostPixels / ((double)w * h)))
+        );
 
     /// <summary>Draws it with its longer side in so many pixels.</summary>
     /// <inheritdoc cref="Read(byte[], double)"/>
@@ -33,7 +36,12 @@ public static class SvgDrawing
         var drawing = Task.Run(() => Draw(text, scaleFor));
         try
         {
-            return drawing.Wait(Longest) ? drawing.Result : throw new NotAPictureException($"The drawing takes longer than {Longest.TotalSeconds:0} seconds to draw.", "Simplify it, or save it as PNG at print size.");
+            return drawing.Wait(Longest)
+                ? drawing.Result
+                : throw new NotAPictureException(
+                    $"The drawing takes longer than {Longest.TotalSeconds:0} seconds to draw.",
+                    "Simplify it, or save it as PNG at print size."
+                );
         }
         catch (AggregateException failed) when (failed.InnerException is NotAPictureException not)
         {
@@ -42,7 +50,10 @@ public static class SvgDrawing
         catch (AggregateException)
         {
             // whatever the drawing library stumbles over is the drawing's fault to the owner
-            throw new NotAPictureException("The drawing cannot be drawn.", "Save it again as plain SVG, or as PNG at print size.");
+            throw new NotAPictureException(
+                "The drawing cannot be drawn.",
+                "Save it again as plain SVG, or as PNG at print size."
+            );
         }
     }
 
@@ -50,13 +61,24 @@ public static class SvgDrawing
     {
         using var svg = new SKSvg();
         var picture = svg.FromSvg(text);
-        if (picture is null || picture.CullRect.Width <= 0 || picture.CullRect.Height <= 0 || !float.IsFinite(picture.CullRect.Width * picture.CullRect.Height))
+        if (
+            picture is null
+            || picture.CullRect.Width <= 0
+            || picture.CullRect.Height <= 0
+            || !float.IsFinite(picture.CullRect.Width * picture.CullRect.Height)
+        )
         {
-            throw new NotAPictureException("The drawing has no size, or nothing in it.", "Give it a width, a height and something to print.");
+            throw new NotAPictureException(
+                "The drawing has no size, or nothing in it.",
+                "Give it a width, a height and something to print."
+            );
         }
         var box = picture.CullRect;
         var scale = (float)scaleFor(box.Width, box.Height);
-        var (w, h) = (Math.Max(1, (int)Math.Round(box.Width * scale)), Math.Max(1, (int)Math.Round(box.Height * scale)));
+        var (w, h) = (
+            Math.Max(1, (int)Math.Round(box.Width * scale)),
+            Math.Max(1, (int)Math.Round(box.Height * scale))
+        );
         using var colours = SKColorSpace.CreateSrgb();
         using var surface = SKSurface.Create(new SKImageInfo(w, h, SKColorType.Rgba8888, SKAlphaType.Premul, colours));
         surface.Canvas.Clear(SKColors.Transparent);
@@ -68,7 +90,14 @@ public static class SvgDrawing
         try
         {
             using var image = surface.Snapshot();
-            return image.ReadPixels(new SKImageInfo(w, h, SKColorType.Rgba8888, SKAlphaType.Unpremul, colours), held.AddrOfPinnedObject(), w * 4, 0, 0) ? new(w, h, pixels)
+            return image.ReadPixels(
+                new SKImageInfo(w, h, SKColorType.Rgba8888, SKAlphaType.Unpremul, colours),
+                held.AddrOfPinnedObject(),
+                w * 4,
+                0,
+                0
+            )
+                ? new(w, h, pixels)
                 : throw new NotAPictureException("The drawing cannot be drawn.", "Save it as PNG at print size.");
         }
         finally
@@ -81,6 +110,12 @@ public static class SvgDrawing
     internal static bool Begins(ReadOnlySpan<byte> first)
     {
         var text = Encoding.UTF8.GetString(first).TrimStart('\ufeff', ' ', '\r', '\n', '\t');
-        return text.StartsWith('<') && (text.Contains("<svg", StringComparison.OrdinalIgnoreCase) || text.StartsWith("<?xml", StringComparison.Ordinal) || text.StartsWith("<!--", StringComparison.Ordinal) || text.StartsWith("<!DOCTYPE svg", StringComparison.OrdinalIgnoreCase));
+        return text.StartsWith('<')
+            && (
+                text.Contains("<svg", StringComparison.OrdinalIgnoreCase)
+                || text.StartsWith("<?xml", StringComparison.Ordinal)
+                || text.StartsWith("<!--", StringComparison.Ordinal)
+                || text.StartsWith("<!DOCTYPE svg", StringComparison.OrdinalIgnoreCase)
+            );
     }
 }

@@ -5,7 +5,11 @@ namespace Hepno.Formats;
 /// <summary>Looks at the lettering of a drawing that keeps its letters as text.</summary>
 public static class SvgLettering
 {
-    private static readonly XmlReaderSettings Plain = new() { DtdProcessing = DtdProcessing.Ignore, XmlResolver = null };
+    private static readonly XmlReaderSettings Plain = new()
+    {
+        DtdProcessing = DtdProcessing.Ignore,
+        XmlResolver = null,
+    };
 
     /// <summary>True when some of its text is turned over, so that it runs backwards; text that is drawn as shapes is not known.</summary>
     /// <param name="file">The drawing.</param>

@@ -16,7 +16,8 @@ public sealed record Versioned<T>(T Value, long Version)
 public sealed record Deed(string Name, string Device, DateTime At, bool Undoable = true);
 
 /// <summary>Somebody else changed the thing first; nothing was written.</summary>
-public sealed class StaleException(string kind, string id, long seen, long stands) : Exception($"{kind} {id}: version {seen} was seen, {stands} stands.")
+public sealed class StaleException(string kind, string id, long seen, long stands)
+    : Exception($"{kind} {id}: version {seen} was seen, {stands} stands.")
 {
     public string Kind { get; } = kind;
 
@@ -28,10 +29,19 @@ public sealed class StaleException(string kind, string id, long seen, long stand
 }
 
 /// <summary>Something a person edits as one: read, written with a version check, its earlier states kept.</summary>
-public sealed class Aggregate<T>(string kind, string table, Func<SqliteConnection, string?, List<Versioned<T>>> load, Func<T, string> idOf, Action<SqliteConnection, T, long> write)
+public sealed class Aggregate<T>(
+    string kind,
+    string table,
+    Func<SqliteConnection, string?, List<Versioned<T>>> load,
+    Func<T, string> idOf,
+    Action<SqliteConnection, T, long> write
+)
     where T : class
 {
-    private static readonly JsonSerializerOptions Json = new() { Converters = { new JsonStringEnumConverter(), new PlainDecimals() } };
+    private static readonly JsonSerializerOptions Json = new()
+    {
+        Converters = { new JsonStringEnumConverter(), new PlainDecimals() },
+    };
 
     public string Kind => kind;
 
@@ -40,23 +50,44 @@ public sealed class Aggregate<T>(string kind, string table, Func<SqliteConnectio
     public List<Versioned<T>> All(SqliteConnection connection) => load(connection, null);
 
     /// <summary>Ids of all there are, for reading very many one by one.</summary>
-    public List<string> Ids(SqliteConnection connection) => connection.Query($"SELECT id FROM {table} ORDER BY id", r => r.Text("id"));
+    public List<string> Ids(SqliteConnection connection) =>
+        connection.Query($"SELECT id FROM {table} ORDER BY id", r => r.Text("id"));
 
     /// <summary>Writes a new version, or where nothing is changed leaves the one that stands. <paramref name="seen"/> is the version the change was made from, 0 for something new.</summary>
     /// <returns>The version that stands now.</returns>
     /// <exception cref="StaleException">Another version stands.</exception>
-    public long Put(SqliteConnection connection, T value, long seen, Deed deed) => Put(connection, value, seen, deed, null);
+    public long Put(SqliteConnection connection, T value, long seen, Deed deed) =>
+        Put(connection, value, seen, deed, null);
 
     /// <summary>The state of an earlier version, or null when it was never or is no longer kept.</summary>
-    public T? At(SqliteConnection connection, string id, long version) => connection
-        .Query("SELECT json FROM history WHERE kind = @kind AND id = @id AND version = @version", r => r.TextOrNull("json"), ("@kind", kind), ("@id", id), ("@version", version + 1))
-        .FirstOrDefault() is { } json ? JsonSerializer.Deserialize<T>(json, Json) : null;
+    public T? At(SqliteConnection connection, string id, long version) =>
+        connection
+            .Query(
+                "SELECT json FROM history WHERE kind = @kind AND id = @id AND version = @version",
+                r => r.TextOrNull("json"),
+                ("@kind", kind),
+                ("@id", id),
+                ("@version", version + 1)
+            )
+            .FirstOrDefault()
+            is { } json
+            ? JsonSerializer.Deserialize<T>(json, Json)
+            : null;
 
     /// <summary>Every state a thing has had, oldest first, with when it began to hold (UTC); states older than are kept are left out.</summary>
     public List<(DateTime From, T Value)> States(SqliteConnection connection, string id)
     {
-        var past = connection.Query("SELECT json, at FROM history WHERE kind = @kind AND id = @id ORDER BY version", r => (Json: r.TextOrNull("json"), At: r.Utc("at")), ("@kind", kind), ("@id", id));
-        var states = past.Skip(1).Zip(past, (after, began) => (began.At, Json: after.Json)).Where(s => s.Json is not null).Select(s => (s.At, JsonSerializer.Deserialize<T>(s.Json!, Json)!)).ToList();
+        var past = connection.Query(
+            "SELECT json, at FROM history WHERE kind = @kind AND id = @id ORDER BY version",
+            r => (Json: r.TextOrNull("json"), At: r.Utc("at")),
+            ("@kind", kind),
+            ("@id", id)
+        );
+        var states = past.Skip(1)
+            .Zip(past, (after, began) => (began.At, Json: after.Json))
+            .Where(s => s.Json is not null)
+            .Select(s => (s.At, JsonSerializer.Deserialize<T>(s.Json!, Json)!))
+            .ToList();
         if (past.Count > 0 && Get(connection, id) is { } now)
         {
             states.Add((past[^1].At, now.Value));
@@ -68,7 +99,8 @@ public sealed class Aggregate<T>(string kind, string table, Func<SqliteConnectio
     internal long Restore(SqliteConnection connection, string id, string json, long stands, long restores, Deed deed) =>
         Put(connection, JsonSerializer.Deserialize<T>(json, Json)!, stands, deed, restores);
 
-    internal long VersionOf(SqliteConnection connection, string id) => connection.Scalar($"SELECT version FROM {table} WHERE id = @id", ("@id", id));
+    internal long VersionOf(SqliteConnection connection, string id) =>
+        connection.Scalar($"SELECT version FROM {table} WHERE id = @id", ("@id", id));
 
     private long Put(SqliteConnection connection, T value, long seen, Deed deed, long? restores)
     {
@@ -86,9 +118,18 @@ public sealed class Aggregate<T>(string kind, string table, Func<SqliteConnectio
             return stands;
         }
         write(connection, value, stands + 1);
-        connection.Execute("INSERT INTO history (kind, id, version, json, deed, device, at, undoable, restores) VALUES (@kind, @id, @version, @json, @deed, @device, @at, @undoable, @restores)",
-            ("@kind", kind), ("@id", id), ("@version", stands + 1), ("@json", was), ("@deed", deed.Name), ("@device", deed.Device),
-            ("@at", deed.At), ("@undoable", deed.Undoable && before is not null), ("@restores", restores));
+        connection.Execute(
+            "INSERT INTO history (kind, id, version, json, deed, device, at, undoable, restores) VALUES (@kind, @id, @version, @json, @deed, @device, @at, @undoable, @restores)",
+            ("@kind", kind),
+            ("@id", id),
+            ("@version", stands + 1),
+            ("@json", was),
+            ("@deed", deed.Name),
+            ("@device", deed.Device),
+            ("@at", deed.At),
+            ("@undoable", deed.Undoable && before is not null),
+            ("@restores", restores)
+        );
         ChangeStore.Add(connection, kind, id, stands + 1, deed.At);
         return stands + 1;
     }

@@ -17,7 +17,14 @@ namespace Hepno.Store;
 /// <param name="Address">Where parcels go, a line of it a line; may be empty.</param>
 /// <param name="TaxExempt">What proves that they pay no sales tax: a certificate and its number; empty where they do.</param>
 /// <param name="AccountDays">Days they have to pay after the invoice; 0 where they pay as the shop's rules say.</param>
-public sealed record Customer(string Id, string Name, string Contact, string Address = "", string TaxExempt = "", int AccountDays = 0);
+public sealed record Customer(
+    string Id,
+    string Name,
+    string Contact,
+    string Address = "",
+    string TaxExempt = "",
+    int AccountDays = 0
+);
 
 /// <summary>Everything a person edits as one.</summary>
 public static class Aggregates
@@ -82,44 +89,48 @@ public static class Aggregates
 
     public static Aggregate<AskTemplate> Templates { get; } = TemplateStore.Aggregate();
 
-    internal static Restorable Find(string kind) => kind switch
-    {
-        "numbers" => Of(Numbers),
-        "customer" => Of(Customers),
-        "style" => Of(Styles),
-        "film" => Of(Films),
-        "vinyl" => Of(Vinyls),
-        "screen" => Of(Screens),
-        "film-printer" => Of(FilmPrinters),
-        "dye-printer" => Of(DyePrinters),
-        "paper-printer" => Of(PaperPrinters),
-        "garment-printer" => Of(GarmentPrinters),
-        "stitch-machine" => Of(Stitchers),
-        "paper" => Of(Papers),
-        "outside-printer" => Of(OutsidePrinters),
-        "pod-service" => Of(PodServices),
-        "cloth" => Of(Cloths),
-        "calender" => Of(Calenders),
-        "cutter" => Of(Cutters),
-        "place" => Of(Places),
-        "press" => Of(Presses),
-        "recipe" => Of(Recipes),
-        "spot-test" => Of(SpotTests),
-        "test-garment" => Of(TestGarments),
-        "kept-print" => Of(KeptPrints),
-        "remnant" => Of(Remnants),
-        "upkeep" => Of(Upkeep),
-        "supplies" => Of(Supplies),
-        "cure" => Of(Cures),
-        "order" => Of(Orders),
-        "artwork" => Of(Designs),
-        "template" => Of(Templates),
-        _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "No such kind of thing."),
-    };
+    internal static Restorable Find(string kind) =>
+        kind switch
+        {
+            "numbers" => Of(Numbers),
+            "customer" => Of(Customers),
+            "style" => Of(Styles),
+            "film" => Of(Films),
+            "vinyl" => Of(Vinyls),
+            "screen" => Of(Screens),
+            "film-printer" => Of(FilmPrinters),
+            "dye-printer" => Of(DyePrinters),
+            "paper-printer" => Of(PaperPrinters),
+            "garment-printer" => Of(GarmentPrinters),
+            "stitch-machine" => Of(Stitchers),
+            "paper" => Of(Papers),
+            "outside-printer" => Of(OutsidePrinters),
+            "pod-service" => Of(PodServices),
+            "cloth" => Of(Cloths),
+            "calender" => Of(Calenders),
+            "cutter" => Of(Cutters),
+            "place" => Of(Places),
+            "press" => Of(Presses),
+            "recipe" => Of(Recipes),
+            "spot-test" => Of(SpotTests),
+            "test-garment" => Of(TestGarments),
+            "kept-print" => Of(KeptPrints),
+            "remnant" => Of(Remnants),
+            "upkeep" => Of(Upkeep),
+            "supplies" => Of(Supplies),
+            "cure" => Of(Cures),
+            "order" => Of(Orders),
+            "artwork" => Of(Designs),
+            "template" => Of(Templates),
+            _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "No such kind of thing."),
+        };
 
     private static Restorable Of<T>(Aggregate<T> a)
         where T : class => new(a.VersionOf, a.Restore);
 
     /// <summary>What undo needs of an aggregate, whatever it holds.</summary>
-    internal sealed record Restorable(Func<SqliteConnection, string, long> VersionOf, Func<SqliteConnection, string, string, long, long, Deed, long> Restore);
+    internal sealed record Restorable(
+        Func<SqliteConnection, string, long> VersionOf,
+        Func<SqliteConnection, string, string, long, long, Deed, long> Restore
+    );
 }

@@ -10,17 +10,34 @@ public static class ChangeStore
 {
     private const int KeptDays = 7;
 
-    public static long Last(SqliteConnection connection) => connection.Scalar("SELECT coalesce(max(seq), 0) FROM change");
+    public static long Last(SqliteConnection connection) =>
+        connection.Scalar("SELECT coalesce(max(seq), 0) FROM change");
 
     /// <summary>The last change of any of these kinds, 0 when none is remembered.</summary>
-    public static long LastOf(SqliteConnection connection, IReadOnlyList<string> kinds) => kinds.Max(k => connection.Scalar("SELECT coalesce(max(seq), 0) FROM change WHERE kind = @kind", ("@kind", k)));
+    public static long LastOf(SqliteConnection connection, IReadOnlyList<string> kinds) =>
+        kinds.Max(k => connection.Scalar("SELECT coalesce(max(seq), 0) FROM change WHERE kind = @kind", ("@kind", k)));
 
-    public static List<Change> Since(SqliteConnection connection, long seq, int most) => connection.Query("SELECT seq, kind, id, version FROM change WHERE seq > @seq ORDER BY seq LIMIT @most",
-        r => new Change(r.Long("seq"), r.Text("kind"), r.Text("id"), r.Long("version")), ("@seq", seq), ("@most", most));
+    public static List<Change> Since(SqliteConnection connection, long seq, int most) =>
+        connection.Query(
+            "SELECT seq, kind, id, version FROM change WHERE seq > @seq ORDER BY seq LIMIT @most",
+            r => new Change(r.Long("seq"), r.Text("kind"), r.Text("id"), r.Long("version")),
+            ("@seq", seq),
+            ("@most", most)
+        );
 
     public static void Add(SqliteConnection connection, string kind, string id, long version, DateTime at) =>
-        connection.Execute("INSERT INTO change (kind, id, version, at) VALUES (@kind, @id, @version, @at)", ("@kind", kind), ("@id", id), ("@version", version), ("@at", at));
+        connection.Execute(
+            "INSERT INTO change (kind, id, version, at) VALUES (@kind, @id, @version, @at)",
+            ("@kind", kind),
+            ("@id", id),
+            ("@version", version),
+            ("@at", at)
+        );
 
     /// <summary>Forgets what is older than a week. The last change of each kind stays: were it forgotten, what was read before it would pass for what is read after.</summary>
-    public static void Trim(SqliteConnection connection, DateTime now) => connection.Execute("DELETE FROM change WHERE at < @old AND seq NOT IN (SELECT max(seq) FROM change GROUP BY kind)", ("@old", now.AddDays(-KeptDays)));
+    public static void Trim(SqliteConnection connection, DateTime now) =>
+        connection.Execute(
+            "DELETE FROM change WHERE at < @old AND seq NOT IN (SELECT max(seq) FROM change GROUP BY kind)",
+            ("@old", now.AddDays(-KeptDays))
+        );
 }

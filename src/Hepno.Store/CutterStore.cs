@@ -5,8 +5,40 @@ namespace Hepno.Store;
 /// <summary>Cutters.</summary>
 internal static class CutterStore
 {
-    public static Aggregate<Cutter> Aggregate() => new("cutter", "cutter",
-        (connection, id) => connection.Query($"SELECT * FROM cutter WHERE {Rows.Only(id, "id")} ORDER BY name", r => new Versioned<Cutter>(new(r.Text("id"), r.Text("name"), r.Real("cut_width_in"), r.Real("speed_in2_minute"), r.Equipment(), r.Text("cautions")), r.Long("version")), ("@id", id)),
-        c => c.Id,
-        (connection, c, version) => connection.Put("cutter", 1, [("id", c.Id), ("version", version), ("name", c.Name), ("cut_width_in", c.CutWidthIn), ("speed_in2_minute", c.SpeedIn2PerMinute), .. EquipmentColumns.Of(c.Equipment), ("cautions", c.Cautions)]));
+    public static Aggregate<Cutter> Aggregate() =>
+        new(
+            "cutter",
+            "cutter",
+            (connection, id) =>
+                connection.Query(
+                    $"SELECT * FROM cutter WHERE {Rows.Only(id, "id")} ORDER BY name",
+                    r => new Versioned<Cutter>(
+                        new(
+                            r.Text("id"),
+                            r.Text("name"),
+                            r.Real("cut_width_in"),
+                            r.Real("speed_in2_minute"),
+                            r.Equipment(),
+                            r.Text("cautions")
+                        ),
+                        r.Long("version")
+                    ),
+                    ("@id", id)
+                ),
+            c => c.Id,
+            (connection, c, version) =>
+                connection.Put(
+                    "cutter",
+                    1,
+                    [
+                        ("id", c.Id),
+                        ("version", version),
+                        ("name", c.Name),
+                        ("cut_width_in", c.CutWidthIn),
+                        ("speed_in2_minute", c.SpeedIn2PerMinute),
+                        .. EquipmentColumns.Of(c.Equipment),
+                        ("cautions", c.Cautions),
+                    ]
+                )
+        );
 }

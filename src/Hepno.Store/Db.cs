@@ -7,16 +7,22 @@ namespace Hepno.Store;
 
 /// <summary>The shop's data is of a newer program; it is not touched.</summary>
 public sealed class NewerDataException(int found, int known)
-    : Exception($"This data was written by a newer Hepno (its version is {found}, this program knows {known}). Install the newer program; nothing was changed.");
+    : Exception(
+        $"This data was written by a newer Hepno (its version is {found}, this program knows {known}). Install the newer program; nothing was changed."
+    );
 
 /// <summary>Another server has the data folder open.</summary>
-public sealed class DataInUseException(string folder) : Exception($"The data folder {folder} is in use by another Hepno. Stop that one, or name another folder with --data.");
+public sealed class DataInUseException(string folder)
+    : Exception(
+        $"The data folder {folder} is in use by another Hepno. Stop that one, or name another folder with --data."
+    );
 
 /// <summary>The data cannot be opened or written, and why, for the owner.</summary>
 /// <param name="code">Stable word.</param>
 /// <param name="sentence">What is wrong.</param>
 /// <param name="remedy">What would help.</param>
-public sealed class DataTroubleException(string code, string sentence, string remedy) : Exception($"{sentence} {remedy}")
+public sealed class DataTroubleException(string code, string sentence, string remedy)
+    : Exception($"{sentence} {remedy}")
 {
     /// <summary>Stable word.</summary>
     public string Code { get; } = code;
@@ -43,7 +49,13 @@ public sealed class Db : IDisposable
     public Db(string folder)
     {
         Folder = folder;
-        connectionString = new SqliteConnectionStringBuilder { DataSource = File(folder), ForeignKeys = true, Pooling = true, Mode = SqliteOpenMode.ReadWrite }.ToString();
+        connectionString = new SqliteConnectionStringBuilder
+        {
+            DataSource = File(folder),
+            ForeignKeys = true,
+            Pooling = true,
+            Mode = SqliteOpenMode.ReadWrite,
+        }.ToString();
     }
 
     public string Folder { get; }
@@ -98,13 +110,21 @@ public sealed class Db : IDisposable
             using (var live = Connect())
             {
                 var last = ChangeStore.Last(live);
-                using (var from = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = File(copy.Folder), Pooling = false }.ToString()))
+                using (
+                    var from = new SqliteConnection(
+                        new SqliteConnectionStringBuilder { DataSource = File(copy.Folder), Pooling = false }.ToString()
+                    )
+                )
                 {
                     from.Open();
                     BringUp(from);
                     KeepMachines(from);
                     // changes go on from where this server was: what was read before must not pass for what is read after
-                    from.Execute("INSERT INTO change (seq, kind, id, version, at) VALUES (@seq, 'restored', '1', 1, @at)", ("@seq", Math.Max(last, ChangeStore.Last(from)) + 1), ("@at", now));
+                    from.Execute(
+                        "INSERT INTO change (seq, kind, id, version, at) VALUES (@seq, 'restored', '1', 1, @at)",
+                        ("@seq", Math.Max(last, ChangeStore.Last(from)) + 1),
+                        ("@at", now)
+                    );
                     from.BackupDatabase(live);
                 }
             }
@@ -161,8 +181,14 @@ public sealed class Db : IDisposable
     internal static IReadOnlyList<(int Number, string Name, string Sql)> Migrations()
     {
         var assembly = typeof(Db).Assembly;
-        return [.. assembly.GetManifestResourceNames().Where(n => n.EndsWith(".sql", StringComparison.Ordinal)).Order(StringComparer.Ordinal)
-            .Select(n => (int.Parse(n.AsSpan(0, 4), CultureInfo.InvariantCulture), n, Text(assembly, n)))];
+        return
+        [
+            .. assembly
+                .GetManifestResourceNames()
+                .Where(n => n.EndsWith(".sql", StringComparison.Ordinal))
+                .Order(StringComparer.Ordinal)
+                .Select(n => (int.Parse(n.AsSpan(0, 4), CultureInfo.InvariantCulture), n, Text(assembly, n))),
+        ];
     }
 
     private static string Text(Assembly assembly, string name)
@@ -184,7 +210,12 @@ public sealed class Db : IDisposable
     {
         try
         {
-            lockFile = new FileStream(Path.Combine(Folder, "lock"), FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None);
+            lockFile = new FileStream(
+                Path.Combine(Folder, "lock"),
+                FileMode.OpenOrCreate,
+                FileAccess.ReadWrite,
+                FileShare.None
+            );
         }
         catch (IOException) when (System.IO.File.Exists(Path.Combine(Folder, "lock")) && DataTrouble.CanWrite(Folder))
         {
@@ -215,7 +246,14 @@ public sealed class Db : IDisposable
 
     private void Migrate(DateTime now)
     {
-        using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = File(Folder), ForeignKeys = true, Pooling = false }.ToString());
+        using var connection = new SqliteConnection(
+            new SqliteConnectionStringBuilder
+            {
+                DataSource = File(Folder),
+                ForeignKeys = true,
+                Pooling = false,
+            }.ToString()
+        );
         connection.Open();
         connection.Execute("PRAGMA synchronous = FULL; PRAGMA busy_timeout = 5000; PRAGMA journal_mode = WAL");
         var (at, known) = ((int)connection.Scalar("PRAGMA user_version"), Migrations()[^1].Number);
@@ -256,11 +294,20 @@ public sealed class Db : IDisposable
     // one connection stays open, so that the files beside the data stay the same ones; the system tells what became of those it holds
     private void Hold()
     {
-        keeper = new SqliteConnection(new SqliteConnectionStringBuilder(connectionString) { Pooling = false }.ToString());
+        keeper = new SqliteConnection(
+            new SqliteConnectionStringBuilder(connectionString) { Pooling = false }.ToString()
+        );
         keeper.Open();
         keeper.Scalar("SELECT count(*) FROM change");
         var own = Path.GetFullPath(File(Folder));
-        heldFiles = [.. Directory.EnumerateFiles("/proc/self/fd").Select(fd => (Held: fd, Path: new FileInfo(fd).LinkTarget ?? "")).Where(f => f.Path == own || f.Path == own + "-wal" || f.Path == own + "-shm").DistinctBy(f => f.Path)];
+        heldFiles =
+        [
+            .. Directory
+                .EnumerateFiles("/proc/self/fd")
+                .Select(fd => (Held: fd, Path: new FileInfo(fd).LinkTarget ?? ""))
+                .Where(f => f.Path == own || f.Path == own + "-wal" || f.Path == own + "-shm")
+                .DistinctBy(f => f.Path),
+        ];
     }
 
     private void RefuseIfMoved()

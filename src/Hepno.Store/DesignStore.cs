@@ -9,10 +9,62 @@ internal static class DesignStore
 {
     private static readonly JsonSerializerOptions Json = new() { Converters = { new JsonStringEnumConverter() } };
 
-    public static Aggregate<Design> Aggregate() => new("artwork", "artwork",
-        (connection, id) => connection.Query($"SELECT * FROM artwork WHERE {Rows.Only(id, "id")} ORDER BY name", r => new Versioned<Design>(new(r.Text("id"), r.Text("name"), r.Text("kind"), r.Text("hash"), r.Long("bytes"), r.Real("width_in"),
-            JsonSerializer.Deserialize<ArtworkReport>(r.Text("report"), Json)!, new(r.Text("whose"), r.Text("said_by"), r.DayOrNull("said_on"), r.Text("proof"), r.Word<RightsKind>("rights_kind"), r.DayOrNull("rights_until"), r.IntOrNull("rights_seats"), r.Flag("rights_sold")), r.TextOrNull("came_as"), r.Text("next_time")), r.Long("version")), ("@id", id)),
-        d => d.Id,
-        (connection, d, version) => connection.Put("artwork", 1, ("id", d.Id), ("version", version), ("name", d.Name), ("kind", d.Kind), ("hash", d.Hash), ("bytes", d.Bytes), ("width_in", d.WidthIn), ("report", JsonSerializer.Serialize(d.Report, Json)),
-            ("came_as", d.CameAs), ("whose", d.Rights.Whose), ("said_by", d.Rights.SaidBy), ("said_on", d.Rights.SaidOn), ("proof", d.Rights.Proof), ("rights_kind", d.Rights.Kind), ("rights_until", d.Rights.Until), ("rights_seats", d.Rights.Seats), ("rights_sold", d.Rights.SoldGoods), ("next_time", d.NextTime)));
+    public static Aggregate<Design> Aggregate() =>
+        new(
+            "artwork",
+            "artwork",
+            (connection, id) =>
+                connection.Query(
+                    $"SELECT * FROM artwork WHERE {Rows.Only(id, "id")} ORDER BY name",
+                    r => new Versioned<Design>(
+                        new(
+                            r.Text("id"),
+                            r.Text("name"),
+                            r.Text("kind"),
+                            r.Text("hash"),
+                            r.Long("bytes"),
+                            r.Real("width_in"),
+                            JsonSerializer.Deserialize<ArtworkReport>(r.Text("report"), Json)!,
+                            new(
+                                r.Text("whose"),
+                                r.Text("said_by"),
+                                r.DayOrNull("said_on"),
+                                r.Text("proof"),
+                                r.Word<RightsKind>("rights_kind"),
+                                r.DayOrNull("rights_until"),
+                                r.IntOrNull("rights_seats"),
+                                r.Flag("rights_sold")
+                            ),
+                            r.TextOrNull("came_as"),
+                            r.Text("next_time")
+                        ),
+                        r.Long("version")
+                    ),
+                    ("@id", id)
+                ),
+            d => d.Id,
+            (connection, d, version) =>
+                connection.Put(
+                    "artwork",
+                    1,
+                    ("id", d.Id),
+                    ("version", version),
+                    ("name", d.Name),
+                    ("kind", d.Kind),
+                    ("hash", d.Hash),
+                    ("bytes", d.Bytes),
+                    ("width_in", d.WidthIn),
+                    ("report", JsonSerializer.Serialize(d.Report, Json)),
+                    ("came_as", d.CameAs),
+                    ("whose", d.Rights.Whose),
+                    ("said_by", d.Rights.SaidBy),
+                    ("said_on", d.Rights.SaidOn),
+                    ("proof", d.Rights.Proof),
+                    ("rights_kind", d.Rights.Kind),
+                    ("rights_until", d.Rights.Until),
+                    ("rights_seats", d.Rights.Seats),
+                    ("rights_sold", d.Rights.SoldGoods),
+                    ("next_time", d.NextTime)
+                )
+        );
 }

@@ -11,7 +11,8 @@ namespace Hepno.Store;
 public static class DrawerStore
 {
     /// <summary>Identity of what is left over of an order's design.</summary>
-    public static string IdOf(string designId, double widthIn, double heightIn, string productId) => string.Create(CultureInfo.InvariantCulture, $"{designId} {widthIn:0.##}x{heightIn:0.##} {productId}");
+    public static string IdOf(string designId, double widthIn, double heightIn, string productId) =>
+        string.Create(CultureInfo.InvariantCulture, $"{designId} {widthIn:0.##}x{heightIn:0.##} {productId}");
 
     /// <summary>Everything in the drawer, by name; what the shop keeps is there when it is empty too.</summary>
     public static List<KeptPrint> All(SqliteConnection connection)
@@ -19,10 +20,24 @@ public static class DrawerStore
         var kept = Aggregates.KeptPrints.All(connection).Select(k => k.Value).ToList();
         foreach (var more in Extra(connection))
         {
-            var at = kept.FindIndex(k => k.Id == more.KeptId || k.Is(more.DesignId, more.WidthIn, more.HeightIn, more.FilmId));
+            var at = kept.FindIndex(k =>
+                k.Id == more.KeptId || k.Is(more.DesignId, more.WidthIn, more.HeightIn, more.FilmId)
+            );
             if (at < 0 && more.DesignId is { } design)
             {
-                kept.Add(new(IdOf(design, more.WidthIn, more.HeightIn, more.FilmId), Aggregates.Designs.Get(connection, design)?.Value.Name ?? design, more.WidthIn, more.HeightIn, design, more.FilmId, 0, KeptPrint.UsualDays, []));
+                kept.Add(
+                    new(
+                        IdOf(design, more.WidthIn, more.HeightIn, more.FilmId),
+                        Aggregates.Designs.Get(connection, design)?.Value.Name ?? design,
+                        more.WidthIn,
+                        more.HeightIn,
+                        design,
+                        more.FilmId,
+                        0,
+                        KeptPrint.UsualDays,
+                        []
+                    )
+                );
                 at = kept.Count - 1;
             }
             if (at >= 0)
@@ -45,21 +60,58 @@ public static class DrawerStore
     /// <param name="connection">The database.</param>
     /// <param name="exceptOrder">This order's own are not counted.</param>
     /// <param name="exceptLine">Nor only this line's of it.</param>
-    public static Dictionary<string, int> SpokenFor(SqliteConnection connection, string exceptOrder, string exceptLine) =>
-        connection.Query("SELECT d.kept_id, d.pieces FROM order_drawer d JOIN orders o ON o.id = d.order_id LEFT JOIN gather_item g ON g.order_id = d.order_id AND g.id = 'drawer-' || d.key WHERE o.closed_at IS NULL AND g.done_at IS NULL AND NOT (d.order_id = @order AND d.line_id = @line)",
-            r => (Kept: r.Text("kept_id"), Count: r.Int("pieces")), ("@order", exceptOrder), ("@line", exceptLine)).GroupBy(x => x.Kept).ToDictionary(g => g.Key, g => g.Sum(x => x.Count));
+    public static Dictionary<string, int> SpokenFor(
+        SqliteConnection connection,
+        string exceptOrder,
+        string exceptLine
+    ) =>
+        connection
+            .Query(
+                "SELECT d.kept_id, d.pieces FROM order_drawer d JOIN orders o ON o.id = d.order_id LEFT JOIN gather_item g ON g.order_id = d.order_id AND g.id = 'drawer-' || d.key WHERE o.closed_at IS NULL AND g.done_at IS NULL AND NOT (d.order_id = @order AND d.line_id = @line)",
+                r => (Kept: r.Text("kept_id"), Count: r.Int("pieces")),
+                ("@order", exceptOrder),
+                ("@line", exceptLine)
+            )
+            .GroupBy(x => x.Kept)
+            .ToDictionary(g => g.Key, g => g.Sum(x => x.Count));
 
-    private static List<(string? KeptId, string? DesignId, double WidthIn, double HeightIn, string FilmId, int Count, DateOnly On, string Order)> Extra(SqliteConnection connection) =>
-        connection.Query("""
+    private static List<(
+        string? KeptId,
+        string? DesignId,
+        double WidthIn,
+        double HeightIn,
+        string FilmId,
+        int Count,
+        DateOnly On,
+        string Order
+    )> Extra(SqliteConnection connection) =>
+        connection.Query(
+            """
             SELECT d.key, d.width_in, d.height_in, d.extra, l.film_id, o.number, max(g.done_at) AS done_at,
               (SELECT p.design_id FROM placement p WHERE p.order_id = d.order_id AND p.line_id = d.line_id AND (p.id = d.key OR substr(d.key, 1, length(p.id) + 1) = p.id || ' ')) AS design_id
             FROM order_layout_design d JOIN order_layout l ON l.order_id = d.order_id AND l.line_id = d.line_id JOIN orders o ON o.id = d.order_id
               JOIN gather_item g ON g.order_id = d.order_id AND g.done_at IS NOT NULL
               JOIN placement first ON first.order_id = d.order_id AND first.line_id = d.line_id AND (g.id IN ('film-layout-' || first.id, 'paper-' || first.id) OR (g.id = 'prepare-' || first.id AND l.film_id IN (SELECT id FROM film_printer)))
             WHERE d.extra > 0 AND d.for_order = '' GROUP BY d.order_id, d.position ORDER BY done_at
-            """, r => (r.Text("key").StartsWith("kept ", StringComparison.Ordinal) ? r.Text("key")["kept ".Length..] : null, r.TextOrNull("design_id"), r.Real("width_in"), r.Real("height_in"), r.Text("film_id"), r.Int("extra"), DateOnly.FromDateTime(r.Utc("done_at")), $"T-{r.Int("number")}"));
+            """,
+            r =>
+                (
+                    r.Text("key").StartsWith("kept ", StringComparison.Ordinal)
+                        ? r.Text("key")["kept ".Length..]
+                        : null,
+                    r.TextOrNull("design_id"),
+                    r.Real("width_in"),
+                    r.Real("height_in"),
+                    r.Text("film_id"),
+                    r.Int("extra"),
+                    DateOnly.FromDateTime(r.Utc("done_at")),
+                    $"T-{r.Int("number")}"
+                )
+        );
 
     private static List<(string KeptId, int Count, DateOnly On, string Order)> Uses(SqliteConnection connection) =>
-        connection.Query("SELECT d.kept_id, d.pieces, g.done_at, o.number FROM order_drawer d JOIN orders o ON o.id = d.order_id JOIN gather_item g ON g.order_id = d.order_id AND g.id = 'drawer-' || d.key WHERE g.done_at IS NOT NULL ORDER BY g.done_at",
-            r => (r.Text("kept_id"), r.Int("pieces"), DateOnly.FromDateTime(r.Utc("done_at")), $"T-{r.Int("number")}"));
+        connection.Query(
+            "SELECT d.kept_id, d.pieces, g.done_at, o.number FROM order_drawer d JOIN orders o ON o.id = d.order_id JOIN gather_item g ON g.order_id = d.order_id AND g.id = 'drawer-' || d.key WHERE g.done_at IS NOT NULL ORDER BY g.done_at",
+            r => (r.Text("kept_id"), r.Int("pieces"), DateOnly.FromDateTime(r.Utc("done_at")), $"T-{r.Int("number")}")
+        );
 }

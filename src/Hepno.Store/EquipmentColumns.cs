@@ -5,8 +5,25 @@ namespace Hepno.Store;
 /// <summary>What an hour of a machine costs, as every machine's table keeps it.</summary>
 internal static class EquipmentColumns
 {
-    public static EquipmentHour Equipment(this Rows.Row r) => new(r.Money("price_new_micros"), r.Money("resale_micros"), r.Real("useful_years"), r.Real("hours_a_year"), r.Real("power_kw"), r.Real("duty_share"), r.Money("upkeep_micros"));
+    public static EquipmentHour Equipment(this Rows.Row r) =>
+        new(
+            r.Money("price_new_micros"),
+            r.Money("resale_micros"),
+            r.Real("useful_years"),
+            r.Real("hours_a_year"),
+            r.Real("power_kw"),
+            r.Real("duty_share"),
+            r.Money("upkeep_micros")
+        );
 
     public static (string, object?)[] Of(EquipmentHour e) =>
-        [("price_new_micros", e.PriceNew), ("resale_micros", e.Resale), ("useful_years", e.UsefulYears), ("hours_a_year", e.ProductiveHoursAYear), ("power_kw", e.PowerKw), ("duty_share", e.DutyShare), ("upkeep_micros", e.UpkeepPerHour)];
+        [
+            ("price_new_micros", e.PriceNew),
+            ("resale_micros", e.Resale),
+            ("useful_years", e.UsefulYears),
+            ("hours_a_year", e.ProductiveHoursAYear),
+            ("power_kw", e.PowerKw),
+            ("duty_share", e.DutyShare),
+            ("upkeep_micros", e.UpkeepPerHour),
+        ];
 }

@@ -5,10 +5,50 @@ namespace Hepno.Store;
 /// <summary>Transfer papers.</summary>
 internal static class PaperStore
 {
-    public static Aggregate<TransferPaper> Aggregate() => new("paper", "paper",
-        (connection, id) => connection.Query($"SELECT * FROM paper WHERE {Rows.Only(id, "id")} ORDER BY product", r => new Versioned<TransferPaper>(new(r.Text("id"), r.Text("supplier"), r.Text("product"), r.Word<PaperKind>("kind"), r.Real("sheet_width_in"), r.Real("sheet_height_in"), r.Real("margin_in"), r.Real("marks_in"), r.Real("bleed_in"),
-            r.Money("sheet_micros"), r.Money("freight_micros"), r.Int("lead_days")), r.Long("version")), ("@id", id)),
-        p => p.Id,
-        (connection, p, version) => connection.Put("paper", 1, ("id", p.Id), ("version", version), ("supplier", p.Supplier), ("product", p.Product), ("kind", p.Kind), ("sheet_width_in", p.SheetWidthIn), ("sheet_height_in", p.SheetHeightIn), ("margin_in", p.MarginIn), ("marks_in", p.MarksIn), ("bleed_in", p.BleedIn),
-            ("sheet_micros", p.SheetPrice), ("freight_micros", p.FreightPerOrder), ("lead_days", p.LeadDays)));
+    public static Aggregate<TransferPaper> Aggregate() =>
+        new(
+            "paper",
+            "paper",
+            (connection, id) =>
+                connection.Query(
+                    $"SELECT * FROM paper WHERE {Rows.Only(id, "id")} ORDER BY product",
+                    r => new Versioned<TransferPaper>(
+                        new(
+                            r.Text("id"),
+                            r.Text("supplier"),
+                            r.Text("product"),
+                            r.Word<PaperKind>("kind"),
+                            r.Real("sheet_width_in"),
+                            r.Real("sheet_height_in"),
+                            r.Real("margin_in"),
+                            r.Real("marks_in"),
+                            r.Real("bleed_in"),
+                            r.Money("sheet_micros"),
+                            r.Money("freight_micros"),
+                            r.Int("lead_days")
+                        ),
+                        r.Long("version")
+                    ),
+                    ("@id", id)
+                ),
+            p => p.Id,
+            (connection, p, version) =>
+                connection.Put(
+                    "paper",
+                    1,
+                    ("id", p.Id),
+                    ("version", version),
+                    ("supplier", p.Supplier),
+                    ("product", p.Product),
+                    ("kind", p.Kind),
+                    ("sheet_width_in", p.SheetWidthIn),
+                    ("sheet_height_in", p.SheetHeightIn),
+                    ("margin_in", p.MarginIn),
+                    ("marks_in", p.MarksIn),
+                    ("bleed_in", p.BleedIn),
+                    ("sheet_micros", p.SheetPrice),
+                    ("freight_micros", p.FreightPerOrder),
+                    ("lead_days", p.LeadDays)
+                )
+        );
 }

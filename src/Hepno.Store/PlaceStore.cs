@@ -6,20 +6,70 @@ namespace Hepno.Store;
 /// <summary>Places of a print: the usual ones with the shop's figures, and its own.</summary>
 internal static class PlaceStore
 {
-    public static Aggregate<Place> Aggregate() => new("place", "place",
-        (connection, id) => connection.Query($"SELECT * FROM place WHERE {Rows.Only(id, "id")} ORDER BY position, name", r => new Versioned<Place>(Read(r), r.Long("version")), ("@id", id)),
-        p => p.Id,
-        (connection, p, version) => connection.Put("place", 1, ("id", p.Id), ("version", version), ("position", Position(p)), ("name", p.Name), ("seam", p.Where), ("like_place", p.Like), ("retired", p.Retired), ("height_in", p.HeightLimitIn),
-            ("small_in", p.Widths.Small), ("large_in", p.Widths.Large), ("extended_in", p.Widths.Extended), ("youth_in", p.Widths.Youth), ("toddler_in", p.Widths.Toddler), ("infant_in", p.Widths.Infant),
-            ("from_seam_in", p.FromSeamIn), ("from_seam_youth_in", p.FromSeamYouthIn), ("from_seam_infant_in", p.FromSeamInfantIn), ("aside_in", p.AsideIn), ("opening_in", p.OpeningIn)));
+    public static Aggregate<Place> Aggregate() =>
+        new(
+            "place",
+            "place",
+            (connection, id) =>
+                connection.Query(
+                    $"SELECT * FROM place WHERE {Rows.Only(id, "id")} ORDER BY position, name",
+                    r => new Versioned<Place>(Read(r), r.Long("version")),
+                    ("@id", id)
+                ),
+            p => p.Id,
+            (connection, p, version) =>
+                connection.Put(
+                    "place",
+                    1,
+                    ("id", p.Id),
+                    ("version", version),
+                    ("position", Position(p)),
+                    ("name", p.Name),
+                    ("seam", p.Where),
+                    ("like_place", p.Like),
+                    ("retired", p.Retired),
+                    ("height_in", p.HeightLimitIn),
+                    ("small_in", p.Widths.Small),
+                    ("large_in", p.Widths.Large),
+                    ("extended_in", p.Widths.Extended),
+                    ("youth_in", p.Widths.Youth),
+                    ("toddler_in", p.Widths.Toddler),
+                    ("infant_in", p.Widths.Infant),
+                    ("from_seam_in", p.FromSeamIn),
+                    ("from_seam_youth_in", p.FromSeamYouthIn),
+                    ("from_seam_infant_in", p.FromSeamInfantIn),
+                    ("aside_in", p.AsideIn),
+                    ("opening_in", p.OpeningIn)
+                )
+        );
 
     /// <summary>The shop's places, read once for what is read beside them.</summary>
     public static PlaceBook Book(SqliteConnection connection) => new(connection.Query("SELECT * FROM place", Read));
 
-    private static Place Read(Rows.Row r) => new(r.Text("id"), r.Text("name"), r.Text("seam"), r.Real("from_seam_in"), r.Real("height_in"),
-        new(r.Real("small_in"), r.Real("large_in"), r.Real("extended_in"), r.Real("youth_in"), r.Real("toddler_in"), r.Real("infant_in")),
-        r.RealOrNull("opening_in"), r.RealOrNull("from_seam_youth_in"), r.RealOrNull("from_seam_infant_in"), r.Real("aside_in"))
-    { Like = r.TextOrNull("like_place"), Retired = r.Flag("retired") };
+    private static Place Read(Rows.Row r) =>
+        new(
+            r.Text("id"),
+            r.Text("name"),
+            r.Text("seam"),
+            r.Real("from_seam_in"),
+            r.Real("height_in"),
+            new(
+                r.Real("small_in"),
+                r.Real("large_in"),
+                r.Real("extended_in"),
+                r.Real("youth_in"),
+                r.Real("toddler_in"),
+                r.Real("infant_in")
+            ),
+            r.RealOrNull("opening_in"),
+            r.RealOrNull("from_seam_youth_in"),
+            r.RealOrNull("from_seam_infant_in"),
+            r.Real("aside_in")
+        )
+        {
+            Like = r.TextOrNull("like_place"),
+            Retired = r.Flag("retired"),
+        };
 
     // in the order they are offered, the shop's own after the usual ones
     private static int Position(Place p) => Places.All.TakeWhile(u => u.Id != p.Id).Count();

@@ -26,55 +26,127 @@ public static class QuoteStore
     /// <param name="json">Every figure and text, the inputs and the core's version.</param>
     /// <param name="pdf">The page as sent.</param>
     /// <param name="lines">Its lines in figures alone.</param>
-    public static void Send(SqliteConnection connection, StoredQuote quote, string json, byte[] pdf, IEnumerable<QuotedLine> lines)
+    public static void Send(
+        SqliteConnection connection,
+        StoredQuote quote,
+        string json,
+        byte[] pdf,
+        IEnumerable<QuotedLine> lines
+    )
     {
-        connection.Put("quote", 1, ("id", quote.Id), ("order_id", quote.OrderId), ("sent_at", quote.SentAt), ("withdrawn_at", null), ("json", json), ("pdf", pdf));
+        connection.Put(
+            "quote",
+            1,
+            ("id", quote.Id),
+            ("order_id", quote.OrderId),
+            ("sent_at", quote.SentAt),
+            ("withdrawn_at", null),
+            ("json", json),
+            ("pdf", pdf)
+        );
         foreach (var l in lines)
         {
-            connection.Put("quote_line", 2, ("quote_id", quote.Id), ("line_id", l.LineId), ("method_id", l.MethodId), ("price_micros", l.Price), ("cost_micros", l.Cost));
+            connection.Put(
+                "quote_line",
+                2,
+                ("quote_id", quote.Id),
+                ("line_id", l.LineId),
+                ("method_id", l.MethodId),
+                ("price_micros", l.Price),
+                ("cost_micros", l.Cost)
+            );
         }
         ChangeStore.Add(connection, "quote", quote.Id, 1, quote.SentAt);
     }
 
     /// <summary>Lines of the quotes that stand for orders not handed over, by order.</summary>
-    public static ILookup<string, QuotedLine> StandingLines(SqliteConnection connection) => connection.Query("""
-        SELECT q.order_id, l.* FROM quote_line l JOIN quote q ON q.id = l.quote_id WHERE q.withdrawn_at IS NULL AND q.order_id IN (SELECT id FROM orders WHERE closed_at IS NULL AND handed_at IS NULL)
-        """, r => (Of: r.Text("order_id"), Line: new QuotedLine(r.Text("line_id"), r.Text("method_id"), r.Money("price_micros"), r.Money("cost_micros")))).ToLookup(x => x.Of, x => x.Line);
+    public static ILookup<string, QuotedLine> StandingLines(SqliteConnection connection) =>
+        connection
+            .Query(
+                """
+                SELECT q.order_id, l.* FROM quote_line l JOIN quote q ON q.id = l.quote_id WHERE q.withdrawn_at IS NULL AND q.order_id IN (SELECT id FROM orders WHERE closed_at IS NULL AND handed_at IS NULL)
+                """,
+                r =>
+                    (
+                        Of: r.Text("order_id"),
+                        Line: new QuotedLine(
+                            r.Text("line_id"),
+                            r.Text("method_id"),
+                            r.Money("price_micros"),
+                            r.Money("cost_micros")
+                        )
+                    )
+            )
+            .ToLookup(x => x.Of, x => x.Line);
 
     public static void Withdraw(SqliteConnection connection, string id, DateTime at)
     {
-        connection.Execute("UPDATE quote SET withdrawn_at = @at WHERE id = @id AND withdrawn_at IS NULL", ("@at", at), ("@id", id));
+        connection.Execute(
+            "UPDATE quote SET withdrawn_at = @at WHERE id = @id AND withdrawn_at IS NULL",
+            ("@at", at),
+            ("@id", id)
+        );
         ChangeStore.Add(connection, "quote", id, 2, at);
     }
 
     /// <summary>All quotes of an order, withdrawn ones too, oldest first.</summary>
-    public static List<StoredQuote> Of(SqliteConnection connection, string orderId) => connection.Query($"SELECT {Columns} FROM quote WHERE order_id = @id ORDER BY sent_at", Map, ("@id", orderId));
+    public static List<StoredQuote> Of(SqliteConnection connection, string orderId) =>
+        connection.Query($"SELECT {Columns} FROM quote WHERE order_id = @id ORDER BY sent_at", Map, ("@id", orderId));
 
     /// <summary>Ids of all quotes of the shop, oldest first.</summary>
-    public static List<string> Ids(SqliteConnection connection) => connection.Query("SELECT id FROM quote ORDER BY sent_at, id", r => r.Text("id"));
+    public static List<string> Ids(SqliteConnection connection) =>
+        connection.Query("SELECT id FROM quote ORDER BY sent_at, id", r => r.Text("id"));
 
     /// <summary>A quote, or null.</summary>
-    public static StoredQuote? Get(SqliteConnection connection, string id) => connection.Query($"SELECT {Columns} FROM quote WHERE id = @id", Map, ("@id", id)).FirstOrDefault();
+    public static StoredQuote? Get(SqliteConnection connection, string id) =>
+        connection.Query($"SELECT {Columns} FROM quote WHERE id = @id", Map, ("@id", id)).FirstOrDefault();
 
     /// <summary>The page of a quote as it was sent.</summary>
-    public static byte[] PdfOf(SqliteConnection connection, string id) => connection.Query("SELECT pdf FROM quote WHERE id = @id", r => r.Bytes("pdf"), ("@id", id))[0];
+    public static byte[] PdfOf(SqliteConnection connection, string id) =>
+        connection.Query("SELECT pdf FROM quote WHERE id = @id", r => r.Bytes("pdf"), ("@id", id))[0];
 
     /// <summary>Puts a copy without the person in a quote's place: the only change a sent quote ever takes.</summary>
-    public static void Replace(SqliteConnection connection, string id, string json, byte[] pdf) => connection.Execute("UPDATE quote SET json = @json, pdf = @pdf WHERE id = @id", ("@json", json), ("@pdf", pdf), ("@id", id));
+    public static void Replace(SqliteConnection connection, string id, string json, byte[] pdf) =>
+        connection.Execute(
+            "UPDATE quote SET json = @json, pdf = @pdf WHERE id = @id",
+            ("@json", json),
+            ("@pdf", pdf),
+            ("@id", id)
+        );
 
     /// <summary>The quote that stands for an order, or null.</summary>
     public static StoredQuote? Standing(SqliteConnection connection, string orderId) =>
-        connection.Query($"SELECT {Columns} FROM quote WHERE order_id = @id AND withdrawn_at IS NULL ORDER BY sent_at DESC LIMIT 1", Map, ("@id", orderId)).FirstOrDefault();
+        connection
+            .Query(
+                $"SELECT {Columns} FROM quote WHERE order_id = @id AND withdrawn_at IS NULL ORDER BY sent_at DESC LIMIT 1",
+                Map,
+                ("@id", orderId)
+            )
+            .FirstOrDefault();
 
     /// <summary>The quotes that stand, by order.</summary>
     public static Dictionary<string, StoredQuote> AllStanding(SqliteConnection connection) =>
-        connection.Query($"SELECT {Columns} FROM quote WHERE withdrawn_at IS NULL AND order_id IN (SELECT id FROM orders WHERE closed_at IS NULL) ORDER BY sent_at", Map).GroupBy(q => q.OrderId).ToDictionary(g => g.Key, g => g.Last());
+        connection
+            .Query(
+                $"SELECT {Columns} FROM quote WHERE withdrawn_at IS NULL AND order_id IN (SELECT id FROM orders WHERE closed_at IS NULL) ORDER BY sent_at",
+                Map
+            )
+            .GroupBy(q => q.OrderId)
+            .ToDictionary(g => g.Key, g => g.Last());
 
     /// <summary>A quote's figures and texts as frozen.</summary>
-    public static string Json(SqliteConnection connection, string id) => connection.Query("SELECT json FROM quote WHERE id = @id", r => r.Text("json"), ("@id", id))[0];
+    public static string Json(SqliteConnection connection, string id) =>
+        connection.Query("SELECT json FROM quote WHERE id = @id", r => r.Text("json"), ("@id", id))[0];
 
     public static byte[]? Pdf(SqliteConnection connection, string orderId) =>
-        connection.Query("SELECT pdf FROM quote WHERE order_id = @id AND withdrawn_at IS NULL ORDER BY sent_at DESC LIMIT 1", r => r.Bytes("pdf"), ("@id", orderId)).FirstOrDefault();
+        connection
+            .Query(
+                "SELECT pdf FROM quote WHERE order_id = @id AND withdrawn_at IS NULL ORDER BY sent_at DESC LIMIT 1",
+                r => r.Bytes("pdf"),
+                ("@id", orderId)
+            )
+            .FirstOrDefault();
 
-    private static StoredQuote Map(Rows.Row r) => new(r.Text("id"), r.Text("order_id"), r.Utc("sent_at"), r.UtcOrNull("withdrawn_at"));
+    private static StoredQuote Map(Rows.Row r) =>
+        new(r.Text("id"), r.Text("order_id"), r.Utc("sent_at"), r.UtcOrNull("withdrawn_at"));
 }

@@ -12,14 +12,22 @@ internal static class Rows
 
     private static readonly ConditionalWeakTable<SqliteConnection, Dictionary<string, SqliteCommand>> Compiled = [];
 
-    public static void Execute(this SqliteConnection connection, string sql, params ReadOnlySpan<(string Name, object? Value)> values)
+    public static void Execute(
+        this SqliteConnection connection,
+        string sql,
+        params ReadOnlySpan<(string Name, object? Value)> values
+    )
     {
         var command = Command(connection, sql, values);
         command.ExecuteNonQuery();
         GiveBack(connection, command);
     }
 
-    public static int Changed(this SqliteConnection connection, string sql, params ReadOnlySpan<(string Name, object? Value)> values)
+    public static int Changed(
+        this SqliteConnection connection,
+        string sql,
+        params ReadOnlySpan<(string Name, object? Value)> values
+    )
     {
         var command = Command(connection, sql, values);
         var changed = command.ExecuteNonQuery();
@@ -27,7 +35,11 @@ internal static class Rows
         return changed;
     }
 
-    public static long Scalar(this SqliteConnection connection, string sql, params ReadOnlySpan<(string Name, object? Value)> values)
+    public static long Scalar(
+        this SqliteConnection connection,
+        string sql,
+        params ReadOnlySpan<(string Name, object? Value)> values
+    )
     {
         var command = Command(connection, sql, values);
         var value = command.ExecuteScalar() is long n ? n : 0;
@@ -35,7 +47,12 @@ internal static class Rows
         return value;
     }
 
-    public static List<T> Query<T>(this SqliteConnection connection, string sql, Func<Row, T> map, params ReadOnlySpan<(string Name, object? Value)> values)
+    public static List<T> Query<T>(
+        this SqliteConnection connection,
+        string sql,
+        Func<Row, T> map,
+        params ReadOnlySpan<(string Name, object? Value)> values
+    )
     {
         var command = Command(connection, sql, values);
         var rows = new List<T>();
@@ -52,7 +69,12 @@ internal static class Rows
     }
 
     /// <summary>Inserts or updates the row with the given key columns (the first <paramref name="keys"/> of them).</summary>
-    public static void Put(this SqliteConnection connection, string table, int keys, params ReadOnlySpan<(string Column, object? Value)> values)
+    public static void Put(
+        this SqliteConnection connection,
+        string table,
+        int keys,
+        params ReadOnlySpan<(string Column, object? Value)> values
+    )
     {
         var columns = new string[values.Length];
         for (var i = 0; i < values.Length; i++)
@@ -61,11 +83,22 @@ internal static class Rows
         }
         var sets = string.Join(", ", columns.Skip(keys).Select(c => $"{c} = excluded.{c}"));
         var conflict = sets.Length == 0 ? "DO NOTHING" : $"DO UPDATE SET {sets}";
-        Execute(connection, $"INSERT INTO {table} ({string.Join(", ", columns)}) VALUES ({string.Join(", ", columns.Select(c => "@" + c))}) ON CONFLICT({string.Join(", ", columns.Take(keys))}) {conflict}", values);
+        Execute(
+            connection,
+            $"INSERT INTO {table} ({string.Join(", ", columns)}) VALUES ({string.Join(", ", columns.Select(c => "@" + c))}) ON CONFLICT({string.Join(", ", columns.Take(keys))}) {conflict}",
+            values
+        );
     }
 
     /// <summary>Replaces the child rows of one thing.</summary>
-    public static void Replace<T>(this SqliteConnection connection, string table, string owner, string id, IReadOnlyList<T> items, Func<T, (string, object?)[]> columns)
+    public static void Replace<T>(
+        this SqliteConnection connection,
+        string table,
+        string owner,
+        string id,
+        IReadOnlyList<T> items,
+        Func<T, (string, object?)[]> columns
+    )
     {
         connection.Execute($"DELETE FROM {table} WHERE {owner} = @id", ("@id", id));
         for (var i = 0; i < items.Count; i++)
@@ -80,7 +113,11 @@ internal static class Rows
     public static string Instant(DateTime utc) => utc.ToString(InstantFormat, CultureInfo.InvariantCulture);
 
     // a long write says the same few statements thousands of times: each is compiled once a connection. One in use is not in the shelf, so a nested query gets its own
-    private static SqliteCommand Command(SqliteConnection connection, string sql, ReadOnlySpan<(string Name, object? Value)> values)
+    private static SqliteCommand Command(
+        SqliteConnection connection,
+        string sql,
+        ReadOnlySpan<(string Name, object? Value)> values
+    )
     {
         if (Compiled.GetOrCreateValue(connection).Remove(sql, out var known) && known.Parameters.Count == values.Length)
         {
@@ -101,20 +138,22 @@ internal static class Rows
         return command;
     }
 
-    private static void GiveBack(SqliteConnection connection, SqliteCommand command) => Compiled.GetOrCreateValue(connection)[command.CommandText] = command;
+    private static void GiveBack(SqliteConnection connection, SqliteCommand command) =>
+        Compiled.GetOrCreateValue(connection)[command.CommandText] = command;
 
-    private static object Stored(object? value) => value switch
-    {
-        null => DBNull.Value,
-        decimal money => Micros(money),
-        DateTime { Kind: DateTimeKind.Utc } utc => Instant(utc),
-        DateTime wall => wall.ToString(WallFormat, CultureInfo.InvariantCulture),
-        DateOnly day => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
-        TimeOnly time => time.ToString("HH:mm", CultureInfo.InvariantCulture),
-        Enum word => word.ToString(),
-        bool flag => flag ? 1L : 0L,
-        _ => value,
-    };
+    private static object Stored(object? value) =>
+        value switch
+        {
+            null => DBNull.Value,
+            decimal money => Micros(money),
+            DateTime { Kind: DateTimeKind.Utc } utc => Instant(utc),
+            DateTime wall => wall.ToString(WallFormat, CultureInfo.InvariantCulture),
+            DateOnly day => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+            TimeOnly time => time.ToString("HH:mm", CultureInfo.InvariantCulture),
+            Enum word => word.ToString(),
+            bool flag => flag ? 1L : 0L,
+            _ => value,
+        };
 
     private static long Micros(decimal money) => (long)Math.Round(money * 1_000_000m, MidpointRounding.AwayFromZero);
 
@@ -145,20 +184,29 @@ internal static class Rows
 
         public DateTime? UtcOrNull(string column) => TextOrNull(column) is { } t ? ParseUtc(t) : null;
 
-        public DateTime Wall(string column) => DateTime.ParseExact(Text(column), WallFormat, CultureInfo.InvariantCulture);
+        public DateTime Wall(string column) =>
+            DateTime.ParseExact(Text(column), WallFormat, CultureInfo.InvariantCulture);
 
-        public DateOnly Day(string column) => DateOnly.ParseExact(Text(column), "yyyy-MM-dd", CultureInfo.InvariantCulture);
+        public DateOnly Day(string column) =>
+            DateOnly.ParseExact(Text(column), "yyyy-MM-dd", CultureInfo.InvariantCulture);
 
         public DateOnly? DayOrNull(string column) => At(column) is null ? null : Day(column);
 
-        public TimeOnly? TimeOrNull(string column) => TextOrNull(column) is { } t ? TimeOnly.ParseExact(t, "HH:mm", CultureInfo.InvariantCulture) : null;
+        public TimeOnly? TimeOrNull(string column) =>
+            TextOrNull(column) is { } t ? TimeOnly.ParseExact(t, "HH:mm", CultureInfo.InvariantCulture) : null;
 
         public T Word<T>(string column)
             where T : struct, Enum => Enum.Parse<T>(Text(column));
 
         public byte[] Bytes(string column) => reader.GetFieldValue<byte[]>(reader.GetOrdinal(column));
 
-        private static DateTime ParseUtc(string text) => DateTime.ParseExact(text, InstantFormat, CultureInfo.InvariantCulture, DateTimeStyles.AdjustToUniversal | DateTimeStyles.AssumeUniversal);
+        private static DateTime ParseUtc(string text) =>
+            DateTime.ParseExact(
+                text,
+                InstantFormat,
+                CultureInfo.InvariantCulture,
+                DateTimeStyles.AdjustToUniversal | DateTimeStyles.AssumeUniversal
+            );
 
         private int? At(string column) => reader.GetOrdinal(column) is var i && reader.IsDBNull(i) ? null : i;
     }

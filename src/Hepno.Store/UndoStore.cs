@@ -21,8 +21,22 @@ public static class UndoStore
     /// <summary>Puts back what the device's newest undoable deed changed, as a new version, when that deed's version (or one restored to it) still stands.</summary>
     public static Undone Undo(SqliteConnection connection, string device, DateTime at)
     {
-        var last = connection.Query("SELECT seq, kind, id, version, json, deed, undoable, undone FROM history WHERE device = @device AND restores IS NULL AND json IS NOT NULL ORDER BY seq DESC LIMIT @depth",
-            r => (Seq: r.Long("seq"), Kind: r.Text("kind"), Id: r.Text("id"), Version: r.Long("version"), Json: r.Text("json"), Deed: r.Text("deed"), Open: r.Flag("undoable") && !r.Flag("undone")), ("@device", device), ("@depth", Depth))
+        var last = connection
+            .Query(
+                "SELECT seq, kind, id, version, json, deed, undoable, undone FROM history WHERE device = @device AND restores IS NULL AND json IS NOT NULL ORDER BY seq DESC LIMIT @depth",
+                r =>
+                    (
+                        Seq: r.Long("seq"),
+                        Kind: r.Text("kind"),
+                        Id: r.Text("id"),
+                        Version: r.Long("version"),
+                        Json: r.Text("json"),
+                        Deed: r.Text("deed"),
+                        Open: r.Flag("undoable") && !r.Flag("undone")
+                    ),
+                ("@device", device),
+                ("@depth", Depth)
+            )
             .FirstOrDefault(d => d.Open);
         if (last.Kind is null)
         {
@@ -35,26 +49,52 @@ public static class UndoStore
             return new(last.Deed, last.Kind, last.Id, stands, true);
         }
         connection.Execute("UPDATE history SET undone = 1 WHERE seq = @seq", ("@seq", last.Seq));
-        var version = aggregate.Restore(connection, last.Id, last.Json, stands, last.Version - 1, new Deed($"undo: {last.Deed}", device, at, false));
+        var version = aggregate.Restore(
+            connection,
+            last.Id,
+            last.Json,
+            stands,
+            last.Version - 1,
+            new Deed($"undo: {last.Deed}", device, at, false)
+        );
         return new(last.Deed, last.Kind, last.Id, version, false);
     }
 
     /// <summary>What happened to a thing, newest first.</summary>
-    public static List<PastDeed> Of(SqliteConnection connection, string kind, string id) => connection.Query("SELECT version, deed, device, at FROM history WHERE kind = @kind AND id = @id ORDER BY seq DESC LIMIT 200",
-        r => new PastDeed(r.Long("version"), r.Text("deed"), r.Text("device"), r.Utc("at")), ("@kind", kind), ("@id", id));
+    public static List<PastDeed> Of(SqliteConnection connection, string kind, string id) =>
+        connection.Query(
+            "SELECT version, deed, device, at FROM history WHERE kind = @kind AND id = @id ORDER BY seq DESC LIMIT 200",
+            r => new PastDeed(r.Long("version"), r.Text("deed"), r.Text("device"), r.Utc("at")),
+            ("@kind", kind),
+            ("@id", id)
+        );
 
     /// <summary>Drops the earlier states of a thing; that something was done stays.</summary>
-    public static void Forget(SqliteConnection connection, string kind, string id) => connection.Execute("UPDATE history SET json = NULL WHERE kind = @kind AND id = @id", ("@kind", kind), ("@id", id));
+    public static void Forget(SqliteConnection connection, string kind, string id) =>
+        connection.Execute(
+            "UPDATE history SET json = NULL WHERE kind = @kind AND id = @id",
+            ("@kind", kind),
+            ("@id", id)
+        );
 
     /// <summary>Lets go of earlier states of orders from before a moment; that something was done, when and on which device stays.</summary>
     /// <returns>How many there were.</returns>
-    public static int Thin(SqliteConnection connection, DateTime before, int most) => connection.Changed(
-        "UPDATE history SET json = NULL WHERE seq IN (SELECT seq FROM history WHERE kind = 'order' AND at < @before AND json IS NOT NULL LIMIT @most)", ("@before", before), ("@most", most));
+    public static int Thin(SqliteConnection connection, DateTime before, int most) =>
+        connection.Changed(
+            "UPDATE history SET json = NULL WHERE seq IN (SELECT seq FROM history WHERE kind = 'order' AND at < @before AND json IS NOT NULL LIMIT @most)",
+            ("@before", before),
+            ("@most", most)
+        );
 
     // a version made by an undo stands for the version it restored
     private static long Effective(SqliteConnection connection, string kind, string id, long version)
     {
-        var restores = connection.Scalar("SELECT coalesce(restores, -1) FROM history WHERE kind = @kind AND id = @id AND version = @version", ("@kind", kind), ("@id", id), ("@version", version));
+        var restores = connection.Scalar(
+            "SELECT coalesce(restores, -1) FROM history WHERE kind = @kind AND id = @id AND version = @version",
+            ("@kind", kind),
+            ("@id", id),
+            ("@version", version)
+        );
         return restores < 0 ? version : Effective(connection, kind, id, restores);
     }
 }

@@ -12,7 +12,10 @@ internal sealed class AppFiles
     public AppFiles(IWebHostEnvironment environment) => Add(environment.WebRootFileProvider, "");
 
     /// <summary>Whether a call is for one of them, spelled as it lies there.</summary>
-    public bool Holds(HttpRequest request) => (HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method)) && request.Path.Value is { } path && paths.Contains(path);
+    public bool Holds(HttpRequest request) =>
+        (HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method))
+        && request.Path.Value is { } path
+        && paths.Contains(path);
 
     private void Add(IFileProvider files, string folder)
     {

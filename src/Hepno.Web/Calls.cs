@@ -20,16 +20,33 @@ internal static class Calls
         var text = request.Headers.IfMatch.ToString().Trim('"');
         if (text.Length == 0)
         {
-            throw new RefusedException(428, "no-version", "The call does not say which version it has seen.", "Send it in If-Match, for example If-Match: \"7\".", "If-Match");
+            throw new RefusedException(
+                428,
+                "no-version",
+                "The call does not say which version it has seen.",
+                "Send it in If-Match, for example If-Match: \"7\".",
+                "If-Match"
+            );
         }
-        return long.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var version) ? version
-            : throw new RefusedException(400, "bad-version", $"If-Match \"{(text.Length > 20 ? text[..20] : text)}\" is not a version.", "Send the number the thing was read with.", "If-Match");
+        return long.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var version)
+            ? version
+            : throw new RefusedException(
+                400,
+                "bad-version",
+                $"If-Match \"{(text.Length > 20 ? text[..20] : text)}\" is not a version.",
+                "Send the number the thing was read with.",
+                "If-Match"
+            );
     }
 
     /// <summary>The version in If-Match, or 0 for something new.</summary>
-    public static long SeenOrNew(this HttpRequest request, bool exists) => exists ? request.Seen() : request.Headers.IfMatch.Count == 0 ? 0 : request.Seen();
+    public static long SeenOrNew(this HttpRequest request, bool exists) =>
+        exists ? request.Seen()
+        : request.Headers.IfMatch.Count == 0 ? 0
+        : request.Seen();
 
-    public static Deed Deed(this HttpRequest request, ShopClock clock, string name, bool undoable = true) => new(name, request.Device(), clock.Utc, undoable);
+    public static Deed Deed(this HttpRequest request, ShopClock clock, string name, bool undoable = true) =>
+        new(name, request.Device(), clock.Utc, undoable);
 
     /// <summary>True when the owner was asked about an odd value and says that it is so.</summary>
     public static bool IsSure(this HttpRequest request) => request.Headers["Hepno-Sure"] == "true";

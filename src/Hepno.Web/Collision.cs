@@ -20,13 +20,43 @@ internal static class Collision
         var collide = new List<string>();
         var merged = Merged(a, b, c, c is not null, "", collide, yoursStands: false);
         var mine = Merged(a, b, c, c is not null, "", [], yoursStands: true);
-        var sentence = collide.Count == 0 ? "Another device changed other parts of this in the meantime." : $"Another device changed the same in the meantime: {string.Join(", ", collide)}.";
-        return new RefusedException(409, [new Problem("stale", sentence, collide.FirstOrDefault() ?? "", collide.Count == 0 ? "Keep both changes with one key." : "Choose which of them stands.")],
-            new Dictionary<string, object?> { ["yours"] = a, ["theirs"] = b, ["merged"] = merged, ["mine"] = mine, ["differ"] = differ, ["collide"] = collide, ["version"] = version });
+        var sentence =
+            collide.Count == 0
+                ? "Another device changed other parts of this in the meantime."
+                : $"Another device changed the same in the meantime: {string.Join(", ", collide)}.";
+        return new RefusedException(
+            409,
+            [
+                new Problem(
+                    "stale",
+                    sentence,
+                    collide.FirstOrDefault() ?? "",
+                    collide.Count == 0 ? "Keep both changes with one key." : "Choose which of them stands."
+                ),
+            ],
+            new Dictionary<string, object?>
+            {
+                ["yours"] = a,
+                ["theirs"] = b,
+                ["merged"] = merged,
+                ["mine"] = mine,
+                ["differ"] = differ,
+                ["collide"] = collide,
+                ["version"] = version,
+            }
+        );
     }
 
     // a null may be a field said to be nothing, so whether the state before is known is said apart; three-way: what only one side changed stands as that side has it; objects are merged by field, lists of things with an id by thing
-    private static JsonNode? Merged(JsonNode? yours, JsonNode? theirs, JsonNode? before, bool known, string field, List<string> collide, bool yoursStands)
+    private static JsonNode? Merged(
+        JsonNode? yours,
+        JsonNode? theirs,
+        JsonNode? before,
+        bool known,
+        string field,
+        List<string> collide,
+        bool yoursStands
+    )
     {
         if (JsonNode.DeepEquals(yours, theirs) || (known && JsonNode.DeepEquals(yours, before)))
         {
@@ -38,13 +68,49 @@ internal static class Collision
         }
         if (yours is JsonObject a && theirs is JsonObject b)
         {
-            return new JsonObject(b.Select(p => KeyValuePair.Create(p.Key, Merged(a[p.Key], p.Value, (before as JsonObject)?[p.Key], before is JsonObject, p.Key, collide, yoursStands))));
+            return new JsonObject(
+                b.Select(p =>
+                    KeyValuePair.Create(
+                        p.Key,
+                        Merged(
+                            a[p.Key],
+                            p.Value,
+                            (before as JsonObject)?[p.Key],
+                            before is JsonObject,
+                            p.Key,
+                            collide,
+                            yoursStands
+                        )
+                    )
+                )
+            );
         }
         if (Things(yours) is { } mine && Things(theirs) is { } other && Things(before) is { } was)
         {
-            var kept = other.Where(o => mine.ContainsKey(o.Key) || !was.TryGetValue(o.Key, out var then) || !JsonNode.DeepEquals(o.Value, then))
-                .Select(o => mine.TryGetValue(o.Key, out var m) ? Merged(m, o.Value, was.GetValueOrDefault(o.Key), was.ContainsKey(o.Key), field, collide, yoursStands) : o.Value.DeepClone());
-            var added = mine.Where(m => !other.ContainsKey(m.Key) && (!was.TryGetValue(m.Key, out var then) || !JsonNode.DeepEquals(m.Value, then))).Select(m => m.Value.DeepClone());
+            var kept = other
+                .Where(o =>
+                    mine.ContainsKey(o.Key)
+                    || !was.TryGetValue(o.Key, out var then)
+                    || !JsonNode.DeepEquals(o.Value, then)
+                )
+                .Select(o =>
+                    mine.TryGetValue(o.Key, out var m)
+                        ? Merged(
+                            m,
+                            o.Value,
+                            was.GetValueOrDefault(o.Key),
+                            was.ContainsKey(o.Key),
+                            field,
+                            collide,
+                            yoursStands
+                        )
+                        : o.Value.DeepClone()
+                );
+            var added = mine.Where(m =>
+                    !other.ContainsKey(m.Key)
+                    && (!was.TryGetValue(m.Key, out var then) || !JsonNode.DeepEquals(m.Value, then))
+                )
+                .Select(m => m.Value.DeepClone());
             return new JsonArray([.. kept, .. added]);
         }
         if (!collide.Contains(field))
@@ -54,8 +120,12 @@ internal static class Collision
         return (yoursStands ? yours : theirs)?.DeepClone();
     }
 
-    private static Dictionary<string, JsonNode>? Things(JsonNode? node) => node is JsonArray list && list.All(n => n is JsonObject o && o[Id] is not null) && list.DistinctBy(n => n![Id]!.ToString()).Count() == list.Count
-        ? list.ToDictionary(n => n![Id]!.ToString(), n => n!) : null;
+    private static Dictionary<string, JsonNode>? Things(JsonNode? node) =>
+        node is JsonArray list
+        && list.All(n => n is JsonObject o && o[Id] is not null)
+        && list.DistinctBy(n => n![Id]!.ToString()).Count() == list.Count
+            ? list.ToDictionary(n => n![Id]!.ToString(), n => n!)
+            : null;
 
     private static JsonNode Node<T>(T value) => JsonSerializer.SerializeToNode(value, Json.Frozen)!;
 }

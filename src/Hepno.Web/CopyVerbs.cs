@@ -15,7 +15,8 @@ internal static class CopyVerbs
     public static int Run(string[] args)
     {
         var data = After(args, "--data") ?? Shell.DefaultData;
-        var file = args.Skip(1).FirstOrDefault(a => !a.StartsWith("--", StringComparison.Ordinal) && a != After(args, "--data"));
+        var file = args.Skip(1)
+            .FirstOrDefault(a => !a.StartsWith("--", StringComparison.Ordinal) && a != After(args, "--data"));
         try
         {
             return args[0] switch
@@ -26,7 +27,11 @@ internal static class CopyVerbs
                 _ => Restore(data, file, args.Contains(Yes)),
             };
         }
-        catch (Exception trouble) when (trouble is UnfitCopyException or DataTroubleException || DataTrouble.Of(trouble, data) is not null || trouble is IOException)
+        catch (Exception trouble)
+            when (trouble is UnfitCopyException or DataTroubleException
+                || DataTrouble.Of(trouble, data) is not null
+                || trouble is IOException
+            )
         {
             return Refused(DataTrouble.Of(trouble, data)?.Message ?? trouble.Message);
         }
@@ -47,15 +52,26 @@ internal static class CopyVerbs
     private static int Back(string data, bool sure)
     {
         var backups = new CopyFolder(Path.Combine(data, "backups"));
-        var before = backups.All().FirstOrDefault(c => c.Manifest?.Why is { } why && why.StartsWith("before-", StringComparison.Ordinal) && why.Length > 7 && char.IsAsciiDigit(why[7]));
+        var before = backups
+            .All()
+            .FirstOrDefault(c =>
+                c.Manifest?.Why is { } why
+                && why.StartsWith("before-", StringComparison.Ordinal)
+                && why.Length > 7
+                && char.IsAsciiDigit(why[7])
+            );
         if (before is null)
         {
-            return Refused($"No newer version of Hepno has changed the data in {data}: there is nothing to go back to.");
+            return Refused(
+                $"No newer version of Hepno has changed the data in {data}: there is nothing to go back to."
+            );
         }
         var code = Restore(data, Path.Combine(backups.Root, before.Name), sure);
         if (code == 0)
         {
-            Console.WriteLine($"Its data is of version {before.Manifest!.Data.Version}: start the Hepno that wrote it. This one would bring it up again.");
+            Console.WriteLine(
+                $"Its data is of version {before.Manifest!.Data.Version}: start the Hepno that wrote it. This one would bring it up again."
+            );
         }
         return code;
     }
@@ -63,7 +79,9 @@ internal static class CopyVerbs
     private static int Restore(string data, string source, bool sure)
     {
         using var copy = Restoring.Unpack(source, data, Path.GetDirectoryName(Path.GetFullPath(data))!);
-        Console.WriteLine($"This would put back {Said(copy.Manifest)}; made {copy.Manifest.MadeAt.ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture)} UTC. Every part of it was checked.");
+        Console.WriteLine(
+            $"This would put back {Said(copy.Manifest)}; made {copy.Manifest.MadeAt.ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture)} UTC. Every part of it was checked."
+        );
         if (File.Exists(Db.File(data)) && !sure && !Asked($"Put it in place of what is in {data}? Type yes: "))
         {
             return Refused($"Nothing was changed. To go on, say {Yes}.");
@@ -74,7 +92,12 @@ internal static class CopyVerbs
     }
 
     private static string Said(CopyManifest m) =>
-        $"{m.Data.Orders} orders, {m.Data.Customers} customers and {m.Files.Count} files" + (m.Data.LastAt is { } last ? $", last changed {last.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}" : "");
+        $"{m.Data.Orders} orders, {m.Data.Customers} customers and {m.Files.Count} files"
+        + (
+            m.Data.LastAt is { } last
+                ? $", last changed {last.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}"
+                : ""
+        );
 
     private static bool Asked(string question)
     {
@@ -92,5 +115,6 @@ internal static class CopyVerbs
         return 2;
     }
 
-    private static string? After(string[] args, string flag) => Array.IndexOf(args, flag) is var i && i >= 0 && i + 1 < args.Length ? args[i + 1] : null;
+    private static string? After(string[] args, string flag) =>
+        Array.IndexOf(args, flag) is var i && i >= 0 && i + 1 < args.Length ? args[i + 1] : null;
 }

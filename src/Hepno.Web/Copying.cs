@@ -42,7 +42,9 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
         lock (gate)
         {
             Trouble = Tried(Trouble, desk.Db.Folder, () => Today(desk.Db.Backups));
-            SecondTrouble = Second is { } second ? Tried(SecondTrouble, second.Root, () => Today(Reached(second))) : null;
+            SecondTrouble = Second is { } second
+                ? Tried(SecondTrouble, second.Root, () => Today(Reached(second)))
+                : null;
             var settings = Settings();
             if (settings.TrialAt is not { } at || (at.Year, at.Month) != (desk.Clock.Utc.Year, desk.Clock.Utc.Month))
             {
@@ -58,7 +60,9 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
         lock (gate)
         {
             Trouble = Tried(Trouble, desk.Db.Folder, () => Make(desk.Db.Backups, Stamped("asked"), "asked"));
-            SecondTrouble = Second is { } second ? Tried(SecondTrouble, second.Root, () => Make(Reached(second), Stamped("asked"), "asked")) : null;
+            SecondTrouble = Second is { } second
+                ? Tried(SecondTrouble, second.Root, () => Make(Reached(second), Stamped("asked"), "asked"))
+                : null;
             return Trouble;
         }
     }
@@ -111,11 +115,21 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
         }
     }
 
-    private string Stamped(string why) => $"{why}-{desk.Clock.Utc.ToString("yyyyMMdd-HHmmss", CultureInfo.InvariantCulture)}";
+    private string Stamped(string why) =>
+        $"{why}-{desk.Clock.Utc.ToString("yyyyMMdd-HHmmss", CultureInfo.InvariantCulture)}";
 
-    private Unpacked Unpack(string name) => name.StartsWith(Uploaded, StringComparison.Ordinal)
-        ? Restoring.Unpack(Path.Combine(desk.Db.Folder, "tmp", Path.GetFileName(name)), desk.Db.Folder, Path.Combine(desk.Db.Folder, "tmp"))
-        : Restoring.Unpack(Path.Combine(desk.Db.Backups.Root, Path.GetFileName(name)), desk.Db.Folder, Path.Combine(desk.Db.Folder, "tmp"));
+    private Unpacked Unpack(string name) =>
+        name.StartsWith(Uploaded, StringComparison.Ordinal)
+            ? Restoring.Unpack(
+                Path.Combine(desk.Db.Folder, "tmp", Path.GetFileName(name)),
+                desk.Db.Folder,
+                Path.Combine(desk.Db.Folder, "tmp")
+            )
+            : Restoring.Unpack(
+                Path.Combine(desk.Db.Backups.Root, Path.GetFileName(name)),
+                desk.Db.Folder,
+                Path.Combine(desk.Db.Folder, "tmp")
+            );
 
     // nothing changed since the last good one: that one is today's too
     private void Today(CopyFolder folder)
@@ -127,7 +141,10 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
             return;
         }
         var newest = folder.All().FirstOrDefault(c => c.Manifest is not null);
-        var stands = newest is not null && (newest.Name == name || newest.Manifest!.Data.Seq == desk.Db.Read(ChangeStore.Last)) && folder.IsWhole(newest.Name);
+        var stands =
+            newest is not null
+            && (newest.Name == name || newest.Manifest!.Data.Seq == desk.Db.Read(ChangeStore.Last))
+            && folder.IsWhole(newest.Name);
         if (!stands)
         {
             Make(folder, name, Daily);
@@ -142,7 +159,8 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
     }
 
     // a stick that is not plugged in is not a new folder on the disk below it
-    private static CopyFolder Reached(CopyFolder second) => Directory.Exists(second.Root) ? second : throw new IOException($"{second.Root} is not there.");
+    private static CopyFolder Reached(CopyFolder second) =>
+        Directory.Exists(second.Root) ? second : throw new IOException($"{second.Root} is not there.");
 
     private CopyTrouble? Tried(CopyTrouble? before, string folder, Action copy)
     {
@@ -151,12 +169,27 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
             copy();
             return null;
         }
-        catch (Exception failed) when (failed is IOException or UnauthorizedAccessException or SqliteException or UnfitCopyException or DataTroubleException)
+        catch (Exception failed)
+            when (failed
+                    is IOException
+                        or UnauthorizedAccessException
+                        or SqliteException
+                        or UnfitCopyException
+                        or DataTroubleException
+            )
         {
             LogFailed(failed, folder);
             var said = DataTrouble.Of(failed, folder);
-            return new(before?.Since ?? desk.Clock.Utc, said?.Sentence ?? (failed is UnfitCopyException unfit ? $"{char.ToUpperInvariant(unfit.Why[0])}{unfit.Why[1..]}" : failed.Message),
-                said?.Remedy ?? "It is tried again every ten minutes, and under Numbers, Copies.");
+            return new(
+                before?.Since ?? desk.Clock.Utc,
+                said?.Sentence
+                    ?? (
+                        failed is UnfitCopyException unfit
+                            ? $"{char.ToUpperInvariant(unfit.Why[0])}{unfit.Why[1..]}"
+                            : failed.Message
+                    ),
+                said?.Remedy ?? "It is tried again every ten minutes, and under Numbers, Copies."
+            );
         }
     }
 
@@ -170,22 +203,27 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
         try
         {
             var m = Checked(newest.Name);
-            said = $"{newest.Name} was put back aside: {m.Data.Orders} orders, {m.Data.Customers} customers, {m.Files.Count} files, every row as it was copied.";
+            said =
+                $"{newest.Name} was put back aside: {m.Data.Orders} orders, {m.Data.Customers} customers, {m.Files.Count} files, every row as it was copied.";
         }
         catch (Exception failed) when (failed is UnfitCopyException or IOException)
         {
             LogFailed(failed, newest.Name);
-            (well, said) = (false, $"{newest.Name} could not be put back aside: {(failed is UnfitCopyException unfit ? unfit.Why : failed.Message)}");
+            (well, said) = (
+                false,
+                $"{newest.Name} could not be put back aside: {(failed is UnfitCopyException unfit ? unfit.Why : failed.Message)}"
+            );
             looked.Clear();
         }
         Keep(settings with { TrialAt = desk.Clock.Utc, TrialWell = well, TrialSaid = said });
     }
 
-    private void Keep(CopySettings settings) => desk.Db.Write(c =>
-    {
-        CopyingStore.Put(c, settings);
-        return 0;
-    });
+    private void Keep(CopySettings settings) =>
+        desk.Db.Write(c =>
+        {
+            CopyingStore.Put(c, settings);
+            return 0;
+        });
 
     [LoggerMessage(Level = LogLevel.Warning, Message = "No copy in {Folder}")]
     private partial void LogFailed(Exception exception, string folder);
@@ -202,7 +240,9 @@ internal sealed partial class DailyCopies(Desk desk, Copying copying, ILogger<Da
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         var wait = First;
-        while (await Task.Delay(wait, stoppingToken).ContinueWith(t => t.IsCompletedSuccessfully, TaskScheduler.Default))
+        while (
+            await Task.Delay(wait, stoppingToken).ContinueWith(t => t.IsCompletedSuccessfully, TaskScheduler.Default)
+        )
         {
             wait = Then;
             try
@@ -216,7 +256,10 @@ internal sealed partial class DailyCopies(Desk desk, Copying copying, ILogger<Da
                 if (copying.Settings().HistoryMonths is > 0 and var months)
                 {
                     // a few at a time: nobody waits for it
-                    while (desk.Db.Write(c => UndoStore.Thin(c, desk.Clock.Utc.AddMonths(-months), MostThinned)) == MostThinned)
+                    while (
+                        desk.Db.Write(c => UndoStore.Thin(c, desk.Clock.Utc.AddMonths(-months), MostThinned))
+                        == MostThinned
+                    )
                     {
                         await Task.Yield();
                     }

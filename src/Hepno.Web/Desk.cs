@@ -26,6 +26,7 @@ internal sealed class Desk(Db db, ShopClock clock)
 
     // a sent quote never changes, so its figures are read from JSON once
     private readonly ConcurrentDictionary<string, FrozenQuote> frozen = new();
+
     // what the press floor takes is asked for again and again, and never changes for the same job
     private readonly FloorMemo memo = new();
     private readonly LayoutMemo layouts = new();
@@ -37,15 +38,38 @@ internal sealed class Desk(Db db, ShopClock clock)
     private volatile KeptArtworks? artworks;
     private readonly ConcurrentDictionary<string, KeptPressed> pressed = new();
 
-    private static IReadOnlyList<string> BookKinds { get; } = [Aggregates.Numbers.Kind, Aggregates.Styles.Kind, Aggregates.Films.Kind, Aggregates.Vinyls.Kind, Aggregates.Presses.Kind, Aggregates.Recipes.Kind,
-        Aggregates.Screens.Kind, Aggregates.FilmPrinters.Kind, Aggregates.DyePrinters.Kind, Aggregates.Cutters.Kind, Aggregates.SpotTests.Kind, Aggregates.Upkeep.Kind, Aggregates.Supplies.Kind,
-        Aggregates.PaperPrinters.Kind, Aggregates.GarmentPrinters.Kind, Aggregates.Stitchers.Kind, Aggregates.Papers.Kind, Aggregates.OutsidePrinters.Kind, Aggregates.PodServices.Kind, Aggregates.Calenders.Kind, Aggregates.Cloths.Kind, Aggregates.Places.Kind];
+    private static IReadOnlyList<string> BookKinds { get; } =
+    [
+        Aggregates.Numbers.Kind,
+        Aggregates.Styles.Kind,
+        Aggregates.Films.Kind,
+        Aggregates.Vinyls.Kind,
+        Aggregates.Presses.Kind,
+        Aggregates.Recipes.Kind,
+        Aggregates.Screens.Kind,
+        Aggregates.FilmPrinters.Kind,
+        Aggregates.DyePrinters.Kind,
+        Aggregates.Cutters.Kind,
+        Aggregates.SpotTests.Kind,
+        Aggregates.Upkeep.Kind,
+        Aggregates.Supplies.Kind,
+        Aggregates.PaperPrinters.Kind,
+        Aggregates.GarmentPrinters.Kind,
+        Aggregates.Stitchers.Kind,
+        Aggregates.Papers.Kind,
+        Aggregates.OutsidePrinters.Kind,
+        Aggregates.PodServices.Kind,
+        Aggregates.Calenders.Kind,
+        Aggregates.Cloths.Kind,
+        Aggregates.Places.Kind,
+    ];
 
     public Db Db { get; } = db;
 
     public ShopClock Clock { get; } = clock;
 
-    public static ShopNumbers Numbers(SqliteConnection connection) => Aggregates.Numbers.Get(connection, "1")?.Value ?? ShopNumbers.Default with { TimeZone = ShopClock.MachineZone };
+    public static ShopNumbers Numbers(SqliteConnection connection) =>
+        Aggregates.Numbers.Get(connection, "1")?.Value ?? ShopNumbers.Default with { TimeZone = ShopClock.MachineZone };
 
     /// <summary>The shop's Shelf, Floor and Numbers as they stand in this transaction; read again only after one of them changed.</summary>
     public ShopBook Book(SqliteConnection connection)
@@ -58,9 +82,25 @@ internal sealed class Desk(Db db, ShopClock clock)
         }
         var numbers = Numbers(connection);
         var machines = Values(Aggregates.Presses.All(connection)).ToLookup(p => p.OnlyCures());
-        var book = new ShopBook(numbers, Values(Aggregates.Styles.All(connection)), Values(Aggregates.Films.All(connection)), Values(Aggregates.Vinyls.All(connection)),
-            [.. machines[false]], Values(Aggregates.Recipes.All(connection)), Values(Aggregates.Screens.All(connection)), Values(Aggregates.FilmPrinters.All(connection)), Values(Aggregates.DyePrinters.All(connection)), SimulatedCarrier.Rates, Values(Aggregates.Cutters.All(connection)),
-            DateOnly.FromDateTime(Clock.Wall(numbers.TimeZone)).AddDays(numbers.ValidityDays), memo, Values(Aggregates.SpotTests.All(connection)), Values(Aggregates.Upkeep.All(connection)), Values(Aggregates.Supplies.All(connection)), [.. machines[true]])
+        var book = new ShopBook(
+            numbers,
+            Values(Aggregates.Styles.All(connection)),
+            Values(Aggregates.Films.All(connection)),
+            Values(Aggregates.Vinyls.All(connection)),
+            [.. machines[false]],
+            Values(Aggregates.Recipes.All(connection)),
+            Values(Aggregates.Screens.All(connection)),
+            Values(Aggregates.FilmPrinters.All(connection)),
+            Values(Aggregates.DyePrinters.All(connection)),
+            SimulatedCarrier.Rates,
+            Values(Aggregates.Cutters.All(connection)),
+            DateOnly.FromDateTime(Clock.Wall(numbers.TimeZone)).AddDays(numbers.ValidityDays),
+            memo,
+            Values(Aggregates.SpotTests.All(connection)),
+            Values(Aggregates.Upkeep.All(connection)),
+            Values(Aggregates.Supplies.All(connection)),
+            [.. machines[true]]
+        )
         {
             PaperPrinters = Values(Aggregates.PaperPrinters.All(connection)),
             GarmentPrinters = Values(Aggregates.GarmentPrinters.All(connection)),
@@ -85,11 +125,19 @@ internal sealed class Desk(Db db, ShopClock clock)
     public OrderCase Case(SqliteConnection connection, string id, ShopBook book)
     {
         var order = Aggregates.Orders.Get(connection, id) ?? throw RefusedException.NoSuch("order", id);
-        return Case(connection, order, Customer(connection, order.Value), QuoteStore.Standing(connection, id), RunStore.Of(connection, id), book);
+        return Case(
+            connection,
+            order,
+            Customer(connection, order.Value),
+            QuoteStore.Standing(connection, id),
+            RunStore.Of(connection, id),
+            book
+        );
     }
 
     /// <summary>An order that is not kept yet.</summary>
-    public OrderCase Draft(SqliteConnection connection, Order order, ShopBook book) => Case(connection, new Versioned<Order>(order, 0), Customer(connection, order), null, [], book);
+    public OrderCase Draft(SqliteConnection connection, Order order, ShopBook book) =>
+        Case(connection, new Versioned<Order>(order, 0), Customer(connection, order), null, [], book);
 
     /// <summary>A sent quote's figures and texts.</summary>
     public FrozenQuote Frozen(SqliteConnection connection, string quoteId)
@@ -99,7 +147,9 @@ internal sealed class Desk(Db db, ShopClock clock)
         {
             frozen.Clear();
         }
-        return frozen.GetOrAdd(quoteId, _ => JsonSerializer.Deserialize<FrozenQuote>(QuoteStore.Json(connection, quoteId), Json.Frozen)!);
+        return frozen.GetOrAdd(quoteId, _ =>
+            JsonSerializer.Deserialize<FrozenQuote>(QuoteStore.Json(connection, quoteId), Json.Frozen)!
+        );
     }
 
     /// <summary>Says that a quote's frozen figures were put in place anew.</summary>
@@ -134,7 +184,11 @@ internal sealed class Desk(Db db, ShopClock clock)
     }
 
     /// <summary>Good pieces over a press from a moment on, by order and line; counted again only after something of the shop's changed: of a press never measured that is every piece it ever pressed.</summary>
-    public IReadOnlyList<(string OrderId, string LineId, int Pieces)> PressedSince(SqliteConnection connection, string pressId, DateTime utc)
+    public IReadOnlyList<(string OrderId, string LineId, int Pieces)> PressedSince(
+        SqliteConnection connection,
+        string pressId,
+        DateTime utc
+    )
     {
         var key = (ChangeStore.Last(connection), utc);
         if (pressed.TryGetValue(pressId, out var k) && k.Key == key && !Db.Writing)
@@ -160,7 +214,21 @@ internal sealed class Desk(Db db, ShopClock clock)
         var customers = Aggregates.Customers.All(connection).ToDictionary(c => c.Value.Id, c => c.Value);
         var quotes = QuoteStore.AllStanding(connection);
         var events = RunStore.OfOpen(connection);
-        List<OrderCase> cases = [.. OrderStore.Open(connection).Select(o => Case(connection, o, o.Value.Ask.CustomerId is { } c ? customers.GetValueOrDefault(c) : null, quotes.GetValueOrDefault(o.Value.Id), [.. events[o.Value.Id]], book))];
+        List<OrderCase> cases =
+        [
+            .. OrderStore
+                .Open(connection)
+                .Select(o =>
+                    Case(
+                        connection,
+                        o,
+                        o.Value.Ask.CustomerId is { } c ? customers.GetValueOrDefault(c) : null,
+                        quotes.GetValueOrDefault(o.Value.Id),
+                        [.. events[o.Value.Id]],
+                        book
+                    )
+                ),
+        ];
         if (!Db.Writing)
         {
             open = new(seq, book, cases);
@@ -171,12 +239,28 @@ internal sealed class Desk(Db db, ShopClock clock)
     /// <summary>What is on the presses: orders with their yes, not yet pressed.</summary>
     public static FloorPlan Floor(IReadOnlyList<OrderCase> open, ShopBook book, DateTime wall)
     {
-        var empty = new FloorPlan(wall, new OpenHours(book.Numbers.Week), [.. book.Presses, .. book.Benches()], [], book.Numbers.Hands(), new(book.Numbers.SwapMinutes, book.Numbers.DialMinutes, book.Numbers.SetUpWhileHeating)) { Machines = MachineHours.Empty(new(book.Numbers.Week), wall, book.Numbers.Unattended) };
+        var empty = new FloorPlan(
+            wall,
+            new OpenHours(book.Numbers.Week),
+            [.. book.Presses, .. book.Benches()],
+            [],
+            book.Numbers.Hands(),
+            new(book.Numbers.SwapMinutes, book.Numbers.DialMinutes, book.Numbers.SetUpWhileHeating)
+        )
+        {
+            Machines = MachineHours.Empty(new(book.Numbers.Week), wall, book.Numbers.Unattended),
+        };
         if (book.Presses.Count == 0)
         {
             return empty;
         }
-        var accepted = open.Where(c => c.Frozen is not null && c.Order.Facts.Approval is not null && c.Standing.Station is Station.Gather or Station.Press).OrderBy(c => c.Order.Ask.DueAt ?? DateTime.MaxValue).ThenBy(c => c.Order.Number);
+        var accepted = open.Where(c =>
+                c.Frozen is not null
+                && c.Order.Facts.Approval is not null
+                && c.Standing.Station is Station.Gather or Station.Press
+            )
+            .OrderBy(c => c.Order.Ask.DueAt ?? DateTime.MaxValue)
+            .ThenBy(c => c.Order.Number);
         var (works, machines) = (new List<PressWork>(), empty.Machines);
         foreach (var c in accepted)
         {
@@ -195,7 +279,16 @@ internal sealed class Desk(Db db, ShopClock clock)
     /// <param name="curve">False leaves the figures at other quantities out.</param>
     /// <param name="own">A mix of ways the owner wants to see beside the rest, or null.</param>
     /// <param name="whatIf">Prices and rates tried at other levels, or null.</param>
-    public Comparison? Compare(OrderCase c, LineCase line, int? quantity, ShopBook book, IReadOnlyList<OrderCase> open, bool curve = true, Mixed? own = null, WhatIf? whatIf = null)
+    public Comparison? Compare(
+        OrderCase c,
+        LineCase line,
+        int? quantity,
+        ShopBook book,
+        IReadOnlyList<OrderCase> open,
+        bool curve = true,
+        Mixed? own = null,
+        WhatIf? whatIf = null
+    )
     {
         if (line.InHand is null || book.Presses.Count == 0)
         {
@@ -206,9 +299,30 @@ internal sealed class Desk(Db db, ShopClock clock)
         var floor = FloorBeside(c, line, book, open);
         if (whatIf is not null)
         {
-            return Comparer.Compare(whatIf.Of(line.InHand), line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), quantity, whatIf.Of(book), floor, line.Decision, false, own);
+            return Comparer.Compare(
+                whatIf.Of(line.InHand),
+                line.Asked.Mark,
+                c.Order.Ask.DueOf(line.Asked),
+                quantity,
+                whatIf.Of(book),
+                floor,
+                line.Decision,
+                false,
+                own
+            );
         }
-        return Comparer.Compare(line.InHand, line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), quantity, book, floor, line.Decision, curve, own, Curves(c, line, whole));
+        return Comparer.Compare(
+            line.InHand,
+            line.Asked.Mark,
+            c.Order.Ask.DueOf(line.Asked),
+            quantity,
+            book,
+            floor,
+            line.Decision,
+            curve,
+            own,
+            Curves(c, line, whole)
+        );
     }
 
     // the order's other lines take the press too, as far as they are decided
@@ -217,7 +331,14 @@ internal sealed class Desk(Db db, ShopClock clock)
         var floor = FloorWithout(c, book, open);
         foreach (var other in c.Lines.Where(l => l != line && l.InHand is not null && l.Decision is not null))
         {
-            var (band, _) = Comparer.Chosen(other.InHand!, other.Asked.Mark, c.Order.Ask.DueOf(other.Asked), book, floor, other.Decision!);
+            var (band, _) = Comparer.Chosen(
+                other.InHand!,
+                other.Asked.Mark,
+                c.Order.Ask.DueOf(other.Asked),
+                book,
+                floor,
+                other.Decision!
+            );
             floor = band is null ? floor : WithLine(floor, c, other, band, book);
         }
         return floor;
@@ -238,7 +359,12 @@ internal sealed class Desk(Db db, ShopClock clock)
     public QuantityRibbon Ribbon(OrderCase c, LineCase line, ShopBook book, IReadOnlyList<OrderCase> open)
     {
         var theirs = For(c.Customer, book);
-        var worth = WorthOfHands.Of(line.InHand!, c.Order.Ask.DueOf(line.Asked), theirs, FloorBeside(c, line, theirs, open));
+        var worth = WorthOfHands.Of(
+            line.InHand!,
+            c.Order.Ask.DueOf(line.Asked),
+            theirs,
+            FloorBeside(c, line, theirs, open)
+        );
         var key = (c.Order.Id, line.Asked.Id, c.Version, c.Customer, book, worth);
         if (ribbon is { } r && r.Key == key)
         {
@@ -254,22 +380,54 @@ internal sealed class Desk(Db db, ShopClock clock)
     {
         if (!c.IsComplete || book.Presses.Count == 0)
         {
-            throw new RefusedException(409, "incomplete", book.Presses.Count == 0 ? "There is no press on the Floor." : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.", book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first.");
+            throw new RefusedException(
+                409,
+                "incomplete",
+                book.Presses.Count == 0
+                    ? "There is no press on the Floor."
+                    : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.",
+                book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first."
+            );
         }
-        return [.. Planned(c, book, open).Select(p => (p.Line, p.Band ?? throw new RefusedException(409, p.Line.Decision is null ? "no-method" : "method-unfit",
-            p.Line.Decision is null ? c.Lines.Count == 1 ? "No method is chosen yet." : $"No method is chosen yet for {p.Line.What}." : $"{p.Fold!.Name} cannot do it any more: {p.Fold.Reasons[0].Sentence}.",
-            p.Line.Decision is null ? "Choose one under Compare." : $"Would work: {p.Fold!.Reasons[0].WouldWork}. Or choose another method under Compare.")))];
+        return
+        [
+            .. Planned(c, book, open)
+                .Select(p =>
+                    (
+                        p.Line,
+                        p.Band
+                            ?? throw new RefusedException(
+                                409,
+                                p.Line.Decision is null ? "no-method" : "method-unfit",
+                                p.Line.Decision is null
+                                    ? c.Lines.Count == 1
+                                        ? "No method is chosen yet."
+                                        : $"No method is chosen yet for {p.Line.What}."
+                                    : $"{p.Fold!.Name} cannot do it any more: {p.Fold.Reasons[0].Sentence}.",
+                                p.Line.Decision is null
+                                    ? "Choose one under Compare."
+                                    : $"Would work: {p.Fold!.Reasons[0].WouldWork}. Or choose another method under Compare."
+                            )
+                    )
+                ),
+        ];
     }
 
     /// <summary>Every complete line by its chosen method, planned one after the other: each with its figures, or why the method cannot.</summary>
-    public IReadOnlyList<(LineCase Line, Band? Band, Fold? Fold)> Planned(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open)
+    public IReadOnlyList<(LineCase Line, Band? Band, Fold? Fold)> Planned(
+        OrderCase c,
+        ShopBook book,
+        IReadOnlyList<OrderCase> open
+    )
     {
         book = For(c.Customer, book);
         var floor = FloorWithout(c, book, open);
         var planned = new List<(LineCase, Band?, Fold?)>();
         foreach (var line in c.Lines.Where(l => l.InHand is not null))
         {
-            var (band, fold) = line.Decision is { } decision ? Comparer.Chosen(line.InHand!, line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), book, floor, decision) : (null, null);
+            var (band, fold) = line.Decision is { } decision
+                ? Comparer.Chosen(line.InHand!, line.Asked.Mark, c.Order.Ask.DueOf(line.Asked), book, floor, decision)
+                : (null, null);
             floor = band is null ? floor : WithLine(floor, c, line, band, book);
             planned.Add((line, band, fold));
         }
@@ -282,14 +440,56 @@ internal sealed class Desk(Db db, ShopClock clock)
         book = For(c.Customer, book);
         var open = Open(connection, book);
         var floor = FloorWithout(c, book, open);
-        var offered = (c.Order.Facts.Offered ?? []).Select(w => (Way: w, Line: c.Lines.FirstOrDefault(l => l.Asked.Id == w.LineId && l.InHand is not null && l.Decision?.MethodId != w.MethodId))).Where(o => o.Line is not null)
-            .Select(o => (Line: o.Line!, Comparer.Chosen(o.Line!.InHand!, o.Line.Asked.Mark, c.Order.Ask.DueOf(o.Line.Asked), book, floor, new(o.Way.LineId, o.Way.MethodId, default)).Band)).Where(o => o.Band is not null).Select(o => (o.Line, o.Band!)).ToList();
-        return MakeQuote.Of(c, Chosen(c, book, open), offered, book, Clock.Wall(book.Numbers.TimeZone), QuoteStore.Of(connection, c.Order.Id).Count + 1);
+        var offered = (c.Order.Facts.Offered ?? [])
+            .Select(w =>
+                (
+                    Way: w,
+                    Line: c.Lines.FirstOrDefault(l =>
+                        l.Asked.Id == w.LineId && l.InHand is not null && l.Decision?.MethodId != w.MethodId
+                    )
+                )
+            )
+            .Where(o => o.Line is not null)
+            .Select(o =>
+                (
+                    Line: o.Line!,
+                    Comparer
+                        .Chosen(
+                            o.Line!.InHand!,
+                            o.Line.Asked.Mark,
+                            c.Order.Ask.DueOf(o.Line.Asked),
+                            book,
+                            floor,
+                            new(o.Way.LineId, o.Way.MethodId, default)
+                        )
+                        .Band
+                )
+            )
+            .Where(o => o.Band is not null)
+            .Select(o => (o.Line, o.Band!))
+            .ToList();
+        return MakeQuote.Of(
+            c,
+            Chosen(c, book, open),
+            offered,
+            book,
+            Clock.Wall(book.Numbers.TimeZone),
+            QuoteStore.Of(connection, c.Order.Id).Count + 1
+        );
     }
 
     // who is exempt pays no tax, and fees are not taken of it; who has an account pays no deposit
-    internal static ShopBook For(Customer? customer, ShopBook book) => customer is null || (customer.TaxExempt.Length == 0 && customer.AccountDays == 0) ? book
-        : book with { Numbers = book.Numbers with { TaxShare = customer.TaxExempt.Length > 0 ? 0 : book.Numbers.TaxShare, DepositShare = customer.AccountDays > 0 ? 0 : book.Numbers.DepositShare } };
+    internal static ShopBook For(Customer? customer, ShopBook book) =>
+        customer is null || (customer.TaxExempt.Length == 0 && customer.AccountDays == 0)
+            ? book
+            : book with
+            {
+                Numbers = book.Numbers with
+                {
+                    TaxShare = customer.TaxExempt.Length > 0 ? 0 : book.Numbers.TaxShare,
+                    DepositShare = customer.AccountDays > 0 ? 0 : book.Numbers.DepositShare,
+                },
+            };
 
     private FloorPlan FloorWithout(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open) =>
         Floor([.. open.Where(o => o.Order.Id != c.Order.Id)], book, Clock.Wall(book.Numbers.TimeZone));
@@ -300,12 +500,34 @@ internal sealed class Desk(Db db, ShopClock clock)
         {
             return floor;
         }
-        var work = Comparer.WorkOf(c.Order.Id, line.Asked.Id, c.CodeOf(line.Asked.Id), line.InHand!, band.Decorations, promise.ArrivesAt, promise.ArrivesCause, c.Order.Ask.DueOf(line.Asked), book);
-        var machines = floor.Machines.With([.. band.Decorations.Select(d => d.MachineWork(work.Pieces)).OfType<MachineWork>()], work.ReadyAt).Then;
+        var work = Comparer.WorkOf(
+            c.Order.Id,
+            line.Asked.Id,
+            c.CodeOf(line.Asked.Id),
+            line.InHand!,
+            band.Decorations,
+            promise.ArrivesAt,
+            promise.ArrivesCause,
+            c.Order.Ask.DueOf(line.Asked),
+            book
+        );
+        var machines = floor
+            .Machines.With(
+                [.. band.Decorations.Select(d => d.MachineWork(work.Pieces)).OfType<MachineWork>()],
+                work.ReadyAt
+            )
+            .Then;
         return floor with { Placed = PressPlanner.Plan([work], floor), Machines = machines };
     }
 
-    private OrderCase Case(SqliteConnection connection, Versioned<Order> order, Customer? customer, StoredQuote? quote, IReadOnlyList<RunEvent> events, ShopBook book)
+    private OrderCase Case(
+        SqliteConnection connection,
+        Versioned<Order> order,
+        Customer? customer,
+        StoredQuote? quote,
+        IReadOnlyList<RunEvent> events,
+        ShopBook book
+    )
     {
         var ask = order.Value.Ask;
         var sent = quote is null ? null : Frozen(connection, quote.Id);
@@ -313,7 +535,17 @@ internal sealed class Desk(Db db, ShopClock clock)
         var lines = Lines(order.Value, sent, book, made, sent is null ? Artworks(connection, ask) : null);
         var c = new OrderCase(order.Value, order.Version, customer, lines, quote, sent, events, null, null!);
         var run = sent is null ? null : RunFold.Of(c.RunLines, events);
-        return c with { Run = run, Standing = Stations.Of(order.Value, [.. lines.SelectMany(l => l.Problems)], quote is not null, sent?.Deposit ?? 0, run?.Good ?? 0) };
+        return c with
+        {
+            Run = run,
+            Standing = Stations.Of(
+                order.Value,
+                [.. lines.SelectMany(l => l.Problems)],
+                quote is not null,
+                sent?.Deposit ?? 0,
+                run?.Good ?? 0
+            ),
+        };
     }
 
     // measured reports are read from JSON once, until an artwork changes
@@ -327,13 +559,50 @@ internal sealed class Desk(Db db, ShopClock clock)
         var seq = ChangeStore.LastOf(connection, [Aggregates.Designs.Kind]);
         var all = artworks is { } k && k.Seq == seq && !Db.Writing ? k : new(seq, new());
         artworks = Db.Writing ? artworks : all;
-        return ids.Select(id => (Id: id, Report: all.Reports.GetOrAdd(id, _ => Aggregates.Designs.Get(connection, id)?.Value.Report))).Where(x => x.Report is not null).ToDictionary(x => x.Id, x => x.Report!);
+        return ids.Select(id =>
+                (Id: id, Report: all.Reports.GetOrAdd(id, _ => Aggregates.Designs.Get(connection, id)?.Value.Report))
+            )
+            .Where(x => x.Report is not null)
+            .ToDictionary(x => x.Id, x => x.Report!);
     }
 
-    private static List<LineCase> Lines(Order order, FrozenQuote? sent, ShopBook book, IReadOnlyList<Core.Stock.MadeBefore> made, IReadOnlyDictionary<string, ArtworkReport>? artworks)
+    private static List<LineCase> Lines(
+        Order order,
+        FrozenQuote? sent,
+        ShopBook book,
+        IReadOnlyList<Core.Stock.MadeBefore> made,
+        IReadOnlyDictionary<string, ArtworkReport>? artworks
+    )
     {
-        var cases = AsksInHand.Of(order.Ask, book, order.Facts, made, artworks).Select((l, i) => new LineCase(order.Ask.Lines[i], l.Style, l.Colourway, l.InHand, l.Problems, order.Facts.DecisionOf(order.Ask.Lines[i].Id), null));
-        return [.. sent is null ? cases : cases.Select(l => sent.Lines.FirstOrDefault(f => f.LineId == l.Asked.Id) is { } f ? l with { Style = f.Style, Colourway = f.Colourway, Frozen = f } : l)];
+        var cases = AsksInHand
+            .Of(order.Ask, book, order.Facts, made, artworks)
+            .Select(
+                (l, i) =>
+                    new LineCase(
+                        order.Ask.Lines[i],
+                        l.Style,
+                        l.Colourway,
+                        l.InHand,
+                        l.Problems,
+                        order.Facts.DecisionOf(order.Ask.Lines[i].Id),
+                        null
+                    )
+            );
+        return
+        [
+            .. sent is null
+                ? cases
+                : cases.Select(l =>
+                    sent.Lines.FirstOrDefault(f => f.LineId == l.Asked.Id) is { } f
+                        ? l with
+                        {
+                            Style = f.Style,
+                            Colourway = f.Colourway,
+                            Frozen = f,
+                        }
+                        : l
+                ),
+        ];
     }
 
     // what an order has still to go through: its machines after those of orders wanted before, then its presses
@@ -345,17 +614,50 @@ internal sealed class Desk(Db db, ShopClock clock)
         var q = c.Frozen!;
         var last = c.Order.Facts.Items.Where(i => i.DoneAt is null).OrderByDescending(i => i.Expected).FirstOrDefault();
         var arrives = last is null || last.Expected < wall ? wall : last.Expected;
-        var started = c.Order.Facts.RunStartedAt is { } at ? ShopClock.Wall(at, book.Numbers.TimeZone) : (DateTime?)null;
+        var started = c.Order.Facts.RunStartedAt is { } at
+            ? ShopClock.Wall(at, book.Numbers.TimeZone)
+            : (DateTime?)null;
         foreach (var line in q.Lines)
         {
             // while the list of what to buy is not made, everything is still to be ordered
-            var (here, cause) = c.Order.Facts.Items.Count > 0 || c.Standing.Station != Station.Gather ? (arrives, last is null ? "everything is here" : $"{last.Text} comes")
-                : floor.Arrival(q.AskOf(line).Theirs ? null : line.Style, [.. line.Band.Decorations.SelectMany(d => d.Purchases)], line.Band.Decorations.Any(d => d.BringsBlank));
-            var work = Comparer.WorkOf(c.Order.Id, line.LineId, c.CodeOf(line.LineId), q.InHand(line), line.Band.Decorations, here, cause, c.Order.Ask.DueOf(q.AskOf(line)), book);
-            var printing = line.Band.Decorations.Where(d => c.Standing.Station == Station.Gather && !made.Contains($"prepare-{d.Placement.Id}")).Select(d => d.MachineWork(work.Pieces)).OfType<MachineWork>().ToList();
+            var (here, cause) =
+                c.Order.Facts.Items.Count > 0 || c.Standing.Station != Station.Gather
+                    ? (arrives, last is null ? "everything is here" : $"{last.Text} comes")
+                    : floor.Arrival(
+                        q.AskOf(line).Theirs ? null : line.Style,
+                        [.. line.Band.Decorations.SelectMany(d => d.Purchases)],
+                        line.Band.Decorations.Any(d => d.BringsBlank)
+                    );
+            var work = Comparer.WorkOf(
+                c.Order.Id,
+                line.LineId,
+                c.CodeOf(line.LineId),
+                q.InHand(line),
+                line.Band.Decorations,
+                here,
+                cause,
+                c.Order.Ask.DueOf(q.AskOf(line)),
+                book
+            );
+            var printing = line
+                .Band.Decorations.Where(d =>
+                    c.Standing.Station == Station.Gather && !made.Contains($"prepare-{d.Placement.Id}")
+                )
+                .Select(d => d.MachineWork(work.Pieces))
+                .OfType<MachineWork>()
+                .ToList();
             (machines, var printedAt, var machine) = machines.With(printing, work.ReadyAt);
             work = printedAt > work.ReadyAt ? work with { ReadyAt = printedAt, ReadyCause = machine } : work;
-            works.Add(work with { PromisedAt = PromisedOf(c, line, floor, book), StartedAt = started, Moved = c.Order.Facts.Moves?.FirstOrDefault(m => m.LineId == line.LineId) is { } m ? new(m.PressId, m.From) : null });
+            works.Add(
+                work with
+                {
+                    PromisedAt = PromisedOf(c, line, floor, book),
+                    StartedAt = started,
+                    Moved = c.Order.Facts.Moves?.FirstOrDefault(m => m.LineId == line.LineId) is { } m
+                        ? new(m.PressId, m.From)
+                        : null,
+                }
+            );
             // a begun order's lines follow each other
             started = started?.AddMinutes(work.Pieces * work.MinutesPerPiece);
         }
@@ -371,11 +673,15 @@ internal sealed class Desk(Db db, ShopClock clock)
         }
         DateOnly Day(DateTime utc) => DateOnly.FromDateTime(ShopClock.Wall(utc, book.Numbers.TimeZone));
         var facts = c.Order.Facts;
-        var settled = c.Frozen!.Deposit > 0 && facts.Deposit is null ? DateOnly.FromDateTime(floor.Now) : Day(new[] { facts.Approval!.At, facts.Deposit?.At ?? DateTime.MinValue }.Max());
+        var settled =
+            c.Frozen!.Deposit > 0 && facts.Deposit is null
+                ? DateOnly.FromDateTime(floor.Now)
+                : Day(new[] { facts.Approval!.At, facts.Deposit?.At ?? DateTime.MinValue }.Max());
         return floor.Hours.Moved(promise.At, Day(c.Quote!.SentAt), settled);
     }
 
-    private static Customer? Customer(SqliteConnection connection, Order order) => order.Ask.CustomerId is { } id ? Aggregates.Customers.Get(connection, id)?.Value : null;
+    private static Customer? Customer(SqliteConnection connection, Order order) =>
+        order.Ask.CustomerId is { } id ? Aggregates.Customers.Get(connection, id)?.Value : null;
 
     private static List<T> Values<T>(IEnumerable<Versioned<T>> all)
         where T : class => [.. all.Select(v => v.Value)];
@@ -384,13 +690,22 @@ internal sealed class Desk(Db db, ShopClock clock)
 
     private sealed record KeptOpen(long Seq, ShopBook Book, IReadOnlyList<OrderCase> Cases);
 
-    private sealed record KeptCurves((string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book) Key, CurveMemo Curves);
+    private sealed record KeptCurves(
+        (string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book) Key,
+        CurveMemo Curves
+    );
 
     private sealed record KeptArtworks(long Seq, ConcurrentDictionary<string, ArtworkReport?> Reports);
 
-    private sealed record KeptPressed((long Seq, DateTime From) Key, IReadOnlyList<(string OrderId, string LineId, int Pieces)> Lines);
+    private sealed record KeptPressed(
+        (long Seq, DateTime From) Key,
+        IReadOnlyList<(string OrderId, string LineId, int Pieces)> Lines
+    );
 
     private sealed record KeptLearned((long Seq, DateOnly Day) Key, LearningView View);
 
-    private sealed record KeptRibbon((string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book, WorthOfHands Worth) Key, QuantityRibbon Ribbon);
+    private sealed record KeptRibbon(
+        (string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book, WorthOfHands Worth) Key,
+        QuantityRibbon Ribbon
+    );
 }

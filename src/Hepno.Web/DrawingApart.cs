@@ -35,19 +35,26 @@ internal static class DrawingApart
         {
             using var late = CancellationTokenSource.CreateLinkedTokenSource(stop);
             late.CancelAfter(Longest);
-            using var apart = Process.Start(new ProcessStartInfo(DotNet(), [typeof(Program).Assembly.Location, Verb, widthIn.ToString("R", CultureInfo.InvariantCulture)])
-            {
-                RedirectStandardInput = true,
-                RedirectStandardOutput = true,
-                RedirectStandardError = true,
-            })!;
+            using var apart = Process.Start(
+                new ProcessStartInfo(
+                    DotNet(),
+                    [typeof(Program).Assembly.Location, Verb, widthIn.ToString("R", CultureInfo.InvariantCulture)]
+                )
+                {
+                    RedirectStandardInput = true,
+                    RedirectStandardOutput = true,
+                    RedirectStandardError = true,
+                }
+            )!;
             try
             {
                 var said = apart.StandardError.ReadToEndAsync(late.Token);
                 await Send(apart, file, late.Token);
                 var raster = await Received(apart.StandardOutput.BaseStream, late.Token);
                 await apart.WaitForExitAsync(late.Token);
-                return apart.ExitCode == 0 && raster is not null ? raster : throw Refused(apart.ExitCode, (await said).Split('\n'));
+                return apart.ExitCode == 0 && raster is not null
+                    ? raster
+                    : throw Refused(apart.ExitCode, (await said).Split('\n'));
             }
             catch (OperationCanceledException) when (!stop.IsCancellationRequested)
             {
@@ -109,17 +116,29 @@ internal static class DrawingApart
         {
             return null;
         }
-        var (w, h) = (BinaryPrimitives.ReadInt32LittleEndian(size), BinaryPrimitives.ReadInt32LittleEndian(size.AsSpan(4)));
+        var (w, h) = (
+            BinaryPrimitives.ReadInt32LittleEndian(size),
+            BinaryPrimitives.ReadInt32LittleEndian(size.AsSpan(4))
+        );
         var pixels = new byte[w * h * 4];
-        return await from.ReadAtLeastAsync(pixels, pixels.Length, throwOnEndOfStream: false, stop) == pixels.Length ? new(w, h, pixels) : null;
+        return await from.ReadAtLeastAsync(pixels, pixels.Length, throwOnEndOfStream: false, stop) == pixels.Length
+            ? new(w, h, pixels)
+            : null;
     }
 
-    private static NotAPictureException Refused(int code, string[] said) => code == NotADrawing && said.Length == 2 ? new(said[0], said[1])
-        : new("The drawing takes more time or memory to draw than Hepno gives it.", "Simplify it, or save it as PNG at print size.");
+    private static NotAPictureException Refused(int code, string[] said) =>
+        code == NotADrawing && said.Length == 2
+            ? new(said[0], said[1])
+            : new(
+                "The drawing takes more time or memory to draw than Hepno gives it.",
+                "Simplify it, or save it as PNG at print size."
+            );
 
     // the program may be hosted by another, as in its tests
-    private static string DotNet() => Environment.ProcessPath is { } own && Path.GetFileNameWithoutExtension(own) == "dotnet" ? own
-        : Path.GetFullPath(Path.Combine(RuntimeEnvironment.GetRuntimeDirectory(), "..", "..", "..", "dotnet"));
+    private static string DotNet() =>
+        Environment.ProcessPath is { } own && Path.GetFileNameWithoutExtension(own) == "dotnet"
+            ? own
+            : Path.GetFullPath(Path.Combine(RuntimeEnvironment.GetRuntimeDirectory(), "..", "..", "..", "dotnet"));
 
     private static void Limit(int resource, ulong most) => _ = SetLimit(resource, new() { Soft = most, Hard = most });
 

@@ -12,35 +12,50 @@ internal static class Edge
     private const int LongestName = 200;
 
     /// <summary>Holds all calls of a group to it.</summary>
-    public static RouteGroupBuilder Guarded(this RouteGroupBuilder api) => api.AddEndpointFilterFactory(static (factory, next) =>
-    {
-        var nullability = new NullabilityInfoContext();
-        var parameters = factory.MethodInfo.GetParameters();
-        var needed = parameters.Select(p => !p.ParameterType.IsValueType && nullability.Create(p).ReadState != NullabilityState.Nullable).ToArray();
-        return context =>
-        {
-            Names(context.HttpContext.Request.RouteValues);
-            for (var i = 0; i < parameters.Length; i++)
+    public static RouteGroupBuilder Guarded(this RouteGroupBuilder api) =>
+        api.AddEndpointFilterFactory(
+            static (factory, next) =>
             {
-                var (name, value) = (parameters[i].Name!, context.Arguments[i]);
-                if (value is null && needed[i])
+                var nullability = new NullabilityInfoContext();
+                var parameters = factory.MethodInfo.GetParameters();
+                var needed = parameters
+                    .Select(p =>
+                        !p.ParameterType.IsValueType && nullability.Create(p).ReadState != NullabilityState.Nullable
+                    )
+                    .ToArray();
+                return context =>
                 {
-                    throw new RefusedException(400, "empty-body", "The body says nothing.", "Send JSON with the fields of the API document.");
-                }
-                if (EdgeJson.Wrong(value) is { } wrong)
-                {
-                    throw new RefusedException(400, "range", $"\"{name}\" {wrong.What}.", wrong.Remedy, name);
-                }
+                    Names(context.HttpContext.Request.RouteValues);
+                    for (var i = 0; i < parameters.Length; i++)
+                    {
+                        var (name, value) = (parameters[i].Name!, context.Arguments[i]);
+                        if (value is null && needed[i])
+                        {
+                            throw new RefusedException(
+                                400,
+                                "empty-body",
+                                "The body says nothing.",
+                                "Send JSON with the fields of the API document."
+                            );
+                        }
+                        if (EdgeJson.Wrong(value) is { } wrong)
+                        {
+                            throw new RefusedException(400, "range", $"\"{name}\" {wrong.What}.", wrong.Remedy, name);
+                        }
+                    }
+                    return next(context);
+                };
             }
-            return next(context);
-        };
-    });
+        );
 
     /// <summary>Keeps a JSON body at hand, so that a refusal can say the value it is of.</summary>
     public static Task AtHand(HttpContext context, RequestDelegate next)
     {
         // an archive is too long for that, and says itself what of it cannot be read
-        if (context.Request.HasJsonContentType() && context.GetEndpoint()?.Metadata.GetMetadata<IRequestSizeLimitMetadata>() is null)
+        if (
+            context.Request.HasJsonContentType()
+            && context.GetEndpoint()?.Metadata.GetMetadata<IRequestSizeLimitMetadata>() is null
+        )
         {
             context.Request.EnableBuffering(Shell.LargestBody);
         }
@@ -61,11 +76,23 @@ internal static class Edge
             var at = body.RootElement;
             foreach (var step in path.Replace("]", "", StringComparison.Ordinal).Split(['.', '[']))
             {
-                at = at.ValueKind == JsonValueKind.Array ? at[int.Parse(step, CultureInfo.InvariantCulture)] : at.GetProperty(step);
+                at =
+                    at.ValueKind == JsonValueKind.Array
+                        ? at[int.Parse(step, CultureInfo.InvariantCulture)]
+                        : at.GetProperty(step);
             }
-            return at.ValueKind is JsonValueKind.Array or JsonValueKind.Object ? "" : at.GetRawText() is { Length: > 60 } text ? $"{text[..57]}..." : at.GetRawText();
+            return at.ValueKind is JsonValueKind.Array or JsonValueKind.Object ? ""
+                : at.GetRawText() is { Length: > 60 } text ? $"{text[..57]}..."
+                : at.GetRawText();
         }
-        catch (Exception elsewhere) when (elsewhere is JsonException or KeyNotFoundException or FormatException or IndexOutOfRangeException or InvalidOperationException)
+        catch (Exception elsewhere)
+            when (elsewhere
+                    is JsonException
+                        or KeyNotFoundException
+                        or FormatException
+                        or IndexOutOfRangeException
+                        or InvalidOperationException
+            )
         {
             return "";
         }
@@ -77,14 +104,24 @@ internal static class Edge
         {
             if (value is string name && !Fits(name))
             {
-                var shown = string.Concat(name.EnumerateRunes().Take(20).Select(r => IsSeen(r) ? r.ToString() : $"\\{r.Value:x4}"));
-                throw new RefusedException(400, "bad-id", $"\"{shown}\" in the address is no {key}.", $"Letters, digits and signs that can be seen, at most {LongestName} of them.", key);
+                var shown = string.Concat(
+                    name.EnumerateRunes().Take(20).Select(r => IsSeen(r) ? r.ToString() : $"\\{r.Value:x4}")
+                );
+                throw new RefusedException(
+                    400,
+                    "bad-id",
+                    $"\"{shown}\" in the address is no {key}.",
+                    $"Letters, digits and signs that can be seen, at most {LongestName} of them.",
+                    key
+                );
             }
         }
     }
 
-    private static bool Fits(string name) => name.Length <= LongestName && name.Trim().Length > 0 && name.EnumerateRunes().All(IsSeen);
+    private static bool Fits(string name) =>
+        name.Length <= LongestName && name.Trim().Length > 0 && name.EnumerateRunes().All(IsSeen);
 
     // half a pair is read as the sign that stands for what cannot be read
-    private static bool IsSeen(Rune r) => r != Rune.ReplacementChar && !Rune.IsControl(r) && Rune.GetUnicodeCategory(r) != UnicodeCategory.Format;
+    private static bool IsSeen(Rune r) =>
+        r != Rune.ReplacementChar && !Rune.IsControl(r) && Rune.GetUnicodeCategory(r) != UnicodeCategory.Format;
 }

@@ -38,14 +38,24 @@ internal static class EdgeJson
         json.TypeInfoResolver = (json.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(Hold);
 
     /// <summary>What is wrong with a value of an address or a body and what would help, or null.</summary>
-    public static (string What, string Remedy)? Wrong(object? value) => value switch
-    {
-        string text when text.FirstOrDefault(Unseen, ' ') is var sign && sign != ' ' => ($"holds the control character {(int)sign:X4}", "Type it again without what cannot be seen."),
-        double number when !(Math.Abs(number) <= Largest) => ($"is {number.ToString("0.###e0", CultureInfo.InvariantCulture)}", "Send a number within a thousand million of 0."),
-        DateOnly day when day < Earliest || day > Latest => ($"is {day:yyyy-MM-dd}", $"Send a day from {Earliest:yyyy-MM-dd} to {Latest:yyyy-MM-dd}."),
-        DateTime moment => Wrong(DateOnly.FromDateTime(moment)),
-        _ => null,
-    };
+    public static (string What, string Remedy)? Wrong(object? value) =>
+        value switch
+        {
+            string text when text.FirstOrDefault(Unseen, ' ') is var sign && sign != ' ' => (
+                $"holds the control character {(int)sign:X4}",
+                "Type it again without what cannot be seen."
+            ),
+            double number when !(Math.Abs(number) <= Largest) => (
+                $"is {number.ToString("0.###e0", CultureInfo.InvariantCulture)}",
+                "Send a number within a thousand million of 0."
+            ),
+            DateOnly day when day < Earliest || day > Latest => (
+                $"is {day:yyyy-MM-dd}",
+                $"Send a day from {Earliest:yyyy-MM-dd} to {Latest:yyyy-MM-dd}."
+            ),
+            DateTime moment => Wrong(DateOnly.FromDateTime(moment)),
+            _ => null,
+        };
 
     private static void Hold(JsonTypeInfo type)
     {
@@ -56,7 +66,18 @@ internal static class EdgeJson
         }
         else if (type.Kind == JsonTypeInfoKind.Object)
         {
-            var held = type.Properties.Where(p => p.Get is not null && (Nullable.GetUnderlyingType(p.PropertyType) ?? p.PropertyType) is var kind && (kind == typeof(string) || kind == typeof(double) || kind == typeof(DateOnly) || kind == typeof(DateTime))).ToArray();
+            var held = type
+                .Properties.Where(p =>
+                    p.Get is not null
+                    && (Nullable.GetUnderlyingType(p.PropertyType) ?? p.PropertyType) is var kind
+                    && (
+                        kind == typeof(string)
+                        || kind == typeof(double)
+                        || kind == typeof(DateOnly)
+                        || kind == typeof(DateTime)
+                    )
+                )
+                .ToArray();
             type.OnDeserialized = thing => Array.ForEach(held, p => Refuse(p.Name, p.Get!(thing)));
         }
     }
@@ -69,7 +90,11 @@ internal static class EdgeJson
             if (item is null && holes)
             {
                 // annotations say of a list that it is there, not of what is in it
-                throw new UnfitJsonException($"[{place}]", "is nothing", "Leave that place of the list out, or say what stands there.");
+                throw new UnfitJsonException(
+                    $"[{place}]",
+                    "is nothing",
+                    "Leave that place of the list out, or say what stands there."
+                );
             }
             Refuse($"[{place++}]", item);
         }

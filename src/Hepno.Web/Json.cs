@@ -23,19 +23,30 @@ internal static class Json
     }
 
     /// <summary>Leaves out what only kept documents hold: they carry a placement's place as it was; a call says its key.</summary>
-    public static void WithoutPlaces(JsonSerializerOptions json) => json.TypeInfoResolver = (json.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(type =>
-    {
-        if (type.Type == typeof(Placement) && type.Properties.FirstOrDefault(p => p.AttributeProvider is PropertyInfo { Name: nameof(Placement.ShopPlace) }) is { } place)
+    public static void WithoutPlaces(JsonSerializerOptions json) =>
+        json.TypeInfoResolver = (json.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(type =>
         {
-            type.Properties.Remove(place);
-        }
-    });
+            if (
+                type.Type == typeof(Placement)
+                && type.Properties.FirstOrDefault(p =>
+                    p.AttributeProvider is PropertyInfo { Name: nameof(Placement.ShopPlace) }
+                )
+                    is { } place
+            )
+            {
+                type.Properties.Remove(place);
+            }
+        });
 
     /// <summary>Money on the wire: at most six decimals.</summary>
     internal sealed class SixDecimals : JsonConverter<decimal>
     {
         public override decimal Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
-            reader.TokenType == JsonTokenType.Number && reader.TryGetDecimal(out var value) && Math.Abs(value) < 1_000_000_000_000m ? value : throw new JsonException();
+            reader.TokenType == JsonTokenType.Number
+            && reader.TryGetDecimal(out var value)
+            && Math.Abs(value) < 1_000_000_000_000m
+                ? value
+                : throw new JsonException();
 
         public override void Write(Utf8JsonWriter writer, decimal value, JsonSerializerOptions options)
         {

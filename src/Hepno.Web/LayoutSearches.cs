@@ -18,11 +18,21 @@ internal sealed class LayoutSearches
     /// <param name="longest">How long somebody waits: then it ends, the layings it tried are recorded and give the same layout again.</param>
     /// <param name="run">Does it; told after some layings how far it is, it asks whether to go on.</param>
     /// <param name="tried">Works out what a layout comes to.</param>
-    public LayoutSearchView Begin(int of, TimeSpan longest, Func<Func<int, double, bool>, LineLayout> run, Func<LineLayout, TriedLayout> tried)
+    public LayoutSearchView Begin(
+        int of,
+        TimeSpan longest,
+        Func<Func<int, double, bool>, LineLayout> run,
+        Func<LineLayout, TriedLayout> tried
+    )
     {
         if (searches.Values.Count(s => !s.IsDone) >= MostAtOnce)
         {
-            throw new RefusedException(429, "busy", $"{MostAtOnce} layouts are being searched already.", "Stop one, or wait for it.");
+            throw new RefusedException(
+                429,
+                "busy",
+                $"{MostAtOnce} layouts are being searched already.",
+                "Stop one, or wait for it."
+            );
         }
         foreach (var old in searches.Values.Where(s => s.IsDone).OrderByDescending(s => s.Began).Skip(MostKept))
         {
@@ -83,7 +93,10 @@ internal sealed class LayoutSearches
                     if (found is not null)
                     {
                         steps = found.Figures.Steps;
-                        Note(found.Figures.Steps, found.Figures.FloorIn > 0 ? found.Figures.UsedIn : found.Figures.Sheets);
+                        Note(
+                            found.Figures.Steps,
+                            found.Figures.FloorIn > 0 ? found.Figures.UsedIn : found.Figures.Sheets
+                        );
                     }
                 }
             }

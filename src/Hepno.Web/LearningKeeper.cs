@@ -42,7 +42,12 @@ internal sealed partial class LearningKeeper(Desk desk, ILogger<LearningKeeper> 
     /// <summary>Reads some that are missing; false when none was.</summary>
     private bool Some()
     {
-        var read = desk.Db.Read(c => LearnedStore.Missing(c, ShopLearning.Rule, Batch).Select(m => (Order: m, Parts: LearningView.PartsOf(c, desk, m.OrderId))).ToList());
+        var read = desk.Db.Read(c =>
+            LearnedStore
+                .Missing(c, ShopLearning.Rule, Batch)
+                .Select(m => (Order: m, Parts: LearningView.PartsOf(c, desk, m.OrderId)))
+                .ToList()
+        );
         if (read.Count == 0)
         {
             return false;

@@ -15,7 +15,14 @@ internal sealed class Reach
         mark = Path.Combine(data, "lan");
         Lan = configuration.GetValue<bool?>("Hepno:Lan") ?? LanNext;
         Private = Lan ? [.. PrivateAddresses()] : [];
-        names = ["127.0.0.1", "localhost", "[::1]", .. (configuration["Hepno:Host"] ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries), .. Private.Select(Name)];
+        names =
+        [
+            "127.0.0.1",
+            "localhost",
+            "[::1]",
+            .. (configuration["Hepno:Host"] ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries),
+            .. Private.Select(Name),
+        ];
     }
 
     /// <summary>True when other devices may be let in.</summary>
@@ -45,7 +52,9 @@ internal sealed class Reach
     public bool AnswersTo(string host) => names.Contains(host, StringComparer.OrdinalIgnoreCase);
 
     /// <summary>Whether the call comes from this machine.</summary>
-    public static bool AtCounter(HttpContext context) => context.Connection.RemoteIpAddress is { } from && IPAddress.IsLoopback(from.IsIPv4MappedToIPv6 ? from.MapToIPv4() : from);
+    public static bool AtCounter(HttpContext context) =>
+        context.Connection.RemoteIpAddress is { } from
+        && IPAddress.IsLoopback(from.IsIPv4MappedToIPv6 ? from.MapToIPv4() : from);
 
     /// <summary>An address nobody outside the building can route to: 10/8, 172.16/12, 192.168/16, fc00::/7.</summary>
     public static bool IsPrivate(IPAddress address)
@@ -53,15 +62,25 @@ internal sealed class Reach
         var b = address.GetAddressBytes();
         return address.AddressFamily switch
         {
-            AddressFamily.InterNetwork => b[0] == 10 || (b[0] == 172 && b[1] is >= 16 and < 32) || (b[0] == 192 && b[1] == 168),
+            AddressFamily.InterNetwork => b[0] == 10
+                || (b[0] == 172 && b[1] is >= 16 and < 32)
+                || (b[0] == 192 && b[1] == 168),
             AddressFamily.InterNetworkV6 => address.IsIPv6UniqueLocal,
             _ => false,
         };
     }
 
-    private static string Name(IPAddress address) => address.AddressFamily == AddressFamily.InterNetworkV6 ? $"[{address}]" : address.ToString();
+    private static string Name(IPAddress address) =>
+        address.AddressFamily == AddressFamily.InterNetworkV6 ? $"[{address}]" : address.ToString();
 
-    private static IEnumerable<IPAddress> PrivateAddresses() => NetworkInterface.GetAllNetworkInterfaces()
-        .Where(i => i.OperationalStatus == OperationalStatus.Up && i.NetworkInterfaceType != NetworkInterfaceType.Loopback)
-        .SelectMany(i => i.GetIPProperties().UnicastAddresses).Select(a => a.Address).Where(IsPrivate).Distinct();
+    private static IEnumerable<IPAddress> PrivateAddresses() =>
+        NetworkInterface
+            .GetAllNetworkInterfaces()
+            .Where(i =>
+                i.OperationalStatus == OperationalStatus.Up && i.NetworkInterfaceType != NetworkInterfaceType.Loopback
+            )
+            .SelectMany(i => i.GetIPProperties().UnicastAddresses)
+            .Select(a => a.Address)
+            .Where(IsPrivate)
+            .Distinct();
 }

@@ -18,7 +18,16 @@ namespace Hepno.Web;
 /// <param name="MarginThen">Profit as a share of the price then.</param>
 /// <param name="MarginNow">Profit as a share of the price now.</param>
 /// <param name="FellUnder">True where it fell under the floor, or its way cannot.</param>
-public sealed record RecostedView(string OrderId, string Code, decimal Price, decimal CostThen, decimal? CostNow, decimal MarginThen, decimal MarginNow, bool FellUnder);
+public sealed record RecostedView(
+    string OrderId,
+    string Code,
+    decimal Price,
+    decimal CostThen,
+    decimal? CostNow,
+    decimal MarginThen,
+    decimal MarginNow,
+    bool FellUnder
+);
 
 /// <summary>How far re-costing has come; once it is done, what it found.</summary>
 /// <param name="Id">Which one.</param>
@@ -30,7 +39,17 @@ public sealed record RecostedView(string OrderId, string Code, decimal Price, de
 /// <param name="FloorShare">The floor: the least margin under Numbers.</param>
 /// <param name="Lines">Those that moved most, what fell under the floor first; at most two hundred.</param>
 /// <param name="Trouble">Why it ended before the last; empty when it did not.</param>
-public sealed record RecostView(string Id, int Done, int Of, bool IsDone, int Fell, int Moved, decimal FloorShare, IReadOnlyList<RecostedView> Lines, string Trouble = "");
+public sealed record RecostView(
+    string Id,
+    int Done,
+    int Of,
+    bool IsDone,
+    int Fell,
+    int Moved,
+    decimal FloorShare,
+    IReadOnlyList<RecostedView> Lines,
+    string Trouble = ""
+);
 
 /// <summary>Re-costs the quotes that stand at the prices of today while the owner does something else. Nothing is changed by it.</summary>
 internal sealed partial class Recosting(Desk desk, ILogger<Recosting> log)
@@ -65,22 +84,50 @@ internal sealed partial class Recosting(Desk desk, ILogger<Recosting> log)
             var (book, orders, quoted, customers, made) = desk.Db.Read(connection =>
             {
                 var standing = OrderStore.Quoted(connection);
-                return (desk.Book(connection), standing, QuoteStore.StandingLines(connection), Aggregates.Customers.All(connection).ToDictionary(c => c.Value.Id, c => c.Value),
-                    standing.Where(o => o.Value.Ask.HasArtwork()).ToDictionary(o => o.Value.Id, o => MadeStore.Before(connection, o.Value.Id)));
+                return (
+                    desk.Book(connection),
+                    standing,
+                    QuoteStore.StandingLines(connection),
+                    Aggregates.Customers.All(connection).ToDictionary(c => c.Value.Id, c => c.Value),
+                    standing
+                        .Where(o => o.Value.Ask.HasArtwork())
+                        .ToDictionary(o => o.Value.Id, o => MadeStore.Before(connection, o.Value.Id))
+                );
             });
             var sketch = new LayoutSketch(book.Layouts);
             var moved = new List<RecostedView>();
             for (var i = 0; i < orders.Count; i++)
             {
                 var order = orders[i].Value;
-                moved.AddRange(Lines(order, quoted, Desk.For(order.Ask.CustomerId is { } who ? customers.GetValueOrDefault(who) : null, book), sketch, made.GetValueOrDefault(order.Id)));
+                moved.AddRange(
+                    Lines(
+                        order,
+                        quoted,
+                        Desk.For(order.Ask.CustomerId is { } who ? customers.GetValueOrDefault(who) : null, book),
+                        sketch,
+                        made.GetValueOrDefault(order.Id)
+                    )
+                );
                 if (i % 50 == 49)
                 {
                     views[id] = views[id] with { Done = i + 1, Of = orders.Count };
                 }
             }
-            views[id] = new(id, orders.Count, orders.Count, true, moved.Count(l => l.FellUnder), moved.Count, book.Numbers.LeastMarginShare,
-                [.. moved.OrderByDescending(l => l.FellUnder).ThenByDescending(l => Math.Abs((l.CostNow ?? 0) - l.CostThen)).Take(MostShown)]);
+            views[id] = new(
+                id,
+                orders.Count,
+                orders.Count,
+                true,
+                moved.Count(l => l.FellUnder),
+                moved.Count,
+                book.Numbers.LeastMarginShare,
+                [
+                    .. moved
+                        .OrderByDescending(l => l.FellUnder)
+                        .ThenByDescending(l => Math.Abs((l.CostNow ?? 0) - l.CostThen))
+                        .Take(MostShown),
+                ]
+            );
         }
         catch (Exception broken)
         {
@@ -93,7 +140,13 @@ internal sealed partial class Recosting(Desk desk, ILogger<Recosting> log)
     [LoggerMessage(LogLevel.Error, "Re-costing ended before the last quote.")]
     private static partial void EndedEarly(ILogger log, Exception broken);
 
-    private static IEnumerable<RecostedView> Lines(Order order, ILookup<string, QuotedLine> quoted, ShopBook book, LayoutSketch sketch, IReadOnlyList<MadeBefore>? made)
+    private static IEnumerable<RecostedView> Lines(
+        Order order,
+        ILookup<string, QuotedLine> quoted,
+        ShopBook book,
+        LayoutSketch sketch,
+        IReadOnlyList<MadeBefore>? made
+    )
     {
         var inHand = AsksInHand.Of(order.Ask, book, order.Facts, made);
         foreach (var line in quoted[order.Id])
@@ -105,9 +158,21 @@ internal sealed partial class Recosting(Desk desk, ILogger<Recosting> log)
                 continue;
             }
             var now = Recosted.Of(ask, line.MethodId, line.Price, line.Cost, book, sketch);
-            if (now.CostNow is null || Money.Charged(now.CostNow.Value - line.Cost, book.Numbers.Format.MinorDigits) != 0)
+            if (
+                now.CostNow is null
+                || Money.Charged(now.CostNow.Value - line.Cost, book.Numbers.Format.MinorDigits) != 0
+            )
             {
-                yield return new(order.Id, $"{order.Code}{(order.Ask.Lines.Count > 1 ? $" line {at + 1}" : "")}", line.Price, line.Cost, now.CostNow, now.MarginThen, now.MarginNow, now.FellUnder);
+                yield return new(
+                    order.Id,
+                    $"{order.Code}{(order.Ask.Lines.Count > 1 ? $" line {at + 1}" : "")}",
+                    line.Price,
+                    line.Cost,
+                    now.CostNow,
+                    now.MarginThen,
+                    now.MarginNow,
+                    now.FellUnder
+                );
             }
         }
     }

@@ -12,22 +12,60 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
 {
     private const int NoSpace = 28;
 
-    public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
+    public async ValueTask<bool> TryHandleAsync(
+        HttpContext httpContext,
+        Exception exception,
+        CancellationToken cancellationToken
+    )
     {
         var (status, problems, more) = exception switch
         {
             RefusedException refused => (refused.Status, refused.Problems, refused.More),
-            StaleException stale => (409, [new Problem("stale", "This was changed on another device in the meantime.", "", "Look at the change, then do it again.")], new Dictionary<string, object?> { ["version"] = stale.Stands }),
+            StaleException stale => (
+                409,
+                [
+                    new Problem(
+                        "stale",
+                        "This was changed on another device in the meantime.",
+                        "",
+                        "Look at the change, then do it again."
+                    ),
+                ],
+                new Dictionary<string, object?> { ["version"] = stale.Stands }
+            ),
             BadHttpRequestException bad => (bad.StatusCode, [await Unreadable(bad, httpContext.Request)], null),
-            OverflowException => (400, [new Problem("overflow", "These figures are too large to be reckoned with together.", "", "Look for one with too many digits.")], null),
-            _ when DataTrouble.Of(exception, db.Folder) is { } trouble => (507, [new Problem(trouble.Code, trouble.Sentence, "", trouble.Remedy)], null),
+            OverflowException => (
+                400,
+                [
+                    new Problem(
+                        "overflow",
+                        "These figures are too large to be reckoned with together.",
+                        "",
+                        "Look for one with too many digits."
+                    ),
+                ],
+                null
+            ),
+            _ when DataTrouble.Of(exception, db.Folder) is { } trouble => (
+                507,
+                [new Problem(trouble.Code, trouble.Sentence, "", trouble.Remedy)],
+                null
+            ),
             _ => (500, (IReadOnlyList<Problem>)[], (IDictionary<string, object?>?)null),
         };
         if (status == 500)
         {
             var id = Activity.Current?.TraceId.ToString() ?? httpContext.TraceIdentifier;
             LogFault(exception, id);
-            problems = [new Problem("fault", $"Hepno made a mistake. It is written down under {id}.", "", "What you typed is still here. Try again; nothing was half saved.")];
+            problems =
+            [
+                new Problem(
+                    "fault",
+                    $"Hepno made a mistake. It is written down under {id}.",
+                    "",
+                    "What you typed is still here. Try again; nothing was half saved."
+                ),
+            ];
         }
         await Refuse(status, problems, more).ExecuteAsync(httpContext);
         return true;
@@ -39,8 +77,16 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
     /// <summary>Problem details for problems.</summary>
     public static IResult Refuse(int status, IReadOnlyList<Problem> problems, IDictionary<string, object?>? more = null)
     {
-        var extensions = new Dictionary<string, object?>(more ?? new Dictionary<string, object?>()) { ["problems"] = problems };
-        return TypedResults.Problem(statusCode: status, title: problems[0].Sentence, detail: problems[0].Remedy, extensions: extensions);
+        var extensions = new Dictionary<string, object?>(more ?? new Dictionary<string, object?>())
+        {
+            ["problems"] = problems,
+        };
+        return TypedResults.Problem(
+            statusCode: status,
+            title: problems[0].Sentence,
+            detail: problems[0].Remedy,
+            extensions: extensions
+        );
     }
 
     private static async Task<Problem> Unreadable(BadHttpRequestException bad, HttpRequest request)
@@ -50,7 +96,12 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
             case 413:
                 return new("too-large", "That is more than 1 MB: Hepno does not take it.", "", "Send less at once.");
             case 415:
-                return new("media-type", "This content type is not taken here.", "", "Send JSON (application/json), or the kind of file the API document names for this call.");
+                return new(
+                    "media-type",
+                    "This content type is not taken here.",
+                    "",
+                    "Send JSON (application/json), or the kind of file the API document names for this call."
+                );
             default:
                 break;
         }
@@ -71,18 +122,38 @@ internal sealed partial class Refusals(ILogger<Refusals> log, Db db) : IExceptio
         {
             var names = Quoted().Matches(missing.Groups[1].Value).Select(q => q.Groups[1].Value).ToList();
             var parent = path.Length == 0 ? "" : $"{path}.";
-            return new("missing-field", $"Missing: {string.Join(", ", names.Select(n => parent + n))}.", parent + names[0], "Send every field; null where nothing is said.");
+            return new(
+                "missing-field",
+                $"Missing: {string.Join(", ", names.Select(n => parent + n))}.",
+                parent + names[0],
+                "Send every field; null where nothing is said."
+            );
         }
         if (Unmapped().Match(json.Message) is { Success: true } unknown)
         {
-            return new("unknown-field", $"\"{unknown.Groups[1].Value}\" is not a field here.", path, "Look at the API document for the names.");
+            return new(
+                "unknown-field",
+                $"\"{unknown.Groups[1].Value}\" is not a field here.",
+                path,
+                "Look at the API document for the names."
+            );
         }
         if (path.Length == 0 || json.InnerException is JsonException)
         {
-            return new("malformed", "This is not JSON that can be read.", "", "Look for a missing bracket, comma or quote.");
+            return new(
+                "malformed",
+                "This is not JSON that can be read.",
+                "",
+                "Look for a missing bracket, comma or quote."
+            );
         }
         var typed = await Edge.Typed(request, path);
-        return new("unreadable-field", typed.Length == 0 ? $"\"{path}\" cannot be read." : $"\"{path}\" cannot be {typed}.", path, "Look at its kind: a whole number, a number, text, a date like 2026-06-12, or one of the words of the API document.");
+        return new(
+            "unreadable-field",
+            typed.Length == 0 ? $"\"{path}\" cannot be read." : $"\"{path}\" cannot be {typed}.",
+            path,
+            "Look at its kind: a whole number, a number, text, a date like 2026-06-12, or one of the words of the API document."
+        );
     }
 
     [GeneratedRegex("including: (.+?)\\.?$", RegexOptions.Singleline)]

@@ -3,12 +3,14 @@ using Hepno.Core.Measures;
 namespace Hepno.Web;
 
 /// <summary>A request that is refused; thrown inside a write it also takes the write back. <see cref="Refusals"/> turns it into problem details.</summary>
-internal sealed class RefusedException(int status, IReadOnlyList<Problem> problems, IDictionary<string, object?>? more = null) : Exception(problems[0].Sentence)
+internal sealed class RefusedException(
+    int status,
+    IReadOnlyList<Problem> problems,
+    IDictionary<string, object?>? more = null
+) : Exception(problems[0].Sentence)
 {
     public RefusedException(int status, string code, string sentence, string remedy, string where = "")
-        : this(status, [new Problem(code, sentence, where, remedy)])
-    {
-    }
+        : this(status, [new Problem(code, sentence, where, remedy)]) { }
 
     public int Status { get; } = status;
 
@@ -16,7 +18,13 @@ internal sealed class RefusedException(int status, IReadOnlyList<Problem> proble
 
     public IDictionary<string, object?>? More { get; } = more;
 
-    public static RefusedException NoSuch(string what, string id) => new(404, "unknown", $"There is no {what} \"{(id.Length > 60 ? id[..60] : id)}\".", "It may have been removed, or the address is mistyped.");
+    public static RefusedException NoSuch(string what, string id) =>
+        new(
+            404,
+            "unknown",
+            $"There is no {what} \"{(id.Length > 60 ? id[..60] : id)}\".",
+            "It may have been removed, or the address is mistyped."
+        );
 
     /// <summary>Refuses when anything is wrong.</summary>
     public static void IfAny(IEnumerable<Problem> problems)

@@ -19,7 +19,13 @@ internal static class Shell
 {
     public const long LargestBody = 1_000_000;
 
-    public static string DefaultData => Path.Combine(Environment.GetEnvironmentVariable("XDG_DATA_HOME") is { Length: > 0 } home ? home : Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.UserProfile), ".local", "share"), "hepno");
+    public static string DefaultData =>
+        Path.Combine(
+            Environment.GetEnvironmentVariable("XDG_DATA_HOME") is { Length: > 0 } home
+                ? home
+                : Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.UserProfile), ".local", "share"),
+            "hepno"
+        );
 
     public static async Task<int> RunAsync(string[] args)
     {
@@ -32,9 +38,12 @@ internal static class Shell
                 await app.RunAsync();
                 return 0;
             }
-            catch (IOException taken) when (taken.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException)
+            catch (IOException taken)
+                when (taken.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException)
             {
-                await Console.Error.WriteLineAsync($"Port {port} is taken: choose another with --port, or --port 0 for any free one.");
+                await Console.Error.WriteLineAsync(
+                    $"Port {port} is taken: choose another with --port, or --port 0 for any free one."
+                );
                 return 2;
             }
         }
@@ -51,28 +60,39 @@ internal static class Shell
         }
         catch (Exception refused) when (refused is IOException or UnauthorizedAccessException)
         {
-            await Console.Error.WriteLineAsync(DataTrouble.Of(refused, DataOf(args))?.Message ?? (Directory.Exists(DataOf(args)) ? refused.Message : $"The folder {DataOf(args)} cannot be made or reached. Name another with --data."));
+            await Console.Error.WriteLineAsync(
+                DataTrouble.Of(refused, DataOf(args))?.Message
+                    ?? (
+                        Directory.Exists(DataOf(args))
+                            ? refused.Message
+                            : $"The folder {DataOf(args)} cannot be made or reached. Name another with --data."
+                    )
+            );
             return 2;
         }
     }
 
-    private static string DataOf(string[] args) => Array.IndexOf(args, "--data") is >= 0 and var i && i + 1 < args.Length ? args[i + 1] : DefaultData;
+    private static string DataOf(string[] args) =>
+        Array.IndexOf(args, "--data") is >= 0 and var i && i + 1 < args.Length ? args[i + 1] : DefaultData;
 
     private static WebApplication Build(string[] args)
     {
         // "--demo --port 0" would read as demo = "--port"; and a bare key would also be read from the environment (PORT, DATA, HOST)
         args = [.. args.Select(a => a is "--demo" or "--lan" ? $"{a}=true" : a)];
         var builder = WebApplication.CreateBuilder(args);
-        builder.Configuration.AddCommandLine(args, new Dictionary<string, string>
-        {
-            ["--port"] = "Hepno:Port",
-            ["--data"] = "Hepno:Data",
-            ["--host"] = "Hepno:Host",
-            ["--now"] = "Hepno:Now",
-            ["--from"] = "Hepno:From",
-            ["--demo"] = "Hepno:Demo",
-            ["--lan"] = "Hepno:Lan",
-        });
+        builder.Configuration.AddCommandLine(
+            args,
+            new Dictionary<string, string>
+            {
+                ["--port"] = "Hepno:Port",
+                ["--data"] = "Hepno:Data",
+                ["--host"] = "Hepno:Host",
+                ["--now"] = "Hepno:Now",
+                ["--from"] = "Hepno:From",
+                ["--demo"] = "Hepno:Demo",
+                ["--lan"] = "Hepno:Lan",
+            }
+        );
         var data = builder.Configuration["Hepno:Data"] ?? DefaultData;
         Directory.CreateDirectory(data, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute);
         var reach = new Reach(builder.Configuration, data);
@@ -115,25 +135,43 @@ internal static class Shell
         }
     }
 
-    private static string OnTheLan(IReadOnlyList<string> urls) => urls.Count == 0
-        ? "This machine has no address on a private network: other devices cannot reach it."
-        : $"Other devices of the shop find it at {string.Join(" or ", urls)}\n{QrCode.Terminal(urls[0])}Let each in once: Numbers, Let a device in. Never forward this port to the internet.";
+    private static string OnTheLan(IReadOnlyList<string> urls) =>
+        urls.Count == 0
+            ? "This machine has no address on a private network: other devices cannot reach it."
+            : $"Other devices of the shop find it at {string.Join(" or ", urls)}\n{QrCode.Terminal(urls[0])}Let each in once: Numbers, Let a device in. Never forward this port to the internet.";
 
     private static void Services(WebApplicationBuilder builder, string data)
     {
-        builder.Services.AddSerilog((_, log) => log
-            .MinimumLevel.Information()
-            .MinimumLevel.Override("Microsoft", LogEventLevel.Warning)
-            .MinimumLevel.Override("Microsoft.AspNetCore.Diagnostics", LogEventLevel.Fatal)
-            .MinimumLevel.Override("Microsoft.Extensions.Hosting.Internal.Host", LogEventLevel.Fatal)
-            .WriteTo.Console(restrictedToMinimumLevel: LogEventLevel.Warning, formatProvider: System.Globalization.CultureInfo.InvariantCulture)
-            .WriteTo.File(new CompactJsonFormatter(), Path.Combine(data, "logs", "hepno.jsonl"), fileSizeLimitBytes: 10_000_000, rollOnFileSizeLimit: true, retainedFileCountLimit: 5),
-            preserveStaticLogger: true);
+        builder.Services.AddSerilog(
+            (_, log) =>
+                log
+                    .MinimumLevel.Information()
+                    .MinimumLevel.Override("Microsoft", LogEventLevel.Warning)
+                    .MinimumLevel.Override("Microsoft.AspNetCore.Diagnostics", LogEventLevel.Fatal)
+                    .MinimumLevel.Override("Microsoft.Extensions.Hosting.Internal.Host", LogEventLevel.Fatal)
+                    .WriteTo.Console(
+                        restrictedToMinimumLevel: LogEventLevel.Warning,
+                        formatProvider: System.Globalization.CultureInfo.InvariantCulture
+                    )
+                    .WriteTo.File(
+                        new CompactJsonFormatter(),
+                        Path.Combine(data, "logs", "hepno.jsonl"),
+                        fileSizeLimitBytes: 10_000_000,
+                        rollOnFileSizeLimit: true,
+                        retainedFileCountLimit: 5
+                    ),
+            preserveStaticLogger: true
+        );
         builder.Services.Configure<HostOptions>(o => o.ShutdownTimeout = TimeSpan.FromSeconds(2));
         builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
         builder.Services.ConfigureHttpJsonOptions(o =>
         {
-            Json.Of(o.SerializerOptions).UnmappedMemberHandling = System.Text.Json.Serialization.JsonUnmappedMemberHandling.Disallow;
+            Json.Of(o.SerializerOptions).UnmappedMemberHandling = System
+                .Text
+                .Json
+                .Serialization
+                .JsonUnmappedMemberHandling
+                .Disallow;
             o.SerializerOptions.Converters.Add(new Json.SixDecimals());
             Json.WithoutPlaces(o.SerializerOptions);
             EdgeJson.Hold(o.SerializerOptions);
@@ -173,7 +211,24 @@ internal static class Shell
             // the route, never the address: names and ids typed into an address stay out of the log
             o.Logger = app.Services.GetRequiredService<Serilog.ILogger>();
             o.MessageTemplate = "{RequestMethod} {Route} {StatusCode} {Elapsed:0.0} ms";
-            o.GetMessageTemplateProperties = (http, _, elapsed, status) => [new("RequestMethod", new ScalarValue(http.Request.Method)), new("Route", new ScalarValue(((http.Features.Get<IExceptionHandlerFeature>()?.Endpoint ?? http.GetEndpoint()) as RouteEndpoint)?.RoutePattern.RawText ?? "none")), new("StatusCode", new ScalarValue(status)), new("Elapsed", new ScalarValue(elapsed))];
+            o.GetMessageTemplateProperties = (http, _, elapsed, status) =>
+                [
+                    new("RequestMethod", new ScalarValue(http.Request.Method)),
+                    new(
+                        "Route",
+                        new ScalarValue(
+                            (
+                                (http.Features.Get<IExceptionHandlerFeature>()?.Endpoint ?? http.GetEndpoint())
+                                as RouteEndpoint
+                            )
+                                ?.RoutePattern
+                                .RawText
+                                ?? "none"
+                        )
+                    ),
+                    new("StatusCode", new ScalarValue(status)),
+                    new("Elapsed", new ScalarValue(elapsed)),
+                ];
         });
         app.UseResponseCompression();
         app.UseExceptionHandler();
@@ -183,12 +238,20 @@ internal static class Shell
             var (sentence, remedy) = status switch
             {
                 404 => ("There is nothing at this address.", "Look at the API document for what there is."),
-                405 => ($"{context.HttpContext.Request.Method} is not taken at this address.", "Look at the API document for what is."),
+                405 => (
+                    $"{context.HttpContext.Request.Method} is not taken at this address.",
+                    "Look at the API document for what is."
+                ),
                 413 => ("That is more than 1 MB: Hepno does not take it.", "Send less at once."),
-                415 => ("This content type is not taken here.", "Send JSON (application/json), or the kind of file the API document names for this call."),
+                415 => (
+                    "This content type is not taken here.",
+                    "Send JSON (application/json), or the kind of file the API document names for this call."
+                ),
                 _ => ("This was refused.", "Look at the call again."),
             };
-            return Refusals.Refuse(status, [new($"status-{status}", sentence, "", remedy)]).ExecuteAsync(context.HttpContext);
+            return Refusals
+                .Refuse(status, [new($"status-{status}", sentence, "", remedy)])
+                .ExecuteAsync(context.HttpContext);
         });
         app.UseMiddleware<Admission>();
         app.Use(Edge.AtHand);
@@ -225,19 +288,42 @@ internal static class Shell
         api.MapLayoutFiles();
         api.MapChanges();
         api.MapDevices();
-        app.MapFallback("/api/{**rest}", () => Refusals.Refuse(404, [new("status-404", "There is nothing at this address.", "", "Look at the API document for what there is.")]))
-            .WithMetadata(new HttpMethodMetadata(["GET", "HEAD"])).ExcludeFromDescription().OpenTo(Caller.Press);
+        app.MapFallback("/api/{**rest}", () =>
+                Refusals.Refuse(
+                    404,
+                    [
+                        new(
+                            "status-404",
+                            "There is nothing at this address.",
+                            "",
+                            "Look at the API document for what there is."
+                        ),
+                    ]
+                )
+            )
+            .WithMetadata(new HttpMethodMetadata(["GET", "HEAD"]))
+            .ExcludeFromDescription()
+            .OpenTo(Caller.Press);
         app.MapFallbackToFile("index.html", files).OpenTo(Caller.Stranger);
     }
 
     private static void Cache(StaticFileResponseContext context) =>
-        context.Context.Response.Headers.CacheControl = context.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal)
+        context.Context.Response.Headers.CacheControl = context.Context.Request.Path.StartsWithSegments(
+            "/assets",
+            StringComparison.Ordinal
+        )
             ? "public, max-age=31536000, immutable"
             : "no-cache";
 }
 
 /// <summary>Opens the data before listening and, for the demo, fills it after.</summary>
-internal sealed class OpenStore(Db db, Desk desk, ShopClock clock, IConfiguration configuration, IHostApplicationLifetime life) : IHostedService
+internal sealed class OpenStore(
+    Db db,
+    Desk desk,
+    ShopClock clock,
+    IConfiguration configuration,
+    IHostApplicationLifetime life
+) : IHostedService
 {
     public Task StartAsync(CancellationToken cancellationToken)
     {

@@ -11,25 +11,53 @@ namespace Hepno.Core.Tests;
 /// <summary>Applique: film and a stitched edge by hand, a finishing press at a place of work of its own, and what cannot be stitched on.</summary>
 public class AppliqueTests
 {
-    private static readonly StitchMachine Bittern = new("bittern", "Bittern", 700, 1, 6, 12, 8, true, 0.20m, 0.12m, 24m, new(3600, 0, 1, 1000, 0, 0, 0), "", 0.02m);
+    private static readonly StitchMachine Bittern = new(
+        "bittern",
+        "Bittern",
+        700,
+        1,
+        6,
+        12,
+        8,
+        true,
+        0.20m,
+        0.12m,
+        24m,
+        new(3600, 0, 1, 1000, 0, 0, 0),
+        "",
+        0.02m
+    );
     private static readonly ShopBook Book = MethodTests.Book with { Stitchers = [Bittern] };
 
-    private static AskInHand Ask(int colours = 1, Placement? p = null) => MethodTests.Ask(20, p ?? (MethodTests.Front(10, 5, colours, line: 20) with { CoveragePercent = 80 }));
+    private static AskInHand Ask(int colours = 1, Placement? p = null) =>
+        MethodTests.Ask(20, p ?? (MethodTests.Front(10, 5, colours, line: 20) with { CoveragePercent = 80 }));
 
-    private static MethodAnswer Answer(AskInHand ask, ShopBook? book = null) => new Applique().Answer(ask, book ?? Book);
+    private static MethodAnswer Answer(AskInHand ask, ShopBook? book = null) =>
+        new Applique().Answer(ask, book ?? Book);
 
     // 10 × 5 round is 30 in: 3,600 stitches at 560 a minute; film 50 in² × 0.02; thread 3.6 × 0.20; backing 0.12. Two colours are two films and two edges
     [Theory]
     [InlineData(1, 3600, 1.00, 0.72, 385.714286)]
     [InlineData(2, 7200, 2.00, 1.44, 779.428571)]
-    public void Film_thread_and_minutes_by_hand(int colours, double stitches, double film, double thread, double seconds)
+    public void Film_thread_and_minutes_by_hand(
+        int colours,
+        double stitches,
+        double film,
+        double thread,
+        double seconds
+    )
     {
         var plan = Answer(Ask(colours)).Decorations[0];
         Assert.Equal(stitches, (double)Applique.Stitches(plan.Placement).Value);
-        Assert.Equal([film, thread, 0.12], plan.Material.Parts.Select(p => (double)p.Value), (a, b) => Math.Abs(a - b) < 1e-9);
+        Assert.Equal([film, thread, 0.12], plan.Material.Parts.Select(p => (double)p.Value), (a, b) =>
+            Math.Abs(a - b) < 1e-9
+        );
         Assert.Equal(seconds, plan.Steps.Single(s => s.Code == "stitch").Seconds, 6);
         // ten seconds a film at its stop; a second an in of outline cut out
-        Assert.Equal((10.0 * colours, 30.0 * colours), (plan.Steps.Single(s => s.Code == "lay-film").Seconds, plan.Preparation.Single().Seconds));
+        Assert.Equal(
+            (10.0 * colours, 30.0 * colours),
+            (plan.Steps.Single(s => s.Code == "lay-film").Seconds, plan.Preparation.Single().Seconds)
+        );
         Assert.Equal((24m, 0.02), (plan.SetUp!.Value, plan.FailureChance));
     }
 
@@ -50,7 +78,10 @@ public class AppliqueTests
         var plans = Answer(ask).Decorations;
         Assert.Equal([("bittern", ""), ("", "front")], plans.Select(d => (d.BenchId, d.Finishes)));
         Assert.Equal(["cover", "close", "press", "open", "unload"], plans[1].Steps.Select(s => s.Code));
-        Assert.Equal((320.0, 10.0, RecipeSource.Assumed), (plans[1].Recipe.TemperatureF, plans[1].Recipe.DwellSeconds, plans[1].Recipe.Source));
+        Assert.Equal(
+            (320.0, 10.0, RecipeSource.Assumed),
+            (plans[1].Recipe.TemperatureF, plans[1].Recipe.DwellSeconds, plans[1].Recipe.Source)
+        );
         Assert.Equal(MethodTests.Gannet.Id, LineFloor.WorkplaceOf(ask, plans, Book).Id);
         var cost = LineCost.Of(ask, plans, Book);
         Assert.Equal(["front", "front-finish"], cost.Sequence.Select(a => a.Id));
@@ -58,21 +89,44 @@ public class AppliqueTests
         // the machine's held hour is its own, the press's the press's
         Assert.NotEqual(cost.Sequence[0].Hour?.Value, cost.Sequence[1].Hour?.Value);
         // one artwork, though it is handled at two places
-        Assert.Equal(Book.Numbers.OrderMinutes + Book.Numbers.ArtworkMinutes, (double)cost.Cost.Parts.Single(p => p.Code == "labour").Parts.Single(p => p.Code == "order-time").Parts[0].Value);
+        Assert.Equal(
+            Book.Numbers.OrderMinutes + Book.Numbers.ArtworkMinutes,
+            (double)
+                cost.Cost.Parts.Single(p => p.Code == "labour").Parts.Single(p => p.Code == "order-time").Parts[0].Value
+        );
     }
 
     [Fact]
     public void The_shop_s_own_recipe_wins_and_a_hot_one_is_refused()
     {
-        var own = MethodTests.FilmOnCotton with { Id = "own", ProductId = "bittern", TemperatureF = 300, DwellSeconds = 12 };
-        Assert.Equal(300, Answer(Ask(), Book with { Recipes = [.. Book.Recipes, own] }).Decorations[1].Recipe.TemperatureF);
-        Assert.Contains(Answer(Ask() with { Style = MethodTests.Tee(100, 310) }).Verdict.Reasons, r => r.Code == "heat-ceiling" && r.Kind == VerdictKind.No);
+        var own = MethodTests.FilmOnCotton with
+        {
+            Id = "own",
+            ProductId = "bittern",
+            TemperatureF = 300,
+            DwellSeconds = 12,
+        };
+        Assert.Equal(
+            300,
+            Answer(Ask(), Book with { Recipes = [.. Book.Recipes, own] }).Decorations[1].Recipe.TemperatureF
+        );
+        Assert.Contains(Answer(Ask() with { Style = MethodTests.Tee(100, 310) }).Verdict.Reasons, r =>
+            r.Code == "heat-ceiling" && r.Kind == VerdictKind.No
+        );
     }
 
     [Fact]
     public void Two_prints_are_stitched_one_after_the_other_and_pressed_after_both()
     {
-        var ask = MethodTests.Ask(20, MethodTests.Front(10, 5, 1, line: 20), MethodTests.Front(3, 3, 1, line: 20) with { Id = "chest", Place = "left-sleeve" });
+        var ask = MethodTests.Ask(
+            20,
+            MethodTests.Front(10, 5, 1, line: 20),
+            MethodTests.Front(3, 3, 1, line: 20) with
+            {
+                Id = "chest",
+                Place = "left-sleeve",
+            }
+        );
         var plans = Answer(ask).Decorations;
         Assert.Equal(["front", "chest", "front-finish", "chest-finish"], plans.Select(d => d.Placement.Id));
         Assert.Equal("thread", plans[3].Steps[0].Code);
@@ -84,7 +138,10 @@ public class AppliqueTests
     [Fact]
     public void A_design_stitched_here_before_is_not_digitised_again()
     {
-        var ask = Ask(p: MethodTests.Front(10, 5, 1, line: 20) with { DesignId = "crest" }) with { Made = [new MadeBefore("crest", "bittern", 10, 5, 0, new(2025, 1, 1))] };
+        var ask = Ask(p: MethodTests.Front(10, 5, 1, line: 20) with { DesignId = "crest" }) with
+        {
+            Made = [new MadeBefore("crest", "bittern", 10, 5, 0, new(2025, 1, 1))],
+        };
         Assert.Null(Answer(ask).Decorations[0].SetUp);
     }
 
@@ -112,8 +169,18 @@ public class AppliqueTests
             "socks" => Ask() with { Style = MethodTests.Tee(100) with { Kind = GarmentKind.Socks } },
             _ => Ask(),
         };
-        var answer = Answer(ask, what switch { "no-film" => Book with { Stitchers = [Bittern with { AppliqueFilmPerIn2 = null }] }, "no-machine" => Book with { Stitchers = [] }, _ => Book });
+        var answer = Answer(
+            ask,
+            what switch
+            {
+                "no-film" => Book with { Stitchers = [Bittern with { AppliqueFilmPerIn2 = null }] },
+                "no-machine" => Book with { Stitchers = [] },
+                _ => Book,
+            }
+        );
         Assert.Empty(answer.Decorations);
-        Assert.Contains(answer.Verdict.Reasons, r => r.Code == code && r.Kind == VerdictKind.No && r.WouldWork.Length > 0);
+        Assert.Contains(answer.Verdict.Reasons, r =>
+            r.Code == code && r.Kind == VerdictKind.No && r.WouldWork.Length > 0
+        );
     }
 }

@@ -15,12 +15,49 @@ public class ArtworkJudgeTests
 
     private static readonly SoftAlpha Hard = new(0, null, 0, []);
 
-    private static readonly ArtworkReport Sound = new(3000, 1200, false, true, Whole, 1_800_000, new([new("#c03020", 1, false, Whole)], 0, false), Hard, null, null, null);
+    private static readonly ArtworkReport Sound = new(
+        3000,
+        1200,
+        false,
+        true,
+        Whole,
+        1_800_000,
+        new([new("#c03020", 1, false, Whole)], 0, false),
+        Hard,
+        null,
+        null,
+        null
+    );
 
-    private static readonly PrintHold[] Holds = [PrintHold.Dye, PrintHold.Film, PrintHold.Digital, PrintHold.Screened, PrintHold.Vinyl, PrintHold.Paper, PrintHold.OpaquePaper, PrintHold.DirectOnWhite, PrintHold.Direct, PrintHold.Stitched, PrintHold.Applique];
+    private static readonly PrintHold[] Holds =
+    [
+        PrintHold.Dye,
+        PrintHold.Film,
+        PrintHold.Digital,
+        PrintHold.Screened,
+        PrintHold.Vinyl,
+        PrintHold.Paper,
+        PrintHold.OpaquePaper,
+        PrintHold.DirectOnWhite,
+        PrintHold.Direct,
+        PrintHold.Stitched,
+        PrintHold.Applique,
+    ];
 
     private static AskInHand Ask(ArtworkReport report, double widthIn, Colourway colour, string? styleOf = null) =>
-        new(MethodTests.Tee(100), colour, [new("M", 36)], [new Design("d", "Crest", "png", "", 0, widthIn, report, Rights.Unsaid).Described(new("front", "front", widthIn, 1, 1, 1, false, 9, styleOf ?? "d"))]) { Artworks = new Dictionary<string, ArtworkReport> { ["d"] = report } };
+        new(
+            MethodTests.Tee(100),
+            colour,
+            [new("M", 36)],
+            [
+                new Design("d", "Crest", "png", "", 0, widthIn, report, Rights.Unsaid).Described(
+                    new("front", "front", widthIn, 1, 1, 1, false, 9, styleOf ?? "d")
+                ),
+            ]
+        )
+        {
+            Artworks = new Dictionary<string, ArtworkReport> { ["d"] = report },
+        };
 
     [Fact]
     public void A_sound_picture_is_doubted_by_none()
@@ -34,9 +71,20 @@ public class ArtworkJudgeTests
     {
         // 2 pixels of 333 an inch: 0.15 mm
         var code = Sound with { Code = new("x", 2, Whole, true) };
-        var answers = DecorationMethods.All.Select(m => (m.Id, Sound: m.OnCloth(Ask(Sound, 9, White), FurtherMethodTests.Book), Small: m.OnCloth(Ask(code, 9, White), FurtherMethodTests.Book))).Where(a => a.Sound.Decorations.Count > 0).ToList();
+        var answers = DecorationMethods
+            .All.Select(m =>
+                (
+                    m.Id,
+                    Sound: m.OnCloth(Ask(Sound, 9, White), FurtherMethodTests.Book),
+                    Small: m.OnCloth(Ask(code, 9, White), FurtherMethodTests.Book)
+                )
+            )
+            .Where(a => a.Sound.Decorations.Count > 0)
+            .ToList();
         Assert.True(answers.Count >= 7, string.Join(", ", answers.Select(a => a.Id)));
-        Assert.All(answers, a => Assert.Contains(a.Small.Verdict.Reasons, r => r.Code == "code-small" && r.Kind == VerdictKind.No));
+        Assert.All(answers, a =>
+            Assert.Contains(a.Small.Verdict.Reasons, r => r.Code == "code-small" && r.Kind == VerdictKind.No)
+        );
     }
 
     [Theory]
@@ -54,7 +102,12 @@ public class ArtworkJudgeTests
     [InlineData("specks", "stray-colours", "dtf-bought", VerdictKind.WithCare)]
     [InlineData("screened", "code-small", "screen-out", VerdictKind.No)]
     [InlineData("screened", "code-small", "embroidery", VerdictKind.No)]
-    public void A_fault_of_the_picture_is_a_reason_of_the_way(string fault, string code, string method, VerdictKind kind)
+    public void A_fault_of_the_picture_is_a_reason_of_the_way(
+        string fault,
+        string code,
+        string method,
+        VerdictKind kind
+    )
     {
         // 333 pixels an inch at 9 in
         var report = fault switch
@@ -67,63 +120,119 @@ public class ArtworkJudgeTests
             "mirrored" => Sound with { Code = new("x", 40, Whole, true) { Mirrored = true } },
             "lettering" => Sound with { MirroredText = true },
             "same" => Sound with { Colours = new([new("#22252b", 1, false, Whole)], 0, false) },
-            "specks" => Sound with { Colours = new([.. Sound.Colours.Spots, new("#00ff00", 0.001, true, Whole)], 0, false) },
+            "specks" => Sound with
+            {
+                Colours = new([.. Sound.Colours.Spots, new("#00ff00", 0.001, true, Whole)], 0, false),
+            },
             _ => Sound with { Code = new("x", 9, Whole, true) },
         };
         var verdict = DecorationMethods.Find(method)!.OnCloth(Ask(report, 9, Black), FurtherMethodTests.Book).Verdict;
-        Assert.Contains(verdict.Reasons, r => r.Code == code && r.Kind == kind && r.Sentence.StartsWith("Front: ", StringComparison.Ordinal));
+        Assert.Contains(verdict.Reasons, r =>
+            r.Code == code && r.Kind == kind && r.Sentence.StartsWith("Front: ", StringComparison.Ordinal)
+        );
     }
 
     [Fact]
-    public void The_panel_beside_the_ask_and_the_ways_never_contradict_each_other() => Gen.Select(
-            Gen.Select(Gen.Double[200, 6000], Gen.Double[0, 0.05], Gen.Double[0.3, 90], Gen.Double[0.3, 90]),
-            Gen.Select(Gen.Double[0.5, 60], Gen.Bool, Gen.Bool, Gen.Bool),
-            Gen.Select(Gen.Double[0.5, 15], Gen.OneOf(Gen.Const(White), Gen.Const(Black)), Gen.Bool))
-        .Sample((measures, code, print) =>
-        {
-            var (across, soft, linePx, gapPx) = measures;
-            var (squarePx, hasCode, ground, mirrored) = code;
-            var (widthIn, cloth, clear) = print;
-            var px = (int)across;
-            var report = Sound with
-            {
-                WidthPx = px,
-                Box = new(0, 0, px, Math.Max(1, px / 2)),
-                Clear = clear,
-                Ground = clear ? null : "#fafafa",
-                Soft = Hard with { Share = soft },
-                ThinnestLine = new(linePx, []),
-                ThinnestGap = new(gapPx, []),
-                Code = hasCode ? new("x", squarePx, Whole, ground) { Mirrored = mirrored } : null,
-            };
-            var panel = DesignFaults.Of(report, widthIn, cloth, FigureFormat.Default);
-            string[] fine = [.. PrintHold.Fine.SelectMany(h => DesignFaults.On(h, report, widthIn, cloth, FigureFormat.Default)).Select(x => x.Code).Distinct().Order()];
-            // what the panel says, one of the fine ways says; and it is silent only where all of them are
-            Assert.Equal(fine, panel.Select(x => x.Code).Distinct().Order());
-            foreach (var hold in Holds)
-            {
-                var way = DesignFaults.On(hold, report, widthIn, cloth, FigureFormat.Default);
-                foreach (var said in panel.Where(x => x.Code is "resolution" or "ground" or "contrast" or "code-ground" or "mirrored" or "stray-colours"))
+    public void The_panel_beside_the_ask_and_the_ways_never_contradict_each_other() =>
+        Gen.Select(
+                Gen.Select(Gen.Double[200, 6000], Gen.Double[0, 0.05], Gen.Double[0.3, 90], Gen.Double[0.3, 90]),
+                Gen.Select(Gen.Double[0.5, 60], Gen.Bool, Gen.Bool, Gen.Bool),
+                Gen.Select(Gen.Double[0.5, 15], Gen.OneOf(Gen.Const(White), Gen.Const(Black)), Gen.Bool)
+            )
+            .Sample(
+                (measures, code, print) =>
                 {
-                    Assert.Contains(way, x => (x.Code, x.Kind, x.Sentence) == (said.Code, said.Kind, said.Sentence));
-                }
-                if (panel.Any(x => x is { Code: "code-small", Kind: FaultKind.Bad }))
-                {
-                    Assert.Contains(way, x => x is { Code: "code-small", Kind: FaultKind.Bad });
-                }
-                if (panel.Any(x => x is { Code: "thin-line", Kind: FaultKind.Bad }) && hold != PrintHold.Direct)
-                {
-                    Assert.Contains(way, x => x is { Code: "thin-line", Kind: FaultKind.Bad });
-                }
-            }
-        }, iter: 2000);
+                    var (across, soft, linePx, gapPx) = measures;
+                    var (squarePx, hasCode, ground, mirrored) = code;
+                    var (widthIn, cloth, clear) = print;
+                    var px = (int)across;
+                    var report = Sound with
+                    {
+                        WidthPx = px,
+                        Box = new(0, 0, px, Math.Max(1, px / 2)),
+                        Clear = clear,
+                        Ground = clear ? null : "#fafafa",
+                        Soft = Hard with { Share = soft },
+                        ThinnestLine = new(linePx, []),
+                        ThinnestGap = new(gapPx, []),
+                        Code = hasCode ? new("x", squarePx, Whole, ground) { Mirrored = mirrored } : null,
+                    };
+                    var panel = DesignFaults.Of(report, widthIn, cloth, FigureFormat.Default);
+                    string[] fine =
+                    [
+                        .. PrintHold
+                            .Fine.SelectMany(h => DesignFaults.On(h, report, widthIn, cloth, FigureFormat.Default))
+                            .Select(x => x.Code)
+                            .Distinct()
+                            .Order(),
+                    ];
+                    // what the panel says, one of the fine ways says; and it is silent only where all of them are
+                    Assert.Equal(fine, panel.Select(x => x.Code).Distinct().Order());
+                    foreach (var hold in Holds)
+                    {
+                        var way = DesignFaults.On(hold, report, widthIn, cloth, FigureFormat.Default);
+                        foreach (
+                            var said in panel.Where(x =>
+                                x.Code
+                                    is "resolution"
+                                        or "ground"
+                                        or "contrast"
+                                        or "code-ground"
+                                        or "mirrored"
+                                        or "stray-colours"
+                            )
+                        )
+                        {
+                            Assert.Contains(way, x =>
+                                (x.Code, x.Kind, x.Sentence) == (said.Code, said.Kind, said.Sentence)
+                            );
+                        }
+                        if (panel.Any(x => x is { Code: "code-small", Kind: FaultKind.Bad }))
+                        {
+                            Assert.Contains(way, x => x is { Code: "code-small", Kind: FaultKind.Bad });
+                        }
+                        if (panel.Any(x => x is { Code: "thin-line", Kind: FaultKind.Bad }) && hold != PrintHold.Direct)
+                        {
+                            Assert.Contains(way, x => x is { Code: "thin-line", Kind: FaultKind.Bad });
+                        }
+                    }
+                },
+                iter: 2000
+            );
 
     [Fact]
     public void A_line_that_was_too_wide_to_measure_is_known_as_far_as_it_was_looked_for()
     {
-        var design = new Design("d", "Bars", "svg", "", 0, 12, Sound with { Vector = true, LookedForPt = ThinFeature.WidestPt }, Rights.Unsaid);
+        var design = new Design(
+            "d",
+            "Bars",
+            "svg",
+            "",
+            0,
+            12,
+            Sound with
+            {
+                Vector = true,
+                LookedForPt = ThinFeature.WidestPt,
+            },
+            Rights.Unsaid
+        );
         // a report of before looked for less, and says no more than that
-        Assert.Equal((6, 1.5), ((design with { Report = Sound }).Described(new("p", "back", 12, 1, 1, 1, false, 1, "d")).ThinnestLinePt, (design with { Report = Sound }).Described(new("p", "left-chest", 3, 1, 1, 1, false, 1, "d")).ThinnestLinePt));
-        Assert.Equal((ThinFeature.WidestPt, ThinFeature.WidestPt / 4), (design.Described(new("p", "back", 12, 1, 1, 1, false, 1, "d")).ThinnestLinePt, design.Described(new("p", "left-chest", 3, 1, 1, 1, false, 1, "d")).ThinnestLinePt));
+        Assert.Equal(
+            (6, 1.5),
+            (
+                (design with { Report = Sound }).Described(new("p", "back", 12, 1, 1, 1, false, 1, "d")).ThinnestLinePt,
+                (design with { Report = Sound })
+                    .Described(new("p", "left-chest", 3, 1, 1, 1, false, 1, "d"))
+                    .ThinnestLinePt
+            )
+        );
+        Assert.Equal(
+            (ThinFeature.WidestPt, ThinFeature.WidestPt / 4),
+            (
+                design.Described(new("p", "back", 12, 1, 1, 1, false, 1, "d")).ThinnestLinePt,
+                design.Described(new("p", "left-chest", 3, 1, 1, 1, false, 1, "d")).ThinnestLinePt
+            )
+        );
     }
 }

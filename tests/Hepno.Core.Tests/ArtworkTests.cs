@@ -10,7 +10,8 @@ public class ArtworkTests
     private const double Dpi = 300;
     private const double PxPerPt = Dpi / 72;
 
-    private static ArtworkReport Report(Drawn drawn) => ArtworkReport.Of(drawn.Raster, Painted.Of(drawn.Raster).Box!.Width / Dpi, false)!;
+    private static ArtworkReport Report(Drawn drawn) =>
+        ArtworkReport.Of(drawn.Raster, Painted.Of(drawn.Raster).Box!.Width / Dpi, false)!;
 
     private static double? Pt(ThinFeature? f) => f?.WidthPx / PxPerPt;
 
@@ -44,11 +45,15 @@ public class ArtworkTests
     public void A_gap_is_as_thin_as_it_was_cut(double pt, double degrees)
     {
         var (c, s) = (Math.Cos(degrees * Math.PI / 180), Math.Sin(degrees * Math.PI / 180));
-        var drawn = new Drawn(640, 640).Box(10, 10, 620, 620).Cut((x, y) =>
-        {
-            var (u, v) = (((x - 150.37) * c) + ((y - 120.21) * s), ((y - 120.21) * c) - ((x - 150.37) * s));
-            return u >= 0 && u <= 360 && Math.Abs(v) <= pt * PxPerPt / 2;
-        });
+        var drawn = new Drawn(640, 640)
+            .Box(10, 10, 620, 620)
+            .Cut(
+                (x, y) =>
+                {
+                    var (u, v) = (((x - 150.37) * c) + ((y - 120.21) * s), ((y - 120.21) * c) - ((x - 150.37) * s));
+                    return u >= 0 && u <= 360 && Math.Abs(v) <= pt * PxPerPt / 2;
+                }
+            );
         var report = Report(drawn);
         Assert.InRange(Pt(report.ThinnestGap) ?? 99, pt - 0.15, pt + 0.15);
     }
@@ -56,25 +61,42 @@ public class ArtworkTests
     [Fact]
     public void Measured_at_half_its_pixels_a_picture_has_the_figures_of_the_whole()
     {
-        var drawn = new Drawn(1401, 1101).Box(101, 101, 800, 600, (200, 40, 30)).Stroke(150, 900, 1000, 1.5 * PxPerPt, 0, (30, 60, 200));
+        var drawn = new Drawn(1401, 1101)
+            .Box(101, 101, 800, 600, (200, 40, 30))
+            .Stroke(150, 900, 1000, 1.5 * PxPerPt, 0, (30, 60, 200));
         var whole = ArtworkReport.Of(drawn.Raster, 4, false)!;
         var half = ArtworkReport.Of(drawn.Raster.Halved(), 4, false)!.Doubled(1401, 1101);
         Assert.True(half.Halved);
         Assert.Equal((1401, 1101), (half.WidthPx, half.HeightPx));
         Assert.InRange(half.PaintedPixels / whole.PaintedPixels, 0.995, 1.005);
-        foreach (var (a, b) in new[] { (half.Box.Left, whole.Box.Left), (half.Box.Top, whole.Box.Top), (half.Box.Width, whole.Box.Width), (half.Box.Height, whole.Box.Height) })
+        foreach (
+            var (a, b) in new[]
+            {
+                (half.Box.Left, whole.Box.Left),
+                (half.Box.Top, whole.Box.Top),
+                (half.Box.Width, whole.Box.Width),
+                (half.Box.Height, whole.Box.Height),
+            }
+        )
         {
             Assert.InRange(a - b, -3, 3);
         }
         Assert.InRange(half.ThinnestLine!.WidthPx, whole.ThinnestLine!.WidthPx - 1, whole.ThinnestLine.WidthPx + 1);
-        Assert.Equal(whole.Colours.Spots.Where(s => !s.Stray).Select(s => s.Hex), half.Colours.Spots.Where(s => !s.Stray).Select(s => s.Hex));
+        Assert.Equal(
+            whole.Colours.Spots.Where(s => !s.Stray).Select(s => s.Hex),
+            half.Colours.Spots.Where(s => !s.Stray).Select(s => s.Hex)
+        );
     }
 
     [Theory]
     [InlineData(new byte[] { 255, 0, 0, 255, 0, 0, 0, 0, 255, 0, 0, 255, 0, 0, 0, 0 }, new byte[] { 255, 0, 0, 128 })]
     [InlineData(new byte[] { 0, 0, 0, 0, 9, 9, 9, 0, 9, 9, 9, 0, 0, 0, 0, 0 }, new byte[] { 0, 0, 0, 0 })]
-    [InlineData(new byte[] { 100, 0, 0, 255, 200, 0, 0, 255, 100, 0, 0, 255, 200, 0, 0, 255 }, new byte[] { 150, 0, 0, 255 })]
-    public void What_is_clear_does_not_colour_its_neighbours(byte[] four, byte[] one) => Assert.Equal(one, new Raster(2, 2, four).Halved().Rgba);
+    [InlineData(
+        new byte[] { 100, 0, 0, 255, 200, 0, 0, 255, 100, 0, 0, 255, 200, 0, 0, 255 },
+        new byte[] { 150, 0, 0, 255 }
+    )]
+    public void What_is_clear_does_not_colour_its_neighbours(byte[] four, byte[] one) =>
+        Assert.Equal(one, new Raster(2, 2, four).Halved().Rgba);
 
     [Fact]
     public void One_hairline_of_an_inch_among_a_hundred_inches_of_lettering_is_found_and_marked()
@@ -101,10 +123,18 @@ public class ArtworkTests
     {
         Assert.Null(Report(new Drawn(500, 500).Box(50, 50, 400, 400)).ThinnestLine);
         Assert.Null(Report(new Drawn(500, 500).Box(50.4, 50.7, 400.3, 400.2)).ThinnestGap);
-        Assert.Null(Report(new Drawn(500, 500).Fill((x, y) => ((x - 250) * (x - 250)) + ((y - 250) * (y - 250)) < 200 * 200)).ThinnestLine);
-        Assert.Null(Report(new Drawn(500, 500).Fill((x, y) => Math.Abs(x - 250) + Math.Abs(y - 250) < 200)).ThinnestLine);
+        Assert.Null(
+            Report(
+                new Drawn(500, 500).Fill((x, y) => ((x - 250) * (x - 250)) + ((y - 250) * (y - 250)) < 200 * 200)
+            ).ThinnestLine
+        );
+        Assert.Null(
+            Report(new Drawn(500, 500).Fill((x, y) => Math.Abs(x - 250) + Math.Abs(y - 250) < 200)).ThinnestLine
+        );
         // a tip that opens by one in eight
-        var needle = Report(new Drawn(500, 500).Fill((x, y) => y > 40 && y < 460 && Math.Abs(x - 250) < (y - 40) / 16)).ThinnestLine;
+        var needle = Report(
+            new Drawn(500, 500).Fill((x, y) => y > 40 && y < 460 && Math.Abs(x - 250) < (y - 40) / 16)
+        ).ThinnestLine;
         Assert.NotNull(needle);
         Assert.InRange(Pt(needle)!.Value, 0.1, 1.2);
     }
@@ -113,8 +143,17 @@ public class ArtworkTests
     public void Coverage_is_the_share_of_the_painted_box()
     {
         // half of a box of 400 × 300, and a disc in its square: π ÷ 4
-        Assert.Equal(0.5, Report(new Drawn(600, 500).Box(100.5, 100.5, 200, 300).Box(500.4, 100.5, 0.1, 300)).Coverage(), 0.005);
-        Assert.Equal(Math.PI / 4, Report(new Drawn(500, 500).Fill((x, y) => ((x - 250) * (x - 250)) + ((y - 250) * (y - 250)) < 200 * 200)).Coverage(), 0.005);
+        Assert.Equal(
+            0.5,
+            Report(new Drawn(600, 500).Box(100.5, 100.5, 200, 300).Box(500.4, 100.5, 0.1, 300)).Coverage(),
+            0.005
+        );
+        Assert.Equal(
+            Math.PI / 4,
+            Report(new Drawn(500, 500).Fill((x, y) => ((x - 250) * (x - 250)) + ((y - 250) * (y - 250)) < 200 * 200))
+                .Coverage(),
+            0.005
+        );
     }
 
     [Fact]
@@ -139,12 +178,25 @@ public class ArtworkTests
     [InlineData(8)]
     public void Flat_colours_are_counted_and_a_gradient_is_none(int colours)
     {
-        (byte, byte, byte)[] inks = [(20, 20, 24), (200, 40, 30), (30, 90, 170), (240, 200, 40), (40, 130, 60), (250, 250, 250), (150, 70, 150), (230, 130, 50)];
+        (byte, byte, byte)[] inks =
+        [
+            (20, 20, 24),
+            (200, 40, 30),
+            (30, 90, 170),
+            (240, 200, 40),
+            (40, 130, 60),
+            (250, 250, 250),
+            (150, 70, 150),
+            (230, 130, 50),
+        ];
         var drawn = new Drawn(500, 400);
         for (var i = 0; i < colours; i++)
         {
             var (x, y) = (40 + (i % 4 * 110), 60 + (i / 4 * 150));
-            drawn.Fill((px, py) => ((px - x - 45) * (px - x - 45)) + ((py - y - 45) * (py - y - 45)) < 45 * 45, inks[i]);
+            drawn.Fill(
+                (px, py) => ((px - x - 45) * (px - x - 45)) + ((py - y - 45) * (py - y - 45)) < 45 * 45,
+                inks[i]
+            );
         }
         var report = Report(drawn);
         Assert.Equal((colours, false), (report.Colours.Count, report.Colours.LooksGradient));
@@ -161,20 +213,37 @@ public class ArtworkTests
             gradient.Box(x, 0, 2, 300, ((byte)(x * 255 / 300), 60, (byte)(200 - (x / 2))));
         }
         Assert.True(Report(gradient).Colours.LooksGradient);
-        var speck = Report(new Drawn(900, 900).Box(10, 10, 880, 880, (20, 40, 90)).Box(400, 400, 6, 6, (240, 30, 30)).Box(600, 600, 60, 60, (240, 240, 30)));
+        var speck = Report(
+            new Drawn(900, 900)
+                .Box(10, 10, 880, 880, (20, 40, 90))
+                .Box(400, 400, 6, 6, (240, 30, 30))
+                .Box(600, 600, 60, 60, (240, 240, 30))
+        );
         Assert.Equal([false, false, true], speck.Colours.Spots.Select(s => s.Stray));
     }
 
     [Fact]
     public void Each_flat_colour_has_its_own_box_to_be_cut_in()
     {
-        var report = Report(new Drawn(500, 300).Box(50, 50, 400, 200, (20, 20, 24)).Box(100, 100, 100, 40, (200, 40, 30)));
+        var report = Report(
+            new Drawn(500, 300).Box(50, 50, 400, 200, (20, 20, 24)).Box(100, 100, 100, 40, (200, 40, 30))
+        );
         Assert.Equal([new(50, 50, 400, 200), new(100, 100, 100, 40)], report.Colours.Spots.Select(s => s.Box));
         var cuts = report.Cuts()!.Colours;
         Assert.Equal([(1, 1), (0.25, 0.2)], cuts.Select(c => (c.WidthShare, c.HeightShare)));
         Assert.Equal(1, cuts.Sum(c => c.PaintShare), 9);
         Assert.Equal(report.Cuts(), report.Cuts());
-        Assert.Null((report with { Colours = report.Colours with { Spots = [.. report.Colours.Spots.Select(s => s with { Box = null })] } }).Cuts());
+        Assert.Null(
+            (
+                report with
+                {
+                    Colours = report.Colours with
+                    {
+                        Spots = [.. report.Colours.Spots.Select(s => s with { Box = null })],
+                    },
+                }
+            ).Cuts()
+        );
     }
 
     [Fact]
@@ -188,7 +257,10 @@ public class ArtworkTests
     [Fact]
     public void A_flat_ground_is_seen_and_knocked_out_and_its_colour_inside_stays()
     {
-        var drawn = new Drawn(200, 200).Box(0, 0, 200, 200, (255, 255, 255)).Box(50, 50, 100, 100, (180, 30, 30)).Box(80, 80, 40, 40, (255, 255, 255));
+        var drawn = new Drawn(200, 200)
+            .Box(0, 0, 200, 200, (255, 255, 255))
+            .Box(50, 50, 100, 100, (180, 30, 30))
+            .Box(80, 80, 40, 40, (255, 255, 255));
         var report = Report(drawn);
         Assert.Equal((false, "#ffffff"), (report.Clear, report.Ground));
         var cut = FlatGround.KnockedOut(drawn.Raster, report.Ground!);
@@ -212,26 +284,51 @@ public class ArtworkTests
     public void Each_fault_is_said_with_what_would_help()
     {
         // 900 pixels for 9 in: navy on navy, a speck, a glow; then the same on white
-        var drawn = new Drawn(900, 600).Box(20, 20, 500, 500, (44, 60, 95)).Box(100, 100, 4, 4, (240, 30, 30)).Glow(700, 300, 100, 60);
+        var drawn = new Drawn(900, 600)
+            .Box(20, 20, 500, 500, (44, 60, 95))
+            .Box(100, 100, 4, 4, (240, 30, 30))
+            .Glow(700, 300, 100, 60);
         var design = new Design("d", "Crest", "png", "", 0, 9, Report(drawn), Rights.Unsaid);
-        string[] Codes(double widthIn, Colourway? cloth) => [.. DesignFaults.Of(design.Report, widthIn, cloth, FigureFormat.Default).Select(f => f.Code)];
+        string[] Codes(double widthIn, Colourway? cloth) =>
+            [.. DesignFaults.Of(design.Report, widthIn, cloth, FigureFormat.Default).Select(f => f.Code)];
         var navy = new Colourway("navy", "Navy", "#2b3b5e", ColourClass.Dark);
         Assert.Equal(["resolution", "soft-edge", "contrast", "stray-colours"], Codes(9, navy));
         Assert.Equal(["stray-colours", "soft-edge"], Codes(2, new("white", "White", "#fcfaf5", ColourClass.White)));
         var faults = DesignFaults.Of(design.Report, 5, navy, FigureFormat.Default).ToDictionary(f => f.Code);
         // the outermost of the glow is no more than dust: 837 pixels are painted, 167 an inch at 5 in, and 200 at 4.185
-        Assert.Equal((FaultKind.Caution, "167 pixels an inch at 5 in wide: it prints soft", "a file of 1,500 pixels across, or no wider than 4.19 in"), (faults["resolution"].Kind, faults["resolution"].Sentence, faults["resolution"].Remedy));
+        Assert.Equal(
+            (
+                FaultKind.Caution,
+                "167 pixels an inch at 5 in wide: it prints soft",
+                "a file of 1,500 pixels across, or no wider than 4.19 in"
+            ),
+            (faults["resolution"].Kind, faults["resolution"].Sentence, faults["resolution"].Remedy)
+        );
         Assert.Equal(FaultKind.Bad, faults["soft-edge"].Kind);
         Assert.NotEmpty(faults["soft-edge"].Marks);
         Assert.Contains("hardly shows on navy", faults["contrast"].Sentence, StringComparison.Ordinal);
         Assert.Equal("name", Assert.Single((design with { Name = " " }).Problems()).Where);
-        Assert.Equal("rights.proof", Assert.Single((design with { Rights = Rights.Unsaid with { Proof = new string('x', 501) } }).Problems()).Where);
+        Assert.Equal(
+            "rights.proof",
+            Assert
+                .Single((design with { Rights = Rights.Unsaid with { Proof = new string('x', 501) } }).Problems())
+                .Where
+        );
     }
 
     [Fact]
     public void A_placement_is_described_by_its_picture_at_its_own_width()
     {
-        var design = new Design("d", "Line", "png", "", 0, 2, Report(new Drawn(640, 340).Box(20, 20, 600, 200).Stroke(20, 300, 600, 1 * PxPerPt, 0)), Rights.Unsaid);
+        var design = new Design(
+            "d",
+            "Line",
+            "png",
+            "",
+            0,
+            2,
+            Report(new Drawn(640, 340).Box(20, 20, 600, 200).Stroke(20, 300, 600, 1 * PxPerPt, 0)),
+            Rights.Unsaid
+        );
         var placed = design.Described(new("p", "front", 4, 99, 1, 9, true, 50, "d"));
         // twice as wide as measured: its 283 pixels of height are twice as large too
         Assert.Equal((1.89, 1, false), (Math.Round(placed.HeightIn, 2), placed.Colours, placed.Gradient));
@@ -240,7 +337,8 @@ public class ArtworkTests
     }
 
     [Fact]
-    public void Nothing_painted_is_no_report() => Assert.Null(ArtworkReport.Of(new Raster(4, 4, new byte[64]), 1, false));
+    public void Nothing_painted_is_no_report() =>
+        Assert.Null(ArtworkReport.Of(new Raster(4, 4, new byte[64]), 1, false));
 
     [Theory]
     [InlineData(0, 255, 255, 1, 0, 0, 0)]
@@ -253,7 +351,15 @@ public class ArtworkTests
     public void Ink_is_split_by_the_pixels(int r, int g, int b, double c, double m, double y, double k)
     {
         var split = InkSplit.Of(new Drawn(40, 40).Box(0, 0, 40, 20, ((byte)r, (byte)g, (byte)b)).Raster);
-        Assert.Equal((c, m, y, k), (Math.Round(split.Cyan, 3), Math.Round(split.Magenta, 3), Math.Round(split.Yellow, 3), Math.Round(split.Black, 3)));
+        Assert.Equal(
+            (c, m, y, k),
+            (
+                Math.Round(split.Cyan, 3),
+                Math.Round(split.Magenta, 3),
+                Math.Round(split.Yellow, 3),
+                Math.Round(split.Black, 3)
+            )
+        );
     }
 
     [Fact]
@@ -262,8 +368,14 @@ public class ArtworkTests
         // half cyan, half black: 50 in2 painted at 0.01 ml are 0.5 ml, a quarter of an ml of each
         var half = InkSplit.Of(new Drawn(40, 40).Box(0, 0, 40, 20, (0, 255, 255)).Box(0, 20, 40, 20, (0, 0, 0)).Raster);
         var use = InkUse.Of(half, 50, 50, 0.01, 0.016);
-        Assert.Equal((0.25, 0, 0, 0.25, 0.8), (Math.Round(use.Cyan, 6), use.Magenta, use.Yellow, Math.Round(use.Black, 6), Math.Round(use.White, 6)));
-        Assert.Equal(new(0, 0, 0, 0, 0.8), InkUse.Of(InkSplit.Of(new Drawn(4, 4).Box(0, 0, 4, 4, (255, 255, 255)).Raster), 50, 50, 0.01, 0.016));
+        Assert.Equal(
+            (0.25, 0, 0, 0.25, 0.8),
+            (Math.Round(use.Cyan, 6), use.Magenta, use.Yellow, Math.Round(use.Black, 6), Math.Round(use.White, 6))
+        );
+        Assert.Equal(
+            new(0, 0, 0, 0, 0.8),
+            InkUse.Of(InkSplit.Of(new Drawn(4, 4).Box(0, 0, 4, 4, (255, 255, 255)).Raster), 50, 50, 0.01, 0.016)
+        );
     }
 
     [Theory]
@@ -278,9 +390,25 @@ public class ArtworkTests
     [InlineData(RightsKind.FontLicence, "", "no. 7", "2027-12-20", true, "")]
     [InlineData(RightsKind.StockLicence, "", "no. 7", null, false, "Caution")]
     [InlineData(RightsKind.StockLicence, "", "no. 7", "2026-11-24", false, "Bad+Caution")]
-    public void What_speaks_against_printing_is_said(RightsKind kind, string saidBy, string proof, string? until, bool sold, string doubts)
+    public void What_speaks_against_printing_is_said(
+        RightsKind kind,
+        string saidBy,
+        string proof,
+        string? until,
+        bool sold,
+        string doubts
+    )
     {
-        var rights = new Rights("somebody", saidBy, null, proof, kind, until is null ? null : DateOnly.Parse(until, System.Globalization.CultureInfo.InvariantCulture), 1, sold);
+        var rights = new Rights(
+            "somebody",
+            saidBy,
+            null,
+            proof,
+            kind,
+            until is null ? null : DateOnly.Parse(until, System.Globalization.CultureInfo.InvariantCulture),
+            1,
+            sold
+        );
         var said = rights.Doubts(new DateOnly(2026, 11, 25), Measures.FigureFormat.Default).ToList();
         Assert.Equal(doubts, string.Join('+', said.Select(d => d.Kind)));
         Assert.All(said, d => Assert.True(d.Remedy.Length > 5));

@@ -10,7 +10,10 @@ internal static class Cases
         {
             at = at.Parent;
         }
-        return File.ReadAllLines(Path.Combine(at.FullName, "tests", "cases", name)).Skip(1).Where(l => l.Length > 0).Select(Split);
+        return File.ReadAllLines(Path.Combine(at.FullName, "tests", "cases", name))
+            .Skip(1)
+            .Where(l => l.Length > 0)
+            .Select(Split);
     }
 
     private static string[] Split(string line)

@@ -1,10 +1,10 @@
 using System.Globalization;
 using CsCheck;
+using Hepno.Core.Costing;
 using Hepno.Core.Curing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
-using Hepno.Core.Costing;
 
 namespace Hepno.Core.Tests;
 
@@ -13,27 +13,93 @@ public class CureTests
 {
     private static readonly DateTime Monday = new(2026, 3, 9, 9, 0, 0);
 
-    private static readonly PrinterSupplies Supplies = new("skua",
-        [new(Supply.ColourInk, ["Skerry pigment"], 800, 100), new(Supply.WhiteInk, [], 500, 100), new(Supply.Film, [], 3900, 200), new(Supply.Powder, ["Marl fine", "Marl coarse"], 1000, 150)],
-        [new(Supply.Powder, "marl FINE", "P-7", Monday, 1000, "Wren"), new(Supply.WhiteInk, "Skerry white", "", Monday.AddHours(1), 400, "")]);
+    private static readonly PrinterSupplies Supplies = new(
+        "skua",
+        [
+            new(Supply.ColourInk, ["Skerry pigment"], 800, 100),
+            new(Supply.WhiteInk, [], 500, 100),
+            new(Supply.Film, [], 3900, 200),
+            new(Supply.Powder, ["Marl fine", "Marl coarse"], 1000, 150),
+        ],
+        [
+            new(Supply.Powder, "marl FINE", "P-7", Monday, 1000, "Wren"),
+            new(Supply.WhiteInk, "Skerry white", "", Monday.AddHours(1), 400, ""),
+        ]
+    );
 
-    internal static readonly FilmPrinter Skua = new("skua", "Skua", 13, 0.25, 11, 0.011, 0.16m, 0.014, 0.14m, true, 0.0042m, 0.016, 0.028m, 18, 0.05m, 35, FilmCure.Oven, new EquipmentHour(0, 0, 1, 1, 0, 0, 0), "");
+    internal static readonly FilmPrinter Skua = new(
+        "skua",
+        "Skua",
+        13,
+        0.25,
+        11,
+        0.011,
+        0.16m,
+        0.014,
+        0.14m,
+        true,
+        0.0042m,
+        0.016,
+        0.028m,
+        18,
+        0.05m,
+        35,
+        FilmCure.Oven,
+        new EquipmentHour(0, 0, 1, 1, 0, 0, 0),
+        ""
+    );
 
-    private static readonly CureBatch Batch = new("b", 31, "skua", Monday, "", 250, 2, "", CureSign.Glossy, ControlPrint.NotYet, ControlPrint.NotYet, [new("o", "1", "f", 12, false)], [], CureUse.None, CureVerdict.Open, "");
+    private static readonly CureBatch Batch = new(
+        "b",
+        31,
+        "skua",
+        Monday,
+        "",
+        250,
+        2,
+        "",
+        CureSign.Glossy,
+        ControlPrint.NotYet,
+        ControlPrint.NotYet,
+        [new("o", "1", "f", 12, false)],
+        [],
+        CureUse.None,
+        CureVerdict.Open,
+        ""
+    );
 
     [Fact]
     public void A_product_the_printer_does_not_take_refuses_the_method_until_it_is_changed()
     {
         Assert.Empty(Supplies.Mismatches());
-        var wrong = Supplies with { Loadings = [.. Supplies.Loadings, new(Supply.Powder, "Other gloss", "", Monday.AddDays(1), 900, "")] };
+        var wrong = Supplies with
+        {
+            Loadings = [.. Supplies.Loadings, new(Supply.Powder, "Other gloss", "", Monday.AddDays(1), 900, "")],
+        };
         Assert.Equal(Supply.Powder, Assert.Single(wrong.Mismatches()).Slot.Supply);
-        var book = MethodTests.Book with { FilmPrinters = [Skua], Recipes = [MethodTests.FilmOnCotton with { ProductId = "skua" }] };
-        Assert.NotEqual(VerdictKind.No, new DtfMade().Answer(MethodTests.Ask(10), book with { Supplies = [Supplies] }).Verdict.Kind);
+        var book = MethodTests.Book with
+        {
+            FilmPrinters = [Skua],
+            Recipes = [MethodTests.FilmOnCotton with { ProductId = "skua" }],
+        };
+        Assert.NotEqual(
+            VerdictKind.No,
+            new DtfMade().Answer(MethodTests.Ask(10), book with { Supplies = [Supplies] }).Verdict.Kind
+        );
         var refused = new DtfMade().Answer(MethodTests.Ask(10), book with { Supplies = [wrong] }).Verdict;
         Assert.Equal(VerdictKind.No, refused.Kind);
-        Assert.Contains(refused.Reasons, r => r.Code == "mismatch" && r.Sentence == "Skua has Other gloss in it as powder, which it does not take" && r.WouldWork.StartsWith("Marl fine or Marl coarse", StringComparison.Ordinal));
+        Assert.Contains(refused.Reasons, r =>
+            r.Code == "mismatch"
+            && r.Sentence == "Skua has Other gloss in it as powder, which it does not take"
+            && r.WouldWork.StartsWith("Marl fine or Marl coarse", StringComparison.Ordinal)
+        );
         // another printer's powder is not its matter
-        Assert.NotEqual(VerdictKind.No, new DtfMade().Answer(MethodTests.Ask(10), book with { Supplies = [wrong with { Id = "other" }] }).Verdict.Kind);
+        Assert.NotEqual(
+            VerdictKind.No,
+            new DtfMade()
+                .Answer(MethodTests.Ask(10), book with { Supplies = [wrong with { Id = "other" }] })
+                .Verdict.Kind
+        );
     }
 
     [Fact]
@@ -43,7 +109,10 @@ public class CureTests
         Assert.Equal(0, Supplies.Left(Supply.Powder, _ => 5000));
         Assert.Null(Supplies.Left(Supply.ColourInk, _ => 0));
         Assert.Equal(["marl FINE, lot P-7"], Supplies.InAt(Monday).Select(l => l.Named()));
-        Assert.Equal(["Skerry white, no lot noted", "marl FINE, lot P-7"], Supplies.InAt(Monday.AddHours(2)).Select(l => l.Named()));
+        Assert.Equal(
+            ["Skerry white, no lot noted", "marl FINE, lot P-7"],
+            Supplies.InAt(Monday.AddHours(2)).Select(l => l.Named())
+        );
     }
 
     [Fact]
@@ -51,7 +120,10 @@ public class CureTests
     {
         // 9 × 4 in at 50 %: 18 painted in² × 10; boxes 9.25 × 4.25 turned lie three across, four rows of 9.25
         var use = CureUse.Of(MethodTests.Front(), Skua, white: true, 10);
-        Assert.Equal((1.98, 2.52, 37.0, 2.88), (Math.Round(use.ColourMl, 6), Math.Round(use.WhiteMl, 6), use.FilmIn, Math.Round(use.PowderG, 6)));
+        Assert.Equal(
+            (1.98, 2.52, 37.0, 2.88),
+            (Math.Round(use.ColourMl, 6), Math.Round(use.WhiteMl, 6), use.FilmIn, Math.Round(use.PowderG, 6))
+        );
         Assert.Equal(0, CureUse.Of(MethodTests.Front(), Skua, white: false, 10).WhiteMl);
     }
 
@@ -64,7 +136,19 @@ public class CureTests
         // 0.252 ml of white a print: 4 ml are 15 prints
         Assert.Equal((15, Supply.WhiteInk), WorkLeft.Of(s => s == Supply.WhiteInk ? 4 : 1e6, [(10, each), (10, each)]));
         // powder for 3 prints ends before the white for 5
-        Assert.Equal((3, Supply.Powder), WorkLeft.Of(s => s switch { Supply.WhiteInk => 0.252 * 5.5, Supply.Powder => 0.288 * 3.5, _ => null }, [(10, each)]));
+        Assert.Equal(
+            (3, Supply.Powder),
+            WorkLeft.Of(
+                s =>
+                    s switch
+                    {
+                        Supply.WhiteInk => 0.252 * 5.5,
+                        Supply.Powder => 0.288 * 3.5,
+                        _ => null,
+                    },
+                [(10, each)]
+            )
+        );
     }
 
     [Fact]
@@ -78,16 +162,45 @@ public class CureTests
         Assert.False((white with { Before = ControlPrint.Holds, After = ControlPrint.Holds }).Holds());
         Assert.Equal("the powder was dull", (Batch with { Sign = CureSign.Dull }).Doubt(250, FigureFormat.Default));
         Assert.Equal("", (Batch with { Sign = CureSign.Glossy, TemperatureF = 230 }).Doubt(250, FigureFormat.Default));
-        Assert.Equal("229 °F is far below the 250 °F its powder is cured at", (Batch with { Sign = CureSign.Glossy, TemperatureF = 229 }).Doubt(250, FigureFormat.Default));
-        Assert.Equal("the last patch lifts", (Batch with { After = ControlPrint.Lifts, Sign = CureSign.Dull }).Doubt(250, FigureFormat.Default));
+        Assert.Equal(
+            "229 °F is far below the 250 °F its powder is cured at",
+            (Batch with { Sign = CureSign.Glossy, TemperatureF = 229 }).Doubt(250, FigureFormat.Default)
+        );
+        Assert.Equal(
+            "the last patch lifts",
+            (Batch with { After = ControlPrint.Lifts, Sign = CureSign.Dull }).Doubt(250, FigureFormat.Default)
+        );
     }
 
     [Theory]
     [MemberData(nameof(Recalls))]
-    public void A_bad_batch_calls_back(int prints, int others, int pressed, int handed, int least, int most, int lookAt, int out_, int waiting, decimal cost)
+    public void A_bad_batch_calls_back(
+        int prints,
+        int others,
+        int pressed,
+        int handed,
+        int least,
+        int most,
+        int lookAt,
+        int out_,
+        int waiting,
+        decimal cost
+    )
     {
-        var r = Recall.Of(new(new("o", "1", "f", prints, false), others, pressed, handed, Figure.Input("print", "One print", 2m, FigureUnit.Money, "the quote"), Figure.Input("piece", "One piece", 10m, FigureUnit.Money, "the quote")));
-        Assert.Equal((least, most, lookAt, out_, waiting, cost), (r.PiecesAtLeast, r.PiecesAtMost, r.LookAt, r.Out, r.PrintsWaiting, r.Cost.Value));
+        var r = Recall.Of(
+            new(
+                new("o", "1", "f", prints, false),
+                others,
+                pressed,
+                handed,
+                Figure.Input("print", "One print", 2m, FigureUnit.Money, "the quote"),
+                Figure.Input("piece", "One piece", 10m, FigureUnit.Money, "the quote")
+            )
+        );
+        Assert.Equal(
+            (least, most, lookAt, out_, waiting, cost),
+            (r.PiecesAtLeast, r.PiecesAtMost, r.LookAt, r.Out, r.PrintsWaiting, r.Cost.Value)
+        );
     }
 
     public static TheoryData<int, int, int, int, int, int, int, int, int, decimal> Recalls()
@@ -96,23 +209,46 @@ public class CureTests
         foreach (var c in Cases.Rows("recalls.csv"))
         {
             var n = c.Take(9).Select(x => int.Parse(x, CultureInfo.InvariantCulture)).ToList();
-            data.Add(n[0], n[1], n[2], n[3], n[4], n[5], n[6], n[7], n[8], decimal.Parse(c[9], CultureInfo.InvariantCulture));
+            data.Add(
+                n[0],
+                n[1],
+                n[2],
+                n[3],
+                n[4],
+                n[5],
+                n[6],
+                n[7],
+                n[8],
+                decimal.Parse(c[9], CultureInfo.InvariantCulture)
+            );
         }
         return data;
     }
 
     [Fact]
     public void However_the_pieces_lie_the_true_count_is_between_least_and_most() =>
-        Gen.Select(Gen.Int[1, 60], Gen.Int[0, 60], Gen.Int[0, 120], Gen.Double[0, 1]).Sample((prints, others, wished, share) =>
-        {
-            var pressed = Math.Min(wished, prints + others);
-            // any mixture of the two heaps may have been pressed
-            var (few, many) = (Math.Max(0, pressed - others), Math.Min(prints, pressed));
-            var ours = few + (int)Math.Round(share * (many - few));
-            var r = Recall.Of(new(new("o", "1", "f", prints, false), others, pressed, 0, Figure.Input("print", "One print", 2m, FigureUnit.Money, ""), Figure.Input("piece", "One piece", 10m, FigureUnit.Money, "")));
-            Assert.InRange(ours, r.PiecesAtLeast, r.PiecesAtMost);
-            Assert.Equal(prints, r.PiecesAtMost + r.PrintsWaiting);
-        });
+        Gen.Select(Gen.Int[1, 60], Gen.Int[0, 60], Gen.Int[0, 120], Gen.Double[0, 1])
+            .Sample(
+                (prints, others, wished, share) =>
+                {
+                    var pressed = Math.Min(wished, prints + others);
+                    // any mixture of the two heaps may have been pressed
+                    var (few, many) = (Math.Max(0, pressed - others), Math.Min(prints, pressed));
+                    var ours = few + (int)Math.Round(share * (many - few));
+                    var r = Recall.Of(
+                        new(
+                            new("o", "1", "f", prints, false),
+                            others,
+                            pressed,
+                            0,
+                            Figure.Input("print", "One print", 2m, FigureUnit.Money, ""),
+                            Figure.Input("piece", "One piece", 10m, FigureUnit.Money, "")
+                        )
+                    );
+                    Assert.InRange(ours, r.PiecesAtLeast, r.PiecesAtMost);
+                    Assert.Equal(prints, r.PiecesAtMost + r.PrintsWaiting);
+                }
+            );
 
     [Theory]
     [InlineData("heat", "temperatureF")]

@@ -11,12 +11,41 @@ namespace Hepno.Core.Tests;
 public class CutSewTests
 {
     // 60 in² a minute makes a second an in²; a foot a minute
-    private static readonly Calender Curlew = new("curlew", "Curlew", 48, 0.36m, 60, 0.01, 0.10m, 12, 0.90m, new(3600, 0, 1, 1000, 0, 0, 0), "Hot drum.");
-    private static readonly RollCloth Interlock = new("interlock", "Selvage", "Interlock", 100, 150, 60, 2.40m, 36, 0, 12m, 3);
+    private static readonly Calender Curlew = new(
+        "curlew",
+        "Curlew",
+        48,
+        0.36m,
+        60,
+        0.01,
+        0.10m,
+        12,
+        0.90m,
+        new(3600, 0, 1, 1000, 0, 0, 0),
+        "Hot drum."
+    );
+    private static readonly RollCloth Interlock = new(
+        "interlock",
+        "Selvage",
+        "Interlock",
+        100,
+        150,
+        60,
+        2.40m,
+        36,
+        0,
+        12m,
+        3
+    );
     private static readonly ShopBook Book = MethodTests.Book with { Calenders = [Curlew], Cloths = [Interlock] };
     private static readonly Placement Whole = new("w", "all-over", 29, 29, 80, 6, true, 2);
 
-    private static AskInHand Ask(int pieces, string size = "M", Placement? p = null) => MethodTests.Ask(pieces, p ?? Whole) with { Style = MethodTests.Tee(0) with { HeatCeilingF = 400 }, Sizes = [new(size, pieces)] };
+    private static AskInHand Ask(int pieces, string size = "M", Placement? p = null) =>
+        MethodTests.Ask(pieces, p ?? Whole) with
+        {
+            Style = MethodTests.Tee(0) with { HeatCeilingF = 400 },
+            Sizes = [new(size, pieces)],
+        };
 
     private static DecorationPlan Plan(AskInHand ask, ShopBook? book = null)
     {
@@ -45,8 +74,15 @@ public class CutSewTests
     public void A_run_is_the_same_marker_again_and_again_and_one_for_the_rest()
     {
         var run = RunMarkers.Of(GarmentKind.Tee, [new("S", 100), new("XL", 1)], 60, 48, 0)!;
-        Assert.Equal([(5, "S 20"), (1, "XL 1")], run.Each.Select(m => (m.Times, string.Join(", ", m.Sizes.Select(s => $"{s.Size} {s.Pieces}")))));
-        Assert.Equal((5 * run.Each[0].Marker.OnFabric.UsedLengthIn) + run.Each[1].Marker.OnFabric.UsedLengthIn, run.FabricIn, 9);
+        Assert.Equal(
+            [(5, "S 20"), (1, "XL 1")],
+            run.Each.Select(m => (m.Times, string.Join(", ", m.Sizes.Select(s => $"{s.Size} {s.Pieces}"))))
+        );
+        Assert.Equal(
+            (5 * run.Each[0].Marker.OnFabric.UsedLengthIn) + run.Each[1].Marker.OnFabric.UsedLengthIn,
+            run.FabricIn,
+            9
+        );
         Assert.True(run.PaperIn > run.FabricIn);
     }
 
@@ -57,7 +93,12 @@ public class CutSewTests
         {
             List<SizeCount> run = [new("S", n), new("L", 2 * n), new("2XL", 1)];
             var markers = RunMarkers.Of(GarmentKind.Tee, run, 60, 60, 0)!;
-            Assert.All(run, s => Assert.Equal(s.Pieces, markers.Each.Sum(m => m.Times * (m.Sizes.FirstOrDefault(x => x.Size == s.Size)?.Pieces ?? 0))));
+            Assert.All(run, s =>
+                Assert.Equal(
+                    s.Pieces,
+                    markers.Each.Sum(m => m.Times * (m.Sizes.FirstOrDefault(x => x.Size == s.Size)?.Pieces ?? 0))
+                )
+            );
             Assert.All(markers.Each, m => Assert.Equal(5 * SizeRun.Total(m.Sizes), m.Marker.OnFabric.Placed.Count));
         }
     }
@@ -72,11 +113,26 @@ public class CutSewTests
         Assert.Equal((10, 0.05), (plan.Bought, plan.FailureChance));
         var yards = (decimal)Math.Ceiling(run.FabricIn / 36);
         var drum = ((decimal)run.FabricIn / 10 / 12 * 60) + 1569;
-        Assert.Equal([yards * 3 * 2.40m / 10, 1.20m, (decimal)run.PaperIn / 12 * 0.36m / 10, 1.2552m, 0.90m, drum * 3.60m / 3600], plan.Material.Parts.Select(p => p.Value), (a, b) => Math.Abs(a - b) < 1e-9m);
+        Assert.Equal(
+            [
+                yards * 3 * 2.40m / 10,
+                1.20m,
+                (decimal)run.PaperIn / 12 * 0.36m / 10,
+                1.2552m,
+                0.90m,
+                drum * 3.60m / 3600,
+            ],
+            plan.Material.Parts.Select(p => p.Value),
+            (a, b) => Math.Abs(a - b) < 1e-9m
+        );
         Assert.Equal(((double)yards * 36, "Selvage"), (plan.Purchases[0].Quantity, plan.Purchases[0].Supplier));
         Assert.Equal((yards * 3 * 2.40m) + 12, plan.Purchases[0].Cost.Value, 9);
         // a minute a foot through the drum, half a second an in of outline, twelve minutes of sewing
-        Assert.Equal([1569.0, run.FabricIn / 10 / 12 * 60, 170.5, 720.0], plan.Preparation.Concat(plan.Steps).Select(s => s.Seconds), (a, b) => Math.Abs(a - b) < 1e-9);
+        Assert.Equal(
+            [1569.0, run.FabricIn / 10 / 12 * 60, 170.5, 720.0],
+            plan.Preparation.Concat(plan.Steps).Select(s => s.Seconds),
+            (a, b) => Math.Abs(a - b) < 1e-9
+        );
     }
 
     [Fact]
@@ -85,8 +141,20 @@ public class CutSewTests
         Assert.Equal(["Curlew: Hot drum."], PrepareCautions.Of([Plan(Ask(8)), Plan(Ask(3))], Book));
         var film = MethodTests.Ask(8, Whole with { Place = "front", WidthIn = 9, HeightIn = 9 });
         Assert.Empty(PrepareCautions.Of(new DtfBought().Answer(film, MethodTests.Book).Decorations, MethodTests.Book));
-        var vinyl = new Htv().Answer(MethodTests.Ask(8, new Placement("f", "front", 9, 9, 50, 1, false, 8)), MethodTests.Book);
-        Assert.Equal(["Bill: sharp"], PrepareCautions.Of(vinyl.Decorations, MethodTests.Book with { Cutters = [new("bill", "Bill", 22, 70, new(0, 0, 1, 1, 0, 0, 0), "sharp")] }));
+        var vinyl = new Htv().Answer(
+            MethodTests.Ask(8, new Placement("f", "front", 9, 9, 50, 1, false, 8)),
+            MethodTests.Book
+        );
+        Assert.Equal(
+            ["Bill: sharp"],
+            PrepareCautions.Of(
+                vinyl.Decorations,
+                MethodTests.Book with
+                {
+                    Cutters = [new("bill", "Bill", 22, 70, new(0, 0, 1, 1, 0, 0, 0), "sharp")],
+                }
+            )
+        );
     }
 
     // sewn here, then a name pressed on it: the garment is ours, unlike one that others print on
@@ -99,7 +167,10 @@ public class CutSewTests
         Assert.Equal(0, LineCost.Of(ask, mix.Decorations, Book).Cost.Parts.Single(p => p.Code == "blank").Value);
         Assert.Contains(Mixes.Ways(ask, new(Book), Book)[0].Ways, w => w == "sublimation-cutsew");
         var sewn = mix.Decorations[0];
-        Assert.Equal((false, true), (sewn.IsOnTheirBlank(), (sewn with { BenchId = ShopBook.Table.Id }).IsOnTheirBlank()));
+        Assert.Equal(
+            (false, true),
+            (sewn.IsOnTheirBlank(), (sewn with { BenchId = ShopBook.Table.Id }).IsOnTheirBlank())
+        );
     }
 
     // what the heat takes off is bought on top: 100 in and 5% is 105 in, three yards
@@ -125,7 +196,28 @@ public class CutSewTests
         Assert.Null(MethodTests.Book.Workplace(ShopBook.SewingTable.Id));
         Assert.Equal("cloth of Curlew", Book.ProductName("curlew"));
         // the better of two cloths is taken: the dearer one only where the cheap one prints faded
-        Assert.Equal("Selvage", Plan(ask, Book with { Cloths = [Interlock with { Id = "faded", Supplier = "Dull", PolyesterPercent = 80, PricePerFoot = 1 }, Interlock] }).Purchases[0].Supplier);
+        Assert.Equal(
+            "Selvage",
+            Plan(
+                ask,
+                Book with
+                {
+                    Cloths =
+                    [
+                        Interlock with
+                        {
+                            Id = "faded",
+                            Supplier = "Dull",
+                            PolyesterPercent = 80,
+                            PricePerFoot = 1,
+                        },
+                        Interlock,
+                    ],
+                }
+            )
+                .Purchases[0]
+                .Supplier
+        );
     }
 
     [Theory]
@@ -148,17 +240,34 @@ public class CutSewTests
             "fine" => Ask(10, p: Whole with { ThinnestLinePt = 0.3 }),
             _ => Ask(10, "3XL"),
         };
-        var book = what switch { "no-calender" => Book with { Calenders = [] }, "no-cloth" => Book with { Cloths = [] }, "narrow" => Book with { Calenders = [Curlew with { PaperWidthIn = 24 }] }, _ => Book };
+        var book = what switch
+        {
+            "no-calender" => Book with { Calenders = [] },
+            "no-cloth" => Book with { Cloths = [] },
+            "narrow" => Book with { Calenders = [Curlew with { PaperWidthIn = 24 }] },
+            _ => Book,
+        };
         var answer = new SublimationCutSew().Answer(ask, book);
         Assert.Empty(answer.Decorations);
-        Assert.Contains(answer.Verdict.Reasons, r => r.Code == code && r.Kind == VerdictKind.No && r.WouldWork.Length > 0);
+        Assert.Contains(answer.Verdict.Reasons, r =>
+            r.Code == code && r.Kind == VerdictKind.No && r.WouldWork.Length > 0
+        );
     }
 
     // dark cotton asked for: the cloth is the shop's own, so it can be sewn, with care
     [Fact]
     public void What_is_asked_for_on_another_cloth_is_said()
     {
-        var verdict = new SublimationCutSew().Answer(Ask(10) with { Style = MethodTests.Tee(100), Colourway = new("navy", "Navy", "#101840", ColourClass.Dark) }, Book).Verdict;
+        var verdict = new SublimationCutSew()
+            .Answer(
+                Ask(10) with
+                {
+                    Style = MethodTests.Tee(100),
+                    Colourway = new("navy", "Navy", "#101840", ColourClass.Dark),
+                },
+                Book
+            )
+            .Verdict;
         Assert.Equal((VerdictKind.WithCare, "sewn-here"), (verdict.Kind, Assert.Single(verdict.Reasons).Code));
     }
 
@@ -166,8 +275,16 @@ public class CutSewTests
     public void What_is_kept_wrong_names_field_and_remedy()
     {
         Assert.Empty(Curlew.Problems().Concat(Interlock.Problems()));
-        Assert.Equal(["name", "paperWidthIn", "inPerMinute"], (Curlew with { Name = " ", PaperWidthIn = 0, InPerMinute = double.NaN }).Problems().Select(p => p.Where));
-        Assert.Equal(["supplier", "polyesterPercent", "pricePerFoot", "stepIn", "shrinkShare"], (Interlock with { Supplier = "", PolyesterPercent = 20, PricePerFoot = 0, StepIn = 0, ShrinkShare = 0.5 }).Problems().Select(p => p.Where));
+        Assert.Equal(
+            ["name", "paperWidthIn", "inPerMinute"],
+            (Curlew with { Name = " ", PaperWidthIn = 0, InPerMinute = double.NaN }).Problems().Select(p => p.Where)
+        );
+        Assert.Equal(
+            ["supplier", "polyesterPercent", "pricePerFoot", "stepIn", "shrinkShare"],
+            (Interlock with { Supplier = "", PolyesterPercent = 20, PricePerFoot = 0, StepIn = 0, ShrinkShare = 0.5 })
+                .Problems()
+                .Select(p => p.Where)
+        );
     }
 
     // twice the price of cloth is a dearer blank, twice the ink a dearer print
@@ -175,7 +292,18 @@ public class CutSewTests
     public void What_if_reaches_cloth_ink_and_paper()
     {
         var ask = Ask(12);
-        decimal Part(string code, WhatIfInput input) => Plan(ask, new WhatIf(new Dictionary<WhatIfInput, double> { [input] = 2 }).Of(Book)).Material.Parts.Single(p => p.Code == code).Value / Plan(ask).Material.Parts.Single(p => p.Code == code).Value;
-        Assert.Equal((2m, 2m, 2m, 1m), (Part("cloth", WhatIfInput.Blank), Part("dye-ink", WhatIfInput.Ink), Part("paper", WhatIfInput.Film), Part("notions", WhatIfInput.Ink)));
+        decimal Part(string code, WhatIfInput input) =>
+            Plan(ask, new WhatIf(new Dictionary<WhatIfInput, double> { [input] = 2 }).Of(Book))
+                .Material.Parts.Single(p => p.Code == code)
+                .Value / Plan(ask).Material.Parts.Single(p => p.Code == code).Value;
+        Assert.Equal(
+            (2m, 2m, 2m, 1m),
+            (
+                Part("cloth", WhatIfInput.Blank),
+                Part("dye-ink", WhatIfInput.Ink),
+                Part("paper", WhatIfInput.Film),
+                Part("notions", WhatIfInput.Ink)
+            )
+        );
     }
 }

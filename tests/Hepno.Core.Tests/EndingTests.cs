@@ -13,15 +13,17 @@ public class EndingTests
 
     private static readonly AskLine Empty = new("l", null, null, [], [], null);
 
-    private static Order Of(AskLine line, OrderFacts facts, string? note = null) => new("o", 205, new(null, [line], null, null, note, Channel.Retail), facts, Now);
+    private static Order Of(AskLine line, OrderFacts facts, string? note = null) =>
+        new("o", 205, new(null, [line], null, null, note, Channel.Retail), facts, Now);
 
-    private static OrderFacts Facts(string stage) => stage switch
-    {
-        "asked" => OrderFacts.None,
-        "said yes" => OrderFacts.None with { Approval = new("Mrs Tern", Now) },
-        "handed over" => OrderFacts.None with { Approval = new("Mrs Tern", Now), HandOver = new("Mrs Tern", Now) },
-        _ => OrderFacts.None with { ClosedAt = Now, Ending = new(EndKind.Lost, "too dear", "", null, 0, Now) },
-    };
+    private static OrderFacts Facts(string stage) =>
+        stage switch
+        {
+            "asked" => OrderFacts.None,
+            "said yes" => OrderFacts.None with { Approval = new("Mrs Tern", Now) },
+            "handed over" => OrderFacts.None with { Approval = new("Mrs Tern", Now), HandOver = new("Mrs Tern", Now) },
+            _ => OrderFacts.None with { ClosedAt = Now, Ending = new(EndKind.Lost, "too dear", "", null, 0, Now) },
+        };
 
     [Theory]
     [InlineData("asked", "declined lost")]
@@ -31,8 +33,14 @@ public class EndingTests
     public void What_an_order_can_come_to_follows_from_where_it_stands(string stage, string can)
     {
         var order = Of(Said, Facts(stage));
-        Assert.Equal(can, string.Join(" ", Enum.GetValues<EndKind>().Where(k => Ending.Hindrance(k, order) is null)).ToLowerInvariant());
-        Assert.All(Enum.GetValues<EndKind>().Select(k => Ending.Hindrance(k, order)), no => Assert.True(no is null || (no.Sentence.Length > 0 && no.Remedy.Length > 0)));
+        Assert.Equal(
+            can,
+            string.Join(" ", Enum.GetValues<EndKind>().Where(k => Ending.Hindrance(k, order) is null))
+                .ToLowerInvariant()
+        );
+        Assert.All(Enum.GetValues<EndKind>().Select(k => Ending.Hindrance(k, order)), no =>
+            Assert.True(no is null || (no.Sentence.Length > 0 && no.Remedy.Length > 0))
+        );
     }
 
     [Fact]
@@ -41,8 +49,15 @@ public class EndingTests
         Assert.Null(Ending.Hindrance(EndKind.ThrownAway, Of(Empty, OrderFacts.None)));
         Assert.NotNull(Ending.Hindrance(EndKind.Lost, Of(Empty, OrderFacts.None)));
         Assert.NotNull(Ending.Hindrance(EndKind.ThrownAway, Of(Empty, OrderFacts.None, "rings again on Monday")));
-        Assert.NotNull(Ending.Hindrance(EndKind.ThrownAway, Of(Empty, OrderFacts.None with { Attached = [new("a", "photo.png", "0", 1, Now)] })));
-        Assert.NotNull(Ending.Hindrance(EndKind.ThrownAway, Of(Empty with { Names = [new("M", "ADA", "10")] }, OrderFacts.None)));
+        Assert.NotNull(
+            Ending.Hindrance(
+                EndKind.ThrownAway,
+                Of(Empty, OrderFacts.None with { Attached = [new("a", "photo.png", "0", 1, Now)] })
+            )
+        );
+        Assert.NotNull(
+            Ending.Hindrance(EndKind.ThrownAway, Of(Empty with { Names = [new("M", "ADA", "10")] }, OrderFacts.None))
+        );
     }
 
     [Theory]
@@ -55,29 +70,61 @@ public class EndingTests
     [InlineData(EndKind.ThrownAway, "", "", null, 0, "")]
     [InlineData(EndKind.Lost, "too dear", "Fulmar", 0.0, 0, "")]
     [InlineData(EndKind.Cancelled, "called off", "", null, -40, "")]
-    public void What_cannot_be_kept_of_it_is_refused_by_field(EndKind kind, string why, string toWhom, double? theirPrice, int settled, string where) =>
-        Assert.Equal(where, string.Join(" ", new Ending(kind, why, toWhom, (decimal?)theirPrice, settled, Now).Problems().Select(p => p.Where)));
+    public void What_cannot_be_kept_of_it_is_refused_by_field(
+        EndKind kind,
+        string why,
+        string toWhom,
+        double? theirPrice,
+        int settled,
+        string where
+    ) =>
+        Assert.Equal(
+            where,
+            string.Join(
+                " ",
+                new Ending(kind, why, toWhom, (decimal?)theirPrice, settled, Now).Problems().Select(p => p.Where)
+            )
+        );
 
     [Fact]
     public void A_cancelled_order_tells_what_was_bought_what_comes_still_and_what_is_paid()
     {
-        static GatherItem Item(string id, GatherKind kind, decimal cost, bool here) => new(id, kind, id, kind == GatherKind.Buy ? "Ferrow" : "", 1, "pieces", cost, Now, here ? Now : null);
+        static GatherItem Item(string id, GatherKind kind, decimal cost, bool here) =>
+            new(id, kind, id, kind == GatherKind.Buy ? "Ferrow" : "", 1, "pieces", cost, Now, here ? Now : null);
         var facts = OrderFacts.None with
         {
             Deposit = new(50, null, Now),
             Parts = [new("Mrs Tern", Now, 12.5m, [])],
-            Items = [Item("blanks", GatherKind.Buy, 84.2m, true), Item("film", GatherKind.Buy, 31, false), Item("cut", GatherKind.Prepare, 6.3m, true), Item("weed", GatherKind.Prepare, 4, false)],
+            Items =
+            [
+                Item("blanks", GatherKind.Buy, 84.2m, true),
+                Item("film", GatherKind.Buy, 31, false),
+                Item("cut", GatherKind.Prepare, 6.3m, true),
+                Item("weed", GatherKind.Prepare, 4, false),
+            ],
         };
         var bill = CancelledBill.Of(facts);
         Assert.Equal((90.5m, 31m, 62.5m, 28m), (bill.Spent.Value, bill.OnTheWay.Value, bill.Paid.Value, bill.Left));
         Assert.Equal(["Ferrow", "our own work"], bill.Spent.Parts.Select(p => p.Source));
-        Assert.Equal((0, 0), (CancelledBill.Of(OrderFacts.None).Left, CancelledBill.Of(OrderFacts.None).Spent.Parts.Count));
+        Assert.Equal(
+            (0, 0),
+            (CancelledBill.Of(OrderFacts.None).Left, CancelledBill.Of(OrderFacts.None).Spent.Parts.Count)
+        );
     }
 
     [Fact]
     public void Won_and_lost_are_counted_by_way_with_the_price_in_the_middle()
     {
-        QuotedOutcome[] quotes = [new("htv", 9, null), new("htv", 11, null), new("htv", 30, EndKind.Cancelled), new("htv", 14, EndKind.Lost), new("htv", 16, EndKind.Lost), new("htv", 99, EndKind.Declined), new("dtf", 8, EndKind.Lost)];
+        QuotedOutcome[] quotes =
+        [
+            new("htv", 9, null),
+            new("htv", 11, null),
+            new("htv", 30, EndKind.Cancelled),
+            new("htv", 14, EndKind.Lost),
+            new("htv", 16, EndKind.Lost),
+            new("htv", 99, EndKind.Declined),
+            new("dtf", 8, EndKind.Lost),
+        ];
         var ways = WonAndLost.Of(quotes);
         // 9, 11 and 30 were won: 11 is in the middle; of 14 and 16 the mean
         Assert.Equal([new("htv", 3, 2, 1, 11m, 15m), new("dtf", 0, 1, 0, null, 8m)], ways);

@@ -18,19 +18,109 @@ public class FurtherMethodTests
     private static readonly Colourway Black = new("black", "Black", "#22252b", ColourClass.Dark);
     private static readonly Colourway White = new("white", "White", "#ffffff", ColourClass.White);
 
-    private static readonly StitchMachine Bittern = new("bittern", "Bittern", 700, 1, 6, 12, 8, true, 0.20m, 0.12m, 24m, Free, "");
-    private static readonly OutsidePrinter Quayside = new("quayside", "Quayside", 28m, [new(1, [new(24, 2.30m), new(72, 1.43m)]), new(3, [new(24, 3.40m), new(72, 2.11m)])], 24, 0.02, 12m, 10m, 7, 14, 16);
-    private static readonly PodService Sandling = new("sandling", "Sandling", [new(GarmentKind.Tee, 11.80m)], 4.30m, 4.60m, 1.20m, 4, 3, 6, 12, 16);
-    private static readonly GarmentPrinter Direct = new("direct", "Direct", 40, 14, 16, 0.012, 0.18m, 0.03, 0.16m, 0.10, 0.02m, Free, "");
+    private static readonly StitchMachine Bittern = new(
+        "bittern",
+        "Bittern",
+        700,
+        1,
+        6,
+        12,
+        8,
+        true,
+        0.20m,
+        0.12m,
+        24m,
+        Free,
+        ""
+    );
+    private static readonly OutsidePrinter Quayside = new(
+        "quayside",
+        "Quayside",
+        28m,
+        [new(1, [new(24, 2.30m), new(72, 1.43m)]), new(3, [new(24, 3.40m), new(72, 2.11m)])],
+        24,
+        0.02,
+        12m,
+        10m,
+        7,
+        14,
+        16
+    );
+    private static readonly PodService Sandling = new(
+        "sandling",
+        "Sandling",
+        [new(GarmentKind.Tee, 11.80m)],
+        4.30m,
+        4.60m,
+        1.20m,
+        4,
+        3,
+        6,
+        12,
+        16
+    );
+    private static readonly GarmentPrinter Direct = new(
+        "direct",
+        "Direct",
+        40,
+        14,
+        16,
+        0.012,
+        0.18m,
+        0.03,
+        0.16m,
+        0.10,
+        0.02m,
+        Free,
+        ""
+    );
     private static readonly PaperPrinter Dunlin = new("dunlin", "Dunlin", 22, 8.5, 0.012, 0.38m, Free, "");
-    private static readonly TransferPaper Light = new("light", "Linden", "Light", PaperKind.Light, 8.5, 11, 0.25, 0.6, 0.0625, 0.62m, 0, 1);
-    private static readonly TransferPaper Opaque = Light with { Id = "opaque", Product = "Opaque", Kind = PaperKind.Opaque, SheetPrice = 1.15m };
-    private static readonly TransferPriceList Blocked = new("blocked", "Brent", "Blocked", [new("11 × 14", 11, 14, [new(1, 4.90m), new(25, 4.31m)])], 8m, 4, Kind: TransferKind.Digital);
+    private static readonly TransferPaper Light = new(
+        "light",
+        "Linden",
+        "Light",
+        PaperKind.Light,
+        8.5,
+        11,
+        0.25,
+        0.6,
+        0.0625,
+        0.62m,
+        0,
+        1
+    );
+    private static readonly TransferPaper Opaque = Light with
+    {
+        Id = "opaque",
+        Product = "Opaque",
+        Kind = PaperKind.Opaque,
+        SheetPrice = 1.15m,
+    };
+    private static readonly TransferPriceList Blocked = new(
+        "blocked",
+        "Brent",
+        "Blocked",
+        [new("11 × 14", 11, 14, [new(1, 4.90m), new(25, 4.31m)])],
+        8m,
+        4,
+        Kind: TransferKind.Digital
+    );
 
     internal static readonly ShopBook Book = MethodTests.Book with
     {
         Films = [.. MethodTests.Book.Films, Blocked],
-        Recipes = [.. MethodTests.Book.Recipes, .. new[] { "direct", "light", "opaque", "blocked" }.Select(p => MethodTests.FilmOnCotton with { Id = p, ProductId = p, TemperatureF = 330 })],
+        Recipes =
+        [
+            .. MethodTests.Book.Recipes,
+            .. new[] { "direct", "light", "opaque", "blocked" }.Select(p =>
+                MethodTests.FilmOnCotton with
+                {
+                    Id = p,
+                    ProductId = p,
+                    TemperatureF = 330,
+                }
+            ),
+        ],
         Stitchers = [Bittern],
         OutsidePrinters = [Quayside],
         PodServices = [Sandling],
@@ -39,9 +129,17 @@ public class FurtherMethodTests
         Papers = [Light, Opaque],
     };
 
-    private static AskInHand On(Colourway colour, int pieces, params Placement[] placements) => MethodTests.Ask(pieces, placements) with { Colourway = colour };
+    private static AskInHand On(Colourway colour, int pieces, params Placement[] placements) =>
+        MethodTests.Ask(pieces, placements) with
+        {
+            Colourway = colour,
+        };
 
-    private static Placement Front(double w, double h, double coverage, int colours = 1) => MethodTests.Front(w, h, colours) with { CoveragePercent = coverage };
+    private static Placement Front(double w, double h, double coverage, int colours = 1) =>
+        MethodTests.Front(w, h, colours) with
+        {
+            CoveragePercent = coverage,
+        };
 
     private static DecorationPlan Plan(IDecorationMethod method, AskInHand ask, ShopBook? book = null, int which = 0)
     {
@@ -50,15 +148,32 @@ public class FurtherMethodTests
         return answer.Decorations[which];
     }
 
-    private static double Seconds(DecorationPlan plan, string code) => plan.Steps.Concat(plan.Preparation).Where(s => s.Code == code).Sum(s => s.Seconds);
+    private static double Seconds(DecorationPlan plan, string code) =>
+        plan.Steps.Concat(plan.Preparation).Where(s => s.Code == code).Sum(s => s.Seconds);
 
     // 1,800 a painted in2 and 120 an in of outline; 560 of 700 a minute are reached, 8 s a change of colour
     [Theory]
     [InlineData(3.5, 2, 50, 2, 1, 7620, 1.644, 824.4286)] // 3.5 painted: 6300 + 11 in: 1320
     [InlineData(8, 3, 40, 1, 2, 19920, 4.104, 1067.1429)] // 9.6 painted: 17280 + 22 in: 2640; two heads
-    public void Stitches_thread_and_minutes(double w, double h, double coverage, int colours, int heads, double stitches, double material, double seconds)
+    public void Stitches_thread_and_minutes(
+        double w,
+        double h,
+        double coverage,
+        int colours,
+        int heads,
+        double stitches,
+        double material,
+        double seconds
+    )
     {
-        var plan = Plan(new Embroidery(), On(Black, 12, Front(w, h, coverage, colours)), Book with { Stitchers = [Bittern with { Heads = heads }] });
+        var plan = Plan(
+            new Embroidery(),
+            On(Black, 12, Front(w, h, coverage, colours)),
+            Book with
+            {
+                Stitchers = [Bittern with { Heads = heads }],
+            }
+        );
         Assert.Equal(stitches, (double)Embroidery.Stitches(plan.Placement).Value, 1e-9);
         Assert.Equal(material, (double)plan.Material.Value, 1e-9);
         Assert.Equal(seconds, Seconds(plan, "stitch"), 0.001);
@@ -82,12 +197,25 @@ public class FurtherMethodTests
     public void The_stitching_machine_s_own_figures_decide_and_can_be_opened()
     {
         // 6,000 stitches at half of 600 a minute, and two changes of 15 s
-        var plan = Plan(new Embroidery(), On(Black, 12, Front(3, 2, 50, 3) with { Stitches = 6000 }), Book with { Stitchers = [Bittern with { StitchesPerMinute = 600, ReachedShare = 0.5, ColourChangeSeconds = 15 }] });
+        var plan = Plan(
+            new Embroidery(),
+            On(Black, 12, Front(3, 2, 50, 3) with { Stitches = 6000 }),
+            Book with
+            {
+                Stitchers = [Bittern with { StitchesPerMinute = 600, ReachedShare = 0.5, ColourChangeSeconds = 15 }],
+            }
+        );
         Assert.Equal(1230, Seconds(plan, "stitch"), 1e-6);
-        Assert.Equal(["stitches", "speed", "reached", "changes", "change", "heads"], plan.BenchTime!.Parts.Select(p => p.Code));
+        Assert.Equal(
+            ["stitches", "speed", "reached", "changes", "change", "heads"],
+            plan.BenchTime!.Parts.Select(p => p.Code)
+        );
         var held = LineCost.Of(On(Black, 12), [plan], Book).Stratum("press").Parts.Single(p => p.Code == "held");
         Assert.Contains(held.Parts, p => p.Code == "bench-time-front" && p.Value == 1230 && p.Parts.Count == 6);
-        Assert.Equal(["reachedShare", "colourChangeSeconds"], (Bittern with { ReachedShare = 0, ColourChangeSeconds = -1 }).Problems().Select(p => p.Where));
+        Assert.Equal(
+            ["reachedShare", "colourChangeSeconds"],
+            (Bittern with { ReachedShare = 0, ColourChangeSeconds = -1 }).Problems().Select(p => p.Where)
+        );
     }
 
     [Fact]
@@ -98,19 +226,44 @@ public class FurtherMethodTests
         Assert.Equal((51, 51), (front.BlanksSent, chest.BlanksSent));
         Assert.Equal([("M", 51)], BlanksToBuy.Of(ask.Sizes, [front, chest]).Select(s => (s.Size, s.Pieces)));
         // both prints go in one parcel and come back in one
-        Assert.Equal((true, 0, 0.0), (front.Preparation.Any(s => s.Code == "count-out"), chest.Preparation.Count, Seconds(chest, "count-in")));
+        Assert.Equal(
+            (true, 0, 0.0),
+            (front.Preparation.Any(s => s.Code == "count-out"), chest.Preparation.Count, Seconds(chest, "count-in"))
+        );
         var cost = LineCost.Of(ask, [front, chest], Book with { SpoilageFactor = 0 });
         // 51 blanks of 4.00 and 12.00 freight
-        Assert.Equal(216m, 50 * (cost.Stratum("blank").Value + LineCost.Of(ask, [front with { FailureChance = 0 }, chest with { FailureChance = 0 }], Book).Stratum("spoilage").Parts.Single(p => p.Code == "left-blank").Value), 6);
+        Assert.Equal(
+            216m,
+            50
+                * (
+                    cost.Stratum("blank").Value
+                    + LineCost
+                        .Of(ask, [front with { FailureChance = 0 }, chest with { FailureChance = 0 }], Book)
+                        .Stratum("spoilage")
+                        .Parts.Single(p => p.Code == "left-blank")
+                        .Value
+                ),
+            6
+        );
         var theirs = ask with { Theirs = true };
-        Assert.Equal((50, 50, 0m), (Plan(new ScreenOut(), theirs).BlanksSent, Plan(new ScreenOut(), theirs).Bought, LineCost.Of(theirs, [front], Book).Stratum("blank").Value));
+        Assert.Equal(
+            (50, 50, 0m),
+            (
+                Plan(new ScreenOut(), theirs).BlanksSent,
+                Plan(new ScreenOut(), theirs).Bought,
+                LineCost.Of(theirs, [front], Book).Stratum("blank").Value
+            )
+        );
     }
 
     [Fact]
     public void Sent_out_to_screens_on_white_at_a_higher_break()
     {
         // 102 printed at 1.43 in one screen; 22 freight over 200 decorations
-        var plan = Plan(new ScreenOut(), On(White, 100, Front(9, 8, 50), Front(3, 3, 50) with { Id = "chest", Place = "left-chest" }));
+        var plan = Plan(
+            new ScreenOut(),
+            On(White, 100, Front(9, 8, 50), Front(3, 3, 50) with { Id = "chest", Place = "left-chest" })
+        );
         Assert.Equal(1.43m + 0.11m, plan.Material.Value);
         Assert.Equal((102, 28m), (plan.Bought, plan.SetUp!.Value));
     }
@@ -167,16 +320,59 @@ public class FurtherMethodTests
     [InlineData(10, 4.90, 0.80)]
     [InlineData(30, 4.31, 0.2666667)]
     public void Digital_transfers_are_bought_by_size_at_their_break(int pieces, double price, double freight) =>
-        Assert.Equal(price + freight, (double)Plan(new DigitalTransfer(), On(Black, pieces, Front(9, 8, 50))).Material.Value, 1e-6);
+        Assert.Equal(
+            price + freight,
+            (double)Plan(new DigitalTransfer(), On(Black, pieces, Front(9, 8, 50))).Material.Value,
+            1e-6
+        );
 
     [Fact]
     public void A_pair_of_socks_takes_two_prints_two_jigs_and_two_presses()
     {
-        var printer = new DyePrinter("plover", "Plover", 30, 0.010, 0.20m, 8.5, 11, 0.25, 0.15m, 6, 0.01m, 0.04m, Free, "");
-        var jigged = MethodTests.Gannet with { Accessories = [new("jigs", AccessoryKind.Jig, 4, 14, 0.2, 0, new(2026, 1, 1))] };
-        var book = Book with { DyePrinters = [printer], Presses = [jigged], Recipes = [MethodTests.FilmOnCotton with { ProductId = "plover", Fabric = RecipeFabric.Polyester, TemperatureF = 390, DwellSeconds = 60, Peel = Peel.Hot, PeelAfterSeconds = 0, SecondPressSeconds = 0 }] };
+        var printer = new DyePrinter(
+            "plover",
+            "Plover",
+            30,
+            0.010,
+            0.20m,
+            8.5,
+            11,
+            0.25,
+            0.15m,
+            6,
+            0.01m,
+            0.04m,
+            Free,
+            ""
+        );
+        var jigged = MethodTests.Gannet with
+        {
+            Accessories = [new("jigs", AccessoryKind.Jig, 4, 14, 0.2, 0, new(2026, 1, 1))],
+        };
+        var book = Book with
+        {
+            DyePrinters = [printer],
+            Presses = [jigged],
+            Recipes =
+            [
+                MethodTests.FilmOnCotton with
+                {
+                    ProductId = "plover",
+                    Fabric = RecipeFabric.Polyester,
+                    TemperatureF = 390,
+                    DwellSeconds = 60,
+                    Peel = Peel.Hot,
+                    PeelAfterSeconds = 0,
+                    SecondPressSeconds = 0,
+                },
+            ],
+        };
         var side = new Placement("a", "sock-side", 2.4, 6, 50, 4, true, 2);
-        var ask = MethodTests.Ask(40, side) with { Colourway = White, Style = MethodTests.Tee(0, 400) with { Kind = GarmentKind.Socks, Fabric = [new(Fibre.Polyester, 100)] } };
+        var ask = MethodTests.Ask(40, side) with
+        {
+            Colourway = White,
+            Style = MethodTests.Tee(0, 400) with { Kind = GarmentKind.Socks, Fabric = [new(Fibre.Polyester, 100)] },
+        };
         var plan = Plan(new Sublimation(), ask, book);
         var one = plan.Material.Parts[0];
         // 7.2 painted x .01 x .20; six of 2.4 x 6 on a sheet: 3 across, one down; tape .06; two protection papers .08
@@ -184,23 +380,50 @@ public class FurtherMethodTests
         Assert.Equal(2 * one.Value, plan.Material.Value);
         Assert.Equal(2, plan.Steps.Count(s => s.Code == "press"));
         Assert.Equal(40, Seconds(plan, "jig"));
-        Assert.Equal("no-jig", new Sublimation().Answer(ask, book with { Presses = [MethodTests.Gannet] }).Verdict.Reasons[0].Code);
+        Assert.Equal(
+            "no-jig",
+            new Sublimation().Answer(ask, book with { Presses = [MethodTests.Gannet] }).Verdict.Reasons[0].Code
+        );
         // on both sides 4 in 100 pieces are lost in all
         var both = ask with { Placements = [side, side with { Id = "b", Place = "sock-side-b" }] };
         Assert.Equal(0.96, Math.Pow(1 - Sublimation.Assumed(both), 2), 1e-12);
         Assert.Equal(0.025, Sublimation.Assumed(ask));
     }
 
-    public static TheoryData<string, string, string> Refusals => new()
-    {
-        { "embroidery", "gradient", "gradient" }, { "embroidery", "large", "too-large" }, { "embroidery", "thin", "thin-line" }, { "embroidery", "socks", "no-frame" }, { "embroidery", "label", "scratches" },
-        { "screen-out", "gradient", "gradient" }, { "screen-out", "few", "minimum" }, { "screen-out", "many", "colours" }, { "screen-out", "cap", "flat-only" }, { "screen-out", "own", "own-text" }, { "screen-out", "large", "too-large" },
-        { "pod-out", "theirs", "theirs-out" }, { "pod-out", "cap", "not-listed" }, { "pod-out", "large", "too-large" },
-        { "dtg", "polyester", "fabric" }, { "dtg", "cap", "flat-only" }, { "dtg", "large", "too-large" },
-        { "paper-light", "black", "colour" }, { "paper-light", "polyester", "fabric" }, { "paper-opaque", "large", "too-large" }, { "paper-opaque", "cap", "flat-only" }, { "paper-opaque", "wide-paper", "mismatch" },
-        { "digital-transfer", "large", "size-class" }, { "digital-transfer", "socks", "socks" },
-        { "embroidery", "none", "no-stitcher" }, { "screen-out", "none", "no-printer" }, { "pod-out", "none", "no-service" }, { "dtg", "none", "no-garment-printer" }, { "paper-light", "none", "no-prices" }, { "digital-transfer", "none", "no-prices" },
-    };
+    public static TheoryData<string, string, string> Refusals =>
+        new()
+        {
+            { "embroidery", "gradient", "gradient" },
+            { "embroidery", "large", "too-large" },
+            { "embroidery", "thin", "thin-line" },
+            { "embroidery", "socks", "no-frame" },
+            { "embroidery", "label", "scratches" },
+            { "screen-out", "gradient", "gradient" },
+            { "screen-out", "few", "minimum" },
+            { "screen-out", "many", "colours" },
+            { "screen-out", "cap", "flat-only" },
+            { "screen-out", "own", "own-text" },
+            { "screen-out", "large", "too-large" },
+            { "pod-out", "theirs", "theirs-out" },
+            { "pod-out", "cap", "not-listed" },
+            { "pod-out", "large", "too-large" },
+            { "dtg", "polyester", "fabric" },
+            { "dtg", "cap", "flat-only" },
+            { "dtg", "large", "too-large" },
+            { "paper-light", "black", "colour" },
+            { "paper-light", "polyester", "fabric" },
+            { "paper-opaque", "large", "too-large" },
+            { "paper-opaque", "cap", "flat-only" },
+            { "paper-opaque", "wide-paper", "mismatch" },
+            { "digital-transfer", "large", "size-class" },
+            { "digital-transfer", "socks", "socks" },
+            { "embroidery", "none", "no-stitcher" },
+            { "screen-out", "none", "no-printer" },
+            { "pod-out", "none", "no-service" },
+            { "dtg", "none", "no-garment-printer" },
+            { "paper-light", "none", "no-prices" },
+            { "digital-transfer", "none", "no-prices" },
+        };
 
     [Theory]
     [MemberData(nameof(Refusals))]
@@ -216,8 +439,14 @@ public class FurtherMethodTests
             "own" => On(Black, 30, Front(7, 4, 50) with { Own = OwnText.Name }),
             "label" => On(Black, 30, Front(2, 2, 50) with { Place = "neck-label" }),
             "theirs" => On(Black, 30, Front(7, 4, 50)) with { Theirs = true },
-            "socks" => On(Black, 30, Front(2, 3, 50) with { Place = "sock-side" }) with { Style = MethodTests.Tee(100) with { Kind = GarmentKind.Socks } },
-            "cap" => On(Black, 30, Front(4, 2, 50) with { Place = "cap-front" }) with { Style = MethodTests.Tee(100) with { Kind = GarmentKind.Cap } },
+            "socks" => On(Black, 30, Front(2, 3, 50) with { Place = "sock-side" }) with
+            {
+                Style = MethodTests.Tee(100) with { Kind = GarmentKind.Socks },
+            },
+            "cap" => On(Black, 30, Front(4, 2, 50) with { Place = "cap-front" }) with
+            {
+                Style = MethodTests.Tee(100) with { Kind = GarmentKind.Cap },
+            },
             "polyester" => On(White, 30, Front(7, 4, 50)) with { Style = MethodTests.Tee(0) },
             _ => On(Black, 30, Front(7, 4, 50)),
         };
@@ -229,7 +458,9 @@ public class FurtherMethodTests
         };
         var answer = DecorationMethods.Find(method)!.Answer(ask, book);
         Assert.Equal(VerdictKind.No, answer.Verdict.Kind);
-        Assert.Contains(answer.Verdict.Reasons, r => r.Code == code && r.Kind == VerdictKind.No && r.Sentence.Length > 0 && r.WouldWork.Length > 0);
+        Assert.Contains(answer.Verdict.Reasons, r =>
+            r.Code == code && r.Kind == VerdictKind.No && r.Sentence.Length > 0 && r.WouldWork.Length > 0
+        );
     }
 
     [Theory]
@@ -242,7 +473,16 @@ public class FurtherMethodTests
     public void Care_is_said_where_it_is_needed(string method, string code)
     {
         var ask = On(Black, 30, Front(7, 4, 50) with { ThinnestLinePt = code == "cut-outline" ? 2 : 5 });
-        ask = ask with { Style = code switch { "puckers" => ask.Style with { WeightGsm = 120 }, "coated" => ask.Style with { Cloth = new(null, Migration.ByCloth, [Feature.Coated]) }, "faded" => MethodTests.Tee(60), _ => ask.Style } };
+        ask = ask with
+        {
+            Style = code switch
+            {
+                "puckers" => ask.Style with { WeightGsm = 120 },
+                "coated" => ask.Style with { Cloth = new(null, Migration.ByCloth, [Feature.Coated]) },
+                "faded" => MethodTests.Tee(60),
+                _ => ask.Style,
+            },
+        };
         var verdict = DecorationMethods.Find(method)!.Answer(ask, Book).Verdict;
         Assert.Equal(VerdictKind.WithCare, verdict.Kind);
         Assert.Contains(verdict.Reasons, r => r.Code == code);
@@ -252,20 +492,46 @@ public class FurtherMethodTests
     public void Cloth_that_bleeds_wants_a_film_that_blocks_whatever_the_heat()
     {
         var ask = On(Black, 10) with { Style = MethodTests.Tee(0) with { Cloth = new(null, Migration.High, []) } };
-        var book = Book with { Recipes = [MethodTests.FilmOnCotton with { ProductId = "vinyl", Fabric = RecipeFabric.Polyester, TemperatureF = 270 }] };
+        var book = Book with
+        {
+            Recipes =
+            [
+                MethodTests.FilmOnCotton with
+                {
+                    ProductId = "vinyl",
+                    Fabric = RecipeFabric.Polyester,
+                    TemperatureF = 270,
+                },
+            ],
+        };
         Assert.Equal("dye-migration", new Htv().Answer(ask, book).Verdict.Reasons[0].Code);
-        Assert.Equal(VerdictKind.Yes, new Htv().Answer(ask, book with { Vinyls = [book.Vinyls[0] with { Blocks = true }] }).Verdict.Kind);
+        Assert.Equal(
+            VerdictKind.Yes,
+            new Htv().Answer(ask, book with { Vinyls = [book.Vinyls[0] with { Blocks = true }] }).Verdict.Kind
+        );
     }
 
     [Fact]
-    public void Nylon_is_pressed_by_the_cooler_recipe() => Assert.Equal(RecipeFabric.Polyester, RecipeChoice.FabricOf(MethodTests.Tee(100) with { Fabric = [new(Fibre.Nylon, 100)] }));
+    public void Nylon_is_pressed_by_the_cooler_recipe() =>
+        Assert.Equal(
+            RecipeFabric.Polyester,
+            RecipeChoice.FabricOf(MethodTests.Tee(100) with { Fabric = [new(Fibre.Nylon, 100)] })
+        );
 
     [Fact]
     public void A_step_may_take_no_time_at_all()
     {
-        var still = Book with { Numbers = Book.Numbers with { Floor = Book.Numbers.Habits() with { Times = [new("count-in", 0), new("unload", 0)] } } };
+        var still = Book with
+        {
+            Numbers = Book.Numbers with
+            {
+                Floor = Book.Numbers.Habits() with { Times = [new("count-in", 0), new("unload", 0)] },
+            },
+        };
         var ask = On(Black, 30, Front(9, 8, 50), Front(9, 8, 50) with { Id = "back", Place = "back" });
-        Assert.All(new IDecorationMethod[] { new ScreenOut(), new DtfBought() }, m => Assert.True(LineCost.Of(ask, m.Answer(ask, still).Decorations, still).Cost.Value > 0));
+        Assert.All(new IDecorationMethod[] { new ScreenOut(), new DtfBought() }, m =>
+            Assert.True(LineCost.Of(ask, m.Answer(ask, still).Decorations, still).Cost.Value > 0)
+        );
     }
 
     [Fact]
@@ -274,20 +540,45 @@ public class FurtherMethodTests
         var ask = On(Black, 30, Front(7, 4, 50));
         var monday = new DateTime(2026, 6, 1, 8, 30, 0);
         var floor = new FloorPlan(monday, new OpenHours(Book.Numbers.Week), [.. Book.Presses, .. Book.Benches()], []);
-        PressWork Work(IDecorationMethod m, string code) => Comparer.WorkOf(code, "1", code, ask, m.Answer(ask, Book).Decorations, monday, "", null, Book);
-        var placed = PressPlanner.Plan([Work(new Embroidery(), "A"), Work(new ScreenOut(), "B"), Work(new DtfBought(), "C")], floor);
+        PressWork Work(IDecorationMethod m, string code) =>
+            Comparer.WorkOf(code, "1", code, ask, m.Answer(ask, Book).Decorations, monday, "", null, Book);
+        var placed = PressPlanner.Plan(
+            [Work(new Embroidery(), "A"), Work(new ScreenOut(), "B"), Work(new DtfBought(), "C")],
+            floor
+        );
         Assert.Equal(["bittern", "table", "g"], placed.OrderBy(p => p.Work.Code).Select(p => p.PressId));
-        Assert.All(placed.Where(p => p.PressId != "g"), p => Assert.All(p.Parts, x => Assert.Equal((x.Start, null), (x.HeatFrom, x.SetUpFrom))));
+        Assert.All(placed.Where(p => p.PressId != "g"), p =>
+            Assert.All(p.Parts, x => Assert.Equal((x.Start, null), (x.HeatFrom, x.SetUpFrom)))
+        );
     }
 
     [Fact]
     public void What_a_figure_leaves_out_goes_with_its_way()
     {
         var ask = On(Black, 30, Front(7, 4, 50));
-        var floor = new FloorPlan(new(2026, 6, 1, 8, 30, 0), new OpenHours(Book.Numbers.Week), [.. Book.Presses, .. Book.Benches()], []);
+        var floor = new FloorPlan(
+            new(2026, 6, 1, 8, 30, 0),
+            new OpenHours(Book.Numbers.Week),
+            [.. Book.Presses, .. Book.Benches()],
+            []
+        );
         var untested = Book with { Presses = [MethodTests.Gannet with { OffsetF = null }] };
-        var bands = Comparer.Compare(ask, null, null, null, untested, floor with { Presses = [.. untested.Presses, .. untested.Benches()] }, curve: false).Bands;
-        bool Leaves(string method, string what) => bands.Single(b => b.MethodId == method).LeavesOut.Any(l => l.Contains(what, StringComparison.Ordinal));
+        var bands = Comparer
+            .Compare(
+                ask,
+                null,
+                null,
+                null,
+                untested,
+                floor with
+                {
+                    Presses = [.. untested.Presses, .. untested.Benches()],
+                },
+                curve: false
+            )
+            .Bands;
+        bool Leaves(string method, string what) =>
+            bands.Single(b => b.MethodId == method).LeavesOut.Any(l => l.Contains(what, StringComparison.Ordinal));
         Assert.True(Leaves("embroidery", "stitch file"));
         Assert.True(Leaves("pod-out", "they make it again"));
         Assert.False(Leaves("pod-out", "spare blanks"));
@@ -299,14 +590,33 @@ public class FurtherMethodTests
     public void What_the_numbers_say_is_nothing_stands_among_what_is_left_out()
     {
         var ask = On(Black, 30, Front(7, 4, 50));
-        var n = Book.Numbers with { Wage = 0, OverheadPerHour = 0, TariffPerKwh = 0, FeeShare = 0, FeeFixed = 0, Spoilage = [new("dtf-bought", 0)] };
-        IReadOnlyList<string> Said(IDecorationMethod m, ShopBook book) => LeavesOut.Of(ask, m.Answer(ask, book).Decorations, book);
+        var n = Book.Numbers with
+        {
+            Wage = 0,
+            OverheadPerHour = 0,
+            TariffPerKwh = 0,
+            FeeShare = 0,
+            FeeFixed = 0,
+            Spoilage = [new("dtf-bought", 0)],
+        };
+        IReadOnlyList<string> Said(IDecorationMethod m, ShopBook book) =>
+            LeavesOut.Of(ask, m.Answer(ask, book).Decorations, book);
         string[] all = ["your hands", "rent and the rest", "card fees", "power", "spoiled pieces"];
-        Assert.All(all, what => Assert.Single(Said(new DtfBought(), Book with { Numbers = n }), l => l.StartsWith(what, StringComparison.Ordinal)));
-        Assert.All(all, what => Assert.DoesNotContain(Said(new DtfBought(), Book), l => l.StartsWith(what, StringComparison.Ordinal)));
+        Assert.All(all, what =>
+            Assert.Single(Said(new DtfBought(), Book with { Numbers = n }), l =>
+                l.StartsWith(what, StringComparison.Ordinal)
+            )
+        );
+        Assert.All(all, what =>
+            Assert.DoesNotContain(Said(new DtfBought(), Book), l => l.StartsWith(what, StringComparison.Ordinal))
+        );
         // a piece that somebody else prints takes no power here, and none is spoiled here
-        Assert.DoesNotContain(Said(new PodOut(), Book with { Numbers = n }), l => l.StartsWith("power", StringComparison.Ordinal) || l.StartsWith("spoiled", StringComparison.Ordinal));
-        Assert.Contains(Said(new DtfBought(), Book), l => l.Contains("as if it came in the same parcel", StringComparison.Ordinal));
+        Assert.DoesNotContain(Said(new PodOut(), Book with { Numbers = n }), l =>
+            l.StartsWith("power", StringComparison.Ordinal) || l.StartsWith("spoiled", StringComparison.Ordinal)
+        );
+        Assert.Contains(Said(new DtfBought(), Book), l =>
+            l.Contains("as if it came in the same parcel", StringComparison.Ordinal)
+        );
     }
 
     // 9,000 by the file: 1.80 of thread and 0.12 of backing, nothing digitised; 1,000 × 9,000 ÷ (700 × 0.8 a minute)
@@ -320,11 +630,21 @@ public class FurtherMethodTests
         Assert.Equal("its stitch file", Embroidery.Stitches(counted).Source);
         Assert.NotNull(Plan(new Embroidery(), On(Black, 24, Front(3.5, 2, 50))).SetUp);
         // three quarters as wide and high takes nine sixteenths of them
-        var youth = On(Black, 24, Front(10, 6, 50) with { BySize = true, Stitches = 16_000 }) with { Sizes = [new("YM", 24)] };
+        var youth = On(Black, 24, Front(10, 6, 50) with { BySize = true, Stitches = 16_000 }) with
+        {
+            Sizes = [new("YM", 24)],
+        };
         var scale = youth.Prints[0].WidthIn / 10;
         Assert.True(scale < 1);
         Assert.Equal((int)Math.Round(16_000 * scale * scale), youth.Prints[0].Stitches);
-        Assert.Equal("stitches", Assert.Single(PlacementRules.Refusals(counted with { Stitches = 50 }, "p", PlaceBook.Usual), r => r.Code == "range").Where.Split('.')[1]);
+        Assert.Equal(
+            "stitches",
+            Assert
+                .Single(PlacementRules.Refusals(counted with { Stitches = 50 }, "p", PlaceBook.Usual), r =>
+                    r.Code == "range"
+                )
+                .Where.Split('.')[1]
+        );
     }
 
     // the maker's label goes before the shop's own is printed there; on a blank of others it is theirs to do
@@ -334,7 +654,12 @@ public class FurtherMethodTests
     public void A_neck_label_takes_the_old_label_out_first(bool tears, string what, double seconds)
     {
         var ask = On(Black, 30, Front(2, 2, 50) with { Place = "neck-label" });
-        ask = tears ? ask with { Style = ask.Style with { Cloth = Cloth.Plain with { Features = [Feature.TearAwayLabel] } } } : ask;
+        ask = tears
+            ? ask with
+            {
+                Style = ask.Style with { Cloth = Cloth.Plain with { Features = [Feature.TearAwayLabel] } },
+            }
+            : ask;
         foreach (var method in new IDecorationMethod[] { new DtfBought(), new Htv(), new ScreenOut() })
         {
             var plan = Plan(method, ask);
@@ -342,34 +667,70 @@ public class FurtherMethodTests
             Assert.Contains("ake the labels out", plan.Prepare, StringComparison.Ordinal);
         }
         Assert.DoesNotContain(Plan(new PodOut(), ask).Preparation, s => s.Code == "untag");
-        Assert.DoesNotContain(Plan(new DtfBought(), On(Black, 30, Front(2, 2, 50))).Preparation, s => s.Code == "untag");
+        Assert.DoesNotContain(Plan(new DtfBought(), On(Black, 30, Front(2, 2, 50))).Preparation, s =>
+            s.Code == "untag"
+        );
     }
 
     [Fact]
     public void What_is_bought_for_labels_names_their_size()
     {
-        var two = On(Black, 30, Front(2, 2, 50) with { Place = "neck-label" }) with { Sizes = [new("M", 10), new("2XL", 20)] };
+        var two = On(Black, 30, Front(2, 2, 50) with { Place = "neck-label" }) with
+        {
+            Sizes = [new("M", 10), new("2XL", 20)],
+        };
         foreach (var method in new IDecorationMethod[] { new DtfBought(), new Htv() })
         {
-            Assert.Equal(["for M", "for 2XL"], Plan(method, two).Purchases.Select(p => p.Text[p.Text.LastIndexOf("for ", StringComparison.Ordinal)..]));
-            Assert.EndsWith(", for M", Plan(method, two with { Sizes = [new("M", 30)] }).Purchases[0].Text, StringComparison.Ordinal);
+            Assert.Equal(
+                ["for M", "for 2XL"],
+                Plan(method, two).Purchases.Select(p => p.Text[p.Text.LastIndexOf("for ", StringComparison.Ordinal)..])
+            );
+            Assert.EndsWith(
+                ", for M",
+                Plan(method, two with { Sizes = [new("M", 30)] }).Purchases[0].Text,
+                StringComparison.Ordinal
+            );
         }
-        Assert.All(Plan(new DtfBought(), two with { Placements = [Front(2, 2, 50)] }).Purchases, p => Assert.DoesNotContain(", for ", p.Text, StringComparison.Ordinal));
+        Assert.All(Plan(new DtfBought(), two with { Placements = [Front(2, 2, 50)] }).Purchases, p =>
+            Assert.DoesNotContain(", for ", p.Text, StringComparison.Ordinal)
+        );
     }
 
     [Fact]
-    public void Every_method_has_a_character() => Assert.All(DecorationMethods.All, m => Assert.NotEmpty(Character.Of(m.Id).Feel));
+    public void Every_method_has_a_character() =>
+        Assert.All(DecorationMethods.All, m => Assert.NotEmpty(Character.Of(m.Id).Feel));
 
     [Fact]
     public void What_cannot_be_kept_says_field_and_remedy()
     {
         (string Field, IEnumerable<Problem> Problems)[] wrong =
         [
-            ("heads", (Bittern with { Heads = 0 }).Problems()), ("name", (Bittern with { Name = " " }).Problems()), ("prices", (Quayside with { Prices = [] }).Problems()), ("prices[0].breaks", (Quayside with { Prices = [new(1, [])] }).Problems()),
-            ("spareShare", (Quayside with { SpareShare = 0.9 }).Problems()), ("prices", (Sandling with { Prices = [] }).Problems()), ("transitDays", (Sandling with { TransitDays = -1 }).Problems()), ("speedIn2PerMinute", (Direct with { SpeedIn2PerMinute = double.NaN }).Problems()),
-            ("widestIn", (Dunlin with { WidestIn = 0 }).Problems()), ("marginIn", (Light with { MarginIn = 5 }).Problems()), ("sheetPrice", (Light with { SheetPrice = 0 }).Problems()), ("product", (Light with { Product = "" }).Problems()),
+            ("heads", (Bittern with { Heads = 0 }).Problems()),
+            ("name", (Bittern with { Name = " " }).Problems()),
+            ("prices", (Quayside with { Prices = [] }).Problems()),
+            ("prices[0].breaks", (Quayside with { Prices = [new(1, [])] }).Problems()),
+            ("spareShare", (Quayside with { SpareShare = 0.9 }).Problems()),
+            ("prices", (Sandling with { Prices = [] }).Problems()),
+            ("transitDays", (Sandling with { TransitDays = -1 }).Problems()),
+            ("speedIn2PerMinute", (Direct with { SpeedIn2PerMinute = double.NaN }).Problems()),
+            ("widestIn", (Dunlin with { WidestIn = 0 }).Problems()),
+            ("marginIn", (Light with { MarginIn = 5 }).Problems()),
+            ("sheetPrice", (Light with { SheetPrice = 0 }).Problems()),
+            ("product", (Light with { Product = "" }).Problems()),
         ];
         Assert.All(wrong, w => Assert.Contains(w.Problems, p => p.Where == w.Field && p.Remedy.Length > 0));
-        Assert.All(new[] { Bittern.Problems(), Quayside.Problems(), Sandling.Problems(), Direct.Problems(), Dunlin.Problems(), Light.Problems(), Opaque.Problems() }, Assert.Empty);
+        Assert.All(
+            new[]
+            {
+                Bittern.Problems(),
+                Quayside.Problems(),
+                Sandling.Problems(),
+                Direct.Problems(),
+                Dunlin.Problems(),
+                Light.Problems(),
+                Opaque.Problems(),
+            },
+            Assert.Empty
+        );
     }
 }

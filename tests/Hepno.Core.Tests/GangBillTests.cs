@@ -8,7 +8,8 @@ public class GangBillTests
     private static readonly GangGround Film = new(20, null, 0, 0);
     private static readonly GangDesign[] Designs = [new("large", 10, 10, 3), new("small", 10, 5, 2)];
 
-    private static GangFound Found(double used, int sheets = 1) => new([new("large", 0, 0, 0, 10, 10, false)], sheets, used, used, sheets, 0.5, 0, [], 100);
+    private static GangFound Found(double used, int sheets = 1) =>
+        new([new("large", 0, 0, 0, 10, 10, false)], sheets, used, used, sheets, 0.5, 0, [], 100);
 
     [Theory]
     [InlineData(24.0, 24, 8.00)]
@@ -37,8 +38,14 @@ public class GangBillTests
     public void Of_set_lengths_the_cheapest_that_holds_it_is_bought_be_it_longer()
     {
         RollPrice list = new(0, [], [new(24, 9m), new(60, 18m), new(48, 20m)]);
-        Assert.Equal((24.0, 9m), (GangBills.Roll(Found(24), Film, list)!.BilledIn, GangBills.Roll(Found(24), Film, list)!.Cost.Value));
-        Assert.Equal((60.0, 18m), (GangBills.Roll(Found(30), Film, list)!.BilledIn, GangBills.Roll(Found(30), Film, list)!.Cost.Value));
+        Assert.Equal(
+            (24.0, 9m),
+            (GangBills.Roll(Found(24), Film, list)!.BilledIn, GangBills.Roll(Found(24), Film, list)!.Cost.Value)
+        );
+        Assert.Equal(
+            (60.0, 18m),
+            (GangBills.Roll(Found(30), Film, list)!.BilledIn, GangBills.Roll(Found(30), Film, list)!.Cost.Value)
+        );
         Assert.Null(GangBills.Roll(Found(61), Film, list));
     }
 

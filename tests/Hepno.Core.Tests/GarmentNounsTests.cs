@@ -17,5 +17,6 @@ public class GarmentNounsTests
     [InlineData("Manatee", GarmentKind.Tee, 2, "Manatee tees")]
     [InlineData("Holm hoodie", GarmentKind.ZipHoodie, 2, "Holm hoodies")]
     [InlineData("Reed", GarmentKind.DrawstringBag, 3, "Reed drawstring bags")]
-    public void A_style_by_its_name_says_its_kind_once(string name, GarmentKind kind, int pieces, string said) => Assert.Equal(said, GarmentNouns.Named(name, kind, pieces));
+    public void A_style_by_its_name_says_its_kind_once(string name, GarmentKind kind, int pieces, string said) =>
+        Assert.Equal(said, GarmentNouns.Named(name, kind, pieces));
 }

@@ -9,7 +9,14 @@ public class IdenticalSheetTests
 {
     private static readonly PriceBreak[] Breaks = [new(1, 3m), new(4, 2.5m), new(9, 1.8m)];
 
-    private static IdenticalDesign Design(string id, double w, double h, int copies, bool turn = true, params string[] inks) => new(new(id, w, h, copies, turn), inks);
+    private static IdenticalDesign Design(
+        string id,
+        double w,
+        double h,
+        int copies,
+        bool turn = true,
+        params string[] inks
+    ) => new(new(id, w, h, copies, turn), inks);
 
     [Fact]
     public void Two_hundred_small_cases_cost_what_trying_everything_finds()
@@ -20,24 +27,90 @@ public class IdenticalSheetTests
             // up to three designs in ten copies
             var kinds = 1 + random.Next(3);
             var (w, h) = (4 + random.Next(5), 4 + random.Next(5));
-            IdenticalDesign[] designs = [.. Enumerable.Range(0, kinds).Select(i => Design($"d{i}", 1 + random.Next(4), 1 + random.Next(4), 1 + random.Next(10 / kinds), random.Next(3) > 0, random.Next(2) == 0 ? "red" : "gold"))];
+            IdenticalDesign[] designs =
+            [
+                .. Enumerable
+                    .Range(0, kinds)
+                    .Select(i =>
+                        Design(
+                            $"d{i}",
+                            1 + random.Next(4),
+                            1 + random.Next(4),
+                            1 + random.Next(10 / kinds),
+                            random.Next(3) > 0,
+                            random.Next(2) == 0 ? "red" : "gold"
+                        )
+                    ),
+            ];
             var prices = new IdenticalPrices(Breaks, random.Next(4), random.Next(3));
             var plan = IdenticalSheets.Cheapest(new(w, h, 0, 0), designs, prices)!;
             var everything = Partings(designs).Min(parts => parts.Sum(block => Everything(w, h, block, prices)));
             Assert.True(everything == plan.Cost.Value, $"seed {seed}: {plan.Cost.Value} against {everything}");
             Assert.True(plan.Proved, $"seed {seed}");
             Assert.Equal(plan.Least, plan.Cost.Value);
-            Assert.All(plan.Layouts, l => Assert.Empty(GangCheck.Faults(new(w, h, 0, 0), [.. l.PerSheet.Select(c => designs.First(d => d.Design.Id == c.DesignId).Design with { Copies = c.Copies })], l.Placed)));
-            Assert.All(plan.Layouts.SelectMany(l => l.PerSheet.Select(c => (l, c))), x => Assert.True(x.c.Copies * x.l.Needed >= x.c.Needed));
+            Assert.All(plan.Layouts, l =>
+                Assert.Empty(
+                    GangCheck.Faults(
+                        new(w, h, 0, 0),
+                        [
+                            .. l.PerSheet.Select(c =>
+                                designs.First(d => d.Design.Id == c.DesignId).Design with
+                                {
+                                    Copies = c.Copies,
+                                }
+                            ),
+                        ],
+                        l.Placed
+                    )
+                )
+            );
+            Assert.All(plan.Layouts.SelectMany(l => l.PerSheet.Select(c => (l, c))), x =>
+                Assert.True(x.c.Copies * x.l.Needed >= x.c.Needed)
+            );
         }
     }
 
-    private static List<IdenticalDesign[][]> Partings(IdenticalDesign[] d) => d.Length switch
-    {
-        1 => [[[d[0]]]],
-        2 => [[[d[0], d[1]]], [[d[0]], [d[1]]]],
-        _ => [[d], [[d[0], d[1]], [d[2]]], [[d[0], d[2]], [d[1]]], [[d[1], d[2]], [d[0]]], [[d[0]], [d[1]], [d[2]]]],
-    };
+    private static List<IdenticalDesign[][]> Partings(IdenticalDesign[] d) =>
+        d.Length switch
+        {
+            1 =>
+            [
+                [
+                    [d[0]],
+                ],
+            ],
+            2 =>
+            [
+                [
+                    [d[0], d[1]],
+                ],
+                [
+                    [d[0]],
+                    [d[1]],
+                ],
+            ],
+            _ =>
+            [
+                [d],
+                [
+                    [d[0], d[1]],
+                    [d[2]],
+                ],
+                [
+                    [d[0], d[2]],
+                    [d[1]],
+                ],
+                [
+                    [d[1], d[2]],
+                    [d[0]],
+                ],
+                [
+                    [d[0]],
+                    [d[1]],
+                    [d[2]],
+                ],
+            ],
+        };
 
     // every count of each design on a sheet; the cheapest that goes on
     private static decimal Everything(int w, int h, IdenticalDesign[] block, IdenticalPrices prices)
@@ -55,7 +128,10 @@ public class IdenticalSheetTests
             }
             var sheets = block.Select((d, k) => (d.Design.Copies + on[k] - 1) / on[k]).Max();
             // buying more than needed may cost less
-            var money = Enumerable.Range(sheets, 12).Min(n => n * Breaks.Last(b => b.From <= n).Price) + prices.SetUp + (prices.Ink * block.SelectMany(d => d.Inks).Distinct().Count());
+            var money =
+                Enumerable.Range(sheets, 12).Min(n => n * Breaks.Last(b => b.From <= n).Price)
+                + prices.SetUp
+                + (prices.Ink * block.SelectMany(d => d.Inks).Distinct().Count());
             if (money < best && Goes(w, h, block.SelectMany((d, k) => Enumerable.Repeat(d.Design, on[k])).ToList()))
             {
                 best = money;
@@ -83,7 +159,11 @@ public class IdenticalSheetTests
             var (cell, x) = (BitOperations.TrailingZeroCount(free), BitOperations.TrailingZeroCount(free) % w);
             foreach (var d in rest.DistinctBy(d => d.Id))
             {
-                foreach (var (bw, bh) in d.MayTurn ? new[] { ((int)d.WidthIn, (int)d.HeightIn), ((int)d.HeightIn, (int)d.WidthIn) } : [((int)d.WidthIn, (int)d.HeightIn)])
+                foreach (
+                    var (bw, bh) in d.MayTurn
+                        ? new[] { ((int)d.WidthIn, (int)d.HeightIn), ((int)d.HeightIn, (int)d.WidthIn) }
+                        : [((int)d.WidthIn, (int)d.HeightIn)]
+                )
                 {
                     var mask = 0UL;
                     for (var r = 0; r < bh; r++)
@@ -93,7 +173,12 @@ public class IdenticalSheetTests
                             mask |= cell + (r * w) + c < 64 ? 1UL << (cell + (r * w) + c) : 0;
                         }
                     }
-                    if (x + bw <= w && (cell / w) + bh <= h && (mask & taken) == 0 && Try(taken | mask, spare, [.. rest.Where((o, i) => i != rest.IndexOf(d))]))
+                    if (
+                        x + bw <= w
+                        && (cell / w) + bh <= h
+                        && (mask & taken) == 0
+                        && Try(taken | mask, spare, [.. rest.Where((o, i) => i != rest.IndexOf(d))])
+                    )
                     {
                         return true;
                     }
@@ -110,14 +195,18 @@ public class IdenticalSheetTests
     {
         // two of 3 × 4 in are 24 of 25 in² and do not go on 5 × 5 in
         var plan = IdenticalSheets.Cheapest(new(5, 5, 0, 0), [Design("a", 3, 4, 2)], new(Breaks, 0, 0))!;
-        Assert.Equal((1, 2, 6m, true), (plan.Layouts[0].PerSheet[0].Copies, plan.Layouts[0].Needed, plan.Cost.Value, plan.Proved));
+        Assert.Equal(
+            (1, 2, 6m, true),
+            (plan.Layouts[0].PerSheet[0].Copies, plan.Layouts[0].Needed, plan.Cost.Value, plan.Proved)
+        );
     }
 
     [Fact]
     public void Designs_part_where_set_up_is_cheap_and_share_where_it_is_dear()
     {
         IdenticalDesign[] designs = [Design("many", 4, 4, 40, true, "red"), Design("few", 4, 4, 2, true, "gold")];
-        int Layouts(decimal setUp) => IdenticalSheets.Cheapest(new(8, 8, 0, 0), designs, new([new(1, 5m)], setUp, 0))!.Layouts.Count;
+        int Layouts(decimal setUp) =>
+            IdenticalSheets.Cheapest(new(8, 8, 0, 0), designs, new([new(1, 5m)], setUp, 0))!.Layouts.Count;
         // four on a sheet: 10 + 1 sheets apart, or three and one together: 14
         Assert.Equal((2, 1), (Layouts(10m), Layouts(20m)));
     }
@@ -125,7 +214,11 @@ public class IdenticalSheetTests
     [Fact]
     public void More_sheets_than_needed_are_bought_where_the_break_makes_them_cheaper()
     {
-        var plan = IdenticalSheets.Cheapest(new(4, 4, 0, 0), [Design("a", 4, 4, 7)], new([new(1, 3m), new(9, 1.8m)], 0, 0))!;
+        var plan = IdenticalSheets.Cheapest(
+            new(4, 4, 0, 0),
+            [Design("a", 4, 4, 7)],
+            new([new(1, 3m), new(9, 1.8m)], 0, 0)
+        )!;
         Assert.Equal((7, 9, 16.2m), (plan.Layouts[0].Needed, plan.Layouts[0].Bought, plan.Cost.Value));
         Assert.Null(IdenticalSheets.Cheapest(new(4, 4, 0, 0), [Design("a", 5, 4, 7)], new(Breaks, 0, 0)));
     }

@@ -9,7 +9,17 @@ namespace Hepno.Core.Tests;
 public class KeptPrintTests
 {
     private static readonly DateOnly Day = new(2026, 6, 2);
-    private static readonly KeptPrint Tern = new("tern", "hem tern", 1, 0.5, "art", "film", 60, 365, [new(20, Day.AddDays(-400), ""), new(30, Day.AddDays(-10), "T-201")]);
+    private static readonly KeptPrint Tern = new(
+        "tern",
+        "hem tern",
+        1,
+        0.5,
+        "art",
+        "film",
+        60,
+        365,
+        [new(20, Day.AddDays(-400), ""), new(30, Day.AddDays(-10), "T-201")]
+    );
 
     [Fact]
     public void What_was_there_first_is_taken_first_and_tells_the_age()
@@ -29,13 +39,27 @@ public class KeptPrintTests
     [InlineData("other", 1, 0.5, "film", false)]
     [InlineData(null, 1, 0.5, "film", false)]
     [InlineData("art", 1, 0.5, "vinyl", false)]
-    public void It_is_the_same_print_by_artwork_size_and_film(string? art, double w, double h, string film, bool same) => Assert.Equal(same, Tern.Is(art, w, h, film));
+    public void It_is_the_same_print_by_artwork_size_and_film(
+        string? art,
+        double w,
+        double h,
+        string film,
+        bool same
+    ) => Assert.Equal(same, Tern.Is(art, w, h, film));
 
     [Fact]
     public void What_cannot_be_is_not_kept()
     {
         Assert.Empty(Tern.Problems());
-        (KeptPrint Print, string Where)[] wrong = [(Tern with { Name = "" }, "name"), (Tern with { WidthIn = 0 }, "widthIn"), (Tern with { ProductId = "" }, "productId"), (Tern with { Keep = -1 }, "keep"), (Tern with { GoodDays = 0 }, "keep"), (Tern with { Lots = [new(-1, Day, "")] }, "lots")];
+        (KeptPrint Print, string Where)[] wrong =
+        [
+            (Tern with { Name = "" }, "name"),
+            (Tern with { WidthIn = 0 }, "widthIn"),
+            (Tern with { ProductId = "" }, "productId"),
+            (Tern with { Keep = -1 }, "keep"),
+            (Tern with { GoodDays = 0 }, "keep"),
+            (Tern with { Lots = [new(-1, Day, "")] }, "lots"),
+        ];
         Assert.All(wrong, w => Assert.Equal(w.Where, Assert.Single(w.Print.Problems()).Where));
     }
 
@@ -43,13 +67,28 @@ public class KeptPrintTests
     public void Prints_of_the_drawer_are_not_bought_again()
     {
         var ask = MethodTests.Ask(10, MethodTests.Front(10, 10));
-        static Figure Price(MethodAnswer answer) => answer.Decorations[0].Material.Parts.Single(p => p.Code == "transfer-price");
-        MethodAnswer Answer(int lying, string film = "film") => new DtfBought().Answer(ask with { Drawer = [new FromDrawer("1", "front", "tern", lying, film)] }, MethodTests.Book);
+        static Figure Price(MethodAnswer answer) =>
+            answer.Decorations[0].Material.Parts.Single(p => p.Code == "transfer-price");
+        MethodAnswer Answer(int lying, string film = "film") =>
+            new DtfBought().Answer(
+                ask with
+                {
+                    Drawer = [new FromDrawer("1", "front", "tern", lying, film)],
+                },
+                MethodTests.Book
+            );
         var bought = Answer(0).Decorations[0].Bought;
         // of 11 at 3.00 four lie here: 7 × 3.00 ÷ 11
         Assert.Equal(11, bought);
         var some = Answer(4);
-        Assert.Equal((7.0, 21m, 11), (some.Decorations[0].Purchases[0].Quantity, some.Decorations[0].Purchases[0].Cost.Value, some.Decorations[0].Bought));
+        Assert.Equal(
+            (7.0, 21m, 11),
+            (
+                some.Decorations[0].Purchases[0].Quantity,
+                some.Decorations[0].Purchases[0].Cost.Value,
+                some.Decorations[0].Bought
+            )
+        );
         Assert.Equal(21m / 11, Price(some).Value, 6);
         // all of them: nothing is bought, nothing sent
         var all = Answer(99);

@@ -8,11 +8,27 @@ namespace Hepno.Core.Tests;
 /// <summary>Film bought with a layout of one's own: when it is taken, what each print bears, and the layout the owner settled.</summary>
 public class LaidFilmTests
 {
-    private static readonly FilmByLayout Sold = new(0.5, 0.25, new(22, 12, [new(1, 4.60m), new(30, 4.30m)], []), [new("11 × 15", 11, 15, [new(1, 4.10m), new(10, 3.40m)])]);
+    private static readonly FilmByLayout Sold = new(
+        0.5,
+        0.25,
+        new(22, 12, [new(1, 4.60m), new(30, 4.30m)], []),
+        [new("11 × 15", 11, 15, [new(1, 4.10m), new(10, 3.40m)])]
+    );
     private static readonly Placement Front = MethodTests.Front(10, 10);
     private static readonly Placement Sleeve = MethodTests.Front(3, 3) with { Id = "sleeve", Place = "left-sleeve" };
 
-    private static ShopBook Book(FilmByLayout? sold, bool bySize = true) => MethodTests.Book with { Films = [MethodTests.Book.Films[0] with { Sizes = bySize ? MethodTests.Book.Films[0].Sizes : [], ByLayout = sold }] };
+    private static ShopBook Book(FilmByLayout? sold, bool bySize = true) =>
+        MethodTests.Book with
+        {
+            Films =
+            [
+                MethodTests.Book.Films[0] with
+                {
+                    Sizes = bySize ? MethodTests.Book.Films[0].Sizes : [],
+                    ByLayout = sold,
+                },
+            ],
+        };
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book) => new DtfBought().Answer(ask, book);
 
@@ -20,9 +36,22 @@ public class LaidFilmTests
 
     private static LineLayout Settled(AskInHand ask, int extra = 0, double later = 0)
     {
-        List<LaidDesign> designs = [.. LaidPrint.Of(ask, DtfBought.Failure(ask, MethodTests.Book), "film").Select((p, i) => p.Design with { Extra = i == 1 ? extra : 0 })];
+        List<LaidDesign> designs =
+        [
+            .. LaidPrint
+                .Of(ask, DtfBought.Failure(ask, MethodTests.Book), "film")
+                .Select((p, i) => p.Design with { Extra = i == 1 ? extra : 0 }),
+        ];
         var found = GangNest.Lay(Sold.Grounds()[0].Ground, [.. designs.Select(d => d.Laid())], 1, GangNest.OnePass);
-        return new("1", "film", FilmGround.RollKey, designs, [.. found.Placed.Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y + later, p.Turned))], 1, 0);
+        return new(
+            "1",
+            "film",
+            FilmGround.RollKey,
+            designs,
+            [.. found.Placed.Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y + later, p.Turned))],
+            1,
+            0
+        );
     }
 
     [Fact]
@@ -31,8 +60,13 @@ public class LaidFilmTests
         var answer = Answer(Ask(), Book(Sold));
         // 38 fronts of 10 × 10 in and 38 sleeves of 3 × 3 in: 19 feet at 4.60
         var laid = Assert.Single(answer.Decorations.SelectMany(d => d.Purchases)).Laid!;
-        Assert.Equal((FilmGround.RollKey, 228.0, 87.40m, false), (laid.On, laid.Bill.BilledIn, laid.Bill.Cost.Value, laid.IsSettled));
-        var material = answer.Decorations.Select(d => d.Material.Parts.Single(p => p.Code == "transfer-price").Value).ToList();
+        Assert.Equal(
+            (FilmGround.RollKey, 228.0, 87.40m, false),
+            (laid.On, laid.Bill.BilledIn, laid.Bill.Cost.Value, laid.IsSettled)
+        );
+        var material = answer
+            .Decorations.Select(d => d.Material.Parts.Single(p => p.Code == "transfer-price").Value)
+            .ToList();
         // 87.40 × 100 ÷ (38 × 109)
         Assert.Equal((2.110092m, 0.189908m), (decimal.Round(material[0], 6), decimal.Round(material[1], 6)));
         Assert.Equal(87.40m, decimal.Round((material[0] * 38) + (material[1] * 38), 4));
@@ -44,17 +78,30 @@ public class LaidFilmTests
     [Fact]
     public void One_piece_is_bought_by_size_and_a_list_without_sizes_still_sells_sheets()
     {
-        Assert.NotNull(Answer(MethodTests.Ask(1, Sleeve), Book(Sold with { Sheets = [] })).Decorations[0].Purchases[0].SizeClass);
-        var sheets = Answer(MethodTests.Ask(3, Sleeve), Book(Sold with { Roll = null }, bySize: false)).Decorations[0].Purchases[0];
+        Assert.NotNull(
+            Answer(MethodTests.Ask(1, Sleeve), Book(Sold with { Sheets = [] })).Decorations[0].Purchases[0].SizeClass
+        );
+        var sheets = Answer(MethodTests.Ask(3, Sleeve), Book(Sold with { Roll = null }, bySize: false))
+            .Decorations[0]
+            .Purchases[0];
         Assert.Equal((1.0, "sheets", 4.10m), (sheets.Quantity, sheets.Unit, sheets.Cost.Value));
     }
 
     [Fact]
     public void What_goes_on_no_roll_sheet_or_size_is_refused_with_each_reason()
     {
-        var answer = Answer(MethodTests.Ask(4, MethodTests.Front(12, 13) with { Place = "back" }), Book(Sold with { Roll = null }));
+        var answer = Answer(
+            MethodTests.Ask(4, MethodTests.Front(12, 13) with { Place = "back" }),
+            Book(Sold with { Roll = null })
+        );
         Assert.Equal(VerdictKind.No, answer.Verdict.Kind);
-        Assert.Equal(VerdictKind.No, Answer(MethodTests.Ask(4, MethodTests.Front(12, 13) with { Place = "back" }), Book(Sold with { Roll = null }, bySize: false)).Verdict.Kind);
+        Assert.Equal(
+            VerdictKind.No,
+            Answer(
+                MethodTests.Ask(4, MethodTests.Front(12, 13) with { Place = "back" }),
+                Book(Sold with { Roll = null }, bySize: false)
+            ).Verdict.Kind
+        );
         // over a thousand prints are laid as those below are; over twenty thousand are bought by size
         Assert.Equal("in", Answer(Ask(600), Book(Sold)).Decorations[0].Purchases[0].Unit);
         Assert.NotNull(Answer(Ask(10_000), Book(Sold)).Decorations[0].Purchases[0].SizeClass);
@@ -83,7 +130,10 @@ public class LaidFilmTests
         var needed = more.FoundNeeded(ground.Ground);
         Assert.Equal(76, needed.Placed.Count);
         Assert.True(ground.Bill(needed)!.Cost.Value <= ground.Bill(more.Found(ground.Ground))!.Cost.Value);
-        Assert.Equal(needed.UsedLengthIn, Answer(ask with { Laid = more }, Book(Sold)).Decorations[0].Purchases[0].Laid!.UsedLengthIn);
+        Assert.Equal(
+            needed.UsedLengthIn,
+            Answer(ask with { Laid = more }, Book(Sold)).Decorations[0].Purchases[0].Laid!.UsedLengthIn
+        );
     }
 
     [Theory]
@@ -104,43 +154,105 @@ public class LaidFilmTests
     public void Sheets_have_names_sizes_and_prices_of_their_own()
     {
         FilmSheet good = new("a", 11, 15, [new(1, 4m)]);
-        string[] Wrong(params FilmSheet[] sheets) => [.. (Sold with { Sheets = sheets }).Problems().Select(p => p.Where)];
+        string[] Wrong(params FilmSheet[] sheets) =>
+            [.. (Sold with { Sheets = sheets }).Problems().Select(p => p.Where)];
         Assert.Equal(["byLayout.sheets[1].name"], Wrong(good, good));
         Assert.Equal(["byLayout.sheets[0].name"], Wrong(good with { Name = FilmGround.RollKey }));
         Assert.Equal(["byLayout.sheets[0].widthIn"], Wrong(good with { LengthIn = 0.5 }));
         Assert.Equal(["byLayout.sheets[0].breaks"], Wrong(good with { Breaks = [new(1, 0)] }));
-        Assert.Contains((Sold with { Roll = new(22, 0, [], [new(0, 4m)]) }).Problems(), p => p.Where == "byLayout.roll.lengths");
+        Assert.Contains((Sold with { Roll = new(22, 0, [], [new(0, 4m)]) }).Problems(), p =>
+            p.Where == "byLayout.roll.lengths"
+        );
     }
 
     [Fact]
     public void Odd_prices_of_a_roll_or_sheet_are_asked_about()
     {
         Assert.Empty(Doubts.Of(Book(Sold).Films[0]));
-        Assert.Contains(Doubts.Of(Book(Sold with { Roll = new(22, 12, [new(1, 460m)], []) }).Films[0]), p => p.Where == "byLayout");
-        Assert.Contains(Doubts.Of(Book(Sold with { Sheets = [new("a", 11, 15, [new(1, 0.1m)])] }).Films[0]), p => p.Where == "byLayout");
+        Assert.Contains(Doubts.Of(Book(Sold with { Roll = new(22, 12, [new(1, 460m)], []) }).Films[0]), p =>
+            p.Where == "byLayout"
+        );
+        Assert.Contains(Doubts.Of(Book(Sold with { Sheets = [new("a", 11, 15, [new(1, 0.1m)])] }).Films[0]), p =>
+            p.Where == "byLayout"
+        );
     }
 
     [Fact]
     public void The_next_step_costs_what_its_break_says_and_set_lengths_have_none()
     {
         var (roll, sheet) = (Sold.Grounds()[0], Sold.Grounds()[1]);
-        Assert.Equal((240, 20, 92.00m), FilmStep.After(roll, 228, 0, Book(Sold).Numbers.Format) is { } more ? (more.LengthIn, more.Units, more.Cost.Value) : default);
+        Assert.Equal(
+            (240, 20, 92.00m),
+            FilmStep.After(roll, 228, 0, Book(Sold).Numbers.Format) is { } more
+                ? (more.LengthIn, more.Units, more.Cost.Value)
+                : default
+        );
         // the thirtieth foot makes all of them cheaper: 129.00 instead of 133.40 for 29
         Assert.Equal(129.00m, FilmStep.After(roll, 348, 0, Book(Sold).Numbers.Format)!.Cost.Value);
-        Assert.Equal((0, 10, 34.00m), FilmStep.After(sheet, 0, 9, Book(Sold).Numbers.Format) is { } tenth ? (tenth.LengthIn, tenth.Units, tenth.Cost.Value) : default);
-        Assert.Null(FilmStep.After(roll with { Roll = roll.Roll! with { Lengths = [new(120, 50m)] } }, 60, 0, Book(Sold).Numbers.Format));
+        Assert.Equal(
+            (0, 10, 34.00m),
+            FilmStep.After(sheet, 0, 9, Book(Sold).Numbers.Format) is { } tenth
+                ? (tenth.LengthIn, tenth.Units, tenth.Cost.Value)
+                : default
+        );
+        Assert.Null(
+            FilmStep.After(
+                roll with
+                {
+                    Roll = roll.Roll! with { Lengths = [new(120, 50m)] },
+                },
+                60,
+                0,
+                Book(Sold).Numbers.Format
+            )
+        );
     }
 
     [Fact]
     public void Film_bought_as_one_is_shared_by_area_with_one_freight()
     {
         var on = Sold.Grounds()[0];
-        LineLayout Of(string line, params LaidDesign[] designs) => new(line, "film", FilmGround.RollKey, designs, [.. GangNest.Lay(on.Ground, [.. designs.Select(d => d.Laid())], 1, GangNest.OnePass).Placed.Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y, p.Turned))], 1, 0);
+        LineLayout Of(string line, params LaidDesign[] designs) =>
+            new(
+                line,
+                "film",
+                FilmGround.RollKey,
+                designs,
+                [
+                    .. GangNest
+                        .Lay(on.Ground, [.. designs.Select(d => d.Laid())], 1, GangNest.OnePass)
+                        .Placed.Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y, p.Turned)),
+                ],
+                1,
+                0
+            );
         // 2 × 10.5 + 0.25 in a row: three rows of 10 in each are 31.5 in, so 3 feet, 13.80; both together take 63 in, 6 feet, 27.60
         var (mine, theirs) = (Of("1", new LaidDesign("a", 10, 10, 6)), Of("1", new LaidDesign("b", 10, 10, 6)));
-        var shared = SharedFilm.Of(on, Book(Sold).Films[0], (mine, "T-1"), (theirs, "T-2"), Of("1", new LaidDesign("a", 10, 10, 6), new LaidDesign("b", 10, 10, 6, For: "other")), "other")!;
-        Assert.Equal((45.60m, 36.60m, 9.00m, 4.50m, 4.50m), (shared.Apart.Value, shared.AsOne.Value, shared.Saves.Value, shared.Mine, shared.Theirs));
+        var shared = SharedFilm.Of(
+            on,
+            Book(Sold).Films[0],
+            (mine, "T-1"),
+            (theirs, "T-2"),
+            Of("1", new LaidDesign("a", 10, 10, 6), new LaidDesign("b", 10, 10, 6, For: "other")),
+            "other"
+        )!;
+        Assert.Equal(
+            (45.60m, 36.60m, 9.00m, 4.50m, 4.50m),
+            (shared.Apart.Value, shared.AsOne.Value, shared.Saves.Value, shared.Mine, shared.Theirs)
+        );
         // a quarter of the area bears a quarter
-        Assert.Equal(SharedFilm.CostOf(Of("1", new LaidDesign("a", 10, 10, 3), new LaidDesign("b", 10, 10, 1, For: "other")), on, "other") * 3, SharedFilm.CostOf(Of("1", new LaidDesign("a", 10, 10, 3), new LaidDesign("b", 10, 10, 1, For: "other")), on, ""), 9);
+        Assert.Equal(
+            SharedFilm.CostOf(
+                Of("1", new LaidDesign("a", 10, 10, 3), new LaidDesign("b", 10, 10, 1, For: "other")),
+                on,
+                "other"
+            ) * 3,
+            SharedFilm.CostOf(
+                Of("1", new LaidDesign("a", 10, 10, 3), new LaidDesign("b", 10, 10, 1, For: "other")),
+                on,
+                ""
+            ),
+            9
+        );
     }
 }

@@ -12,34 +12,84 @@ namespace Hepno.Core.Tests;
 /// <summary>Prints on prints: which hold, in which order they come, when the one beneath is knocked out.</summary>
 public class LayerTests
 {
-    private static readonly StitchMachine Bittern = new("bittern", "Bittern", 700, 1, 6, 12, 8, true, 0.20m, 0.12m, 24m, new(0, 0, 1, 1, 0, 0, 0), "");
-    private static readonly OutsidePrinter Quayside = new("quayside", "Quayside", 28m, [new(3, [new(24, 3.40m)])], 1, 0.02, 12m, 10m, 7, 14, 16);
-    private static readonly ShopBook Book = MethodTests.Book with { Stitchers = [Bittern], OutsidePrinters = [Quayside] };
+    private static readonly StitchMachine Bittern = new(
+        "bittern",
+        "Bittern",
+        700,
+        1,
+        6,
+        12,
+        8,
+        true,
+        0.20m,
+        0.12m,
+        24m,
+        new(0, 0, 1, 1, 0, 0, 0),
+        ""
+    );
+    private static readonly OutsidePrinter Quayside = new(
+        "quayside",
+        "Quayside",
+        28m,
+        [new(3, [new(24, 3.40m)])],
+        1,
+        0.02,
+        12m,
+        10m,
+        7,
+        14,
+        16
+    );
+    private static readonly ShopBook Book = MethodTests.Book with
+    {
+        Stitchers = [Bittern],
+        OutsidePrinters = [Quayside],
+    };
 
-    private static Placement Front(string id, double w, double h, double coverage, string? on = null) => MethodTests.Front(w, h) with { Id = id, CoveragePercent = coverage, OnTopOf = on };
+    private static Placement Front(string id, double w, double h, double coverage, string? on = null) =>
+        MethodTests.Front(w, h) with
+        {
+            Id = id,
+            CoveragePercent = coverage,
+            OnTopOf = on,
+        };
 
     private static AskInHand Ask(Placement under, Placement upper) => MethodTests.Ask(30, under, upper);
 
     private static Mixed Mix(string key) => Mixed.Find(key)!;
 
     // vinyl beneath has an edge: it shows unless it is painted whole and the film stays within it; a soft screen print has none
-    public static TheoryData<string, double, double, double, bool> Edges => new()
-    {
-        { "htv@u+dtf-bought@t", 6, 3, 100, false },
-        { "htv@u+dtf-bought@t", 9, 4, 100, false },
-        { "htv@u+dtf-bought@t", 6, 3, 60, true },
-        { "htv@u+dtf-bought@t", 9.5, 4, 100, true },
-        { "htv@u+dtf-bought@t", 6, 4.5, 100, true },
-        { "screen-out@u+dtf-bought@t", 10, 5, 60, false },
-    };
+    public static TheoryData<string, double, double, double, bool> Edges =>
+        new()
+        {
+            { "htv@u+dtf-bought@t", 6, 3, 100, false },
+            { "htv@u+dtf-bought@t", 9, 4, 100, false },
+            { "htv@u+dtf-bought@t", 6, 3, 60, true },
+            { "htv@u+dtf-bought@t", 9.5, 4, 100, true },
+            { "htv@u+dtf-bought@t", 6, 4.5, 100, true },
+            { "screen-out@u+dtf-bought@t", 10, 5, 60, false },
+        };
 
     [Theory]
     [MemberData(nameof(Edges))]
-    public void The_layer_beneath_is_knocked_out_where_its_edge_would_show(string key, double w, double h, double coverage, bool shows)
+    public void The_layer_beneath_is_knocked_out_where_its_edge_would_show(
+        string key,
+        double w,
+        double h,
+        double coverage,
+        bool shows
+    )
     {
         var answer = Mix(key).Answer(Ask(Front("u", 9, 4, coverage), Front("t", w, h, 50, "u")), Book);
         Assert.Equal(2, answer.Decorations.Count);
-        Assert.Equal(shows, answer.Verdict.Reasons.Any(r => r.Code == "knock-out" && r.Kind == VerdictKind.WithCare && r.WouldWork.StartsWith("knock the shape on top out", StringComparison.Ordinal)));
+        Assert.Equal(
+            shows,
+            answer.Verdict.Reasons.Any(r =>
+                r.Code == "knock-out"
+                && r.Kind == VerdictKind.WithCare
+                && r.WouldWork.StartsWith("knock the shape on top out", StringComparison.Ordinal)
+            )
+        );
     }
 
     // one way for both: the same rule
@@ -48,22 +98,35 @@ public class LayerTests
     {
         var answer = new DtfBought().Answer(Ask(Front("u", 9, 4, 60), Front("t", 6, 3, 50, "u")), Book);
         Assert.Contains(answer.Verdict.Reasons, r => r.Code == "knock-out");
-        Assert.DoesNotContain(new DtfBought().Answer(Ask(Front("u", 9, 4, 60), Front("t", 6, 3, 50) with { Place = "back" }), Book).Verdict.Reasons, r => r.Code == "knock-out");
+        Assert.DoesNotContain(
+            new DtfBought()
+                .Answer(Ask(Front("u", 9, 4, 60), Front("t", 6, 3, 50) with { Place = "back" }), Book)
+                .Verdict.Reasons,
+            r => r.Code == "knock-out"
+        );
     }
 
-    public static TheoryData<string, string> Refused => new()
-    {
-        { "dtf-bought@u+dtg@t", "layer-holds" },
-        { "dtf-bought@u+embroidery@t", "layer-turn" },
-        { "htv@u+screen-out@t", "layer-turn" },
-        { "embroidery@u+dtf-bought@t", "layer-thread" },
-    };
+    public static TheoryData<string, string> Refused =>
+        new()
+        {
+            { "dtf-bought@u+dtg@t", "layer-holds" },
+            { "dtf-bought@u+embroidery@t", "layer-turn" },
+            { "htv@u+screen-out@t", "layer-turn" },
+            { "embroidery@u+dtf-bought@t", "layer-thread" },
+        };
 
     [Theory]
     [MemberData(nameof(Refused))]
     public void What_does_not_lie_on_the_other_says_why(string key, string code)
     {
-        var book = Book with { GarmentPrinters = [new("direct", "Direct", 40, 14, 16, 0.012, 0.18m, 0.03, 0.16m, 0.10, 0.02m, Bittern.Equipment, "")], Recipes = [.. Book.Recipes, MethodTests.FilmOnCotton with { Id = "d", ProductId = "direct" }] };
+        var book = Book with
+        {
+            GarmentPrinters =
+            [
+                new("direct", "Direct", 40, 14, 16, 0.012, 0.18m, 0.03, 0.16m, 0.10, 0.02m, Bittern.Equipment, ""),
+            ],
+            Recipes = [.. Book.Recipes, MethodTests.FilmOnCotton with { Id = "d", ProductId = "direct" }],
+        };
         var answer = Mix(key).Answer(Ask(Front("u", 9, 4, 60), Front("t", 6, 3, 50, "u")), book);
         Assert.Empty(answer.Decorations);
         var reason = answer.Verdict.Reasons.First(r => r.Kind == VerdictKind.No);
@@ -74,7 +137,9 @@ public class LayerTests
     [Fact]
     public void Stitches_go_through_a_print_that_came_before()
     {
-        var plans = Mix("screen-out@u+embroidery@t").Answer(Ask(Front("u", 9, 4, 60), Front("t", 6, 3, 50, "u")), Book).Decorations;
+        var plans = Mix("screen-out@u+embroidery@t")
+            .Answer(Ask(Front("u", 9, 4, 60), Front("t", 6, 3, 50, "u")), Book)
+            .Decorations;
         Assert.Equal(["screen-out", "embroidery"], plans.Select(d => d.MethodId));
         // nothing is laid on a platen again for it
         Assert.Equal("hoop", plans[1].Steps[0].Code);
@@ -87,11 +152,17 @@ public class LayerTests
     public void A_hotter_layer_on_top_presses_the_one_beneath_again(double hotter, bool said)
     {
         var vinyl = Book.Recipes.First(r => r.ProductId == Book.Vinyls[0].Id);
-        var film = Book.Recipes.First(r => r.ProductId == Book.Films[0].Id) with { TemperatureF = vinyl.TemperatureF + hotter };
+        var film = Book.Recipes.First(r => r.ProductId == Book.Films[0].Id) with
+        {
+            TemperatureF = vinyl.TemperatureF + hotter,
+        };
         var book = Book with { Recipes = [vinyl, film], Vinyls = [Book.Vinyls[0]] };
         var ask = Ask(Front("u", 9, 4, 100), Front("t", 6, 3, 50, "u"));
         ask = ask with { Style = ask.Style with { HeatCeilingF = 450 } };
-        Assert.Equal(said, Mix("htv@u+dtf-bought@t").Answer(ask, book).Verdict.Reasons.Any(r => r.Code == "pressed-again"));
+        Assert.Equal(
+            said,
+            Mix("htv@u+dtf-bought@t").Answer(ask, book).Verdict.Reasons.Any(r => r.Code == "pressed-again")
+        );
     }
 
     // it is laid on again and held to the print beneath: 7 for threading 10, and 8 more to place it
@@ -99,10 +170,19 @@ public class LayerTests
     public void What_lies_on_another_is_positioned_on_it()
     {
         var ask = Ask(Front("u", 9, 4, 100), Front("t", 6, 3, 50));
-        var beside = new DtfBought().Answer(ask with { Placements = [ask.Placements[0], ask.Placements[1] with { Place = "back" }] }, Book).Decorations[1].Steps;
-        var on = new DtfBought().Answer(ask with { Placements = [ask.Placements[0], ask.Placements[1] with { OnTopOf = "u" }] }, Book).Decorations[1].Steps;
+        var beside = new DtfBought()
+            .Answer(ask with { Placements = [ask.Placements[0], ask.Placements[1] with { Place = "back" }] }, Book)
+            .Decorations[1]
+            .Steps;
+        var on = new DtfBought()
+            .Answer(ask with { Placements = [ask.Placements[0], ask.Placements[1] with { OnTopOf = "u" }] }, Book)
+            .Decorations[1]
+            .Steps;
         Assert.Equal(("thread", 10.0, "reload", 7.0), (beside[0].Code, beside[0].Seconds, on[0].Code, on[0].Seconds));
-        Assert.Equal(beside.Single(s => s.Code == "position").Seconds + 8, on.Single(s => s.Code == "position").Seconds);
+        Assert.Equal(
+            beside.Single(s => s.Code == "position").Seconds + 8,
+            on.Single(s => s.Code == "position").Seconds
+        );
         Assert.Equal(beside.Count, on.Count);
     }
 
@@ -110,32 +190,52 @@ public class LayerTests
     [Fact]
     public void The_cheapest_order_is_one_that_layers_allow()
     {
-        static Attempt Of(string id, decimal cost, double failure, string? over = null) => new(id, id, Figure.Input("m", "M", cost, FigureUnit.Money, ""), failure, 0, 0, Over: over);
-        static IEnumerable<string> Order(params Attempt[] all) => Spoilage.CheapestOrder([.. all.Select(a => (a, a.Material.Value))]).Select(a => a.Id);
-        Assert.Equal(["top", "sleeve", "front"], Order(Of("front", 4, 0.01), Of("top", 1, 0.10), Of("sleeve", 1, 0.05)));
-        Assert.Equal(["sleeve", "front", "top"], Order(Of("front", 4, 0.01), Of("top", 1, 0.10, "front"), Of("sleeve", 1, 0.05)));
+        static Attempt Of(string id, decimal cost, double failure, string? over = null) =>
+            new(id, id, Figure.Input("m", "M", cost, FigureUnit.Money, ""), failure, 0, 0, Over: over);
+        static IEnumerable<string> Order(params Attempt[] all) =>
+            Spoilage.CheapestOrder([.. all.Select(a => (a, a.Material.Value))]).Select(a => a.Id);
+        Assert.Equal(
+            ["top", "sleeve", "front"],
+            Order(Of("front", 4, 0.01), Of("top", 1, 0.10), Of("sleeve", 1, 0.05))
+        );
+        Assert.Equal(
+            ["sleeve", "front", "top"],
+            Order(Of("front", 4, 0.01), Of("top", 1, 0.10, "front"), Of("sleeve", 1, 0.05))
+        );
         // a dear front is worth pressing early once what lies on it is the risk
-        Assert.Equal(["front", "top", "sleeve"], Order(Of("front", 1, 0.01), Of("top", 1, 0.30, "front"), Of("sleeve", 1, 0.05)));
+        Assert.Equal(
+            ["front", "top", "sleeve"],
+            Order(Of("front", 1, 0.01), Of("top", 1, 0.30, "front"), Of("sleeve", 1, 0.05))
+        );
     }
 
     [Fact]
     public void Each_place_takes_one_print_on_the_cloth_and_layers_on_it()
     {
         var under = Front("u", 9, 4, 60);
-        string Code(params Placement[] all) => string.Join(' ', PlacementRules.Sharing(all, "placements").Select(p => $"{p.Code}@{p.Where}"));
+        string Code(params Placement[] all) =>
+            string.Join(' ', PlacementRules.Sharing(all, "placements").Select(p => $"{p.Code}@{p.Where}"));
         Assert.Equal("", Code(under, Front("t", 6, 3, 50, "u"), Front("t2", 2, 1, 50, "t")));
         Assert.Equal("twice@placements", Code(under, Front("t", 6, 3, 50)));
         Assert.Equal("layer@placements[0].onTopOf", Code(Front("t", 6, 3, 50, "u"), under));
         Assert.Equal("layer@placements[1].onTopOf", Code(under, Front("t", 6, 3, 50, "u") with { Place = "back" }));
         Assert.Equal("layer@placements[0].onTopOf", Code(Front("t", 6, 3, 50, "t")));
-        Assert.Equal("layer@placements[1].onTopOf", Code(under with { Place = "neck-label" }, Front("t", 1, 1, 50, "u") with { Place = "neck-label" }));
+        Assert.Equal(
+            "layer@placements[1].onTopOf",
+            Code(under with { Place = "neck-label" }, Front("t", 1, 1, 50, "u") with { Place = "neck-label" })
+        );
     }
 
     // a front of 9 × 4 hangs 3 below the seam of M; what lies on it, 6 × 3, half an inch lower
     [Fact]
     public void It_lies_in_the_middle_of_the_print_beneath()
     {
-        var drawn = SizeDrawn.Of(new AskLine("1", "tee", null, [new("M", 3)], [Front("u", 9, 4, 60), Front("t", 6, 3, 50, "u")]), GarmentKind.Tee)[0].Prints;
+        var drawn = SizeDrawn
+            .Of(
+                new AskLine("1", "tee", null, [new("M", 3)], [Front("u", 9, 4, 60), Front("t", 6, 3, 50, "u")]),
+                GarmentKind.Tee
+            )[0]
+            .Prints;
         Assert.Equal(3, drawn[0].FromSeamIn);
         Assert.Equal(3.5, drawn[1].FromSeamIn, 9);
         Assert.Equal((drawn[0].Print.X + 1.5, drawn[0].Print.Y + 0.5), (drawn[1].Print.X, drawn[1].Print.Y));
@@ -146,7 +246,19 @@ public class LayerTests
     public void A_comparison_holds_layers_in_every_way()
     {
         var ask = Ask(Front("u", 9, 4, 100), Front("t", 6, 3, 50, "u"));
-        var found = Comparer.Compare(ask, null, null, null, Book, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Book.Numbers.Week), [.. Book.Presses, .. Book.Benches()], []));
+        var found = Comparer.Compare(
+            ask,
+            null,
+            null,
+            null,
+            Book,
+            new FloorPlan(
+                new DateTime(2026, 6, 1, 10, 0, 0),
+                new OpenHours(Book.Numbers.Week),
+                [.. Book.Presses, .. Book.Benches()],
+                []
+            )
+        );
         Assert.All(found.Bands, b => Assert.Equal(["u", "t"], b.Decorations.Select(d => d.Placement.Id)));
         Assert.All(found.Bands, b => Assert.True(b.Cost.Value > 0));
     }

@@ -13,23 +13,45 @@ public class LearnTests
     private const int Pieces = 10;
     private static readonly ShopNumbers Numbers = MethodTests.Book.Numbers;
 
-    private static readonly FloorPlan Floor = new(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Numbers.Week), MethodTests.Book.Presses, []);
+    private static readonly FloorPlan Floor = new(
+        new DateTime(2026, 6, 1, 10, 0, 0),
+        new OpenHours(Numbers.Week),
+        MethodTests.Book.Presses,
+        []
+    );
 
-    private static readonly Band Quoted = Comparer.Compare(MethodTests.Ask(Pieces), null, null, null, MethodTests.Book, Floor).Bands.Single(b => b.MethodId == "dtf-bought");
+    private static readonly Band Quoted = Comparer
+        .Compare(MethodTests.Ask(Pieces), null, null, null, MethodTests.Book, Floor)
+        .Bands.Single(b => b.MethodId == "dtf-bought");
 
-    private static readonly double Planned = Comparer.PressingSeconds(MethodTests.Ask(Pieces), Quoted.Decorations, MethodTests.Book);
+    private static readonly double Planned = Comparer.PressingSeconds(
+        MethodTests.Ask(Pieces),
+        Quoted.Decorations,
+        MethodTests.Book
+    );
 
     // film without its freight
-    private static readonly decimal OneMore = Quoted.Decorations[0].Material.Parts.Where(p => p.Code != "freight-share").Sum(p => p.Value);
+    private static readonly decimal OneMore = Quoted
+        .Decorations[0]
+        .Material.Parts.Where(p => p.Code != "freight-share")
+        .Sum(p => p.Value);
 
-    private static RunEvent Said(int piece, RunVerdict verdict, double seconds, int attempt = 1, string? reason = null, string? takesBack = null) =>
-        new($"e{piece}-{attempt}-{verdict}", "d", piece, attempt, 1, "M", verdict, reason, takesBack, seconds);
+    private static RunEvent Said(
+        int piece,
+        RunVerdict verdict,
+        double seconds,
+        int attempt = 1,
+        string? reason = null,
+        string? takesBack = null
+    ) => new($"e{piece}-{attempt}-{verdict}", "d", piece, attempt, 1, "M", verdict, reason, takesBack, seconds);
 
     private static Held Of(params RunEvent[] events) => QuotedAgainstReal.Of(Quoted, Pieces, events, Numbers, Planned);
 
-    private static decimal Stratum(Held held, string code) => held.RecordedAnHour.Parts.Single(p => p.Code == "recorded-cost").Parts.Single(p => p.Code == code).Value;
+    private static decimal Stratum(Held held, string code) =>
+        held.RecordedAnHour.Parts.Single(p => p.Code == "recorded-cost").Parts.Single(p => p.Code == code).Value;
 
-    private static RunEvent[] AllGood(double seconds) => [.. Enumerable.Range(1, Pieces).Select(i => Said(i, RunVerdict.Good, seconds))];
+    private static RunEvent[] AllGood(double seconds) =>
+        [.. Enumerable.Range(1, Pieces).Select(i => Said(i, RunVerdict.Good, seconds))];
 
     [Fact]
     public void Slower_pieces_cost_labour_and_rent_and_nothing_else()
@@ -38,7 +60,9 @@ public class LearnTests
         // 36 s more a piece are a hundredth of an hour: 0.18 of wage and 0.072 of overhead
         Assert.Equal(0.18m, Math.Round(Stratum(slower, "labour") - Stratum(asPlanned, "labour"), 9));
         Assert.Equal(0.072m, Math.Round(Stratum(slower, "press") - Stratum(asPlanned, "press"), 9));
-        Assert.All(new[] { "blank", "decoration", "consumables", "spoilage", "packing" }, c => Assert.Equal(Stratum(asPlanned, c), Stratum(slower, c)));
+        Assert.All(new[] { "blank", "decoration", "consumables", "spoilage", "packing" }, c =>
+            Assert.Equal(Stratum(asPlanned, c), Stratum(slower, c))
+        );
         Assert.Equal(6.0, slower.Minutes[0].RecordedMinutes - asPlanned.Minutes[0].RecordedMinutes, 1e-9);
         Assert.False(slower.Minutes[1].Recorded);
         Assert.True(slower.RecordedAnHour.Value < asPlanned.RecordedAnHour.Value);
@@ -47,7 +71,9 @@ public class LearnTests
     [Fact]
     public void Nothing_spoiled_and_bought_exactly_it_comes_to_the_quote_to_the_cent()
     {
-        var exact = Comparer.Compare(MethodTests.Ask(Pieces), null, null, null, MethodTests.Book with { SpoilageFactor = 0 }, Floor).Bands.Single(b => b.MethodId == "dtf-bought");
+        var exact = Comparer
+            .Compare(MethodTests.Ask(Pieces), null, null, null, MethodTests.Book with { SpoilageFactor = 0 }, Floor)
+            .Bands.Single(b => b.MethodId == "dtf-bought");
         var held = QuotedAgainstReal.Of(exact, Pieces, AllGood(Planned), Numbers, Planned);
         Assert.Equal(0, held.Strata.Single(s => s.Code == "spoilage").Planned);
         Assert.Equal(held.PlannedCost, held.RecordedCost);
@@ -64,14 +90,20 @@ public class LearnTests
         Assert.Empty(held.Spoiled);
         Assert.Equal(Pieces, held.Pressed);
         Assert.Equal((Quoted.Decorations[0].Bought - Pieces) * OneMore, held.LeftOver!.Value);
-        Assert.All(new[] { "blank", "decoration", "consumables", "labour", "packing" }, c => Assert.Equal(Quoted.Cost.Parts.Single(p => p.Code == c).Value, Stratum(held, c), 9));
+        Assert.All(new[] { "blank", "decoration", "consumables", "labour", "packing" }, c =>
+            Assert.Equal(Quoted.Cost.Parts.Single(p => p.Code == c).Value, Stratum(held, c), 9)
+        );
     }
 
     [Fact]
     public void A_spoiled_piece_costs_its_blank_its_sundries_its_print_the_press_and_its_hands()
     {
         var clean = Of(AllGood(Planned));
-        var held = Of([Said(3, RunVerdict.Spoiled, Planned, 1, "crooked"), .. AllGood(Planned).Where(e => e.PieceNo != 3), Said(3, RunVerdict.Good, Planned, 2)]);
+        var held = Of([
+            Said(3, RunVerdict.Spoiled, Planned, 1, "crooked"),
+            .. AllGood(Planned).Where(e => e.PieceNo != 3),
+            Said(3, RunVerdict.Good, Planned, 2),
+        ]);
         decimal Quote(string code) => Quoted.Cost.Parts.Single(p => p.Code == code).Value;
         var press = Quoted.Cost.Parts.Single(p => p.Code == "press").Parts.Single(p => p.Code == "held").Value;
         var hands = Money.Times(Planned / 3600, Numbers.Wage + Numbers.OverheadPerHour);
@@ -92,18 +124,36 @@ public class LearnTests
         var book = FurtherMethodTests.Book with { SpoilageFactor = 0 };
         var sent = Comparer.Compare(ask, null, null, null, book, Floor).Bands.Single(b => b.MethodId == "screen-out");
         var planned = Comparer.PressingSeconds(ask, sent.Decorations, book);
-        Held Of(params RunEvent[] first) => QuotedAgainstReal.Of(sent, 50, [.. first, .. Enumerable.Range(1, 50).Select(i => Said(i, RunVerdict.Good, planned, 2))], Numbers, planned);
+        Held Of(params RunEvent[] first) =>
+            QuotedAgainstReal.Of(
+                sent,
+                50,
+                [.. first, .. Enumerable.Range(1, 50).Select(i => Said(i, RunVerdict.Good, planned, 2))],
+                Numbers,
+                planned
+            );
         // 51 were printed on 51 blanks
         Assert.Equal((51, Of().PlannedCost), (sent.Decorations[0].BlanksSent, Of().RecordedCost));
         Assert.Null(Of().LeftOver);
         // the one to spare made good the one that came back crooked
-        Assert.Equal(0, Of(Said(1, RunVerdict.Spoiled, 0)).Earned.Parts.Single(p => p.Code == "recorded-cost").Parts.Single(p => p.Code == "spoilage").Parts.Single(p => p.Code == "beyond-front").Value);
+        Assert.Equal(
+            0,
+            Of(Said(1, RunVerdict.Spoiled, 0))
+                .Earned.Parts.Single(p => p.Code == "recorded-cost")
+                .Parts.Single(p => p.Code == "spoilage")
+                .Parts.Single(p => p.Code == "beyond-front")
+                .Value
+        );
     }
 
     [Fact]
     public void A_verdict_taken_back_is_neither_time_nor_spoilage()
     {
-        var held = Of([Said(3, RunVerdict.Spoiled, Planned, 1, "lint"), Said(3, RunVerdict.TakenBack, 0, 1, null, "e3-1-Spoiled"), .. AllGood(Planned)]);
+        var held = Of([
+            Said(3, RunVerdict.Spoiled, Planned, 1, "lint"),
+            Said(3, RunVerdict.TakenBack, 0, 1, null, "e3-1-Spoiled"),
+            .. AllGood(Planned),
+        ]);
         Assert.Equal(Of(AllGood(Planned)).RecordedAnHour.Value, held.RecordedAnHour.Value);
         Assert.Empty(held.Spoiled);
     }

@@ -23,10 +23,16 @@ public class MachineHoursTests
         Assert.Equal(Now.AddHours(82), Empty("skua").With([new(Skua, 82 * 60, false)], Now).ReadyAt);
         Assert.Equal("Skua, 82 h of work", Empty().With([new(Skua, 82 * 60, false)], Now).Cause);
         // nothing to do is nothing to wait for
-        Assert.Equal((Now, ""), (Empty().With([], Now.AddDays(3)).ReadyAt, Empty().With([new(Skua, 0, true)], Now.AddDays(3)).Cause));
+        Assert.Equal(
+            (Now, ""),
+            (Empty().With([], Now.AddDays(3)).ReadyAt, Empty().With([new(Skua, 0, true)], Now.AddDays(3)).Cause)
+        );
         // longer than any calendar, and a queue of a thousand such
         Assert.True(Empty().With([new(Skua, 1e12, false)], Now).ReadyAt > Now.AddYears(1));
-        Assert.True(Empty().With([.. Enumerable.Repeat(new MachineWork(Skua, 1e12, false), 1000)], Now).ReadyAt < Now.AddYears(30));
+        Assert.True(
+            Empty().With([.. Enumerable.Repeat(new MachineWork(Skua, 1e12, false), 1000)], Now).ReadyAt
+                < Now.AddYears(30)
+        );
     }
 
     [Fact]
@@ -36,19 +42,30 @@ public class MachineHoursTests
         Assert.Equal(Now.AddHours(3), first);
         Assert.Equal(Now.AddHours(5), queue.With([new(Skua, 120, false)], Now).ReadyAt);
         Assert.Equal(Now.AddHours(2), queue.With([new(Knife, 120, false)], Now).ReadyAt);
-        Assert.Equal(Now.AddHours(6), queue.With([new(Skua, 120, false), new(Skua, 60, false), new(Knife, 60, false)], Now).ReadyAt);
+        Assert.Equal(
+            Now.AddHours(6),
+            queue.With([new(Skua, 120, false), new(Skua, 60, false), new(Knife, 60, false)], Now).ReadyAt
+        );
         // what is printed on the cloth begins when that is here
-        Assert.Equal(new DateTime(2026, 6, 3, 14, 0, 0), queue.With([new(Skua, 120, true)], new(2026, 6, 3, 12, 0, 0)).ReadyAt);
+        Assert.Equal(
+            new DateTime(2026, 6, 3, 14, 0, 0),
+            queue.With([new(Skua, 120, true)], new(2026, 6, 3, 12, 0, 0)).ReadyAt
+        );
     }
 
     // 288 backs of 10 × 14 in at 11 in² a minute are 61 hours of printing: eight working days, and not under three
     [Fact]
     public void A_promise_waits_for_the_printer_and_says_so()
     {
-        var book = MethodTests.Book with { FilmPrinters = [CureTests.Skua], Recipes = [.. MethodTests.Book.Recipes, MethodTests.FilmOnCotton with { Id = "own", ProductId = "skua" }] };
+        var book = MethodTests.Book with
+        {
+            FilmPrinters = [CureTests.Skua],
+            Recipes = [.. MethodTests.Book.Recipes, MethodTests.FilmOnCotton with { Id = "own", ProductId = "skua" }],
+        };
         var ask = MethodTests.Ask(288, MethodTests.Front(10, 14, 8) with { Place = "back", Gradient = true });
         FloorPlan floor = new(Now, Hours, [.. book.Presses, .. book.Benches()], []);
-        Band Film(FloorPlan at) => Comparer.Compare(ask, null, null, null, book, at, curve: false).Bands.Single(b => b.MethodId == "dtf-made");
+        Band Film(FloorPlan at) =>
+            Comparer.Compare(ask, null, null, null, book, at, curve: false).Bands.Single(b => b.MethodId == "dtf-made");
         var alone = Film(floor);
         var work = Assert.Single(alone.Decorations).MachineWork(288)!;
         Assert.InRange(work.Minutes / 60, 61, 70);
@@ -57,7 +74,10 @@ public class MachineHoursTests
         // behind another order of the same machine it is later by that much; day and night it is sooner
         var behind = Film(floor with { Machines = floor.Machines.With([work], Now).Then });
         Assert.True(behind.Promise!.At > alone.Promise.At.AddDays(8));
-        Assert.True(Film(floor with { Machines = MachineHours.Empty(Hours, Now, [work.Machine.Id]) }).Promise!.At < alone.Promise.At.AddDays(-3));
+        Assert.True(
+            Film(floor with { Machines = MachineHours.Empty(Hours, Now, [work.Machine.Id]) }).Promise!.At
+                < alone.Promise.At.AddDays(-3)
+        );
     }
 
     // promised for Thursday 14:00 to a yes on Monday 1 June; closed on Saturdays and Sundays
@@ -69,7 +89,10 @@ public class MachineHoursTests
     [InlineData("2026-06-08", "2026-06-11 14:00")]
     [InlineData("2026-05-20", "2026-06-04 14:00")]
     public void A_later_yes_moves_the_promise_by_as_many_working_days(string yes, string promised) =>
-        Assert.Equal(DateTime.Parse(promised, null), Hours.Moved(new(2026, 6, 4, 14, 0, 0), new(2026, 6, 1), DateOnly.Parse(yes, null)));
+        Assert.Equal(
+            DateTime.Parse(promised, null),
+            Hours.Moved(new(2026, 6, 4, 14, 0, 0), new(2026, 6, 1), DateOnly.Parse(yes, null))
+        );
 
     [Fact]
     public void Late_is_also_what_comes_after_the_promise()
@@ -78,7 +101,11 @@ public class MachineHoursTests
         FloorPlan floor = new(Now, Hours, MethodTests.Book.Presses, []);
         Assert.Equal(0, PressPlanner.Plan([work], floor)[0].LateMinutes);
         var ready = PressPlanner.Plan([work], floor)[0].ReadyAt;
-        Assert.Equal(30, PressPlanner.Plan([work with { PromisedAt = ready.AddMinutes(-30) }], floor)[0].LateMinutes, 6);
+        Assert.Equal(
+            30,
+            PressPlanner.Plan([work with { PromisedAt = ready.AddMinutes(-30) }], floor)[0].LateMinutes,
+            6
+        );
         Assert.Equal(0, PressPlanner.Plan([work with { PromisedAt = ready }], floor)[0].LateMinutes);
     }
 }

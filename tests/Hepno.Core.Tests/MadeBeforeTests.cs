@@ -9,23 +9,79 @@ namespace Hepno.Core.Tests;
 /// <summary>A design that comes again: screens a printer keeps, a stitch file that serves; and printers with blanks of their own.</summary>
 public class MadeBeforeTests
 {
-    private static readonly OutsidePrinter Quayside = new("quayside", "Quayside", 28m, [new(1, [new(24, 2.30m)]), new(3, [new(24, 3.40m)])], 24, 0.02, 12m, 10m, 7, 14, 16, 9m);
-    private static readonly StitchMachine Bittern = new("bittern", "Bittern", 700, 1, 6, 12, 8, true, 0.20m, 0.12m, 24m, new(0, 0, 1, 1, 0, 0, 0), "");
-    private static readonly ShopBook Book = MethodTests.Book with { OutsidePrinters = [Quayside], Stitchers = [Bittern] };
+    private static readonly OutsidePrinter Quayside = new(
+        "quayside",
+        "Quayside",
+        28m,
+        [new(1, [new(24, 2.30m)]), new(3, [new(24, 3.40m)])],
+        24,
+        0.02,
+        12m,
+        10m,
+        7,
+        14,
+        16,
+        9m
+    );
+    private static readonly StitchMachine Bittern = new(
+        "bittern",
+        "Bittern",
+        700,
+        1,
+        6,
+        12,
+        8,
+        true,
+        0.20m,
+        0.12m,
+        24m,
+        new(0, 0, 1, 1, 0, 0, 0),
+        ""
+    );
+    private static readonly ShopBook Book = MethodTests.Book with
+    {
+        OutsidePrinters = [Quayside],
+        Stitchers = [Bittern],
+    };
     private static readonly DateOnly By = new(2026, 6, 1);
     private static readonly MadeBefore Screened = new("crest", "quayside", 9, 8, 3, new(2025, 11, 1));
 
-    private static AskInHand Ask(MadeBefore? made, double w = 9, double h = 8, string? design = "crest", bool dark = true) => MethodTests.Ask(50, MethodTests.Front(w, h, 2) with { DesignId = design }) with
-    {
-        Colourway = dark ? new("black", "Black", "#22252b", ColourClass.Dark) : new("white", "White", "#ffffff", ColourClass.White),
-        BuyBy = By,
-        Made = made is null ? [] : [made],
-    };
+    private static AskInHand Ask(
+        MadeBefore? made,
+        double w = 9,
+        double h = 8,
+        string? design = "crest",
+        bool dark = true
+    ) =>
+        MethodTests.Ask(50, MethodTests.Front(w, h, 2) with { DesignId = design }) with
+        {
+            Colourway = dark
+                ? new("black", "Black", "#22252b", ColourClass.Dark)
+                : new("white", "White", "#ffffff", ColourClass.White),
+            BuyBy = By,
+            Made = made is null ? [] : [made],
+        };
 
-    private static DecorationPlan Plan(IDecorationMethod method, AskInHand ask, ShopBook? book = null) => method.Answer(ask, book ?? Book).Decorations[0];
+    private static DecorationPlan Plan(IDecorationMethod method, AskInHand ask, ShopBook? book = null) =>
+        method.Answer(ask, book ?? Book).Decorations[0];
 
     // on black 2 colours and a base are 3 screens: 3 × 9 kept, 3 × 28 new, or 2 × 9 and a new base of 28 where it was on white before
-    public static TheoryData<string, decimal> SetUps => new() { { "kept", 27 }, { "none", 84 }, { "was-white", 46 }, { "now-white", 18 }, { "other-design", 84 }, { "other-size", 84 }, { "other-printer", 84 }, { "too-old", 84 }, { "last-day", 27 }, { "no-artwork", 84 }, { "no-repeat-price", 84 }, { "keeps-none", 84 } };
+    public static TheoryData<string, decimal> SetUps =>
+        new()
+        {
+            { "kept", 27 },
+            { "none", 84 },
+            { "was-white", 46 },
+            { "now-white", 18 },
+            { "other-design", 84 },
+            { "other-size", 84 },
+            { "other-printer", 84 },
+            { "too-old", 84 },
+            { "last-day", 27 },
+            { "no-artwork", 84 },
+            { "no-repeat-price", 84 },
+            { "keeps-none", 84 },
+        };
 
     [Theory]
     [MemberData(nameof(SetUps))]
@@ -48,7 +104,12 @@ public class MadeBeforeTests
         };
         var plan = Plan(new ScreenOut(), ask, Book with { OutsidePrinters = [printer] });
         Assert.Equal(setUp, plan.SetUp!.Value);
-        Assert.Equal(setUp, plan.SetUp.Parts.Count == 2 && plan.SetUp.Parts[0].Code == "screens" ? plan.SetUp.Parts[0].Value * plan.SetUp.Parts[1].Value : plan.SetUp.Parts.Sum(p => p.Value));
+        Assert.Equal(
+            setUp,
+            plan.SetUp.Parts.Count == 2 && plan.SetUp.Parts[0].Code == "screens"
+                ? plan.SetUp.Parts[0].Value * plan.SetUp.Parts[1].Value
+                : plan.SetUp.Parts.Sum(p => p.Value)
+        );
         Assert.Equal((51 * plan.Material.Parts[0].Value) + setUp, plan.Purchases[0].Cost.Value);
     }
 
@@ -56,7 +117,10 @@ public class MadeBeforeTests
     public void What_is_kept_is_said()
     {
         Assert.Equal("Quayside prints it, 3 screens, kept there", new ScreenOut().Answer(Ask(Screened), Book).Made);
-        Assert.Equal("Quayside prints it, 3 screens, 2 kept there", new ScreenOut().Answer(Ask(Screened with { Screens = 2 }), Book).Made);
+        Assert.Equal(
+            "Quayside prints it, 3 screens, 2 kept there",
+            new ScreenOut().Answer(Ask(Screened with { Screens = 2 }), Book).Made
+        );
     }
 
     // a tenth larger or smaller is the same file
@@ -82,11 +146,38 @@ public class MadeBeforeTests
         var plan = answer.Decorations[0];
         Assert.Equal(3.40m + 3.35m + (10m / 50), plan.Material.Value);
         Assert.Equal((51 * 3.40m) + 84m + (50 * 3.35m), plan.Purchases[0].Cost.Value);
-        Assert.Equal((7, true, 0, "their-blank"), (plan.Purchases[0].LeadDays, plan.BringsBlank, plan.Preparation.Count, Assert.Single(answer.Verdict.Reasons).Code));
+        Assert.Equal(
+            (7, true, 0, "their-blank"),
+            (
+                plan.Purchases[0].LeadDays,
+                plan.BringsBlank,
+                plan.Preparation.Count,
+                Assert.Single(answer.Verdict.Reasons).Code
+            )
+        );
         Assert.Equal(0, LineCost.Of(ask, answer.Decorations, book).Cost.Parts.Single(p => p.Code == "blank").Value);
-        Assert.Contains(new ScreenOut().Answer(ask with { Theirs = true }, book).Verdict.Reasons, r => r.Code == "theirs-out");
-        Assert.Contains(new ScreenOut().Answer(ask, book with { OutsidePrinters = [own with { Blanks = [new(GarmentKind.Tote, 2m)] }] }).Verdict.Reasons, r => r.Code == "not-listed");
-        Assert.Equal(["blanks", "blanks", "repeatPerScreen", "keepsMonths"], (own with { Blanks = [new(GarmentKind.Tee, 0), new(GarmentKind.Tee, 2)], RepeatPerScreen = -1, KeepsMonths = 400 }).Problems().Select(p => p.Where));
+        Assert.Contains(new ScreenOut().Answer(ask with { Theirs = true }, book).Verdict.Reasons, r =>
+            r.Code == "theirs-out"
+        );
+        Assert.Contains(
+            new ScreenOut()
+                .Answer(ask, book with { OutsidePrinters = [own with { Blanks = [new(GarmentKind.Tote, 2m)] }] })
+                .Verdict.Reasons,
+            r => r.Code == "not-listed"
+        );
+        Assert.Equal(
+            ["blanks", "blanks", "repeatPerScreen", "keepsMonths"],
+            (
+                own with
+                {
+                    Blanks = [new(GarmentKind.Tee, 0), new(GarmentKind.Tee, 2)],
+                    RepeatPerScreen = -1,
+                    KeepsMonths = 400,
+                }
+            )
+                .Problems()
+                .Select(p => p.Where)
+        );
     }
 
     // both with care, on a coated blank: the one with its own blanks is the cheaper only while ours costs more than theirs
@@ -96,15 +187,42 @@ public class MadeBeforeTests
     public void Ways_that_bring_their_blank_are_held_against_the_line_s_own(double unit, string won)
     {
         var ask = Ask(null);
-        ask = ask with { Style = ask.Style with { UnitPrice = (decimal)unit, Cloth = new(null, Migration.None, [Feature.Coated]) } };
+        ask = ask with
+        {
+            Style = ask.Style with { UnitPrice = (decimal)unit, Cloth = new(null, Migration.None, [Feature.Coated]) },
+        };
         var stoneway = Quayside with { Id = "stoneway", Supplier = "Stoneway", Blanks = [new(GarmentKind.Tee, 3.35m)] };
-        Assert.StartsWith(won, new ScreenOut().Answer(ask, Book with { OutsidePrinters = [Quayside, stoneway] }).Made, StringComparison.Ordinal);
+        Assert.StartsWith(
+            won,
+            new ScreenOut().Answer(ask, Book with { OutsidePrinters = [Quayside, stoneway] }).Made,
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
     public void What_if_reaches_repeats_and_their_blanks()
     {
-        var dearer = new WhatIf(new Dictionary<WhatIfInput, double> { [WhatIfInput.SentOut] = 2 }).Of(Book with { OutsidePrinters = [Quayside with { Blanks = [new(GarmentKind.Tee, 3m)] }, Quayside with { RepeatPerScreen = null }] }).OutsidePrinters;
-        Assert.Equal((18m, 6m, null, null), (dearer[0].RepeatPerScreen, dearer[0].Blanks![0].Price, dearer[1].RepeatPerScreen, dearer[1].Blanks));
+        var dearer = new WhatIf(new Dictionary<WhatIfInput, double> { [WhatIfInput.SentOut] = 2 })
+            .Of(
+                Book with
+                {
+                    OutsidePrinters =
+                    [
+                        Quayside with
+                        {
+                            Blanks = [new(GarmentKind.Tee, 3m)],
+                        },
+                        Quayside with
+                        {
+                            RepeatPerScreen = null,
+                        },
+                    ],
+                }
+            )
+            .OutsidePrinters;
+        Assert.Equal(
+            (18m, 6m, null, null),
+            (dearer[0].RepeatPerScreen, dearer[0].Blanks![0].Price, dearer[1].RepeatPerScreen, dearer[1].Blanks)
+        );
     }
 }

@@ -20,22 +20,101 @@ public class MethodTests
     private static readonly Colourway Black = new("black", "Black", "#22252b", ColourClass.Dark);
     private static readonly Colourway White = new("white", "White", "#ffffff", ColourClass.White);
 
-    internal static readonly Recipe FilmOnCotton = new("r1", "film", "1", RecipeFabric.Cotton, 310, 15, 3, "medium", 5, Peel.Cold, 60, 8, "up", RecipeSource.Maker, Day, "");
+    internal static readonly Recipe FilmOnCotton = new(
+        "r1",
+        "film",
+        "1",
+        RecipeFabric.Cotton,
+        310,
+        15,
+        3,
+        "medium",
+        5,
+        Peel.Cold,
+        60,
+        8,
+        "up",
+        RecipeSource.Maker,
+        Day,
+        ""
+    );
 
-    private static readonly Recipe VinylOnCotton = FilmOnCotton with { Id = "r2", ProductId = "vinyl", DwellSeconds = 14, Peel = Peel.Warm, PeelAfterSeconds = 8, SecondPressSeconds = 4 };
+    private static readonly Recipe VinylOnCotton = FilmOnCotton with
+    {
+        Id = "r2",
+        ProductId = "vinyl",
+        DwellSeconds = 14,
+        Peel = Peel.Warm,
+        PeelAfterSeconds = 8,
+        SecondPressSeconds = 4,
+    };
 
-    internal static readonly Press Gannet = new("g", "Gannet", "swing-away", 16, 20, 15, 20, 5, -5, new EquipmentHour(1450, 250, 5, 600, 1.8, 0.35, 0.12m), "");
+    internal static readonly Press Gannet = new(
+        "g",
+        "Gannet",
+        "swing-away",
+        16,
+        20,
+        15,
+        20,
+        5,
+        -5,
+        new EquipmentHour(1450, 250, 5, 600, 1.8, 0.35, 0.12m),
+        ""
+    );
 
-    internal static readonly ShopBook Book = new(ShopNumbers.Default, [Tee(100)],
-        [new TransferPriceList("film", "Ferrow", "Film", [new("4 × 4", 4, 4, [new(1, 1m), new(25, 0.80m)]), new("11 × 11", 11, 11, [new(1, 3m), new(25, 2.50m)])], 9m, 2)],
-        [new VinylFilm("vinyl", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2)], [Gannet], [FilmOnCotton, VinylOnCotton], [], [], [],
-        Cutters: [new Cutter("c", "Cutter", 24, 60, new EquipmentHour(0, 0, 1, 1, 0, 0, 0), "")]);
+    internal static readonly ShopBook Book = new(
+        ShopNumbers.Default,
+        [Tee(100)],
+        [
+            new TransferPriceList(
+                "film",
+                "Ferrow",
+                "Film",
+                [
+                    new("4 × 4", 4, 4, [new(1, 1m), new(25, 0.80m)]),
+                    new("11 × 11", 11, 11, [new(1, 3m), new(25, 2.50m)]),
+                ],
+                9m,
+                2
+            ),
+        ],
+        [new VinylFilm("vinyl", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2)],
+        [Gannet],
+        [FilmOnCotton, VinylOnCotton],
+        [],
+        [],
+        [],
+        Cutters: [new Cutter("c", "Cutter", 24, 60, new EquipmentHour(0, 0, 1, 1, 0, 0, 0), "")]
+    );
 
-    internal static Style Tee(double cotton, double ceiling = 380) => new("tee", "Tee", "Mill", GarmentKind.Tee, cotton >= 100 ? [new(Fibre.Cotton, 100)] : [new(Fibre.Cotton, cotton), new(Fibre.Polyester, 100 - cotton)], 180, ceiling, 4m, 12m, 1, [Black, White], [new("M", 0), new("2XL", 2m)], false);
+    internal static Style Tee(double cotton, double ceiling = 380) =>
+        new(
+            "tee",
+            "Tee",
+            "Mill",
+            GarmentKind.Tee,
+            cotton >= 100 ? [new(Fibre.Cotton, 100)] : [new(Fibre.Cotton, cotton), new(Fibre.Polyester, 100 - cotton)],
+            180,
+            ceiling,
+            4m,
+            12m,
+            1,
+            [Black, White],
+            [new("M", 0), new("2XL", 2m)],
+            false
+        );
 
-    internal static Placement Front(double w = 9, double h = 4, int colours = 2, bool gradient = false, double line = 5) => new("front", "front", w, h, 50, colours, gradient, line);
+    internal static Placement Front(
+        double w = 9,
+        double h = 4,
+        int colours = 2,
+        bool gradient = false,
+        double line = 5
+    ) => new("front", "front", w, h, 50, colours, gradient, line);
 
-    internal static AskInHand Ask(int pieces, params Placement[] placements) => new(Tee(100), Black, [new("M", pieces)], placements.Length == 0 ? [Front()] : placements);
+    internal static AskInHand Ask(int pieces, params Placement[] placements) =>
+        new(Tee(100), Black, [new("M", pieces)], placements.Length == 0 ? [Front()] : placements);
 
     private static Verdict Judge(IDecorationMethod method, AskInHand ask) => method.Answer(ask, Book).Verdict;
 
@@ -64,14 +143,18 @@ public class MethodTests
     public void Film_takes_what_vinyl_refuses_but_not_hairlines()
     {
         Assert.Equal(VerdictKind.WithCare, Judge(new DtfBought(), Ask(10, Front(gradient: true))).Kind);
-        Assert.Contains(Judge(new DtfBought(), Ask(10, Front(line: 0.6))).Reasons, r => r.Code == "thin-line" && r.WouldWork.Contains("15 in wide", StringComparison.Ordinal));
+        Assert.Contains(Judge(new DtfBought(), Ask(10, Front(line: 0.6))).Reasons, r =>
+            r.Code == "thin-line" && r.WouldWork.Contains("15 in wide", StringComparison.Ordinal)
+        );
         Assert.Contains(Judge(new DtfBought(), Ask(10, Front(w: 12, h: 12))).Reasons, r => r.Code == "size-class");
     }
 
     [Fact]
     public void Dark_polyester_is_with_care_and_an_unknown_pair_has_no_recipe()
     {
-        Assert.Contains(Judge(new DtfBought(), Ask(10) with { Style = Tee(60) }).Reasons, r => r.Code == "dye-migration");
+        Assert.Contains(Judge(new DtfBought(), Ask(10) with { Style = Tee(60) }).Reasons, r =>
+            r.Code == "dye-migration"
+        );
         Assert.Contains(Judge(new DtfBought(), Ask(10) with { Style = Tee(20) }).Reasons, r => r.Code == "no-recipe");
     }
 
@@ -89,7 +172,19 @@ public class MethodTests
         var cotton = Judge(new Sublimation(), Ask(10)).Reasons;
         Assert.Equal("fabric", cotton[0].Code);
         Assert.Contains(cotton, r => r.Code == "colour");
-        Assert.Equal("no-dye-printer", Judge(new Sublimation(), Ask(10) with { Style = Tee(0) with { Fabric = [new(Fibre.Polyester, 100)] }, Colourway = White }).Reasons[0].Code);
+        Assert.Equal(
+            "no-dye-printer",
+            Judge(
+                new Sublimation(),
+                Ask(10) with
+                {
+                    Style = Tee(0) with { Fabric = [new(Fibre.Polyester, 100)] },
+                    Colourway = White,
+                }
+            )
+                .Reasons[0]
+                .Code
+        );
     }
 
     [Theory]
@@ -98,14 +193,46 @@ public class MethodTests
     [InlineData("dtf-made", 0.03)]
     [InlineData("htv", 0.015)]
     [InlineData("sublimation", 0.025)]
-    public void What_is_assumed_to_spoil_is_more_on_nylon_and_stretch_and_gives_way_to_what_was_learned(string method, double assumed)
+    public void What_is_assumed_to_spoil_is_more_on_nylon_and_stretch_and_gives_way_to_what_was_learned(
+        string method,
+        double assumed
+    )
     {
         Assert.Equal(assumed, DecorationMethods.All.Single(m => m.Id == method).SpoilageAssumed);
-        var (plain, nylon) = (Ask(10), Ask(10) with { Style = Tee(90) with { Fabric = [new(Fibre.Cotton, 90), new(Fibre.Nylon, 10)] } });
+        var (plain, nylon) = (
+            Ask(10),
+            Ask(10) with
+            {
+                Style = Tee(90) with { Fabric = [new(Fibre.Cotton, 90), new(Fibre.Nylon, 10)] },
+            }
+        );
         Assert.Equal(assumed, SpoilageChance.Of(method, assumed, plain, Book));
         Assert.Equal(assumed + 0.01, SpoilageChance.Of(method, assumed, nylon, Book), 12);
-        Assert.Equal(assumed + 0.01, SpoilageChance.Of(method, assumed, plain with { Style = Tee(100) with { Cloth = new(null, Migration.ByCloth, [Feature.Stretch], "") } }, Book), 12);
-        Assert.Equal(0.08, SpoilageChance.Of(method, assumed, plain, Book with { Numbers = Book.Numbers with { Spoilage = [new(method, 0.08)] } }));
+        Assert.Equal(
+            assumed + 0.01,
+            SpoilageChance.Of(
+                method,
+                assumed,
+                plain with
+                {
+                    Style = Tee(100) with { Cloth = new(null, Migration.ByCloth, [Feature.Stretch], "") },
+                },
+                Book
+            ),
+            12
+        );
+        Assert.Equal(
+            0.08,
+            SpoilageChance.Of(
+                method,
+                assumed,
+                plain,
+                Book with
+                {
+                    Numbers = Book.Numbers with { Spoilage = [new(method, 0.08)] },
+                }
+            )
+        );
     }
 
     [Fact]
@@ -136,38 +263,52 @@ public class MethodTests
     {
         // the standards of the press floor's example: hot peel, no second press, no folding
         var recipe = FilmOnCotton with { Peel = Peel.Hot, PeelAfterSeconds = 0, SecondPressSeconds = 0 };
-        var hot = StepStandards.Default.Before(GarmentKind.Tee, 5).Concat(StepStandards.Default.Transfer(recipe, 0)).Append(StepStandards.Default.After[0]).ToList();
+        var hot = StepStandards
+            .Default.Before(GarmentKind.Tee, 5)
+            .Concat(StepStandards.Default.Transfer(recipe, 0))
+            .Append(StepStandards.Default.After[0])
+            .ToList();
         Assert.Equal(69, WorkSteps.Clock(hot));
         Assert.Equal(63, WorkSteps.PressHeld(hot));
-        var cold = StepStandards.Default.Before(GarmentKind.Tee, 5).Concat(StepStandards.Default.Transfer(recipe with { Peel = Peel.Cold, PeelAfterSeconds = 60 }, 0)).Append(StepStandards.Default.After[0]).ToList();
+        var cold = StepStandards
+            .Default.Before(GarmentKind.Tee, 5)
+            .Concat(StepStandards.Default.Transfer(recipe with { Peel = Peel.Cold, PeelAfterSeconds = 60 }, 0))
+            .Append(StepStandards.Default.After[0])
+            .ToList();
         Assert.Equal(125, WorkSteps.Clock(cold));
         Assert.Equal(59, WorkSteps.PressHeld(cold));
         Assert.Equal(69, WorkSteps.Attended(cold));
     }
 
     [Fact]
-    public void Every_tree_sums_to_its_root() => Gen.Select(Gen.Int[1, 300], Gen.Int[1, 4], Gen.Double[1, 10.5]).Sample((pieces, colours, width) =>
-    {
-        static void Check(Figure figure)
-        {
-            if (figure.How == "sum")
-            {
-                Assert.Equal((double)figure.Value, (double)figure.Parts.Sum(p => p.Value), 1e-9);
-            }
-            foreach (var part in figure.Parts)
-            {
-                Check(part);
-            }
-        }
-        var comparison = Compare(Ask(pieces, Front(width, 4, colours)));
-        foreach (var band in comparison.Bands)
-        {
-            Check(band.Cost);
-            Check(band.Hands);
-            Assert.Equal(band.CostShown, band.Strata.Sum(s => s.Shown));
-            Assert.True(band.CostLow <= band.Cost.Value && band.Outcome.Price * pieces >= Book.Numbers.MinimumCharge);
-        }
-    });
+    public void Every_tree_sums_to_its_root() =>
+        Gen.Select(Gen.Int[1, 300], Gen.Int[1, 4], Gen.Double[1, 10.5])
+            .Sample(
+                (pieces, colours, width) =>
+                {
+                    static void Check(Figure figure)
+                    {
+                        if (figure.How == "sum")
+                        {
+                            Assert.Equal((double)figure.Value, (double)figure.Parts.Sum(p => p.Value), 1e-9);
+                        }
+                        foreach (var part in figure.Parts)
+                        {
+                            Check(part);
+                        }
+                    }
+                    var comparison = Compare(Ask(pieces, Front(width, 4, colours)));
+                    foreach (var band in comparison.Bands)
+                    {
+                        Check(band.Cost);
+                        Check(band.Hands);
+                        Assert.Equal(band.CostShown, band.Strata.Sum(s => s.Shown));
+                        Assert.True(
+                            band.CostLow <= band.Cost.Value && band.Outcome.Price * pieces >= Book.Numbers.MinimumCharge
+                        );
+                    }
+                }
+            );
 
     [Fact]
     public void Every_figure_opens_to_an_input_with_a_source_or_names_one_beside_it()
@@ -199,13 +340,20 @@ public class MethodTests
     }
 
     [Fact]
-    public void A_dearer_wage_never_lowers_a_cost() => Gen.Select(Gen.Int[1, 200], Gen.Int[0, 40]).Sample((pieces, more) =>
-    {
-        var ask = Ask(pieces);
-        var decorations = new DtfBought().Answer(ask, Book).Decorations;
-        var dearer = Book with { Numbers = Book.Numbers with { Wage = Book.Numbers.Wage + more } };
-        Assert.True(LineCost.Of(ask, decorations, dearer).Cost.Value >= LineCost.Of(ask, decorations, Book).Cost.Value);
-    });
+    public void A_dearer_wage_never_lowers_a_cost() =>
+        Gen.Select(Gen.Int[1, 200], Gen.Int[0, 40])
+            .Sample(
+                (pieces, more) =>
+                {
+                    var ask = Ask(pieces);
+                    var decorations = new DtfBought().Answer(ask, Book).Decorations;
+                    var dearer = Book with { Numbers = Book.Numbers with { Wage = Book.Numbers.Wage + more } };
+                    Assert.True(
+                        LineCost.Of(ask, decorations, dearer).Cost.Value
+                            >= LineCost.Of(ask, decorations, Book).Cost.Value
+                    );
+                }
+            );
 
     [Fact]
     public void Bands_that_fit_stand_before_those_that_do_not()
@@ -224,10 +372,20 @@ public class MethodTests
 
     [Fact]
     public void Numbers_refuse_what_leaves_nothing_for_the_cost() =>
-        Assert.Contains((ShopNumbers.Default with { Retail = PricePolicy.Default with { MarginShare = 0.98m } }).Problems(), p => p.Code == "margin-and-fees" && p.Where == "retail.marginShare");
+        Assert.Contains(
+            (ShopNumbers.Default with { Retail = PricePolicy.Default with { MarginShare = 0.98m } }).Problems(),
+            p => p.Code == "margin-and-fees" && p.Where == "retail.marginShare"
+        );
 
     private static Comparison Compare(AskInHand ask, decimal? mark = null) =>
-        Comparer.Compare(ask, mark, null, null, Book, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Book.Numbers.Week), Book.Presses, []));
+        Comparer.Compare(
+            ask,
+            mark,
+            null,
+            null,
+            Book,
+            new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Book.Numbers.Week), Book.Presses, [])
+        );
 
     [Theory]
     [InlineData(VinylFinish.Plain, "plain")] // the cheap glitter is passed over
@@ -238,13 +396,44 @@ public class MethodTests
         var vinyl = Book.Vinyls[0];
         var book = Book with
         {
-            Vinyls = [vinyl with { Id = "plain", Product = "plain", PricePerFoot = 3.10m }, vinyl with { Id = "glitter", Product = "glitter", PricePerFoot = 0.50m, Finish = VinylFinish.Glitter }],
-            Recipes = [.. Book.Recipes, VinylOnCotton with { Id = "rp", ProductId = "plain" }, VinylOnCotton with { Id = "rg", ProductId = "glitter" }]
+            Vinyls =
+            [
+                vinyl with
+                {
+                    Id = "plain",
+                    Product = "plain",
+                    PricePerFoot = 3.10m,
+                },
+                vinyl with
+                {
+                    Id = "glitter",
+                    Product = "glitter",
+                    PricePerFoot = 0.50m,
+                    Finish = VinylFinish.Glitter,
+                },
+            ],
+            Recipes =
+            [
+                .. Book.Recipes,
+                VinylOnCotton with
+                {
+                    Id = "rp",
+                    ProductId = "plain",
+                },
+                VinylOnCotton with
+                {
+                    Id = "rg",
+                    ProductId = "glitter",
+                },
+            ],
         };
         var ask = Ask(12, Front(line: 8) with { Finish = wanted });
         var answer = new Htv().Answer(ask, book);
         Assert.Equal(product, answer.Decorations.Count == 0 ? null : answer.Decorations[0].Recipe.ProductId);
-        Assert.True(product is not null || answer.Verdict.Reasons[0].Code == "finish", string.Join("; ", answer.Verdict.Reasons.Select(r => r.Sentence)));
+        Assert.True(
+            product is not null || answer.Verdict.Reasons[0].Code == "finish",
+            string.Join("; ", answer.Verdict.Reasons.Select(r => r.Sentence))
+        );
         // what is to glitter is no film
         Assert.Equal(wanted == VinylFinish.Plain, new DtfBought().Answer(ask, book).Decorations.Count > 0);
     }
@@ -253,10 +442,24 @@ public class MethodTests
     public void Coarse_vinyl_is_cut_coarsely_and_low_heat_stands_in_for_plain()
     {
         var vinyl = Book.Vinyls[0];
-        Verdict With(VinylFinish roll, VinylFinish wanted, double line) => new Htv().Answer(Ask(12, Front(line: line) with { Finish = wanted }), Book with { Vinyls = [vinyl with { Finish = roll }] }).Verdict;
-        Assert.Contains(With(VinylFinish.Flock, VinylFinish.Flock, 5).Reasons, r => r.Code == "thin-line" && r.Sentence.Contains("7 pt", StringComparison.Ordinal));
+        Verdict With(VinylFinish roll, VinylFinish wanted, double line) =>
+            new Htv()
+                .Answer(
+                    Ask(12, Front(line: line) with { Finish = wanted }),
+                    Book with
+                    {
+                        Vinyls = [vinyl with { Finish = roll }],
+                    }
+                )
+                .Verdict;
+        Assert.Contains(With(VinylFinish.Flock, VinylFinish.Flock, 5).Reasons, r =>
+            r.Code == "thin-line" && r.Sentence.Contains("7 pt", StringComparison.Ordinal)
+        );
         Assert.DoesNotContain(With(VinylFinish.Stretch, VinylFinish.Plain, 5).Reasons, r => r.Kind == VerdictKind.No);
-        Assert.Contains(With(VinylFinish.Plain, VinylFinish.Stretch, 5).Reasons, r => r.Code == "finish" && r.Sentence.EndsWith("is to be low-heat stretch; Vinyl is plain", StringComparison.Ordinal));
+        Assert.Contains(With(VinylFinish.Plain, VinylFinish.Stretch, 5).Reasons, r =>
+            r.Code == "finish"
+            && r.Sentence.EndsWith("is to be low-heat stretch; Vinyl is plain", StringComparison.Ordinal)
+        );
         Assert.All(Enum.GetValues<VinylFinish>(), f => Assert.True(f.Serves(f) && f.Named().Length > 0));
     }
 }

@@ -13,12 +13,53 @@ namespace Hepno.Core.Tests;
 public class MixedTests
 {
     private static readonly EquipmentHour Free = new(0, 0, 1, 1, 0, 0, 0);
-    private static readonly StitchMachine Bittern = new("bittern", "Bittern", 700, 1, 6, 12, 8, true, 0.20m, 0.12m, 24m, new(3600, 0, 1, 1000, 0, 0, 0), "");
-    private static readonly OutsidePrinter Quayside = new("quayside", "Quayside", 28m, [new(1, [new(24, 2.30m), new(72, 1.43m)]), new(3, [new(24, 3.40m), new(72, 2.11m)])], 24, 0.02, 12m, 10m, 7, 14, 16);
-    private static readonly ShopBook Book = MethodTests.Book with { Stitchers = [Bittern], OutsidePrinters = [Quayside] };
+    private static readonly StitchMachine Bittern = new(
+        "bittern",
+        "Bittern",
+        700,
+        1,
+        6,
+        12,
+        8,
+        true,
+        0.20m,
+        0.12m,
+        24m,
+        new(3600, 0, 1, 1000, 0, 0, 0),
+        ""
+    );
+    private static readonly OutsidePrinter Quayside = new(
+        "quayside",
+        "Quayside",
+        28m,
+        [new(1, [new(24, 2.30m), new(72, 1.43m)]), new(3, [new(24, 3.40m), new(72, 2.11m)])],
+        24,
+        0.02,
+        12m,
+        10m,
+        7,
+        14,
+        16
+    );
+    private static readonly ShopBook Book = MethodTests.Book with
+    {
+        Stitchers = [Bittern],
+        OutsidePrinters = [Quayside],
+    };
 
-    private static readonly Placement Chest = MethodTests.Front(3, 2, 2) with { Id = "chest", Place = "left-chest", CoveragePercent = 50, ThinnestLinePt = 6 };
-    private static readonly Placement Back = MethodTests.Front(10, 8, 6) with { Id = "back", Place = "back", Gradient = true };
+    private static readonly Placement Chest = MethodTests.Front(3, 2, 2) with
+    {
+        Id = "chest",
+        Place = "left-chest",
+        CoveragePercent = 50,
+        ThinnestLinePt = 6,
+    };
+    private static readonly Placement Back = MethodTests.Front(10, 8, 6) with
+    {
+        Id = "back",
+        Place = "back",
+        Gradient = true,
+    };
 
     private static AskInHand Both(int pieces) => MethodTests.Ask(pieces, Back, Chest);
 
@@ -73,7 +114,14 @@ public class MixedTests
         var held = cost.Stratum("press").Parts.First(p => p.Code == "held");
         Assert.Equal(Money.Times(minutes.Held[0] / 3600, 3.6m), held.Parts.First(p => p.Code == "chest").Value);
         Assert.Contains(held.Parts, p => p.Code == "hour-bittern");
-        Assert.Equal((double)held.Value, (double)held.Parts.Where(p => p.Unit == FigureUnit.Money && p.Code is "prep" or "back" or "chest").Sum(p => p.Value), 1e-9);
+        Assert.Equal(
+            (double)held.Value,
+            (double)
+                held
+                    .Parts.Where(p => p.Unit == FigureUnit.Money && p.Code is "prep" or "back" or "chest")
+                    .Sum(p => p.Value),
+            1e-9
+        );
         // one place after the other: both take their own time
         var (alone, other) = (LineFloor.MinutesOf(ask, [plans[0]], Book), LineFloor.MinutesOf(ask, [plans[1]], Book));
         Assert.Equal(alone.MakespanSeconds + other.MakespanSeconds, minutes.MakespanSeconds, 1e-9);
@@ -111,7 +159,19 @@ public class MixedTests
     [InlineData("dtf-bought@back+pod-out@chest", "their-blank-mixed")]
     public void A_mix_that_cannot_says_why(string key, string code)
     {
-        var service = new PodService("sandling", "Sandling", [new(GarmentKind.Tee, 11.80m)], 4.30m, 4.60m, 1.20m, 4, 3, 6, 12, 16);
+        var service = new PodService(
+            "sandling",
+            "Sandling",
+            [new(GarmentKind.Tee, 11.80m)],
+            4.30m,
+            4.60m,
+            1.20m,
+            4,
+            3,
+            6,
+            12,
+            16
+        );
         var answer = Mix(key).Answer(Both(24), Book with { PodServices = [service] });
         Assert.Empty(answer.Decorations);
         var reason = answer.Verdict.Reasons.First(r => r.Kind == VerdictKind.No);
@@ -120,14 +180,37 @@ public class MixedTests
     }
 
     private static Comparison Compared(AskInHand ask, ShopBook book, Mixed? own = null) =>
-        Comparer.Compare(ask, null, null, null, book, new(new DateTime(2026, 3, 9, 9, 0, 0), new OpenHours(book.Numbers.Week), [.. book.Presses, .. book.Benches()], []), own: own);
+        Comparer.Compare(
+            ask,
+            null,
+            null,
+            null,
+            book,
+            new(
+                new DateTime(2026, 3, 9, 9, 0, 0),
+                new OpenHours(book.Numbers.Week),
+                [.. book.Presses, .. book.Benches()],
+                []
+            ),
+            own: own
+        );
 
     // film is sold up to 4 in here, and a screen prints no photograph: neither does both
     [Fact]
     public void A_mix_is_found_where_no_single_way_can()
     {
-        var book = Book with { Films = [MethodTests.Book.Films[0] with { Sizes = [new("4 × 4", 4, 4, [new(1, 0.80m)])], ByLayout = null }], Stitchers = [], FilmPrinters = [], Vinyls = [], Screens = [] };
-        var compared = Compared(MethodTests.Ask(24, Back with { Gradient = false, Colours = 2 }, Chest with { Gradient = true }), book);
+        var book = Book with
+        {
+            Films = [MethodTests.Book.Films[0] with { Sizes = [new("4 × 4", 4, 4, [new(1, 0.80m)])], ByLayout = null }],
+            Stitchers = [],
+            FilmPrinters = [],
+            Vinyls = [],
+            Screens = [],
+        };
+        var compared = Compared(
+            MethodTests.Ask(24, Back with { Gradient = false, Colours = 2 }, Chest with { Gradient = true }),
+            book
+        );
         var mix = Assert.Single(compared.Bands);
         Assert.Equal("screen-out@back+dtf-bought@chest", mix.MethodId);
         Assert.Equal("no single way can do all of it", mix.Mixing[0]);
@@ -142,7 +225,9 @@ public class MixedTests
             var compared = Compared(MethodTests.Ask(pieces, Back with { Gradient = false, Colours = 2 }, Chest), Book);
             foreach (var mix in compared.Bands.Where(b => Mixed.Find(b.MethodId) is not null))
             {
-                Assert.All(compared.Bands.Where(b => Mixed.Find(b.MethodId) is null), b => Assert.False(b.Verdict.Kind <= mix.Verdict.Kind && b.Cost.Value <= mix.Cost.Value * 1.03m));
+                Assert.All(compared.Bands.Where(b => Mixed.Find(b.MethodId) is null), b =>
+                    Assert.False(b.Verdict.Kind <= mix.Verdict.Kind && b.Cost.Value <= mix.Cost.Value * 1.03m)
+                );
             }
         }
     }
@@ -166,7 +251,19 @@ public class MixedTests
     [Fact]
     public void The_ribbon_holds_the_mixes_that_are_worth_it()
     {
-        var ask = MethodTests.Ask(60, Back with { Gradient = false, Colours = 1, CoveragePercent = 30 }, Chest with { Gradient = true });
+        var ask = MethodTests.Ask(
+            60,
+            Back with
+            {
+                Gradient = false,
+                Colours = 1,
+                CoveragePercent = 30,
+            },
+            Chest with
+            {
+                Gradient = true,
+            }
+        );
         var ribbon = QuantityRibbon.Of(ask, null, Book, most: 300);
         Assert.Contains(ribbon.Assumes, a => a.Contains("1, 12, 48, 60, 150 pieces", StringComparison.Ordinal));
         foreach (var at in Enumerable.Range(1, 12).SelectMany(i => new[] { i * 2, 24 + (i * 23) }).Select(ask.At))
@@ -179,7 +276,13 @@ public class MixedTests
         foreach (var s in ribbon.Cheapest.Where(s => Mixed.Find(s.MethodId) is not null))
         {
             var mix = ribbon.Lines.Single(l => l.MethodId == s.MethodId);
-            Assert.All(ribbon.Lines.Where(l => Mixed.Find(l.MethodId) is null && l.Costs[s.From - 1] is not null), l => Assert.True(l.Costs[s.From - 1] > mix.Costs[s.From - 1] * 1.03m || DecorationMethods.Find(l.MethodId)!.Answer(ask.At(s.From), Book).Verdict.Kind > Mix(s.MethodId).Answer(ask.At(s.From), Book).Verdict.Kind));
+            Assert.All(ribbon.Lines.Where(l => Mixed.Find(l.MethodId) is null && l.Costs[s.From - 1] is not null), l =>
+                Assert.True(
+                    l.Costs[s.From - 1] > mix.Costs[s.From - 1] * 1.03m
+                        || DecorationMethods.Find(l.MethodId)!.Answer(ask.At(s.From), Book).Verdict.Kind
+                            > Mix(s.MethodId).Answer(ask.At(s.From), Book).Verdict.Kind
+                )
+            );
         }
     }
 
@@ -193,10 +296,54 @@ public class MixedTests
         var ask = which switch
         {
             "thin" => MethodTests.Ask(24, Back, Chest with { ThinnestLinePt = 0.1 }),
-            "socks" => MethodTests.Ask(24, Chest with { Id = "a", Place = "sock-side" }, Chest with { Id = "b", Place = "sock-side-b" }) is var s ? s with { Style = s.Style with { Kind = GarmentKind.Socks } } : s,
-            _ => MethodTests.Ask(24, Chest with { Id = "front", Place = "front" }, Back with { Id = "all", Place = Places.AllOver, WidthIn = 29, HeightIn = 29 }),
+            "socks" => MethodTests.Ask(
+                24,
+                Chest with
+                {
+                    Id = "a",
+                    Place = "sock-side",
+                },
+                Chest with
+                {
+                    Id = "b",
+                    Place = "sock-side-b",
+                }
+            )
+                is var s
+                ? s with
+                {
+                    Style = s.Style with { Kind = GarmentKind.Socks },
+                }
+                : s,
+            _ => MethodTests.Ask(
+                24,
+                Chest with
+                {
+                    Id = "front",
+                    Place = "front",
+                },
+                Back with
+                {
+                    Id = "all",
+                    Place = Places.AllOver,
+                    WidthIn = 29,
+                    HeightIn = 29,
+                }
+            ),
         };
-        var compared = Comparer.Compare(ask, null, null, null, Book, new FloorPlan(new(2026, 6, 1, 8, 30, 0), new OpenHours(Book.Numbers.Week), [.. Book.Presses, .. Book.Benches()], []));
+        var compared = Comparer.Compare(
+            ask,
+            null,
+            null,
+            null,
+            Book,
+            new FloorPlan(
+                new(2026, 6, 1, 8, 30, 0),
+                new OpenHours(Book.Numbers.Week),
+                [.. Book.Presses, .. Book.Benches()],
+                []
+            )
+        );
         Assert.All(compared.Folds, f => Assert.All(f.Reasons, r => Assert.NotEmpty(r.Sentence)));
         Assert.Contains(compared.Ways!, w => w.Cheapest == "" && w.Ways.Count == 0);
         Assert.All(QuantityRibbon.Of(ask, null, Book, most: 30).Cheapest, s => Assert.Equal("", s.MethodId));

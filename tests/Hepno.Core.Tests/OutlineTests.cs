@@ -6,7 +6,29 @@ namespace Hepno.Core.Tests;
 /// <summary>Garments drawn at true scale, and where prints lie on them.</summary>
 public class OutlineTests
 {
-    private static readonly string[] Sizes = ["NB", "3-6M", "12M", "18M", "24M", "2T", "5T", "YXS", "YS", "YM", "YL", "YXL", "XS", "S", "M", "L", "XL", "2XL", "3XL", "6XL"];
+    private static readonly string[] Sizes =
+    [
+        "NB",
+        "3-6M",
+        "12M",
+        "18M",
+        "24M",
+        "2T",
+        "5T",
+        "YXS",
+        "YS",
+        "YM",
+        "YL",
+        "YXL",
+        "XS",
+        "S",
+        "M",
+        "L",
+        "XL",
+        "2XL",
+        "3XL",
+        "6XL",
+    ];
 
     private static Placement Print(string place, double w = 3, double h = 2) => new("p", place, w, h, 50, 1, false, 5);
 
@@ -23,7 +45,15 @@ public class OutlineTests
     [InlineData("cap-front", GarmentKind.Cap, "One size", false, -1.5, 2.1, 0.5)]
     [InlineData("bag-face", GarmentKind.Tote, "One size", false, -1.5, 3, 3)]
     [InlineData("left-leg", GarmentKind.Joggers, "M", false, 4.1, 11.4, 3)]
-    public void A_print_hangs_from_its_seam(string place, GarmentKind kind, string size, bool back, double x, double y, double from)
+    public void A_print_hangs_from_its_seam(
+        string place,
+        GarmentKind kind,
+        string size,
+        bool back,
+        double x,
+        double y,
+        double from
+    )
     {
         var lies = LyingPrint.Of(Print(place), size, kind)!;
         Assert.Equal(back, lies.OnBack);
@@ -38,13 +68,28 @@ public class OutlineTests
             var outline = Outline.Of(kind);
             foreach (var id in Places.On(kind))
             {
-                Assert.True(outline.Front.Anchors.ContainsKey(id) ^ outline.Back.Anchors.ContainsKey(id), $"{kind} {id}");
-                foreach (var size in kind is GarmentKind.Cap or GarmentKind.Tote or GarmentKind.DrawstringBag or GarmentKind.Apron ? ["One size"] : kind == GarmentKind.Bodysuit ? Sizes[..5] : Sizes[5..])
+                Assert.True(
+                    outline.Front.Anchors.ContainsKey(id) ^ outline.Back.Anchors.ContainsKey(id),
+                    $"{kind} {id}"
+                );
+                foreach (
+                    var size in kind
+                        is GarmentKind.Cap
+                            or GarmentKind.Tote
+                            or GarmentKind.DrawstringBag
+                            or GarmentKind.Apron
+                        ? ["One size"]
+                    : kind == GarmentKind.Bodysuit ? Sizes[..5]
+                    : Sizes[5..]
+                )
                 {
                     var lies = LyingPrint.Of(Print(id), size, kind)!;
                     var scale = GarmentScale.Of(kind, size);
                     var (left, right) = (outline.Box[0] * scale, (outline.Box[0] + outline.Box[2]) * scale);
-                    Assert.True(lies.Zone.X >= left - 1e-9 && lies.Zone.X + lies.Zone.Width <= right + 1e-9, $"{kind} {id} {size}: {lies.Zone} in {left:0.0} to {right:0.0}");
+                    Assert.True(
+                        lies.Zone.X >= left - 1e-9 && lies.Zone.X + lies.Zone.Width <= right + 1e-9,
+                        $"{kind} {id} {size}: {lies.Zone} in {left:0.0} to {right:0.0}"
+                    );
                     Assert.True(lies.Zone.Y >= outline.Box[1] * scale, $"{kind} {id} {size}: {lies.Zone}");
                 }
             }
@@ -57,7 +102,15 @@ public class OutlineTests
     {
         var scales = Sizes.Select(s => GarmentScale.Of(GarmentKind.Tee, s)).ToList();
         // youth and adult sizes overlap: each group grows by itself
-        foreach (var group in Sizes.Zip(scales).GroupBy(z => SizeGroups.Of(z.First) is SizeGroup.Small or SizeGroup.Large or SizeGroup.Extended ? SizeGroup.Small : SizeGroups.Of(z.First)))
+        foreach (
+            var group in Sizes
+                .Zip(scales)
+                .GroupBy(z =>
+                    SizeGroups.Of(z.First) is SizeGroup.Small or SizeGroup.Large or SizeGroup.Extended
+                        ? SizeGroup.Small
+                        : SizeGroups.Of(z.First)
+                )
+        )
         {
             Assert.Equal(group.Select(g => g.Second).Order(), group.Select(g => g.Second));
             Assert.Equal(group.Count(), group.Select(g => g.Second).Distinct().Count());
@@ -70,7 +123,8 @@ public class OutlineTests
     [InlineData(3.5, 4.5)]
     [InlineData(0.5, 0.5)]
     [InlineData(1, 1.5)]
-    public void A_finger_is_three_quarters_of_an_inch(double inches, double fingers) => Assert.Equal(fingers, Places.Fingers(inches));
+    public void A_finger_is_three_quarters_of_an_inch(double inches, double fingers) =>
+        Assert.Equal(fingers, Places.Fingers(inches));
 
     [Fact]
     public void A_line_without_sizes_is_drawn_on_the_outlines_own()

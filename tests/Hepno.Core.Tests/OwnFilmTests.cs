@@ -8,8 +8,40 @@ namespace Hepno.Core.Tests;
 /// <summary>The prints of a line together on the shop's own film: what each pays by hand, layouts settled, prints of the drawer, more than one layout holds.</summary>
 public class OwnFilmTests
 {
-    private static readonly FilmPrinter Skua = new("skua", "Skua", 13, 0.25, 11, 0.011, 0.16m, 0.014, 0.14m, true, 0.0042m, 0.016, 0.028m, 20, 0.05m, 40, FilmCure.Oven, new(5000, 0, 1, 3200, 0, 0, 0), "");
-    private static readonly ShopBook Book = MethodTests.Book with { FilmPrinters = [Skua], Recipes = [.. MethodTests.Book.Recipes, MethodTests.FilmOnCotton with { Id = "skua-cotton", ProductId = "skua" }] };
+    private static readonly FilmPrinter Skua = new(
+        "skua",
+        "Skua",
+        13,
+        0.25,
+        11,
+        0.011,
+        0.16m,
+        0.014,
+        0.14m,
+        true,
+        0.0042m,
+        0.016,
+        0.028m,
+        20,
+        0.05m,
+        40,
+        FilmCure.Oven,
+        new(5000, 0, 1, 3200, 0, 0, 0),
+        ""
+    );
+    private static readonly ShopBook Book = MethodTests.Book with
+    {
+        FilmPrinters = [Skua],
+        Recipes =
+        [
+            .. MethodTests.Book.Recipes,
+            MethodTests.FilmOnCotton with
+            {
+                Id = "skua-cotton",
+                ProductId = "skua",
+            },
+        ],
+    };
 
     private static readonly Placement Front = MethodTests.Front(9, 8, 4) with { Id = "front" };
     private static readonly Placement Sleeve = MethodTests.Front(3, 3, 2) with { Id = "sleeve", Place = "left-sleeve" };
@@ -52,11 +84,30 @@ public class OwnFilmTests
     [Theory]
     [InlineData(12, "teal")]
     [InlineData(13, "skua")]
-    public void Of_two_printers_the_one_it_was_settled_on_is_reckoned_with_while_the_prints_are_the_same(int pieces, string printer)
+    public void Of_two_printers_the_one_it_was_settled_on_is_reckoned_with_while_the_prints_are_the_same(
+        int pieces,
+        string printer
+    )
     {
         var teal = Skua with { Id = "teal", Name = "Teal", FilmPricePerIn2 = 0.01m };
-        var book = Book with { FilmPrinters = [Skua, teal], Recipes = [.. Book.Recipes, MethodTests.FilmOnCotton with { Id = "teal-cotton", ProductId = "teal" }] };
-        var laid = Assert.Single(new DtfMade().Answer(MethodTests.Ask(pieces, Front, Sleeve) with { Laid = Settled(MethodTests.Ask(12, Front, Sleeve), teal).Layout }, book).Decorations.SelectMany(d => d.Purchases)).Laid!;
+        var book = Book with
+        {
+            FilmPrinters = [Skua, teal],
+            Recipes = [.. Book.Recipes, MethodTests.FilmOnCotton with { Id = "teal-cotton", ProductId = "teal" }],
+        };
+        var laid = Assert
+            .Single(
+                new DtfMade()
+                    .Answer(
+                        MethodTests.Ask(pieces, Front, Sleeve) with
+                        {
+                            Laid = Settled(MethodTests.Ask(12, Front, Sleeve), teal).Layout,
+                        },
+                        book
+                    )
+                    .Decorations.SelectMany(d => d.Purchases)
+            )
+            .Laid!;
         Assert.Equal((printer, printer == "teal"), (laid.FilmId, laid.IsSettled));
     }
 
@@ -66,7 +117,18 @@ public class OwnFilmTests
         var on = DtfMade.ListOf(printer).Grounds()[0];
         var prints = LaidPrint.Of(ask, DtfMade.Failure(ask, Book), printer.Id);
         var found = GangNest.Lay(on.Ground, [.. prints.Select(p => p.Design.Laid())], 1, GangNest.OnePass);
-        return (new("1", printer.Id, on.Key, [.. prints.Select(p => p.Design)], [.. found.Placed.Select(p => new LaidCopy(p.DesignId, 0, p.X, p.Y + 12, p.Turned))], 1, 0), found.UsedLengthIn + 12);
+        return (
+            new(
+                "1",
+                printer.Id,
+                on.Key,
+                [.. prints.Select(p => p.Design)],
+                [.. found.Placed.Select(p => new LaidCopy(p.DesignId, 0, p.X, p.Y + 12, p.Turned))],
+                1,
+                0
+            ),
+            found.UsedLengthIn + 12
+        );
     }
 
     [Fact]
@@ -87,9 +149,15 @@ public class OwnFilmTests
     [InlineData("M")]
     public void Of_a_print_by_size_those_that_lie_in_the_drawer_are_left_out(string lying)
     {
-        var ask = MethodTests.Ask(12, Front with { WidthIn = 10.5, BySize = true }) with { Sizes = [new("YM", 6), new("M", 6)] };
+        var ask = MethodTests.Ask(12, Front with { WidthIn = 10.5, BySize = true }) with
+        {
+            Sizes = [new("YM", 6), new("M", 6)],
+        };
         Assert.Equal(2, LaidPrint.Of(ask, 0, "skua").Count);
-        var (all, part) = (Plans(ask)[0], Plans(ask with { Drawer = [new FromDrawer("1", $"front {lying}", "kept", 50, "skua")] })[0]);
+        var (all, part) = (
+            Plans(ask)[0],
+            Plans(ask with { Drawer = [new FromDrawer("1", $"front {lying}", "kept", 50, "skua")] })[0]
+        );
         Assert.Equal(all.Bought, part.Bought);
         Assert.True(part.Material.Value > 0 && part.Material.Value < all.Material.Value);
         Assert.Equal("Print, powder and cure", part.Prepare);

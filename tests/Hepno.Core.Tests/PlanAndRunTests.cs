@@ -11,7 +11,14 @@ public class PlanTests
     private static readonly OpenHours Hours = new(ShopNumbers.Default.Week);
     private static readonly DateTime Monday = new(2026, 6, 1, 9, 0, 0);
 
-    private static PressWork Work(string code, int pieces, double minutes, DateTime ready, DateTime? due, double f = 300) => new(code, "1", code, pieces, minutes, f, ready, "film", due, 5, 3, null, 10, 10);
+    private static PressWork Work(
+        string code,
+        int pieces,
+        double minutes,
+        DateTime ready,
+        DateTime? due,
+        double f = 300
+    ) => new(code, "1", code, pieces, minutes, f, ready, "film", due, 5, 3, null, 10, 10);
 
     private static FloorPlan Floor(DateTime now) => new(now, Hours, [MethodTests.Gannet], []);
 
@@ -26,7 +33,10 @@ public class PlanTests
     [Fact]
     public void The_first_work_of_a_day_pays_warm_up_and_the_next_a_change_of_heat()
     {
-        var plan = PressPlanner.Plan([Work("A", 20, 1, Monday, Monday.AddHours(4)), Work("B", 20, 1, Monday, Monday.AddHours(8), 340)], Floor(Monday));
+        var plan = PressPlanner.Plan(
+            [Work("A", 20, 1, Monday, Monday.AddHours(4)), Work("B", 20, 1, Monday, Monday.AddHours(8), 340)],
+            Floor(Monday)
+        );
         Assert.Equal(Monday.AddMinutes(15), plan[0].Parts[0].Start);
         Assert.Equal(Monday.AddMinutes(15 + 20 + 2), plan[1].Parts[0].Start);
     }
@@ -34,7 +44,10 @@ public class PlanTests
     [Fact]
     public void The_earlier_due_goes_first_and_the_late_one_says_by_how_much_and_why()
     {
-        var plan = PressPlanner.Plan([Work("B", 200, 1, Monday, Monday.AddHours(2)), Work("A", 60, 1, Monday, Monday.AddHours(1.5))], Floor(Monday));
+        var plan = PressPlanner.Plan(
+            [Work("B", 200, 1, Monday, Monday.AddHours(2)), Work("A", 60, 1, Monday, Monday.AddHours(1.5))],
+            Floor(Monday)
+        );
         Assert.Equal("A", plan[0].Work.Code);
         Assert.Equal(0, plan[0].LateMinutes);
         Assert.True(plan[1].LateMinutes > 0);
@@ -47,28 +60,56 @@ public class PlanTests
         var placed = PressPlanner.Plan([Work("A", 500, 2, Monday, null)], Floor(Monday))[0];
         Assert.Equal(500, placed.Parts.Sum(p => p.Pieces));
         Assert.True(placed.Parts.Count > 1);
-        Assert.All(placed.Parts, p => Assert.True(p.Pieces >= 10 && p.Start.TimeOfDay >= TimeSpan.FromHours(9) && p.End.TimeOfDay <= TimeSpan.FromHours(17)));
+        Assert.All(placed.Parts, p =>
+            Assert.True(
+                p.Pieces >= 10
+                    && p.Start.TimeOfDay >= TimeSpan.FromHours(9)
+                    && p.End.TimeOfDay <= TimeSpan.FromHours(17)
+            )
+        );
     }
 
     [Fact]
     public void No_two_parts_overlap_and_none_starts_before_its_goods() =>
-        Gen.Select(Gen.Int[1, 120], Gen.Int[0, 40], Gen.Int[0, 3]).Array[1, 8].Sample(orders =>
-        {
-            var works = orders.Select((o, i) => Work($"T-{i:00}", o.Item1, 1.3, Monday.AddHours(o.Item2), Monday.AddHours(10 + (i * 5)), 280 + (20 * o.Item3))).ToList();
-            var plan = PressPlanner.Plan(works, Floor(Monday));
-            var parts = plan.SelectMany(p => p.Parts.Select(q => (p.Work, q))).OrderBy(p => p.q.Start).ToList();
-            for (var i = 0; i < parts.Count; i++)
-            {
-                Assert.True(parts[i].q.Start >= parts[i].Work.ReadyAt);
-                Assert.True(i == 0 || parts[i - 1].q.End <= parts[i].q.HeatFrom.AddMilliseconds(1));
-            }
-            Assert.Equal(works.Sum(w => w.Pieces), parts.Sum(p => p.q.Pieces));
-        }, iter: 200);
+        Gen.Select(Gen.Int[1, 120], Gen.Int[0, 40], Gen.Int[0, 3])
+            .Array[1, 8]
+            .Sample(
+                orders =>
+                {
+                    var works = orders
+                        .Select(
+                            (o, i) =>
+                                Work(
+                                    $"T-{i:00}",
+                                    o.Item1,
+                                    1.3,
+                                    Monday.AddHours(o.Item2),
+                                    Monday.AddHours(10 + (i * 5)),
+                                    280 + (20 * o.Item3)
+                                )
+                        )
+                        .ToList();
+                    var plan = PressPlanner.Plan(works, Floor(Monday));
+                    var parts = plan.SelectMany(p => p.Parts.Select(q => (p.Work, q))).OrderBy(p => p.q.Start).ToList();
+                    for (var i = 0; i < parts.Count; i++)
+                    {
+                        Assert.True(parts[i].q.Start >= parts[i].Work.ReadyAt);
+                        Assert.True(i == 0 || parts[i - 1].q.End <= parts[i].q.HeatFrom.AddMilliseconds(1));
+                    }
+                    Assert.Equal(works.Sum(w => w.Pieces), parts.Sum(p => p.q.Pieces));
+                },
+                iter: 200
+            );
 
     [Fact]
     public void The_heat_line_rises_holds_and_cools()
     {
-        var line = HeatLine.Of(MethodTests.Gannet, [(new PressPart(Monday, Monday.AddMinutes(15), Monday.AddMinutes(60), 45), 300)], Monday, Monday.AddHours(8));
+        var line = HeatLine.Of(
+            MethodTests.Gannet,
+            [(new PressPart(Monday, Monday.AddMinutes(15), Monday.AddMinutes(60), 45), 300)],
+            Monday,
+            Monday.AddHours(8)
+        );
         Assert.Equal([70, 300, 300, 70, 70], line.Select(p => p.TemperatureF));
     }
 }
@@ -78,7 +119,14 @@ public class RunTests
     private static readonly SizeCount[] Sizes = [new("S", 2), new("M", 3)];
     private static readonly RunLine[] One = [new("1", Sizes, 1)];
 
-    private static RunEvent Say(string id, int piece, RunVerdict verdict, int attempt = 1, int pass = 1, string? takesBack = null) => new(id, "d", piece, attempt, pass, piece <= 2 ? "S" : "M", verdict, null, takesBack, 60);
+    private static RunEvent Say(
+        string id,
+        int piece,
+        RunVerdict verdict,
+        int attempt = 1,
+        int pass = 1,
+        string? takesBack = null
+    ) => new(id, "d", piece, attempt, pass, piece <= 2 ? "S" : "M", verdict, null, takesBack, 60);
 
     [Fact]
     public void A_spoiled_piece_is_pressed_again()
@@ -86,7 +134,15 @@ public class RunTests
         var state = RunFold.Of(One, [Say("a", 1, RunVerdict.Good), Say("b", 2, RunVerdict.Spoiled)]);
         Assert.Equal((1, 1), (state.Good, state.Spoiled));
         Assert.Contains(state.Todo, t => t is { PieceNo: 2, Attempt: 2 });
-        Assert.Equal(2, RunFold.Of(One, [Say("a", 1, RunVerdict.Good), Say("b", 2, RunVerdict.Spoiled), Say("c", 2, RunVerdict.Good, 2)]).Good);
+        Assert.Equal(
+            2,
+            RunFold
+                .Of(
+                    One,
+                    [Say("a", 1, RunVerdict.Good), Say("b", 2, RunVerdict.Spoiled), Say("c", 2, RunVerdict.Good, 2)]
+                )
+                .Good
+        );
     }
 
     [Fact]
@@ -100,7 +156,14 @@ public class RunTests
     [Fact]
     public void Taking_back_is_an_event_and_lets_the_other_verdict_count()
     {
-        var state = RunFold.Of(One, [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled), Say("c", 1, RunVerdict.TakenBack, takesBack: "a")]);
+        var state = RunFold.Of(
+            One,
+            [
+                Say("a", 1, RunVerdict.Good),
+                Say("b", 1, RunVerdict.Spoiled),
+                Say("c", 1, RunVerdict.TakenBack, takesBack: "a"),
+            ]
+        );
         Assert.Equal((0, 1), (state.Good, state.Spoiled));
     }
 
@@ -110,7 +173,10 @@ public class RunTests
         var state = RunFold.Of([new("1", Sizes, 2)], [Say("a", 1, RunVerdict.Good)]);
         Assert.Equal(0, state.Good);
         Assert.Equal(PieceStanding.Between, state.Pieces[0].Standing);
-        state = RunFold.Of([new("1", Sizes, 2)], [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled, pass: 2)]);
+        state = RunFold.Of(
+            [new("1", Sizes, 2)],
+            [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled, pass: 2)]
+        );
         Assert.Equal([1, 2], state.Todo.Where(t => t.PieceNo == 1).Select(t => t.Pass));
         Assert.All(state.Todo.Where(t => t.PieceNo == 1), t => Assert.Equal(2, t.Attempt));
     }
@@ -119,30 +185,61 @@ public class RunTests
     public void Lines_are_numbered_through_pressed_one_after_the_other_and_each_has_its_own_passes()
     {
         RunLine[] lines = [new("tees", [new("S", 1), new("M", 1)], 2), new("caps", [new("One size", 2)], 1)];
-        var state = RunFold.Of(lines, [Say("a", 1, RunVerdict.Good), Say("b", 3, RunVerdict.Spoiled), Say("c", 3, RunVerdict.Good, 2)]);
-        Assert.Equal(["tees 1.2", "tees 2.1", "tees 2.2", "caps 4.1"], state.Todo.OrderBy(t => t.PieceNo).Select(t => $"{t.LineId} {t.PieceNo}.{t.Pass}"));
+        var state = RunFold.Of(
+            lines,
+            [Say("a", 1, RunVerdict.Good), Say("b", 3, RunVerdict.Spoiled), Say("c", 3, RunVerdict.Good, 2)]
+        );
+        Assert.Equal(
+            ["tees 1.2", "tees 2.1", "tees 2.2", "caps 4.1"],
+            state.Todo.OrderBy(t => t.PieceNo).Select(t => $"{t.LineId} {t.PieceNo}.{t.Pass}")
+        );
         Assert.Equal(["tees", "tees", "tees", "caps"], state.Todo.Select(t => t.LineId));
-        Assert.Equal([("tees", "S", 0, 0), ("tees", "M", 0, 0), ("caps", "One size", 1, 1)], state.Sizes.Select(s => (s.LineId, s.Size, s.Good, s.Spoiled)));
-        Assert.Equal(["b", "c"], RunFold.OfLine(lines, "caps", [Say("a", 2, RunVerdict.Good), Say("b", 3, RunVerdict.Spoiled), Say("c", 4, RunVerdict.Good)]).Select(e => e.EventId));
+        Assert.Equal(
+            [("tees", "S", 0, 0), ("tees", "M", 0, 0), ("caps", "One size", 1, 1)],
+            state.Sizes.Select(s => (s.LineId, s.Size, s.Good, s.Spoiled))
+        );
+        Assert.Equal(
+            ["b", "c"],
+            RunFold
+                .OfLine(
+                    lines,
+                    "caps",
+                    [Say("a", 2, RunVerdict.Good), Say("b", 3, RunVerdict.Spoiled), Say("c", 4, RunVerdict.Good)]
+                )
+                .Select(e => e.EventId)
+        );
     }
 
     [Fact]
-    public void Counted_verdicts_never_exceed_what_stands() => Gen.Select(Gen.Int[1, 5], Gen.Int[1, 3], Gen.Bool).Array[0, 40].Sample(taps =>
-    {
-        var events = taps.Select((t, i) => Say($"e{i}", t.Item1, t.Item3 ? RunVerdict.Good : RunVerdict.Spoiled, t.Item2)).ToList();
-        var state = RunFold.Of(One, events);
-        Assert.Equal(events.Count, state.Counted + state.NotCounted.Count);
-        Assert.Equal(state.Counted, state.Good + state.Spoiled);
-        Assert.Equal(5 - state.Good, state.Todo.Count);
-    });
+    public void Counted_verdicts_never_exceed_what_stands() =>
+        Gen.Select(Gen.Int[1, 5], Gen.Int[1, 3], Gen.Bool)
+            .Array[0, 40]
+            .Sample(taps =>
+            {
+                var events = taps.Select(
+                        (t, i) => Say($"e{i}", t.Item1, t.Item3 ? RunVerdict.Good : RunVerdict.Spoiled, t.Item2)
+                    )
+                    .ToList();
+                var state = RunFold.Of(One, events);
+                Assert.Equal(events.Count, state.Counted + state.NotCounted.Count);
+                Assert.Equal(state.Counted, state.Good + state.Spoiled);
+                Assert.Equal(5 - state.Good, state.Todo.Count);
+            });
 }
 
 public class StationTests
 {
     private static readonly DateTime At = new(2026, 6, 1, 10, 0, 0, DateTimeKind.Utc);
-    private static readonly Ask Complete = new("c", [new("1", "s", "k", [new("M", 3)], [MethodTests.Front()])], new DateOnly(2026, 7, 1), null, null);
+    private static readonly Ask Complete = new(
+        "c",
+        [new("1", "s", "k", [new("M", 3)], [MethodTests.Front()])],
+        new DateOnly(2026, 7, 1),
+        null,
+        null
+    );
 
-    private static Station Of(Ask ask, OrderFacts facts, bool sent = false, int good = 0) => Stations.Of(new Order("o", 1, ask, facts, At), [], sent, 10m, good).Station;
+    private static Station Of(Ask ask, OrderFacts facts, bool sent = false, int good = 0) =>
+        Stations.Of(new Order("o", 1, ask, facts, At), [], sent, 10m, good).Station;
 
     [Fact]
     public void An_order_walks_the_line_as_things_happen()
@@ -156,8 +253,22 @@ public class StationTests
         Assert.Equal(Station.Quote, Of(Complete, facts = facts with { LaidOutAt = At }));
         Assert.Equal(Station.Gather, Of(Complete, facts, sent: true));
         Assert.Equal(Station.Gather, Of(Complete, facts = facts with { Approval = new("me", At) }, sent: true));
-        Assert.Equal(Station.Gather, Of(Complete, facts = facts with { Deposit = new(10, null, At), Items = [new("i", GatherKind.Buy, "film", "f", 1, "pieces", 1, At, null)] }, sent: true));
-        Assert.Equal(Station.Press, Of(Complete, facts = facts with { Items = [facts.Items[0] with { DoneAt = At }] }, sent: true, good: 2));
+        Assert.Equal(
+            Station.Gather,
+            Of(
+                Complete,
+                facts = facts with
+                {
+                    Deposit = new(10, null, At),
+                    Items = [new("i", GatherKind.Buy, "film", "f", 1, "pieces", 1, At, null)],
+                },
+                sent: true
+            )
+        );
+        Assert.Equal(
+            Station.Press,
+            Of(Complete, facts = facts with { Items = [facts.Items[0] with { DoneAt = At }] }, sent: true, good: 2)
+        );
         Assert.Equal(Station.Send, Of(Complete, facts, sent: true, good: 3));
         Assert.Equal(Station.Learn, Of(Complete, facts = facts with { HandOver = new("me", At) }, sent: true, good: 3));
         Assert.Equal(Station.Closed, Of(Complete, facts with { ClosedAt = At }, sent: true, good: 3));

@@ -12,7 +12,8 @@ public class PlatenMapTests
 
     private static PlatenMap Map(double set, params double[] points) => new(Day, set, points);
 
-    private static Press With(params PlatenMap[] maps) => (MethodTests.Gannet with { OffsetF = null, Maps = maps }).Settled();
+    private static Press With(params PlatenMap[] maps) =>
+        (MethodTests.Gannet with { OffsetF = null, Maps = maps }).Settled();
 
     [Fact]
     public void Set_320_and_mean_305_is_shown_as_325_for_a_recipe_of_310()
@@ -48,18 +49,50 @@ public class PlatenMapTests
     [InlineData(6, 6.5, false)]
     public void For_a_print_that_would_lie_on_a_cold_spot_a_press_is_set_aside(double width, double height, bool cold)
     {
-        var press = With(Map(310, 310, 310, 310, 310, 310, 310, 310, 310, 295)) with { PlatenWidthIn = 16, PlatenHeightIn = 20 };
+        var press = With(Map(310, 310, 310, 310, 310, 310, 310, 310, 310, 295)) with
+        {
+            PlatenWidthIn = 16,
+            PlatenHeightIn = 20,
+        };
         Assert.Equal(cold ? [8] : [], press.ColdUnder(width, height));
         Assert.Empty((press with { ColdBelowF = 20 }).ColdUnder(width, height));
         Assert.Empty((press with { Maps = [press.Maps![0] with { Doubtful = true }] }).ColdUnder(width, height));
 
         // the plan gives it to the next press, and where there is none it says why
-        var work = new PressWork("", "", "T-1", 10, 1, 310, new(2026, 6, 1, 9, 0, 0), "", null, 0, 0, null, width, height);
-        FloorPlan Floor(params Press[] presses) => new(new(2026, 6, 1, 9, 0, 0), new OpenHours(MethodTests.Book.Numbers.Week), presses, []);
-        Assert.Equal(cold ? "even" : press.Id, PressPlanner.Plan([work], Floor(press, press with { Id = "even", Maps = null, WarmUpMinutes = 60 }))[0].PressId);
+        var work = new PressWork(
+            "",
+            "",
+            "T-1",
+            10,
+            1,
+            310,
+            new(2026, 6, 1, 9, 0, 0),
+            "",
+            null,
+            0,
+            0,
+            null,
+            width,
+            height
+        );
+        FloorPlan Floor(params Press[] presses) =>
+            new(new(2026, 6, 1, 9, 0, 0), new OpenHours(MethodTests.Book.Numbers.Week), presses, []);
+        Assert.Equal(
+            cold ? "even" : press.Id,
+            PressPlanner
+                .Plan([work], Floor(press, press with { Id = "even", Maps = null, WarmUpMinutes = 60 }))[0]
+                .PressId
+        );
         var book = MethodTests.Book with { Presses = [press] };
         var film = new DtfBought().Answer(MethodTests.Ask(12, MethodTests.Front(width, height, 1)), book);
-        Assert.Equal(cold, film.Verdict.Reasons.Any(r => r.Code == "cold-spot" && r.Kind == VerdictKind.No && r.Sentence.Contains("colder near right", StringComparison.Ordinal)));
+        Assert.Equal(
+            cold,
+            film.Verdict.Reasons.Any(r =>
+                r.Code == "cold-spot"
+                && r.Kind == VerdictKind.No
+                && r.Sentence.Contains("colder near right", StringComparison.Ordinal)
+            )
+        );
     }
 
     [Fact]
@@ -97,7 +130,9 @@ public class PlatenMapTests
         var map = Map(310, 325, 308, 308, 308, 308, 308, 308, 308, 309);
         Assert.Equal(310, map.MeanF());
         var book = MethodTests.Book with { Presses = [With(map)] };
-        var verdict = new DtfBought().Answer(MethodTests.Ask(10) with { Style = MethodTests.Tee(100, ceiling) }, book).Verdict;
+        var verdict = new DtfBought()
+            .Answer(MethodTests.Ask(10) with { Style = MethodTests.Tee(100, ceiling) }, book)
+            .Verdict;
         Assert.Equal(refused, verdict.Reasons.Any(r => r.Code == "hot-spot" && r.Kind == VerdictKind.No));
     }
 
@@ -107,7 +142,12 @@ public class PlatenMapTests
         var hot = With(Map(310, 325, 308, 308, 308, 308, 308, 308, 308, 309));
         var even = With(Map(310, [.. Enumerable.Repeat(310d, 9)])) with { Id = "even", Name = "Even" };
         var book = MethodTests.Book with { Presses = [hot, even] };
-        Assert.DoesNotContain(new DtfBought().Answer(MethodTests.Ask(10) with { Style = MethodTests.Tee(100, 320) }, book).Verdict.Reasons, r => r.Code == "hot-spot");
+        Assert.DoesNotContain(
+            new DtfBought()
+                .Answer(MethodTests.Ask(10) with { Style = MethodTests.Tee(100, 320) }, book)
+                .Verdict.Reasons,
+            r => r.Code == "hot-spot"
+        );
     }
 
     [Theory]
@@ -117,23 +157,53 @@ public class PlatenMapTests
     {
         var hot = With(Map(310, 325, 308, 308, 308, 308, 308, 308, 308, 309)) with { Id = "gannet" };
         var monday = new DateTime(2026, 6, 1, 9, 0, 0);
-        var work = new Planning.PressWork("a", "1", "A", 20, 1, 310, monday, "film", null, 5, 3, null, 10, 10, CeilingF: ceiling);
+        var work = new Planning.PressWork(
+            "a",
+            "1",
+            "A",
+            20,
+            1,
+            310,
+            monday,
+            "film",
+            null,
+            5,
+            3,
+            null,
+            10,
+            10,
+            CeilingF: ceiling
+        );
         // both are free: the plan takes the first that may
-        var plan = Planning.PressPlanner.Plan([work], new(monday, new(Costing.ShopNumbers.Default.Week), [hot, With() with { Id = "even", Name = "Even" }], []));
+        var plan = Planning.PressPlanner.Plan(
+            [work],
+            new(monday, new(Costing.ShopNumbers.Default.Week), [hot, With() with { Id = "even", Name = "Even" }], [])
+        );
         Assert.Equal(press, plan[0].PressId);
-        Assert.Equal("", Planning.PressPlanner.Plan([work with { CeilingF = 300 }], new(monday, new(Costing.ShopNumbers.Default.Week), [hot], []))[0].PressId);
+        Assert.Equal(
+            "",
+            Planning
+                .PressPlanner.Plan(
+                    [work with { CeilingF = 300 }],
+                    new(monday, new(Costing.ShopNumbers.Default.Week), [hot], [])
+                )[0]
+                .PressId
+        );
     }
 
     [Fact]
     public void The_mean_on_the_cloth_is_the_recipe_whatever_the_platen() =>
-        Gen.Select(Gen.Double[280, 340], Gen.Double[-18, 18].Array[9]).Sample((set, off) =>
-        {
-            var press = With(Map(set, [.. off.Select(o => set + o)]));
-            var recipe = set + 5;
-            // set by its offset the same platen has the recipe as its mean
-            Assert.Equal(recipe, press.SetPointF(recipe) + off.Average(), 1e-9);
-            Assert.True(press.HottestF(recipe) >= recipe - 1e-9);
-        });
+        Gen.Select(Gen.Double[280, 340], Gen.Double[-18, 18].Array[9])
+            .Sample(
+                (set, off) =>
+                {
+                    var press = With(Map(set, [.. off.Select(o => set + o)]));
+                    var recipe = set + 5;
+                    // set by its offset the same platen has the recipe as its mean
+                    Assert.Equal(recipe, press.SetPointF(recipe) + off.Average(), 1e-9);
+                    Assert.True(press.HottestF(recipe) >= recipe - 1e-9);
+                }
+            );
 
     [Theory]
     [InlineData(140, 9, 300, "range")]
@@ -141,7 +211,11 @@ public class PlatenMapTests
     [InlineData(310, 9, 90, "range")]
     [InlineData(310, 9, 300, "")]
     public void What_is_no_map_is_refused(double set, int count, double reading, string code) =>
-        Assert.Equal(code, new PlatenMap(Day, set, [.. Enumerable.Repeat(300d, count - 1), reading]).Problems().FirstOrDefault()?.Code ?? "");
+        Assert.Equal(
+            code,
+            new PlatenMap(Day, set, [.. Enumerable.Repeat(300d, count - 1), reading]).Problems().FirstOrDefault()?.Code
+                ?? ""
+        );
 
     [Theory]
     [InlineData("medium", Blanks.Thickness.Thin, null, 4.0)]
@@ -151,9 +225,23 @@ public class PlatenMapTests
     [InlineData("firm", Blanks.Thickness.Thin, null, null)]
     [InlineData("medium", Blanks.Thickness.Thick, null, null)]
     [InlineData("medium", Blanks.Thickness.Middle, "sleeve", null)]
-    public void A_dial_is_remembered_for_pressure_thickness_and_platen_together(string pressure, Blanks.Thickness thickness, string? lower, double? dial)
+    public void A_dial_is_remembered_for_pressure_thickness_and_platen_together(
+        string pressure,
+        Blanks.Thickness thickness,
+        string? lower,
+        double? dial
+    )
     {
-        var press = MethodTests.Gannet with { Dials = [new("medium", Blanks.Thickness.Thin, "", 4), new("medium", Blanks.Thickness.Middle, "", 3), new("medium", Blanks.Thickness.Thin, "sleeve", 5.5)], Lowers = [new("sleeve", 4.5, 14)] };
+        var press = MethodTests.Gannet with
+        {
+            Dials =
+            [
+                new("medium", Blanks.Thickness.Thin, "", 4),
+                new("medium", Blanks.Thickness.Middle, "", 3),
+                new("medium", Blanks.Thickness.Thin, "sleeve", 5.5),
+            ],
+            Lowers = [new("sleeve", 4.5, 14)],
+        };
         Assert.Empty(press.Problems());
         Assert.Equal(dial, press.DialFor(pressure, thickness, lower is null ? null : press.Lowers[0]));
     }
@@ -163,19 +251,41 @@ public class PlatenMapTests
     [InlineData("firm", "leg", 4, "unknown-platen")]
     [InlineData("firm", "", 400, "range")]
     [InlineData("medium", "", 7, "twice")]
-    public void What_no_dial_says_is_refused(string pressure, string lower, double dial, string code) => Assert.Equal(code, Assert.Single(
-        (MethodTests.Gannet with { Dials = [new("medium", Blanks.Thickness.Thin, "", 4), new(pressure, Blanks.Thickness.Thin, lower, dial)] }).Problems()).Code);
+    public void What_no_dial_says_is_refused(string pressure, string lower, double dial, string code) =>
+        Assert.Equal(
+            code,
+            Assert
+                .Single(
+                    (
+                        MethodTests.Gannet with
+                        {
+                            Dials =
+                            [
+                                new("medium", Blanks.Thickness.Thin, "", 4),
+                                new(pressure, Blanks.Thickness.Thin, lower, dial),
+                            ],
+                        }
+                    ).Problems()
+                )
+                .Code
+        );
 
     [Theory]
     [InlineData(Blanks.GarmentKind.Tee, Blanks.Thickness.Thin)]
     [InlineData(Blanks.GarmentKind.Hoodie, Blanks.Thickness.Middle)]
     [InlineData(Blanks.GarmentKind.Cap, Blanks.Thickness.Thick)]
-    public void A_garment_lies_as_thick_as_its_kind_unless_it_is_said(Blanks.GarmentKind kind, Blanks.Thickness thickness)
+    public void A_garment_lies_as_thick_as_its_kind_unless_it_is_said(
+        Blanks.GarmentKind kind,
+        Blanks.Thickness thickness
+    )
     {
         var style = MethodTests.Tee(100) with { Kind = kind };
         Assert.Equal(thickness, style.Lies());
         Assert.Equal(thickness, (style with { Cloth = Blanks.Cloth.Plain with { Origin = "Skerry" } }).Lies());
-        Assert.Equal(Blanks.Thickness.Thick, (style with { Cloth = Blanks.Cloth.Plain with { Thickness = Blanks.Thickness.Thick } }).Lies());
+        Assert.Equal(
+            Blanks.Thickness.Thick,
+            (style with { Cloth = Blanks.Cloth.Plain with { Thickness = Blanks.Thickness.Thick } }).Lies()
+        );
     }
 }
 
@@ -205,11 +315,15 @@ public class PlatenHeatTests
     }
 
     [Fact]
-    public void It_never_passes_its_set_point() => CsCheck.Check.Sample(CsCheck.Gen.Select(CsCheck.Gen.Double[70, 450], CsCheck.Gen.Double[150, 450], CsCheck.Gen.Double[0, 200]), (from, set, minutes) =>
-    {
-        var heat = PlatenHeat.After(Press, from, set, minutes);
-        Assert.InRange(heat, Math.Min(from, set) - 1e-9, Math.Max(from, set) + 1e-9);
-    });
+    public void It_never_passes_its_set_point() =>
+        CsCheck.Check.Sample(
+            CsCheck.Gen.Select(CsCheck.Gen.Double[70, 450], CsCheck.Gen.Double[150, 450], CsCheck.Gen.Double[0, 200]),
+            (from, set, minutes) =>
+            {
+                var heat = PlatenHeat.After(Press, from, set, minutes);
+                Assert.InRange(heat, Math.Min(from, set) - 1e-9, Math.Max(from, set) + 1e-9);
+            }
+        );
 }
 
 /// <summary>What a dial means, by pulling paper.</summary>
@@ -234,7 +348,10 @@ public class PaperPullTests
         Assert.Equal("medium", Pull(PullFeel.Holds, PullFeel.Stiff, PullFeel.Holds, PullFeel.Holds).Word());
         var askew = Assert.Single(Pull(PullFeel.Drags, PullFeel.Stiff, PullFeel.Stiff, PullFeel.Holds).Problems());
         Assert.Equal("far left drags while near right holds: the platen stands askew.", askew.Sentence);
-        Assert.Equal("loose", Assert.Single(Pull(PullFeel.Slides, PullFeel.Slides, PullFeel.Drags, PullFeel.Drags).Problems()).Code);
+        Assert.Equal(
+            "loose",
+            Assert.Single(Pull(PullFeel.Slides, PullFeel.Slides, PullFeel.Drags, PullFeel.Drags).Problems()).Code
+        );
         Assert.Equal("corners", Assert.Single(Pull(PullFeel.Stiff).Problems()).Code);
     }
 

@@ -11,13 +11,29 @@ public class PressKindTests
     private static readonly DateOnly Day = new(2026, 3, 2);
     private static readonly Press Gannet = MethodTests.Gannet with
     {
-        Accessories = [new("small pillow", AccessoryKind.Pillow, 6, 6, 0.5, 0, Day), new("large foam", AccessoryKind.Foam, 12, 14, 0.4, 0, Day), new("sheet", AccessoryKind.CoverSheet, 16, 20, 0, 200, Day)],
+        Accessories =
+        [
+            new("small pillow", AccessoryKind.Pillow, 6, 6, 0.5, 0, Day),
+            new("large foam", AccessoryKind.Foam, 12, 14, 0.4, 0, Day),
+            new("sheet", AccessoryKind.CoverSheet, 16, 20, 0, 200, Day),
+        ],
         Dials = [new("medium", Thickness.Middle, "", 4), new("medium", Thickness.Middle, "", 2.6, "small pillow")],
     };
 
-    private static readonly Press Iron = MethodTests.Gannet with { Id = "iron", Name = "Iron", Kind = "handheld", PlatenWidthIn = 9, PlatenHeightIn = 9 };
+    private static readonly Press Iron = MethodTests.Gannet with
+    {
+        Id = "iron",
+        Name = "Iron",
+        Kind = "handheld",
+        PlatenWidthIn = 9,
+        PlatenHeightIn = 9,
+    };
 
-    private static Style Zipped(params Feature[] features) => MethodTests.Tee(100) with { Cloth = new(null, Migration.ByCloth, features) };
+    private static Style Zipped(params Feature[] features) =>
+        MethodTests.Tee(100) with
+        {
+            Cloth = new(null, Migration.ByCloth, features),
+        };
 
     [Theory]
     [InlineData("left-chest", 3, 3, "small pillow")]
@@ -25,7 +41,12 @@ public class PressKindTests
     [InlineData("left-chest", 15, 3, null)]
     [InlineData("left-chest", 3, 13, "large foam")]
     [InlineData("back", 3, 3, null)]
-    public void The_smallest_pillow_that_carries_the_whole_print_goes_under_it_where_seams_lie(string place, double width, double height, string? pillow)
+    public void The_smallest_pillow_that_carries_the_whole_print_goes_under_it_where_seams_lie(
+        string place,
+        double width,
+        double height,
+        string? pillow
+    )
     {
         Assert.Equal(pillow, PillowChoice.For(Gannet, Zipped(Feature.Zip), place, width, height)?.Name);
         Assert.Null(PillowChoice.For(Gannet, Zipped(), place, width, height));
@@ -37,7 +58,13 @@ public class PressKindTests
         Assert.Equal(4, Gannet.DialFor("medium", Thickness.Middle, null));
         Assert.Equal(2.6, Gannet.DialFor("medium", Thickness.Middle, null, Gannet.Accessories![0]));
         Assert.Null(Gannet.DialFor("medium", Thickness.Middle, null, Gannet.Accessories[1]));
-        var pulled = new PaperPull(3.1, Thickness.Middle, "", [PullFeel.Stiff, PullFeel.Stiff, PullFeel.Stiff, PullFeel.Stiff], "large foam").Noted(Gannet);
+        var pulled = new PaperPull(
+            3.1,
+            Thickness.Middle,
+            "",
+            [PullFeel.Stiff, PullFeel.Stiff, PullFeel.Stiff, PullFeel.Stiff],
+            "large foam"
+        ).Noted(Gannet);
         Assert.Equal(3.1, pulled.DialFor("medium", Thickness.Middle, null, Gannet.Accessories[1]));
         Assert.Equal(4, pulled.DialFor("medium", Thickness.Middle, null));
     }
@@ -46,7 +73,10 @@ public class PressKindTests
     public void A_cover_sheet_counts_its_presses_down()
     {
         var sheet = Gannet.Accessories![2];
-        Assert.Equal([200, 38, 0, null], [sheet.Left(0), sheet.Left(162), sheet.Left(500), Gannet.Accessories[0].Left(9)]);
+        Assert.Equal(
+            [200, 38, 0, null],
+            [sheet.Left(0), sheet.Left(162), sheet.Left(500), Gannet.Accessories[0].Left(9)]
+        );
     }
 
     [Theory]
@@ -56,13 +86,15 @@ public class PressKindTests
     [InlineData("handheld", GarmentKind.Cap, true)]
     [InlineData("cap", GarmentKind.Tee, false)]
     [InlineData("drawer", GarmentKind.Tee, true)]
-    public void A_kind_of_press_takes_what_goes_onto_it(string kind, GarmentKind garment, bool takes) => Assert.Equal(takes, (Iron with { Kind = kind }).Takes(garment));
+    public void A_kind_of_press_takes_what_goes_onto_it(string kind, GarmentKind garment, bool takes) =>
+        Assert.Equal(takes, (Iron with { Kind = kind }).Takes(garment));
 
     [Fact]
     public void The_press_of_a_line_covers_its_prints_and_an_iron_comes_last()
     {
         Press small = MethodTests.Gannet with { Id = "dab", PlatenWidthIn = 6, PlatenHeightIn = 8 };
-        string Of(params Press[] presses) => LineFloor.PressOf(MethodTests.Ask(10), MethodTests.Book with { Presses = presses }).Id;
+        string Of(params Press[] presses) =>
+            LineFloor.PressOf(MethodTests.Ask(10), MethodTests.Book with { Presses = presses }).Id;
         // the print is 9 × 4
         Assert.Equal("g", Of(small, MethodTests.Gannet));
         Assert.Equal("g", Of(Iron, MethodTests.Gannet));
@@ -82,7 +114,11 @@ public class PressKindTests
         Assert.Equal(15 + 5 + 8, iron.HandsSeconds - press.HandsSeconds, 1e-9);
         Assert.Equal(iron.PressSeconds, press.PressSeconds, 1e-9);
         // piece by piece, each cooled before the next; the first one judged
-        Assert.Equal((10 * iron.ChainSeconds) + FloorJob.JudgeSeconds, PressFloorSimulation.Run(iron).MakespanSeconds, 1e-6);
+        Assert.Equal(
+            (10 * iron.ChainSeconds) + FloorJob.JudgeSeconds,
+            PressFloorSimulation.Run(iron).MakespanSeconds,
+            1e-6
+        );
     }
 
     [Theory]

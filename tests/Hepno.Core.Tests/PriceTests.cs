@@ -13,7 +13,15 @@ namespace Hepno.Core.Tests;
 public class PriceTests
 {
     private static PieceCostResult Costing(decimal cost, decimal materials = 0, double hands = 360) =>
-        new(Figure.Input("cost", "Cost", cost, FigureUnit.Money, "test"), [], 1, [], Figure.Input("hands", "Hands", hands, FigureUnit.Seconds, "test"), 0, materials);
+        new(
+            Figure.Input("cost", "Cost", cost, FigureUnit.Money, "test"),
+            [],
+            1,
+            [],
+            Figure.Input("hands", "Hands", hands, FigureUnit.Seconds, "test"),
+            0,
+            materials
+        );
 
     private static decimal Of(string cell) => decimal.Parse(cell, CultureInfo.InvariantCulture);
 
@@ -22,7 +30,13 @@ public class PriceTests
     {
         foreach (var row in Cases.Rows("policies.csv"))
         {
-            var policy = new PricePolicy(Enum.Parse<PolicyKind>(row[0]), Of(row[1]), Of(row[2]), Enum.Parse<MultipleBase>(row[3]), Of(row[4]));
+            var policy = new PricePolicy(
+                Enum.Parse<PolicyKind>(row[0]),
+                Of(row[1]),
+                Of(row[2]),
+                Enum.Parse<MultipleBase>(row[3]),
+                Of(row[4])
+            );
             var fees = new FeeTerms(Of(row[8]), Of(row[9]), Of(row[10]), Enum.Parse<FeeBase>(row[11]));
             var cost = Costing(Of(row[5]), Of(row[6]), double.Parse(row[7], CultureInfo.InvariantCulture));
             Assert.Equal(Of(row[12]), Math.Round(policy.Price(cost, fees), 4, MidpointRounding.AwayFromZero));
@@ -34,25 +48,57 @@ public class PriceTests
     {
         foreach (var row in Cases.Rows("unit-prices.csv"))
         {
-            var n = ShopNumbers.Default with { FeeShare = 0, Retail = PricePolicy.Default with { MarginShare = Of(row[1]) }, LeastMarginShare = Of(row[3]), MinimumCharge = Of(row[4]), RoundingStep = Of(row[5]) };
-            var price = UnitPrice.Of(Costing(Of(row[0])), int.Parse(row[2], CultureInfo.InvariantCulture), n, Channel.Retail, n.Fees());
+            var n = ShopNumbers.Default with
+            {
+                FeeShare = 0,
+                Retail = PricePolicy.Default with { MarginShare = Of(row[1]) },
+                LeastMarginShare = Of(row[3]),
+                MinimumCharge = Of(row[4]),
+                RoundingStep = Of(row[5]),
+            };
+            var price = UnitPrice.Of(
+                Costing(Of(row[0])),
+                int.Parse(row[2], CultureInfo.InvariantCulture),
+                n,
+                Channel.Retail,
+                n.Fees()
+            );
             Assert.Equal((Of(row[6]), row[7]), (price.Price, price.How));
         }
     }
 
     [Fact]
-    public void A_price_pays_its_cost_and_fees_and_leaves_what_the_policy_wants() => Gen.Select(Gen.Int[1, 20_000], Gen.Int[0, 60], Gen.Int[0, 20], Gen.Int[0, 25], Gen.Int[0, 2]).Sample((cents, margin, fee, tax, feeBase) =>
-    {
-        var fees = new FeeTerms(fee / 100m, tax / 100m, 0.40m, (FeeBase)feeBase);
-        var cost = Costing(cents / 100m, cents / 200m);
-        var byMargin = new PricePolicy(PolicyKind.Margin, margin / 100m, 2, MultipleBase.AllCosts, 0).Price(cost, fees);
-        Assert.Equal((double)(byMargin * margin / 100m), (double)(byMargin - cost.Cost.Value - fees.On(byMargin)), 1e-9);
-        var byHour = new PricePolicy(PolicyKind.Hourly, 0, 2, MultipleBase.AllCosts, 40).Price(cost, fees);
-        Assert.Equal(4.0, (double)(byHour - cost.Cost.Value - fees.On(byHour)), 1e-9);
-        var n = ShopNumbers.Default with { FeeShare = fee / 100m, TaxShare = tax / 100m, LeastMarginShare = margin / 100m };
-        var charged = UnitPrice.Of(cost, 7, n, Channel.Wholesale, n.Fees()).Price;
-        Assert.True(charged - cost.Cost.Value - n.Fees().On(charged) >= charged * n.LeastMarginShare - 0.005m && charged * 7 >= n.MinimumCharge);
-    });
+    public void A_price_pays_its_cost_and_fees_and_leaves_what_the_policy_wants() =>
+        Gen.Select(Gen.Int[1, 20_000], Gen.Int[0, 60], Gen.Int[0, 20], Gen.Int[0, 25], Gen.Int[0, 2])
+            .Sample(
+                (cents, margin, fee, tax, feeBase) =>
+                {
+                    var fees = new FeeTerms(fee / 100m, tax / 100m, 0.40m, (FeeBase)feeBase);
+                    var cost = Costing(cents / 100m, cents / 200m);
+                    var byMargin = new PricePolicy(PolicyKind.Margin, margin / 100m, 2, MultipleBase.AllCosts, 0).Price(
+                        cost,
+                        fees
+                    );
+                    Assert.Equal(
+                        (double)(byMargin * margin / 100m),
+                        (double)(byMargin - cost.Cost.Value - fees.On(byMargin)),
+                        1e-9
+                    );
+                    var byHour = new PricePolicy(PolicyKind.Hourly, 0, 2, MultipleBase.AllCosts, 40).Price(cost, fees);
+                    Assert.Equal(4.0, (double)(byHour - cost.Cost.Value - fees.On(byHour)), 1e-9);
+                    var n = ShopNumbers.Default with
+                    {
+                        FeeShare = fee / 100m,
+                        TaxShare = tax / 100m,
+                        LeastMarginShare = margin / 100m,
+                    };
+                    var charged = UnitPrice.Of(cost, 7, n, Channel.Wholesale, n.Fees()).Price;
+                    Assert.True(
+                        charged - cost.Cost.Value - n.Fees().On(charged) >= charged * n.LeastMarginShare - 0.005m
+                            && charged * 7 >= n.MinimumCharge
+                    );
+                }
+            );
 
     [Theory]
     [InlineData(18, "a typed price")]
@@ -79,8 +125,22 @@ public class PriceTests
     [InlineData(PolicyKind.Margin, 1.5, 2, 40, "retail.marginShare")]
     [InlineData(PolicyKind.Multiple, 0.3, 0.5, 40, "retail.multiple")]
     [InlineData(PolicyKind.Hourly, 0.3, 2, -1, "retail.perHour")]
-    public void A_policy_that_cannot_be_is_refused_by_its_field(PolicyKind kind, decimal margin, decimal multiple, decimal perHour, string where) =>
-        Assert.Contains((ShopNumbers.Default with { Retail = new(kind, margin, multiple, MultipleBase.AllCosts, perHour) }).Problems(), p => p.Where == where && p.Remedy.Length > 0);
+    public void A_policy_that_cannot_be_is_refused_by_its_field(
+        PolicyKind kind,
+        decimal margin,
+        decimal multiple,
+        decimal perHour,
+        string where
+    ) =>
+        Assert.Contains(
+            (
+                ShopNumbers.Default with
+                {
+                    Retail = new(kind, margin, multiple, MultipleBase.AllCosts, perHour),
+                }
+            ).Problems(),
+            p => p.Where == where && p.Remedy.Length > 0
+        );
 
     [Fact]
     public void More_pieces_for_less_are_found_and_the_least_of_them_said()
@@ -98,9 +158,31 @@ public class PriceTests
     public void At_a_price_break_the_comparison_offers_the_larger_quantity_or_charges_no_dearer(SizePricing sizes)
     {
         // 34 prints by somebody else; from 36 on they cost a fifth
-        var cliffs = MethodTests.Book with { OutsidePrinters = [new("quayside", "Quayside", 0m, [new(4, [new(1, 10m), new(36, 2m)])], 1, 0, 12m, 10m, 7, 14, 16)], Numbers = MethodTests.Book.Numbers with { SizePricing = sizes } };
+        var cliffs = MethodTests.Book with
+        {
+            OutsidePrinters =
+            [
+                new("quayside", "Quayside", 0m, [new(4, [new(1, 10m), new(36, 2m)])], 1, 0, 12m, 10m, 7, 14, 16),
+            ],
+            Numbers = MethodTests.Book.Numbers with { SizePricing = sizes },
+        };
         var ask = MethodTests.Ask(34) with { Sizes = [new("M", 30), new("2XL", 4)] };
-        Band At(ShopBook book, int pieces) => Comparer.Compare(ask, null, null, pieces, book, new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week), [.. book.Presses, .. book.Benches()], [])).Bands.Single(b => b.MethodId == "screen-out");
+        Band At(ShopBook book, int pieces) =>
+            Comparer
+                .Compare(
+                    ask,
+                    null,
+                    null,
+                    pieces,
+                    book,
+                    new FloorPlan(
+                        new DateTime(2026, 6, 1, 10, 0, 0),
+                        new OpenHours(book.Numbers.Week),
+                        [.. book.Presses, .. book.Benches()],
+                        []
+                    )
+                )
+                .Bands.Single(b => b.MethodId == "screen-out");
         Band Sent(ShopBook book) => At(book, 34);
         var offered = Sent(cliffs);
         Assert.Equal(sizes == SizePricing.Surcharged, offered.Surcharges!.Count > 0);
@@ -112,7 +194,10 @@ public class PriceTests
         Assert.EndsWith($"no dearer than {offered.Cliff.Pieces} pieces", guarded.PriceHow, StringComparison.Ordinal);
         Assert.Null(At(cliffs, 50).Cliff);
         // until they are given, the pieces asked for are charged no dearer; a raised break makes the larger quantity come to no less
-        Assert.Equal(guarded.Total, Sent(cliffs with { Numbers = cliffs.Numbers with { Inversion = InversionRule.GivePiece } }).Total);
+        Assert.Equal(
+            guarded.Total,
+            Sent(cliffs with { Numbers = cliffs.Numbers with { Inversion = InversionRule.GivePiece } }).Total
+        );
         var raised = cliffs with { Numbers = cliffs.Numbers with { Inversion = InversionRule.RaiseBreak } };
         Assert.Equal((offered.Total, null), (Sent(raised).Total, Sent(raised).Cliff));
         var larger = At(raised, offered.Cliff.Pieces);

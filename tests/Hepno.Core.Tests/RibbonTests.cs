@@ -8,27 +8,78 @@ namespace Hepno.Core.Tests;
 /// <summary>The cheapest way from 1 to 500 pieces: held against the full computation, and its stretches, crossings and close bands.</summary>
 public class RibbonTests
 {
-    private static readonly OutsidePrinter Quayside = new("quayside", "Quayside", 28m, [new(1, [new(24, 2.30m), new(72, 1.43m), new(288, 0.83m)]), new(3, [new(24, 3.40m), new(72, 2.11m), new(288, 1.22m)])], 24, 0.02, 12m, 10m, 7, 14, 16);
+    private static readonly OutsidePrinter Quayside = new(
+        "quayside",
+        "Quayside",
+        28m,
+        [
+            new(1, [new(24, 2.30m), new(72, 1.43m), new(288, 0.83m)]),
+            new(3, [new(24, 3.40m), new(72, 2.11m), new(288, 1.22m)]),
+        ],
+        24,
+        0.02,
+        12m,
+        10m,
+        7,
+        14,
+        16
+    );
 
     private static readonly ShopBook Book = OwnPrintTests.Book with
     {
-        Films = [OwnPrintTests.Book.Films[0] with { ByLayout = new(0.5, 0.25, new(22, 12, [new(1, 4.60m), new(30, 4.30m)], []), [new("11 × 15", 11, 15, [new(1, 4.10m), new(10, 3.40m), new(40, 2.90m)])]) }],
+        Films =
+        [
+            OwnPrintTests.Book.Films[0] with
+            {
+                ByLayout = new(
+                    0.5,
+                    0.25,
+                    new(22, 12, [new(1, 4.60m), new(30, 4.30m)], []),
+                    [new("11 × 15", 11, 15, [new(1, 4.10m), new(10, 3.40m), new(40, 2.90m)])]
+                ),
+            },
+        ],
         OutsidePrinters = [Quayside],
         Memo = new(),
     };
 
     private static readonly AskInHand Chest = MethodTests.Ask(40, MethodTests.Front(4, 3, 1));
 
-    public static TheoryData<string, AskInHand> Orders => new()
-    {
-        { "one front", MethodTests.Ask(40, MethodTests.Front(9, 8, 2)) },
-        { "front and sleeve", MethodTests.Ask(40, MethodTests.Front(9, 8, 2), MethodTests.Front(3, 3, 1) with { Id = "s", Place = "left-sleeve" }) },
-        { "a chest print", Chest },
-    };
+    public static TheoryData<string, AskInHand> Orders =>
+        new()
+        {
+            { "one front", MethodTests.Ask(40, MethodTests.Front(9, 8, 2)) },
+            {
+                "front and sleeve",
+                MethodTests.Ask(
+                    40,
+                    MethodTests.Front(9, 8, 2),
+                    MethodTests.Front(3, 3, 1) with
+                    {
+                        Id = "s",
+                        Place = "left-sleeve",
+                    }
+                )
+            },
+            { "a chest print", Chest },
+        };
 
     [Fact]
-    public void A_crossing_says_about_where_its_figure_is_sketched() => Assert.All(Orders.Select(o => (AskInHand)o[1]).SelectMany(ask => QuantityRibbon.Of(ask, null, Book) is var r ? r.Crossings.Concat(r.Overtakings).Select(c => (Ask: ask, Crossing: c)) : []),
-        x => Assert.Equal(x.Crossing.Pieces > 60 || x.Crossing.Pieces * x.Ask.Placements.Count > 100, x.Crossing.Sentence.Contains("about ", StringComparison.Ordinal)));
+    public void A_crossing_says_about_where_its_figure_is_sketched() =>
+        Assert.All(
+            Orders
+                .Select(o => (AskInHand)o[1])
+                .SelectMany(ask =>
+                    QuantityRibbon.Of(ask, null, Book) is var r
+                        ? r.Crossings.Concat(r.Overtakings).Select(c => (Ask: ask, Crossing: c))
+                        : []
+                ),
+            x =>
+                Assert.Equal(
+                    x.Crossing.Pieces > 60 || x.Crossing.Pieces * x.Ask.Placements.Count > 100,
+                    x.Crossing.Sentence.Contains("about ", StringComparison.Ordinal)
+                )
+        );
 
     // 50 quantities of each: every one to 25, then every nineteenth to 500: the same cheapest, or costs within 1 in 100
     [Theory]
@@ -45,7 +96,10 @@ public class RibbonTests
                 var line = ribbon.Lines.Single(l => l.MethodId == id);
                 // to the cent where nothing is said to be about; else within a hundredth
                 var exact = q <= 60 && q * ask.Placements.Count * 1.2 <= Gang.LayoutSketch.Exact;
-                Assert.True(Math.Abs(line.Costs[q - 1]!.Value - cost) <= (exact ? 0.005m : 0.01m * cost), $"{called}, {q} by {id}: {line.Costs[q - 1]} against {cost}");
+                Assert.True(
+                    Math.Abs(line.Costs[q - 1]!.Value - cost) <= (exact ? 0.005m : 0.01m * cost),
+                    $"{called}, {q} by {id}: {line.Costs[q - 1]} against {cost}"
+                );
             }
             Agrees(ribbon, ask.At(q), full, Book);
         }
@@ -54,9 +108,22 @@ public class RibbonTests
     /// <summary>What a piece costs by every single way that can and by the mixes that are worth it, in full.</summary>
     internal static Dictionary<string, decimal> Full(AskInHand at, ShopBook book)
     {
-        var single = DecorationMethods.All.Select(m => (m.Id, Answer: m.Answer(at, book))).Where(x => x.Answer.Decorations.Count > 0).Select(x => (x.Id, x.Answer.Verdict.Kind, Cost: LineCost.Of(at, x.Answer.Decorations, book).Cost.Value)).ToList();
-        var mixes = Mixes.Best(at, Mixes.Ways(at, new(book), book), [.. single.Select(x => (x.Kind, x.Cost))], new(book), book);
-        return single.Select(x => (x.Id, x.Cost)).Concat(mixes.Select(m => (m.Id, CostOf(m.Id, at, book)))).ToDictionary();
+        var single = DecorationMethods
+            .All.Select(m => (m.Id, Answer: m.Answer(at, book)))
+            .Where(x => x.Answer.Decorations.Count > 0)
+            .Select(x => (x.Id, x.Answer.Verdict.Kind, Cost: LineCost.Of(at, x.Answer.Decorations, book).Cost.Value))
+            .ToList();
+        var mixes = Mixes.Best(
+            at,
+            Mixes.Ways(at, new(book), book),
+            [.. single.Select(x => (x.Kind, x.Cost))],
+            new(book),
+            book
+        );
+        return single
+            .Select(x => (x.Id, x.Cost))
+            .Concat(mixes.Select(m => (m.Id, CostOf(m.Id, at, book))))
+            .ToDictionary();
     }
 
     /// <summary>The ribbon's cheapest at a quantity is the full computation's, or costs within 1 in 100.</summary>
@@ -64,10 +131,14 @@ public class RibbonTests
     {
         var said = ribbon.Cheapest.Single(s => s.From <= at.Pieces && at.Pieces <= s.To).MethodId;
         var cheapest = full.MinBy(x => x.Value);
-        Assert.True(said == cheapest.Key || CostOf(said, at, book) <= cheapest.Value * 1.01m, $"{at.Pieces}: {said} against {cheapest}");
+        Assert.True(
+            said == cheapest.Key || CostOf(said, at, book) <= cheapest.Value * 1.01m,
+            $"{at.Pieces}: {said} against {cheapest}"
+        );
     }
 
-    private static decimal CostOf(string methodId, AskInHand at, ShopBook book) => LineCost.Of(at, DecorationMethods.Find(methodId)!.Answer(at, book).Decorations, book).Cost.Value;
+    private static decimal CostOf(string methodId, AskInHand at, ShopBook book) =>
+        LineCost.Of(at, DecorationMethods.Find(methodId)!.Answer(at, book).Decorations, book).Cost.Value;
 
     [Fact]
     public void Stretches_cover_every_quantity_once_and_lines_begin_where_they_can()
@@ -81,18 +152,27 @@ public class RibbonTests
         var sent = ribbon.Lines.Single(l => l.MethodId == "screen-out");
         Assert.Equal(24, sent.From);
         Assert.Contains("24 or more", sent.WhyNot, StringComparison.Ordinal);
-        Assert.All(ribbon.Crossings, c => Assert.True(ribbon.Lines.Single(l => l.MethodId == c.To).Costs[c.Pieces - 1] <= ribbon.Lines.Single(l => l.MethodId == c.From).Costs[c.Pieces - 1]));
+        Assert.All(ribbon.Crossings, c =>
+            Assert.True(
+                ribbon.Lines.Single(l => l.MethodId == c.To).Costs[c.Pieces - 1]
+                    <= ribbon.Lines.Single(l => l.MethodId == c.From).Costs[c.Pieces - 1]
+            )
+        );
         Assert.NotEmpty(ribbon.Crossings);
         Assert.All(ribbon.Close, c =>
         {
-            var (a, b) = (ribbon.Lines.Single(l => l.MethodId == c.MethodId).Costs[c.From - 1]!.Value, ribbon.Lines.Single(l => l.MethodId == c.OtherId).Costs[c.From - 1]!.Value);
+            var (a, b) = (
+                ribbon.Lines.Single(l => l.MethodId == c.MethodId).Costs[c.From - 1]!.Value,
+                ribbon.Lines.Single(l => l.MethodId == c.OtherId).Costs[c.From - 1]!.Value
+            );
             Assert.True(Math.Abs(a - b) <= 0.03m * Math.Min(a, b));
         });
         Assert.True(ribbon.Assumes.Count >= 3);
     }
 
     [Fact]
-    public void A_mark_nothing_is_sold_at_leaves_the_best_empty() => Assert.All(QuantityRibbon.Of(Chest, 0.50m, Book, most: 30).Best, s => Assert.Equal("", s.MethodId));
+    public void A_mark_nothing_is_sold_at_leaves_the_best_empty() =>
+        Assert.All(QuantityRibbon.Of(Chest, 0.50m, Book, most: 30).Best, s => Assert.Equal("", s.MethodId));
 
     // the minutes beyond 24 pieces against the simulation of all of them, at 50 quantities
     [Fact]
@@ -102,7 +182,10 @@ public class RibbonTests
         foreach (var q in Enumerable.Range(1, 50).Select(i => 24 + (i * 4)))
         {
             var job = LineFloor.JobOf(Chest, decorations, Book, q);
-            var (about, whole) = (PressFloor.FloorMinutes.Of(job, false), PressFloor.PressFloorSimulation.Run(job, rules: 3));
+            var (about, whole) = (
+                PressFloor.FloorMinutes.Of(job, false),
+                PressFloor.PressFloorSimulation.Run(job, rules: 3)
+            );
             Assert.Equal(whole.MakespanSeconds, about.MakespanSeconds, whole.MakespanSeconds * 0.005);
         }
     }
@@ -128,7 +211,12 @@ public class RibbonTests
             if (before is { } was && total < was - 1e-9m)
             {
                 var bought = answer.Decorations.Sum(d => d.Bought);
-                Assert.Contains(answer.Decorations.SelectMany(d => d.Purchases).SelectMany(p => p.SizeClass?.Breaks ?? p.Breaks ?? []), b => b.From > 1 && b.From <= bought && b.From >= bought - 4);
+                Assert.Contains(
+                    answer
+                        .Decorations.SelectMany(d => d.Purchases)
+                        .SelectMany(p => p.SizeClass?.Breaks ?? p.Breaks ?? []),
+                    b => b.From > 1 && b.From <= bought && b.From >= bought - 4
+                );
             }
             before = total;
         }
@@ -167,10 +255,41 @@ public class RibbonTests
     {
         (string What, ShopBook Dearer)[] all =
         [
-            ("wage", Book with { Numbers = Book.Numbers with { Wage = Book.Numbers.Wage * 1.1m } }), ("overhead", Book with { Numbers = Book.Numbers with { OverheadPerHour = Book.Numbers.OverheadPerHour * 1.1m } }),
-            ("tariff", Book with { Numbers = Book.Numbers with { TariffPerKwh = Book.Numbers.TariffPerKwh * 2 } }), ("sundries", Book with { Numbers = Book.Numbers with { ConsumablesPerStart = 1 } }),
-            ("vinyl", Book with { Vinyls = [.. Book.Vinyls.Select(v => v with { PricePerFoot = v.PricePerFoot * 1.2m })] }), ("screens", Book with { OutsidePrinters = [Quayside with { SetUpPerScreen = 40m }] }),
-            ("own ink", Book with { FilmPrinters = [.. Book.FilmPrinters.Select(p => p with { ColourPricePerMl = p.ColourPricePerMl * 2 })] }), ("freight", Book with { Films = [.. Book.Films.Select(x => x with { FreightPerOrder = x.FreightPerOrder + 5 })] }),
+            ("wage", Book with { Numbers = Book.Numbers with { Wage = Book.Numbers.Wage * 1.1m } }),
+            (
+                "overhead",
+                Book with
+                {
+                    Numbers = Book.Numbers with { OverheadPerHour = Book.Numbers.OverheadPerHour * 1.1m },
+                }
+            ),
+            ("tariff", Book with { Numbers = Book.Numbers with { TariffPerKwh = Book.Numbers.TariffPerKwh * 2 } }),
+            ("sundries", Book with { Numbers = Book.Numbers with { ConsumablesPerStart = 1 } }),
+            (
+                "vinyl",
+                Book with
+                {
+                    Vinyls = [.. Book.Vinyls.Select(v => v with { PricePerFoot = v.PricePerFoot * 1.2m })],
+                }
+            ),
+            ("screens", Book with { OutsidePrinters = [Quayside with { SetUpPerScreen = 40m }] }),
+            (
+                "own ink",
+                Book with
+                {
+                    FilmPrinters =
+                    [
+                        .. Book.FilmPrinters.Select(p => p with { ColourPricePerMl = p.ColourPricePerMl * 2 }),
+                    ],
+                }
+            ),
+            (
+                "freight",
+                Book with
+                {
+                    Films = [.. Book.Films.Select(x => x with { FreightPerOrder = x.FreightPerOrder + 5 })],
+                }
+            ),
         ];
         foreach (var (what, dearer) in all)
         {
@@ -178,10 +297,17 @@ public class RibbonTests
             {
                 foreach (var q in new[] { 1, 12, 40, 150 })
                 {
-                    var (a, b) = (method.Answer(Chest.At(q), Book).Decorations, method.Answer(Chest.At(q), dearer).Decorations);
+                    var (a, b) = (
+                        method.Answer(Chest.At(q), Book).Decorations,
+                        method.Answer(Chest.At(q), dearer).Decorations
+                    );
                     if (a.Count > 0)
                     {
-                        Assert.True(LineCost.Of(Chest.At(q), b, dearer).Cost.Value >= LineCost.Of(Chest.At(q), a, Book).Cost.Value - 1e-9m, $"{what} raised: {method.Id} at {q} cheaper");
+                        Assert.True(
+                            LineCost.Of(Chest.At(q), b, dearer).Cost.Value
+                                >= LineCost.Of(Chest.At(q), a, Book).Cost.Value - 1e-9m,
+                            $"{what} raised: {method.Id} at {q} cheaper"
+                        );
                     }
                 }
             }
@@ -191,13 +317,27 @@ public class RibbonTests
     [Fact]
     public void The_order_of_placements_changes_no_start()
     {
-        var (front, sleeve) = (MethodTests.Front(9, 8, 2), MethodTests.Front(3, 3, 1) with { Id = "s", Place = "left-sleeve" });
+        var (front, sleeve) = (
+            MethodTests.Front(9, 8, 2),
+            MethodTests.Front(3, 3, 1) with
+            {
+                Id = "s",
+                Place = "left-sleeve",
+            }
+        );
         foreach (var method in DecorationMethods.All)
         {
-            var (ab, ba) = (method.Answer(MethodTests.Ask(40, front, sleeve), Book).Decorations, method.Answer(MethodTests.Ask(40, sleeve, front), Book).Decorations);
+            var (ab, ba) = (
+                method.Answer(MethodTests.Ask(40, front, sleeve), Book).Decorations,
+                method.Answer(MethodTests.Ask(40, sleeve, front), Book).Decorations
+            );
             if (ab.Count > 0)
             {
-                Assert.Equal(LineCost.Of(MethodTests.Ask(40, front, sleeve), ab, Book).StartsPerGood, LineCost.Of(MethodTests.Ask(40, sleeve, front), ba, Book).StartsPerGood, 1e-12);
+                Assert.Equal(
+                    LineCost.Of(MethodTests.Ask(40, front, sleeve), ab, Book).StartsPerGood,
+                    LineCost.Of(MethodTests.Ask(40, sleeve, front), ba, Book).StartsPerGood,
+                    1e-12
+                );
             }
         }
     }

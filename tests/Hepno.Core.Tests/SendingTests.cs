@@ -13,7 +13,12 @@ namespace Hepno.Core.Tests;
 /// <summary>Parcels, postage, part deliveries and dearer sizes; the numbers lie in tests/cases.</summary>
 public class SendingTests
 {
-    private static readonly RateZone Near = new("near", "Near", 1, [new(250, 4.20m), new(1000, 6m), new(2000, 7.80m), new(5000, 12.10m), new(10_000, 17.60m)]);
+    private static readonly RateZone Near = new(
+        "near",
+        "Near",
+        1,
+        [new(250, 4.20m), new(1000, 6m), new(2000, 7.80m), new(5000, 12.10m), new(10_000, 17.60m)]
+    );
 
     private static decimal Of(string cell) => decimal.Parse(cell, CultureInfo.InvariantCulture);
 
@@ -22,51 +27,82 @@ public class SendingTests
     {
         foreach (var row in Cases.Rows("parcels.csv"))
         {
-            var style = MethodTests.Tee(100) with { Kind = Enum.Parse<GarmentKind>(row[0]), WeightGsm = (double)Of(row[1]) };
-            var best = Parcels.Ways([(style, int.Parse(row[2], CultureInfo.InvariantCulture))], Packaging.Default, "Test", Near)[0];
-            Assert.Equal((row[3], row[4], Of(row[5]), Of(row[6]), Of(row[7])), (best.Packaging.Name, best.Parcels.ToString(CultureInfo.InvariantCulture), Math.Round((decimal)best.GramsEach, 6), best.Material.Value, best.Postage.Value));
+            var style = MethodTests.Tee(100) with
+            {
+                Kind = Enum.Parse<GarmentKind>(row[0]),
+                WeightGsm = (double)Of(row[1]),
+            };
+            var best = Parcels.Ways(
+                [(style, int.Parse(row[2], CultureInfo.InvariantCulture))],
+                Packaging.Default,
+                "Test",
+                Near
+            )[0];
+            Assert.Equal(
+                (row[3], row[4], Of(row[5]), Of(row[6]), Of(row[7])),
+                (
+                    best.Packaging.Name,
+                    best.Parcels.ToString(CultureInfo.InvariantCulture),
+                    Math.Round((decimal)best.GramsEach, 6),
+                    best.Material.Value,
+                    best.Postage.Value
+                )
+            );
         }
         Assert.Equal(0, Parcels.Ways([(MethodTests.Tee(100), 3)], Packaging.Default, "", null)[0].Postage.Value);
         Assert.Empty(Parcels.Ways([(MethodTests.Tee(100), 3)], [new("Crate", 90, 90_000, 19_000, 1)], "Test", Near));
     }
 
     [Fact]
-    public void Every_way_carries_everything() => Gen.Select(Gen.Int[1, 400], Gen.Int[0, 5], Gen.Int[100, 400]).Sample((pieces, kind, gsm) =>
-    {
-        var style = MethodTests.Tee(100) with { Kind = (GarmentKind)kind, WeightGsm = gsm };
-        foreach (var way in Parcels.Ways([(style, pieces)], Packaging.Default, "", null))
-        {
-            Assert.True(way.Parcels * way.Packaging.MostTees >= (pieces * PieceSize.Tees(style.Kind)) - 1e-6);
-            Assert.True(way.Parcels * way.Packaging.MostGrams >= (pieces * PieceSize.Grams(style)) - 1e-6);
-            Assert.Equal(way.Parcels * way.Packaging.Price, way.Material.Value);
-        }
-    });
+    public void Every_way_carries_everything() =>
+        Gen.Select(Gen.Int[1, 400], Gen.Int[0, 5], Gen.Int[100, 400])
+            .Sample(
+                (pieces, kind, gsm) =>
+                {
+                    var style = MethodTests.Tee(100) with { Kind = (GarmentKind)kind, WeightGsm = gsm };
+                    foreach (var way in Parcels.Ways([(style, pieces)], Packaging.Default, "", null))
+                    {
+                        Assert.True(
+                            way.Parcels * way.Packaging.MostTees >= (pieces * PieceSize.Tees(style.Kind)) - 1e-6
+                        );
+                        Assert.True(way.Parcels * way.Packaging.MostGrams >= (pieces * PieceSize.Grams(style)) - 1e-6);
+                        Assert.Equal(way.Parcels * way.Packaging.Price, way.Material.Value);
+                    }
+                }
+            );
 
     [Fact]
     public void Part_balances_by_hand()
     {
         foreach (var row in Cases.Rows("part-balances.csv"))
         {
-            Assert.Equal(new PartBalance(Of(row[4]), Of(row[5])), PartBalance.Of(Of(row[0]), Of(row[1]), Of(row[2]), Of(row[3]), 2));
+            Assert.Equal(
+                new PartBalance(Of(row[4]), Of(row[5])),
+                PartBalance.Of(Of(row[0]), Of(row[1]), Of(row[2]), Of(row[3]), 2)
+            );
         }
     }
 
     [Fact]
-    public void All_parts_together_come_to_the_total() => Gen.Select(Gen.Int[1, 90_000], Gen.Int[0, 100], Gen.Int[1, 9].Array[1, 6]).Sample((cents, deposit, parts) =>
-    {
-        var (total, goods) = (cents / 100m, (decimal)parts.Sum());
-        var paid = decimal.Round(total * deposit / 100, 2);
-        var first = paid;
-        var delivered = 0m;
-        foreach (var part in parts)
-        {
-            delivered += part;
-            var balance = PartBalance.Of(total, paid, goods, delivered, 2);
-            Assert.Equal(total, paid + balance.Now + balance.Later);
-            paid += balance.Now;
-        }
-        Assert.Equal(Math.Max(total, first), paid);
-    });
+    public void All_parts_together_come_to_the_total() =>
+        Gen.Select(Gen.Int[1, 90_000], Gen.Int[0, 100], Gen.Int[1, 9].Array[1, 6])
+            .Sample(
+                (cents, deposit, parts) =>
+                {
+                    var (total, goods) = (cents / 100m, (decimal)parts.Sum());
+                    var paid = decimal.Round(total * deposit / 100, 2);
+                    var first = paid;
+                    var delivered = 0m;
+                    foreach (var part in parts)
+                    {
+                        delivered += part;
+                        var balance = PartBalance.Of(total, paid, goods, delivered, 2);
+                        Assert.Equal(total, paid + balance.Now + balance.Later);
+                        paid += balance.Now;
+                    }
+                    Assert.Equal(Math.Max(total, first), paid);
+                }
+            );
 
     [Fact]
     public void The_guard_against_more_for_less_by_hand()
@@ -75,7 +111,12 @@ public class SendingTests
         {
             var pieces = int.Parse(row[0], CultureInfo.InvariantCulture);
             var cliff = Inversion.Look(pieces, pieces * Of(row[1]), Totals(row[2]));
-            Assert.Equal(row[3].Length == 0 ? null : new Cliff(int.Parse(row[3], CultureInfo.InvariantCulture), Of(row[4]), Of(row[5])), cliff);
+            Assert.Equal(
+                row[3].Length == 0
+                    ? null
+                    : new Cliff(int.Parse(row[3], CultureInfo.InvariantCulture), Of(row[4]), Of(row[5])),
+                cliff
+            );
             if (cliff is not null)
             {
                 Assert.Equal(Of(row[6]), Inversion.NoDearer(cliff.Total, pieces, 2));
@@ -90,7 +131,10 @@ public class SendingTests
         {
             var pieces = int.Parse(row[0], CultureInfo.InvariantCulture);
             var less = Inversion.LookBack(pieces, pieces * Of(row[1]), Totals(row[2]));
-            Assert.Equal(row[3].Length == 0 ? null : (int.Parse(row[3], CultureInfo.InvariantCulture), Of(row[4])), less);
+            Assert.Equal(
+                row[3].Length == 0 ? null : (int.Parse(row[3], CultureInfo.InvariantCulture), Of(row[4])),
+                less
+            );
             if (less is { } found)
             {
                 Assert.Equal(Of(row[5]), Inversion.NoCheaper(found.Total, pieces, 2));
@@ -104,7 +148,18 @@ public class SendingTests
         foreach (var row in Cases.Rows("surcharges.csv"))
         {
             var style = MethodTests.Tee(100) with { Sizes = [new("M", 0), new("2XL", Of(row[4]))] };
-            var on = SizeSurcharge.Of(style, [new("M", 3), new("2XL", 2)], PricePolicy.Default with { Kind = Enum.Parse<PolicyKind>(row[0]), MarginShare = Of(row[1]), Multiple = Of(row[1]), PerHour = 40 }, new FeeTerms(Of(row[2]), Of(row[3])));
+            var on = SizeSurcharge.Of(
+                style,
+                [new("M", 3), new("2XL", 2)],
+                PricePolicy.Default with
+                {
+                    Kind = Enum.Parse<PolicyKind>(row[0]),
+                    MarginShare = Of(row[1]),
+                    Multiple = Of(row[1]),
+                    PerHour = 40,
+                },
+                new FeeTerms(Of(row[2]), Of(row[3]))
+            );
             Assert.Equal(new SizeSurcharge("2XL", 2, Of(row[5])), Assert.Single(on));
         }
     }
@@ -113,43 +168,106 @@ public class SendingTests
     [Fact]
     public void The_base_price_is_of_plain_sizes_but_of_the_invoice_as_it_is()
     {
-        var style = MethodTests.Tee(100) with { Sizes = [new("M", 0), new("2XL", 2)], FreightPerOrder = 30, Buying = new([], FreeFreightFrom: (10 * MethodTests.Tee(100).UnitPrice) + 8) };
-        var n = ShopNumbers.Default with { RoundingStep = 0, SizePricing = SizePricing.Surcharged, Retail = PricePolicy.Default with { Kind = PolicyKind.Multiple, Multiple = 2 } };
-        LinePrice At(Style of) => MethodTests.Ask(10) with { Style = of, Sizes = [new("M", 6), new("2XL", 4)] } is var ask && new DtfBought().Answer(ask, MethodTests.Book).Decorations is var plan ? LinePrice.Of(ask, plan, LineCost.Of(ask, plan, MethodTests.Book), MethodTests.Book with { Numbers = n }, null) : null!;
+        var style = MethodTests.Tee(100) with
+        {
+            Sizes = [new("M", 0), new("2XL", 2)],
+            FreightPerOrder = 30,
+            Buying = new([], FreeFreightFrom: (10 * MethodTests.Tee(100).UnitPrice) + 8),
+        };
+        var n = ShopNumbers.Default with
+        {
+            RoundingStep = 0,
+            SizePricing = SizePricing.Surcharged,
+            Retail = PricePolicy.Default with { Kind = PolicyKind.Multiple, Multiple = 2 },
+        };
+        LinePrice At(Style of) =>
+            MethodTests.Ask(10) with { Style = of, Sizes = [new("M", 6), new("2XL", 4)] } is var ask
+            && new DtfBought().Answer(ask, MethodTests.Book).Decorations is var plan
+                ? LinePrice.Of(
+                    ask,
+                    plan,
+                    LineCost.Of(ask, plan, MethodTests.Book),
+                    MethodTests.Book with
+                    {
+                        Numbers = n,
+                    },
+                    null
+                )
+                : null!;
         var free = At(style with { FreightPerOrder = 0 });
         Assert.Equal(free.Each, At(style).Each);
         Assert.Equal(4.50m, Assert.Single(free.Surcharges).Each);
     }
 
-    private static IEnumerable<(int Pieces, decimal Total)> Totals(string cells) => cells.Split(' ').Select(x => x.Split(':')).Select(x => int.Parse(x[0], CultureInfo.InvariantCulture) is var pieces ? (pieces, pieces * Of(x[1])) : default);
+    private static IEnumerable<(int Pieces, decimal Total)> Totals(string cells) =>
+        cells
+            .Split(' ')
+            .Select(x => x.Split(':'))
+            .Select(x =>
+                int.Parse(x[0], CultureInfo.InvariantCulture) is var pieces ? (pieces, pieces * Of(x[1])) : default
+            );
 
     [Fact]
     public void With_surcharges_the_base_price_forgets_the_dearer_sizes_and_the_total_is_both()
     {
         var ask = MethodTests.Ask(10) with { Sizes = [new("M", 6), new("2XL", 4)] };
-        Band Film(ShopNumbers n) => Comparer.Compare(ask, null, null, null, MethodTests.Book with { Numbers = n }, new Planning.FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new Planning.OpenHours(n.Week), MethodTests.Book.Presses, [])).Bands.Single(b => b.MethodId == "dtf-bought");
+        Band Film(ShopNumbers n) =>
+            Comparer
+                .Compare(
+                    ask,
+                    null,
+                    null,
+                    null,
+                    MethodTests.Book with
+                    {
+                        Numbers = n,
+                    },
+                    new Planning.FloorPlan(
+                        new DateTime(2026, 6, 1, 10, 0, 0),
+                        new Planning.OpenHours(n.Week),
+                        MethodTests.Book.Presses,
+                        []
+                    )
+                )
+                .Bands.Single(b => b.MethodId == "dtf-bought");
         var n = ShopNumbers.Default with { RoundingStep = 0 };
         var (averaged, surcharged) = (Film(n), Film(n with { SizePricing = SizePricing.Surcharged }));
         Assert.True(surcharged.Outcome.Price < averaged.Outcome.Price);
-        Assert.Equal((surcharged.Outcome.Price * 10) + surcharged.Surcharges!.Sum(s => s.Each * s.Pieces), surcharged.Total);
+        Assert.Equal(
+            (surcharged.Outcome.Price * 10) + surcharged.Surcharges!.Sum(s => s.Each * s.Pieces),
+            surcharged.Total
+        );
         Assert.Equal(averaged.Cost.Value, surcharged.Cost.Value);
         // profit is of what is really sold: base price and surcharges
-        Assert.Equal(surcharged.Total / 10 - surcharged.Outcome.Fees.Value - surcharged.Cost.Value, surcharged.Outcome.Profit.Value, 9);
+        Assert.Equal(
+            surcharged.Total / 10 - surcharged.Outcome.Fees.Value - surcharged.Cost.Value,
+            surcharged.Outcome.Profit.Value,
+            9
+        );
         Assert.Empty(averaged.Surcharges!);
     }
 
     [Fact]
     public void Postage_is_charged_beside_the_price_or_carried_in_it()
     {
-        var book = MethodTests.Book with { Carrier = new("Test", [Near]), Numbers = ShopNumbers.Default with { RoundingStep = 0 } };
+        var book = MethodTests.Book with
+        {
+            Carrier = new("Test", [Near]),
+            Numbers = ShopNumbers.Default with { RoundingStep = 0 },
+        };
         var here = MethodTests.Ask(12);
-        PieceCostResult Cost(Shipping? shipping) => LineCost.Of(here with { Shipping = shipping }, new DtfBought().Answer(here, book).Decorations, book);
+        PieceCostResult Cost(Shipping? shipping) =>
+            LineCost.Of(here with { Shipping = shipping }, new DtfBought().Answer(here, book).Decorations, book);
         var (collected, beside, inside) = (Cost(null), Cost(new("near", false)), Cost(new("near", true)));
         // 12 tees of 180 g: one small box at 1.10, 2.38 kg at 12.10; four minutes for the parcel
         Assert.Equal(1.10m / 12, beside.Stratum("packing").Value - collected.Stratum("packing").Value, 9);
         Assert.Equal(12.10m / 12, inside.Stratum("packing").Value - beside.Stratum("packing").Value, 9);
         Assert.Equal(20.0, (double)(beside.HandsSeconds.Value - collected.HandsSeconds.Value), 1e-6);
-        Assert.Equal(0.029m * 12.10m / 12, LineCost.Fees(here with { Shipping = new("near", false) }, book).OfPostage, 9);
+        Assert.Equal(
+            0.029m * 12.10m / 12,
+            LineCost.Fees(here with { Shipping = new("near", false) }, book).OfPostage,
+            9
+        );
         Assert.Equal(0, LineCost.Fees(here with { Shipping = new("near", true) }, book).OfPostage);
         Assert.Null(LineCost.Packed(here with { Shipping = new("moon", true) }, book));
     }

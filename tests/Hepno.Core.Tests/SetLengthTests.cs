@@ -7,7 +7,12 @@ namespace Hepno.Core.Tests;
 /// <summary>Film in set lengths: the cheapest that holds the order, and several of the longest before it where none does.</summary>
 public class SetLengthTests
 {
-    private static readonly FilmByLayout Lengths = new(0.25, 0.125, new(22, 0, [], [new(24, 9m), new(60, 18m), new(120, 30m)]), []);
+    private static readonly FilmByLayout Lengths = new(
+        0.25,
+        0.125,
+        new(22, 0, [], [new(24, 9m), new(60, 18m), new(120, 30m)]),
+        []
+    );
 
     private static readonly FilmGround Roll = Lengths.Grounds()[0];
 
@@ -55,7 +60,10 @@ public class SetLengthTests
     [Fact]
     public void Film_in_set_lengths_is_not_dropped_for_a_large_order()
     {
-        var book = MethodTests.Book with { Films = [MethodTests.Book.Films[0] with { Sizes = [], ByLayout = Lengths }] };
+        var book = MethodTests.Book with
+        {
+            Films = [MethodTests.Book.Films[0] with { Sizes = [], ByLayout = Lengths }],
+        };
         var answer = new DtfBought().Answer(MethodTests.Ask(60, MethodTests.Front(10, 11)), book);
         // 63 with spares: three lengths of ten rows and more, and some turned ones beside them
         var bought = answer.Decorations[0].Purchases[0];
@@ -68,8 +76,19 @@ public class SetLengthTests
     [InlineData(false, 30, 56, 153)] // fourteen feet, some turned; fifteen sheets
     public void No_less_is_bought_than_the_list_sells(bool below, int copies, double roll, double sheets)
     {
-        var list = MethodTests.Book.Films[0] with { Sizes = [], SoldBelow = below, ByLayout = new(0.25, 0.125, new(22, 12, [new(5, 4m)], []), [new("22 × 12", 22, 12, [new(3, 21m), new(10, 10.20m)])]) };
-        decimal Cost(FilmGround on) => on.Bill(GangNest.Lay(on.Ground, [new("d", 10, 11, copies)], 1, GangNest.OnePass))!.Cost.Value;
+        var list = MethodTests.Book.Films[0] with
+        {
+            Sizes = [],
+            SoldBelow = below,
+            ByLayout = new(
+                0.25,
+                0.125,
+                new(22, 12, [new(5, 4m)], []),
+                [new("22 × 12", 22, 12, [new(3, 21m), new(10, 10.20m)])]
+            ),
+        };
+        decimal Cost(FilmGround on) =>
+            on.Bill(GangNest.Lay(on.Ground, [new("d", 10, 11, copies)], 1, GangNest.OnePass))!.Cost.Value;
         Assert.Equal(((decimal)roll, (decimal)sheets), (Cost(list.Grounds()[0]), Cost(list.Grounds()[1])));
     }
 }

@@ -7,7 +7,22 @@ namespace Hepno.Core.Tests;
 public class SpotTestTests
 {
     private static readonly DateOnly Day = new(2026, 6, 2);
-    private static readonly SpotTest Good = new("t", "film", "tee", "", 310, 15, "medium", Day, "Wren", true, false, Bleeding.Clean, "soft", "");
+    private static readonly SpotTest Good = new(
+        "t",
+        "film",
+        "tee",
+        "",
+        310,
+        15,
+        "medium",
+        Day,
+        "Wren",
+        true,
+        false,
+        Bleeding.Clean,
+        "soft",
+        ""
+    );
 
     [Fact]
     public void A_test_passes_waits_or_fails_with_its_reason()
@@ -19,16 +34,30 @@ public class SpotTestTests
         Assert.Equal("the cloth's dye comes through", (Good with { Bleeding = Bleeding.Bled }).Fault());
         // cracked by the tenth wash the setting was wrong; later it is age
         Assert.Equal(TestVerdict.Failed, (Good with { Washes = [new(Day, 10, WashVerdict.Cracks)] }).Verdict());
-        var aged = Good with { Washes = [new(Day, 5, WashVerdict.Holds), new(Day, 30, WashVerdict.Holds), new(Day, 55, WashVerdict.Cracks)] };
+        var aged = Good with
+        {
+            Washes =
+            [
+                new(Day, 5, WashVerdict.Holds),
+                new(Day, 30, WashVerdict.Holds),
+                new(Day, 55, WashVerdict.Cracks),
+            ],
+        };
         Assert.Equal((TestVerdict.Passed, 30), (aged.Verdict(), aged.Stands()));
         Assert.Null(Good.Stands());
     }
 
-    private static Verdict Judge(AskInHand ask, RecipeSource source, params SpotTest[] tests) => new DtfBought().Answer(ask, MethodTests.Book with
-    {
-        Recipes = [MethodTests.FilmOnCotton with { Source = source }],
-        Tests = tests,
-    }).Verdict;
+    private static Verdict Judge(AskInHand ask, RecipeSource source, params SpotTest[] tests) =>
+        new DtfBought()
+            .Answer(
+                ask,
+                MethodTests.Book with
+                {
+                    Recipes = [MethodTests.FilmOnCotton with { Source = source }],
+                    Tests = tests,
+                }
+            )
+            .Verdict;
 
     [Fact]
     public void What_was_tested_here_is_believed_before_any_rule()
@@ -39,10 +68,31 @@ public class SpotTestTests
         Assert.Equal(VerdictKind.Yes, Judge(ask, RecipeSource.Assumed, Good).Kind);
         var failed = Judge(ask, RecipeSource.Maker, Good with { Sticks = false });
         Assert.Equal(VerdictKind.No, failed.Kind);
-        Assert.Contains("Tue 2 Jun: it does not stick", Assert.Single(failed.Reasons, r => r.Code == "test-failed").Sentence, StringComparison.Ordinal);
-        Assert.Contains(Judge(ask, RecipeSource.Maker, Good with { Bleeding = Bleeding.NotLooked }).Reasons, r => r.Code == "look-again");
+        Assert.Contains(
+            "Tue 2 Jun: it does not stick",
+            Assert.Single(failed.Reasons, r => r.Code == "test-failed").Sentence,
+            StringComparison.Ordinal
+        );
+        Assert.Contains(Judge(ask, RecipeSource.Maker, Good with { Bleeding = Bleeding.NotLooked }).Reasons, r =>
+            r.Code == "look-again"
+        );
         // the newest counts
-        Assert.Equal(VerdictKind.Yes, Judge(ask, RecipeSource.Maker, Good with { Sticks = false }, Good with { Id = "u", Day = Day.AddDays(1) }).Kind);
+        Assert.Equal(
+            VerdictKind.Yes,
+            Judge(
+                ask,
+                RecipeSource.Maker,
+                Good with
+                {
+                    Sticks = false,
+                },
+                Good with
+                {
+                    Id = "u",
+                    Day = Day.AddDays(1),
+                }
+            ).Kind
+        );
         // dark cloth with polyester: a test looked at after a day answers the rule's worry
         var dark = ask with { Style = MethodTests.Tee(60) };
         Assert.Contains(Judge(dark, RecipeSource.Maker).Reasons, r => r.Code == "dye-migration");
@@ -52,11 +102,44 @@ public class SpotTestTests
     [Fact]
     public void Too_hot_for_the_cloth_names_the_nearest_product_that_is_not()
     {
-        var book = MethodTests.Book with { Recipes = [MethodTests.FilmOnCotton, MethodTests.FilmOnCotton with { Id = "v", ProductId = "vinyl", TemperatureF = 278 }, MethodTests.FilmOnCotton with { Id = "w", ProductId = "vinyl", TemperatureF = 260 }] };
-        var reason = Assert.Single(new DtfBought().Answer(MethodTests.Ask(10) with { Style = MethodTests.Tee(100, 300) }, book).Verdict.Reasons, r => r.Code == "heat-ceiling");
+        var book = MethodTests.Book with
+        {
+            Recipes =
+            [
+                MethodTests.FilmOnCotton,
+                MethodTests.FilmOnCotton with
+                {
+                    Id = "v",
+                    ProductId = "vinyl",
+                    TemperatureF = 278,
+                },
+                MethodTests.FilmOnCotton with
+                {
+                    Id = "w",
+                    ProductId = "vinyl",
+                    TemperatureF = 260,
+                },
+            ],
+        };
+        var reason = Assert.Single(
+            new DtfBought()
+                .Answer(MethodTests.Ask(10) with { Style = MethodTests.Tee(100, 300) }, book)
+                .Verdict.Reasons,
+            r => r.Code == "heat-ceiling"
+        );
         Assert.Equal("a product pressed at 300 °F or less: Tidewell Vinyl wants 278 °F", reason.WouldWork);
         // nothing cooler is kept: only the heat is said
-        Assert.Equal("a product pressed at 200 °F or less", Assert.Single(new DtfBought().Answer(MethodTests.Ask(10) with { Style = MethodTests.Tee(100, 200) }, book).Verdict.Reasons, r => r.Code == "heat-ceiling").WouldWork);
+        Assert.Equal(
+            "a product pressed at 200 °F or less",
+            Assert
+                .Single(
+                    new DtfBought()
+                        .Answer(MethodTests.Ask(10) with { Style = MethodTests.Tee(100, 200) }, book)
+                        .Verdict.Reasons,
+                    r => r.Code == "heat-ceiling"
+                )
+                .WouldWork
+        );
     }
 
     [Fact]
@@ -66,7 +149,27 @@ public class SpotTestTests
         var black = style.Colourways[0];
         Assert.NotNull(SpotTest.Of(recipe, style, black, [Good]));
         Assert.NotNull(SpotTest.Of(recipe, style, black, [Good with { TemperatureF = 305 }]));
-        Assert.All([Good with { ProductId = "vinyl" }, Good with { StyleId = "other" }, Good with { ColourwayId = "white" }, Good with { TemperatureF = 304 }], t => Assert.Null(SpotTest.Of(recipe, style, black, [t])));
+        Assert.All(
+            [
+                Good with
+                {
+                    ProductId = "vinyl",
+                },
+                Good with
+                {
+                    StyleId = "other",
+                },
+                Good with
+                {
+                    ColourwayId = "white",
+                },
+                Good with
+                {
+                    TemperatureF = 304,
+                },
+            ],
+            t => Assert.Null(SpotTest.Of(recipe, style, black, [t]))
+        );
     }
 
     [Theory]

@@ -29,7 +29,10 @@ public class TextTests
         var data = new TheoryData<string, string>();
         foreach (var row in Cases.Rows(name))
         {
-            data.Add(row[0].Replace("\\t", "\t", StringComparison.Ordinal).Replace("\\n", "\n", StringComparison.Ordinal), row[1]);
+            data.Add(
+                row[0].Replace("\\t", "\t", StringComparison.Ordinal).Replace("\\n", "\n", StringComparison.Ordinal),
+                row[1]
+            );
         }
         return data;
     }
@@ -39,7 +42,9 @@ public class TextTests
     public void Size_runs_as_typed_and_pasted(string text, string read)
     {
         var reading = SizeRun.Parse(text, Known);
-        var said = reading.Problem is { } problem ? $"!{problem.Code}" : string.Join("|", reading.Sizes.Select(s => $"{s.Size} {s.Pieces}"));
+        var said = reading.Problem is { } problem
+            ? $"!{problem.Code}"
+            : string.Join("|", reading.Sizes.Select(s => $"{s.Size} {s.Pieces}"));
         Assert.Equal(read, said);
         if (reading.Problem is not null)
         {
@@ -77,22 +82,31 @@ public class TextTests
 
     [Fact]
     public void Shown_parts_add_up_to_the_rounded_total() =>
-        Gen.Long[0, 50_000_000].Array[1, 9].Sample(micros =>
-        {
-            decimal[] parts = [.. micros.Select(m => m / 1_000_000m)];
-            var shown = Money.Shown(parts, 2);
-            Assert.Equal(Money.Charged(parts.Sum(), 2), shown.Sum());
-            Assert.All(shown.Zip(parts), p => Assert.True(Math.Abs(p.First - p.Second) < 0.01m));
-        });
+        Gen.Long[0, 50_000_000]
+            .Array[1, 9]
+            .Sample(micros =>
+            {
+                decimal[] parts = [.. micros.Select(m => m / 1_000_000m)];
+                var shown = Money.Shown(parts, 2);
+                Assert.Equal(Money.Charged(parts.Sum(), 2), shown.Sum());
+                Assert.All(shown.Zip(parts), p => Assert.True(Math.Abs(p.First - p.Second) < 0.01m));
+            });
 
     [Fact]
     public void A_scaled_run_keeps_its_total() =>
-        Gen.Select(Gen.Int[1, 60].Array[1, 6], Gen.Int[1, 500]).Sample((pieces, total) =>
-            Assert.Equal(total, SizeRun.Total(SizeRun.ScaledTo([.. pieces.Select((p, i) => new SizeCount(Known[i], p))], total))));
+        Gen.Select(Gen.Int[1, 60].Array[1, 6], Gen.Int[1, 500])
+            .Sample(
+                (pieces, total) =>
+                    Assert.Equal(
+                        total,
+                        SizeRun.Total(SizeRun.ScaledTo([.. pieces.Select((p, i) => new SizeCount(Known[i], p))], total))
+                    )
+            );
 
     [Theory]
     [InlineData(double.NaN)]
     [InlineData(double.PositiveInfinity)]
     [InlineData(1e13)]
-    public void Money_refuses_what_is_no_quantity(double quantity) => Assert.Throws<ArgumentOutOfRangeException>(() => Money.Times(quantity, 1m));
+    public void Money_refuses_what_is_no_quantity(double quantity) =>
+        Assert.Throws<ArgumentOutOfRangeException>(() => Money.Times(quantity, 1m));
 }

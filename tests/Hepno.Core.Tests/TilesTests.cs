@@ -29,27 +29,50 @@ public class TilesTests
     }
 
     [Fact]
-    public void Tiles_cover_everything_overlap_enough_and_no_fewer_would_do() => Gen.Select(Gen.Double[1, 60], Gen.Double[1, 60], Gen.Double[3, 20], Gen.Double[3, 20], Gen.Double[0, 2]).Sample((w, h, sheetW, sheetH, overlap) =>
-    {
-        var t = Tiles.Of(w, h, sheetW, sheetH, overlap);
-        Assert.True(t.OverhangWidthIn >= -1e-6 && t.OverhangHeightIn >= -1e-6);
-        // a column less would leave a strip uncovered
-        Assert.True(t.Columns == 1 || t.OverhangWidthIn < t.TileWidthIn - overlap + 1e-6);
-        Assert.True(t.Rows == 1 || t.OverhangHeightIn < t.TileHeightIn - overlap + 1e-6);
-        Assert.All(t.At, tile => Assert.Equal((tile.Column * (t.TileWidthIn - overlap), tile.Row * (t.TileHeightIn - overlap)), (tile.X, tile.Y)));
-        Assert.Equal(Enumerable.Range(1, t.Sheets()), t.At.Select(a => a.Number));
-        if (t.Trim is { } trim)
-        {
-            Assert.True(trim.OffWidthIn <= overlap + 1e-6 && trim.OffHeightIn <= overlap + 1e-6 && trim.Sheets < t.Sheets());
-            Assert.Equal(trim.Sheets, Tiles.Of(w - trim.OffWidthIn, h - trim.OffHeightIn, sheetW, sheetH, overlap).Sheets());
-        }
-    });
+    public void Tiles_cover_everything_overlap_enough_and_no_fewer_would_do() =>
+        Gen.Select(Gen.Double[1, 60], Gen.Double[1, 60], Gen.Double[3, 20], Gen.Double[3, 20], Gen.Double[0, 2])
+            .Sample(
+                (w, h, sheetW, sheetH, overlap) =>
+                {
+                    var t = Tiles.Of(w, h, sheetW, sheetH, overlap);
+                    Assert.True(t.OverhangWidthIn >= -1e-6 && t.OverhangHeightIn >= -1e-6);
+                    // a column less would leave a strip uncovered
+                    Assert.True(t.Columns == 1 || t.OverhangWidthIn < t.TileWidthIn - overlap + 1e-6);
+                    Assert.True(t.Rows == 1 || t.OverhangHeightIn < t.TileHeightIn - overlap + 1e-6);
+                    Assert.All(t.At, tile =>
+                        Assert.Equal(
+                            (tile.Column * (t.TileWidthIn - overlap), tile.Row * (t.TileHeightIn - overlap)),
+                            (tile.X, tile.Y)
+                        )
+                    );
+                    Assert.Equal(Enumerable.Range(1, t.Sheets()), t.At.Select(a => a.Number));
+                    if (t.Trim is { } trim)
+                    {
+                        Assert.True(
+                            trim.OffWidthIn <= overlap + 1e-6
+                                && trim.OffHeightIn <= overlap + 1e-6
+                                && trim.Sheets < t.Sheets()
+                        );
+                        Assert.Equal(
+                            trim.Sheets,
+                            Tiles.Of(w - trim.OffWidthIn, h - trim.OffHeightIn, sheetW, sheetH, overlap).Sheets()
+                        );
+                    }
+                }
+            );
 
     [Theory]
     [InlineData(0, 29, 8, 10, 0.25, "widthIn")]
     [InlineData(21, 29, -1, 10, 0.25, "sheetWidthIn")]
     [InlineData(21, 29, 8, 10, 9, "overlapIn")]
-    public void What_cannot_be_tiled_is_refused(double w, double h, double sheetW, double sheetH, double overlap, string where) => Assert.Contains(Tiles.Problems(w, h, sheetW, sheetH, overlap), p => p.Where == where && p.Remedy.Length > 0);
+    public void What_cannot_be_tiled_is_refused(
+        double w,
+        double h,
+        double sheetW,
+        double sheetH,
+        double overlap,
+        string where
+    ) => Assert.Contains(Tiles.Problems(w, h, sheetW, sheetH, overlap), p => p.Where == where && p.Remedy.Length > 0);
 
     [Fact]
     public void Parts_keep_their_grain_on_cloth_and_on_paper()
@@ -57,7 +80,10 @@ public class TilesTests
         PatternPart[] parts = [new("front M", 20, 28, 3), new("sleeve M", 15, 9, 6)];
         var marker = Marker.Lay(parts, 60, 44, 0.25, 300);
         Assert.All(marker.OnFabric.Placed.Concat(marker.OnPaper.Placed), p => Assert.False(p.Turned));
-        List<GangDesign> designs = [.. parts.Select(p => new GangDesign(p.Name, p.WidthIn, p.HeightIn, p.Count, false))];
+        List<GangDesign> designs =
+        [
+            .. parts.Select(p => new GangDesign(p.Name, p.WidthIn, p.HeightIn, p.Count, false)),
+        ];
         Assert.Empty(GangCheck.Faults(new(60, null, 0.25, 0), designs, marker.OnFabric.Placed));
         Assert.Empty(GangCheck.Faults(new(44, null, 0.25, 0), designs, marker.OnPaper.Placed));
         Assert.True(marker.OnPaper.UsedLengthIn > marker.OnFabric.UsedLengthIn);
@@ -74,8 +100,21 @@ public class TilesTests
         GangDesign[] designs = [new("crest", 3.2, 3.2, 9), new("name", 6.5, 1, 4)];
         var found = sheet.Lay(designs, 1, 400);
         Assert.Empty(found.LeftOut);
-        Assert.All(found.Placed, p => Assert.True(p.X >= 0.75 + 0.0625 - 1e-9 && p.Y >= 0.9 + 0.0625 - 1e-9 && p.X + p.WidthIn <= 8.5 - 0.75 - 0.0625 + 1e-9 && p.Y + p.HeightIn <= 11 - 0.5 - 0.0625 + 1e-9));
-        Assert.Empty(GangCheck.Faults(sheet.Inside(), designs, [.. found.Placed.Select(p => p with { X = p.X - 0.75, Y = p.Y - 0.9 })]));
+        Assert.All(found.Placed, p =>
+            Assert.True(
+                p.X >= 0.75 + 0.0625 - 1e-9
+                    && p.Y >= 0.9 + 0.0625 - 1e-9
+                    && p.X + p.WidthIn <= 8.5 - 0.75 - 0.0625 + 1e-9
+                    && p.Y + p.HeightIn <= 11 - 0.5 - 0.0625 + 1e-9
+            )
+        );
+        Assert.Empty(
+            GangCheck.Faults(
+                sheet.Inside(),
+                designs,
+                [.. found.Placed.Select(p => p with { X = p.X - 0.75, Y = p.Y - 0.9 })]
+            )
+        );
         Assert.InRange(found.Utilisation, 0.1, 1);
         Assert.NotEmpty((sheet with { LeftIn = 8 }).Problems());
         Assert.NotEmpty((sheet with { BleedIn = -1 }).Problems());

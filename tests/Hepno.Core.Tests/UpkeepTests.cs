@@ -1,6 +1,6 @@
+using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Methods;
-using Hepno.Core.Comparing;
 
 namespace Hepno.Core.Tests;
 
@@ -10,9 +10,18 @@ public class UpkeepTests
     // a Friday; the shop is open Monday to Friday
     private static readonly DateOnly Friday = new(2026, 6, 5);
     private static readonly IReadOnlyList<DayHours> Week = ShopNumbers.Default.Week;
-    private static readonly MachineUpkeep Printer = new("skua", [new("nozzles", "Nozzle check", UpkeepEvery.Day, 3, 0.15m), new("head", "Head clean", UpkeepEvery.Week, 10, 2.40m), new("blade", "New blade", UpkeepEvery.AsNeeded, 5, 9, 6)], []);
+    private static readonly MachineUpkeep Printer = new(
+        "skua",
+        [
+            new("nozzles", "Nozzle check", UpkeepEvery.Day, 3, 0.15m),
+            new("head", "Head clean", UpkeepEvery.Week, 10, 2.40m),
+            new("blade", "New blade", UpkeepEvery.AsNeeded, 5, 9, 6),
+        ],
+        []
+    );
 
-    private static string Due(MachineUpkeep u, DateOnly day) => string.Join(' ', u.DueBy(day, Week).Select(d => d.Task.Id));
+    private static string Due(MachineUpkeep u, DateOnly day) =>
+        string.Join(' ', u.DueBy(day, Week).Select(d => d.Task.Id));
 
     [Fact]
     public void What_was_never_done_is_due_at_once_and_what_was_done_comes_round()
@@ -44,16 +53,31 @@ public class UpkeepTests
         var held = minutes.PrepHeld + minutes.Held.Sum();
         // the press of these tests is held 600 hours a year
         Assert.Equal(616.80m / 600 * (decimal)(held / 3600), Rent(tended) - Rent(MethodTests.Book), 9);
-        Assert.Equal(Rent(MethodTests.Book), Rent(MethodTests.Book with { Upkeep = [Printer with { Id = "another" }] }));
+        Assert.Equal(
+            Rent(MethodTests.Book),
+            Rent(MethodTests.Book with { Upkeep = [Printer with { Id = "another" }] })
+        );
     }
 
     [Fact]
     public void What_cannot_be_is_refused_by_name_and_the_usual_lists_can_be_kept()
     {
-        Assert.Equal("tasks[0].name", Assert.Single((Printer with { Tasks = [Printer.Tasks[0] with { Name = " " }] }).Problems()).Where);
-        Assert.Equal("tasks[1].name", Assert.Single((Printer with { Tasks = [Printer.Tasks[0], Printer.Tasks[0]] }).Problems()).Where);
-        Assert.Equal("tasks[0]", Assert.Single((Printer with { Tasks = [Printer.Tasks[0] with { Minutes = double.NaN }] }).Problems()).Where);
-        Assert.Equal("done[0].note", Assert.Single((Printer with { Done = [new("head", Friday, "", new('x', 501))] }).Problems()).Where);
+        Assert.Equal(
+            "tasks[0].name",
+            Assert.Single((Printer with { Tasks = [Printer.Tasks[0] with { Name = " " }] }).Problems()).Where
+        );
+        Assert.Equal(
+            "tasks[1].name",
+            Assert.Single((Printer with { Tasks = [Printer.Tasks[0], Printer.Tasks[0]] }).Problems()).Where
+        );
+        Assert.Equal(
+            "tasks[0]",
+            Assert.Single((Printer with { Tasks = [Printer.Tasks[0] with { Minutes = double.NaN }] }).Problems()).Where
+        );
+        Assert.Equal(
+            "done[0].note",
+            Assert.Single((Printer with { Done = [new("head", Friday, "", new('x', 501))] }).Problems()).Where
+        );
         Assert.All(new[] { "press", "film-printer", "dye-printer", "cutter" }, kind =>
         {
             Assert.NotEmpty(MachineUpkeep.Usual(kind));

@@ -63,9 +63,15 @@ public class WeighingTests
     public void Weighing_begins_with_the_shops_own_figures()
     {
         var start = MakeOrBuyStart.Of(OwnPrintTests.Book, 120.4)!;
-        Assert.Equal((OwnPrintTests.Book.FilmPrinters[0].Equipment.PriceNew, 120, OwnPrintTests.Book.Numbers.Wage), (start.Case.MachinePrice, start.Case.PrintsAMonth, start.Case.Wage));
+        Assert.Equal(
+            (OwnPrintTests.Book.FilmPrinters[0].Equipment.PriceNew, 120, OwnPrintTests.Book.Numbers.Wage),
+            (start.Case.MachinePrice, start.Case.PrintsAMonth, start.Case.Wage)
+        );
         // the machine is what is to be paid back: its wear is not in the material too
-        var made = new DtfMade().Answer(MethodTests.Ask(36, new Placement("front", "front", 10.5, 8, 60, 4, true, 3)), OwnPrintTests.Book).Decorations[0].Material;
+        var made = new DtfMade()
+            .Answer(MethodTests.Ask(36, new Placement("front", "front", 10.5, 8, 60, 4, true, 3)), OwnPrintTests.Book)
+            .Decorations[0]
+            .Material;
         Assert.Equal(made.Value - made.Parts.Single(p => p.Code == "machine").Value, start.Case.MadeEach);
         Assert.Empty(start.Case.Problems());
         Assert.Equal(3400m, MakeOrBuyStart.Of(OwnPrintTests.Book with { FilmPrinters = [] }, 0)!.Case.MachinePrice);
@@ -85,7 +91,12 @@ public class WeighingTests
         Assert.Equal(MethodTests.Book.Presses[0].Equipment.PriceNew, press.Price.Value);
         Assert.Equal(own.Total.Value - own.Items.Where(i => i.IsThere).Sum(i => i.Price.Value), own.StillToBuy.Value);
         Assert.Equal(DecorationMethods.All.Count, StartUp.Of(none).Count);
-        Assert.All(StartUp.Of(none), b => Assert.True(b.Total.Value > 0 && b.Items.All(i => !i.IsThere && i.Price.Source.StartsWith("assumed", StringComparison.Ordinal))));
+        Assert.All(StartUp.Of(none), b =>
+            Assert.True(
+                b.Total.Value > 0
+                    && b.Items.All(i => !i.IsThere && i.Price.Source.StartsWith("assumed", StringComparison.Ordinal))
+            )
+        );
     }
 
     // 40 shirts with bought film: blanks landed, the prints with one freight and nothing else is money out before a sale
@@ -96,15 +107,28 @@ public class WeighingTests
         var plans = new DtfBought().Answer(ask, MethodTests.Book).Decorations;
         var ribbon = QuantityRibbon.Of(ask, null, MethodTests.Book, most: 60);
         var launch = Launch.Of(ask, plans, ribbon, F);
-        var (blanks, prints) = (LandedBlank.Of(ask).Value * 40, plans[0].Purchases[0].Cost.Value + MethodTests.Book.Films[0].FreightPerOrder);
-        Assert.Equal((blanks + prints, blanks + prints, prints), (launch.Tied.Value, launch.LostPressed.Value, launch.LostPlain.Value));
+        var (blanks, prints) = (
+            LandedBlank.Of(ask).Value * 40,
+            plans[0].Purchases[0].Cost.Value + MethodTests.Book.Films[0].FreightPerOrder
+        );
+        Assert.Equal(
+            (blanks + prints, blanks + prints, prints),
+            (launch.Tied.Value, launch.LostPressed.Value, launch.LostPlain.Value)
+        );
         Assert.Null(launch.SentOutFrom);
         Assert.Equal(3, launch.Sentences.Count);
 
         var sent = ribbon with { Cheapest = [new(1, 29, "dtf-bought"), new(30, 60, "screen-out")] };
-        Assert.Equal((30, "Screens, sent out"), (Launch.Of(ask, plans, sent, F).SentOutFrom, Launch.Of(ask, plans, sent, F).SentOutBy));
+        Assert.Equal(
+            (30, "Screens, sent out"),
+            (Launch.Of(ask, plans, sent, F).SentOutFrom, Launch.Of(ask, plans, sent, F).SentOutBy)
+        );
         Assert.Contains("it costs less", Launch.Of(ask, plans, sent, F).Sentences[2], StringComparison.Ordinal);
-        Assert.Contains("earns more", Launch.Of(ask, plans, ribbon with { Best = [new(1, 9, "htv"), new(10, 60, "pod-out")] }, F).Sentences[2], StringComparison.Ordinal);
+        Assert.Contains(
+            "earns more",
+            Launch.Of(ask, plans, ribbon with { Best = [new(1, 9, "htv"), new(10, 60, "pod-out")] }, F).Sentences[2],
+            StringComparison.Ordinal
+        );
     }
 
     [Theory]
@@ -113,13 +137,19 @@ public class WeighingTests
     [InlineData(15, 12, 15, 15)]
     [InlineData(18, 14, 16, 20)]
     [InlineData(33, 39, 0, 0)]
-    public void The_press_a_size_needs(double w, double h, double platenW, double platenH) => Assert.Equal(platenW == 0 ? null : (platenW, platenH), PressNeeded.For(w, h));
+    public void The_press_a_size_needs(double w, double h, double platenW, double platenH) =>
+        Assert.Equal(platenW == 0 ? null : (platenW, platenH), PressNeeded.For(w, h));
 
     [Fact]
     public void A_print_too_large_for_every_press_says_which_would_do()
     {
-        var book = MethodTests.Book with { Presses = [MethodTests.Book.Presses[0] with { PlatenWidthIn = 15, PlatenHeightIn = 15 }] };
-        var reason = new Htv().Answer(MethodTests.Ask(10, MethodTests.Front(18, 14, 1)), book).Verdict.Reasons.Single(r => r.Code == "platen");
+        var book = MethodTests.Book with
+        {
+            Presses = [MethodTests.Book.Presses[0] with { PlatenWidthIn = 15, PlatenHeightIn = 15 }],
+        };
+        var reason = new Htv()
+            .Answer(MethodTests.Ask(10, MethodTests.Front(18, 14, 1)), book)
+            .Verdict.Reasons.Single(r => r.Code == "platen");
         Assert.Equal("a press of 16 × 20 in, or a smaller print", reason.WouldWork);
     }
 }

@@ -8,13 +8,42 @@ namespace Hepno.Core.Tests;
 /// <summary>Prices and rates tried at other levels, which of them moves a cost most, and the old rule of thumb beside the price.</summary>
 public class WhatIfTests
 {
-    private static readonly AskInHand Ask = MethodTests.Ask(40, MethodTests.Front(9, 8, 2), MethodTests.Front(3, 3, 1) with { Id = "s", Place = "left-sleeve" });
-    private static readonly ShopBook Book = OwnPrintTests.Book with { OutsidePrinters = [new("quayside", "Quayside", 28m, [new(1, [new(24, 2.30m)]), new(3, [new(24, 3.40m)])], 24, 0.02, 12m, 10m, 7, 14, 16)], Memo = new() };
+    private static readonly AskInHand Ask = MethodTests.Ask(
+        40,
+        MethodTests.Front(9, 8, 2),
+        MethodTests.Front(3, 3, 1) with
+        {
+            Id = "s",
+            Place = "left-sleeve",
+        }
+    );
+    private static readonly ShopBook Book = OwnPrintTests.Book with
+    {
+        OutsidePrinters =
+        [
+            new(
+                "quayside",
+                "Quayside",
+                28m,
+                [new(1, [new(24, 2.30m)]), new(3, [new(24, 3.40m)])],
+                24,
+                0.02,
+                12m,
+                10m,
+                7,
+                14,
+                16
+            ),
+        ],
+        Memo = new(),
+    };
 
     private static decimal? Cost(string methodId, WhatIf tried)
     {
         var (ask, book) = (tried.Of(Ask), tried.Of(Book));
-        return DecorationMethods.Find(methodId)!.Answer(ask, book).Decorations is { Count: > 0 } plans ? LineCost.Of(ask, plans, book).Cost.Value : null;
+        return DecorationMethods.Find(methodId)!.Answer(ask, book).Decorations is { Count: > 0 } plans
+            ? LineCost.Of(ask, plans, book).Cost.Value
+            : null;
     }
 
     // the stratum that an input feeds is as many times as large as the input; what it does not feed stays
@@ -28,10 +57,17 @@ public class WhatIfTests
         var tried = WhatIf.Only(input, 2);
         var method = DecorationMethods.Find(methodId)!;
         var (ask, then) = (tried.Of(Ask), tried.Of(Book));
-        var (now, dearer) = (LineCost.Of(Ask, method.Answer(Ask, Book).Decorations, Book), LineCost.Of(ask, method.Answer(ask, then).Decorations, then));
+        var (now, dearer) = (
+            LineCost.Of(Ask, method.Answer(Ask, Book).Decorations, Book),
+            LineCost.Of(ask, method.Answer(ask, then).Decorations, then)
+        );
         foreach (var code in new[] { "blank", "decoration", "consumables", "labour", "packing" })
         {
-            Assert.Equal((double)now.Stratum(code).Value * (code == stratum ? 2 : 1), (double)dearer.Stratum(code).Value, 1e-9);
+            Assert.Equal(
+                (double)now.Stratum(code).Value * (code == stratum ? 2 : 1),
+                (double)dearer.Stratum(code).Value,
+                1e-9
+            );
         }
     }
 
@@ -46,29 +82,44 @@ public class WhatIfTests
                 Assert.Equal(Math.Min(0.9, now.FailureChance * 3), then.FailureChance, 1e-12);
             }
         }
-        Assert.All(new Htv().Answer(Ask, WhatIf.Only(WhatIfInput.Spoilage, 0).Of(Book)).Decorations, d => Assert.Equal(0, d.FailureChance));
+        Assert.All(new Htv().Answer(Ask, WhatIf.Only(WhatIfInput.Spoilage, 0).Of(Book)).Decorations, d =>
+            Assert.Equal(0, d.FailureChance)
+        );
     }
 
     [Fact]
-    public void What_is_tried_is_kept_nowhere_and_as_it_is_changes_nothing() => Gen.Select(Gen.Enum<WhatIfInput>(), Gen.Double[1, 3]).Sample((input, factor) =>
-    {
-        foreach (var method in new[] { "dtf-bought", "dtf-made", "htv", "screen-out" })
-        {
-            var now = Cost(method, new(new Dictionary<WhatIfInput, double>()));
-            Assert.Equal(now, Cost(method, WhatIf.Only(input, 1)));
-            Assert.True(Cost(method, WhatIf.Only(input, factor)) >= now - 1e-9m, $"{method}: {input} at {factor} is cheaper");
-        }
-    }, iter: 40);
+    public void What_is_tried_is_kept_nowhere_and_as_it_is_changes_nothing() =>
+        Gen.Select(Gen.Enum<WhatIfInput>(), Gen.Double[1, 3])
+            .Sample(
+                (input, factor) =>
+                {
+                    foreach (var method in new[] { "dtf-bought", "dtf-made", "htv", "screen-out" })
+                    {
+                        var now = Cost(method, new(new Dictionary<WhatIfInput, double>()));
+                        Assert.Equal(now, Cost(method, WhatIf.Only(input, 1)));
+                        Assert.True(
+                            Cost(method, WhatIf.Only(input, factor)) >= now - 1e-9m,
+                            $"{method}: {input} at {factor} is cheaper"
+                        );
+                    }
+                },
+                iter: 40
+            );
 
     [Theory]
     [InlineData(WhatIfInput.Wage, 0)]
     [InlineData(WhatIfInput.Blank, 10.01)]
     [InlineData(WhatIfInput.Spoilage, -0.1)]
     [InlineData(WhatIfInput.Film, double.NaN)]
-    public void What_is_absurd_is_not_tried(WhatIfInput input, double factor) => Assert.Equal("range", Assert.Single(WhatIf.Only(input, factor).Problems()).Code);
+    public void What_is_absurd_is_not_tried(WhatIfInput input, double factor) =>
+        Assert.Equal("range", Assert.Single(WhatIf.Only(input, factor).Problems()).Code);
 
     [Fact]
-    public void Every_input_has_a_name() => Assert.Equal(Enum.GetValues<WhatIfInput>().Length, Enum.GetValues<WhatIfInput>().Select(WhatIf.NameOf).Distinct().Count());
+    public void Every_input_has_a_name() =>
+        Assert.Equal(
+            Enum.GetValues<WhatIfInput>().Length,
+            Enum.GetValues<WhatIfInput>().Select(WhatIf.NameOf).Distinct().Count()
+        );
 
     [Fact]
     public void Swings_stand_by_what_they_move_and_leave_out_what_moves_nothing()
@@ -78,7 +129,13 @@ public class WhatIfTests
         Assert.DoesNotContain(swings, s => s.Input is WhatIfInput.Ink or WhatIfInput.SentOut);
         Assert.Contains(Swing.Of(new DtfMade(), Ask, Book), s => s.Input == WhatIfInput.Ink);
         var wage = swings.Single(s => s.Input == WhatIfInput.Wage);
-        Assert.Equal((Cost("dtf-bought", WhatIf.Only(WhatIfInput.Wage, 0.8)), Cost("dtf-bought", WhatIf.Only(WhatIfInput.Wage, 1.2))), (wage.Low, wage.High));
+        Assert.Equal(
+            (
+                Cost("dtf-bought", WhatIf.Only(WhatIfInput.Wage, 0.8)),
+                Cost("dtf-bought", WhatIf.Only(WhatIfInput.Wage, 1.2))
+            ),
+            (wage.Low, wage.High)
+        );
         Assert.All(swings, s => Assert.True(s.Low <= s.Now && s.Now <= s.High));
         Assert.Empty(Swing.Of(new Sublimation(), Ask, Book));
     }
@@ -94,8 +151,16 @@ public class WhatIfTests
         Assert.Equal(rule.Price.Value, rule.Price.Parts[0].Value * rule.Price.Parts[1].Value);
         Assert.Equal(cost.Materials, rule.Price.Parts[0].Parts.Sum(p => p.Value));
         Assert.Equal(Outcome.At(rule.Price.Value, cost, n.Fees(), n.Wage).ProfitAnHour.Value, rule.AnHour);
-        Assert.Contains(rule.Price.Value > 20 ? "more than this price" : "less than this price", rule.Sentence, StringComparison.Ordinal);
-        Assert.Contains("the same as this price", RuleOfThumb.Of(rule.Price.Value, cost, n.Fees(), n)!.Sentence, StringComparison.Ordinal);
+        Assert.Contains(
+            rule.Price.Value > 20 ? "more than this price" : "less than this price",
+            rule.Sentence,
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "the same as this price",
+            RuleOfThumb.Of(rule.Price.Value, cost, n.Fees(), n)!.Sentence,
+            StringComparison.Ordinal
+        );
         Assert.Null(RuleOfThumb.Of(20m, cost, n.Fees(), n with { RuleOfThumb = 0 }));
         Assert.Equal("ruleOfThumb", Assert.Single((n with { RuleOfThumb = 21 }).Problems()).Where);
     }
@@ -111,10 +176,27 @@ public class WhatIfTests
         Assert.Equal((cost, false), (now.CostNow, now.FellUnder));
         Assert.Equal((0.25, 0.25), ((double)now.MarginThen, (double)now.MarginNow));
         // a floor over both is not fallen under; one between is; what was under before is not said again
-        Recosted At(decimal floor, decimal then) => Recosted.Of(Ask, "dtf-bought", price, then, plain with { Numbers = plain.Numbers with { LeastMarginShare = floor } }, new());
+        Recosted At(decimal floor, decimal then) =>
+            Recosted.Of(
+                Ask,
+                "dtf-bought",
+                price,
+                then,
+                plain with
+                {
+                    Numbers = plain.Numbers with { LeastMarginShare = floor },
+                },
+                new()
+            );
         Assert.True(At(0.3m, price * 0.6m).FellUnder);
         Assert.False(At(0.3m, price * 0.8m).FellUnder);
         // a way that is gone has no cost
-        Assert.Equal((null, true), (Recosted.Of(Ask, "dtf-bought", price, cost, plain with { Films = [] }, new()).CostNow, Recosted.Of(Ask, "painted", price, cost, plain, new()).FellUnder));
+        Assert.Equal(
+            (null, true),
+            (
+                Recosted.Of(Ask, "dtf-bought", price, cost, plain with { Films = [] }, new()).CostNow,
+                Recosted.Of(Ask, "painted", price, cost, plain, new()).FellUnder
+            )
+        );
     }
 }

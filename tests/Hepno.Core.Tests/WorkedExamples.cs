@@ -10,22 +10,51 @@ namespace Hepno.Core.Tests;
 /// <summary>The worked examples 1, 2, 4, 6, 7 and 8 of the job's description, within half a unit of the last printed digit.</summary>
 public class WorkedExamples
 {
-    private static Figure In(string code, decimal value) => Figure.Input(code, code, value, FigureUnit.Money, "the example");
+    private static Figure In(string code, decimal value) =>
+        Figure.Input(code, code, value, FigureUnit.Money, "the example");
 
-    internal static PieceInputs Example1 { get; } = new(30, In("blank", 4.04m), In("consumables", 0.06m), In("packing", 0.22m), 45, 15,
-        [
-            new("front", "Front", Figure.Sum("material", "Front", In("transfer", 2.65m), In("freight", 0.15m)), 0.02, 90, 75),
-            new("sleeve", "Sleeve", Figure.Sum("material", "Sleeve", In("transfer", 0.70m), In("freight", 0.15m)), 0.03, 70, 60),
-        ],
-        18.00m, 7.20m, In("press-hour", 1.10m), Figure.Input("order-minutes", "order", 35, FigureUnit.Count, "the example"), In("fees", 0.30m));
+    internal static PieceInputs Example1 { get; } =
+        new(
+            30,
+            In("blank", 4.04m),
+            In("consumables", 0.06m),
+            In("packing", 0.22m),
+            45,
+            15,
+            [
+                new(
+                    "front",
+                    "Front",
+                    Figure.Sum("material", "Front", In("transfer", 2.65m), In("freight", 0.15m)),
+                    0.02,
+                    90,
+                    75
+                ),
+                new(
+                    "sleeve",
+                    "Sleeve",
+                    Figure.Sum("material", "Sleeve", In("transfer", 0.70m), In("freight", 0.15m)),
+                    0.03,
+                    70,
+                    60
+                ),
+            ],
+            18.00m,
+            7.20m,
+            In("press-hour", 1.10m),
+            Figure.Input("order-minutes", "order", 35, FigureUnit.Count, "the example"),
+            In("fees", 0.30m)
+        );
 
     private static readonly FeeTerms Fees = new(0.029m, 0);
 
-    private static void Near(double printed, double unit, double actual) => Assert.InRange(actual, printed - (unit / 2), printed + (unit / 2));
+    private static void Near(double printed, double unit, double actual) =>
+        Assert.InRange(actual, printed - (unit / 2), printed + (unit / 2));
 
     private static void Near4(double printed, decimal actual) => Near(printed, 0.0001, (double)actual);
 
-    private static decimal Part(PieceCostResult cost, string stratum, string part) => cost.Stratum(stratum).Parts.First(p => p.Code == part).Value;
+    private static decimal Part(PieceCostResult cost, string stratum, string part) =>
+        cost.Stratum(stratum).Parts.First(p => p.Code == part).Value;
 
     [Fact]
     public void Example_1_strata()
@@ -61,7 +90,14 @@ public class WorkedExamples
         var start = Spoilage.StartCost(Example1);
         var attempts = Example1.Decorations.Select(d => (Spoilage.AttemptCost(d, Example1), d.FailureChance)).ToList();
         Near4(0.4797, Spoilage.SeenAtTheEnd(start, attempts) - start - attempts.Sum(a => a.Item1));
-        Near4(10.4305, cost.Cost.Value - cost.Stratum("spoilage").Value + Spoilage.SeenAtTheEnd(start, attempts) - start - attempts.Sum(a => a.Item1));
+        Near4(
+            10.4305,
+            cost.Cost.Value
+                - cost.Stratum("spoilage").Value
+                + Spoilage.SeenAtTheEnd(start, attempts)
+                - start
+                - attempts.Sum(a => a.Item1)
+        );
     }
 
     [Fact]
@@ -117,7 +153,8 @@ public class WorkedExamples
     }
 
     [Fact]
-    public void Example_6_equipment_hour() => Near4(0.6523, new EquipmentHour(1450, 250, 5, 600, 1.8, 0.35, 0.12m).Cost(0.21m).Value);
+    public void Example_6_equipment_hour() =>
+        Near4(0.6523, new EquipmentHour(1450, 250, 5, 600, 1.8, 0.35, 0.12m).Cost(0.21m).Value);
 
     [Fact]
     public void Example_7_learned()
@@ -127,5 +164,6 @@ public class WorkedExamples
     }
 
     [Fact]
-    public void Example_8_package() => Assert.Equal(new Package(78.00m, 68.64m, 9.36m), Package.Of([18.00m, 34.00m, 26.00m], 0.12m));
+    public void Example_8_package() =>
+        Assert.Equal(new Package(78.00m, 68.64m, 9.36m), Package.Of([18.00m, 34.00m, 26.00m], 0.12m));
 }

@@ -13,7 +13,8 @@ public class WorthOfHandsTests
     // a Monday
     private static readonly DateTime Now = new(2026, 6, 1, 10, 0, 0);
 
-    private static FloorPlan Floor(IReadOnlyList<Person>? people = null, params PlacedWork[] placed) => new(Now, new OpenHours(Book.Numbers.Week), [.. Book.Presses, .. Book.Benches()], placed, people);
+    private static FloorPlan Floor(IReadOnlyList<Person>? people = null, params PlacedWork[] placed) =>
+        new(Now, new OpenHours(Book.Numbers.Week), [.. Book.Presses, .. Book.Benches()], placed, people);
 
     // open 9 to 17; from Monday 10:00
     [Theory]
@@ -22,7 +23,8 @@ public class WorthOfHandsTests
     [InlineData("2026-06-08 09:00", 7 + (4 * 8))]
     [InlineData("2026-06-01 10:00", 0)]
     [InlineData("2026-05-01 10:00", 0)]
-    public void Free_hands_are_the_open_hours_up_to_a_moment(string until, double hours) => Assert.Equal(hours, FreeHands.HoursUntil(Floor(), DateTime.Parse(until, null)), 6);
+    public void Free_hands_are_the_open_hours_up_to_a_moment(string until, double hours) =>
+        Assert.Equal(hours, FreeHands.HoursUntil(Floor(), DateTime.Parse(until, null)), 6);
 
     [Fact]
     public void Lunch_days_off_and_planned_work_are_not_free()
@@ -71,7 +73,13 @@ public class WorthOfHandsTests
         var due = Now.AddDays(7);
         var ask = MethodTests.Ask(24);
         WorthOfHands Of(ShopBook book, DateTime? at) => WorthOfHands.Of(ask, at, book, Floor());
-        var hourly = Book with { Numbers = Book.Numbers with { Retail = PricePolicy.Default with { Kind = PolicyKind.Hourly, PerHour = 30 } } };
+        var hourly = Book with
+        {
+            Numbers = Book.Numbers with
+            {
+                Retail = PricePolicy.Default with { Kind = PolicyKind.Hourly, PerHour = 30 },
+            },
+        };
 
         // a new shop: nothing, or what its hourly policy asks for
         Assert.Equal((0m, null), (Of(Book, due).AnHour, Of(Book, due).Free));
@@ -84,7 +92,11 @@ public class WorthOfHandsTests
         // no date: there is all the time it takes
         Assert.Equal((null, 0m), (Of(earned, null).Free, Of(earned, null).Beyond(1000)));
 
-        ShopBook By(HandsWorth worth) => earned with { Numbers = earned.Numbers with { HandsWorth = worth, HandsWorthAnHour = 12 } };
+        ShopBook By(HandsWorth worth) =>
+            earned with
+            {
+                Numbers = earned.Numbers with { HandsWorth = worth, HandsWorthAnHour = 12 },
+            };
         Assert.Equal((60m, 0m), (Of(By(HandsWorth.Always), due).AnHour, Of(By(HandsWorth.Always), due).Free));
         Assert.Equal((12m, 5m), (Of(By(HandsWorth.Typed), null).AnHour, Of(By(HandsWorth.Typed), null).Beyond(5)));
         Assert.Equal("handsWorthAnHour", Assert.Single((Book.Numbers with { HandsWorthAnHour = -1 }).Problems()).Where);
@@ -95,12 +107,32 @@ public class WorthOfHandsTests
     public void The_advice_says_money_and_hands_both()
     {
         var ask = MethodTests.Ask(36, MethodTests.Front(9, 8, 1));
-        Comparison By(HandsWorth worth, decimal anHour) => Comparer.Compare(ask, 18m, null, null, Book with { Numbers = Book.Numbers with { HandsWorth = worth, HandsWorthAnHour = anHour } }, Floor(), curve: false);
+        Comparison By(HandsWorth worth, decimal anHour) =>
+            Comparer.Compare(
+                ask,
+                18m,
+                null,
+                null,
+                Book with
+                {
+                    Numbers = Book.Numbers with { HandsWorth = worth, HandsWorthAnHour = anHour },
+                },
+                Floor(),
+                curve: false
+            );
         var free = By(HandsWorth.ByPlan, 0);
         var scarce = By(HandsWorth.Typed, 500);
-        Assert.Equal(free.Bands.Where(b => b.Fits).Max(b => b.LeftInAll!.Profit), free.Bands.First(b => b.MethodId == free.Advice!.MethodId).LeftInAll!.Profit, 0);
+        Assert.Equal(
+            free.Bands.Where(b => b.Fits).Max(b => b.LeftInAll!.Profit),
+            free.Bands.First(b => b.MethodId == free.Advice!.MethodId).LeftInAll!.Profit,
+            0
+        );
         Assert.Contains(" of your hands", free.Advice!.Sentence, StringComparison.Ordinal);
-        Assert.Contains("; beyond the free ones an hour of them earns $500 here otherwise", scarce.Advice!.Sentence, StringComparison.Ordinal);
+        Assert.Contains(
+            "; beyond the free ones an hour of them earns $500 here otherwise",
+            scarce.Advice!.Sentence,
+            StringComparison.Ordinal
+        );
         var (a, b) = (free.Bands[0].LeftInAll!, scarce.Bands[0].LeftInAll!);
         Assert.True(b.Hours < a.Hours && b.Profit < a.Profit);
 
@@ -118,7 +150,9 @@ public class WorthOfHandsTests
         {
             var ribbon = QuantityRibbon.Of(ask, 18m, book, WorthOfHands.Of(ask, null, book, Floor()), 60);
             var compared = Comparer.Compare(ask, 18m, null, null, book, Floor(), curve: false);
-            var best = compared.Bands.First(b => b.MethodId == ribbon.Best.First(s => s.From <= 36 && s.To >= 36).MethodId);
+            var best = compared.Bands.First(b =>
+                b.MethodId == ribbon.Best.First(s => s.From <= 36 && s.To >= 36).MethodId
+            );
             Assert.True(Leading.AsGood(best.Weighed(), compared.Bands[0].Weighed()));
         }
     }
@@ -127,9 +161,19 @@ public class WorthOfHandsTests
     [Fact]
     public void Better_for_us_is_a_crossing_of_its_own()
     {
-        var ribbon = QuantityRibbon.Of(MethodTests.Ask(36, MethodTests.Front(9, 8, 1)), 18m, Book, new(100, 0, "", ""), 120);
-        Assert.All(ribbon.Overtakings, o => Assert.Matches(@"^from \d+ on .* is better for us: it leaves \S+ in all", o.Sentence));
-        Assert.All(ribbon.Overtakings, o => Assert.Equal(o.To, ribbon.Best.First(s => s.From <= o.Pieces && s.To >= o.Pieces).MethodId));
+        var ribbon = QuantityRibbon.Of(
+            MethodTests.Ask(36, MethodTests.Front(9, 8, 1)),
+            18m,
+            Book,
+            new(100, 0, "", ""),
+            120
+        );
+        Assert.All(ribbon.Overtakings, o =>
+            Assert.Matches(@"^from \d+ on .* is better for us: it leaves \S+ in all", o.Sentence)
+        );
+        Assert.All(ribbon.Overtakings, o =>
+            Assert.Equal(o.To, ribbon.Best.First(s => s.From <= o.Pieces && s.To >= o.Pieces).MethodId)
+        );
         Assert.NotEmpty(ribbon.Overtakings);
     }
 }

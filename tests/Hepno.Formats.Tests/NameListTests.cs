@@ -18,7 +18,12 @@ public class NameListTests
         foreach (var row in File.ReadAllLines(Path.Combine(at.FullName, "tests", "cases", "own-pieces.csv")).Skip(1))
         {
             var cut = row.LastIndexOf('|');
-            data.Add(row[..cut].Replace("\\n", "\n", StringComparison.Ordinal).Replace("\\t", "\t", StringComparison.Ordinal), row[(cut + 1)..]);
+            data.Add(
+                row[..cut]
+                    .Replace("\\n", "\n", StringComparison.Ordinal)
+                    .Replace("\\t", "\t", StringComparison.Ordinal),
+                row[(cut + 1)..]
+            );
         }
         return data;
     }
@@ -28,7 +33,10 @@ public class NameListTests
     public void A_list_is_read_whole_or_refused_by_row(string text, string expected)
     {
         var reading = OwnPieces.Read(CsvTable.Cells(text), Sizes);
-        var got = reading.Problems.Count > 0 ? "!" + string.Join('+', reading.Problems.Select(p => p.Code)) : string.Join(';', reading.Pieces.Select(p => $"{p.Size} {p.Says()}"));
+        var got =
+            reading.Problems.Count > 0
+                ? "!" + string.Join('+', reading.Problems.Select(p => p.Code))
+                : string.Join(';', reading.Pieces.Select(p => $"{p.Size} {p.Says()}"));
         Assert.Equal(expected, got);
         Assert.True(reading.Problems.Count == 0 || reading.Pieces.Count == 0);
         Assert.All(reading.Problems, p => Assert.True(p.Sentence.Length > 5 && p.Remedy.Length > 5));
@@ -43,5 +51,17 @@ public class NameListTests
 
     [Fact]
     public void A_list_longer_than_a_line_holds_is_refused() =>
-        Assert.Equal("huge", Assert.Single(OwnPieces.Read(CsvTable.Cells(string.Concat(Enumerable.Range(1, 2001).Select(n => $"M,N{n},1\n"))), Sizes).Problems).Code);
+        Assert.Equal(
+            "huge",
+            Assert
+                .Single(
+                    OwnPieces
+                        .Read(
+                            CsvTable.Cells(string.Concat(Enumerable.Range(1, 2001).Select(n => $"M,N{n},1\n"))),
+                            Sizes
+                        )
+                        .Problems
+                )
+                .Code
+        );
 }

@@ -33,7 +33,14 @@ public sealed class CopyTests : IDisposable
         var hash = KeptFiles.Keep(Folder, Encoding.UTF8.GetBytes("a letter of theirs"));
         db.Write(c => Aggregates.Customers.Put(c, new("a", "Ansel", ""), 0, Deed));
         var facts = Core.Orders.OrderFacts.None with { Attached = [new("x", "letter.txt", hash, 18, Deed.At)] };
-        db.Write(c => Aggregates.Orders.Put(c, new("o", 7, new("a", [new("1", null, null, [], [])], null, null, null), facts, Deed.At), 0, Deed));
+        db.Write(c =>
+            Aggregates.Orders.Put(
+                c,
+                new("o", 7, new("a", [new("1", null, null, [], [])], null, null, null), facts, Deed.At),
+                0,
+                Deed
+            )
+        );
         return hash;
     }
 
@@ -52,7 +59,8 @@ public sealed class CopyTests : IDisposable
 
     private string Fresh() => Directory.CreateDirectory(Path.Combine(root, $"fresh-{Guid.NewGuid():N}")).FullName;
 
-    private string Refused(string source) => Assert.Throws<UnfitCopyException>(() => Restoring.Unpack(source, Folder, root).Dispose()).Message;
+    private string Refused(string source) =>
+        Assert.Throws<UnfitCopyException>(() => Restoring.Unpack(source, Folder, root).Dispose()).Message;
 
     [Fact]
     public void A_days_copy_is_packed_holds_each_file_once_and_comes_back_row_by_row()
@@ -67,7 +75,9 @@ public sealed class CopyTests : IDisposable
         Assert.Equal(written, shared.LastWriteTimeUtc);
         var listed = Copies.All();
         Assert.Equal(["2026-06-02", "2026-06-01"], listed.Select(c => c.Name));
-        Assert.All(listed, c => Assert.Equal((1, 1, 1), (c.Manifest!.Data.Orders, c.Manifest.Data.Customers, c.Manifest.Files.Count)));
+        Assert.All(listed, c =>
+            Assert.Equal((1, 1, 1), (c.Manifest!.Data.Orders, c.Manifest.Data.Customers, c.Manifest.Files.Count))
+        );
         Assert.True(listed[0].Bytes < new FileInfo(Db.File(Folder)).Length / 2);
         using var copy = Restoring.Unpack(Path.Combine(Folder, "backups", "2026-06-01"), Folder, root);
         Lies(copy.Folder);
@@ -84,12 +94,18 @@ public sealed class CopyTests : IDisposable
         Fill(db);
         Copies.Make(Folder, "2026-06-01", "daily", Deed.At);
         var path = Path.Combine(Folder, "backups", part);
-        var file = Directory.Exists(path) ? Directory.EnumerateFiles(path, "*", SearchOption.AllDirectories).Single() : path;
+        var file = Directory.Exists(path)
+            ? Directory.EnumerateFiles(path, "*", SearchOption.AllDirectories).Single()
+            : path;
         var bytes = File.ReadAllBytes(file);
         bytes[bytes.Length / 2] ^= 4;
         File.WriteAllBytes(file, bytes);
         Assert.False(Copies.IsWhole("2026-06-01"));
-        Assert.StartsWith("This copy is not put back", Refused(Path.Combine(Folder, "backups", "2026-06-01")), StringComparison.Ordinal);
+        Assert.StartsWith(
+            "This copy is not put back",
+            Refused(Path.Combine(Folder, "backups", "2026-06-01")),
+            StringComparison.Ordinal
+        );
         if (part == "files")
         {
             File.Delete(file);
@@ -125,7 +141,17 @@ public sealed class CopyTests : IDisposable
             Copies.Make(Folder, CopyFolder.OfDay(day.AddDays(n)), "daily", Deed.At.AddDays(n - 500));
             if (n == 300)
             {
-                db.Write(c => Aggregates.Orders.Put(c, Aggregates.Orders.Get(c, "o")!.Value with { Facts = Core.Orders.OrderFacts.None }, 1, Deed));
+                db.Write(c =>
+                    Aggregates.Orders.Put(
+                        c,
+                        Aggregates.Orders.Get(c, "o")!.Value with
+                        {
+                            Facts = Core.Orders.OrderFacts.None,
+                        },
+                        1,
+                        Deed
+                    )
+                );
                 Directory.Delete(Path.Combine(Folder, "files"), recursive: true);
                 Directory.CreateDirectory(Path.Combine(Folder, "files"));
             }
@@ -144,7 +170,9 @@ public sealed class CopyTests : IDisposable
             Directory.Delete(Path.Combine(Folder, "backups", old), recursive: true);
         }
         Copies.Thin();
-        Assert.Empty(Directory.EnumerateFiles(Path.Combine(Folder, "backups", "files"), "*", SearchOption.AllDirectories));
+        Assert.Empty(
+            Directory.EnumerateFiles(Path.Combine(Folder, "backups", "files"), "*", SearchOption.AllDirectories)
+        );
     }
 
     [Fact]
@@ -157,7 +185,12 @@ public sealed class CopyTests : IDisposable
         var dice = new Random(29);
         var bad = Path.Combine(root, "bad.tar.gz");
         // the first and last bytes too: what ordinary tools do not look at
-        foreach (var bit in Enumerable.Range(0, 40).Concat(Enumerable.Range(0, 40).Select(n => (whole.Length * 8) - 1 - n)).Concat(Enumerable.Range(0, 120).Select(_ => dice.Next(whole.Length * 8))))
+        foreach (
+            var bit in Enumerable
+                .Range(0, 40)
+                .Concat(Enumerable.Range(0, 40).Select(n => (whole.Length * 8) - 1 - n))
+                .Concat(Enumerable.Range(0, 120).Select(_ => dice.Next(whole.Length * 8)))
+        )
         {
             var bytes = (byte[])whole.Clone();
             bytes[bit / 8] ^= (byte)(1 << (bit % 8));
@@ -176,9 +209,16 @@ public sealed class CopyTests : IDisposable
             Fill(db);
             Copies.Make(Folder, "2026-06-01", "daily", Deed.At);
             var archive = Archive();
-            Assert.Contains("running Hepno", Assert.Throws<UnfitCopyException>(() => PutBack(archive)).Message, StringComparison.Ordinal);
+            Assert.Contains(
+                "running Hepno",
+                Assert.Throws<UnfitCopyException>(() => PutBack(archive)).Message,
+                StringComparison.Ordinal
+            );
         }
-        using var tar = System.Diagnostics.Process.Start("tar", ["-xzf", Path.Combine(root, "shop.tar.gz"), "-C", Fresh()])!;
+        using var tar = System.Diagnostics.Process.Start(
+            "tar",
+            ["-xzf", Path.Combine(root, "shop.tar.gz"), "-C", Fresh()]
+        )!;
         tar.WaitForExit();
         Assert.Equal(0, tar.ExitCode);
         var old = PutBack(Path.Combine(root, "shop.tar.gz"))!;
@@ -224,20 +264,43 @@ public sealed class CopyTests : IDisposable
         Assert.Contains("there is no file", Refused(Path.Combine(root, "none")), StringComparison.Ordinal);
         Assert.Contains("it is empty, or no plain file", Refused(Plain("empty", [])), StringComparison.Ordinal);
         Assert.Contains("it is empty, or no plain file", Refused("/dev/zero"), StringComparison.Ordinal);
-        Assert.Contains("not a Hepno archive", Refused(Plain("text", "not an archive"u8.ToArray())), StringComparison.Ordinal);
+        Assert.Contains(
+            "not a Hepno archive",
+            Refused(Plain("text", "not an archive"u8.ToArray())),
+            StringComparison.Ordinal
+        );
         File.CreateSymbolicLink(Path.Combine(root, "link"), Archive());
         Assert.Contains("it is a link", Refused(Path.Combine(root, "link")), StringComparison.Ordinal);
-        Assert.Contains("which no archive of a shop holds", Refused(Tar(t => t.WriteEntry(Entry(TarEntryType.SymbolicLink, "hepno.db", "/etc/passwd")))), StringComparison.Ordinal);
-        Assert.Contains("which no archive of a shop holds", Refused(Tar(t => t.WriteEntry(Entry(TarEntryType.RegularFile, "../out")))), StringComparison.Ordinal);
-        Assert.Contains("which no archive of a shop holds", Refused(Tar(t => t.WriteEntry(Entry(TarEntryType.Fifo, "hepno.db")))), StringComparison.Ordinal);
-        Assert.Contains("it holds no shop", Refused(Tar(t => t.WriteEntry(Entry(TarEntryType.RegularFile, $"files/ab/ab{new string('0', 62)}")))), StringComparison.Ordinal);
+        Assert.Contains(
+            "which no archive of a shop holds",
+            Refused(Tar(t => t.WriteEntry(Entry(TarEntryType.SymbolicLink, "hepno.db", "/etc/passwd")))),
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "which no archive of a shop holds",
+            Refused(Tar(t => t.WriteEntry(Entry(TarEntryType.RegularFile, "../out")))),
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "which no archive of a shop holds",
+            Refused(Tar(t => t.WriteEntry(Entry(TarEntryType.Fifo, "hepno.db")))),
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "it holds no shop",
+            Refused(Tar(t => t.WriteEntry(Entry(TarEntryType.RegularFile, $"files/ab/ab{new string('0', 62)}")))),
+            StringComparison.Ordinal
+        );
         Assert.Contains("its list of contents", Refused(root), StringComparison.Ordinal);
     }
 
     [Theory]
     [InlineData("CREATE TABLE recipe (id INTEGER); PRAGMA user_version = 3", "another program's data")]
     [InlineData("PRAGMA user_version = 3", "its data is empty")]
-    [InlineData("PRAGMA user_version = 0; CREATE TABLE orders (id); CREATE TABLE customer (id); CREATE TABLE history (at); CREATE TABLE change (seq)", "another program's data")]
+    [InlineData(
+        "PRAGMA user_version = 0; CREATE TABLE orders (id); CREATE TABLE customer (id); CREATE TABLE history (at); CREATE TABLE change (seq)",
+        "another program's data"
+    )]
     public void An_empty_or_foreign_database_is_refused(string sql, string sentence)
     {
         Directory.CreateDirectory(Folder);
@@ -268,7 +331,11 @@ public sealed class CopyTests : IDisposable
             Lies(copy.Folder);
         }
         File.Delete(Path.Combine(Folder, "files", hash[..2], hash));
-        Assert.Contains($"the file {hash[..12]} that its data names is missing", Refused(bare), StringComparison.Ordinal);
+        Assert.Contains(
+            $"the file {hash[..12]} that its data names is missing",
+            Refused(bare),
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
@@ -276,9 +343,29 @@ public sealed class CopyTests : IDisposable
     {
         using var db = Open();
         var report = Core.Artwork.ArtworkReport.Of(new(2, 1, [200, 30, 30, 255, 0, 0, 0, 0]), 3, false)!;
-        db.Write(c => Aggregates.Designs.Put(c, new("d", "Crest", "png", new string('a', 64), 10, 3, report, Core.Artwork.Rights.Unsaid, CameAs: new string('b', 64)), 0, Deed));
+        db.Write(c =>
+            Aggregates.Designs.Put(
+                c,
+                new(
+                    "d",
+                    "Crest",
+                    "png",
+                    new string('a', 64),
+                    10,
+                    3,
+                    report,
+                    Core.Artwork.Rights.Unsaid,
+                    CameAs: new string('b', 64)
+                ),
+                0,
+                Deed
+            )
+        );
         Assert.Equal([new string('a', 64), new string('b', 64)], db.Read(FileNames.Named));
-        Assert.Equal([new string('a', 64), new string('b', 64)], Copies.Make(Folder, "2026-06-01", "daily", Deed.At).Lost);
+        Assert.Equal(
+            [new string('a', 64), new string('b', 64)],
+            Copies.Make(Folder, "2026-06-01", "daily", Deed.At).Lost
+        );
     }
 
     [Fact]
@@ -310,7 +397,13 @@ public sealed class CopyTests : IDisposable
         });
         File.Delete(Path.Combine(Folder, "files", hash[..2], hash));
         var last = db.Read(ChangeStore.Last);
-        using (var copy = Restoring.Unpack(Path.Combine(Folder, "backups", "2026-06-01"), Folder, Path.Combine(Folder, "tmp")))
+        using (
+            var copy = Restoring.Unpack(
+                Path.Combine(Folder, "backups", "2026-06-01"),
+                Folder,
+                Path.Combine(Folder, "tmp")
+            )
+        )
         {
             db.Replace(copy, Deed.At);
         }
@@ -318,7 +411,10 @@ public sealed class CopyTests : IDisposable
         Assert.True(KeptFiles.Has(Folder, hash));
         Assert.True(Assert.Single(db.Read(PairedDeviceStore.All)).ShutOut);
         Assert.Equal("/stick", db.Read(CopyingStore.Get).SecondFolder);
-        Assert.Equal(new Change(last + 1, "restored", "1", 1), Assert.Single(db.Read(c => ChangeStore.Since(c, last, 10))));
+        Assert.Equal(
+            new Change(last + 1, "restored", "1", 1),
+            Assert.Single(db.Read(c => ChangeStore.Since(c, last, 10)))
+        );
         db.Write(c => Aggregates.Customers.Put(c, new("c", "Cora", ""), 0, Deed));
         Assert.Equal(2, db.Read(c => Aggregates.Customers.All(c)).Count);
     }
@@ -343,7 +439,11 @@ public sealed class CopyTests : IDisposable
                 File.WriteAllBytes(Db.File(Folder), []);
             }
             var gone = Assert.Throws<DataTroubleException>(() => Open());
-            Assert.Contains("there are copies of one: the last, 2026-06-01, holds 1 orders", gone.Message, StringComparison.Ordinal);
+            Assert.Contains(
+                "there are copies of one: the last, 2026-06-01, holds 1 orders",
+                gone.Message,
+                StringComparison.Ordinal
+            );
         }
         Assert.NotNull(PutBack(Path.Combine(Folder, "backups", "2026-06-01")));
         using var again = Open();
@@ -369,7 +469,9 @@ public sealed class CopyTests : IDisposable
         {
             File.Delete(Db.File(Folder) + which);
         }
-        var moved = Assert.Throws<DataTroubleException>(() => db.Write(c => Aggregates.Customers.Put(c, new("b", "B", ""), 0, Deed)));
+        var moved = Assert.Throws<DataTroubleException>(() =>
+            db.Write(c => Aggregates.Customers.Put(c, new("b", "B", ""), 0, Deed))
+        );
         Assert.Contains("was removed or replaced while Hepno ran", moved.Message, StringComparison.Ordinal);
         Assert.Throws<DataTroubleException>(() => db.Read(c => Aggregates.Customers.All(c)));
         Assert.Equal(which.Length > 0 || replaced, File.Exists(Db.File(Folder)));
@@ -388,11 +490,24 @@ public sealed class CopyTests : IDisposable
         {
             held.Open();
             using var command = held.CreateCommand();
-            command.CommandText = "PRAGMA locking_mode = EXCLUSIVE; BEGIN EXCLUSIVE; UPDATE copying SET trial_said = 'x'";
+            command.CommandText =
+                "PRAGMA locking_mode = EXCLUSIVE; BEGIN EXCLUSIVE; UPDATE copying SET trial_said = 'x'";
             command.ExecuteNonQuery();
             Assert.Equal("busy", Assert.Throws<DataTroubleException>(() => Open()).Code);
         }
-        foreach (var (trouble, code) in new (Exception, string)[] { (new SqliteException("", 13), "disk-full"), (new SqliteException("", 8), "read-only"), (new SqliteException("", 14), "read-only"), (new UnauthorizedAccessException(), "read-only"), (new SqliteException("", 11), "damaged"), (new IOException("", 28), "disk-full"), (new IOException("", 30), "read-only"), (new SqliteException("", 10), "disk-error") })
+        foreach (
+            var (trouble, code) in new (Exception, string)[]
+            {
+                (new SqliteException("", 13), "disk-full"),
+                (new SqliteException("", 8), "read-only"),
+                (new SqliteException("", 14), "read-only"),
+                (new UnauthorizedAccessException(), "read-only"),
+                (new SqliteException("", 11), "damaged"),
+                (new IOException("", 28), "disk-full"),
+                (new IOException("", 30), "read-only"),
+                (new SqliteException("", 10), "disk-error"),
+            }
+        )
         {
             Assert.Equal(code, DataTrouble.Of(trouble, Folder)!.Code);
         }

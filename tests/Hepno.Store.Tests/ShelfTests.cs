@@ -42,7 +42,10 @@ public sealed class ShelfTests : IDisposable
         Assert.Equal(2, db.Write(c => aggregate.Put(c, second, 1, Deed)));
         // kept again as it stands: nothing to take back
         Assert.Equal(2, db.Write(c => aggregate.Put(c, second, 2, Deed)));
-        Assert.Equal(Text(second), Text(db.Read(c => aggregate.All(c)).Single(v => Text(v.Value) == Text(second)).Value));
+        Assert.Equal(
+            Text(second),
+            Text(db.Read(c => aggregate.All(c)).Single(v => Text(v.Value) == Text(second)).Value)
+        );
         Assert.Equal(Text(first), Text(db.Read(c => aggregate.At(c, id, 1))));
         Assert.Equal(3, db.Write(c => UndoStore.Undo(c, "tests", Deed.At)).Version);
         Assert.Equal(Text(first), Text(db.Read(c => aggregate.Get(c, id))?.Value));
@@ -52,20 +55,147 @@ public sealed class ShelfTests : IDisposable
     public void Everything_on_the_shelf_and_the_floor_comes_back_as_it_was_kept()
     {
         using var db = Open();
-        var style = new Style("s", "Tee", "Mill", GarmentKind.Tee, [new(Fibre.Cotton, 55), new(Fibre.Polyester, 45)], 150.5, 330, 3.40m, 12m, 1, [new("n", "Navy", "#2b3b5e", ColourClass.Dark)], [new("M", 0), new("2XL", 1.80m)], false, [new("n", "M", 4)]);
-        Returns(db, Aggregates.Styles, "s", style, style with { Sizes = [new("XS", 0.000001m)], Colourways = [], Retired = true, OnHand = null });
-        var film = new TransferPriceList("f", "Ferrow", "Film", [new("4 × 4", 4, 4, [new(1, 1m), new(25, 0.8m)]), new("11", 11, 11, [new(1, 3m)])], 9m, 2);
+        var style = new Style(
+            "s",
+            "Tee",
+            "Mill",
+            GarmentKind.Tee,
+            [new(Fibre.Cotton, 55), new(Fibre.Polyester, 45)],
+            150.5,
+            330,
+            3.40m,
+            12m,
+            1,
+            [new("n", "Navy", "#2b3b5e", ColourClass.Dark)],
+            [new("M", 0), new("2XL", 1.80m)],
+            false,
+            [new("n", "M", 4)]
+        );
+        Returns(
+            db,
+            Aggregates.Styles,
+            "s",
+            style,
+            style with
+            {
+                Sizes = [new("XS", 0.000001m)],
+                Colourways = [],
+                Retired = true,
+                OnHand = null,
+            }
+        );
+        var film = new TransferPriceList(
+            "f",
+            "Ferrow",
+            "Film",
+            [new("4 × 4", 4, 4, [new(1, 1m), new(25, 0.8m)]), new("11", 11, 11, [new(1, 3m)])],
+            9m,
+            2
+        );
         Returns(db, Aggregates.Films, "f", film, film with { Sizes = [film.Sizes[1]], LeadDays = 9 });
         var vinyl = new VinylFilm("v", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2);
         Returns(db, Aggregates.Vinyls, "v", vinyl, vinyl with { PricePerFoot = 3.333333m });
-        var screens = new ScreenTransferList("x", "Marram", "Hot peel", ScreenFormula.SoftSplit, [new("A", 5, 6, [new(1, [new(12, 1.3m), new(36, 0.9m)]), new(2, [new(12, 1.8m)])]), new("B", 11, 13, [new(1, [new(12, 2m)])])], 14m, true, 12, 10m, 6);
-        Returns(db, Aggregates.Screens, "x", screens, screens with { Formula = ScreenFormula.Stretch, CountsWhite = false, Sheets = [screens.Sheets[1]] });
-        var filmPrinter = new FilmPrinter("p", "Skua", 13, 0.25, 11, 0.011, 0.16m, 0.014, 0.14m, true, 0.0042m, 0.016, 0.028m, 18, 0.05m, 35, FilmCure.Oven, Machine, "hot");
-        Returns(db, Aggregates.FilmPrinters, "p", filmPrinter, filmPrinter with { Cure = FilmCure.HoverPress, WhiteOnLight = false });
-        var dyePrinter = new DyePrinter("d", "Plover", 32, 0.010, 0.21m, 13, 19, 0.25, 0.28m, 8, 0.009m, 0.05m, Machine, "");
+        var screens = new ScreenTransferList(
+            "x",
+            "Marram",
+            "Hot peel",
+            ScreenFormula.SoftSplit,
+            [
+                new("A", 5, 6, [new(1, [new(12, 1.3m), new(36, 0.9m)]), new(2, [new(12, 1.8m)])]),
+                new("B", 11, 13, [new(1, [new(12, 2m)])]),
+            ],
+            14m,
+            true,
+            12,
+            10m,
+            6
+        );
+        Returns(
+            db,
+            Aggregates.Screens,
+            "x",
+            screens,
+            screens with
+            {
+                Formula = ScreenFormula.Stretch,
+                CountsWhite = false,
+                Sheets = [screens.Sheets[1]],
+            }
+        );
+        var filmPrinter = new FilmPrinter(
+            "p",
+            "Skua",
+            13,
+            0.25,
+            11,
+            0.011,
+            0.16m,
+            0.014,
+            0.14m,
+            true,
+            0.0042m,
+            0.016,
+            0.028m,
+            18,
+            0.05m,
+            35,
+            FilmCure.Oven,
+            Machine,
+            "hot"
+        );
+        Returns(
+            db,
+            Aggregates.FilmPrinters,
+            "p",
+            filmPrinter,
+            filmPrinter with
+            {
+                Cure = FilmCure.HoverPress,
+                WhiteOnLight = false,
+            }
+        );
+        var dyePrinter = new DyePrinter(
+            "d",
+            "Plover",
+            32,
+            0.010,
+            0.21m,
+            13,
+            19,
+            0.25,
+            0.28m,
+            8,
+            0.009m,
+            0.05m,
+            Machine,
+            ""
+        );
         Returns(db, Aggregates.DyePrinters, "d", dyePrinter, dyePrinter with { SheetPrice = 0.31m });
-        var outside = new OutsidePrinter("q", "Quayside", 28m, [new(1, [new(24, 2.30m)]), new(3, [new(24, 3.40m), new(72, 2.11m)])], 24, 0.02, 12m, 11m, 7, 14, 16);
-        Returns(db, Aggregates.OutsidePrinters, "q", outside, outside with { RepeatPerScreen = 9.123456m, KeepsMonths = 18, Blanks = [new(GarmentKind.Tee, 3.35m), new(GarmentKind.Tote, 2m)] });
+        var outside = new OutsidePrinter(
+            "q",
+            "Quayside",
+            28m,
+            [new(1, [new(24, 2.30m)]), new(3, [new(24, 3.40m), new(72, 2.11m)])],
+            24,
+            0.02,
+            12m,
+            11m,
+            7,
+            14,
+            16
+        );
+        Returns(
+            db,
+            Aggregates.OutsidePrinters,
+            "q",
+            outside,
+            outside with
+            {
+                RepeatPerScreen = 9.123456m,
+                KeepsMonths = 18,
+                Blanks = [new(GarmentKind.Tee, 3.35m), new(GarmentKind.Tote, 2m)],
+            }
+        );
         var cloth = new RollCloth("k", "Selvage", "Interlock", 95, 150.5, 60.25, 1.95m, 36, 0.03, 13m, 3);
         Returns(db, Aggregates.Cloths, "k", cloth, cloth with { PolyesterPercent = 80, StepIn = 1 });
         var calender = new Calender("l", "Curlew", 61, 0.34m, 900, 0.009, 0.09m, 30, 0.85m, Machine, "hot");
@@ -73,34 +203,201 @@ public sealed class ShelfTests : IDisposable
         var cutter = new Cutter("c", "Scissorbill", 22, 70, Machine, "sharp");
         Returns(db, Aggregates.Cutters, "c", cutter, cutter with { SpeedIn2PerMinute = 71.5 });
         var press = new Press("g", "Gannet", "swing-away", 16, 20, 15, 20, 5, -5, Machine, "hot");
-        Returns(db, Aggregates.Presses, "g", press, press with { OffsetF = null, LoadsBeside = true, Accessories = [new("pillow", AccessoryKind.Pillow, 6, 6, 0.5, 0, new(2026, 6, 1))], Dials = [new("medium", Thickness.Thin, "", 4.5, "pillow")] });
-        var recipe = new Recipe("r", "f", "1", RecipeFabric.Cotton, 310, 15, 3, "medium", 5, Peel.Cold, 60, 8, "up", RecipeSource.Maker, new(2026, 6, 1), "");
-        Returns(db, Aggregates.Recipes, "r", recipe, recipe with { Parameters = [new("peel", RecipeSource.Learned, new(2026, 7, 2), "45 s lifted")], Cover = Cover.Parchment, NeverAgain = true, SecondPressSeconds = 0, PeelWindowSeconds = 7, Source = RecipeSource.OwnTest, AsOf = new(2026, 7, 1) });
-        var tested = new SpotTest("t", "f", "s", "", 310, 15, "medium", new(2026, 6, 2), "Wren", true, false, Bleeding.NotLooked, "soft", "");
-        Returns(db, Aggregates.SpotTests, "t", tested, tested with { Bleeding = Bleeding.Clean, ColourwayId = "n", Scorched = true, Washes = [new(new(2026, 6, 9), 5, WashVerdict.Holds), new(new(2026, 7, 9), 25, WashVerdict.Fades)], GarmentId = "m", Photos = [new("p", new string('a', 64), 5)] });
-        Returns(db, Aggregates.TestGarments, "m", new TestGarment("m", "Misprints", "100% cotton", 14, "box"), new TestGarment("m", "Misprints", "cotton", 12, ""));
+        Returns(
+            db,
+            Aggregates.Presses,
+            "g",
+            press,
+            press with
+            {
+                OffsetF = null,
+                LoadsBeside = true,
+                Accessories = [new("pillow", AccessoryKind.Pillow, 6, 6, 0.5, 0, new(2026, 6, 1))],
+                Dials = [new("medium", Thickness.Thin, "", 4.5, "pillow")],
+            }
+        );
+        var recipe = new Recipe(
+            "r",
+            "f",
+            "1",
+            RecipeFabric.Cotton,
+            310,
+            15,
+            3,
+            "medium",
+            5,
+            Peel.Cold,
+            60,
+            8,
+            "up",
+            RecipeSource.Maker,
+            new(2026, 6, 1),
+            ""
+        );
+        Returns(
+            db,
+            Aggregates.Recipes,
+            "r",
+            recipe,
+            recipe with
+            {
+                Parameters = [new("peel", RecipeSource.Learned, new(2026, 7, 2), "45 s lifted")],
+                Cover = Cover.Parchment,
+                NeverAgain = true,
+                SecondPressSeconds = 0,
+                PeelWindowSeconds = 7,
+                Source = RecipeSource.OwnTest,
+                AsOf = new(2026, 7, 1),
+            }
+        );
+        var tested = new SpotTest(
+            "t",
+            "f",
+            "s",
+            "",
+            310,
+            15,
+            "medium",
+            new(2026, 6, 2),
+            "Wren",
+            true,
+            false,
+            Bleeding.NotLooked,
+            "soft",
+            ""
+        );
+        Returns(
+            db,
+            Aggregates.SpotTests,
+            "t",
+            tested,
+            tested with
+            {
+                Bleeding = Bleeding.Clean,
+                ColourwayId = "n",
+                Scorched = true,
+                Washes = [new(new(2026, 6, 9), 5, WashVerdict.Holds), new(new(2026, 7, 9), 25, WashVerdict.Fades)],
+                GarmentId = "m",
+                Photos = [new("p", new string('a', 64), 5)],
+            }
+        );
+        Returns(
+            db,
+            Aggregates.TestGarments,
+            "m",
+            new TestGarment("m", "Misprints", "100% cotton", 14, "box"),
+            new TestGarment("m", "Misprints", "cotton", 12, "")
+        );
         var supplies = new PrinterSupplies("p", [new(Supply.WhiteInk, ["Skerry white"], 500, 100)], []);
-        Returns(db, Aggregates.Supplies, "p", supplies, supplies with { Loadings = [new(Supply.WhiteInk, "Skerry white", "W-2", new(2026, 6, 3, 9, 5, 0), 320.5, "Wren")] });
-        var cure = new CureBatch("b", 31, "p", new(2026, 6, 3, 9, 10, 0), "g", 248.5, 2.5, "Wren", CureSign.Glossy, ControlPrint.Holds, ControlPrint.NotYet, [new("o", "1", "f", 12, true)], ["powder: Marl fine, lot P-7"], new(1.5, 2.5, 40.25, 3.125), CureVerdict.Open, "");
-        Returns(db, Aggregates.Cures, "b", cure, cure with { After = ControlPrint.Lifts, Verdict = CureVerdict.Bad, Why = "washed out" });
-        var upkeep = new MachineUpkeep("g", [new("pads", "Wipe the pad", UpkeepEvery.Week, 5, 0), new("pad", "New pad", UpkeepEvery.AsNeeded, 15, 18.25m, 0.5)], []);
-        Returns(db, Aggregates.Upkeep, "g", upkeep, upkeep with { Tasks = [upkeep.Tasks[1]], Done = [new("pad", new(2026, 6, 3), "Wren", "hard as a board")] });
-        Returns(db, Aggregates.Numbers, "1", ShopNumbers.Default with { Floor = new() }, ShopNumbers.Default with
-        {
-            Floor = new(FloorPolicy.OneAtATime, false, 5, true, true, true, SecondHabit.Never, [new("lint", 7.5)], [new(Cover.Sheet, 12, 200)], false, true),
-            Wage = 19.999999m,
-            Paper = "a4",
-            Format = FigureFormat.Default with { DecimalMark = ",", GroupMark = "." },
-            TierSteps = [6, 60],
-            HandsFactor = 1.07,
-            SizePricing = SizePricing.Surcharged,
-            ParcelMinutes = 5.5,
-            People = [new("w", "Wren", 18.5m, 0.13m, ShopNumbers.Default.Week, new(12, 30), 45, [new(2026, 7, 1), new(2026, 7, 2)]), new("i", "Ines", 14, 0, ShopNumbers.Default.Week, null, 0, [])],
-            FixedCosts = [new("Rent", 780.25m)],
-            ProductiveShare = 0.55,
-            Packagings = [new("Crate", 90, 9000, 800, 3.10m)],
-            Spoilage = [new("htv", 0.031)],
-        });
+        Returns(
+            db,
+            Aggregates.Supplies,
+            "p",
+            supplies,
+            supplies with
+            {
+                Loadings = [new(Supply.WhiteInk, "Skerry white", "W-2", new(2026, 6, 3, 9, 5, 0), 320.5, "Wren")],
+            }
+        );
+        var cure = new CureBatch(
+            "b",
+            31,
+            "p",
+            new(2026, 6, 3, 9, 10, 0),
+            "g",
+            248.5,
+            2.5,
+            "Wren",
+            CureSign.Glossy,
+            ControlPrint.Holds,
+            ControlPrint.NotYet,
+            [new("o", "1", "f", 12, true)],
+            ["powder: Marl fine, lot P-7"],
+            new(1.5, 2.5, 40.25, 3.125),
+            CureVerdict.Open,
+            ""
+        );
+        Returns(
+            db,
+            Aggregates.Cures,
+            "b",
+            cure,
+            cure with
+            {
+                After = ControlPrint.Lifts,
+                Verdict = CureVerdict.Bad,
+                Why = "washed out",
+            }
+        );
+        var upkeep = new MachineUpkeep(
+            "g",
+            [
+                new("pads", "Wipe the pad", UpkeepEvery.Week, 5, 0),
+                new("pad", "New pad", UpkeepEvery.AsNeeded, 15, 18.25m, 0.5),
+            ],
+            []
+        );
+        Returns(
+            db,
+            Aggregates.Upkeep,
+            "g",
+            upkeep,
+            upkeep with
+            {
+                Tasks = [upkeep.Tasks[1]],
+                Done = [new("pad", new(2026, 6, 3), "Wren", "hard as a board")],
+            }
+        );
+        Returns(
+            db,
+            Aggregates.Numbers,
+            "1",
+            ShopNumbers.Default with
+            {
+                Floor = new(),
+            },
+            ShopNumbers.Default with
+            {
+                Floor = new(
+                    FloorPolicy.OneAtATime,
+                    false,
+                    5,
+                    true,
+                    true,
+                    true,
+                    SecondHabit.Never,
+                    [new("lint", 7.5)],
+                    [new(Cover.Sheet, 12, 200)],
+                    false,
+                    true
+                ),
+                Wage = 19.999999m,
+                Paper = "a4",
+                Format = FigureFormat.Default with { DecimalMark = ",", GroupMark = "." },
+                TierSteps = [6, 60],
+                HandsFactor = 1.07,
+                SizePricing = SizePricing.Surcharged,
+                ParcelMinutes = 5.5,
+                People =
+                [
+                    new(
+                        "w",
+                        "Wren",
+                        18.5m,
+                        0.13m,
+                        ShopNumbers.Default.Week,
+                        new(12, 30),
+                        45,
+                        [new(2026, 7, 1), new(2026, 7, 2)]
+                    ),
+                    new("i", "Ines", 14, 0, ShopNumbers.Default.Week, null, 0, []),
+                ],
+                FixedCosts = [new("Rent", 780.25m)],
+                ProductiveShare = 0.55,
+                Packagings = [new("Crate", 90, 9000, 800, 3.10m)],
+                Spoilage = [new("htv", 0.031)],
+            }
+        );
     }
 
     [Fact]
@@ -130,7 +427,10 @@ public sealed class ShelfTests : IDisposable
         Assert.Equal("Ansel", db.Read(c => Aggregates.Customers.Get(c, "a"))!.Value.Name);
         Assert.Empty(db.Read(c => Aggregates.Screens.All(c)));
         // a device let in before there were roles may do what is done at the press, and its owner is to be told
-        Assert.Equal(new PairedDevice("t", "Tablet", Deed.At, false, DeviceRole.Press, false), Assert.Single(db.Read(PairedDeviceStore.Untold)));
+        Assert.Equal(
+            new PairedDevice("t", "Tablet", Deed.At, false, DeviceRole.Press, false),
+            Assert.Single(db.Read(PairedDeviceStore.Untold))
+        );
         Assert.True(db.Write(c => PairedDeviceStore.SetRole(c, "t", DeviceRole.Counter, Deed.At)));
         Assert.Equal(DeviceRole.Counter, db.Read(c => PairedDeviceStore.Admitted(c, "hash"))!.Role);
         Assert.Empty(db.Read(PairedDeviceStore.Untold));
@@ -138,16 +438,28 @@ public sealed class ShelfTests : IDisposable
         var order = db.Read(c => Aggregates.Orders.Get(c, "o"))!.Value;
         var line = Assert.Single(order.Ask.Lines);
         Assert.Equal(("1", 12, 18.5m, "f"), (line.Id, line.Pieces, line.Mark, line.Placements[0].Id));
-        Assert.Equal(("htv", new CountedSize("1", "M", 7)), (order.Facts.DecisionOf("1")!.MethodId, Assert.Single(order.Facts.Counted)));
+        Assert.Equal(
+            ("htv", new CountedSize("1", "M", 7)),
+            (order.Facts.DecisionOf("1")!.MethodId, Assert.Single(order.Facts.Counted))
+        );
         var quote = db.Read(c => QuoteStore.Json(c, "q"));
         Assert.Contains("\"value\":11.095534545967298146114086294", quote, StringComparison.Ordinal);
         using var json = JsonDocument.Parse(quote);
-        Assert.Equal("15.00", json.RootElement.GetProperty("document").GetProperty("lines")[0].GetProperty("each").GetString());
-        Assert.Equal("brae", json.RootElement.GetProperty("ask").GetProperty("lines")[0].GetProperty("styleId").GetString());
+        Assert.Equal(
+            "15.00",
+            json.RootElement.GetProperty("document").GetProperty("lines")[0].GetProperty("each").GetString()
+        );
+        Assert.Equal(
+            "brae",
+            json.RootElement.GetProperty("ask").GetProperty("lines")[0].GetProperty("styleId").GetString()
+        );
         Assert.False(json.RootElement.TryGetProperty("band", out _));
         Assert.Null(db.Write(c => UndoStore.Undo(c, "d", Deed.At)).Deed);
         var before = Assert.Single(db.Backups.All());
-        Assert.Equal(("before-0002", 1, 1), (before.Manifest!.Why, before.Manifest.Data.Version, before.Manifest.Data.Orders));
+        Assert.Equal(
+            ("before-0002", 1, 1),
+            (before.Manifest!.Why, before.Manifest.Data.Version, before.Manifest.Data.Orders)
+        );
     }
 
     [Fact]
@@ -171,7 +483,13 @@ public sealed class ShelfTests : IDisposable
     public void Earlier_states_of_orders_are_let_go_and_what_was_done_and_prices_stay()
     {
         using var db = Open();
-        var order = new Core.Orders.Order("o", 1, new(null, [new("1", null, null, [], [])], null, null, null), Core.Orders.OrderFacts.None, Deed.At);
+        var order = new Core.Orders.Order(
+            "o",
+            1,
+            new(null, [new("1", null, null, [], [])], null, null, null),
+            Core.Orders.OrderFacts.None,
+            Deed.At
+        );
         var vinyl = new VinylFilm("v", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2);
         var old = Deed with { At = Deed.At.AddMonths(-40) };
         db.Write(c =>
@@ -219,12 +537,14 @@ public sealed class ShelfTests : IDisposable
         db.Write(c => Aggregates.Vinyls.Put(c, vinyl, 0, Deed));
         var seen = Last();
         Assert.True(seen > 0);
-        Assert.Throws<InvalidOperationException>(() => db.Write<int>(c =>
-        {
-            Aggregates.Vinyls.Put(c, vinyl with { PricePerFoot = 9 }, 1, Deed);
-            Assert.True(db.Writing);
-            throw new InvalidOperationException();
-        }));
+        Assert.Throws<InvalidOperationException>(() =>
+            db.Write<int>(c =>
+            {
+                Aggregates.Vinyls.Put(c, vinyl with { PricePerFoot = 9 }, 1, Deed);
+                Assert.True(db.Writing);
+                throw new InvalidOperationException();
+            })
+        );
         Assert.False(db.Writing);
         Assert.Equal(seen, Last());
         Assert.Equal(3.10m, db.Read(c => Aggregates.Vinyls.Get(c, "v"))!.Value.PricePerFoot);
@@ -251,11 +571,36 @@ public sealed class ShelfTests : IDisposable
             Aggregates.Customers.Put(c, new("b", "Quay 9 Divers", ""), 0, Deed);
             foreach (var n in new[] { 1, 4, 42, 47, 471, 4711, 4712, 5000 })
             {
-                Aggregates.Orders.Put(c, new Order($"o{n}", n, new Ask(n is 4 or 42 ? "a" : n == 5000 ? "b" : null, [new("1", null, null, [], [])], null, null, null), OrderFacts.None, Deed.At), 0, Deed);
+                Aggregates.Orders.Put(
+                    c,
+                    new Order(
+                        $"o{n}",
+                        n,
+                        new Ask(
+                            n is 4 or 42 ? "a"
+                                : n == 5000 ? "b"
+                                : null,
+                            [new("1", null, null, [], [])],
+                            null,
+                            null,
+                            null
+                        ),
+                        OrderFacts.None,
+                        Deed.At
+                    ),
+                    0,
+                    Deed
+                );
             }
             return 0;
         });
-        Assert.Equal(numbers, string.Join(' ', db.Read(c => OrderStore.Find(c, text, 20)).Select(o => o.Value.Number).Order()));
-        Assert.Equal(numbers.Split(' ')[^1], string.Join(' ', db.Read(c => OrderStore.Find(c, text, 1)).Select(o => o.Value.Number)));
+        Assert.Equal(
+            numbers,
+            string.Join(' ', db.Read(c => OrderStore.Find(c, text, 20)).Select(o => o.Value.Number).Order())
+        );
+        Assert.Equal(
+            numbers.Split(' ')[^1],
+            string.Join(' ', db.Read(c => OrderStore.Find(c, text, 1)).Select(o => o.Value.Number))
+        );
     }
 }

@@ -36,25 +36,66 @@ public sealed class StoreTests : IDisposable
         using var db = Open();
         db.Write(c => Aggregates.Customers.Put(c, new("c", "C", "x", "2 Slip Road"), 0, Deed));
         Placement Print(string id, string place) => new(id, place, 9, 8, 50, 2, true, 5.5);
-        var ask = new Ask("c", [new("a", null, null, [new("M", 3), new("L", 1)], [Print("p1", "front"), Print("p2", "back")], 21.5m), new("b", null, null, [new("One size", 4)], [Print("p3", "cap-front")])], new(2026, 7, 1), new(16, 30), "ring", Channel.Wholesale, new("near", true));
-        var facts = new OrderFacts([new("a", "htv", Deed.At), new("b", "dtf-bought", Deed.At, 17.25m)], Deed.At, new("me", Deed.At), new(10, null, Deed.At), [new("i", GatherKind.Buy, "film", "f", 2.5, "in", 1.5m, new(2026, 6, 2, 12, 0, 0), Deed.At)],
-            Deed.At, [new("b", "One size", 2)], new("you", Deed.At), null, [new("b", "puffin", new(2026, 6, 3, 10, 15, 0))], [new("Mara", Deed.At, 33.34m, [new("a", "M", 2), new("b", "One size", 1)]), new("Odo", Deed.At, 0, [new("a", "L", 1)])]);
+        var ask = new Ask(
+            "c",
+            [
+                new("a", null, null, [new("M", 3), new("L", 1)], [Print("p1", "front"), Print("p2", "back")], 21.5m),
+                new("b", null, null, [new("One size", 4)], [Print("p3", "cap-front")]),
+            ],
+            new(2026, 7, 1),
+            new(16, 30),
+            "ring",
+            Channel.Wholesale,
+            new("near", true)
+        );
+        var facts = new OrderFacts(
+            [new("a", "htv", Deed.At), new("b", "dtf-bought", Deed.At, 17.25m)],
+            Deed.At,
+            new("me", Deed.At),
+            new(10, null, Deed.At),
+            [new("i", GatherKind.Buy, "film", "f", 2.5, "in", 1.5m, new(2026, 6, 2, 12, 0, 0), Deed.At)],
+            Deed.At,
+            [new("b", "One size", 2)],
+            new("you", Deed.At),
+            null,
+            [new("b", "puffin", new(2026, 6, 3, 10, 15, 0))],
+            [
+                new("Mara", Deed.At, 33.34m, [new("a", "M", 2), new("b", "One size", 1)]),
+                new("Odo", Deed.At, 0, [new("a", "L", 1)]),
+            ]
+        );
         var order = new Order("o", 7, ask, facts, Deed.At);
         db.Write(c => Aggregates.Orders.Put(c, order, 0, Deed));
-        static string Text(Order o) => System.Text.Json.JsonSerializer.Serialize(o).Replace("000000", "", StringComparison.Ordinal).Replace(".00", "", StringComparison.Ordinal);
+        static string Text(Order o) =>
+            System
+                .Text.Json.JsonSerializer.Serialize(o)
+                .Replace("000000", "", StringComparison.Ordinal)
+                .Replace(".00", "", StringComparison.Ordinal);
         Assert.Equal(Text(order), Text(db.Read(c => Aggregates.Orders.Get(c, "o"))!.Value));
         Assert.Equal((2, 4), (order.Facts.DeliveredOf("a", "M"), order.Facts.Delivered()));
     }
 
-    private static Order SomeOrder(string id, int number) => new(id, number, new Ask(null, [new("1", null, null, [], [], 12.34m)], null, null, null), OrderFacts.None, Deed.At);
+    private static Order SomeOrder(string id, int number) =>
+        new(
+            id,
+            number,
+            new Ask(null, [new("1", null, null, [], [], 12.34m)], null, null, null),
+            OrderFacts.None,
+            Deed.At
+        );
 
     [Fact]
     public void Migrations_once_merged_are_never_edited()
     {
         // change nothing here: a new migration gets a new line
         var known = File.ReadAllLines(Path.Combine(Root, "tests", "cases", "migrations.txt"));
-        Assert.Equal(known, Directory.EnumerateFiles(Path.Combine(Root, "src", "Hepno.Store", "Migrations"), "*.sql").Order(StringComparer.Ordinal)
-            .Select(f => $"{Path.GetFileName(f)} {Convert.ToHexStringLower(SHA256.HashData(File.ReadAllBytes(f)))}"));
+        Assert.Equal(
+            known,
+            Directory
+                .EnumerateFiles(Path.Combine(Root, "src", "Hepno.Store", "Migrations"), "*.sql")
+                .Order(StringComparer.Ordinal)
+                .Select(f => $"{Path.GetFileName(f)} {Convert.ToHexStringLower(SHA256.HashData(File.ReadAllBytes(f)))}")
+        );
     }
 
     [Fact]
@@ -75,7 +116,11 @@ public sealed class StoreTests : IDisposable
             command.CommandText = "PRAGMA user_version = 999";
             command.ExecuteNonQuery();
         }
-        Assert.Contains("newer Hepno", Assert.Throws<NewerDataException>(() => Open()).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "newer Hepno",
+            Assert.Throws<NewerDataException>(() => Open()).Message,
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
@@ -84,11 +129,13 @@ public sealed class StoreTests : IDisposable
         using var db = Open();
         db.Write(c => Aggregates.Numbers.Put(c, ShopNumbers.Default with { Wage = 18.123456m }, 0, Deed));
         Assert.Equal(18.123456m, db.Read(c => Aggregates.Numbers.Get(c, "1"))!.Value.Wage);
-        Assert.Throws<InvalidOperationException>(() => db.Write<int>(c =>
-        {
-            Aggregates.Customers.Put(c, new("a", "A", ""), 0, Deed);
-            throw new InvalidOperationException();
-        }));
+        Assert.Throws<InvalidOperationException>(() =>
+            db.Write<int>(c =>
+            {
+                Aggregates.Customers.Put(c, new("a", "A", ""), 0, Deed);
+                throw new InvalidOperationException();
+            })
+        );
         Assert.Empty(db.Read(c => Aggregates.Customers.All(c)));
         Assert.Throws<StaleException>(() => db.Write(c => Aggregates.Numbers.Put(c, ShopNumbers.Default, 7, Deed)));
     }
@@ -107,15 +154,17 @@ public sealed class StoreTests : IDisposable
     {
         using var db = Open();
         db.Write(c => Aggregates.Customers.Put(c, new("a", "A", ""), 0, Deed));
-        var full = Assert.Throws<SqliteException>(() => db.Write(c =>
-        {
-            using var limit = c.CreateCommand();
-            limit.CommandText = "PRAGMA page_count";
-            var pages = (long)limit.ExecuteScalar()!;
-            limit.CommandText = $"PRAGMA max_page_count = {pages}";
-            limit.ExecuteScalar();
-            return Aggregates.Customers.Put(c, new("b", new string('x', 200_000), ""), 0, Deed);
-        }));
+        var full = Assert.Throws<SqliteException>(() =>
+            db.Write(c =>
+            {
+                using var limit = c.CreateCommand();
+                limit.CommandText = "PRAGMA page_count";
+                var pages = (long)limit.ExecuteScalar()!;
+                limit.CommandText = $"PRAGMA max_page_count = {pages}";
+                limit.ExecuteScalar();
+                return Aggregates.Customers.Put(c, new("b", new string('x', 200_000), ""), 0, Deed);
+            })
+        );
         Assert.Equal(13, full.SqliteErrorCode);
         Assert.Equal("a", db.Read(c => Aggregates.Customers.All(c)).Single().Value.Id);
     }
@@ -138,7 +187,14 @@ public sealed class StoreTests : IDisposable
                 {
                     // the last of them after it, however slow it is
                     SpinWait.SpinUntil(() => i < 180 || Volatile.Read(ref archived));
-                    db.Write(c => RunStore.Add(c, "o", new RunEvent($"event-{i:000}", "d", i, 1, 1, "M", RunVerdict.Good, null, null, i), Deed.At));
+                    db.Write(c =>
+                        RunStore.Add(
+                            c,
+                            "o",
+                            new RunEvent($"event-{i:000}", "d", i, 1, 1, "M", RunVerdict.Good, null, null, i),
+                            Deed.At
+                        )
+                    );
                 }
             });
             SpinWait.SpinUntil(() => db.Read(c => RunStore.Of(c, "o").Count) > 20);
@@ -197,12 +253,26 @@ public sealed class StoreTests : IDisposable
             var lines = new List<string>();
             while (reader.Read())
             {
-                lines.Add(string.Join('|', Enumerable.Range(0, reader.FieldCount).Select(i => reader.GetValue(i).ToString())));
+                lines.Add(
+                    string.Join('|', Enumerable.Range(0, reader.FieldCount).Select(i => reader.GetValue(i).ToString()))
+                );
             }
             return lines;
         }
-        return new(Lines("SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%'").ToDictionary(t => t, t => Lines($"SELECT * FROM {t} ORDER BY rowid").ToArray()), StringComparer.Ordinal);
+        return new(
+            Lines("SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%'")
+                .ToDictionary(t => t, t => Lines($"SELECT * FROM {t} ORDER BY rowid").ToArray()),
+            StringComparer.Ordinal
+        );
     }
 
-    internal static string[] Files(string folder) => [.. Directory.EnumerateFiles(Path.Combine(folder, "files"), "*", SearchOption.AllDirectories).Select(f => $"{Path.GetRelativePath(folder, f)} {Convert.ToHexStringLower(SHA256.HashData(File.ReadAllBytes(f)))}").Order(StringComparer.Ordinal)];
+    internal static string[] Files(string folder) =>
+        [
+            .. Directory
+                .EnumerateFiles(Path.Combine(folder, "files"), "*", SearchOption.AllDirectories)
+                .Select(f =>
+                    $"{Path.GetRelativePath(folder, f)} {Convert.ToHexStringLower(SHA256.HashData(File.ReadAllBytes(f)))}"
+                )
+                .Order(StringComparer.Ordinal),
+        ];
 }

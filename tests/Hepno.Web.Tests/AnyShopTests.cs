@@ -12,13 +12,59 @@ public sealed class AnyShopTests(ITestOutputHelper output)
 
     private static readonly string[] Kinds =
     [
-        "styles", "films", "vinyls", "screens", "film-printers", "dye-printers", "paper-printers", "garment-printers", "stitch-machines", "papers", "outside-printers", "pod-services", "cloths", "calenders", "cutters", "presses",
-        "kept-prints", "remnants", "recipes", "supplies",
+        "styles",
+        "films",
+        "vinyls",
+        "screens",
+        "film-printers",
+        "dye-printers",
+        "paper-printers",
+        "garment-printers",
+        "stitch-machines",
+        "papers",
+        "outside-printers",
+        "pod-services",
+        "cloths",
+        "calenders",
+        "cutters",
+        "presses",
+        "kept-prints",
+        "remnants",
+        "recipes",
+        "supplies",
     ];
 
-    private static readonly string[] ReadsOfAnOrder = ["", "/compare", "/ribbon", "/ways", "/layout", "/lines/1/layout", "/quote", "/quote.pdf", "/confirmation.pdf", "/packing-slip.pdf", "/placement.pdf", "/names.csv", "/history", "/sending", "/label.pdf", "/learned"];
+    private static readonly string[] ReadsOfAnOrder =
+    [
+        "",
+        "/compare",
+        "/ribbon",
+        "/ways",
+        "/layout",
+        "/lines/1/layout",
+        "/quote",
+        "/quote.pdf",
+        "/confirmation.pdf",
+        "/packing-slip.pdf",
+        "/placement.pdf",
+        "/names.csv",
+        "/history",
+        "/sending",
+        "/label.pdf",
+        "/learned",
+    ];
 
-    private static readonly string[] ReadsOfTheShop = ["/api/line", "/api/press-day", "/api/gather", "/api/drawer", "/api/start-up", "/api/make-or-buy", "/api/cures/waiting", "/api/supplies/view"];
+    private static readonly string[] ReadsOfTheShop =
+    [
+        "/api/line",
+        "/api/press-day",
+        "/api/gather",
+        "/api/drawer",
+        "/api/start-up",
+        "/api/make-or-buy",
+        "/api/cures/waiting",
+        "/api/supplies/view",
+    ];
 
     // a shop takes about half a second; with --long as many as five minutes hold for each of the two
     private static bool IsLong => Environment.GetEnvironmentVariable("HEPNO_LONG") is { Length: > 0 };
@@ -61,7 +107,11 @@ public sealed class AnyShopTests(ITestOutputHelper output)
             var schema = SchemaOf(kind);
             foreach (var thing in (await All(full, kind)).Where(_ => any.Under(3) > 0))
             {
-                await shop.Send(HttpMethod.Put, $"/api/{kind}/{thing["value"]!["id"]}", any.Body(schema, thing["value"]!).ToJsonString());
+                await shop.Send(
+                    HttpMethod.Put,
+                    $"/api/{kind}/{thing["value"]!["id"]}",
+                    any.Body(schema, thing["value"]!).ToJsonString()
+                );
             }
         }
     }
@@ -84,20 +134,33 @@ public sealed class AnyShopTests(ITestOutputHelper output)
         }
         if (any.Under(3) == 0)
         {
-            await Change(shop, any, "/api/numbers", "NumbersBody", JsonNode.Parse((await shop.Get("/api/numbers")).GetRawText())!["value"]!);
+            await Change(
+                shop,
+                any,
+                "/api/numbers",
+                "NumbersBody",
+                JsonNode.Parse((await shop.Get("/api/numbers")).GetRawText())!["value"]!
+            );
         }
     }
 
     private async Task Change(Shop shop, AnyShop any, string path, string schema, JsonNode thing)
     {
-        if (await Told(shop, HttpMethod.Put, path, any.Changed(schema, thing).ToJsonString(), await Version(shop, path)) == 200)
+        if (
+            await Told(shop, HttpMethod.Put, path, any.Changed(schema, thing).ToJsonString(), await Version(shop, path))
+            == 200
+        )
         {
             changed.Add((path, any.Body(schema, thing).ToJsonString()));
         }
     }
 
-    private static async Task<string> Version(Shop shop, string path) => path == "/api/numbers" ? (await shop.Get(path)).GetProperty("version").ToString()
-        : (await All(shop, path.Split('/')[2])).First(t => (string)t["value"]!["id"]! == path.Split('/')[3])["version"]!.ToString();
+    private static async Task<string> Version(Shop shop, string path) =>
+        path == "/api/numbers"
+            ? (await shop.Get(path)).GetProperty("version").ToString()
+            : (await All(shop, path.Split('/')[2])).First(t => (string)t["value"]!["id"]! == path.Split('/')[3])[
+                "version"
+            ]!.ToString();
 
     private async Task AskAndRead(Shop shop, AnyShop any, int turn)
     {
@@ -110,7 +173,13 @@ public sealed class AnyShopTests(ITestOutputHelper output)
             return;
         }
         await Read(shop, id, ask);
-        var bands = (await shop.Send(HttpMethod.Get, $"/api/orders/{id}/compare")) is (200, var compared) ? compared.GetProperty("bands").EnumerateArray().Select(b => b.GetProperty("methodId").GetString()!).ToList() : [];
+        var bands = (await shop.Send(HttpMethod.Get, $"/api/orders/{id}/compare")) is (200, var compared)
+            ? compared
+                .GetProperty("bands")
+                .EnumerateArray()
+                .Select(b => b.GetProperty("methodId").GetString()!)
+                .ToList()
+            : [];
         if (bands.Count > 0)
         {
             await Deed(shop, id, "choose", $$"""{"methodId":"{{any.Pick(bands)}}"}""");
@@ -122,7 +191,12 @@ public sealed class AnyShopTests(ITestOutputHelper output)
         // off the line again, whatever became of it: the next one's day is its own
         foreach (var kind in Endings)
         {
-            await Deed(shop, id, "end", $$"""{"kind":"{{kind}}","why":"not wanted","toWhom":"","theirPrice":null,"settled":0}""");
+            await Deed(
+                shop,
+                id,
+                "end",
+                $$"""{"kind":"{{kind}}","why":"not wanted","toWhom":"","theirPrice":null,"settled":0}"""
+            );
         }
     }
 
@@ -143,7 +217,13 @@ public sealed class AnyShopTests(ITestOutputHelper output)
     {
         if (await shop.Send(HttpMethod.Get, $"/api/orders/{id}") is (200, var order))
         {
-            await Told(shop, HttpMethod.Post, $"/api/orders/{id}/{deed}", json, order.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture));
+            await Told(
+                shop,
+                HttpMethod.Post,
+                $"/api/orders/{id}/{deed}",
+                json,
+                order.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture)
+            );
         }
     }
 
@@ -163,21 +243,23 @@ public sealed class AnyShopTests(ITestOutputHelper output)
         }
     }
 
-    private static async Task<List<JsonNode>> All(Shop shop, string kind) => [.. JsonNode.Parse((await shop.Get($"/api/{kind}")).GetRawText())!.AsArray().Select(n => n!)];
+    private static async Task<List<JsonNode>> All(Shop shop, string kind) =>
+        [.. JsonNode.Parse((await shop.Get($"/api/{kind}")).GetRawText())!.AsArray().Select(n => n!)];
 
-    private static string SchemaOf(string kind) => kind switch
-    {
-        "film-printers" => "FilmPrinterBody",
-        "dye-printers" => "DyePrinterBody",
-        "paper-printers" => "PaperPrinterBody",
-        "garment-printers" => "GarmentPrinterBody",
-        "stitch-machines" => "StitchMachineBody",
-        "outside-printers" => "OutsidePrinterBody",
-        "pod-services" => "PodServiceBody",
-        "kept-prints" => "KeptPrintBody",
-        "cloths" => "RollClothBody",
-        "presses" => "PressBody",
-        "supplies" => "SuppliesBody",
-        _ => $"{char.ToUpperInvariant(kind[0])}{kind[1..^1]}Body",
-    };
+    private static string SchemaOf(string kind) =>
+        kind switch
+        {
+            "film-printers" => "FilmPrinterBody",
+            "dye-printers" => "DyePrinterBody",
+            "paper-printers" => "PaperPrinterBody",
+            "garment-printers" => "GarmentPrinterBody",
+            "stitch-machines" => "StitchMachineBody",
+            "outside-printers" => "OutsidePrinterBody",
+            "pod-services" => "PodServiceBody",
+            "kept-prints" => "KeptPrintBody",
+            "cloths" => "RollClothBody",
+            "presses" => "PressBody",
+            "supplies" => "SuppliesBody",
+            _ => $"{char.ToUpperInvariant(kind[0])}{kind[1..^1]}Body",
+        };
 }

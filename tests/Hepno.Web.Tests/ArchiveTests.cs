@@ -10,7 +10,11 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
 {
     private async Task<byte[]> Archive() => await shop.CreateClient().GetByteArrayAsync("/api/archive");
 
-    internal static async Task<(int Status, JsonElement Body)> Bring(Shop into, byte[] archive, string type = "application/zip")
+    internal static async Task<(int Status, JsonElement Body)> Bring(
+        Shop into,
+        byte[] archive,
+        string type = "application/zip"
+    )
     {
         using var content = new ByteArrayContent(archive);
         content.Headers.ContentType = new MediaTypeHeaderValue(type);
@@ -21,13 +25,19 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
     private static SortedDictionary<string, byte[]> Parts(byte[] archive)
     {
         using var zip = new ZipArchive(new MemoryStream(archive));
-        return new(zip.Entries.ToDictionary(e => e.FullName, e =>
-        {
-            using var from = e.Open();
-            using var to = new MemoryStream();
-            from.CopyTo(to);
-            return to.ToArray();
-        }), StringComparer.Ordinal);
+        return new(
+            zip.Entries.ToDictionary(
+                e => e.FullName,
+                e =>
+                {
+                    using var from = e.Open();
+                    using var to = new MemoryStream();
+                    from.CopyTo(to);
+                    return to.ToArray();
+                }
+            ),
+            StringComparer.Ordinal
+        );
     }
 
     private static bool Same(byte[] archive, byte[] other)
@@ -36,7 +46,8 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
         {
             return Parts(archive).SequenceEqual(Parts(other), new PartEquality());
         }
-        catch (Exception unreadable) when (unreadable is InvalidDataException or ArgumentException or NotSupportedException)
+        catch (Exception unreadable)
+            when (unreadable is InvalidDataException or ArgumentException or NotSupportedException)
         {
             return false;
         }
@@ -44,7 +55,8 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
 
     private sealed class PartEquality : IEqualityComparer<KeyValuePair<string, byte[]>>
     {
-        public bool Equals(KeyValuePair<string, byte[]> x, KeyValuePair<string, byte[]> y) => x.Key == y.Key && x.Value.AsSpan().SequenceEqual(y.Value);
+        public bool Equals(KeyValuePair<string, byte[]> x, KeyValuePair<string, byte[]> y) =>
+            x.Key == y.Key && x.Value.AsSpan().SequenceEqual(y.Value);
 
         public int GetHashCode(KeyValuePair<string, byte[]> obj) => obj.Key.GetHashCode(StringComparison.Ordinal);
     }
@@ -55,10 +67,20 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
         using var stream = new MemoryStream();
         using (var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true))
         {
-            foreach (var (part, bytes) in Parts(archive).Append(new(name, [])).DistinctBy(p => p.Key).Where(p => p.Key != "sums.txt").Where(p => change is not null || raw is not null || p.Key != name))
+            foreach (
+                var (part, bytes) in Parts(archive)
+                    .Append(new(name, []))
+                    .DistinctBy(p => p.Key)
+                    .Where(p => p.Key != "sums.txt")
+                    .Where(p => change is not null || raw is not null || p.Key != name)
+            )
             {
                 using var to = zip.CreateEntry(part).Open();
-                to.Write(part != name ? bytes : raw is not null ? System.Text.Encoding.UTF8.GetBytes(raw) : JsonSerializer.SerializeToUtf8Bytes(change!(JsonNode.Parse(bytes)!)));
+                to.Write(
+                    part != name ? bytes
+                    : raw is not null ? System.Text.Encoding.UTF8.GetBytes(raw)
+                    : JsonSerializer.SerializeToUtf8Bytes(change!(JsonNode.Parse(bytes)!))
+                );
             }
         }
         return stream.ToArray();
@@ -73,9 +95,18 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
         Assert.True(status == 200, brought.ToString());
         Assert.Equal((8, 15), (brought.GetProperty("customers").GetInt32(), brought.GetProperty("orders").GetInt32()));
         Assert.Equal(Parts(archive), Parts(await empty.CreateClient().GetByteArrayAsync("/api/archive")));
-        Assert.Equal((await shop.Get("/api/line")).GetProperty("stations").GetRawText(), (await empty.Get("/api/line")).GetProperty("stations").GetRawText());
-        Assert.Equal(await shop.CreateClient().GetByteArrayAsync("/api/orders/demo-202/quote.pdf"), await empty.CreateClient().GetByteArrayAsync("/api/orders/demo-202/quote.pdf"));
-        Assert.Equal((await shop.Get("/api/runs/demo-202")).GetProperty("state").GetRawText(), (await empty.Get("/api/runs/demo-202")).GetProperty("state").GetRawText());
+        Assert.Equal(
+            (await shop.Get("/api/line")).GetProperty("stations").GetRawText(),
+            (await empty.Get("/api/line")).GetProperty("stations").GetRawText()
+        );
+        Assert.Equal(
+            await shop.CreateClient().GetByteArrayAsync("/api/orders/demo-202/quote.pdf"),
+            await empty.CreateClient().GetByteArrayAsync("/api/orders/demo-202/quote.pdf")
+        );
+        Assert.Equal(
+            (await shop.Get("/api/runs/demo-202")).GetProperty("state").GetRawText(),
+            (await empty.Get("/api/runs/demo-202")).GetProperty("state").GetRawText()
+        );
         Assert.Equal(409, (await Bring(empty, archive)).Status);
     }
 
@@ -96,7 +127,11 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
         using var empty = new Shop(demo: false);
         var (status, body) = await Bring(empty, With(await Archive(), part, null, raw));
         Assert.Equal(400, status);
-        Assert.Contains(sentence, body.GetProperty("problems")[0].GetProperty("sentence").GetString()!, StringComparison.Ordinal);
+        Assert.Contains(
+            sentence,
+            body.GetProperty("problems")[0].GetProperty("sentence").GetString()!,
+            StringComparison.Ordinal
+        );
         Assert.Empty((await empty.Get("/api/styles")).EnumerateArray());
         Assert.Empty(Directory.EnumerateFiles(Path.Combine(empty.Folder, "files"), "*", SearchOption.AllDirectories));
     }
@@ -106,19 +141,43 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
     {
         using var full = new Shop();
         var order = await full.Get("/api/orders/demo-206");
-        using (var request = new HttpRequestMessage(HttpMethod.Put, "/api/orders/demo-206/attachments/letter?name=letter.txt") { Content = new ByteArrayContent([1, 2, 3]) })
+        using (
+            var request = new HttpRequestMessage(
+                HttpMethod.Put,
+                "/api/orders/demo-206/attachments/letter?name=letter.txt"
+            )
+            {
+                Content = new ByteArrayContent([1, 2, 3]),
+            }
+        )
         {
             request.Content.Headers.ContentType = new("application/octet-stream");
             request.Headers.TryAddWithoutValidation("If-Match", $"\"{order.GetProperty("version")}\"");
             Assert.Equal(200, (int)(await full.CreateClient().SendAsync(request)).StatusCode);
         }
-        Assert.Equal(200, (await full.Send(HttpMethod.Post, "/api/presses/gannet/maps", """{"day":"2026-11-20","setPointF":320,"pointsF":[305,305,305,305.5,305,305,305,305,305],"by":"Wren"}""", "1")).Status);
+        Assert.Equal(
+            200,
+            (
+                await full.Send(
+                    HttpMethod.Post,
+                    "/api/presses/gannet/maps",
+                    """{"day":"2026-11-20","setPointF":320,"pointsF":[305,305,305,305.5,305,305,305,305,305],"by":"Wren"}""",
+                    "1"
+                )
+            ).Status
+        );
         var archive = await full.CreateClient().GetByteArrayAsync("/api/archive");
         using var empty = new Shop(demo: false);
         var (status, brought) = await Bring(empty, archive);
         Assert.True(status == 200, brought.ToString());
-        Assert.Equal([1, 2, 3], await empty.CreateClient().GetByteArrayAsync("/api/orders/demo-206/attachments/letter"));
-        Assert.Equal((await full.Get("/api/presses/gannet/platen")).GetProperty("sets").GetRawText(), (await empty.Get("/api/presses/gannet/platen")).GetProperty("sets").GetRawText());
+        Assert.Equal(
+            [1, 2, 3],
+            await empty.CreateClient().GetByteArrayAsync("/api/orders/demo-206/attachments/letter")
+        );
+        Assert.Equal(
+            (await full.Get("/api/presses/gannet/platen")).GetProperty("sets").GetRawText(),
+            (await empty.Get("/api/presses/gannet/platen")).GetProperty("sets").GetRawText()
+        );
         Assert.Equal("The usual club tee", (await empty.Get("/api/templates"))[0].GetProperty("name").GetString());
 
         using var lost = new Shop(demo: false);
@@ -156,7 +215,13 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
     public async Task A_value_changed_by_hand_that_cannot_be_kept_is_refused_in_words()
     {
         using var empty = new Shop(demo: false);
-        var archive = With(await Archive(), "orders.json", all => { all[0]!["facts"]!["layouts"] = JsonNode.Parse("""[{"lineId":"1","filmId":"ferrow","on":"roll","designs":[{"key":"f","widthIn":1,"heightIn":1,"needed":1,"cover":5}],"copies":[],"seed":1,"steps":0}]"""); return all; });
+        var archive = With(await Archive(), "orders.json", all =>
+        {
+            all[0]!["facts"]!["layouts"] = JsonNode.Parse(
+                """[{"lineId":"1","filmId":"ferrow","on":"roll","designs":[{"key":"f","widthIn":1,"heightIn":1,"needed":1,"cover":5}],"copies":[],"seed":1,"steps":0}]"""
+            );
+            return all;
+        });
         var (status, body) = await Bring(empty, archive);
         Assert.True(status == 400, body.ToString());
         Assert.Equal("order 1", body.GetProperty("problems")[0].GetProperty("where").GetString());
@@ -167,11 +232,19 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
     public async Task A_style_that_could_not_be_typed_is_not_brought_either()
     {
         using var empty = new Shop(demo: false);
-        var (status, body) = await Bring(empty, With(await Archive(), "styles.json", all => { all[0]!["unitPrice"] = -1; return all; }));
+        var (status, body) = await Bring(empty, With(await Archive(), "styles.json", all =>
+            {
+                all[0]!["unitPrice"] = -1;
+                return all;
+            }));
         Assert.Equal(400, status);
         Assert.Equal("styles[0].unitPrice", body.GetProperty("problems")[0].GetProperty("where").GetString());
         Assert.Equal(415, (await Bring(empty, "{}"u8.ToArray(), "application/xml")).Status);
-        Assert.Contains("no archive of a shop", (await Bring(empty, "{}"u8.ToArray())).Body.GetRawText(), StringComparison.Ordinal);
+        Assert.Contains(
+            "no archive of a shop",
+            (await Bring(empty, "{}"u8.ToArray())).Body.GetRawText(),
+            StringComparison.Ordinal
+        );
         Assert.Empty((await empty.Get("/api/customers")).EnumerateArray());
     }
 }

@@ -13,11 +13,21 @@ public sealed class CopyApiTests : IDisposable
 
     public void Dispose() => shop.Dispose();
 
-    private async Task Customer(string id) => Assert.Equal(200, (await shop.Send(HttpMethod.Put, $"/api/customers/{id}", """{"name":"A","contact":""}""")).Status);
+    private async Task Customer(string id) =>
+        Assert.Equal(
+            200,
+            (await shop.Send(HttpMethod.Put, $"/api/customers/{id}", """{"name":"A","contact":""}""")).Status
+        );
 
     private async Task<int> Customers() => (await shop.Get("/api/customers")).GetArrayLength();
 
-    private async Task<string[]> Notices() => [.. (await shop.Get("/api/line")).GetProperty("notices").EnumerateArray().Select(n => n.GetProperty("sentence").GetString()!)];
+    private async Task<string[]> Notices() =>
+        [
+            .. (await shop.Get("/api/line"))
+                .GetProperty("notices")
+                .EnumerateArray()
+                .Select(n => n.GetProperty("sentence").GetString()!),
+        ];
 
     [Fact]
     public async Task A_copy_is_made_checked_and_put_back_and_everything_read_before_is_read_anew()
@@ -28,12 +38,30 @@ public sealed class CopyApiTests : IDisposable
         var name = view.GetProperty("copies")[0].GetProperty("name").GetString()!;
         var numbers = await shop.Get("/api/numbers");
         await Customer("second");
-        Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/numbers", numbers.GetProperty("value").GetRawText().Replace("\"wage\":18,", "\"wage\":21,", StringComparison.Ordinal), numbers.GetProperty("version").ValueKind == JsonValueKind.Number ? numbers.GetProperty("version").GetRawText() : null)).Status);
+        Assert.Equal(
+            200,
+            (
+                await shop.Send(
+                    HttpMethod.Put,
+                    "/api/numbers",
+                    numbers
+                        .GetProperty("value")
+                        .GetRawText()
+                        .Replace("\"wage\":18,", "\"wage\":21,", StringComparison.Ordinal),
+                    numbers.GetProperty("version").ValueKind == JsonValueKind.Number
+                        ? numbers.GetProperty("version").GetRawText()
+                        : null
+                )
+            ).Status
+        );
         Assert.Equal(21, (await shop.Get("/api/numbers")).GetProperty("value").GetProperty("wage").GetDecimal());
         var seq = (await shop.Get("/api/line")).GetProperty("seq").GetInt64();
 
         var checkedCopy = await shop.Send(HttpMethod.Post, $"/api/copies/{name}/check");
-        Assert.Equal((200, "0 orders, 1 customers, 0 files"), (checkedCopy.Status, checkedCopy.Body.GetProperty("said").GetString()));
+        Assert.Equal(
+            (200, "0 orders, 1 customers, 0 files"),
+            (checkedCopy.Status, checkedCopy.Body.GetProperty("said").GetString())
+        );
         Assert.Equal(2, await Customers());
         Assert.Equal(200, (await shop.Send(HttpMethod.Post, $"/api/copies/{name}/restore")).Status);
         Assert.Equal(1, await Customers());
@@ -42,7 +70,12 @@ public sealed class CopyApiTests : IDisposable
         Assert.True(line.GetProperty("seq").GetInt64() > seq);
         Assert.True(line.GetProperty("newShop").GetBoolean());
         // what stood there was copied first
-        var before = (await shop.Get("/api/copies")).GetProperty("copies").EnumerateArray().Single(c => c.GetProperty("name").GetString()!.StartsWith("before-restore", StringComparison.Ordinal)).GetProperty("name").GetString();
+        var before = (await shop.Get("/api/copies"))
+            .GetProperty("copies")
+            .EnumerateArray()
+            .Single(c => c.GetProperty("name").GetString()!.StartsWith("before-restore", StringComparison.Ordinal))
+            .GetProperty("name")
+            .GetString();
         Assert.Equal(200, (await shop.Send(HttpMethod.Post, $"/api/copies/{before}/restore")).Status);
         Assert.Equal(2, await Customers());
         Assert.Equal(409, (await shop.Send(HttpMethod.Post, "/api/copies/none/restore")).Status);
@@ -69,8 +102,14 @@ public sealed class CopyApiTests : IDisposable
             return ((int)answer.StatusCode, JsonDocument.Parse(await answer.Content.ReadAsStringAsync()).RootElement);
         }
         var (status, sent) = await Upload(archive);
-        Assert.Equal((200, 0, 0), (status, sent.GetProperty("orders").GetInt32(), sent.GetProperty("ordersNow").GetInt32()));
-        Assert.Equal(200, (await shop.Send(HttpMethod.Post, $"/api/copies/{sent.GetProperty("name").GetString()}/restore")).Status);
+        Assert.Equal(
+            (200, 0, 0),
+            (status, sent.GetProperty("orders").GetInt32(), sent.GetProperty("ordersNow").GetInt32())
+        );
+        Assert.Equal(
+            200,
+            (await shop.Send(HttpMethod.Post, $"/api/copies/{sent.GetProperty("name").GetString()}/restore")).Status
+        );
         Assert.Equal(1, await Customers());
         archive[archive.Length / 2] ^= 1;
         var (refused, why) = await Upload(archive);
@@ -105,16 +144,31 @@ public sealed class CopyApiTests : IDisposable
     {
         await Customer("first");
         var stick = Directory.CreateTempSubdirectory("hepno-stick-").FullName;
-        var (status, view) = await shop.Send(HttpMethod.Put, "/api/copies/second-folder", $$"""{"folder":"{{stick}}"}""");
+        var (status, view) = await shop.Send(
+            HttpMethod.Put,
+            "/api/copies/second-folder",
+            $$"""{"folder":"{{stick}}"}"""
+        );
         Assert.Equal((200, stick), (status, view.GetProperty("secondFolder").GetString()));
         Assert.Single(Directory.EnumerateDirectories(stick), d => File.Exists(Path.Combine(d, "copy.json")));
         Directory.Delete(stick, recursive: true);
         Assert.Equal(200, (await shop.Send(HttpMethod.Post, "/api/copies")).Status);
         Assert.Contains($"{stick} is not there.", Assert.Single(await Notices()), StringComparison.Ordinal);
         Assert.False(Directory.Exists(stick));
-        foreach (var (folder, sentence) in new[] { ("backups", "There is no folder backups"), ("/nowhere/at/all", "There is no folder /nowhere/at/all"), (Path.Combine(shop.Folder, "files"), "is inside the data folder") })
+        foreach (
+            var (folder, sentence) in new[]
+            {
+                ("backups", "There is no folder backups"),
+                ("/nowhere/at/all", "There is no folder /nowhere/at/all"),
+                (Path.Combine(shop.Folder, "files"), "is inside the data folder"),
+            }
+        )
         {
-            var (refused, why) = await shop.Send(HttpMethod.Put, "/api/copies/second-folder", $$"""{"folder":"{{folder}}"}""");
+            var (refused, why) = await shop.Send(
+                HttpMethod.Put,
+                "/api/copies/second-folder",
+                $$"""{"folder":"{{folder}}"}"""
+            );
             Assert.Equal(400, refused);
             Assert.Contains(sentence, why.GetRawText(), StringComparison.Ordinal);
         }
@@ -133,7 +187,10 @@ public sealed class CopyApiTests : IDisposable
         }
         Assert.True(view.GetProperty("trialWell").GetBoolean());
         // the first copy may be of before the customer: it is made five seconds after the start
-        Assert.Matches("was put back aside: 0 orders, [01] customers, 0 files, every row as it was copied", view.GetProperty("trial").GetString()!);
+        Assert.Matches(
+            "was put back aside: 0 orders, [01] customers, 0 files, every row as it was copied",
+            view.GetProperty("trial").GetString()!
+        );
         Assert.Empty(Directory.EnumerateFileSystemEntries(Path.Combine(shop.Folder, "tmp")));
     }
 
@@ -142,7 +199,10 @@ public sealed class CopyApiTests : IDisposable
     {
         var folder = Directory.CreateTempSubdirectory("hepno-back-").FullName;
         var first = File.ReadAllText(Path.Combine(Shop.Root, "src", "Hepno.Store", "Migrations", "0001-first.sql"));
-        Sql(folder, $"{first}; PRAGMA user_version = 1; INSERT INTO customer (id, version, name, contact, search) VALUES ('a', 1, 'Ansel', '', 'ansel')");
+        Sql(
+            folder,
+            $"{first}; PRAGMA user_version = 1; INSERT INTO customer (id, version, name, contact, search) VALUES ('a', 1, 'Ansel', '', 'ansel')"
+        );
         using (var db = new Db(folder))
         {
             db.Open(DateTime.UtcNow);
@@ -150,7 +210,12 @@ public sealed class CopyApiTests : IDisposable
         }
         SqliteConnection.ClearAllPools();
         Assert.NotEqual(1L, Sql(folder, "PRAGMA user_version"));
-        using var back = Process.Start(new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "back", "--data", folder, "--yes"]) { RedirectStandardOutput = true })!;
+        using var back = Process.Start(
+            new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location, "back", "--data", folder, "--yes"])
+            {
+                RedirectStandardOutput = true,
+            }
+        )!;
         var said = back.StandardOutput.ReadToEnd();
         back.WaitForExit();
         Assert.Equal(0, back.ExitCode);

@@ -1,4 +1,3 @@
-
 namespace Hepno.Web.Tests;
 
 /// <summary>A customer who pays no sales tax, and one who pays later.</summary>
@@ -9,10 +8,14 @@ public class CustomerTermsTests(Shop shop) : IClassFixture<Shop>
     private async Task<Journey> Quoted(string id, string customer)
     {
         Assert.Equal(200, (await shop.Send(HttpMethod.Put, $"/api/customers/{id}", customer)).Status);
-        var (status, answer) = await shop.Send(HttpMethod.Put, $"/api/orders/{id}", $$"""
+        var (status, answer) = await shop.Send(
+            HttpMethod.Put,
+            $"/api/orders/{id}",
+            $$"""
             {"customerId":"{{id}}","lines":[{"id":"1","styleId":"hollin","colourwayId":"navy","sizes":[{"size":"M","pieces":20}],"mark":null,
              "placements":[{"id":"p","place":"front","widthIn":9,"heightIn":8,"coveragePercent":50,"colours":2,"gradient":false,"thinnestLinePt":5}]}],"dueDate":"{{Due}}","dueTime":null,"note":null}
-            """);
+            """
+        );
         Assert.True(status == 200, answer.ToString());
         var journey = new Journey(shop, id);
         await journey.Done("choose", """{"methodId":"dtf-bought"}""");
@@ -25,10 +28,20 @@ public class CustomerTermsTests(Shop shop) : IClassFixture<Shop>
     {
         await Quoted("exempt", """{"name":"Tide Mill Museum","contact":"","taxExempt":"certificate 4471"}""");
         var quote = (await shop.Get("/api/orders/exempt/quote")).GetProperty("quote");
-        Assert.Equal((0m, quote.GetProperty("goods").GetDecimal()), (quote.GetProperty("tax").GetDecimal(), quote.GetProperty("total").GetDecimal()));
-        Assert.Contains("No sales tax is charged: certificate 4471, as you told us.", quote.GetRawText(), StringComparison.Ordinal);
+        Assert.Equal(
+            (0m, quote.GetProperty("goods").GetDecimal()),
+            (quote.GetProperty("tax").GetDecimal(), quote.GetProperty("total").GetDecimal())
+        );
+        Assert.Contains(
+            "No sales tax is charged: certificate 4471, as you told us.",
+            quote.GetRawText(),
+            StringComparison.Ordinal
+        );
         // the comparison and the quote name the same price
-        var band = (await shop.Get("/api/orders/exempt/compare")).GetProperty("bands").EnumerateArray().Single(b => b.GetProperty("methodId").GetString() == "dtf-bought");
+        var band = (await shop.Get("/api/orders/exempt/compare"))
+            .GetProperty("bands")
+            .EnumerateArray()
+            .Single(b => b.GetProperty("methodId").GetString() == "dtf-bought");
         Assert.Equal(band.GetProperty("total").GetDecimal(), quote.GetProperty("goods").GetDecimal());
     }
 
@@ -42,9 +55,17 @@ public class CustomerTermsTests(Shop shop) : IClassFixture<Shop>
         Assert.True(quote.GetProperty("tax").GetDecimal() > 0);
         Assert.Contains("Paid within 30 days of the invoice.", quote.GetRawText(), StringComparison.Ordinal);
         await journey.Done("approve", """{"by":"Odo"}""");
-        Assert.DoesNotContain("deposit", (await journey.Order()).GetProperty("slip").GetProperty("missing").GetRawText(), StringComparison.OrdinalIgnoreCase);
+        Assert.DoesNotContain(
+            "deposit",
+            (await journey.Order()).GetProperty("slip").GetProperty("missing").GetRawText(),
+            StringComparison.OrdinalIgnoreCase
+        );
         var sending = await shop.Get("/api/orders/account/sending");
-        Assert.Contains("goes on your account, 30 days", sending.GetProperty("message").GetString()!, StringComparison.Ordinal);
+        Assert.Contains(
+            "goes on your account, 30 days",
+            sending.GetProperty("message").GetString()!,
+            StringComparison.Ordinal
+        );
         Assert.Equal(0m, sending.GetProperty("balance").GetProperty("now").GetDecimal());
     }
 
@@ -52,5 +73,11 @@ public class CustomerTermsTests(Shop shop) : IClassFixture<Shop>
     [InlineData("""{"name":"A","contact":"","accountDays":900}""", "accountDays")]
     [InlineData("""{"name":"A","contact":"","accountDays":-1}""", "accountDays")]
     public async Task Terms_that_cannot_be_are_refused(string body, string field) =>
-        Assert.Equal(field, (await shop.Send(HttpMethod.Put, "/api/customers/odd-terms", body)).Body.GetProperty("problems")[0].GetProperty("where").GetString());
+        Assert.Equal(
+            field,
+            (await shop.Send(HttpMethod.Put, "/api/customers/odd-terms", body))
+                .Body.GetProperty("problems")[0]
+                .GetProperty("where")
+                .GetString()
+        );
 }

@@ -30,18 +30,35 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
     [InlineData("gather", "count", """{"sizes":[]}""", "cannot count there")]
     [InlineData("press", "withdraw", null, "is already being made")]
     [InlineData("press", "hand-over", """{"to":"A"}""", "cannot hand it over there")]
-    [InlineData("send", "count", """{"sizes":[{"lineId":"1","size":"4XL","pieces":1}]}""", "\"4XL\" is not in this order.")]
+    [InlineData(
+        "send",
+        "count",
+        """{"sizes":[{"lineId":"1","size":"4XL","pieces":1}]}""",
+        "\"4XL\" is not in this order."
+    )]
     [InlineData("send", "count", """{"sizes":[{"lineId":"1","size":"M","pieces":9}]}""", "9 of M is outside 0 to 3.")]
     [InlineData("send", "hand-over", """{"to":"A"}""", "0 of 4 pieces are counted.")]
     [InlineData("send", "close", null, "cannot close it there")]
     [InlineData("closed", "take-back", null, "cannot take the hand-over back there")]
-    public async Task A_deed_out_of_place_is_refused_and_changes_nothing(string station, string deed, string? json, string sentence)
+    public async Task A_deed_out_of_place_is_refused_and_changes_nothing(
+        string station,
+        string deed,
+        string? json,
+        string sentence
+    )
     {
-        var journey = await At(station, $"refuse-{station}-{deed}-{Math.Abs((json ?? "").GetHashCode(StringComparison.Ordinal))}");
+        var journey = await At(
+            station,
+            $"refuse-{station}-{deed}-{Math.Abs((json ?? "").GetHashCode(StringComparison.Ordinal))}"
+        );
         var before = (await journey.Order()).GetRawText();
         var (status, body) = await journey.Deed(deed, json);
         Assert.True(status is 400 or 404 or 409, $"{status}");
-        Assert.Contains(sentence, body.GetProperty("problems")[0].GetProperty("sentence").GetString()!, StringComparison.Ordinal);
+        Assert.Contains(
+            sentence,
+            body.GetProperty("problems")[0].GetProperty("sentence").GetString()!,
+            StringComparison.Ordinal
+        );
         Assert.Equal(before, (await journey.Order()).GetRawText());
     }
 
@@ -49,12 +66,20 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
     public async Task A_changed_ask_needs_its_sent_quote_withdrawn_first()
     {
         var journey = await At("gather", "withdrawn");
-        var ask = """{"customerId":"withdrawn","lines":[{"id":"1","styleId":"brae","colourwayId":"black","sizes":[{"size":"M","pieces":5}],"placements":[],"mark":null}],"dueDate":null,"dueTime":null,"note":null}""";
-        Assert.Contains("its ask stands as quoted", (await shop.Send(HttpMethod.Put, "/api/orders/withdrawn", ask, "4")).Body.GetRawText(), StringComparison.Ordinal);
+        var ask =
+            """{"customerId":"withdrawn","lines":[{"id":"1","styleId":"brae","colourwayId":"black","sizes":[{"size":"M","pieces":5}],"placements":[],"mark":null}],"dueDate":null,"dueTime":null,"note":null}""";
+        Assert.Contains(
+            "its ask stands as quoted",
+            (await shop.Send(HttpMethod.Put, "/api/orders/withdrawn", ask, "4")).Body.GetRawText(),
+            StringComparison.Ordinal
+        );
         await journey.Done("approve", """{"by":"Mrs Tern"}""");
         await journey.Done("withdraw");
         Assert.Equal("quote", await journey.Station());
-        Assert.Equal(JsonValueKind.Null, (await journey.Order()).GetProperty("facts").GetProperty("approval").ValueKind);
+        Assert.Equal(
+            JsonValueKind.Null,
+            (await journey.Order()).GetProperty("facts").GetProperty("approval").ValueKind
+        );
         await journey.Done("send");
         Assert.Equal("gather", await journey.Station());
     }
@@ -68,7 +93,10 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         await journey.Done("deposit", """{"amount":0,"overrideReason":"an old friend"}""");
         var facts = (await journey.Order()).GetProperty("facts");
         Assert.Equal("an old friend", facts.GetProperty("deposit").GetProperty("overrideReason").GetString());
-        Assert.Equal(["blanks", "film-layout-f", "prepare-f"], facts.GetProperty("items").EnumerateArray().Select(i => i.GetProperty("id").GetString()!));
+        Assert.Equal(
+            ["blanks", "film-layout-f", "prepare-f"],
+            facts.GetProperty("items").EnumerateArray().Select(i => i.GetProperty("id").GetString()!)
+        );
         Assert.Equal(404, (await journey.Deed("items/none", """{"done":true}""", HttpMethod.Put)).Status);
     }
 
@@ -82,9 +110,15 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         await journey.Done("close");
         Assert.Equal("closed", await journey.Station());
         Assert.DoesNotContain("taken-back", (await shop.Get("/api/line")).GetRawText(), StringComparison.Ordinal);
-        Assert.Equal("Taken back: closed.", (await shop.Send(HttpMethod.Post, "/api/undo")).Body.GetProperty("said").GetString());
+        Assert.Equal(
+            "Taken back: closed.",
+            (await shop.Send(HttpMethod.Post, "/api/undo")).Body.GetProperty("said").GetString()
+        );
         Assert.Equal("learn", await journey.Station());
-        var history = (await shop.Get("/api/orders/taken-back/history")).EnumerateArray().Select(h => h.GetProperty("deed").GetString()).ToList();
+        var history = (await shop.Get("/api/orders/taken-back/history"))
+            .EnumerateArray()
+            .Select(h => h.GetProperty("deed").GetString())
+            .ToList();
         Assert.Equal("undo: closed", history[0]);
         Assert.Equal("new ask", history[^1]);
     }
@@ -97,8 +131,18 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         await shop.Send(HttpMethod.Post, "/api/runs/verdicts/start");
         Assert.Equal(1, (await journey.Verdict("verdict-0001", 1, "M")).Body.GetProperty("good").GetInt32());
         Assert.Equal(1, (await journey.Verdict("verdict-0001", 1, "M")).Body.GetProperty("good").GetInt32());
-        Assert.Equal(0, (await journey.Verdict("verdict-0002", 1, "M", "taken-back", takesBack: "verdict-0001")).Body.GetProperty("good").GetInt32());
-        Assert.Equal(1, (await journey.Verdict("verdict-0003", 1, "M", "spoiled", reason: "crooked")).Body.GetProperty("spoiled").GetInt32());
+        Assert.Equal(
+            0,
+            (await journey.Verdict("verdict-0002", 1, "M", "taken-back", takesBack: "verdict-0001"))
+                .Body.GetProperty("good")
+                .GetInt32()
+        );
+        Assert.Equal(
+            1,
+            (await journey.Verdict("verdict-0003", 1, "M", "spoiled", reason: "crooked"))
+                .Body.GetProperty("spoiled")
+                .GetInt32()
+        );
         Assert.Equal(400, (await journey.Verdict("verdict-0004", 5, "M")).Status);
         Assert.Equal(400, (await journey.Verdict("short", 1, "M")).Status);
         Assert.Equal(400, (await journey.Verdict("verdict-0005", 0, "M")).Status);
@@ -109,24 +153,57 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
     {
         var journey = await At("learn", "forgotten");
         var version = "1";
-        Assert.Contains("still has T-", (await shop.Send(HttpMethod.Post, "/api/customers/forgotten/erase", null, version)).Body.GetRawText(), StringComparison.Ordinal);
+        Assert.Contains(
+            "still has T-",
+            (await shop.Send(HttpMethod.Post, "/api/customers/forgotten/erase", null, version)).Body.GetRawText(),
+            StringComparison.Ordinal
+        );
         await journey.Done("close");
         var export = (await shop.Get("/api/customers/forgotten/export")).GetRawText();
-        foreach (var known in new[] { "Person forgotten", "forgotten@example.test", "Mrs Tern", "Mr Tallow", "ring the bell" })
+        foreach (
+            var known in new[]
+            {
+                "Person forgotten",
+                "forgotten@example.test",
+                "Mrs Tern",
+                "Mr Tallow",
+                "ring the bell",
+            }
+        )
         {
             Assert.Contains(known, export, StringComparison.Ordinal);
         }
-        var total = (await shop.Get("/api/orders/forgotten/quote")).GetProperty("quote").GetProperty("total").GetDecimal();
+        var total = (await shop.Get("/api/orders/forgotten/quote"))
+            .GetProperty("quote")
+            .GetProperty("total")
+            .GetDecimal();
         Assert.Equal(428, (await shop.Send(HttpMethod.Post, "/api/customers/forgotten/erase")).Status);
         Assert.Equal(200, (await shop.Send(HttpMethod.Post, "/api/customers/forgotten/erase", null, version)).Status);
-        var after = (await shop.Get("/api/customers/forgotten/export")).GetRawText() + (await journey.Order()).GetRawText() + (await shop.Get("/api/orders/forgotten/quote")).GetRawText();
-        using var pdf = PdfDocument.Open(await shop.CreateClient().GetByteArrayAsync("/api/orders/forgotten/quote.pdf"));
+        var after =
+            (await shop.Get("/api/customers/forgotten/export")).GetRawText()
+            + (await journey.Order()).GetRawText()
+            + (await shop.Get("/api/orders/forgotten/quote")).GetRawText();
+        using var pdf = PdfDocument.Open(
+            await shop.CreateClient().GetByteArrayAsync("/api/orders/forgotten/quote.pdf")
+        );
         after += string.Join(' ', pdf.GetPages().Select(p => p.Text));
-        foreach (var known in new[] { "Person forgotten", "forgotten@example.test", "Mrs Tern", "Mr Tallow", "ring the bell" })
+        foreach (
+            var known in new[]
+            {
+                "Person forgotten",
+                "forgotten@example.test",
+                "Mrs Tern",
+                "Mr Tallow",
+                "ring the bell",
+            }
+        )
         {
             Assert.DoesNotContain(known, after, StringComparison.Ordinal);
         }
-        Assert.Equal(total, (await shop.Get("/api/orders/forgotten/quote")).GetProperty("quote").GetProperty("total").GetDecimal());
+        Assert.Equal(
+            total,
+            (await shop.Get("/api/orders/forgotten/quote")).GetProperty("quote").GetProperty("total").GetDecimal()
+        );
         await shop.Send(HttpMethod.Post, "/api/undo");
         Assert.Empty((await shop.Get("/api/customers/find?text=Person%20forgotten")).EnumerateArray());
         Assert.Equal(404, (await shop.Send(HttpMethod.Get, "/api/customers/none/export")).Status);
@@ -136,7 +213,9 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
     public async Task A_packing_slip_holds_what_was_counted()
     {
         await At("learn", "slip-read");
-        using var pdf = PdfDocument.Open(await shop.CreateClient().GetByteArrayAsync("/api/orders/slip-read/packing-slip.pdf"));
+        using var pdf = PdfDocument.Open(
+            await shop.CreateClient().GetByteArrayAsync("/api/orders/slip-read/packing-slip.pdf")
+        );
         var words = string.Join(' ', pdf.GetPage(1).GetWords().Select(w => w.Text));
         Assert.Contains("Person slip-read", words, StringComparison.Ordinal);
         Assert.Contains("M 3", words, StringComparison.Ordinal);
@@ -154,14 +233,28 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
             var id = value["id"]!.GetValue<string>();
             value.Remove("id");
             value["offsetF"] = offset ?? value["offsetF"]?.GetValue<double>();
-            Assert.Equal(200, (await shop.Send(HttpMethod.Put, $"/api/presses/{id}", value.ToJsonString(), $"{press.GetProperty("version").GetInt64() + later}")).Status);
+            Assert.Equal(
+                200,
+                (
+                    await shop.Send(
+                        HttpMethod.Put,
+                        $"/api/presses/{id}",
+                        value.ToJsonString(),
+                        $"{press.GetProperty("version").GetInt64() + later}"
+                    )
+                ).Status
+            );
         }
         foreach (var press in presses)
         {
             await Keep(press, -30, 0);
         }
         Assert.Equal("3 set aside", (await shop.Get("/api/line")).GetProperty("floor").GetString());
-        Assert.Contains("no press can take it", (await shop.Get("/api/press-day")).GetProperty("tray").GetRawText(), StringComparison.Ordinal);
+        Assert.Contains(
+            "no press can take it",
+            (await shop.Get("/api/press-day")).GetProperty("tray").GetRawText(),
+            StringComparison.Ordinal
+        );
         foreach (var press in presses)
         {
             await Keep(press, null, 1);
@@ -175,7 +268,16 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         async Task<(decimal Each, string How, int Tiers)> Now()
         {
             var quote = (await shop.Get("/api/orders/said-price/quote")).GetProperty("quote");
-            return (quote.GetProperty("lines")[0].GetProperty("band").GetProperty("outcome").GetProperty("price").GetDecimal(), quote.GetProperty("lines")[0].GetProperty("band").GetProperty("priceHow").GetString()!, quote.GetProperty("document").GetProperty("tiers").GetArrayLength());
+            return (
+                quote
+                    .GetProperty("lines")[0]
+                    .GetProperty("band")
+                    .GetProperty("outcome")
+                    .GetProperty("price")
+                    .GetDecimal(),
+                quote.GetProperty("lines")[0].GetProperty("band").GetProperty("priceHow").GetString()!,
+                quote.GetProperty("document").GetProperty("tiers").GetArrayLength()
+            );
         }
         var policy = await Now();
         Assert.Contains("35% margin", policy.How, StringComparison.Ordinal);
@@ -187,7 +289,10 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         await journey.Done("price", """{"each":44}""");
         await journey.Done("lay-out");
         await journey.Done("send");
-        Assert.Equal(44m * 4, (await shop.Get("/api/orders/said-price/quote")).GetProperty("quote").GetProperty("goods").GetDecimal());
+        Assert.Equal(
+            44m * 4,
+            (await shop.Get("/api/orders/said-price/quote")).GetProperty("quote").GetProperty("goods").GetDecimal()
+        );
         Assert.Equal(409, (await journey.Deed("price", """{"each":40}""")).Status);
     }
 
@@ -195,7 +300,12 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
     public async Task Wholesale_is_priced_by_its_own_policy()
     {
         await At("compare", "sold-on");
-        async Task<decimal> Price() => (await shop.Get("/api/orders/sold-on/compare?quantity=200")).GetProperty("bands")[0].GetProperty("outcome").GetProperty("price").GetDecimal();
+        async Task<decimal> Price() =>
+            (await shop.Get("/api/orders/sold-on/compare?quantity=200"))
+                .GetProperty("bands")[0]
+                .GetProperty("outcome")
+                .GetProperty("price")
+                .GetDecimal();
         var retail = await Price();
         var order = (await shop.Get("/api/orders/sold-on")).GetProperty("ask").GetRawText();
         var ask = Journey.Body(order, ("channel", "wholesale"));
@@ -208,21 +318,41 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
     public async Task Six_placements_are_kept_quoted_and_run_and_a_seventh_is_refused()
     {
         string[] places = ["left-chest", "back", "left-sleeve", "right-sleeve", "nape", "front"];
-        string Ask(IEnumerable<string> at) => JsonSerializer.Serialize(new
-        {
-            customerId = "choir",
-            lines = new[]
-            {
+        string Ask(IEnumerable<string> at) =>
+            JsonSerializer.Serialize(
                 new
                 {
-                    id = "1", styleId = "brae", colourwayId = "sand", sizes = new[] { new { size = "M", pieces = 10 } }, mark = (decimal?)null,
-                    placements = at.Select((p, i) => new { id = $"p{i}", place = p, widthIn = 2.5, heightIn = 1.4, coveragePercent = 60, colours = 1, gradient = false, thinnestLinePt = 6 }),
-                },
-            },
-            dueDate = Shop.DaysOn(40),
-            dueTime = (string?)null,
-            note = (string?)null,
-        });
+                    customerId = "choir",
+                    lines = new[]
+                    {
+                        new
+                        {
+                            id = "1",
+                            styleId = "brae",
+                            colourwayId = "sand",
+                            sizes = new[] { new { size = "M", pieces = 10 } },
+                            mark = (decimal?)null,
+                            placements = at.Select(
+                                (p, i) =>
+                                    new
+                                    {
+                                        id = $"p{i}",
+                                        place = p,
+                                        widthIn = 2.5,
+                                        heightIn = 1.4,
+                                        coveragePercent = 60,
+                                        colours = 1,
+                                        gradient = false,
+                                        thinnestLinePt = 6,
+                                    }
+                            ),
+                        },
+                    },
+                    dueDate = Shop.DaysOn(40),
+                    dueTime = (string?)null,
+                    note = (string?)null,
+                }
+            );
         Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/orders/six-prints", Ask(places))).Status);
         var refused = await shop.Send(HttpMethod.Put, "/api/orders/seven-prints", Ask([.. places, "front"]));
         Assert.Equal(400, refused.Status);
@@ -232,8 +362,14 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         await journey.Done("lay-out");
         await journey.Done("send");
         await journey.Gathered();
-        Assert.Equal(6, (await shop.Get("/api/runs/six-prints")).GetProperty("lines")[0].GetProperty("passes").GetArrayLength());
-        Assert.Equal(60, (await shop.Get("/api/runs/six-prints")).GetProperty("state").GetProperty("todo").GetArrayLength());
+        Assert.Equal(
+            6,
+            (await shop.Get("/api/runs/six-prints")).GetProperty("lines")[0].GetProperty("passes").GetArrayLength()
+        );
+        Assert.Equal(
+            60,
+            (await shop.Get("/api/runs/six-prints")).GetProperty("state").GetProperty("todo").GetArrayLength()
+        );
     }
 
     [Fact]
@@ -241,19 +377,34 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
     {
         using var own = new Shop();
         await new Journey(own, "again-3").To("learn");
-        var style = (await own.Get("/api/styles")).EnumerateArray().First(s => s.GetProperty("value").GetProperty("id").GetString() == "brae");
+        var style = (await own.Get("/api/styles"))
+            .EnumerateArray()
+            .First(s => s.GetProperty("value").GetProperty("id").GetString() == "brae");
         var body = JsonNode.Parse(style.GetProperty("value").GetRawText())!.AsObject();
         body.Remove("id");
-        foreach (var black in body["colourways"]!.AsArray().Where(k => k!["id"]!.GetValue<string>() == "black").ToList())
+        foreach (
+            var black in body["colourways"]!.AsArray().Where(k => k!["id"]!.GetValue<string>() == "black").ToList()
+        )
         {
             body["colourways"]!.AsArray().Remove(black);
         }
-        var (kept, said) = await own.Send(HttpMethod.Put, "/api/styles/brae", body.ToJsonString(), style.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture));
+        var (kept, said) = await own.Send(
+            HttpMethod.Put,
+            "/api/styles/brae",
+            body.ToJsonString(),
+            style.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture)
+        );
         Assert.True(kept == 200, said.ToString());
-        Assert.Equal(200, (await own.Send(HttpMethod.Post, "/api/orders/again-3/again", """{"id":"again-4"}""")).Status);
+        Assert.Equal(
+            200,
+            (await own.Send(HttpMethod.Post, "/api/orders/again-3/again", """{"id":"again-4"}""")).Status
+        );
         var again = await own.Get("/api/orders/again-4");
         Assert.Equal("ask", again.GetProperty("station").GetString());
-        Assert.Matches(@"^Last time, in T-\d+ of 10 Mar 2026: film, bought in, at \$\d+\.\d\d a piece$", again.GetProperty("lines")[0].GetProperty("last").GetProperty("said").GetString());
+        Assert.Matches(
+            @"^Last time, in T-\d+ of 10 Mar 2026: film, bought in, at \$\d+\.\d\d a piece$",
+            again.GetProperty("lines")[0].GetProperty("last").GetProperty("said").GetString()
+        );
     }
 
     [Fact]
@@ -267,7 +418,11 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal("compare", await journey.Station());
         await journey.Done("choose", """{"methodId":"dtf-bought"}""");
         await journey.Done("lay-out");
-        var due = (await journey.Order()).GetProperty("slip").GetProperty("rows").EnumerateArray().First(r => r.GetProperty("label").GetString() == "Due");
+        var due = (await journey.Order())
+            .GetProperty("slip")
+            .GetProperty("rows")
+            .EnumerateArray()
+            .First(r => r.GetProperty("label").GetString() == "Due");
         Assert.Equal("no day", due.GetProperty("figure").GetString());
         Assert.StartsWith("ready ", due.GetProperty("note").GetString(), StringComparison.Ordinal);
         await journey.Done("send");
@@ -282,27 +437,48 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         var journey = await At("learn", "again-1");
         Assert.Equal(404, (await shop.Send(HttpMethod.Post, "/api/orders/none/again", """{"id":"again-2"}""")).Status);
         Assert.Equal(400, (await shop.Send(HttpMethod.Post, "/api/orders/again-1/again", """{"id":""}""")).Status);
-        Assert.Equal(200, (await shop.Send(HttpMethod.Post, "/api/orders/again-1/again", """{"id":"again-2"}""")).Status);
+        Assert.Equal(
+            200,
+            (await shop.Send(HttpMethod.Post, "/api/orders/again-1/again", """{"id":"again-2"}""")).Status
+        );
         var twice = await shop.Send(HttpMethod.Post, "/api/orders/again-1/again", """{"id":"again-2"}""");
         Assert.Equal(1, twice.Body.GetProperty("version").GetInt64());
-        var (old, made) = ((await journey.Order()).GetProperty("ask"), (await shop.Get("/api/orders/again-2")).GetProperty("ask"));
+        var (old, made) = (
+            (await journey.Order()).GetProperty("ask"),
+            (await shop.Get("/api/orders/again-2")).GetProperty("ask")
+        );
         Assert.Equal(JsonValueKind.Null, made.GetProperty("dueDate").ValueKind);
         Assert.Equal(old.GetProperty("lines").GetRawText(), made.GetProperty("lines").GetRawText());
 
         // made as last time, so next is what to buy; at which price is the owner's to say
         var again = await shop.Get("/api/orders/again-2");
-        var (was, now) = ((await journey.Order()).GetProperty("facts").GetProperty("decisions")[0], again.GetProperty("facts").GetProperty("decisions")[0]);
+        var (was, now) = (
+            (await journey.Order()).GetProperty("facts").GetProperty("decisions")[0],
+            again.GetProperty("facts").GetProperty("decisions")[0]
+        );
         Assert.Equal("layout", again.GetProperty("station").GetString());
         Assert.Equal(was.GetProperty("methodId").GetString(), now.GetProperty("methodId").GetString());
         Assert.Equal(JsonValueKind.Null, now.GetProperty("typedPrice").ValueKind);
-        var sold = (await shop.Get("/api/orders/again-1/quote")).GetProperty("quote").GetProperty("lines")[0].GetProperty("band").GetProperty("outcome").GetProperty("price").GetDecimal();
+        var sold = (await shop.Get("/api/orders/again-1/quote"))
+            .GetProperty("quote")
+            .GetProperty("lines")[0]
+            .GetProperty("band")
+            .GetProperty("outcome")
+            .GetProperty("price")
+            .GetDecimal();
         Assert.Equal(sold, again.GetProperty("lines")[0].GetProperty("last").GetProperty("each").GetDecimal());
 
         var record = await shop.Get("/api/customers/again-1/record");
         var orders = record.GetProperty("orders");
         Assert.Equal(["again-2", "again-1"], orders.EnumerateArray().Select(o => o.GetProperty("id").GetString()!));
-        Assert.Equal(["", "4 black tees"], new[] { orders[0].GetProperty("earned").GetString()!, orders[1].GetProperty("what").GetString()! });
-        var held = (await shop.Get("/api/orders/again-1/learned")).GetProperty("earned").GetProperty("value").GetDecimal();
+        Assert.Equal(
+            ["", "4 black tees"],
+            new[] { orders[0].GetProperty("earned").GetString()!, orders[1].GetProperty("what").GetString()! }
+        );
+        var held = (await shop.Get("/api/orders/again-1/learned"))
+            .GetProperty("earned")
+            .GetProperty("value")
+            .GetDecimal();
         Assert.Equal(held, record.GetProperty("earned").GetProperty("value").GetDecimal());
         Assert.Equal(404, (await shop.Send(HttpMethod.Get, "/api/customers/none/record")).Status);
     }

@@ -7,11 +7,24 @@ namespace Hepno.Web.Tests;
 /// <summary>Takes one order along the line through the API, as a device does.</summary>
 public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
 {
-    public static readonly string[] Stations = ["ask", "compare", "layout", "quote", "gather", "press", "send", "learn", "closed"];
+    public static readonly string[] Stations =
+    [
+        "ask",
+        "compare",
+        "layout",
+        "quote",
+        "gather",
+        "press",
+        "send",
+        "learn",
+        "closed",
+    ];
 
-    private const string Placement = """{"id":"f","place":"front","widthIn":9,"heightIn":8,"coveragePercent":50,"colours":2,"gradient":false,"thinnestLinePt":5}""";
+    private const string Placement =
+        """{"id":"f","place":"front","widthIn":9,"heightIn":8,"coveragePercent":50,"colours":2,"gradient":false,"thinnestLinePt":5}""";
 
-    private const string Sleeve = """{"id":"c","place":"left-sleeve","widthIn":3,"heightIn":2,"coveragePercent":40,"colours":1,"gradient":false,"thinnestLinePt":6}""";
+    private const string Sleeve =
+        """{"id":"c","place":"left-sleeve","widthIn":3,"heightIn":2,"coveragePercent":40,"colours":1,"gradient":false,"thinnestLinePt":6}""";
 
     public string Id => id;
 
@@ -20,8 +33,17 @@ public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
     public async Task<string> Station() => (await Order()).GetProperty("station").GetString()!;
 
     /// <summary>Does a deed with the version that stands.</summary>
-    public async Task<(int Status, JsonElement Body)> Deed(string deed, string? json = null, HttpMethod? method = null) =>
-        await shop.Send(method ?? HttpMethod.Post, $"/api/orders/{id}/{deed}", json, (await Order()).GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture));
+    public async Task<(int Status, JsonElement Body)> Deed(
+        string deed,
+        string? json = null,
+        HttpMethod? method = null
+    ) =>
+        await shop.Send(
+            method ?? HttpMethod.Post,
+            $"/api/orders/{id}/{deed}",
+            json,
+            (await Order()).GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture)
+        );
 
     /// <summary>A deed that must be taken.</summary>
     public async Task Done(string deed, string? json = null, HttpMethod? method = null)
@@ -33,9 +55,14 @@ public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
     /// <summary>Keeps an ask of four pieces for a customer of its own, complete but for what is left out; with a mark on the sleeve too where it is wanted.</summary>
     public async Task Ask(bool complete = true, bool sleeve = false)
     {
-        await shop.Send(HttpMethod.Put, $"/api/customers/{id}", $$"""{"name":"Person {{id}}","contact":"{{id}}@example.test"}""");
+        await shop.Send(
+            HttpMethod.Put,
+            $"/api/customers/{id}",
+            $$"""{"name":"Person {{id}}","contact":"{{id}}@example.test"}"""
+        );
         var due = Shop.DaysOn(40);
-        var json = $$"""{"customerId":"{{id}}","lines":[{"id":"1","styleId":"brae","colourwayId":"black","sizes":[{"size":"M","pieces":3},{"size":"L","pieces":1}],"placements":[{{(complete ? Placement : "")}}{{(sleeve ? $",{Sleeve}" : "")}}],"mark":null}],"dueDate":"{{due}}","dueTime":null,"note":"ring the bell"}""";
+        var json =
+            $$"""{"customerId":"{{id}}","lines":[{"id":"1","styleId":"brae","colourwayId":"black","sizes":[{"size":"M","pieces":3},{"size":"L","pieces":1}],"placements":[{{(complete ? Placement : "")}}{{(sleeve ? $",{Sleeve}" : "")}}],"mark":null}],"dueDate":"{{due}}","dueTime":null,"note":"ring the bell"}""";
         var (status, body) = await shop.Send(HttpMethod.Put, $"/api/orders/{id}", json);
         Assert.True(status == 200, body.ToString());
     }
@@ -64,7 +91,17 @@ public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
     /// <summary>Goes as far as a station, each deed one call.</summary>
     public async Task To(string station)
     {
-        var steps = new Func<Task>[] { () => Ask(), () => Done("choose", $$"""{"methodId":"{{method}}"}"""), () => Done("lay-out"), () => Done("send"), Gathered, Pressing, Handing, () => Done("close") };
+        var steps = new Func<Task>[]
+        {
+            () => Ask(),
+            () => Done("choose", $$"""{"methodId":"{{method}}"}"""),
+            () => Done("lay-out"),
+            () => Done("send"),
+            Gathered,
+            Pressing,
+            Handing,
+            () => Done("close"),
+        };
         if (station == "ask")
         {
             await Ask(complete: false);
@@ -78,16 +115,54 @@ public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
     }
 
     /// <summary>A verdict on a piece.</summary>
-    public async Task<(int Status, JsonElement Body)> Verdict(string eventId, int piece, string size, string verdict = "good", int attempt = 1, string? reason = null, string? takesBack = null, int pass = 1) => await shop.Send(HttpMethod.Put, $"/api/runs/{id}/events/{eventId}",
-        JsonSerializer.Serialize(new { pieceNo = piece, attempt, pass, size, verdict, reason, takesBack, secondsOnPiece = 60.0 }));
+    public async Task<(int Status, JsonElement Body)> Verdict(
+        string eventId,
+        int piece,
+        string size,
+        string verdict = "good",
+        int attempt = 1,
+        string? reason = null,
+        string? takesBack = null,
+        int pass = 1
+    ) =>
+        await shop.Send(
+            HttpMethod.Put,
+            $"/api/runs/{id}/events/{eventId}",
+            JsonSerializer.Serialize(
+                new
+                {
+                    pieceNo = piece,
+                    attempt,
+                    pass,
+                    size,
+                    verdict,
+                    reason,
+                    takesBack,
+                    secondsOnPiece = 60.0,
+                }
+            )
+        );
 
     /// <summary>Yes, deposit and everything here.</summary>
     public async Task Gathered()
     {
         await Done("approve", """{"by":"Mrs Tern"}""");
-        var deposit = (await shop.Get($"/api/orders/{id}/quote")).GetProperty("quote").GetProperty("deposit").GetDecimal();
-        await Done("deposit", $$"""{"amount":{{deposit.ToString(CultureInfo.InvariantCulture)}},"overrideReason":null}""");
-        foreach (var item in (await Order()).GetProperty("facts").GetProperty("items").EnumerateArray().Select(i => i.GetProperty("id").GetString()).ToList())
+        var deposit = (await shop.Get($"/api/orders/{id}/quote"))
+            .GetProperty("quote")
+            .GetProperty("deposit")
+            .GetDecimal();
+        await Done(
+            "deposit",
+            $$"""{"amount":{{deposit.ToString(CultureInfo.InvariantCulture)}},"overrideReason":null}"""
+        );
+        foreach (
+            var item in (await Order())
+                .GetProperty("facts")
+                .GetProperty("items")
+                .EnumerateArray()
+                .Select(i => i.GetProperty("id").GetString())
+                .ToList()
+        )
         {
             await Done($"items/{item}", """{"done":true}""", HttpMethod.Put);
         }
@@ -106,7 +181,10 @@ public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
     /// <summary>Counted and handed over.</summary>
     public async Task Handing()
     {
-        await Done("count", """{"sizes":[{"lineId":"1","size":"M","pieces":3},{"lineId":"1","size":"L","pieces":1}]}""");
+        await Done(
+            "count",
+            """{"sizes":[{"lineId":"1","size":"M","pieces":3},{"lineId":"1","size":"L","pieces":1}]}"""
+        );
         await Done("hand-over", """{"to":"Mr Tallow"}""");
     }
 }

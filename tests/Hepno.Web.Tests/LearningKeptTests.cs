@@ -11,7 +11,9 @@ public class LearningKeptTests(Shop shop) : IClassFixture<Shop>
 {
     private async Task<long> Sql(string sql)
     {
-        await using var look = new SqliteConnection($"Data Source={Path.Combine(shop.Folder, "hepno.db")};Pooling=False");
+        await using var look = new SqliteConnection(
+            $"Data Source={Path.Combine(shop.Folder, "hepno.db")};Pooling=False"
+        );
         await look.OpenAsync();
         await using var command = look.CreateCommand();
         command.CommandText = $"PRAGMA busy_timeout = 5000; {sql}";
@@ -20,16 +22,31 @@ public class LearningKeptTests(Shop shop) : IClassFixture<Shop>
 
     private async Task Kept(int orders)
     {
-        for (var wait = 0; await Sql($"SELECT count(*) FROM learned_order WHERE rule = {ShopLearning.Rule}") < orders && wait < 300; wait++)
+        for (
+            var wait = 0;
+            await Sql($"SELECT count(*) FROM learned_order WHERE rule = {ShopLearning.Rule}") < orders && wait < 300;
+            wait++
+        )
         {
             await Task.Delay(100);
         }
     }
 
     // sums of the same figures in another order differ in their last digits
-    private async Task<string> Learned() => System.Text.RegularExpressions.Regex.Replace((await shop.Get("/api/learning")).GetRawText(), @"\d+\.\d{6,}", m => Math.Round(double.Parse(m.Value, CultureInfo.InvariantCulture), 6).ToString(CultureInfo.InvariantCulture));
+    private async Task<string> Learned() =>
+        System.Text.RegularExpressions.Regex.Replace(
+            (await shop.Get("/api/learning")).GetRawText(),
+            @"\d+\.\d{6,}",
+            m =>
+                Math.Round(double.Parse(m.Value, CultureInfo.InvariantCulture), 6)
+                    .ToString(CultureInfo.InvariantCulture)
+        );
 
-    private async Task<int> Attempts() => (await shop.Get("/api/learning")).GetProperty("spoilage").EnumerateArray().Sum(s => s.GetProperty("attempts").GetInt32());
+    private async Task<int> Attempts() =>
+        (await shop.Get("/api/learning"))
+            .GetProperty("spoilage")
+            .EnumerateArray()
+            .Sum(s => s.GetProperty("attempts").GetInt32());
 
     [Fact]
     public async Task An_order_teaches_once_it_is_handed_over_and_never_twice()
@@ -43,10 +60,23 @@ public class LearningKeptTests(Shop shop) : IClassFixture<Shop>
         await Kept(handed);
         Assert.Equal(after, await Attempts());
         // a verdict taken back afterwards is not learned from any more, read in the background or at once
-        Assert.Equal(200, (await journey.Verdict("taught-back-1", 1, "M", "taken-back", takesBack: "taught-event-1")).Status);
+        Assert.Equal(
+            200,
+            (await journey.Verdict("taught-back-1", 1, "M", "taken-back", takesBack: "taught-event-1")).Status
+        );
         Assert.Equal(after - 1, await Attempts());
         // a hand-over taken back teaches nothing
-        Assert.Equal(200, (await shop.Send(HttpMethod.Post, "/api/orders/taught/take-back", null, (await journey.Order()).GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture))).Status);
+        Assert.Equal(
+            200,
+            (
+                await shop.Send(
+                    HttpMethod.Post,
+                    "/api/orders/taught/take-back",
+                    null,
+                    (await journey.Order()).GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture)
+                )
+            ).Status
+        );
         Assert.Equal(before, await Attempts());
     }
 
@@ -66,7 +96,11 @@ public class LearningKeptTests(Shop shop) : IClassFixture<Shop>
     [Fact]
     public async Task What_orders_earned_is_what_an_hour_is_worth_until_the_owner_says_otherwise()
     {
-        async Task<JsonElement> Left() => (await shop.Get("/api/orders/demo-205/compare")).GetProperty("bands")[0].GetProperty("leftInAll").GetProperty("left");
+        async Task<JsonElement> Left() =>
+            (await shop.Get("/api/orders/demo-205/compare"))
+                .GetProperty("bands")[0]
+                .GetProperty("leftInAll")
+                .GetProperty("left");
         async Task<JsonElement> Worth() => (await Left()).GetProperty("parts")[1].GetProperty("parts")[1];
         await new Journey(shop, "earned").To("closed");
         await Kept((int)await Sql("SELECT count(*) FROM orders WHERE handed_at IS NOT NULL"));
@@ -80,13 +114,22 @@ public class LearningKeptTests(Shop shop) : IClassFixture<Shop>
             var kept = await shop.Get("/api/numbers");
             var body = JsonNode.Parse(kept.GetProperty("value").GetRawText())!;
             (body["handsWorth"], body["handsWorthAnHour"]) = (how, sum);
-            return await shop.Send(HttpMethod.Put, "/api/numbers", body.ToJsonString(), kept.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture));
+            return await shop.Send(
+                HttpMethod.Put,
+                "/api/numbers",
+                body.ToJsonString(),
+                kept.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture)
+            );
         }
         Assert.Equal(200, (await Set("typed", 17)).Item1);
         Assert.Equal(17, (await Worth()).GetProperty("value").GetDecimal());
         var (refused, problem) = await Set("typed", -1);
         Assert.Equal(400, refused);
-        Assert.Contains("The worth of an hour of -1.00 is outside 0 to 100,000.", problem.GetRawText(), StringComparison.Ordinal);
+        Assert.Contains(
+            "The worth of an hour of -1.00 is outside 0 to 100,000.",
+            problem.GetRawText(),
+            StringComparison.Ordinal
+        );
         Assert.Equal(200, (await Set("by-plan", 0)).Item1);
     }
 

@@ -13,7 +13,10 @@ public class MadeBeforeApiTests
         using var bitmap = new SKBitmap(900, 800);
         bitmap.Erase(colour);
         using var data = bitmap.Encode(SKEncodedImageFormat.Png, 100);
-        using var request = new HttpRequestMessage(HttpMethod.Put, "/api/artwork/crest/file?name=crest&widthIn=9") { Content = new ByteArrayContent(data.ToArray()) { Headers = { ContentType = new("image/png") } } };
+        using var request = new HttpRequestMessage(HttpMethod.Put, "/api/artwork/crest/file?name=crest&widthIn=9")
+        {
+            Content = new ByteArrayContent(data.ToArray()) { Headers = { ContentType = new("image/png") } },
+        };
         if (version is not null)
         {
             request.Headers.TryAddWithoutValidation("If-Match", $"\"{version}\"");
@@ -30,12 +33,23 @@ public class MadeBeforeApiTests
         var body = JsonNode.Parse(Journey.Body(order.GetProperty("ask").GetRawText()))!;
         body["lines"]![0]!["placements"]![0]!["designId"] = "crest";
         body["lines"]![0]!["sizes"]![0]!["pieces"] = 40;
-        var (status, said) = await shop.Send(HttpMethod.Put, $"/api/orders/{id}", body.ToJsonString(), order.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture));
+        var (status, said) = await shop.Send(
+            HttpMethod.Put,
+            $"/api/orders/{id}",
+            body.ToJsonString(),
+            order.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture)
+        );
         Assert.True(status == 200, said.ToString());
         return journey;
     }
 
-    private static async Task<string> Made(Shop shop, string id) => (await shop.Get($"/api/orders/{id}/compare")).GetProperty("bands").EnumerateArray().Single(b => b.GetProperty("methodId").GetString() == "screen-out").GetProperty("made").GetString()!;
+    private static async Task<string> Made(Shop shop, string id) =>
+        (await shop.Get($"/api/orders/{id}/compare"))
+            .GetProperty("bands")
+            .EnumerateArray()
+            .Single(b => b.GetProperty("methodId").GetString() == "screen-out")
+            .GetProperty("made")
+            .GetString()!;
 
     [Fact]
     public async Task Screens_are_kept_from_the_run_on_until_the_picture_changes_and_go_with_the_archive()
@@ -44,7 +58,9 @@ public class MadeBeforeApiTests
         await Draw(shop, SKColors.Teal);
         var first = await Asked(shop, "screened");
         Assert.Equal("Quayside Print prints it, 2 screens", await Made(shop, "screened"));
-        foreach (var (deed, json) in new[] { ("choose", """{"methodId":"screen-out"}"""), ("lay-out", null), ("send", null) })
+        foreach (
+            var (deed, json) in new[] { ("choose", """{"methodId":"screen-out"}"""), ("lay-out", null), ("send", null) }
+        )
         {
             await first.Done(deed, json);
         }
@@ -61,12 +77,16 @@ public class MadeBeforeApiTests
         {
             await Task.Delay(50);
             view = await shop.Get($"/api/recost/{id}");
-        }
-        while (!view.GetProperty("isDone").GetBoolean());
-        Assert.DoesNotContain(view.GetProperty("lines").EnumerateArray(), l => l.GetProperty("orderId").GetString() == "screened");
+        } while (!view.GetProperty("isDone").GetBoolean());
+        Assert.DoesNotContain(view.GetProperty("lines").EnumerateArray(), l =>
+            l.GetProperty("orderId").GetString() == "screened"
+        );
 
         await using var other = new Shop(demo: false);
-        var (status, brought) = await ArchiveTests.Bring(other, await shop.CreateClient().GetByteArrayAsync("/api/archive"));
+        var (status, brought) = await ArchiveTests.Bring(
+            other,
+            await shop.CreateClient().GetByteArrayAsync("/api/archive")
+        );
         Assert.True(status == 200, brought.ToString());
         Assert.Equal("Quayside Print prints it, 2 screens, kept there", await Made(other, "again"));
 

@@ -11,7 +11,14 @@ namespace Hepno.Web.Tests;
 /// <param name="Body">Bytes sent, or null for none.</param>
 /// <param name="MediaType">Their type, or null for none.</param>
 /// <param name="IfMatch">Version said, or null.</param>
-public sealed record Malformed(string Method, string Route, string Path, byte[]? Body, string? MediaType, string? IfMatch);
+public sealed record Malformed(
+    string Method,
+    string Route,
+    string Path,
+    byte[]? Body,
+    string? MediaType,
+    string? IfMatch
+);
 
 /// <summary>Makes calls out of the API document: values the shop has, and among them what nobody should send.</summary>
 public sealed class MalformedCalls
@@ -19,13 +26,82 @@ public sealed class MalformedCalls
     // written as they are, since a writer of JSON would not write them
     private static readonly string[] RawBad =
     [
-        "null", "\"\"", "\" \"", "\"\\u0000\"", "\"a\\u0007b\"", "\"\\ud800\"", "\"\\n\"", "-1", "0", "0.1", "1e308", "-1e308", "1e309", "1e15", "999999999999", "2147483648", "9223372036854775807", "79228162514264337593543950335",
-        "true", "[]", "{}", "[null]", "[[]]", "\"NaN\"", "\"Infinity\"", "\"2026-13-45\"", "\"0001-01-01\"", "\"9999-12-31\"", "\"24:00\"", "\"1e5\"", "-0", "1e-320", $"\"{new string('x', 3000)}\"", "\"../..\"", "\"'; DROP TABLE orders; --\"",
+        "null",
+        "\"\"",
+        "\" \"",
+        "\"\\u0000\"",
+        "\"a\\u0007b\"",
+        "\"\\ud800\"",
+        "\"\\n\"",
+        "-1",
+        "0",
+        "0.1",
+        "1e308",
+        "-1e308",
+        "1e309",
+        "1e15",
+        "999999999999",
+        "2147483648",
+        "9223372036854775807",
+        "79228162514264337593543950335",
+        "true",
+        "[]",
+        "{}",
+        "[null]",
+        "[[]]",
+        "\"NaN\"",
+        "\"Infinity\"",
+        "\"2026-13-45\"",
+        "\"0001-01-01\"",
+        "\"9999-12-31\"",
+        "\"24:00\"",
+        "\"1e5\"",
+        "-0",
+        "1e-320",
+        $"\"{new string('x', 3000)}\"",
+        "\"../..\"",
+        "\"'; DROP TABLE orders; --\"",
     ];
 
-    private static readonly string[] BadIds = ["%00", "%0A", "%20", "%7F", "a%07", "..", "%2e%2e", "a%2fb", "%ff", "%F0%9F%A7%B5", "%ED%A0%80", new('x', 300), "-", "%27", "%E2%80%AE"];
+    private static readonly string[] BadIds =
+    [
+        "%00",
+        "%0A",
+        "%20",
+        "%7F",
+        "a%07",
+        "..",
+        "%2e%2e",
+        "a%2fb",
+        "%ff",
+        "%F0%9F%A7%B5",
+        "%ED%A0%80",
+        new('x', 300),
+        "-",
+        "%27",
+        "%E2%80%AE",
+    ];
 
-    private static readonly string[] BadQueries = ["", "NaN", "Infinity", "1e309", "-1", "0", "99999999999999999999", "%00", "abc", "1e308", "-1e308", "2147483648", "2026-02-30", "9999-12-31", "0001-01-01", "true", "%ED%A0%80"];
+    private static readonly string[] BadQueries =
+    [
+        "",
+        "NaN",
+        "Infinity",
+        "1e309",
+        "-1",
+        "0",
+        "99999999999999999999",
+        "%00",
+        "abc",
+        "1e308",
+        "-1e308",
+        "2147483648",
+        "2026-02-30",
+        "9999-12-31",
+        "0001-01-01",
+        "true",
+        "%ED%A0%80",
+    ];
 
     private readonly Random dice;
     private readonly JsonNode document;
@@ -37,7 +113,13 @@ public sealed class MalformedCalls
     {
         dice = new(seed);
         this.document = document;
-        operations = [.. document["paths"]!.AsObject().SelectMany(p => p.Value!.AsObject().Select(o => (o.Key.ToUpperInvariant(), p.Key, o.Value!))).Where(o => o.Key != "/api/changes")];
+        operations =
+        [
+            .. document["paths"]!
+                .AsObject()
+                .SelectMany(p => p.Value!.AsObject().Select(o => (o.Key.ToUpperInvariant(), p.Key, o.Value!)))
+                .Where(o => o.Key != "/api/changes"),
+        ];
         foreach (var answer in answers)
         {
             Remember("", answer);
@@ -51,12 +133,25 @@ public sealed class MalformedCalls
     public Malformed Next(int turn)
     {
         var (method, route, operation) = operations[turn % operations.Count];
-        var path = System.Text.RegularExpressions.Regex.Replace(route, @"\{[^}]+\}", _ => dice.Next(6) == 0 ? Pick(BadIds) : Uri.EscapeDataString(Pick(ids)));
-        var queries = (operation["parameters"]?.AsArray() ?? []).Where(p => (string?)p!["in"] == "query" && dice.Next(2) == 0)
-            .Select(p => $"{(string)p!["name"]!}={(dice.Next(3) > 0 ? Pick(BadQueries) : Uri.EscapeDataString(seen.TryGetValue((string)p["name"]!, out var known) ? Pick(known)?.ToString() ?? "" : "3"))}").ToList();
+        var path = System.Text.RegularExpressions.Regex.Replace(route, @"\{[^}]+\}", _ =>
+            dice.Next(6) == 0 ? Pick(BadIds) : Uri.EscapeDataString(Pick(ids))
+        );
+        var queries = (operation["parameters"]?.AsArray() ?? [])
+            .Where(p => (string?)p!["in"] == "query" && dice.Next(2) == 0)
+            .Select(p =>
+                $"{(string)p!["name"]!}={(dice.Next(3) > 0 ? Pick(BadQueries) : Uri.EscapeDataString(seen.TryGetValue((string)p["name"]!, out var known) ? Pick(known)?.ToString() ?? "" : "3"))}"
+            )
+            .ToList();
         var (body, type) = BodyOf(operation["requestBody"]?["content"]?.AsObject());
         string?[] versions = [null, "\"1\"", "\"2\"", "\"9999\"", "\"-1\"", "*", "\"\"", "\"99999999999999999999\""];
-        return new(method, route, queries.Count == 0 ? path : $"{path}?{string.Join('&', queries)}", body, type, Pick(versions));
+        return new(
+            method,
+            route,
+            queries.Count == 0 ? path : $"{path}?{string.Join('&', queries)}",
+            body,
+            type,
+            Pick(versions)
+        );
     }
 
     private (byte[]? Body, string? Type) BodyOf(JsonObject? content)
@@ -68,15 +163,36 @@ public sealed class MalformedCalls
         var (type, schema) = content.ElementAt(dice.Next(content.Count));
         if (!type.Contains("json", StringComparison.Ordinal))
         {
-            byte[] start = type.EndsWith("png", StringComparison.Ordinal) ? [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a] : type.EndsWith("jpeg", StringComparison.Ordinal) ? [0xff, 0xd8, 0xff, 0xe0] : type.Contains("svg", StringComparison.Ordinal) ? "<svg "u8.ToArray() : "id;name;price\n"u8.ToArray();
+            byte[] start =
+                type.EndsWith("png", StringComparison.Ordinal) ? [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]
+                : type.EndsWith("jpeg", StringComparison.Ordinal) ? [0xff, 0xd8, 0xff, 0xe0]
+                : type.Contains("svg", StringComparison.Ordinal) ? "<svg "u8.ToArray()
+                : "id;name;price\n"u8.ToArray();
             var rest = new byte[dice.Next(200)];
             dice.NextBytes(rest);
             return dice.Next(5) == 0 ? ([], type) : ([.. start, .. rest], type);
         }
-        string[] whole = ["", "null", "[]", "\"x\"", "{", "{}", "[null]", "1", "{\"a\":", "\u00ff\u00fe", "{}{}", new('[', 100)];
+        string[] whole =
+        [
+            "",
+            "null",
+            "[]",
+            "\"x\"",
+            "{",
+            "{}",
+            "[null]",
+            "1",
+            "{\"a\":",
+            "\u00ff\u00fe",
+            "{}{}",
+            new('[', 100),
+        ];
         if (dice.Next(8) == 0)
         {
-            return (Encoding.UTF8.GetBytes(Pick(whole)), dice.Next(6) == 0 ? Pick(["text/plain", "application/xml", "application/json; charset=utf-16"]) : type);
+            return (
+                Encoding.UTF8.GetBytes(Pick(whole)),
+                dice.Next(6) == 0 ? Pick(["text/plain", "application/xml", "application/json; charset=utf-16"]) : type
+            );
         }
         var node = Made("", schema!["schema"]!, 0);
         var marks = new Dictionary<string, string>();
@@ -121,11 +237,17 @@ public sealed class MalformedCalls
                 }
                 return made;
             case "array":
-                return new JsonArray([.. Enumerable.Range(0, depth > 8 ? 0 : dice.Next(4)).Select(_ => Made("", schema["items"]!, depth + 1))]);
+                return new JsonArray([
+                    .. Enumerable
+                        .Range(0, depth > 8 ? 0 : dice.Next(4))
+                        .Select(_ => Made("", schema["items"]!, depth + 1)),
+                ]);
             case "integer":
                 return dice.Next(12) == 0 ? Pick([0, -1, 1000, 100_000, int.MaxValue]) : dice.Next(40);
             case "number":
-                return dice.Next(12) == 0 ? Pick([0, -1, 1e-9, 5000, 1e6, 1e9, 1e12]) : Math.Round(dice.NextDouble() * 30, 3);
+                return dice.Next(12) == 0
+                    ? Pick([0, -1, 1e-9, 5000, 1e6, 1e9, 1e12])
+                    : Math.Round(dice.NextDouble() * 30, 3);
             case "boolean":
                 return dice.Next(2) == 0;
             case "null":
@@ -136,7 +258,9 @@ public sealed class MalformedCalls
                     "date" => $"2026-{dice.Next(1, 13):00}-{dice.Next(1, 29):00}",
                     "date-time" => $"2026-03-{dice.Next(1, 29):00}T10:00:00Z",
                     "time" => $"{dice.Next(24):00}:30:00",
-                    _ => dice.Next(3) == 0 ? Pick(ids) : $"word {dice.Next(100).ToString(CultureInfo.InvariantCulture)}",
+                    _ => dice.Next(3) == 0
+                        ? Pick(ids)
+                        : $"word {dice.Next(100).ToString(CultureInfo.InvariantCulture)}",
                 };
         }
     }
@@ -184,7 +308,11 @@ public sealed class MalformedCalls
             foreach (var (key, value) in o)
             {
                 Remember(key, value);
-                if (key is "id" or "styleId" or "orderId" && value?.GetValueKind() == System.Text.Json.JsonValueKind.String && ids.Count < 400)
+                if (
+                    key is "id" or "styleId" or "orderId"
+                    && value?.GetValueKind() == System.Text.Json.JsonValueKind.String
+                    && ids.Count < 400
+                )
                 {
                     ids.Add((string)value!);
                 }

@@ -20,12 +20,35 @@ public class MalformedTests(Shop shop, ITestOutputHelper output) : IClassFixture
         using var client = shop.CreateClient();
         var document = JsonNode.Parse(await client.GetStringAsync("/openapi/v1.json"))!;
         var answers = new List<JsonNode>();
-        foreach (var path in (string[])["/api/orders", "/api/orders/demo-202", "/api/orders/demo-205", "/api/styles", "/api/presses", "/api/recipes", "/api/numbers", "/api/films", "/api/vinyls", "/api/screens", "/api/film-printers", "/api/customers", "/api/runs/demo-202", "/api/artwork", "/api/upkeep", "/api/supplies", "/api/orders/demo-205/lines/1/layout"])
+        foreach (
+            var path in (string[])
+                [
+                    "/api/orders",
+                    "/api/orders/demo-202",
+                    "/api/orders/demo-205",
+                    "/api/styles",
+                    "/api/presses",
+                    "/api/recipes",
+                    "/api/numbers",
+                    "/api/films",
+                    "/api/vinyls",
+                    "/api/screens",
+                    "/api/film-printers",
+                    "/api/customers",
+                    "/api/runs/demo-202",
+                    "/api/artwork",
+                    "/api/upkeep",
+                    "/api/supplies",
+                    "/api/orders/demo-205/lines/1/layout",
+                ]
+        )
         {
             answers.Add(JsonNode.Parse(await client.GetStringAsync(path))!);
         }
         var calls = new MalformedCalls(document, answers, Seed);
-        await using var look = new SqliteConnection($"Data Source={Path.Combine(shop.Folder, "hepno.db")};Mode=ReadOnly;Pooling=False");
+        await using var look = new SqliteConnection(
+            $"Data Source={Path.Combine(shop.Folder, "hepno.db")};Mode=ReadOnly;Pooling=False"
+        );
         await look.OpenAsync();
         var wrong = new List<string>();
         var counts = new SortedDictionary<int, int>();
@@ -40,7 +63,11 @@ public class MalformedTests(Shop shop, ITestOutputHelper output) : IClassFixture
                 wrong.Add($"{turn}: {status} {call.Method} {call.Path} {Body(call)}");
             }
             // an address with a zero in it is refused before it reaches the program
-            else if (status >= 400 && !call.Path.Contains("%00", StringComparison.Ordinal) && Lacks(text) is { Length: > 0 } lacks)
+            else if (
+                status >= 400
+                && !call.Path.Contains("%00", StringComparison.Ordinal)
+                && Lacks(text) is { Length: > 0 } lacks
+            )
             {
                 wrong.Add($"{turn}: {status} {call.Method} {call.Path} {lacks} {Body(call)}");
             }
@@ -49,7 +76,9 @@ public class MalformedTests(Shop shop, ITestOutputHelper output) : IClassFixture
                 wrong.Add($"{turn}: {status} {call.Method} {call.Path} was refused and kept {Body(call)}");
             }
         }
-        output.WriteLine($"seed {Seed}, {Calls} calls of {calls.Operations} operations: {string.Join(", ", counts.Select(c => $"{c.Key} × {c.Value}"))}");
+        output.WriteLine(
+            $"seed {Seed}, {Calls} calls of {calls.Operations} operations: {string.Join(", ", counts.Select(c => $"{c.Key} × {c.Value}"))}"
+        );
         Assert.True(wrong.Count == 0, $"{wrong.Count} of {Calls}:\n{string.Join('\n', wrong.Take(60))}");
     }
 
@@ -57,7 +86,8 @@ public class MalformedTests(Shop shop, ITestOutputHelper output) : IClassFixture
     private static long Written(SqliteConnection look)
     {
         using var command = look.CreateCommand();
-        command.CommandText = "SELECT (SELECT coalesce(max(seq), 0) FROM change) * 1000000 + (SELECT count(*) FROM history)";
+        command.CommandText =
+            "SELECT (SELECT coalesce(max(seq), 0) FROM change) * 1000000 + (SELECT count(*) FROM history)";
         return (long)command.ExecuteScalar()!;
     }
 
@@ -67,8 +97,17 @@ public class MalformedTests(Shop shop, ITestOutputHelper output) : IClassFixture
         {
             var problems = JsonDocument.Parse(text).RootElement.GetProperty("problems");
             return problems.GetArrayLength() == 0 ? "without a problem"
-                : problems.EnumerateArray().Any(p => p.GetProperty("sentence").GetString()!.Trim().Length == 0 || p.GetProperty("remedy").GetString()!.Trim().Length == 0) ? "without words"
-                : text.Contains("System.", StringComparison.Ordinal) || text.Contains("Exception", StringComparison.Ordinal) ? "in the program's words" : "";
+                : problems
+                    .EnumerateArray()
+                    .Any(p =>
+                        p.GetProperty("sentence").GetString()!.Trim().Length == 0
+                        || p.GetProperty("remedy").GetString()!.Trim().Length == 0
+                    )
+                    ? "without words"
+                : text.Contains("System.", StringComparison.Ordinal)
+                || text.Contains("Exception", StringComparison.Ordinal)
+                    ? "in the program's words"
+                : "";
         }
         catch (Exception unread) when (unread is JsonException or KeyNotFoundException)
         {
@@ -76,16 +115,24 @@ public class MalformedTests(Shop shop, ITestOutputHelper output) : IClassFixture
         }
     }
 
-    private static string Body(Malformed call) => call.Body is null ? "" : System.Text.Encoding.UTF8.GetString(call.Body) is var text && text.Length > 700 ? text[..700] : text;
+    private static string Body(Malformed call) =>
+        call.Body is null ? ""
+        : System.Text.Encoding.UTF8.GetString(call.Body) is var text && text.Length > 700 ? text[..700]
+        : text;
 
     private static async Task<(int Status, string Text)> Send(HttpClient client, Malformed call)
     {
-        var address = new Uri(client.BaseAddress!.GetLeftPart(UriPartial.Authority) + call.Path, new UriCreationOptions { DangerousDisablePathAndQueryCanonicalization = true });
+        var address = new Uri(
+            client.BaseAddress!.GetLeftPart(UriPartial.Authority) + call.Path,
+            new UriCreationOptions { DangerousDisablePathAndQueryCanonicalization = true }
+        );
         using var request = new HttpRequestMessage(new(call.Method), address);
         if (call.Body is not null)
         {
             request.Content = new ByteArrayContent(call.Body);
-            request.Content.Headers.ContentType = call.MediaType is null ? null : MediaTypeHeaderValue.Parse(call.MediaType);
+            request.Content.Headers.ContentType = call.MediaType is null
+                ? null
+                : MediaTypeHeaderValue.Parse(call.MediaType);
         }
         if (call.IfMatch is not null)
         {

@@ -8,9 +8,15 @@ namespace Hepno.Web.Tests;
 public class PairingTests(Shop shop) : IClassFixture<Shop>
 {
     // without a jar of its own: each test shows the cookie it was given
-    private HttpClient Tablet => new(new SocketsHttpHandler { UseCookies = false }) { BaseAddress = shop.CreateClient().BaseAddress };
+    private HttpClient Tablet =>
+        new(new SocketsHttpHandler { UseCookies = false }) { BaseAddress = shop.CreateClient().BaseAddress };
 
-    private async Task<HttpResponseMessage> FromTablet(HttpMethod method, string path, object? body = null, string? cookie = null)
+    private async Task<HttpResponseMessage> FromTablet(
+        HttpMethod method,
+        string path,
+        object? body = null,
+        string? cookie = null
+    )
     {
         using var request = new HttpRequestMessage(method, path);
         request.Headers.Add("Test-From", "10.0.0.7");
@@ -22,9 +28,13 @@ public class PairingTests(Shop shop) : IClassFixture<Shop>
         return await Tablet.SendAsync(request);
     }
 
-    private async Task<HttpResponseMessage> Pair(string code, string name = "Tablet at press 1") => await FromTablet(HttpMethod.Post, "/api/devices/pair", new { code, name });
+    private async Task<HttpResponseMessage> Pair(string code, string name = "Tablet at press 1") =>
+        await FromTablet(HttpMethod.Post, "/api/devices/pair", new { code, name });
 
-    private async Task<string> NewCode() => (await shop.Send(HttpMethod.Post, "/api/devices/code", """{"role":"counter"}""")).Body.GetProperty("code").GetString()!;
+    private async Task<string> NewCode() =>
+        (await shop.Send(HttpMethod.Post, "/api/devices/code", """{"role":"counter"}"""))
+            .Body.GetProperty("code")
+            .GetString()!;
 
     private static string Another(string code) => code == "000000" ? "000001" : "000000";
 
@@ -38,7 +48,11 @@ public class PairingTests(Shop shop) : IClassFixture<Shop>
     {
         using var answer = await FromTablet(HttpMethod.Get, path);
         Assert.Equal(HttpStatusCode.Unauthorized, answer.StatusCode);
-        Assert.Contains("This device has not been let in.", await answer.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+        Assert.Contains(
+            "This device has not been let in.",
+            await answer.Content.ReadAsStringAsync(),
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
@@ -80,7 +94,11 @@ public class PairingTests(Shop shop) : IClassFixture<Shop>
         using var after = await FromTablet(HttpMethod.Get, "/api/line", cookie: cookie);
         Assert.Equal(HttpStatusCode.Unauthorized, after.StatusCode);
         var devices = (await shop.Get("/api/devices")).GetProperty("devices").EnumerateArray();
-        Assert.Contains(devices, d => d.GetProperty("id").GetString() == id && d.GetProperty("shutOut").GetBoolean() && d.GetProperty("name").GetString() == "Tablet at press 1");
+        Assert.Contains(devices, d =>
+            d.GetProperty("id").GetString() == id
+            && d.GetProperty("shutOut").GetBoolean()
+            && d.GetProperty("name").GetString() == "Tablet at press 1"
+        );
     }
 
     [Fact]

@@ -26,7 +26,9 @@ public class PushedTests(Shop shop) : IClassFixture<Shop>
             Assert.Equal(200, status);
             pushed.AddRange(body.GetProperty("changes").EnumerateArray().Select(c => c.GetString()!));
         }
-        Assert.Contains(pushed, p => p.StartsWith(code, StringComparison.Ordinal) && p.EndsWith(" late.", StringComparison.Ordinal));
+        Assert.Contains(pushed, p =>
+            p.StartsWith(code, StringComparison.Ordinal) && p.EndsWith(" late.", StringComparison.Ordinal)
+        );
         Assert.All(pushed, p => Assert.EndsWith(" late.", p, StringComparison.Ordinal));
         // its day is far off: it is late by what it was promised
         Assert.False(promised);
@@ -42,7 +44,12 @@ public class PushedTests(Shop shop) : IClassFixture<Shop>
         var kept = await shop.Get("/api/numbers");
         var body = JsonNode.Parse(kept.GetProperty("value").GetRawText())!;
         body["unattended"] = JsonNode.Parse(machines);
-        var (answered, problem) = await shop.Send(HttpMethod.Put, "/api/numbers", body.ToJsonString(), kept.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture));
+        var (answered, problem) = await shop.Send(
+            HttpMethod.Put,
+            "/api/numbers",
+            body.ToJsonString(),
+            kept.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture)
+        );
         Assert.Equal(status, answered);
         if (status == 200)
         {
@@ -62,12 +69,23 @@ public class PushedTests(Shop shop) : IClassFixture<Shop>
         var ask = JsonNode.Parse(order.GetProperty("ask").GetRawText())!.AsObject();
         ask["lines"] = JsonNode.Parse(lines.ToJsonString());
         var version = order.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture);
-        var (status, body) = await shop.Send(HttpMethod.Put, $"/api/orders/{journey.Id}", Journey.Body(ask.ToJsonString(), ("dueDate", Shop.DaysOn(days))), version);
+        var (status, body) = await shop.Send(
+            HttpMethod.Put,
+            $"/api/orders/{journey.Id}",
+            Journey.Body(ask.ToJsonString(), ("dueDate", Shop.DaysOn(days))),
+            version
+        );
         Assert.True(status == 200, body.ToString());
         await journey.Done("choose", """{"methodId":"dtf-bought"}""");
         await journey.Done("lay-out");
         await journey.Done("send");
     }
 
-    private async Task<bool> Late(Journey journey) => (await shop.Get("/api/gather")).GetProperty("lanes").EnumerateArray().Single(l => l.GetProperty("orderId").GetString() == journey.Id).GetProperty("late").GetBoolean();
+    private async Task<bool> Late(Journey journey) =>
+        (await shop.Get("/api/gather"))
+            .GetProperty("lanes")
+            .EnumerateArray()
+            .Single(l => l.GetProperty("orderId").GetString() == journey.Id)
+            .GetProperty("late")
+            .GetBoolean();
 }

@@ -25,7 +25,17 @@ public sealed class RecostApiTests(Shop shop) : IClassFixture<Shop>
         var kept = await shop.Get("/api/numbers");
         var body = JsonNode.Parse(kept.GetProperty("value").GetRawText())!;
         change(body);
-        Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/numbers", body.ToJsonString(), kept.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture))).Status);
+        Assert.Equal(
+            200,
+            (
+                await shop.Send(
+                    HttpMethod.Put,
+                    "/api/numbers",
+                    body.ToJsonString(),
+                    kept.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture)
+                )
+            ).Status
+        );
     }
 
     [Fact]
@@ -34,7 +44,12 @@ public sealed class RecostApiTests(Shop shop) : IClassFixture<Shop>
         var journey = new Journey(shop, "recosted");
         await journey.To("gather");
         var before = await shop.Get("/api/orders/recosted/quote");
-        static JsonElement? Line(JsonElement view, string id) => view.GetProperty("lines").EnumerateArray().Where(l => l.GetProperty("orderId").GetString() == id).Cast<JsonElement?>().FirstOrDefault();
+        static JsonElement? Line(JsonElement view, string id) =>
+            view.GetProperty("lines")
+                .EnumerateArray()
+                .Where(l => l.GetProperty("orderId").GetString() == id)
+                .Cast<JsonElement?>()
+                .FirstOrDefault();
         var same = await Recosted();
         Assert.Null(Line(same, "recosted"));
         Assert.Equal(same.GetProperty("of").GetInt32(), same.GetProperty("done").GetInt32());
@@ -48,7 +63,11 @@ public sealed class RecostApiTests(Shop shop) : IClassFixture<Shop>
         var dearer = await Recosted();
         var line = Line(dearer, "recosted")!.Value;
         Assert.True(line.GetProperty("costNow").GetDecimal() > line.GetProperty("costThen").GetDecimal());
-        Assert.True(line.GetProperty("marginNow").GetDecimal() < 0.3m && line.GetProperty("marginThen").GetDecimal() >= 0.3m && line.GetProperty("fellUnder").GetBoolean());
+        Assert.True(
+            line.GetProperty("marginNow").GetDecimal() < 0.3m
+                && line.GetProperty("marginThen").GetDecimal() >= 0.3m
+                && line.GetProperty("fellUnder").GetBoolean()
+        );
         Assert.Equal(0.3m, dearer.GetProperty("floorShare").GetDecimal());
         Assert.InRange(dearer.GetProperty("fell").GetInt32(), 1, dearer.GetProperty("moved").GetInt32());
         // what was sent stays as it was sent
@@ -78,7 +97,9 @@ public sealed class RecostApiTests(Shop shop) : IClassFixture<Shop>
         var kept = Rows(Kept);
         Assert.Contains(kept, r => r.StartsWith("frozen-lines-", StringComparison.Ordinal));
         // the step that filled the table for a shop that had quotes already, done again on these
-        var step = File.ReadAllText(Path.Combine(Shop.Root, "src", "Hepno.Store", "Migrations", "0034-quote-lines.sql"));
+        var step = File.ReadAllText(
+            Path.Combine(Shop.Root, "src", "Hepno.Store", "Migrations", "0034-quote-lines.sql")
+        );
         using var transaction = connection.BeginTransaction();
         Rows("DELETE FROM quote_line");
         Rows(step[step.IndexOf("INSERT", StringComparison.Ordinal)..]);

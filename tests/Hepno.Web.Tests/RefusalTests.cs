@@ -5,43 +5,103 @@ namespace Hepno.Web.Tests;
 /// <summary>Everything that is refused: the right status, a sentence that names the field, and nothing kept.</summary>
 public class RefusalTests(Shop shop) : IClassFixture<Shop>
 {
-    private const string Front = """{"id":"f","place":"front","widthIn":9,"heightIn":8,"coveragePercent":50,"colours":2,"gradient":false,"thinnestLinePt":5}""";
+    private const string Front =
+        """{"id":"f","place":"front","widthIn":9,"heightIn":8,"coveragePercent":50,"colours":2,"gradient":false,"thinnestLinePt":5}""";
 
-    private static string Ask(string sizes = """[{"size":"M","pieces":4}]""", string placements = $"[{Front}]", string due = "null", string style = "\"brae\"", string colour = "\"black\"", string mark = "null", string customer = "null", string note = "null") =>
+    private static string Ask(
+        string sizes = """[{"size":"M","pieces":4}]""",
+        string placements = $"[{Front}]",
+        string due = "null",
+        string style = "\"brae\"",
+        string colour = "\"black\"",
+        string mark = "null",
+        string customer = "null",
+        string note = "null"
+    ) =>
         $$"""{"customerId":{{customer}},"lines":[{"id":"1","styleId":{{style}},"colourwayId":{{colour}},"sizes":{{sizes}},"placements":{{placements}},"mark":{{mark}}}],"dueDate":{{due}},"dueTime":null,"note":{{note}}}""";
 
-    public static TheoryData<string, string, string> BadAsks => new()
-    {
-        { "unknown size", Ask(sizes: """[{"size":"9XL","pieces":4}]"""), "\"9XL\" is not a size of Brae 180." },
-        { "negative", Ask(sizes: """[{"size":"M","pieces":-4}]"""), "-4 pieces of M is outside 1 to 2000." },
-        { "huge", Ask(sizes: """[{"size":"M","pieces":2000},{"size":"S","pieces":1}]"""), "2001 pieces is more than one line can hold." },
-        { "fractional", Ask(sizes: """[{"size":"M","pieces":4.5}]"""), "\"lines[0].sizes[0].pieces\" cannot be 4.5." },
-        { "number as text", Ask(sizes: """[{"size":"M","pieces":"4"}]"""), "\"lines[0].sizes[0].pieces\" cannot be \"4\"." },
-        { "past due", Ask(due: "\"2001-01-05\""), "Fri 5 Jan 12:00 is past." },
-        { "larger than the garment", Ask(placements: $"[{Front.Replace("9,\"h", "300,\"h", StringComparison.Ordinal)}]"), "Front: a width of 300 in is larger than the garment." },
-        { "no width", Ask(placements: $"[{Front.Replace("9,\"h", "0,\"h", StringComparison.Ordinal)}]"), "Front: a width of 0 in is not above 0." },
-        { "unknown place", Ask(placements: $"[{Front.Replace("front", "knee", StringComparison.Ordinal)}]"), "\"knee\" is not a place on a garment." },
-        { "same place twice", Ask(placements: $"[{Front},{Front}]"), "Front stands twice." },
-        { "unknown style", Ask(style: "\"nothing\"", colour: "null"), "There is no style \"nothing\" on the Shelf." },
-        { "unknown customer", Ask(customer: "\"nobody\""), "There is no customer \"nobody\"." },
-        { "mark", Ask(mark: "-1"), "A mark of -1.00 a piece is outside 0 to 100,000." },
-        { "long note", Ask(note: $"\"{new string('x', 2001)}\""), "The note has 2001 characters." },
-        { "unknown field", Ask().Replace("\"mark\"", "\"budget\"", StringComparison.Ordinal), "\"budget\" is not a field here." },
-        { "one missing", """{"customerId":null,"lines":[],"dueDate":null,"dueTime":null}""", "Missing: note." },
-        { "two missing", """{"customerId":null,"lines":[],"dueDate":null}""", "Missing: dueTime, note." },
-        { "nested missing", Ask(sizes: """[{"size":"M"}]"""), "Missing: lines[0].sizes[0].pieces." },
-        { "null list", Ask(sizes: "null"), "\"lines[0].sizes\" cannot be null." },
-        { "hole in a list", Ask(sizes: """[{"size":"M","pieces":4},null]"""), "\"lines[0].sizes[1]\" is nothing." },
-        { "control character", Ask(sizes: """[{"size":"M\u0007","pieces":4}]"""), "\"lines[0].sizes[0].size\" holds the control character 0007." },
-        { "null character", Ask(note: "\"a\\u0000b\""), "\"note\" holds the control character 0000." },
-        { "half a letter", Ask(note: "\"\\ud800\""), "\"note\" cannot be \"\\ud800\"." },
-        { "beyond reckoning", Ask(placements: $"[{Front.Replace("9,\"h", "1e300,\"h", StringComparison.Ordinal)}]"), "\"lines[0].placements[0].widthIn\" is 1e300." },
-        { "no day of a shop", Ask(due: "\"9999-12-31\""), "\"dueDate\" is 9999-12-31." },
-        { "no line", """{"customerId":null,"lines":[],"dueDate":null,"dueTime":null,"note":null}""", "0 lines." },
-        { "no such zone", Ask().Replace("\"note\":null", "\"note\":null,\"shipping\":{\"zone\":\"moon\",\"inThePrice\":false}", StringComparison.Ordinal), "There is no zone \"moon\"." },
-        { "malformed", "{\"customerId\":", "This is not JSON that can be read." },
-        { "empty body", "", "The body is empty or cannot be read." },
-    };
+    public static TheoryData<string, string, string> BadAsks =>
+        new()
+        {
+            { "unknown size", Ask(sizes: """[{"size":"9XL","pieces":4}]"""), "\"9XL\" is not a size of Brae 180." },
+            { "negative", Ask(sizes: """[{"size":"M","pieces":-4}]"""), "-4 pieces of M is outside 1 to 2000." },
+            {
+                "huge",
+                Ask(sizes: """[{"size":"M","pieces":2000},{"size":"S","pieces":1}]"""),
+                "2001 pieces is more than one line can hold."
+            },
+            {
+                "fractional",
+                Ask(sizes: """[{"size":"M","pieces":4.5}]"""),
+                "\"lines[0].sizes[0].pieces\" cannot be 4.5."
+            },
+            {
+                "number as text",
+                Ask(sizes: """[{"size":"M","pieces":"4"}]"""),
+                "\"lines[0].sizes[0].pieces\" cannot be \"4\"."
+            },
+            { "past due", Ask(due: "\"2001-01-05\""), "Fri 5 Jan 12:00 is past." },
+            {
+                "larger than the garment",
+                Ask(placements: $"[{Front.Replace("9,\"h", "300,\"h", StringComparison.Ordinal)}]"),
+                "Front: a width of 300 in is larger than the garment."
+            },
+            {
+                "no width",
+                Ask(placements: $"[{Front.Replace("9,\"h", "0,\"h", StringComparison.Ordinal)}]"),
+                "Front: a width of 0 in is not above 0."
+            },
+            {
+                "unknown place",
+                Ask(placements: $"[{Front.Replace("front", "knee", StringComparison.Ordinal)}]"),
+                "\"knee\" is not a place on a garment."
+            },
+            { "same place twice", Ask(placements: $"[{Front},{Front}]"), "Front stands twice." },
+            {
+                "unknown style",
+                Ask(style: "\"nothing\"", colour: "null"),
+                "There is no style \"nothing\" on the Shelf."
+            },
+            { "unknown customer", Ask(customer: "\"nobody\""), "There is no customer \"nobody\"." },
+            { "mark", Ask(mark: "-1"), "A mark of -1.00 a piece is outside 0 to 100,000." },
+            { "long note", Ask(note: $"\"{new string('x', 2001)}\""), "The note has 2001 characters." },
+            {
+                "unknown field",
+                Ask().Replace("\"mark\"", "\"budget\"", StringComparison.Ordinal),
+                "\"budget\" is not a field here."
+            },
+            { "one missing", """{"customerId":null,"lines":[],"dueDate":null,"dueTime":null}""", "Missing: note." },
+            { "two missing", """{"customerId":null,"lines":[],"dueDate":null}""", "Missing: dueTime, note." },
+            { "nested missing", Ask(sizes: """[{"size":"M"}]"""), "Missing: lines[0].sizes[0].pieces." },
+            { "null list", Ask(sizes: "null"), "\"lines[0].sizes\" cannot be null." },
+            { "hole in a list", Ask(sizes: """[{"size":"M","pieces":4},null]"""), "\"lines[0].sizes[1]\" is nothing." },
+            {
+                "control character",
+                Ask(sizes: """[{"size":"M\u0007","pieces":4}]"""),
+                "\"lines[0].sizes[0].size\" holds the control character 0007."
+            },
+            { "null character", Ask(note: "\"a\\u0000b\""), "\"note\" holds the control character 0000." },
+            { "half a letter", Ask(note: "\"\\ud800\""), "\"note\" cannot be \"\\ud800\"." },
+            {
+                "beyond reckoning",
+                Ask(placements: $"[{Front.Replace("9,\"h", "1e300,\"h", StringComparison.Ordinal)}]"),
+                "\"lines[0].placements[0].widthIn\" is 1e300."
+            },
+            { "no day of a shop", Ask(due: "\"9999-12-31\""), "\"dueDate\" is 9999-12-31." },
+            { "no line", """{"customerId":null,"lines":[],"dueDate":null,"dueTime":null,"note":null}""", "0 lines." },
+            {
+                "no such zone",
+                Ask()
+                    .Replace(
+                        "\"note\":null",
+                        "\"note\":null,\"shipping\":{\"zone\":\"moon\",\"inThePrice\":false}",
+                        StringComparison.Ordinal
+                    ),
+                "There is no zone \"moon\"."
+            },
+            { "malformed", "{\"customerId\":", "This is not JSON that can be read." },
+            { "empty body", "", "The body is empty or cannot be read." },
+        };
 
     [Theory]
     [MemberData(nameof(BadAsks))]
@@ -78,7 +138,13 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
     [InlineData("PUT", "/api/customers/%E2%80%AE", """{"name":"A","contact":""}""", "application/json", 400)]
     [InlineData("GET", "/api/press-day?day=9999-12-31", null, "application/json", 400)]
     [InlineData("GET", "/api/orders/demo-205/ribbon?line=%07", null, "application/json", 400)]
-    public async Task The_right_status_with_a_sentence(string method, string path, string? json, string type, int expected)
+    public async Task The_right_status_with_a_sentence(
+        string method,
+        string path,
+        string? json,
+        string type,
+        int expected
+    )
     {
         var (status, body) = await shop.Send(new HttpMethod(method), path, json, type: type);
         Assert.Equal(expected, status);
@@ -88,7 +154,12 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
     [Fact]
     public async Task A_body_of_ten_megabytes_is_413()
     {
-        var (status, body) = await shop.Send(HttpMethod.Put, "/api/customers/x", $$"""{"name":"{{new string('x', 10_000_000)}}","contact":""}""", more: r => r.Headers.ExpectContinue = true);
+        var (status, body) = await shop.Send(
+            HttpMethod.Put,
+            "/api/customers/x",
+            $$"""{"name":"{{new string('x', 10_000_000)}}","contact":""}""",
+            more: r => r.Headers.ExpectContinue = true
+        );
         Assert.Equal(413, status);
         Assert.Contains("1 MB", body.GetRawText(), StringComparison.Ordinal);
     }
@@ -97,9 +168,26 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
     public async Task The_door_answers_only_to_its_names_and_its_own_pages()
     {
         var json = """{"name":"A","contact":""}""";
-        Assert.Equal(400, (await shop.Send(HttpMethod.Get, "/api/line", more: r => r.Headers.Host = "evil.example")).Status);
-        Assert.Equal(403, (await shop.Send(HttpMethod.Put, "/api/customers/door", json, more: r => r.Headers.Add("Origin", "http://evil.example"))).Status);
-        Assert.Equal(403, (await shop.Send(HttpMethod.Put, "/api/customers/door", json, more: r => r.Headers.Add("Sec-Fetch-Site", "cross-site"))).Status);
+        Assert.Equal(
+            400,
+            (await shop.Send(HttpMethod.Get, "/api/line", more: r => r.Headers.Host = "evil.example")).Status
+        );
+        Assert.Equal(
+            403,
+            (
+                await shop.Send(HttpMethod.Put, "/api/customers/door", json, more: r =>
+                    r.Headers.Add("Origin", "http://evil.example")
+                )
+            ).Status
+        );
+        Assert.Equal(
+            403,
+            (
+                await shop.Send(HttpMethod.Put, "/api/customers/door", json, more: r =>
+                    r.Headers.Add("Sec-Fetch-Site", "cross-site")
+                )
+            ).Status
+        );
         Assert.DoesNotContain("door", (await shop.Get("/api/customers")).GetRawText(), StringComparison.Ordinal);
     }
 
@@ -110,7 +198,11 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
     public async Task Every_answer_carries_the_headers(string path)
     {
         using var answer = await shop.CreateClient().GetAsync(path);
-        Assert.Contains("default-src 'self'", answer.Headers.GetValues("Content-Security-Policy").Single(), StringComparison.Ordinal);
+        Assert.Contains(
+            "default-src 'self'",
+            answer.Headers.GetValues("Content-Security-Policy").Single(),
+            StringComparison.Ordinal
+        );
         Assert.Equal("nosniff", answer.Headers.GetValues("X-Content-Type-Options").Single());
         Assert.Equal("no-referrer", answer.Headers.GetValues("Referrer-Policy").Single());
         Assert.True(!path.StartsWith("/api", StringComparison.Ordinal) || answer.Headers.CacheControl!.NoStore);
@@ -129,8 +221,16 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
     public async Task Margin_and_fees_that_leave_nothing_are_refused()
     {
         var numbers = await shop.Get("/api/numbers");
-        var json = numbers.GetProperty("value").GetRawText().Replace("\"marginShare\":0.35", "\"marginShare\":0.98", StringComparison.Ordinal);
-        var (status, body) = await shop.Send(HttpMethod.Put, "/api/numbers", json, numbers.GetProperty("version").GetInt64().ToString(System.Globalization.CultureInfo.InvariantCulture));
+        var json = numbers
+            .GetProperty("value")
+            .GetRawText()
+            .Replace("\"marginShare\":0.35", "\"marginShare\":0.98", StringComparison.Ordinal);
+        var (status, body) = await shop.Send(
+            HttpMethod.Put,
+            "/api/numbers",
+            json,
+            numbers.GetProperty("version").GetInt64().ToString(System.Globalization.CultureInfo.InvariantCulture)
+        );
         Assert.Equal(400, status);
         Assert.Contains("nothing is left for the cost", body.GetRawText(), StringComparison.Ordinal);
     }
@@ -147,11 +247,17 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
         Assert.Empty(body.GetProperty("collide").EnumerateArray());
         Assert.Equal(20, body.GetProperty("merged").GetProperty("lines")[0].GetProperty("mark").GetDecimal());
         Assert.Equal("blue bags", body.GetProperty("merged").GetProperty("note").GetString());
-        Assert.Equal(200, (await shop.Send(HttpMethod.Put, $"/api/orders/{Id}", body.GetProperty("merged").GetRawText(), "2")).Status);
+        Assert.Equal(
+            200,
+            (await shop.Send(HttpMethod.Put, $"/api/orders/{Id}", body.GetProperty("merged").GetRawText(), "2")).Status
+        );
         var (again, colliding) = await shop.Send(HttpMethod.Put, $"/api/orders/{Id}", Ask(mark: "25"), "1");
         Assert.Equal(409, again);
         Assert.Equal("mark", colliding.GetProperty("collide")[0].GetString());
-        Assert.Equal(409, (await shop.Send(HttpMethod.Post, $"/api/orders/{Id}/choose", """{"methodId":"dtf-bought"}""", "1")).Status);
+        Assert.Equal(
+            409,
+            (await shop.Send(HttpMethod.Post, $"/api/orders/{Id}/choose", """{"methodId":"dtf-bought"}""", "1")).Status
+        );
     }
 
     [Fact]
@@ -159,7 +265,10 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
     {
         const string Id = "sent-twice";
         var first = await shop.Send(HttpMethod.Put, $"/api/orders/{Id}", Ask());
-        Assert.Equal(first.Body.GetRawText(), (await shop.Send(HttpMethod.Put, $"/api/orders/{Id}", Ask())).Body.GetRawText());
+        Assert.Equal(
+            first.Body.GetRawText(),
+            (await shop.Send(HttpMethod.Put, $"/api/orders/{Id}", Ask())).Body.GetRawText()
+        );
         await shop.Send(HttpMethod.Put, $"/api/orders/{Id}", Ask(mark: "20"), "1");
         await shop.Send(HttpMethod.Put, $"/api/orders/{Id}", Ask(mark: "30"), "2");
         void Mine(HttpRequestMessage r)
@@ -167,8 +276,13 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
             r.Headers.Remove("Hepno-Device");
             r.Headers.Add("Hepno-Device", "undo-tests");
         }
-        Assert.Contains("Nothing to take back", (await shop.Send(HttpMethod.Post, "/api/undo", more: Mine)).Body.GetRawText(), StringComparison.Ordinal);
-        async Task<JsonElement> Mark() => (await shop.Get($"/api/orders/{Id}")).GetProperty("ask").GetProperty("lines")[0].GetProperty("mark");
+        Assert.Contains(
+            "Nothing to take back",
+            (await shop.Send(HttpMethod.Post, "/api/undo", more: Mine)).Body.GetRawText(),
+            StringComparison.Ordinal
+        );
+        async Task<JsonElement> Mark() =>
+            (await shop.Get($"/api/orders/{Id}")).GetProperty("ask").GetProperty("lines")[0].GetProperty("mark");
         await shop.Send(HttpMethod.Post, "/api/undo");
         Assert.Equal(20, (await Mark()).GetDecimal());
         await shop.Send(HttpMethod.Post, "/api/undo");

@@ -7,49 +7,74 @@ namespace Hepno.Web.Tests;
 public class ShelfApiTests(Shop shop) : IClassFixture<Shop>
 {
     /// <summary>A noun, one of its things, a field to spoil, its bad value, and what the refusal names.</summary>
-    public static TheoryData<string, string, string, string, string> Bad => new()
-    {
-        { "styles", "brae", "name", "\"\"", "name" },
-        { "styles", "brae", "fabric", """[{"fibre":"cotton","percent":90}]""", "fabric" },
-        { "styles", "brae", "unitPrice", "-1", "unitPrice" },
-        { "styles", "brae", "heatCeilingF", "40", "heatCeilingF" },
-        { "styles", "brae", "sizes", "[]", "sizes" },
-        { "films", "ferrow", "byLayout", """{"gapIn":9,"marginIn":0,"roll":null,"sheets":[]}""", "byLayout.gapIn" },
-        { "films", "ferrow", "byLayout", """{"gapIn":0,"marginIn":0,"roll":{"widthIn":22,"stepIn":0,"steps":[],"lengths":[]},"sheets":[]}""", "byLayout.roll.steps" },
-        { "films", "ferrow", "supplier", "\" \"", "product" },
-        { "films", "ferrow", "freightPerOrder", "-3", "freightPerOrder" },
-        { "films", "ferrow", "sizes", """[{"name":"a","widthIn":4,"heightIn":4,"breaks":[{"from":1,"price":0}]}]""", "sizes[0].breaks" },
-        { "films", "ferrow", "sizes", """[{"name":"a","widthIn":400,"heightIn":4,"breaks":[{"from":1,"price":1}]}]""", "sizes[0].widthIn" },
-        { "vinyls", "tidewell", "pricePerFoot", "0", "pricePerFoot" },
-        { "vinyls", "tidewell", "usableWidthIn", "900", "usableWidthIn" },
-        { "vinyls", "tidewell", "weedingMarginIn", "9", "weedingMarginIn" },
-        { "screens", "marram", "product", "\"\"", "product" },
-        { "screens", "marram", "sheets", "[]", "sheets" },
-        { "screens", "marram", "sheets", """[{"name":"a","widthIn":5,"heightIn":6,"prices":[]}]""", "sheets[0].prices" },
-        { "screens", "marram", "leastSheets", "0", "setUpPerColour" },
-        { "screens", "marram", "leadDays", "999", "freightPerOrder" },
-        { "film-printers", "skua", "name", "\"\"", "name" },
-        { "film-printers", "skua", "rollWidthIn", "0", "rollWidthIn" },
-        { "film-printers", "skua", "printsPerDay", "0", "printsPerDay" },
-        { "film-printers", "skua", "colourMlPerIn2", "11", "colourMlPerIn2" },
-        { "film-printers", "skua", "powderPricePerG", "-1", "powderPricePerG" },
-        { "dye-printers", "plover", "name", "\"\"", "name" },
-        { "dye-printers", "plover", "speedIn2PerMinute", "0", "speedIn2PerMinute" },
-        { "dye-printers", "plover", "sheetMarginIn", "7", "sheetWidthIn" },
-        { "dye-printers", "plover", "tapeInPerPrint", "-1", "tapeInPerPrint" },
-        { "presses", "gannet", "name", "\"\"", "name" },
-        { "presses", "gannet", "platenWidthIn", "1600", "platenWidthIn" },
-        { "presses", "gannet", "warmUpMinutes", "-1", "warmUpMinutes" },
-        { "recipes", "film-cotton", "temperatureF", "40", "temperatureF" },
-        { "recipes", "film-cotton", "dwellSeconds", "900", "dwellSeconds" },
-        { "recipes", "film-cotton", "pressure", "\"hard\"", "pressure" },
-        { "recipes", "film-cotton", "peelAfterSeconds", "-1", "peelAfterSeconds" },
-        { "cloths", "selvage-interlock", "polyesterPercent", "20", "polyesterPercent" },
-        { "cloths", "selvage-interlock", "stepIn", "0", "stepIn" },
-        { "calenders", "curlew", "inPerMinute", "0", "inPerMinute" },
-        { "calenders", "curlew", "name", "\"\"", "name" },
-        { "customers", "choir", "name", "\"\"", "name" },
-    };
+    public static TheoryData<string, string, string, string, string> Bad =>
+        new()
+        {
+            { "styles", "brae", "name", "\"\"", "name" },
+            { "styles", "brae", "fabric", """[{"fibre":"cotton","percent":90}]""", "fabric" },
+            { "styles", "brae", "unitPrice", "-1", "unitPrice" },
+            { "styles", "brae", "heatCeilingF", "40", "heatCeilingF" },
+            { "styles", "brae", "sizes", "[]", "sizes" },
+            { "films", "ferrow", "byLayout", """{"gapIn":9,"marginIn":0,"roll":null,"sheets":[]}""", "byLayout.gapIn" },
+            {
+                "films",
+                "ferrow",
+                "byLayout",
+                """{"gapIn":0,"marginIn":0,"roll":{"widthIn":22,"stepIn":0,"steps":[],"lengths":[]},"sheets":[]}""",
+                "byLayout.roll.steps"
+            },
+            { "films", "ferrow", "supplier", "\" \"", "product" },
+            { "films", "ferrow", "freightPerOrder", "-3", "freightPerOrder" },
+            {
+                "films",
+                "ferrow",
+                "sizes",
+                """[{"name":"a","widthIn":4,"heightIn":4,"breaks":[{"from":1,"price":0}]}]""",
+                "sizes[0].breaks"
+            },
+            {
+                "films",
+                "ferrow",
+                "sizes",
+                """[{"name":"a","widthIn":400,"heightIn":4,"breaks":[{"from":1,"price":1}]}]""",
+                "sizes[0].widthIn"
+            },
+            { "vinyls", "tidewell", "pricePerFoot", "0", "pricePerFoot" },
+            { "vinyls", "tidewell", "usableWidthIn", "900", "usableWidthIn" },
+            { "vinyls", "tidewell", "weedingMarginIn", "9", "weedingMarginIn" },
+            { "screens", "marram", "product", "\"\"", "product" },
+            { "screens", "marram", "sheets", "[]", "sheets" },
+            {
+                "screens",
+                "marram",
+                "sheets",
+                """[{"name":"a","widthIn":5,"heightIn":6,"prices":[]}]""",
+                "sheets[0].prices"
+            },
+            { "screens", "marram", "leastSheets", "0", "setUpPerColour" },
+            { "screens", "marram", "leadDays", "999", "freightPerOrder" },
+            { "film-printers", "skua", "name", "\"\"", "name" },
+            { "film-printers", "skua", "rollWidthIn", "0", "rollWidthIn" },
+            { "film-printers", "skua", "printsPerDay", "0", "printsPerDay" },
+            { "film-printers", "skua", "colourMlPerIn2", "11", "colourMlPerIn2" },
+            { "film-printers", "skua", "powderPricePerG", "-1", "powderPricePerG" },
+            { "dye-printers", "plover", "name", "\"\"", "name" },
+            { "dye-printers", "plover", "speedIn2PerMinute", "0", "speedIn2PerMinute" },
+            { "dye-printers", "plover", "sheetMarginIn", "7", "sheetWidthIn" },
+            { "dye-printers", "plover", "tapeInPerPrint", "-1", "tapeInPerPrint" },
+            { "presses", "gannet", "name", "\"\"", "name" },
+            { "presses", "gannet", "platenWidthIn", "1600", "platenWidthIn" },
+            { "presses", "gannet", "warmUpMinutes", "-1", "warmUpMinutes" },
+            { "recipes", "film-cotton", "temperatureF", "40", "temperatureF" },
+            { "recipes", "film-cotton", "dwellSeconds", "900", "dwellSeconds" },
+            { "recipes", "film-cotton", "pressure", "\"hard\"", "pressure" },
+            { "recipes", "film-cotton", "peelAfterSeconds", "-1", "peelAfterSeconds" },
+            { "cloths", "selvage-interlock", "polyesterPercent", "20", "polyesterPercent" },
+            { "cloths", "selvage-interlock", "stepIn", "0", "stepIn" },
+            { "calenders", "curlew", "inPerMinute", "0", "inPerMinute" },
+            { "calenders", "curlew", "name", "\"\"", "name" },
+            { "customers", "choir", "name", "\"\"", "name" },
+        };
 
     private async Task<(JsonObject Body, string Version)> Kept(string noun, string id)
     {
@@ -62,13 +87,23 @@ public class ShelfApiTests(Shop shop) : IClassFixture<Shop>
 
     [Theory]
     [MemberData(nameof(Bad))]
-    public async Task A_bad_value_is_refused_by_its_field_with_a_remedy_and_nothing_changes(string noun, string id, string field, string value, string where)
+    public async Task A_bad_value_is_refused_by_its_field_with_a_remedy_and_nothing_changes(
+        string noun,
+        string id,
+        string field,
+        string value,
+        string where
+    )
     {
         var (body, version) = await Kept(noun, id);
         body[field] = JsonNode.Parse(value);
         var (status, refused) = await shop.Send(HttpMethod.Put, $"/api/{noun}/{id}", body.ToJsonString(), version);
         Assert.Equal(400, status);
-        Assert.Contains(refused.GetProperty("problems").EnumerateArray(), p => p.GetProperty("where").GetString() == where && p.GetProperty("sentence").GetString()!.Length > 8 && p.GetProperty("remedy").GetString()!.Length > 3);
+        Assert.Contains(refused.GetProperty("problems").EnumerateArray(), p =>
+            p.GetProperty("where").GetString() == where
+            && p.GetProperty("sentence").GetString()!.Length > 8
+            && p.GetProperty("remedy").GetString()!.Length > 3
+        );
         Assert.Equal(version, (await Kept(noun, id)).Version);
     }
 
@@ -119,7 +154,13 @@ public class ShelfApiTests(Shop shop) : IClassFixture<Shop>
     [Fact]
     public async Task A_price_changed_on_the_shelf_is_in_the_next_comparison()
     {
-        async Task<decimal> Price(string method) => (await shop.Get("/api/orders/demo-205/compare")).GetProperty("bands").EnumerateArray().Single(b => b.GetProperty("methodId").GetString() == method).GetProperty("costShown").GetDecimal();
+        async Task<decimal> Price(string method) =>
+            (await shop.Get("/api/orders/demo-205/compare"))
+                .GetProperty("bands")
+                .EnumerateArray()
+                .Single(b => b.GetProperty("methodId").GetString() == method)
+                .GetProperty("costShown")
+                .GetDecimal();
         var before = await Price("dtf-bought");
         var (body, version) = await Kept("films", "ferrow");
         body["freightPerOrder"] = 45;

@@ -19,9 +19,7 @@ public sealed class Shop : WebApplicationFactory<Program>
     private readonly bool demo;
 
     public Shop()
-        : this(true)
-    {
-    }
+        : this(true) { }
 
     internal Shop(bool demo)
     {
@@ -50,7 +48,14 @@ public sealed class Shop : WebApplicationFactory<Program>
     public async Task<JsonElement> Get(string path) => await CreateClient().GetFromJsonAsync<JsonElement>(path);
 
     /// <summary>Sends and answers with status and body.</summary>
-    public async Task<(int Status, JsonElement Body)> Send(HttpMethod method, string path, string? json = null, string? ifMatch = null, string? type = "application/json", Action<HttpRequestMessage>? more = null)
+    public async Task<(int Status, JsonElement Body)> Send(
+        HttpMethod method,
+        string path,
+        string? json = null,
+        string? ifMatch = null,
+        string? type = "application/json",
+        Action<HttpRequestMessage>? more = null
+    )
     {
         using var request = new HttpRequestMessage(method, path);
         if (json is not null)
@@ -82,18 +87,21 @@ public sealed class Shop : WebApplicationFactory<Program>
     /// <summary>Lets a test call as a device of the shop's network: the header names its address.</summary>
     private sealed class FromElsewhere : IStartupFilter
     {
-        public Action<IApplicationBuilder> Configure(Action<IApplicationBuilder> next) => app =>
-        {
-            app.Use((context, rest) =>
+        public Action<IApplicationBuilder> Configure(Action<IApplicationBuilder> next) =>
+            app =>
             {
-                if (context.Request.Headers["Test-From"] is [{ } from])
-                {
-                    context.Connection.RemoteIpAddress = System.Net.IPAddress.Parse(from);
-                }
-                return rest(context);
-            });
-            next(app);
-        };
+                app.Use(
+                    (context, rest) =>
+                    {
+                        if (context.Request.Headers["Test-From"] is [{ } from])
+                        {
+                            context.Connection.RemoteIpAddress = System.Net.IPAddress.Parse(from);
+                        }
+                        return rest(context);
+                    }
+                );
+                next(app);
+            };
     }
 
     protected override void Dispose(bool disposing)

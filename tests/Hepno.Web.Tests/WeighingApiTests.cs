@@ -15,8 +15,14 @@ public sealed class WeighingApiTests(Shop shop) : IClassFixture<Shop>
     }
 
     [Theory]
-    [InlineData("""{"machinePrice":-1,"printsAMonth":1,"boughtEach":1,"madeEach":1,"minutesEach":1,"wage":1}""", "machinePrice")]
-    [InlineData("""{"machinePrice":1,"printsAMonth":1,"boughtEach":1,"madeEach":1,"minutesEach":9999,"wage":1}""", "minutesEach")]
+    [InlineData(
+        """{"machinePrice":-1,"printsAMonth":1,"boughtEach":1,"madeEach":1,"minutesEach":1,"wage":1}""",
+        "machinePrice"
+    )]
+    [InlineData(
+        """{"machinePrice":1,"printsAMonth":1,"boughtEach":1,"madeEach":1,"minutesEach":9999,"wage":1}""",
+        "minutesEach"
+    )]
     public async Task An_absurd_figure_is_refused_by_its_field(string body, string where)
     {
         var (status, problem) = await shop.Send(HttpMethod.Post, "/api/compute/make-or-buy", body);
@@ -26,9 +32,17 @@ public sealed class WeighingApiTests(Shop shop) : IClassFixture<Shop>
     [Fact]
     public async Task Start_up_budgets_know_the_shops_own_machines()
     {
-        var film = (await shop.Get("/api/start-up")).EnumerateArray().Single(b => b.GetProperty("methodId").GetString() == "dtf-made");
-        Assert.Contains(film.GetProperty("items").EnumerateArray(), i => i.GetProperty("isThere").GetBoolean() && i.GetProperty("price").GetProperty("label").GetString() == "A film printer: Skua");
-        Assert.True(film.GetProperty("stillToBuy").GetProperty("value").GetDecimal() < film.GetProperty("total").GetProperty("value").GetDecimal());
+        var film = (await shop.Get("/api/start-up"))
+            .EnumerateArray()
+            .Single(b => b.GetProperty("methodId").GetString() == "dtf-made");
+        Assert.Contains(film.GetProperty("items").EnumerateArray(), i =>
+            i.GetProperty("isThere").GetBoolean()
+            && i.GetProperty("price").GetProperty("label").GetString() == "A film printer: Skua"
+        );
+        Assert.True(
+            film.GetProperty("stillToBuy").GetProperty("value").GetDecimal()
+                < film.GetProperty("total").GetProperty("value").GetDecimal()
+        );
     }
 
     [Fact]
@@ -36,7 +50,10 @@ public sealed class WeighingApiTests(Shop shop) : IClassFixture<Shop>
     {
         await new Journey(shop, "launch").Ask();
         var launch = await shop.Get("/api/orders/launch/launch?method=dtf-bought");
-        Assert.True(launch.GetProperty("lostPlain").GetProperty("value").GetDecimal() < launch.GetProperty("tied").GetProperty("value").GetDecimal());
+        Assert.True(
+            launch.GetProperty("lostPlain").GetProperty("value").GetDecimal()
+                < launch.GetProperty("tied").GetProperty("value").GetDecimal()
+        );
         Assert.Equal((409, "method"), await Refused("launch/launch?method=sublimation"));
         Assert.Equal(404, (await Refused("launch/launch?method=painted")).Item1);
         await new Journey(shop, "unsaid").Ask(complete: false);
@@ -46,6 +63,12 @@ public sealed class WeighingApiTests(Shop shop) : IClassFixture<Shop>
     private async Task<(int, string?)> Refused(string call)
     {
         var (status, body) = await shop.Send(HttpMethod.Get, $"/api/orders/{call}");
-        return (status, body.GetProperty("problems").EnumerateArray().Select(p => p.GetProperty("where").GetString()).FirstOrDefault());
+        return (
+            status,
+            body.GetProperty("problems")
+                .EnumerateArray()
+                .Select(p => p.GetProperty("where").GetString())
+                .FirstOrDefault()
+        );
     }
 }

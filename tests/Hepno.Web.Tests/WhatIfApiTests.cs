@@ -7,8 +7,17 @@ namespace Hepno.Web.Tests;
 /// <summary>Figures tried at other levels through the API: nothing of it is kept.</summary>
 public sealed class WhatIfApiTests(Shop shop) : IClassFixture<Shop>
 {
-    private static decimal Stratum(JsonElement comparison, string code) => comparison.GetProperty("bands").EnumerateArray().Single(b => b.GetProperty("methodId").GetString() == "dtf-bought")
-        .GetProperty("cost").GetProperty("parts").EnumerateArray().Single(p => p.GetProperty("code").GetString() == code).GetProperty("value").GetDecimal();
+    private static decimal Stratum(JsonElement comparison, string code) =>
+        comparison
+            .GetProperty("bands")
+            .EnumerateArray()
+            .Single(b => b.GetProperty("methodId").GetString() == "dtf-bought")
+            .GetProperty("cost")
+            .GetProperty("parts")
+            .EnumerateArray()
+            .Single(p => p.GetProperty("code").GetString() == code)
+            .GetProperty("value")
+            .GetDecimal();
 
     [Fact]
     public async Task A_wage_tried_moves_the_labour_and_is_kept_nowhere()
@@ -37,21 +46,36 @@ public sealed class WhatIfApiTests(Shop shop) : IClassFixture<Shop>
         var (got, body) = await shop.Send(HttpMethod.Get, $"/api/orders/untried/{call}");
         Assert.Equal(status, got);
         Assert.NotEmpty(body.GetProperty("title").GetString()!);
-        Assert.True(where is null || body.GetProperty("problems")[0].GetProperty("where").GetString() == where, body.ToString());
+        Assert.True(
+            where is null || body.GetProperty("problems")[0].GetProperty("where").GetString() == where,
+            body.ToString()
+        );
     }
 
     [Fact]
     public async Task The_rule_of_thumb_is_the_owners_to_set()
     {
         await new Journey(shop, "thumb").Ask();
-        async Task<JsonElement> Thumb() => (await shop.Get("/api/orders/thumb/compare")).GetProperty("bands")[0].GetProperty("thumb");
-        Assert.StartsWith("3 × materials would be $", (await Thumb()).GetProperty("sentence").GetString(), StringComparison.Ordinal);
+        async Task<JsonElement> Thumb() =>
+            (await shop.Get("/api/orders/thumb/compare")).GetProperty("bands")[0].GetProperty("thumb");
+        Assert.StartsWith(
+            "3 × materials would be $",
+            (await Thumb()).GetProperty("sentence").GetString(),
+            StringComparison.Ordinal
+        );
         async Task<int> Set(decimal multiple)
         {
             var kept = await shop.Get("/api/numbers");
             var body = JsonNode.Parse(kept.GetProperty("value").GetRawText())!;
             body["ruleOfThumb"] = multiple;
-            return (await shop.Send(HttpMethod.Put, "/api/numbers", body.ToJsonString(), kept.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture))).Status;
+            return (
+                await shop.Send(
+                    HttpMethod.Put,
+                    "/api/numbers",
+                    body.ToJsonString(),
+                    kept.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture)
+                )
+            ).Status;
         }
         Assert.Equal(400, await Set(21));
         Assert.Equal(200, await Set(0));

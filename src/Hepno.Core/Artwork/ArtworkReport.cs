@@ -23,9 +23,19 @@ public sealed record FoundCode(string Text, double ModulePx, PixelBox Box, bool 
     public static bool IsOnGround(Raster raster, double modulePx, PixelBox box)
     {
         var border = (int)Math.Floor(BorderSquares * modulePx);
-        var (left, top, right, bottom) = (box.Left - border, box.Top - border, box.Left + box.Width + border, box.Top + box.Height + border);
-        return left >= 0 && top >= 0 && right <= raster.Width && bottom <= raster.Height
-            && Enumerable.Range(top, bottom - top).All(y => Enumerable.Range(left, right - left).All(x => raster.Alpha(x, y) >= Opaque));
+        var (left, top, right, bottom) = (
+            box.Left - border,
+            box.Top - border,
+            box.Left + box.Width + border,
+            box.Top + box.Height + border
+        );
+        return left >= 0
+            && top >= 0
+            && right <= raster.Width
+            && bottom <= raster.Height
+            && Enumerable
+                .Range(top, bottom - top)
+                .All(y => Enumerable.Range(left, right - left).All(x => raster.Alpha(x, y) >= Opaque));
     }
 }
 
@@ -45,7 +55,23 @@ public sealed record FoundCode(string Text, double ModulePx, PixelBox Box, bool 
 /// <param name="Ink">How much of each ink it takes; null where it was measured before Hepno looked.</param>
 /// <param name="Outline">What its own outline encloses; null where it fills its box, and where it was measured before Hepno looked.</param>
 /// <param name="Halved">True when it was measured at half its pixels each way, because it has more than <see cref="MostMeasured"/>; its figures are of the whole all the same.</param>
-public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool Clear, PixelBox Box, double PaintedPixels, Colours Colours, SoftAlpha Soft, ThinFeature? ThinnestLine, ThinFeature? ThinnestGap, string? Ground, FoundCode? Code = null, InkSplit? Ink = null, IReadOnlyList<OutlinePart>? Outline = null, bool Halved = false)
+public sealed record ArtworkReport(
+    int WidthPx,
+    int HeightPx,
+    bool Vector,
+    bool Clear,
+    PixelBox Box,
+    double PaintedPixels,
+    Colours Colours,
+    SoftAlpha Soft,
+    ThinFeature? ThinnestLine,
+    ThinFeature? ThinnestGap,
+    string? Ground,
+    FoundCode? Code = null,
+    InkSplit? Ink = null,
+    IReadOnlyList<OutlinePart>? Outline = null,
+    bool Halved = false
+)
 {
     /// <summary>Pixels up to which a picture is measured as it is: more take too long, and at print size tell nothing more.</summary>
     public const int MostMeasured = 40_000_000;
@@ -59,21 +85,28 @@ public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool 
     /// <summary>What was measured at half the pixels each way, in pixels of the whole picture.</summary>
     /// <param name="widthPx">Pixels across of the whole.</param>
     /// <param name="heightPx">Pixels down of the whole.</param>
-    public ArtworkReport Doubled(int widthPx, int heightPx) => this with
-    {
-        WidthPx = widthPx,
-        HeightPx = heightPx,
-        Box = Box.Doubled(),
-        PaintedPixels = PaintedPixels * 4,
-        Colours = Colours with { Spots = [.. Colours.Spots.Select(s => s with { Box = s.Box?.Doubled() })] },
-        Soft = Soft with { Largest = Soft.Largest?.Doubled(), LargestPixels = Soft.LargestPixels * 4, Marks = [.. Soft.Marks.Select(m => m.Doubled())] },
-        ThinnestLine = Doubled(ThinnestLine),
-        ThinnestGap = Doubled(ThinnestGap),
-        Code = Code is null ? null : Code with { ModulePx = Code.ModulePx * 2, Box = Code.Box.Doubled() },
-        Halved = true,
-    };
+    public ArtworkReport Doubled(int widthPx, int heightPx) =>
+        this with
+        {
+            WidthPx = widthPx,
+            HeightPx = heightPx,
+            Box = Box.Doubled(),
+            PaintedPixels = PaintedPixels * 4,
+            Colours = Colours with { Spots = [.. Colours.Spots.Select(s => s with { Box = s.Box?.Doubled() })] },
+            Soft = Soft with
+            {
+                Largest = Soft.Largest?.Doubled(),
+                LargestPixels = Soft.LargestPixels * 4,
+                Marks = [.. Soft.Marks.Select(m => m.Doubled())],
+            },
+            ThinnestLine = Doubled(ThinnestLine),
+            ThinnestGap = Doubled(ThinnestGap),
+            Code = Code is null ? null : Code with { ModulePx = Code.ModulePx * 2, Box = Code.Box.Doubled() },
+            Halved = true,
+        };
 
-    private static ThinFeature? Doubled(ThinFeature? thin) => thin is null ? null : new(thin.WidthPx * 2, [.. thin.Marks.Select(m => m.Doubled())]);
+    private static ThinFeature? Doubled(ThinFeature? thin) =>
+        thin is null ? null : new(thin.WidthPx * 2, [.. thin.Marks.Select(m => m.Doubled())]);
 
     /// <summary>Share of the painted box that is painted, 0 to 1.</summary>
     public double Coverage() => PaintedPixels / ((double)Box.Width * Box.Height);
@@ -92,8 +125,16 @@ public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool 
     {
         var spots = Colours.Spots.Where(s => !s.Stray).ToList();
         var paint = spots.Sum(s => s.Share);
-        return Colours.LooksGradient || spots.Count == 0 || spots.Any(s => s.Box is null) ? null
-            : new([.. spots.Select(s => new ColourCut(s.Hex, Math.Min(1, (double)s.Box!.Width / Box.Width), Math.Min(1, (double)s.Box.Height / Box.Height), s.Share / paint))]);
+        return Colours.LooksGradient || spots.Count == 0 || spots.Any(s => s.Box is null)
+            ? null
+            : new([
+                .. spots.Select(s => new ColourCut(
+                    s.Hex,
+                    Math.Min(1, (double)s.Box!.Width / Box.Width),
+                    Math.Min(1, (double)s.Box.Height / Box.Height),
+                    s.Share / paint
+                )),
+            ]);
     }
 
     /// <summary>Measures a picture; null when nothing of it is painted.</summary>
@@ -118,6 +159,23 @@ public sealed record ArtworkReport(int WidthPx, int HeightPx, bool Vector, bool 
         progress?.Invoke(0.8);
         var gap = ThinFeature.Gap(raster, box, dpi);
         progress?.Invoke(1);
-        return new(raster.Width, raster.Height, vector, painted.Clear, box, painted.PaintedPixels, colours, soft, line, gap, painted.Clear ? null : FlatGround.Of(raster), Ink: InkSplit.Of(raster), Outline: PrintOutline.Of(raster, box)) { LookedForPt = ThinFeature.WidestPt };
+        return new(
+            raster.Width,
+            raster.Height,
+            vector,
+            painted.Clear,
+            box,
+            painted.PaintedPixels,
+            colours,
+            soft,
+            line,
+            gap,
+            painted.Clear ? null : FlatGround.Of(raster),
+            Ink: InkSplit.Of(raster),
+            Outline: PrintOutline.Of(raster, box)
+        )
+        {
+            LookedForPt = ThinFeature.WidestPt,
+        };
     }
 }

@@ -30,7 +30,10 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
     public int Count => Spots.Count(s => !s.Stray);
 
     /// <summary>True when all of it is white: printed in white ink alone, it shows no colour when it is cured.</summary>
-    public bool WhiteAlone() => !LooksGradient && Count > 0 && Spots.Where(s => !s.Stray).All(s => Lab.Of(s.Hex).DistanceTo(Lab.Of("#ffffff")) <= NearWhite);
+    public bool WhiteAlone() =>
+        !LooksGradient
+        && Count > 0
+        && Spots.Where(s => !s.Stray).All(s => Lab.Of(s.Hex).DistanceTo(Lab.Of("#ffffff")) <= NearWhite);
 
     /// <summary>Clusters the flat regions: pixels equal to the ones right of and below them, so edges are left out.</summary>
     /// <param name="raster">The picture.</param>
@@ -42,10 +45,25 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
         var (flat, slight, solid) = Counted(raster, bins);
         var clusters = Clustered(bins);
         var large = 4 / (Units.MmPerInch * Units.MmPerInch) * dpi * dpi;
-        var spots = clusters.Select(c => (Colour: c, Share: c.Pixels / Math.Max(1, painted.PaintedPixels))).Select(c => new SpotColour(c.Colour.Hex, c.Share, c.Share < LeastShare && LargestRegion(raster, c.Colour) < large, c.Colour.Box))
-            .OrderBy(s => s.Stray).ThenByDescending(s => s.Share).ToList();
+        var spots = clusters
+            .Select(c => (Colour: c, Share: c.Pixels / Math.Max(1, painted.PaintedPixels)))
+            .Select(c => new SpotColour(
+                c.Colour.Hex,
+                c.Share,
+                c.Share < LeastShare && LargestRegion(raster, c.Colour) < large,
+                c.Colour.Box
+            ))
+            .OrderBy(s => s.Stray)
+            .ThenByDescending(s => s.Share)
+            .ToList();
         var gradient = solid == 0 ? 0 : (double)slight / solid;
-        return new(spots, gradient, gradient > GradientFrom || spots.Count(s => !s.Stray) > MostSpots || (solid > 0 && flat < solid * 0.3 && slight > solid * 0.05));
+        return new(
+            spots,
+            gradient,
+            gradient > GradientFrom
+                || spots.Count(s => !s.Stray) > MostSpots
+                || (solid > 0 && flat < solid * 0.3 && slight > solid * 0.05)
+        );
     }
 
     private static (long Flat, long Slight, long Solid) Counted(Raster raster, Bin[] bins)
@@ -67,7 +85,9 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
                 {
                     flat++;
                     var (r, g, b) = (rgba[i], rgba[i + 1], rgba[i + 2]);
-                    ref var bin = ref bins[(r >> (8 - Bits) << (2 * Bits)) | (g >> (8 - Bits) << Bits) | (b >> (8 - Bits))];
+                    ref var bin = ref bins[
+                        (r >> (8 - Bits) << (2 * Bits)) | (g >> (8 - Bits) << Bits) | (b >> (8 - Bits))
+                    ];
                     bin.Take(x, y, r, g, b);
                 }
                 // a gradient steps a little from pixel to pixel, an edge a lot
@@ -77,7 +97,10 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
         return (flat, slight, solid);
     }
 
-    private static int Step(byte[] rgba, int i, int j) => rgba[j + 3] < Solid ? SmallStep : Math.Abs(rgba[i] - rgba[j]) + Math.Abs(rgba[i + 1] - rgba[j + 1]) + Math.Abs(rgba[i + 2] - rgba[j + 2]);
+    private static int Step(byte[] rgba, int i, int j) =>
+        rgba[j + 3] < Solid
+            ? SmallStep
+            : Math.Abs(rgba[i] - rgba[j]) + Math.Abs(rgba[i + 1] - rgba[j + 1]) + Math.Abs(rgba[i + 2] - rgba[j + 2]);
 
     private static List<Cluster> Clustered(Bin[] bins)
     {
@@ -85,7 +108,9 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
         foreach (var bin in bins.Where(b => b.Pixels > 0).OrderByDescending(b => b.Pixels).Take(4000))
         {
             var colour = Lab.Of(bin.R / (double)bin.Pixels, bin.G / (double)bin.Pixels, bin.B / (double)bin.Pixels);
-            var near = clusters.Where(c => c.Seed.DistanceTo(colour) < SameColour).MinBy(c => c.Seed.DistanceTo(colour));
+            var near = clusters
+                .Where(c => c.Seed.DistanceTo(colour) < SameColour)
+                .MinBy(c => c.Seed.DistanceTo(colour));
             if (near is null)
             {
                 clusters.Add(near = new(colour));
@@ -99,7 +124,10 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
     {
         var (w, h, rgba) = raster;
         var regions = new Regions();
-        bool Is(int i) => rgba[i + 3] >= Solid && Math.Abs(rgba[i] - cluster.R) + Math.Abs(rgba[i + 1] - cluster.G) + Math.Abs(rgba[i + 2] - cluster.B) <= 24;
+        bool Is(int i) =>
+            rgba[i + 3] >= Solid
+            && Math.Abs(rgba[i] - cluster.R) + Math.Abs(rgba[i + 1] - cluster.G) + Math.Abs(rgba[i + 2] - cluster.B)
+                <= 24;
         for (var y = 0; y < h; y++)
         {
             regions.NextRow();
@@ -170,7 +198,12 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
         public void Take(in Bin bin)
         {
             (Pixels, r, g, b) = (Pixels + bin.Pixels, r + bin.R, g + bin.G, b + bin.B);
-            (left, top, right, bottom) = (Math.Min(left, bin.Left), Math.Min(top, bin.Top), Math.Max(right, bin.Right), Math.Max(bottom, bin.Bottom));
+            (left, top, right, bottom) = (
+                Math.Min(left, bin.Left),
+                Math.Min(top, bin.Top),
+                Math.Max(right, bin.Right),
+                Math.Max(bottom, bin.Bottom)
+            );
         }
     }
 }

@@ -14,39 +14,88 @@ namespace Hepno.Core.Artwork;
 /// <param name="Rights">Whose it is.</param>
 /// <param name="CameAs">SHA-256 of the file as it came, where a mend made another; null where it is printed as it came.</param>
 /// <param name="NextTime">What to do otherwise when it is printed again; may be empty.</param>
-public sealed record Design(string Id, string Name, string Kind, string Hash, long Bytes, double WidthIn, ArtworkReport Report, Rights Rights, string? CameAs = null, string NextTime = "")
+public sealed record Design(
+    string Id,
+    string Name,
+    string Kind,
+    string Hash,
+    long Bytes,
+    double WidthIn,
+    ArtworkReport Report,
+    Rights Rights,
+    string? CameAs = null,
+    string NextTime = ""
+)
 {
     /// <summary>A placement described by this picture instead of by typed numbers: its height, paint, colours and thinnest line follow from the width.</summary>
-    public Placement Described(Placement p) => p with
-    {
-        HeightIn = Math.Round(Report.HeightIn(p.WidthIn), 3),
-        CoveragePercent = Math.Clamp(Math.Round(Report.Coverage() * 100, 1), 0.1, 100),
-        Colours = Math.Clamp(Report.Colours.Count, 1, 20),
-        Gradient = Report.Colours.LooksGradient,
-        Cuts = Report.Cuts(),
-        ThinnestLinePt = Math.Clamp(Math.Round(Report.ThinnestLine is { } line ? Report.Pt(line.WidthPx, p.WidthIn) : Report.LookedForPt * p.WidthIn / WidthIn, 2), 0.01, 100),
-    };
+    public Placement Described(Placement p) =>
+        p with
+        {
+            HeightIn = Math.Round(Report.HeightIn(p.WidthIn), 3),
+            CoveragePercent = Math.Clamp(Math.Round(Report.Coverage() * 100, 1), 0.1, 100),
+            Colours = Math.Clamp(Report.Colours.Count, 1, 20),
+            Gradient = Report.Colours.LooksGradient,
+            Cuts = Report.Cuts(),
+            ThinnestLinePt = Math.Clamp(
+                Math.Round(
+                    Report.ThinnestLine is { } line
+                        ? Report.Pt(line.WidthPx, p.WidthIn)
+                        : Report.LookedForPt * p.WidthIn / WidthIn,
+                    2
+                ),
+                0.01,
+                100
+            ),
+        };
 
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems()
     {
         if (Name.Trim().Length is 0 or > 200)
         {
-            yield return new("empty", Name.Trim().Length == 0 ? "The artwork has no name." : $"A name of {Name.Length} characters.", "name", "Call it what you would say across the counter, up to 200 letters.");
+            yield return new(
+                "empty",
+                Name.Trim().Length == 0 ? "The artwork has no name." : $"A name of {Name.Length} characters.",
+                "name",
+                "Call it what you would say across the counter, up to 200 letters."
+            );
         }
         if (WidthIn is not (> 0 and <= Places.Absurd))
         {
-            yield return new("range", $"A print width of {WidthIn:0.##} in is outside 0 to {Places.Absurd:0}.", "widthIn", "Type how wide it is printed.");
+            yield return new(
+                "range",
+                $"A print width of {WidthIn:0.##} in is outside 0 to {Places.Absurd:0}.",
+                "widthIn",
+                "Type how wide it is printed."
+            );
         }
         if (Rights.Seats is < 1 or > 100_000)
         {
-            yield return new("range", $"A licence for {Rights.Seats} computers.", "rights.seats", "Type how many it is for, or leave it out.");
+            yield return new(
+                "range",
+                $"A licence for {Rights.Seats} computers.",
+                "rights.seats",
+                "Type how many it is for, or leave it out."
+            );
         }
-        foreach (var (text, field) in new[] { (Rights.Whose, "whose"), (Rights.SaidBy, "saidBy"), (Rights.Proof, "proof"), (NextTime, "nextTime") })
+        foreach (
+            var (text, field) in new[]
+            {
+                (Rights.Whose, "whose"),
+                (Rights.SaidBy, "saidBy"),
+                (Rights.Proof, "proof"),
+                (NextTime, "nextTime"),
+            }
+        )
         {
             if (text.Length > 500)
             {
-                yield return new("too-long", $"{text.Length} characters.", field == "nextTime" ? field : $"rights.{field}", "At most 500.");
+                yield return new(
+                    "too-long",
+                    $"{text.Length} characters.",
+                    field == "nextTime" ? field : $"rights.{field}",
+                    "At most 500."
+                );
             }
         }
     }

@@ -19,13 +19,31 @@ public enum FaultKind
 /// <param name="Sentence">What is wrong.</param>
 /// <param name="Remedy">What would help.</param>
 /// <param name="Marks">Where, in its own pixels; empty when it is the whole picture.</param>
-public sealed record DesignFault(string Code, FaultKind Kind, string Sentence, string Remedy, IReadOnlyList<PixelBox> Marks);
+public sealed record DesignFault(
+    string Code,
+    FaultKind Kind,
+    string Sentence,
+    string Remedy,
+    IReadOnlyList<PixelBox> Marks
+);
 
 /// <summary>Looks at an artwork at a print width on a cloth, as somebody who prints would (docs/trade.md 3 and 4).</summary>
 public static class DesignFaults
 {
     /// <summary>Codes of what may be wrong with a picture: what is looked at on the first piece.</summary>
-    public static IReadOnlyList<string> Codes { get; } = ["resolution", "soft-edge", "thin-line", "thin-gap", "ground", "contrast", "code-small", "code-ground", "mirrored", "stray-colours"];
+    public static IReadOnlyList<string> Codes { get; } =
+    [
+        "resolution",
+        "soft-edge",
+        "thin-line",
+        "thin-gap",
+        "ground",
+        "contrast",
+        "code-small",
+        "code-ground",
+        "mirrored",
+        "stray-colours",
+    ];
 
     private const double SoftFrom = 0.005;
     private const double HardlyShows = 12;
@@ -39,8 +57,19 @@ public static class DesignFaults
     /// <param name="widthIn">Print width, in.</param>
     /// <param name="cloth">Colour of the blank, or null while it is not chosen.</param>
     /// <param name="f">How figures are written.</param>
-    public static IReadOnlyList<DesignFault> Of(ArtworkReport report, double widthIn, Colourway? cloth, FigureFormat f) =>
-        [.. Whole(report, widthIn, cloth, f).Concat(Soft(report, cloth, f)).Concat(Thin(report, widthIn, f)).Concat(Code(report, widthIn, f)).OrderByDescending(x => x.Kind)];
+    public static IReadOnlyList<DesignFault> Of(
+        ArtworkReport report,
+        double widthIn,
+        Colourway? cloth,
+        FigureFormat f
+    ) =>
+        [
+            .. Whole(report, widthIn, cloth, f)
+                .Concat(Soft(report, cloth, f))
+                .Concat(Thin(report, widthIn, f))
+                .Concat(Code(report, widthIn, f))
+                .OrderByDescending(x => x.Kind),
+        ];
 
     /// <summary>Faults of one way of printing, the worst first: what <see cref="Of"/> says of the picture, as far as it touches this way.</summary>
     /// <param name="hold">What the way holds.</param>
@@ -48,12 +77,29 @@ public static class DesignFaults
     /// <param name="widthIn">Print width, in.</param>
     /// <param name="cloth">Colour of the blank.</param>
     /// <param name="f">How figures are written.</param>
-    public static IReadOnlyList<DesignFault> On(PrintHold hold, ArtworkReport report, double widthIn, Colourway cloth, FigureFormat f) =>
-        [.. Whole(report, widthIn, cloth, f).Concat(SoftOn(hold, report, cloth, f)).Concat(ThinOn(hold, report, widthIn, f)).Concat(CodeOn(hold, report, widthIn, f)).OrderByDescending(x => x.Kind)];
+    public static IReadOnlyList<DesignFault> On(
+        PrintHold hold,
+        ArtworkReport report,
+        double widthIn,
+        Colourway cloth,
+        FigureFormat f
+    ) =>
+        [
+            .. Whole(report, widthIn, cloth, f)
+                .Concat(SoftOn(hold, report, cloth, f))
+                .Concat(ThinOn(hold, report, widthIn, f))
+                .Concat(CodeOn(hold, report, widthIn, f))
+                .OrderByDescending(x => x.Kind),
+        ];
 
     // what spoils it by any way
     private static IEnumerable<DesignFault> Whole(ArtworkReport r, double widthIn, Colourway? cloth, FigureFormat f) =>
-        Sharp(r, widthIn, f).Concat(Ground(r, cloth)).Concat(Shows(r, cloth, f)).Concat(CodeGround(r, cloth)).Concat(Stray(r)).Concat(Mirrored(r));
+        Sharp(r, widthIn, f)
+            .Concat(Ground(r, cloth))
+            .Concat(Shows(r, cloth, f))
+            .Concat(CodeGround(r, cloth))
+            .Concat(Stray(r))
+            .Concat(Mirrored(r));
 
     private static IEnumerable<DesignFault> Sharp(ArtworkReport r, double widthIn, FigureFormat f)
     {
@@ -63,11 +109,17 @@ public static class DesignFaults
             yield break;
         }
         var poor = Resolution.Of(dpi) == Sharpness.Poor;
-        yield return new("resolution", poor ? FaultKind.Bad : FaultKind.Caution, $"{Shown.Number(dpi, 0, f)} pixels an inch at {Shown.Length(widthIn, f)} wide: {(poor ? "it prints in steps" : "it prints soft")}",
-            $"a file of {Shown.Number(widthIn * 300, 0, f)} pixels across, or no wider than {Shown.Length(Resolution.WidestIn(r.Box.Width, Sharpness.Usable), f)}", []);
+        yield return new(
+            "resolution",
+            poor ? FaultKind.Bad : FaultKind.Caution,
+            $"{Shown.Number(dpi, 0, f)} pixels an inch at {Shown.Length(widthIn, f)} wide: {(poor ? "it prints in steps" : "it prints soft")}",
+            $"a file of {Shown.Number(widthIn * 300, 0, f)} pixels across, or no wider than {Shown.Length(Resolution.WidestIn(r.Box.Width, Sharpness.Usable), f)}",
+            []
+        );
     }
 
-    private static IEnumerable<DesignFault> Soft(ArtworkReport r, Colourway? cloth, FigureFormat f) => SoftOn(PrintHold.Film, r, cloth, f);
+    private static IEnumerable<DesignFault> Soft(ArtworkReport r, Colourway? cloth, FigureFormat f) =>
+        SoftOn(PrintHold.Film, r, cloth, f);
 
     private static IEnumerable<DesignFault> SoftOn(PrintHold hold, ArtworkReport r, Colourway? cloth, FigureFormat f)
     {
@@ -75,10 +127,25 @@ public static class DesignFaults
         {
             yield break;
         }
-        var (share, onDark) = (Shown.Number(r.Soft.Share * 100, 1, f), cloth?.Class is ColourClass.Dark or ColourClass.Mid);
+        var (share, onDark) = (
+            Shown.Number(r.Soft.Share * 100, 1, f),
+            cloth?.Class is ColourClass.Dark or ColourClass.Mid
+        );
         yield return hold.HalfClear == HalfClear.Hardens
-            ? new("soft-edge", FaultKind.Caution, $"{share}% of the paint is half clear: {hold.Way} makes a hard edge of it", "cut it hard as it is to be, or a way that prints shades", r.Soft.Marks)
-            : new("soft-edge", onDark ? FaultKind.Bad : FaultKind.Caution, $"{share}% of the paint is half clear: {hold.Way} leaves {(onDark ? $"a white rim on {cloth!.Name.ToLowerInvariant()}" : "a grainy rim")}", "cut it hard, or flatten it onto the colour of the cloth", r.Soft.Marks);
+            ? new(
+                "soft-edge",
+                FaultKind.Caution,
+                $"{share}% of the paint is half clear: {hold.Way} makes a hard edge of it",
+                "cut it hard as it is to be, or a way that prints shades",
+                r.Soft.Marks
+            )
+            : new(
+                "soft-edge",
+                onDark ? FaultKind.Bad : FaultKind.Caution,
+                $"{share}% of the paint is half clear: {hold.Way} leaves {(onDark ? $"a white rim on {cloth!.Name.ToLowerInvariant()}" : "a grainy rim")}",
+                "cut it hard, or flatten it onto the colour of the cloth",
+                r.Soft.Marks
+            );
     }
 
     private static IEnumerable<DesignFault> Thin(ArtworkReport r, double widthIn, FigureFormat f)
@@ -90,32 +157,62 @@ public static class DesignFaults
             if (lost.Count > 0)
             {
                 var wanted = lost.Max(least);
-                yield return new($"thin-{what}", lost.Count == PrintHold.Fine.Count ? FaultKind.Bad : FaultKind.Caution, $"a {what} of {Shown.Number(pt, 2, f)} pt: {string.Join(", ", lost.Select(h => h.Way))} and {PrintHold.Vinyl.Way} {(what == "line" ? "lose it" : "close it")}", Wider(what, pt, wanted, widthIn, f), feature.Marks);
+                yield return new(
+                    $"thin-{what}",
+                    lost.Count == PrintHold.Fine.Count ? FaultKind.Bad : FaultKind.Caution,
+                    $"a {what} of {Shown.Number(pt, 2, f)} pt: {string.Join(", ", lost.Select(h => h.Way))} and {PrintHold.Vinyl.Way} {(what == "line" ? "lose it" : "close it")}",
+                    Wider(what, pt, wanted, widthIn, f),
+                    feature.Marks
+                );
             }
         }
     }
 
-    private static IEnumerable<DesignFault> ThinOn(PrintHold hold, ArtworkReport r, double widthIn, FigureFormat f) => Features(r)
-        .Select(x => (x.What, x.Feature, Pt: r.Pt(x.Feature.WidthPx, widthIn), Least: x.Least(hold)))
-        .Where(x => TooThin(x.Pt, x.Least))
-        .Select(x => new DesignFault($"thin-{x.What}", x.What == "line" || x.Pt < x.Least * ClosesUnder ? FaultKind.Bad : FaultKind.Caution, $"a {x.What} of {Shown.Number(x.Pt, 2, f)} pt; {hold.Way} {(x.What == "line" ? "holds" : "keeps open")} {Shown.Number(x.Least, 2, f)} pt",
-            Wider(x.What, x.Pt, x.Least, widthIn, f), x.Feature.Marks));
+    private static IEnumerable<DesignFault> ThinOn(PrintHold hold, ArtworkReport r, double widthIn, FigureFormat f) =>
+        Features(r)
+            .Select(x => (x.What, x.Feature, Pt: r.Pt(x.Feature.WidthPx, widthIn), Least: x.Least(hold)))
+            .Where(x => TooThin(x.Pt, x.Least))
+            .Select(x => new DesignFault(
+                $"thin-{x.What}",
+                x.What == "line" || x.Pt < x.Least * ClosesUnder ? FaultKind.Bad : FaultKind.Caution,
+                $"a {x.What} of {Shown.Number(x.Pt, 2, f)} pt; {hold.Way} {(x.What == "line" ? "holds" : "keeps open")} {Shown.Number(x.Least, 2, f)} pt",
+                Wider(x.What, x.Pt, x.Least, widthIn, f),
+                x.Feature.Marks
+            ));
 
-    private static IEnumerable<(string What, ThinFeature Feature, Func<PrintHold, double> Least)> Features(ArtworkReport r) =>
-        new (string What, ThinFeature? Feature, Func<PrintHold, double> Least)[] { ("line", r.ThinnestLine, h => h.LinePt), ("gap", r.ThinnestGap, h => h.GapPt) }
-            .Where(x => x.Feature is not null).Select(x => (x.What, x.Feature!, x.Least));
+    private static IEnumerable<(string What, ThinFeature Feature, Func<PrintHold, double> Least)> Features(
+        ArtworkReport r
+    ) =>
+        new (string What, ThinFeature? Feature, Func<PrintHold, double> Least)[]
+        {
+            ("line", r.ThinnestLine, h => h.LinePt),
+            ("gap", r.ThinnestGap, h => h.GapPt),
+        }
+            .Where(x => x.Feature is not null)
+            .Select(x => (x.What, x.Feature!, x.Least));
 
     // half a hundredth of a point is not measured
     private static bool TooThin(double pt, double least) => pt < least - 0.005;
 
-    private static string Wider(string what, double pt, double wanted, double widthIn, FigureFormat f) => $"{what}s of {Shown.Number(wanted, 2, f)} pt, or {Shown.Length(widthIn * wanted / pt, f)} wide";
+    private static string Wider(string what, double pt, double wanted, double widthIn, FigureFormat f) =>
+        $"{what}s of {Shown.Number(wanted, 2, f)} pt, or {Shown.Length(widthIn * wanted / pt, f)} wide";
 
     private static IEnumerable<DesignFault> Ground(ArtworkReport r, Colourway? cloth)
     {
         // a code is meant to lie on its light ground
-        if (r.Code is null && r.Ground is { } ground && (cloth is null || Lab.Of(cloth.Hex).DistanceTo(Lab.Of(ground)) > WhiteNeeded.Matches))
+        if (
+            r.Code is null
+            && r.Ground is { } ground
+            && (cloth is null || Lab.Of(cloth.Hex).DistanceTo(Lab.Of(ground)) > WhiteNeeded.Matches)
+        )
         {
-            yield return new("ground", FaultKind.Caution, $"the file has no clear parts: its ground of {ground} would be printed as a box", "knock the ground out, or ask for a PNG with a clear ground", []);
+            yield return new(
+                "ground",
+                FaultKind.Caution,
+                $"the file has no clear parts: its ground of {ground} would be printed as a box",
+                "knock the ground out, or ask for a PNG with a clear ground",
+                []
+            );
         }
     }
 
@@ -126,9 +223,17 @@ public static class DesignFaults
             yield break;
         }
         var on = Lab.Of(cloth.Hex);
-        foreach (var spot in r.Colours.Spots.Where(s => s.Share >= MostOfIt && Lab.Of(s.Hex).DistanceTo(on) < HardlyShows))
+        foreach (
+            var spot in r.Colours.Spots.Where(s => s.Share >= MostOfIt && Lab.Of(s.Hex).DistanceTo(on) < HardlyShows)
+        )
         {
-            yield return new("contrast", FaultKind.Caution, $"{spot.Hex}, {Shown.Number(spot.Share * 100, 0, f)}% of the paint, hardly shows on {cloth.Name.ToLowerInvariant()}", "leave it out so that the cloth shows through, or choose another colour", []);
+            yield return new(
+                "contrast",
+                FaultKind.Caution,
+                $"{spot.Hex}, {Shown.Number(spot.Share * 100, 0, f)}% of the paint, hardly shows on {cloth.Name.ToLowerInvariant()}",
+                "leave it out so that the cloth shows through, or choose another colour",
+                []
+            );
         }
     }
 
@@ -141,11 +246,23 @@ public static class DesignFaults
         var mm = SquareMm(code, r, widthIn);
         if (mm < CodeSquares.Least)
         {
-            yield return new("code-small", FaultKind.Bad, $"the squares of the code are {Mm(mm, f)}: no way of printing keeps them apart", CodeWide(mm, CodeSquares.SafeOnFilm, widthIn, f), [code.Box]);
+            yield return new(
+                "code-small",
+                FaultKind.Bad,
+                $"the squares of the code are {Mm(mm, f)}: no way of printing keeps them apart",
+                CodeWide(mm, CodeSquares.SafeOnFilm, widthIn, f),
+                [code.Box]
+            );
         }
         else if (mm < CodeSquares.SafeScreened)
         {
-            yield return new("code-small", FaultKind.Caution, $"the squares of the code are {Mm(mm, f)}: screened they {(mm < CodeSquares.LeastScreened ? "run together" : "want a scan on the cloth itself")}{(mm < CodeSquares.SafeOnFilm ? ", and film wants a scan on the cloth itself" : "")}", $"film, or {CodeWide(mm, CodeSquares.SafeScreened, widthIn, f)}", [code.Box]);
+            yield return new(
+                "code-small",
+                FaultKind.Caution,
+                $"the squares of the code are {Mm(mm, f)}: screened they {(mm < CodeSquares.LeastScreened ? "run together" : "want a scan on the cloth itself")}{(mm < CodeSquares.SafeOnFilm ? ", and film wants a scan on the cloth itself" : "")}",
+                $"film, or {CodeWide(mm, CodeSquares.SafeScreened, widthIn, f)}",
+                [code.Box]
+            );
         }
     }
 
@@ -154,23 +271,43 @@ public static class DesignFaults
         if (r.Code is { } code && SquareMm(code, r, widthIn) is var mm && mm < hold.SafeSquareMm)
         {
             yield return mm < hold.LeastSquareMm
-                ? new("code-small", FaultKind.Bad, $"the squares of the code are {Mm(mm, f)}; {hold.Way} keeps them apart from {Mm(hold.LeastSquareMm, f)}", CodeWide(mm, hold.SafeSquareMm, widthIn, f), [code.Box])
-                : new("code-small", FaultKind.Caution, $"the squares of the code are {Mm(mm, f)}, near what {hold.Way} keeps apart", $"scan it on the cloth itself, or {CodeWide(mm, hold.SafeSquareMm, widthIn, f)}", [code.Box]);
+                ? new(
+                    "code-small",
+                    FaultKind.Bad,
+                    $"the squares of the code are {Mm(mm, f)}; {hold.Way} keeps them apart from {Mm(hold.LeastSquareMm, f)}",
+                    CodeWide(mm, hold.SafeSquareMm, widthIn, f),
+                    [code.Box]
+                )
+                : new(
+                    "code-small",
+                    FaultKind.Caution,
+                    $"the squares of the code are {Mm(mm, f)}, near what {hold.Way} keeps apart",
+                    $"scan it on the cloth itself, or {CodeWide(mm, hold.SafeSquareMm, widthIn, f)}",
+                    [code.Box]
+                );
         }
     }
 
-    private static double SquareMm(FoundCode code, ArtworkReport r, double widthIn) => code.ModulePx / r.Dpi(widthIn) * Units.MmPerInch;
+    private static double SquareMm(FoundCode code, ArtworkReport r, double widthIn) =>
+        code.ModulePx / r.Dpi(widthIn) * Units.MmPerInch;
 
     private static string Mm(double mm, FigureFormat f) => $"{Shown.Number(mm, 2, f)} mm";
 
-    private static string CodeWide(double mm, double least, double widthIn, FigureFormat f) => $"{Shown.Length(widthIn * least / mm, f)} wide makes its squares {Mm(least, f)}";
+    private static string CodeWide(double mm, double least, double widthIn, FigureFormat f) =>
+        $"{Shown.Length(widthIn * least / mm, f)} wide makes its squares {Mm(least, f)}";
 
     // a code is dark on light: what is clear between its squares takes the colour of the cloth
     private static IEnumerable<DesignFault> CodeGround(ArtworkReport r, Colourway? cloth)
     {
         if (r.Code is { HasGround: false } code && cloth?.Class is ColourClass.Dark or ColourClass.Mid && r.Clear)
         {
-            yield return new("code-ground", FaultKind.Caution, $"the code needs a light ground and four squares of light round it: on {cloth.Name.ToLowerInvariant()} it has none where it is clear", "put it on a printed white ground, and scan it on the cloth", [code.Box]);
+            yield return new(
+                "code-ground",
+                FaultKind.Caution,
+                $"the code needs a light ground and four squares of light round it: on {cloth.Name.ToLowerInvariant()} it has none where it is clear",
+                "put it on a printed white ground, and scan it on the cloth",
+                [code.Box]
+            );
         }
     }
 
@@ -178,11 +315,23 @@ public static class DesignFaults
     {
         if (r.Code is { Mirrored: true } code)
         {
-            yield return new("mirrored", FaultKind.Bad, "the code is drawn mirrored: the file may have been turned for a way that turns it itself, and many readers do not read it", "turn the file over", [code.Box]);
+            yield return new(
+                "mirrored",
+                FaultKind.Bad,
+                "the code is drawn mirrored: the file may have been turned for a way that turns it itself, and many readers do not read it",
+                "turn the file over",
+                [code.Box]
+            );
         }
         else if (r.MirroredText)
         {
-            yield return new("mirrored", FaultKind.Bad, "lettering in it runs backwards: the file may have been turned for a way that turns it itself", "turn the file over", []);
+            yield return new(
+                "mirrored",
+                FaultKind.Bad,
+                "lettering in it runs backwards: the file may have been turned for a way that turns it itself",
+                "turn the file over",
+                []
+            );
         }
     }
 
@@ -191,7 +340,13 @@ public static class DesignFaults
         var stray = r.Colours.Spots.Where(s => s.Stray).ToList();
         if (!r.Colours.LooksGradient && stray.Count > 0)
         {
-            yield return new("stray-colours", FaultKind.Caution, $"{stray.Count} specks in colours of their own: {string.Join(", ", stray.Take(3).Select(s => s.Hex))}{(stray.Count > 3 ? " and more" : "")}", "clean them out, or count them as colours", []);
+            yield return new(
+                "stray-colours",
+                FaultKind.Caution,
+                $"{stray.Count} specks in colours of their own: {string.Join(", ", stray.Take(3).Select(s => s.Hex))}{(stray.Count > 3 ? " and more" : "")}",
+                "clean them out, or count them as colours",
+                []
+            );
         }
     }
 }

@@ -12,7 +12,12 @@ public static class FlatGround
         var (w, h, rgba) = raster;
         var at = Lab.Of(rgba[0], rgba[1], rgba[2]);
         var (same, all) = (0, 0);
-        foreach (var (x, y) in Enumerable.Range(0, w).SelectMany(x => new[] { (x, 0), (x, h - 1) }).Concat(Enumerable.Range(0, h).SelectMany(y => new[] { (0, y), (w - 1, y) })))
+        foreach (
+            var (x, y) in Enumerable
+                .Range(0, w)
+                .SelectMany(x => new[] { (x, 0), (x, h - 1) })
+                .Concat(Enumerable.Range(0, h).SelectMany(y => new[] { (0, y), (w - 1, y) }))
+        )
         {
             var i = ((y * w) + x) * 4;
             same += rgba[i + 3] == 255 && Lab.Of(rgba[i], rgba[i + 1], rgba[i + 2]).DistanceTo(at) < Same ? 1 : 0;

@@ -14,7 +14,11 @@ public sealed record InkSplit(double Cyan, double Magenta, double Yellow, double
     /// <param name="raster">The picture.</param>
     public static InkSplit Of(Raster raster)
     {
-        double c = 0, m = 0, y = 0, k = 0, painted = 0;
+        double c = 0,
+            m = 0,
+            y = 0,
+            k = 0,
+            painted = 0;
         var rgba = raster.Rgba;
         for (var i = 0; i < rgba.Length; i += 4)
         {
@@ -31,7 +35,9 @@ public sealed record InkSplit(double Cyan, double Magenta, double Yellow, double
             k += black * alpha;
             painted += alpha;
         }
-        return painted == 0 ? new(0, 0, 0, 0) : new(c / painted / 255, m / painted / 255, y / painted / 255, k / painted / 255);
+        return painted == 0
+            ? new(0, 0, 0, 0)
+            : new(c / painted / 255, m / painted / 255, y / painted / 255, k / painted / 255);
     }
 }
 
@@ -49,9 +55,21 @@ public sealed record InkUse(double Cyan, double Magenta, double Yellow, double B
     /// <param name="whiteIn2">Area that wants white, in².</param>
     /// <param name="colourMlPerIn2">The printer's colour ink, ml an in².</param>
     /// <param name="whiteMlPerIn2">Its white, ml an in².</param>
-    public static InkUse Of(InkSplit split, double paintedIn2, double whiteIn2, double colourMlPerIn2, double whiteMlPerIn2)
+    public static InkUse Of(
+        InkSplit split,
+        double paintedIn2,
+        double whiteIn2,
+        double colourMlPerIn2,
+        double whiteMlPerIn2
+    )
     {
         var each = split.Colour() == 0 ? 0 : paintedIn2 * colourMlPerIn2 / split.Colour();
-        return new(split.Cyan * each, split.Magenta * each, split.Yellow * each, split.Black * each, whiteIn2 * whiteMlPerIn2);
+        return new(
+            split.Cyan * each,
+            split.Magenta * each,
+            split.Yellow * each,
+            split.Black * each,
+            whiteIn2 * whiteMlPerIn2
+        );
     }
 }

@@ -19,11 +19,14 @@ public readonly record struct Lab(double L, double A, double B)
     public static Lab Of(string hex) => Of(Part(hex, 1), Part(hex, 3), Part(hex, 5));
 
     /// <summary>How different two colours look (ΔE 1976): under 3 hardly, over 20 plainly.</summary>
-    public double DistanceTo(Lab other) => Math.Sqrt(((L - other.L) * (L - other.L)) + ((A - other.A) * (A - other.A)) + ((B - other.B) * (B - other.B)));
+    public double DistanceTo(Lab other) =>
+        Math.Sqrt(((L - other.L) * (L - other.L)) + ((A - other.A) * (A - other.A)) + ((B - other.B) * (B - other.B)));
 
-    private static int Part(string hex, int at) => int.Parse(hex.AsSpan(at, 2), NumberStyles.HexNumber, CultureInfo.InvariantCulture);
+    private static int Part(string hex, int at) =>
+        int.Parse(hex.AsSpan(at, 2), NumberStyles.HexNumber, CultureInfo.InvariantCulture);
 
-    private static double Linear(double v) => v / 255 is var c && c <= 0.04045 ? c / 12.92 : Math.Pow((c + 0.055) / 1.055, 2.4);
+    private static double Linear(double v) =>
+        v / 255 is var c && c <= 0.04045 ? c / 12.92 : Math.Pow((c + 0.055) / 1.055, 2.4);
 
     private static double Root(double t) => t > 0.008856 ? Math.Cbrt(t) : (7.787 * t) + (16 / 116.0);
 }

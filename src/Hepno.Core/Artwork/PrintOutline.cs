@@ -26,7 +26,14 @@ public static class PrintOutline
         var (across, down) = (Along(box.Width), Along(box.Height));
         var filled = Painted(raster, box, across, down);
         Enclosed(filled, across, down);
-        var parts = Boxes(filled, across, down).Select(b => new OutlinePart((double)b.X / across, (double)b.Y / down, (double)b.Across / across, (double)b.Down / down)).ToList();
+        var parts = Boxes(filled, across, down)
+            .Select(b => new OutlinePart(
+                (double)b.X / across,
+                (double)b.Y / down,
+                (double)b.Across / across,
+                (double)b.Down / down
+            ))
+            .ToList();
         return Share(parts) >= FullShare ? null : parts;
     }
 
@@ -37,7 +44,10 @@ public static class PrintOutline
     private static bool[,] Painted(Raster raster, PixelBox box, int across, int down)
     {
         var painted = new bool[across, down];
-        (int First, int Last)[] columns = [.. Enumerable.Range(0, box.Width).Select(x => Squared(x, across, box.Width))];
+        (int First, int Last)[] columns =
+        [
+            .. Enumerable.Range(0, box.Width).Select(x => Squared(x, across, box.Width)),
+        ];
         for (var y = 0; y < box.Height; y++)
         {
             var (top, bottom) = Squared(y, down, box.Height);
@@ -54,7 +64,8 @@ public static class PrintOutline
     }
 
     // the squares a pixel begins and ends in: no pixel is larger than one
-    private static (int First, int Last) Squared(int pixel, int squares, int pixels) => ((int)((long)pixel * squares / pixels), (int)((((long)(pixel + 1) * squares) - 1) / pixels));
+    private static (int First, int Last) Squared(int pixel, int squares, int pixels) =>
+        ((int)((long)pixel * squares / pixels), (int)((((long)(pixel + 1) * squares) - 1) / pixels));
 
     // what no way leads to from outside the box counts as painted
     private static void Enclosed(bool[,] filled, int across, int down)

@@ -47,7 +47,11 @@ public sealed record Raster(int Width, int Height, byte[] Rgba)
         }
         if (a > 0)
         {
-            (half[to], half[to + 1], half[to + 2]) = ((byte)((r + (a / 2)) / a), (byte)((g + (a / 2)) / a), (byte)((b + (a / 2)) / a));
+            (half[to], half[to + 1], half[to + 2]) = (
+                (byte)((r + (a / 2)) / a),
+                (byte)((g + (a / 2)) / a),
+                (byte)((b + (a / 2)) / a)
+            );
         }
         half[to + 3] = (byte)((a + 2) / 4);
     }

@@ -41,7 +41,14 @@ internal sealed class Regions
 
     /// <summary>All parts, largest first.</summary>
     public List<(PixelBox Box, int Pixels)> Parts() =>
-        [.. Enumerable.Range(0, parent.Count).Where(i => parent[i] == i).Select(i => parts[i]).OrderByDescending(p => p.Pixels).Select(p => (new PixelBox(p.Left, p.Top, p.Right - p.Left + 1, p.Bottom - p.Top + 1), p.Pixels))];
+        [
+            .. Enumerable
+                .Range(0, parent.Count)
+                .Where(i => parent[i] == i)
+                .Select(i => parts[i])
+                .OrderByDescending(p => p.Pixels)
+                .Select(p => (new PixelBox(p.Left, p.Top, p.Right - p.Left + 1, p.Bottom - p.Top + 1), p.Pixels)),
+        ];
 
     private int Root(int i)
     {
@@ -62,7 +69,13 @@ internal sealed class Regions
         var (keep, gone) = a < b ? (a, b) : (b, a);
         parent[gone] = keep;
         var (k, g) = (parts[keep], parts[gone]);
-        parts[keep] = (Math.Min(k.Left, g.Left), Math.Min(k.Top, g.Top), Math.Max(k.Right, g.Right), Math.Max(k.Bottom, g.Bottom), k.Pixels + g.Pixels);
+        parts[keep] = (
+            Math.Min(k.Left, g.Left),
+            Math.Min(k.Top, g.Top),
+            Math.Max(k.Right, g.Right),
+            Math.Max(k.Bottom, g.Bottom),
+            k.Pixels + g.Pixels
+        );
         return keep;
     }
 }

@@ -25,10 +25,26 @@ public static class Resolution
     public static double Dpi(int pixels, double widthIn) => pixels / widthIn;
 
     /// <summary>The word for it.</summary>
-    public static Sharpness Of(double dpi) => Math.Round(dpi) switch { >= 300 => Sharpness.Good, >= 200 => Sharpness.Usable, >= 150 => Sharpness.Soft, _ => Sharpness.Poor };
+    public static Sharpness Of(double dpi) =>
+        Math.Round(dpi) switch
+        {
+            >= 300 => Sharpness.Good,
+            >= 200 => Sharpness.Usable,
+            >= 150 => Sharpness.Soft,
+            _ => Sharpness.Poor,
+        };
 
     /// <summary>The widest print at which a picture still is of some sharpness, in.</summary>
     /// <param name="pixels">Pixels across.</param>
     /// <param name="sharpness">Good, usable or soft.</param>
-    public static double WidestIn(int pixels, Sharpness sharpness) => pixels / (sharpness switch { Sharpness.Good => 300.0, Sharpness.Usable => 200.0, _ => 150.0 });
+    public static double WidestIn(int pixels, Sharpness sharpness) =>
+        pixels
+        / (
+            sharpness switch
+            {
+                Sharpness.Good => 300.0,
+                Sharpness.Usable => 200.0,
+                _ => 150.0,
+            }
+        );
 }

@@ -36,7 +36,16 @@ public enum RightsKind
 /// <param name="Until">A licence's last day, or null for none.</param>
 /// <param name="Seats">Computers a licence is for, or null.</param>
 /// <param name="SoldGoods">True when a licence covers goods that are sold.</param>
-public sealed record Rights(string Whose, string SaidBy, DateOnly? SaidOn, string Proof, RightsKind Kind = RightsKind.Unsaid, DateOnly? Until = null, int? Seats = null, bool SoldGoods = false)
+public sealed record Rights(
+    string Whose,
+    string SaidBy,
+    DateOnly? SaidOn,
+    string Proof,
+    RightsKind Kind = RightsKind.Unsaid,
+    DateOnly? Until = null,
+    int? Seats = null,
+    bool SoldGoods = false
+)
 {
     private const int SoonDays = 30;
 
@@ -51,26 +60,46 @@ public sealed record Rights(string Whose, string SaidBy, DateOnly? SaidOn, strin
         DesignFault Doubt(FaultKind kind, string sentence, string remedy) => new("rights", kind, sentence, remedy, []);
         if (Kind == RightsKind.FamousOne && Proof.Length == 0)
         {
-            yield return Doubt(FaultKind.Bad, "a famous face, character or brand, and no written permission", "refuse it, even when only the customer asked; with its owner's letter, write that down");
+            yield return Doubt(
+                FaultKind.Bad,
+                "a famous face, character or brand, and no written permission",
+                "refuse it, even when only the customer asked; with its owner's letter, write that down"
+            );
         }
         if (Kind is RightsKind.StockLicence or RightsKind.FontLicence)
         {
             if (Until < today)
             {
-                yield return Doubt(FaultKind.Bad, $"the licence ended on {Shown.DayAndYear(Until.Value, f)}", "renew it before it is printed again");
+                yield return Doubt(
+                    FaultKind.Bad,
+                    $"the licence ended on {Shown.DayAndYear(Until.Value, f)}",
+                    "renew it before it is printed again"
+                );
             }
             else if (Until < today.AddDays(SoonDays))
             {
-                yield return Doubt(FaultKind.Caution, $"the licence ends on {Shown.DayAndYear(Until!.Value, f)}", "press before that day, or renew it");
+                yield return Doubt(
+                    FaultKind.Caution,
+                    $"the licence ends on {Shown.DayAndYear(Until!.Value, f)}",
+                    "press before that day, or renew it"
+                );
             }
             if (!SoldGoods)
             {
-                yield return Doubt(FaultKind.Caution, "nobody wrote down that the licence covers goods that are sold", "read it: many cover own use alone");
+                yield return Doubt(
+                    FaultKind.Caution,
+                    "nobody wrote down that the licence covers goods that are sold",
+                    "read it: many cover own use alone"
+                );
             }
         }
         if (Kind == RightsKind.ClubMark && (SaidBy.Length == 0 || Proof.Length == 0))
         {
-            yield return Doubt(FaultKind.Caution, "a mark of a club, school or company, and nobody's written yes", "ask who may give it, and write down their letter");
+            yield return Doubt(
+                FaultKind.Caution,
+                "a mark of a club, school or company, and nobody's written yes",
+                "ask who may give it, and write down their letter"
+            );
         }
     }
 }

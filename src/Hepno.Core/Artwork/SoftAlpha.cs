@@ -44,8 +44,12 @@ public sealed record SoftAlpha(double Share, PixelBox? Largest, int LargestPixel
             }
         }
         var parts = total == 0 ? [] : regions.Parts();
-        return new(paintedPixels == 0 ? 0 : total / paintedPixels, parts.Count > 0 ? parts[0].Box : null, parts.Count > 0 ? parts[0].Pixels : 0,
-            [.. parts.Where(p => p.Pixels >= LeastMarked).Take(MostMarks).Select(p => p.Box)]);
+        return new(
+            paintedPixels == 0 ? 0 : total / paintedPixels,
+            parts.Count > 0 ? parts[0].Box : null,
+            parts.Count > 0 ? parts[0].Pixels : 0,
+            [.. parts.Where(p => p.Pixels >= LeastMarked).Take(MostMarks).Select(p => p.Box)]
+        );
     }
 
     // neither a solid nor a clear pixel among the eight round it; beyond the picture's edge nothing is known
@@ -56,7 +60,13 @@ public sealed record SoftAlpha(double Share, PixelBox? Largest, int LargestPixel
             for (var dx = -1; dx <= 1; dx++)
             {
                 var (nx, ny) = (x + dx, y + dy);
-                if (nx >= 0 && ny >= 0 && nx < raster.Width && ny < raster.Height && raster.Alpha(nx, ny) is < Painted.Dust or >= Solid)
+                if (
+                    nx >= 0
+                    && ny >= 0
+                    && nx < raster.Width
+                    && ny < raster.Height
+                    && raster.Alpha(nx, ny) is < Painted.Dust or >= Solid
+                )
                 {
                     return false;
                 }

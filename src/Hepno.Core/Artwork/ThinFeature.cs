@@ -12,9 +12,11 @@ public sealed record ThinFeature(double WidthPx, IReadOnlyList<PixelBox> Marks)
     /// <param name="raster">The picture.</param>
     /// <param name="box">Its painted box.</param>
     /// <param name="dpi">Pixels an inch at print size.</param>
-    public static ThinFeature? Line(Raster raster, PixelBox box, double dpi) => new ThinSearch(raster, box, dpi, gaps: false).Find();
+    public static ThinFeature? Line(Raster raster, PixelBox box, double dpi) =>
+        new ThinSearch(raster, box, dpi, gaps: false).Find();
 
     /// <summary>The thinnest gap between painted parts, or null.</summary>
     /// <inheritdoc cref="Line"/>
-    public static ThinFeature? Gap(Raster raster, PixelBox box, double dpi) => new ThinSearch(raster, box, dpi, gaps: true).Find();
+    public static ThinFeature? Gap(Raster raster, PixelBox box, double dpi) =>
+        new ThinSearch(raster, box, dpi, gaps: true).Find();
 }

@@ -83,7 +83,19 @@ internal sealed class ThinSearch
             }
         }
         found = Settle(waiting, double.MaxValue, found);
-        return found is not { } thinnest ? null : new(thinnest, [.. middles.Select((m, i) => (m, i)).Where(x => x.m.Parent == x.i && x.m.Length + thinnest >= Math.Max(3 * thinnest, leastPx)).Select(x => x.m.Box(box, thinnest)).OrderByDescending(b => Math.Max(b.Width, b.Height)).Take(MostMarks)]);
+        return found is not { } thinnest
+            ? null
+            : new(
+                thinnest,
+                [
+                    .. middles
+                        .Select((m, i) => (m, i))
+                        .Where(x => x.m.Parent == x.i && x.m.Length + thinnest >= Math.Max(3 * thinnest, leastPx))
+                        .Select(x => x.m.Box(box, thinnest))
+                        .OrderByDescending(b => Math.Max(b.Width, b.Height))
+                        .Take(MostMarks),
+                ]
+            );
     }
 
     // takes middles in the order of their width: the first part that is long enough is the thinnest feature, and what is hardly wider is taken with it
@@ -122,7 +134,14 @@ internal sealed class ThinSearch
                 if (open[x] >= 0)
                 {
                     // a gap ends at paint on both sides; what runs out of the box is open ground
-                    Keep(columns, y - open[x], (open[x] * width) + x, open[x], gaps && (open[x] == 0 || y == height), x);
+                    Keep(
+                        columns,
+                        y - open[x],
+                        (open[x] * width) + x,
+                        open[x],
+                        gaps && (open[x] == 0 || y == height),
+                        x
+                    );
                     open[x] = -1;
                 }
             }
@@ -186,7 +205,10 @@ internal sealed class ThinSearch
     private (double X, double Y) Slope(int x, int y)
     {
         double P(int dx, int dy) => Level(x + dx, y + dy);
-        return (P(1, -1) + (2 * P(1, 0)) + P(1, 1) - P(-1, -1) - (2 * P(-1, 0)) - P(-1, 1), P(-1, 1) + (2 * P(0, 1)) + P(1, 1) - P(-1, -1) - (2 * P(0, -1)) - P(1, -1));
+        return (
+            P(1, -1) + (2 * P(1, 0)) + P(1, 1) - P(-1, -1) - (2 * P(-1, 0)) - P(-1, 1),
+            P(-1, 1) + (2 * P(0, 1)) + P(1, 1) - P(-1, -1) - (2 * P(0, -1)) - P(1, -1)
+        );
     }
 
     // the level between pixels, 0 to 1
@@ -194,11 +216,19 @@ internal sealed class ThinSearch
     {
         var (fx, fy) = ((int)Math.Floor(x), (int)Math.Floor(y));
         var (dx, dy) = (x - fx, y - fy);
-        return ((((Level(fx, fy) * (1 - dx)) + (Level(fx + 1, fy) * dx)) * (1 - dy)) + (((Level(fx, fy + 1) * (1 - dx)) + (Level(fx + 1, fy + 1) * dx)) * dy)) / 255;
+        return (
+                (((Level(fx, fy) * (1 - dx)) + (Level(fx + 1, fy) * dx)) * (1 - dy))
+                + (((Level(fx, fy + 1) * (1 - dx)) + (Level(fx + 1, fy + 1) * dx)) * dy)
+            ) / 255;
     }
 
     // beyond the box all is ground
-    private double Level(int x, int y) => x < 0 || y < 0 || x >= width || y >= height ? gaps ? 255 : 0 : level[(y * width) + x];
+    private double Level(int x, int y) =>
+        x < 0 || y < 0 || x >= width || y >= height
+            ? gaps
+                ? 255
+                : 0
+            : level[(y * width) + x];
 
     private Middle Join(Middle m)
     {
@@ -247,7 +277,14 @@ internal sealed class ThinSearch
     /// <summary>A point of a middle line, or the part it is the root of.</summary>
     private sealed class Middle(double x, double y, double width)
     {
-        private double left = x, right = x, top = y, bottom = y, upLeft = x + y, downRight = x + y, upRight = x - y, downLeft = x - y;
+        private double left = x,
+            right = x,
+            top = y,
+            bottom = y,
+            upLeft = x + y,
+            downRight = x + y,
+            upRight = x - y,
+            downLeft = x - y;
 
         public double X { get; } = x;
 
@@ -261,19 +298,38 @@ internal sealed class ThinSearch
         public int Under { get; set; }
 
         /// <summary>How long the part is, px: its longest of four directions.</summary>
-        public double Length => Math.Max(Math.Max(right - left, bottom - top), Math.Max(downRight - upLeft, upRight - downLeft) / Math.Sqrt(2));
+        public double Length =>
+            Math.Max(
+                Math.Max(right - left, bottom - top),
+                Math.Max(downRight - upLeft, upRight - downLeft) / Math.Sqrt(2)
+            );
 
         public void Take(Middle m)
         {
-            (left, right, top, bottom) = (Math.Min(left, m.left), Math.Max(right, m.right), Math.Min(top, m.top), Math.Max(bottom, m.bottom));
-            (upLeft, downRight, downLeft, upRight) = (Math.Min(upLeft, m.upLeft), Math.Max(downRight, m.downRight), Math.Min(downLeft, m.downLeft), Math.Max(upRight, m.upRight));
+            (left, right, top, bottom) = (
+                Math.Min(left, m.left),
+                Math.Max(right, m.right),
+                Math.Min(top, m.top),
+                Math.Max(bottom, m.bottom)
+            );
+            (upLeft, downRight, downLeft, upRight) = (
+                Math.Min(upLeft, m.upLeft),
+                Math.Max(downRight, m.downRight),
+                Math.Min(downLeft, m.downLeft),
+                Math.Max(upRight, m.upRight)
+            );
         }
 
         /// <summary>Its box on the whole picture, the width of the feature round it.</summary>
         public PixelBox Box(PixelBox within, double around)
         {
             var (x0, y0) = ((int)Math.Floor(left - around), (int)Math.Floor(top - around));
-            return new(within.Left + Math.Max(0, x0), within.Top + Math.Max(0, y0), (int)Math.Ceiling(right + around) - x0 + 1, (int)Math.Ceiling(bottom + around) - y0 + 1);
+            return new(
+                within.Left + Math.Max(0, x0),
+                within.Top + Math.Max(0, y0),
+                (int)Math.Ceiling(right + around) - x0 + 1,
+                (int)Math.Ceiling(bottom + around) - y0 + 1
+            );
         }
     }
 }

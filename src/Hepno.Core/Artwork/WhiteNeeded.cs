@@ -27,7 +27,8 @@ public static class WhiteNeeded
                 var key = (raster.Rgba[i] << 16) | (raster.Rgba[i + 1] << 8) | raster.Rgba[i + 2];
                 if (!known.TryGetValue(key, out var like))
                 {
-                    known[key] = like = Lab.Of(raster.Rgba[i], raster.Rgba[i + 1], raster.Rgba[i + 2]).DistanceTo(cloth) <= Matches;
+                    known[key] = like =
+                        Lab.Of(raster.Rgba[i], raster.Rgba[i + 1], raster.Rgba[i + 2]).DistanceTo(cloth) <= Matches;
                 }
                 if (like)
                 {

@@ -20,7 +20,15 @@ public sealed record PriceTier(int FromPieces, decimal FromValue, decimal Price)
 /// <param name="CodePrice">Money a piece with a code, or null.</param>
 /// <param name="CodeUntil">The code's last day; null when there is no code.</param>
 /// <param name="ValueAtList">True where the supplier counts an order's value at list prices without surcharges; false for what it invoices.</param>
-public sealed record Buying(IReadOnlyList<PriceTier> Tiers, decimal? FreeFreightFrom = null, int PackOf = 1, TimeOnly? CutOff = null, decimal? CodePrice = null, DateOnly? CodeUntil = null, bool ValueAtList = false)
+public sealed record Buying(
+    IReadOnlyList<PriceTier> Tiers,
+    decimal? FreeFreightFrom = null,
+    int PackOf = 1,
+    TimeOnly? CutOff = null,
+    decimal? CodePrice = null,
+    DateOnly? CodeUntil = null,
+    bool ValueAtList = false
+)
 {
     /// <summary>Bought by the piece at the list price.</summary>
     public static Buying Plain { get; } = new([]);
@@ -32,7 +40,10 @@ public sealed record Buying(IReadOnlyList<PriceTier> Tiers, decimal? FreeFreight
     /// <param name="buyBy">Last day it may be bought on; a code that ends before does not count (docs/trade.md 15.2). Null leaves codes out.</param>
     public (decimal Price, string Why) At(decimal list, int pieces, decimal value, DateOnly? buyBy)
     {
-        var prices = Tiers.Where(t => pieces >= t.FromPieces && value >= t.FromValue).Select(t => (t.Price, Why: t.From())).Append((Price: list, Why: "list price"));
+        var prices = Tiers
+            .Where(t => pieces >= t.FromPieces && value >= t.FromValue)
+            .Select(t => (t.Price, Why: t.From()))
+            .Append((Price: list, Why: "list price"));
         if (CodePrice is { } code && CodeUntil is { } until && buyBy is { } day && day <= until)
         {
             prices = prices.Append((code, "code price"));
@@ -41,7 +52,12 @@ public sealed record Buying(IReadOnlyList<PriceTier> Tiers, decimal? FreeFreight
     }
 
     /// <summary>The same terms with every price so many times as much; from which value or pieces they hold stays.</summary>
-    public Buying Dearer(decimal factor) => this with { Tiers = [.. Tiers.Select(t => t with { Price = t.Price * factor })], CodePrice = CodePrice * factor };
+    public Buying Dearer(decimal factor) =>
+        this with
+        {
+            Tiers = [.. Tiers.Select(t => t with { Price = t.Price * factor })],
+            CodePrice = CodePrice * factor,
+        };
 
     /// <summary>What the owner must put right before it can be kept.</summary>
     /// <param name="list">List price.</param>
@@ -51,16 +67,31 @@ public sealed record Buying(IReadOnlyList<PriceTier> Tiers, decimal? FreeFreight
         {
             if (t.Price <= 0 || t.FromPieces < 0 || t.FromValue < 0 || (t.FromPieces == 0) == (t.FromValue == 0))
             {
-                yield return new("tier", $"A price of {t.Price:0.00} {t.From()} cannot be kept.", "buying.tiers", "A price above 0, from a number of pieces or from an order's value, not both.");
+                yield return new(
+                    "tier",
+                    $"A price of {t.Price:0.00} {t.From()} cannot be kept.",
+                    "buying.tiers",
+                    "A price above 0, from a number of pieces or from an order's value, not both."
+                );
             }
             else if (t.Price >= list)
             {
-                yield return new("tier-dearer", $"The price {t.Price:0.00} of a larger order is not below the list price {list:0.00}.", "buying.tiers", "Look at the list again; leave the tier out if it saves nothing.");
+                yield return new(
+                    "tier-dearer",
+                    $"The price {t.Price:0.00} of a larger order is not below the list price {list:0.00}.",
+                    "buying.tiers",
+                    "Look at the list again; leave the tier out if it saves nothing."
+                );
             }
         }
         if (FreeFreightFrom is <= 0)
         {
-            yield return new("range", $"Free freight from {FreeFreightFrom:0.00}.", "buying.freeFreightFrom", "Type the order value from which no freight is charged, or leave it out.");
+            yield return new(
+                "range",
+                $"Free freight from {FreeFreightFrom:0.00}.",
+                "buying.freeFreightFrom",
+                "Type the order value from which no freight is charged, or leave it out."
+            );
         }
         if (PackOf is < 1 or > 1000)
         {
@@ -68,11 +99,23 @@ public sealed record Buying(IReadOnlyList<PriceTier> Tiers, decimal? FreeFreight
         }
         if ((CodePrice is null) != (CodeUntil is null))
         {
-            yield return new("code", CodePrice is null ? "A code's last day stands without its price." : $"The code price {CodePrice:0.00} has no last day.", CodePrice is null ? "buying.codePrice" : "buying.codeUntil", "Codes end: say the price and its last day, or neither.");
+            yield return new(
+                "code",
+                CodePrice is null
+                    ? "A code's last day stands without its price."
+                    : $"The code price {CodePrice:0.00} has no last day.",
+                CodePrice is null ? "buying.codePrice" : "buying.codeUntil",
+                "Codes end: say the price and its last day, or neither."
+            );
         }
         if (CodePrice is <= 0 || CodePrice >= list)
         {
-            yield return new("code-price", $"The code price {CodePrice:0.00} is not between 0 and the list price {list:0.00}.", "buying.codePrice", "Type what a piece costs with the code.");
+            yield return new(
+                "code-price",
+                $"The code price {CodePrice:0.00} is not between 0 and the list price {list:0.00}.",
+                "buying.codePrice",
+                "Type what a piece costs with the code."
+            );
         }
     }
 }

@@ -56,7 +56,12 @@ public enum Feature
 /// <param name="Migration">Whether its dye rises.</param>
 /// <param name="Features">What a print must mind; may be empty.</param>
 /// <param name="Origin">Where it is made, as its label says; empty while not known.</param>
-public sealed record Cloth(Thickness? Thickness, Migration Migration, IReadOnlyList<Feature> Features, string Origin = "")
+public sealed record Cloth(
+    Thickness? Thickness,
+    Migration Migration,
+    IReadOnlyList<Feature> Features,
+    string Origin = ""
+)
 {
     /// <summary>A cloth of which nothing is known.</summary>
     public static Cloth Plain { get; } = new(null, Migration.ByCloth, []);

@@ -24,8 +24,12 @@ public static class GarmentNouns
         // what is worn in pairs is named after the name as it is: "12 Brae joggers"
         var noun = kind is GarmentKind.Joggers or GarmentKind.Socks ? kind.ToString().ToLowerInvariant() : Of(kind, 1);
         var last = noun.Split(' ')[^1];
-        var said = name.EndsWith($" {last}", StringComparison.OrdinalIgnoreCase) || name.Equals(last, StringComparison.OrdinalIgnoreCase);
-        var several = name.EndsWith($" {last}s", StringComparison.OrdinalIgnoreCase) || name.Equals($"{last}s", StringComparison.OrdinalIgnoreCase);
+        var said =
+            name.EndsWith($" {last}", StringComparison.OrdinalIgnoreCase)
+            || name.Equals(last, StringComparison.OrdinalIgnoreCase);
+        var several =
+            name.EndsWith($" {last}s", StringComparison.OrdinalIgnoreCase)
+            || name.Equals($"{last}s", StringComparison.OrdinalIgnoreCase);
         var named = said || several ? name : $"{name} {noun}";
         return pieces == 1 || several || noun.EndsWith('s') ? named : named + "s";
     }

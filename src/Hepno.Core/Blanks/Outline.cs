@@ -8,7 +8,13 @@ namespace Hepno.Core.Blanks;
 /// <param name="Anchors">For each place on this side the point its distance is measured from: on the seam, above or below the print's middle.</param>
 /// <param name="Cloth">For each place on this side the cloth it has: its width between the seams, its length from that point to the next edge, in.</param>
 /// <param name="Straps">Handles, strings and ties: an SVG path of lines; null for none.</param>
-public sealed record OutlineSide(string Path, string Seams, IReadOnlyDictionary<string, IReadOnlyList<double>> Anchors, IReadOnlyDictionary<string, IReadOnlyList<double>> Cloth, string? Straps = null);
+public sealed record OutlineSide(
+    string Path,
+    string Seams,
+    IReadOnlyDictionary<string, IReadOnlyList<double>> Anchors,
+    IReadOnlyDictionary<string, IReadOnlyList<double>> Cloth,
+    string? Straps = null
+);
 
 /// <summary>A kind of garment drawn at true scale. The screens read the same file, outlines.json.</summary>
 /// <param name="Size">The size it is drawn in; other sizes are this one made larger or smaller.</param>

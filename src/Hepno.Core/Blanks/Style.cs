@@ -130,8 +130,23 @@ public sealed record OnHand(string ColourwayId, string Size, int Pieces);
 /// <param name="Cloth">What else is known of its cloth; null for nothing.</param>
 /// <param name="Buying">How it is bought beside its list price; null for by the piece at the list price.</param>
 public sealed record Style(
-    string Id, string Name, string Supplier, GarmentKind Kind, IReadOnlyList<FabricShare> Fabric, double WeightGsm, double HeatCeilingF,
-    decimal UnitPrice, decimal FreightPerOrder, int LeadDays, IReadOnlyList<Colourway> Colourways, IReadOnlyList<StyleSize> Sizes, bool Retired, IReadOnlyList<OnHand>? OnHand = null, Cloth? Cloth = null, Buying? Buying = null)
+    string Id,
+    string Name,
+    string Supplier,
+    GarmentKind Kind,
+    IReadOnlyList<FabricShare> Fabric,
+    double WeightGsm,
+    double HeatCeilingF,
+    decimal UnitPrice,
+    decimal FreightPerOrder,
+    int LeadDays,
+    IReadOnlyList<Colourway> Colourways,
+    IReadOnlyList<StyleSize> Sizes,
+    bool Retired,
+    IReadOnlyList<OnHand>? OnHand = null,
+    Cloth? Cloth = null,
+    Buying? Buying = null
+)
 {
     /// <summary>Share of one fibre, 0 to 100.</summary>
     public double PercentOf(Fibre fibre) => Fabric.Where(f => f.Fibre == fibre).Sum(f => f.Percent);
@@ -140,15 +155,31 @@ public sealed record Style(
     public decimal SurchargeOf(string size) => Sizes.FirstOrDefault(s => s.Name == size)?.Surcharge ?? 0;
 
     /// <summary>How thick it lies on the platen: as said, else by its kind.</summary>
-    public Thickness Lies() => Cloth?.Thickness ?? Kind switch
-    {
-        GarmentKind.Cap => Thickness.Thick,
-        GarmentKind.Hoodie or GarmentKind.ZipHoodie or GarmentKind.Sweatshirt or GarmentKind.Jacket or GarmentKind.Joggers or GarmentKind.Tote or GarmentKind.Apron => Thickness.Middle,
-        _ => Thickness.Thin,
-    };
+    public Thickness Lies() =>
+        Cloth?.Thickness
+        ?? Kind switch
+        {
+            GarmentKind.Cap => Thickness.Thick,
+            GarmentKind.Hoodie
+            or GarmentKind.ZipHoodie
+            or GarmentKind.Sweatshirt
+            or GarmentKind.Jacket
+            or GarmentKind.Joggers
+            or GarmentKind.Tote
+            or GarmentKind.Apron => Thickness.Middle,
+            _ => Thickness.Thin,
+        };
 
     /// <summary>True when the garment has it: said so, or by its kind.</summary>
-    public bool Has(Feature feature) => (Cloth ?? Cloth.Plain).Features.Contains(feature) || (feature, Kind) is (Feature.Zip, GarmentKind.ZipHoodie or GarmentKind.Jacket) or (Feature.Hood, GarmentKind.Hoodie or GarmentKind.ZipHoodie) or (Feature.Grommets, GarmentKind.DrawstringBag);
+    public bool Has(Feature feature) =>
+        (Cloth ?? Cloth.Plain).Features.Contains(feature)
+        || (feature, Kind)
+            is
+                (Feature.Zip, GarmentKind.ZipHoodie or GarmentKind.Jacket)
+                or
+                (Feature.Hood, GarmentKind.Hoodie or GarmentKind.ZipHoodie)
+                or
+                (Feature.Grommets, GarmentKind.DrawstringBag);
 
     /// <summary>What the owner must put right before the style can be kept.</summary>
     public IEnumerable<Problem> Problems()
@@ -160,11 +191,21 @@ public sealed record Style(
         var sum = Fabric.Sum(f => f.Percent);
         if (Fabric.Any(f => f.Percent <= 0) || Math.Abs(sum - 100) > 0.01)
         {
-            yield return new("fabric-sum", $"The fabric adds up to {sum:0.##}%, not 100%.", "fabric", "Change the shares so that they add up to 100.");
+            yield return new(
+                "fabric-sum",
+                $"The fabric adds up to {sum:0.##}%, not 100%.",
+                "fabric",
+                "Change the shares so that they add up to 100."
+            );
         }
         if (UnitPrice <= 0)
         {
-            yield return new("price", $"The price {UnitPrice:0.00} of {Name} is not above 0.", "unitPrice", "Type what one piece costs at your next order.");
+            yield return new(
+                "price",
+                $"The price {UnitPrice:0.00} of {Name} is not above 0.",
+                "unitPrice",
+                "Type what one piece costs at your next order."
+            );
         }
         foreach (var problem in (Buying ?? Buying.Plain).Problems(UnitPrice))
         {
@@ -172,19 +213,39 @@ public sealed record Style(
         }
         if (FreightPerOrder < 0)
         {
-            yield return new("negative", $"The freight {FreightPerOrder:0.00} is below 0.", "freightPerOrder", "Type 0 if the supplier charges none.");
+            yield return new(
+                "negative",
+                $"The freight {FreightPerOrder:0.00} is below 0.",
+                "freightPerOrder",
+                "Type 0 if the supplier charges none."
+            );
         }
         if (LeadDays is < 0 or > 120)
         {
-            yield return new("range", $"{LeadDays} days of delivery is outside 0 to 120.", "leadDays", "Type the working days from order to arrival.");
+            yield return new(
+                "range",
+                $"{LeadDays} days of delivery is outside 0 to 120.",
+                "leadDays",
+                "Type the working days from order to arrival."
+            );
         }
         if (HeatCeilingF is < 200 or > 450)
         {
-            yield return new("range", $"A heat ceiling of {HeatCeilingF:0} °F is outside 200 to 450.", "heatCeilingF", "Use the maker's word, 320 °F if it names none for a blend.");
+            yield return new(
+                "range",
+                $"A heat ceiling of {HeatCeilingF:0} °F is outside 200 to 450.",
+                "heatCeilingF",
+                "Use the maker's word, 320 °F if it names none for a blend."
+            );
         }
         if (Colourways.Count == 0 || Sizes.Count == 0)
         {
-            yield return new("empty", $"{Name} has no {(Sizes.Count == 0 ? "sizes" : "colours")}.", Sizes.Count == 0 ? "sizes" : "colourways", "Add at least one.");
+            yield return new(
+                "empty",
+                $"{Name} has no {(Sizes.Count == 0 ? "sizes" : "colours")}.",
+                Sizes.Count == 0 ? "sizes" : "colourways",
+                "Add at least one."
+            );
         }
         foreach (var twice in Sizes.GroupBy(s => s.Name, StringComparer.OrdinalIgnoreCase).Where(g => g.Count() > 1))
         {
@@ -192,20 +253,43 @@ public sealed record Style(
         }
         foreach (var size in Sizes.Where(s => s.Surcharge < 0))
         {
-            yield return new("negative", $"The surcharge {size.Surcharge:0.00} of {size.Name} is below 0.", "sizes", "Type 0 if it costs the same.");
+            yield return new(
+                "negative",
+                $"The surcharge {size.Surcharge:0.00} of {size.Name} is below 0.",
+                "sizes",
+                "Type 0 if it costs the same."
+            );
         }
-        foreach (var lies in (OnHand ?? []).Where(o => o.Pieces is < 1 or > 100_000 || Sizes.All(s => s.Name != o.Size) || Colourways.All(c => c.Id != o.ColourwayId)))
+        foreach (
+            var lies in (OnHand ?? []).Where(o =>
+                o.Pieces is < 1 or > 100_000
+                || Sizes.All(s => s.Name != o.Size)
+                || Colourways.All(c => c.Id != o.ColourwayId)
+            )
+        )
         {
-            yield return new("on-hand", $"{lies.Pieces} of {lies.ColourwayId} {lies.Size} on hand cannot be kept.", "onHand", "Count whole pieces of a colour and size this style has.");
+            yield return new(
+                "on-hand",
+                $"{lies.Pieces} of {lies.ColourwayId} {lies.Size} on hand cannot be kept.",
+                "onHand",
+                "Count whole pieces of a colour and size this style has."
+            );
         }
         foreach (var colour in Colourways.Where(c => !IsHex(c.Hex)))
         {
-            yield return new("colour", $"The colour value \"{colour.Hex}\" of {colour.Name} cannot be drawn.", "colourways", "Write it as # and six digits, for example #2b3b5e.");
+            yield return new(
+                "colour",
+                $"The colour value \"{colour.Hex}\" of {colour.Name} cannot be drawn.",
+                "colourways",
+                "Write it as # and six digits, for example #2b3b5e."
+            );
         }
     }
 
     /// <summary>Pieces of a colour and size that lie in the shop.</summary>
-    public int OnHandOf(string colourwayId, string size) => (OnHand ?? []).Where(o => o.ColourwayId == colourwayId && o.Size == size).Sum(o => o.Pieces);
+    public int OnHandOf(string colourwayId, string size) =>
+        (OnHand ?? []).Where(o => o.ColourwayId == colourwayId && o.Size == size).Sum(o => o.Pieces);
 
-    private static bool IsHex(string value) => value.Length == 7 && value[0] == '#' && value.Skip(1).All(char.IsAsciiHexDigit);
+    private static bool IsHex(string value) =>
+        value.Length == 7 && value[0] == '#' && value.Skip(1).All(char.IsAsciiHexDigit);
 }

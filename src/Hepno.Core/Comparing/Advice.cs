@@ -29,10 +29,30 @@ public sealed record Advice(string MethodId, string Sentence, IReadOnlyList<stri
         var best = fitting[0];
         var rivals = fitting.Skip(1).ToList();
         // only a rival of the same verdict is close: care is never a matter of three in a hundred
-        var close = rivals.FirstOrDefault(r => r.Verdict.Kind == best.Verdict.Kind && Math.Abs(r.Cost.Value - best.Cost.Value) <= CloseShare * Math.Min(r.Cost.Value, best.Cost.Value));
-        var reason = rivals.OrderBy(r => r.Verdict.Kind).ThenByDescending(r => r.LeftInAll!.Left.Value).FirstOrDefault() is { } next ? Against(best, next, atPrice, worth, f) : "the only one that fits";
-        var alone = best.Verdict.Kind == VerdictKind.Yes && rivals.Count > 0 && rivals.All(r => r.Verdict.Kind == VerdictKind.WithCare) ? "; the only plain yes" : "";
-        return new(best.MethodId, $"{best.Name}{(best.Verdict.Kind == VerdictKind.WithCare ? ", with care" : "")}: {reason}{alone}.", [.. GivenUp(best, rivals, f), .. close is null ? [] : new[] { $"{close.Name.ToLowerInvariant()} costs within 3% of it: time and feel decide" }]);
+        var close = rivals.FirstOrDefault(r =>
+            r.Verdict.Kind == best.Verdict.Kind
+            && Math.Abs(r.Cost.Value - best.Cost.Value) <= CloseShare * Math.Min(r.Cost.Value, best.Cost.Value)
+        );
+        var reason = rivals.OrderBy(r => r.Verdict.Kind).ThenByDescending(r => r.LeftInAll!.Left.Value).FirstOrDefault()
+            is { } next
+            ? Against(best, next, atPrice, worth, f)
+            : "the only one that fits";
+        var alone =
+            best.Verdict.Kind == VerdictKind.Yes
+            && rivals.Count > 0
+            && rivals.All(r => r.Verdict.Kind == VerdictKind.WithCare)
+                ? "; the only plain yes"
+                : "";
+        return new(
+            best.MethodId,
+            $"{best.Name}{(best.Verdict.Kind == VerdictKind.WithCare ? ", with care" : "")}: {reason}{alone}.",
+            [
+                .. GivenUp(best, rivals, f),
+                .. close is null
+                    ? []
+                    : new[] { $"{close.Name.ToLowerInvariant()} costs within 3% of it: time and feel decide" },
+            ]
+        );
     }
 
     /// <summary>What is kept with the order of a choice: against what, at which figures, and the owner's own words.</summary>
@@ -46,10 +66,15 @@ public sealed record Advice(string MethodId, string Sentence, IReadOnlyList<stri
         {
             return own;
         }
-        string Figures(Band b) => $"{b.Name.ToLowerInvariant()} at {Shown.Money(b.Outcome.Price, f)}, cost {Shown.Money(b.CostShown, f)}";
+        string Figures(Band b) =>
+            $"{b.Name.ToLowerInvariant()} at {Shown.Money(b.Outcome.Price, f)}, cost {Shown.Money(b.CostShown, f)}";
         var others = comparison.Bands.Where(b => b.MethodId != methodId).Take(2).Select(Figures).ToList();
         var against = others.Count == 0 ? ", the only way that can" : $" against {string.Join(" and ", others)}";
-        var advised = comparison.Advice is { } a ? a.MethodId == methodId ? " As recommended." : $" Recommended was {comparison.Bands.First(b => b.MethodId == a.MethodId).Name.ToLowerInvariant()}." : "";
+        var advised = comparison.Advice is { } a
+            ? a.MethodId == methodId
+                ? " As recommended."
+                : $" Recommended was {comparison.Bands.First(b => b.MethodId == a.MethodId).Name.ToLowerInvariant()}."
+            : "";
         return $"{char.ToUpperInvariant(chosen.Name[0])}{Figures(chosen)[1..]}{against}.{advised}{(own.Length > 0 ? $" {own}" : "")}";
     }
 
@@ -58,7 +83,10 @@ public sealed record Advice(string MethodId, string Sentence, IReadOnlyList<stri
     {
         var (mine, theirs) = (best.LeftInAll!, next.LeftInAll!);
         var (money, seconds) = (mine.Profit - theirs.Profit, (double)(mine.Hours - theirs.Hours) * 3600);
-        var hands = Math.Abs(seconds) < LeastSeconds ? "" : $", {(money < 0 && seconds < 0 ? "but" : "and")} {Shown.Duration(Math.Abs(seconds))} {MoreOrLess(seconds > 0)} of your hands";
+        var hands =
+            Math.Abs(seconds) < LeastSeconds
+                ? ""
+                : $", {(money < 0 && seconds < 0 ? "but" : "and")} {Shown.Duration(Math.Abs(seconds))} {MoreOrLess(seconds > 0)} of your hands";
         return $"at {Shown.Money(atPrice, f)} it {(mine.Profit < 0 ? "loses" : "earns")} {Shown.Money(Math.Abs(mine.Profit), f)}, {Shown.Money(Math.Abs(money), f)} {MoreOrLess(money >= 0)} than {next.Name.ToLowerInvariant()}{hands}{Judged(best, next, hands.Length > 0 && seconds > 0, worth, f)}";
     }
 
@@ -69,11 +97,14 @@ public sealed record Advice(string MethodId, string Sentence, IReadOnlyList<stri
         var (mine, theirs) = (best.Weighed(), next.Weighed());
         if (mine.Left < theirs.Left)
         {
-            return mine.Kind != theirs.Kind || mine.Ready is null ? "" : $"; as good as the same, and ready {Shown.Day(mine.Ready.Value, f)}";
+            return mine.Kind != theirs.Kind || mine.Ready is null
+                ? ""
+                : $"; as good as the same, and ready {Shown.Day(mine.Ready.Value, f)}";
         }
         var counted = worth.AnHour > 0 && worth.Beyond(best.LeftInAll!.Hours) != worth.Beyond(next.LeftInAll!.Hours);
         return counted ? $"; beyond the free ones an hour of them earns {Shown.AnHour(worth.AnHour, f)} here otherwise"
-            : moreHands && mine.Left > theirs.Left ? "; worth it while you have the time" : "";
+            : moreHands && mine.Left > theirs.Left ? "; worth it while you have the time"
+            : "";
     }
 
     private static IEnumerable<string> GivenUp(Band best, List<Band> rivals, FigureFormat f)
@@ -82,11 +113,20 @@ public sealed record Advice(string MethodId, string Sentence, IReadOnlyList<stri
         {
             yield return $"{cheapest.Name.ToLowerInvariant()} costs {Shown.Money(best.CostShown - cheapest.CostShown, f)} a piece less{(cheapest.Verdict.Kind == VerdictKind.WithCare ? ", with care" : "")}";
         }
-        if (rivals.MaxBy(r => r.LeftInAll!.Left.Value) is { } careful && careful.Verdict.Kind > best.Verdict.Kind && careful.LeftInAll!.Left.Value > best.LeftInAll!.Left.Value && !Leading.AsGood(careful.Weighed(), best.Weighed()))
+        if (
+            rivals.MaxBy(r => r.LeftInAll!.Left.Value) is { } careful
+            && careful.Verdict.Kind > best.Verdict.Kind
+            && careful.LeftInAll!.Left.Value > best.LeftInAll!.Left.Value
+            && !Leading.AsGood(careful.Weighed(), best.Weighed())
+        )
         {
             yield return $"{careful.Name.ToLowerInvariant()} would leave {Shown.Money(careful.LeftInAll.Left.Value - best.LeftInAll.Left.Value, f)} more in all, with care";
         }
-        if (rivals.Where(r => r.Promise is not null).MinBy(r => r.Promise!.At) is { } soonest && best.Promise is { } mine && soonest.Promise!.At < mine.At)
+        if (
+            rivals.Where(r => r.Promise is not null).MinBy(r => r.Promise!.At) is { } soonest
+            && best.Promise is { } mine
+            && soonest.Promise!.At < mine.At
+        )
         {
             yield return $"{soonest.Name.ToLowerInvariant()} would be ready {Shown.Moment(soonest.Promise.At, f)} instead of {Shown.Moment(mine.At, f)}";
         }

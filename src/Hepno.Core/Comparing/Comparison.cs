@@ -43,8 +43,32 @@ public sealed record CurvePoint(int Pieces, decimal Cost, decimal Price);
 /// <param name="Cliff">A few pieces more that come to less in all, or null.</param>
 /// <param name="Surcharges">What dearer sizes add to the price; null or empty where they are averaged into it.</param>
 /// <param name="LeftInAll">What all pieces leave if every method were sold at the comparison's one price, hands beyond the free paid for at their worth: what methods are ranked by. Null in a quote.</param>
-public sealed record Band(string MethodId, string Name, string Made, Verdict Verdict, Figure Cost, decimal CostShown, IReadOnlyList<StratumShown> Strata, decimal CostLow, decimal CostHigh, Outcome Outcome, decimal Total, string PriceHow,
-    Figure Hands, double ClockSeconds, IReadOnlyList<DecorationPlan> Decorations, Promise? Promise, decimal OverMark, double LateMinutes, double BlankChance, IReadOnlyList<string> LeavesOut, IReadOnlyList<CurvePoint> Curve, Cliff? Cliff = null, IReadOnlyList<SizeSurcharge>? Surcharges = null, LeftInAll? LeftInAll = null)
+public sealed record Band(
+    string MethodId,
+    string Name,
+    string Made,
+    Verdict Verdict,
+    Figure Cost,
+    decimal CostShown,
+    IReadOnlyList<StratumShown> Strata,
+    decimal CostLow,
+    decimal CostHigh,
+    Outcome Outcome,
+    decimal Total,
+    string PriceHow,
+    Figure Hands,
+    double ClockSeconds,
+    IReadOnlyList<DecorationPlan> Decorations,
+    Promise? Promise,
+    decimal OverMark,
+    double LateMinutes,
+    double BlankChance,
+    IReadOnlyList<string> LeavesOut,
+    IReadOnlyList<CurvePoint> Curve,
+    Cliff? Cliff = null,
+    IReadOnlyList<SizeSurcharge>? Surcharges = null,
+    LeftInAll? LeftInAll = null
+)
 {
     /// <summary>False where no press is used.</summary>
     public bool IsPressed => Decorations.Any(d => d.Recipe.IsPressed());
@@ -65,7 +89,13 @@ public sealed record Band(string MethodId, string Name, string Made, Verdict Ver
     public Character Character => Character.Of(MethodId);
 
     /// <summary>How it weighs against others of its comparison.</summary>
-    public Weighed Weighed() => new(LeftInAll!.Left.Value, Cost.Value * LeftInAll.Pieces, Promise is { } p ? DateOnly.FromDateTime(p.At) : null, Verdict.Kind);
+    public Weighed Weighed() =>
+        new(
+            LeftInAll!.Left.Value,
+            Cost.Value * LeftInAll.Pieces,
+            Promise is { } p ? DateOnly.FromDateTime(p.At) : null,
+            Verdict.Kind
+        );
 
     /// <summary>True when price and promise both suit the customer.</summary>
     public bool Fits => OverMark == 0 && LateMinutes == 0;
@@ -93,4 +123,14 @@ public sealed record Fold(string MethodId, string Name, IReadOnlyList<Reason> Re
 /// <param name="OnePrice">The price a piece at which methods are ranked: the mark, or the least a plain yes that fits is sold at; a dearer way is no better for being dearer.</param>
 /// <param name="Advice">What is recommended; null where nothing fits.</param>
 /// <param name="Ways">What each placement could be done by alone; null or empty for a line of one placement.</param>
-public sealed record Comparison(int Pieces, int AskedPieces, decimal? Mark, DateTime? DueAt, IReadOnlyList<Band> Bands, IReadOnlyList<Fold> Folds, decimal OnePrice = 0, Advice? Advice = null, IReadOnlyList<PlacementWays>? Ways = null);
+public sealed record Comparison(
+    int Pieces,
+    int AskedPieces,
+    decimal? Mark,
+    DateTime? DueAt,
+    IReadOnlyList<Band> Bands,
+    IReadOnlyList<Fold> Folds,
+    decimal OnePrice = 0,
+    Advice? Advice = null,
+    IReadOnlyList<PlacementWays>? Ways = null
+);

@@ -10,5 +10,6 @@ public sealed class CurveMemo
     /// <summary>A way's curve, found once.</summary>
     /// <param name="methodId">Its key.</param>
     /// <param name="find">Finds it.</param>
-    public IReadOnlyList<CurvePoint> Of(string methodId, Func<IReadOnlyList<CurvePoint>> find) => _known.GetOrAdd(methodId, _ => find());
+    public IReadOnlyList<CurvePoint> Of(string methodId, Func<IReadOnlyList<CurvePoint>> find) =>
+        _known.GetOrAdd(methodId, _ => find());
 }

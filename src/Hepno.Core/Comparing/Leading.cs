@@ -20,9 +20,14 @@ public static class Leading
         // what goes wrong for want of care costs more than any figure here holds
         var ways = fitting.Select(w => (Way: w, Is: weighed(w))).GroupBy(w => w.Is.Kind).MinBy(g => g.Key)!.ToList();
         var most = ways.MaxBy(w => w.Is.Left).Is;
-        return ways.Where(w => AsGood(w.Is, most)).OrderBy(w => w.Is.Ready ?? DateOnly.MaxValue).ThenByDescending(w => w.Is.Left).First().Way;
+        return ways.Where(w => AsGood(w.Is, most))
+            .OrderBy(w => w.Is.Ready ?? DateOnly.MaxValue)
+            .ThenByDescending(w => w.Is.Left)
+            .First()
+            .Way;
     }
 
     /// <summary>True where two leave as good as the same: apart by less than tells two costs apart.</summary>
-    public static bool AsGood(Weighed a, Weighed b) => Math.Abs(a.Left - b.Left) <= Advice.CloseShare * Math.Min(a.Cost, b.Cost);
+    public static bool AsGood(Weighed a, Weighed b) =>
+        Math.Abs(a.Left - b.Left) <= Advice.CloseShare * Math.Min(a.Cost, b.Cost);
 }

@@ -13,21 +13,26 @@ public static class LeavesOut
     /// <param name="decorations">The method's plan.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     public static IReadOnlyList<string> Of(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book) =>
-    [
-        Sending(ask, book),
-        Spares(ask, decorations),
-        "artwork drawn or mended by you",
-        book.Numbers.HandsFactor == 1 ? "minutes are simulated from standards: no run of yours is in them yet" : "minutes are simulated from standards at the pace of your own runs",
-        .. Nothing(ask, decorations, book),
-        .. Unmeasured(ask, decorations, book),
-    ];
+        [
+            Sending(ask, book),
+            Spares(ask, decorations),
+            "artwork drawn or mended by you",
+            book.Numbers.HandsFactor == 1
+                ? "minutes are simulated from standards: no run of yours is in them yet"
+                : "minutes are simulated from standards at the pace of your own runs",
+            .. Nothing(ask, decorations, book),
+            .. Unmeasured(ask, decorations, book),
+        ];
 
-    private static string Sending(AskInHand ask, ShopBook book) => ask.Shipping is null ? "postage: the customer collects"
-        : LineCost.Packed(ask, book) is null ? "postage: no parcel of the shop's carries it there" : "the way to the carrier";
+    private static string Sending(AskInHand ask, ShopBook book) =>
+        ask.Shipping is null ? "postage: the customer collects"
+        : LineCost.Packed(ask, book) is null ? "postage: no parcel of the shop's carries it there"
+        : "the way to the carrier";
 
     // a spare costs what the others cost, its share of one parcel with it; the parcel it would really come in is more
     private static string Spares(AskInHand ask, IReadOnlyList<DecorationPlan> decorations) =>
-        decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id) ? "patterns drawn and graded, and the piece sewn to try them"
+        decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id)
+            ? "patterns drawn and graded, and the piece sewn to try them"
         : decorations.Any(d => d.BringsBlank) ? "what comes back wrong: they make it again, the delay is not counted"
         : ask.Theirs ? "spoiled pieces: the customer's own garments, none to spare"
         : "spare blanks: one is counted as if it came in the same parcel; a parcel of its own and the delay are not";
@@ -36,14 +41,22 @@ public static class LeavesOut
     private static IEnumerable<string> Nothing(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book)
     {
         var n = book.Numbers;
-        foreach (var (isNothing, what) in new[]
-        {
-            (n.Wage == 0, "your hands: Numbers says that an hour costs nothing"),
-            (n.OverheadPerHour == 0, "rent and the rest: Numbers says that there is none"),
-            (n.FeeShare == 0 && n.FeeFixed == 0, "card fees: Numbers says that there are none"),
-            (n.TariffPerKwh == 0 && decorations.Any(d => d.BenchId != ShopBook.Table.Id), "power: Numbers has no price for it"),
-            (!ask.Theirs && decorations.All(d => d.FailureChance == 0 && !d.IsOnTheirBlank()), "spoiled pieces: none are reckoned with"),
-        })
+        foreach (
+            var (isNothing, what) in new[]
+            {
+                (n.Wage == 0, "your hands: Numbers says that an hour costs nothing"),
+                (n.OverheadPerHour == 0, "rent and the rest: Numbers says that there is none"),
+                (n.FeeShare == 0 && n.FeeFixed == 0, "card fees: Numbers says that there are none"),
+                (
+                    n.TariffPerKwh == 0 && decorations.Any(d => d.BenchId != ShopBook.Table.Id),
+                    "power: Numbers has no price for it"
+                ),
+                (
+                    !ask.Theirs && decorations.All(d => d.FailureChance == 0 && !d.IsOnTheirBlank()),
+                    "spoiled pieces: none are reckoned with"
+                ),
+            }
+        )
         {
             if (isNothing)
             {
@@ -52,7 +65,11 @@ public static class LeavesOut
         }
     }
 
-    private static IEnumerable<string> Unmeasured(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book)
+    private static IEnumerable<string> Unmeasured(
+        AskInHand ask,
+        IReadOnlyList<DecorationPlan> decorations,
+        ShopBook book
+    )
     {
         if (decorations.Any(d => d.Purchases.Any(p => p.Laid is { IsSettled: false, OverFloor: > Nearly })))
         {
@@ -62,7 +79,10 @@ public static class LeavesOut
         {
             yield return "the stitch file's own count: stitches are guessed from the painted area";
         }
-        if (decorations.Any(d => d.Recipe.IsPressed()) && book.PressesFor(ask.Style.Kind).FirstOrDefault(p => p.OffsetF is null) is { } untested)
+        if (
+            decorations.Any(d => d.Recipe.IsPressed())
+            && book.PressesFor(ask.Style.Kind).FirstOrDefault(p => p.OffsetF is null) is { } untested
+        )
         {
             yield return $"{untested.Name} has no temperature test: it is taken at its dial's word";
         }

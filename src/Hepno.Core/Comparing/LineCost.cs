@@ -17,14 +17,28 @@ public static class LineCost
     /// <param name="decorations">The method's plan.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     /// <param name="failure">Share of attempts spoiled at every decoration; null for the plan's own.</param>
-    public static PieceCostResult Of(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, double? failure = null) =>
-        Of(Inputs(ask, decorations, book), failure);
+    public static PieceCostResult Of(
+        AskInHand ask,
+        IReadOnlyList<DecorationPlan> decorations,
+        ShopBook book,
+        double? failure = null
+    ) => Of(Inputs(ask, decorations, book), failure);
 
     /// <summary>The cost of a piece from what it follows from, at another share of spoiled attempts.</summary>
     /// <param name="inputs">What it follows from.</param>
     /// <param name="failure">Share of attempts spoiled at every decoration that can spoil at all; null for the plan's own.</param>
     internal static PieceCostResult Of(PieceInputs inputs, double? failure) =>
-        PieceCost.Of(failure is { } f ? inputs with { Decorations = [.. inputs.Decorations.Select(a => a.FailureChance == 0 ? a : a with { FailureChance = f })] } : inputs);
+        PieceCost.Of(
+            failure is { } f
+                ? inputs with
+                {
+                    Decorations =
+                    [
+                        .. inputs.Decorations.Select(a => a.FailureChance == 0 ? a : a with { FailureChance = f }),
+                    ],
+                }
+                : inputs
+        );
 
     /// <summary>Everything the cost of a piece follows from.</summary>
     internal static PieceInputs Inputs(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book)
@@ -34,23 +48,76 @@ public static class LineCost
         var press = LineFloor.WorkplaceOf(ask, decorations, book);
         var floor = LineFloor.MinutesOf(ask, decorations, book);
         var folding = n.Standards().After[1].Seconds * n.HandsFactor;
-        var attempts = decorations.Select((d, i) => new Attempt(d.Placement.Id, $"{d.Placement.At().Name}{(d.Finishes.Length > 0 ? ", finishing press" : "")}", d.Material, d.FailureChance,
-            floor.Attended[i] + WorkSteps.Attended(n.Habits().Apart(d.Preparation)), floor.Held[i] + WorkSteps.PressHeld(d.Preparation), d.Bought, d.SetUp, Mixed.Stage(d), d.BenchId == (press.IsBench() ? press.Id : "") ? null : HourOf(LineFloor.Bench(d.BenchId, book), book) with { Code = $"hour-{d.BenchId}", Label = $"An hour of {LineFloor.Bench(d.BenchId, book).Name}" }, d.Placement.OnTopOf, d.OneMore)
-        { BenchTime = d.BenchTime }).ToList();
-        return new(ask.Pieces, decorations.Any(d => d.BringsBlank) ? Figure.Input("blank", "Blank", 0, FigureUnit.Money, decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id) ? "the cloth it is sewn from is in its print" : "in the price of the printed piece") : Landed(ask, blanks),
-            Sundries(decorations, n), Packing(ask, book),
-            floor.PrepAttended + folding, floor.PrepHeld, attempts, n.Wage, n.OverheadPerHour, HourOf(press, book), OrderMinutes(ask, ask.Placements.Count, book), FixedFees(ask, book), floor.Source,
-            press.Id == ShopBook.Table.Id ? "Sent out" : book.Stitchers.Any(m => m.Id == press.Id) ? "Stitches" : "Print", press.IsBench() ? press.Name : "The press")
+        var attempts = decorations
+            .Select(
+                (d, i) =>
+                    new Attempt(
+                        d.Placement.Id,
+                        $"{d.Placement.At().Name}{(d.Finishes.Length > 0 ? ", finishing press" : "")}",
+                        d.Material,
+                        d.FailureChance,
+                        floor.Attended[i] + WorkSteps.Attended(n.Habits().Apart(d.Preparation)),
+                        floor.Held[i] + WorkSteps.PressHeld(d.Preparation),
+                        d.Bought,
+                        d.SetUp,
+                        Mixed.Stage(d),
+                        d.BenchId == (press.IsBench() ? press.Id : "")
+                            ? null
+                            : HourOf(LineFloor.Bench(d.BenchId, book), book) with
+                            {
+                                Code = $"hour-{d.BenchId}",
+                                Label = $"An hour of {LineFloor.Bench(d.BenchId, book).Name}",
+                            },
+                        d.Placement.OnTopOf,
+                        d.OneMore
+                    )
+                    {
+                        BenchTime = d.BenchTime,
+                    }
+            )
+            .ToList();
+        return new(
+            ask.Pieces,
+            decorations.Any(d => d.BringsBlank)
+                ? Figure.Input(
+                    "blank",
+                    "Blank",
+                    0,
+                    FigureUnit.Money,
+                    decorations.Any(d => d.BenchId == ShopBook.SewingTable.Id)
+                        ? "the cloth it is sewn from is in its print"
+                        : "in the price of the printed piece"
+                )
+                : Landed(ask, blanks),
+            Sundries(decorations, n),
+            Packing(ask, book),
+            floor.PrepAttended + folding,
+            floor.PrepHeld,
+            attempts,
+            n.Wage,
+            n.OverheadPerHour,
+            HourOf(press, book),
+            OrderMinutes(ask, ask.Placements.Count, book),
+            FixedFees(ask, book),
+            floor.Source,
+            press.Id == ShopBook.Table.Id ? "Sent out"
+                : book.Stitchers.Any(m => m.Id == press.Id) ? "Stitches"
+                : "Print",
+            press.IsBench() ? press.Name : "The press"
+        )
         {
             BlanksBought = ReferenceEquals(blanks, ask.Sizes) || ask.Theirs ? 0 : SizeRun.Total(blanks),
         };
     }
 
     // what is bought beyond the pieces counts for the supplier's tiers and bears its freight
-    private static Figure Landed(AskInHand ask, IReadOnlyList<SizeCount> blanks) => ReferenceEquals(blanks, ask.Sizes) ? LandedBlank.Of(ask)
-        : LandedBlank.Of(ask with { Sizes = blanks }, "the ask, and what may be spoiled where they are sent");
+    private static Figure Landed(AskInHand ask, IReadOnlyList<SizeCount> blanks) =>
+        ReferenceEquals(blanks, ask.Sizes)
+            ? LandedBlank.Of(ask)
+            : LandedBlank.Of(ask with { Sizes = blanks }, "the ask, and what may be spoiled where they are sent");
 
-    private static Figure HourOf(Press place, ShopBook book) => place.Equipment.Cost(book.Numbers.TariffPerKwh, tending: book.TendingOf(place.Id, place.Equipment));
+    private static Figure HourOf(Press place, ShopBook book) =>
+        place.Equipment.Cost(book.Numbers.TariffPerKwh, tending: book.TendingOf(place.Id, place.Equipment));
 
     /// <summary>How the whole order is packed, or null when nothing the shop has carries it.</summary>
     public static PackingWay? Packed(AskInHand ask, ShopBook book)
@@ -60,13 +127,20 @@ public static class LineCost
         {
             return null;
         }
-        var ways = Parcels.Ways([.. ask.Order.Select(l => (l.Style, l.Pieces))], book.Numbers.PackedIn(), book.Carrier?.Carrier ?? "", zone);
+        var ways = Parcels.Ways(
+            [.. ask.Order.Select(l => (l.Style, l.Pieces))],
+            book.Numbers.PackedIn(),
+            book.Carrier?.Carrier ?? "",
+            zone
+        );
         return ways.Count > 0 ? ways[0] : null;
     }
 
     /// <summary>Fees on the line, with its pieces' share of postage where that is charged beside the price.</summary>
     public static FeeTerms Fees(AskInHand ask, ShopBook book) =>
-        book.Numbers.Fees(ask.Shipping is { InThePrice: false } ? (Packed(ask, book)?.Postage.Value ?? 0) / ask.OrderPieces : 0);
+        book.Numbers.Fees(
+            ask.Shipping is { InThePrice: false } ? (Packed(ask, book)?.Postage.Value ?? 0) / ask.OrderPieces : 0
+        );
 
     private static Figure Sundries(IReadOnlyList<DecorationPlan> decorations, ShopNumbers n)
     {
@@ -76,22 +150,61 @@ public static class LineCost
             return Figure.Input("consumables", "Sundries", 0, FigureUnit.Money, "nothing is pressed");
         }
         // dye prints carry their papers in their own price
-        var covers = decorations.Where(d => d.Steps.All(s => s.Code != "tape")).Select((d, i) => n.Habits().CoverCost(d.Recipe) is { } cost ? cost with { Code = $"covers-{i + 1}", Label = $"{d.Placement.At().Name} covers" } : null).OfType<Figure>().ToList();
+        var covers = decorations
+            .Where(d => d.Steps.All(s => s.Code != "tape"))
+            .Select(
+                (d, i) =>
+                    n.Habits().CoverCost(d.Recipe) is { } cost
+                        ? cost with
+                        {
+                            Code = $"covers-{i + 1}",
+                            Label = $"{d.Placement.At().Name} covers",
+                        }
+                        : null
+            )
+            .OfType<Figure>()
+            .ToList();
         return covers.Count == 0 ? own : Figure.Sum("consumables", "Sundries", [own, .. covers]);
     }
 
     private static Figure Packing(AskInHand ask, ShopBook book)
     {
-        var own = Figure.Input("packing-material", "Bag, label and card", book.Numbers.PackingPerPiece, FigureUnit.Money, "Numbers: packing");
+        var own = Figure.Input(
+            "packing-material",
+            "Bag, label and card",
+            book.Numbers.PackingPerPiece,
+            FigureUnit.Money,
+            "Numbers: packing"
+        );
         if (ask.Shipping is null || Packed(ask, book) is not { } way)
         {
             return own;
         }
         var pieces = Figure.Input("order-pieces", "Pieces of the order", ask.OrderPieces, FigureUnit.Count, "the ask");
-        List<Figure> parts = [own, Figure.Of("parcels", way.Packaging.Name, way.Material.Value / ask.OrderPieces, "packaging ÷ pieces of the order", way.Material, pieces)];
+        List<Figure> parts =
+        [
+            own,
+            Figure.Of(
+                "parcels",
+                way.Packaging.Name,
+                way.Material.Value / ask.OrderPieces,
+                "packaging ÷ pieces of the order",
+                way.Material,
+                pieces
+            ),
+        ];
         if (ask.Shipping.InThePrice)
         {
-            parts.Add(Figure.Of("postage-share", "Postage, in the price", way.Postage.Value / ask.OrderPieces, "postage ÷ pieces of the order", way.Postage, pieces));
+            parts.Add(
+                Figure.Of(
+                    "postage-share",
+                    "Postage, in the price",
+                    way.Postage.Value / ask.OrderPieces,
+                    "postage ÷ pieces of the order",
+                    way.Postage,
+                    pieces
+                )
+            );
         }
         return Figure.Sum("packing-material", "Packing", parts);
     }
@@ -103,28 +216,82 @@ public static class LineCost
     {
         var n = book.Numbers;
         var parcels = ask.Shipping is null ? 0 : Packed(ask, book)?.Parcels ?? 0;
-        List<Figure> order = [Figure.Input("order", "An order", n.OrderMinutes, FigureUnit.Count, "Numbers: order time")];
+        List<Figure> order =
+        [
+            Figure.Input("order", "An order", n.OrderMinutes, FigureUnit.Count, "Numbers: order time"),
+        ];
         if (parcels > 0)
         {
-            order.Add(Figure.Input("parcels", $"{parcels} × a parcel", parcels * n.ParcelMinutes, FigureUnit.Count, "Numbers: packing time"));
+            order.Add(
+                Figure.Input(
+                    "parcels",
+                    $"{parcels} × a parcel",
+                    parcels * n.ParcelMinutes,
+                    FigureUnit.Count,
+                    "Numbers: packing time"
+                )
+            );
         }
         if (ask.Order.Count > 1)
         {
-            order = [new("order-share", $"The order's own, {ask.Pieces} of {ask.OrderPieces} pieces", order.Sum(p => p.Value) * ShareOf(ask), FigureUnit.Count, "minutes × this line's share of the pieces", "", order)];
+            order =
+            [
+                new(
+                    "order-share",
+                    $"The order's own, {ask.Pieces} of {ask.OrderPieces} pieces",
+                    order.Sum(p => p.Value) * ShareOf(ask),
+                    FigureUnit.Count,
+                    "minutes × this line's share of the pieces",
+                    "",
+                    order
+                ),
+            ];
         }
-        var mine = Figure.Input("artworks", $"{artworks} × an artwork", n.ArtworkMinutes * artworks, FigureUnit.Count, "Numbers: artwork time");
-        return new("order-minutes", "Minutes of the order", order.Sum(p => p.Value) + mine.Value, FigureUnit.Count, "an order + each artwork", "", [.. order, mine]);
+        var mine = Figure.Input(
+            "artworks",
+            $"{artworks} × an artwork",
+            n.ArtworkMinutes * artworks,
+            FigureUnit.Count,
+            "Numbers: artwork time"
+        );
+        return new(
+            "order-minutes",
+            "Minutes of the order",
+            order.Sum(p => p.Value) + mine.Value,
+            FigureUnit.Count,
+            "an order + each artwork",
+            "",
+            [.. order, mine]
+        );
     }
 
     private static Figure FixedFees(AskInHand ask, ShopBook book)
     {
         var n = book.Numbers;
         var payments = n.DepositShare is > 0 and < 1 ? 2 : 1;
-        List<Figure> parts = [Figure.Input("fee", "A payment", n.FeeFixed, FigureUnit.Money, "Numbers: fees"), Figure.Input("payments", "Payments", payments, FigureUnit.Count, "deposit and balance")];
+        List<Figure> parts =
+        [
+            Figure.Input("fee", "A payment", n.FeeFixed, FigureUnit.Money, "Numbers: fees"),
+            Figure.Input("payments", "Payments", payments, FigureUnit.Count, "deposit and balance"),
+        ];
         if (ask.Order.Count > 1)
         {
-            parts.Add(Figure.Input("share", $"{ask.Pieces} of {ask.OrderPieces} pieces", ShareOf(ask), FigureUnit.Share, "the ask"));
+            parts.Add(
+                Figure.Input(
+                    "share",
+                    $"{ask.Pieces} of {ask.OrderPieces} pieces",
+                    ShareOf(ask),
+                    FigureUnit.Share,
+                    "the ask"
+                )
+            );
         }
-        return Figure.Of("fees", "Fixed card fees", n.FeeFixed * payments * ShareOf(ask), ask.Order.Count > 1 ? "fee × payments × share" : "fee × payments", parts);
+        return Figure.Of(
+            "fees",
+            "Fixed card fees",
+            n.FeeFixed * payments * ShareOf(ask),
+            ask.Order.Count > 1 ? "fee × payments × share" : "fee × payments",
+            parts
+        );
     }
 }

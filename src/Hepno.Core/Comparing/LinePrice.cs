@@ -23,7 +23,13 @@ public sealed record LinePrice(decimal Each, IReadOnlyList<SizeSurcharge> Surcha
     /// <param name="cost">Its cost.</param>
     /// <param name="book">Rules.</param>
     /// <param name="typed">Money a piece as typed, which then holds for every size; or null.</param>
-    public static LinePrice Of(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, PieceCostResult cost, ShopBook book, decimal? typed)
+    public static LinePrice Of(
+        AskInHand ask,
+        IReadOnlyList<DecorationPlan> decorations,
+        PieceCostResult cost,
+        ShopBook book,
+        decimal? typed
+    )
     {
         var n = book.Numbers;
         var fees = LineCost.Fees(ask, book);
@@ -32,13 +38,19 @@ public sealed record LinePrice(decimal Each, IReadOnlyList<SizeSurcharge> Surcha
             var (price, how) = UnitPrice.Typed(said, cost, ask.OrderPieces, n, fees);
             return new(price, [], how);
         }
-        var surcharges = n.SizePricing == SizePricing.Surcharged && !ask.Theirs && !decorations.Any(d => d.BringsBlank) ? SizeSurcharge.Of(ask.Style, ask.Sizes, n.PolicyFor(ask.Channel), fees) : [];
+        var surcharges =
+            n.SizePricing == SizePricing.Surcharged && !ask.Theirs && !decorations.Any(d => d.BringsBlank)
+                ? SizeSurcharge.Of(ask.Style, ask.Sizes, n.PolicyFor(ask.Channel), fees)
+                : [];
         // the base price is made as if every size cost the same: the surcharges bear the rest
         var basis = surcharges.Count == 0 ? cost : LineCost.Of(ask with { AsBaseSizes = true }, decorations, book);
         var (each, words) = UnitPrice.Of(basis, ask.OrderPieces, n, ask.Channel, fees);
         if (ask.Theirs && n.TheirsPerPiece > 0)
         {
-            (each, words) = (each + n.TheirsPerPiece, $"{words}, {Shown.Money(n.TheirsPerPiece, n.Format)} more for a garment of their own");
+            (each, words) = (
+                each + n.TheirsPerPiece,
+                $"{words}, {Shown.Money(n.TheirsPerPiece, n.Format)} more for a garment of their own"
+            );
         }
         return new(each, surcharges, surcharges.Count == 0 ? words : $"{words}, dearer sizes on top");
     }

@@ -21,8 +21,20 @@ public static class Mixes
     /// <param name="ask">The line.</param>
     /// <param name="found">What was answered for it already.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
-    public static IReadOnlyList<PlacementWays> Ways(AskInHand ask, PartAnswers found, ShopBook book) => ask.Placements.Count < 2 ? [] :
-        [.. ask.Placements.Select(p => (Print: p, Able: Able(ask with { Placements = [p] }, found, book))).Select(x => new PlacementWays(x.Print.Id, x.Print.At().Name, [.. x.Able.OrderBy(w => w.Kind).ThenBy(w => w.Cost).Select(w => w.Id)], x.Able.OrderBy(w => w.Cost).Select(w => w.Id).FirstOrDefault("")))];
+    public static IReadOnlyList<PlacementWays> Ways(AskInHand ask, PartAnswers found, ShopBook book) =>
+        ask.Placements.Count < 2
+            ? []
+            :
+            [
+                .. ask
+                    .Placements.Select(p => (Print: p, Able: Able(ask with { Placements = [p] }, found, book)))
+                    .Select(x => new PlacementWays(
+                        x.Print.Id,
+                        x.Print.At().Name,
+                        [.. x.Able.OrderBy(w => w.Kind).ThenBy(w => w.Cost).Select(w => w.Id)],
+                        x.Able.OrderBy(w => w.Cost).Select(w => w.Id).FirstOrDefault("")
+                    )),
+            ];
 
     /// <summary>The mixes worth a look, at most two: a plain yes where no single way is, and one that costs less than every single way of its verdict, by more than makes no difference: two feels on one piece are not worth less.</summary>
     /// <param name="ask">The line.</param>
@@ -30,18 +42,38 @@ public static class Mixes
     /// <param name="alone">Verdict and cost of the single ways that can.</param>
     /// <param name="found">What was answered for it already.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
-    public static IReadOnlyList<Mixed> Best(AskInHand ask, IReadOnlyList<PlacementWays> ways, IReadOnlyList<(VerdictKind Kind, decimal Cost)> alone, PartAnswers found, ShopBook book)
+    public static IReadOnlyList<Mixed> Best(
+        AskInHand ask,
+        IReadOnlyList<PlacementWays> ways,
+        IReadOnlyList<(VerdictKind Kind, decimal Cost)> alone,
+        PartAnswers found,
+        ShopBook book
+    )
     {
-        var won = Combined(ways).Select(m => (Mix: m, Answer: found.Answer(m, ask))).Where(x => x.Answer.Decorations.Count > 0)
-            .Select(x => (x.Mix, x.Answer.Verdict.Kind, Cost: LineCost.Of(ask, x.Answer.Decorations, book).Cost.Value)).Where(x => IsWorth(x.Kind, x.Cost, alone)).ToList();
-        return won.Count == 0 ? [] : [.. new[] { won.OrderBy(x => x.Kind).ThenBy(x => x.Cost).First().Mix, won.MinBy(x => x.Cost).Mix }.Distinct()];
+        var won = Combined(ways)
+            .Select(m => (Mix: m, Answer: found.Answer(m, ask)))
+            .Where(x => x.Answer.Decorations.Count > 0)
+            .Select(x => (x.Mix, x.Answer.Verdict.Kind, Cost: LineCost.Of(ask, x.Answer.Decorations, book).Cost.Value))
+            .Where(x => IsWorth(x.Kind, x.Cost, alone))
+            .ToList();
+        return won.Count == 0
+            ? []
+            :
+            [
+                .. new[]
+                {
+                    won.OrderBy(x => x.Kind).ThenBy(x => x.Cost).First().Mix,
+                    won.MinBy(x => x.Cost).Mix,
+                }.Distinct(),
+            ];
     }
 
     /// <summary>True where a mix is worth its two feels: every single way of as good a verdict costs more, by more than makes no difference.</summary>
     /// <param name="kind">The mix's verdict.</param>
     /// <param name="cost">What a piece costs by it.</param>
     /// <param name="alone">Verdict and cost of the single ways that can.</param>
-    internal static bool IsWorth(VerdictKind kind, decimal cost, IEnumerable<(VerdictKind Kind, decimal Cost)> alone) => !alone.Any(s => s.Kind <= kind && s.Cost <= cost * (1 + Advice.CloseShare));
+    internal static bool IsWorth(VerdictKind kind, decimal cost, IEnumerable<(VerdictKind Kind, decimal Cost)> alone) =>
+        !alone.Any(s => s.Kind <= kind && s.Cost <= cost * (1 + Advice.CloseShare));
 
     /// <summary>What is won and lost by a mix, against the cheapest single way of the comparison.</summary>
     /// <param name="mix">A band; of a single way nothing is said.</param>
@@ -54,18 +86,35 @@ public static class Mixes
             return [];
         }
         var single = all.Where(b => Mixed.Find(b.MethodId) is null).MinBy(b => b.Cost.Value);
-        List<string> said = [single is null ? "no single way can do all of it" : mix.CostShown <= single.CostShown
-            ? $"costs {Shown.Money(single.CostShown - mix.CostShown, f)} a piece less than {single.Name.ToLowerInvariant()} for all of it"
-            : $"costs {Shown.Money(mix.CostShown - single.CostShown, f)} a piece more than {single.Name.ToLowerInvariant()} for all of it"];
-        int Suppliers(Band b) => b.Decorations.SelectMany(d => d.Purchases).Select(p => p.Supplier).Where(s => s.Length > 0).Distinct().Count();
+        List<string> said =
+        [
+            single is null ? "no single way can do all of it"
+            : mix.CostShown <= single.CostShown
+                ? $"costs {Shown.Money(single.CostShown - mix.CostShown, f)} a piece less than {single.Name.ToLowerInvariant()} for all of it"
+            : $"costs {Shown.Money(mix.CostShown - single.CostShown, f)} a piece more than {single.Name.ToLowerInvariant()} for all of it",
+        ];
+        int Suppliers(Band b) =>
+            b
+                .Decorations.SelectMany(d => d.Purchases)
+                .Select(p => p.Supplier)
+                .Where(s => s.Length > 0)
+                .Distinct()
+                .Count();
         if (Suppliers(mix) > 1)
         {
             said.Add($"waits for {Suppliers(mix)} suppliers");
         }
-        var heats = mix.Decorations.Where(d => d.Recipe.IsPressed()).Select(d => d.Recipe.TemperatureF).Distinct().Order().ToList();
+        var heats = mix
+            .Decorations.Where(d => d.Recipe.IsPressed())
+            .Select(d => d.Recipe.TemperatureF)
+            .Distinct()
+            .Order()
+            .ToList();
         if (heats.Count > 1)
         {
-            said.Add($"the press goes from {Shown.Temperature(heats[0], f)} to {Shown.Temperature(heats[^1], f)} between prints");
+            said.Add(
+                $"the press goes from {Shown.Temperature(heats[0], f)} to {Shown.Temperature(heats[^1], f)} between prints"
+            );
         }
         var places = mix.Decorations.Select(d => d.BenchId).Distinct().Count();
         if (places > 1)
@@ -74,16 +123,30 @@ public static class Mixes
         }
         if (single?.Promise is { } one && mix.Promise is { } two && one.At != two.At)
         {
-            said.Add($"ready {Shown.Moment(two.At, f)}; {single.Name.ToLowerInvariant()} alone {Shown.Moment(one.At, f)}");
+            said.Add(
+                $"ready {Shown.Moment(two.At, f)}; {single.Name.ToLowerInvariant()} alone {Shown.Moment(one.At, f)}"
+            );
         }
-        said.Add($"two feels on one piece: {mixed.Ways.Select(m => Character.Of(m.Id).Feel).Distinct().ToList() switch { [var same] => $"{same} both", var feels => string.Join(", ", feels) }}");
+        said.Add(
+            $"two feels on one piece: {mixed.Ways.Select(m => Character.Of(m.Id).Feel).Distinct().ToList() switch { [var same] => $"{same} both", var feels => string.Join(", ", feels) }}"
+        );
         return said;
     }
 
-    private static List<(string Id, VerdictKind Kind, decimal Cost)> Able(AskInHand alone, PartAnswers found, ShopBook book) => [.. DecorationMethods.All.Select(m => (m.Id, Answer: found.Answer(m, alone)))
-        .Where(x => x.Answer.Decorations.Count > 0 && !x.Answer.Decorations.Any(d => d.IsOnTheirBlank())).Select(x => (x.Id, x.Answer.Verdict.Kind, LineCost.Of(alone, x.Answer.Decorations, book).Cost.Value))];
+    private static List<(string Id, VerdictKind Kind, decimal Cost)> Able(
+        AskInHand alone,
+        PartAnswers found,
+        ShopBook book
+    ) =>
+        [
+            .. DecorationMethods
+                .All.Select(m => (m.Id, Answer: found.Answer(m, alone)))
+                .Where(x => x.Answer.Decorations.Count > 0 && !x.Answer.Decorations.Any(d => d.IsOnTheirBlank()))
+                .Select(x => (x.Id, x.Answer.Verdict.Kind, LineCost.Of(alone, x.Answer.Decorations, book).Cost.Value)),
+        ];
 
-    private static IEnumerable<string> Tried(PlacementWays w) => w.Ways.Take(PerPlacement).Append(w.Cheapest).Distinct();
+    private static IEnumerable<string> Tried(PlacementWays w) =>
+        w.Ways.Take(PerPlacement).Append(w.Cheapest).Distinct();
 
     private static IEnumerable<Mixed> Combined(IReadOnlyList<PlacementWays> ways)
     {
@@ -91,9 +154,20 @@ public static class Mixes
         {
             yield break;
         }
-        IEnumerable<IReadOnlyList<string>> all = ways.Count <= AllCombined
-            ? ways.Aggregate((IEnumerable<IReadOnlyList<string>>)[[]], (some, w) => some.SelectMany(s => Tried(w).Select(id => (IReadOnlyList<string>)[.. s, id])))
-            : ways.SelectMany((w, i) => Tried(w).Select(id => (IReadOnlyList<string>)[.. ways.Select((o, k) => k == i ? id : o.Ways[0])]));
+        IEnumerable<IReadOnlyList<string>> all =
+            ways.Count <= AllCombined
+                ? ways.Aggregate(
+                    (IEnumerable<IReadOnlyList<string>>)
+                        [
+                            [],
+                        ],
+                    (some, w) => some.SelectMany(s => Tried(w).Select(id => (IReadOnlyList<string>)[.. s, id]))
+                )
+                : ways.SelectMany(
+                    (w, i) =>
+                        Tried(w)
+                            .Select(id => (IReadOnlyList<string>)[.. ways.Select((o, k) => k == i ? id : o.Ways[0])])
+                );
         foreach (var chosen in all.DistinctBy(c => string.Join(' ', c)).Where(c => c.Distinct().Count() > 1))
         {
             yield return new([.. ways.Select((w, i) => (w.PlacementId, DecorationMethods.Find(chosen[i])!))]);

@@ -16,7 +16,13 @@ public sealed record LineWay(int Line, string MethodId, string Name, decimal Tot
 /// <param name="OneId">The best single way for all lines; empty where none can do all.</param>
 /// <param name="OneTotal">What it costs in all, its freight counted once; 0 where none can.</param>
 /// <param name="Sentences">What is won and lost by mixing or by not mixing.</param>
-public sealed record OrderWays(IReadOnlyList<LineWay> Each, decimal EachTotal, string OneId, decimal OneTotal, IReadOnlyList<string> Sentences)
+public sealed record OrderWays(
+    IReadOnlyList<LineWay> Each,
+    decimal EachTotal,
+    string OneId,
+    decimal OneTotal,
+    IReadOnlyList<string> Sentences
+)
 {
     /// <summary>The ways of an order; null for an order of one line, or where a line can be done by none.</summary>
     /// <param name="lines">Its complete lines, each with the others beside it.</param>
@@ -27,24 +33,57 @@ public sealed record OrderWays(IReadOnlyList<LineWay> Each, decimal EachTotal, s
         {
             return null;
         }
-        var able = lines.Select(l => DecorationMethods.All.Select(m => (Method: m, Answer: m.Answer(l, book))).Where(x => x.Answer.Decorations.Count > 0)
-            .Select(x => new Way(x.Method, x.Answer.Verdict.Kind, x.Answer.Decorations, LineCost.Of(l, x.Answer.Decorations, book).Cost.Value * l.Pieces)).OrderBy(w => w.Kind).ThenBy(w => w.Total).ToList()).ToList();
+        var able = lines
+            .Select(l =>
+                DecorationMethods
+                    .All.Select(m => (Method: m, Answer: m.Answer(l, book)))
+                    .Where(x => x.Answer.Decorations.Count > 0)
+                    .Select(x => new Way(
+                        x.Method,
+                        x.Answer.Verdict.Kind,
+                        x.Answer.Decorations,
+                        LineCost.Of(l, x.Answer.Decorations, book).Cost.Value * l.Pieces
+                    ))
+                    .OrderBy(w => w.Kind)
+                    .ThenBy(w => w.Total)
+                    .ToList()
+            )
+            .ToList();
         if (able.Any(a => a.Count == 0))
         {
             return null;
         }
         var each = able.Select(a => a[0]).ToList();
-        var one = DecorationMethods.All.Select(m => able.Select(a => a.FirstOrDefault(w => w.Method.Id == m.Id)).ToList()).Where(ways => ways.All(w => w is not null)).Select(ways => ways.Select(w => w!).ToList())
-            .OrderBy(ways => ways.Max(w => w.Kind)).ThenBy(Total).FirstOrDefault();
-        return new([.. each.Select((w, i) => new LineWay(i, w.Method.Id, w.Method.Name, w.Total))], Total(each), one?[0].Method.Id ?? "", one is null ? 0 : Total(one), [.. Said(each, one, book)]);
+        var one = DecorationMethods
+            .All.Select(m => able.Select(a => a.FirstOrDefault(w => w.Method.Id == m.Id)).ToList())
+            .Where(ways => ways.All(w => w is not null))
+            .Select(ways => ways.Select(w => w!).ToList())
+            .OrderBy(ways => ways.Max(w => w.Kind))
+            .ThenBy(Total)
+            .FirstOrDefault();
+        return new(
+            [.. each.Select((w, i) => new LineWay(i, w.Method.Id, w.Method.Name, w.Total))],
+            Total(each),
+            one?[0].Method.Id ?? "",
+            one is null ? 0 : Total(one),
+            [.. Said(each, one, book)]
+        );
     }
 
     private static decimal Total(List<Way> ways) => ways.Sum(w => w.Total) - Shared(ways);
 
     // each line was reckoned with its supplier's freight alone: of one supplier it is paid once
-    private static decimal Shared(List<Way> ways) => ways.SelectMany(w => Freight(w).DistinctBy(f => f.Source)).GroupBy(f => f.Source).Sum(g => g.Sum(f => f.Value) - g.Max(f => f.Value));
+    private static decimal Shared(List<Way> ways) =>
+        ways.SelectMany(w => Freight(w).DistinctBy(f => f.Source))
+            .GroupBy(f => f.Source)
+            .Sum(g => g.Sum(f => f.Value) - g.Max(f => f.Value));
 
-    private static IEnumerable<Figure> Freight(Way way) => way.Decorations.Select(d => d.FreightShare).OfType<Figure>().SelectMany(p => p.Parts).Where(p => p.Code == "freight");
+    private static IEnumerable<Figure> Freight(Way way) =>
+        way
+            .Decorations.Select(d => d.FreightShare)
+            .OfType<Figure>()
+            .SelectMany(p => p.Parts)
+            .Where(p => p.Code == "freight");
 
     private static IEnumerable<string> Said(List<Way> each, List<Way>? one, ShopBook book)
     {
@@ -62,7 +101,10 @@ public sealed record OrderWays(IReadOnlyList<LineWay> Each, decimal EachTotal, s
             yield break;
         }
         var difference = Total(one) - Total(each);
-        var care = one.Max(w => w.Kind) == VerdictKind.WithCare && each.All(w => w.Kind == VerdictKind.Yes) ? ", with care" : "";
+        var care =
+            one.Max(w => w.Kind) == VerdictKind.WithCare && each.All(w => w.Kind == VerdictKind.Yes)
+                ? ", with care"
+                : "";
         yield return $"{one[0].Method.Name.ToLowerInvariant()} for all lines costs {Shown.Money(Math.Abs(difference), f)} {(difference > 0 ? "more" : "less")}{care}";
         if (Shared(one) > 0)
         {
@@ -75,7 +117,17 @@ public sealed record OrderWays(IReadOnlyList<LineWay> Each, decimal EachTotal, s
         }
     }
 
-    private static int Heats(List<Way> ways) => ways.SelectMany(w => w.Decorations).Where(d => d.BenchId.Length == 0).Select(d => d.Recipe.TemperatureF).Distinct().Count();
+    private static int Heats(List<Way> ways) =>
+        ways.SelectMany(w => w.Decorations)
+            .Where(d => d.BenchId.Length == 0)
+            .Select(d => d.Recipe.TemperatureF)
+            .Distinct()
+            .Count();
 
-    private sealed record Way(IDecorationMethod Method, VerdictKind Kind, IReadOnlyList<DecorationPlan> Decorations, decimal Total);
+    private sealed record Way(
+        IDecorationMethod Method,
+        VerdictKind Kind,
+        IReadOnlyList<DecorationPlan> Decorations,
+        decimal Total
+    );
 }

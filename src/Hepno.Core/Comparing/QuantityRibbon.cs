@@ -42,7 +42,16 @@ public sealed record RibbonLine(string MethodId, string Name, IReadOnlyList<deci
 /// <param name="Crossings">Where the cheapest changes; alternations of a few pieces are left out.</param>
 /// <param name="Overtakings">Where the best for the shop changes; alternations of a few pieces are left out.</param>
 /// <param name="Assumes">What is assumed beside the full computation.</param>
-public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, IReadOnlyList<RibbonStretch> Cheapest, IReadOnlyList<RibbonStretch> Best, IReadOnlyList<CloseStretch> Close, IReadOnlyList<Crossing> Crossings, IReadOnlyList<Crossing> Overtakings, IReadOnlyList<string> Assumes)
+public sealed record QuantityRibbon(
+    int Most,
+    IReadOnlyList<RibbonLine> Lines,
+    IReadOnlyList<RibbonStretch> Cheapest,
+    IReadOnlyList<RibbonStretch> Best,
+    IReadOnlyList<CloseStretch> Close,
+    IReadOnlyList<Crossing> Crossings,
+    IReadOnlyList<Crossing> Overtakings,
+    IReadOnlyList<string> Assumes
+)
 {
     /// <summary>Quantities looked at by default.</summary>
     public const int UsualMost = 500;
@@ -59,32 +68,72 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     /// <param name="worth">What hours of hands are worth; null for nothing beyond their wage.</param>
     /// <param name="most">Largest quantity, 1 or more.</param>
-    public static QuantityRibbon Of(AskInHand ask, decimal? mark, ShopBook book, WorthOfHands? worth = null, int most = UsualMost)
+    public static QuantityRibbon Of(
+        AskInHand ask,
+        decimal? mark,
+        ShopBook book,
+        WorthOfHands? worth = null,
+        int most = UsualMost
+    )
     {
         var sketched = ask with { Sketch = new LayoutSketch(book.Layouts), Laid = null };
         var asks = Enumerable.Range(1, most).Select(sketched.At).ToList();
         var ways = RibbonWay.All(ask, asks, book);
         var able = ways.Where(w => w.At.Any(p => p.Can)).ToList();
-        var lines = able.Select(w => new RibbonLine(w.Method.Id, w.Method.Name, [.. w.At.Select(p => p.Can ? p.Cost : (decimal?)null)], w.At.TakeWhile(p => !p.Can).Count() + 1, w.At[0].Can ? "" : w.At[0].WhyNot)).ToList();
+        var lines = able.Select(w => new RibbonLine(
+                w.Method.Id,
+                w.Method.Name,
+                [.. w.At.Select(p => p.Can ? p.Cost : (decimal?)null)],
+                w.At.TakeWhile(p => !p.Can).Count() + 1,
+                w.At[0].Can ? "" : w.At[0].WhyNot
+            ))
+            .ToList();
         var held = Enumerable.Range(0, most).Select(i => RibbonWay.HeldAt(i, able)).ToList();
         var cheapest = held.Select(h => h.OrderBy(x => x.At.Cost).Select(x => x.Id).FirstOrDefault("")).ToList();
-        var best = held.Select((h, i) => BestAt(h, i + 1, mark, LineCost.Fees(asks[i], book), worth ?? WorthOfHands.Nothing)).ToList();
+        var best = held.Select(
+                (h, i) => BestAt(h, i + 1, mark, LineCost.Fees(asks[i], book), worth ?? WorthOfHands.Nothing)
+            )
+            .ToList();
         var (cheap, better) = (Stretches(cheapest), Stretches([.. best.Select(b => b.Id)]));
         // what the comparison at that count may not say to the cent is said as it is
-        string About(int pieces) => pieces > RibbonPoint.Every || (pieces * ask.Placements.Count * WithSpares) > LayoutSketch.Exact || (ask.Laid is not null && pieces == ask.Pieces) ? "about " : "";
-        return new(most, lines, cheap, better, Nearly(held), Crossed(cheap, lines, About, book.Numbers.Format), Overtaken(better, lines, best, About, book.Numbers.Format),
-        [
-            "prices at their real steps, tiers and least numbers",
-            $"layouts of more than {LayoutSketch.Exact} prints by the length a print takes, not laid one by one",
-            $"minutes of more than {PressFloor.FloorMinutes.Exact} pieces by what a further piece takes",
-            $"beyond {RibbonPoint.Every} pieces every {RibbonPoint.Apart / 2}th quantity, and those between nearer and nearer wherever a price steps",
-            .. ask.Placements.Count > 1 ? [$"mixes of ways are looked for at {string.Join(", ", RibbonWay.LookedForAt(ask, most))} pieces, and count where they cost over {Advice.CloseShare:0%} less than any single way of as good a verdict"] : Array.Empty<string>(),
-            "the day it is wanted is looked at for the count in hand alone",
-        ]);
+        string About(int pieces) =>
+            pieces > RibbonPoint.Every
+            || (pieces * ask.Placements.Count * WithSpares) > LayoutSketch.Exact
+            || (ask.Laid is not null && pieces == ask.Pieces)
+                ? "about "
+                : "";
+        return new(
+            most,
+            lines,
+            cheap,
+            better,
+            Nearly(held),
+            Crossed(cheap, lines, About, book.Numbers.Format),
+            Overtaken(better, lines, best, About, book.Numbers.Format),
+            [
+                "prices at their real steps, tiers and least numbers",
+                $"layouts of more than {LayoutSketch.Exact} prints by the length a print takes, not laid one by one",
+                $"minutes of more than {PressFloor.FloorMinutes.Exact} pieces by what a further piece takes",
+                $"beyond {RibbonPoint.Every} pieces every {RibbonPoint.Apart / 2}th quantity, and those between nearer and nearer wherever a price steps",
+                .. ask.Placements.Count > 1
+                    ?
+                    [
+                        $"mixes of ways are looked for at {string.Join(", ", RibbonWay.LookedForAt(ask, most))} pieces, and count where they cost over {Advice.CloseShare:0%} less than any single way of as good a verdict",
+                    ]
+                    : Array.Empty<string>(),
+                "the day it is wanted is looked at for the count in hand alone",
+            ]
+        );
     }
 
     // what is left by each at a quantity, and by the best of them; its key is empty where none fits
-    private static (string Id, IReadOnlyDictionary<string, (decimal Left, VerdictKind Kind)> Of) BestAt(IReadOnlyList<(string Id, RibbonPoint At)> able, int pieces, decimal? mark, FeeTerms fees, WorthOfHands worth)
+    private static (string Id, IReadOnlyDictionary<string, (decimal Left, VerdictKind Kind)> Of) BestAt(
+        IReadOnlyList<(string Id, RibbonPoint At)> able,
+        int pieces,
+        decimal? mark,
+        FeeTerms fees,
+        WorthOfHands worth
+    )
     {
         var fitting = able.Where(a => mark is null || a.At.Price <= mark).ToList();
         if (fitting.Count == 0)
@@ -93,7 +142,10 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
         }
         var price = mark ?? fitting.GroupBy(a => a.At.Kind).MinBy(g => g.Key)!.Min(a => a.At.Price);
         decimal Left(RibbonPoint at) => worth.Left(pieces * (price - at.Cost - fees.On(price)), pieces * at.Hours);
-        return (Leading.Of(fitting, a => new(Left(a.At), pieces * a.At.Cost, null, a.At.Kind)).Id, fitting.ToDictionary(a => a.Id, a => (Left(a.At), a.At.Kind)));
+        return (
+            Leading.Of(fitting, a => new(Left(a.At), pieces * a.At.Cost, null, a.At.Kind)).Id,
+            fitting.ToDictionary(a => a.Id, a => (Left(a.At), a.At.Kind))
+        );
     }
 
     private static List<RibbonStretch> Stretches(List<string> at)
@@ -125,7 +177,14 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
             }
             var (one, other) = (two[0].Id, two[1].Id);
             // which of the two is a penny cheaper does not matter here
-            if (close.Count > 0 && close[^1].To == i && ((close[^1].MethodId == one && close[^1].OtherId == other) || (close[^1].MethodId == other && close[^1].OtherId == one)))
+            if (
+                close.Count > 0
+                && close[^1].To == i
+                && (
+                    (close[^1].MethodId == one && close[^1].OtherId == other)
+                    || (close[^1].MethodId == other && close[^1].OtherId == one)
+                )
+            )
             {
                 close[^1] = close[^1] with { To = i + 1 };
             }
@@ -141,31 +200,62 @@ public sealed record QuantityRibbon(int Most, IReadOnlyList<RibbonLine> Lines, I
     private static IEnumerable<(RibbonStretch Before, RibbonStretch Now)> Changes(List<RibbonStretch> stretches)
     {
         var lasting = stretches.Where((s, i) => s.To - s.From >= Alternation || i == stretches.Count - 1).ToList();
-        return lasting.Zip(lasting.Skip(1)).Where(x => x.First.MethodId != x.Second.MethodId && x.Second.MethodId.Length > 0);
+        return lasting
+            .Zip(lasting.Skip(1))
+            .Where(x => x.First.MethodId != x.Second.MethodId && x.Second.MethodId.Length > 0);
     }
 
-    private static List<Crossing> Overtaken(List<RibbonStretch> stretches, List<RibbonLine> lines, List<(string Id, IReadOnlyDictionary<string, (decimal Left, VerdictKind Kind)> Of)> best, Func<int, string> about, FigureFormat f)
+    private static List<Crossing> Overtaken(
+        List<RibbonStretch> stretches,
+        List<RibbonLine> lines,
+        List<(string Id, IReadOnlyDictionary<string, (decimal Left, VerdictKind Kind)> Of)> best,
+        Func<int, string> about,
+        FigureFormat f
+    )
     {
         string Said(RibbonStretch before, RibbonStretch now)
         {
             var of = best[now.From - 1].Of;
-            string Leaves(string id) => $"{Shown.Money(of[id].Left, f)} in all{(of[id].Kind == VerdictKind.WithCare ? ", with care" : "")}";
+            string Leaves(string id) =>
+                $"{Shown.Money(of[id].Left, f)} in all{(of[id].Kind == VerdictKind.WithCare ? ", with care" : "")}";
             string Name(string id) => lines.First(l => l.MethodId == id).Name.ToLowerInvariant();
             // what led before may not fit any more
             var against = of.ContainsKey(before.MethodId) ? $"; {Name(before.MethodId)} {Leaves(before.MethodId)}" : "";
             return $"from {now.From} on {Name(now.MethodId)} is better for us: it leaves {about(now.From)}{Leaves(now.MethodId)}{against}";
         }
-        return [.. Changes(stretches).Where(c => c.Before.MethodId.Length > 0).Select(c => new Crossing(c.Now.From, c.Before.MethodId, c.Now.MethodId, Said(c.Before, c.Now)))];
+        return
+        [
+            .. Changes(stretches)
+                .Where(c => c.Before.MethodId.Length > 0)
+                .Select(c => new Crossing(c.Now.From, c.Before.MethodId, c.Now.MethodId, Said(c.Before, c.Now))),
+        ];
     }
 
-    private static List<Crossing> Crossed(List<RibbonStretch> stretches, List<RibbonLine> lines, Func<int, string> about, FigureFormat f)
+    private static List<Crossing> Crossed(
+        List<RibbonStretch> stretches,
+        List<RibbonLine> lines,
+        Func<int, string> about,
+        FigureFormat f
+    )
     {
         var crossings = new List<Crossing>();
         foreach (var (before, now) in Changes(stretches))
         {
-            var (a, b) = (lines.FirstOrDefault(l => l.MethodId == before.MethodId), lines.First(l => l.MethodId == now.MethodId));
+            var (a, b) = (
+                lines.FirstOrDefault(l => l.MethodId == before.MethodId),
+                lines.First(l => l.MethodId == now.MethodId)
+            );
             var cost = about(now.From) + Shown.Money(b.Costs[now.From - 1]!.Value, f);
-            crossings.Add(new(now.From, before.MethodId, now.MethodId, a is null ? $"from {now.From} on {b.Name.ToLowerInvariant()} can, at {cost} a piece" : $"from {now.From} on {b.Name.ToLowerInvariant()} costs less than {a.Name.ToLowerInvariant()}: {cost} a piece"));
+            crossings.Add(
+                new(
+                    now.From,
+                    before.MethodId,
+                    now.MethodId,
+                    a is null
+                        ? $"from {now.From} on {b.Name.ToLowerInvariant()} can, at {cost} a piece"
+                        : $"from {now.From} on {b.Name.ToLowerInvariant()} costs less than {a.Name.ToLowerInvariant()}: {cost} a piece"
+                )
+            );
         }
         return crossings;
     }

@@ -17,7 +17,14 @@ public sealed record Recosted(decimal? CostNow, decimal MarginThen, decimal Marg
     /// <param name="costThen">Cost a piece when it was sent.</param>
     /// <param name="book">Shelf, floor and numbers of today.</param>
     /// <param name="sketch">Shared by all that are re-costed: the same print on the same film is laid once.</param>
-    public static Recosted Of(AskInHand ask, string methodId, decimal price, decimal costThen, ShopBook book, LayoutSketch sketch)
+    public static Recosted Of(
+        AskInHand ask,
+        string methodId,
+        decimal price,
+        decimal costThen,
+        ShopBook book,
+        LayoutSketch sketch
+    )
     {
         var floor = book.Numbers.LeastMarginShare;
         var fees = LineCost.Fees(ask, book).On(price);

@@ -9,7 +9,14 @@ namespace Hepno.Core.Comparing;
 /// <param name="Kind">Its verdict.</param>
 /// <param name="Hours">Hands a piece, h.</param>
 /// <param name="WhyNot">Why it cannot; empty where it can.</param>
-internal sealed record RibbonPoint(bool Can, decimal Cost, decimal Price, VerdictKind Kind, decimal Hours, string WhyNot)
+internal sealed record RibbonPoint(
+    bool Can,
+    decimal Cost,
+    decimal Price,
+    VerdictKind Kind,
+    decimal Hours,
+    string WhyNot
+)
 {
     /// <summary>Up to here every quantity is reckoned.</summary>
     public const int Every = 60;
@@ -27,7 +34,11 @@ internal sealed record RibbonPoint(bool Can, decimal Cost, decimal Price, Verdic
     /// <param name="asks">The line at each quantity.</param>
     /// <param name="answer">What the way answers for each of them, from 0.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
-    public static IReadOnlyList<RibbonPoint> Along(IReadOnlyList<AskInHand> asks, Func<int, MethodAnswer> answer, ShopBook book)
+    public static IReadOnlyList<RibbonPoint> Along(
+        IReadOnlyList<AskInHand> asks,
+        Func<int, MethodAnswer> answer,
+        ShopBook book
+    )
     {
         var points = new RibbonPoint?[asks.Count];
         RibbonPoint At(int i) => points[i] ??= Of(asks[i], answer(i), book);
@@ -73,7 +84,14 @@ internal sealed record RibbonPoint(bool Can, decimal Cost, decimal Price, Verdic
             return new(false, 0, 0, VerdictKind.No, 1, answer.Verdict.Reasons[0].Sentence);
         }
         var cost = LineCost.Of(at, answer.Decorations, book);
-        return new(true, cost.Cost.Value, LinePrice.Of(at, answer.Decorations, cost, book, null).Each, answer.Verdict.Kind, cost.HandsSeconds.Value / 3600, "");
+        return new(
+            true,
+            cost.Cost.Value,
+            LinePrice.Of(at, answer.Decorations, cost, book, null).Each,
+            answer.Verdict.Kind,
+            cost.HandsSeconds.Value / 3600,
+            ""
+        );
     }
 
     private static bool OnTheLine(int from, RibbonPoint a, int to, RibbonPoint b, int middle, RibbonPoint m)
@@ -88,7 +106,8 @@ internal sealed record RibbonPoint(bool Can, decimal Cost, decimal Price, Verdic
     // totals go straight from one to the next; a piece's part of what is paid once falls with the quantity
     private static RibbonPoint Between(int k, RibbonPoint a, int next, RibbonPoint b, int i)
     {
-        decimal Each(Func<RibbonPoint, decimal> of) => (((k + 1) * of(a) * (next - i)) + ((next + 1) * of(b) * (i - k))) / (next - k) / (i + 1);
+        decimal Each(Func<RibbonPoint, decimal> of) =>
+            (((k + 1) * of(a) * (next - i)) + ((next + 1) * of(b) * (i - k))) / (next - k) / (i + 1);
         return a with { Cost = Each(p => p.Cost), Price = Each(p => p.Price), Hours = Each(p => p.Hours) };
     }
 }

@@ -13,7 +13,8 @@ internal sealed record RibbonWay(IDecorationMethod Method, IReadOnlyList<RibbonP
     /// <summary>At how many pieces mixes are looked for.</summary>
     /// <param name="ask">The line at its own count.</param>
     /// <param name="most">Largest quantity.</param>
-    public static IReadOnlyList<int> LookedForAt(AskInHand ask, int most) => [.. MixesAt.Append(ask.Pieces).Where(q => q <= most).Distinct().Order()];
+    public static IReadOnlyList<int> LookedForAt(AskInHand ask, int most) =>
+        [.. MixesAt.Append(ask.Pieces).Where(q => q <= most).Distinct().Order()];
 
     /// <summary>Every single way, and the mixes that are worth a look at some quantity.</summary>
     /// <param name="ask">The line at its own count.</param>
@@ -21,14 +22,28 @@ internal sealed record RibbonWay(IDecorationMethod Method, IReadOnlyList<RibbonP
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     public static IReadOnlyList<RibbonWay> All(AskInHand ask, IReadOnlyList<AskInHand> asks, ShopBook book)
     {
-        List<RibbonWay> single = [.. DecorationMethods.All.Select(m => new RibbonWay(m, RibbonPoint.Along(asks, i => m.Answer(asks[i], book), book)))];
+        List<RibbonWay> single =
+        [
+            .. DecorationMethods.All.Select(m => new RibbonWay(
+                m,
+                RibbonPoint.Along(asks, i => m.Answer(asks[i], book), book)
+            )),
+        ];
         if (ask.Placements.Count < 2)
         {
             return single;
         }
         var parts = asks.Select(_ => new PartAnswers(book)).ToList();
-        var mixes = LookedForAt(ask, asks.Count).Select(q => q - 1).SelectMany(i => Mixes.Best(asks[i], Mixes.Ways(asks[i], parts[i], book), Alone(i, single), parts[i], book)).DistinctBy(m => m.Id).ToList();
-        return [.. single, .. mixes.Select(m => new RibbonWay(m, RibbonPoint.Along(asks, i => parts[i].Answer(m, asks[i]), book)))];
+        var mixes = LookedForAt(ask, asks.Count)
+            .Select(q => q - 1)
+            .SelectMany(i => Mixes.Best(asks[i], Mixes.Ways(asks[i], parts[i], book), Alone(i, single), parts[i], book))
+            .DistinctBy(m => m.Id)
+            .ToList();
+        return
+        [
+            .. single,
+            .. mixes.Select(m => new RibbonWay(m, RibbonPoint.Along(asks, i => parts[i].Answer(m, asks[i]), book))),
+        ];
     }
 
     /// <summary>The ways that are held against each other at a quantity: single ones that can, and mixes that are worth it there.</summary>
@@ -37,8 +52,15 @@ internal sealed record RibbonWay(IDecorationMethod Method, IReadOnlyList<RibbonP
     public static IReadOnlyList<(string Id, RibbonPoint At)> HeldAt(int i, IReadOnlyList<RibbonWay> all)
     {
         var alone = Alone(i, all);
-        return [.. all.Where(w => w.At[i].Can && (w.Method is not Mixed || Mixes.IsWorth(w.At[i].Kind, w.At[i].Cost, alone))).Select(w => (w.Method.Id, w.At[i]))];
+        return
+        [
+            .. all.Where(w =>
+                    w.At[i].Can && (w.Method is not Mixed || Mixes.IsWorth(w.At[i].Kind, w.At[i].Cost, alone))
+                )
+                .Select(w => (w.Method.Id, w.At[i])),
+        ];
     }
 
-    private static List<(VerdictKind Kind, decimal Cost)> Alone(int i, IReadOnlyList<RibbonWay> all) => [.. all.Where(w => w.Method is not Mixed && w.At[i].Can).Select(w => (w.At[i].Kind, w.At[i].Cost))];
+    private static List<(VerdictKind Kind, decimal Cost)> Alone(int i, IReadOnlyList<RibbonWay> all) =>
+        [.. all.Where(w => w.Method is not Mixed && w.At[i].Can).Select(w => (w.At[i].Kind, w.At[i].Cost))];
 }

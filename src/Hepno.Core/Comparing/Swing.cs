@@ -27,10 +27,36 @@ public sealed record Swing(WhatIfInput Input, string Name, decimal Now, decimal 
             return [];
         }
         var now = LineCost.Of(ask, plans, book).Cost.Value;
-        decimal At(WhatIf tried) => tried.Of(ask) is var line && tried.Of(book) is var then && method.Answer(line, then).Decorations is { Count: > 0 } decorations ? LineCost.Of(line, decorations, then).Cost.Value : now;
-        return [.. Enum.GetValues<WhatIfInput>().Select(i => i == WhatIfInput.Spoilage
-                ? new Swing(i, WhatIf.NameOf(i), now, LineCost.Of(ask, plans, book, 0).Cost.Value, LineCost.Of(ask, plans, book, MostSpoiled).Cost.Value, "0 to 6 in 100")
-                : new Swing(i, WhatIf.NameOf(i), now, At(WhatIf.Only(i, 1 - Fifth)), At(WhatIf.Only(i, 1 + Fifth)), "a fifth less to a fifth more"))
-            .Where(s => s.High != s.Low).OrderByDescending(s => Math.Abs(s.High - s.Low))];
+        decimal At(WhatIf tried) =>
+            tried.Of(ask) is var line
+            && tried.Of(book) is var then
+            && method.Answer(line, then).Decorations is { Count: > 0 } decorations
+                ? LineCost.Of(line, decorations, then).Cost.Value
+                : now;
+        return
+        [
+            .. Enum.GetValues<WhatIfInput>()
+                .Select(i =>
+                    i == WhatIfInput.Spoilage
+                        ? new Swing(
+                            i,
+                            WhatIf.NameOf(i),
+                            now,
+                            LineCost.Of(ask, plans, book, 0).Cost.Value,
+                            LineCost.Of(ask, plans, book, MostSpoiled).Cost.Value,
+                            "0 to 6 in 100"
+                        )
+                        : new Swing(
+                            i,
+                            WhatIf.NameOf(i),
+                            now,
+                            At(WhatIf.Only(i, 1 - Fifth)),
+                            At(WhatIf.Only(i, 1 + Fifth)),
+                            "a fifth less to a fifth more"
+                        )
+                )
+                .Where(s => s.High != s.Low)
+                .OrderByDescending(s => Math.Abs(s.High - s.Low)),
+        ];
     }
 }

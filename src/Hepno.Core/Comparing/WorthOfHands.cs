@@ -46,7 +46,13 @@ public sealed record WorthOfHands(decimal AnHour, decimal? Free, string Source, 
             return new(anHour, 0, source, "every hour counts: Numbers say always");
         }
         // in whole half hours, so that a minute later the answer is the same
-        return dueAt is { } due && anHour > 0 ? new(anHour, Math.Floor((decimal)FreeHands.HoursUntil(floor, due) / Half) * Half, source, $"free hands until {Shown.Moment(due, n.Format)}, by the plan")
+        return dueAt is { } due && anHour > 0
+            ? new(
+                anHour,
+                Math.Floor((decimal)FreeHands.HoursUntil(floor, due) / Half) * Half,
+                source,
+                $"free hands until {Shown.Moment(due, n.Format)}, by the plan"
+            )
             : new(anHour, null, source, dueAt is null ? "no date was said" : "nothing is known to earn otherwise");
     }
 
@@ -64,13 +70,54 @@ public sealed record WorthOfHands(decimal AnHour, decimal? Free, string Source, 
     /// <param name="handsEach">Hands of one, s.</param>
     public LeftInAll Of(int pieces, Figure profitEach, Figure handsEach)
     {
-        Figure InAll(Figure each, string code, string label) => new(code, label, each.Value * pieces, each.Unit, "a piece × pieces", "", [each, Figure.Input("pieces", "Pieces", pieces, FigureUnit.Count, "the ask")]);
-        var (profit, hands) = (InAll(profitEach, "profit-all", "Profit of all pieces"), InAll(handsEach, "hands-all", "Hands of all pieces"));
+        Figure InAll(Figure each, string code, string label) =>
+            new(
+                code,
+                label,
+                each.Value * pieces,
+                each.Unit,
+                "a piece × pieces",
+                "",
+                [each, Figure.Input("pieces", "Pieces", pieces, FigureUnit.Count, "the ask")]
+            );
+        var (profit, hands) = (
+            InAll(profitEach, "profit-all", "Profit of all pieces"),
+            InAll(handsEach, "hands-all", "Hands of all pieces")
+        );
         var hours = hands.Value / 3600;
-        Figure[] counted = Free is { } free ? [Figure.Input("free", "Free hands", free * 3600, FigureUnit.Seconds, FreeSource)] : [];
-        var beyond = new Figure("beyond", "Hands beyond the free", Beyond(hours) * 3600, FigureUnit.Seconds, Free is null ? FreeSource : "hands − free, at least 0", "", [hands, .. counted]);
-        var worth = Figure.Of("hands-worth", "What they would earn otherwise", Beyond(hours) * AnHour, "hours × worth", beyond, Figure.Input("worth-an-hour", "Worth of an hour", AnHour, FigureUnit.MoneyAnHour, Source));
-        return new(pieces, profit.Value, hours, Figure.Of("left", "Left in all", Left(profit.Value, hours), "profit − what hands beyond the free would earn otherwise", profit, worth));
+        Figure[] counted = Free is { } free
+            ? [Figure.Input("free", "Free hands", free * 3600, FigureUnit.Seconds, FreeSource)]
+            : [];
+        var beyond = new Figure(
+            "beyond",
+            "Hands beyond the free",
+            Beyond(hours) * 3600,
+            FigureUnit.Seconds,
+            Free is null ? FreeSource : "hands − free, at least 0",
+            "",
+            [hands, .. counted]
+        );
+        var worth = Figure.Of(
+            "hands-worth",
+            "What they would earn otherwise",
+            Beyond(hours) * AnHour,
+            "hours × worth",
+            beyond,
+            Figure.Input("worth-an-hour", "Worth of an hour", AnHour, FigureUnit.MoneyAnHour, Source)
+        );
+        return new(
+            pieces,
+            profit.Value,
+            hours,
+            Figure.Of(
+                "left",
+                "Left in all",
+                Left(profit.Value, hours),
+                "profit − what hands beyond the free would earn otherwise",
+                profit,
+                worth
+            )
+        );
     }
 
     // what orders earned here weighs more the more hours of it there are; before, the hourly policy, else nothing
@@ -78,7 +125,11 @@ public sealed record WorthOfHands(decimal AnHour, decimal? Free, string Source, 
     {
         var assumed = policy.Kind == PolicyKind.Hourly ? policy.PerHour : 0;
         var learned = Math.Max(0, ((AssumedHours * assumed) + book.Earned.Profit) / (AssumedHours + book.Earned.Hours));
-        return book.Earned.Hours == 0 ? (assumed, assumed > 0 ? "Numbers: price policy" : "no order is handed over yet")
-            : (learned, $"{Shown.Number((double)book.Earned.Hours, 1, book.Numbers.Format)} h of orders handed over, and {AssumedHours:0} h at {Shown.AnHour(assumed, book.Numbers.Format)}");
+        return book.Earned.Hours == 0
+            ? (assumed, assumed > 0 ? "Numbers: price policy" : "no order is handed over yet")
+            : (
+                learned,
+                $"{Shown.Number((double)book.Earned.Hours, 1, book.Numbers.Format)} h of orders handed over, and {AssumedHours:0} h at {Shown.AnHour(assumed, book.Numbers.Format)}"
+            );
     }
 }

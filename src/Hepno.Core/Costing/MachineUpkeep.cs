@@ -25,7 +25,14 @@ public enum UpkeepEvery
 /// <param name="Minutes">Hands each time, min.</param>
 /// <param name="Cost">Money each time: ink, pads, a blade.</param>
 /// <param name="TimesAYear">For what is done as needed: how often a year; 0 for the others.</param>
-public sealed record UpkeepTask(string Id, string Name, UpkeepEvery Every, double Minutes, decimal Cost, double TimesAYear = 0);
+public sealed record UpkeepTask(
+    string Id,
+    string Name,
+    UpkeepEvery Every,
+    double Minutes,
+    decimal Cost,
+    double TimesAYear = 0
+);
 
 /// <summary>It was done.</summary>
 /// <param name="TaskId">Which task.</param>
@@ -52,30 +59,77 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
 
     /// <summary>What is usual for a kind of machine (assumed; the maker's manual decides).</summary>
     /// <param name="kind">press, film-printer, dye-printer, paper-printer, garment-printer, stitch-machine, calender or cutter.</param>
-    public static IReadOnlyList<UpkeepTask> Usual(string kind) => kind switch
-    {
-        "press" => [new("pads", "Look at pad and platen, wipe both cold", UpkeepEvery.Week, 5, 0), new("nine", "Measure the platen", UpkeepEvery.AsNeeded, 20, 0, 4), new("pad", "New pad", UpkeepEvery.AsNeeded, 15, 18, 0.5)],
-        "film-printer" => [new("nozzles", "Nozzle check", UpkeepEvery.Day, 3, 0.15m), new("white", "Circulate the white", UpkeepEvery.Day, 2, 0), new("wiper", "Wiper and cap station", UpkeepEvery.Day, 6, 0.20m), new("head", "Head clean", UpkeepEvery.Week, 10, 2.40m)],
-        "paper-printer" => [new("nozzles", "Nozzle check", UpkeepEvery.Day, 1, 0.02m)],
-        "garment-printer" => [new("agitate", "Shake the white ink", UpkeepEvery.Day, 3, 0), new("wet-cap", "Clean the capping station", UpkeepEvery.Week, 10, 0.60m)],
-        "stitch-machine" => [new("hook", "Oil the hook", UpkeepEvery.Day, 2, 0.02m), new("needles", "Change the needles", UpkeepEvery.Month, 15, 4.00m)],
-        "calender" => [new("felt", "Look at felt and drum, wipe both cold", UpkeepEvery.Week, 10, 0), new("nozzles", "Nozzle check of its printer", UpkeepEvery.Day, 2, 0.05m)],
-        "dye-printer" => [new("nozzles", "Nozzle check", UpkeepEvery.Day, 2, 0.05m), new("head", "Head clean", UpkeepEvery.Month, 8, 1.20m)],
-        "cutter" => [new("strip", "Look at cutting strip and blade", UpkeepEvery.Week, 3, 0), new("blade", "New blade", UpkeepEvery.AsNeeded, 5, 9, 6)],
-        _ => [],
-    };
+    public static IReadOnlyList<UpkeepTask> Usual(string kind) =>
+        kind switch
+        {
+            "press" =>
+            [
+                new("pads", "Look at pad and platen, wipe both cold", UpkeepEvery.Week, 5, 0),
+                new("nine", "Measure the platen", UpkeepEvery.AsNeeded, 20, 0, 4),
+                new("pad", "New pad", UpkeepEvery.AsNeeded, 15, 18, 0.5),
+            ],
+            "film-printer" =>
+            [
+                new("nozzles", "Nozzle check", UpkeepEvery.Day, 3, 0.15m),
+                new("white", "Circulate the white", UpkeepEvery.Day, 2, 0),
+                new("wiper", "Wiper and cap station", UpkeepEvery.Day, 6, 0.20m),
+                new("head", "Head clean", UpkeepEvery.Week, 10, 2.40m),
+            ],
+            "paper-printer" => [new("nozzles", "Nozzle check", UpkeepEvery.Day, 1, 0.02m)],
+            "garment-printer" =>
+            [
+                new("agitate", "Shake the white ink", UpkeepEvery.Day, 3, 0),
+                new("wet-cap", "Clean the capping station", UpkeepEvery.Week, 10, 0.60m),
+            ],
+            "stitch-machine" =>
+            [
+                new("hook", "Oil the hook", UpkeepEvery.Day, 2, 0.02m),
+                new("needles", "Change the needles", UpkeepEvery.Month, 15, 4.00m),
+            ],
+            "calender" =>
+            [
+                new("felt", "Look at felt and drum, wipe both cold", UpkeepEvery.Week, 10, 0),
+                new("nozzles", "Nozzle check of its printer", UpkeepEvery.Day, 2, 0.05m),
+            ],
+            "dye-printer" =>
+            [
+                new("nozzles", "Nozzle check", UpkeepEvery.Day, 2, 0.05m),
+                new("head", "Head clean", UpkeepEvery.Month, 8, 1.20m),
+            ],
+            "cutter" =>
+            [
+                new("strip", "Look at cutting strip and blade", UpkeepEvery.Week, 3, 0),
+                new("blade", "New blade", UpkeepEvery.AsNeeded, 5, 9, 6),
+            ],
+            _ => [],
+        };
 
     /// <summary>What is due by a day, the longest due first. What was never done is due at once; a closed day passes it on to the next open one.</summary>
     /// <param name="today">The day.</param>
     /// <param name="week">Open hours, Sunday first.</param>
     public IReadOnlyList<UpkeepDue> DueBy(DateOnly today, IReadOnlyList<DayHours> week) =>
-        [.. Tasks.Where(t => t.Every != UpkeepEvery.AsNeeded).Select(t => Next(t, today, week)).Where(d => d.On <= today).OrderBy(d => d.On)];
+        [
+            .. Tasks
+                .Where(t => t.Every != UpkeepEvery.AsNeeded)
+                .Select(t => Next(t, today, week))
+                .Where(d => d.On <= today)
+                .OrderBy(d => d.On),
+        ];
 
     /// <summary>When a task is due next.</summary>
     public UpkeepDue Next(UpkeepTask task, DateOnly today, IReadOnlyList<DayHours> week)
     {
         var last = Done.Where(d => d.TaskId == task.Id).Select(d => (DateOnly?)d.Day).Max();
-        var on = last is { } day ? day.AddDays(task.Every switch { UpkeepEvery.Day => 1, UpkeepEvery.Week => WeekDays, _ => MonthDays }) : today;
+        var on = last is { } day
+            ? day.AddDays(
+                task.Every switch
+                {
+                    UpkeepEvery.Day => 1,
+                    UpkeepEvery.Week => WeekDays,
+                    _ => MonthDays,
+                }
+            )
+            : today;
         for (var i = 0; i < WeekDays && week[(int)on.DayOfWeek].Open is null; i++)
         {
             on = on.AddDays(1);
@@ -89,11 +143,40 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
     public Figure PerHour(ShopNumbers n, double productiveHoursAYear)
     {
         var openDays = n.Week.Count(d => d.Open is not null) * WeeksAYear;
-        double Times(UpkeepTask t) => t.Every switch { UpkeepEvery.Day => openDays, UpkeepEvery.Week => WeeksAYear, UpkeepEvery.Month => 12, _ => t.TimesAYear };
-        var year = Figure.Sum("tending-year", "Tending a year", [.. Tasks.Select(t => Figure.Of($"tend-{t.Id}", t.Name, Money.Times(Times(t), (Money.Times(t.Minutes, n.Wage) / 60) + t.Cost), "times × (minutes × wage + cost)",
-            Figure.Input("times", "Times a year", Times(t), FigureUnit.Count, "Floor: upkeep"), Figure.Input("time", "time", t.Minutes * 60, FigureUnit.Seconds, "Floor: upkeep"),
-            Figure.Input("wage", "Wage", n.Wage, FigureUnit.MoneyAnHour, "Numbers: wage"), Figure.Input("cost", "Cost each time", t.Cost, FigureUnit.Money, "Floor: upkeep")))]);
-        return Figure.Of("tending", "Tending", year.Value / (decimal)productiveHoursAYear, "a year ÷ hours a year", year, Figure.Input("hours", "Hours a year", productiveHoursAYear, FigureUnit.Count, "Floor: the machine"));
+        double Times(UpkeepTask t) =>
+            t.Every switch
+            {
+                UpkeepEvery.Day => openDays,
+                UpkeepEvery.Week => WeeksAYear,
+                UpkeepEvery.Month => 12,
+                _ => t.TimesAYear,
+            };
+        var year = Figure.Sum(
+            "tending-year",
+            "Tending a year",
+            [
+                .. Tasks.Select(t =>
+                    Figure.Of(
+                        $"tend-{t.Id}",
+                        t.Name,
+                        Money.Times(Times(t), (Money.Times(t.Minutes, n.Wage) / 60) + t.Cost),
+                        "times × (minutes × wage + cost)",
+                        Figure.Input("times", "Times a year", Times(t), FigureUnit.Count, "Floor: upkeep"),
+                        Figure.Input("time", "time", t.Minutes * 60, FigureUnit.Seconds, "Floor: upkeep"),
+                        Figure.Input("wage", "Wage", n.Wage, FigureUnit.MoneyAnHour, "Numbers: wage"),
+                        Figure.Input("cost", "Cost each time", t.Cost, FigureUnit.Money, "Floor: upkeep")
+                    )
+                ),
+            ]
+        );
+        return Figure.Of(
+            "tending",
+            "Tending",
+            year.Value / (decimal)productiveHoursAYear,
+            "a year ÷ hours a year",
+            year,
+            Figure.Input("hours", "Hours a year", productiveHoursAYear, FigureUnit.Count, "Floor: the machine")
+        );
     }
 
     /// <summary>What cannot be kept.</summary>
@@ -107,16 +190,39 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
         {
             if (task.Name.Trim().Length is 0 or > 100 || Tasks.Take(i).Any(t => t.Id == task.Id))
             {
-                yield return new("name", task.Name.Trim().Length == 0 ? "A task has no name." : $"\"{task.Name}\" cannot be told from another task.", $"tasks[{i}].name", "Say what is done, in at most 100 letters.");
+                yield return new(
+                    "name",
+                    task.Name.Trim().Length == 0
+                        ? "A task has no name."
+                        : $"\"{task.Name}\" cannot be told from another task.",
+                    $"tasks[{i}].name",
+                    "Say what is done, in at most 100 letters."
+                );
             }
-            if (task.Minutes is not (>= 0 and <= 480) || task.Cost is < 0 or > 100_000 || task.TimesAYear is not (>= 0 and <= 5000))
+            if (
+                task.Minutes is not (>= 0 and <= 480)
+                || task.Cost is < 0 or > 100_000
+                || task.TimesAYear is not (>= 0 and <= 5000)
+            )
             {
-                yield return new("range", $"{task.Name}: {task.Minutes:0.##} minutes, {task.Cost:0.00}, {task.TimesAYear:0.##} times a year cannot be.", $"tasks[{i}]", "0 to 480 minutes, a cost of 0 or more, up to 5,000 times.");
+                yield return new(
+                    "range",
+                    $"{task.Name}: {task.Minutes:0.##} minutes, {task.Cost:0.00}, {task.TimesAYear:0.##} times a year cannot be.",
+                    $"tasks[{i}]",
+                    "0 to 480 minutes, a cost of 0 or more, up to 5,000 times."
+                );
             }
         }
-        foreach (var (done, i) in Done.Select((d, i) => (d, i)).Where(x => x.d.By.Length > 100 || x.d.Note.Length > 500))
+        foreach (
+            var (done, i) in Done.Select((d, i) => (d, i)).Where(x => x.d.By.Length > 100 || x.d.Note.Length > 500)
+        )
         {
-            yield return new("too-long", "A name of over 100 or a note of over 500 characters.", $"done[{i}].note", "Say it shorter.");
+            yield return new(
+                "too-long",
+                "A name of over 100 or a note of over 500 characters.",
+                $"done[{i}].note",
+                "Say it shorter."
+            );
         }
     }
 }

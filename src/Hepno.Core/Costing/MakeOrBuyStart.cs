@@ -28,7 +28,10 @@ public sealed record MakeOrBuyStart(MakeOrBuyCase Case, IReadOnlyList<string> Fr
     /// <returns>Null while there is no blank to print on.</returns>
     public static MakeOrBuyStart? Of(ShopBook book, double printsAMonth)
     {
-        if (book.Styles.FirstOrDefault(s => !s.Retired && s.Kind == GarmentKind.Tee) is not { } style || book.Presses.Count == 0)
+        if (
+            book.Styles.FirstOrDefault(s => !s.Retired && s.Kind == GarmentKind.Tee) is not { } style
+            || book.Presses.Count == 0
+        )
         {
             return null;
         }
@@ -36,17 +39,37 @@ public sealed record MakeOrBuyStart(MakeOrBuyCase Case, IReadOnlyList<string> Fr
         static DecorationPlan? Plan(MethodAnswer answer) => answer.Decorations.Count > 0 ? answer.Decorations[0] : null;
         var (bought, made) = (Plan(new DtfBought().Answer(ask, book)), Plan(new DtfMade().Answer(ask, book)));
         var printer = book.FilmPrinters.Count > 0 ? book.FilmPrinters[0] : null;
-        double Minutes(DecorationPlan? d) => d is null ? 0 : WorkSteps.Attended(d.Preparation) * book.Numbers.HandsFactor / 60;
+        double Minutes(DecorationPlan? d) =>
+            d is null ? 0 : WorkSteps.Attended(d.Preparation) * book.Numbers.HandsFactor / 60;
         // its wear is what is to be paid back
         var material = made?.Material.Parts.Where(p => p.Code != "machine").Sum(p => p.Value) ?? AssumedMade;
-        var cleaning = printer is null ? 0 : (decimal)printer.CleaningMlPerDay * printer.CleaningPricePerMl * DaysAMonth;
-        return new(new(printer?.Equipment.PriceNew ?? AssumedPrinter, Math.Round(printsAMonth), bought?.Material.Value ?? 0, material, made is null ? AssumedMinutes : Math.Max(0, Minutes(made) - Minutes(bought)), book.Numbers.Wage,
-            AssumedUpkeep + cleaning, 0, LearningPrints, LearningShare, material + LandedBlank.Of(ask).Value),
-        [
-            $"a front of 10.5 × 8 in on {style.Name}, {OrderOf} of them",
-            bought is null ? "no film list on the Shelf holds it: type what one costs" : "bought as the Shelf has it",
-            printer is null ? "the printer, its material and minutes are assumed" : $"made on {printer.Name} as the Floor has it, its wear left out: that is the machine to pay back",
-            "prints a month as your orders of the last three months",
-        ]);
+        var cleaning = printer is null
+            ? 0
+            : (decimal)printer.CleaningMlPerDay * printer.CleaningPricePerMl * DaysAMonth;
+        return new(
+            new(
+                printer?.Equipment.PriceNew ?? AssumedPrinter,
+                Math.Round(printsAMonth),
+                bought?.Material.Value ?? 0,
+                material,
+                made is null ? AssumedMinutes : Math.Max(0, Minutes(made) - Minutes(bought)),
+                book.Numbers.Wage,
+                AssumedUpkeep + cleaning,
+                0,
+                LearningPrints,
+                LearningShare,
+                material + LandedBlank.Of(ask).Value
+            ),
+            [
+                $"a front of 10.5 × 8 in on {style.Name}, {OrderOf} of them",
+                bought is null
+                    ? "no film list on the Shelf holds it: type what one costs"
+                    : "bought as the Shelf has it",
+                printer is null
+                    ? "the printer, its material and minutes are assumed"
+                    : $"made on {printer.Name} as the Floor has it, its wear left out: that is the machine to pay back",
+                "prints a month as your orders of the last three months",
+            ]
+        );
     }
 }

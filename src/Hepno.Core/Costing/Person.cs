@@ -11,7 +11,16 @@ namespace Hepno.Core.Costing;
 /// <param name="LunchFrom">When lunch begins, or null for none.</param>
 /// <param name="LunchMinutes">How long it is.</param>
 /// <param name="DaysOff">Days this person is away.</param>
-public sealed record Person(string Id, string Name, decimal Wage, decimal OnCostsShare, IReadOnlyList<DayHours> Week, TimeOnly? LunchFrom, int LunchMinutes, IReadOnlyList<DateOnly> DaysOff)
+public sealed record Person(
+    string Id,
+    string Name,
+    decimal Wage,
+    decimal OnCostsShare,
+    IReadOnlyList<DayHours> Week,
+    TimeOnly? LunchFrom,
+    int LunchMinutes,
+    IReadOnlyList<DateOnly> DaysOff
+)
 {
     private const int LongestName = 60;
 
@@ -19,7 +28,11 @@ public sealed record Person(string Id, string Name, decimal Wage, decimal OnCost
     public decimal LabourRate() => Wage * (1 + OnCostsShare);
 
     /// <summary>Hours a week, lunch left out.</summary>
-    public double HoursAWeek() => Week.Where(d => d.Open is not null).Sum(d => (d.Close!.Value - d.Open!.Value).TotalHours - (Lunch(d) is { } l ? (l.To - l.From).TotalHours : 0));
+    public double HoursAWeek() =>
+        Week.Where(d => d.Open is not null)
+            .Sum(d =>
+                (d.Close!.Value - d.Open!.Value).TotalHours - (Lunch(d) is { } l ? (l.To - l.From).TotalHours : 0)
+            );
 
     /// <summary>When this person works on a day: stretches before and after lunch; none on a day off.</summary>
     public IReadOnlyList<(DateTime From, DateTime To)> On(DateOnly day)
@@ -30,7 +43,14 @@ public sealed record Person(string Id, string Name, decimal Wage, decimal OnCost
             return [];
         }
         return Lunch(hours) is { } lunch
-            ? [.. new[] { (day.ToDateTime(open), day.ToDateTime(lunch.From)), (day.ToDateTime(lunch.To), day.ToDateTime(close)) }.Where(s => s.Item2 > s.Item1)]
+            ?
+            [
+                .. new[]
+                {
+                    (day.ToDateTime(open), day.ToDateTime(lunch.From)),
+                    (day.ToDateTime(lunch.To), day.ToDateTime(close)),
+                }.Where(s => s.Item2 > s.Item1),
+            ]
             : [(day.ToDateTime(open), day.ToDateTime(close))];
     }
 
@@ -40,25 +60,53 @@ public sealed record Person(string Id, string Name, decimal Wage, decimal OnCost
     {
         if (Name.Trim().Length is 0 or > LongestName)
         {
-            yield return new("name", $"A name of {Name.Trim().Length} characters.", $"{where}.name", $"Type 1 to {LongestName}.");
+            yield return new(
+                "name",
+                $"A name of {Name.Trim().Length} characters.",
+                $"{where}.name",
+                $"Type 1 to {LongestName}."
+            );
         }
         if (Wage is < 0 or > 10_000)
         {
-            yield return new("range", $"{Name}: a wage of {Wage:0.00} is outside 0 to 10,000.", $"{where}.wage", "Type what an hour is paid.");
+            yield return new(
+                "range",
+                $"{Name}: a wage of {Wage:0.00} is outside 0 to 10,000.",
+                $"{where}.wage",
+                "Type what an hour is paid."
+            );
         }
         if (OnCostsShare is < 0 or > 2)
         {
-            yield return new("range", $"{Name}: on-costs of {OnCostsShare * 100:0.##}% are outside 0 to 200%.", $"{where}.onCostsShare", "Type what you pay on top, as a share of the wage.");
+            yield return new(
+                "range",
+                $"{Name}: on-costs of {OnCostsShare * 100:0.##}% are outside 0 to 200%.",
+                $"{where}.onCostsShare",
+                "Type what you pay on top, as a share of the wage."
+            );
         }
         if (LunchMinutes is < 0 or > 240)
         {
-            yield return new("range", $"{Name}: a lunch of {LunchMinutes} minutes is outside 0 to 240.", $"{where}.lunchMinutes", "30 is usual.");
+            yield return new(
+                "range",
+                $"{Name}: a lunch of {LunchMinutes} minutes is outside 0 to 240.",
+                $"{where}.lunchMinutes",
+                "30 is usual."
+            );
         }
         if (Week.Count != 7 || Week.Any(d => (d.Open is null) != (d.Close is null) || d.Close <= d.Open))
         {
-            yield return new("hours", $"{Name}: the hours of a day cannot be read.", $"{where}.week", "Give seven days, each with both hours, closing after opening, or none.");
+            yield return new(
+                "hours",
+                $"{Name}: the hours of a day cannot be read.",
+                $"{where}.week",
+                "Give seven days, each with both hours, closing after opening, or none."
+            );
         }
     }
 
-    private (TimeOnly From, TimeOnly To)? Lunch(DayHours d) => LunchFrom is { } from && LunchMinutes > 0 && from > d.Open && from.AddMinutes(LunchMinutes) < d.Close ? (from, from.AddMinutes(LunchMinutes)) : null;
+    private (TimeOnly From, TimeOnly To)? Lunch(DayHours d) =>
+        LunchFrom is { } from && LunchMinutes > 0 && from > d.Open && from.AddMinutes(LunchMinutes) < d.Close
+            ? (from, from.AddMinutes(LunchMinutes))
+            : null;
 }

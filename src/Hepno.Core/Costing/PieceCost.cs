@@ -15,7 +15,20 @@ namespace Hepno.Core.Costing;
 /// <param name="Hour">Money for a held hour of where it is done; null for the piece's own press.</param>
 /// <param name="Over">The attempt it lies on, which comes before it; null for the cloth.</param>
 /// <param name="OneMore">What a transfer costs that is bought beyond those used; null for the material of an attempt.</param>
-public sealed record Attempt(string Id, string Label, Figure Material, double FailureChance, double AttendedSeconds, double PressSeconds, int Bought = 0, Figure? SetUp = null, int Stage = 0, Figure? Hour = null, string? Over = null, Figure? OneMore = null)
+public sealed record Attempt(
+    string Id,
+    string Label,
+    Figure Material,
+    double FailureChance,
+    double AttendedSeconds,
+    double PressSeconds,
+    int Bought = 0,
+    Figure? SetUp = null,
+    int Stage = 0,
+    Figure? Hour = null,
+    string? Over = null,
+    Figure? OneMore = null
+)
 {
     /// <summary>What a machine takes for it, s, opened to its parts; null where its steps say it.</summary>
     public Figure? BenchTime { get; init; }
@@ -37,8 +50,23 @@ public sealed record Attempt(string Id, string Label, Figure Material, double Fa
 /// <param name="TimeSource">Where the seconds come from, in words.</param>
 /// <param name="DecorationLabel">What the stratum of decorations is called: Print, Stitches or Sent out (docs/trade.md 8).</param>
 /// <param name="Place">What is held while it is worked on: the press, a stitching machine, the table.</param>
-public sealed record PieceInputs(int Quantity, Figure Blank, Figure Consumables, Figure Packing, double PrepAttendedSeconds, double PrepPressSeconds, IReadOnlyList<Attempt> Decorations,
-    decimal Wage, decimal OverheadPerHour, Figure PressHour, Figure OrderMinutes, Figure FixedFees, string TimeSource = "standards, one at a time", string DecorationLabel = "Print", string Place = "The press")
+public sealed record PieceInputs(
+    int Quantity,
+    Figure Blank,
+    Figure Consumables,
+    Figure Packing,
+    double PrepAttendedSeconds,
+    double PrepPressSeconds,
+    IReadOnlyList<Attempt> Decorations,
+    decimal Wage,
+    decimal OverheadPerHour,
+    Figure PressHour,
+    Figure OrderMinutes,
+    Figure FixedFees,
+    string TimeSource = "standards, one at a time",
+    string DecorationLabel = "Print",
+    string Place = "The press"
+)
 {
     /// <summary>Blanks bought where they are more than the pieces; 0 for as many as are started.</summary>
     public int BlanksBought { get; init; }
@@ -52,7 +80,15 @@ public sealed record PieceInputs(int Quantity, Figure Blank, Figure Consumables,
 /// <param name="HandsSeconds">Attended seconds a good piece, ruined attempts and order time included.</param>
 /// <param name="PressSeconds">Press-held seconds a good piece.</param>
 /// <param name="Materials">Blank, decorations and sundries: the base of a multiple on materials.</param>
-public sealed record PieceCostResult(Figure Cost, IReadOnlyList<Attempt> Sequence, double StartsPerGood, IReadOnlyList<double> AttemptsPerGood, Figure HandsSeconds, double PressSeconds, decimal Materials)
+public sealed record PieceCostResult(
+    Figure Cost,
+    IReadOnlyList<Attempt> Sequence,
+    double StartsPerGood,
+    IReadOnlyList<double> AttemptsPerGood,
+    Figure HandsSeconds,
+    double PressSeconds,
+    decimal Materials
+)
 {
     /// <summary>One stratum by its code.</summary>
     public Figure Stratum(string code) => Cost.Parts.First(p => p.Code == code);
@@ -65,10 +101,12 @@ public sealed record PieceCostResult(Figure Cost, IReadOnlyList<Attempt> Sequenc
 public static class PieceCost
 {
     /// <summary>Codes of the seven strata, in their fixed order.</summary>
-    public static IReadOnlyList<string> Strata { get; } = ["blank", "decoration", "consumables", "labour", "press", "spoilage", "packing"];
+    public static IReadOnlyList<string> Strata { get; } =
+    ["blank", "decoration", "consumables", "labour", "press", "spoilage", "packing"];
 
     /// <summary>The cost of one good piece, pressed in the cheapest order.</summary>
-    public static PieceCostResult Of(PieceInputs inputs) => Of(inputs, Spoilage.CheapestOrder([.. inputs.Decorations.Select(d => (d, Spoilage.AttemptCost(d, inputs)))]));
+    public static PieceCostResult Of(PieceInputs inputs) =>
+        Of(inputs, Spoilage.CheapestOrder([.. inputs.Decorations.Select(d => (d, Spoilage.AttemptCost(d, inputs)))]));
 
     /// <summary>The cost of one good piece, pressed in the order given.</summary>
     public static PieceCostResult Of(PieceInputs inputs, IReadOnlyList<Attempt> sequence)
@@ -78,35 +116,199 @@ public static class PieceCost
         var attempts = sequence.Select((_, i) => 1 / survive.Skip(i).Aggregate(1.0, (a, b) => a * b)).ToArray();
         var orderSeconds = (double)inputs.OrderMinutes.Value * 60 / inputs.Quantity;
 
-        Figure Timed(string code, string label, Func<Attempt, double> seconds, double prepSeconds, decimal rate, string rateSource, Func<Attempt, decimal?>? own = null) => Figure.Sum(code, label,
-            [Figure.Time("prep", "Preparation and inspection", prepSeconds, inputs.TimeSource, rate, rateSource), .. sequence.Select(d => Figure.Time(d.Id, d.Label, seconds(d), inputs.TimeSource, own?.Invoke(d) ?? rate, rateSource))]);
+        Figure Timed(
+            string code,
+            string label,
+            Func<Attempt, double> seconds,
+            double prepSeconds,
+            decimal rate,
+            string rateSource,
+            Func<Attempt, decimal?>? own = null
+        ) =>
+            Figure.Sum(
+                code,
+                label,
+                [
+                    Figure.Time("prep", "Preparation and inspection", prepSeconds, inputs.TimeSource, rate, rateSource),
+                    .. sequence.Select(d =>
+                        Figure.Time(d.Id, d.Label, seconds(d), inputs.TimeSource, own?.Invoke(d) ?? rate, rateSource)
+                    ),
+                ]
+            );
 
-        var labour = Figure.Sum("labour", "Labour", [.. Timed("work", "At the press and beside it", d => d.AttendedSeconds, inputs.PrepAttendedSeconds, inputs.Wage, "Numbers: wage").Parts, OrderTime(inputs, orderSeconds, inputs.Wage, "Numbers: wage")]);
-        var held = Timed("held", inputs.Place, d => d.PressSeconds, inputs.PrepPressSeconds, inputs.PressHour.Value, "Floor: an hour of it", d => d.Hour?.Value) is var h ? h with { Parts = [.. h.Parts, inputs.PressHour with { Label = "An hour of it, as used above" }, .. sequence.Select(d => d.Hour).OfType<Figure>().DistinctBy(x => x.Code), .. sequence.Where(d => d.BenchTime is not null).Select(d => d.BenchTime! with { Code = $"bench-time-{d.Id}", Label = $"{d.Label}, the machine's time in it" })], How = "sum of the times above" } : null!;
-        var overhead = Timed("overhead", "Rent and the rest", d => d.AttendedSeconds, inputs.PrepAttendedSeconds, inputs.OverheadPerHour, "Numbers: overhead");
-        var rent = Figure.Sum("press", "Heat and rent", held, overhead, OrderTime(inputs, orderSeconds, inputs.OverheadPerHour, "Numbers: overhead"));
-        var materials = Figure.Sum("decoration", inputs.DecorationLabel, [.. sequence.Select(d => d.Material), .. sequence.Where(d => d.SetUp is not null).Select(d => SetUpShare(d, inputs))]);
-        var packing = Figure.Sum("packing", "Packing and sending", inputs.Packing, Figure.Of("fixed-fees", "Fixed fees", inputs.FixedFees.Value / inputs.Quantity, "fees of the order ÷ pieces", inputs.FixedFees, Pieces(inputs)));
-        var cost = Figure.Sum("cost", "Cost", inputs.Blank with { Code = "blank", Label = "Blank" }, materials, inputs.Consumables with { Code = "consumables", Label = "Sundries" }, labour, rent, Spoilage.Stratum(inputs, sequence, attempts), packing);
+        var labour = Figure.Sum(
+            "labour",
+            "Labour",
+            [
+                .. Timed(
+                    "work",
+                    "At the press and beside it",
+                    d => d.AttendedSeconds,
+                    inputs.PrepAttendedSeconds,
+                    inputs.Wage,
+                    "Numbers: wage"
+                ).Parts,
+                OrderTime(inputs, orderSeconds, inputs.Wage, "Numbers: wage"),
+            ]
+        );
+        var held = Timed(
+            "held",
+            inputs.Place,
+            d => d.PressSeconds,
+            inputs.PrepPressSeconds,
+            inputs.PressHour.Value,
+            "Floor: an hour of it",
+            d => d.Hour?.Value
+        )
+            is var h
+            ? h with
+            {
+                Parts =
+                [
+                    .. h.Parts,
+                    inputs.PressHour with
+                    {
+                        Label = "An hour of it, as used above",
+                    },
+                    .. sequence.Select(d => d.Hour).OfType<Figure>().DistinctBy(x => x.Code),
+                    .. sequence
+                        .Where(d => d.BenchTime is not null)
+                        .Select(d =>
+                            d.BenchTime! with
+                            {
+                                Code = $"bench-time-{d.Id}",
+                                Label = $"{d.Label}, the machine's time in it",
+                            }
+                        ),
+                ],
+                How = "sum of the times above",
+            }
+            : null!;
+        var overhead = Timed(
+            "overhead",
+            "Rent and the rest",
+            d => d.AttendedSeconds,
+            inputs.PrepAttendedSeconds,
+            inputs.OverheadPerHour,
+            "Numbers: overhead"
+        );
+        var rent = Figure.Sum(
+            "press",
+            "Heat and rent",
+            held,
+            overhead,
+            OrderTime(inputs, orderSeconds, inputs.OverheadPerHour, "Numbers: overhead")
+        );
+        var materials = Figure.Sum(
+            "decoration",
+            inputs.DecorationLabel,
+            [
+                .. sequence.Select(d => d.Material),
+                .. sequence.Where(d => d.SetUp is not null).Select(d => SetUpShare(d, inputs)),
+            ]
+        );
+        var packing = Figure.Sum(
+            "packing",
+            "Packing and sending",
+            inputs.Packing,
+            Figure.Of(
+                "fixed-fees",
+                "Fixed fees",
+                inputs.FixedFees.Value / inputs.Quantity,
+                "fees of the order ÷ pieces",
+                inputs.FixedFees,
+                Pieces(inputs)
+            )
+        );
+        var cost = Figure.Sum(
+            "cost",
+            "Cost",
+            inputs.Blank with
+            {
+                Code = "blank",
+                Label = "Blank",
+            },
+            materials,
+            inputs.Consumables with
+            {
+                Code = "consumables",
+                Label = "Sundries",
+            },
+            labour,
+            rent,
+            Spoilage.Stratum(inputs, sequence, attempts),
+            packing
+        );
         var hands = HandsSeconds(inputs, sequence, starts, attempts, orderSeconds);
-        var pressSeconds = (inputs.PrepPressSeconds * starts) + sequence.Select((d, i) => d.PressSeconds * attempts[i]).Sum();
-        return new(cost, sequence, starts, attempts, hands, pressSeconds, inputs.Blank.Value + materials.Value + inputs.Consumables.Value);
+        var pressSeconds =
+            (inputs.PrepPressSeconds * starts) + sequence.Select((d, i) => d.PressSeconds * attempts[i]).Sum();
+        return new(
+            cost,
+            sequence,
+            starts,
+            attempts,
+            hands,
+            pressSeconds,
+            inputs.Blank.Value + materials.Value + inputs.Consumables.Value
+        );
     }
 
-    private static Figure Pieces(PieceInputs inputs) => Figure.Input("pieces", "Pieces", inputs.Quantity, FigureUnit.Count, "the ask");
+    private static Figure Pieces(PieceInputs inputs) =>
+        Figure.Input("pieces", "Pieces", inputs.Quantity, FigureUnit.Count, "the ask");
 
-    private static Figure SetUpShare(Attempt d, PieceInputs inputs) => Figure.Of($"set-up-{d.Id}", $"{d.Label}, set-up", d.SetUp!.Value / inputs.Quantity, "set-up ÷ pieces", d.SetUp, Pieces(inputs));
+    private static Figure SetUpShare(Attempt d, PieceInputs inputs) =>
+        Figure.Of(
+            $"set-up-{d.Id}",
+            $"{d.Label}, set-up",
+            d.SetUp!.Value / inputs.Quantity,
+            "set-up ÷ pieces",
+            d.SetUp,
+            Pieces(inputs)
+        );
 
-    private static Figure OrderTime(PieceInputs inputs, double orderSeconds, decimal rate, string source) => Figure.Of("order-time", "Order time", Money.Times(orderSeconds / 3600, rate), "minutes of the order ÷ pieces × rate",
-        inputs.OrderMinutes, Pieces(inputs), Figure.Input("rate", "rate", rate, FigureUnit.MoneyAnHour, source));
+    private static Figure OrderTime(PieceInputs inputs, double orderSeconds, decimal rate, string source) =>
+        Figure.Of(
+            "order-time",
+            "Order time",
+            Money.Times(orderSeconds / 3600, rate),
+            "minutes of the order ÷ pieces × rate",
+            inputs.OrderMinutes,
+            Pieces(inputs),
+            Figure.Input("rate", "rate", rate, FigureUnit.MoneyAnHour, source)
+        );
 
-    private static Figure HandsSeconds(PieceInputs inputs, IReadOnlyList<Attempt> sequence, double starts, double[] attempts, double orderSeconds)
+    private static Figure HandsSeconds(
+        PieceInputs inputs,
+        IReadOnlyList<Attempt> sequence,
+        double starts,
+        double[] attempts,
+        double orderSeconds
+    )
     {
-        Figure Part(string code, string label, double seconds, double times) => new(code, label, (decimal)(seconds * times), FigureUnit.Seconds, "seconds × attempts a good piece", "",
-            [Figure.Input("seconds", "Attended", seconds, FigureUnit.Seconds, inputs.TimeSource), Figure.Input("attempts", "Attempts a good piece", times, FigureUnit.Count, "spoilage")]);
+        Figure Part(string code, string label, double seconds, double times) =>
+            new(
+                code,
+                label,
+                (decimal)(seconds * times),
+                FigureUnit.Seconds,
+                "seconds × attempts a good piece",
+                "",
+                [
+                    Figure.Input("seconds", "Attended", seconds, FigureUnit.Seconds, inputs.TimeSource),
+                    Figure.Input("attempts", "Attempts a good piece", times, FigureUnit.Count, "spoilage"),
+                ]
+            );
         List<Figure> parts =
         [
-            new("order-time", "Order time", (decimal)orderSeconds, FigureUnit.Seconds, "minutes of the order ÷ pieces", "", [inputs.OrderMinutes, Pieces(inputs)]),
+            new(
+                "order-time",
+                "Order time",
+                (decimal)orderSeconds,
+                FigureUnit.Seconds,
+                "minutes of the order ÷ pieces",
+                "",
+                [inputs.OrderMinutes, Pieces(inputs)]
+            ),
             Part("prep", "Preparation and inspection", inputs.PrepAttendedSeconds, starts),
             .. sequence.Select((d, i) => Part(d.Id, d.Label, d.AttendedSeconds, attempts[i])),
         ];

@@ -66,14 +66,33 @@ public sealed record CuredPrints(string OrderId, string LineId, string Placement
 /// <param name="Use">What it took out of the printer.</param>
 /// <param name="Verdict">What it is held to be.</param>
 /// <param name="Why">Why; needed for bad.</param>
-public sealed record CureBatch(string Id, int Number, string PrinterId, DateTime At, string StationId, double TemperatureF, double Minutes, string By, CureSign Sign, ControlPrint Before, ControlPrint After,
-    IReadOnlyList<CuredPrints> Prints, IReadOnlyList<string> Lots, CureUse Use, CureVerdict Verdict, string Why)
+public sealed record CureBatch(
+    string Id,
+    int Number,
+    string PrinterId,
+    DateTime At,
+    string StationId,
+    double TemperatureF,
+    double Minutes,
+    string By,
+    CureSign Sign,
+    ControlPrint Before,
+    ControlPrint After,
+    IReadOnlyList<CuredPrints> Prints,
+    IReadOnlyList<string> Lots,
+    CureUse Use,
+    CureVerdict Verdict,
+    string Why
+)
 {
     /// <summary>Its number as written: "C-31".</summary>
     public string Code() => $"C-{Number}";
 
     /// <summary>True when its white prints wait: both colour patches, before and after them, must have been pressed and hold (docs/trade.md 12).</summary>
-    public bool Holds() => Verdict == CureVerdict.Open && Prints.Any(p => p.WhiteOnly) && (Before != ControlPrint.Holds || After != ControlPrint.Holds);
+    public bool Holds() =>
+        Verdict == CureVerdict.Open
+        && Prints.Any(p => p.WhiteOnly)
+        && (Before != ControlPrint.Holds || After != ControlPrint.Holds);
 
     /// <summary>A cure further below its powder's heat than this is doubted, °F.</summary>
     public const double ColdestBelowF = 20;
@@ -81,54 +100,109 @@ public sealed record CureBatch(string Id, int Number, string PrinterId, DateTime
     /// <summary>What speaks against it, in words; empty for nothing.</summary>
     /// <param name="cureF">Heat its powder is cured at, °F.</param>
     /// <param name="f">How figures are written.</param>
-    public string Doubt(double cureF, FigureFormat f) => Before == ControlPrint.Lifts ? "the first patch lifts" : After == ControlPrint.Lifts ? "the last patch lifts" : Sign switch
-    {
-        CureSign.Dull => "the powder was dull",
-        CureSign.Yellowed => "it was yellowed",
-        _ => TemperatureF < cureF - ColdestBelowF ? $"{Shown.Temperature(TemperatureF, f)} is far below the {Shown.Temperature(cureF, f)} its powder is cured at" : "",
-    };
+    public string Doubt(double cureF, FigureFormat f) =>
+        Before == ControlPrint.Lifts ? "the first patch lifts"
+        : After == ControlPrint.Lifts ? "the last patch lifts"
+        : Sign switch
+        {
+            CureSign.Dull => "the powder was dull",
+            CureSign.Yellowed => "it was yellowed",
+            _ => TemperatureF < cureF - ColdestBelowF
+                ? $"{Shown.Temperature(TemperatureF, f)} is far below the {Shown.Temperature(cureF, f)} its powder is cured at"
+                : "",
+        };
 
     /// <summary>What cannot be kept.</summary>
     public IEnumerable<Problem> Problems()
     {
         if (PrinterId.Length == 0)
         {
-            yield return new("empty", "The batch names no film printer.", "printerId", "Choose the printer it came from.");
+            yield return new(
+                "empty",
+                "The batch names no film printer.",
+                "printerId",
+                "Choose the printer it came from."
+            );
         }
         if (TemperatureF is not (>= 200 and <= 400))
         {
-            yield return new("absurd", $"{TemperatureF:0} °F is outside 200 to 400, where powder is cured.", "temperatureF", "Type the heat of oven or platen; the powder's sheet names it.");
+            yield return new(
+                "absurd",
+                $"{TemperatureF:0} °F is outside 200 to 400, where powder is cured.",
+                "temperatureF",
+                "Type the heat of oven or platen; the powder's sheet names it."
+            );
         }
         if (Minutes is not (>= 0.25 and <= 60))
         {
-            yield return new("absurd", $"{Minutes:0.##} min in the heat is outside 0.25 to 60.", "minutes", "Two to four minutes are usual.");
+            yield return new(
+                "absurd",
+                $"{Minutes:0.##} min in the heat is outside 0.25 to 60.",
+                "minutes",
+                "Two to four minutes are usual."
+            );
         }
         if (Prints.Count is 0 or > 500)
         {
-            yield return new("empty", Prints.Count == 0 ? "No print is in the batch." : $"{Prints.Count} orders' prints in one batch.", "prints", "Say whose prints were cured, at most 500 lines.");
+            yield return new(
+                "empty",
+                Prints.Count == 0 ? "No print is in the batch." : $"{Prints.Count} orders' prints in one batch.",
+                "prints",
+                "Say whose prints were cured, at most 500 lines."
+            );
         }
         foreach (var (p, i) in Prints.Select((p, i) => (p, i)))
         {
             if (p.Prints is < 1 or > 10_000)
             {
-                yield return new("range", $"{p.Prints} prints is outside 1 to 10,000.", $"prints[{i}].prints", "Count them.");
+                yield return new(
+                    "range",
+                    $"{p.Prints} prints is outside 1 to 10,000.",
+                    $"prints[{i}].prints",
+                    "Count them."
+                );
             }
             if (Prints.Take(i).Any(o => (o.OrderId, o.LineId, o.PlacementId) == (p.OrderId, p.LineId, p.PlacementId)))
             {
-                yield return new("twice", "The same place of an order stands twice.", $"prints[{i}]", "Add the two up.");
+                yield return new(
+                    "twice",
+                    "The same place of an order stands twice.",
+                    $"prints[{i}]",
+                    "Add the two up."
+                );
             }
         }
-        if (Use.ColourMl is not (>= 0 and < 1e6) || Use.WhiteMl is not (>= 0 and < 1e6) || Use.FilmIn is not (>= 0 and < 1e6) || Use.PowderG is not (>= 0 and < 1e6))
+        if (
+            Use.ColourMl is not (>= 0 and < 1e6)
+            || Use.WhiteMl is not (>= 0 and < 1e6)
+            || Use.FilmIn is not (>= 0 and < 1e6)
+            || Use.PowderG is not (>= 0 and < 1e6)
+        )
         {
-            yield return new("range", "What it used is not a number of 0 or more.", "use", "Leave it to the arithmetic.");
+            yield return new(
+                "range",
+                "What it used is not a number of 0 or more.",
+                "use",
+                "Leave it to the arithmetic."
+            );
         }
         if (Verdict == CureVerdict.Bad && Why.Trim().Length == 0)
         {
-            yield return new("empty", "A batch is called bad without a reason.", "why", "Say what was found: the customers will ask.");
+            yield return new(
+                "empty",
+                "A batch is called bad without a reason.",
+                "why",
+                "Say what was found: the customers will ask."
+            );
         }
         if (Why.Length > 500 || By.Length > 100 || Lots.Count > 40 || Lots.Any(l => l.Length > 200))
         {
-            yield return new("too-long", "A reason of over 500, a name of over 100 or a lot of over 200 characters.", "why", "Say it shorter.");
+            yield return new(
+                "too-long",
+                "A reason of over 500, a name of over 100 or a lot of over 200 characters.",
+                "why",
+                "Say it shorter."
+            );
         }
     }
 }

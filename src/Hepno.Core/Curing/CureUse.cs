@@ -22,13 +22,28 @@ public sealed record CureUse(double ColourMl, double WhiteMl, double FilmIn, dou
     public static CureUse Of(Placement print, FilmPrinter printer, bool white, int count)
     {
         var painted = print.AreaIn2 * print.CoveragePercent / 100 * count;
-        var film = RollRows.Lay(print.WidthIn, print.HeightIn, printer.GapIn / 2, printer.RollWidthIn, count)?.LengthIn ?? 0;
-        return new(painted * printer.ColourMlPerIn2, white ? painted * printer.WhiteMlPerIn2 : 0, film, painted * printer.PowderGPerIn2);
+        var film = RollRows.Lay(print.WidthIn, print.HeightIn, printer.GapIn / 2, printer.RollWidthIn, count)?.LengthIn
+            ?? 0;
+        return new(
+            painted * printer.ColourMlPerIn2,
+            white ? painted * printer.WhiteMlPerIn2 : 0,
+            film,
+            painted * printer.PowderGPerIn2
+        );
     }
 
     /// <summary>Both together.</summary>
-    public static CureUse operator +(CureUse a, CureUse b) => new(a.ColourMl + b.ColourMl, a.WhiteMl + b.WhiteMl, a.FilmIn + b.FilmIn, a.PowderG + b.PowderG);
+    public static CureUse operator +(CureUse a, CureUse b) =>
+        new(a.ColourMl + b.ColourMl, a.WhiteMl + b.WhiteMl, a.FilmIn + b.FilmIn, a.PowderG + b.PowderG);
 
     /// <summary>What was taken of one supply, in its unit; 0 for what a film printer has not.</summary>
-    public double Amount(Supply supply) => supply switch { Supply.ColourInk => ColourMl, Supply.WhiteInk => WhiteMl, Supply.Film => FilmIn, Supply.Powder => PowderG, _ => 0 };
+    public double Amount(Supply supply) =>
+        supply switch
+        {
+            Supply.ColourInk => ColourMl,
+            Supply.WhiteInk => WhiteMl,
+            Supply.Film => FilmIn,
+            Supply.Powder => PowderG,
+            _ => 0,
+        };
 }

@@ -9,7 +9,14 @@ namespace Hepno.Core.Curing;
 /// <param name="HandedOver">Pieces of the line the customer already has.</param>
 /// <param name="Print">What one print costs.</param>
 /// <param name="Piece">What one finished piece costs, its blank and hands in it.</param>
-public sealed record CuredFate(CuredPrints Cured, int OfOtherBatches, int Pressed, int HandedOver, Figure Print, Figure Piece);
+public sealed record CuredFate(
+    CuredPrints Cured,
+    int OfOtherBatches,
+    int Pressed,
+    int HandedOver,
+    Figure Print,
+    Figure Piece
+);
 
 /// <summary>What is called back of one place of an order.</summary>
 /// <param name="Cured">Whose, how many in the batch.</param>
@@ -19,7 +26,15 @@ public sealed record CuredFate(CuredPrints Cured, int OfOtherBatches, int Presse
 /// <param name="Out">How many of these the customer may have.</param>
 /// <param name="PrintsWaiting">Prints not pressed yet, to be thrown away.</param>
 /// <param name="Cost">Making it anew, opened.</param>
-public sealed record RecallLine(CuredPrints Cured, int PiecesAtLeast, int PiecesAtMost, int LookAt, int Out, int PrintsWaiting, Figure Cost);
+public sealed record RecallLine(
+    CuredPrints Cured,
+    int PiecesAtLeast,
+    int PiecesAtMost,
+    int LookAt,
+    int Out,
+    int PrintsWaiting,
+    Figure Cost
+);
 
 /// <summary>What a bad batch calls back: which pieces, what to make anew, what that costs (docs/trade.md 15.3).</summary>
 public static class Recall
@@ -37,12 +52,38 @@ public static class Recall
         List<Figure> parts = [];
         if (most > 0)
         {
-            parts.Add(Figure.Of("recall-pieces", "Pieces made anew", fate.Piece.Value * most, "one piece × pieces", fate.Piece, Figure.Input("pieces", "Pieces", most, FigureUnit.Count, "the most that may carry its prints")));
+            parts.Add(
+                Figure.Of(
+                    "recall-pieces",
+                    "Pieces made anew",
+                    fate.Piece.Value * most,
+                    "one piece × pieces",
+                    fate.Piece,
+                    Figure.Input("pieces", "Pieces", most, FigureUnit.Count, "the most that may carry its prints")
+                )
+            );
         }
         if (waiting > 0)
         {
-            parts.Add(Figure.Of("recall-prints", "Prints made anew", fate.Print.Value * waiting, "one print × prints", fate.Print, Figure.Input("prints", "Prints", waiting, FigureUnit.Count, "cured, not pressed yet")));
+            parts.Add(
+                Figure.Of(
+                    "recall-prints",
+                    "Prints made anew",
+                    fate.Print.Value * waiting,
+                    "one print × prints",
+                    fate.Print,
+                    Figure.Input("prints", "Prints", waiting, FigureUnit.Count, "cured, not pressed yet")
+                )
+            );
         }
-        return new(fate.Cured, least, most, lookAt, Math.Min(lookAt, fate.HandedOver), waiting, Figure.Sum("recall", "Made anew", parts));
+        return new(
+            fate.Cured,
+            least,
+            most,
+            lookAt,
+            Math.Min(lookAt, fate.HandedOver),
+            waiting,
+            Figure.Sum("recall", "Made anew", parts)
+        );
     }
 }

@@ -8,7 +8,15 @@ namespace Hepno.Core.Gang;
 /// <param name="MayTurn">True when it may lie turned by a quarter.</param>
 /// <param name="Group">Designs of one group stay together on one sheet, in one orientation; empty for none.</param>
 /// <param name="Cover">Share of its box that it takes, 0 to 1: less than all where it is laid by its own outline (<see cref="GangShapes"/>).</param>
-public sealed record GangDesign(string Id, double WidthIn, double HeightIn, int Copies, bool MayTurn = true, string Group = "", double Cover = 1)
+public sealed record GangDesign(
+    string Id,
+    double WidthIn,
+    double HeightIn,
+    int Copies,
+    bool MayTurn = true,
+    string Group = "",
+    double Cover = 1
+)
 {
     /// <summary>Area of one copy, in².</summary>
     public double AreaIn2 => WidthIn * HeightIn;
@@ -22,7 +30,15 @@ public sealed record GangDesign(string Id, double WidthIn, double HeightIn, int 
 /// <param name="WidthIn">Extent across as it lies, in.</param>
 /// <param name="HeightIn">Extent along as it lies, in.</param>
 /// <param name="Turned">True when it lies turned by a quarter.</param>
-public sealed record GangPlaced(string DesignId, int Sheet, double X, double Y, double WidthIn, double HeightIn, bool Turned);
+public sealed record GangPlaced(
+    string DesignId,
+    int Sheet,
+    double X,
+    double Y,
+    double WidthIn,
+    double HeightIn,
+    bool Turned
+);
 
 /// <summary>What designs are laid on.</summary>
 /// <param name="WidthIn">Printable width, in.</param>

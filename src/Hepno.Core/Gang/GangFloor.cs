@@ -17,7 +17,18 @@ internal static class GangFloor
         // a layout may touch by the width of its rounding: what nearly goes side by side must not count as if it did not
         var wide = width + Rounding;
         // no box is shorter than its shorter way that still goes on the strip
-        best = Math.Max(best, kinds.Count == 0 ? 0 : kinds.Select(k => k.Box).Max(b => !b.MayTurn || b.H > wide ? b.H : b.W > wide ? b.W : Math.Min(b.W, b.H)));
+        best = Math.Max(
+            best,
+            kinds.Count == 0
+                ? 0
+                : kinds
+                    .Select(k => k.Box)
+                    .Max(b =>
+                        !b.MayTurn || b.H > wide ? b.H
+                        : b.W > wide ? b.W
+                        : Math.Min(b.W, b.H)
+                    )
+        );
         foreach (var f in Functions(wide, [.. kinds.Select(k => k.Box)]))
         {
             var sum = 0.0;
@@ -38,9 +49,15 @@ internal static class GangFloor
     /// </summary>
     private static double OneKind(double wide, Skyline.Box box, int copies)
     {
-        List<(int Upright, int Turned)> across = [.. Enumerable.Range(0, (int)(wide / box.W) + 1).Select(n => (n, box.MayTurn ? (int)((wide - (n * box.W)) / box.H) : 0))];
+        List<(int Upright, int Turned)> across =
+        [
+            .. Enumerable
+                .Range(0, (int)(wide / box.W) + 1)
+                .Select(n => (n, box.MayTurn ? (int)((wide - (n * box.W)) / box.H) : 0)),
+        ];
         // what a line of whole boxes takes of the copies, where each counts as many lines as it is met by
-        double Most(double upright, double turned) => across.Max(a => (a.Upright == 0 ? 0 : a.Upright / upright) + (a.Turned == 0 ? 0 : a.Turned / turned));
+        double Most(double upright, double turned) =>
+            across.Max(a => (a.Upright == 0 ? 0 : a.Upright / upright) + (a.Turned == 0 ? 0 : a.Turned / turned));
         var best = copies / Most(box.H, box.W);
         foreach (var apart in Enumerable.Range(1, MostApart).SelectMany(n => new[] { box.H / n, box.W / n }))
         {
@@ -59,9 +76,15 @@ internal static class GangFloor
         var (wide, tall) = (width + Rounding, length + Rounding);
         var kinds = Kinds(boxes);
         List<Skyline.Box> each = [.. kinds.Select(k => k.Box)];
-        List<Func<double, double>> across = [x => x, .. Functions(wide, each)], along = [x => x, .. Functions(tall, each)];
+        List<Func<double, double>> across = [x => x, .. Functions(wide, each)],
+            along = [x => x, .. Functions(tall, each)];
         // what each way of each kind counts, by function: looked up, because every pair is tried
-        double[][] Shares(List<Func<double, double>> functions, double whole, Func<Skyline.Box, double> side) => [.. functions.Select(f => kinds.Select(k => side(k.Box) > whole ? double.PositiveInfinity : f(side(k.Box) / whole)).ToArray())];
+        double[][] Shares(List<Func<double, double>> functions, double whole, Func<Skyline.Box, double> side) =>
+            [
+                .. functions.Select(f =>
+                    kinds.Select(k => side(k.Box) > whole ? double.PositiveInfinity : f(side(k.Box) / whole)).ToArray()
+                ),
+            ];
         var (wAcross, hAcross) = (Shares(across, wide, b => b.W), Shares(across, wide, b => b.H));
         var (wAlong, hAlong) = (Shares(along, tall, b => b.W), Shares(along, tall, b => b.H));
         var best = Length(width, boxes) / length;
@@ -73,7 +96,9 @@ internal static class GangFloor
                 for (var k = 0; k < kinds.Count; k++)
                 {
                     var upright = Product(wAcross[i][k], hAlong[j][k]);
-                    sum += kinds[k].Count * (kinds[k].Box.MayTurn ? Math.Min(upright, Product(hAcross[i][k], wAlong[j][k])) : upright);
+                    sum +=
+                        kinds[k].Count
+                        * (kinds[k].Box.MayTurn ? Math.Min(upright, Product(hAcross[i][k], wAlong[j][k])) : upright);
                 }
                 best = double.IsFinite(sum) ? Math.Max(best, sum) : best;
             }
@@ -81,10 +106,12 @@ internal static class GangFloor
         return Math.Max(1, (int)Math.Ceiling(best - 1e-9));
     }
 
-    private static List<(Skyline.Box Box, int Count)> Kinds(IReadOnlyList<Skyline.Box> boxes) => [.. boxes.GroupBy(b => b.Kind).Select(g => (g.First(), g.Count()))];
+    private static List<(Skyline.Box Box, int Count)> Kinds(IReadOnlyList<Skyline.Box> boxes) =>
+        [.. boxes.GroupBy(b => b.Kind).Select(g => (g.First(), g.Count()))];
 
     // a way that does not go on the sheet at all is no way, even where the other side counts nothing
-    private static double Product(double a, double b) => double.IsPositiveInfinity(a) || double.IsPositiveInfinity(b) ? double.PositiveInfinity : a * b;
+    private static double Product(double a, double b) =>
+        double.IsPositiveInfinity(a) || double.IsPositiveInfinity(b) ? double.PositiveInfinity : a * b;
 
     private const double Eps = 1e-9;
 
@@ -98,9 +125,19 @@ internal static class GangFloor
     private static IEnumerable<Func<double, double>> Functions(double width, IReadOnlyList<Skyline.Box> boxes)
     {
         // what is wider than all but a little of the strip stands alone; what is narrower than that little goes beside it for nothing
-        foreach (var little in boxes.SelectMany(b => new[] { b.W / width, b.H / width, 1 - (b.W / width), 1 - (b.H / width) }).Where(x => x is > 0 and <= 0.5).Distinct().Order().Take(200))
+        foreach (
+            var little in boxes
+                .SelectMany(b => new[] { b.W / width, b.H / width, 1 - (b.W / width), 1 - (b.H / width) })
+                .Where(x => x is > 0 and <= 0.5)
+                .Distinct()
+                .Order()
+                .Take(200)
+        )
         {
-            yield return x => x > 1 - little + Eps ? 1 : x < little - Eps ? 0 : x;
+            yield return x =>
+                x > 1 - little + Eps ? 1
+                : x < little - Eps ? 0
+                : x;
         }
         // so many wholes of the strip at most: a third and a bit counts half
         for (var k = 1; k <= 12; k++)

@@ -12,10 +12,21 @@ namespace Hepno.Core.Gang;
 /// <param name="Steps">Layings tried.</param>
 /// <param name="LeftOut">What does not go on it at all, with the reason; everything else is laid.</param>
 /// <param name="CoveredIn2">Ground that is covered by designs, in².</param>
-public sealed record GangFound(IReadOnlyList<GangPlaced> Placed, int Sheets, double UsedLengthIn, double FloorLengthIn, int FloorSheets, double Utilisation, int Steps, IReadOnlyList<Problem> LeftOut, double CoveredIn2)
+public sealed record GangFound(
+    IReadOnlyList<GangPlaced> Placed,
+    int Sheets,
+    double UsedLengthIn,
+    double FloorLengthIn,
+    int FloorSheets,
+    double Utilisation,
+    int Steps,
+    IReadOnlyList<Problem> LeftOut,
+    double CoveredIn2
+)
 {
     /// <summary>How far over the floor it is, in length on a roll, in sheets otherwise: 0.02 for 2 % over what nothing can be under; 0 for nothing laid.</summary>
-    public double OverFloor => Placed.Count == 0 ? 0 : ((FloorLengthIn > 0 ? UsedLengthIn / FloorLengthIn : (double)Sheets / FloorSheets) - 1);
+    public double OverFloor =>
+        Placed.Count == 0 ? 0 : ((FloorLengthIn > 0 ? UsedLengthIn / FloorLengthIn : (double)Sheets / FloorSheets) - 1);
 }
 
 /// <summary>Lays different designs together on film, a roll or sheets (docs/trade.md 7). The same designs, seed and steps give the same layout.</summary>
@@ -32,7 +43,8 @@ public static class GangNest
 
     /// <summary>Steps of a search that somebody waits for, about two seconds on one core.</summary>
     /// <param name="copies">Copies laid.</param>
-    public static int UsualSteps(int copies) => (int)Math.Clamp(UsualWork / Math.Max(1, (double)copies * copies), 300, 1_000_000);
+    public static int UsualSteps(int copies) =>
+        (int)Math.Clamp(UsualWork / Math.Max(1, (double)copies * copies), 300, 1_000_000);
 
     /// <summary>Steps without a search: only the usual orders, for comparisons over many quantities.</summary>
     public const int OnePass = 0;
@@ -43,22 +55,53 @@ public static class GangNest
     /// <param name="seed">Where chance begins.</param>
     /// <param name="steps">Layings tried; <see cref="OnePass"/> for the usual orders alone.</param>
     /// <param name="go">Told the length or the sheets so far after some steps; false ends the search, the best is kept.</param>
-    public static GangFound Lay(GangGround ground, IReadOnlyList<GangDesign> designs, int seed, int steps, Func<int, double, bool>? go = null) => Lay(ground, designs, seed, steps, steps > OnePass, go);
+    public static GangFound Lay(
+        GangGround ground,
+        IReadOnlyList<GangDesign> designs,
+        int seed,
+        int steps,
+        Func<int, double, bool>? go = null
+    ) => Lay(ground, designs, seed, steps, steps > OnePass, go);
 
     /// <summary>Laid with the floor that is known without trying out what goes on a sheet: that trying-out lays too.</summary>
-    internal static GangFound LayPlainly(GangGround ground, IReadOnlyList<GangDesign> designs, int seed, int steps) => Lay(ground, designs, seed, steps, false, null);
+    internal static GangFound LayPlainly(GangGround ground, IReadOnlyList<GangDesign> designs, int seed, int steps) =>
+        Lay(ground, designs, seed, steps, false, null);
 
-    private static GangFound Lay(GangGround ground, IReadOnlyList<GangDesign> designs, int seed, int steps, bool byPatterns, Func<int, double, bool>? go)
+    private static GangFound Lay(
+        GangGround ground,
+        IReadOnlyList<GangDesign> designs,
+        int seed,
+        int steps,
+        bool byPatterns,
+        Func<int, double, bool>? go
+    )
     {
-        var blocks = GroupBlocks.Best(ground, designs, chosen => LaidBy(ground, designs, chosen, seed, OnePass, false, null));
+        var blocks = GroupBlocks.Best(ground, designs, chosen =>
+            LaidBy(ground, designs, chosen, seed, OnePass, false, null)
+        );
         return LaidBy(ground, designs, blocks, seed, steps, byPatterns, go);
     }
 
-    private static GangFound LaidBy(GangGround ground, IReadOnlyList<GangDesign> designs, IReadOnlyDictionary<string, GangUnit> blocks, int seed, int steps, bool byPatterns, Func<int, double, bool>? go)
+    private static GangFound LaidBy(
+        GangGround ground,
+        IReadOnlyList<GangDesign> designs,
+        IReadOnlyDictionary<string, GangUnit> blocks,
+        int seed,
+        int steps,
+        bool byPatterns,
+        Func<int, double, bool>? go
+    )
     {
-        var (width, length) = (ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn, ground.LengthIn is { } l ? l - (2 * ground.MarginIn) + ground.GapIn : double.PositiveInfinity);
+        var (width, length) = (
+            ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn,
+            ground.LengthIn is { } l ? l - (2 * ground.MarginIn) + ground.GapIn : double.PositiveInfinity
+        );
         var units = GangUnit.Of(designs, name => blocks[name]).ToList();
-        var leftOut = units.Where(u => !u.Fits(width, length, ground.GapIn)).Select(u => u.TooLarge(ground)).Distinct().ToList();
+        var leftOut = units
+            .Where(u => !u.Fits(width, length, ground.GapIn))
+            .Select(u => u.TooLarge(ground))
+            .Distinct()
+            .ToList();
         units = [.. units.Where(u => u.Fits(width, length, ground.GapIn))];
         if (units.Count == 0)
         {
@@ -66,27 +109,94 @@ public static class GangNest
         }
         Skyline.Box[] boxes = [.. Boxes(units, ground)];
         // a group may lie in another block: only what its copies need is a floor
-        var alone = blocks.Count == 0 ? boxes : [.. Boxes(GangUnit.Alone([.. designs.Where(d => units.Any(u => u.Parts.Any(p => p.DesignId == d.Id)))]), ground)];
+        var alone =
+            blocks.Count == 0
+                ? boxes
+                :
+                [
+                    .. Boxes(
+                        GangUnit.Alone([.. designs.Where(d => units.Any(u => u.Parts.Any(p => p.DesignId == d.Id)))]),
+                        ground
+                    ),
+                ];
         var floor = GangFloor.Length(width, alone);
         var floorSheets = ground.LengthIn is null ? 1 : GangFloor.Sheets(width, length, alone);
         if (units.Count > MostCopies)
         {
-            var (repeated, tried) = RepeatedLay.Lay(ground, [.. designs.Where(d => units.Any(u => u.Name == d.Id))], seed, steps, go);
+            var (repeated, tried) = RepeatedLay.Lay(
+                ground,
+                [.. designs.Where(d => units.Any(u => u.Name == d.Id))],
+                seed,
+                steps,
+                go
+            );
             var sheets = repeated.Max(p => p.Sheet) + 1;
-            return Found(ground, designs, repeated, repeated.Where(p => p.Sheet == sheets - 1).Max(p => p.Y + p.HeightIn) + ground.MarginIn, sheets, ground.LengthIn is null ? Used(floor, ground) : 0, floorSheets, tried, leftOut);
+            return Found(
+                ground,
+                designs,
+                repeated,
+                repeated.Where(p => p.Sheet == sheets - 1).Max(p => p.Y + p.HeightIn) + ground.MarginIn,
+                sheets,
+                ground.LengthIn is null ? Used(floor, ground) : 0,
+                floorSheets,
+                tried,
+                leftOut
+            );
         }
-        floorSheets = byPatterns && ground.LengthIn is not null ? SheetPatterns.Floor(width, length, alone, floorSheets, 0) : floorSheets;
-        var found = ground.LengthIn is null ? StripSearch.Roll(width, boxes, seed, steps, floor, go is null ? null : (s, best) => go(s, Used(best, ground)))
+        floorSheets =
+            byPatterns && ground.LengthIn is not null
+                ? SheetPatterns.Floor(width, length, alone, floorSheets, 0)
+                : floorSheets;
+        var found = ground.LengthIn is null
+            ? StripSearch.Roll(
+                width,
+                boxes,
+                seed,
+                steps,
+                floor,
+                go is null ? null : (s, best) => go(s, Used(best, ground))
+            )
             : SheetSearch.Sheets(width, length, boxes, seed, steps, floorSheets, go);
         // what goes on one that is sold shorter is made shorter
         var shorten = ground.IsCutShorter && found.Sheets == 1;
-        if (shorten && StripSearch.Roll(width, boxes, seed, steps, floor, go is null ? null : (s, best) => go(s, Used(best, ground))) is var strip && strip.Length <= length && strip.Length < found.Length)
+        if (
+            shorten
+            && StripSearch.Roll(
+                width,
+                boxes,
+                seed,
+                steps,
+                floor,
+                go is null ? null : (s, best) => go(s, Used(best, ground))
+            )
+                is var strip
+            && strip.Length <= length
+            && strip.Length < found.Length
+        )
         {
             found = strip;
         }
-        floorSheets = byPatterns && found.Sheets > floorSheets ? SheetPatterns.Floor(width, length, alone, floorSheets, found.Sheets) : floorSheets;
-        var placed = units.SelectMany((u, i) => u.Placed(found.At[i], ground)).OrderBy(p => p.Sheet).ThenBy(p => p.Y).ThenBy(p => p.X).ToList();
-        return Found(ground, designs, placed, Used(found.Length, ground), found.Sheets, ground.LengthIn is null || shorten ? Used(floor, ground) : 0, floorSheets, found.Steps, leftOut);
+        floorSheets =
+            byPatterns && found.Sheets > floorSheets
+                ? SheetPatterns.Floor(width, length, alone, floorSheets, found.Sheets)
+                : floorSheets;
+        var placed = units
+            .SelectMany((u, i) => u.Placed(found.At[i], ground))
+            .OrderBy(p => p.Sheet)
+            .ThenBy(p => p.Y)
+            .ThenBy(p => p.X)
+            .ToList();
+        return Found(
+            ground,
+            designs,
+            placed,
+            Used(found.Length, ground),
+            found.Sheets,
+            ground.LengthIn is null || shorten ? Used(floor, ground) : 0,
+            floorSheets,
+            found.Steps,
+            leftOut
+        );
     }
 
     /// <summary>A layout made by hand or kept from before, with its length, floor and use worked out; it is not checked here (<see cref="GangCheck"/>).</summary>
@@ -94,7 +204,12 @@ public static class GangNest
     /// <param name="designs">What was to be laid.</param>
     /// <param name="placed">Where every copy lies.</param>
     /// <param name="steps">Layings tried for it.</param>
-    public static GangFound Found(GangGround ground, IReadOnlyList<GangDesign> designs, IReadOnlyList<GangPlaced> placed, int steps)
+    public static GangFound Found(
+        GangGround ground,
+        IReadOnlyList<GangDesign> designs,
+        IReadOnlyList<GangPlaced> placed,
+        int steps
+    )
     {
         if (placed.Count == 0)
         {
@@ -105,41 +220,125 @@ public static class GangNest
         if (designs.Any(d => d.Cover < 1))
         {
             // what boxes need says nothing of outlines: only what they enclose has to go on it
-            var (covered, across) = (designs.Sum(d => d.AreaIn2 * d.Cover * d.Copies), ground.WidthIn - (2 * ground.MarginIn));
-            return ground.LengthIn is { } sheet ? Found(ground, designs, placed, used, sheets, 0, Math.Max(1, (int)Math.Ceiling((covered / across / (sheet - (2 * ground.MarginIn))) - 1e-9)), steps, [])
-                : Found(ground, designs, placed, used, sheets, (covered / across) + (2 * ground.MarginIn), 1, steps, []);
+            var (covered, across) = (
+                designs.Sum(d => d.AreaIn2 * d.Cover * d.Copies),
+                ground.WidthIn - (2 * ground.MarginIn)
+            );
+            return ground.LengthIn is { } sheet
+                ? Found(
+                    ground,
+                    designs,
+                    placed,
+                    used,
+                    sheets,
+                    0,
+                    Math.Max(1, (int)Math.Ceiling((covered / across / (sheet - (2 * ground.MarginIn))) - 1e-9)),
+                    steps,
+                    []
+                )
+                : Found(
+                    ground,
+                    designs,
+                    placed,
+                    used,
+                    sheets,
+                    (covered / across) + (2 * ground.MarginIn),
+                    1,
+                    steps,
+                    []
+                );
         }
         Skyline.Box[] boxes = [.. Boxes(GangUnit.Alone(designs), ground)];
         var width = ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn;
         if (ground.LengthIn is null || (ground.IsCutShorter && sheets == 1))
         {
-            return Found(ground, designs, placed, used, sheets, Used(GangFloor.Length(width, boxes), ground), 1, steps, []);
+            return Found(
+                ground,
+                designs,
+                placed,
+                used,
+                sheets,
+                Used(GangFloor.Length(width, boxes), ground),
+                1,
+                steps,
+                []
+            );
         }
         var length = ground.LengthIn.Value - (2 * ground.MarginIn) + ground.GapIn;
         var floor = GangFloor.Sheets(width, length, boxes);
-        return Found(ground, designs, placed, used, sheets, 0, sheets > floor ? SheetPatterns.Floor(width, length, boxes, floor, sheets) : floor, steps, []);
+        return Found(
+            ground,
+            designs,
+            placed,
+            used,
+            sheets,
+            0,
+            sheets > floor ? SheetPatterns.Floor(width, length, boxes, floor, sheets) : floor,
+            steps,
+            []
+        );
     }
 
-    private static GangFound Found(GangGround ground, IReadOnlyList<GangDesign> designs, IReadOnlyList<GangPlaced> placed, double used, int sheets, double floor, int floorSheets, int steps, IReadOnlyList<Problem> leftOut)
+    private static GangFound Found(
+        GangGround ground,
+        IReadOnlyList<GangDesign> designs,
+        IReadOnlyList<GangPlaced> placed,
+        double used,
+        int sheets,
+        double floor,
+        int floorSheets,
+        int steps,
+        IReadOnlyList<Problem> leftOut
+    )
     {
         var covers = designs.Where(d => d.Cover < 1).ToDictionary(d => d.Id, d => d.Cover);
         var covered = placed.Sum(p => p.WidthIn * p.HeightIn * covers.GetValueOrDefault(p.DesignId, 1));
-        return new(placed, sheets, used, floor, floorSheets, covered / (ground.WidthIn * (((sheets - 1) * (ground.LengthIn ?? 0)) + used)), steps, leftOut, covered);
+        return new(
+            placed,
+            sheets,
+            used,
+            floor,
+            floorSheets,
+            covered / (ground.WidthIn * (((sheets - 1) * (ground.LengthIn ?? 0)) + used)),
+            steps,
+            leftOut,
+            covered
+        );
     }
 
     /// <summary>What cannot be laid at all.</summary>
     /// <param name="ground">What it would lie on.</param>
     /// <param name="designs">What is to be laid.</param>
     /// <param name="most">Most copies; up to <see cref="MostInAll"/> where a pattern may be repeated.</param>
-    public static IEnumerable<Problem> Problems(GangGround ground, IReadOnlyList<GangDesign> designs, int most = MostCopies)
+    public static IEnumerable<Problem> Problems(
+        GangGround ground,
+        IReadOnlyList<GangDesign> designs,
+        int most = MostCopies
+    )
     {
         if (ground.WidthIn is not (> 0 and <= 200) || ground.LengthIn is not (null or (> 0 and <= 10_000)))
         {
-            yield return new("range", $"A width of {ground.WidthIn:0.##} in is outside 0 to 200, or a length outside 0 to 10,000.", "widthIn", "Type what the film or sheet measures.");
+            yield return new(
+                "range",
+                $"A width of {ground.WidthIn:0.##} in is outside 0 to 200, or a length outside 0 to 10,000.",
+                "widthIn",
+                "Type what the film or sheet measures."
+            );
         }
-        if (ground.GapIn is not (>= 0) || ground.MarginIn is not (>= 0) || ground.GapIn >= ground.WidthIn || 2 * ground.MarginIn >= ground.WidthIn || (ground.LengthIn is { } l && (2 * ground.MarginIn >= l || ground.GapIn >= l)))
+        if (
+            ground.GapIn is not (>= 0)
+            || ground.MarginIn is not (>= 0)
+            || ground.GapIn >= ground.WidthIn
+            || 2 * ground.MarginIn >= ground.WidthIn
+            || (ground.LengthIn is { } l && (2 * ground.MarginIn >= l || ground.GapIn >= l))
+        )
         {
-            yield return new("gap", $"A gap of {ground.GapIn:0.###} in and a margin of {ground.MarginIn:0.###} in leave nothing of {ground.WidthIn:0.##} in.", "gapIn", "A quarter of an inch is usual for both.");
+            yield return new(
+                "gap",
+                $"A gap of {ground.GapIn:0.###} in and a margin of {ground.MarginIn:0.###} in leave nothing of {ground.WidthIn:0.##} in.",
+                "gapIn",
+                "A quarter of an inch is usual for both."
+            );
         }
         if (designs.Count == 0)
         {
@@ -149,15 +348,30 @@ public static class GangNest
         {
             if (d.WidthIn is not (> 0 and <= 200) || d.HeightIn is not (> 0 and <= 200))
             {
-                yield return new("range", $"{d.Id} of {d.WidthIn:0.##} × {d.HeightIn:0.##} in is outside 0 to 200.", $"designs[{i}]", "Type its printed size.");
+                yield return new(
+                    "range",
+                    $"{d.Id} of {d.WidthIn:0.##} × {d.HeightIn:0.##} in is outside 0 to 200.",
+                    $"designs[{i}]",
+                    "Type its printed size."
+                );
             }
             if (d.Copies < 1 || d.Copies > most)
             {
-                yield return new("range", $"{d.Copies} copies of {d.Id} is outside 1 to {most}.", $"designs[{i}].copies", "Lay large numbers as several layouts.");
+                yield return new(
+                    "range",
+                    $"{d.Copies} copies of {d.Id} is outside 1 to {most}.",
+                    $"designs[{i}].copies",
+                    "Lay large numbers as several layouts."
+                );
             }
             if (designs.Take(i).Any(o => o.Id == d.Id))
             {
-                yield return new("twice", $"\"{d.Id}\" stands twice.", $"designs[{i}].id", "Give each design a name of its own, with its copies.");
+                yield return new(
+                    "twice",
+                    $"\"{d.Id}\" stands twice.",
+                    $"designs[{i}].id",
+                    "Give each design a name of its own, with its copies."
+                );
             }
         }
         var copies = designs.Sum(d => (long)Math.Max(0, d.Copies));
@@ -167,11 +381,17 @@ public static class GangNest
         }
         else if (copies > MostCopies && designs.Any(d => d.Group.Length > 0))
         {
-            yield return new("many", $"{copies} copies in one layout, with groups in it.", "designs", $"At most {MostCopies} with groups: lay the groups by themselves.");
+            yield return new(
+                "many",
+                $"{copies} copies in one layout, with groups in it.",
+                "designs",
+                $"At most {MostCopies} with groups: lay the groups by themselves."
+            );
         }
     }
 
-    private static IEnumerable<Skyline.Box> Boxes(IEnumerable<GangUnit> units, GangGround ground) => units.Select(u => new Skyline.Box(u.WidthIn + ground.GapIn, u.HeightIn + ground.GapIn, u.MayTurn, u.Kind));
+    private static IEnumerable<Skyline.Box> Boxes(IEnumerable<GangUnit> units, GangGround ground) =>
+        units.Select(u => new Skyline.Box(u.WidthIn + ground.GapIn, u.HeightIn + ground.GapIn, u.MayTurn, u.Kind));
 
     private static double Used(double length, GangGround ground) => length - ground.GapIn + (2 * ground.MarginIn);
 }

@@ -47,28 +47,107 @@ public static class GangBills
         }
         if (price.IsOwn)
         {
-            return Billed(found, ground.WidthIn * found.UsedLengthIn, found.UsedLengthIn, 0, Figure.Of("length", "Length", Money.Times(found.UsedLengthIn, price.Steps[0].Price), "used × an inch of the roll",
-                Figure.Input("used", "Used", found.UsedLengthIn, FigureUnit.Inches, "the layout"), Figure.Input("inch", "An inch of the roll", price.Steps[0].Price, FigureUnit.Money, "Floor: width × an in² of film")));
+            return Billed(
+                found,
+                ground.WidthIn * found.UsedLengthIn,
+                found.UsedLengthIn,
+                0,
+                Figure.Of(
+                    "length",
+                    "Length",
+                    Money.Times(found.UsedLengthIn, price.Steps[0].Price),
+                    "used × an inch of the roll",
+                    Figure.Input("used", "Used", found.UsedLengthIn, FigureUnit.Inches, "the layout"),
+                    Figure.Input(
+                        "inch",
+                        "An inch of the roll",
+                        price.Steps[0].Price,
+                        FigureUnit.Money,
+                        "Floor: width × an in² of film"
+                    )
+                )
+            );
         }
         var begun = Math.Max(1, (int)Math.Ceiling((found.UsedLengthIn / price.StepIn) - Eps));
         var (steps, at) = PriceBreaks.Cheapest(price.Steps, Math.Max(price.Least, begun));
-        return Billed(found, ground.WidthIn * steps * price.StepIn, steps * price.StepIn, 0, Figure.Of("length", "Length", steps * at.Price, steps > begun ? "steps bought × a step" : "steps begun × a step",
-            Figure.Input("used", "Used", found.UsedLengthIn, FigureUnit.Inches, "the layout"), Figure.Input("steps", $"Steps of {price.StepIn:0.##} in", steps, FigureUnit.Count, steps > begun ? $"{begun} are needed: {(begun < price.Least ? "no fewer are sold" : "more cost less from the next break")}" : "used ÷ step, rounded up"),
-            Figure.Input("step", at.From > 1 ? $"A step from {at.From}" : "A step", at.Price, FigureUnit.Money, "the price list")));
+        return Billed(
+            found,
+            ground.WidthIn * steps * price.StepIn,
+            steps * price.StepIn,
+            0,
+            Figure.Of(
+                "length",
+                "Length",
+                steps * at.Price,
+                steps > begun ? "steps bought × a step" : "steps begun × a step",
+                Figure.Input("used", "Used", found.UsedLengthIn, FigureUnit.Inches, "the layout"),
+                Figure.Input(
+                    "steps",
+                    $"Steps of {price.StepIn:0.##} in",
+                    steps,
+                    FigureUnit.Count,
+                    steps > begun
+                        ? $"{begun} are needed: {(begun < price.Least ? "no fewer are sold" : "more cost less from the next break")}"
+                        : "used ÷ step, rounded up"
+                ),
+                Figure.Input(
+                    "step",
+                    at.From > 1 ? $"A step from {at.From}" : "A step",
+                    at.Price,
+                    FigureUnit.Money,
+                    "the price list"
+                )
+            )
+        );
     }
 
     // several of the longest where one does not hold it, the last as short as holds the rest
     private static GangBill? InLengths(GangFound found, GangGround ground, IReadOnlyList<SetLength> lengths)
     {
-        if (lengths.Where(l => l.LengthIn >= found.UsedLengthIn - Eps).OrderBy(l => l.Price).ThenBy(l => l.LengthIn).FirstOrDefault() is not { } last)
+        if (
+            lengths
+                .Where(l => l.LengthIn >= found.UsedLengthIn - Eps)
+                .OrderBy(l => l.Price)
+                .ThenBy(l => l.LengthIn)
+                .FirstOrDefault()
+            is not { } last
+        )
         {
             return null;
         }
-        var (longest, whole) = (lengths.OrderByDescending(l => l.LengthIn).ThenBy(l => l.Price).First(), found.Sheets - 1);
-        var end = Figure.Input("length", $"A length of {last.LengthIn:0.##} in", last.Price, FigureUnit.Money, "the price list");
+        var (longest, whole) = (
+            lengths.OrderByDescending(l => l.LengthIn).ThenBy(l => l.Price).First(),
+            found.Sheets - 1
+        );
+        var end = Figure.Input(
+            "length",
+            $"A length of {last.LengthIn:0.##} in",
+            last.Price,
+            FigureUnit.Money,
+            "the price list"
+        );
         var billed = (whole * longest.LengthIn) + last.LengthIn;
-        return whole == 0 ? Billed(found, ground.WidthIn * billed, billed, 0, end) : Billed(found, ground.WidthIn * billed, billed, found.Sheets, Figure.Sum("length", "Lengths",
-            Figure.Of("whole", $"Lengths of {longest.LengthIn:0.##} in", whole * longest.Price, "lengths × a length", Figure.Input("count", "Lengths", whole, FigureUnit.Count, "the layout: no longer one is sold"), Figure.Input("each", "A length", longest.Price, FigureUnit.Money, "the price list")), end));
+        return whole == 0
+            ? Billed(found, ground.WidthIn * billed, billed, 0, end)
+            : Billed(
+                found,
+                ground.WidthIn * billed,
+                billed,
+                found.Sheets,
+                Figure.Sum(
+                    "length",
+                    "Lengths",
+                    Figure.Of(
+                        "whole",
+                        $"Lengths of {longest.LengthIn:0.##} in",
+                        whole * longest.Price,
+                        "lengths × a length",
+                        Figure.Input("count", "Lengths", whole, FigureUnit.Count, "the layout: no longer one is sold"),
+                        Figure.Input("each", "A length", longest.Price, FigureUnit.Money, "the price list")
+                    ),
+                    end
+                )
+            );
     }
 
     /// <summary>Sheets: all at the price of the highest break reached, more than needed where that costs less.</summary>
@@ -79,17 +158,59 @@ public static class GangBills
     public static GangBill Sheets(GangFound found, GangGround ground, IReadOnlyList<PriceBreak> breaks, int least = 1)
     {
         var (count, at) = PriceBreaks.Cheapest(breaks, Math.Max(least, found.Sheets));
-        return Billed(found, ground.WidthIn * ground.LengthIn!.Value * count, 0, count, Figure.Of("sheets", "Sheets", count * at.Price, "sheets × a sheet",
-            Figure.Input("count", count > found.Sheets ? $"Sheets, {found.Sheets} needed" : "Sheets", count, FigureUnit.Count, count > found.Sheets ? found.Sheets < least ? "no fewer are sold" : "more cost less from the next break" : "the layout"), Figure.Input("price", $"A sheet from {at.From}", at.Price, FigureUnit.Money, "the price list")));
+        return Billed(
+            found,
+            ground.WidthIn * ground.LengthIn!.Value * count,
+            0,
+            count,
+            Figure.Of(
+                "sheets",
+                "Sheets",
+                count * at.Price,
+                "sheets × a sheet",
+                Figure.Input(
+                    "count",
+                    count > found.Sheets ? $"Sheets, {found.Sheets} needed" : "Sheets",
+                    count,
+                    FigureUnit.Count,
+                    count > found.Sheets
+                        ? found.Sheets < least
+                            ? "no fewer are sold"
+                            : "more cost less from the next break"
+                        : "the layout"
+                ),
+                Figure.Input("price", $"A sheet from {at.From}", at.Price, FigureUnit.Money, "the price list")
+            )
+        );
     }
 
     /// <summary>Each design's part, both ways.</summary>
     public static IReadOnlyList<GangShare> Shares(IReadOnlyList<GangDesign> designs, GangBill bill)
     {
         var (area, copies) = (designs.Sum(d => d.AreaIn2 * d.Copies), designs.Sum(d => d.Copies));
-        return [.. designs.Select(d => new GangShare(d.Id,
-            Figure.Of("share", $"{d.Id}, by area", bill.Cost.Value * (decimal)(d.AreaIn2 / area), "cost × its area ÷ all areas", bill.Cost, Figure.Input("area", "Its area", d.AreaIn2, FigureUnit.SquareInches, "the design"), Figure.Input("areas", "All areas", area, FigureUnit.SquareInches, "every copy")),
-            Figure.Of("share", $"{d.Id}, equally", bill.Cost.Value / copies, "cost ÷ copies", bill.Cost, Figure.Input("copies", "Copies", copies, FigureUnit.Count, "the layout"))))];
+        return
+        [
+            .. designs.Select(d => new GangShare(
+                d.Id,
+                Figure.Of(
+                    "share",
+                    $"{d.Id}, by area",
+                    bill.Cost.Value * (decimal)(d.AreaIn2 / area),
+                    "cost × its area ÷ all areas",
+                    bill.Cost,
+                    Figure.Input("area", "Its area", d.AreaIn2, FigureUnit.SquareInches, "the design"),
+                    Figure.Input("areas", "All areas", area, FigureUnit.SquareInches, "every copy")
+                ),
+                Figure.Of(
+                    "share",
+                    $"{d.Id}, equally",
+                    bill.Cost.Value / copies,
+                    "cost ÷ copies",
+                    bill.Cost,
+                    Figure.Input("copies", "Copies", copies, FigureUnit.Count, "the layout")
+                )
+            )),
+        ];
     }
 
     private static GangBill Billed(GangFound found, double area, double length, int sheets, Figure cost) =>

@@ -13,11 +13,30 @@ public static class GangRoom
     /// <param name="length">The copy ends before this, margin in it, in.</param>
     /// <param name="from">Not looked for before this, in.</param>
     /// <param name="shapes">Outlines that count instead of boxes; null for boxes.</param>
-    public static GangPlaced? For(GangGround ground, int sheet, IReadOnlyList<GangPlaced> placed, GangDesign design, double length, double from = 0, GangShapes? shapes = null)
+    public static GangPlaced? For(
+        GangGround ground,
+        int sheet,
+        IReadOnlyList<GangPlaced> placed,
+        GangDesign design,
+        double length,
+        double from = 0,
+        GangShapes? shapes = null
+    )
     {
         var on = placed.Where(p => p.Sheet == sheet).ToList();
-        var ways = design.MayTurn && (shapes is not null || Math.Abs(design.WidthIn - design.HeightIn) > Eps) ? new[] { false, true } : [false];
-        return ways.Select(turned => shapes is null ? Way(ground, sheet, on, design, turned, length, from) : OutlineRoom.Way(ground, sheet, on, design, turned, length, from, shapes)).Where(p => p is not null).OrderBy(p => p!.Y + p.HeightIn).ThenBy(p => p!.X).FirstOrDefault();
+        var ways =
+            design.MayTurn && (shapes is not null || Math.Abs(design.WidthIn - design.HeightIn) > Eps)
+                ? new[] { false, true }
+                : [false];
+        return ways.Select(turned =>
+                shapes is null
+                    ? Way(ground, sheet, on, design, turned, length, from)
+                    : OutlineRoom.Way(ground, sheet, on, design, turned, length, from, shapes)
+            )
+            .Where(p => p is not null)
+            .OrderBy(p => p!.Y + p.HeightIn)
+            .ThenBy(p => p!.X)
+            .FirstOrDefault();
     }
 
     /// <summary>Adds as many copies as go within a length, none moved: what "fill the rest" lays.</summary>
@@ -28,7 +47,15 @@ public static class GangRoom
     /// <param name="length">Within this length of each, margin in it, in.</param>
     /// <param name="most">At most so many.</param>
     /// <param name="shapes">Outlines that count instead of boxes; null for boxes.</param>
-    public static IReadOnlyList<GangPlaced> Fill(GangGround ground, IReadOnlyList<GangPlaced> placed, GangDesign design, int sheets, double length, int most, GangShapes? shapes = null)
+    public static IReadOnlyList<GangPlaced> Fill(
+        GangGround ground,
+        IReadOnlyList<GangPlaced> placed,
+        GangDesign design,
+        int sheets,
+        double length,
+        int most,
+        GangShapes? shapes = null
+    )
     {
         var (added, all) = (new List<GangPlaced>(), placed.ToList());
         for (var sheet = 0; sheet < sheets; sheet++)
@@ -45,7 +72,15 @@ public static class GangRoom
         return added;
     }
 
-    private static GangPlaced? Way(GangGround ground, int sheet, List<GangPlaced> on, GangDesign design, bool turned, double length, double from)
+    private static GangPlaced? Way(
+        GangGround ground,
+        int sheet,
+        List<GangPlaced> on,
+        GangDesign design,
+        bool turned,
+        double length,
+        double from
+    )
     {
         var (w, h) = turned ? (design.HeightIn, design.WidthIn) : (design.WidthIn, design.HeightIn);
         var (left, right, last) = (ground.MarginIn, ground.WidthIn - ground.MarginIn - w, length - ground.MarginIn - h);
@@ -54,11 +89,17 @@ public static class GangRoom
             return null;
         }
         // a copy pushed towards the beginning touches the margin or something's end
-        var ends = on.Select(p => p.Y + p.HeightIn + ground.GapIn).Append(ground.MarginIn).Where(y => y >= Math.Max(ground.MarginIn, from) - Eps && y <= last + Eps).Order();
+        var ends = on.Select(p => p.Y + p.HeightIn + ground.GapIn)
+            .Append(ground.MarginIn)
+            .Where(y => y >= Math.Max(ground.MarginIn, from) - Eps && y <= last + Eps)
+            .Order();
         foreach (var y in ends)
         {
             var x = left;
-            foreach (var p in on.Where(p => p.Y < y + h + ground.GapIn - Eps && y < p.Y + p.HeightIn + ground.GapIn - Eps).OrderBy(p => p.X))
+            foreach (
+                var p in on.Where(p => p.Y < y + h + ground.GapIn - Eps && y < p.Y + p.HeightIn + ground.GapIn - Eps)
+                    .OrderBy(p => p.X)
+            )
             {
                 if (x + w + ground.GapIn <= p.X + Eps)
                 {

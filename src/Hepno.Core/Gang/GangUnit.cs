@@ -9,7 +9,14 @@ namespace Hepno.Core.Gang;
 /// <param name="MayTurn">True when it may lie turned.</param>
 /// <param name="Kind">Equal units have the same.</param>
 /// <param name="Parts">Its copies as they lie in it.</param>
-internal sealed record GangUnit(string Name, double WidthIn, double HeightIn, bool MayTurn, int Kind, IReadOnlyList<GangPlaced> Parts)
+internal sealed record GangUnit(
+    string Name,
+    double WidthIn,
+    double HeightIn,
+    bool MayTurn,
+    int Kind,
+    IReadOnlyList<GangPlaced> Parts
+)
 {
     private const double Eps = 1e-7;
 
@@ -26,18 +33,29 @@ internal sealed record GangUnit(string Name, double WidthIn, double HeightIn, bo
         {
             for (var i = 0; i < d.Copies; i++)
             {
-                yield return new(d.Id, d.WidthIn, d.HeightIn, d.MayTurn, kind, [new(d.Id, 0, 0, 0, d.WidthIn, d.HeightIn, false)]);
+                yield return new(
+                    d.Id,
+                    d.WidthIn,
+                    d.HeightIn,
+                    d.MayTurn,
+                    kind,
+                    [new(d.Id, 0, 0, 0, d.WidthIn, d.HeightIn, false)]
+                );
             }
             kind++;
         }
         foreach (var group in designs.Where(d => d.Group.Length > 0).GroupBy(d => d.Group))
         {
-            yield return block(group.Key) with { Kind = kind++ };
+            yield return block(group.Key) with
+            {
+                Kind = kind++,
+            };
         }
     }
 
     /// <summary>Every copy by itself, whatever group it is in: what no layout can be under is known of these.</summary>
-    public static IEnumerable<GangUnit> Alone(IReadOnlyList<GangDesign> designs) => Of([.. designs.Select(d => d with { Group = "" })], _ => throw new InvalidOperationException());
+    public static IEnumerable<GangUnit> Alone(IReadOnlyList<GangDesign> designs) =>
+        Of([.. designs.Select(d => d with { Group = "" })], _ => throw new InvalidOperationException());
 
     /// <summary>True when it goes on an empty ground.</summary>
     /// <param name="width">Width of the ground, gap added, margins off.</param>
@@ -50,12 +68,34 @@ internal sealed record GangUnit(string Name, double WidthIn, double HeightIn, bo
     }
 
     /// <summary>Why it does not go on a ground.</summary>
-    public Problem TooLarge(GangGround ground) => new("too-large", $"{Name} of {WidthIn:0.##} × {HeightIn:0.##} in does not go on {ground.WidthIn:0.##}{(ground.LengthIn is { } l ? $" × {l:0.##}" : "")} in with its margins{(MayTurn ? ", either way round" : " without turning")}.", Name, "A smaller print, wider film, or leave to turn it.");
+    public Problem TooLarge(GangGround ground) =>
+        new(
+            "too-large",
+            $"{Name} of {WidthIn:0.##} × {HeightIn:0.##} in does not go on {ground.WidthIn:0.##}{(ground.LengthIn is { } l ? $" × {l:0.##}" : "")} in with its margins{(MayTurn ? ", either way round" : " without turning")}.",
+            Name,
+            "A smaller print, wider film, or leave to turn it."
+        );
 
     /// <summary>Its copies where they lie on the ground.</summary>
-    public IEnumerable<GangPlaced> Placed(Skyline.Spot at, GangGround ground) => Parts.Select(p => at.Turned
-        ? new GangPlaced(p.DesignId, at.Sheet, ground.MarginIn + at.X + (HeightIn - p.Y - p.HeightIn), ground.MarginIn + at.Y + p.X, p.HeightIn, p.WidthIn, !p.Turned)
-        : p with { Sheet = at.Sheet, X = ground.MarginIn + at.X + p.X, Y = ground.MarginIn + at.Y + p.Y });
+    public IEnumerable<GangPlaced> Placed(Skyline.Spot at, GangGround ground) =>
+        Parts.Select(p =>
+            at.Turned
+                ? new GangPlaced(
+                    p.DesignId,
+                    at.Sheet,
+                    ground.MarginIn + at.X + (HeightIn - p.Y - p.HeightIn),
+                    ground.MarginIn + at.Y + p.X,
+                    p.HeightIn,
+                    p.WidthIn,
+                    !p.Turned
+                )
+                : p with
+                {
+                    Sheet = at.Sheet,
+                    X = ground.MarginIn + at.X + p.X,
+                    Y = ground.MarginIn + at.Y + p.Y,
+                }
+        );
 
     /// <summary>Blocks a group may be laid in, none of which is both as narrow and as short as another: from one copy wide to the whole ground.</summary>
     /// <param name="ground">What it is laid on.</param>
@@ -65,17 +105,50 @@ internal sealed record GangUnit(string Name, double WidthIn, double HeightIn, bo
     {
         var gap = ground.GapIn;
         var copies = designs.SelectMany((d, i) => Enumerable.Repeat((Design: d, Kind: i), d.Copies)).ToList();
-        Skyline.Box[] boxes = [.. copies.Select(c => new Skyline.Box(c.Design.WidthIn + gap, c.Design.HeightIn + gap, c.Design.MayTurn, c.Kind))];
+        Skyline.Box[] boxes =
+        [
+            .. copies.Select(c => new Skyline.Box(
+                c.Design.WidthIn + gap,
+                c.Design.HeightIn + gap,
+                c.Design.MayTurn,
+                c.Kind
+            )),
+        ];
         var most = ground.WidthIn - (2 * ground.MarginIn) + gap;
         var narrowest = boxes.Max(b => b.MayTurn ? Math.Min(b.W, b.H) : b.W);
         var widest = Math.Max(narrowest, Math.Min(most, boxes.Sum(b => Math.Max(b.W, b.H))));
-        var found = Enumerable.Range(0, Shapes).Select(i => narrowest + ((widest - narrowest) * i / (Shapes - 1))).Distinct()
+        var found = Enumerable
+            .Range(0, Shapes)
+            .Select(i => narrowest + ((widest - narrowest) * i / (Shapes - 1)))
+            .Distinct()
             .Where(w => boxes.All(b => b.W <= w + Eps || (b.MayTurn && b.H <= w + Eps)))
-            .Select(w => StripSearch.Roll(w, boxes, 1, 0, 0)).Select(f => (Found: f, Width: f.At.Select((a, i) => a.X + (a.Turned ? boxes[i].H : boxes[i].W)).Max())).ToList();
-        return [.. found.Where(x => !found.Any(o => (o.Width < x.Width - Eps && o.Found.Length <= x.Found.Length + Eps) || (o.Width <= x.Width + Eps && o.Found.Length < x.Found.Length - Eps))).DistinctBy(x => (Math.Round(x.Width, 6), Math.Round(x.Found.Length, 6)))
-            .OrderBy(x => x.Width * x.Found.Length)
-            .Select(x => new GangUnit(name, x.Width - gap, x.Found.Length - gap, designs.All(d => d.MayTurn), 0, [.. copies.Select((c, i) => Part(c.Design, x.Found.At[i]))]))];
+            .Select(w => StripSearch.Roll(w, boxes, 1, 0, 0))
+            .Select(f => (Found: f, Width: f.At.Select((a, i) => a.X + (a.Turned ? boxes[i].H : boxes[i].W)).Max()))
+            .ToList();
+        return
+        [
+            .. found
+                .Where(x =>
+                    !found.Any(o =>
+                        (o.Width < x.Width - Eps && o.Found.Length <= x.Found.Length + Eps)
+                        || (o.Width <= x.Width + Eps && o.Found.Length < x.Found.Length - Eps)
+                    )
+                )
+                .DistinctBy(x => (Math.Round(x.Width, 6), Math.Round(x.Found.Length, 6)))
+                .OrderBy(x => x.Width * x.Found.Length)
+                .Select(x => new GangUnit(
+                    name,
+                    x.Width - gap,
+                    x.Found.Length - gap,
+                    designs.All(d => d.MayTurn),
+                    0,
+                    [.. copies.Select((c, i) => Part(c.Design, x.Found.At[i]))]
+                )),
+        ];
     }
 
-    private static GangPlaced Part(GangDesign d, Skyline.Spot at) => at.Turned ? new(d.Id, 0, at.X, at.Y, d.HeightIn, d.WidthIn, true) : new(d.Id, 0, at.X, at.Y, d.WidthIn, d.HeightIn, false);
+    private static GangPlaced Part(GangDesign d, Skyline.Spot at) =>
+        at.Turned
+            ? new(d.Id, 0, at.X, at.Y, d.HeightIn, d.WidthIn, true)
+            : new(d.Id, 0, at.X, at.Y, d.WidthIn, d.HeightIn, false);
 }

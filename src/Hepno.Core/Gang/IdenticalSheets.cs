@@ -22,7 +22,13 @@ public sealed record CopiesOnSheet(string DesignId, int Copies, int Needed);
 /// <param name="Bought">Sheets bought: more where a price break makes that cheaper.</param>
 /// <param name="Placed">Where each copy lies.</param>
 /// <param name="Cost">Money, opened.</param>
-public sealed record IdenticalLayout(IReadOnlyList<CopiesOnSheet> PerSheet, int Needed, int Bought, IReadOnlyList<GangPlaced> Placed, Figure Cost);
+public sealed record IdenticalLayout(
+    IReadOnlyList<CopiesOnSheet> PerSheet,
+    int Needed,
+    int Bought,
+    IReadOnlyList<GangPlaced> Placed,
+    Figure Cost
+);
 
 /// <summary>The cheapest way to have designs on sheets that are all alike, or in a few such layouts.</summary>
 /// <param name="Layouts">One layout, or several where that costs less.</param>
@@ -48,7 +54,12 @@ public static class IdenticalSheets
     /// <param name="designs">At least one.</param>
     /// <param name="prices">What it costs.</param>
     /// <param name="steps">Things tried for one sheet.</param>
-    public static IdenticalPlan? Cheapest(GangGround ground, IReadOnlyList<IdenticalDesign> designs, IdenticalPrices prices, int steps = UsualSteps)
+    public static IdenticalPlan? Cheapest(
+        GangGround ground,
+        IReadOnlyList<IdenticalDesign> designs,
+        IdenticalPrices prices,
+        int steps = UsualSteps
+    )
     {
         var known = new Dictionary<string, (IdenticalLayout Layout, decimal Least)?>();
         (IdenticalLayout Layout, decimal Least)? Block(IReadOnlyList<IdenticalDesign> block)
@@ -58,7 +69,15 @@ public static class IdenticalSheets
         }
         IdenticalPlan? best = null;
         var least = decimal.MaxValue;
-        foreach (var parts in designs.Count <= Parted ? Partings(designs) : [[designs], [.. designs.Select(d => new[] { d })]])
+        foreach (
+            var parts in designs.Count <= Parted
+                ? Partings(designs)
+                :
+                [
+                    [designs],
+                    [.. designs.Select(d => new[] { d })],
+                ]
+        )
         {
             var layouts = parts.Select(Block).ToList();
             if (layouts.Any(l => l is null))
@@ -66,14 +85,38 @@ public static class IdenticalSheets
                 continue;
             }
             least = Math.Min(least, layouts.Sum(l => l!.Value.Least));
-            var cost = Figure.Sum("identical", "Sheets, set-ups and inks", [.. layouts.Select((l, i) => l!.Value.Layout.Cost with { Code = $"layout-{i + 1}", Label = $"Layout {i + 1}" })]);
-            best = best is null || cost.Value < best.Cost.Value || (cost.Value == best.Cost.Value && layouts.Count < best.Layouts.Count) ? new([.. layouts.Select(l => l!.Value.Layout)], cost, 0, false) : best;
+            var cost = Figure.Sum(
+                "identical",
+                "Sheets, set-ups and inks",
+                [
+                    .. layouts.Select(
+                        (l, i) => l!.Value.Layout.Cost with { Code = $"layout-{i + 1}", Label = $"Layout {i + 1}" }
+                    ),
+                ]
+            );
+            best =
+                best is null
+                || cost.Value < best.Cost.Value
+                || (cost.Value == best.Cost.Value && layouts.Count < best.Layouts.Count)
+                    ? new([.. layouts.Select(l => l!.Value.Layout)], cost, 0, false)
+                    : best;
         }
-        return best is null ? null : best with { Least = least, Proved = designs.Count <= Parted && least >= best.Cost.Value };
+        return best is null
+            ? null
+            : best with
+            {
+                Least = least,
+                Proved = designs.Count <= Parted && least >= best.Cost.Value,
+            };
     }
 
     // the fewest sheets whose copies go on one, and the money of the fewest that are not proved not to
-    private static (IdenticalLayout Layout, decimal Least)? Layout(GangGround ground, IReadOnlyList<IdenticalDesign> block, IdenticalPrices prices, int steps)
+    private static (IdenticalLayout Layout, decimal Least)? Layout(
+        GangGround ground,
+        IReadOnlyList<IdenticalDesign> block,
+        IdenticalPrices prices,
+        int steps
+    )
     {
         var most = block.Max(d => d.Design.Copies);
         decimal? least = null;
@@ -86,7 +129,11 @@ public static class IdenticalSheets
                 continue;
             }
             last = copies;
-            var (answer, placed) = SheetFit.Of(ground, [.. block.Select((d, i) => d.Design with { Copies = copies[i] })], steps);
+            var (answer, placed) = SheetFit.Of(
+                ground,
+                [.. block.Select((d, i) => d.Design with { Copies = copies[i] })],
+                steps
+            );
             if (answer != Fits.No)
             {
                 least ??= Cost(block, n, prices).Cost.Value;
@@ -94,20 +141,45 @@ public static class IdenticalSheets
             if (answer == Fits.Yes)
             {
                 var (bought, cost) = Cost(block, n, prices);
-                return (new([.. block.Select((d, i) => new CopiesOnSheet(d.Design.Id, copies[i], d.Design.Copies))], n, bought, placed, cost), least!.Value);
+                return (
+                    new(
+                        [.. block.Select((d, i) => new CopiesOnSheet(d.Design.Id, copies[i], d.Design.Copies))],
+                        n,
+                        bought,
+                        placed,
+                        cost
+                    ),
+                    least!.Value
+                );
             }
         }
         return null;
     }
 
-    private static (int Bought, Figure Cost) Cost(IReadOnlyList<IdenticalDesign> block, int needed, IdenticalPrices prices)
+    private static (int Bought, Figure Cost) Cost(
+        IReadOnlyList<IdenticalDesign> block,
+        int needed,
+        IdenticalPrices prices
+    )
     {
         var (bought, at) = PriceBreaks.Cheapest(prices.Breaks, needed);
         var inks = block.SelectMany(d => d.Inks).Distinct(StringComparer.OrdinalIgnoreCase).Count();
         List<Figure> parts =
         [
-            Figure.Of("sheets", "Sheets", bought * at.Price, "sheets × a sheet", Figure.Input("count", bought > needed ? $"Sheets, {needed} needed" : "Sheets", bought, FigureUnit.Count, bought > needed ? "more cost less from the next break" : "the layout"),
-                Figure.Input("price", $"A sheet from {at.From}", at.Price, FigureUnit.Money, "the price list")),
+            Figure.Of(
+                "sheets",
+                "Sheets",
+                bought * at.Price,
+                "sheets × a sheet",
+                Figure.Input(
+                    "count",
+                    bought > needed ? $"Sheets, {needed} needed" : "Sheets",
+                    bought,
+                    FigureUnit.Count,
+                    bought > needed ? "more cost less from the next break" : "the layout"
+                ),
+                Figure.Input("price", $"A sheet from {at.From}", at.Price, FigureUnit.Money, "the price list")
+            ),
         ];
         if (prices.SetUp > 0)
         {
@@ -115,13 +187,24 @@ public static class IdenticalSheets
         }
         if (inks > 0 && prices.Ink > 0)
         {
-            parts.Add(Figure.Of("inks", "Custom inks", inks * prices.Ink, "inks × an ink", Figure.Input("inks", "Inks", inks, FigureUnit.Count, "the designs"), Figure.Input("ink", "An ink", prices.Ink, FigureUnit.Money, "the price list")));
+            parts.Add(
+                Figure.Of(
+                    "inks",
+                    "Custom inks",
+                    inks * prices.Ink,
+                    "inks × an ink",
+                    Figure.Input("inks", "Inks", inks, FigureUnit.Count, "the designs"),
+                    Figure.Input("ink", "An ink", prices.Ink, FigureUnit.Money, "the price list")
+                )
+            );
         }
         return (bought, Figure.Sum("layout", "Layout", parts));
     }
 
     // every way to part a few designs into layouts
-    private static IEnumerable<IReadOnlyList<IReadOnlyList<IdenticalDesign>>> Partings(IReadOnlyList<IdenticalDesign> designs)
+    private static IEnumerable<IReadOnlyList<IReadOnlyList<IdenticalDesign>>> Partings(
+        IReadOnlyList<IdenticalDesign> designs
+    )
     {
         if (designs.Count == 0)
         {
@@ -131,11 +214,20 @@ public static class IdenticalSheets
         var first = designs[0];
         foreach (var rest in Partings([.. designs.Skip(1)]))
         {
-            yield return [[first], .. rest];
+            yield return
+            [
+                [first],
+                .. rest,
+            ];
             for (var i = 0; i < rest.Count; i++)
             {
                 var joined = i;
-                yield return [.. rest.Select((block, k) => k == joined ? (IReadOnlyList<IdenticalDesign>)[first, .. block] : block)];
+                yield return
+                [
+                    .. rest.Select(
+                        (block, k) => k == joined ? (IReadOnlyList<IdenticalDesign>)[first, .. block] : block
+                    ),
+                ];
             }
         }
     }

@@ -15,14 +15,20 @@ public sealed class LayoutMemo
     /// <summary>Designs laid on a ground by the usual orders alone (<see cref="GangNest.OnePass"/>).</summary>
     /// <param name="ground">What they are laid on.</param>
     /// <param name="designs">What is laid.</param>
-    public GangFound Lay(GangGround ground, IReadOnlyList<GangDesign> designs) => Known(ground, designs) is var (found, ids) && ids.SequenceEqual(designs.Select(d => d.Id)) ? found : Named(found, ids, designs);
+    public GangFound Lay(GangGround ground, IReadOnlyList<GangDesign> designs) =>
+        Known(ground, designs) is var (found, ids) && ids.SequenceEqual(designs.Select(d => d.Id))
+            ? found
+            : Named(found, ids, designs);
 
     /// <summary>The same, its copies called as those that were laid first: where no copy is asked for by its name.</summary>
     public GangFound LayNameless(GangGround ground, IReadOnlyList<GangDesign> designs) => Known(ground, designs).Found;
 
     private (GangFound Found, IReadOnlyList<string> Ids) Known(GangGround ground, IReadOnlyList<GangDesign> designs)
     {
-        var key = string.Create(CultureInfo.InvariantCulture, $"{ground.WidthIn:R} {ground.LengthIn:R} {ground.GapIn:R} {ground.MarginIn:R} {ground.IsCutShorter}{string.Concat(designs.Select(Shape))}");
+        var key = string.Create(
+            CultureInfo.InvariantCulture,
+            $"{ground.WidthIn:R} {ground.LengthIn:R} {ground.GapIn:R} {ground.MarginIn:R} {ground.IsCutShorter}{string.Concat(designs.Select(Shape))}"
+        );
         if (_known.TryGetValue(key, out var known))
         {
             return known;
@@ -41,7 +47,8 @@ public sealed class LayoutMemo
         return known;
     }
 
-    private static string Shape(GangDesign d) => string.Create(CultureInfo.InvariantCulture, $"|{d.WidthIn:R} {d.HeightIn:R} {d.Copies} {d.MayTurn} {d.Group}");
+    private static string Shape(GangDesign d) =>
+        string.Create(CultureInfo.InvariantCulture, $"|{d.WidthIn:R} {d.HeightIn:R} {d.Copies} {d.MayTurn} {d.Group}");
 
     private static GangFound Named(GangFound found, IReadOnlyList<string> ids, IReadOnlyList<GangDesign> designs)
     {

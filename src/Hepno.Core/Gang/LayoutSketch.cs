@@ -27,7 +27,11 @@ public sealed class LayoutSketch(LayoutMemo? memo = null)
         var mix = Key(ground, designs);
         if (!_knots.TryGetValue(mix, out var lengths))
         {
-            lengths = _knots[mix] = [.. Knots.Select(n => Total(ground, _laid.LayNameless(ground, Scaled(designs, n))) / Area(Scaled(designs, n)))];
+            lengths = _knots[mix] = [
+                .. Knots.Select(n =>
+                    Total(ground, _laid.LayNameless(ground, Scaled(designs, n))) / Area(Scaled(designs, n))
+                ),
+            ];
         }
         var total = Between(lengths, copies) * Area(designs);
         if (double.IsInfinity(total))
@@ -35,7 +39,17 @@ public sealed class LayoutSketch(LayoutMemo? memo = null)
             return _laid.LayNameless(ground, designs);
         }
         var sheets = ground.LengthIn is { } length ? Math.Max(1, (int)Math.Ceiling((total / length) - 1e-9)) : 1;
-        return new([new(designs[0].Id, 0, ground.MarginIn, ground.MarginIn, designs[0].WidthIn, designs[0].HeightIn, false)], sheets, ground.LengthIn is { } l ? total - ((sheets - 1) * l) : total, 0, sheets, 1, GangNest.OnePass, [], Area(designs));
+        return new(
+            [new(designs[0].Id, 0, ground.MarginIn, ground.MarginIn, designs[0].WidthIn, designs[0].HeightIn, false)],
+            sheets,
+            ground.LengthIn is { } l ? total - ((sheets - 1) * l) : total,
+            0,
+            sheets,
+            1,
+            GangNest.OnePass,
+            [],
+            Area(designs)
+        );
     }
 
     // length a copy's area takes, straight between the knots, as at the last beyond
@@ -45,7 +59,8 @@ public sealed class LayoutSketch(LayoutMemo? memo = null)
         {
             if (copies <= Knots[k])
             {
-                return lengths[k - 1] + ((lengths[k] - lengths[k - 1]) * (copies - Knots[k - 1]) / (Knots[k] - Knots[k - 1]));
+                return lengths[k - 1]
+                    + ((lengths[k] - lengths[k - 1]) * (copies - Knots[k - 1]) / (Knots[k] - Knots[k - 1]));
             }
         }
         return lengths[^1];
@@ -56,11 +71,20 @@ public sealed class LayoutSketch(LayoutMemo? memo = null)
     private static List<GangDesign> Scaled(IReadOnlyList<GangDesign> designs, int copies)
     {
         var all = designs.Sum(d => d.Copies);
-        return [.. designs.Select(d => d with { Copies = Math.Max(1, (int)Math.Round((double)d.Copies * copies / all)) })];
+        return
+        [
+            .. designs.Select(d => d with { Copies = Math.Max(1, (int)Math.Round((double)d.Copies * copies / all)) }),
+        ];
     }
 
-    private static double Total(GangGround ground, GangFound found) => found.LeftOut.Count > 0 ? double.PositiveInfinity : ((found.Sheets - 1) * (ground.LengthIn ?? 0)) + found.UsedLengthIn;
+    private static double Total(GangGround ground, GangFound found) =>
+        found.LeftOut.Count > 0
+            ? double.PositiveInfinity
+            : ((found.Sheets - 1) * (ground.LengthIn ?? 0)) + found.UsedLengthIn;
 
     private static string Key(GangGround ground, IReadOnlyList<GangDesign> designs) =>
-        string.Create(CultureInfo.InvariantCulture, $"{ground.WidthIn:R} {ground.LengthIn:R} {ground.GapIn:R} {ground.MarginIn:R} {string.Join('|', designs.Select(d => $"{d.WidthIn:R} {d.HeightIn:R} {d.MayTurn}"))}");
+        string.Create(
+            CultureInfo.InvariantCulture,
+            $"{ground.WidthIn:R} {ground.LengthIn:R} {ground.GapIn:R} {ground.MarginIn:R} {string.Join('|', designs.Select(d => $"{d.WidthIn:R} {d.HeightIn:R} {d.MayTurn}"))}"
+        );
 }

@@ -9,13 +9,26 @@ namespace Hepno.Core.Gang;
 /// <param name="MayTurn">True when it may lie turned by a quarter.</param>
 /// <param name="For">The other order it is for, whose film is bought with this one's; empty for the line's own.</param>
 /// <param name="Cover">Share of its box that its own outline encloses, where it is laid by it; 1 for a box.</param>
-public sealed record LaidDesign(string Key, double WidthIn, double HeightIn, int Needed, int Extra = 0, bool MayTurn = true, string For = "", double Cover = 1)
+public sealed record LaidDesign(
+    string Key,
+    double WidthIn,
+    double HeightIn,
+    int Needed,
+    int Extra = 0,
+    bool MayTurn = true,
+    string For = "",
+    double Cover = 1
+)
 {
     /// <summary>As it is laid: needed and extra together.</summary>
     public GangDesign Laid() => new(Key, WidthIn, HeightIn, Needed + Extra, MayTurn, Cover: Cover);
 
     /// <summary>True when the other is the same print in the same number.</summary>
-    public bool IsNeededAs(LaidDesign other) => Key == other.Key && Needed == other.Needed && Math.Abs(WidthIn - other.WidthIn) < 1e-6 && Math.Abs(HeightIn - other.HeightIn) < 1e-6;
+    public bool IsNeededAs(LaidDesign other) =>
+        Key == other.Key
+        && Needed == other.Needed
+        && Math.Abs(WidthIn - other.WidthIn) < 1e-6
+        && Math.Abs(HeightIn - other.HeightIn) < 1e-6;
 }
 
 /// <summary>A copy as it was left lying.</summary>
@@ -35,10 +48,20 @@ public sealed record LaidCopy(string Key, int Sheet, double X, double Y, bool Tu
 /// <param name="Copies">Where every copy lies.</param>
 /// <param name="Seed">Where the search's chance began; 0 for one brought in.</param>
 /// <param name="Steps">Layings tried.</param>
-public sealed record LineLayout(string LineId, string FilmId, string On, IReadOnlyList<LaidDesign> Designs, IReadOnlyList<LaidCopy> Copies, int Seed, int Steps)
+public sealed record LineLayout(
+    string LineId,
+    string FilmId,
+    string On,
+    IReadOnlyList<LaidDesign> Designs,
+    IReadOnlyList<LaidCopy> Copies,
+    int Seed,
+    int Steps
+)
 {
     /// <summary>True while the line needs just these prints.</summary>
-    public bool IsFor(IReadOnlyList<LaidDesign> needed) => Designs.Count(d => d.Needed > 0 && d.For.Length == 0) == needed.Count && needed.All(n => Designs.Any(d => d.IsNeededAs(n)));
+    public bool IsFor(IReadOnlyList<LaidDesign> needed) =>
+        Designs.Count(d => d.Needed > 0 && d.For.Length == 0) == needed.Count
+        && needed.All(n => Designs.Any(d => d.IsNeededAs(n)));
 
     /// <summary>True when prints are laid by their own outlines: some may lie in the empty corners of others.</summary>
     public bool IsByOutline => Designs.Any(d => d.Cover < 1);
@@ -48,24 +71,46 @@ public sealed record LineLayout(string LineId, string FilmId, string On, IReadOn
     public IReadOnlyDictionary<string, int> CutRound(double gapIn)
     {
         var placed = IsByOutline ? Placed() : [];
-        return placed.Where(p => placed.Any(o => !ReferenceEquals(o, p) && o.Sheet == p.Sheet && GangCheck.AreNear(gapIn, o, p))).GroupBy(p => p.DesignId).ToDictionary(g => g.Key, g => g.Count());
+        return placed
+            .Where(p => placed.Any(o => !ReferenceEquals(o, p) && o.Sheet == p.Sheet && GangCheck.AreNear(gapIn, o, p)))
+            .GroupBy(p => p.DesignId)
+            .ToDictionary(g => g.Key, g => g.Count());
     }
 
     /// <summary>Every copy with its extent as it lies.</summary>
     public IReadOnlyList<GangPlaced> Placed()
     {
         var sizes = Designs.ToDictionary(d => d.Key);
-        return [.. Copies.Where(c => sizes.ContainsKey(c.Key)).Select(c => sizes[c.Key] is var d && c.Turned ? new GangPlaced(c.Key, c.Sheet, c.X, c.Y, d.HeightIn, d.WidthIn, true) : new GangPlaced(c.Key, c.Sheet, c.X, c.Y, d.WidthIn, d.HeightIn, false))];
+        return
+        [
+            .. Copies
+                .Where(c => sizes.ContainsKey(c.Key))
+                .Select(c =>
+                    sizes[c.Key] is var d && c.Turned
+                        ? new GangPlaced(c.Key, c.Sheet, c.X, c.Y, d.HeightIn, d.WidthIn, true)
+                        : new GangPlaced(c.Key, c.Sheet, c.X, c.Y, d.WidthIn, d.HeightIn, false)
+                ),
+        ];
     }
 
     /// <summary>The layout with its length, floor and use worked out.</summary>
-    public GangFound Found(GangGround ground) => GangNest.Found(ground, [.. Designs.Select(d => d.Laid())], Placed(), Steps);
+    public GangFound Found(GangGround ground) =>
+        GangNest.Found(ground, [.. Designs.Select(d => d.Laid())], Placed(), Steps);
 
     /// <summary>The layout as if its extra copies were not there: what the order alone would be billed for it.</summary>
     public GangFound FoundNeeded(GangGround ground)
     {
         // the copies that lie nearest the beginning are the order's
         var needed = Designs.ToDictionary(d => d.Key, d => d.Needed);
-        return GangNest.Found(ground, [.. Designs.Where(d => d.Needed > 0).Select(d => d.Laid() with { Copies = d.Needed })], [.. Placed().GroupBy(p => p.DesignId).SelectMany(g => g.OrderBy(p => p.Sheet).ThenBy(p => p.Y).Take(needed[g.Key]))], Steps);
+        return GangNest.Found(
+            ground,
+            [.. Designs.Where(d => d.Needed > 0).Select(d => d.Laid() with { Copies = d.Needed })],
+            [
+                .. Placed()
+                    .GroupBy(p => p.DesignId)
+                    .SelectMany(g => g.OrderBy(p => p.Sheet).ThenBy(p => p.Y).Take(needed[g.Key])),
+            ],
+            Steps
+        );
     }
 }

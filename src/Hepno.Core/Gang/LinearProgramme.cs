@@ -47,7 +47,8 @@ internal static class LinearProgramme
         {
             t[i, n] = limits[i];
         }
-        int[] columns = [.. Enumerable.Range(0, n)], basis = [.. Enumerable.Range(n, m)];
+        int[] columns = [.. Enumerable.Range(0, n)],
+            basis = [.. Enumerable.Range(n, m)];
         while (true)
         {
             var enters = -1;
@@ -70,7 +71,14 @@ internal static class LinearProgramme
             var leaves = -1;
             for (var i = 0; i < m; i++)
             {
-                if (t[i, enters] > Eps && (leaves < 0 || Ratio(i) < Ratio(leaves) - Eps || (Ratio(i) < Ratio(leaves) + Eps && basis[i] < basis[leaves])))
+                if (
+                    t[i, enters] > Eps
+                    && (
+                        leaves < 0
+                        || Ratio(i) < Ratio(leaves) - Eps
+                        || (Ratio(i) < Ratio(leaves) + Eps && basis[i] < basis[leaves])
+                    )
+                )
                 {
                     leaves = i;
                 }

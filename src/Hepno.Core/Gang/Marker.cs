@@ -18,11 +18,25 @@ public sealed record Marker(GangFound OnFabric, GangFound OnPaper)
     /// <param name="paperWidthIn">Width of the paper that can be printed, in.</param>
     /// <param name="gapIn">Between parts, in.</param>
     /// <param name="steps">Layings tried for each.</param>
-    public static Marker Lay(IReadOnlyList<PatternPart> parts, double fabricWidthIn, double paperWidthIn, double gapIn, int steps)
+    public static Marker Lay(
+        IReadOnlyList<PatternPart> parts,
+        double fabricWidthIn,
+        double paperWidthIn,
+        double gapIn,
+        int steps
+    )
     {
         // by 180 degrees a box is the same box: nothing turns
-        List<GangDesign> designs = [.. parts.Select(p => new GangDesign(p.Name, p.WidthIn, p.HeightIn, p.Count, MayTurn: false))];
+        List<GangDesign> designs =
+        [
+            .. parts.Select(p => new GangDesign(p.Name, p.WidthIn, p.HeightIn, p.Count, MayTurn: false)),
+        ];
         var onFabric = GangNest.Lay(new(fabricWidthIn, null, gapIn, 0), designs, 1, steps);
-        return new(onFabric, Math.Abs(fabricWidthIn - paperWidthIn) < 1e-9 ? onFabric : GangNest.Lay(new(paperWidthIn, null, gapIn, 0), designs, 1, steps));
+        return new(
+            onFabric,
+            Math.Abs(fabricWidthIn - paperWidthIn) < 1e-9
+                ? onFabric
+                : GangNest.Lay(new(paperWidthIn, null, gapIn, 0), designs, 1, steps)
+        );
     }
 }

@@ -17,17 +17,45 @@ internal static class OutlineRoom
     /// <param name="length">The copy ends before this, margin in it, in.</param>
     /// <param name="from">Not looked for before this, in.</param>
     /// <param name="shapes">What everything takes.</param>
-    public static GangPlaced? Way(GangGround ground, int sheet, IReadOnlyList<GangPlaced> on, GangDesign design, bool turned, double length, double from, GangShapes shapes)
+    public static GangPlaced? Way(
+        GangGround ground,
+        int sheet,
+        IReadOnlyList<GangPlaced> on,
+        GangDesign design,
+        bool turned,
+        double length,
+        double from,
+        GangShapes shapes
+    )
     {
         var (w, h) = turned ? (design.HeightIn, design.WidthIn) : (design.WidthIn, design.HeightIn);
-        var (left, right, last, first) = (ground.MarginIn, ground.WidthIn - ground.MarginIn - w, length - ground.MarginIn - h, Math.Max(ground.MarginIn, from));
+        var (left, right, last, first) = (
+            ground.MarginIn,
+            ground.WidthIn - ground.MarginIn - w,
+            length - ground.MarginIn - h,
+            Math.Max(ground.MarginIn, from)
+        );
         if (right < left - Eps || last < first - Eps)
         {
             return null;
         }
-        var search = new Search([.. on.Where(p => p.Y + p.HeightIn + ground.GapIn > first + Eps).OrderBy(p => p.Y)], shapes, shapes.Parts(new(design.Id, sheet, 0, 0, w, h, turned)), w, h, ground.GapIn, first, last);
+        var search = new Search(
+            [.. on.Where(p => p.Y + p.HeightIn + ground.GapIn > first + Eps).OrderBy(p => p.Y)],
+            shapes,
+            shapes.Parts(new(design.Id, sheet, 0, 0, w, h, turned)),
+            w,
+            h,
+            ground.GapIn,
+            first,
+            last
+        );
         // across in even steps first: what lies farther than the best of those is not looked at beside
-        search.Try(Enumerable.Range(0, (int)((right - left) / AcrossIn) + 1).Select(i => left + (i * AcrossIn)).Append(Math.Max(left, right)));
+        search.Try(
+            Enumerable
+                .Range(0, (int)((right - left) / AcrossIn) + 1)
+                .Select(i => left + (i * AcrossIn))
+                .Append(Math.Max(left, right))
+        );
         search.Try([.. search.Edges().Where(x => x >= left - Eps && x <= right + Eps).Order().Distinct()]);
         return search.Y > last + Eps ? null : new(design.Id, sheet, search.X, search.Y, w, h, turned);
     }
@@ -47,7 +75,16 @@ internal static class OutlineRoom
         return y;
     }
 
-    private sealed class Search(GangPlaced[] near, GangShapes shapes, IReadOnlyList<GangPlaced> mine, double w, double h, double gap, double first, double last)
+    private sealed class Search(
+        GangPlaced[] near,
+        GangShapes shapes,
+        IReadOnlyList<GangPlaced> mine,
+        double w,
+        double h,
+        double gap,
+        double first,
+        double last
+    )
     {
         private readonly IReadOnlyList<GangPlaced>?[] parts = new IReadOnlyList<GangPlaced>?[near.Length];
         private readonly List<(double From, double To)> barred = [];
@@ -67,7 +104,9 @@ internal static class OutlineRoom
         }
 
         // beside and flush with each copy a better place could be near
-        public IEnumerable<double> Edges() => near.TakeWhile(p => p.Y - h - gap < Y).SelectMany(p => new[] { p.X, p.X + p.WidthIn + gap, p.X - gap - w, p.X + p.WidthIn - w });
+        public IEnumerable<double> Edges() =>
+            near.TakeWhile(p => p.Y - h - gap < Y)
+                .SelectMany(p => new[] { p.X, p.X + p.WidthIn + gap, p.X - gap - w, p.X + p.WidthIn - w });
 
         // where along it would be too near something, looked at only as far as a better place could lie
         private void Bar(double x)
@@ -84,7 +123,11 @@ internal static class OutlineRoom
                     foreach (var m in mine)
                     {
                         var (from, to) = (o.Y - gap - m.Y - m.HeightIn, o.Y + o.HeightIn + gap - m.Y);
-                        if (o.X < x + m.X + m.WidthIn + gap - Eps && o.X + o.WidthIn > x + m.X - gap + Eps && to > first + Eps)
+                        if (
+                            o.X < x + m.X + m.WidthIn + gap - Eps
+                            && o.X + o.WidthIn > x + m.X - gap + Eps
+                            && to > first + Eps
+                        )
                         {
                             barred.Add((from, to));
                         }

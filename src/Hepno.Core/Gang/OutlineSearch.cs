@@ -13,18 +13,44 @@ public static class OutlineSearch
     /// <param name="seed">Where chance begins.</param>
     /// <param name="steps">Layings tried, each as much work as one of boxes.</param>
     /// <param name="go">Told the length or the sheets so far after some steps; false ends it, the best is kept.</param>
-    public static (IReadOnlyList<GangPlaced> Placed, int Steps) Lay(GangGround ground, IReadOnlyList<GangDesign> designs, GangShapes shapes, int seed, int steps, Func<int, double, bool>? go = null)
+    public static (IReadOnlyList<GangPlaced> Placed, int Steps) Lay(
+        GangGround ground,
+        IReadOnlyList<GangDesign> designs,
+        GangShapes shapes,
+        int seed,
+        int steps,
+        Func<int, double, bool>? go = null
+    )
     {
         var guests = Guests(ground, designs, shapes);
-        var boxes = GangNest.Lay(ground, [.. designs.Select(d => d with { Copies = d.Copies - guests[d.Id], Cover = 1 }).Where(d => d.Copies > 0)], seed, steps / 2, go);
+        var boxes = GangNest.Lay(
+            ground,
+            [.. designs.Select(d => d with { Copies = d.Copies - guests[d.Id], Cover = 1 }).Where(d => d.Copies > 0)],
+            seed,
+            steps / 2,
+            go
+        );
         // those left out go into the first room there is: the corners that were counted
         var nested = PinnedSearch.Around(ground, boxes.Placed, designs, shapes: shapes).Placed;
-        var (free, took) = PinnedSearch.Around(ground, [], designs, seed, steps - (steps / 2), go is null ? null : (s, best) => go(boxes.Steps + s, best), shapes, nested);
+        var (free, took) = PinnedSearch.Around(
+            ground,
+            [],
+            designs,
+            seed,
+            steps - (steps / 2),
+            go is null ? null : (s, best) => go(boxes.Steps + s, best),
+            shapes,
+            nested
+        );
         return (PinnedSearch.IsBetter(free, nested) ? free : nested, boxes.Steps + took);
     }
 
     // how many of each design go into corners inside the boxes of larger ones
-    private static Dictionary<string, int> Guests(GangGround ground, IReadOnlyList<GangDesign> designs, GangShapes shapes)
+    private static Dictionary<string, int> Guests(
+        GangGround ground,
+        IReadOnlyList<GangDesign> designs,
+        GangShapes shapes
+    )
     {
         var inside = designs.ToDictionary(d => d.Id, _ => 0);
         List<GangDesign> bySize = [.. designs.OrderByDescending(d => d.AreaIn2)];
@@ -36,7 +62,15 @@ public static class OutlineSearch
                 List<GangPlaced> placed = [new(host.Id, 0, 0, 0, host.WidthIn, host.HeightIn, false)];
                 foreach (var guest in bySize.Where(d => d.AreaIn2 < host.AreaIn2))
                 {
-                    var more = GangRoom.Fill(box, placed, guest, 1, host.HeightIn, guest.Copies - inside[guest.Id], shapes);
+                    var more = GangRoom.Fill(
+                        box,
+                        placed,
+                        guest,
+                        1,
+                        host.HeightIn,
+                        guest.Copies - inside[guest.Id],
+                        shapes
+                    );
                     placed.AddRange(more);
                     inside[guest.Id] += more.Count;
                 }

@@ -18,24 +18,57 @@ public static class PinnedSearch
     /// <param name="go">Told the length or the sheets so far after each laying; false ends it, the best is kept.</param>
     /// <param name="shapes">Outlines that count instead of boxes; null for boxes.</param>
     /// <param name="before">A layout of the same copies whose order is tried too; null for none.</param>
-    public static (IReadOnlyList<GangPlaced> Placed, int Steps) Around(GangGround ground, IReadOnlyList<GangPlaced> pinned, IReadOnlyList<GangDesign> designs, int seed = 1, int steps = 0, Func<int, double, bool>? go = null, GangShapes? shapes = null, IReadOnlyList<GangPlaced>? before = null)
+    public static (IReadOnlyList<GangPlaced> Placed, int Steps) Around(
+        GangGround ground,
+        IReadOnlyList<GangPlaced> pinned,
+        IReadOnlyList<GangDesign> designs,
+        int seed = 1,
+        int steps = 0,
+        Func<int, double, bool>? go = null,
+        GangShapes? shapes = null,
+        IReadOnlyList<GangPlaced>? before = null
+    )
     {
-        var rest = designs.Select(d => d with { Copies = Math.Max(0, d.Copies - pinned.Count(p => p.DesignId == d.Id)) }).Where(d => d.Copies > 0).ToList();
-        Func<GangDesign, double>[] usual = [d => d.AreaIn2, d => d.HeightIn, d => d.WidthIn, d => Math.Max(d.WidthIn, d.HeightIn)];
-        var orders = usual.Select(by => rest.OrderByDescending(by).SelectMany(d => Enumerable.Repeat(d, d.Copies)).ToArray()).ToList();
+        var rest = designs
+            .Select(d => d with { Copies = Math.Max(0, d.Copies - pinned.Count(p => p.DesignId == d.Id)) })
+            .Where(d => d.Copies > 0)
+            .ToList();
+        Func<GangDesign, double>[] usual =
+        [
+            d => d.AreaIn2,
+            d => d.HeightIn,
+            d => d.WidthIn,
+            d => Math.Max(d.WidthIn, d.HeightIn),
+        ];
+        var orders = usual
+            .Select(by => rest.OrderByDescending(by).SelectMany(d => Enumerable.Repeat(d, d.Copies)).ToArray())
+            .ToList();
         if (before is not null)
         {
             var byId = rest.ToDictionary(d => d.Id);
-            orders.Add([.. before.OrderBy(p => p.Sheet).ThenBy(p => p.Y).ThenBy(p => p.X).Where(p => byId.ContainsKey(p.DesignId)).Select(p => byId[p.DesignId])]);
+            orders.Add([
+                .. before
+                    .OrderBy(p => p.Sheet)
+                    .ThenBy(p => p.Y)
+                    .ThenBy(p => p.X)
+                    .Where(p => byId.ContainsKey(p.DesignId))
+                    .Select(p => byId[p.DesignId]),
+            ]);
         }
         // where all that is laid is alike they are one and the same
         orders = [.. orders.DistinctBy(o => string.Join('|', o.Select(d => d.Id)))];
-        var best = orders.Select(order => (Order: order, Placed: Laid(ground, pinned, order, shapes))).MinBy(x => Worth.Of(x.Placed))!;
+        var best = orders
+            .Select(order => (Order: order, Placed: Laid(ground, pinned, order, shapes)))
+            .MinBy(x => Worth.Of(x.Placed))!;
         var (order, value, chance, used) = (best.Order, Worth.Of(best.Placed), new Chance(seed), orders.Count);
         var now = value;
         // looking for room goes through what lies there once more than laying a skyline does
         var cost = shapes is null ? Math.Max(1, order.Length) : OutlineWork;
-        while (used + cost <= steps && rest.Count > 1 && (go?.Invoke(used, ground.LengthIn is null ? value.Length + ground.MarginIn : value.Sheet + 1) ?? true))
+        while (
+            used + cost <= steps
+            && rest.Count > 1
+            && (go?.Invoke(used, ground.LengthIn is null ? value.Length + ground.MarginIn : value.Sheet + 1) ?? true)
+        )
         {
             var (i, j) = (chance.Below(order.Length), chance.Below(order.Length));
             if (order[i].Id == order[j].Id)
@@ -59,9 +92,15 @@ public static class PinnedSearch
     }
 
     /// <summary>True when one layout of the same designs is better than another: more is laid, on fewer sheets, shorter.</summary>
-    internal static bool IsBetter(IReadOnlyList<GangPlaced> a, IReadOnlyList<GangPlaced> b) => Worth.Of(a).CompareTo(Worth.Of(b)) < 0;
+    internal static bool IsBetter(IReadOnlyList<GangPlaced> a, IReadOnlyList<GangPlaced> b) =>
+        Worth.Of(a).CompareTo(Worth.Of(b)) < 0;
 
-    private static List<GangPlaced> Laid(GangGround ground, IReadOnlyList<GangPlaced> pinned, GangDesign[] order, GangShapes? shapes)
+    private static List<GangPlaced> Laid(
+        GangGround ground,
+        IReadOnlyList<GangPlaced> pinned,
+        GangDesign[] order,
+        GangShapes? shapes
+    )
     {
         var all = pinned.ToList();
         // where the last copy of each design lies: the next of the same goes no earlier, or that one would have
@@ -70,7 +109,11 @@ public static class PinnedSearch
         {
             var (sheet, from) = last.GetValueOrDefault(d.Id);
             var found = GangRoom.For(ground, sheet, all, d, ground.LengthIn ?? double.PositiveInfinity, from, shapes);
-            while (found is null && ground.LengthIn is not null && sheet <= all.Select(p => p.Sheet).DefaultIfEmpty(-1).Max())
+            while (
+                found is null
+                && ground.LengthIn is not null
+                && sheet <= all.Select(p => p.Sheet).DefaultIfEmpty(-1).Max()
+            )
             {
                 (sheet, from) = (sheet + 1, 0);
                 found = GangRoom.For(ground, sheet, all, d, ground.LengthIn.Value, from, shapes);
@@ -90,9 +133,14 @@ public static class PinnedSearch
         public static Worth Of(IReadOnlyList<GangPlaced> all)
         {
             var sheet = all.Count == 0 ? 0 : all.Max(p => p.Sheet);
-            return new(-all.Count, sheet, all.Where(p => p.Sheet == sheet).Select(p => p.Y + p.HeightIn).DefaultIfEmpty(0).Max());
+            return new(
+                -all.Count,
+                sheet,
+                all.Where(p => p.Sheet == sheet).Select(p => p.Y + p.HeightIn).DefaultIfEmpty(0).Max()
+            );
         }
 
-        public int CompareTo(Worth other) => (Missing, Sheet, Length).CompareTo((other.Missing, other.Sheet, other.Length));
+        public int CompareTo(Worth other) =>
+            (Missing, Sheet, Length).CompareTo((other.Missing, other.Sheet, other.Length));
     }
 }

@@ -10,10 +10,19 @@ namespace Hepno.Core.Gang;
 /// <param name="RightIn">Taken by marks at the right, in.</param>
 /// <param name="BottomIn">Taken by marks at the bottom, in.</param>
 /// <param name="BleedIn">Printed past each outline, so that a cut a little off shows no white, in.</param>
-public sealed record PrintAndCut(double SheetWidthIn, double SheetLengthIn, double LeftIn, double TopIn, double RightIn, double BottomIn, double BleedIn)
+public sealed record PrintAndCut(
+    double SheetWidthIn,
+    double SheetLengthIn,
+    double LeftIn,
+    double TopIn,
+    double RightIn,
+    double BottomIn,
+    double BleedIn
+)
 {
     /// <summary>What lies inside the marks.</summary>
-    public GangGround Inside() => new(SheetWidthIn - LeftIn - RightIn, SheetLengthIn - TopIn - BottomIn, 2 * BleedIn, BleedIn);
+    public GangGround Inside() =>
+        new(SheetWidthIn - LeftIn - RightIn, SheetLengthIn - TopIn - BottomIn, 2 * BleedIn, BleedIn);
 
     /// <summary>Lays prints inside the marks, bleed between and round them; places are from the sheet's own corner.</summary>
     /// <param name="designs">What is printed, as it is cut out.</param>
@@ -22,19 +31,42 @@ public sealed record PrintAndCut(double SheetWidthIn, double SheetLengthIn, doub
     public GangFound Lay(IReadOnlyList<GangDesign> designs, int seed, int steps)
     {
         var found = GangNest.Lay(Inside(), designs, seed, steps);
-        return found with { Placed = [.. found.Placed.Select(p => p with { X = p.X + LeftIn, Y = p.Y + TopIn })], Utilisation = found.Sheets == 0 ? 0 : found.Placed.Sum(p => p.WidthIn * p.HeightIn) / (SheetWidthIn * SheetLengthIn * found.Sheets) };
+        return found with
+        {
+            Placed = [.. found.Placed.Select(p => p with { X = p.X + LeftIn, Y = p.Y + TopIn })],
+            Utilisation =
+                found.Sheets == 0
+                    ? 0
+                    : found.Placed.Sum(p => p.WidthIn * p.HeightIn) / (SheetWidthIn * SheetLengthIn * found.Sheets),
+        };
     }
 
     /// <summary>What leaves nothing to print on.</summary>
     public IEnumerable<Problem> Problems()
     {
-        if (LeftIn < 0 || TopIn < 0 || RightIn < 0 || BottomIn < 0 || Inside() is { WidthIn: <= 0 } or { LengthIn: <= 0 })
+        if (
+            LeftIn < 0
+            || TopIn < 0
+            || RightIn < 0
+            || BottomIn < 0
+            || Inside() is { WidthIn: <= 0 } or { LengthIn: <= 0 }
+        )
         {
-            yield return new("range", $"Marks of {LeftIn:0.##}, {TopIn:0.##}, {RightIn:0.##} and {BottomIn:0.##} in leave nothing of {SheetWidthIn:0.##} × {SheetLengthIn:0.##} in.", "marks", "The cutter's manual says how much its marks take.");
+            yield return new(
+                "range",
+                $"Marks of {LeftIn:0.##}, {TopIn:0.##}, {RightIn:0.##} and {BottomIn:0.##} in leave nothing of {SheetWidthIn:0.##} × {SheetLengthIn:0.##} in.",
+                "marks",
+                "The cutter's manual says how much its marks take."
+            );
         }
         if (BleedIn is not (>= 0 and <= 1))
         {
-            yield return new("range", $"A bleed of {BleedIn:0.###} in is outside 0 to 1.", "bleedIn", "A sixteenth of an inch is usual.");
+            yield return new(
+                "range",
+                $"A bleed of {BleedIn:0.###} in is outside 0 to 1.",
+                "bleedIn",
+                "A sixteenth of an inch is usual."
+            );
         }
     }
 }

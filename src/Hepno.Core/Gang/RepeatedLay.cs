@@ -20,7 +20,13 @@ internal static class RepeatedLay
     /// <param name="seed">Where chance begins.</param>
     /// <param name="steps">Layings tried for each pattern.</param>
     /// <param name="go">Told what the last pattern came to; false ends its search.</param>
-    public static (IReadOnlyList<GangPlaced> Placed, int Steps) Lay(GangGround ground, IReadOnlyList<GangDesign> designs, int seed, int steps, Func<int, double, bool>? go)
+    public static (IReadOnlyList<GangPlaced> Placed, int Steps) Lay(
+        GangGround ground,
+        IReadOnlyList<GangDesign> designs,
+        int seed,
+        int steps,
+        Func<int, double, bool>? go
+    )
     {
         var run = new Run(ground, seed, steps, go);
         var left = designs.ToDictionary(d => d.Id, d => d.Copies);
@@ -52,7 +58,11 @@ internal static class RepeatedLay
     // of patterns of nearly as many copies the one that takes least length for what it holds: some end in a full row
     private static Pattern OfRoll(Run run, IReadOnlyList<GangDesign> left)
     {
-        var best = Enumerable.Range(1, Rows).Select(row => Usual - (Usual % row)).Distinct().Select(copies => Share(left, copies))
+        var best = Enumerable
+            .Range(1, Rows)
+            .Select(row => Usual - (Usual % row))
+            .Distinct()
+            .Select(copies => Share(left, copies))
             .MinBy(designs => run.Whole(designs, GangNest.OnePass).Pitch / designs.Sum(d => d.AreaIn2 * d.Copies))!;
         return run.Whole(best, run.StepsEach);
     }
@@ -65,7 +75,11 @@ internal static class RepeatedLay
             var pattern = run.Whole(Share(left, copies), run.StepsEach);
             if (pattern.Sheets > 1)
             {
-                return pattern with { Placed = [.. pattern.Placed.Where(p => p.Sheet < pattern.Sheets - 1)], Sheets = pattern.Sheets - 1 };
+                return pattern with
+                {
+                    Placed = [.. pattern.Placed.Where(p => p.Sheet < pattern.Sheets - 1)],
+                    Sheets = pattern.Sheets - 1,
+                };
             }
         }
         return Filled(run, left);
@@ -76,7 +90,15 @@ internal static class RepeatedLay
     {
         var strip = OfRoll(run.OnRoll(), left);
         var along = (int)Math.Floor((run.Usable + 1e-9) / strip.Pitch);
-        return strip with { Placed = [.. Enumerable.Range(0, along).SelectMany(i => strip.Placed.Select(p => p with { Y = p.Y + (i * strip.Pitch) }))] };
+        return strip with
+        {
+            Placed =
+            [
+                .. Enumerable
+                    .Range(0, along)
+                    .SelectMany(i => strip.Placed.Select(p => p with { Y = p.Y + (i * strip.Pitch) })),
+            ],
+        };
     }
 
     // so many copies in the mix of all, by the largest remainder

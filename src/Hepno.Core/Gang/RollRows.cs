@@ -9,7 +9,16 @@ namespace Hepno.Core.Gang;
 /// <param name="Count">Boxes in all; the last row may be part full.</param>
 /// <param name="LengthIn">Length used, in.</param>
 /// <param name="RollWidthIn">Usable width, in.</param>
-public sealed record RollRows(double BoxWidthIn, double BoxHeightIn, bool Turned, int Across, int Rows, int Count, double LengthIn, double RollWidthIn)
+public sealed record RollRows(
+    double BoxWidthIn,
+    double BoxHeightIn,
+    bool Turned,
+    int Across,
+    int Rows,
+    int Count,
+    double LengthIn,
+    double RollWidthIn
+)
 {
     // what stands at the far edges where neighbours share a margin
     private double OuterIn => LengthIn - (Rows * BoxHeightIn);
@@ -21,7 +30,14 @@ public sealed record RollRows(double BoxWidthIn, double BoxHeightIn, bool Turned
     /// <param name="rollWidthIn">Usable width of the roll, in.</param>
     /// <param name="count">Boxes, 1 or more.</param>
     /// <param name="shared">True when neighbours share one margin.</param>
-    public static RollRows? Lay(double widthIn, double heightIn, double marginIn, double rollWidthIn, int count, bool shared = false)
+    public static RollRows? Lay(
+        double widthIn,
+        double heightIn,
+        double marginIn,
+        double rollWidthIn,
+        int count,
+        bool shared = false
+    )
     {
         // where it is shared, each box brings one margin, and one more stands at the far edges
         var (own, outer) = shared ? (marginIn, marginIn) : (2 * marginIn, 0);
@@ -29,14 +45,17 @@ public sealed record RollRows(double BoxWidthIn, double BoxHeightIn, bool Turned
     }
 
     /// <summary>The same boxes in another number; null for none.</summary>
-    public RollRows? With(int count) => count < 1 ? null : Lay((BoxWidthIn, BoxHeightIn), OuterIn, RollWidthIn, count, Turned);
+    public RollRows? With(int count) =>
+        count < 1 ? null : Lay((BoxWidthIn, BoxHeightIn), OuterIn, RollWidthIn, count, Turned);
 
     /// <summary>How many of the boxes go on a piece, all of them one way round.</summary>
     /// <param name="widthIn">Its width, in.</param>
     /// <param name="lengthIn">Its length, in.</param>
     public int RoomOn(double widthIn, double lengthIn)
     {
-        int Way(double w, double h) => Math.Max(0, (int)Math.Floor(((widthIn - OuterIn) / w) + 1e-9)) * Math.Max(0, (int)Math.Floor(((lengthIn - OuterIn) / h) + 1e-9));
+        int Way(double w, double h) =>
+            Math.Max(0, (int)Math.Floor(((widthIn - OuterIn) / w) + 1e-9))
+            * Math.Max(0, (int)Math.Floor(((lengthIn - OuterIn) / h) + 1e-9));
         return Math.Max(Way(BoxWidthIn, BoxHeightIn), Way(BoxHeightIn, BoxWidthIn));
     }
 

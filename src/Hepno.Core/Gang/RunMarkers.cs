@@ -15,7 +15,13 @@ public sealed record MarkerTimes(Marker Marker, IReadOnlyList<SizeCount> Sizes, 
 /// <param name="PaperWidthIn">Width of paper, in.</param>
 /// <param name="PartsIn2">Area of all parts, their boxes, in².</param>
 /// <param name="OutlineIn">Length cut round them, their boxes', in.</param>
-public sealed record RunMarkers(IReadOnlyList<MarkerTimes> Each, double FabricWidthIn, double PaperWidthIn, double PartsIn2, double OutlineIn)
+public sealed record RunMarkers(
+    IReadOnlyList<MarkerTimes> Each,
+    double FabricWidthIn,
+    double PaperWidthIn,
+    double PartsIn2,
+    double OutlineIn
+)
 {
     /// <summary>Garments of one marker at most.</summary>
     public const int MostGarments = 24;
@@ -30,7 +36,10 @@ public sealed record RunMarkers(IReadOnlyList<MarkerTimes> Each, double FabricWi
     public double PaperIn => Each.Sum(m => m.Marker.OnPaper.UsedLengthIn * m.Times);
 
     /// <summary>A part that is wider than cloth or paper, in words; null where all lie.</summary>
-    public string? LeftOut => Each.SelectMany(m => m.Marker.OnFabric.LeftOut.Concat(m.Marker.OnPaper.LeftOut)).Select(p => p.Sentence).FirstOrDefault();
+    public string? LeftOut =>
+        Each.SelectMany(m => m.Marker.OnFabric.LeftOut.Concat(m.Marker.OnPaper.LeftOut))
+            .Select(p => p.Sentence)
+            .FirstOrDefault();
 
     /// <summary>Lays a run; null where there is no pattern for its kind.</summary>
     /// <param name="kind">Of garment.</param>
@@ -38,15 +47,23 @@ public sealed record RunMarkers(IReadOnlyList<MarkerTimes> Each, double FabricWi
     /// <param name="fabricWidthIn">Width of the cloth that can be used, in.</param>
     /// <param name="paperWidthIn">Width of the paper that can be printed, in.</param>
     /// <param name="steps">Layings tried for each marker.</param>
-    public static RunMarkers? Of(GarmentKind kind, IReadOnlyList<SizeCount> garments, double fabricWidthIn, double paperWidthIn, int steps)
+    public static RunMarkers? Of(
+        GarmentKind kind,
+        IReadOnlyList<SizeCount> garments,
+        double fabricWidthIn,
+        double paperWidthIn,
+        int steps
+    )
     {
         List<SizeCount> run = [.. garments.Where(g => g.Pieces > 0)];
         if (run.Any(g => SewingPattern.Of(kind, g.Size) is null))
         {
             return null;
         }
-        IEnumerable<PatternPart> Parts(IEnumerable<SizeCount> of) => of.SelectMany(s => SewingPattern.Of(kind, s.Size)!.Select(p => p with { Count = p.Count * s.Pieces }));
-        MarkerTimes Lay(List<SizeCount> of, int times) => new(Marker.Lay([.. Parts(of)], fabricWidthIn, paperWidthIn, GapIn, steps), of, times);
+        IEnumerable<PatternPart> Parts(IEnumerable<SizeCount> of) =>
+            of.SelectMany(s => SewingPattern.Of(kind, s.Size)!.Select(p => p with { Count = p.Count * s.Pieces }));
+        MarkerTimes Lay(List<SizeCount> of, int times) =>
+            new(Marker.Lay([.. Parts(of)], fabricWidthIn, paperWidthIn, GapIn, steps), of, times);
         var times = (int)Math.Ceiling(SizeRun.Total(run) / (double)MostGarments);
         List<SizeCount> again = [.. run.Select(s => s with { Pieces = s.Pieces / times }).Where(s => s.Pieces > 0)];
         List<SizeCount> rest = [.. run.Select(s => s with { Pieces = s.Pieces % times }).Where(s => s.Pieces > 0)];
@@ -60,6 +77,12 @@ public sealed record RunMarkers(IReadOnlyList<MarkerTimes> Each, double FabricWi
             each.Add(Lay(rest, 1));
         }
         var parts = Parts(run).ToList();
-        return new(each, fabricWidthIn, paperWidthIn, parts.Sum(p => p.WidthIn * p.HeightIn * p.Count), parts.Sum(p => 2 * (p.WidthIn + p.HeightIn) * p.Count));
+        return new(
+            each,
+            fabricWidthIn,
+            paperWidthIn,
+            parts.Sum(p => p.WidthIn * p.HeightIn * p.Count),
+            parts.Sum(p => 2 * (p.WidthIn + p.HeightIn) * p.Count)
+        );
     }
 }

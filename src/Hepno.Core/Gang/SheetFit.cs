@@ -28,7 +28,11 @@ internal static class SheetFit
     /// <param name="ground">The sheet; it has a length.</param>
     /// <param name="designs">Designs with the copies wanted on it, 1 or more each.</param>
     /// <param name="steps">Things tried at most where everything is tried.</param>
-    public static (Fits Answer, IReadOnlyList<GangPlaced> Placed) Of(GangGround ground, IReadOnlyList<GangDesign> designs, int steps)
+    public static (Fits Answer, IReadOnlyList<GangPlaced> Placed) Of(
+        GangGround ground,
+        IReadOnlyList<GangDesign> designs,
+        int steps
+    )
     {
         var quick = GangNest.LayPlainly(ground, designs, 1, QuickSteps);
         if (quick is { Sheets: 1, LeftOut.Count: 0 })
@@ -39,7 +43,9 @@ internal static class SheetFit
         {
             return (Fits.No, []);
         }
-        return designs.Sum(d => d.Copies) > Few || designs.Any(d => d.Group.Length > 0) ? (Fits.Unknown, []) : Trial.Of(ground, designs, steps);
+        return designs.Sum(d => d.Copies) > Few || designs.Any(d => d.Group.Length > 0)
+            ? (Fits.Unknown, [])
+            : Trial.Of(ground, designs, steps);
     }
 
     /// <summary>
@@ -59,20 +65,41 @@ internal static class SheetFit
         private readonly double _spare;
         private int _steps;
 
-        private Trial(GangGround ground, IReadOnlyList<GangDesign> designs, int steps, double width, double length, double[] x, double[] y)
+        private Trial(
+            GangGround ground,
+            IReadOnlyList<GangDesign> designs,
+            int steps,
+            double width,
+            double length,
+            double[] x,
+            double[] y
+        )
         {
             (_ground, _designs, _steps, _x, _y) = (ground, designs, steps, x, y);
             _taken = new bool[_x.Length - 1, _y.Length - 1];
             _left = [.. designs.Select(d => d.Copies)];
-            _spare = (width * length) - designs.Sum(d => d.Copies * (d.WidthIn + ground.GapIn) * (d.HeightIn + ground.GapIn));
+            _spare =
+                (width * length)
+                - designs.Sum(d => d.Copies * (d.WidthIn + ground.GapIn) * (d.HeightIn + ground.GapIn));
         }
 
-        public static (Fits Answer, IReadOnlyList<GangPlaced> Placed) Of(GangGround ground, IReadOnlyList<GangDesign> designs, int steps)
+        public static (Fits Answer, IReadOnlyList<GangPlaced> Placed) Of(
+            GangGround ground,
+            IReadOnlyList<GangDesign> designs,
+            int steps
+        )
         {
-            var (width, length) = (ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn, ground.LengthIn!.Value - (2 * ground.MarginIn) + ground.GapIn);
+            var (width, length) = (
+                ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn,
+                ground.LengthIn!.Value - (2 * ground.MarginIn) + ground.GapIn
+            );
             var x = Sums(designs, ground.GapIn, width, d => d.MayTurn ? [d.WidthIn, d.HeightIn] : [d.WidthIn]);
-            var y = x is null ? null : Sums(designs, ground.GapIn, length, d => d.MayTurn ? [d.WidthIn, d.HeightIn] : [d.HeightIn]);
-            return x is null || y is null || (long)x.Length * y.Length > MostCells ? (Fits.Unknown, []) : new Trial(ground, designs, steps, width, length, x, y).Decide();
+            var y = x is null
+                ? null
+                : Sums(designs, ground.GapIn, length, d => d.MayTurn ? [d.WidthIn, d.HeightIn] : [d.HeightIn]);
+            return x is null || y is null || (long)x.Length * y.Length > MostCells
+                ? (Fits.Unknown, [])
+                : new Trial(ground, designs, steps, width, length, x, y).Decide();
         }
 
         private (Fits Answer, IReadOnlyList<GangPlaced> Placed) Decide()
@@ -82,7 +109,12 @@ internal static class SheetFit
         }
 
         // where edges may lie: sums of sides with their gap, and the far edge; null where there are too many
-        private static double[]? Sums(IReadOnlyList<GangDesign> designs, double gap, double most, Func<GangDesign, double[]> sides)
+        private static double[]? Sums(
+            IReadOnlyList<GangDesign> designs,
+            double gap,
+            double most,
+            Func<GangDesign, double[]> sides
+        )
         {
             var sums = new List<double> { 0 };
             foreach (var d in designs)
@@ -93,7 +125,12 @@ internal static class SheetFit
                     {
                         return null;
                     }
-                    sums = [.. sums.Concat(sides(d).SelectMany(s => sums.Select(x => x + s + gap))).Where(x => x <= most + Eps).Order()];
+                    sums =
+                    [
+                        .. sums.Concat(sides(d).SelectMany(s => sums.Select(x => x + s + gap)))
+                            .Where(x => x <= most + Eps)
+                            .Order(),
+                    ];
                     sums = [.. sums.Where((x, i) => i == 0 || x > sums[i - 1] + Eps)];
                 }
             }
@@ -116,7 +153,11 @@ internal static class SheetFit
             }
             for (var d = 0; d < _designs.Count; d++)
             {
-                foreach (var turned in _designs[d].MayTurn && Math.Abs(_designs[d].WidthIn - _designs[d].HeightIn) > Eps ? new[] { false, true } : [false])
+                foreach (
+                    var turned in _designs[d].MayTurn && Math.Abs(_designs[d].WidthIn - _designs[d].HeightIn) > Eps
+                        ? new[] { false, true }
+                        : [false]
+                )
                 {
                     if (_left[d] > 0 && Put(d, turned, column, row, spare))
                     {
@@ -129,7 +170,10 @@ internal static class SheetFit
             return cell <= spare + Eps && Next(column, row, spare - cell);
         }
 
-        private bool Next(int column, int row, double spare) => column + 1 < _x.Length - 1 ? Try(column + 1, row, spare) : row + 1 < _y.Length - 1 && Try(0, row + 1, spare);
+        private bool Next(int column, int row, double spare) =>
+            column + 1 < _x.Length - 1
+                ? Try(column + 1, row, spare)
+                : row + 1 < _y.Length - 1 && Try(0, row + 1, spare);
 
         private bool Put(int d, bool turned, int column, int row, double spare)
         {
@@ -158,7 +202,9 @@ internal static class SheetFit
             var i = Array.BinarySearch(edges, at);
             i = i >= 0 ? i : ~i;
             // rounding may put it just beside its edge
-            return i < edges.Length && Math.Abs(edges[i] - at) < 1e-7 ? i : i > 0 && Math.Abs(edges[i - 1] - at) < 1e-7 ? i - 1 : -1;
+            return i < edges.Length && Math.Abs(edges[i] - at) < 1e-7 ? i
+                : i > 0 && Math.Abs(edges[i - 1] - at) < 1e-7 ? i - 1
+                : -1;
         }
 
         private bool Free(int left, int top, int right, int bottom)

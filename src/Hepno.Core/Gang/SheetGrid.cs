@@ -10,7 +10,17 @@ namespace Hepno.Core.Gang;
 /// <param name="MarginIn">Kept free on all four sides, in.</param>
 /// <param name="SheetWidthIn">Sheet width, in.</param>
 /// <param name="SheetHeightIn">Sheet height, in.</param>
-public sealed record SheetGrid(int Across, int Down, bool Turned, double BoxWidthIn, double BoxHeightIn, double GapIn, double MarginIn, double SheetWidthIn, double SheetHeightIn)
+public sealed record SheetGrid(
+    int Across,
+    int Down,
+    bool Turned,
+    double BoxWidthIn,
+    double BoxHeightIn,
+    double GapIn,
+    double MarginIn,
+    double SheetWidthIn,
+    double SheetHeightIn
+)
 {
     /// <summary>Copies on one sheet.</summary>
     public int PerSheet => Across * Down;
@@ -22,10 +32,28 @@ public sealed record SheetGrid(int Across, int Down, bool Turned, double BoxWidt
     /// <param name="marginIn">Kept free on all four sides, in.</param>
     /// <param name="sheetWidthIn">Sheet width, in.</param>
     /// <param name="sheetHeightIn">Sheet height, in.</param>
-    public static SheetGrid? Best(double widthIn, double heightIn, double gapIn, double marginIn, double sheetWidthIn, double sheetHeightIn)
+    public static SheetGrid? Best(
+        double widthIn,
+        double heightIn,
+        double gapIn,
+        double marginIn,
+        double sheetWidthIn,
+        double sheetHeightIn
+    )
     {
         int Fit(double sheet, double box) => (int)Math.Floor(((sheet - (2 * marginIn) + gapIn) / (box + gapIn)) + 1e-9);
-        SheetGrid Way(double w, double h, bool turned) => new(Math.Max(0, Fit(sheetWidthIn, w)), Math.Max(0, Fit(sheetHeightIn, h)), turned, w, h, gapIn, marginIn, sheetWidthIn, sheetHeightIn);
+        SheetGrid Way(double w, double h, bool turned) =>
+            new(
+                Math.Max(0, Fit(sheetWidthIn, w)),
+                Math.Max(0, Fit(sheetHeightIn, h)),
+                turned,
+                w,
+                h,
+                gapIn,
+                marginIn,
+                sheetWidthIn,
+                sheetHeightIn
+            );
         var best = new[] { Way(widthIn, heightIn, false), Way(heightIn, widthIn, true) }.MaxBy(g => g.PerSheet)!;
         return best.PerSheet > 0 ? best : null;
     }

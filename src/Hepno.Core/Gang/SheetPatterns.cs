@@ -39,9 +39,13 @@ internal static class SheetPatterns
         (width, length) = (width + Rounding, length + Rounding);
         var sheet = width * length;
         // a size that may turn is the same either way round
-        var sizes = boxes.GroupBy(b => b.MayTurn ? (W: Math.Max(b.W, b.H), H: Math.Min(b.W, b.H), b.MayTurn) : (b.W, b.H, b.MayTurn))
-            .Where(g => g.Key.W * g.Key.H >= look.Large * sheet).OrderByDescending(g => g.Key.W * g.Key.H * g.Count()).Take(MostSizes)
-            .Select(g => (Box: new Skyline.Box(g.Key.W, g.Key.H, g.Key.MayTurn, 0), Count: g.Count())).ToList();
+        var sizes = boxes
+            .GroupBy(b => b.MayTurn ? (W: Math.Max(b.W, b.H), H: Math.Min(b.W, b.H), b.MayTurn) : (b.W, b.H, b.MayTurn))
+            .Where(g => g.Key.W * g.Key.H >= look.Large * sheet)
+            .OrderByDescending(g => g.Key.W * g.Key.H * g.Count())
+            .Take(MostSizes)
+            .Select(g => (Box: new Skyline.Box(g.Key.W, g.Key.H, g.Key.MayTurn, 0), Count: g.Count()))
+            .ToList();
         if (sizes.Count == 0 || Patterns(width, length, [.. sizes.Select(s => s.Box)], look) is not { } patterns)
         {
             return floor;
@@ -50,13 +54,28 @@ internal static class SheetPatterns
         var rest = boxes.Sum(Share) - sizes.Sum(s => s.Count * Share(s.Box));
         // a sheet's worth of money is shared among what lies on it: a size is worth so much, and so is the room that is left
         double[] wanted = [.. sizes.Select(s => (double)s.Count), Math.Max(0, rest)];
-        double[][] rows = [.. patterns.Select(p => (double[])[.. p.Select(n => (double)n), 1 - p.Select((n, i) => n * Share(sizes[i].Box)).Sum()])];
-        return Math.Max(floor, (int)Math.Ceiling(LinearProgramme.Most(wanted, rows, [.. rows.Select(_ => 1.0)]) - 1e-6));
+        double[][] rows =
+        [
+            .. patterns.Select(p =>
+                (double[])[.. p.Select(n => (double)n), 1 - p.Select((n, i) => n * Share(sizes[i].Box)).Sum()]
+            ),
+        ];
+        return Math.Max(
+            floor,
+            (int)Math.Ceiling(LinearProgramme.Most(wanted, rows, [.. rows.Select(_ => 1.0)]) - 1e-6)
+        );
     }
 
-    private static IReadOnlyList<int[]>? Patterns(double width, double length, IReadOnlyList<Skyline.Box> sizes, Look look)
+    private static IReadOnlyList<int[]>? Patterns(
+        double width,
+        double length,
+        IReadOnlyList<Skyline.Box> sizes,
+        Look look
+    )
     {
-        var key = FormattableString.Invariant($"{look.Trials} {width:0.0000}x{length:0.0000}|{string.Join('|', sizes.Select(s => FormattableString.Invariant($"{s.W:0.0000}x{s.H:0.0000}{(s.MayTurn ? "t" : "")}")))}");
+        var key = FormattableString.Invariant(
+            $"{look.Trials} {width:0.0000}x{length:0.0000}|{string.Join('|', sizes.Select(s => FormattableString.Invariant($"{s.W:0.0000}x{s.H:0.0000}{(s.MayTurn ? "t" : "")}")))}"
+        );
         if (Kept.TryGetValue(key, out var known))
         {
             return known;
@@ -80,7 +99,11 @@ internal static class SheetPatterns
             {
                 var more = (int[])found[i].Clone();
                 more[s]++;
-                GangDesign[] designs = [.. more.Select((n, k) => new GangDesign($"{k}", sizes[k].W, sizes[k].H, n, sizes[k].MayTurn)).Where(d => d.Copies > 0)];
+                GangDesign[] designs =
+                [
+                    .. more.Select((n, k) => new GangDesign($"{k}", sizes[k].W, sizes[k].H, n, sizes[k].MayTurn))
+                        .Where(d => d.Copies > 0),
+                ];
                 var answer = SheetFit.Of(sheet, designs, undecided < MostHard ? look.Trials : First.Trials).Answer;
                 if (answer == Fits.No)
                 {

@@ -50,14 +50,24 @@ internal sealed class SheetSearch
     /// <param name="steps">Layings tried, each of all boxes or as much work on a few sheets.</param>
     /// <param name="floor">Fewer sheets cannot be: found, it ends.</param>
     /// <param name="go">Told the sheets after some steps; false ends it, the best is kept.</param>
-    public static StripSearch.Found Sheets(double width, double length, Skyline.Box[] boxes, int seed, int steps, int floor, Func<int, double, bool>? go = null)
+    public static StripSearch.Found Sheets(
+        double width,
+        double length,
+        Skyline.Box[] boxes,
+        int seed,
+        int steps,
+        int floor,
+        Func<int, double, bool>? go = null
+    )
     {
         var (best, _) = StripSearch.Begin(new(width, boxes), boxes, int.MaxValue, length);
         var used = StripSearch.Begun;
         var search = new SheetSearch(width, length, boxes, seed);
         while (used < steps && best.Sheets > floor)
         {
-            var (took, found) = search.OneFewer(best, steps - used, step => go?.Invoke(used + step, best.Sheets) ?? true);
+            var (took, found) = search.OneFewer(best, steps - used, step =>
+                go?.Invoke(used + step, best.Sheets) ?? true
+            );
             used += took;
             if (found is null)
             {
@@ -72,7 +82,12 @@ internal sealed class SheetSearch
     {
         var at = (Skyline.Spot[])best.At.Clone();
         // the emptiest sheet is given up
-        var sheets = Enumerable.Range(0, at.Length).GroupBy(i => at[i].Sheet).OrderBy(g => g.Sum(Area)).Select(g => g.ToArray()).ToList();
+        var sheets = Enumerable
+            .Range(0, at.Length)
+            .GroupBy(i => at[i].Sheet)
+            .OrderBy(g => g.Sum(Area))
+            .Select(g => g.ToArray())
+            .ToList();
         var left = sheets[0];
         sheets.RemoveAt(0);
         for (var s = 0; s < sheets.Count; s++)
@@ -124,7 +139,15 @@ internal sealed class SheetSearch
             }
         }
         var last = sheets.Count - 1;
-        return ((int)Math.Ceiling(spent), new(sheets[last].Max(box => at[box].Y + (at[box].Turned ? _boxes[box].W : _boxes[box].H)), sheets.Count, at, 0));
+        return (
+            (int)Math.Ceiling(spent),
+            new(
+                sheets[last].Max(box => at[box].Y + (at[box].Turned ? _boxes[box].W : _boxes[box].H)),
+                sheets.Count,
+                at,
+                0
+            )
+        );
     }
 
     private double Area(int box) => _boxes[box].W * _boxes[box].H;
@@ -138,8 +161,7 @@ internal sealed class SheetSearch
             do
             {
                 drawn[i] = _chance.Below(sheets);
-            }
-            while (drawn.AsSpan(0, i).Contains(drawn[i]));
+            } while (drawn.AsSpan(0, i).Contains(drawn[i]));
         }
         return drawn;
     }
@@ -155,7 +177,10 @@ internal sealed class SheetSearch
             var box = _boxes[tried[i]];
             if (_key[box.Kind] == 0)
             {
-                (_key[box.Kind], _turned[box.Kind]) = (-box.W * box.H * Math.Exp(Noise * (_chance.Share() - 0.5)), box.MayTurn && _chance.Below(2) == 1);
+                (_key[box.Kind], _turned[box.Kind]) = (
+                    -box.W * box.H * Math.Exp(Noise * (_chance.Share() - 0.5)),
+                    box.MayTurn && _chance.Below(2) == 1
+                );
             }
             (tried[i], keys[i]) = (Skyline.Entry(tried[i], _turned[box.Kind]), _key[box.Kind]);
         }

@@ -11,6 +11,7 @@ internal sealed class Skyline
     private readonly double _width;
     private double _ceiling;
     private int _at;
+
     // what is left in the order: runs of equal boxes that prefer the same way round, each from where to how many
     private readonly int[] _left;
     private readonly int[] _many;
@@ -133,7 +134,11 @@ internal sealed class Skyline
         var runs = 0;
         for (var i = 0; i < order.Length; i++)
         {
-            if (i > 0 && (order[i] & 1) == (order[i - 1] & 1) && _boxes[order[i] >> 1].Kind == _boxes[order[i - 1] >> 1].Kind)
+            if (
+                i > 0
+                && (order[i] & 1) == (order[i - 1] & 1)
+                && _boxes[order[i] >> 1].Kind == _boxes[order[i - 1] >> 1].Kind
+            )
             {
                 _many[runs - 1]++;
                 continue;
@@ -165,7 +170,13 @@ internal sealed class Skyline
             {
                 (best, bestScore, bestTurned, at) = (entry >> 1, score, turned, i);
             }
-            if (box.MayTurn && h <= widest && w <= room && Score(h, w, least, wall, other) is var otherWay && otherWay > bestScore)
+            if (
+                box.MayTurn
+                && h <= widest
+                && w <= room
+                && Score(h, w, least, wall, other) is var otherWay
+                && otherWay > bestScore
+            )
             {
                 (best, bestScore, bestTurned, at) = (entry >> 1, otherWay, !turned, i);
             }
@@ -179,7 +190,15 @@ internal sealed class Skyline
 
     // 5: fills the notch and ends flush with a wall; 4: fills it and stands over it; 3: fills it; 2: flush with the wall beside it; 0: it fits
     private static int Score(double w, double h, double least, double wall, double other) =>
-        w >= least ? Math.Abs(h - wall) < Eps || Math.Abs(h - other) < Eps ? Flush : h > wall ? 4 : 3 : Math.Abs(h - wall) < Eps ? 2 : 0;
+        w >= least
+            ? Math.Abs(h - wall) < Eps || Math.Abs(h - other) < Eps
+                ? Flush
+                : h > wall
+                    ? 4
+                    : 3
+            : Math.Abs(h - wall) < Eps
+                ? 2
+                : 0;
 
     // nothing fits into the notch: it is filled up to its lower neighbour
     private double Raise(int s)

@@ -22,7 +22,14 @@ internal static class StripSearch
     /// <param name="steps">Layings tried.</param>
     /// <param name="floor">Nothing is shorter: found, it ends.</param>
     /// <param name="go">Told the best length after some steps; false ends it, the best is kept.</param>
-    public static Found Roll(double width, Skyline.Box[] boxes, int seed, int steps, double floor, Func<int, double, bool>? go = null)
+    public static Found Roll(
+        double width,
+        Skyline.Box[] boxes,
+        int seed,
+        int steps,
+        double floor,
+        Func<int, double, bool>? go = null
+    )
     {
         var skyline = new Skyline(width, boxes);
         var (best, order) = Begin(skyline, boxes, 1, double.PositiveInfinity);
@@ -33,7 +40,9 @@ internal static class StripSearch
             // a goal hardly under what is there is not worth steps: the floor itself is tried, then bold ones again
             var goal = floor + ((best.Length - floor) * near);
             (goal, near) = best.Length - goal < 1e-4 ? (floor, Bold) : (goal, near);
-            var (took, found) = walk.Towards(order, 1, goal, (int)planned, steps - used, step => go?.Invoke(used + step, best.Length) ?? true);
+            var (took, found) = walk.Towards(order, 1, goal, (int)planned, steps - used, step =>
+                go?.Invoke(used + step, best.Length) ?? true
+            );
             used += Math.Abs(took);
             planned *= Longer;
             if (found is not null)
@@ -58,13 +67,31 @@ internal static class StripSearch
     /// <summary>The best of the usual orders, on a strip or on sheets.</summary>
     internal static (Found Found, int[] Order) Begin(Skyline skyline, Skyline.Box[] boxes, int sheets, double ceiling)
     {
-        var kinds = Enumerable.Range(0, boxes.Length).GroupBy(i => boxes[i].Kind).OrderBy(g => g.Key).Select(g => g.ToArray()).ToList();
-        int[] By(Func<Skyline.Box, double> key) => [.. kinds.OrderByDescending(k => key(boxes[k[0]])).SelectMany(k => k)];
-        int[][] orders = [By(b => b.H), By(b => b.W), By(b => b.W * b.H), By(b => Math.Max(b.W, b.H)), By(b => Math.Min(b.W, b.H)), By(b => b.W + b.H)];
+        var kinds = Enumerable
+            .Range(0, boxes.Length)
+            .GroupBy(i => boxes[i].Kind)
+            .OrderBy(g => g.Key)
+            .Select(g => g.ToArray())
+            .ToList();
+        int[] By(Func<Skyline.Box, double> key) =>
+            [.. kinds.OrderByDescending(k => key(boxes[k[0]])).SelectMany(k => k)];
+        int[][] orders =
+        [
+            By(b => b.H),
+            By(b => b.W),
+            By(b => b.W * b.H),
+            By(b => Math.Max(b.W, b.H)),
+            By(b => Math.Min(b.W, b.H)),
+            By(b => b.W + b.H),
+        ];
         Func<Skyline.Box, bool>[] turns = [_ => false, _ => true, b => b.H > b.W, b => b.W > b.H];
         (Found Found, int[] Order)? best = null;
         var tried = new List<int[]>();
-        foreach (var order in turns.SelectMany(turn => orders.Select(o => o.Select(i => Skyline.Entry(i, boxes[i].MayTurn && turn(boxes[i]))).ToArray())))
+        foreach (
+            var order in turns.SelectMany(turn =>
+                orders.Select(o => o.Select(i => Skyline.Entry(i, boxes[i].MayTurn && turn(boxes[i]))).ToArray())
+            )
+        )
         {
             // few designs come in the same order by several measures
             if (tried.Any(t => t.AsSpan().SequenceEqual(order)))
@@ -73,7 +100,10 @@ internal static class StripSearch
             }
             tried.Add(order);
             skyline.Lay(order, sheets, ceiling, double.PositiveInfinity);
-            if (best is null || (skyline.Sheets, skyline.Length).CompareTo((best.Value.Found.Sheets, best.Value.Found.Length)) < 0)
+            if (
+                best is null
+                || (skyline.Sheets, skyline.Length).CompareTo((best.Value.Found.Sheets, best.Value.Found.Length)) < 0
+            )
             {
                 best = (new(skyline.Length, skyline.Sheets, [.. skyline.At], Begun), order);
             }
@@ -101,7 +131,14 @@ internal static class StripSearch
         /// <param name="planned">Steps it cools over.</param>
         /// <param name="left">Steps there are: fewer end it while it is warm.</param>
         /// <param name="go">Told how far it is; false stops it.</param>
-        public (int Took, int[]? Order) Towards(int[] from, int sheets, double ceiling, int planned, int left, Func<int, bool> go)
+        public (int Took, int[]? Order) Towards(
+            int[] from,
+            int sheets,
+            double ceiling,
+            int planned,
+            int left,
+            Func<int, bool> go
+        )
         {
             var steps = Math.Min(planned, left);
             var current = (int[])from.Clone();
@@ -138,7 +175,9 @@ internal static class StripSearch
         {
             var (i, j, kind) = (_chance.Below(order.Length), _chance.Below(order.Length), _chance.Below(8));
             // equal boxes that change places change nothing
-            return boxes[order[i] >> 1].MayTurn && (kind == 0 || boxes[order[i] >> 1].Kind == boxes[order[j] >> 1].Kind) ? new(i, i, false) : new(i, j, kind < 3);
+            return boxes[order[i] >> 1].MayTurn && (kind == 0 || boxes[order[i] >> 1].Kind == boxes[order[j] >> 1].Kind)
+                ? new(i, i, false)
+                : new(i, j, kind < 3);
         }
     }
 

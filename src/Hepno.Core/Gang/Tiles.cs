@@ -28,7 +28,19 @@ public sealed record TileTrim(double OffWidthIn, double OffHeightIn, int Sheets)
 /// <param name="OverhangWidthIn">Printed past the right edge, in.</param>
 /// <param name="OverhangHeightIn">Printed past the lower edge, in.</param>
 /// <param name="Trim">A trim of at most an overlap that saves a row or column; null where none does.</param>
-public sealed record Tiles(int Columns, int Rows, bool Turned, double TileWidthIn, double TileHeightIn, double OverlapIn, IReadOnlyList<Tile> At, int Seams, double OverhangWidthIn, double OverhangHeightIn, TileTrim? Trim)
+public sealed record Tiles(
+    int Columns,
+    int Rows,
+    bool Turned,
+    double TileWidthIn,
+    double TileHeightIn,
+    double OverlapIn,
+    IReadOnlyList<Tile> At,
+    int Seams,
+    double OverhangWidthIn,
+    double OverhangHeightIn,
+    TileTrim? Trim
+)
 {
     private const double Eps = 1e-9;
 
@@ -43,39 +55,107 @@ public sealed record Tiles(int Columns, int Rows, bool Turned, double TileWidthI
     /// <param name="overlapIn">Neighbours overlap by at least so much, in.</param>
     public static Tiles Of(double widthIn, double heightIn, double sheetWidthIn, double sheetHeightIn, double overlapIn)
     {
-        var ways = new[] { (W: sheetWidthIn, H: sheetHeightIn, Turned: false), (W: sheetHeightIn, H: sheetWidthIn, Turned: true) }.Select(s => (Sheet: s, Columns: Along(widthIn, s.W, overlapIn), Rows: Along(heightIn, s.H, overlapIn))).ToList();
+        var ways = new[]
+        {
+            (W: sheetWidthIn, H: sheetHeightIn, Turned: false),
+            (W: sheetHeightIn, H: sheetWidthIn, Turned: true),
+        }
+            .Select(s => (Sheet: s, Columns: Along(widthIn, s.W, overlapIn), Rows: Along(heightIn, s.H, overlapIn)))
+            .ToList();
         var (sheet, columns, rows) = ways.OrderBy(w => w.Columns * w.Rows).ThenBy(w => w.Columns + w.Rows).First();
-        var trim = ways.SelectMany(w => Trims(widthIn, heightIn, w.Sheet.W, w.Sheet.H, overlapIn)).Where(t => t.Sheets < columns * rows).OrderBy(t => t.Sheets).ThenBy(t => t.OffWidthIn + t.OffHeightIn).FirstOrDefault();
-        List<Tile> at = [.. Enumerable.Range(0, rows).SelectMany(r => Enumerable.Range(0, columns).Select(c => new Tile((r * columns) + c + 1, c, r, c * (sheet.W - overlapIn), r * (sheet.H - overlapIn))))];
-        return new(columns, rows, sheet.Turned, sheet.W, sheet.H, overlapIn, at, (rows * (columns - 1)) + rows - 1, Covered(columns, sheet.W, overlapIn) - widthIn, Covered(rows, sheet.H, overlapIn) - heightIn, trim);
+        var trim = ways.SelectMany(w => Trims(widthIn, heightIn, w.Sheet.W, w.Sheet.H, overlapIn))
+            .Where(t => t.Sheets < columns * rows)
+            .OrderBy(t => t.Sheets)
+            .ThenBy(t => t.OffWidthIn + t.OffHeightIn)
+            .FirstOrDefault();
+        List<Tile> at =
+        [
+            .. Enumerable
+                .Range(0, rows)
+                .SelectMany(r =>
+                    Enumerable
+                        .Range(0, columns)
+                        .Select(c => new Tile(
+                            (r * columns) + c + 1,
+                            c,
+                            r,
+                            c * (sheet.W - overlapIn),
+                            r * (sheet.H - overlapIn)
+                        ))
+                ),
+        ];
+        return new(
+            columns,
+            rows,
+            sheet.Turned,
+            sheet.W,
+            sheet.H,
+            overlapIn,
+            at,
+            (rows * (columns - 1)) + rows - 1,
+            Covered(columns, sheet.W, overlapIn) - widthIn,
+            Covered(rows, sheet.H, overlapIn) - heightIn,
+            trim
+        );
     }
 
     /// <summary>What cannot be tiled.</summary>
-    public static IEnumerable<Problem> Problems(double widthIn, double heightIn, double sheetWidthIn, double sheetHeightIn, double overlapIn)
+    public static IEnumerable<Problem> Problems(
+        double widthIn,
+        double heightIn,
+        double sheetWidthIn,
+        double sheetHeightIn,
+        double overlapIn
+    )
     {
         if (widthIn is not (> 0 and <= 400) || heightIn is not (> 0 and <= 400))
         {
-            yield return new("range", $"A print of {widthIn:0.##} × {heightIn:0.##} in is outside 0 to 400.", "widthIn", "Type the flat garment of the largest size, bleed all round in it.");
+            yield return new(
+                "range",
+                $"A print of {widthIn:0.##} × {heightIn:0.##} in is outside 0 to 400.",
+                "widthIn",
+                "Type the flat garment of the largest size, bleed all round in it."
+            );
         }
         if (sheetWidthIn is not (> 0 and <= 400) || sheetHeightIn is not (> 0 and <= 400))
         {
-            yield return new("range", $"A sheet of {sheetWidthIn:0.##} × {sheetHeightIn:0.##} in is outside 0 to 400.", "sheetWidthIn", "Type the part of the sheet that can be printed.");
+            yield return new(
+                "range",
+                $"A sheet of {sheetWidthIn:0.##} × {sheetHeightIn:0.##} in is outside 0 to 400.",
+                "sheetWidthIn",
+                "Type the part of the sheet that can be printed."
+            );
         }
         if (overlapIn is not (>= 0 and <= 4) || overlapIn >= Math.Min(sheetWidthIn, sheetHeightIn))
         {
-            yield return new("range", $"An overlap of {overlapIn:0.##} in is outside 0 to 4, or leaves nothing of a sheet.", "overlapIn", "A quarter of an inch is usual.");
+            yield return new(
+                "range",
+                $"An overlap of {overlapIn:0.##} in is outside 0 to 4, or leaves nothing of a sheet.",
+                "overlapIn",
+                "A quarter of an inch is usual."
+            );
         }
     }
 
-    private static int Along(double length, double tile, double overlap) => Math.Max(1, (int)Math.Ceiling(((length - overlap) / (tile - overlap)) - Eps));
+    private static int Along(double length, double tile, double overlap) =>
+        Math.Max(1, (int)Math.Ceiling(((length - overlap) / (tile - overlap)) - Eps));
 
     private static double Covered(int tiles, double tile, double overlap) => (tiles * (tile - overlap)) + overlap;
 
     // one column less, one row less, or both, where that takes off no more than an overlap
-    private static IEnumerable<TileTrim> Trims(double width, double height, double tileWidth, double tileHeight, double overlap)
+    private static IEnumerable<TileTrim> Trims(
+        double width,
+        double height,
+        double tileWidth,
+        double tileHeight,
+        double overlap
+    )
     {
         var (columns, rows) = (Along(width, tileWidth, overlap), Along(height, tileHeight, overlap));
-        var (offWidth, offHeight) = (width - Covered(columns - 1, tileWidth, overlap), height - Covered(rows - 1, tileHeight, overlap));
+        var (offWidth, offHeight) = (
+            width - Covered(columns - 1, tileWidth, overlap),
+            height - Covered(rows - 1, tileHeight, overlap)
+        );
         var (canWidth, canHeight) = (columns > 1 && offWidth <= overlap + Eps, rows > 1 && offHeight <= overlap + Eps);
         if (canWidth)
         {

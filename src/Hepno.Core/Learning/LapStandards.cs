@@ -16,8 +16,14 @@ public static class LapStandards
         for (var i = 0; i < steps.Count; i++)
         {
             // close and open stand before and after every press
-            var lap = Math.Abs(i - last) <= 1 ? StepLap.Press : again >= 0 && Math.Abs(i - again) <= 1 ? StepLap.Again : i < last ? StepLap.Lay : StepLap.Peel;
-            laps[lap] = laps.GetValueOrDefault(lap) + (lap is StepLap.Press or StepLap.Again ? steps[i].Seconds : WorkSteps.Attended([steps[i]]));
+            var lap =
+                Math.Abs(i - last) <= 1 ? StepLap.Press
+                : again >= 0 && Math.Abs(i - again) <= 1 ? StepLap.Again
+                : i < last ? StepLap.Lay
+                : StepLap.Peel;
+            laps[lap] =
+                laps.GetValueOrDefault(lap)
+                + (lap is StepLap.Press or StepLap.Again ? steps[i].Seconds : WorkSteps.Attended([steps[i]]));
         }
         return laps;
     }

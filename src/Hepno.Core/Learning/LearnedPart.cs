@@ -24,9 +24,29 @@ public enum LearnedKind
 /// <param name="Recorded">Sum of what was recorded, each at most three times its standard, s; h for what was earned; 0 for attempts.</param>
 /// <param name="Seen">How many timings, attempts or orders.</param>
 /// <param name="Spoiled">Spoiled of them; 0 for timings.</param>
-public sealed record LearnedPart(LearnedKind Kind, string MethodId, string What, double Standard, double Recorded, int Seen, int Spoiled)
+public sealed record LearnedPart(
+    LearnedKind Kind,
+    string MethodId,
+    string What,
+    double Standard,
+    double Recorded,
+    int Seen,
+    int Spoiled
+)
 {
     /// <summary>Parts of the same thing added up.</summary>
     public static IReadOnlyList<LearnedPart> Sum(IEnumerable<LearnedPart> parts) =>
-        [.. parts.GroupBy(p => (p.Kind, p.MethodId, p.What)).Select(g => new LearnedPart(g.Key.Kind, g.Key.MethodId, g.Key.What, g.Sum(p => p.Standard), g.Sum(p => p.Recorded), g.Sum(p => p.Seen), g.Sum(p => p.Spoiled)))];
+        [
+            .. parts
+                .GroupBy(p => (p.Kind, p.MethodId, p.What))
+                .Select(g => new LearnedPart(
+                    g.Key.Kind,
+                    g.Key.MethodId,
+                    g.Key.What,
+                    g.Sum(p => p.Standard),
+                    g.Sum(p => p.Recorded),
+                    g.Sum(p => p.Seen),
+                    g.Sum(p => p.Spoiled)
+                )),
+        ];
 }

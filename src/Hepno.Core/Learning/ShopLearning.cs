@@ -10,7 +10,14 @@ namespace Hepno.Core.Learning;
 /// <param name="Events">Its events.</param>
 /// <param name="Laps">Standard seconds of each lap, by pass.</param>
 /// <param name="Finishing">Passes that finish what an earlier one began, from 1: what they spoil is its way's, what they do not is no attempt of its own; null for none.</param>
-public sealed record LineRecorded(IReadOnlyList<string> Methods, IReadOnlyList<string> Places, double StandardSeconds, IReadOnlyList<RunEvent> Events, IReadOnlyList<IReadOnlyDictionary<string, double>> Laps, IReadOnlyList<int>? Finishing = null);
+public sealed record LineRecorded(
+    IReadOnlyList<string> Methods,
+    IReadOnlyList<string> Places,
+    double StandardSeconds,
+    IReadOnlyList<RunEvent> Events,
+    IReadOnlyList<IReadOnlyDictionary<string, double>> Laps,
+    IReadOnlyList<int>? Finishing = null
+);
 
 /// <summary>Seconds of one step of one method.</summary>
 /// <param name="MethodId">Method.</param>
@@ -65,53 +72,143 @@ public static class ShopLearning
     public const int Rule = 3;
 
     /// <summary>What some lines taught, each thing once.</summary>
-    public static IReadOnlyList<LearnedPart> Parts(IReadOnlyList<LineRecorded> lines) => LearnedPart.Sum(lines.SelectMany(l => Hands(l).Concat(Steps(l)).Concat(Attempts(l))));
+    public static IReadOnlyList<LearnedPart> Parts(IReadOnlyList<LineRecorded> lines) =>
+        LearnedPart.Sum(lines.SelectMany(l => Hands(l).Concat(Steps(l)).Concat(Attempts(l))));
 
     /// <summary>Hands by method and place, most timed first.</summary>
-    public static IReadOnlyList<SecondsLearned> Seconds(IReadOnlyList<LearnedPart> parts) => [.. parts.Where(p => p.Kind == LearnedKind.Hands)
-        .Select(p => new SecondsLearned(p.MethodId, p.What, p.Standard / p.Seen, p.Recorded / p.Seen, p.Seen)).OrderByDescending(s => s.Timings)];
+    public static IReadOnlyList<SecondsLearned> Seconds(IReadOnlyList<LearnedPart> parts) =>
+        [
+            .. parts
+                .Where(p => p.Kind == LearnedKind.Hands)
+                .Select(p => new SecondsLearned(p.MethodId, p.What, p.Standard / p.Seen, p.Recorded / p.Seen, p.Seen))
+                .OrderByDescending(s => s.Timings),
+        ];
 
     /// <summary>Seconds by method and step, in the order of pressing; good pieces only, since a spoiled one ends early, and only where the platen's closing was told.</summary>
-    public static IReadOnlyList<StepLearned> Steps(IReadOnlyList<LearnedPart> parts) => [.. parts.Where(p => p.Kind == LearnedKind.Step)
-        .Select(p => new StepLearned(p.MethodId, p.What, p.Standard / p.Seen, p.Recorded / p.Seen, p.Seen)).OrderBy(s => s.MethodId, StringComparer.Ordinal).ThenBy(s => StepLap.Steps.ToList().IndexOf(s.Step))];
+    public static IReadOnlyList<StepLearned> Steps(IReadOnlyList<LearnedPart> parts) =>
+        [
+            .. parts
+                .Where(p => p.Kind == LearnedKind.Step)
+                .Select(p => new StepLearned(p.MethodId, p.What, p.Standard / p.Seen, p.Recorded / p.Seen, p.Seen))
+                .OrderBy(s => s.MethodId, StringComparer.Ordinal)
+                .ThenBy(s => StepLap.Steps.ToList().IndexOf(s.Step)),
+        ];
 
     /// <summary>Spoilage by method and place, most attempts first.</summary>
-    public static IReadOnlyList<SpoiledLearned> Spoilage(IReadOnlyList<LearnedPart> parts) => [.. parts.Where(p => p.Kind == LearnedKind.Spoilage)
-        .Select(p => new SpoiledLearned(p.MethodId, p.What, p.Spoiled, p.Seen)).OrderByDescending(s => s.Attempts)];
+    public static IReadOnlyList<SpoiledLearned> Spoilage(IReadOnlyList<LearnedPart> parts) =>
+        [
+            .. parts
+                .Where(p => p.Kind == LearnedKind.Spoilage)
+                .Select(p => new SpoiledLearned(p.MethodId, p.What, p.Spoiled, p.Seen))
+                .OrderByDescending(s => s.Attempts),
+        ];
 
     /// <summary>Settings the record would change, each weighed against what was assumed; only those with enough behind them.</summary>
     /// <param name="parts">What everything handed over taught.</param>
     /// <param name="handsNow">Factor on the standards now.</param>
     /// <param name="spoilage">Assumed and present share of each method.</param>
-    public static IReadOnlyList<Candidate> Candidates(IReadOnlyList<LearnedPart> parts, double handsNow, IReadOnlyDictionary<string, (double Assumed, double Now)> spoilage)
+    public static IReadOnlyList<Candidate> Candidates(
+        IReadOnlyList<LearnedPart> parts,
+        double handsNow,
+        IReadOnlyDictionary<string, (double Assumed, double Now)> spoilage
+    )
     {
         var found = new List<Candidate>();
         var seconds = Seconds(parts);
         var timings = seconds.Sum(s => s.Timings);
         if (timings >= LeastSeen)
         {
-            var (standard, recorded) = (seconds.Sum(s => s.Standard * s.Timings) / timings, seconds.Sum(s => s.Recorded * s.Timings) / timings);
-            found.Add(new("hands", "", handsNow, Math.Round(Learned.StandardSeconds(standard, recorded, timings) / standard, 3), timings));
+            var (standard, recorded) = (
+                seconds.Sum(s => s.Standard * s.Timings) / timings,
+                seconds.Sum(s => s.Recorded * s.Timings) / timings
+            );
+            found.Add(
+                new(
+                    "hands",
+                    "",
+                    handsNow,
+                    Math.Round(Learned.StandardSeconds(standard, recorded, timings) / standard, 3),
+                    timings
+                )
+            );
         }
-        foreach (var method in Spoilage(parts).GroupBy(s => s.MethodId).Where(g => g.Sum(s => s.Attempts) >= LeastSeen && spoilage.ContainsKey(g.Key)))
+        foreach (
+            var method in Spoilage(parts)
+                .GroupBy(s => s.MethodId)
+                .Where(g => g.Sum(s => s.Attempts) >= LeastSeen && spoilage.ContainsKey(g.Key))
+        )
         {
             var (assumed, now) = spoilage[method.Key];
-            found.Add(new("spoilage", method.Key, now, Math.Round(Learned.SpoiledShare(assumed, method.Sum(s => s.Spoiled), method.Sum(s => s.Attempts)), 4), method.Sum(s => s.Attempts)));
+            found.Add(
+                new(
+                    "spoilage",
+                    method.Key,
+                    now,
+                    Math.Round(
+                        Learned.SpoiledShare(assumed, method.Sum(s => s.Spoiled), method.Sum(s => s.Attempts)),
+                        4
+                    ),
+                    method.Sum(s => s.Attempts)
+                )
+            );
         }
         return [.. found.Where(c => Math.Abs(c.Learned - c.Now) > 0.0005)];
     }
 
-    private static IEnumerable<LearnedPart> Hands(LineRecorded l) => Standing(l.Events).Where(e => e.Pass <= l.Places.Count)
-        .Select(e => Timed(LearnedKind.Hands, l.Methods[e.Pass - 1], l.Places[e.Pass - 1], l.StandardSeconds / l.Places.Count, e.SecondsOnPiece));
+    private static IEnumerable<LearnedPart> Hands(LineRecorded l) =>
+        Standing(l.Events)
+            .Where(e => e.Pass <= l.Places.Count)
+            .Select(e =>
+                Timed(
+                    LearnedKind.Hands,
+                    l.Methods[e.Pass - 1],
+                    l.Places[e.Pass - 1],
+                    l.StandardSeconds / l.Places.Count,
+                    e.SecondsOnPiece
+                )
+            );
 
-    private static IEnumerable<LearnedPart> Steps(LineRecorded l) => Standing(l.Events).Where(e => e.Verdict == RunVerdict.Good && e.Laps?.Any(x => x.Step == StepLap.Press) == true && e.Pass <= l.Laps.Count)
-        .SelectMany(e => l.Laps[e.Pass - 1].Select(standard => Timed(LearnedKind.Step, l.Methods[e.Pass - 1], standard.Key, standard.Value, e.Laps!.Where(x => x.Step == standard.Key).Sum(x => x.Seconds))));
+    private static IEnumerable<LearnedPart> Steps(LineRecorded l) =>
+        Standing(l.Events)
+            .Where(e =>
+                e.Verdict == RunVerdict.Good
+                && e.Laps?.Any(x => x.Step == StepLap.Press) == true
+                && e.Pass <= l.Laps.Count
+            )
+            .SelectMany(e =>
+                l.Laps[e.Pass - 1]
+                    .Select(standard =>
+                        Timed(
+                            LearnedKind.Step,
+                            l.Methods[e.Pass - 1],
+                            standard.Key,
+                            standard.Value,
+                            e.Laps!.Where(x => x.Step == standard.Key).Sum(x => x.Seconds)
+                        )
+                    )
+            );
 
     // what finishes is no attempt of its own
-    private static IEnumerable<LearnedPart> Attempts(LineRecorded l) => Standing(l.Events).Where(e => e.Pass <= l.Places.Count)
-        .Select(e => new LearnedPart(LearnedKind.Spoilage, l.Methods[e.Pass - 1], l.Places[e.Pass - 1], 0, 0, l.Finishing?.Contains(e.Pass) == true ? 0 : 1, e.Verdict == RunVerdict.Spoiled ? 1 : 0));
+    private static IEnumerable<LearnedPart> Attempts(LineRecorded l) =>
+        Standing(l.Events)
+            .Where(e => e.Pass <= l.Places.Count)
+            .Select(e => new LearnedPart(
+                LearnedKind.Spoilage,
+                l.Methods[e.Pass - 1],
+                l.Places[e.Pass - 1],
+                0,
+                0,
+                l.Finishing?.Contains(e.Pass) == true ? 0 : 1,
+                e.Verdict == RunVerdict.Spoiled ? 1 : 0
+            ));
 
-    private static LearnedPart Timed(LearnedKind kind, string methodId, string what, double standard, double recorded) => new(kind, methodId, what, standard, Math.Min(recorded, LongestObservation * standard), 1, 0);
+    private static LearnedPart Timed(
+        LearnedKind kind,
+        string methodId,
+        string what,
+        double standard,
+        double recorded
+    ) => new(kind, methodId, what, standard, Math.Min(recorded, LongestObservation * standard), 1, 0);
 
     private static IEnumerable<RunEvent> Standing(IReadOnlyList<RunEvent> events)
     {

@@ -21,9 +21,21 @@ public sealed record WonAndLost(string MethodId, int Won, int Lost, int Declined
     public double? WonShare => Won + Lost == 0 ? null : Won / (double)(Won + Lost);
 
     /// <summary>Counts by way, the way quoted most often first.</summary>
-    public static IReadOnlyList<WonAndLost> Of(IEnumerable<QuotedOutcome> outcomes) => [.. outcomes.GroupBy(o => o.MethodId).Select(g => new WonAndLost(g.Key,
-        g.Count(IsWon), g.Count(o => o.Ended == EndKind.Lost), g.Count(o => o.Ended == EndKind.Declined), Middle(g.Where(IsWon)), Middle(g.Where(o => o.Ended == EndKind.Lost))))
-        .OrderByDescending(w => w.Won + w.Lost + w.Declined).ThenBy(w => w.MethodId, StringComparer.Ordinal)];
+    public static IReadOnlyList<WonAndLost> Of(IEnumerable<QuotedOutcome> outcomes) =>
+        [
+            .. outcomes
+                .GroupBy(o => o.MethodId)
+                .Select(g => new WonAndLost(
+                    g.Key,
+                    g.Count(IsWon),
+                    g.Count(o => o.Ended == EndKind.Lost),
+                    g.Count(o => o.Ended == EndKind.Declined),
+                    Middle(g.Where(IsWon)),
+                    Middle(g.Where(o => o.Ended == EndKind.Lost))
+                ))
+                .OrderByDescending(w => w.Won + w.Lost + w.Declined)
+                .ThenBy(w => w.MethodId, StringComparer.Ordinal),
+        ];
 
     private static bool IsWon(QuotedOutcome o) => o.Ended is null or EndKind.Cancelled;
 

@@ -15,16 +15,40 @@ namespace Hepno.Core.Materials;
 /// <param name="NotionsPerPiece">Money for thread, neck tape and label of a garment.</param>
 /// <param name="Equipment">What an hour of drum and printer costs.</param>
 /// <param name="Cautions">What its manual warns of.</param>
-public sealed record Calender(string Id, string Name, double PaperWidthIn, decimal PaperPricePerFoot, double PrintIn2PerMinute, double InkMlPerIn2, decimal InkPricePerMl, double InPerMinute, decimal NotionsPerPiece, EquipmentHour Equipment, string Cautions)
+public sealed record Calender(
+    string Id,
+    string Name,
+    double PaperWidthIn,
+    decimal PaperPricePerFoot,
+    double PrintIn2PerMinute,
+    double InkMlPerIn2,
+    decimal InkPricePerMl,
+    double InPerMinute,
+    decimal NotionsPerPiece,
+    EquipmentHour Equipment,
+    string Cautions
+)
 {
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>
-    [
-        .. Ranges.Named(Name, "name", "The calender", "Give it a name you would call across the room."),
-        .. Ranges.Outside(
-            (PaperWidthIn, 6, 200, "paperWidthIn", "A width of paper", "What its printer prints across."), ((double)PaperPricePerFoot, 0, 100, "paperPricePerFoot", "A foot of paper", "A roll's price ÷ its feet."), (PrintIn2PerMinute, 1, 100_000, "printIn2PerMinute", "A speed of printing", "Time a yard and divide."),
-            (InkMlPerIn2, 0, 1, "inkMlPerIn2", "Ink", "Ml on a painted in²."), ((double)InkPricePerMl, 0, 100, "inkPricePerMl", "A ml of ink", "A bottle's price ÷ its ml."), (InPerMinute, 0.5, 2000, "inPerMinute", "A speed of the drum", "Inches of cloth a minute."),
-            ((double)NotionsPerPiece, 0, 100, "notionsPerPiece", "Thread, tape and label", "Money a garment.")),
-        .. Equipment.Problems(),
-    ];
+        [
+            .. Ranges.Named(Name, "name", "The calender", "Give it a name you would call across the room."),
+            .. Ranges.Outside(
+                (PaperWidthIn, 6, 200, "paperWidthIn", "A width of paper", "What its printer prints across."),
+                (
+                    (double)PaperPricePerFoot,
+                    0,
+                    100,
+                    "paperPricePerFoot",
+                    "A foot of paper",
+                    "A roll's price ÷ its feet."
+                ),
+                (PrintIn2PerMinute, 1, 100_000, "printIn2PerMinute", "A speed of printing", "Time a yard and divide."),
+                (InkMlPerIn2, 0, 1, "inkMlPerIn2", "Ink", "Ml on a painted in²."),
+                ((double)InkPricePerMl, 0, 100, "inkPricePerMl", "A ml of ink", "A bottle's price ÷ its ml."),
+                (InPerMinute, 0.5, 2000, "inPerMinute", "A speed of the drum", "Inches of cloth a minute."),
+                ((double)NotionsPerPiece, 0, 100, "notionsPerPiece", "Thread, tape and label", "Money a garment.")
+            ),
+            .. Equipment.Problems(),
+        ];
 }

@@ -10,22 +10,44 @@ namespace Hepno.Core.Materials;
 /// <param name="SpeedIn2PerMinute">Box area cut a minute, in².</param>
 /// <param name="Equipment">What an hour of it costs, blades in its upkeep.</param>
 /// <param name="Cautions">What its manual warns of.</param>
-public sealed record Cutter(string Id, string Name, double CutWidthIn, double SpeedIn2PerMinute, EquipmentHour Equipment, string Cautions)
+public sealed record Cutter(
+    string Id,
+    string Name,
+    double CutWidthIn,
+    double SpeedIn2PerMinute,
+    EquipmentHour Equipment,
+    string Cautions
+)
 {
     /// <summary>What the owner must put right before the cutter can be kept.</summary>
     public IEnumerable<Problem> Problems()
     {
         if (string.IsNullOrWhiteSpace(Name))
         {
-            yield return new("empty", "The cutter has no name.", "name", "Give it a name you would call across the room.");
+            yield return new(
+                "empty",
+                "The cutter has no name.",
+                "name",
+                "Give it a name you would call across the room."
+            );
         }
         if (CutWidthIn is <= 0 or > 120)
         {
-            yield return new("range", $"A cut {CutWidthIn:0.##} in wide is outside 0 to 120.", "cutWidthIn", "Type its widest cut.");
+            yield return new(
+                "range",
+                $"A cut {CutWidthIn:0.##} in wide is outside 0 to 120.",
+                "cutWidthIn",
+                "Type its widest cut."
+            );
         }
         if (SpeedIn2PerMinute is <= 0 or > 5000)
         {
-            yield return new("range", $"A speed of {SpeedIn2PerMinute:0.##} in² a minute is outside 0 to 5,000.", "speedIn2PerMinute", "Time one cut and divide.");
+            yield return new(
+                "range",
+                $"A speed of {SpeedIn2PerMinute:0.##} in² a minute is outside 0 to 5,000.",
+                "speedIn2PerMinute",
+                "Time one cut and divide."
+            );
         }
         foreach (var problem in Equipment.Problems())
         {

@@ -12,19 +12,26 @@ public static class Doubts
     private const decimal DearIn2 = 0.60m;
 
     /// <summary>What of a thing is asked about; nothing of things Hepno has no idea of.</summary>
-    public static IEnumerable<Problem> Of(object thing) => thing switch
-    {
-        VinylFilm v => OfVinyl(v),
-        Style s => OfStyle(s),
-        TransferPriceList l => l.Sizes.SelectMany(s => OfSize(s.Name, s.WidthIn * s.HeightIn, s.Breaks)).Concat(l.ByLayout is { } by ? OfLayout(by) : []),
-        _ => [],
-    };
+    public static IEnumerable<Problem> Of(object thing) =>
+        thing switch
+        {
+            VinylFilm v => OfVinyl(v),
+            Style s => OfStyle(s),
+            TransferPriceList l => l
+                .Sizes.SelectMany(s => OfSize(s.Name, s.WidthIn * s.HeightIn, s.Breaks))
+                .Concat(l.ByLayout is { } by ? OfLayout(by) : []),
+            _ => [],
+        };
 
     private static IEnumerable<Problem> OfVinyl(VinylFilm v)
     {
         if (v.PricePerFoot is < CheapFoot or > DearFoot)
         {
-            yield return Doubt("pricePerFoot", $"{v.PricePerFoot:0.00} for a foot of {v.Product}: {(v.PricePerFoot > DearFoot ? "is that the price of a whole roll?" : "is that an inch, or a very long roll?")}", "Divide the roll's price by its feet; a 5 yard roll has 15.");
+            yield return Doubt(
+                "pricePerFoot",
+                $"{v.PricePerFoot:0.00} for a foot of {v.Product}: {(v.PricePerFoot > DearFoot ? "is that the price of a whole roll?" : "is that an inch, or a very long roll?")}",
+                "Divide the roll's price by its feet; a 5 yard roll has 15."
+            );
         }
     }
 
@@ -32,11 +39,19 @@ public static class Doubts
     {
         if (s.WeightGsm is < 60 or > 600)
         {
-            yield return Doubt("weightGsm", $"{s.WeightGsm:0} g/m² is {(s.WeightGsm < 60 ? "thinner than any shirt: are these ounces a yard?" : "thicker than a winter coat.")}", s.WeightGsm < 60 ? "5 oz/yd² are 170 g/m²." : "A heavy hoodie has 350.");
+            yield return Doubt(
+                "weightGsm",
+                $"{s.WeightGsm:0} g/m² is {(s.WeightGsm < 60 ? "thinner than any shirt: are these ounces a yard?" : "thicker than a winter coat.")}",
+                s.WeightGsm < 60 ? "5 oz/yd² are 170 g/m²." : "A heavy hoodie has 350."
+            );
         }
         if (s.UnitPrice is < 0.40m or > 150m)
         {
-            yield return Doubt("unitPrice", $"{s.UnitPrice:0.00} for one {GarmentNouns.Of(s.Kind, 1)}: {(s.UnitPrice > 150 ? "is that a whole carton?" : "is that right?")}", "Type what one piece costs at your next order.");
+            yield return Doubt(
+                "unitPrice",
+                $"{s.UnitPrice:0.00} for one {GarmentNouns.Of(s.Kind, 1)}: {(s.UnitPrice > 150 ? "is that a whole carton?" : "is that right?")}",
+                "Type what one piece costs at your next order."
+            );
         }
     }
 
@@ -44,15 +59,35 @@ public static class Doubts
     {
         foreach (var b in breaks.Where(b => b.Price / (decimal)areaIn2 is < CheapIn2 or > DearIn2))
         {
-            yield return Doubt("sizes", $"{b.Price:0.00} for one transfer {name}: {(b.Price / (decimal)areaIn2 > DearIn2 ? "is that a whole sheet of them?" : "is that right?")}", "Type what one transfer of that size costs.");
+            yield return Doubt(
+                "sizes",
+                $"{b.Price:0.00} for one transfer {name}: {(b.Price / (decimal)areaIn2 > DearIn2 ? "is that a whole sheet of them?" : "is that right?")}",
+                "Type what one transfer of that size costs."
+            );
         }
     }
 
     private static IEnumerable<Problem> OfLayout(FilmByLayout by) =>
-        (by.Roll is { StepIn: > 0 } roll ? roll.Steps.Select(b => (What: $"a step of {roll.StepIn:0.##} in", b.Price, Area: roll.WidthIn * roll.StepIn)) : [])
-        .Concat(by.Sheets.SelectMany(s => s.Breaks.Select(b => (What: $"a sheet {s.Name}", b.Price, Area: s.WidthIn * s.LengthIn))))
-        .Where(x => x.Price / (decimal)x.Area is < CheapIn2 or > DearIn2)
-        .Select(x => Doubt("byLayout", $"{x.Price:0.00} for {x.What}: {(x.Price / (decimal)x.Area > DearIn2 ? "is that the price of a whole roll?" : "is that an inch, or a very long one?")}", "Type what one step or sheet costs."));
+        (
+            by.Roll is { StepIn: > 0 } roll
+                ? roll.Steps.Select(b =>
+                    (What: $"a step of {roll.StepIn:0.##} in", b.Price, Area: roll.WidthIn * roll.StepIn)
+                )
+                : []
+        )
+            .Concat(
+                by.Sheets.SelectMany(s =>
+                    s.Breaks.Select(b => (What: $"a sheet {s.Name}", b.Price, Area: s.WidthIn * s.LengthIn))
+                )
+            )
+            .Where(x => x.Price / (decimal)x.Area is < CheapIn2 or > DearIn2)
+            .Select(x =>
+                Doubt(
+                    "byLayout",
+                    $"{x.Price:0.00} for {x.What}: {(x.Price / (decimal)x.Area > DearIn2 ? "is that the price of a whole roll?" : "is that an inch, or a very long one?")}",
+                    "Type what one step or sheet costs."
+                )
+            );
 
     private static Problem Doubt(string where, string sentence, string remedy) => new("doubt", sentence, where, remedy);
 }

@@ -34,8 +34,28 @@ public enum FilmCure
 /// <param name="Equipment">What an hour of it costs.</param>
 /// <param name="Cautions">What its manual and the powder's data sheet warn of.</param>
 /// <param name="CureF">Heat its powder is cured at, by its sheet, °F.</param>
-public sealed record FilmPrinter(string Id, string Name, double RollWidthIn, double GapIn, double SpeedIn2PerMinute, double ColourMlPerIn2, decimal ColourPricePerMl, double WhiteMlPerIn2, decimal WhitePricePerMl, bool WhiteOnLight,
-    decimal FilmPricePerIn2, double PowderGPerIn2, decimal PowderPricePerG, double CleaningMlPerDay, decimal CleaningPricePerMl, double PrintsPerDay, FilmCure Cure, EquipmentHour Equipment, string Cautions, double CureF = FilmPrinter.UsualCureF)
+public sealed record FilmPrinter(
+    string Id,
+    string Name,
+    double RollWidthIn,
+    double GapIn,
+    double SpeedIn2PerMinute,
+    double ColourMlPerIn2,
+    decimal ColourPricePerMl,
+    double WhiteMlPerIn2,
+    decimal WhitePricePerMl,
+    bool WhiteOnLight,
+    decimal FilmPricePerIn2,
+    double PowderGPerIn2,
+    decimal PowderPricePerG,
+    double CleaningMlPerDay,
+    decimal CleaningPricePerMl,
+    double PrintsPerDay,
+    FilmCure Cure,
+    EquipmentHour Equipment,
+    string Cautions,
+    double CureF = FilmPrinter.UsualCureF
+)
 {
     /// <summary>Heat powder is cured at where nothing else is said, °F (assumed).</summary>
     public const double UsualCureF = 250;
@@ -45,33 +65,66 @@ public sealed record FilmPrinter(string Id, string Name, double RollWidthIn, dou
     {
         if (string.IsNullOrWhiteSpace(Name))
         {
-            yield return new("empty", "The film printer has no name.", "name", "Give it a name you would call across the room.");
+            yield return new(
+                "empty",
+                "The film printer has no name.",
+                "name",
+                "Give it a name you would call across the room."
+            );
         }
-        foreach (var (value, most, field, what) in new[]
-        {
-            (RollWidthIn, 64.0, "rollWidthIn", "A printable width"), (SpeedIn2PerMinute, 5000, "speedIn2PerMinute", "A speed"), (PrintsPerDay, 5000, "printsPerDay", "A day's prints"),
-        })
+        foreach (
+            var (value, most, field, what) in new[]
+            {
+                (RollWidthIn, 64.0, "rollWidthIn", "A printable width"),
+                (SpeedIn2PerMinute, 5000, "speedIn2PerMinute", "A speed"),
+                (PrintsPerDay, 5000, "printsPerDay", "A day's prints"),
+            }
+        )
         {
             if (value <= 0 || value > most)
             {
-                yield return new("range", $"{what} of {value:0.###} is outside 0 to {most:0}.", field, "Type what the printer does.");
+                yield return new(
+                    "range",
+                    $"{what} of {value:0.###} is outside 0 to {most:0}.",
+                    field,
+                    "Type what the printer does."
+                );
             }
         }
-        foreach (var (value, most, field, what) in new[]
-        {
-            (GapIn, 3.0, "gapIn", "A gap"), (ColourMlPerIn2, 1, "colourMlPerIn2", "Colour ink"), (WhiteMlPerIn2, 1, "whiteMlPerIn2", "White ink"), (PowderGPerIn2, 1, "powderGPerIn2", "Powder"), (CleaningMlPerDay, 1000, "cleaningMlPerDay", "Cleaning ink"),
-            ((double)ColourPricePerMl, 100, "colourPricePerMl", "A ml of colour"), ((double)WhitePricePerMl, 100, "whitePricePerMl", "A ml of white"), ((double)FilmPricePerIn2, 10, "filmPricePerIn2", "An in² of film"), ((double)PowderPricePerG, 100, "powderPricePerG", "A g of powder"),
-            ((double)CleaningPricePerMl, 100, "cleaningPricePerMl", "A ml of cleaning ink"),
-        })
+        foreach (
+            var (value, most, field, what) in new[]
+            {
+                (GapIn, 3.0, "gapIn", "A gap"),
+                (ColourMlPerIn2, 1, "colourMlPerIn2", "Colour ink"),
+                (WhiteMlPerIn2, 1, "whiteMlPerIn2", "White ink"),
+                (PowderGPerIn2, 1, "powderGPerIn2", "Powder"),
+                (CleaningMlPerDay, 1000, "cleaningMlPerDay", "Cleaning ink"),
+                ((double)ColourPricePerMl, 100, "colourPricePerMl", "A ml of colour"),
+                ((double)WhitePricePerMl, 100, "whitePricePerMl", "A ml of white"),
+                ((double)FilmPricePerIn2, 10, "filmPricePerIn2", "An in² of film"),
+                ((double)PowderPricePerG, 100, "powderPricePerG", "A g of powder"),
+                ((double)CleaningPricePerMl, 100, "cleaningPricePerMl", "A ml of cleaning ink"),
+            }
+        )
         {
             if (value < 0 || value > most)
             {
-                yield return new("range", $"{what} of {value:0.####} is outside 0 to {most:0}.", field, "Look at the unit again: ml and g for an in².");
+                yield return new(
+                    "range",
+                    $"{what} of {value:0.####} is outside 0 to {most:0}.",
+                    field,
+                    "Look at the unit again: ml and g for an in²."
+                );
             }
         }
         if (CureF is not (>= 200 and <= 400))
         {
-            yield return new("range", $"A cure at {CureF:0} °F is outside 200 to 400.", "cureF", "The powder's sheet names it; 250 is usual.");
+            yield return new(
+                "range",
+                $"A cure at {CureF:0} °F is outside 200 to 400.",
+                "cureF",
+                "The powder's sheet names it; 250 is usual."
+            );
         }
         foreach (var problem in Equipment.Problems())
         {

@@ -19,10 +19,22 @@ public sealed record FilmStep(double LengthIn, int Units, Figure Cost)
         {
             return null;
         }
-        var (units, breaks) = on.Roll is { } roll ? ((int)Math.Round(billedIn / roll.StepIn) + 1, roll.Steps) : (sheets + 1, on.Sheets);
+        var (units, breaks) = on.Roll is { } roll
+            ? ((int)Math.Round(billedIn / roll.StepIn) + 1, roll.Steps)
+            : (sheets + 1, on.Sheets);
         var at = PriceBreaks.At(breaks, units);
         var length = on.Roll is { } r ? units * r.StepIn : 0;
-        return new(length, units, Figure.Of("next", on.Roll is null ? $"{units} sheets" : Shown.Roll(length, f), units * at.Price, on.Roll is null ? "sheets × a sheet" : "steps × a step",
-            Figure.Input("units", on.Roll is null ? "Sheets" : "Steps", units, FigureUnit.Count, "one more"), Figure.Input("price", $"One from {at.From}", at.Price, FigureUnit.Money, "the price list")));
+        return new(
+            length,
+            units,
+            Figure.Of(
+                "next",
+                on.Roll is null ? $"{units} sheets" : Shown.Roll(length, f),
+                units * at.Price,
+                on.Roll is null ? "sheets × a sheet" : "steps × a step",
+                Figure.Input("units", on.Roll is null ? "Sheets" : "Steps", units, FigureUnit.Count, "one more"),
+                Figure.Input("price", $"One from {at.From}", at.Price, FigureUnit.Money, "the price list")
+            )
+        );
     }
 }

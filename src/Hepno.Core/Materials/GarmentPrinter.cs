@@ -17,16 +17,51 @@ namespace Hepno.Core.Materials;
 /// <param name="PretreatPricePerMl">Money for a ml.</param>
 /// <param name="Equipment">What an hour of it costs.</param>
 /// <param name="Cautions">What its manual warns of.</param>
-public sealed record GarmentPrinter(string Id, string Name, double SpeedIn2PerMinute, double MostWidthIn, double MostHeightIn, double ColourMlPerIn2, decimal ColourPricePerMl, double WhiteMlPerIn2, decimal WhitePricePerMl, double PretreatMlPerIn2, decimal PretreatPricePerMl, EquipmentHour Equipment, string Cautions)
+public sealed record GarmentPrinter(
+    string Id,
+    string Name,
+    double SpeedIn2PerMinute,
+    double MostWidthIn,
+    double MostHeightIn,
+    double ColourMlPerIn2,
+    decimal ColourPricePerMl,
+    double WhiteMlPerIn2,
+    decimal WhitePricePerMl,
+    double PretreatMlPerIn2,
+    decimal PretreatPricePerMl,
+    EquipmentHour Equipment,
+    string Cautions
+)
 {
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>
-    [
-        .. Ranges.Named(Name, "name", "The garment printer", "Give it a name you would call across the room."),
-        .. Ranges.Outside((SpeedIn2PerMinute, 0.01, 5000, "speedIn2PerMinute", "A speed", "Time one print and divide, in² a minute."), (MostWidthIn, 1, 60, "mostWidthIn", "A width", "The widest it prints."), (MostHeightIn, 1, 60, "mostHeightIn", "A height", "The tallest it prints."),
-            (ColourMlPerIn2, 0, 1, "colourMlPerIn2", "Colour ink", "ml on a painted in²."), ((double)ColourPricePerMl, 0, 100, "colourPricePerMl", "A ml of colour", "Price of a bottle ÷ its ml."),
-            (WhiteMlPerIn2, 0, 1, "whiteMlPerIn2", "White ink", "ml on a painted in²."), ((double)WhitePricePerMl, 0, 100, "whitePricePerMl", "A ml of white", "Price of a bottle ÷ its ml."),
-            (PretreatMlPerIn2, 0, 2, "pretreatMlPerIn2", "Pretreatment", "0.10 ml a sprayed in² is usual."), ((double)PretreatPricePerMl, 0, 100, "pretreatPricePerMl", "A ml of pretreatment", "Price of a bottle ÷ its ml.")),
-        .. Equipment.Problems(),
-    ];
+        [
+            .. Ranges.Named(Name, "name", "The garment printer", "Give it a name you would call across the room."),
+            .. Ranges.Outside(
+                (
+                    SpeedIn2PerMinute,
+                    0.01,
+                    5000,
+                    "speedIn2PerMinute",
+                    "A speed",
+                    "Time one print and divide, in² a minute."
+                ),
+                (MostWidthIn, 1, 60, "mostWidthIn", "A width", "The widest it prints."),
+                (MostHeightIn, 1, 60, "mostHeightIn", "A height", "The tallest it prints."),
+                (ColourMlPerIn2, 0, 1, "colourMlPerIn2", "Colour ink", "ml on a painted in²."),
+                ((double)ColourPricePerMl, 0, 100, "colourPricePerMl", "A ml of colour", "Price of a bottle ÷ its ml."),
+                (WhiteMlPerIn2, 0, 1, "whiteMlPerIn2", "White ink", "ml on a painted in²."),
+                ((double)WhitePricePerMl, 0, 100, "whitePricePerMl", "A ml of white", "Price of a bottle ÷ its ml."),
+                (PretreatMlPerIn2, 0, 2, "pretreatMlPerIn2", "Pretreatment", "0.10 ml a sprayed in² is usual."),
+                (
+                    (double)PretreatPricePerMl,
+                    0,
+                    100,
+                    "pretreatPricePerMl",
+                    "A ml of pretreatment",
+                    "Price of a bottle ÷ its ml."
+                )
+            ),
+            .. Equipment.Problems(),
+        ];
 }

@@ -23,7 +23,22 @@ public sealed record OwnBlank(GarmentKind Kind, decimal Price);
 /// <param name="RepeatPerScreen">For a screen it still keeps; null where it asks the same again.</param>
 /// <param name="KeepsMonths">Months it keeps a screen after it was last used; 0 for not at all.</param>
 /// <param name="Blanks">Garments of its own that it prints on instead of the shop's, each with its price; null where it prints on the shop's.</param>
-public sealed record OutsidePrinter(string Id, string Supplier, decimal SetUpPerScreen, IReadOnlyList<ColourPrices> Prices, int LeastPieces, double SpareShare, decimal FreightThere, decimal FreightBack, int LeadDays, double MostWidthIn, double MostHeightIn, decimal? RepeatPerScreen = null, int KeepsMonths = 12, IReadOnlyList<OwnBlank>? Blanks = null)
+public sealed record OutsidePrinter(
+    string Id,
+    string Supplier,
+    decimal SetUpPerScreen,
+    IReadOnlyList<ColourPrices> Prices,
+    int LeastPieces,
+    double SpareShare,
+    decimal FreightThere,
+    decimal FreightBack,
+    int LeadDays,
+    double MostWidthIn,
+    double MostHeightIn,
+    decimal? RepeatPerScreen = null,
+    int KeepsMonths = 12,
+    IReadOnlyList<OwnBlank>? Blanks = null
+)
 {
     /// <summary>What it asks for a blank of its own; null where it prints on the shop's, or has none of that kind.</summary>
     public decimal? BlankOf(GarmentKind kind) => Blanks?.FirstOrDefault(b => b.Kind == kind)?.Price;
@@ -36,16 +51,76 @@ public sealed record OutsidePrinter(string Id, string Supplier, decimal SetUpPer
 
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>
-    [
-        .. Ranges.Named(Supplier, "supplier", "The printer", "Type who it is: it stands on the list of what to send."),
-        .. Prices.Count == 0 ? [new Problem("empty", $"{Supplier} has no price.", "prices", "Type what a print costs in one screen, for example 1: 24 2.10, 72 1.40.")] : Array.Empty<Problem>(),
-        .. Prices.SelectMany((p, i) => Ranges.Priced(p.Breaks, $"prices[{i}].breaks", $"{p.Colours} screens").Concat(Ranges.Outside((p.Colours, 1, 12, $"prices[{i}].colours", "A number of screens", "1 to 12.")))),
-        .. (Blanks ?? []).Where(b => b.Price <= 0).Select(b => new Problem("price", $"{Supplier}: a {GarmentNouns.Of(b.Kind, 1)} at {b.Price:0.00} is not above 0.", "blanks", "Type what a blank of its own costs.")),
-        .. (Blanks ?? []).GroupBy(b => b.Kind).Where(g => g.Count() > 1).Select(g => new Problem("twice", $"{Supplier}: {GarmentNouns.Of(g.Key, 2)} stand twice.", "blanks", "Keep one price.")),
-        .. Ranges.Outside(
-            ((double)SetUpPerScreen, 0, 10_000, "setUpPerScreen", "A set-up", "Type what a screen costs once."), (LeastPieces, 1, 10_000, "leastPieces", "A least number", "1 where it prints any number."),
-            (SpareShare, 0, 0.5, "spareShare", "An allowance for spoiled ones", "2% is usual."), ((double)FreightThere, 0, 10_000, "freightThere", "Freight there", "0 or more."), ((double)FreightBack, 0, 10_000, "freightBack", "Freight back", "0 or more."),
-            ((double)(RepeatPerScreen ?? 0), 0, 10_000, "repeatPerScreen", "A repeated screen", "What it asks for a screen it still has; nothing where it asks the same again."), (KeepsMonths, 0, 120, "keepsMonths", "Months it keeps screens", "12 is usual; 0 for not at all."),
-            (LeadDays, 0, 120, "leadDays", "A number of days", "Working days from the blanks there to the pieces here."), (MostWidthIn, 1, 60, "mostWidthIn", "A width", "The widest it prints."), (MostHeightIn, 1, 60, "mostHeightIn", "A height", "The tallest it prints.")),
-    ];
+        [
+            .. Ranges.Named(
+                Supplier,
+                "supplier",
+                "The printer",
+                "Type who it is: it stands on the list of what to send."
+            ),
+            .. Prices.Count == 0
+                ?
+                [
+                    new Problem(
+                        "empty",
+                        $"{Supplier} has no price.",
+                        "prices",
+                        "Type what a print costs in one screen, for example 1: 24 2.10, 72 1.40."
+                    ),
+                ]
+                : Array.Empty<Problem>(),
+            .. Prices.SelectMany(
+                (p, i) =>
+                    Ranges
+                        .Priced(p.Breaks, $"prices[{i}].breaks", $"{p.Colours} screens")
+                        .Concat(
+                            Ranges.Outside(
+                                (p.Colours, 1, 12, $"prices[{i}].colours", "A number of screens", "1 to 12.")
+                            )
+                        )
+            ),
+            .. (Blanks ?? [])
+                .Where(b => b.Price <= 0)
+                .Select(b => new Problem(
+                    "price",
+                    $"{Supplier}: a {GarmentNouns.Of(b.Kind, 1)} at {b.Price:0.00} is not above 0.",
+                    "blanks",
+                    "Type what a blank of its own costs."
+                )),
+            .. (Blanks ?? [])
+                .GroupBy(b => b.Kind)
+                .Where(g => g.Count() > 1)
+                .Select(g => new Problem(
+                    "twice",
+                    $"{Supplier}: {GarmentNouns.Of(g.Key, 2)} stand twice.",
+                    "blanks",
+                    "Keep one price."
+                )),
+            .. Ranges.Outside(
+                ((double)SetUpPerScreen, 0, 10_000, "setUpPerScreen", "A set-up", "Type what a screen costs once."),
+                (LeastPieces, 1, 10_000, "leastPieces", "A least number", "1 where it prints any number."),
+                (SpareShare, 0, 0.5, "spareShare", "An allowance for spoiled ones", "2% is usual."),
+                ((double)FreightThere, 0, 10_000, "freightThere", "Freight there", "0 or more."),
+                ((double)FreightBack, 0, 10_000, "freightBack", "Freight back", "0 or more."),
+                (
+                    (double)(RepeatPerScreen ?? 0),
+                    0,
+                    10_000,
+                    "repeatPerScreen",
+                    "A repeated screen",
+                    "What it asks for a screen it still has; nothing where it asks the same again."
+                ),
+                (KeepsMonths, 0, 120, "keepsMonths", "Months it keeps screens", "12 is usual; 0 for not at all."),
+                (
+                    LeadDays,
+                    0,
+                    120,
+                    "leadDays",
+                    "A number of days",
+                    "Working days from the blanks there to the pieces here."
+                ),
+                (MostWidthIn, 1, 60, "mostWidthIn", "A width", "The widest it prints."),
+                (MostHeightIn, 1, 60, "mostHeightIn", "A height", "The tallest it prints.")
+            ),
+        ];
 }

@@ -12,14 +12,34 @@ namespace Hepno.Core.Materials;
 /// <param name="InkPricePerMl">Money for a ml.</param>
 /// <param name="Equipment">What an hour of it costs.</param>
 /// <param name="Cautions">What its manual warns of.</param>
-public sealed record PaperPrinter(string Id, string Name, double SpeedIn2PerMinute, double WidestIn, double InkMlPerIn2, decimal InkPricePerMl, EquipmentHour Equipment, string Cautions)
+public sealed record PaperPrinter(
+    string Id,
+    string Name,
+    double SpeedIn2PerMinute,
+    double WidestIn,
+    double InkMlPerIn2,
+    decimal InkPricePerMl,
+    EquipmentHour Equipment,
+    string Cautions
+)
 {
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>
-    [
-        .. Ranges.Named(Name, "name", "The inkjet printer", "Give it a name you would call across the room."),
-        .. Ranges.Outside((SpeedIn2PerMinute, 0.01, 5000, "speedIn2PerMinute", "A speed", "Time one print and divide, in² a minute."), (WidestIn, 1, 64, "widestIn", "A width", "The widest sheet it takes."),
-            (InkMlPerIn2, 0, 1, "inkMlPerIn2", "Ink", "ml on a painted in²: 0.01 is usual."), ((double)InkPricePerMl, 0, 100, "inkPricePerMl", "A ml of ink", "Price of a cartridge ÷ its ml.")),
-        .. Equipment.Problems(),
-    ];
+        [
+            .. Ranges.Named(Name, "name", "The inkjet printer", "Give it a name you would call across the room."),
+            .. Ranges.Outside(
+                (
+                    SpeedIn2PerMinute,
+                    0.01,
+                    5000,
+                    "speedIn2PerMinute",
+                    "A speed",
+                    "Time one print and divide, in² a minute."
+                ),
+                (WidestIn, 1, 64, "widestIn", "A width", "The widest sheet it takes."),
+                (InkMlPerIn2, 0, 1, "inkMlPerIn2", "Ink", "ml on a painted in²: 0.01 is usual."),
+                ((double)InkPricePerMl, 0, 100, "inkPricePerMl", "A ml of ink", "Price of a cartridge ÷ its ml.")
+            ),
+            .. Equipment.Problems(),
+        ];
 }

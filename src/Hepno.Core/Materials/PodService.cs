@@ -20,16 +20,57 @@ public sealed record PodPrice(GarmentKind Kind, decimal Price);
 /// <param name="OrderMinutes">Minutes of the shop for placing an order with it.</param>
 /// <param name="MostWidthIn">Widest print, in.</param>
 /// <param name="MostHeightIn">Tallest print, in.</param>
-public sealed record PodService(string Id, string Supplier, IReadOnlyList<PodPrice> Prices, decimal FurtherPlacement, decimal PostageFirst, decimal PostageFurther, int MakingDays, int TransitDays, double OrderMinutes, double MostWidthIn, double MostHeightIn)
+public sealed record PodService(
+    string Id,
+    string Supplier,
+    IReadOnlyList<PodPrice> Prices,
+    decimal FurtherPlacement,
+    decimal PostageFirst,
+    decimal PostageFurther,
+    int MakingDays,
+    int TransitDays,
+    double OrderMinutes,
+    double MostWidthIn,
+    double MostHeightIn
+)
 {
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>
-    [
-        .. Ranges.Named(Supplier, "supplier", "The service", "Type who it is."),
-        .. Prices.Count == 0 ? [new Problem("empty", $"{Supplier} has no price.", "prices", "Type a garment and what a printed one costs, for example tee 9.80.")] : Array.Empty<Problem>(),
-        .. Prices.SelectMany((p, i) => Ranges.Outside(((double)p.Price, 0.01, 10_000, $"prices[{i}].price", "A price", "What a printed piece costs, its blank in it."))),
-        .. Ranges.Outside(((double)FurtherPlacement, 0, 1000, "furtherPlacement", "A further print", "0 or more."), ((double)PostageFirst, 0, 1000, "postageFirst", "Postage", "0 or more."), ((double)PostageFurther, 0, 1000, "postageFurther", "Postage of a further piece", "0 or more."),
-            (MakingDays, 0, 120, "makingDays", "A number of days", "Working days until it is made."), (TransitDays, 0, 120, "transitDays", "A number of days", "Working days on the way."), (OrderMinutes, 0, 240, "orderMinutes", "A number of minutes", "What placing an order takes you."),
-            (MostWidthIn, 1, 60, "mostWidthIn", "A width", "The widest it prints."), (MostHeightIn, 1, 60, "mostHeightIn", "A height", "The tallest it prints.")),
-    ];
+        [
+            .. Ranges.Named(Supplier, "supplier", "The service", "Type who it is."),
+            .. Prices.Count == 0
+                ?
+                [
+                    new Problem(
+                        "empty",
+                        $"{Supplier} has no price.",
+                        "prices",
+                        "Type a garment and what a printed one costs, for example tee 9.80."
+                    ),
+                ]
+                : Array.Empty<Problem>(),
+            .. Prices.SelectMany(
+                (p, i) =>
+                    Ranges.Outside(
+                        (
+                            (double)p.Price,
+                            0.01,
+                            10_000,
+                            $"prices[{i}].price",
+                            "A price",
+                            "What a printed piece costs, its blank in it."
+                        )
+                    )
+            ),
+            .. Ranges.Outside(
+                ((double)FurtherPlacement, 0, 1000, "furtherPlacement", "A further print", "0 or more."),
+                ((double)PostageFirst, 0, 1000, "postageFirst", "Postage", "0 or more."),
+                ((double)PostageFurther, 0, 1000, "postageFurther", "Postage of a further piece", "0 or more."),
+                (MakingDays, 0, 120, "makingDays", "A number of days", "Working days until it is made."),
+                (TransitDays, 0, 120, "transitDays", "A number of days", "Working days on the way."),
+                (OrderMinutes, 0, 240, "orderMinutes", "A number of minutes", "What placing an order takes you."),
+                (MostWidthIn, 1, 60, "mostWidthIn", "A width", "The widest it prints."),
+                (MostHeightIn, 1, 60, "mostHeightIn", "A height", "The tallest it prints.")
+            ),
+        ];
 }

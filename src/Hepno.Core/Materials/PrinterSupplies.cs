@@ -32,7 +32,8 @@ public enum Supply
 public sealed record SupplySlot(Supply Supply, IReadOnlyList<string> Takes, double Full, double LowAt)
 {
     /// <summary>True when a product may be loaded here; capitals do not matter.</summary>
-    public bool Accepts(string product) => Takes.Count == 0 || Takes.Any(t => string.Equals(t.Trim(), product.Trim(), StringComparison.OrdinalIgnoreCase));
+    public bool Accepts(string product) =>
+        Takes.Count == 0 || Takes.Any(t => string.Equals(t.Trim(), product.Trim(), StringComparison.OrdinalIgnoreCase));
 }
 
 /// <summary>A refill or a change of roll (docs/trade.md 2): what went in, of which lot, when.</summary>
@@ -57,33 +58,66 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
     private const int MostLoadings = 2000;
 
     /// <summary>Unit of a supply, as shown.</summary>
-    public static string UnitOf(Supply supply) => supply switch { Supply.Film => "in", Supply.Powder => "g", Supply.Paper => "sheets", _ => "ml" };
+    public static string UnitOf(Supply supply) =>
+        supply switch
+        {
+            Supply.Film => "in",
+            Supply.Powder => "g",
+            Supply.Paper => "sheets",
+            _ => "ml",
+        };
 
     /// <summary>Word for a supply, as in a sentence.</summary>
-    public static string NameOf(Supply supply) => supply switch { Supply.ColourInk => "colour ink", Supply.WhiteInk => "white ink", Supply.Film => "film", Supply.Powder => "powder", Supply.DyeInk => "dye ink", _ => "paper" };
+    public static string NameOf(Supply supply) =>
+        supply switch
+        {
+            Supply.ColourInk => "colour ink",
+            Supply.WhiteInk => "white ink",
+            Supply.Film => "film",
+            Supply.Powder => "powder",
+            Supply.DyeInk => "dye ink",
+            _ => "paper",
+        };
 
     /// <summary>What is usual for a kind of printer (assumed): places without products, whose maker decides them.</summary>
     /// <param name="kind">film-printer or dye-printer.</param>
-    public static IReadOnlyList<SupplySlot> Usual(string kind) => kind switch
-    {
-        "film-printer" => [new(Supply.ColourInk, [], 800, 100), new(Supply.WhiteInk, [], 500, 100), new(Supply.Film, [], 3900, 200), new(Supply.Powder, [], 1000, 150)],
-        "dye-printer" => [new(Supply.DyeInk, [], 500, 60), new(Supply.Paper, [], 100, 15)],
-        _ => [],
-    };
+    public static IReadOnlyList<SupplySlot> Usual(string kind) =>
+        kind switch
+        {
+            "film-printer" =>
+            [
+                new(Supply.ColourInk, [], 800, 100),
+                new(Supply.WhiteInk, [], 500, 100),
+                new(Supply.Film, [], 3900, 200),
+                new(Supply.Powder, [], 1000, 150),
+            ],
+            "dye-printer" => [new(Supply.DyeInk, [], 500, 60), new(Supply.Paper, [], 100, 15)],
+            _ => [],
+        };
 
     /// <summary>What is in a place now: the newest loading, of two in one minute the later noted; null while there is none.</summary>
     public Loading? In(Supply supply) => Loadings.Where(l => l.Supply == supply).OrderBy(l => l.At).LastOrDefault();
 
     /// <summary>What was in every place at a time.</summary>
-    public IReadOnlyList<Loading> InAt(DateTime at) => [.. Slots.Select(s => Loadings.Where(l => l.Supply == s.Supply && l.At <= at).OrderBy(l => l.At).LastOrDefault()).OfType<Loading>()];
+    public IReadOnlyList<Loading> InAt(DateTime at) =>
+        [
+            .. Slots
+                .Select(s => Loadings.Where(l => l.Supply == s.Supply && l.At <= at).OrderBy(l => l.At).LastOrDefault())
+                .OfType<Loading>(),
+        ];
 
     /// <summary>Places in which a product lies that the printer does not take: its method is refused while it does.</summary>
-    public IEnumerable<(SupplySlot Slot, Loading Loaded)> Mismatches() => Slots.Select(s => (Slot: s, Loaded: In(s.Supply))).Where(x => x.Loaded is not null && !x.Slot.Accepts(x.Loaded.Product)).Select(x => (x.Slot, x.Loaded!));
+    public IEnumerable<(SupplySlot Slot, Loading Loaded)> Mismatches() =>
+        Slots
+            .Select(s => (Slot: s, Loaded: In(s.Supply)))
+            .Where(x => x.Loaded is not null && !x.Slot.Accepts(x.Loaded.Product))
+            .Select(x => (x.Slot, x.Loaded!));
 
     /// <summary>How much is left in a place: what the newest loading left in it, less what was used since; never under 0; null while no loading was noted.</summary>
     /// <param name="supply">Which.</param>
     /// <param name="usedSince">What was used from a time on, in the supply's unit.</param>
-    public double? Left(Supply supply, Func<DateTime, double> usedSince) => In(supply) is { } loaded ? Math.Max(0, loaded.Level - usedSince(loaded.At)) : null;
+    public double? Left(Supply supply, Func<DateTime, double> usedSince) =>
+        In(supply) is { } loaded ? Math.Max(0, loaded.Level - usedSince(loaded.At)) : null;
 
     /// <summary>What cannot be kept.</summary>
     public IEnumerable<Problem> Problems()
@@ -92,35 +126,70 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
         {
             if (Slots.Take(i).Any(s => s.Supply == slot.Supply))
             {
-                yield return new("twice", $"There are two places for {NameOf(slot.Supply)}.", $"slots[{i}].supply", "Keep one of them.");
+                yield return new(
+                    "twice",
+                    $"There are two places for {NameOf(slot.Supply)}.",
+                    $"slots[{i}].supply",
+                    "Keep one of them."
+                );
             }
             if (slot.Full is not (> 0 and <= 1_000_000) || slot.LowAt is not (>= 0) || slot.LowAt > slot.Full)
             {
-                yield return new("range", $"{NameOf(slot.Supply)}: full at {slot.Full:0.##} and low at {slot.LowAt:0.##} {UnitOf(slot.Supply)} cannot be.", $"slots[{i}]", "Full is more than 0, low at most full.");
+                yield return new(
+                    "range",
+                    $"{NameOf(slot.Supply)}: full at {slot.Full:0.##} and low at {slot.LowAt:0.##} {UnitOf(slot.Supply)} cannot be.",
+                    $"slots[{i}]",
+                    "Full is more than 0, low at most full."
+                );
             }
             if (slot.Takes.Count > 50 || slot.Takes.Any(t => t.Trim().Length is 0 or > 100))
             {
-                yield return new("name", $"A product for {NameOf(slot.Supply)} has no name, or one of over 100 letters, or there are over 50.", $"slots[{i}].takes", "Name what the maker allows.");
+                yield return new(
+                    "name",
+                    $"A product for {NameOf(slot.Supply)} has no name, or one of over 100 letters, or there are over 50.",
+                    $"slots[{i}].takes",
+                    "Name what the maker allows."
+                );
             }
         }
         if (Loadings.Count > MostLoadings)
         {
-            yield return new("many", $"{Loadings.Count} refills of one printer.", "loadings", $"At most {MostLoadings}.");
+            yield return new(
+                "many",
+                $"{Loadings.Count} refills of one printer.",
+                "loadings",
+                $"At most {MostLoadings}."
+            );
         }
         foreach (var (loading, i) in Loadings.Select((l, i) => (l, i)))
         {
             if (Slots.FirstOrDefault(s => s.Supply == loading.Supply) is not { } slot)
             {
-                yield return new("unknown-place", $"The printer has no place for {NameOf(loading.Supply)}.", $"loadings[{i}].supply", "Add the place first.");
+                yield return new(
+                    "unknown-place",
+                    $"The printer has no place for {NameOf(loading.Supply)}.",
+                    $"loadings[{i}].supply",
+                    "Add the place first."
+                );
                 continue;
             }
             if (loading.Product.Trim().Length is 0 or > 100 || loading.Lot.Length > 60 || loading.By.Length > 100)
             {
-                yield return new("name", $"A refill of {NameOf(loading.Supply)} has no product, or a name that is too long.", $"loadings[{i}].product", "Type what the label says, the lot in at most 60 letters.");
+                yield return new(
+                    "name",
+                    $"A refill of {NameOf(loading.Supply)} has no product, or a name that is too long.",
+                    $"loadings[{i}].product",
+                    "Type what the label says, the lot in at most 60 letters."
+                );
             }
             if (loading.Level is not (>= 0) || loading.Level > slot.Full)
             {
-                yield return new("range", $"{loading.Level:0.##} {UnitOf(loading.Supply)} of {NameOf(loading.Supply)} is outside 0 to {slot.Full:0.##}, where it is full.", $"loadings[{i}].level", "Type how much is in it now, or what it holds when full.");
+                yield return new(
+                    "range",
+                    $"{loading.Level:0.##} {UnitOf(loading.Supply)} of {NameOf(loading.Supply)} is outside 0 to {slot.Full:0.##}, where it is full.",
+                    $"loadings[{i}].level",
+                    "Type how much is in it now, or what it holds when full."
+                );
             }
         }
     }

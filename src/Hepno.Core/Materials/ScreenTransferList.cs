@@ -38,7 +38,18 @@ public sealed record ScreenSheet(string Name, double WidthIn, double HeightIn, I
 /// <param name="LeastSheets">Fewest sheets of a design.</param>
 /// <param name="FreightPerOrder">Freight for one order.</param>
 /// <param name="LeadDays">Working days from order to arrival.</param>
-public sealed record ScreenTransferList(string Id, string Supplier, string Product, ScreenFormula Formula, IReadOnlyList<ScreenSheet> Sheets, decimal SetUpPerColour, bool CountsWhite, int LeastSheets, decimal FreightPerOrder, int LeadDays)
+public sealed record ScreenTransferList(
+    string Id,
+    string Supplier,
+    string Product,
+    ScreenFormula Formula,
+    IReadOnlyList<ScreenSheet> Sheets,
+    decimal SetUpPerColour,
+    bool CountsWhite,
+    int LeastSheets,
+    decimal FreightPerOrder,
+    int LeadDays
+)
 {
     /// <summary>Most colours any sheet is offered in.</summary>
     public int MostColours() => Sheets.SelectMany(s => s.Prices).Max(p => p.Colours);
@@ -46,7 +57,13 @@ public sealed record ScreenTransferList(string Id, string Supplier, string Produ
     /// <summary>The smallest sheet that holds the artwork in either orientation and is offered in so many colours, with its prices; null when none is.</summary>
     public (ScreenSheet Sheet, ColourPrices Prices)? Smallest(double widthIn, double heightIn, int colours)
     {
-        foreach (var sheet in Sheets.Where(s => (widthIn <= s.WidthIn && heightIn <= s.HeightIn) || (heightIn <= s.WidthIn && widthIn <= s.HeightIn)).OrderBy(s => s.WidthIn * s.HeightIn))
+        foreach (
+            var sheet in Sheets
+                .Where(s =>
+                    (widthIn <= s.WidthIn && heightIn <= s.HeightIn) || (heightIn <= s.WidthIn && widthIn <= s.HeightIn)
+                )
+                .OrderBy(s => s.WidthIn * s.HeightIn)
+        )
         {
             if (sheet.Prices.Where(p => p.Colours >= colours).MinBy(p => p.Colours) is { } prices)
             {
@@ -61,31 +78,66 @@ public sealed record ScreenTransferList(string Id, string Supplier, string Produ
     {
         if (string.IsNullOrWhiteSpace(Supplier) || string.IsNullOrWhiteSpace(Product))
         {
-            yield return new("empty", "The transfer has no supplier or no name.", "product", "Name both: they are on the list of what to buy.");
+            yield return new(
+                "empty",
+                "The transfer has no supplier or no name.",
+                "product",
+                "Name both: they are on the list of what to buy."
+            );
         }
         if (Sheets.Count == 0)
         {
-            yield return new("empty", $"{Product} has no sheet.", "sheets", "Add the sheets of the supplier's price list.");
+            yield return new(
+                "empty",
+                $"{Product} has no sheet.",
+                "sheets",
+                "Add the sheets of the supplier's price list."
+            );
         }
         for (var i = 0; i < Sheets.Count; i++)
         {
             var sheet = Sheets[i];
             if (sheet.WidthIn is <= 0 or > 60 || sheet.HeightIn is <= 0 or > 60)
             {
-                yield return new("range", $"The sheet {sheet.Name} of {sheet.WidthIn:0.##} × {sheet.HeightIn:0.##} in is outside 0 to 60 in.", $"sheets[{i}].widthIn", "Type the largest artwork it holds.");
+                yield return new(
+                    "range",
+                    $"The sheet {sheet.Name} of {sheet.WidthIn:0.##} × {sheet.HeightIn:0.##} in is outside 0 to 60 in.",
+                    $"sheets[{i}].widthIn",
+                    "Type the largest artwork it holds."
+                );
             }
-            if (sheet.Prices.Count == 0 || sheet.Prices.Any(p => p.Colours is < 1 or > 12 || p.Breaks.Count == 0 || p.Breaks.Any(b => b.Price <= 0 || b.From < 1)))
+            if (
+                sheet.Prices.Count == 0
+                || sheet.Prices.Any(p =>
+                    p.Colours is < 1 or > 12 || p.Breaks.Count == 0 || p.Breaks.Any(b => b.Price <= 0 || b.From < 1)
+                )
+            )
             {
-                yield return new("price", $"The sheet {sheet.Name} has a price that is not above 0, or colours outside 1 to 12.", $"sheets[{i}].prices", "Type a price from 1 sheet on for each number of colours.");
+                yield return new(
+                    "price",
+                    $"The sheet {sheet.Name} has a price that is not above 0, or colours outside 1 to 12.",
+                    $"sheets[{i}].prices",
+                    "Type a price from 1 sheet on for each number of colours."
+                );
             }
         }
         if (SetUpPerColour is < 0 or > 10_000 || LeastSheets is < 1 or > 10_000)
         {
-            yield return new("range", $"A set-up of {SetUpPerColour:0.00} a colour or {LeastSheets} sheets at least is out of range.", "setUpPerColour", "Set-up is 0 or more, the fewest sheets 1 or more.");
+            yield return new(
+                "range",
+                $"A set-up of {SetUpPerColour:0.00} a colour or {LeastSheets} sheets at least is out of range.",
+                "setUpPerColour",
+                "Set-up is 0 or more, the fewest sheets 1 or more."
+            );
         }
         if (FreightPerOrder < 0 || LeadDays is < 0 or > 120)
         {
-            yield return new("range", $"Freight {FreightPerOrder:0.00} or {LeadDays} days of delivery is out of range.", "freightPerOrder", "Freight is 0 or more, days are 0 to 120.");
+            yield return new(
+                "range",
+                $"Freight {FreightPerOrder:0.00} or {LeadDays} days of delivery is out of range.",
+                "freightPerOrder",
+                "Freight is 0 or more, days are 0 to 120."
+            );
         }
     }
 }

@@ -18,14 +18,49 @@ public sealed record SharedFilm(Figure Apart, Figure AsOne, Figure Saves, decima
     /// <param name="theirs">The other's; on the joined layout its designs are for it.</param>
     /// <param name="joined">Both laid together.</param>
     /// <param name="theirId">The other order.</param>
-    public static SharedFilm? Of(FilmGround on, TransferPriceList film, (LineLayout Layout, string Code) mine, (LineLayout Layout, string Code) theirs, LineLayout joined, string theirId)
+    public static SharedFilm? Of(
+        FilmGround on,
+        TransferPriceList film,
+        (LineLayout Layout, string Code) mine,
+        (LineLayout Layout, string Code) theirs,
+        LineLayout joined,
+        string theirId
+    )
     {
-        if (Bill(on, mine.Layout) is not { } my || Bill(on, theirs.Layout) is not { } their || Bill(on, joined) is not { } both)
+        if (
+            Bill(on, mine.Layout) is not { } my
+            || Bill(on, theirs.Layout) is not { } their
+            || Bill(on, joined) is not { } both
+        )
         {
             return null;
         }
-        var freight = Figure.Input("freight", "Freight", film.FreightPerOrder, FigureUnit.Money, $"Shelf: {film.Supplier}");
-        var apart = Figure.Sum("apart", "Apart", my with { Code = "mine", Label = mine.Code }, freight, their with { Code = "theirs", Label = theirs.Code }, freight with { Code = "freight-2" });
+        var freight = Figure.Input(
+            "freight",
+            "Freight",
+            film.FreightPerOrder,
+            FigureUnit.Money,
+            $"Shelf: {film.Supplier}"
+        );
+        var apart = Figure.Sum(
+            "apart",
+            "Apart",
+            my with
+            {
+                Code = "mine",
+                Label = mine.Code,
+            },
+            freight,
+            their with
+            {
+                Code = "theirs",
+                Label = theirs.Code,
+            },
+            freight with
+            {
+                Code = "freight-2",
+            }
+        );
         var one = Figure.Sum("as-one", "As one", both, freight);
         var saves = Figure.Of("saves", "Saved", apart.Value - one.Value, "apart − as one", apart, one);
         var theirSaving = their.Value + freight.Value - (one.Value * PartOf(joined, theirId));
@@ -36,13 +71,15 @@ public sealed record SharedFilm(Figure Apart, Figure AsOne, Figure Saves, decima
     /// <param name="layout">A layout with something on it.</param>
     /// <param name="on">What it lies on.</param>
     /// <param name="forOrder">The other order, or empty for the one whose layout it is.</param>
-    public static decimal CostOf(LineLayout layout, FilmGround on, string forOrder) => Bill(on, layout)!.Value * PartOf(layout, forOrder);
+    public static decimal CostOf(LineLayout layout, FilmGround on, string forOrder) =>
+        Bill(on, layout)!.Value * PartOf(layout, forOrder);
 
     private static Figure? Bill(FilmGround on, LineLayout layout) => on.Bill(layout.Found(on.Ground))?.Cost;
 
     private static decimal PartOf(LineLayout layout, string forOrder)
     {
-        static double Area(IEnumerable<LaidDesign> designs) => designs.Sum(d => d.WidthIn * d.HeightIn * (d.Needed + d.Extra));
+        static double Area(IEnumerable<LaidDesign> designs) =>
+            designs.Sum(d => d.WidthIn * d.HeightIn * (d.Needed + d.Extra));
         return (decimal)(Area(layout.Designs.Where(d => d.For == forOrder)) / Area(layout.Designs));
     }
 }

@@ -26,7 +26,20 @@ public enum PaperKind
 /// <param name="SheetPrice">Money for a sheet.</param>
 /// <param name="FreightPerOrder">Freight of an order of it.</param>
 /// <param name="LeadDays">Working days until it is here.</param>
-public sealed record TransferPaper(string Id, string Supplier, string Product, PaperKind Kind, double SheetWidthIn, double SheetHeightIn, double MarginIn, double MarksIn, double BleedIn, decimal SheetPrice, decimal FreightPerOrder, int LeadDays)
+public sealed record TransferPaper(
+    string Id,
+    string Supplier,
+    string Product,
+    PaperKind Kind,
+    double SheetWidthIn,
+    double SheetHeightIn,
+    double MarginIn,
+    double MarksIn,
+    double BleedIn,
+    decimal SheetPrice,
+    decimal FreightPerOrder,
+    int LeadDays
+)
 {
     /// <summary>What can be printed and cut out of a sheet.</summary>
     /// <param name="byCutter">True where a cutter cuts it out by its marks; false for scissors.</param>
@@ -38,11 +51,37 @@ public sealed record TransferPaper(string Id, string Supplier, string Product, P
 
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems() =>
-    [
-        .. Ranges.Named(Supplier, "supplier", "The paper's supplier", "Type who sells it: it stands on the list of what to buy."), .. Ranges.Named(Product, "product", "The paper", "Type what is on the box."),
-        .. Ranges.Outside((SheetWidthIn, 1, 64, "sheetWidthIn", "A sheet's width", "Measure a sheet."), (SheetHeightIn, 1, 64, "sheetHeightIn", "A sheet's height", "Measure a sheet."),
-            (MarginIn, 0, Math.Min(SheetWidthIn, SheetHeightIn) * 0.4, "marginIn", "An unprintable edge", "The printer's manual says how much."), (MarksIn, 0, Math.Min(SheetWidthIn, SheetHeightIn) * 0.4, "marksIn", "What marks take", "The cutter's manual says how much its marks take."),
-            (BleedIn, 0, 0.5, "bleedIn", "A bleed", "A sixteenth of an inch is usual."), ((double)SheetPrice, 0.0001, 100, "sheetPrice", "A sheet", "Price of a pack ÷ its sheets."),
-            ((double)FreightPerOrder, 0, 1000, "freightPerOrder", "Freight", "0 or more."), (LeadDays, 0, 120, "leadDays", "A number of days", "0 where it lies in the shop.")),
-    ];
+        [
+            .. Ranges.Named(
+                Supplier,
+                "supplier",
+                "The paper's supplier",
+                "Type who sells it: it stands on the list of what to buy."
+            ),
+            .. Ranges.Named(Product, "product", "The paper", "Type what is on the box."),
+            .. Ranges.Outside(
+                (SheetWidthIn, 1, 64, "sheetWidthIn", "A sheet's width", "Measure a sheet."),
+                (SheetHeightIn, 1, 64, "sheetHeightIn", "A sheet's height", "Measure a sheet."),
+                (
+                    MarginIn,
+                    0,
+                    Math.Min(SheetWidthIn, SheetHeightIn) * 0.4,
+                    "marginIn",
+                    "An unprintable edge",
+                    "The printer's manual says how much."
+                ),
+                (
+                    MarksIn,
+                    0,
+                    Math.Min(SheetWidthIn, SheetHeightIn) * 0.4,
+                    "marksIn",
+                    "What marks take",
+                    "The cutter's manual says how much its marks take."
+                ),
+                (BleedIn, 0, 0.5, "bleedIn", "A bleed", "A sixteenth of an inch is usual."),
+                ((double)SheetPrice, 0.0001, 100, "sheetPrice", "A sheet", "Price of a pack ÷ its sheets."),
+                ((double)FreightPerOrder, 0, 1000, "freightPerOrder", "Freight", "0 or more."),
+                (LeadDays, 0, 120, "leadDays", "A number of days", "0 where it lies in the shop.")
+            ),
+        ];
 }

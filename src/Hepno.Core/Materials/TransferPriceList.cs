@@ -33,13 +33,26 @@ public enum TransferKind
 /// <param name="ByLayout">The roll and sheets it sells for layouts; null for none.</param>
 /// <param name="Kind">What kind of transfer it is.</param>
 /// <param name="SoldBelow">True where fewer than the first break of a size, a roll or a sheet are sold, at its price; false where that many is the least one buys.</param>
-public sealed record TransferPriceList(string Id, string Supplier, string Product, IReadOnlyList<TransferSize> Sizes, decimal FreightPerOrder, int LeadDays, FilmByLayout? ByLayout = null, TransferKind Kind = TransferKind.Film, bool SoldBelow = false)
+public sealed record TransferPriceList(
+    string Id,
+    string Supplier,
+    string Product,
+    IReadOnlyList<TransferSize> Sizes,
+    decimal FreightPerOrder,
+    int LeadDays,
+    FilmByLayout? ByLayout = null,
+    TransferKind Kind = TransferKind.Film,
+    bool SoldBelow = false
+)
 {
     /// <summary>The smallest class that holds the artwork in either orientation, or null when none does.</summary>
-    public TransferSize? SmallestHolding(double widthIn, double heightIn) => Sizes
-        .Where(s => (widthIn <= s.WidthIn && heightIn <= s.HeightIn) || (heightIn <= s.WidthIn && widthIn <= s.HeightIn))
-        .OrderBy(s => s.WidthIn * s.HeightIn)
-        .FirstOrDefault();
+    public TransferSize? SmallestHolding(double widthIn, double heightIn) =>
+        Sizes
+            .Where(s =>
+                (widthIn <= s.WidthIn && heightIn <= s.HeightIn) || (heightIn <= s.WidthIn && widthIn <= s.HeightIn)
+            )
+            .OrderBy(s => s.WidthIn * s.HeightIn)
+            .FirstOrDefault();
 
     /// <summary>Everything prints can be laid on, the roll first; of each no fewer steps or sheets are bought than the supplier sells.</summary>
     public IReadOnlyList<FilmGround> Grounds() => ByLayout?.Grounds(SoldBelow) ?? [];
@@ -47,29 +60,50 @@ public sealed record TransferPriceList(string Id, string Supplier, string Produc
     /// <summary>How many of a size to buy so that enough are here for the least money, and at which price: never fewer than the supplier sells, more where the next break makes that cheaper.</summary>
     /// <param name="size">One of its sizes.</param>
     /// <param name="needed">Needed, 1 or more.</param>
-    public (int Count, PriceBreak Break) ToBuy(TransferSize size, int needed) => PriceBreaks.Cheapest(size.Breaks, SoldBelow ? needed : Math.Max(needed, size.Least));
+    public (int Count, PriceBreak Break) ToBuy(TransferSize size, int needed) =>
+        PriceBreaks.Cheapest(size.Breaks, SoldBelow ? needed : Math.Max(needed, size.Least));
 
     /// <summary>What the owner must put right before the list can be kept.</summary>
     public IEnumerable<Problem> Problems()
     {
         if (string.IsNullOrWhiteSpace(Supplier) || string.IsNullOrWhiteSpace(Product))
         {
-            yield return new("empty", "The film has no supplier or no name.", "product", "Name both: they are on the list of what to buy.");
+            yield return new(
+                "empty",
+                "The film has no supplier or no name.",
+                "product",
+                "Name both: they are on the list of what to buy."
+            );
         }
         if (Sizes.Count == 0 && Grounds().Count == 0)
         {
-            yield return new("empty", $"{Product} has no size, no roll and no sheet.", "sizes", "Add what the supplier's price list has.");
+            yield return new(
+                "empty",
+                $"{Product} has no size, no roll and no sheet.",
+                "sizes",
+                "Add what the supplier's price list has."
+            );
         }
         for (var i = 0; i < Sizes.Count; i++)
         {
             var size = Sizes[i];
             if (size.WidthIn is <= 0 or > 60 || size.HeightIn is <= 0 or > 60)
             {
-                yield return new("range", $"The size {size.Name} of {size.WidthIn:0.##} × {size.HeightIn:0.##} in is outside 0 to 60 in.", $"sizes[{i}].widthIn", "Type the largest artwork it holds.");
+                yield return new(
+                    "range",
+                    $"The size {size.Name} of {size.WidthIn:0.##} × {size.HeightIn:0.##} in is outside 0 to 60 in.",
+                    $"sizes[{i}].widthIn",
+                    "Type the largest artwork it holds."
+                );
             }
             if (size.Breaks.Count == 0 || size.Breaks.Any(b => b.Price <= 0 || b.From < 1))
             {
-                yield return new("price", $"The size {size.Name} has a price that is not above 0.", $"sizes[{i}].breaks", "Type the price of one, from 1 on.");
+                yield return new(
+                    "price",
+                    $"The size {size.Name} has a price that is not above 0.",
+                    $"sizes[{i}].breaks",
+                    "Type the price of one, from 1 on."
+                );
             }
         }
         foreach (var problem in ByLayout?.Problems() ?? [])
@@ -78,7 +112,12 @@ public sealed record TransferPriceList(string Id, string Supplier, string Produc
         }
         if (FreightPerOrder < 0 || LeadDays is < 0 or > 120)
         {
-            yield return new("range", $"Freight {FreightPerOrder:0.00} or {LeadDays} days of delivery is out of range.", "freightPerOrder", "Freight is 0 or more, days are 0 to 120.");
+            yield return new(
+                "range",
+                $"Freight {FreightPerOrder:0.00} or {LeadDays} days of delivery is out of range.",
+                "freightPerOrder",
+                "Freight is 0 or more, days are 0 to 120."
+            );
         }
     }
 }

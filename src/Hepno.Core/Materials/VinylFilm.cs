@@ -34,21 +34,24 @@ public enum VinylFinish
 public static class VinylFinishes
 {
     /// <summary>The finish in words.</summary>
-    public static string Named(this VinylFinish finish) => finish switch
-    {
-        VinylFinish.Stretch => "low-heat stretch",
-        VinylFinish.Glowing => "glowing in the dark",
-        _ => finish.ToString().ToLowerInvariant(),
-    };
+    public static string Named(this VinylFinish finish) =>
+        finish switch
+        {
+            VinylFinish.Stretch => "low-heat stretch",
+            VinylFinish.Glowing => "glowing in the dark",
+            _ => finish.ToString().ToLowerInvariant(),
+        };
 
     /// <summary>True where nobody takes it for plain.</summary>
     public static bool IsSpecial(this VinylFinish finish) => finish is not (VinylFinish.Plain or VinylFinish.Stretch);
 
     /// <summary>True where a roll of this finish does what is wanted: smooth ones stand in for each other, a special one only for itself.</summary>
-    public static bool Serves(this VinylFinish finish, VinylFinish wanted) => finish == wanted || (!finish.IsSpecial() && wanted == VinylFinish.Plain);
+    public static bool Serves(this VinylFinish finish, VinylFinish wanted) =>
+        finish == wanted || (!finish.IsSpecial() && wanted == VinylFinish.Plain);
 
     /// <summary>True where it is too thick to be cut as fine as smooth vinyl.</summary>
-    public static bool IsCoarse(this VinylFinish finish) => finish is VinylFinish.Flock or VinylFinish.Glitter or VinylFinish.Puff;
+    public static bool IsCoarse(this VinylFinish finish) =>
+        finish is VinylFinish.Flock or VinylFinish.Glitter or VinylFinish.Puff;
 }
 
 /// <summary>Heat-transfer vinyl by the roll.</summary>
@@ -63,30 +66,67 @@ public static class VinylFinishes
 /// <param name="SharedMargin">True when neighbours share one weeding margin instead of standing two apart.</param>
 /// <param name="Blocks">True when its maker says that it keeps a cloth's own dye back.</param>
 /// <param name="Finish">How it looks: a plain ask never gets a special one because it is cheap.</param>
-public sealed record VinylFilm(string Id, string Supplier, string Product, double UsableWidthIn, decimal PricePerFoot, double WeedingMarginIn, decimal FreightPerOrder, int LeadDays, bool SharedMargin = false, bool Blocks = false, VinylFinish Finish = VinylFinish.Plain)
+public sealed record VinylFilm(
+    string Id,
+    string Supplier,
+    string Product,
+    double UsableWidthIn,
+    decimal PricePerFoot,
+    double WeedingMarginIn,
+    decimal FreightPerOrder,
+    int LeadDays,
+    bool SharedMargin = false,
+    bool Blocks = false,
+    VinylFinish Finish = VinylFinish.Plain
+)
 {
     /// <summary>What the owner must put right before the vinyl can be kept.</summary>
     public IEnumerable<Problem> Problems()
     {
         if (string.IsNullOrWhiteSpace(Supplier) || string.IsNullOrWhiteSpace(Product))
         {
-            yield return new("empty", "The vinyl has no supplier or no name.", "product", "Name both: they are on the list of what to buy.");
+            yield return new(
+                "empty",
+                "The vinyl has no supplier or no name.",
+                "product",
+                "Name both: they are on the list of what to buy."
+            );
         }
         if (UsableWidthIn is <= 0 or > 64)
         {
-            yield return new("range", $"A usable width of {UsableWidthIn:0.##} in is outside 0 to 64.", "usableWidthIn", "Type the width your cutter can cut.");
+            yield return new(
+                "range",
+                $"A usable width of {UsableWidthIn:0.##} in is outside 0 to 64.",
+                "usableWidthIn",
+                "Type the width your cutter can cut."
+            );
         }
         if (PricePerFoot <= 0)
         {
-            yield return new("price", $"The price {PricePerFoot:0.00} a foot is not above 0.", "pricePerFoot", "Type what one foot costs.");
+            yield return new(
+                "price",
+                $"The price {PricePerFoot:0.00} a foot is not above 0.",
+                "pricePerFoot",
+                "Type what one foot costs."
+            );
         }
         if (WeedingMarginIn is < 0 or > 3)
         {
-            yield return new("range", $"A weeding margin of {WeedingMarginIn:0.##} in is outside 0 to 3.", "weedingMarginIn", "A quarter inch is usual.");
+            yield return new(
+                "range",
+                $"A weeding margin of {WeedingMarginIn:0.##} in is outside 0 to 3.",
+                "weedingMarginIn",
+                "A quarter inch is usual."
+            );
         }
         if (FreightPerOrder < 0 || LeadDays is < 0 or > 120)
         {
-            yield return new("range", $"Freight {FreightPerOrder:0.00} or {LeadDays} days of delivery is out of range.", "freightPerOrder", "Freight is 0 or more, days are 0 to 120.");
+            yield return new(
+                "range",
+                $"Freight {FreightPerOrder:0.00} or {LeadDays} days of delivery is out of range.",
+                "freightPerOrder",
+                "Freight is 0 or more, days are 0 to 120."
+            );
         }
     }
 }

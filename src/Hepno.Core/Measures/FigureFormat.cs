@@ -11,7 +11,18 @@ namespace Hepno.Core.Measures;
 /// <param name="Metric">True for cm, false for inches.</param>
 /// <param name="Celsius">True for °C first, false for °F first.</param>
 /// <param name="Language">Code of the language of day and month names, a key of <see cref="DayNames.All"/>.</param>
-public sealed record FigureFormat(string Sign, bool SignAfter, string DecimalMark, string GroupMark, int MinorDigits, bool DayFirst, bool TwelveHours, bool Metric, bool Celsius, string Language = DayNames.English)
+public sealed record FigureFormat(
+    string Sign,
+    bool SignAfter,
+    string DecimalMark,
+    string GroupMark,
+    int MinorDigits,
+    bool DayFirst,
+    bool TwelveHours,
+    bool Metric,
+    bool Celsius,
+    string Language = DayNames.English
+)
 {
     /// <summary>The starting values of a new shop.</summary>
     public static FigureFormat Default { get; } = new("$", false, ".", ",", 2, true, false, false, false);

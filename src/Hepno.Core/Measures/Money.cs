@@ -13,13 +13,18 @@ public static class Money
     {
         if (!double.IsFinite(quantity) || Math.Abs(quantity) > Limit)
         {
-            throw new ArgumentOutOfRangeException(nameof(quantity), quantity, "Not a quantity that money can be multiplied by.");
+            throw new ArgumentOutOfRangeException(
+                nameof(quantity),
+                quantity,
+                "Not a quantity that money can be multiplied by."
+            );
         }
         return (decimal)quantity * price;
     }
 
     /// <summary>What is charged: rounded to the currency's minor unit, half away from zero.</summary>
-    public static decimal Charged(decimal amount, int minorDigits) => Math.Round(amount, minorDigits, MidpointRounding.AwayFromZero);
+    public static decimal Charged(decimal amount, int minorDigits) =>
+        Math.Round(amount, minorDigits, MidpointRounding.AwayFromZero);
 
     /// <summary>Rounds a price up to the shop's step (0.25 makes 14.81 into 15.00).</summary>
     /// <param name="price">Any price, 0 or more.</param>

@@ -17,6 +17,13 @@ public static class PriceBreaks
     /// <summary>How many to buy so that at least <paramref name="least"/> are here for the least money: a higher break may cost less in all than the need itself.</summary>
     /// <param name="breaks">At least one, in any order.</param>
     /// <param name="least">Needed, 1 or more.</param>
-    public static (int Count, PriceBreak Break) Cheapest(IReadOnlyList<PriceBreak> breaks, int least) => breaks.Select(b => b.From).Where(f => f > least).Append(least)
-        .Select(n => (Count: n, Break: At(breaks, n))).OrderBy(c => c.Count * c.Break.Price).ThenBy(c => c.Count).First();
+    public static (int Count, PriceBreak Break) Cheapest(IReadOnlyList<PriceBreak> breaks, int least) =>
+        breaks
+            .Select(b => b.From)
+            .Where(f => f > least)
+            .Append(least)
+            .Select(n => (Count: n, Break: At(breaks, n)))
+            .OrderBy(c => c.Count * c.Break.Price)
+            .ThenBy(c => c.Count)
+            .First();
 }

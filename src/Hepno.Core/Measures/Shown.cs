@@ -17,26 +17,32 @@ public static class Shown
     }
 
     /// <summary>An amount without sign, as inside drawings: <c>1,008.00</c>.</summary>
-    public static string Bare(decimal amount, FigureFormat f) => Grouped(Measures.Money.Charged(amount, f.MinorDigits), f.MinorDigits, f);
+    public static string Bare(decimal amount, FigureFormat f) =>
+        Grouped(Measures.Money.Charged(amount, f.MinorDigits), f.MinorDigits, f);
 
     /// <summary>Profit an hour: whole units of the currency, <c>$75</c>.</summary>
-    public static string AnHour(decimal amount, FigureFormat f) => Money(Measures.Money.Charged(amount, 0), f with { MinorDigits = 0 });
+    public static string AnHour(decimal amount, FigureFormat f) =>
+        Money(Measures.Money.Charged(amount, 0), f with { MinorDigits = 0 });
 
     /// <summary>A length in the shop's unit: <c>10.5 in</c> or <c>26.7 cm</c>.</summary>
-    public static string Length(double inches, FigureFormat f) => f.Metric ? $"{Number(inches * Units.CmPerInch, 1, f)} cm" : $"{Number(inches, 2, f)} in";
+    public static string Length(double inches, FigureFormat f) =>
+        f.Metric ? $"{Number(inches * Units.CmPerInch, 1, f)} cm" : $"{Number(inches, 2, f)} in";
 
     /// <summary>A length of roll, in what rolls are sold by: <c>19 ft</c> or <c>5.79 m</c>.</summary>
-    public static string Roll(double inches, FigureFormat f) => f.Metric ? $"{Number(inches * Units.CmPerInch / 100, 2, f)} m" : $"{Number(inches / Units.InchesPerFoot, 2, f)} ft";
+    public static string Roll(double inches, FigureFormat f) =>
+        f.Metric
+            ? $"{Number(inches * Units.CmPerInch / 100, 2, f)} m"
+            : $"{Number(inches / Units.InchesPerFoot, 2, f)} ft";
 
     /// <summary>A width and a height: <c>10 × 11 in</c>.</summary>
-    public static string Size(double widthIn, double heightIn, FigureFormat f) => f.Metric
-        ? $"{Number(widthIn * Units.CmPerInch, 1, f)} × {Number(heightIn * Units.CmPerInch, 1, f)} cm"
-        : $"{Number(widthIn, 2, f)} × {Number(heightIn, 2, f)} in";
+    public static string Size(double widthIn, double heightIn, FigureFormat f) =>
+        f.Metric
+            ? $"{Number(widthIn * Units.CmPerInch, 1, f)} × {Number(heightIn * Units.CmPerInch, 1, f)} cm"
+            : $"{Number(widthIn, 2, f)} × {Number(heightIn, 2, f)} in";
 
     /// <summary>A temperature stated in Fahrenheit, in the shop's unit.</summary>
-    public static string Temperature(double fahrenheit, FigureFormat f) => f.Celsius
-        ? $"{Number(Units.FahrenheitToCelsius(fahrenheit), 0, f)} °C"
-        : $"{Number(fahrenheit, 0, f)} °F";
+    public static string Temperature(double fahrenheit, FigureFormat f) =>
+        f.Celsius ? $"{Number(Units.FahrenheitToCelsius(fahrenheit), 0, f)} °C" : $"{Number(fahrenheit, 0, f)} °F";
 
     /// <summary>A stretch of time: <c>9 s</c>, <c>48 min</c>, <c>1 h 24</c>.</summary>
     public static string Duration(double seconds)
@@ -65,24 +71,30 @@ public static class Shown
     }
 
     /// <summary>A clock time: <c>14:00</c> or <c>2:00 pm</c>.</summary>
-    public static string Clock(TimeOnly time, FigureFormat f) => f.TwelveHours
-        ? $"{(time.Hour % 12 == 0 ? 12 : time.Hour % 12)}:{time.Minute:00} {(time.Hour < 12 ? "am" : "pm")}"
-        : $"{time.Hour}:{time.Minute:00}";
+    public static string Clock(TimeOnly time, FigureFormat f) =>
+        f.TwelveHours
+            ? $"{(time.Hour % 12 == 0 ? 12 : time.Hour % 12)}:{time.Minute:00} {(time.Hour < 12 ? "am" : "pm")}"
+            : $"{time.Hour}:{time.Minute:00}";
 
     /// <summary>A day and a clock time: <c>Thu 11 Jun 14:00</c>.</summary>
-    public static string Moment(DateTime at, FigureFormat f) => $"{Day(DateOnly.FromDateTime(at), f)} {Clock(TimeOnly.FromDateTime(at), f)}";
+    public static string Moment(DateTime at, FigureFormat f) =>
+        $"{Day(DateOnly.FromDateTime(at), f)} {Clock(TimeOnly.FromDateTime(at), f)}";
 
     /// <summary>A number with at most so many decimals, no trailing zeros.</summary>
     public static string Number(double value, int decimals, FigureFormat f)
     {
         var rounded = Math.Round((decimal)value, decimals, MidpointRounding.AwayFromZero);
         var text = Grouped(rounded, decimals, f);
-        return decimals == 0 ? text : text.TrimEnd('0') is var t && t.EndsWith(f.DecimalMark, StringComparison.Ordinal) ? t[..^f.DecimalMark.Length] : t;
+        return decimals == 0 ? text
+            : text.TrimEnd('0') is var t && t.EndsWith(f.DecimalMark, StringComparison.Ordinal)
+                ? t[..^f.DecimalMark.Length]
+            : t;
     }
 
     private static string Grouped(decimal value, int decimals, FigureFormat f)
     {
-        var plain = Math.Abs(value).ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
+        var plain = Math.Abs(value)
+            .ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
         var point = plain.IndexOf('.', StringComparison.Ordinal);
         var whole = point < 0 ? plain : plain[..point];
         var text = new StringBuilder();

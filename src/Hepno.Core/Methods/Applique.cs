@@ -34,21 +34,69 @@ public sealed class Applique : IDecorationMethod
     public bool HasEdge => true;
 
     /// <summary>Stitches of a print: its stitch file's; without one (assumed, docs/trade.md 2) 120 for each in of outline, its box's, once for every colour.</summary>
-    public static Figure Stitches(Placement p) => p.Stitches is { } counted ? Figure.Input("stitches", "Stitches", counted, FigureUnit.Count, "its stitch file")
-        : new("stitches", "Stitches", (decimal)(Outline(p) * Embroidery.StitchesPerOutlineIn), FigureUnit.Count, "outline × 120", "assumed until its stitch file is there",
-            [Figure.Input("outline", "Outline", Outline(p), FigureUnit.Inches, p.Colours == 1 ? "the ask: round its box" : "the ask: round its box, for each colour")]);
+    public static Figure Stitches(Placement p) =>
+        p.Stitches is { } counted
+            ? Figure.Input("stitches", "Stitches", counted, FigureUnit.Count, "its stitch file")
+            : new(
+                "stitches",
+                "Stitches",
+                (decimal)(Outline(p) * Embroidery.StitchesPerOutlineIn),
+                FigureUnit.Count,
+                "outline × 120",
+                "assumed until its stitch file is there",
+                [
+                    Figure.Input(
+                        "outline",
+                        "Outline",
+                        Outline(p),
+                        FigureUnit.Inches,
+                        p.Colours == 1 ? "the ask: round its box" : "the ask: round its box, for each colour"
+                    ),
+                ]
+            );
 
     /// <summary>The finishing press as the shop has tested it, or the customary one, to be spot-tested first (docs/trade.md 5).</summary>
-    public static Recipe Finish(StitchMachine machine, AskInHand ask, ShopBook book) => book.RecipeFor(machine.Id, ask)
-        ?? new("applique-finish", machine.Id, "", RecipeChoice.FabricOf(ask.Style), 320, 10, 3, "medium", 0, Peel.Hot, 0, 0, "film down, the stitched edge up", RecipeSource.Assumed, DateOnly.MinValue, "Spot-test first. Nothing to peel: the film stays.", Cover.Sheet);
+    public static Recipe Finish(StitchMachine machine, AskInHand ask, ShopBook book) =>
+        book.RecipeFor(machine.Id, ask)
+        ?? new(
+            "applique-finish",
+            machine.Id,
+            "",
+            RecipeChoice.FabricOf(ask.Style),
+            320,
+            10,
+            3,
+            "medium",
+            0,
+            Peel.Hot,
+            0,
+            0,
+            "film down, the stitched edge up",
+            RecipeSource.Assumed,
+            DateOnly.MinValue,
+            "Spot-test first. Nothing to peel: the film stays.",
+            Cover.Sheet
+        );
 
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
         var able = book.Stitchers.Where(m => m.AppliqueFilmPerIn2 is not null).ToList();
         return able.Count == 0
-            ? MethodAnswer.No(new Reason("no-applique", VerdictKind.No, book.Stitchers.Count == 0 ? "no embroidery machine on the Floor" : "no applique film with an embroidery machine on the Floor", "an embroidery machine with what an in² of its applique film costs, on the Floor"))
-            : MethodAnswer.BestOf([.. able.Select(machine => Answer(ask, book, machine) with { Of = machine.Name })], ask);
+            ? MethodAnswer.No(
+                new Reason(
+                    "no-applique",
+                    VerdictKind.No,
+                    book.Stitchers.Count == 0
+                        ? "no embroidery machine on the Floor"
+                        : "no applique film with an embroidery machine on the Floor",
+                    "an embroidery machine with what an in² of its applique film costs, on the Floor"
+                )
+            )
+            : MethodAnswer.BestOf(
+                [.. able.Select(machine => Answer(ask, book, machine) with { Of = machine.Name })],
+                ask
+            );
     }
 
     private static double Outline(Placement p) => 2 * (p.WidthIn + p.HeightIn) * p.Colours;
@@ -56,56 +104,175 @@ public sealed class Applique : IDecorationMethod
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, StitchMachine machine)
     {
         var finish = Finish(machine, ask, book);
-        List<Reason> reasons = [.. Embroidery.Frame(ask, machine), .. Verdicts.Heat(ask, finish, book, $"applique of {machine.Name}", true), .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
-            .. Verdicts.Largest(ask.Prints, machine.HoopWidthIn, machine.HoopHeightIn, machine.Name, book.Numbers.Format), .. Verdicts.Artwork(ask, ask.Prints, PrintHold.Applique, book.Numbers.Format), .. Embroidery.Cloth(ask), .. Verdicts.Make(ask), .. Verdicts.Coated(ask, "needle holes let the wet through")];
+        List<Reason> reasons =
+        [
+            .. Embroidery.Frame(ask, machine),
+            .. Verdicts.Heat(ask, finish, book, $"applique of {machine.Name}", true),
+            .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
+            .. Verdicts.Largest(
+                ask.Prints,
+                machine.HoopWidthIn,
+                machine.HoopHeightIn,
+                machine.Name,
+                book.Numbers.Format
+            ),
+            .. Verdicts.Artwork(ask, ask.Prints, PrintHold.Applique, book.Numbers.Format),
+            .. Embroidery.Cloth(ask),
+            .. Verdicts.Make(ask),
+            .. Verdicts.Coated(ask, "needle holes let the wet through"),
+        ];
         foreach (var p in ask.Prints)
         {
             var place = p.At().Name;
             if (p.Gradient)
             {
-                reasons.Add(new("gradient", VerdictKind.No, $"{place} has gradients; film is flat colours", "flat artwork, or a printed film"));
+                reasons.Add(
+                    new(
+                        "gradient",
+                        VerdictKind.No,
+                        $"{place} has gradients; film is flat colours",
+                        "flat artwork, or a printed film"
+                    )
+                );
             }
             else if (p.Own != OwnText.None)
             {
-                reasons.Add(new("own-text", VerdictKind.No, $"{place}: each piece has its own text, and each would be digitised", "vinyl or film for the names"));
+                reasons.Add(
+                    new(
+                        "own-text",
+                        VerdictKind.No,
+                        $"{place}: each piece has its own text, and each would be digitised",
+                        "vinyl or film for the names"
+                    )
+                );
             }
             else if (p.Place == NeckLabel.PlaceId)
             {
-                reasons.Add(new("scratches", VerdictKind.No, $"{place}: stitching inside the neck scratches", "a print, or a woven label"));
+                reasons.Add(
+                    new(
+                        "scratches",
+                        VerdictKind.No,
+                        $"{place}: stitching inside the neck scratches",
+                        "a print, or a woven label"
+                    )
+                );
             }
             else if (p.Colours > MostColours)
             {
-                reasons.Add(new("layers", VerdictKind.No, $"{place} has {p.Colours} colours; more than {MostColours} films on one another stand too high", $"{MostColours} colours or fewer, or stitches for the small ones"));
+                reasons.Add(
+                    new(
+                        "layers",
+                        VerdictKind.No,
+                        $"{place} has {p.Colours} colours; more than {MostColours} films on one another stand too high",
+                        $"{MostColours} colours or fewer, or stitches for the small ones"
+                    )
+                );
             }
         }
         var verdict = Verdict.Of(reasons);
-        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"film stitched on by {machine.Name}, finished under the press",
-            [.. ask.Placements.Select(p => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Stitching(ask, sized, machine, finish, book))), .. ask.Placements.Select((p, i) => Finishing(p, finish, i, ask, book))]);
+        return verdict.Kind == VerdictKind.No
+            ? new(verdict, "", [])
+            : new(
+                verdict,
+                $"film stitched on by {machine.Name}, finished under the press",
+                [
+                    .. ask.Placements.Select(p =>
+                        DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+                            Stitching(ask, sized, machine, finish, book)
+                        )
+                    ),
+                    .. ask.Placements.Select((p, i) => Finishing(p, finish, i, ask, book)),
+                ]
+            );
     }
 
-    private static DecorationPlan Stitching(AskInHand ask, SizedPrint sized, StitchMachine machine, Recipe finish, ShopBook book)
+    private static DecorationPlan Stitching(
+        AskInHand ask,
+        SizedPrint sized,
+        StitchMachine machine,
+        Recipe finish,
+        ShopBook book
+    )
     {
         var (p, source, steps) = (sized.Print, $"Floor: {machine.Name}", book.Numbers.Standards());
         var (place, stitches, failure) = (p.At().Name, Stitches(p), SpoilageChance.Of(Key, FailurePrior, ask, book));
         var (attempts, _) = DecorationPlan.Needed(sized, failure);
-        var material = Figure.Sum("material", $"{place} applique",
-            Figure.Of("film", "Applique film", Money.Times(p.AreaIn2 * p.Colours, machine.AppliqueFilmPerIn2!.Value), "box × colours × price", Figure.Input("box", "Box", p.AreaIn2, FigureUnit.SquareInches, "the ask"),
-                Figure.Input("colours", "Films, one a colour", p.Colours, FigureUnit.Count, "the ask"), Figure.Input("price", "An in²", machine.AppliqueFilmPerIn2.Value, FigureUnit.Money, source)),
-            Figure.Of("thread", "Thread", stitches.Value / 1000 * machine.ThreadPerThousand, "stitches ÷ 1,000 × price", stitches, Figure.Input("price", "1,000 stitches", machine.ThreadPerThousand, FigureUnit.Money, source)),
-            Figure.Input("backing", "Backing", machine.BackingPerPiece, FigureUnit.Money, source));
+        var material = Figure.Sum(
+            "material",
+            $"{place} applique",
+            Figure.Of(
+                "film",
+                "Applique film",
+                Money.Times(p.AreaIn2 * p.Colours, machine.AppliqueFilmPerIn2!.Value),
+                "box × colours × price",
+                Figure.Input("box", "Box", p.AreaIn2, FigureUnit.SquareInches, "the ask"),
+                Figure.Input("colours", "Films, one a colour", p.Colours, FigureUnit.Count, "the ask"),
+                Figure.Input("price", "An in²", machine.AppliqueFilmPerIn2.Value, FigureUnit.Money, source)
+            ),
+            Figure.Of(
+                "thread",
+                "Thread",
+                stitches.Value / 1000 * machine.ThreadPerThousand,
+                "stitches ÷ 1,000 × price",
+                stitches,
+                Figure.Input("price", "1,000 stitches", machine.ThreadPerThousand, FigureUnit.Money, source)
+            ),
+            Figure.Input("backing", "Backing", machine.BackingPerPiece, FigureUnit.Money, source)
+        );
         var time = machine.Time(stitches, p.Colours);
-        var setUp = Embroidery.IsDigitised(ask, p, book) ? null : Figure.Input("set-up", $"{place}, digitising", machine.DigitisingPerDesign, FigureUnit.Money, $"{source}; once for the design");
-        return new(p, material, attempts, failure, Recipe.NoHeat(machine.Id, "right-reading, film laid at each stop", machine.Cautions), steps.Appliqued((double)time.Value, p.Colours),
-            [steps.Trim(Outline(p))], [], setUp, "Cut the applique shapes out", machine.Id)
-        { BenchTime = time };
+        var setUp = Embroidery.IsDigitised(ask, p, book)
+            ? null
+            : Figure.Input(
+                "set-up",
+                $"{place}, digitising",
+                machine.DigitisingPerDesign,
+                FigureUnit.Money,
+                $"{source}; once for the design"
+            );
+        return new(
+            p,
+            material,
+            attempts,
+            failure,
+            Recipe.NoHeat(machine.Id, "right-reading, film laid at each stop", machine.Cautions),
+            steps.Appliqued((double)time.Value, p.Colours),
+            [steps.Trim(Outline(p))],
+            [],
+            setUp,
+            "Cut the applique shapes out",
+            machine.Id
+        )
+        {
+            BenchTime = time,
+        };
     }
 
     // the press comes after the machine, as a place of work of its own; what it spoils is reckoned with the stitching
     private static DecorationPlan Finishing(Placement p, Recipe finish, int index, AskInHand ask, ShopBook book)
     {
         var steps = book.Numbers.Standards();
-        return new(p with { Id = $"{p.Id}-finish", OnTopOf = null }, Figure.Input("material", $"{p.At().Name} finishing press", 0, FigureUnit.Money, "its film is with the stitches"), 0, 0, finish,
-            steps.Finished(finish, index == 0 ? 0 : steps.Rethread(p.Seam(), ask.Style.Kind)), [], [])
-        { Finishes = p.Id };
+        return new(
+            p with
+            {
+                Id = $"{p.Id}-finish",
+                OnTopOf = null,
+            },
+            Figure.Input(
+                "material",
+                $"{p.At().Name} finishing press",
+                0,
+                FigureUnit.Money,
+                "its film is with the stitches"
+            ),
+            0,
+            0,
+            finish,
+            steps.Finished(finish, index == 0 ? 0 : steps.Rethread(p.Seam(), ask.Style.Kind)),
+            [],
+            []
+        )
+        {
+            Finishes = p.Id,
+        };
     }
 }

@@ -19,10 +19,26 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
         var lists = book.Films.Where(l => l.Kind == Kind).ToList();
         if (lists.Count == 0)
         {
-            return MethodAnswer.No(new Reason("no-prices", VerdictKind.No, $"no {Word} prices on the Shelf", "a supplier's price list, entered on the Shelf"));
+            return MethodAnswer.No(
+                new Reason(
+                    "no-prices",
+                    VerdictKind.No,
+                    $"no {Word} prices on the Shelf",
+                    "a supplier's price list, entered on the Shelf"
+                )
+            );
         }
         // what the owner has laid out stays what is reckoned with as long as the line needs the same prints
-        return Settled(ask, book) ?? MethodAnswer.BestOf([.. lists.SelectMany(list => Answers(ask, book, list, LaidPrint.Of(ask, Failure(ask, book), list.Id)).Select(a => a with { Of = $"{list.Product}, {list.Supplier}" }))], ask);
+        return Settled(ask, book)
+            ?? MethodAnswer.BestOf(
+                [
+                    .. lists.SelectMany(list =>
+                        Answers(ask, book, list, LaidPrint.Of(ask, Failure(ask, book), list.Id))
+                            .Select(a => a with { Of = $"{list.Product}, {list.Supplier}" })
+                    ),
+                ],
+                ask
+            );
     }
 
     /// <summary>The share of attempts expected to spoil a piece.</summary>
@@ -30,15 +46,26 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
 
     private MethodAnswer? Settled(AskInHand ask, ShopBook book)
     {
-        if (ask.Laid is not { } laid || book.Films.FirstOrDefault(l => l.Id == laid.FilmId && l.Kind == Kind) is not { } list || list.Grounds().FirstOrDefault(g => g.Key == laid.On) is not { } on)
+        if (
+            ask.Laid is not { } laid
+            || book.Films.FirstOrDefault(l => l.Id == laid.FilmId && l.Kind == Kind) is not { } list
+            || list.Grounds().FirstOrDefault(g => g.Key == laid.On) is not { } on
+        )
         {
             return null;
         }
         var (prints, reasons) = (LaidPrint.Of(ask, Failure(ask, book), list.Id), Reasons(ask, book, list));
-        return LaidFilm.Of(prints, on, laid) is { IsSettled: true } film && Verdict.Of(reasons).Kind != VerdictKind.No ? ByLayout(ask, book, list, film, prints, reasons) : null;
+        return LaidFilm.Of(prints, on, laid) is { IsSettled: true } film && Verdict.Of(reasons).Kind != VerdictKind.No
+            ? ByLayout(ask, book, list, film, prints, reasons)
+            : null;
     }
 
-    private IEnumerable<MethodAnswer> Answers(AskInHand ask, ShopBook book, TransferPriceList list, IReadOnlyList<LaidPrint> prints)
+    private IEnumerable<MethodAnswer> Answers(
+        AskInHand ask,
+        ShopBook book,
+        TransferPriceList list,
+        IReadOnlyList<LaidPrint> prints
+    )
     {
         var reasons = Reasons(ask, book, list);
         var possible = Verdict.Of(reasons).Kind != VerdictKind.No;
@@ -49,31 +76,59 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
         }
         if (list.Sizes.Count > 0)
         {
-            List<Reason> tooLarge = [.. ask.Prints.Where(p => list.SmallestHolding(p.WidthIn, p.HeightIn) is null).Select(p => TooLarge(p, list, book))];
-            yield return possible && tooLarge.Count == 0 ? BySize(ask, book, list, prints, reasons) : MethodAnswer.No([.. reasons, .. tooLarge]);
+            List<Reason> tooLarge =
+            [
+                .. ask
+                    .Prints.Where(p => list.SmallestHolding(p.WidthIn, p.HeightIn) is null)
+                    .Select(p => TooLarge(p, list, book)),
+            ];
+            yield return possible && tooLarge.Count == 0
+                ? BySize(ask, book, list, prints, reasons)
+                : MethodAnswer.No([.. reasons, .. tooLarge]);
         }
         foreach (var on in list.Grounds())
         {
-            yield return !possible ? MethodAnswer.No(reasons) : LaidFilm.Of(prints, on, null, book.LayingFor(ask)) is { } film ? ByLayout(ask, book, list, film, prints, reasons)
-                : MethodAnswer.No([.. reasons, new Reason("layout", VerdictKind.No, $"its prints do not go on {Called(on, list, book)}", "a smaller print, fewer pieces at once, or film by size")]);
+            yield return !possible ? MethodAnswer.No(reasons)
+            : LaidFilm.Of(prints, on, null, book.LayingFor(ask)) is { } film
+                ? ByLayout(ask, book, list, film, prints, reasons)
+            : MethodAnswer.No([
+                .. reasons,
+                new Reason(
+                    "layout",
+                    VerdictKind.No,
+                    $"its prints do not go on {Called(on, list, book)}",
+                    "a smaller print, fewer pieces at once, or film by size"
+                ),
+            ]);
         }
     }
 
     private List<Reason> Reasons(AskInHand ask, ShopBook book, TransferPriceList list) =>
-    [
-        .. Verdicts.Artwork(ask, ask.Prints, Hold, book.Numbers.Format),
-        .. Verdicts.Heat(ask, book.RecipeFor(list.Id, ask), book, list.Product),
-        .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
-        .. Verdicts.Make(ask),
-    ];
+        [
+            .. Verdicts.Artwork(ask, ask.Prints, Hold, book.Numbers.Format),
+            .. Verdicts.Heat(ask, book.RecipeFor(list.Id, ask), book, list.Product),
+            .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
+            .. Verdicts.Make(ask),
+        ];
 
     private static Reason TooLarge(Placement p, TransferPriceList list, ShopBook book)
     {
         var largest = list.Sizes.MaxBy(s => s.WidthIn * s.HeightIn)!;
-        return new("size-class", VerdictKind.No, $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}; {list.Supplier}'s largest is {Shown.Size(largest.WidthIn, largest.HeightIn, book.Numbers.Format)}", "a smaller print, or another supplier's list");
+        return new(
+            "size-class",
+            VerdictKind.No,
+            $"{p.At().Name} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}; {list.Supplier}'s largest is {Shown.Size(largest.WidthIn, largest.HeightIn, book.Numbers.Format)}",
+            "a smaller print, or another supplier's list"
+        );
     }
 
-    private MethodAnswer BySize(AskInHand ask, ShopBook book, TransferPriceList list, IReadOnlyList<LaidPrint> prints, IReadOnlyList<Reason> reasons)
+    private MethodAnswer BySize(
+        AskInHand ask,
+        ShopBook book,
+        TransferPriceList list,
+        IReadOnlyList<LaidPrint> prints,
+        IReadOnlyList<Reason> reasons
+    )
     {
         var buys = SizeBuy.Of(prints, list);
         prints = [.. prints.Select(p => buys.FirstOrDefault(b => b.MostKey == p.Key)?.Filled(p) ?? p)];
@@ -87,47 +142,166 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
             var place = p.At().Name;
             var size = list.SmallestHolding(p.WidthIn, p.HeightIn)!;
             var held = buys.First(b => b.Size == size).Break;
-            var price = Figure.Input("transfer-price", $"{size.Name}, from {held.From}", held.Price, FigureUnit.Money, Source(list));
-            return (laid.Each(price), [new Purchase($"film-{p.Id}", $"{laid.Count} transfers {size.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}{(p.Own == OwnText.None ? "" : ", each its own name")}", list.Supplier, list.LeadDays, laid.Count, "transfers",
-                Figure.Of("buy", place, Money.Times(laid.Count, held.Price), "transfers × price", Figure.Input("count", "Transfers", laid.Count, FigureUnit.Count, laid.Why), price), null, size)]);
+            var price = Figure.Input(
+                "transfer-price",
+                $"{size.Name}, from {held.From}",
+                held.Price,
+                FigureUnit.Money,
+                Source(list)
+            );
+            return (
+                laid.Each(price),
+                [
+                    new Purchase(
+                        $"film-{p.Id}",
+                        $"{laid.Count} transfers {size.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}{(p.Own == OwnText.None ? "" : ", each its own name")}",
+                        list.Supplier,
+                        list.LeadDays,
+                        laid.Count,
+                        "transfers",
+                        Figure.Of(
+                            "buy",
+                            place,
+                            Money.Times(laid.Count, held.Price),
+                            "transfers × price",
+                            Figure.Input("count", "Transfers", laid.Count, FigureUnit.Count, laid.Why),
+                            price
+                        ),
+                        null,
+                        size
+                    ),
+                ]
+            );
         });
         return new(Verdict.Of(reasons), $"{list.Product} by size, {list.Supplier}", decorations);
     }
 
-    private MethodAnswer ByLayout(AskInHand ask, ShopBook book, TransferPriceList list, LaidFilm film, IReadOnlyList<LaidPrint> prints, IReadOnlyList<Reason> reasons)
+    private MethodAnswer ByLayout(
+        AskInHand ask,
+        ShopBook book,
+        TransferPriceList list,
+        LaidFilm film,
+        IReadOnlyList<LaidPrint> prints,
+        IReadOnlyList<Reason> reasons
+    )
     {
-        var decorations = Decorations(ask, book, list, prints, laid => [book.Numbers.Standards().CutOut(laid.Print.Print.WidthIn, laid.Print.Print.HeightIn, film.CutRound.GetValueOrDefault(laid.Key))], laid =>
-            (film.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share ? laid.Each(share.ByArea with { Code = "transfer-price", Label = "Its part of the layout" }) : Lying(), []));
-        var laid = new LaidPurchase(list.Id, film.On.Key, film.On.Ground, [.. film.Prints.Select(p => p.Design)], film.Bill, film.Found.UsedLengthIn, film.Found.Sheets, film.Found.OverFloor, film.IsSettled, film.On.Units(film.Bill), film.On.Roll?.Steps ?? film.On.Sheets);
+        var decorations = Decorations(
+            ask,
+            book,
+            list,
+            prints,
+            laid =>
+                [
+                    book
+                        .Numbers.Standards()
+                        .CutOut(
+                            laid.Print.Print.WidthIn,
+                            laid.Print.Print.HeightIn,
+                            film.CutRound.GetValueOrDefault(laid.Key)
+                        ),
+                ],
+            laid =>
+                (
+                    film.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share
+                        ? laid.Each(share.ByArea with { Code = "transfer-price", Label = "Its part of the layout" })
+                        : Lying(),
+                    []
+                )
+        );
+        var laid = new LaidPurchase(
+            list.Id,
+            film.On.Key,
+            film.On.Ground,
+            [.. film.Prints.Select(p => p.Design)],
+            film.Bill,
+            film.Found.UsedLengthIn,
+            film.Found.Sheets,
+            film.Found.OverFloor,
+            film.IsSettled,
+            film.On.Units(film.Bill),
+            film.On.Roll?.Steps ?? film.On.Sheets
+        );
         var roll = film.On.Roll is not null;
-        var purchase = new Purchase($"film-layout-{ask.Placements[0].Id}", $"{film.Prints.Sum(p => p.Count)} prints on {Called(film.On, list, book)}", list.Supplier, list.LeadDays, roll ? film.Bill.BilledIn : film.Bill.Sheets, roll ? "in" : "sheets", film.Bill.Cost, null, null, Laid: laid);
-        return new(Verdict.Of(reasons), $"{list.Product} on {(roll ? "a roll" : $"sheets {film.On.Key}")}, {list.Supplier}", [decorations[0] with { Purchases = [purchase] }, .. decorations.Skip(1)]);
+        var purchase = new Purchase(
+            $"film-layout-{ask.Placements[0].Id}",
+            $"{film.Prints.Sum(p => p.Count)} prints on {Called(film.On, list, book)}",
+            list.Supplier,
+            list.LeadDays,
+            roll ? film.Bill.BilledIn : film.Bill.Sheets,
+            roll ? "in" : "sheets",
+            film.Bill.Cost,
+            null,
+            null,
+            Laid: laid
+        );
+        return new(
+            Verdict.Of(reasons),
+            $"{list.Product} on {(roll ? "a roll" : $"sheets {film.On.Key}")}, {list.Supplier}",
+            [decorations[0] with { Purchases = [purchase] }, .. decorations.Skip(1)]
+        );
     }
 
     // every print lies in the drawer: nothing is bought
-    private MethodAnswer OfDrawer(AskInHand ask, ShopBook book, TransferPriceList list, IReadOnlyList<LaidPrint> prints, IReadOnlyList<Reason> reasons) =>
-        new(Verdict.Of(reasons), $"{list.Product} from the drawer", Decorations(ask, book, list, prints, null, _ => (Lying(), [])));
+    private MethodAnswer OfDrawer(
+        AskInHand ask,
+        ShopBook book,
+        TransferPriceList list,
+        IReadOnlyList<LaidPrint> prints,
+        IReadOnlyList<Reason> reasons
+    ) =>
+        new(
+            Verdict.Of(reasons),
+            $"{list.Product} from the drawer",
+            Decorations(ask, book, list, prints, null, _ => (Lying(), []))
+        );
 
-    private static Figure Lying() => Figure.Input("transfer-price", "From the drawer", 0, FigureUnit.Money, "they lie here already");
+    private static Figure Lying() =>
+        Figure.Input("transfer-price", "From the drawer", 0, FigureUnit.Money, "they lie here already");
 
-    private List<DecorationPlan> Decorations(AskInHand ask, ShopBook book, TransferPriceList list, IReadOnlyList<LaidPrint> prints, Func<LaidPrint, IReadOnlyList<PressFloor.WorkStep>>? preparation, Func<LaidPrint, (Figure Print, IReadOnlyList<Purchase> Purchases)> print)
+    private List<DecorationPlan> Decorations(
+        AskInHand ask,
+        ShopBook book,
+        TransferPriceList list,
+        IReadOnlyList<LaidPrint> prints,
+        Func<LaidPrint, IReadOnlyList<PressFloor.WorkStep>>? preparation,
+        Func<LaidPrint, (Figure Print, IReadOnlyList<Purchase> Purchases)> print
+    )
     {
         var (failure, steps, recipe) = (Failure(ask, book), book.Numbers.Standards(), book.RecipeFor(list.Id, ask)!);
         var count = ask.Pieces * ask.Placements.Count;
         var freightPaid = prints.Any(p => p.Count > 0) ? list.FreightPerOrder : 0;
-        var freight = Figure.Of("freight-share", $"{char.ToUpperInvariant(Word[0])}{Word[1..]} freight", freightPaid / count, "freight ÷ decorations",
-            Figure.Input("freight", "Freight an order", freightPaid, FigureUnit.Money, Source(list)), Figure.Input("decorations", "Decorations", count, FigureUnit.Count, "the ask"));
+        var freight = Figure.Of(
+            "freight-share",
+            $"{char.ToUpperInvariant(Word[0])}{Word[1..]} freight",
+            freightPaid / count,
+            "freight ÷ decorations",
+            Figure.Input("freight", "Freight an order", freightPaid, FigureUnit.Money, Source(list)),
+            Figure.Input("decorations", "Decorations", count, FigureUnit.Count, "the ask")
+        );
         return [.. ask.Placements.Select((asked, i) => DecorationPlan.Of(ask, asked, steps, sized =>
-        {
-            var laid = prints.First(p => p.Print.Print.Id == sized.Print.Id && p.Print.Sizes.SequenceEqual(sized.Sizes));
-            var (each, purchases) = print(laid);
-            return new DecorationPlan(sized.Print, Figure.Sum("material", $"{sized.Print.At().Name} transfer", each, freight), laid.Count + laid.Lying, failure, recipe,
-                steps.Transfer(recipe, i == 0 ? 0 : steps.Rethread(sized.Print.Seam(), ask.Style.Kind)), preparation?.Invoke(laid) ?? [], purchases, Prepare: preparation is not null ? "Cut the film apart" : "");
-        }))];
+                    {
+                        var laid = prints.First(p =>
+                            p.Print.Print.Id == sized.Print.Id && p.Print.Sizes.SequenceEqual(sized.Sizes)
+                        );
+                        var (each, purchases) = print(laid);
+                        return new DecorationPlan(
+                            sized.Print,
+                            Figure.Sum("material", $"{sized.Print.At().Name} transfer", each, freight),
+                            laid.Count + laid.Lying,
+                            failure,
+                            recipe,
+                            steps.Transfer(recipe, i == 0 ? 0 : steps.Rethread(sized.Print.Seam(), ask.Style.Kind)),
+                            preparation?.Invoke(laid) ?? [],
+                            purchases,
+                            Prepare: preparation is not null ? "Cut the film apart" : ""
+                        );
+                    }))];
     }
 
     private static string Called(FilmGround on, TransferPriceList list, ShopBook book) =>
-        on is { Roll: null, Ground.LengthIn: { } length } ? $"sheets {Shown.Size(on.Ground.WidthIn, length, book.Numbers.Format)} of {list.Product.ToLowerInvariant()}" : $"{list.Product.ToLowerInvariant()}, {Shown.Length(on.Ground.WidthIn, book.Numbers.Format)} wide";
+        on is { Roll: null, Ground.LengthIn: { } length }
+            ? $"sheets {Shown.Size(on.Ground.WidthIn, length, book.Numbers.Format)} of {list.Product.ToLowerInvariant()}"
+            : $"{list.Product.ToLowerInvariant()}, {Shown.Length(on.Ground.WidthIn, book.Numbers.Format)} wide";
 
     private static string Source(TransferPriceList list) => $"Shelf: {list.Supplier}";
 }

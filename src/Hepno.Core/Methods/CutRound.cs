@@ -14,16 +14,48 @@ public static class CutRound
     /// <param name="wage">Money for an hour of hands.</param>
     /// <param name="overhead">Rent and the rest for it, which the estimate has too.</param>
     /// <param name="nameOf">What a design is called.</param>
-    public static Figure? Of(LineLayout layout, double gapIn, StepStandards steps, decimal wage, decimal overhead, Func<string, string> nameOf)
+    public static Figure? Of(
+        LineLayout layout,
+        double gapIn,
+        StepStandards steps,
+        decimal wage,
+        decimal overhead,
+        Func<string, string> nameOf
+    )
     {
         var round = layout.CutRound(gapIn);
-        List<Figure> parts = [.. layout.Designs.Where(d => round.ContainsKey(d.Key)).Select(d =>
-        {
-            var each = steps.CutOut(d.WidthIn, d.HeightIn, 1).Seconds - steps.CutApart.Seconds;
-            var copies = round[d.Key];
-            return Figure.Of("cut-round-one", nameOf(d.Key), Money.Times(copies * each / 3600, wage + overhead), "copies × seconds more × an hour", Figure.Input("copies", "Cut round", copies, FigureUnit.Count, "the layout"),
-                Figure.Input("seconds", "More than straight", each, FigureUnit.Seconds, "Floor: trimming an in of outline, cutting straight"), Figure.Input("wage", "An hour of hands", wage, FigureUnit.MoneyAnHour, "Numbers: wage"), Figure.Input("overhead", "Its rent and the rest", overhead, FigureUnit.MoneyAnHour, "Numbers: overhead"));
-        })];
+        List<Figure> parts =
+        [
+            .. layout
+                .Designs.Where(d => round.ContainsKey(d.Key))
+                .Select(d =>
+                {
+                    var each = steps.CutOut(d.WidthIn, d.HeightIn, 1).Seconds - steps.CutApart.Seconds;
+                    var copies = round[d.Key];
+                    return Figure.Of(
+                        "cut-round-one",
+                        nameOf(d.Key),
+                        Money.Times(copies * each / 3600, wage + overhead),
+                        "copies × seconds more × an hour",
+                        Figure.Input("copies", "Cut round", copies, FigureUnit.Count, "the layout"),
+                        Figure.Input(
+                            "seconds",
+                            "More than straight",
+                            each,
+                            FigureUnit.Seconds,
+                            "Floor: trimming an in of outline, cutting straight"
+                        ),
+                        Figure.Input("wage", "An hour of hands", wage, FigureUnit.MoneyAnHour, "Numbers: wage"),
+                        Figure.Input(
+                            "overhead",
+                            "Its rent and the rest",
+                            overhead,
+                            FigureUnit.MoneyAnHour,
+                            "Numbers: overhead"
+                        )
+                    );
+                }),
+        ];
         return parts.Count == 0 ? null : Figure.Sum("cut-round", "Cutting round", parts);
     }
 }

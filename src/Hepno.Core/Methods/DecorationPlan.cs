@@ -26,15 +26,34 @@ public sealed record PlatenBox(double WidthIn, double HeightIn);
 /// <param name="BenchId">The place of work without heat it is done at; empty for a press.</param>
 /// <param name="WaitMinutes">Minutes that pass once, whatever the number, before the first can be pressed: prints that dry.</param>
 /// <param name="BringsBlank">True where the garment itself is in its price.</param>
-public sealed record DecorationPlan(Placement Placement, Figure Material, int Bought, double FailureChance, Recipe Recipe, IReadOnlyList<WorkStep> Steps, IReadOnlyList<WorkStep> Preparation, IReadOnlyList<Purchase> Purchases, Figure? SetUp = null, string Prepare = "", string BenchId = "", double WaitMinutes = 0, bool BringsBlank = false)
+public sealed record DecorationPlan(
+    Placement Placement,
+    Figure Material,
+    int Bought,
+    double FailureChance,
+    Recipe Recipe,
+    IReadOnlyList<WorkStep> Steps,
+    IReadOnlyList<WorkStep> Preparation,
+    IReadOnlyList<Purchase> Purchases,
+    Figure? SetUp = null,
+    string Prepare = "",
+    string BenchId = "",
+    double WaitMinutes = 0,
+    bool BringsBlank = false
+)
 {
     private const double WantedChance = 0.95;
 
     /// <summary>What one more costs while it is bought or made with the rest: its material without freight, set-up or the wear of a machine.</summary>
-    internal Figure OneMore { get => field ?? Bare(Material); init; }
+    internal Figure OneMore
+    {
+        get => field ?? Bare(Material);
+        init;
+    }
 
     /// <summary>A piece's share of what bringing the material costs; null where nothing is brought.</summary>
-    internal Figure? FreightShare => Material.Parts.Concat(Material.Parts.SelectMany(p => p.Parts)).FirstOrDefault(p => p.Code == "freight-share");
+    internal Figure? FreightShare =>
+        Material.Parts.Concat(Material.Parts.SelectMany(p => p.Parts)).FirstOrDefault(p => p.Code == "freight-share");
 
     /// <summary>What of it lies under the press at once, in; null for the whole print.</summary>
     public PlatenBox? OnPlaten { get; init; }
@@ -56,8 +75,14 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
 
     /// <summary>What its machine does for so many pieces; null where none does anything by itself.</summary>
     /// <param name="pieces">Pieces of the line.</param>
-    public Planning.MachineWork? MachineWork(int pieces) => Machine is null ? null
-        : new(Machine, Preparation.Where(s => s.ByItself && !s.Press).Sum(s => s.Seconds) * Prints(pieces) / 60, Preparation.Any(s => s.Code == "thread"));
+    public Planning.MachineWork? MachineWork(int pieces) =>
+        Machine is null
+            ? null
+            : new(
+                Machine,
+                Preparation.Where(s => s.ByItself && !s.Press).Sum(s => s.Seconds) * Prints(pieces) / 60,
+                Preparation.Any(s => s.Code == "thread")
+            );
 
     /// <summary>True where others print on a blank of theirs: nothing else is done on it here.</summary>
     public bool IsOnTheirBlank() => BringsBlank && BenchId == ShopBook.Table.Id;
@@ -72,29 +97,56 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
     /// <summary>Prints to have for the pieces of one size: with spares that suffice 95 times in 100; none where each piece has its own, for a spare of one is of no use to another.</summary>
     /// <param name="print">The print and its pieces.</param>
     /// <param name="failure">Chance that one attempt fails.</param>
-    public static (int Count, string Why) Needed(SizedPrint print, double failure) => print.Print.Own == OwnText.None
-        ? (Overage.Pooled(print.Pieces, failure, WantedChance), $"{print.Pieces} and spares that suffice 95 times in 100")
-        : (print.Pieces, "one for each piece: a spoiled one is made again");
+    public static (int Count, string Why) Needed(SizedPrint print, double failure) =>
+        print.Print.Own == OwnText.None
+            ? (
+                Overage.Pooled(print.Pieces, failure, WantedChance),
+                $"{print.Pieces} and spares that suffice 95 times in 100"
+            )
+            : (print.Pieces, "one for each piece: a spoiled one is made again");
 
     /// <summary>The plan of a placement from the plans of its sizes: what a piece takes is their mean, weighed by their pieces.</summary>
     /// <param name="ask">The line.</param>
     /// <param name="placement">The placement as asked.</param>
     /// <param name="standards">Seconds of its steps.</param>
     /// <param name="one">The plan of one size's print; its purchases may have any code.</param>
-    public static DecorationPlan Of(AskInHand ask, Placement placement, StepStandards standards, Func<SizedPrint, DecorationPlan> one)
+    public static DecorationPlan Of(
+        AskInHand ask,
+        Placement placement,
+        StepStandards standards,
+        Func<SizedPrint, DecorationPlan> one
+    )
     {
         var prints = SizedPrints.Of(placement, ask.Sizes, ask.Names);
         // a label is of one size even where one size is ordered: whoever unpacks it has to know which
         var named = prints.Count > 1 || placement.Place == NeckLabel.PlaceId;
-        var plans = prints.Select(p => (Print: p, Plan: Untagged(ask, ForPrint(p, one(p), standards, named), standards))).ToList();
+        var plans = prints
+            .Select(p => (Print: p, Plan: Untagged(ask, ForPrint(p, one(p), standards, named), standards)))
+            .ToList();
         if (plans.Count == 1)
         {
             return plans[0].Plan;
         }
         var pieces = prints.Sum(p => p.Pieces);
-        var parts = plans.Select((p, i) => p.Plan.Material with { Label = $"{p.Plan.Material.Label} on {On(p.Print)}, {p.Print.Print.WidthIn:0.##} in wide", Code = $"material-{i + 1}" });
-        var counts = plans.Select((p, i) => Figure.Input($"pieces-{i + 1}", $"Pieces of {On(p.Print)}", p.Print.Pieces, FigureUnit.Count, "the ask"));
-        var material = Figure.Of("material", plans[0].Plan.Material.Label, plans.Sum(p => p.Plan.Material.Value * p.Print.Pieces) / pieces, "each size's print × its pieces ÷ all pieces", [.. parts, .. counts]);
+        var parts = plans.Select(
+            (p, i) =>
+                p.Plan.Material with
+                {
+                    Label = $"{p.Plan.Material.Label} on {On(p.Print)}, {p.Print.Print.WidthIn:0.##} in wide",
+                    Code = $"material-{i + 1}",
+                }
+        );
+        var counts = plans.Select(
+            (p, i) =>
+                Figure.Input($"pieces-{i + 1}", $"Pieces of {On(p.Print)}", p.Print.Pieces, FigureUnit.Count, "the ask")
+        );
+        var material = Figure.Of(
+            "material",
+            plans[0].Plan.Material.Label,
+            plans.Sum(p => p.Plan.Material.Value * p.Print.Pieces) / pieces,
+            "each size's print × its pieces ÷ all pieces",
+            [.. parts, .. counts]
+        );
         var setUps = plans.Select(p => p.Plan.SetUp).OfType<Figure>().ToList();
         var largest = plans[^1].Plan;
         // prints of one size may lie in the drawer: nothing of them is prepared
@@ -105,36 +157,81 @@ public sealed record DecorationPlan(Placement Placement, Figure Material, int Bo
             Bought = plans.Sum(p => p.Plan.Bought),
             BlanksSent = plans.Sum(p => p.Plan.BlanksSent),
             FailureChance = plans.Max(p => p.Plan.FailureChance),
-            Preparation = [.. prepared.Preparation.Select((step, i) => step with { Seconds = plans.Where(p => i < p.Plan.Preparation.Count).Sum(p => p.Plan.Preparation[i].Seconds * p.Print.Pieces) / pieces })],
+            Preparation =
+            [
+                .. prepared.Preparation.Select(
+                    (step, i) =>
+                        step with
+                        {
+                            Seconds =
+                                plans
+                                    .Where(p => i < p.Plan.Preparation.Count)
+                                    .Sum(p => p.Plan.Preparation[i].Seconds * p.Print.Pieces) / pieces,
+                        }
+                ),
+            ],
             Prepare = prepared.Prepare,
-            Purchases = [.. plans.SelectMany((p, i) => p.Plan.Purchases.Select(b => i == plans.Count - 1 ? b : b with { Code = $"{b.Code}-{i + 1}" }))],
+            Purchases =
+            [
+                .. plans.SelectMany(
+                    (p, i) =>
+                        p.Plan.Purchases.Select(b => i == plans.Count - 1 ? b : b with { Code = $"{b.Code}-{i + 1}" })
+                ),
+            ],
             SetUp = setUps.Count == 0 ? null : Figure.Sum("set-up", largest.SetUp!.Label, setUps),
-            OneMore = Figure.Of("one-more", "One more", plans.Sum(p => p.Plan.OneMore.Value * p.Print.Pieces) / pieces, "each size's × its pieces ÷ all pieces", [.. plans.Select((p, i) => p.Plan.OneMore with { Code = $"one-more-{i + 1}" }), .. counts]),
+            OneMore = Figure.Of(
+                "one-more",
+                "One more",
+                plans.Sum(p => p.Plan.OneMore.Value * p.Print.Pieces) / pieces,
+                "each size's × its pieces ÷ all pieces",
+                [.. plans.Select((p, i) => p.Plan.OneMore with { Code = $"one-more-{i + 1}" }), .. counts]
+            ),
         };
     }
 
     /// <summary>Of a sum of material, what one more takes: freight is paid and machines stand there whether it is made or not.</summary>
-    internal static Figure Bare(Figure material) => material.Parts.Any(IsPaidAnyway) ? Figure.Sum("one-more", "One more", [.. material.Parts.Where(p => !IsPaidAnyway(p))]) : material;
+    internal static Figure Bare(Figure material) =>
+        material.Parts.Any(IsPaidAnyway)
+            ? Figure.Sum("one-more", "One more", [.. material.Parts.Where(p => !IsPaidAnyway(p))])
+            : material;
 
-    private static bool IsPaidAnyway(Figure part) => part.Code is "freight-share" or "machine" or "cutter" or "cleaning";
+    private static bool IsPaidAnyway(Figure part) =>
+        part.Code is "freight-share" or "machine" or "cutter" or "cleaning";
 
     private static string On(SizedPrint print) => string.Join(", ", print.Sizes.Select(s => s.Size));
 
     // the maker's label goes before the shop's own is printed there; on a blank of others it is theirs to do
-    private static DecorationPlan Untagged(AskInHand ask, DecorationPlan plan, StepStandards standards) => plan.Placement.Place != NeckLabel.PlaceId || plan.BringsBlank ? plan : plan with
-    {
-        Preparation = [standards.Untagged(ask.Style.Has(Feature.TearAwayLabel)), .. plan.Preparation],
-        Prepare = plan.Prepare.Length > 0 ? $"{plan.Prepare}; take the labels out" : "Take the labels out",
-    };
+    private static DecorationPlan Untagged(AskInHand ask, DecorationPlan plan, StepStandards standards) =>
+        plan.Placement.Place != NeckLabel.PlaceId || plan.BringsBlank
+            ? plan
+            : plan with
+            {
+                Preparation = [standards.Untagged(ask.Style.Has(Feature.TearAwayLabel)), .. plan.Preparation],
+                Prepare = plan.Prepare.Length > 0 ? $"{plan.Prepare}; take the labels out" : "Take the labels out",
+            };
 
     private static DecorationPlan ForPrint(SizedPrint sized, DecorationPlan plan, StepStandards standards, bool named)
     {
-        plan = plan with { Purchases = [.. plan.Purchases.Select(b => b with { For = sized, Text = named ? $"{b.Text}, for {On(sized)}" : b.Text })] };
-        return sized.Print.Own == OwnText.None ? plan : plan with
+        plan = plan with
         {
-            Steps = [standards.FindOwn, .. plan.Steps],
-            Preparation = [standards.SetOwn, .. plan.Preparation],
-            Prepare = plan.Prepare.Length > 0 ? plan.Prepare : "Set and check the names",
+            Purchases =
+            [
+                .. plan.Purchases.Select(b =>
+                    b with
+                    {
+                        For = sized,
+                        Text = named ? $"{b.Text}, for {On(sized)}" : b.Text,
+                    }
+                ),
+            ],
         };
+        return sized.Print.Own == OwnText.None
+            ? plan
+            : plan with
+            {
+                Steps = [standards.FindOwn, .. plan.Steps],
+                Preparation = [standards.SetOwn, .. plan.Preparation],
+                Prepare = plan.Prepare.Length > 0 ? plan.Prepare : "Set and check the names",
+            };
     }
 }

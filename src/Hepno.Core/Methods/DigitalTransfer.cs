@@ -9,7 +9,13 @@ public sealed class DigitalTransfer : IDecorationMethod
     private const string Key = "digital-transfer";
     private const double FailurePrior = 0.015;
 
-    private static readonly BoughtTransfers Bought = new(Key, TransferKind.Digital, FailurePrior, "digital transfer", PrintHold.Digital);
+    private static readonly BoughtTransfers Bought = new(
+        Key,
+        TransferKind.Digital,
+        FailurePrior,
+        "digital transfer",
+        PrintHold.Digital
+    );
 
     /// <inheritdoc/>
     public string Id => Key;

@@ -40,21 +40,47 @@ public sealed class Embroidery : IDecorationMethod
             return Figure.Input("stitches", "Stitches", counted, FigureUnit.Count, "its stitch file");
         }
         var (painted, outline) = (p.AreaIn2 * p.CoveragePercent / 100, 2 * (p.WidthIn + p.HeightIn));
-        return new("stitches", "Stitches", (decimal)((painted * StitchesPerIn2) + (outline * StitchesPerOutlineIn)), FigureUnit.Count, "painted × 1,800 + outline × 120", "assumed until its stitch file is there",
-            [Figure.Input("painted", "Painted", painted, FigureUnit.SquareInches, "the ask: box × coverage"), Figure.Input("outline", "Outline", outline, FigureUnit.Inches, "the ask: round its box")]);
+        return new(
+            "stitches",
+            "Stitches",
+            (decimal)((painted * StitchesPerIn2) + (outline * StitchesPerOutlineIn)),
+            FigureUnit.Count,
+            "painted × 1,800 + outline × 120",
+            "assumed until its stitch file is there",
+            [
+                Figure.Input("painted", "Painted", painted, FigureUnit.SquareInches, "the ask: box × coverage"),
+                Figure.Input("outline", "Outline", outline, FigureUnit.Inches, "the ask: round its box"),
+            ]
+        );
     }
 
     /// <inheritdoc/>
-    public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => book.Stitchers.Count == 0
-        ? MethodAnswer.No(new Reason("no-stitcher", VerdictKind.No, "no embroidery machine on the Floor", "an embroidery machine, added on the Floor"))
-        : MethodAnswer.BestOf([.. book.Stitchers.Select(machine => Answer(ask, book, machine) with { Of = machine.Name })], ask);
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book) =>
+        book.Stitchers.Count == 0
+            ? MethodAnswer.No(
+                new Reason(
+                    "no-stitcher",
+                    VerdictKind.No,
+                    "no embroidery machine on the Floor",
+                    "an embroidery machine, added on the Floor"
+                )
+            )
+            : MethodAnswer.BestOf(
+                [.. book.Stitchers.Select(machine => Answer(ask, book, machine) with { Of = machine.Name })],
+                ask
+            );
 
     /// <summary>A garment the machine has no frame for.</summary>
     internal static IEnumerable<Reason> Frame(AskInHand ask, StitchMachine machine)
     {
         if (ask.Style.Kind == GarmentKind.Socks || (ask.Style.Kind == GarmentKind.Cap && !machine.TakesCaps))
         {
-            yield return new("no-frame", VerdictKind.No, $"{machine.Name} has no frame for {GarmentNouns.Of(ask.Style.Kind, 2)}", "a machine with such a frame, or a transfer");
+            yield return new(
+                "no-frame",
+                VerdictKind.No,
+                $"{machine.Name} has no frame for {GarmentNouns.Of(ask.Style.Kind, 2)}",
+                "a machine with such a frame, or a transfer"
+            );
         }
     }
 
@@ -63,7 +89,14 @@ public sealed class Embroidery : IDecorationMethod
     {
         if (ask.Style.WeightGsm < LightGsm || ask.Style.Has(Feature.Stretch))
         {
-            yield return new("puckers", VerdictKind.WithCare, ask.Style.Has(Feature.Stretch) ? $"{ask.Style.Name} stretches: stitching puckers" : $"{ask.Style.WeightGsm:0} g cloth is light: stitching puckers", "a cut-away backing, and a piece stitched out first");
+            yield return new(
+                "puckers",
+                VerdictKind.WithCare,
+                ask.Style.Has(Feature.Stretch)
+                    ? $"{ask.Style.Name} stretches: stitching puckers"
+                    : $"{ask.Style.WeightGsm:0} g cloth is light: stitching puckers",
+                "a cut-away backing, and a piece stitched out first"
+            );
         }
     }
 
@@ -75,43 +108,125 @@ public sealed class Embroidery : IDecorationMethod
             var place = p.At().Name;
             if (p.Gradient)
             {
-                reasons.Add(new("gradient", VerdictKind.No, $"{place} has gradients; thread is flat colours", "flat artwork, or a film"));
+                reasons.Add(
+                    new(
+                        "gradient",
+                        VerdictKind.No,
+                        $"{place} has gradients; thread is flat colours",
+                        "flat artwork, or a film"
+                    )
+                );
             }
             else if (p.Place == "neck-label")
             {
-                reasons.Add(new("scratches", VerdictKind.No, $"{place}: stitching inside the neck scratches", "a print, or a woven label"));
+                reasons.Add(
+                    new(
+                        "scratches",
+                        VerdictKind.No,
+                        $"{place}: stitching inside the neck scratches",
+                        "a print, or a woven label"
+                    )
+                );
             }
             else if (p.Colours > machine.Needles)
             {
-                reasons.Add(new("needles", VerdictKind.WithCare, $"{place} has {p.Colours} colours; {machine.Name} holds {machine.Needles}: threads are changed between", "fewer colours, or the time for it"));
+                reasons.Add(
+                    new(
+                        "needles",
+                        VerdictKind.WithCare,
+                        $"{place} has {p.Colours} colours; {machine.Name} holds {machine.Needles}: threads are changed between",
+                        "fewer colours, or the time for it"
+                    )
+                );
             }
             if (p.AreaIn2 * p.CoveragePercent / 100 > StiffIn2)
             {
-                reasons.Add(new("stiff", VerdictKind.WithCare, $"{place}: {p.AreaIn2 * p.CoveragePercent / 100:0} in² of thread hang heavy and stiff", "applique for the large shapes, or a print"));
+                reasons.Add(
+                    new(
+                        "stiff",
+                        VerdictKind.WithCare,
+                        $"{place}: {p.AreaIn2 * p.CoveragePercent / 100:0} in² of thread hang heavy and stiff",
+                        "applique for the large shapes, or a print"
+                    )
+                );
             }
         }
-        reasons.AddRange(Verdicts.Largest(ask.Prints, machine.HoopWidthIn, machine.HoopHeightIn, machine.Name, book.Numbers.Format));
+        reasons.AddRange(
+            Verdicts.Largest(ask.Prints, machine.HoopWidthIn, machine.HoopHeightIn, machine.Name, book.Numbers.Format)
+        );
         reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, PrintHold.Stitched, book.Numbers.Format));
         reasons.AddRange(Cloth(ask));
         reasons.AddRange(Verdicts.Make(ask));
         reasons.AddRange(Verdicts.Coated(ask, "needle holes let the wet through"));
         var verdict = Verdict.Of(reasons);
-        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"stitched on {machine.Name}, about {Shown.Number(ask.Placements.Sum(p => (double)Stitches(p).Value) / 1000, 1, book.Numbers.Format)} thousand stitches", [.. ask.Placements.Select(p => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, machine, book)))]);
+        return verdict.Kind == VerdictKind.No
+            ? new(verdict, "", [])
+            : new(
+                verdict,
+                $"stitched on {machine.Name}, about {Shown.Number(ask.Placements.Sum(p => (double)Stitches(p).Value) / 1000, 1, book.Numbers.Format)} thousand stitches",
+                [
+                    .. ask.Placements.Select(p =>
+                        DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+                            Decoration(ask, sized, machine, book)
+                        )
+                    ),
+                ]
+            );
     }
 
     /// <summary>True where there is a stitch file already: its count is said, or the same artwork was stitched here before about as large.</summary>
-    public static bool IsDigitised(AskInHand ask, Placement p, ShopBook book) => p.Stitches is not null
-        || (p.DesignId is not null && ask.Made.Any(m => m.DesignId == p.DesignId && m.SameFile(p.WidthIn, p.HeightIn) && book.Stitchers.Any(s => s.Id == m.MakerId)));
+    public static bool IsDigitised(AskInHand ask, Placement p, ShopBook book) =>
+        p.Stitches is not null
+        || (
+            p.DesignId is not null
+            && ask.Made.Any(m =>
+                m.DesignId == p.DesignId
+                && m.SameFile(p.WidthIn, p.HeightIn)
+                && book.Stitchers.Any(s => s.Id == m.MakerId)
+            )
+        );
 
     private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, StitchMachine machine, ShopBook book)
     {
         var (p, source) = (sized.Print, $"Floor: {machine.Name}");
         var (place, stitches, failure) = (p.At().Name, Stitches(p), SpoilageChance.Of(Key, FailurePrior, ask, book));
-        var material = Figure.Sum("material", $"{place} stitches",
-            Figure.Of("thread", "Thread", stitches.Value / 1000 * machine.ThreadPerThousand, "stitches ÷ 1,000 × price", stitches, Figure.Input("price", "1,000 stitches", machine.ThreadPerThousand, FigureUnit.Money, source)),
-            Figure.Input("backing", "Backing", machine.BackingPerPiece, FigureUnit.Money, source));
+        var material = Figure.Sum(
+            "material",
+            $"{place} stitches",
+            Figure.Of(
+                "thread",
+                "Thread",
+                stitches.Value / 1000 * machine.ThreadPerThousand,
+                "stitches ÷ 1,000 × price",
+                stitches,
+                Figure.Input("price", "1,000 stitches", machine.ThreadPerThousand, FigureUnit.Money, source)
+            ),
+            Figure.Input("backing", "Backing", machine.BackingPerPiece, FigureUnit.Money, source)
+        );
         var time = machine.Time(stitches, p.Colours);
-        var setUp = IsDigitised(ask, p, book) ? null : Figure.Input("set-up", $"{place}, digitising", machine.DigitisingPerDesign, FigureUnit.Money, $"{source}; once for the design");
-        return new(p, material, 0, failure, Recipe.NoHeat(machine.Id, "right-reading, from the stitch file", machine.Cautions), book.Numbers.Standards().Stitched((double)time.Value), [], [], setUp, BenchId: machine.Id) { BenchTime = time };
+        var setUp = IsDigitised(ask, p, book)
+            ? null
+            : Figure.Input(
+                "set-up",
+                $"{place}, digitising",
+                machine.DigitisingPerDesign,
+                FigureUnit.Money,
+                $"{source}; once for the design"
+            );
+        return new(
+            p,
+            material,
+            0,
+            failure,
+            Recipe.NoHeat(machine.Id, "right-reading, from the stitch file", machine.Cautions),
+            book.Numbers.Standards().Stitched((double)time.Value),
+            [],
+            [],
+            setUp,
+            BenchId: machine.Id
+        )
+        {
+            BenchTime = time,
+        };
     }
 }

@@ -41,9 +41,27 @@ public sealed class Htv : IDecorationMethod
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
         // among the rolls the low-heat one wins where the cloth does not take the standard one's heat
-        return book.Cutters is not { Count: > 0 } cutters ? MethodAnswer.No(new Reason("no-cutter", VerdictKind.No, "no cutter on the Floor", "a cutter, added on the Floor"))
-            : book.Vinyls.Count == 0 ? MethodAnswer.No(new Reason("no-prices", VerdictKind.No, "no vinyl on the Shelf", "a roll with its price, entered on the Shelf"))
-            : MethodAnswer.BestOf([.. book.Vinyls.SelectMany(v => cutters.Select(c => Answer(ask, book, v, c) with { Of = $"{v.Product}, {v.Supplier}" }))], ask);
+        return book.Cutters is not { Count: > 0 } cutters
+                ? MethodAnswer.No(
+                    new Reason("no-cutter", VerdictKind.No, "no cutter on the Floor", "a cutter, added on the Floor")
+                )
+            : book.Vinyls.Count == 0
+                ? MethodAnswer.No(
+                    new Reason(
+                        "no-prices",
+                        VerdictKind.No,
+                        "no vinyl on the Shelf",
+                        "a roll with its price, entered on the Shelf"
+                    )
+                )
+            : MethodAnswer.BestOf(
+                [
+                    .. book.Vinyls.SelectMany(v =>
+                        cutters.Select(c => Answer(ask, book, v, c) with { Of = $"{v.Product}, {v.Supplier}" })
+                    ),
+                ],
+                ask
+            );
     }
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, VinylFilm film, Cutter cutter)
@@ -56,24 +74,68 @@ public sealed class Htv : IDecorationMethod
             var place = p.At().Name;
             if (p.Gradient)
             {
-                reasons.Add(new("gradient", VerdictKind.No, $"{place} has gradients; vinyl is flat colours", "flat artwork in at most four colours"));
+                reasons.Add(
+                    new(
+                        "gradient",
+                        VerdictKind.No,
+                        $"{place} has gradients; vinyl is flat colours",
+                        "flat artwork in at most four colours"
+                    )
+                );
             }
             else if (p.Colours > MostLayers)
             {
-                reasons.Add(new("layers", VerdictKind.No, $"{place} has {p.Colours} colours, one layer each", $"{MostLayers} colours or fewer"));
+                reasons.Add(
+                    new(
+                        "layers",
+                        VerdictKind.No,
+                        $"{place} has {p.Colours} colours, one layer each",
+                        $"{MostLayers} colours or fewer"
+                    )
+                );
             }
             else if (p.Colours > 2)
             {
-                reasons.Add(new("thick", VerdictKind.WithCare, $"{place}: {p.Colours} layers feel thick", "say so to the customer, or knock layers out"));
+                reasons.Add(
+                    new(
+                        "thick",
+                        VerdictKind.WithCare,
+                        $"{place}: {p.Colours} layers feel thick",
+                        "say so to the customer, or knock layers out"
+                    )
+                );
             }
             var width = CutWidth(film, cutter);
             if (RollRows.Lay(p.WidthIn, p.HeightIn, film.WeedingMarginIn, width, 1, film.SharedMargin) is null)
             {
-                reasons.Add(new("roll-width", VerdictKind.No, $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(width, f)} that {(width < film.UsableWidthIn ? cutter.Name : "the roll")} takes", "a smaller print or a wider roll"));
+                reasons.Add(
+                    new(
+                        "roll-width",
+                        VerdictKind.No,
+                        $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)} is wider than the {Shown.Length(width, f)} that {(width < film.UsableWidthIn ? cutter.Name : "the roll")} takes",
+                        "a smaller print or a wider roll"
+                    )
+                );
             }
         }
-        reasons.AddRange(ask.Placements.Where(p => !film.Finish.Serves(p.Finish)).Select(p => new Reason("finish", VerdictKind.No, $"{p.At().Name} is to be {p.Finish.Named()}; {film.Product} is {film.Finish.Named()}", $"a roll of {p.Finish.Named()} vinyl on the Shelf, or {film.Finish.Named()} wanted on the ask")).Take(1));
-        reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, film.Finish.IsCoarse() ? PrintHold.CoarseVinyl : PrintHold.Vinyl, book.Numbers.Format));
+        reasons.AddRange(
+            ask.Placements.Where(p => !film.Finish.Serves(p.Finish))
+                .Select(p => new Reason(
+                    "finish",
+                    VerdictKind.No,
+                    $"{p.At().Name} is to be {p.Finish.Named()}; {film.Product} is {film.Finish.Named()}",
+                    $"a roll of {p.Finish.Named()} vinyl on the Shelf, or {film.Finish.Named()} wanted on the ask"
+                ))
+                .Take(1)
+        );
+        reasons.AddRange(
+            Verdicts.Artwork(
+                ask,
+                ask.Prints,
+                film.Finish.IsCoarse() ? PrintHold.CoarseVinyl : PrintHold.Vinyl,
+                book.Numbers.Format
+            )
+        );
         reasons.AddRange(Verdicts.Heat(ask, recipe, book, film.Product, film.Blocks));
         reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
         reasons.AddRange(Verdicts.Make(ask));
@@ -82,45 +144,199 @@ public sealed class Htv : IDecorationMethod
         {
             return new(verdict, "", []);
         }
-        var decorations = ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, film, cutter, book, recipe!, i == 0 ? 0 : book.Numbers.Standards().Rethread(p.Seam(), ask.Style.Kind)))).ToList();
+        var decorations = ask
+            .Placements.Select(
+                (p, i) =>
+                    DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+                        Decoration(
+                            ask,
+                            sized,
+                            film,
+                            cutter,
+                            book,
+                            recipe!,
+                            i == 0 ? 0 : book.Numbers.Standards().Rethread(p.Seam(), ask.Style.Kind)
+                        )
+                    )
+            )
+            .ToList();
         var cuts = ask.Placements.Sum(p => p.Colours);
         return new(verdict, $"{film.Product}, {cuts} {(cuts == 1 ? "cut" : "cuts")} a piece", decorations);
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, VinylFilm film, Cutter cutter, ShopBook book, Recipe recipe, double rethread)
+    private static DecorationPlan Decoration(
+        AskInHand ask,
+        SizedPrint sized,
+        VinylFilm film,
+        Cutter cutter,
+        ShopBook book,
+        Recipe recipe,
+        double rethread
+    )
     {
         var n = book.Numbers;
         var p = sized.Print;
         var place = p.At().Name;
-        var failure = SpoilageChance.Of(Key, FailurePrior, ask, book) + (FailureALayer * (p.Colours - 1) * book.SpoilageFactor);
+        var failure =
+            SpoilageChance.Of(Key, FailurePrior, ask, book) + (FailureALayer * (p.Colours - 1) * book.SpoilageFactor);
         var (count, why) = DecorationPlan.Needed(sized, failure);
         var source = $"Shelf: {film.Supplier}";
-        var cutting = VinylCutting.Cheaper(p, sized.Pieces, film, CutWidth(film, cutter), count, n.Standards()["close-layer"], n.Wage)!;
+        var cutting = VinylCutting.Cheaper(
+            p,
+            sized.Pieces,
+            film,
+            CutWidth(film, cutter),
+            count,
+            n.Standards()["close-layer"],
+            n.Wage
+        )!;
         var cutSeconds = p.AreaIn2 / cutter.SpeedIn2PerMinute * 60;
         var price = Figure.Input("foot", "A foot", film.PricePerFoot, FigureUnit.Money, source);
-        var layers = cutting.Layers.Select((l, i) => Layer(l, i, count, ask.RemnantFor(sized, i) is { } piece && piece.VinylId == film.Id ? piece : null, price)).ToList();
+        var layers = cutting
+            .Layers.Select(
+                (l, i) =>
+                    Layer(
+                        l,
+                        i,
+                        count,
+                        ask.RemnantFor(sized, i) is { } piece && piece.VinylId == film.Id ? piece : null,
+                        price
+                    )
+            )
+            .ToList();
         var freight = film.FreightPerOrder / (ask.Pieces * ask.Placements.Count);
-        var material = Figure.Sum("material", $"{place} vinyl",
-            Figure.Of("vinyl", "Vinyl", layers.Sum(l => l.Cost.Value) / count, "colours ÷ cuts", [.. layers.Select(l => l.Cost), Figure.Input("cuts", "Cuts of each colour", count, FigureUnit.Count, why)]),
-            Figure.Of("freight-share", "Vinyl freight", freight, "freight ÷ decorations", Figure.Input("freight", "Freight an order", film.FreightPerOrder, FigureUnit.Money, source),
-                Figure.Input("decorations", "Decorations", ask.Pieces * ask.Placements.Count, FigureUnit.Count, "the ask")),
-            MachineTime.Of(cutter.Equipment, cutSeconds * p.Colours, n.TariffPerKwh, $"Floor: {cutter.Name}", book.TendingOf(cutter.Id, cutter.Equipment)) with { Code = "cutter", Label = "Cutter" });
-        var purchases = layers.Select((l, i) => (l.Cost, l.Rows, Layer: i)).Where(l => l.Rows is not null).Select((l, at) => new Purchase($"vinyl-{p.Id}-{l.Layer + 1}", $"{film.Product}, {place.ToLowerInvariant()}, {ColourName(l.Layer)}", film.Supplier, film.LeadDays, l.Rows!.LengthIn, "in", l.Cost, l.Rows, null,
-            Hex: cutting.Layers[l.Layer].Hex, Note: at == 0 ? cutting.Said(n.Format) : "", MaterialId: film.Id, Layer: l.Layer)).ToList();
-        return new DecorationPlan(p, material, count, failure, recipe, n.Standards().Layers(recipe, p.Colours, rethread, cutting.IsClose), [new("cut", "Cut", cutSeconds * p.Colours, false, false, true), .. cutting.Layers.Select((l, i) => n.Standards().Weed(l.PaintIn2, p.ThinnestLinePt) with { Label = $"Weed the {Ordinals[i]} colour" })], purchases, Prepare: "Cut and weed") { Machine = new(cutter.Id, cutter.Name) };
+        var material = Figure.Sum(
+            "material",
+            $"{place} vinyl",
+            Figure.Of(
+                "vinyl",
+                "Vinyl",
+                layers.Sum(l => l.Cost.Value) / count,
+                "colours ÷ cuts",
+                [
+                    .. layers.Select(l => l.Cost),
+                    Figure.Input("cuts", "Cuts of each colour", count, FigureUnit.Count, why),
+                ]
+            ),
+            Figure.Of(
+                "freight-share",
+                "Vinyl freight",
+                freight,
+                "freight ÷ decorations",
+                Figure.Input("freight", "Freight an order", film.FreightPerOrder, FigureUnit.Money, source),
+                Figure.Input(
+                    "decorations",
+                    "Decorations",
+                    ask.Pieces * ask.Placements.Count,
+                    FigureUnit.Count,
+                    "the ask"
+                )
+            ),
+            MachineTime.Of(
+                cutter.Equipment,
+                cutSeconds * p.Colours,
+                n.TariffPerKwh,
+                $"Floor: {cutter.Name}",
+                book.TendingOf(cutter.Id, cutter.Equipment)
+            ) with
+            {
+                Code = "cutter",
+                Label = "Cutter",
+            }
+        );
+        var purchases = layers
+            .Select((l, i) => (l.Cost, l.Rows, Layer: i))
+            .Where(l => l.Rows is not null)
+            .Select(
+                (l, at) =>
+                    new Purchase(
+                        $"vinyl-{p.Id}-{l.Layer + 1}",
+                        $"{film.Product}, {place.ToLowerInvariant()}, {ColourName(l.Layer)}",
+                        film.Supplier,
+                        film.LeadDays,
+                        l.Rows!.LengthIn,
+                        "in",
+                        l.Cost,
+                        l.Rows,
+                        null,
+                        Hex: cutting.Layers[l.Layer].Hex,
+                        Note: at == 0 ? cutting.Said(n.Format) : "",
+                        MaterialId: film.Id,
+                        Layer: l.Layer
+                    )
+            )
+            .ToList();
+        return new DecorationPlan(
+            p,
+            material,
+            count,
+            failure,
+            recipe,
+            n.Standards().Layers(recipe, p.Colours, rethread, cutting.IsClose),
+            [
+                new("cut", "Cut", cutSeconds * p.Colours, false, false, true),
+                .. cutting.Layers.Select(
+                    (l, i) =>
+                        n.Standards().Weed(l.PaintIn2, p.ThinnestLinePt) with
+                        {
+                            Label = $"Weed the {Ordinals[i]} colour",
+                        }
+                ),
+            ],
+            purchases,
+            Prepare: "Cut and weed"
+        )
+        {
+            Machine = new(cutter.Id, cutter.Name),
+        };
     }
 
     // what a piece on the Shelf takes is not bought: the order that left it has paid for it
-    private static (Figure Cost, RollRows? Rows) Layer(VinylLayer layer, int index, int count, FromRemnant? piece, Figure price)
+    private static (Figure Cost, RollRows? Rows) Layer(
+        VinylLayer layer,
+        int index,
+        int count,
+        FromRemnant? piece,
+        Figure price
+    )
     {
         var lying = piece is null ? 0 : Math.Min(count, layer.Rows.RoomOn(piece.WidthIn, piece.LengthIn));
         var rows = lying == 0 ? layer.Rows : layer.Rows.With(count - lying);
-        List<Figure> parts = [Figure.Input("length", "Length", rows?.LengthIn ?? 0, FigureUnit.Inches, rows is null ? "all of it from the piece" : $"{rows.Rows} rows of {rows.Across}, {rows.BoxHeightIn:0.##} in each"), price];
+        List<Figure> parts =
+        [
+            Figure.Input(
+                "length",
+                "Length",
+                rows?.LengthIn ?? 0,
+                FigureUnit.Inches,
+                rows is null
+                    ? "all of it from the piece"
+                    : $"{rows.Rows} rows of {rows.Across}, {rows.BoxHeightIn:0.##} in each"
+            ),
+            price,
+        ];
         if (lying > 0)
         {
-            parts.Add(Figure.Input("lying", "Cut from a piece that lies here", lying, FigureUnit.Count, $"Shelf: {piece!.WidthIn:0.##} × {piece.LengthIn:0.##} in, paid before"));
+            parts.Add(
+                Figure.Input(
+                    "lying",
+                    "Cut from a piece that lies here",
+                    lying,
+                    FigureUnit.Count,
+                    $"Shelf: {piece!.WidthIn:0.##} × {piece.LengthIn:0.##} in, paid before"
+                )
+            );
         }
-        return (Figure.Of($"layer-{index + 1}", ColourName(index), Money.Times((rows?.LengthIn ?? 0) / Units.InchesPerFoot, price.Value), "length ÷ 12 × price a foot", [.. parts]), rows);
+        return (
+            Figure.Of(
+                $"layer-{index + 1}",
+                ColourName(index),
+                Money.Times((rows?.LengthIn ?? 0) / Units.InchesPerFoot, price.Value),
+                "length ÷ 12 × price a foot",
+                [.. parts]
+            ),
+            rows
+        );
     }
 
     private static double CutWidth(VinylFilm film, Cutter cutter) => Math.Min(film.UsableWidthIn, cutter.CutWidthIn);

@@ -32,8 +32,25 @@ namespace Hepno.Core.Methods;
 /// <param name="Upkeep">What machines want done; null for none.</param>
 /// <param name="Supplies">What printers take and what is in them; null for none.</param>
 /// <param name="Ovens">Ovens and conveyors, which only cure; null for none.</param>
-public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, IReadOnlyList<TransferPriceList> Films, IReadOnlyList<VinylFilm> Vinyls, IReadOnlyList<Press> Presses, IReadOnlyList<Recipe> Recipes,
-    IReadOnlyList<ScreenTransferList> Screens, IReadOnlyList<FilmPrinter> FilmPrinters, IReadOnlyList<DyePrinter> DyePrinters, CarrierRates? Carrier = null, IReadOnlyList<Cutter>? Cutters = null, DateOnly? BuyBy = null, FloorMemo? Memo = null, IReadOnlyList<SpotTest>? Tests = null, IReadOnlyList<MachineUpkeep>? Upkeep = null, IReadOnlyList<PrinterSupplies>? Supplies = null, IReadOnlyList<Press>? Ovens = null)
+public sealed record ShopBook(
+    ShopNumbers Numbers,
+    IReadOnlyList<Style> Styles,
+    IReadOnlyList<TransferPriceList> Films,
+    IReadOnlyList<VinylFilm> Vinyls,
+    IReadOnlyList<Press> Presses,
+    IReadOnlyList<Recipe> Recipes,
+    IReadOnlyList<ScreenTransferList> Screens,
+    IReadOnlyList<FilmPrinter> FilmPrinters,
+    IReadOnlyList<DyePrinter> DyePrinters,
+    CarrierRates? Carrier = null,
+    IReadOnlyList<Cutter>? Cutters = null,
+    DateOnly? BuyBy = null,
+    FloorMemo? Memo = null,
+    IReadOnlyList<SpotTest>? Tests = null,
+    IReadOnlyList<MachineUpkeep>? Upkeep = null,
+    IReadOnlyList<PrinterSupplies>? Supplies = null,
+    IReadOnlyList<Press>? Ovens = null
+)
 {
     /// <summary>What orders handed over have earned.</summary>
     public EarnedByHands Earned { get; init; } = EarnedByHands.Nothing;
@@ -78,16 +95,24 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
     public static Press SewingTable { get; } = Press.Bench("sewing", "the sewing table", new(0, 0, 1, 1, 0, 0, 0), "");
 
     /// <summary>How a line's prints are laid where no layout is settled: about, where many quantities are compared.</summary>
-    internal Func<GangGround, IReadOnlyList<GangDesign>, GangFound> LayingFor(AskInHand ask) => ask.Sketch is { } sketch ? sketch.Lay : Layouts.Lay;
+    internal Func<GangGround, IReadOnlyList<GangDesign>, GangFound> LayingFor(AskInHand ask) =>
+        ask.Sketch is { } sketch ? sketch.Lay : Layouts.Lay;
 
     /// <summary>The recipe of a product on a line's cloth as this shop presses it, or null when it has none.</summary>
-    public Recipe? RecipeFor(string productId, AskInHand ask) => RecipeChoice.For(productId, ask.Style, ask.Colourway, Recipes, Tests ?? []) is { } recipe ? Numbers.Habits().Of(recipe) : null;
+    public Recipe? RecipeFor(string productId, AskInHand ask) =>
+        RecipeChoice.For(productId, ask.Style, ask.Colourway, Recipes, Tests ?? []) is { } recipe
+            ? Numbers.Habits().Of(recipe)
+            : null;
 
     /// <summary>The recipe nearest to a heat that a cloth takes: the hottest at or under it, or null; what to try instead of one that is too hot.</summary>
-    public Recipe? SafeFor(Style style, double mostF) => Recipes.Where(r => r.Fabric == RecipeChoice.FabricOf(style) && r.TemperatureF <= mostF).MaxBy(r => r.TemperatureF);
+    public Recipe? SafeFor(Style style, double mostF) =>
+        Recipes
+            .Where(r => r.Fabric == RecipeChoice.FabricOf(style) && r.TemperatureF <= mostF)
+            .MaxBy(r => r.TemperatureF);
 
     /// <summary>What a recipe's product is called.</summary>
-    public string ProductName(string productId) => Films.FirstOrDefault(x => x.Id == productId) is { } film ? $"{film.Supplier} {film.Product}"
+    public string ProductName(string productId) =>
+        Films.FirstOrDefault(x => x.Id == productId) is { } film ? $"{film.Supplier} {film.Product}"
         : Vinyls.FirstOrDefault(x => x.Id == productId) is { } vinyl ? $"{vinyl.Supplier} {vinyl.Product}"
         : Screens.FirstOrDefault(x => x.Id == productId) is { } screen ? $"{screen.Supplier} {screen.Product}"
         : FilmPrinters.FirstOrDefault(x => x.Id == productId) is { } own ? $"film of {own.Name}"
@@ -95,21 +120,34 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
         : Papers.FirstOrDefault(x => x.Id == productId) is { } paper ? $"{paper.Supplier} {paper.Product}"
         : Stitchers.FirstOrDefault(x => x.Id == productId) is { } stitcher ? $"applique of {stitcher.Name}"
         : Calenders.FirstOrDefault(x => x.Id == productId) is { } calender ? $"cloth of {calender.Name}"
-        : GarmentPrinters.FirstOrDefault(x => x.Id == productId) is { } direct ? $"print of {direct.Name}" : "a product no longer kept";
+        : GarmentPrinters.FirstOrDefault(x => x.Id == productId) is { } direct ? $"print of {direct.Name}"
+        : "a product no longer kept";
 
     /// <summary>Every machine with its kind and what an hour of it costs.</summary>
     public IReadOnlyList<(string Id, string Kind, EquipmentHour Equipment)> Machines() =>
-        [.. Presses.Concat(Ovens ?? []).Select(p => (p.Id, "press", p.Equipment)), .. FilmPrinters.Select(p => (p.Id, "film-printer", p.Equipment)), .. DyePrinters.Select(p => (p.Id, "dye-printer", p.Equipment)), .. (Cutters ?? []).Select(p => (p.Id, "cutter", p.Equipment)),
-            .. PaperPrinters.Select(p => (p.Id, "paper-printer", p.Equipment)), .. GarmentPrinters.Select(p => (p.Id, "garment-printer", p.Equipment)), .. Stitchers.Select(p => (p.Id, "stitch-machine", p.Equipment)), .. Calenders.Select(p => (p.Id, "calender", p.Equipment))];
+        [
+            .. Presses.Concat(Ovens ?? []).Select(p => (p.Id, "press", p.Equipment)),
+            .. FilmPrinters.Select(p => (p.Id, "film-printer", p.Equipment)),
+            .. DyePrinters.Select(p => (p.Id, "dye-printer", p.Equipment)),
+            .. (Cutters ?? []).Select(p => (p.Id, "cutter", p.Equipment)),
+            .. PaperPrinters.Select(p => (p.Id, "paper-printer", p.Equipment)),
+            .. GarmentPrinters.Select(p => (p.Id, "garment-printer", p.Equipment)),
+            .. Stitchers.Select(p => (p.Id, "stitch-machine", p.Equipment)),
+            .. Calenders.Select(p => (p.Id, "calender", p.Equipment)),
+        ];
 
     /// <summary>What tending a machine costs for an hour of it; null while nothing is listed for it.</summary>
-    public Figure? TendingOf(string machineId, EquipmentHour equipment) => Upkeep?.FirstOrDefault(u => u.Id == machineId) is { Tasks.Count: > 0 } u ? u.PerHour(Numbers, equipment.ProductiveHoursAYear) : null;
+    public Figure? TendingOf(string machineId, EquipmentHour equipment) =>
+        Upkeep?.FirstOrDefault(u => u.Id == machineId) is { Tasks.Count: > 0 } u
+            ? u.PerHour(Numbers, equipment.ProductiveHoursAYear)
+            : null;
 
     /// <summary>A press, oven or conveyor; null for none of that name.</summary>
     public Press? Heater(string id) => Presses.Concat(Ovens ?? []).FirstOrDefault(p => p.Id == id);
 
     /// <summary>Places of work without heat: the table, embroidery machines, and the sewing table where cloth is dyed.</summary>
-    public IReadOnlyList<Press> Benches() => [Table, .. Stitchers.Select(m => m.Bench()), .. Calenders.Count > 0 ? [SewingTable] : Array.Empty<Press>()];
+    public IReadOnlyList<Press> Benches() =>
+        [Table, .. Stitchers.Select(m => m.Bench()), .. Calenders.Count > 0 ? [SewingTable] : Array.Empty<Press>()];
 
     /// <summary>A press or a place of work without heat; null for none of that name.</summary>
     public Press? Workplace(string id) => Presses.Concat(Benches()).FirstOrDefault(p => p.Id == id);
@@ -132,16 +170,32 @@ public sealed record ShopBook(ShopNumbers Numbers, IReadOnlyList<Style> Styles, 
 /// <param name="Laid">The layout settled for it, or null.</param>
 /// <param name="Drawer">Transfers that lie here and are used for it; null for none.</param>
 /// <param name="Remnants">Pieces of vinyl that lie here and are used for it; null for none.</param>
-public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, Channel Channel = Channel.Retail, IReadOnlyList<AskInHand>? Others = null, Shipping? Shipping = null, IReadOnlyList<OwnPiece>? Names = null, DateOnly? BuyBy = null, bool Theirs = false, LineLayout? Laid = null, IReadOnlyList<FromDrawer>? Drawer = null, IReadOnlyList<FromRemnant>? Remnants = null)
+public sealed record AskInHand(
+    Style Style,
+    Colourway Colourway,
+    IReadOnlyList<SizeCount> Sizes,
+    IReadOnlyList<Placement> Placements,
+    Channel Channel = Channel.Retail,
+    IReadOnlyList<AskInHand>? Others = null,
+    Shipping? Shipping = null,
+    IReadOnlyList<OwnPiece>? Names = null,
+    DateOnly? BuyBy = null,
+    bool Theirs = false,
+    LineLayout? Laid = null,
+    IReadOnlyList<FromDrawer>? Drawer = null,
+    IReadOnlyList<FromRemnant>? Remnants = null
+)
 {
     /// <summary>Every print as it is made: one for each placement, or several where it is smaller on smaller sizes.</summary>
-    public IReadOnlyList<Placement> Prints => [.. Placements.SelectMany(p => SizedPrints.Of(p, Sizes, Names)).Select(s => s.Print)];
+    public IReadOnlyList<Placement> Prints =>
+        [.. Placements.SelectMany(p => SizedPrints.Of(p, Sizes, Names)).Select(s => s.Print)];
 
     /// <summary>What its artwork was made of before by ways that keep their set-up.</summary>
     public IReadOnlyList<MadeBefore> Made { get; init; } = [];
 
     /// <summary>What was measured on the pictures of its prints, by artwork; a print with typed figures has none.</summary>
-    public IReadOnlyDictionary<string, ArtworkReport> Artworks { get; init; } = ReadOnlyDictionary<string, ArtworkReport>.Empty;
+    public IReadOnlyDictionary<string, ArtworkReport> Artworks { get; init; } =
+        ReadOnlyDictionary<string, ArtworkReport>.Empty;
 
     /// <summary>Lays it about, where many quantities are compared; null to lay it whole.</summary>
     public LayoutSketch? Sketch { get; init; }
@@ -167,10 +221,14 @@ public sealed record AskInHand(Style Style, Colourway Colourway, IReadOnlyList<S
     /// <summary>Transfers of the drawer that are used for a print of it.</summary>
     /// <param name="key">The print as its layout calls it.</param>
     /// <param name="filmId">Printed on which film.</param>
-    public int FromDrawer(string key, string filmId) => (Drawer ?? []).Where(d => d.Key == key && d.FilmId == filmId).Sum(d => d.Count);
+    public int FromDrawer(string key, string filmId) =>
+        (Drawer ?? []).Where(d => d.Key == key && d.FilmId == filmId).Sum(d => d.Count);
 
     /// <summary>The piece of vinyl a colour of a print is cut from first, or null; null too where the sizes have prints of their own, for a piece is cut once.</summary>
-    public FromRemnant? RemnantFor(SizedPrint sized, int layer) => sized.Pieces == Pieces ? (Remnants ?? []).FirstOrDefault(r => r.PlacementId == sized.Print.Id && r.Layer == layer) : null;
+    public FromRemnant? RemnantFor(SizedPrint sized, int layer) =>
+        sized.Pieces == Pieces
+            ? (Remnants ?? []).FirstOrDefault(r => r.PlacementId == sized.Print.Id && r.Layer == layer)
+            : null;
 
     /// <summary>The same line at another total, its mix of sizes kept.</summary>
     public AskInHand At(int pieces) => this with { Sizes = SizeRun.ScaledTo(Sizes, pieces) };
@@ -202,7 +260,11 @@ public sealed record Reason(string Code, VerdictKind Kind, string Sentence, stri
 public sealed record Verdict(VerdictKind Kind, IReadOnlyList<Reason> Reasons)
 {
     /// <summary>The verdict that a list of reasons makes: the worst of them, worst first.</summary>
-    public static Verdict Of(IReadOnlyList<Reason> reasons) => new(reasons.Count == 0 ? VerdictKind.Yes : reasons.Max(r => r.Kind), [.. reasons.OrderByDescending(r => r.Kind)]);
+    public static Verdict Of(IReadOnlyList<Reason> reasons) =>
+        new(
+            reasons.Count == 0 ? VerdictKind.Yes : reasons.Max(r => r.Kind),
+            [.. reasons.OrderByDescending(r => r.Kind)]
+        );
 }
 
 /// <summary>Something to buy for one decoration of the order, with the drawing it follows from.</summary>
@@ -225,7 +287,27 @@ public sealed record Verdict(VerdictKind Kind, IReadOnlyList<Reason> Reasons)
 /// <param name="Breaks">For work sent out: its price breaks, by pieces; else null.</param>
 /// <param name="Tiles">For a print larger than a sheet: the sheets of one side; else null.</param>
 /// <param name="Markers">For cloth that is cut and sewn: where its parts lie; else null.</param>
-public sealed record Purchase(string Code, string Text, string Supplier, int LeadDays, double Quantity, string Unit, Figure Cost, RollRows? Rows, TransferSize? SizeClass, SheetGrid? Grid = null, SizedPrint? For = null, LaidPurchase? Laid = null, string Hex = "", string Note = "", string MaterialId = "", int Layer = 0, IReadOnlyList<PriceBreak>? Breaks = null, Tiles? Tiles = null, RunMarkers? Markers = null);
+public sealed record Purchase(
+    string Code,
+    string Text,
+    string Supplier,
+    int LeadDays,
+    double Quantity,
+    string Unit,
+    Figure Cost,
+    RollRows? Rows,
+    TransferSize? SizeClass,
+    SheetGrid? Grid = null,
+    SizedPrint? For = null,
+    LaidPurchase? Laid = null,
+    string Hex = "",
+    string Note = "",
+    string MaterialId = "",
+    int Layer = 0,
+    IReadOnlyList<PriceBreak>? Breaks = null,
+    Tiles? Tiles = null,
+    RunMarkers? Markers = null
+);
 
 /// <summary>What a method answers to an ask.</summary>
 /// <param name="Verdict">Whether it can.</param>
@@ -251,23 +333,30 @@ public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<De
         static bool Brings(MethodAnswer a) => a.Decorations.Any(d => d.BringsBlank);
         var blank = able.Any(Brings) && !able.All(Brings) ? LandedBlank.Of(ask).Value : 0;
         // what is bought beyond the need is paid too: fifty at 2.00 are no bargain for twelve pieces
-        decimal Money(DecorationPlan d) => (d.Material.Value * ask.Pieces) + (Math.Max(0, d.Bought - ask.Pieces) * d.OneMore.Value) + (d.SetUp?.Value ?? 0);
-        var best = able.OrderByDescending(a => a.Decorations.Any(d => d.Purchases.Any(p => p.Laid is { IsSettled: true })))
+        decimal Money(DecorationPlan d) =>
+            (d.Material.Value * ask.Pieces)
+            + (Math.Max(0, d.Bought - ask.Pieces) * d.OneMore.Value)
+            + (d.SetUp?.Value ?? 0);
+        var best = able.OrderByDescending(a =>
+                a.Decorations.Any(d => d.Purchases.Any(p => p.Laid is { IsSettled: true }))
+            )
             .ThenBy(a => a.Verdict.Kind)
             .ThenBy(a => ((Brings(a) ? 0 : blank) * ask.Pieces) + a.Decorations.Sum(Money))
-            .FirstOrDefault() ?? answers[0];
+            .FirstOrDefault()
+            ?? answers[0];
         return best with { NotUsed = PassedOver(answers, best) };
     }
 
     // a list is passed over where it can do it in no way; what the answer says itself is not said again for each
     private static IReadOnlyList<Reason> PassedOver(IReadOnlyList<MethodAnswer> answers, MethodAnswer best) =>
-    [
-        .. answers.GroupBy(a => a.Of)
-            .Where(of => of.Key.Length > 0 && of.Key != best.Of && of.All(a => a.Decorations.Count == 0))
-            .Select(of => (of.Key, Why: of.First().Verdict.Reasons.First(r => r.Kind == VerdictKind.No)))
-            .Where(x => best.Verdict.Reasons.All(r => r.Sentence != x.Why.Sentence))
-            .Select(x => x.Why with { Sentence = $"{x.Key}: {x.Why.Sentence}" }),
-    ];
+        [
+            .. answers
+                .GroupBy(a => a.Of)
+                .Where(of => of.Key.Length > 0 && of.Key != best.Of && of.All(a => a.Decorations.Count == 0))
+                .Select(of => (of.Key, Why: of.First().Verdict.Reasons.First(r => r.Kind == VerdictKind.No)))
+                .Where(x => best.Verdict.Reasons.All(r => r.Sentence != x.Why.Sentence))
+                .Select(x => x.Why with { Sentence = $"{x.Key}: {x.Why.Sentence}" }),
+        ];
 }
 
 /// <summary>A way of decorating: its feasibility, materials and steps, in one file.</summary>
@@ -302,11 +391,30 @@ public interface IDecorationMethod
 public static class DecorationMethods
 {
     /// <summary>The methods Hepno knows.</summary>
-    public static IReadOnlyList<IDecorationMethod> All { get; } = [new DtfBought(), new DtfMade(), new DigitalTransfer(), new ScreenTransfer(), new Htv(), new Sublimation(), new SublimationAllOver(), new SublimationCutSew(), new PaperLight(), new PaperOpaque(), new Dtg(), new Embroidery(), new Applique(), new ScreenOut(), new PodOut()];
+    public static IReadOnlyList<IDecorationMethod> All { get; } =
+    [
+        new DtfBought(),
+        new DtfMade(),
+        new DigitalTransfer(),
+        new ScreenTransfer(),
+        new Htv(),
+        new Sublimation(),
+        new SublimationAllOver(),
+        new SublimationCutSew(),
+        new PaperLight(),
+        new PaperOpaque(),
+        new Dtg(),
+        new Embroidery(),
+        new Applique(),
+        new ScreenOut(),
+        new PodOut(),
+    ];
 
     /// <summary>A method by its key, a mix of them by its own, or null.</summary>
-    public static IDecorationMethod? Find(string id) => All.FirstOrDefault(m => m.Id == id) ?? (IDecorationMethod?)Mixed.Find(id);
+    public static IDecorationMethod? Find(string id) =>
+        All.FirstOrDefault(m => m.Id == id) ?? (IDecorationMethod?)Mixed.Find(id);
 
     /// <summary>True where a key names a method, or a mix with it.</summary>
-    public static bool Uses(string? id, string methodId) => id is not null && (id == methodId || Mixed.Find(id)?.Ways.Any(m => m.Id == methodId) == true);
+    public static bool Uses(string? id, string methodId) =>
+        id is not null && (id == methodId || Mixed.Find(id)?.Ways.Any(m => m.Id == methodId) == true);
 }

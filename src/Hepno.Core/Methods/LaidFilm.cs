@@ -18,24 +18,53 @@ public sealed record LaidPrint(string Key, SizedPrint Print, int Count, string W
 
     /// <summary>Money of one print where some of the drawer cost nothing.</summary>
     /// <param name="each">Money of a new one.</param>
-    public Figure Each(Figure each) => Lying == 0 ? each : Figure.Of(each.Code, each.Label, each.Value * Count / (Count + Lying), "a new one × new ones ÷ all",
-        each with { Code = "new", Label = "A new one" }, Figure.Input("bought", "New ones", Count, FigureUnit.Count, Why), Figure.Input("all", "All, with those of the drawer", Count + Lying, FigureUnit.Count, "the drawer: nothing more is paid for them"));
+    public Figure Each(Figure each) =>
+        Lying == 0
+            ? each
+            : Figure.Of(
+                each.Code,
+                each.Label,
+                each.Value * Count / (Count + Lying),
+                "a new one × new ones ÷ all",
+                each with
+                {
+                    Code = "new",
+                    Label = "A new one",
+                },
+                Figure.Input("bought", "New ones", Count, FigureUnit.Count, Why),
+                Figure.Input(
+                    "all",
+                    "All, with those of the drawer",
+                    Count + Lying,
+                    FigureUnit.Count,
+                    "the drawer: nothing more is paid for them"
+                )
+            );
 
     /// <summary>Every print a line needs.</summary>
     /// <param name="ask">The line.</param>
     /// <param name="failure">Chance that one attempt fails.</param>
     /// <param name="filmId">On which film: transfers of the drawer on another are not used.</param>
-    public static IReadOnlyList<LaidPrint> Of(AskInHand ask, double failure, string filmId) => [.. ask.Placements.SelectMany(p =>
-    {
-        var prints = SizedPrints.Of(p, ask.Sizes, ask.Names);
-        return prints.Select(s =>
-        {
-            var (count, why) = DecorationPlan.Needed(s, failure);
-            var key = prints.Count == 1 ? p.Id : $"{p.Id} {string.Join(", ", s.Sizes.Select(z => z.Size))}";
-            var lying = Math.Min(count, ask.FromDrawer(key, filmId));
-            return new LaidPrint(key, s, count - lying, lying == 0 ? why : $"{why}; {lying} lie in the drawer", lying);
-        });
-    })];
+    public static IReadOnlyList<LaidPrint> Of(AskInHand ask, double failure, string filmId) =>
+        [
+            .. ask.Placements.SelectMany(p =>
+            {
+                var prints = SizedPrints.Of(p, ask.Sizes, ask.Names);
+                return prints.Select(s =>
+                {
+                    var (count, why) = DecorationPlan.Needed(s, failure);
+                    var key = prints.Count == 1 ? p.Id : $"{p.Id} {string.Join(", ", s.Sizes.Select(z => z.Size))}";
+                    var lying = Math.Min(count, ask.FromDrawer(key, filmId));
+                    return new LaidPrint(
+                        key,
+                        s,
+                        count - lying,
+                        lying == 0 ? why : $"{why}; {lying} lie in the drawer",
+                        lying
+                    );
+                });
+            }),
+        ];
 }
 
 /// <summary>A line's prints laid on a roll or on sheets of one price list.</summary>
@@ -46,7 +75,15 @@ public sealed record LaidPrint(string Key, SizedPrint Print, int Count, string W
 /// <param name="Shares">Each print's part.</param>
 /// <param name="IsSettled">True for a layout settled for the line.</param>
 /// <param name="CutRound">Share of a print's copies that are cut out round their outline; those not named are cut straight.</param>
-public sealed record LaidFilm(FilmGround On, IReadOnlyList<LaidPrint> Prints, GangFound Found, GangBill Bill, IReadOnlyList<GangShare> Shares, bool IsSettled, IReadOnlyDictionary<string, double> CutRound)
+public sealed record LaidFilm(
+    FilmGround On,
+    IReadOnlyList<LaidPrint> Prints,
+    GangFound Found,
+    GangBill Bill,
+    IReadOnlyList<GangShare> Shares,
+    bool IsSettled,
+    IReadOnlyDictionary<string, double> CutRound
+)
 {
     private static readonly IReadOnlyDictionary<string, double> Straight = new Dictionary<string, double>();
 
@@ -55,9 +92,17 @@ public sealed record LaidFilm(FilmGround On, IReadOnlyList<LaidPrint> Prints, Ga
     /// <param name="on">On what.</param>
     /// <param name="settled">The layout settled for the line, or null.</param>
     /// <param name="lay">How they are laid where nothing is settled; null for the usual orders tried once.</param>
-    public static LaidFilm? Of(IReadOnlyList<LaidPrint> prints, FilmGround on, LineLayout? settled, Func<GangGround, IReadOnlyList<GangDesign>, GangFound>? lay = null)
+    public static LaidFilm? Of(
+        IReadOnlyList<LaidPrint> prints,
+        FilmGround on,
+        LineLayout? settled,
+        Func<GangGround, IReadOnlyList<GangDesign>, GangFound>? lay = null
+    )
     {
-        var mine = settled is not null && settled.On == on.Key && settled.IsFor([.. prints.Select(p => p.Design)]) ? settled : null;
+        var mine =
+            settled is not null && settled.On == on.Key && settled.IsFor([.. prints.Select(p => p.Design)])
+                ? settled
+                : null;
         prints = [.. prints.Where(p => p.Count > 0)];
         if (prints.Count == 0)
         {
@@ -68,8 +113,23 @@ public sealed record LaidFilm(FilmGround On, IReadOnlyList<LaidPrint> Prints, Ga
         {
             return null;
         }
-        var found = mine?.FoundNeeded(on.Ground) ?? lay?.Invoke(on.Ground, designs) ?? GangNest.Lay(on.Ground, designs, 1, GangNest.OnePass);
-        return found.LeftOut.Count > 0 || on.Bill(found) is not { } bill ? null : new(on, prints, found, bill, GangBills.Shares(designs, bill), mine is not null, mine is null ? Straight : mine.CutRound(on.Ground.GapIn).ToDictionary(c => c.Key, c => (double)c.Value / mine.Copies.Count(x => x.Key == c.Key)));
+        var found = mine?.FoundNeeded(on.Ground)
+            ?? lay?.Invoke(on.Ground, designs)
+            ?? GangNest.Lay(on.Ground, designs, 1, GangNest.OnePass);
+        return found.LeftOut.Count > 0 || on.Bill(found) is not { } bill
+            ? null
+            : new(
+                on,
+                prints,
+                found,
+                bill,
+                GangBills.Shares(designs, bill),
+                mine is not null,
+                mine is null
+                    ? Straight
+                    : mine.CutRound(on.Ground.GapIn)
+                        .ToDictionary(c => c.Key, c => (double)c.Value / mine.Copies.Count(x => x.Key == c.Key))
+            );
     }
 }
 
@@ -85,4 +145,16 @@ public sealed record LaidFilm(FilmGround On, IReadOnlyList<LaidPrint> Prints, Ga
 /// <param name="IsSettled">True for a layout settled for the line.</param>
 /// <param name="Units">Steps or sheets bought; 0 for a set length.</param>
 /// <param name="Breaks">The price list's breaks, by steps or sheets.</param>
-public sealed record LaidPurchase(string FilmId, string On, GangGround Ground, IReadOnlyList<LaidDesign> Designs, GangBill Bill, double UsedLengthIn, int Sheets, double OverFloor, bool IsSettled, int Units, IReadOnlyList<PriceBreak> Breaks);
+public sealed record LaidPurchase(
+    string FilmId,
+    string On,
+    GangGround Ground,
+    IReadOnlyList<LaidDesign> Designs,
+    GangBill Bill,
+    double UsedLengthIn,
+    int Sheets,
+    double OverFloor,
+    bool IsSettled,
+    int Units,
+    IReadOnlyList<PriceBreak> Breaks
+);

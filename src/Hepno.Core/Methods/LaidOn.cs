@@ -7,7 +7,12 @@ namespace Hepno.Core.Methods;
 /// <param name="Failure">Share of attempts expected to spoil a piece.</param>
 /// <param name="Part">The line with those prints alone that are laid on them: where a piece is decorated in several ways, those of the first that is laid out.</param>
 /// <param name="IsTrimmed">True where each print is cut out round its outline anyway: laid closer it takes no more cutting.</param>
-public sealed record LaidOn(IReadOnlyList<TransferPriceList> Lists, double Failure, AskInHand Part, bool IsTrimmed = false)
+public sealed record LaidOn(
+    IReadOnlyList<TransferPriceList> Lists,
+    double Failure,
+    AskInHand Part,
+    bool IsTrimmed = false
+)
 {
     /// <summary>By a method; bought film for one that lays nothing.</summary>
     /// <param name="methodId">Key of the line's method; null before one is chosen.</param>
@@ -16,18 +21,36 @@ public sealed record LaidOn(IReadOnlyList<TransferPriceList> Lists, double Failu
     public static LaidOn Of(string? methodId, AskInHand ask, ShopBook book)
     {
         var method = DecorationMethods.Find(methodId ?? "");
-        if (method is Mixed mix && mix.Ways.FirstOrDefault(IsLaid) is { } way && mix.PartOf(ask, m => m.Id == way.Id) is { } part)
+        if (
+            method is Mixed mix
+            && mix.Ways.FirstOrDefault(IsLaid) is { } way
+            && mix.PartOf(ask, m => m.Id == way.Id) is { } part
+        )
         {
             (method, ask) = (way, part);
         }
         return method switch
         {
-            PaperLight or PaperOpaque when PaperPrints.Of(method.Id) is var paper => new([.. book.Papers.Where(p => p.Kind == paper.Kind).Select(p => PaperPrints.ListOf(p, PaperPrints.CutterFor(p, ask, book) is not null))], paper.Failure(ask, book), ask, true),
+            PaperLight or PaperOpaque when PaperPrints.Of(method.Id) is var paper => new(
+                [
+                    .. book
+                        .Papers.Where(p => p.Kind == paper.Kind)
+                        .Select(p => PaperPrints.ListOf(p, PaperPrints.CutterFor(p, ask, book) is not null)),
+                ],
+                paper.Failure(ask, book),
+                ask,
+                true
+            ),
             DtfMade => new([.. book.FilmPrinters.Select(DtfMade.ListOf)], DtfMade.Failure(ask, book), ask),
-            DigitalTransfer => new([.. book.Films.Where(l => l.Kind == TransferKind.Digital)], DigitalTransfer.Failure(ask, book), ask),
+            DigitalTransfer => new(
+                [.. book.Films.Where(l => l.Kind == TransferKind.Digital)],
+                DigitalTransfer.Failure(ask, book),
+                ask
+            ),
             _ => new([.. book.Films.Where(l => l.Kind == TransferKind.Film)], DtfBought.Failure(ask, book), ask),
         };
     }
 
-    private static bool IsLaid(IDecorationMethod method) => method is DtfBought or DtfMade or DigitalTransfer or PaperLight or PaperOpaque;
+    private static bool IsLaid(IDecorationMethod method) =>
+        method is DtfBought or DtfMade or DigitalTransfer or PaperLight or PaperOpaque;
 }

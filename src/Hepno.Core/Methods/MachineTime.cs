@@ -7,9 +7,24 @@ namespace Hepno.Core.Methods;
 internal static class MachineTime
 {
     /// <summary>Seconds × an hour of the machine.</summary>
-    public static Figure Of(EquipmentHour machine, double seconds, decimal tariffPerKwh, string source, Figure? tending = null, string what = "printer", string how = "in² ÷ speed")
+    public static Figure Of(
+        EquipmentHour machine,
+        double seconds,
+        decimal tariffPerKwh,
+        string source,
+        Figure? tending = null,
+        string what = "printer",
+        string how = "in² ÷ speed"
+    )
     {
         var hour = machine.Cost(tariffPerKwh, source, tending) with { Label = $"An hour of the {what}" };
-        return Figure.Of("machine", $"{char.ToUpperInvariant(what[0])}{what[1..]}", Money.Times(seconds / 3600, hour.Value), $"time × an hour of the {what}", Figure.Input("time", "time", seconds, FigureUnit.Seconds, $"{source}: {how}"), hour);
+        return Figure.Of(
+            "machine",
+            $"{char.ToUpperInvariant(what[0])}{what[1..]}",
+            Money.Times(seconds / 3600, hour.Value),
+            $"time × an hour of the {what}",
+            Figure.Input("time", "time", seconds, FigureUnit.Seconds, $"{source}: {how}"),
+            hour
+        );
     }
 }

@@ -1,4 +1,3 @@
-
 namespace Hepno.Core.Methods;
 
 /// <summary>One piece decorated in several ways, each placement by its own: stitched on the chest and film on the back.</summary>
@@ -16,7 +15,8 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
     public IReadOnlyList<IDecorationMethod> Ways => [.. parts.Select(p => p.Method).DistinctBy(m => m.Id)];
 
     /// <summary>Placements with their ways, "htv@front+embroidery@chest": a key like any method's.</summary>
-    public string Id => string.Join(Between, parts.Select(p => $"{p.Method.Id}{At}{Uri.EscapeDataString(p.PlacementId)}"));
+    public string Id =>
+        string.Join(Between, parts.Select(p => $"{p.Method.Id}{At}{Uri.EscapeDataString(p.PlacementId)}"));
 
     /// <summary>Its ways by the first words of their names, whole where those are the same.</summary>
     public string Name
@@ -43,12 +43,30 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
         {
             return null;
         }
-        var found = parts.Select(p => (PlacementId: Uri.UnescapeDataString(p[1]), Method: DecorationMethods.All.FirstOrDefault(m => m.Id == p[0]))).ToList();
-        return found.Any(p => p.Method is null) || found.DistinctBy(p => p.PlacementId).Count() < found.Count || found.DistinctBy(p => p.Method!.Id).Count() < 2 ? null : new([.. found.Select(p => (p.PlacementId, p.Method!))]);
+        var found = parts
+            .Select(p =>
+                (
+                    PlacementId: Uri.UnescapeDataString(p[1]),
+                    Method: DecorationMethods.All.FirstOrDefault(m => m.Id == p[0])
+                )
+            )
+            .ToList();
+        return
+            found.Any(p => p.Method is null)
+            || found.DistinctBy(p => p.PlacementId).Count() < found.Count
+            || found.DistinctBy(p => p.Method!.Id).Count() < 2
+            ? null
+            : new([.. found.Select(p => (p.PlacementId, p.Method!))]);
     }
 
     /// <summary>The line with those placements alone that are done by one of its ways; null for none.</summary>
-    public AskInHand? PartOf(AskInHand ask, Func<IDecorationMethod, bool> way) => ask.Placements.Where(p => WayOf(p.Id) is { } m && way(m)).ToList() is { Count: > 0 } mine ? ask with { Placements = mine } : null;
+    public AskInHand? PartOf(AskInHand ask, Func<IDecorationMethod, bool> way) =>
+        ask.Placements.Where(p => WayOf(p.Id) is { } m && way(m)).ToList() is { Count: > 0 } mine
+            ? ask with
+            {
+                Placements = mine,
+            }
+            : null;
 
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => OnCloth(ask, new(book), book);
@@ -58,34 +76,95 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
     {
         if (ask.Placements.FirstOrDefault(p => WayOf(p.Id) is null) is { } unsaid)
         {
-            return MethodAnswer.No(new Reason("not-mixed", VerdictKind.No, $"{unsaid.At().Name} has no way in this mix", "a way said for each placement"));
+            return MethodAnswer.No(
+                new Reason(
+                    "not-mixed",
+                    VerdictKind.No,
+                    $"{unsaid.At().Name} has no way in this mix",
+                    "a way said for each placement"
+                )
+            );
         }
         if (parts.FirstOrDefault(p => ask.Placements.All(x => x.Id != p.PlacementId)) is { PlacementId: not null } gone)
         {
-            return MethodAnswer.No(new Reason("not-mixed", VerdictKind.No, $"a print that was to be {gone.Method.Said} is gone", "choose again"));
+            return MethodAnswer.No(
+                new Reason(
+                    "not-mixed",
+                    VerdictKind.No,
+                    $"a print that was to be {gone.Method.Said} is gone",
+                    "choose again"
+                )
+            );
         }
         var answers = Ways.Select(m => (Method: m, Answer: found.OnCloth(m, PartOf(ask, w => w.Id == m.Id)!))).ToList();
-        List<Reason> reasons = [.. answers.SelectMany(a => a.Answer.Verdict.Reasons).DistinctBy(r => (r.Code, r.Sentence))];
+        List<Reason> reasons =
+        [
+            .. answers.SelectMany(a => a.Answer.Verdict.Reasons).DistinctBy(r => (r.Code, r.Sentence)),
+        ];
         if (answers.FirstOrDefault(a => a.Answer.Decorations.Any(d => d.IsOnTheirBlank())) is { Method: { } brings })
         {
-            reasons.Add(new("their-blank-mixed", VerdictKind.No, $"{brings.Name.ToLowerInvariant()} comes on a blank of its own", "one way for all of its prints"));
+            reasons.Add(
+                new(
+                    "their-blank-mixed",
+                    VerdictKind.No,
+                    $"{brings.Name.ToLowerInvariant()} comes on a blank of its own",
+                    "one way for all of its prints"
+                )
+            );
         }
         if (Verdict.Of(reasons).Kind == VerdictKind.No || answers.Any(a => a.Answer.Decorations.Count == 0))
         {
             return new(Verdict.Of(reasons), "", []);
         }
-        List<DecorationPlan> plans = [.. answers.SelectMany(a => a.Answer.Decorations.Select(d => d with { MethodId = a.Method.Id })).OrderBy(Stage).ThenBy(d => PlaceInAsk(ask, d))];
+        List<DecorationPlan> plans =
+        [
+            .. answers
+                .SelectMany(a => a.Answer.Decorations.Select(d => d with { MethodId = a.Method.Id }))
+                .OrderBy(Stage)
+                .ThenBy(d => PlaceInAsk(ask, d)),
+        ];
         var first = plans.FindIndex(d => d.Recipe.IsPressed());
         var standards = book.Numbers.Standards();
         // each way's first print was reckoned as the piece's first: a further one is threaded again
-        plans = [.. plans.Select((d, i) => i > first && first >= 0 ? d with { Steps = standards.ThreadedAgain(d.Steps, d.Placement.Seam(), ask.Style.Kind) } : d)];
-        return new(Verdict.Of(reasons), string.Join("; ", answers.Select(a => $"{string.Join(", ", a.Answer.Decorations.Select(d => d.Placement.At().Name.ToLowerInvariant()).Distinct())}: {a.Answer.Made}")), plans) { NotUsed = [.. answers.SelectMany(a => a.Answer.NotUsed)] };
+        plans =
+        [
+            .. plans.Select(
+                (d, i) =>
+                    i > first && first >= 0
+                        ? d with
+                        {
+                            Steps = standards.ThreadedAgain(d.Steps, d.Placement.Seam(), ask.Style.Kind),
+                        }
+                        : d
+            ),
+        ];
+        return new(
+            Verdict.Of(reasons),
+            string.Join(
+                "; ",
+                answers.Select(a =>
+                    $"{string.Join(", ", a.Answer.Decorations.Select(d => d.Placement.At().Name.ToLowerInvariant()).Distinct())}: {a.Answer.Made}"
+                )
+            ),
+            plans
+        )
+        {
+            NotUsed = [.. answers.SelectMany(a => a.Answer.NotUsed)],
+        };
     }
 
     /// <summary>When a decoration's turn comes: sent out, then stitched, then pressed.</summary>
-    public static int Stage(DecorationPlan d) => d.BenchId == ShopBook.Table.Id ? 0 : d.BenchId.Length > 0 ? 1 : 2;
+    public static int Stage(DecorationPlan d) =>
+        d.BenchId == ShopBook.Table.Id ? 0
+        : d.BenchId.Length > 0 ? 1
+        : 2;
 
-    private static int PlaceInAsk(AskInHand ask, DecorationPlan d) => ask.Placements.Select((p, i) => (p.Id, i)).First(x => x.Id == (d.Finishes.Length > 0 ? d.Finishes : d.Placement.Id)).i;
+    private static int PlaceInAsk(AskInHand ask, DecorationPlan d) =>
+        ask
+            .Placements.Select((p, i) => (p.Id, i))
+            .First(x => x.Id == (d.Finishes.Length > 0 ? d.Finishes : d.Placement.Id))
+            .i;
 
-    private IDecorationMethod? WayOf(string placementId) => parts.FirstOrDefault(p => p.PlacementId == placementId).Method;
+    private IDecorationMethod? WayOf(string placementId) =>
+        parts.FirstOrDefault(p => p.PlacementId == placementId).Method;
 }

@@ -27,6 +27,20 @@ public sealed class PaperLight : IDecorationMethod
     public bool HoldsOnPrint => false;
 
     /// <inheritdoc/>
-    public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => Paper.Answer(ask, book, ask.Colourway.Class is ColourClass.Mid or ColourClass.Dark
-        ? [new("colour", VerdictKind.No, $"{ask.Colourway.Name} is {ask.Colourway.Class.ToString().ToLowerInvariant()}: this paper has no white", "a white or very light blank, or opaque paper")] : []);
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book) =>
+        Paper.Answer(
+            ask,
+            book,
+            ask.Colourway.Class is ColourClass.Mid or ColourClass.Dark
+                ?
+                [
+                    new(
+                        "colour",
+                        VerdictKind.No,
+                        $"{ask.Colourway.Name} is {ask.Colourway.Class.ToString().ToLowerInvariant()}: this paper has no white",
+                        "a white or very light blank, or opaque paper"
+                    ),
+                ]
+                : []
+        );
 }

@@ -27,19 +27,51 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
         var papers = book.Papers.Where(p => p.Kind == Kind).ToList();
         if (papers.Count == 0 || book.PaperPrinters.Count == 0)
         {
-            return MethodAnswer.No([.. cloth, papers.Count == 0 ? new("no-prices", VerdictKind.No, $"no {Word} transfer paper on the Shelf", "a paper with its price, entered on the Shelf") : new("no-paper-printer", VerdictKind.No, "no inkjet printer for paper on the Floor", "an inkjet printer, added on the Floor")]);
+            return MethodAnswer.No([
+                .. cloth,
+                papers.Count == 0
+                    ? new(
+                        "no-prices",
+                        VerdictKind.No,
+                        $"no {Word} transfer paper on the Shelf",
+                        "a paper with its price, entered on the Shelf"
+                    )
+                    : new(
+                        "no-paper-printer",
+                        VerdictKind.No,
+                        "no inkjet printer for paper on the Floor",
+                        "an inkjet printer, added on the Floor"
+                    ),
+            ]);
         }
-        return MethodAnswer.BestOf([.. papers.SelectMany(paper => book.PaperPrinters.Select(printer => Answer(ask, book, cloth, paper, printer, CutterFor(paper, ask, book)) with { Of = $"{paper.Product}, {paper.Supplier}" }))], ask);
+        return MethodAnswer.BestOf(
+            [
+                .. papers.SelectMany(paper =>
+                    book.PaperPrinters.Select(printer =>
+                        Answer(ask, book, cloth, paper, printer, CutterFor(paper, ask, book)) with
+                        {
+                            Of = $"{paper.Product}, {paper.Supplier}",
+                        }
+                    )
+                ),
+            ],
+            ask
+        );
     }
 
     /// <summary>The paper method of a key.</summary>
-    public static PaperPrints Of(string methodId) => methodId == PaperLight.Paper.MethodId ? PaperLight.Paper : PaperOpaque.Paper;
+    public static PaperPrints Of(string methodId) =>
+        methodId == PaperLight.Paper.MethodId ? PaperLight.Paper : PaperOpaque.Paper;
 
     /// <summary>The cutter that cuts a line's prints out of a paper; null for scissors: where its marks leave too little room, and for light paper, which is printed mirrored.</summary>
     public static Cutter? CutterFor(TransferPaper paper, AskInHand ask, ShopBook book)
     {
         var (width, length) = Usable(paper, true);
-        return paper.Kind == PaperKind.Light || Verdicts.Largest(ask.Prints, width, length, "", book.Numbers.Format).Any() ? null : book.Cutters is { Count: > 0 } cutters ? cutters[0] : null;
+        return paper.Kind == PaperKind.Light
+            || Verdicts.Largest(ask.Prints, width, length, "", book.Numbers.Format).Any()
+                ? null
+            : book.Cutters is { Count: > 0 } cutters ? cutters[0]
+            : null;
     }
 
     /// <summary>A paper's sheets as prints are laid on them.</summary>
@@ -48,60 +80,196 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
     public static TransferPriceList ListOf(TransferPaper paper, bool byCutter)
     {
         var inside = paper.Region(byCutter).Inside();
-        return new(paper.Id, paper.Supplier, paper.Product, [], paper.FreightPerOrder, paper.LeadDays, new(inside.GapIn, inside.MarginIn, null, [new("sheet", inside.WidthIn, inside.LengthIn!.Value, [new(1, paper.SheetPrice)])]));
+        return new(
+            paper.Id,
+            paper.Supplier,
+            paper.Product,
+            [],
+            paper.FreightPerOrder,
+            paper.LeadDays,
+            new(
+                inside.GapIn,
+                inside.MarginIn,
+                null,
+                [new("sheet", inside.WidthIn, inside.LengthIn!.Value, [new(1, paper.SheetPrice)])]
+            )
+        );
     }
 
     /// <summary>The share of attempts expected to spoil a piece.</summary>
     public double Failure(AskInHand ask, ShopBook book) => SpoilageChance.Of(MethodId, Prior, ask, book);
 
-    private static (double WidthIn, double LengthIn) Usable(TransferPaper paper, bool byCutter) => paper.Region(byCutter).Inside() is var inside ? (inside.WidthIn - (2 * inside.MarginIn), inside.LengthIn!.Value - (2 * inside.MarginIn)) : default;
+    private static (double WidthIn, double LengthIn) Usable(TransferPaper paper, bool byCutter) =>
+        paper.Region(byCutter).Inside() is var inside
+            ? (inside.WidthIn - (2 * inside.MarginIn), inside.LengthIn!.Value - (2 * inside.MarginIn))
+            : default;
 
     private string Word => Kind == PaperKind.Light ? "light" : "opaque";
 
-    private MethodAnswer Answer(AskInHand ask, ShopBook book, IReadOnlyList<Reason> cloth, TransferPaper paper, PaperPrinter printer, Cutter? cutter)
+    private MethodAnswer Answer(
+        AskInHand ask,
+        ShopBook book,
+        IReadOnlyList<Reason> cloth,
+        TransferPaper paper,
+        PaperPrinter printer,
+        Cutter? cutter
+    )
     {
         var recipe = book.RecipeFor(paper.Id, ask);
         var on = ListOf(paper, cutter is not null).Grounds()[0];
         var prints = LaidPrint.Of(ask, Failure(ask, book), paper.Id);
-        List<Reason> reasons = [.. cloth, .. Fabric(ask), .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.Artwork(ask, ask.Prints, Kind == PaperKind.Light ? PrintHold.Paper : PrintHold.OpaquePaper, book.Numbers.Format), .. Verdicts.Heat(ask, recipe, book, paper.Product), .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)), .. Verdicts.Make(ask)];
+        List<Reason> reasons =
+        [
+            .. cloth,
+            .. Fabric(ask),
+            .. Verdicts.Loaded(printer.Id, printer.Name, book),
+            .. Verdicts.Artwork(
+                ask,
+                ask.Prints,
+                Kind == PaperKind.Light ? PrintHold.Paper : PrintHold.OpaquePaper,
+                book.Numbers.Format
+            ),
+            .. Verdicts.Heat(ask, recipe, book, paper.Product),
+            .. Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)),
+            .. Verdicts.Make(ask),
+        ];
         if (paper.SheetWidthIn > printer.WidestIn + 1e-9)
         {
-            reasons.Add(new("mismatch", VerdictKind.No, $"{paper.Product} is {Shown.Length(paper.SheetWidthIn, book.Numbers.Format)} wide; {printer.Name} takes {Shown.Length(printer.WidestIn, book.Numbers.Format)}", "a narrower paper, or a wider printer"));
+            reasons.Add(
+                new(
+                    "mismatch",
+                    VerdictKind.No,
+                    $"{paper.Product} is {Shown.Length(paper.SheetWidthIn, book.Numbers.Format)} wide; {printer.Name} takes {Shown.Length(printer.WidestIn, book.Numbers.Format)}",
+                    "a narrower paper, or a wider printer"
+                )
+            );
         }
         var (width, length) = Usable(paper, cutter is not null);
-        reasons.AddRange(Verdicts.Largest(ask.Prints, width, length, $"{paper.Product}{(cutter is null ? "" : " between the cutter's marks")}", book.Numbers.Format));
-        reasons.AddRange(ask.Prints.Where(p => Kind == PaperKind.Opaque && p.ThinnestLinePt < CutOutlinePt).Select(p => new Reason("cut-outline", VerdictKind.WithCare,
-            $"{p.At().Name}: lines of {p.ThinnestLinePt:0.##} pt are too thin to cut round", "leave its ground round it, or a box")));
+        reasons.AddRange(
+            Verdicts.Largest(
+                ask.Prints,
+                width,
+                length,
+                $"{paper.Product}{(cutter is null ? "" : " between the cutter's marks")}",
+                book.Numbers.Format
+            )
+        );
+        reasons.AddRange(
+            ask.Prints.Where(p => Kind == PaperKind.Opaque && p.ThinnestLinePt < CutOutlinePt)
+                .Select(p => new Reason(
+                    "cut-outline",
+                    VerdictKind.WithCare,
+                    $"{p.At().Name}: lines of {p.ThinnestLinePt:0.##} pt are too thin to cut round",
+                    "leave its ground round it, or a box"
+                ))
+        );
         var verdict = Verdict.Of(reasons);
         if (verdict.Kind == VerdictKind.No)
         {
             return new(verdict, "", []);
         }
-        if (LaidFilm.Of(prints, on, ask.Laid is { } laid && laid.FilmId == paper.Id ? laid : null, book.LayingFor(ask)) is not { } film)
+        if (
+            LaidFilm.Of(prints, on, ask.Laid is { } laid && laid.FilmId == paper.Id ? laid : null, book.LayingFor(ask))
+            is not { } film
+        )
         {
-            return MethodAnswer.No([.. reasons, new Reason("layout", VerdictKind.No, $"its prints do not go on sheets of {paper.Product}", "a smaller print, or fewer pieces at once")]);
+            return MethodAnswer.No([
+                .. reasons,
+                new Reason(
+                    "layout",
+                    VerdictKind.No,
+                    $"its prints do not go on sheets of {paper.Product}",
+                    "a smaller print, or fewer pieces at once"
+                ),
+            ]);
         }
-        var decorations = ask.Placements.Select((asked, i) => DecorationPlan.Of(ask, asked, book.Numbers.Standards(), sized =>
-            Decoration(ask, sized, i, paper, printer, cutter, recipe!, film, prints.First(p => p.Print.Print.Id == sized.Print.Id && p.Print.Sizes.SequenceEqual(sized.Sizes)), book))).ToList();
-        var purchase = new Purchase($"paper-{ask.Placements[0].Id}", $"{film.Bill.Sheets} sheets of {paper.Product}, {prints.Sum(p => p.Count)} prints", paper.Supplier, paper.LeadDays, film.Bill.Sheets, "sheets", film.Bill.Cost, null, null, Laid:
-            new LaidPurchase(paper.Id, on.Key, on.Ground, [.. film.Prints.Select(p => p.Design)], film.Bill, film.Found.UsedLengthIn, film.Found.Sheets, film.Found.OverFloor, film.IsSettled, film.Bill.Sheets, on.Sheets));
-        return new(verdict, $"{paper.Product}, printed on {printer.Name}, {(cutter is null ? "trimmed by scissors" : $"cut on {cutter.Name}")}", [decorations[0] with { Purchases = [purchase] }, .. decorations.Skip(1)]);
+        var decorations = ask
+            .Placements.Select(
+                (asked, i) =>
+                    DecorationPlan.Of(ask, asked, book.Numbers.Standards(), sized =>
+                        Decoration(
+                            ask,
+                            sized,
+                            i,
+                            paper,
+                            printer,
+                            cutter,
+                            recipe!,
+                            film,
+                            prints.First(p =>
+                                p.Print.Print.Id == sized.Print.Id && p.Print.Sizes.SequenceEqual(sized.Sizes)
+                            ),
+                            book
+                        )
+                    )
+            )
+            .ToList();
+        var purchase = new Purchase(
+            $"paper-{ask.Placements[0].Id}",
+            $"{film.Bill.Sheets} sheets of {paper.Product}, {prints.Sum(p => p.Count)} prints",
+            paper.Supplier,
+            paper.LeadDays,
+            film.Bill.Sheets,
+            "sheets",
+            film.Bill.Cost,
+            null,
+            null,
+            Laid: new LaidPurchase(
+                paper.Id,
+                on.Key,
+                on.Ground,
+                [.. film.Prints.Select(p => p.Design)],
+                film.Bill,
+                film.Found.UsedLengthIn,
+                film.Found.Sheets,
+                film.Found.OverFloor,
+                film.IsSettled,
+                film.Bill.Sheets,
+                on.Sheets
+            )
+        );
+        return new(
+            verdict,
+            $"{paper.Product}, printed on {printer.Name}, {(cutter is null ? "trimmed by scissors" : $"cut on {cutter.Name}")}",
+            [decorations[0] with { Purchases = [purchase] }, .. decorations.Skip(1)]
+        );
     }
 
     private static IEnumerable<Reason> Fabric(AskInHand ask)
     {
         if (ask.Style.Kind == GarmentKind.Cap)
         {
-            yield return new("flat-only", VerdictKind.No, "paper does not follow the round front of a cap", "stitching, or film under the cap press");
+            yield return new(
+                "flat-only",
+                VerdictKind.No,
+                "paper does not follow the round front of a cap",
+                "stitching, or film under the cap press"
+            );
         }
         var cotton = ask.Style.PercentOf(Fibre.Cotton) + ask.Style.PercentOf(Fibre.Viscose);
         if (cotton < LeastCottonPercent)
         {
-            yield return new("fabric", VerdictKind.No, $"{cotton:0}% cotton: paper prints hold on cotton and its blends", "a blank of at least a third cotton, or another method");
+            yield return new(
+                "fabric",
+                VerdictKind.No,
+                $"{cotton:0}% cotton: paper prints hold on cotton and its blends",
+                "a blank of at least a third cotton, or another method"
+            );
         }
     }
 
-    private DecorationPlan Decoration(AskInHand ask, SizedPrint sized, int index, TransferPaper paper, PaperPrinter printer, Cutter? cutter, Recipe recipe, LaidFilm film, LaidPrint laid, ShopBook book)
+    private DecorationPlan Decoration(
+        AskInHand ask,
+        SizedPrint sized,
+        int index,
+        TransferPaper paper,
+        PaperPrinter printer,
+        Cutter? cutter,
+        Recipe recipe,
+        LaidFilm film,
+        LaidPrint laid,
+        ShopBook book
+    )
     {
         var (p, n, steps) = (sized.Print, book.Numbers, book.Numbers.Standards());
         var (place, source, outline) = (p.At().Name, $"Floor: {printer.Name}", 2 * (p.WidthIn + p.HeightIn));
@@ -110,23 +278,79 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
         var decorations = ask.Pieces * ask.Placements.Count;
         List<Figure> parts =
         [
-            film.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share ? laid.Each(share.ByArea with { Code = "paper", Label = "Its part of the paper" }) : Figure.Input("paper", "From the drawer", 0, FigureUnit.Money, "it lies here already"),
-            Figure.Of("ink", "Ink", Money.Times(painted * printer.InkMlPerIn2, printer.InkPricePerMl), "painted × ml an in² × price", Figure.Input("painted", "Painted", painted, FigureUnit.SquareInches, "the ask: box × coverage"),
-                Figure.Input("per", "ml an in²", printer.InkMlPerIn2, FigureUnit.Count, source), Figure.Input("price", "A ml", printer.InkPricePerMl, FigureUnit.Money, source)),
-            Figure.Of("freight-share", "Paper freight", paper.FreightPerOrder / decorations, "freight ÷ decorations", Figure.Input("freight", "Freight an order", paper.FreightPerOrder, FigureUnit.Money, $"Shelf: {paper.Supplier}"), Figure.Input("decorations", "Decorations", decorations, FigureUnit.Count, "the ask")),
-            MachineTime.Of(printer.Equipment, StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds, n.TariffPerKwh, source, book.TendingOf(printer.Id, printer.Equipment)),
+            film.Shares.FirstOrDefault(s => s.DesignId == laid.Key) is { } share
+                ? laid.Each(share.ByArea with { Code = "paper", Label = "Its part of the paper" })
+                : Figure.Input("paper", "From the drawer", 0, FigureUnit.Money, "it lies here already"),
+            Figure.Of(
+                "ink",
+                "Ink",
+                Money.Times(painted * printer.InkMlPerIn2, printer.InkPricePerMl),
+                "painted × ml an in² × price",
+                Figure.Input("painted", "Painted", painted, FigureUnit.SquareInches, "the ask: box × coverage"),
+                Figure.Input("per", "ml an in²", printer.InkMlPerIn2, FigureUnit.Count, source),
+                Figure.Input("price", "A ml", printer.InkPricePerMl, FigureUnit.Money, source)
+            ),
+            Figure.Of(
+                "freight-share",
+                "Paper freight",
+                paper.FreightPerOrder / decorations,
+                "freight ÷ decorations",
+                Figure.Input(
+                    "freight",
+                    "Freight an order",
+                    paper.FreightPerOrder,
+                    FigureUnit.Money,
+                    $"Shelf: {paper.Supplier}"
+                ),
+                Figure.Input("decorations", "Decorations", decorations, FigureUnit.Count, "the ask")
+            ),
+            MachineTime.Of(
+                printer.Equipment,
+                StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds,
+                n.TariffPerKwh,
+                source,
+                book.TendingOf(printer.Id, printer.Equipment)
+            ),
         ];
         if (cutter is not null)
         {
-            parts.Add(MachineTime.Of(cutter.Equipment, cutSeconds, n.TariffPerKwh, $"Floor: {cutter.Name}", book.TendingOf(cutter.Id, cutter.Equipment)) with { Code = "cutter", Label = "Cutter" });
+            parts.Add(
+                MachineTime.Of(
+                    cutter.Equipment,
+                    cutSeconds,
+                    n.TariffPerKwh,
+                    $"Floor: {cutter.Name}",
+                    book.TendingOf(cutter.Id, cutter.Equipment)
+                ) with
+                {
+                    Code = "cutter",
+                    Label = "Cutter",
+                }
+            );
         }
-        List<WorkStep> preparation = [StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute), cutter is null ? steps.Trim(outline) : new("cut", "Cut out", cutSeconds, false, false, true)];
+        List<WorkStep> preparation =
+        [
+            StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute),
+            cutter is null ? steps.Trim(outline) : new("cut", "Cut out", cutSeconds, false, false, true),
+        ];
         if (Kind == PaperKind.Opaque)
         {
             preparation.Add(steps.LiftBacking);
         }
-        return new DecorationPlan(p, Figure.Sum("material", $"{place} paper print", parts), laid.Count + laid.Lying, Failure(ask, book), recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Seam(), ask.Style.Kind)),
-            preparation, [], Prepare: cutter is null ? "Print, let dry and trim" : "Print, let dry and cut out", WaitMinutes: DryMinutes)
-        { Machine = new(printer.Id, printer.Name) };
+        return new DecorationPlan(
+            p,
+            Figure.Sum("material", $"{place} paper print", parts),
+            laid.Count + laid.Lying,
+            Failure(ask, book),
+            recipe,
+            steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Seam(), ask.Style.Kind)),
+            preparation,
+            [],
+            Prepare: cutter is null ? "Print, let dry and trim" : "Print, let dry and cut out",
+            WaitMinutes: DryMinutes
+        )
+        {
+            Machine = new(printer.Id, printer.Name),
+        };
     }
 }

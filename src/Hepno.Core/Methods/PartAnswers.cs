@@ -7,7 +7,8 @@ public sealed class PartAnswers(ShopBook book)
     private readonly Dictionary<(string Way, string Prints), MethodAnswer> _found = [];
 
     /// <summary>Whether and how a way would do the line or a part of it, with what lies on what.</summary>
-    public MethodAnswer Answer(IDecorationMethod way, AskInHand part) => Layers.Over(way, OnCloth(way, part), part, book);
+    public MethodAnswer Answer(IDecorationMethod way, AskInHand part) =>
+        Layers.Over(way, OnCloth(way, part), part, book);
 
     /// <summary>The same, each print lying on the cloth.</summary>
     internal MethodAnswer OnCloth(IDecorationMethod way, AskInHand part)

@@ -7,19 +7,29 @@ public static class PrepareCautions
     /// <param name="decorations">What is prepared.</param>
     /// <param name="book">The shop's shelf and floor.</param>
     public static IReadOnlyList<string> Of(IEnumerable<DecorationPlan> decorations, ShopBook book) =>
-        [.. decorations.SelectMany(d => Machines(d, book)).Where(m => m.Cautions.Length > 0).Select(m => $"{m.Name}: {m.Cautions}").Distinct()];
+        [
+            .. decorations
+                .SelectMany(d => Machines(d, book))
+                .Where(m => m.Cautions.Length > 0)
+                .Select(m => $"{m.Name}: {m.Cautions}")
+                .Distinct(),
+        ];
 
     private static IEnumerable<(string Name, string Cautions)> Machines(DecorationPlan d, ShopBook book)
     {
         var product = d.Recipe.ProductId;
-        bool Cut() => d.Preparation.Any(s => s.Code == "weed") || book.Papers.Any(p => p.Id == product && p.Kind == Materials.PaperKind.Opaque);
+        bool Cut() =>
+            d.Preparation.Any(s => s.Code == "weed")
+            || book.Papers.Any(p => p.Id == product && p.Kind == Materials.PaperKind.Opaque);
         return
         [
             .. book.FilmPrinters.Where(p => p.Id == product).Select(p => (p.Name, p.Cautions)),
             .. book.DyePrinters.Where(p => p.Id == product).Select(p => (p.Name, p.Cautions)),
             .. book.GarmentPrinters.Where(p => p.Id == product).Select(p => (p.Name, p.Cautions)),
             .. book.Calenders.Where(p => p.Id == product).Select(p => (p.Name, p.Cautions)),
-            .. book.Papers.Any(p => p.Id == product) ? book.PaperPrinters.Take(1).Select(p => (p.Name, p.Cautions)) : [],
+            .. book.Papers.Any(p => p.Id == product)
+                ? book.PaperPrinters.Take(1).Select(p => (p.Name, p.Cautions))
+                : [],
             .. Cut() ? (book.Cutters ?? []).Take(1).Select(c => (c.Name, c.Cautions)) : [],
         ];
     }

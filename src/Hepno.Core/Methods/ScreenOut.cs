@@ -29,26 +29,58 @@ public sealed class ScreenOut : IDecorationMethod
     public bool KeepsSetUp => true;
 
     /// <summary>Screens of a print: its colours, and a white base on mid and dark cloth (docs/trade.md 2).</summary>
-    public static int Screens(Placement p, Colourway colour) => p.Colours + (colour.Class is ColourClass.Mid or ColourClass.Dark ? 1 : 0);
+    public static int Screens(Placement p, Colourway colour) =>
+        p.Colours + (colour.Class is ColourClass.Mid or ColourClass.Dark ? 1 : 0);
 
     /// <summary>Screens of a print that a printer has from before and still keeps on the last day it may be ordered: same artwork, same size (docs/trade.md 2).</summary>
     /// <param name="ask">The line, with what its artwork was made of before.</param>
     /// <param name="p">The print as it is made.</param>
     /// <param name="printer">Who prints.</param>
-    public static int Kept(AskInHand ask, Placement p, OutsidePrinter printer) => p.DesignId is null || printer.RepeatPerScreen is null || ask.BuyBy is not { } by ? 0
-        : Math.Min(Screens(p, ask.Colourway), ask.Made.Where(m => m.MakerId == printer.Id && m.DesignId == p.DesignId && m.SameScreen(p.WidthIn, p.HeightIn) && m.On.AddMonths(printer.KeepsMonths) >= by).Select(m => m.Screens).DefaultIfEmpty(0).Max());
+    public static int Kept(AskInHand ask, Placement p, OutsidePrinter printer) =>
+        p.DesignId is null || printer.RepeatPerScreen is null || ask.BuyBy is not { } by
+            ? 0
+            : Math.Min(
+                Screens(p, ask.Colourway),
+                ask.Made.Where(m =>
+                        m.MakerId == printer.Id
+                        && m.DesignId == p.DesignId
+                        && m.SameScreen(p.WidthIn, p.HeightIn)
+                        && m.On.AddMonths(printer.KeepsMonths) >= by
+                    )
+                    .Select(m => m.Screens)
+                    .DefaultIfEmpty(0)
+                    .Max()
+            );
 
     /// <inheritdoc/>
-    public MethodAnswer OnCloth(AskInHand ask, ShopBook book) => book.OutsidePrinters.Count == 0
-        ? MethodAnswer.No(new Reason("no-printer", VerdictKind.No, "no screen printer on the Shelf", "a printer's price list, entered on the Shelf"))
-        : MethodAnswer.BestOf([.. book.OutsidePrinters.Select(printer => Answer(ask, book, printer) with { Of = printer.Supplier })], ask);
+    public MethodAnswer OnCloth(AskInHand ask, ShopBook book) =>
+        book.OutsidePrinters.Count == 0
+            ? MethodAnswer.No(
+                new Reason(
+                    "no-printer",
+                    VerdictKind.No,
+                    "no screen printer on the Shelf",
+                    "a printer's price list, entered on the Shelf"
+                )
+            )
+            : MethodAnswer.BestOf(
+                [.. book.OutsidePrinters.Select(printer => Answer(ask, book, printer) with { Of = printer.Supplier })],
+                ask
+            );
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, OutsidePrinter printer)
     {
         List<Reason> reasons = [];
         if (ask.Style.Kind is GarmentKind.Cap or GarmentKind.Socks)
         {
-            reasons.Add(new("flat-only", VerdictKind.No, $"{GarmentNouns.Of(ask.Style.Kind, 2)} do not lie flat under a screen", "stitching, or a transfer"));
+            reasons.Add(
+                new(
+                    "flat-only",
+                    VerdictKind.No,
+                    $"{GarmentNouns.Of(ask.Style.Kind, 2)} do not lie flat under a screen",
+                    "stitching, or a transfer"
+                )
+            );
         }
         // a print that is smaller on smaller sizes is a design of its own: it has its own screens and its own least number
         foreach (var p in ask.Placements.SelectMany(p => SizedPrints.Of(p, ask.Sizes, ask.Names)))
@@ -56,36 +88,88 @@ public sealed class ScreenOut : IDecorationMethod
             var (place, screens) = (p.Print.At().Name, Screens(p.Print, ask.Colourway));
             if (p.Print.Own != OwnText.None)
             {
-                reasons.Add(new("own-text", VerdictKind.No, $"{place}: each piece has its own name, and a screen prints one design", "vinyl or film for the names, on a line of their own"));
+                reasons.Add(
+                    new(
+                        "own-text",
+                        VerdictKind.No,
+                        $"{place}: each piece has its own name, and a screen prints one design",
+                        "vinyl or film for the names, on a line of their own"
+                    )
+                );
             }
             else if (p.Print.Gradient)
             {
-                reasons.Add(new("gradient", VerdictKind.No, $"{place} has gradients; screens print flat colours", "flat spot colours, or a film"));
+                reasons.Add(
+                    new(
+                        "gradient",
+                        VerdictKind.No,
+                        $"{place} has gradients; screens print flat colours",
+                        "flat spot colours, or a film"
+                    )
+                );
             }
             else if (screens > printer.MostScreens())
             {
-                reasons.Add(new("colours", VerdictKind.No, $"{place} has {p.Print.Colours} colours{(screens > p.Print.Colours ? " and a white base" : "")}; {printer.Supplier} prints at most {printer.MostScreens()}", $"{printer.MostScreens() - (screens - p.Print.Colours)} colours or fewer"));
+                reasons.Add(
+                    new(
+                        "colours",
+                        VerdictKind.No,
+                        $"{place} has {p.Print.Colours} colours{(screens > p.Print.Colours ? " and a white base" : "")}; {printer.Supplier} prints at most {printer.MostScreens()}",
+                        $"{printer.MostScreens() - (screens - p.Print.Colours)} colours or fewer"
+                    )
+                );
             }
             if (p.Pieces < printer.LeastPieces)
             {
-                reasons.Add(new("minimum", VerdictKind.No, $"{p.Pieces} pieces of {place.ToLowerInvariant()}; {printer.Supplier} prints {printer.LeastPieces} or more of a design", $"{printer.LeastPieces} pieces or more"));
+                reasons.Add(
+                    new(
+                        "minimum",
+                        VerdictKind.No,
+                        $"{p.Pieces} pieces of {place.ToLowerInvariant()}; {printer.Supplier} prints {printer.LeastPieces} or more of a design",
+                        $"{printer.LeastPieces} pieces or more"
+                    )
+                );
             }
         }
         if (printer.HasOwnBlanks())
         {
             reasons.AddRange(OnItsBlanks(ask, printer));
         }
-        reasons.AddRange(Verdicts.Largest(ask.Prints, printer.MostWidthIn, printer.MostHeightIn, printer.Supplier, book.Numbers.Format));
+        reasons.AddRange(
+            Verdicts.Largest(
+                ask.Prints,
+                printer.MostWidthIn,
+                printer.MostHeightIn,
+                printer.Supplier,
+                book.Numbers.Format
+            )
+        );
         reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, PrintHold.Screened, book.Numbers.Format));
         reasons.AddRange(Verdicts.Make(ask));
         reasons.AddRange(Verdicts.Coated(ask, "ink may not hold on the coat"));
         var verdict = Verdict.Of(reasons);
-        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, Made(ask, printer), [.. ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, i, printer, book)))]);
+        return verdict.Kind == VerdictKind.No
+            ? new(verdict, "", [])
+            : new(
+                verdict,
+                Made(ask, printer),
+                [
+                    .. ask.Placements.Select(
+                        (p, i) =>
+                            DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+                                Decoration(ask, sized, i, printer, book)
+                            )
+                    ),
+                ]
+            );
     }
 
     private static string Made(AskInHand ask, OutsidePrinter printer)
     {
-        var (screens, kept) = (ask.Prints.Sum(p => Screens(p, ask.Colourway)), ask.Prints.Sum(p => Kept(ask, p, printer)));
+        var (screens, kept) = (
+            ask.Prints.Sum(p => Screens(p, ask.Colourway)),
+            ask.Prints.Sum(p => Kept(ask, p, printer))
+        );
         return $"{printer.Supplier} prints it{(printer.HasOwnBlanks() ? " on its own blanks" : "")}, {screens} {(screens == 1 ? "screen" : "screens")}{(kept == 0 ? "" : kept == screens ? ", kept there" : $", {kept} kept there")}";
     }
 
@@ -94,16 +178,37 @@ public sealed class ScreenOut : IDecorationMethod
     {
         if (ask.Theirs)
         {
-            yield return new("theirs-out", VerdictKind.No, $"their own garments; {printer.Supplier} prints on its own", "a printer that takes their garments, or a method of the shop's");
+            yield return new(
+                "theirs-out",
+                VerdictKind.No,
+                $"their own garments; {printer.Supplier} prints on its own",
+                "a printer that takes their garments, or a method of the shop's"
+            );
         }
         if (printer.BlankOf(ask.Style.Kind) is null)
         {
-            yield return new("not-listed", VerdictKind.No, $"{printer.Supplier} has no {GarmentNouns.Of(ask.Style.Kind, 2)} of its own", $"{string.Join(", ", printer.Blanks!.Select(b => GarmentNouns.Of(b.Kind, 2)))}, or a printer that takes ours");
+            yield return new(
+                "not-listed",
+                VerdictKind.No,
+                $"{printer.Supplier} has no {GarmentNouns.Of(ask.Style.Kind, 2)} of its own",
+                $"{string.Join(", ", printer.Blanks!.Select(b => GarmentNouns.Of(b.Kind, 2)))}, or a printer that takes ours"
+            );
         }
-        yield return new("their-blank", VerdictKind.WithCare, $"{printer.Supplier} prints on a blank of its own, not on {ask.Style.Name}", "a piece of theirs seen before it is promised");
+        yield return new(
+            "their-blank",
+            VerdictKind.WithCare,
+            $"{printer.Supplier} prints on a blank of its own, not on {ask.Style.Name}",
+            "a piece of theirs seen before it is promised"
+        );
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, int index, OutsidePrinter printer, ShopBook book)
+    private static DecorationPlan Decoration(
+        AskInHand ask,
+        SizedPrint sized,
+        int index,
+        OutsidePrinter printer,
+        ShopBook book
+    )
     {
         var (p, source, steps) = (sized.Print, $"Shelf: {printer.Supplier}", book.Numbers.Standards());
         var (place, screens) = (p.At().Name, Screens(p, ask.Colourway));
@@ -111,25 +216,96 @@ public sealed class ScreenOut : IDecorationMethod
         var printed = ask.Theirs ? sized.Pieces : (int)Math.Ceiling((sized.Pieces * (1 + printer.SpareShare)) - 1e-9);
         var breaks = printer.Prices.Where(x => x.Colours >= screens).MinBy(x => x.Colours)!.Breaks;
         var held = PriceBreaks.At(breaks, printed);
-        var price = Figure.Input("print-price", $"{screens} {(screens == 1 ? "screen" : "screens")}, from {held.From}", held.Price, FigureUnit.Money, source);
+        var price = Figure.Input(
+            "print-price",
+            $"{screens} {(screens == 1 ? "screen" : "screens")}, from {held.From}",
+            held.Price,
+            FigureUnit.Money,
+            source
+        );
         // its own blank is in the price of the piece once, whatever is printed on it
-        var blank = index == 0 && printer.BlankOf(ask.Style.Kind) is { } own ? Figure.Input("their-blank", $"Their {GarmentNouns.Of(ask.Style.Kind, 1)}", own, FigureUnit.Money, source) : null;
-        var material = Figure.Sum("material", $"{place} print", [price, .. blank is null ? Array.Empty<Figure>() : [blank], Freight(ask, printer, source)]);
+        var blank =
+            index == 0 && printer.BlankOf(ask.Style.Kind) is { } own
+                ? Figure.Input(
+                    "their-blank",
+                    $"Their {GarmentNouns.Of(ask.Style.Kind, 1)}",
+                    own,
+                    FigureUnit.Money,
+                    source
+                )
+                : null;
+        var material = Figure.Sum(
+            "material",
+            $"{place} print",
+            [price, .. blank is null ? Array.Empty<Figure>() : [blank], Freight(ask, printer, source)]
+        );
         var setUp = SetUp(ask, p, place, screens, printer, source);
         // a piece goes out and comes back once, whatever is printed on it
         var sends = index == 0 && !printer.HasOwnBlanks();
         // the blanks come here first and go on to the printer
-        var days = (printer.HasOwnBlanks() ? 0 : ask.Theirs ? 1 : ask.Style.LeadDays) + printer.LeadDays;
-        var count = Figure.Input("count", "Prints", printed, FigureUnit.Count, ask.Theirs ? "the ask: their garments, none to spare" : $"{sized.Pieces} and {printer.SpareShare:0.#%} it may spoil");
-        List<Figure> bought = [Figure.Of("prints", "Prints", printed * held.Price, "prints × price", count, price), setUp];
+        var days =
+            (
+                printer.HasOwnBlanks() ? 0
+                : ask.Theirs ? 1
+                : ask.Style.LeadDays
+            ) + printer.LeadDays;
+        var count = Figure.Input(
+            "count",
+            "Prints",
+            printed,
+            FigureUnit.Count,
+            ask.Theirs
+                ? "the ask: their garments, none to spare"
+                : $"{sized.Pieces} and {printer.SpareShare:0.#%} it may spoil"
+        );
+        List<Figure> bought =
+        [
+            Figure.Of("prints", "Prints", printed * held.Price, "prints × price", count, price),
+            setUp,
+        ];
         if (blank is not null)
         {
-            bought.Add(Figure.Of("their-blanks", "Their blanks", sized.Pieces * blank.Value, "pieces × price", Figure.Input("pieces", "Pieces", sized.Pieces, FigureUnit.Count, "the ask"), blank));
+            bought.Add(
+                Figure.Of(
+                    "their-blanks",
+                    "Their blanks",
+                    sized.Pieces * blank.Value,
+                    "pieces × price",
+                    Figure.Input("pieces", "Pieces", sized.Pieces, FigureUnit.Count, "the ask"),
+                    blank
+                )
+            );
         }
-        var purchase = new Purchase($"sent-out-{p.Id}", $"{printed} printed, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}, {screens} {(screens == 1 ? "screen" : "screens")}: {(printer.HasOwnBlanks() ? "on their blanks" : "send them the blanks")}", printer.Supplier, days, printed, "prints",
-            Figure.Sum("buy", place, bought), null, null, Breaks: breaks);
-        return new(p, material, printed, SpoilageChance.Of(Key, FailurePrior, ask, book), Recipe.NoHeat(printer.Id, "right-reading, printed elsewhere", "Count sizes and look at the first of each before the rest goes on."), index == 0 ? steps.CameBack : [steps.CameBack[0] with { Seconds = 0 }],
-            sends ? [steps.SentOut] : [], [purchase], setUp, sends ? "Count the blanks out and send them" : "", ShopBook.Table.Id, BringsBlank: printer.HasOwnBlanks())
+        var purchase = new Purchase(
+            $"sent-out-{p.Id}",
+            $"{printed} printed, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, book.Numbers.Format)}, {screens} {(screens == 1 ? "screen" : "screens")}: {(printer.HasOwnBlanks() ? "on their blanks" : "send them the blanks")}",
+            printer.Supplier,
+            days,
+            printed,
+            "prints",
+            Figure.Sum("buy", place, bought),
+            null,
+            null,
+            Breaks: breaks
+        );
+        return new(
+            p,
+            material,
+            printed,
+            SpoilageChance.Of(Key, FailurePrior, ask, book),
+            Recipe.NoHeat(
+                printer.Id,
+                "right-reading, printed elsewhere",
+                "Count sizes and look at the first of each before the rest goes on."
+            ),
+            index == 0 ? steps.CameBack : [steps.CameBack[0] with { Seconds = 0 }],
+            sends ? [steps.SentOut] : [],
+            [purchase],
+            setUp,
+            sends ? "Count the blanks out and send them" : "",
+            ShopBook.Table.Id,
+            BringsBlank: printer.HasOwnBlanks()
+        )
         {
             BlanksSent = printer.HasOwnBlanks() ? 0 : printed,
         };
@@ -137,18 +313,72 @@ public sealed class ScreenOut : IDecorationMethod
 
     private static Figure Freight(AskInHand ask, OutsidePrinter printer, string source)
     {
-        var decorations = Figure.Input("decorations", "Decorations", ask.Pieces * ask.Placements.Count, FigureUnit.Count, "the ask");
+        var decorations = Figure.Input(
+            "decorations",
+            "Decorations",
+            ask.Pieces * ask.Placements.Count,
+            FigureUnit.Count,
+            "the ask"
+        );
         var back = Figure.Input("back", "Back", printer.FreightBack, FigureUnit.Money, source);
-        return printer.HasOwnBlanks() ? Figure.Of("freight-share", "Freight from them", printer.FreightBack / decorations.Value, "freight ÷ decorations", back, decorations)
-            : Figure.Of("freight-share", "Freight there and back", (printer.FreightThere + printer.FreightBack) / decorations.Value, "both ways ÷ decorations", Figure.Input("there", "There", printer.FreightThere, FigureUnit.Money, source), back, decorations);
+        return printer.HasOwnBlanks()
+            ? Figure.Of(
+                "freight-share",
+                "Freight from them",
+                printer.FreightBack / decorations.Value,
+                "freight ÷ decorations",
+                back,
+                decorations
+            )
+            : Figure.Of(
+                "freight-share",
+                "Freight there and back",
+                (printer.FreightThere + printer.FreightBack) / decorations.Value,
+                "both ways ÷ decorations",
+                Figure.Input("there", "There", printer.FreightThere, FigureUnit.Money, source),
+                back,
+                decorations
+            );
     }
 
-    private static Figure SetUp(AskInHand ask, Placement p, string place, int screens, OutsidePrinter printer, string source)
+    private static Figure SetUp(
+        AskInHand ask,
+        Placement p,
+        string place,
+        int screens,
+        OutsidePrinter printer,
+        string source
+    )
     {
         var kept = Kept(ask, p, printer);
-        Figure Of(string code, int count, decimal each, string why) => Figure.Of(code, code == "set-up" ? $"{place} screens" : why, count * each, "screens × set-up",
-            Figure.Input("screens", "Screens", count, FigureUnit.Count, code == "kept" ? why : screens > p.Colours ? "the ask, and a white base" : "the ask"), Figure.Input("each", "A screen", each, FigureUnit.Money, source));
-        return kept == 0 ? Of("set-up", screens, printer.SetUpPerScreen, "")
-            : Figure.Sum("set-up", $"{place} screens", [Of("kept", kept, printer.RepeatPerScreen!.Value, "Kept from the last time"), .. kept == screens ? Array.Empty<Figure>() : [Of("new", screens - kept, printer.SetUpPerScreen, "New screens")]]);
+        Figure Of(string code, int count, decimal each, string why) =>
+            Figure.Of(
+                code,
+                code == "set-up" ? $"{place} screens" : why,
+                count * each,
+                "screens × set-up",
+                Figure.Input(
+                    "screens",
+                    "Screens",
+                    count,
+                    FigureUnit.Count,
+                    code == "kept" ? why
+                        : screens > p.Colours ? "the ask, and a white base"
+                        : "the ask"
+                ),
+                Figure.Input("each", "A screen", each, FigureUnit.Money, source)
+            );
+        return kept == 0
+            ? Of("set-up", screens, printer.SetUpPerScreen, "")
+            : Figure.Sum(
+                "set-up",
+                $"{place} screens",
+                [
+                    Of("kept", kept, printer.RepeatPerScreen!.Value, "Kept from the last time"),
+                    .. kept == screens
+                        ? Array.Empty<Figure>()
+                        : [Of("new", screens - kept, printer.SetUpPerScreen, "New screens")],
+                ]
+            );
     }
 }

@@ -32,12 +32,31 @@ public sealed class ScreenTransfer : IDecorationMethod
     /// <inheritdoc/>
     public MethodAnswer OnCloth(AskInHand ask, ShopBook book)
     {
-        return book.Screens.Count == 0 ? MethodAnswer.No(new Reason("no-prices", VerdictKind.No, "no screened transfers on the Shelf", "a supplier's price list, entered on the Shelf"))
-            : MethodAnswer.BestOf([.. book.Screens.Select(list => Answer(ask, book, list) with { Of = $"{list.Product}, {list.Supplier}" })], ask);
+        return book.Screens.Count == 0
+            ? MethodAnswer.No(
+                new Reason(
+                    "no-prices",
+                    VerdictKind.No,
+                    "no screened transfers on the Shelf",
+                    "a supplier's price list, entered on the Shelf"
+                )
+            )
+            : MethodAnswer.BestOf(
+                [
+                    .. book.Screens.Select(list =>
+                        Answer(ask, book, list) with
+                        {
+                            Of = $"{list.Product}, {list.Supplier}",
+                        }
+                    ),
+                ],
+                ask
+            );
     }
 
     /// <summary>Colours the supplier counts: the design's, and the white base where it is counted and needed.</summary>
-    public static int ColoursCounted(Placement p, ScreenTransferList list, Colourway colour) => p.Colours + (list.CountsWhite && colour.Class is ColourClass.Mid or ColourClass.Dark ? 1 : 0);
+    public static int ColoursCounted(Placement p, ScreenTransferList list, Colourway colour) =>
+        p.Colours + (list.CountsWhite && colour.Class is ColourClass.Mid or ColourClass.Dark ? 1 : 0);
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, ScreenTransferList list)
     {
@@ -50,35 +69,94 @@ public sealed class ScreenTransfer : IDecorationMethod
             var colours = ColoursCounted(p, list, ask.Colourway);
             if (p.Own != OwnText.None)
             {
-                reasons.Add(new("own-text", VerdictKind.No, $"{place}: each piece has its own name, and a screen prints one design", "vinyl or film for the names, on a line of their own"));
+                reasons.Add(
+                    new(
+                        "own-text",
+                        VerdictKind.No,
+                        $"{place}: each piece has its own name, and a screen prints one design",
+                        "vinyl or film for the names, on a line of their own"
+                    )
+                );
             }
             else if (p.Gradient)
             {
-                reasons.Add(new("gradient", VerdictKind.No, $"{place} has gradients; screens print flat colours", "flat spot colours, or a film"));
+                reasons.Add(
+                    new(
+                        "gradient",
+                        VerdictKind.No,
+                        $"{place} has gradients; screens print flat colours",
+                        "flat spot colours, or a film"
+                    )
+                );
             }
             else if (colours > list.MostColours())
             {
-                reasons.Add(new("colours", VerdictKind.No, $"{place} has {p.Colours} colours{(colours > p.Colours ? " and a white base" : "")}; {list.Supplier} prints at most {list.MostColours()}", $"{list.MostColours() - (colours - p.Colours)} colours or fewer"));
+                reasons.Add(
+                    new(
+                        "colours",
+                        VerdictKind.No,
+                        $"{place} has {p.Colours} colours{(colours > p.Colours ? " and a white base" : "")}; {list.Supplier} prints at most {list.MostColours()}",
+                        $"{list.MostColours() - (colours - p.Colours)} colours or fewer"
+                    )
+                );
             }
             else if (list.Smallest(p.WidthIn, p.HeightIn, colours) is null)
             {
                 var largest = list.Sheets.MaxBy(s => s.WidthIn * s.HeightIn)!;
-                reasons.Add(new("sheet-size", VerdictKind.No, $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {list.Supplier}'s largest sheet is {Shown.Size(largest.WidthIn, largest.HeightIn, f)}", "a smaller print, or another supplier's list"));
+                reasons.Add(
+                    new(
+                        "sheet-size",
+                        VerdictKind.No,
+                        $"{place} {Shown.Size(p.WidthIn, p.HeightIn, f)}; {list.Supplier}'s largest sheet is {Shown.Size(largest.WidthIn, largest.HeightIn, f)}",
+                        "a smaller print, or another supplier's list"
+                    )
+                );
             }
         }
         reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, PrintHold.Screened, book.Numbers.Format));
         reasons.AddRange(Verdicts.Heat(ask, recipe, book, list.Product));
         reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
         reasons.AddRange(Verdicts.Make(ask));
-        if ((ask.Style.PercentOf(Fibre.Elastane) > StretchyPercent || ask.Style.Has(Feature.Stretch)) && list.Formula != ScreenFormula.Stretch)
+        if (
+            (ask.Style.PercentOf(Fibre.Elastane) > StretchyPercent || ask.Style.Has(Feature.Stretch))
+            && list.Formula != ScreenFormula.Stretch
+        )
         {
-            reasons.Add(new("stretch", VerdictKind.WithCare, $"{(ask.Style.PercentOf(Fibre.Elastane) > 0 ? $"{ask.Style.PercentOf(Fibre.Elastane):0}% elastane" : $"{ask.Style.Name} stretches")}: this print may crack", "a stretch formula"));
+            reasons.Add(
+                new(
+                    "stretch",
+                    VerdictKind.WithCare,
+                    $"{(ask.Style.PercentOf(Fibre.Elastane) > 0 ? $"{ask.Style.PercentOf(Fibre.Elastane):0}% elastane" : $"{ask.Style.Name} stretches")}: this print may crack",
+                    "a stretch formula"
+                )
+            );
         }
         var verdict = Verdict.Of(reasons);
-        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"{list.Product}, {list.Supplier}", [.. ask.Placements.Select((p, i) => DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized => Decoration(ask, sized, i, list, recipe!, book, f)))]);
+        return verdict.Kind == VerdictKind.No
+            ? new(verdict, "", [])
+            : new(
+                verdict,
+                $"{list.Product}, {list.Supplier}",
+                [
+                    .. ask.Placements.Select(
+                        (p, i) =>
+                            DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+                                Decoration(ask, sized, i, list, recipe!, book, f)
+                            )
+                    ),
+                ]
+            );
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, int index, ScreenTransferList list, Recipe recipe, ShopBook book, FigureFormat f)
+    private static DecorationPlan Decoration(
+        AskInHand ask,
+        SizedPrint sized,
+        int index,
+        ScreenTransferList list,
+        Recipe recipe,
+        ShopBook book,
+        FigureFormat f
+    )
     {
         var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
         var steps = book.Numbers.Standards();
@@ -90,14 +168,78 @@ public sealed class ScreenTransfer : IDecorationMethod
         var (wanted, spares) = DecorationPlan.Needed(sized, failure);
         var need = Math.Max(wanted, list.LeastSheets);
         var (bought, held) = PriceBreaks.Cheapest(prices.Breaks, need);
-        var price = Figure.Input("sheet-price", $"{sheet.Name}, {colours} {(colours == 1 ? "colour" : "colours")}, from {held.From}", held.Price, FigureUnit.Money, source);
+        var price = Figure.Input(
+            "sheet-price",
+            $"{sheet.Name}, {colours} {(colours == 1 ? "colour" : "colours")}, from {held.From}",
+            held.Price,
+            FigureUnit.Money,
+            source
+        );
         var decorations = ask.Pieces * ask.Placements.Count;
-        var material = Figure.Sum("material", $"{place} transfer", price, Figure.Of("freight-share", "Transfer freight", list.FreightPerOrder / decorations, "freight ÷ decorations",
-            Figure.Input("freight", "Freight an order", list.FreightPerOrder, FigureUnit.Money, source), Figure.Input("decorations", "Decorations", decorations, FigureUnit.Count, "the ask")));
-        var setUp = Figure.Of("set-up", $"{place} set-up", colours * list.SetUpPerColour, "colours × set-up", Figure.Input("colours", "Colours", colours, FigureUnit.Count, colours > p.Colours ? "the ask, and a white base" : "the ask"), Figure.Input("each", "A colour", list.SetUpPerColour, FigureUnit.Money, source));
-        var why = bought > need ? $"{need} are needed; {bought} cost less in all" : need == list.LeastSheets ? $"{list.Supplier} prints no fewer" : spares;
-        var purchase = new Purchase($"screen-{p.Id}", $"{bought} sheets {sheet.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {colours} {(colours == 1 ? "colour" : "colours")}", list.Supplier, list.LeadDays, bought, "sheets",
-            Figure.Sum("buy", place, Figure.Of("sheets", "Sheets", bought * held.Price, "sheets × price", Figure.Input("count", "Sheets", bought, FigureUnit.Count, why), price), setUp), null, new TransferSize(sheet.Name, sheet.WidthIn, sheet.HeightIn, prices.Breaks));
-        return new(p, material, bought, failure, recipe, steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Seam(), ask.Style.Kind)), [], [purchase], setUp);
+        var material = Figure.Sum(
+            "material",
+            $"{place} transfer",
+            price,
+            Figure.Of(
+                "freight-share",
+                "Transfer freight",
+                list.FreightPerOrder / decorations,
+                "freight ÷ decorations",
+                Figure.Input("freight", "Freight an order", list.FreightPerOrder, FigureUnit.Money, source),
+                Figure.Input("decorations", "Decorations", decorations, FigureUnit.Count, "the ask")
+            )
+        );
+        var setUp = Figure.Of(
+            "set-up",
+            $"{place} set-up",
+            colours * list.SetUpPerColour,
+            "colours × set-up",
+            Figure.Input(
+                "colours",
+                "Colours",
+                colours,
+                FigureUnit.Count,
+                colours > p.Colours ? "the ask, and a white base" : "the ask"
+            ),
+            Figure.Input("each", "A colour", list.SetUpPerColour, FigureUnit.Money, source)
+        );
+        var why =
+            bought > need ? $"{need} are needed; {bought} cost less in all"
+            : need == list.LeastSheets ? $"{list.Supplier} prints no fewer"
+            : spares;
+        var purchase = new Purchase(
+            $"screen-{p.Id}",
+            $"{bought} sheets {sheet.Name}, {place.ToLowerInvariant()} {Shown.Size(p.WidthIn, p.HeightIn, f)}, {colours} {(colours == 1 ? "colour" : "colours")}",
+            list.Supplier,
+            list.LeadDays,
+            bought,
+            "sheets",
+            Figure.Sum(
+                "buy",
+                place,
+                Figure.Of(
+                    "sheets",
+                    "Sheets",
+                    bought * held.Price,
+                    "sheets × price",
+                    Figure.Input("count", "Sheets", bought, FigureUnit.Count, why),
+                    price
+                ),
+                setUp
+            ),
+            null,
+            new TransferSize(sheet.Name, sheet.WidthIn, sheet.HeightIn, prices.Breaks)
+        );
+        return new(
+            p,
+            material,
+            bought,
+            failure,
+            recipe,
+            steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Seam(), ask.Style.Kind)),
+            [],
+            [purchase],
+            setUp
+        );
     }
 }

@@ -15,14 +15,33 @@ internal sealed record SizeBuy(TransferSize Size, int Needed, int Count, PriceBr
     /// <summary>What is bought of each size.</summary>
     /// <param name="prints">Every print of the line; each goes into a size of the list.</param>
     /// <param name="list">The price list.</param>
-    public static IReadOnlyList<SizeBuy> Of(IReadOnlyList<LaidPrint> prints, TransferPriceList list) => [.. prints.Where(p => p.Count > 0)
-        .GroupBy(p => list.SmallestHolding(p.Print.Print.WidthIn, p.Print.Print.HeightIn)!).Select(of =>
-        {
-            var needed = of.Sum(p => p.Count);
-            var (count, at) = list.ToBuy(of.Key, needed);
-            return new SizeBuy(of.Key, needed, count, at, of.MaxBy(p => p.Count)!.Key, count == of.Key.Least ? $"{list.Supplier} sells no fewer" : $"{count} cost less in all");
-        })];
+    public static IReadOnlyList<SizeBuy> Of(IReadOnlyList<LaidPrint> prints, TransferPriceList list) =>
+        [
+            .. prints
+                .Where(p => p.Count > 0)
+                .GroupBy(p => list.SmallestHolding(p.Print.Print.WidthIn, p.Print.Print.HeightIn)!)
+                .Select(of =>
+                {
+                    var needed = of.Sum(p => p.Count);
+                    var (count, at) = list.ToBuy(of.Key, needed);
+                    return new SizeBuy(
+                        of.Key,
+                        needed,
+                        count,
+                        at,
+                        of.MaxBy(p => p.Count)!.Key,
+                        count == of.Key.Least ? $"{list.Supplier} sells no fewer" : $"{count} cost less in all"
+                    );
+                }),
+        ];
 
     /// <summary>A print of this size with those that are bought beyond the need.</summary>
-    public LaidPrint Filled(LaidPrint print) => print.Key == MostKey && Count > Needed ? print with { Count = print.Count + Count - Needed, Why = $"{print.Count} are needed; {Why}" } : print;
+    public LaidPrint Filled(LaidPrint print) =>
+        print.Key == MostKey && Count > Needed
+            ? print with
+            {
+                Count = print.Count + Count - Needed,
+                Why = $"{print.Count} are needed; {Why}",
+            }
+            : print;
 }

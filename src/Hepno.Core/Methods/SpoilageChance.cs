@@ -18,6 +18,18 @@ public static class SpoilageChance
     /// <param name="assumed">What is assumed of it.</param>
     /// <param name="ask">The line.</param>
     /// <param name="book">What the shop has learned.</param>
-    public static double Of(string methodId, double assumed, AskInHand ask, ShopBook book) => Math.Min(Most, book.SpoilageFactor *
-        (book.Numbers.SpoilageOf(methodId, assumed) + (ask.Style.PercentOf(Fibre.Nylon) + ask.Style.PercentOf(Fibre.Elastane) > LeastPercent || ask.Style.Has(Feature.Stretch) ? NylonOrStretch : 0)));
+    public static double Of(string methodId, double assumed, AskInHand ask, ShopBook book) =>
+        Math.Min(
+            Most,
+            book.SpoilageFactor
+                * (
+                    book.Numbers.SpoilageOf(methodId, assumed)
+                    + (
+                        ask.Style.PercentOf(Fibre.Nylon) + ask.Style.PercentOf(Fibre.Elastane) > LeastPercent
+                        || ask.Style.Has(Feature.Stretch)
+                            ? NylonOrStretch
+                            : 0
+                    )
+                )
+        );
 }

@@ -37,7 +37,13 @@ public sealed class SublimationAllOver : IDecorationMethod
     public static Tiles Sheets(AskInHand ask, DyePrinter printer)
     {
         var (width, height) = Largest(ask);
-        return Tiles.Of(width, height, printer.SheetWidthIn - (2 * printer.SheetMarginIn), printer.SheetHeightIn - (2 * printer.SheetMarginIn), SheetOverlapIn);
+        return Tiles.Of(
+            width,
+            height,
+            printer.SheetWidthIn - (2 * printer.SheetMarginIn),
+            printer.SheetHeightIn - (2 * printer.SheetMarginIn),
+            SheetOverlapIn
+        );
     }
 
     /// <summary>Where the press is set down on one side: the platen as a sheet, an inch over the one before.</summary>
@@ -52,7 +58,14 @@ public sealed class SublimationAllOver : IDecorationMethod
     {
         if (ask.Placements.FirstOrDefault(p => p.Place != Places.AllOver) is { } part)
         {
-            return MethodAnswer.No(new Reason("not-all-over", VerdictKind.No, $"{part.At().Name} is a part of the garment", "all over as the place, or dye on that part alone"));
+            return MethodAnswer.No(
+                new Reason(
+                    "not-all-over",
+                    VerdictKind.No,
+                    $"{part.At().Name} is a part of the garment",
+                    "all over as the place, or dye on that part alone"
+                )
+            );
         }
         return Sublimation.ByPrinter(ask, book, (printer, cloth) => Answer(ask, book, printer, cloth));
     }
@@ -60,7 +73,10 @@ public sealed class SublimationAllOver : IDecorationMethod
     // the flat garment of the largest size with an inch of bleed all round
     private static (double WidthIn, double HeightIn) Largest(AskInHand ask)
     {
-        var (width, height) = ask.Sizes.Where(s => s.Pieces > 0).Select(s => GarmentScale.Flat(ask.Style.Kind, s.Size)).MaxBy(f => f.WidthIn);
+        var (width, height) = ask
+            .Sizes.Where(s => s.Pieces > 0)
+            .Select(s => GarmentScale.Flat(ask.Style.Kind, s.Size))
+            .MaxBy(f => f.WidthIn);
         return (width + (2 * BleedIn), height + (2 * BleedIn));
     }
 
@@ -68,7 +84,14 @@ public sealed class SublimationAllOver : IDecorationMethod
     {
         var f = book.Numbers.Format;
         var recipe = book.RecipeFor(printer.Id, ask);
-        List<Reason> reasons = [.. cloth, .. Verdicts.Loaded(printer.Id, printer.Name, book), .. Verdicts.Artwork(ask, ask.Placements, PrintHold.Dye, book.Numbers.Format), .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}", true), .. Verdicts.Make(ask, dye: true, edgeToEdge: true)];
+        List<Reason> reasons =
+        [
+            .. cloth,
+            .. Verdicts.Loaded(printer.Id, printer.Name, book),
+            .. Verdicts.Artwork(ask, ask.Placements, PrintHold.Dye, book.Numbers.Format),
+            .. Verdicts.Heat(ask, recipe, book, $"dye of {printer.Name}", true),
+            .. Verdicts.Make(ask, dye: true, edgeToEdge: true),
+        ];
         reasons.AddRange(Verdicts.OnePrint(ask));
         var verdict = Verdict.Of(reasons);
         if (verdict.Kind == VerdictKind.No)
@@ -77,33 +100,145 @@ public sealed class SublimationAllOver : IDecorationMethod
         }
         var press = LineFloor.PressOf(ask, book);
         var (tiles, positions) = (Sheets(ask, printer), Positions(ask, press));
-        reasons.Add(new("creases", VerdictKind.WithCare, "creases and seams stay white where the sheet does not touch", "a form inside, the garment pulled flat, and white edges told to the customer"));
+        reasons.Add(
+            new(
+                "creases",
+                VerdictKind.WithCare,
+                "creases and seams stay white where the sheet does not touch",
+                "a form inside, the garment pulled flat, and white edges told to the customer"
+            )
+        );
         if (positions.Sheets() > 1)
         {
-            reasons.Add(new("pressed-twice", VerdictKind.WithCare, $"{press.Name} is set down {positions.Sheets()} times a side: strips of an inch are pressed twice and fade", $"a press of {Shown.Size(Largest(ask).WidthIn, Largest(ask).HeightIn, f)}, or art that hides the strips"));
+            reasons.Add(
+                new(
+                    "pressed-twice",
+                    VerdictKind.WithCare,
+                    $"{press.Name} is set down {positions.Sheets()} times a side: strips of an inch are pressed twice and fade",
+                    $"a press of {Shown.Size(Largest(ask).WidthIn, Largest(ask).HeightIn, f)}, or art that hides the strips"
+                )
+            );
         }
-        return new(Verdict.Of(reasons), $"{tiles.Sheets()} sheets a side of {printer.Name}, {positions.Sheets()} {(positions.Sheets() == 1 ? "press" : "presses")} a side", [.. ask.Placements.Select(p => Decoration(ask, p, printer, press, tiles, positions, recipe!, book))]);
+        return new(
+            Verdict.Of(reasons),
+            $"{tiles.Sheets()} sheets a side of {printer.Name}, {positions.Sheets()} {(positions.Sheets() == 1 ? "press" : "presses")} a side",
+            [.. ask.Placements.Select(p => Decoration(ask, p, printer, press, tiles, positions, recipe!, book))]
+        );
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, Placement p, DyePrinter printer, Press press, Tiles tiles, Tiles positions, Recipe recipe, ShopBook book)
+    private static DecorationPlan Decoration(
+        AskInHand ask,
+        Placement p,
+        DyePrinter printer,
+        Press press,
+        Tiles tiles,
+        Tiles positions,
+        Recipe recipe,
+        ShopBook book
+    )
     {
         var (n, steps, source) = (book.Numbers, book.Numbers.Standards(), $"Floor: {printer.Name}");
         var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
         var (prints, why) = DecorationPlan.Needed(new(p with { BySize = false }, ask.Sizes), failure);
         var (width, height) = Largest(ask);
         var painted = width * height * p.CoveragePercent / 100 * Sides;
-        int sheets = tiles.Sheets() * Sides, presses = positions.Sheets() * Sides;
-        var paper = Figure.Input("sheets", "Sheets of both sides", sheets, FigureUnit.Count, $"{tiles.Columns} × {tiles.Rows} a side, {SheetOverlapIn:0.##} in over each other, for the largest size");
-        var material = Figure.Sum("material", "All-over dye print",
-            Sublimation.Ink(printer, Figure.Input("painted", "Painted, both sides", painted, FigureUnit.SquareInches, "the flat garment with its bleed × coverage")),
-            Figure.Of("paper", "Paper", sheets * printer.SheetPrice, "sheets × price", paper, Figure.Input("price", "A sheet", printer.SheetPrice, FigureUnit.Money, source)),
-            Figure.Of("tape", "Tape", Money.Times(printer.TapeInPerPrint * sheets, printer.TapePricePerIn), "tape of a sheet × sheets × price", Figure.Input("length", "Tape of a sheet", printer.TapeInPerPrint, FigureUnit.Inches, $"{source}; never used twice"), paper, Figure.Input("price", "An in", printer.TapePricePerIn, FigureUnit.Money, source)),
-            Figure.Of("protection", "Protection paper", 2 * presses * printer.ProtectionPrice, "above and below × presses × price", Figure.Input("presses", "Presses of both sides", presses, FigureUnit.Count, $"{positions.Columns} × {positions.Rows} a side, {PressOverlapIn:0} in over each other"), Figure.Input("price", "A sheet", printer.ProtectionPrice, FigureUnit.Money, source)),
-            MachineTime.Of(printer.Equipment, StepStandards.Print(width * height * Sides, printer.SpeedIn2PerMinute).Seconds, n.TariffPerKwh, source, book.TendingOf(printer.Id, printer.Equipment)));
-        var purchase = new Purchase($"dye-tiles-{p.Id}", $"{sheets * prints} sheets for {prints} garments, {tiles.Sheets()} a side: {tiles.Columns} × {tiles.Rows}", "", 0, sheets * prints, "sheets",
-            Figure.Of("own-prints", "All-over dye prints", material.Value * prints, "one × prints", material, Figure.Input("prints", "Prints", prints, FigureUnit.Count, why)), null, null, Tiles: tiles);
-        return new(p, material, prints, failure, recipe, steps.AllOver(recipe, Sides, positions.Sheets(), ask.Style.Kind),
-            [StepStandards.Print(width * height * Sides, printer.SpeedIn2PerMinute), steps.Joined(tiles.Seams * Sides)], [purchase], Prepare: "Print the sheets and join them")
+        int sheets = tiles.Sheets() * Sides,
+            presses = positions.Sheets() * Sides;
+        var paper = Figure.Input(
+            "sheets",
+            "Sheets of both sides",
+            sheets,
+            FigureUnit.Count,
+            $"{tiles.Columns} × {tiles.Rows} a side, {SheetOverlapIn:0.##} in over each other, for the largest size"
+        );
+        var material = Figure.Sum(
+            "material",
+            "All-over dye print",
+            Sublimation.Ink(
+                printer,
+                Figure.Input(
+                    "painted",
+                    "Painted, both sides",
+                    painted,
+                    FigureUnit.SquareInches,
+                    "the flat garment with its bleed × coverage"
+                )
+            ),
+            Figure.Of(
+                "paper",
+                "Paper",
+                sheets * printer.SheetPrice,
+                "sheets × price",
+                paper,
+                Figure.Input("price", "A sheet", printer.SheetPrice, FigureUnit.Money, source)
+            ),
+            Figure.Of(
+                "tape",
+                "Tape",
+                Money.Times(printer.TapeInPerPrint * sheets, printer.TapePricePerIn),
+                "tape of a sheet × sheets × price",
+                Figure.Input(
+                    "length",
+                    "Tape of a sheet",
+                    printer.TapeInPerPrint,
+                    FigureUnit.Inches,
+                    $"{source}; never used twice"
+                ),
+                paper,
+                Figure.Input("price", "An in", printer.TapePricePerIn, FigureUnit.Money, source)
+            ),
+            Figure.Of(
+                "protection",
+                "Protection paper",
+                2 * presses * printer.ProtectionPrice,
+                "above and below × presses × price",
+                Figure.Input(
+                    "presses",
+                    "Presses of both sides",
+                    presses,
+                    FigureUnit.Count,
+                    $"{positions.Columns} × {positions.Rows} a side, {PressOverlapIn:0} in over each other"
+                ),
+                Figure.Input("price", "A sheet", printer.ProtectionPrice, FigureUnit.Money, source)
+            ),
+            MachineTime.Of(
+                printer.Equipment,
+                StepStandards.Print(width * height * Sides, printer.SpeedIn2PerMinute).Seconds,
+                n.TariffPerKwh,
+                source,
+                book.TendingOf(printer.Id, printer.Equipment)
+            )
+        );
+        var purchase = new Purchase(
+            $"dye-tiles-{p.Id}",
+            $"{sheets * prints} sheets for {prints} garments, {tiles.Sheets()} a side: {tiles.Columns} × {tiles.Rows}",
+            "",
+            0,
+            sheets * prints,
+            "sheets",
+            Figure.Of(
+                "own-prints",
+                "All-over dye prints",
+                material.Value * prints,
+                "one × prints",
+                material,
+                Figure.Input("prints", "Prints", prints, FigureUnit.Count, why)
+            ),
+            null,
+            null,
+            Tiles: tiles
+        );
+        return new(
+            p,
+            material,
+            prints,
+            failure,
+            recipe,
+            steps.AllOver(recipe, Sides, positions.Sheets(), ask.Style.Kind),
+            [StepStandards.Print(width * height * Sides, printer.SpeedIn2PerMinute), steps.Joined(tiles.Seams * Sides)],
+            [purchase],
+            Prepare: "Print the sheets and join them"
+        )
         {
             OnPlaten = new(Math.Min(press.PlatenWidthIn, width), Math.Min(press.PlatenHeightIn, height)),
             Machine = new(printer.Id, printer.Name),

@@ -37,81 +37,271 @@ public sealed class SublimationCutSew : IDecorationMethod
         List<Reason> reasons = [];
         if (ask.Placements.FirstOrDefault(p => p.Place != Places.AllOver) is { } part)
         {
-            reasons.Add(new("not-all-over", VerdictKind.No, $"{part.At().Name} is a part of the garment: nothing is sewn anew for it", "all over as the place, or a print on that part alone"));
+            reasons.Add(
+                new(
+                    "not-all-over",
+                    VerdictKind.No,
+                    $"{part.At().Name} is a part of the garment: nothing is sewn anew for it",
+                    "all over as the place, or a print on that part alone"
+                )
+            );
         }
         else if (SewingPattern.Of(ask.Style.Kind, ask.Sizes[0].Size) is null)
         {
-            reasons.Add(new("no-pattern", VerdictKind.No, $"no pattern for {GarmentNouns.Of(ask.Style.Kind, 2)}", $"{string.Join(", ", SewingPattern.Kinds.Select(k => GarmentNouns.Of(k, 2)))}, or dye all over on a bought blank"));
+            reasons.Add(
+                new(
+                    "no-pattern",
+                    VerdictKind.No,
+                    $"no pattern for {GarmentNouns.Of(ask.Style.Kind, 2)}",
+                    $"{string.Join(", ", SewingPattern.Kinds.Select(k => GarmentNouns.Of(k, 2)))}, or dye all over on a bought blank"
+                )
+            );
         }
         if (ask.Theirs)
         {
-            reasons.Add(new("theirs-sewn", VerdictKind.No, "their own garments; these are sewn anew", "a method that prints on what they bring"));
+            reasons.Add(
+                new(
+                    "theirs-sewn",
+                    VerdictKind.No,
+                    "their own garments; these are sewn anew",
+                    "a method that prints on what they bring"
+                )
+            );
         }
         reasons.AddRange(Verdicts.OnePrint(ask));
         if (book.Calenders.Count == 0)
         {
-            reasons.Add(new("no-calender", VerdictKind.No, "no calender on the Floor", "a calender and its roll printer, added on the Floor"));
+            reasons.Add(
+                new(
+                    "no-calender",
+                    VerdictKind.No,
+                    "no calender on the Floor",
+                    "a calender and its roll printer, added on the Floor"
+                )
+            );
         }
         if (book.Cloths.Count == 0)
         {
-            reasons.Add(new("no-cloth", VerdictKind.No, "no cloth by the roll on the Shelf", "white polyester cloth, entered on the Shelf"));
+            reasons.Add(
+                new(
+                    "no-cloth",
+                    VerdictKind.No,
+                    "no cloth by the roll on the Shelf",
+                    "white polyester cloth, entered on the Shelf"
+                )
+            );
         }
         if (reasons.Count > 0)
         {
             return MethodAnswer.No(reasons);
         }
-        MethodAnswer On(IEnumerable<RollCloth> cloths) => MethodAnswer.BestOf([.. cloths.SelectMany(_ => book.Calenders, (cloth, calender) => Answer(ask, book, calender, cloth) with { Of = $"{cloth.Product}, {cloth.Supplier}" })], ask);
+        MethodAnswer On(IEnumerable<RollCloth> cloths) =>
+            MethodAnswer.BestOf(
+                [
+                    .. cloths.SelectMany(
+                        _ => book.Calenders,
+                        (cloth, calender) =>
+                            Answer(ask, book, calender, cloth) with
+                            {
+                                Of = $"{cloth.Product}, {cloth.Supplier}",
+                            }
+                    ),
+                ],
+                ask
+            );
         // cloth that prints faded only where nothing else can be had
         var vivid = book.Cloths.Where(c => c.PolyesterPercent >= Sublimation.VividPercent).ToList();
         return vivid.Count > 0 && On(vivid) is { Decorations.Count: > 0 } best ? best : On(book.Cloths);
     }
 
     /// <summary>How many of each size are sewn, with spares that suffice 95 times in 100: a spare M does not replace a spoiled 2XL.</summary>
-    public static IReadOnlyList<SizeCount> Garments(AskInHand ask, double failure) => [.. ask.Sizes.Where(s => s.Pieces > 0).Select(s => s with { Pieces = DecorationPlan.Needed(new(ask.Placements[0], [s]), failure).Count })];
+    public static IReadOnlyList<SizeCount> Garments(AskInHand ask, double failure) =>
+        [
+            .. ask
+                .Sizes.Where(s => s.Pieces > 0)
+                .Select(s => s with { Pieces = DecorationPlan.Needed(new(ask.Placements[0], [s]), failure).Count }),
+        ];
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, Calender calender, RollCloth cloth)
     {
-        List<Reason> reasons = [.. Verdicts.Artwork(ask, ask.Placements, PrintHold.Dye, book.Numbers.Format), .. Verdicts.Loaded(calender.Id, calender.Name, book)];
+        List<Reason> reasons =
+        [
+            .. Verdicts.Artwork(ask, ask.Placements, PrintHold.Dye, book.Numbers.Format),
+            .. Verdicts.Loaded(calender.Id, calender.Name, book),
+        ];
         var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
         var garments = Garments(ask, failure);
-        var markers = RunMarkers.Of(ask.Style.Kind, garments, cloth.WidthIn, calender.PaperWidthIn, ask.Sketch is null ? Steps : GangNest.OnePass)!;
+        var markers = RunMarkers.Of(
+            ask.Style.Kind,
+            garments,
+            cloth.WidthIn,
+            calender.PaperWidthIn,
+            ask.Sketch is null ? Steps : GangNest.OnePass
+        )!;
         if (markers.LeftOut is { } wide)
         {
-            reasons.Add(new("part-width", VerdictKind.No, $"{cloth.Product}: {wide}", "wider cloth or paper, or smaller sizes alone"));
+            reasons.Add(
+                new(
+                    "part-width",
+                    VerdictKind.No,
+                    $"{cloth.Product}: {wide}",
+                    "wider cloth or paper, or smaller sizes alone"
+                )
+            );
         }
         if (cloth.PolyesterPercent < Sublimation.VividPercent)
         {
-            reasons.Add(new("faded", VerdictKind.WithCare, $"{cloth.Product}, {cloth.PolyesterPercent:0}% polyester, prints faded", "cloth of 95% polyester or more"));
+            reasons.Add(
+                new(
+                    "faded",
+                    VerdictKind.WithCare,
+                    $"{cloth.Product}, {cloth.PolyesterPercent:0}% polyester, prints faded",
+                    "cloth of 95% polyester or more"
+                )
+            );
         }
-        reasons.Add(new("sewn-here", VerdictKind.WithCare, $"sewn from {cloth.Product}, {cloth.PolyesterPercent:0}% polyester, not {ask.Style.Name}", "a piece sewn first and shown; its label must say fibre, origin and care as the law there wants"));
+        reasons.Add(
+            new(
+                "sewn-here",
+                VerdictKind.WithCare,
+                $"sewn from {cloth.Product}, {cloth.PolyesterPercent:0}% polyester, not {ask.Style.Name}",
+                "a piece sewn first and shown; its label must say fibre, origin and care as the law there wants"
+            )
+        );
         var verdict = Verdict.Of(reasons);
-        return verdict.Kind == VerdictKind.No ? new(verdict, "", []) : new(verdict, $"{SizeRun.Total(garments)} cut from {Shown.Length(Math.Ceiling(markers.FabricIn), book.Numbers.Format)} of {cloth.Product}, through {calender.Name}", [Decoration(ask, calender, cloth, markers, garments, failure, book)]);
+        return verdict.Kind == VerdictKind.No
+            ? new(verdict, "", [])
+            : new(
+                verdict,
+                $"{SizeRun.Total(garments)} cut from {Shown.Length(Math.Ceiling(markers.FabricIn), book.Numbers.Format)} of {cloth.Product}, through {calender.Name}",
+                [Decoration(ask, calender, cloth, markers, garments, failure, book)]
+            );
     }
 
-    private static DecorationPlan Decoration(AskInHand ask, Calender calender, RollCloth cloth, RunMarkers markers, IReadOnlyList<SizeCount> garments, double failure, ShopBook book)
+    private static DecorationPlan Decoration(
+        AskInHand ask,
+        Calender calender,
+        RollCloth cloth,
+        RunMarkers markers,
+        IReadOnlyList<SizeCount> garments,
+        double failure,
+        ShopBook book
+    )
     {
         var (p, n, steps, f) = (ask.Placements[0], book.Numbers, book.Numbers.Standards(), book.Numbers.Format);
         var (floor, shelf) = ($"Floor: {calender.Name}", $"Shelf: {cloth.Product}");
         var made = SizeRun.Total(garments);
-        var sewn = Figure.Input("garments", "Garments sewn", made, FigureUnit.Count, string.Join(", ", garments.Select(g => $"{g.Size} {g.Pieces}")));
-        Figure Share(string code, string label, double lengthIn, string how, decimal perFoot, string source) => Figure.Of(code, label, Money.Times(lengthIn / 12, perFoot) / made, "length × price ÷ garments",
-            Figure.Input("length", how, lengthIn, FigureUnit.Inches, source), Figure.Input("price", "A foot", perFoot, FigureUnit.Money, source), sewn);
+        var sewn = Figure.Input(
+            "garments",
+            "Garments sewn",
+            made,
+            FigureUnit.Count,
+            string.Join(", ", garments.Select(g => $"{g.Size} {g.Pieces}"))
+        );
+        Figure Share(string code, string label, double lengthIn, string how, decimal perFoot, string source) =>
+            Figure.Of(
+                code,
+                label,
+                Money.Times(lengthIn / 12, perFoot) / made,
+                "length × price ÷ garments",
+                Figure.Input("length", how, lengthIn, FigureUnit.Inches, source),
+                Figure.Input("price", "A foot", perFoot, FigureUnit.Money, source),
+                sewn
+            );
         var billed = cloth.Billed(markers.FabricIn);
         var painted = markers.PartsIn2 * p.CoveragePercent / 100 / made;
-        var fabric = Share("cloth", "Cloth", billed, $"Markers of {markers.FabricIn:0.#} in, {cloth.ShrinkShare:0.#%} for the heat, in whole {cloth.StepIn:0.#} in", cloth.PricePerFoot, shelf);
-        var freight = Figure.Of("cloth-freight", "Freight of the cloth", cloth.FreightPerOrder / made, "freight ÷ garments", Figure.Input("freight", "Freight an order", cloth.FreightPerOrder, FigureUnit.Money, shelf), sewn);
+        var fabric = Share(
+            "cloth",
+            "Cloth",
+            billed,
+            $"Markers of {markers.FabricIn:0.#} in, {cloth.ShrinkShare:0.#%} for the heat, in whole {cloth.StepIn:0.#} in",
+            cloth.PricePerFoot,
+            shelf
+        );
+        var freight = Figure.Of(
+            "cloth-freight",
+            "Freight of the cloth",
+            cloth.FreightPerOrder / made,
+            "freight ÷ garments",
+            Figure.Input("freight", "Freight an order", cloth.FreightPerOrder, FigureUnit.Money, shelf),
+            sewn
+        );
         // drum and printer are one hour: the printer runs ahead, both are busy for the garment
-        var seconds = StepStandards.Print(markers.PartsIn2 / made, calender.PrintIn2PerMinute).Seconds + (markers.FabricIn / made / calender.InPerMinute * 60);
-        var material = Figure.Sum("material", "Dyed cloth, cut out", fabric, freight,
+        var seconds =
+            StepStandards.Print(markers.PartsIn2 / made, calender.PrintIn2PerMinute).Seconds
+            + (markers.FabricIn / made / calender.InPerMinute * 60);
+        var material = Figure.Sum(
+            "material",
+            "Dyed cloth, cut out",
+            fabric,
+            freight,
             Share("paper", "Paper", markers.PaperIn, "Markers on the paper", calender.PaperPricePerFoot, floor),
-            Sublimation.Ink(Figure.Input("painted", "Painted, a garment", painted, FigureUnit.SquareInches, "boxes of its parts × coverage"), calender.InkMlPerIn2, calender.InkPricePerMl, floor),
+            Sublimation.Ink(
+                Figure.Input(
+                    "painted",
+                    "Painted, a garment",
+                    painted,
+                    FigureUnit.SquareInches,
+                    "boxes of its parts × coverage"
+                ),
+                calender.InkMlPerIn2,
+                calender.InkPricePerMl,
+                floor
+            ),
             Figure.Input("notions", "Thread, neck tape and label", calender.NotionsPerPiece, FigureUnit.Money, floor),
-            MachineTime.Of(calender.Equipment, seconds, n.TariffPerKwh, floor, book.TendingOf(calender.Id, calender.Equipment), "drum and printer", "in² ÷ speed + in ÷ speed"));
-        var purchase = new Purchase($"cloth-{p.Id}", $"{cloth.Product}, {cloth.WidthIn:0.#} in wide, for {made} {GarmentNouns.Of(ask.Style.Kind, made)}", cloth.Supplier, cloth.LeadDays, billed, "in",
-            Figure.Of("buy", "Cloth", (fabric.Value + freight.Value) * made, "a garment's cloth and freight × garments", fabric, freight, sewn), null, null, Markers: markers);
-        return new DecorationPlan(p, material, made, failure, Recipe.NoHeat(calender.Id, "sewn right sides together", "Needle and shears: fingers clear. The label says fibre, origin and care as the law there wants."),
-            [steps.Sewn], [StepStandards.Print(markers.PartsIn2 / made, calender.PrintIn2PerMinute), StepStandards.Calendered(markers.FabricIn / made / calender.InPerMinute * 60), steps.CutOut(markers.OutlineIn / made)], [purchase],
-            Prepare: $"Print mirrored, calender and cut {Shown.Length(Math.Ceiling(markers.FabricIn), f)} of cloth", BenchId: ShopBook.SewingTable.Id, BringsBlank: true)
-        { Machine = new(calender.Id, calender.Name) };
+            MachineTime.Of(
+                calender.Equipment,
+                seconds,
+                n.TariffPerKwh,
+                floor,
+                book.TendingOf(calender.Id, calender.Equipment),
+                "drum and printer",
+                "in² ÷ speed + in ÷ speed"
+            )
+        );
+        var purchase = new Purchase(
+            $"cloth-{p.Id}",
+            $"{cloth.Product}, {cloth.WidthIn:0.#} in wide, for {made} {GarmentNouns.Of(ask.Style.Kind, made)}",
+            cloth.Supplier,
+            cloth.LeadDays,
+            billed,
+            "in",
+            Figure.Of(
+                "buy",
+                "Cloth",
+                (fabric.Value + freight.Value) * made,
+                "a garment's cloth and freight × garments",
+                fabric,
+                freight,
+                sewn
+            ),
+            null,
+            null,
+            Markers: markers
+        );
+        return new DecorationPlan(
+            p,
+            material,
+            made,
+            failure,
+            Recipe.NoHeat(
+                calender.Id,
+                "sewn right sides together",
+                "Needle and shears: fingers clear. The label says fibre, origin and care as the law there wants."
+            ),
+            [steps.Sewn],
+            [
+                StepStandards.Print(markers.PartsIn2 / made, calender.PrintIn2PerMinute),
+                StepStandards.Calendered(markers.FabricIn / made / calender.InPerMinute * 60),
+                steps.CutOut(markers.OutlineIn / made),
+            ],
+            [purchase],
+            Prepare: $"Print mirrored, calender and cut {Shown.Length(Math.Ceiling(markers.FabricIn), f)} of cloth",
+            BenchId: ShopBook.SewingTable.Id,
+            BringsBlank: true
+        )
+        {
+            Machine = new(calender.Id, calender.Name),
+        };
     }
 }

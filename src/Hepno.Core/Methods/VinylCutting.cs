@@ -31,29 +31,61 @@ public sealed record VinylCutting(IReadOnlyList<VinylLayer> Layers, bool IsClose
     /// <param name="count">Cuts of each colour.</param>
     /// <param name="alignSeconds">What aligning a layer that is cut close takes more, s.</param>
     /// <param name="wage">Money for an hour of hands.</param>
-    public static VinylCutting? Cheaper(Placement p, int pieces, VinylFilm film, double widthIn, int count, double alignSeconds, decimal wage)
+    public static VinylCutting? Cheaper(
+        Placement p,
+        int pieces,
+        VinylFilm film,
+        double widthIn,
+        int count,
+        double alignSeconds,
+        decimal wage
+    )
     {
-        RollRows? Laid(double share, double shareDown) => RollRows.Lay(p.WidthIn * share, p.HeightIn * shareDown, film.WeedingMarginIn, widthIn, count, film.SharedMargin);
+        RollRows? Laid(double share, double shareDown) =>
+            RollRows.Lay(
+                p.WidthIn * share,
+                p.HeightIn * shareDown,
+                film.WeedingMarginIn,
+                widthIn,
+                count,
+                film.SharedMargin
+            );
         if (Laid(1, 1) is not { } whole)
         {
             return null;
         }
         var paint = p.AreaIn2 * p.CoveragePercent / 100;
         // colours typed over what was measured, and pieces of their own names, have no boxes of their own
-        var cuts = p.Own == OwnText.None && p.Cuts?.Colours is { } measured && measured.Count == p.Colours ? measured : null;
-        List<VinylLayer> block = [.. Enumerable.Range(0, p.Colours).Select(i => new VinylLayer(cuts?[i].Hex ?? "", whole, paint * (cuts?[i].PaintShare ?? 1)))];
+        var cuts =
+            p.Own == OwnText.None && p.Cuts?.Colours is { } measured && measured.Count == p.Colours ? measured : null;
+        List<VinylLayer> block =
+        [
+            .. Enumerable
+                .Range(0, p.Colours)
+                .Select(i => new VinylLayer(cuts?[i].Hex ?? "", whole, paint * (cuts?[i].PaintShare ?? 1))),
+        ];
         if (cuts is null || p.Colours == 1)
         {
             return new(block, false, null, 0);
         }
-        List<VinylLayer> close = [.. cuts.Select(c => new VinylLayer(c.Hex, Laid(c.WidthShare, c.HeightShare)!, paint * c.PaintShare))];
-        var saved = Money.Times((block.Sum(l => l.Rows.LengthIn) - close.Sum(l => l.Rows.LengthIn)) / Units.InchesPerFoot, film.PricePerFoot);
+        List<VinylLayer> close =
+        [
+            .. cuts.Select(c => new VinylLayer(c.Hex, Laid(c.WidthShare, c.HeightShare)!, paint * c.PaintShare)),
+        ];
+        var saved = Money.Times(
+            (block.Sum(l => l.Rows.LengthIn) - close.Sum(l => l.Rows.LengthIn)) / Units.InchesPerFoot,
+            film.PricePerFoot
+        );
         var aligning = Money.Times(alignSeconds * (p.Colours - 1) * pieces / SecondsAnHour, wage);
-        return saved <= 0 ? new(block, false, null, 0) : saved > aligning ? new(close, true, saved, aligning) : new(block, false, saved, aligning);
+        return saved <= 0 ? new(block, false, null, 0)
+            : saved > aligning ? new(close, true, saved, aligning)
+            : new(block, false, saved, aligning);
     }
 
     /// <summary>Which way and why, in a sentence; empty where there is only one.</summary>
-    public string Said(FigureFormat f) => Film is not { } film ? ""
-        : IsClose ? $"Each colour is cut close: {Shown.Money(film, f)} less of film for {Shown.Money(Aligning, f)} more of aligning."
+    public string Said(FigureFormat f) =>
+        Film is not { } film ? ""
+        : IsClose
+            ? $"Each colour is cut close: {Shown.Money(film, f)} less of film for {Shown.Money(Aligning, f)} more of aligning."
         : $"The colours are cut as one block: close would save {Shown.Money(film, f)} of film and take {Shown.Money(Aligning, f)} more of aligning.";
 }

@@ -21,10 +21,31 @@ public static class VinylPieces
     /// <summary>Pieces of the same vinyl that at least one cut of a colour goes on, those that save most first. The colour is the owner's to judge.</summary>
     /// <param name="colour">The colour as it would be bought, with its rows.</param>
     /// <param name="pieces">What lies there and is free.</param>
-    public static IReadOnlyList<PieceThatFits> For(Purchase colour, IEnumerable<VinylRemnant> pieces) => colour.Rows is not { } rows ? []
-        : [.. pieces.Where(p => p.VinylId == colour.MaterialId).Select(p => (Piece: p, Cuts: Math.Min(rows.Count, rows.RoomOn(p.WidthIn, p.LengthIn)))).Where(x => x.Cuts > 0)
-            .Select(x => new PieceThatFits(x.Piece, x.Cuts, colour.Cost.Value - Money.Times((rows.With(rows.Count - x.Cuts)?.LengthIn ?? 0) / rows.LengthIn, colour.Cost.Value))).OrderByDescending(x => x.Saves)];
+    public static IReadOnlyList<PieceThatFits> For(Purchase colour, IEnumerable<VinylRemnant> pieces) =>
+        colour.Rows is not { } rows
+            ? []
+            :
+            [
+                .. pieces
+                    .Where(p => p.VinylId == colour.MaterialId)
+                    .Select(p => (Piece: p, Cuts: Math.Min(rows.Count, rows.RoomOn(p.WidthIn, p.LengthIn))))
+                    .Where(x => x.Cuts > 0)
+                    .Select(x => new PieceThatFits(
+                        x.Piece,
+                        x.Cuts,
+                        colour.Cost.Value
+                            - Money.Times(
+                                (rows.With(rows.Count - x.Cuts)?.LengthIn ?? 0) / rows.LengthIn,
+                                colour.Cost.Value
+                            )
+                    ))
+                    .OrderByDescending(x => x.Saves),
+            ];
 
     /// <summary>The strip beside the rows; null where it is too narrow to keep.</summary>
-    public static StripLeft? Left(RollRows rows) => rows.RollWidthIn - (Math.Min(rows.Across, rows.Count) * rows.BoxWidthIn) is var width && width >= VinylRemnant.LeastIn ? new(width, rows.LengthIn) : null;
+    public static StripLeft? Left(RollRows rows) =>
+        rows.RollWidthIn - (Math.Min(rows.Across, rows.Count) * rows.BoxWidthIn) is var width
+        && width >= VinylRemnant.LeastIn
+            ? new(width, rows.LengthIn)
+            : null;
 }

@@ -10,7 +10,15 @@ namespace Hepno.Core.Orders;
 /// <param name="Note">Anything else, up to 2,000 characters.</param>
 /// <param name="Channel">Whose policy makes the price.</param>
 /// <param name="Shipping">How it is sent, or null when they collect it.</param>
-public sealed record Ask(string? CustomerId, IReadOnlyList<AskLine> Lines, DateOnly? DueDate, TimeOnly? DueTime, string? Note, Channel Channel = Channel.Retail, Shipping? Shipping = null)
+public sealed record Ask(
+    string? CustomerId,
+    IReadOnlyList<AskLine> Lines,
+    DateOnly? DueDate,
+    TimeOnly? DueTime,
+    string? Note,
+    Channel Channel = Channel.Retail,
+    Shipping? Shipping = null
+)
 {
     /// <summary>Pieces of all lines.</summary>
     public int Pieces => Lines.Sum(l => l.Pieces);
@@ -19,7 +27,8 @@ public sealed record Ask(string? CustomerId, IReadOnlyList<AskLine> Lines, DateO
     public bool HasArtwork() => Lines.Any(l => l.Placements.Any(p => p.DesignId is not null));
 
     /// <summary>When a line is wanted: its own day, else the order's; at the order's hour.</summary>
-    public DateTime? DueOf(AskLine line) => line.DueDate is { } own ? own.ToDateTime(DueTime ?? new TimeOnly(12, 0)) : DueAt;
+    public DateTime? DueOf(AskLine line) =>
+        line.DueDate is { } own ? own.ToDateTime(DueTime ?? new TimeOnly(12, 0)) : DueAt;
 
     /// <summary>When it is wanted, in the shop's wall clock; noon when no hour is said.</summary>
     public DateTime? DueAt => DueDate?.ToDateTime(DueTime ?? new TimeOnly(12, 0));
@@ -36,7 +45,18 @@ public sealed record Ask(string? CustomerId, IReadOnlyList<AskLine> Lines, DateO
 /// <param name="Names">Names and numbers, a piece each; null when all pieces are alike.</param>
 /// <param name="Theirs">True when the customer brings the garments: they cost nothing, none is to spare, and <paramref name="StyleId"/> says which of ours they are like.</param>
 /// <param name="DueDate">Local date this line is wanted when it is another than the order's; null for the same.</param>
-public sealed record AskLine(string Id, string? StyleId, string? ColourwayId, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<Placement> Placements, decimal? Mark = null, int Given = 0, IReadOnlyList<OwnPiece>? Names = null, bool Theirs = false, DateOnly? DueDate = null)
+public sealed record AskLine(
+    string Id,
+    string? StyleId,
+    string? ColourwayId,
+    IReadOnlyList<SizeCount> Sizes,
+    IReadOnlyList<Placement> Placements,
+    decimal? Mark = null,
+    int Given = 0,
+    IReadOnlyList<OwnPiece>? Names = null,
+    bool Theirs = false,
+    DateOnly? DueDate = null
+)
 {
     /// <summary>Pieces of all sizes.</summary>
     public int Pieces => SizeRun.Total(Sizes);

@@ -10,18 +10,45 @@ namespace Hepno.Core.Orders;
 public sealed record AskTemplate(string Id, string Name, IReadOnlyList<AskLine> Lines, bool Retired)
 {
     /// <summary>A template of an ask's lines.</summary>
-    public static AskTemplate Of(string id, string name, Ask ask) => new(id, name.Trim(), [.. ask.Lines.Select(l => l with { Mark = null, Given = 0, Names = null, DueDate = null, Placements = [.. l.Placements] })], false);
+    public static AskTemplate Of(string id, string name, Ask ask) =>
+        new(
+            id,
+            name.Trim(),
+            [
+                .. ask.Lines.Select(l =>
+                    l with
+                    {
+                        Mark = null,
+                        Given = 0,
+                        Names = null,
+                        DueDate = null,
+                        Placements = [.. l.Placements],
+                    }
+                ),
+            ],
+            false
+        );
 
     /// <summary>What the owner must put right before it can be kept.</summary>
     public IEnumerable<Problem> Problems()
     {
         if (Name.Length is 0 or > 100)
         {
-            yield return new("name", Name.Length == 0 ? "The template has no name." : $"A name of {Name.Length} characters.", "name", "Call it what you would say, up to 100 letters.");
+            yield return new(
+                "name",
+                Name.Length == 0 ? "The template has no name." : $"A name of {Name.Length} characters.",
+                "name",
+                "Call it what you would say, up to 100 letters."
+            );
         }
         if (Lines.All(l => l.StyleId is null && l.Placements.Count == 0))
         {
-            yield return new("empty", "Nothing is said in this ask yet.", "orderId", "Say a garment or a print first: that is what the template keeps.");
+            yield return new(
+                "empty",
+                "Nothing is said in this ask yet.",
+                "orderId",
+                "Say a garment or a print first: that is what the template keeps."
+            );
         }
     }
 }

@@ -32,14 +32,26 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
     private const decimal Most = 1_000_000;
 
     /// <summary>How, in words.</summary>
-    public string Word => Kind switch { EndKind.ThrownAway => "thrown away", EndKind.Declined => "declined", EndKind.Lost => "lost", _ => "cancelled" };
+    public string Word =>
+        Kind switch
+        {
+            EndKind.ThrownAway => "thrown away",
+            EndKind.Declined => "declined",
+            EndKind.Lost => "lost",
+            _ => "cancelled",
+        };
 
     /// <summary>What cannot be kept of it.</summary>
     public IEnumerable<Problem> Problems()
     {
         if (Kind != EndKind.ThrownAway && Why.Length == 0)
         {
-            yield return new("empty", "No reason is said.", "why", "Say in a few words why: it is what you learn from.");
+            yield return new(
+                "empty",
+                "No reason is said.",
+                "why",
+                "Say in a few words why: it is what you learn from."
+            );
         }
         if (Why.Length > LongestWhy)
         {
@@ -51,19 +63,39 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
         }
         if (TheirPrice is < 0 or > Most)
         {
-            yield return new("range", $"Their price of {TheirPrice} is outside 0 to {Most:#,0}.", "theirPrice", "Type what the whole order cost there, or leave it empty.");
+            yield return new(
+                "range",
+                $"Their price of {TheirPrice} is outside 0 to {Most:#,0}.",
+                "theirPrice",
+                "Type what the whole order cost there, or leave it empty."
+            );
         }
         if (Math.Abs(Settled) > Most)
         {
-            yield return new("range", $"{Settled} to settle is outside {-Most:#,0} to {Most:#,0}.", "settled", "Type what the customer still pays, or with a minus what you give back.");
+            yield return new(
+                "range",
+                $"{Settled} to settle is outside {-Most:#,0} to {Most:#,0}.",
+                "settled",
+                "Type what the customer still pays, or with a minus what you give back."
+            );
         }
         if (Kind != EndKind.Lost && (ToWhom.Length > 0 || TheirPrice is not null))
         {
-            yield return new("not-lost", "To whom and at which price is said of a lost order alone.", ToWhom.Length > 0 ? "toWhom" : "theirPrice", "Leave it empty, or say that the order is lost.");
+            yield return new(
+                "not-lost",
+                "To whom and at which price is said of a lost order alone.",
+                ToWhom.Length > 0 ? "toWhom" : "theirPrice",
+                "Leave it empty, or say that the order is lost."
+            );
         }
         if (Kind != EndKind.Cancelled && Settled != 0)
         {
-            yield return new("not-cancelled", $"{Settled} to settle is said of a cancelled order alone.", "settled", "Leave it at 0, or say that the order is cancelled.");
+            yield return new(
+                "not-cancelled",
+                $"{Settled} to settle is said of a cancelled order alone.",
+                "settled",
+                "Leave it at 0, or say that the order is cancelled."
+            );
         }
     }
 
@@ -84,17 +116,33 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
         }
         return kind switch
         {
-            EndKind.ThrownAway when !IsEmpty(order) => No($"{order.Code} is not empty.", "Say that it is declined or lost: what was asked is then still found."),
-            EndKind.Declined or EndKind.Lost when facts.Approval is not null => No($"They have said yes to {order.Code}.", "Cancel it: what was bought and paid is then told."),
-            EndKind.Declined or EndKind.Lost when IsEmpty(order) => No($"Nothing is asked in {order.Code}.", "Throw it away."),
-            EndKind.Cancelled when facts.Approval is null => No($"Nobody has said yes to {order.Code}.", "Say that it is declined or lost."),
+            EndKind.ThrownAway when !IsEmpty(order) => No(
+                $"{order.Code} is not empty.",
+                "Say that it is declined or lost: what was asked is then still found."
+            ),
+            EndKind.Declined or EndKind.Lost when facts.Approval is not null => No(
+                $"They have said yes to {order.Code}.",
+                "Cancel it: what was bought and paid is then told."
+            ),
+            EndKind.Declined or EndKind.Lost when IsEmpty(order) => No(
+                $"Nothing is asked in {order.Code}.",
+                "Throw it away."
+            ),
+            EndKind.Cancelled when facts.Approval is null => No(
+                $"Nobody has said yes to {order.Code}.",
+                "Say that it is declined or lost."
+            ),
             _ => null,
         };
     }
 
     /// <summary>True while an ask says no garment, size, print, note or file.</summary>
-    public static bool IsEmpty(Order order) => string.IsNullOrEmpty(order.Ask.Note) && (order.Facts.Attached ?? []).Count == 0
-        && order.Ask.Lines.All(l => l.StyleId is null && l.Sizes.Count == 0 && l.Placements.Count == 0 && (l.Names ?? []).Count == 0);
+    public static bool IsEmpty(Order order) =>
+        string.IsNullOrEmpty(order.Ask.Note)
+        && (order.Facts.Attached ?? []).Count == 0
+        && order.Ask.Lines.All(l =>
+            l.StyleId is null && l.Sizes.Count == 0 && l.Placements.Count == 0 && (l.Names ?? []).Count == 0
+        );
 }
 
 /// <summary>What a cancelled order leaves behind: the owner decides what of it is charged.</summary>
@@ -107,11 +155,35 @@ public sealed record CancelledBill(Figure Spent, Figure OnTheWay, Figure Paid, d
     /// <summary>Reckons it. What was pressed is in it as its blanks and transfers; hands are the owner's to add.</summary>
     public static CancelledBill Of(OrderFacts facts)
     {
-        Figure Item(GatherItem i) => Figure.Input(i.Id, i.Text, i.Cost, FigureUnit.Money, i.Supplier.Length > 0 ? i.Supplier : "our own work");
-        var spent = Figure.Sum("spent", "Bought or prepared", [.. facts.Items.Where(i => i.DoneAt is not null).Select(Item)]);
-        var coming = Figure.Sum("coming", "Bought, not here yet", [.. facts.Items.Where(i => i.DoneAt is null && i.Kind == GatherKind.Buy).Select(Item)]);
-        var paid = Figure.Sum("paid", "Paid", [Figure.Input("deposit", "Deposit", facts.Deposit?.Amount ?? 0, FigureUnit.Money, "noted at Gather"),
-            .. (facts.Parts ?? []).Select((p, i) => Figure.Input($"part-{i}", $"With the part to {p.To}", p.Taken, FigureUnit.Money, "taken at Send"))]);
+        Figure Item(GatherItem i) =>
+            Figure.Input(i.Id, i.Text, i.Cost, FigureUnit.Money, i.Supplier.Length > 0 ? i.Supplier : "our own work");
+        var spent = Figure.Sum(
+            "spent",
+            "Bought or prepared",
+            [.. facts.Items.Where(i => i.DoneAt is not null).Select(Item)]
+        );
+        var coming = Figure.Sum(
+            "coming",
+            "Bought, not here yet",
+            [.. facts.Items.Where(i => i.DoneAt is null && i.Kind == GatherKind.Buy).Select(Item)]
+        );
+        var paid = Figure.Sum(
+            "paid",
+            "Paid",
+            [
+                Figure.Input("deposit", "Deposit", facts.Deposit?.Amount ?? 0, FigureUnit.Money, "noted at Gather"),
+                .. (facts.Parts ?? []).Select(
+                    (p, i) =>
+                        Figure.Input(
+                            $"part-{i}",
+                            $"With the part to {p.To}",
+                            p.Taken,
+                            FigureUnit.Money,
+                            "taken at Send"
+                        )
+                ),
+            ]
+        );
         return new(spent, coming, paid, spent.Value - paid.Value);
     }
 }

@@ -17,11 +17,16 @@ public static class GarmentHold
             return GarmentScale.Flat(kind, size);
         }
         var outline = Outline.Of(kind);
-        var cloth = (outline.Back.Cloth.GetValueOrDefault(seam) ?? outline.Front.Cloth[seam]) is [var width, var height] ? (Width: width, Height: height) : throw new InvalidDataException($"No cloth for {seam} of {kind}.");
+        var cloth = (outline.Back.Cloth.GetValueOrDefault(seam) ?? outline.Front.Cloth[seam]) is [var width, var height]
+            ? (Width: width, Height: height)
+            : throw new InvalidDataException($"No cloth for {seam} of {kind}.");
         var scale = GarmentScale.Of(kind, size);
         // a small garment has small seams
         var free = Place.SeamIn * Math.Min(1, scale);
-        var (wide, tall) = ((cloth.Width * scale) - (2 * free) - (2 * Math.Abs(place.AsideIn) * scale), (cloth.Height * scale) - place.FromSeam(size) - free);
+        var (wide, tall) = (
+            (cloth.Width * scale) - (2 * free) - (2 * Math.Abs(place.AsideIn) * scale),
+            (cloth.Height * scale) - place.FromSeam(size) - free
+        );
         // what is usual there was pressed often enough, whatever the outlines say
         return (Math.Max(wide, place.Seam().WidthOn(size)), Math.Max(tall, place.Seam().HeightOn(size)));
     }

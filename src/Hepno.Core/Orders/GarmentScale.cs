@@ -13,7 +13,8 @@ public static class GarmentScale
     public static double Of(GarmentKind kind, string size) => AgainstM(size) / AgainstM(Outline.Of(kind).Size);
 
     /// <summary>A size lying flat, arms and all, in: what is printed all over covers it.</summary>
-    public static (double WidthIn, double HeightIn) Flat(GarmentKind kind, string size) => (Outline.Of(kind).Box[2] * Of(kind, size), Outline.Of(kind).Box[3] * Of(kind, size));
+    public static (double WidthIn, double HeightIn) Flat(GarmentKind kind, string size) =>
+        (Outline.Of(kind).Box[2] * Of(kind, size), Outline.Of(kind).Box[3] * Of(kind, size));
 
     private static double AgainstM(string size)
     {
@@ -22,9 +23,17 @@ public static class GarmentScale
         return (SizeGroups.Of(size), name) switch
         {
             (SizeGroup.Infant, "NB") => 0.36,
-            (SizeGroup.Infant, _) => 0.36 + (Math.Min(24, Number(name[(name.IndexOf('-', StringComparison.Ordinal) + 1)..^1])) * 0.14 / 24),
+            (SizeGroup.Infant, _) => 0.36
+                + (Math.Min(24, Number(name[(name.IndexOf('-', StringComparison.Ordinal) + 1)..^1])) * 0.14 / 24),
             (SizeGroup.Toddler, _) => 0.52 + ((Number(name[..1]) - 2) * StepToddler),
-            (SizeGroup.Youth, _) => name switch { "YXS" => 0.66, "YS" => 0.7, "YM" => 0.76, "YL" => 0.82, _ => 0.88 },
+            (SizeGroup.Youth, _) => name switch
+            {
+                "YXS" => 0.66,
+                "YS" => 0.7,
+                "YM" => 0.76,
+                "YL" => 0.82,
+                _ => 0.88,
+            },
             (SizeGroup.Extended, _) => 1.14 + ((Number(name[..1]) - 1) * StepExtended),
             (SizeGroup.Large, "L") => 1.07,
             (SizeGroup.Large, _) => 1.14,

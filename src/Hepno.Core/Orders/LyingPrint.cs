@@ -19,7 +19,17 @@ public sealed record FlatBox(double X, double Y, double Width, double Height);
 /// <param name="FromSeamIn">From that seam to its nearest edge, in.</param>
 /// <param name="Fingers">The same in fingers, to the half.</param>
 /// <param name="Where">From which seam, in words.</param>
-public sealed record LyingPrint(string PlacementId, bool OnBack, FlatBox Print, FlatBox Zone, double SeamX, double SeamY, double FromSeamIn, double Fingers, string Where)
+public sealed record LyingPrint(
+    string PlacementId,
+    bool OnBack,
+    FlatBox Print,
+    FlatBox Zone,
+    double SeamX,
+    double SeamY,
+    double FromSeamIn,
+    double Fingers,
+    string Where
+)
 {
     /// <summary>Where a placement lies on a size; null where the garment has no such place.</summary>
     /// <param name="p">The placement as asked.</param>
@@ -38,13 +48,29 @@ public sealed record LyingPrint(string PlacementId, bool OnBack, FlatBox Print, 
         var scale = GarmentScale.Of(kind, size);
         if (p.Place == Places.AllOver)
         {
-            var flat = new FlatBox(outline.Box[0] * scale, outline.Box[1] * scale, outline.Box[2] * scale, outline.Box[3] * scale);
+            var flat = new FlatBox(
+                outline.Box[0] * scale,
+                outline.Box[1] * scale,
+                outline.Box[2] * scale,
+                outline.Box[3] * scale
+            );
             return new(p.Id, false, flat, flat, 0, flat.Y, 0, 0, place.WhereOn(kind));
         }
         var print = SizedPrints.Of(p, [new SizeCount(size, 1)], names)[0].Print;
         var (middle, seam, from) = ((anchor[0] + place.AsideIn) * scale, anchor[1] * scale, place.FromSeam(size));
-        FlatBox Box(double width, double height) => new(middle - (width / 2), place.IsAbove ? seam - from - height : seam + from, width, height);
-        return new(p.Id, onBack, Box(print.WidthIn, print.HeightIn), Box(place.WidthOn(size), place.HeightOn(size)), anchor[0] * scale, seam, from, Places.Fingers(from), place.WhereOn(kind));
+        FlatBox Box(double width, double height) =>
+            new(middle - (width / 2), place.IsAbove ? seam - from - height : seam + from, width, height);
+        return new(
+            p.Id,
+            onBack,
+            Box(print.WidthIn, print.HeightIn),
+            Box(place.WidthOn(size), place.HeightOn(size)),
+            anchor[0] * scale,
+            seam,
+            from,
+            Places.Fingers(from),
+            place.WhereOn(kind)
+        );
     }
 
     /// <summary>The same print in the middle of the one beneath.</summary>
@@ -52,7 +78,12 @@ public sealed record LyingPrint(string PlacementId, bool OnBack, FlatBox Print, 
     {
         var y = under.Print.Y + ((under.Print.Height - Print.Height) / 2);
         var from = place.IsAbove ? SeamY - y - Print.Height : y - SeamY;
-        return this with { Print = Print with { X = under.Print.X + ((under.Print.Width - Print.Width) / 2), Y = y }, FromSeamIn = from, Fingers = Places.Fingers(from) };
+        return this with
+        {
+            Print = Print with { X = under.Print.X + ((under.Print.Width - Print.Width) / 2), Y = y },
+            FromSeamIn = from,
+            Fingers = Places.Fingers(from),
+        };
     }
 }
 
@@ -67,16 +98,32 @@ public sealed record SizeDrawn(string Size, int Pieces, double Scale, IReadOnlyL
     public static IReadOnlyList<SizeDrawn> Of(AskLine line, GarmentKind kind)
     {
         IReadOnlyList<SizeCount> sizes = line.Sizes.Count > 0 ? line.Sizes : [new(Outline.Of(kind).Size, 0)];
-        return [.. sizes.Select(s => new SizeDrawn(s.Size, s.Pieces, GarmentScale.Of(kind, s.Size), Lying(line, s.Size, kind)))];
+        return
+        [
+            .. sizes.Select(s => new SizeDrawn(
+                s.Size,
+                s.Pieces,
+                GarmentScale.Of(kind, s.Size),
+                Lying(line, s.Size, kind)
+            )),
+        ];
     }
 
     // what lies on another lies in its middle
     private static List<LyingPrint> Lying(AskLine line, string size, GarmentKind kind)
     {
         List<LyingPrint> lying = [];
-        foreach (var (p, lies) in line.Placements.Select(p => (p, LyingPrint.Of(p, size, kind, line.Names))).Where(x => x.Item2 is not null))
+        foreach (
+            var (p, lies) in line
+                .Placements.Select(p => (p, LyingPrint.Of(p, size, kind, line.Names)))
+                .Where(x => x.Item2 is not null)
+        )
         {
-            lying.Add(p.OnTopOf is not null && lying.FirstOrDefault(u => u.PlacementId == p.OnTopOf) is { } under ? lies!.CentredOn(under, p.At()) : lies!);
+            lying.Add(
+                p.OnTopOf is not null && lying.FirstOrDefault(u => u.PlacementId == p.OnTopOf) is { } under
+                    ? lies!.CentredOn(under, p.At())
+                    : lies!
+            );
         }
         return lying;
     }

@@ -23,9 +23,23 @@ public sealed record NeckLabel(string Size, int Pieces, IReadOnlyList<string> Li
         {
             return [];
         }
-        var fibre = string.Join(" ", style.Fabric.Select(x => $"{x.Percent.ToString("0.#", CultureInfo.InvariantCulture)}% {x.Fibre.ToString().ToLowerInvariant()}"));
+        var fibre = string.Join(
+            " ",
+            style.Fabric.Select(x =>
+                $"{x.Percent.ToString("0.#", CultureInfo.InvariantCulture)}% {x.Fibre.ToString().ToLowerInvariant()}"
+            )
+        );
         var origin = style.Cloth?.Origin is { Length: > 0 } from ? $"Made in {from}" : null;
-        return [.. line.Sizes.Where(s => s.Pieces > 0).Select(s => new NeckLabel(s.Size, s.Pieces, [.. new[] { s.Size, fibre, origin, care, maker }.OfType<string>()]))];
+        return
+        [
+            .. line
+                .Sizes.Where(s => s.Pieces > 0)
+                .Select(s => new NeckLabel(
+                    s.Size,
+                    s.Pieces,
+                    [.. new[] { s.Size, fibre, origin, care, maker }.OfType<string>()]
+                )),
+        ];
     }
 
     /// <summary>What a label ought to say and the shelf does not know.</summary>

@@ -41,7 +41,17 @@ public enum GatherKind
 /// <param name="Cost">What it costs at the quote's prices.</param>
 /// <param name="Expected">Local time it is expected here.</param>
 /// <param name="DoneAt">When it was here or done (UTC), or null.</param>
-public sealed record GatherItem(string Id, GatherKind Kind, string Text, string Supplier, double Quantity, string Unit, decimal Cost, DateTime Expected, DateTime? DoneAt);
+public sealed record GatherItem(
+    string Id,
+    GatherKind Kind,
+    string Text,
+    string Supplier,
+    double Quantity,
+    string Unit,
+    decimal Cost,
+    DateTime Expected,
+    DateTime? DoneAt
+);
 
 /// <summary>Good pieces of one size of one line, counted into the box.</summary>
 /// <param name="LineId">Which line.</param>
@@ -114,7 +124,15 @@ public sealed record FromDrawer(string LineId, string Key, string KeptId, int Co
 /// <param name="VinylId">Of which vinyl: it is used for no other.</param>
 /// <param name="WidthIn">Its width when it was taken, in.</param>
 /// <param name="LengthIn">Its length then, in.</param>
-public sealed record FromRemnant(string LineId, string PlacementId, int Layer, string RemnantId, string VinylId, double WidthIn, double LengthIn);
+public sealed record FromRemnant(
+    string LineId,
+    string PlacementId,
+    int Layer,
+    string RemnantId,
+    string VinylId,
+    double WidthIn,
+    double LengthIn
+);
 
 /// <summary>How a line was made and sold in the order it is asked for again from.</summary>
 /// <param name="LineId">Which line of this order.</param>
@@ -146,16 +164,36 @@ public sealed record LastTime(string LineId, string Code, string MethodId, decim
 /// <param name="Remnants">Pieces of vinyl used for it; null for none.</param>
 /// <param name="Ending">How it left the line without being handed over; null while it did not.</param>
 /// <param name="LastTimes">For lines asked for again: how they were made and sold before; null for none.</param>
-public sealed record OrderFacts(IReadOnlyList<Decision> Decisions, DateTime? LaidOutAt, Approval? Approval, Deposit? Deposit, IReadOnlyList<GatherItem> Items,
-    DateTime? RunStartedAt, IReadOnlyList<CountedSize> Counted, HandOver? HandOver, DateTime? ClosedAt, IReadOnlyList<MovedLine>? Moves = null, IReadOnlyList<PartDelivery>? Parts = null, IReadOnlyList<OfferedWay>? Offered = null,
-    IReadOnlyList<RiskTaken>? Risks = null, IReadOnlyList<Attachment>? Attached = null, IReadOnlyList<PressedOn>? Pressed = null, IReadOnlyList<LineLayout>? Layouts = null, IReadOnlyList<FromDrawer>? Drawer = null, IReadOnlyList<JoinedFilm>? Joined = null, IReadOnlyList<FromRemnant>? Remnants = null,
-    Ending? Ending = null, IReadOnlyList<LastTime>? LastTimes = null)
+public sealed record OrderFacts(
+    IReadOnlyList<Decision> Decisions,
+    DateTime? LaidOutAt,
+    Approval? Approval,
+    Deposit? Deposit,
+    IReadOnlyList<GatherItem> Items,
+    DateTime? RunStartedAt,
+    IReadOnlyList<CountedSize> Counted,
+    HandOver? HandOver,
+    DateTime? ClosedAt,
+    IReadOnlyList<MovedLine>? Moves = null,
+    IReadOnlyList<PartDelivery>? Parts = null,
+    IReadOnlyList<OfferedWay>? Offered = null,
+    IReadOnlyList<RiskTaken>? Risks = null,
+    IReadOnlyList<Attachment>? Attached = null,
+    IReadOnlyList<PressedOn>? Pressed = null,
+    IReadOnlyList<LineLayout>? Layouts = null,
+    IReadOnlyList<FromDrawer>? Drawer = null,
+    IReadOnlyList<JoinedFilm>? Joined = null,
+    IReadOnlyList<FromRemnant>? Remnants = null,
+    Ending? Ending = null,
+    IReadOnlyList<LastTime>? LastTimes = null
+)
 {
     /// <summary>Nothing has happened yet.</summary>
     public static OrderFacts None { get; } = new([], null, null, null, [], null, [], null, null);
 
     /// <summary>Pieces of a line and size that earlier parts took.</summary>
-    public int DeliveredOf(string lineId, string size) => (Parts ?? []).SelectMany(p => p.Pieces).Where(c => c.LineId == lineId && c.Size == size).Sum(c => c.Pieces);
+    public int DeliveredOf(string lineId, string size) =>
+        (Parts ?? []).SelectMany(p => p.Pieces).Where(c => c.LineId == lineId && c.Size == size).Sum(c => c.Pieces);
 
     /// <summary>Pieces that earlier parts took.</summary>
     public int Delivered() => (Parts ?? []).Sum(p => p.Pieces.Sum(c => c.Pieces));

@@ -43,19 +43,38 @@ public sealed record OwnPiece(string Size, string Name, string Number)
     /// <param name="row">Its row, as the owner finds it: "Row 3".</param>
     /// <param name="where">Its field.</param>
     public Problem? Problem(string row, string where) =>
-        Name.Length > LongestName ? new("too-long", $"{row}: a name of {Name.Length} letters.", $"{where}.name", $"At most {LongestName}.")
-        : Number.Length > LongestNumber || !Number.All(char.IsAsciiDigit) ? new("number", $"{row}: \"{Number}\" is not a number to print.", $"{where}.number", $"At most {LongestNumber} digits.")
-        : Says().Length == 0 ? new("bare", $"{row}: {Size} has neither name nor number.", where, "Give it one, or put plain pieces on a line of their own.")
+        Name.Length > LongestName
+            ? new("too-long", $"{row}: a name of {Name.Length} letters.", $"{where}.name", $"At most {LongestName}.")
+        : Number.Length > LongestNumber || !Number.All(char.IsAsciiDigit)
+            ? new(
+                "number",
+                $"{row}: \"{Number}\" is not a number to print.",
+                $"{where}.number",
+                $"At most {LongestNumber} digits."
+            )
+        : Says().Length == 0
+            ? new(
+                "bare",
+                $"{row}: {Size} has neither name nor number.",
+                where,
+                "Give it one, or put plain pieces on a line of their own."
+            )
         : null;
 
     /// <summary>True when it has what a placement prints.</summary>
-    public bool Has(OwnText own) => (own is OwnText.None or OwnText.Number || Name.Length > 0) && (own is OwnText.None or OwnText.Name || Number.Length > 0);
+    public bool Has(OwnText own) =>
+        (own is OwnText.None or OwnText.Number || Name.Length > 0)
+        && (own is OwnText.None or OwnText.Name || Number.Length > 0);
 
     /// <summary>Width of its text in a box of a height, in, before it is pressed together to fit.</summary>
-    public double WidthIn(OwnText own, double heightIn) => own switch
-    {
-        OwnText.Name => Name.Length * LetterWidth * heightIn,
-        OwnText.Number => Number.Length * LetterWidth * heightIn,
-        _ => Math.Max(Name.Length * LetterWidth * heightIn * NameShare, Number.Length * LetterWidth * heightIn * (1 - NameShare)),
-    };
+    public double WidthIn(OwnText own, double heightIn) =>
+        own switch
+        {
+            OwnText.Name => Name.Length * LetterWidth * heightIn,
+            OwnText.Number => Number.Length * LetterWidth * heightIn,
+            _ => Math.Max(
+                Name.Length * LetterWidth * heightIn * NameShare,
+                Number.Length * LetterWidth * heightIn * (1 - NameShare)
+            ),
+        };
 }

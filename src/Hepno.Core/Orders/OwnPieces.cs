@@ -21,7 +21,11 @@ public static class OwnPieces
     /// <param name="known">The style's sizes, smallest first.</param>
     public static OwnPiecesReading Read(IReadOnlyList<IReadOnlyList<string>> rows, IReadOnlyList<string> known)
     {
-        var filled = rows.Select((cells, i) => (Row: i + 1, Cells: (IReadOnlyList<string>)[.. cells.Select(c => c.Trim())])).Where(r => r.Cells.Any(c => c.Length > 0)).ToList();
+        var filled = rows.Select(
+                (cells, i) => (Row: i + 1, Cells: (IReadOnlyList<string>)[.. cells.Select(c => c.Trim())])
+            )
+            .Where(r => r.Cells.Any(c => c.Length > 0))
+            .ToList();
         var head = filled.Count > 0 ? Head(filled[0].Cells) : null;
         var problems = new List<Problem>();
         var pieces = new List<OwnPiece>();
@@ -39,11 +43,25 @@ public static class OwnPieces
         }
         if (pieces.Count == 0 && problems.Count == 0)
         {
-            problems.Add(new("empty", "The list is empty.", "names", $"A piece a row, for example {(known.Count > 0 ? known[0] : "M")}, FENNER, 7."));
+            problems.Add(
+                new(
+                    "empty",
+                    "The list is empty.",
+                    "names",
+                    $"A piece a row, for example {(known.Count > 0 ? known[0] : "M")}, FENNER, 7."
+                )
+            );
         }
         if (pieces.Count > SizeRun.MostPieces)
         {
-            problems.Add(new("huge", $"{pieces.Count} rows is more than one line can hold.", "names", $"At most {SizeRun.MostPieces} pieces a line: split the list."));
+            problems.Add(
+                new(
+                    "huge",
+                    $"{pieces.Count} rows is more than one line can hold.",
+                    "names",
+                    $"At most {SizeRun.MostPieces} pieces a line: split the list."
+                )
+            );
         }
         return problems.Count > 0 ? new([], [.. problems.Take(MostProblems)]) : new(pieces, []);
     }
@@ -63,20 +81,38 @@ public static class OwnPieces
         {
             if (own.Count > 0 && line.Pieces > 0)
             {
-                yield return new("no-names", $"{own[0].At().Name}: each piece has its own {Word(own[0].Own)}, and there is no list.", $"{where}.names", "Paste or type the list, a piece a row.");
+                yield return new(
+                    "no-names",
+                    $"{own[0].At().Name}: each piece has its own {Word(own[0].Own)}, and there is no list.",
+                    $"{where}.names",
+                    "Paste or type the list, a piece a row."
+                );
             }
             yield break;
         }
         if (own.Count == 0)
         {
-            yield return new("names-nowhere", $"{names.Count} pieces have names or numbers, and no print shows them.", $"{where}.placements", "Say which print is each piece's own, or clear the list.");
+            yield return new(
+                "names-nowhere",
+                $"{names.Count} pieces have names or numbers, and no print shows them.",
+                $"{where}.placements",
+                "Say which print is each piece's own, or clear the list."
+            );
         }
         foreach (var size in line.Sizes.Select(s => s.Size).Union(names.Select(n => n.Size)))
         {
-            var (asked, listed) = (line.Sizes.Where(s => s.Size == size).Sum(s => s.Pieces), names.Count(n => n.Size == size));
+            var (asked, listed) = (
+                line.Sizes.Where(s => s.Size == size).Sum(s => s.Pieces),
+                names.Count(n => n.Size == size)
+            );
             if (asked != listed)
             {
-                yield return new("names-count", $"{size}: {asked} {(asked == 1 ? "piece is" : "pieces are")} asked for, {listed} {(listed == 1 ? "is" : "are")} on the list.", $"{where}.names", "Mend the list, or the sizes.");
+                yield return new(
+                    "names-count",
+                    $"{size}: {asked} {(asked == 1 ? "piece is" : "pieces are")} asked for, {listed} {(listed == 1 ? "is" : "are")} on the list.",
+                    $"{where}.names",
+                    "Mend the list, or the sizes."
+                );
             }
         }
         foreach (var p in own)
@@ -84,7 +120,12 @@ public static class OwnPieces
             var bare = names.Select((n, i) => (n, i)).Where(x => !x.n.Has(p.Own)).ToList();
             if (bare.Count > 0)
             {
-                yield return new("names-missing", $"{p.At().Name}: {(bare.Count == 1 ? $"row {bare[0].i + 1} ({bare[0].n.Size}) has" : $"{bare.Count} rows have")} no {Lacking(bare.Select(b => b.n), p.Own)}.", $"{where}.names", "Fill it in, or put such pieces on a line of their own.");
+                yield return new(
+                    "names-missing",
+                    $"{p.At().Name}: {(bare.Count == 1 ? $"row {bare[0].i + 1} ({bare[0].n.Size}) has" : $"{bare.Count} rows have")} no {Lacking(bare.Select(b => b.n), p.Own)}.",
+                    $"{where}.names",
+                    "Fill it in, or put such pieces on a line of their own."
+                );
             }
         }
     }
@@ -93,10 +134,21 @@ public static class OwnPieces
     public static IReadOnlyList<string> Notices(AskLine line)
     {
         var names = line.Names ?? [];
-        var said = names.GroupBy(n => (n.Name.ToUpperInvariant(), n.Number)).Where(g => g.Count() > 1).Select(g => $"{g.First().Says()} stands {Times(g.Count())}.").ToList();
+        var said = names
+            .GroupBy(n => (n.Name.ToUpperInvariant(), n.Number))
+            .Where(g => g.Count() > 1)
+            .Select(g => $"{g.First().Says()} stands {Times(g.Count())}.")
+            .ToList();
         // a number belongs to one player; the same piece twice is said already
-        said.AddRange(names.Where(n => n.Number.Length > 0).GroupBy(n => n.Number).Where(g => g.DistinctBy(n => n.Name.ToUpperInvariant()).Count() > 1)
-            .Select(g => $"Number {g.Key} stands {Times(g.Count())}: {string.Join(", ", g.Select(n => n.Name.Length > 0 ? n.Name : n.Size))}."));
+        said.AddRange(
+            names
+                .Where(n => n.Number.Length > 0)
+                .GroupBy(n => n.Number)
+                .Where(g => g.DistinctBy(n => n.Name.ToUpperInvariant()).Count() > 1)
+                .Select(g =>
+                    $"Number {g.Key} stands {Times(g.Count())}: {string.Join(", ", g.Select(n => n.Name.Length > 0 ? n.Name : n.Size))}."
+                )
+        );
         foreach (var p in line.Placements.Where(p => p.Own != OwnText.None))
         {
             foreach (var n in names.Where(n => n.Has(p.Own)))
@@ -104,7 +156,9 @@ public static class OwnPieces
                 var print = SizedPrints.On(p, n.Size);
                 if (n.WidthIn(p.Own, print.HeightIn) is var wide && wide > print.WidthIn + 1e-9)
                 {
-                    said.Add($"{n.Says()} is pressed together to {print.WidthIn / wide * 100:0}% of its width to fit the {p.At().Name.ToLowerInvariant()} of {n.Size}.");
+                    said.Add(
+                        $"{n.Says()} is pressed together to {print.WidthIn / wide * 100:0}% of its width to fit the {p.At().Name.ToLowerInvariant()} of {n.Size}."
+                    );
                 }
             }
         }
@@ -113,12 +167,23 @@ public static class OwnPieces
 
     private static string Times(int count) => count == 2 ? "twice" : $"{count} times";
 
-    private static string Word(OwnText own) => own switch { OwnText.Name => "name", OwnText.Number => "number", _ => "name and number" };
+    private static string Word(OwnText own) =>
+        own switch
+        {
+            OwnText.Name => "name",
+            OwnText.Number => "number",
+            _ => "name and number",
+        };
 
     private static string Lacking(IEnumerable<OwnPiece> bare, OwnText own)
     {
-        var (name, number) = (own != OwnText.Number && bare.Any(n => n.Name.Length == 0), own != OwnText.Name && bare.Any(n => n.Number.Length == 0));
-        return name && number ? "name or number" : name ? "name" : "number";
+        var (name, number) = (
+            own != OwnText.Number && bare.Any(n => n.Name.Length == 0),
+            own != OwnText.Name && bare.Any(n => n.Number.Length == 0)
+        );
+        return name && number ? "name or number"
+            : name ? "name"
+            : "number";
     }
 
     private static Dictionary<string, int>? Head(IReadOnlyList<string> cells)
@@ -127,7 +192,11 @@ public static class OwnPieces
         for (var i = 0; i < cells.Count; i++)
         {
             var word = cells[i].ToLowerInvariant();
-            var column = SizeHeads.Contains(word) ? "size" : NameHeads.Contains(word) ? "name" : NumberHeads.Contains(word) ? "number" : null;
+            var column =
+                SizeHeads.Contains(word) ? "size"
+                : NameHeads.Contains(word) ? "name"
+                : NumberHeads.Contains(word) ? "number"
+                : null;
             if (column is not null)
             {
                 head.TryAdd(column, i);
@@ -136,16 +205,24 @@ public static class OwnPieces
         return head.ContainsKey("size") && head.Count > 1 ? head : null;
     }
 
-    private static (OwnPiece?, Problem?) ByHead(Dictionary<string, int> head, IReadOnlyList<string> cells, int row, IReadOnlyList<string> known)
+    private static (OwnPiece?, Problem?) ByHead(
+        Dictionary<string, int> head,
+        IReadOnlyList<string> cells,
+        int row,
+        IReadOnlyList<string> known
+    )
     {
         string Cell(string column) => head.TryGetValue(column, out var i) && i < cells.Count ? cells[i] : "";
         var size = SizeRun.Known(Cell("size"), known);
-        return size is null ? (null, NoSize(row, Cell("size"), cells, known)) : Checked(new(size, Cell("name"), Cell("number")), row);
+        return size is null
+            ? (null, NoSize(row, Cell("size"), cells, known))
+            : Checked(new(size, Cell("name"), Cell("number")), row);
     }
 
     private static (OwnPiece?, Problem?) Guessed(IReadOnlyList<string> cells, int row, IReadOnlyList<string> known)
     {
-        string? size = null, number = null;
+        string? size = null,
+            number = null;
         var names = new List<string>();
         foreach (var cell in cells.Where(c => c.Length > 0))
         {
@@ -163,13 +240,34 @@ public static class OwnPieces
             }
         }
         return size is null ? (null, NoSize(row, "", cells, known))
-            : names.Count > 1 ? (null, new("row", $"Row {row}: \"{names[0]}\" and \"{names[1]}\" both look like a name.", $"names[{row}]", "A row holds a size, a name and a number, each once; a heading row says which is which."))
+            : names.Count > 1
+                ? (
+                    null,
+                    new(
+                        "row",
+                        $"Row {row}: \"{names[0]}\" and \"{names[1]}\" both look like a name.",
+                        $"names[{row}]",
+                        "A row holds a size, a name and a number, each once; a heading row says which is which."
+                    )
+                )
             : Checked(new(size, names.FirstOrDefault(""), number ?? ""), row);
     }
 
-    private static Problem NoSize(int row, string said, IReadOnlyList<string> cells, IReadOnlyList<string> known) => said.Length > 0
-        ? new("unknown-size", $"Row {row}: \"{said}\" is not a size of this style.", $"names[{row}].size", $"Its sizes are {string.Join(", ", known)}.")
-        : new("no-size", $"Row {row}: no size in \"{string.Join(", ", cells.Where(c => c.Length > 0))}\".", $"names[{row}].size", $"Name one of {string.Join(", ", known)}.");
+    private static Problem NoSize(int row, string said, IReadOnlyList<string> cells, IReadOnlyList<string> known) =>
+        said.Length > 0
+            ? new(
+                "unknown-size",
+                $"Row {row}: \"{said}\" is not a size of this style.",
+                $"names[{row}].size",
+                $"Its sizes are {string.Join(", ", known)}."
+            )
+            : new(
+                "no-size",
+                $"Row {row}: no size in \"{string.Join(", ", cells.Where(c => c.Length > 0))}\".",
+                $"names[{row}].size",
+                $"Name one of {string.Join(", ", known)}."
+            );
 
-    private static (OwnPiece?, Problem?) Checked(OwnPiece piece, int row) => piece.Problem($"Row {row}", $"names[{row}]") is { } problem ? (null, problem) : (piece, null);
+    private static (OwnPiece?, Problem?) Checked(OwnPiece piece, int row) =>
+        piece.Problem($"Row {row}", $"names[{row}]") is { } problem ? (null, problem) : (piece, null);
 }

@@ -10,24 +10,40 @@ namespace Hepno.Core.Orders;
 /// <param name="Youth">YXS to YXL.</param>
 /// <param name="Toddler">2T to 6T.</param>
 /// <param name="Infant">Months.</param>
-public sealed record PlaceWidths(double Small, double Large, double Extended, double Youth, double Toddler, double Infant)
+public sealed record PlaceWidths(
+    double Small,
+    double Large,
+    double Extended,
+    double Youth,
+    double Toddler,
+    double Infant
+)
 {
     /// <summary>A place of garments that come in one size.</summary>
     public static PlaceWidths Same(double width) => new(width, width, width, width, width, width);
 
     /// <summary>The widest for a group.</summary>
-    public double For(SizeGroup group) => group switch
-    {
-        SizeGroup.Infant => Infant,
-        SizeGroup.Toddler => Toddler,
-        SizeGroup.Youth => Youth,
-        SizeGroup.Large or SizeGroup.One => Large,
-        SizeGroup.Extended => Extended,
-        _ => Small,
-    };
+    public double For(SizeGroup group) =>
+        group switch
+        {
+            SizeGroup.Infant => Infant,
+            SizeGroup.Toddler => Toddler,
+            SizeGroup.Youth => Youth,
+            SizeGroup.Large or SizeGroup.One => Large,
+            SizeGroup.Extended => Extended,
+            _ => Small,
+        };
 
     /// <summary>Each of them with its name in the API.</summary>
-    internal IEnumerable<(string Field, double Width)> Each() => [("small", Small), ("large", Large), ("extended", Extended), ("youth", Youth), ("toddler", Toddler), ("infant", Infant)];
+    internal IEnumerable<(string Field, double Width)> Each() =>
+        [
+            ("small", Small),
+            ("large", Large),
+            ("extended", Extended),
+            ("youth", Youth),
+            ("toddler", Toddler),
+            ("infant", Infant),
+        ];
 }
 
 /// <summary>A place with its customary limits (assumed, docs/trade.md 16; youth and smaller where it is silent: in proportion).</summary>
@@ -41,7 +57,18 @@ public sealed record PlaceWidths(double Small, double Large, double Extended, do
 /// <param name="FromSeamYouthIn">The distance on youth and toddler sizes, in; null for the same.</param>
 /// <param name="FromSeamInfantIn">The distance on infant sizes, in; null for the same.</param>
 /// <param name="AsideIn">From the garment's middle line to the print's, towards the wearer's left, in.</param>
-public sealed record Place(string Id, string Name, string Where, double FromSeamIn, double HeightLimitIn, PlaceWidths Widths, double? OpeningIn = null, double? FromSeamYouthIn = null, double? FromSeamInfantIn = null, double AsideIn = 0)
+public sealed record Place(
+    string Id,
+    string Name,
+    string Where,
+    double FromSeamIn,
+    double HeightLimitIn,
+    PlaceWidths Widths,
+    double? OpeningIn = null,
+    double? FromSeamYouthIn = null,
+    double? FromSeamInfantIn = null,
+    double AsideIn = 0
+)
 {
     /// <summary>Nearer than this a print comes to no seam of an adult's garment, in (docs/trade.md 16).</summary>
     public const double SeamIn = 0.5;
@@ -63,47 +90,94 @@ public sealed record Place(string Id, string Name, string Where, double FromSeam
     {
         if (string.IsNullOrWhiteSpace(Name) || Name.Length > LongestName)
         {
-            yield return new("name", string.IsNullOrWhiteSpace(Name) ? "The place has no name." : $"A name of {Name.Length} characters.", "name", $"Call it what you would say at the counter, up to {LongestName} letters.");
+            yield return new(
+                "name",
+                string.IsNullOrWhiteSpace(Name) ? "The place has no name." : $"A name of {Name.Length} characters.",
+                "name",
+                $"Call it what you would say at the counter, up to {LongestName} letters."
+            );
         }
-        if (Like is null ? Places.Find(Id) is null : Places.Find(Like) is null || Places.Find(Id) is not null || !Places.TakesLayers(Like))
+        if (
+            Like is null
+                ? Places.Find(Id) is null
+                : Places.Find(Like) is null || Places.Find(Id) is not null || !Places.TakesLayers(Like)
+        )
         {
-            yield return new("like", Like is null ? $"\"{Name}\" lies like no place." : $"\"{Name}\" cannot lie like \"{Like}\".", "like", $"A place of your own lies at the seam of one of {string.Join(", ", Places.All.Where(p => Places.TakesLayers(p.Id)).Select(p => p.Id))}; a usual one lies where it does.");
+            yield return new(
+                "like",
+                Like is null ? $"\"{Name}\" lies like no place." : $"\"{Name}\" cannot lie like \"{Like}\".",
+                "like",
+                $"A place of your own lies at the seam of one of {string.Join(", ", Places.All.Where(p => Places.TakesLayers(p.Id)).Select(p => p.Id))}; a usual one lies where it does."
+            );
         }
-        foreach (var (field, value) in Widths.Each().Select(w => ($"widths.{w.Field}", w.Width)).Append(("heightIn", HeightLimitIn)).Where(x => x.Item2 is not (> 0 and <= Places.Absurd)))
+        foreach (
+            var (field, value) in Widths
+                .Each()
+                .Select(w => ($"widths.{w.Field}", w.Width))
+                .Append(("heightIn", HeightLimitIn))
+                .Where(x => x.Item2 is not (> 0 and <= Places.Absurd))
+        )
         {
-            yield return new("range", $"{Name}: a customary {(field == "heightIn" ? "height" : "width")} of {value:0.##} in is outside 0 to {Places.Absurd:0}.", field, "Type the largest print you would put there without asking.");
+            yield return new(
+                "range",
+                $"{Name}: a customary {(field == "heightIn" ? "height" : "width")} of {value:0.##} in is outside 0 to {Places.Absurd:0}.",
+                field,
+                "Type the largest print you would put there without asking."
+            );
         }
-        foreach (var (value, field) in new[] { ((double?)FromSeamIn, "fromSeamIn"), (FromSeamYouthIn, "fromSeamYouthIn"), (FromSeamInfantIn, "fromSeamInfantIn") }.Where(x => x.Item1 is not (null or (>= 0 and <= MostFromSeamIn))))
+        foreach (
+            var (value, field) in new[]
+            {
+                ((double?)FromSeamIn, "fromSeamIn"),
+                (FromSeamYouthIn, "fromSeamYouthIn"),
+                (FromSeamInfantIn, "fromSeamInfantIn"),
+            }.Where(x => x.Item1 is not (null or (>= 0 and <= MostFromSeamIn)))
+        )
         {
-            yield return new("range", $"{value:0.##} in from the seam is outside 0 to {MostFromSeamIn:0}.", field, "Type how far below or above its seam a print lies.");
+            yield return new(
+                "range",
+                $"{value:0.##} in from the seam is outside 0 to {MostFromSeamIn:0}.",
+                field,
+                "Type how far below or above its seam a print lies."
+            );
         }
         if (Math.Abs(AsideIn) is not <= MostFromSeamIn)
         {
-            yield return new("range", $"{AsideIn:0.##} in from the middle is outside -{MostFromSeamIn:0} to {MostFromSeamIn:0}.", "asideIn", "Type how far from the garment's middle line the print's own middle lies; below 0 towards the wearer's right.");
+            yield return new(
+                "range",
+                $"{AsideIn:0.##} in from the middle is outside -{MostFromSeamIn:0} to {MostFromSeamIn:0}.",
+                "asideIn",
+                "Type how far from the garment's middle line the print's own middle lies; below 0 towards the wearer's right."
+            );
         }
     }
 
     /// <summary>Distance from the seam on a size, in.</summary>
-    public double FromSeam(string size) => SizeGroups.Of(size) switch
-    {
-        SizeGroup.Infant => FromSeamInfantIn ?? FromSeamIn,
-        SizeGroup.Toddler or SizeGroup.Youth => FromSeamYouthIn ?? FromSeamIn,
-        _ => FromSeamIn,
-    };
+    public double FromSeam(string size) =>
+        SizeGroups.Of(size) switch
+        {
+            SizeGroup.Infant => FromSeamInfantIn ?? FromSeamIn,
+            SizeGroup.Toddler or SizeGroup.Youth => FromSeamYouthIn ?? FromSeamIn,
+            _ => FromSeamIn,
+        };
 
     /// <summary>True where the print stands above its seam, false where it hangs below.</summary>
     public bool IsAbove => Where.StartsWith("above", StringComparison.Ordinal);
 
     /// <summary>From which seam, in words, on a kind of garment: a hood hangs over the collar seam, a bib has none.</summary>
-    public string WhereOn(GarmentKind kind) => (Like ?? Id, kind) switch
-    {
-        ("back", GarmentKind.Hoodie or GarmentKind.ZipHoodie) => "below the hood's drop",
-        ("front" or "left-chest", GarmentKind.Apron) => "below the top edge",
-        _ => Where,
-    };
+    public string WhereOn(GarmentKind kind) =>
+        (Like ?? Id, kind) switch
+        {
+            ("back", GarmentKind.Hoodie or GarmentKind.ZipHoodie) => "below the hood's drop",
+            ("front" or "left-chest", GarmentKind.Apron) => "below the top edge",
+            _ => Where,
+        };
 
     /// <summary>Tallest artwork on a size, in: on youth and smaller sizes less in the same proportion as the width.</summary>
-    public double HeightOn(string size) => SizeGroups.Of(size) is SizeGroup.Youth or SizeGroup.Toddler or SizeGroup.Infant ? HeightLimitIn * WidthOn(size) / Widths.Small : HeightLimitIn;
+    public double HeightOn(string size) =>
+        SizeGroups.Of(size) is SizeGroup.Youth or SizeGroup.Toddler or SizeGroup.Infant
+            ? HeightLimitIn * WidthOn(size) / Widths.Small
+            : HeightLimitIn;
 
     /// <summary>Widest artwork on a size, in.</summary>
     public double WidthOn(string size) => Widths.For(SizeGroups.Of(size));

@@ -12,7 +12,11 @@ public sealed class PlaceBook
     public PlaceBook(IEnumerable<Place> kept)
     {
         var all = kept.ToList();
-        All = [.. Places.All.Select(u => all.FirstOrDefault(p => p.Id == u.Id) ?? u), .. all.Where(p => Places.Find(p.Id) is null).OrderBy(p => p.Name, StringComparer.Ordinal)];
+        All =
+        [
+            .. Places.All.Select(u => all.FirstOrDefault(p => p.Id == u.Id) ?? u),
+            .. all.Where(p => Places.Find(p.Id) is null).OrderBy(p => p.Name, StringComparer.Ordinal),
+        ];
         byId = All.ToDictionary(p => p.Id);
     }
 
@@ -26,7 +30,8 @@ public sealed class PlaceBook
     public Place? Find(string id) => byId.GetValueOrDefault(id);
 
     /// <summary>The places offered for a garment; all that are offered where none is said.</summary>
-    public IReadOnlyList<Place> Offered(GarmentKind? kind) => [.. All.Where(p => !p.Retired && (kind is not { } k || IsOn(p, k)))];
+    public IReadOnlyList<Place> Offered(GarmentKind? kind) =>
+        [.. All.Where(p => !p.Retired && (kind is not { } k || IsOn(p, k)))];
 
     /// <summary>True where a garment has the place.</summary>
     public static bool IsOn(Place place, GarmentKind kind) => Places.On(kind).Contains(place.Seam().Id);
@@ -38,5 +43,13 @@ public sealed class PlaceBook
     public Ask Settled(Ask ask) => ask with { Lines = Settled(ask.Lines) };
 
     /// <summary>Lines with their places as the shop keeps them now.</summary>
-    public IReadOnlyList<AskLine> Settled(IReadOnlyList<AskLine> lines) => [.. lines.Select(l => l with { Placements = [.. l.Placements.Select(p => p with { ShopPlace = Carried(p.Place) })] })];
+    public IReadOnlyList<AskLine> Settled(IReadOnlyList<AskLine> lines) =>
+        [
+            .. lines.Select(l =>
+                l with
+                {
+                    Placements = [.. l.Placements.Select(p => p with { ShopPlace = Carried(p.Place) })],
+                }
+            ),
+        ];
 }

@@ -18,7 +18,23 @@ namespace Hepno.Core.Orders;
 /// <param name="Stitches">Stitches of its stitch file; null while there is none and they are guessed from the painted area.</param>
 /// <param name="OnTopOf">The placement of the line that it is laid over, centred on it; null where it lies on the cloth.</param>
 /// <param name="Finish">The finish of vinyl it is to have; plain where nothing is said, and by any way then.</param>
-public sealed record Placement(string Id, string Place, double WidthIn, double HeightIn, double CoveragePercent, int Colours, bool Gradient, double ThinnestLinePt, string? DesignId = null, bool BySize = false, OwnText Own = OwnText.None, ColourCuts? Cuts = null, int? Stitches = null, string? OnTopOf = null, VinylFinish Finish = VinylFinish.Plain)
+public sealed record Placement(
+    string Id,
+    string Place,
+    double WidthIn,
+    double HeightIn,
+    double CoveragePercent,
+    int Colours,
+    bool Gradient,
+    double ThinnestLinePt,
+    string? DesignId = null,
+    bool BySize = false,
+    OwnText Own = OwnText.None,
+    ColourCuts? Cuts = null,
+    int? Stitches = null,
+    string? OnTopOf = null,
+    VinylFinish Finish = VinylFinish.Plain
+)
 {
     /// <summary>Its place as the shop keeps it; null where that is the usual one.</summary>
     public Place? ShopPlace { get; init; }

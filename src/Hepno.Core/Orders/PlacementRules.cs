@@ -15,35 +15,72 @@ public static class PlacementRules
         string At(string field) => $"{where}.{field}";
         if (places.Find(p.Place) is not { } place)
         {
-            yield return new("unknown-place", $"\"{p.Place}\" is not a place on a garment.", At("place"), $"Use one of {string.Join(", ", places.Offered(null).Select(a => a.Id))}.");
+            yield return new(
+                "unknown-place",
+                $"\"{p.Place}\" is not a place on a garment.",
+                At("place"),
+                $"Use one of {string.Join(", ", places.Offered(null).Select(a => a.Id))}."
+            );
             yield break;
         }
-        foreach (var (value, name, field) in new[] { (p.WidthIn, "width", "widthIn"), (p.HeightIn, "height", "heightIn") })
+        foreach (
+            var (value, name, field) in new[] { (p.WidthIn, "width", "widthIn"), (p.HeightIn, "height", "heightIn") }
+        )
         {
             if (value <= 0)
             {
-                yield return new("not-positive", $"{place.Name}: a {name} of {value:0.###} in is not above 0.", At(field), $"Type the {name} of the artwork.");
+                yield return new(
+                    "not-positive",
+                    $"{place.Name}: a {name} of {value:0.###} in is not above 0.",
+                    At(field),
+                    $"Type the {name} of the artwork."
+                );
             }
             else if (value > Places.Absurd)
             {
-                yield return new("larger-than-garment", $"{place.Name}: a {name} of {value:0.##} in is larger than the garment.", At(field), $"The largest print there is customarily {(field == "widthIn" ? place.Widths.Extended : place.HeightLimitIn):0.##} in.");
+                yield return new(
+                    "larger-than-garment",
+                    $"{place.Name}: a {name} of {value:0.##} in is larger than the garment.",
+                    At(field),
+                    $"The largest print there is customarily {(field == "widthIn" ? place.Widths.Extended : place.HeightLimitIn):0.##} in."
+                );
             }
         }
         if (p.CoveragePercent is <= 0 or > 100)
         {
-            yield return new("range", $"{place.Name}: {p.CoveragePercent:0.##}% coverage is outside 1 to 100.", At("coveragePercent"), "Type the share of the box that is painted.");
+            yield return new(
+                "range",
+                $"{place.Name}: {p.CoveragePercent:0.##}% coverage is outside 1 to 100.",
+                At("coveragePercent"),
+                "Type the share of the box that is painted."
+            );
         }
         if (p.Colours is < 1 or > 20)
         {
-            yield return new("range", $"{place.Name}: {p.Colours} colours is outside 1 to 20.", At("colours"), "Count the flat colours; say gradient for photographs.");
+            yield return new(
+                "range",
+                $"{place.Name}: {p.Colours} colours is outside 1 to 20.",
+                At("colours"),
+                "Count the flat colours; say gradient for photographs."
+            );
         }
         if (p.Stitches is < 100 or > Places.MostStitches)
         {
-            yield return new("range", $"{place.Name}: {p.Stitches} stitches is outside 100 to {Places.MostStitches}.", At("stitches"), "Type the count the stitch file says, or leave it out.");
+            yield return new(
+                "range",
+                $"{place.Name}: {p.Stitches} stitches is outside 100 to {Places.MostStitches}.",
+                At("stitches"),
+                "Type the count the stitch file says, or leave it out."
+            );
         }
         if (p.ThinnestLinePt is <= 0 or > 100)
         {
-            yield return new("range", $"{place.Name}: a thinnest line of {p.ThinnestLinePt:0.##} pt is outside 0 to 100.", At("thinnestLinePt"), "Type the thinnest line at print size, in points.");
+            yield return new(
+                "range",
+                $"{place.Name}: a thinnest line of {p.ThinnestLinePt:0.##} pt is outside 0 to 100.",
+                At("thinnestLinePt"),
+                "Type the thinnest line at print size, in points."
+            );
         }
     }
 
@@ -52,18 +89,37 @@ public static class PlacementRules
     {
         foreach (var twice in placements.Where(p => p.OnTopOf is null).GroupBy(p => p.Place).Where(g => g.Count() > 1))
         {
-            yield return new("twice", $"{twice.First().At().Name} stands twice.", where, "Each place takes one print on the cloth; say that the other lies on it.");
+            yield return new(
+                "twice",
+                $"{twice.First().At().Name} stands twice.",
+                where,
+                "Each place takes one print on the cloth; say that the other lies on it."
+            );
         }
         for (var i = 0; i < placements.Count; i++)
         {
             var p = placements[i];
-            if (p.OnTopOf is not null && placements.Take(i).FirstOrDefault(u => u.Id == p.OnTopOf) is var under && under?.Place != p.Place)
+            if (
+                p.OnTopOf is not null
+                && placements.Take(i).FirstOrDefault(u => u.Id == p.OnTopOf) is var under
+                && under?.Place != p.Place
+            )
             {
-                yield return new("layer", $"{p.At().Name}: {(under is null ? "the print it is to lie on is not there before it" : $"the print it is to lie on is on the {under.At().Name.ToLowerInvariant()}")}.", $"{where}[{i}].onTopOf", "Choose an earlier print of the same place, or lay it on the cloth.");
+                yield return new(
+                    "layer",
+                    $"{p.At().Name}: {(under is null ? "the print it is to lie on is not there before it" : $"the print it is to lie on is on the {under.At().Name.ToLowerInvariant()}")}.",
+                    $"{where}[{i}].onTopOf",
+                    "Choose an earlier print of the same place, or lay it on the cloth."
+                );
             }
             else if (p.OnTopOf is not null && !Places.TakesLayers(p.Place))
             {
-                yield return new("layer", $"{p.At().Name} takes one print alone.", $"{where}[{i}].onTopOf", "Lay it on the cloth, at another place.");
+                yield return new(
+                    "layer",
+                    $"{p.At().Name} takes one print alone.",
+                    $"{where}[{i}].onTopOf",
+                    "Lay it on the cloth, at another place."
+                );
             }
         }
     }
@@ -74,12 +130,23 @@ public static class PlacementRules
     /// <param name="sizes">The run.</param>
     /// <param name="kind">The garment.</param>
     /// <param name="places">The shop's places.</param>
-    public static IEnumerable<Problem> Blocks(Placement p, string where, IReadOnlyList<SizeCount> sizes, GarmentKind kind, PlaceBook places)
+    public static IEnumerable<Problem> Blocks(
+        Placement p,
+        string where,
+        IReadOnlyList<SizeCount> sizes,
+        GarmentKind kind,
+        PlaceBook places
+    )
     {
         var place = p.At();
         if (!PlaceBook.IsOn(place, kind))
         {
-            yield return new("no-such-place", $"{place.Name} is not a place on a {GarmentNouns.Of(kind, 1)}.", $"{where}.place", $"Use one of {string.Join(", ", places.Offered(kind).Select(k => k.Name.ToLowerInvariant()))}.");
+            yield return new(
+                "no-such-place",
+                $"{place.Name} is not a place on a {GarmentNouns.Of(kind, 1)}.",
+                $"{where}.place",
+                $"Use one of {string.Join(", ", places.Offered(kind).Select(k => k.Name.ToLowerInvariant()))}."
+            );
             yield break;
         }
         if (p.BySize)
@@ -87,14 +154,27 @@ public static class PlacementRules
             // it is made as large as each size takes
             yield break;
         }
-        var held = sizes.Where(s => s.Pieces > 0).Select(s => (s.Size, Most: GarmentHold.Of(place, kind, s.Size))).ToList();
+        var held = sizes
+            .Where(s => s.Pieces > 0)
+            .Select(s => (s.Size, Most: GarmentHold.Of(place, kind, s.Size)))
+            .ToList();
         if (held.Count > 0 && held.MinBy(h => h.Most.WidthIn) is var narrow && p.WidthIn > narrow.Most.WidthIn + 1e-9)
         {
-            yield return new("too-wide", $"{place.Name} {p.WidthIn:0.##} in is wider than the {narrow.Most.WidthIn:0.##} in of cloth that {narrow.Size} has there.", $"{where}.widthIn", $"Make it {narrow.Most.WidthIn:0.##} in or less, or smaller on the smaller sizes alone.");
+            yield return new(
+                "too-wide",
+                $"{place.Name} {p.WidthIn:0.##} in is wider than the {narrow.Most.WidthIn:0.##} in of cloth that {narrow.Size} has there.",
+                $"{where}.widthIn",
+                $"Make it {narrow.Most.WidthIn:0.##} in or less, or smaller on the smaller sizes alone."
+            );
         }
         if (held.Count > 0 && held.MinBy(h => h.Most.HeightIn) is var low && p.HeightIn > low.Most.HeightIn + 1e-9)
         {
-            yield return new("too-tall", $"{place.Name} {p.HeightIn:0.##} in is taller than the {low.Most.HeightIn:0.##} in of cloth that {low.Size} has there.", $"{where}.heightIn", $"Make it {low.Most.HeightIn:0.##} in or less, or smaller on the smaller sizes alone.");
+            yield return new(
+                "too-tall",
+                $"{place.Name} {p.HeightIn:0.##} in is taller than the {low.Most.HeightIn:0.##} in of cloth that {low.Size} has there.",
+                $"{where}.heightIn",
+                $"Make it {low.Most.HeightIn:0.##} in or less, or smaller on the smaller sizes alone."
+            );
         }
     }
 
@@ -110,8 +190,10 @@ public static class PlacementRules
             return null;
         }
         var (wide, tall) = (run.MinBy(s => place.WidthOn(s.Size))!, run.MinBy(s => place.HeightOn(s.Size))!);
-        return p.WidthIn > place.WidthOn(wide.Size) + 1e-9 ? $"{place.Name} {Shown.Length(p.WidthIn, f)} wide; customary on {wide.Size} is {Shown.Length(place.WidthOn(wide.Size), f)} at most"
-            : p.HeightIn > place.HeightOn(tall.Size) + 1e-9 ? $"{place.Name} {Shown.Length(p.HeightIn, f)} tall; customary on {tall.Size} is {Shown.Length(place.HeightOn(tall.Size), f)} at most"
+        return p.WidthIn > place.WidthOn(wide.Size) + 1e-9
+                ? $"{place.Name} {Shown.Length(p.WidthIn, f)} wide; customary on {wide.Size} is {Shown.Length(place.WidthOn(wide.Size), f)} at most"
+            : p.HeightIn > place.HeightOn(tall.Size) + 1e-9
+                ? $"{place.Name} {Shown.Length(p.HeightIn, f)} tall; customary on {tall.Size} is {Shown.Length(place.HeightOn(tall.Size), f)} at most"
             : null;
     }
 }

@@ -23,15 +23,63 @@ public static class Places
     private static readonly PlaceWidths Small = new(3, 3, 3, 2.25, 1.75, 1.5);
     private static readonly PlaceWidths Along = new(2.5, 2.5, 2.5, 2, 1.5, 1.25);
 
-    private static readonly string[] OfTee = ["front", "left-chest", "back", "left-sleeve", "right-sleeve", "nape", "neck-label"];
-    private static readonly string[] OfLongSleeve = ["front", "left-chest", "back", "left-sleeve", "right-sleeve", "left-long-sleeve", "right-long-sleeve", "nape", "neck-label"];
+    private static readonly string[] OfTee =
+    [
+        "front",
+        "left-chest",
+        "back",
+        "left-sleeve",
+        "right-sleeve",
+        "nape",
+        "neck-label",
+    ];
+    private static readonly string[] OfLongSleeve =
+    [
+        "front",
+        "left-chest",
+        "back",
+        "left-sleeve",
+        "right-sleeve",
+        "left-long-sleeve",
+        "right-long-sleeve",
+        "nape",
+        "neck-label",
+    ];
 
     /// <summary>All of them, in the order they are offered.</summary>
     public static IReadOnlyList<Place> All { get; } =
     [
-        new("front", "Front", "below the collar seam", 3, 14, new(10.5, 11.5, 12.5, 8.5, 6, 4.5), FromSeamYouthIn: 2, FromSeamInfantIn: 1),
-        new("left-chest", "Left chest", "below the collar seam", 3.5, 4.5, new(3.5, 3.5, 3.5, 2.75, 2, 1.75), FromSeamYouthIn: 2.5, FromSeamInfantIn: 1.5, AsideIn: 4),
-        new("back", "Back", "below the collar seam", 4, 15, new(12, 12, 12, 9, 6.5, 5), FromSeamYouthIn: 3, FromSeamInfantIn: 2),
+        new(
+            "front",
+            "Front",
+            "below the collar seam",
+            3,
+            14,
+            new(10.5, 11.5, 12.5, 8.5, 6, 4.5),
+            FromSeamYouthIn: 2,
+            FromSeamInfantIn: 1
+        ),
+        new(
+            "left-chest",
+            "Left chest",
+            "below the collar seam",
+            3.5,
+            4.5,
+            new(3.5, 3.5, 3.5, 2.75, 2, 1.75),
+            FromSeamYouthIn: 2.5,
+            FromSeamInfantIn: 1.5,
+            AsideIn: 4
+        ),
+        new(
+            "back",
+            "Back",
+            "below the collar seam",
+            4,
+            15,
+            new(12, 12, 12, 9, 6.5, 5),
+            FromSeamYouthIn: 3,
+            FromSeamInfantIn: 2
+        ),
         new("left-sleeve", "Left sleeve", "above the hem", 1, 3, Small, 6.5),
         new("right-sleeve", "Right sleeve", "above the hem", 1, 3, Small, 6.5),
         new("left-long-sleeve", "Along the left sleeve", "above the cuff", 2, 12, Along, 5.5),
@@ -52,21 +100,22 @@ public static class Places
     public static Place? Find(string id) => All.FirstOrDefault(p => p.Id == id);
 
     /// <summary>The usual places a kind of garment has, in the order they are offered.</summary>
-    public static IReadOnlyList<string> On(GarmentKind kind) => kind switch
-    {
-        GarmentKind.Cap => ["cap-front"],
-        GarmentKind.Tote or GarmentKind.DrawstringBag => ["bag-face"],
-        GarmentKind.Socks => ["sock-side", "sock-side-b"],
-        GarmentKind.Tee => [.. OfTee, AllOver],
-        GarmentKind.Joggers => ["left-leg", "right-leg"],
-        GarmentKind.Apron => ["front", "left-chest"],
-        GarmentKind.Tank => ["front", "left-chest", "back", "nape", "neck-label"],
-        // a zip and a button placket run down the middle of the front
-        GarmentKind.ZipHoodie or GarmentKind.Jacket => [.. OfLongSleeve.Where(p => p != "front")],
-        GarmentKind.Polo => [.. OfTee.Where(p => p != "front")],
-        GarmentKind.LongSleeve or GarmentKind.Sweatshirt or GarmentKind.Hoodie => OfLongSleeve,
-        _ => OfTee,
-    };
+    public static IReadOnlyList<string> On(GarmentKind kind) =>
+        kind switch
+        {
+            GarmentKind.Cap => ["cap-front"],
+            GarmentKind.Tote or GarmentKind.DrawstringBag => ["bag-face"],
+            GarmentKind.Socks => ["sock-side", "sock-side-b"],
+            GarmentKind.Tee => [.. OfTee, AllOver],
+            GarmentKind.Joggers => ["left-leg", "right-leg"],
+            GarmentKind.Apron => ["front", "left-chest"],
+            GarmentKind.Tank => ["front", "left-chest", "back", "nape", "neck-label"],
+            // a zip and a button placket run down the middle of the front
+            GarmentKind.ZipHoodie or GarmentKind.Jacket => [.. OfLongSleeve.Where(p => p != "front")],
+            GarmentKind.Polo => [.. OfTee.Where(p => p != "front")],
+            GarmentKind.LongSleeve or GarmentKind.Sweatshirt or GarmentKind.Hoodie => OfLongSleeve,
+            _ => OfTee,
+        };
 
     /// <summary>True where one print may lie on another: a whole garment and a neck label take one alone.</summary>
     public static bool TakesLayers(string place) => place is not (AllOver or NeckLabel.PlaceId);

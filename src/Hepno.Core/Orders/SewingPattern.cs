@@ -7,7 +7,13 @@ namespace Hepno.Core.Orders;
 public static class SewingPattern
 {
     // as they lie in M, the length along the grain, in
-    private static readonly PatternPart[] Tee = [new("front", 21, 29.5, 1), new("back", 21, 29.5, 1), new("sleeve", 15, 9.5, 2), new("neckband", 18, 2.5, 1)];
+    private static readonly PatternPart[] Tee =
+    [
+        new("front", 21, 29.5, 1),
+        new("back", 21, 29.5, 1),
+        new("sleeve", 15, 9.5, 2),
+        new("neckband", 18, 2.5, 1),
+    ];
 
     /// <summary>Kinds of garments there is a pattern for.</summary>
     public static IReadOnlyList<GarmentKind> Kinds { get; } = [GarmentKind.Tee];
@@ -20,6 +26,16 @@ public static class SewingPattern
             return null;
         }
         var scale = GarmentScale.Of(kind, size);
-        return [.. Tee.Select(p => p with { Name = $"{p.Name} {size}", WidthIn = p.WidthIn * scale, HeightIn = p.HeightIn * scale })];
+        return
+        [
+            .. Tee.Select(p =>
+                p with
+                {
+                    Name = $"{p.Name} {size}",
+                    WidthIn = p.WidthIn * scale,
+                    HeightIn = p.HeightIn * scale,
+                }
+            ),
+        ];
     }
 }

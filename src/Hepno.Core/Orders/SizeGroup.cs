@@ -47,7 +47,8 @@ public static partial class SizeGroups
     }
 
     /// <summary>A size's name as it is compared: "Youth M" is YM.</summary>
-    internal static string Bare(string size) => size.Trim().ToUpperInvariant().Replace("YOUTH ", "Y", StringComparison.Ordinal);
+    internal static string Bare(string size) =>
+        size.Trim().ToUpperInvariant().Replace("YOUTH ", "Y", StringComparison.Ordinal);
 
     [GeneratedRegex("^(NB|(\\d{1,2}-)?\\d{1,2}M)$")]
     private static partial Regex Months();

@@ -32,7 +32,11 @@ public static partial class SizeRun
     {
         if (text.Contains('-', StringComparison.Ordinal) || text.Contains('\u2212', StringComparison.Ordinal))
         {
-            return Wrong("negative", $"\"{Short(text)}\" holds a count below 0.", "Type how many of each size, for example S 4, M 10.");
+            return Wrong(
+                "negative",
+                $"\"{Short(text)}\" holds a count below 0.",
+                "Type how many of each size, for example S 4, M 10."
+            );
         }
         if (Fraction().Match(text) is { Success: true } part)
         {
@@ -41,7 +45,11 @@ public static partial class SizeRun
         var tokens = Separator().Split(text.Trim()).Where(t => t.Length > 0).ToList();
         if (tokens.Count == 0)
         {
-            return Wrong("empty", "No sizes are typed.", $"Type how many of each: {(known.Count > 0 ? known[0] : "M")} 4 and so on.");
+            return Wrong(
+                "empty",
+                "No sizes are typed.",
+                $"Type how many of each: {(known.Count > 0 ? known[0] : "M")} 4 and so on."
+            );
         }
         var items = new List<(string? Size, int? Count)>();
         foreach (var token in tokens)
@@ -52,14 +60,21 @@ public static partial class SizeRun
             }
             else if (token.All(char.IsAsciiDigit))
             {
-                return Wrong("huge", $"{Short(token)} pieces is more than one order can hold.", $"At most {MostPieces} pieces a line.");
+                return Wrong(
+                    "huge",
+                    $"{Short(token)} pieces is more than one order can hold.",
+                    $"At most {MostPieces} pieces a line."
+                );
             }
             else if (Known(token, known) is { } size)
             {
                 items.Add((size, null));
             }
-            else if (Joined().Match(token) is { Success: true } joined && Known(joined.Groups[2].Value, known) is { } of
-                && int.TryParse(joined.Groups[1].Value, NumberStyles.None, CultureInfo.InvariantCulture, out var count))
+            else if (
+                Joined().Match(token) is { Success: true } joined
+                && Known(joined.Groups[2].Value, known) is { } of
+                && int.TryParse(joined.Groups[1].Value, NumberStyles.None, CultureInfo.InvariantCulture, out var count)
+            )
             {
                 items.Add((of, count));
             }
@@ -70,7 +85,11 @@ public static partial class SizeRun
         }
         var reading = Pair(items, known);
         // "9XL 2" means a size that is not there, not nine of XL and a lone 2
-        return reading.Problem?.Code == "unpaired" && tokens.FirstOrDefault(t => ExtendedSize().IsMatch(t) && Known(t, known) is null) is { } missing ? Unknown(missing, known) : reading;
+        return
+            reading.Problem?.Code == "unpaired"
+            && tokens.FirstOrDefault(t => ExtendedSize().IsMatch(t) && Known(t, known) is null) is { } missing
+            ? Unknown(missing, known)
+            : reading;
     }
 
     /// <summary>The same mix at another total (largest remainder), for "what if they took 48".</summary>
@@ -108,7 +127,11 @@ public static partial class SizeRun
         {
             if (numbers.Count != known.Count)
             {
-                return Wrong("which-sizes", $"{numbers.Count} counts stand without sizes, and this style has {known.Count} sizes.", $"Name them: {string.Join(", ", known.Select(k => $"{k} 0"))}.");
+                return Wrong(
+                    "which-sizes",
+                    $"{numbers.Count} counts stand without sizes, and this style has {known.Count} sizes.",
+                    $"Name them: {string.Join(", ", known.Select(k => $"{k} 0"))}."
+                );
             }
             for (var i = 0; i < numbers.Count; i++)
             {
@@ -118,7 +141,11 @@ public static partial class SizeRun
         else if (sizes.Count != numbers.Count)
         {
             var lone = sizes.Count > numbers.Count ? sizes[^1] : numbers[^1].ToString(CultureInfo.InvariantCulture);
-            return Wrong("unpaired", $"\"{lone}\" stands alone: every size needs its count.", "Write it like S 4, M 10, 2XL 2.");
+            return Wrong(
+                "unpaired",
+                $"\"{lone}\" stands alone: every size needs its count.",
+                "Write it like S 4, M 10, 2XL 2."
+            );
         }
         else
         {
@@ -135,28 +162,42 @@ public static partial class SizeRun
         var total = counts.Values.Sum(c => (long)c);
         if (total > MostPieces)
         {
-            return Wrong("huge", $"{total} pieces is more than one line can hold.", $"At most {MostPieces} pieces a line: split the order.");
+            return Wrong(
+                "huge",
+                $"{total} pieces is more than one line can hold.",
+                $"At most {MostPieces} pieces a line: split the order."
+            );
         }
         if (total == 0)
         {
             return Wrong("zero", "All counts are 0.", "Type at least one piece.");
         }
-        return new([.. known.Where(k => counts.GetValueOrDefault(k) > 0).Select(k => new SizeCount(k, counts[k]))], null);
+        return new(
+            [.. known.Where(k => counts.GetValueOrDefault(k) > 0).Select(k => new SizeCount(k, counts[k]))],
+            null
+        );
     }
 
-    private static SizeRunReading Unknown(string token, IReadOnlyList<string> known) => Wrong("unknown-size", $"\"{Short(token)}\" is not a size of this style.", $"Its sizes are {string.Join(", ", known)}.");
+    private static SizeRunReading Unknown(string token, IReadOnlyList<string> known) =>
+        Wrong(
+            "unknown-size",
+            $"\"{Short(token)}\" is not a size of this style.",
+            $"Its sizes are {string.Join(", ", known)}."
+        );
 
     /// <summary>The style's size that a word means ("xxl" is 2XL), or null.</summary>
     public static string? Known(string token, IReadOnlyList<string> known)
     {
         var upper = token.ToUpperInvariant();
-        upper = Endings.FirstOrDefault(e => e.StartsWith(upper + "=", StringComparison.Ordinal))?[(upper.Length + 1)..] ?? upper;
+        upper = Endings.FirstOrDefault(e => e.StartsWith(upper + "=", StringComparison.Ordinal))?[(upper.Length + 1)..]
+            ?? upper;
         return known.FirstOrDefault(k => k.Equals(upper, StringComparison.OrdinalIgnoreCase));
     }
 
     private static string Short(string text) => text.Length <= 40 ? text : text[..40] + "...";
 
-    private static SizeRunReading Wrong(string code, string sentence, string remedy) => new([], new Problem(code, sentence, "sizes", remedy));
+    private static SizeRunReading Wrong(string code, string sentence, string remedy) =>
+        new([], new Problem(code, sentence, "sizes", remedy));
 
     [GeneratedRegex(@"[\s,;:/=]+")]
     private static partial Regex Separator();

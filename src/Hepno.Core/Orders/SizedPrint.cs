@@ -16,7 +16,11 @@ public static class SizedPrints
     /// <param name="p">The placement as asked; its place is known.</param>
     /// <param name="sizes">The run, at least one piece.</param>
     /// <param name="names">Names and numbers, for a placement where each piece has its own.</param>
-    public static IReadOnlyList<SizedPrint> Of(Placement p, IReadOnlyList<SizeCount> sizes, IReadOnlyList<OwnPiece>? names = null)
+    public static IReadOnlyList<SizedPrint> Of(
+        Placement p,
+        IReadOnlyList<SizeCount> sizes,
+        IReadOnlyList<OwnPiece>? names = null
+    )
     {
         var taken = sizes.All(s => s.Pieces > 0) ? sizes : [.. sizes.Where(s => s.Pieces > 0)];
         if (p.Place == NeckLabel.PlaceId)
@@ -28,7 +32,13 @@ public static class SizedPrints
         {
             return [new(p.Own == OwnText.None ? p : Fitted(p, taken, names), taken)];
         }
-        return [.. taken.GroupBy(s => ScaleOn(p, s.Size)).OrderBy(g => g.Key).Select(g => new SizedPrint(Fitted(Scaled(p, g.Key), [.. g], names), [.. g]))];
+        return
+        [
+            .. taken
+                .GroupBy(s => ScaleOn(p, s.Size))
+                .OrderBy(g => g.Key)
+                .Select(g => new SizedPrint(Fitted(Scaled(p, g.Key), [.. g], names), [.. g])),
+        ];
     }
 
     /// <summary>The placement on one size.</summary>
@@ -41,12 +51,26 @@ public static class SizedPrints
         return Math.Min(1, Math.Min(place.WidthOn(size) / p.WidthIn, place.HeightOn(size) / p.HeightIn));
     }
 
-    private static Placement Scaled(Placement p, double scale) => scale >= 1 ? p : p with { WidthIn = p.WidthIn * scale, HeightIn = p.HeightIn * scale, ThinnestLinePt = p.ThinnestLinePt * scale, Stitches = p.Stitches is { } stitches ? (int)Math.Round(stitches * scale * scale) : null };
+    private static Placement Scaled(Placement p, double scale) =>
+        scale >= 1
+            ? p
+            : p with
+            {
+                WidthIn = p.WidthIn * scale,
+                HeightIn = p.HeightIn * scale,
+                ThinnestLinePt = p.ThinnestLinePt * scale,
+                Stitches = p.Stitches is { } stitches ? (int)Math.Round(stitches * scale * scale) : null,
+            };
 
     // the box holds the widest text of these sizes; a wider one is pressed together to fit
     private static Placement Fitted(Placement p, IReadOnlyList<SizeCount> sizes, IReadOnlyList<OwnPiece>? names)
     {
         var mine = p.Own == OwnText.None ? [] : (names ?? []).Where(n => sizes.Any(s => s.Size == n.Size)).ToList();
-        return mine.Count == 0 ? p : p with { WidthIn = Math.Min(p.WidthIn, mine.Max(n => n.WidthIn(p.Own, p.HeightIn))) };
+        return mine.Count == 0
+            ? p
+            : p with
+            {
+                WidthIn = Math.Min(p.WidthIn, mine.Max(n => n.WidthIn(p.Own, p.HeightIn))),
+            };
     }
 }

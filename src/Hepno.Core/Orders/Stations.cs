@@ -53,7 +53,13 @@ public static class Stations
     /// <param name="quoteSent">True while a sent quote stands.</param>
     /// <param name="deposit">The deposit the quote asks for; 0 for none.</param>
     /// <param name="good">Good pieces so far, folded from the run's events.</param>
-    public static Standing Of(Order order, IReadOnlyList<Problem> askProblems, bool quoteSent, decimal deposit, int good)
+    public static Standing Of(
+        Order order,
+        IReadOnlyList<Problem> askProblems,
+        bool quoteSent,
+        decimal deposit,
+        int good
+    )
     {
         var facts = order.Facts;
         if (facts.ClosedAt is not null)
@@ -84,13 +90,29 @@ public static class Stations
         }
         var counted = facts.Counted.Sum(c => c.Pieces);
         pieces -= facts.Delivered();
-        return new(Station.Send, counted < pieces
-            ? [new("count", $"{pieces - counted} of {pieces} pieces to count", false), new("hand-over", "Handed over", false)]
-            : [new("hand-over", "Handed over", false)]);
+        return new(
+            Station.Send,
+            counted < pieces
+                ?
+                [
+                    new("count", $"{pieces - counted} of {pieces} pieces to count", false),
+                    new("hand-over", "Handed over", false),
+                ]
+                : [new("hand-over", "Handed over", false)]
+        );
     }
 
-    private static List<Missing> Undecided(Order order) => [.. order.Ask.Lines.Select((line, i) => (line, i)).Where(l => order.Facts.DecisionOf(l.line.Id) is null)
-        .Select(l => new Missing("method", order.Ask.Lines.Count == 1 ? "A method, chosen" : $"A method for line {l.i + 1}, chosen", false))];
+    private static List<Missing> Undecided(Order order) =>
+        [
+            .. order
+                .Ask.Lines.Select((line, i) => (line, i))
+                .Where(l => order.Facts.DecisionOf(l.line.Id) is null)
+                .Select(l => new Missing(
+                    "method",
+                    order.Ask.Lines.Count == 1 ? "A method, chosen" : $"A method for line {l.i + 1}, chosen",
+                    false
+                )),
+        ];
 
     private static List<Missing> AskMissing(Ask ask, IReadOnlyList<Problem> problems)
     {
@@ -108,7 +130,11 @@ public static class Stations
         {
             var line = ask.Lines[i];
             var which = ask.Lines.Count == 1 ? "" : $", line {i + 1}";
-            Need(line.StyleId is not null && line.ColourwayId is not null, "style", $"Which garment, in which colour{which}");
+            Need(
+                line.StyleId is not null && line.ColourwayId is not null,
+                "style",
+                $"Which garment, in which colour{which}"
+            );
             Need(line.Pieces > 0, "sizes", $"How many of each size{which}");
             Need(line.Placements.Count > 0, "placements", $"Where the print goes, how large{which}");
         }
@@ -127,7 +153,11 @@ public static class Stations
             missing.Add(new("deposit", "The deposit", false));
         }
         // a garment of theirs that is spoiled cannot be bought again: somebody takes that risk, or the cloth is tested (docs/trade.md 15.6)
-        missing.AddRange(order.Ask.Lines.Where(l => l.Theirs && (facts.Risks ?? []).All(r => r.LineId != l.Id)).Select(l => new Missing("risk", $"Their word for {l.Pieces} own garments, or a spot test", false)));
+        missing.AddRange(
+            order
+                .Ask.Lines.Where(l => l.Theirs && (facts.Risks ?? []).All(r => r.LineId != l.Id))
+                .Select(l => new Missing("risk", $"Their word for {l.Pieces} own garments, or a spot test", false))
+        );
         missing.AddRange(facts.Items.Where(i => i.DoneAt is null).Select(i => new Missing("item", i.Text, false)));
         return missing;
     }

@@ -14,9 +14,18 @@ public static class FreeHands
 
     private static double HoursOf(Person person, FloorPlan floor, DateTime until)
     {
-        var busy = floor.Placed.SelectMany(w => w.Parts).Where(p => p.PersonId == person.Id).OrderBy(p => p.Start).Select(p => (p.BusyFrom(), p.End)).ToList();
+        var busy = floor
+            .Placed.SelectMany(w => w.Parts)
+            .Where(p => p.PersonId == person.Id)
+            .OrderBy(p => p.Start)
+            .Select(p => (p.BusyFrom(), p.End))
+            .ToList();
         var hours = 0.0;
-        for (var day = DateOnly.FromDateTime(floor.Now); day <= DateOnly.FromDateTime(floor.Now).AddDays(FurthestDays) && day.ToDateTime(TimeOnly.MinValue) < until; day = day.AddDays(1))
+        for (
+            var day = DateOnly.FromDateTime(floor.Now);
+            day <= DateOnly.FromDateTime(floor.Now).AddDays(FurthestDays) && day.ToDateTime(TimeOnly.MinValue) < until;
+            day = day.AddDays(1)
+        )
         {
             if (floor.Hours.On(day) is not { } open)
             {

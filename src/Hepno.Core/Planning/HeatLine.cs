@@ -15,7 +15,12 @@ public static class HeatLine
     /// <param name="parts">That day's parts with their temperatures, in time order.</param>
     /// <param name="open">Opening.</param>
     /// <param name="close">Closing.</param>
-    public static IReadOnlyList<HeatPoint> Of(Press press, IReadOnlyList<(PressPart Part, double TemperatureF)> parts, DateTime open, DateTime close)
+    public static IReadOnlyList<HeatPoint> Of(
+        Press press,
+        IReadOnlyList<(PressPart Part, double TemperatureF)> parts,
+        DateTime open,
+        DateTime close
+    )
     {
         var line = new List<HeatPoint> { new(open, Press.RoomF) };
         foreach (var (part, temperature) in parts)

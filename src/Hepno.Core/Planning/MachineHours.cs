@@ -16,19 +16,28 @@ public sealed record MachineWork(Machine Machine, double Minutes, bool OnCloth);
 /// <param name="Now">Wall clock.</param>
 /// <param name="Unattended">Machines that run day and night.</param>
 /// <param name="FreeAt">When each is free, by its identity; those not named are free now.</param>
-public sealed record MachineHours(OpenHours Hours, DateTime Now, IReadOnlyList<string> Unattended, IReadOnlyDictionary<string, DateTime> FreeAt)
+public sealed record MachineHours(
+    OpenHours Hours,
+    DateTime Now,
+    IReadOnlyList<string> Unattended,
+    IReadOnlyDictionary<string, DateTime> FreeAt
+)
 {
     // what takes longer is never done, and what waits longer waits no matter for what: a calendar ends somewhere
     private const double MostMinutes = 1_000_000;
     private const int FurthestYears = 20;
 
     /// <summary>Nothing waits for any machine.</summary>
-    public static MachineHours Empty(OpenHours hours, DateTime now, IReadOnlyList<string>? unattended = null) => new(hours, now, unattended ?? [], new Dictionary<string, DateTime>());
+    public static MachineHours Empty(OpenHours hours, DateTime now, IReadOnlyList<string>? unattended = null) =>
+        new(hours, now, unattended ?? [], new Dictionary<string, DateTime>());
 
     /// <summary>The queue with a line's work put last.</summary>
     /// <param name="works">What machines do for it.</param>
     /// <param name="arrivesAt">When its garments are here.</param>
-    public (MachineHours Then, DateTime ReadyAt, string Cause) With(IReadOnlyList<MachineWork> works, DateTime arrivesAt)
+    public (MachineHours Then, DateTime ReadyAt, string Cause) With(
+        IReadOnlyList<MachineWork> works,
+        DateTime arrivesAt
+    )
     {
         var free = new Dictionary<string, DateTime>(FreeAt);
         var (ready, cause) = (Now, "");
@@ -36,7 +45,10 @@ public sealed record MachineHours(OpenHours Hours, DateTime Now, IReadOnlyList<s
         {
             var begins = Later(free.GetValueOrDefault(work.Machine.Id, Now), work.OnCloth ? arrivesAt : Now);
             var minutes = Math.Min(work.Minutes, MostMinutes);
-            var ends = begins > Now.AddYears(FurthestYears) ? begins : Unattended.Contains(work.Machine.Id) ? begins.AddMinutes(minutes) : Hours.Add(begins, minutes);
+            var ends =
+                begins > Now.AddYears(FurthestYears) ? begins
+                : Unattended.Contains(work.Machine.Id) ? begins.AddMinutes(minutes)
+                : Hours.Add(begins, minutes);
             free[work.Machine.Id] = ends;
             if (ends > ready)
             {

@@ -66,7 +66,19 @@ public sealed record OpenHours(IReadOnlyList<DayHours> Week)
     }
 
     /// <summary>When a parcel ordered now is here, where an order after the supplier's cut-off hour goes out a working day later.</summary>
-    public DateTime Parcel(DateTime from, int workingDays, TimeOnly? cutOff) => Parcel(from, workingDays + (workingDays > 0 && cutOff is { } hour && TimeOnly.FromDateTime(from) > hour && On(DateOnly.FromDateTime(from)) is not null ? 1 : 0));
+    public DateTime Parcel(DateTime from, int workingDays, TimeOnly? cutOff) =>
+        Parcel(
+            from,
+            workingDays
+                + (
+                    workingDays > 0
+                    && cutOff is { } hour
+                    && TimeOnly.FromDateTime(from) > hour
+                    && On(DateOnly.FromDateTime(from)) is not null
+                        ? 1
+                        : 0
+                )
+        );
 
     /// <summary>Noon of the n-th working day after <paramref name="from"/>: when a parcel ordered then is counted as here. 0 days: at once.</summary>
     public DateTime Parcel(DateTime from, int workingDays)
@@ -76,7 +88,7 @@ public sealed record OpenHours(IReadOnlyList<DayHours> Week)
             return from;
         }
         var day = DateOnly.FromDateTime(from);
-        for (var found = 0; found < workingDays;)
+        for (var found = 0; found < workingDays; )
         {
             day = day.AddDays(1);
             if (On(day) is not null)

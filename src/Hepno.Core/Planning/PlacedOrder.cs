@@ -5,7 +5,10 @@ namespace Hepno.Core.Planning;
 public sealed record PlacedOrder(IReadOnlyList<PlacedWork> Lines)
 {
     /// <summary>The order's place in a plan, or null when it is not in it.</summary>
-    public static PlacedOrder? Of(IReadOnlyList<PlacedWork> placed, string orderId) => placed.Where(p => p.Work.OrderId == orderId).ToList() is { Count: > 0 } mine ? new([.. mine.OrderBy(p => p.Parts.Count == 0 ? DateTime.MaxValue : p.Parts[0].Start)]) : null;
+    public static PlacedOrder? Of(IReadOnlyList<PlacedWork> placed, string orderId) =>
+        placed.Where(p => p.Work.OrderId == orderId).ToList() is { Count: > 0 } mine
+            ? new([.. mine.OrderBy(p => p.Parts.Count == 0 ? DateTime.MaxValue : p.Parts[0].Start)])
+            : null;
 
     /// <summary>False when a line has no place.</summary>
     public bool HasPlace => Lines.All(l => l.Parts.Count > 0);
@@ -32,5 +35,6 @@ public sealed record PlacedOrder(IReadOnlyList<PlacedWork> Lines)
     public double LateMinutes => Lines.Max(l => l.LateMinutes);
 
     /// <summary>Why it is late or without a place; empty when nothing needs saying.</summary>
-    public string Why => Lines.OrderByDescending(l => l.Parts.Count == 0).ThenByDescending(l => l.LateMinutes).First().Why;
+    public string Why =>
+        Lines.OrderByDescending(l => l.Parts.Count == 0).ThenByDescending(l => l.LateMinutes).First().Why;
 }

@@ -26,7 +26,28 @@ namespace Hepno.Core.Planning;
 /// <param name="CeilingF">Hottest the cloth takes, °F; null where nothing is too hot.</param>
 /// <param name="BenchId">The place of work without heat it is done at; empty for a press.</param>
 /// <param name="PromisedAt">When it was promised by its quote; null while nothing is.</param>
-public sealed record PressWork(string OrderId, string LineId, string Code, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, string ReadyCause, DateTime? DueAt, double TailMinutes, double SlowTenthMinutes, DateTime? StartedAt, double WidthIn, double HeightIn, GarmentKind Kind = GarmentKind.Tee, Moved? Moved = null, IReadOnlyList<PressPass>? Passes = null, double? CeilingF = null, string BenchId = "", DateTime? PromisedAt = null);
+public sealed record PressWork(
+    string OrderId,
+    string LineId,
+    string Code,
+    int Pieces,
+    double MinutesPerPiece,
+    double TemperatureF,
+    DateTime ReadyAt,
+    string ReadyCause,
+    DateTime? DueAt,
+    double TailMinutes,
+    double SlowTenthMinutes,
+    DateTime? StartedAt,
+    double WidthIn,
+    double HeightIn,
+    GarmentKind Kind = GarmentKind.Tee,
+    Moved? Moved = null,
+    IReadOnlyList<PressPass>? Passes = null,
+    double? CeilingF = null,
+    string BenchId = "",
+    DateTime? PromisedAt = null
+);
 
 /// <summary>A stretch of pressing without a pause.</summary>
 /// <param name="HeatFrom">When the platen begins to change its heat.</param>
@@ -35,7 +56,14 @@ public sealed record PressWork(string OrderId, string LineId, string Code, int P
 /// <param name="Pieces">Pieces in it.</param>
 /// <param name="PersonId">Whose hands.</param>
 /// <param name="SetUpFrom">When those hands begin to make the press ready; null when nothing is to be done.</param>
-public sealed record PressPart(DateTime HeatFrom, DateTime Start, DateTime End, int Pieces, string PersonId = "", DateTime? SetUpFrom = null)
+public sealed record PressPart(
+    DateTime HeatFrom,
+    DateTime Start,
+    DateTime End,
+    int Pieces,
+    string PersonId = "",
+    DateTime? SetUpFrom = null
+)
 {
     /// <summary>From when its hands are bound.</summary>
     internal DateTime BusyFrom() => SetUpFrom ?? Start;
@@ -54,7 +82,15 @@ public sealed record Moved(string PressId, DateTime From);
 /// <param name="PromiseAt">What may be promised: packed, the slow tenth and up to the next half hour.</param>
 /// <param name="LateMinutes">Minutes (wall clock) it is packed after it is wanted; 0 when on time.</param>
 /// <param name="Why">Why it is late, tight or without a place; empty when nothing needs saying.</param>
-public sealed record PlacedWork(PressWork Work, string PressId, IReadOnlyList<PressPart> Parts, DateTime ReadyAt, DateTime PromiseAt, double LateMinutes, string Why);
+public sealed record PlacedWork(
+    PressWork Work,
+    string PressId,
+    IReadOnlyList<PressPart> Parts,
+    DateTime ReadyAt,
+    DateTime PromiseAt,
+    double LateMinutes,
+    string Why
+);
 
 /// <summary>The earliest honest promise and what it rests on.</summary>
 /// <param name="At">Weekday and time to say.</param>
@@ -64,7 +100,15 @@ public sealed record PlacedWork(PressWork Work, string PressId, IReadOnlyList<Pr
 /// <param name="PressTo">Last piece off.</param>
 /// <param name="PackedAt">Packed, as planned.</param>
 /// <param name="PressName">Which press.</param>
-public sealed record Promise(DateTime At, DateTime ArrivesAt, string ArrivesCause, DateTime PressFrom, DateTime PressTo, DateTime PackedAt, string PressName);
+public sealed record Promise(
+    DateTime At,
+    DateTime ArrivesAt,
+    string ArrivesCause,
+    DateTime PressFrom,
+    DateTime PressTo,
+    DateTime PackedAt,
+    string PressName
+);
 
 /// <summary>What is known when something is planned.</summary>
 /// <param name="Now">Wall clock.</param>
@@ -73,7 +117,14 @@ public sealed record Promise(DateTime At, DateTime ArrivesAt, string ArrivesCaus
 /// <param name="Placed">Work that already has its place.</param>
 /// <param name="People">Whose hands there are; null for one pair within the open hours.</param>
 /// <param name="SetUp">What hands take to make a press ready; null for the usual.</param>
-public sealed record FloorPlan(DateTime Now, OpenHours Hours, IReadOnlyList<Press> Presses, IReadOnlyList<PlacedWork> Placed, IReadOnlyList<Person>? People = null, SetUpTimes? SetUp = null)
+public sealed record FloorPlan(
+    DateTime Now,
+    OpenHours Hours,
+    IReadOnlyList<Press> Presses,
+    IReadOnlyList<PlacedWork> Placed,
+    IReadOnlyList<Person>? People = null,
+    SetUpTimes? SetUp = null
+)
 {
     /// <summary>Until when machines are busy with what is already planned.</summary>
     public MachineHours Machines { get; init; } = MachineHours.Empty(Hours, Now);
@@ -82,7 +133,8 @@ public sealed record FloorPlan(DateTime Now, OpenHours Hours, IReadOnlyList<Pres
     public SetUpTimes Times => SetUp ?? new();
 
     /// <summary>Whose hands there are.</summary>
-    public IReadOnlyList<Person> Hands => People is { Count: > 0 } people ? people : [new Person("", "", 0, 0, Hours.Week, null, 0, [])];
+    public IReadOnlyList<Person> Hands =>
+        People is { Count: > 0 } people ? people : [new Person("", "", 0, 0, Hours.Week, null, 0, [])];
 
     /// <summary>When the blank and everything bought would be here if ordered now, and which comes last; garments the customer brings (null) are taken to come the next working day.</summary>
     /// <param name="style">The blank; null where the customer brings it.</param>
@@ -90,8 +142,21 @@ public sealed record FloorPlan(DateTime Now, OpenHours Hours, IReadOnlyList<Pres
     /// <param name="noBlank">True where the garment comes with what is bought.</param>
     public (DateTime At, string Cause) Arrival(Style? style, IReadOnlyList<Purchase> purchases, bool noBlank = false)
     {
-        var bought = purchases.Where(p => p.Supplier.Length > 0).Select(p => (At: Hours.Parcel(Now, p.LeadDays), Cause: $"print from {p.Supplier}")).ToList();
-        var things = noBlank && bought.Count > 0 ? bought : bought.Append(style is null ? (At: Hours.Parcel(Now, 1), Cause: "their own garments") : (At: Hours.Parcel(Now, style.LeadDays, style.Buying?.CutOff), Cause: $"blanks from {style.Supplier}"));
+        var bought = purchases
+            .Where(p => p.Supplier.Length > 0)
+            .Select(p => (At: Hours.Parcel(Now, p.LeadDays), Cause: $"print from {p.Supplier}"))
+            .ToList();
+        var things =
+            noBlank && bought.Count > 0
+                ? bought
+                : bought.Append(
+                    style is null
+                        ? (At: Hours.Parcel(Now, 1), Cause: "their own garments")
+                        : (
+                            At: Hours.Parcel(Now, style.LeadDays, style.Buying?.CutOff),
+                            Cause: $"blanks from {style.Supplier}"
+                        )
+                );
         return things.MaxBy(t => t.At);
     }
 }
@@ -110,7 +175,13 @@ public static class PressPlanner
     public static IReadOnlyList<PlacedWork> Plan(IReadOnlyList<PressWork> works, FloorPlan floor)
     {
         var placed = floor.Placed.ToList();
-        foreach (var work in works.OrderBy(w => w.StartedAt is null).ThenBy(w => w.Moved is null).ThenBy(w => w.StartedAt ?? w.Moved?.From ?? w.DueAt ?? DateTime.MaxValue).ThenBy(w => w.Code, StringComparer.Ordinal))
+        foreach (
+            var work in works
+                .OrderBy(w => w.StartedAt is null)
+                .ThenBy(w => w.Moved is null)
+                .ThenBy(w => w.StartedAt ?? w.Moved?.From ?? w.DueAt ?? DateTime.MaxValue)
+                .ThenBy(w => w.Code, StringComparer.Ordinal)
+        )
         {
             var next = Place(work, floor with { Placed = placed });
             // hands that make a press ready for what now follows are not free for what is placed after it
@@ -123,25 +194,57 @@ public static class PressPlanner
     public static Promise? PromiseFor(PressWork work, FloorPlan floor)
     {
         var placed = Place(work, floor);
-        return placed.Parts.Count == 0 ? null
-            : new(placed.PromiseAt, work.ReadyAt, work.ReadyCause, placed.Parts[0].Start, placed.Parts[^1].End, placed.ReadyAt, floor.Presses.First(p => p.Id == placed.PressId).Name);
+        return placed.Parts.Count == 0
+            ? null
+            : new(
+                placed.PromiseAt,
+                work.ReadyAt,
+                work.ReadyCause,
+                placed.Parts[0].Start,
+                placed.Parts[^1].End,
+                placed.ReadyAt,
+                floor.Presses.First(p => p.Id == placed.PressId).Name
+            );
     }
 
     // work placed later may stand before work placed earlier: what each part is made ready from is known only as they stand
-    private static List<PlacedWork> Settled(List<PlacedWork> placed, string pressId, FloorPlan floor) => [.. placed.Select(p => p.PressId != pressId || p.Parts.Count == 0 ? p : p with
-    {
-        Parts = [.. p.Parts.Select(part =>
-        {
-            var press = floor.Presses.First(x => x.Id == p.PressId);
-            var before = placed.Where(o => o.PressId == p.PressId).SelectMany(o => o.Parts.Select(q => (q.End, o.Work)))
-                .Where(q => q.End <= part.Start && q.End.Date == part.Start.Date).OrderByDescending(q => q.End).Select(q => q.Work).FirstOrDefault();
-            return Ready(part, SetUp.Between(press, before, p.Work, floor.Times), p.Work.StartedAt is not null);
-        })],
-    })];
+    private static List<PlacedWork> Settled(List<PlacedWork> placed, string pressId, FloorPlan floor) =>
+        [
+            .. placed.Select(p =>
+                p.PressId != pressId || p.Parts.Count == 0
+                    ? p
+                    : p with
+                    {
+                        Parts =
+                        [
+                            .. p.Parts.Select(part =>
+                            {
+                                var press = floor.Presses.First(x => x.Id == p.PressId);
+                                var before = placed
+                                    .Where(o => o.PressId == p.PressId)
+                                    .SelectMany(o => o.Parts.Select(q => (q.End, o.Work)))
+                                    .Where(q => q.End <= part.Start && q.End.Date == part.Start.Date)
+                                    .OrderByDescending(q => q.End)
+                                    .Select(q => q.Work)
+                                    .FirstOrDefault();
+                                return Ready(
+                                    part,
+                                    SetUp.Between(press, before, p.Work, floor.Times),
+                                    p.Work.StartedAt is not null
+                                );
+                            }),
+                        ],
+                    }
+            ),
+        ];
 
     // what has begun is set up already
     private static PressPart Ready(PressPart part, SetUp setUp, bool begun) =>
-        part with { HeatFrom = part.Start.AddMinutes(-setUp.HeatMinutes), SetUpFrom = begun || setUp.HandsMinutes == 0 ? null : part.Start.AddMinutes(-setUp.HandsMinutes) };
+        part with
+        {
+            HeatFrom = part.Start.AddMinutes(-setUp.HeatMinutes),
+            SetUpFrom = begun || setUp.HandsMinutes == 0 ? null : part.Start.AddMinutes(-setUp.HandsMinutes),
+        };
 
     private static PlacedWork Place(PressWork work, FloorPlan floor)
     {
@@ -149,21 +252,49 @@ public static class PressPlanner
         // an iron held by hand only where nothing else does it
         able = able.Any(p => !p.HeldByHand()) ? able.Where(p => !p.HeldByHand()).ToList() : able;
         var wanted = able.Where(p => p.Id == work.Moved?.PressId).ToList();
-        var slots = (wanted.Count > 0 ? wanted : able).SelectMany(p => floor.Hands.Select(h => (Press: p, Parts: Slots(work, p, h, floor)!))).Where(c => c.Parts is not null).ToList();
+        var slots = (wanted.Count > 0 ? wanted : able)
+            .SelectMany(p => floor.Hands.Select(h => (Press: p, Parts: Slots(work, p, h, floor)!)))
+            .Where(c => c.Parts is not null)
+            .ToList();
         if (slots.Count == 0)
         {
-            return new(work, "", [], DateTime.MaxValue, DateTime.MaxValue, 0, able.Count == 0 ? "no press can take it" : $"no room on the press in {HorizonDays} days");
+            return new(
+                work,
+                "",
+                [],
+                DateTime.MaxValue,
+                DateTime.MaxValue,
+                0,
+                able.Count == 0 ? "no press can take it" : $"no room on the press in {HorizonDays} days"
+            );
         }
         var best = slots.MinBy(c => c.Parts[^1].End);
         var ready = floor.Hours.Add(best.Parts[^1].End, work.TailMinutes);
         var promise = ToHalfHour(floor.Hours.Add(ready, work.SlowTenthMinutes), floor.Hours);
         // late is what is after the day it is wanted, and what is after what was promised
         var late = new[] { work.DueAt, work.PromisedAt }.Min() is { } by ? Math.Max(0, (ready - by).TotalMinutes) : 0;
-        return new(work, best.Press.Id, best.Parts, ready, promise, late, late > 0 ? Why(work, best.Press, best.Parts, floor) : "");
+        return new(
+            work,
+            best.Press.Id,
+            best.Parts,
+            ready,
+            promise,
+            late,
+            late > 0 ? Why(work, best.Press, best.Parts, floor) : ""
+        );
     }
 
-    private static bool Holds(Press p, PressWork w) => w.BenchId.Length > 0 ? p.Id == w.BenchId : p.Takes(w.Kind) && !(p.HottestF(w.TemperatureF) > w.CeilingF) && p.Covers(w.WidthIn, w.HeightIn)
-        && (w.Passes is { Count: > 0 } passes ? passes.All(x => p.ColdUnder(x.WidthIn, x.HeightIn).Count == 0) : p.ColdUnder(w.WidthIn, w.HeightIn).Count == 0);
+    private static bool Holds(Press p, PressWork w) =>
+        w.BenchId.Length > 0
+            ? p.Id == w.BenchId
+            : p.Takes(w.Kind)
+                && !(p.HottestF(w.TemperatureF) > w.CeilingF)
+                && p.Covers(w.WidthIn, w.HeightIn)
+                && (
+                    w.Passes is { Count: > 0 } passes
+                        ? passes.All(x => p.ColdUnder(x.WidthIn, x.HeightIn).Count == 0)
+                        : p.ColdUnder(w.WidthIn, w.HeightIn).Count == 0
+                );
 
     private static DateTime ToHalfHour(DateTime at, OpenHours hours)
     {
@@ -176,9 +307,21 @@ public static class PressPlanner
         var each = SetUp.MinutesPerPiece(press, work, floor.Times);
         if (work.StartedAt is { } started)
         {
-            return [new(started.AddMinutes(-press.HeatMinutes(null, work.TemperatureF)), started, floor.Hours.Add(started, work.Pieces * each), work.Pieces, person.Id)];
+            return
+            [
+                new(
+                    started.AddMinutes(-press.HeatMinutes(null, work.TemperatureF)),
+                    started,
+                    floor.Hours.Add(started, work.Pieces * each),
+                    work.Pieces,
+                    person.Id
+                ),
+            ];
         }
-        var all = floor.Placed.SelectMany(p => p.Parts.Select(part => (part, p.PressId, p.Work))).OrderBy(b => b.part.Start).ToList();
+        var all = floor
+            .Placed.SelectMany(p => p.Parts.Select(part => (part, p.PressId, p.Work)))
+            .OrderBy(b => b.part.Start)
+            .ToList();
         var parts = new List<PressPart>();
         var left = work.Pieces;
         var from = Later(Later(work.ReadyAt, floor.Now), work.Moved?.From ?? DateTime.MinValue);
@@ -189,26 +332,46 @@ public static class PressPlanner
             {
                 continue;
             }
-            var free = Free(person.On(day), [.. all.Where(b => b.part.PersonId == person.Id).Select(b => (b.part.BusyFrom(), b.part.End))], hours);
-            var today = all.Where(b => b.PressId == press.Id && b.part.End > hours.Open && b.part.Start < hours.Close).ToList();
+            var free = Free(
+                person.On(day),
+                [.. all.Where(b => b.part.PersonId == person.Id).Select(b => (b.part.BusyFrom(), b.part.End))],
+                hours
+            );
+            var today = all.Where(b => b.PressId == press.Id && b.part.End > hours.Open && b.part.Start < hours.Close)
+                .ToList();
             for (var gap = 0; gap <= today.Count && left > 0; gap++)
             {
                 var before = gap == 0 ? ((PressPart part, string, PressWork Work)?)null : today[gap - 1];
                 var after = gap == today.Count ? ((PressPart part, string, PressWork Work)?)null : today[gap];
                 var setUp = SetUp.Between(press, before?.Work, work, floor.Times);
-                var ready = Later((before?.part.End ?? Later(hours.Open, floor.Now)).AddMinutes(setUp.TotalMinutes), from);
-                if (after is { } next && !CanFollow(next.part, SetUp.Between(press, work, next.Work, floor.Times), all.Select(b => b.part), floor))
+                var ready = Later(
+                    (before?.part.End ?? Later(hours.Open, floor.Now)).AddMinutes(setUp.TotalMinutes),
+                    from
+                );
+                if (
+                    after is { } next
+                    && !CanFollow(
+                        next.part,
+                        SetUp.Between(press, work, next.Work, floor.Times),
+                        all.Select(b => b.part),
+                        floor
+                    )
+                )
                 {
                     continue;
                 }
-                var end = after is { } then ? then.part.Start.AddMinutes(-SetUp.Between(press, work, then.Work, floor.Times).TotalMinutes) : hours.Close;
+                var end = after is { } then
+                    ? then.part.Start.AddMinutes(-SetUp.Between(press, work, then.Work, floor.Times).TotalMinutes)
+                    : hours.Close;
                 foreach (var hands in free.Where(h => h.To > ready && h.From < end))
                 {
                     var start = Later(ready, hands.From.AddMinutes(setUp.HandsMinutes));
                     var take = Take(start, end < hands.To ? end : hands.To, each, left);
                     if (take > 0)
                     {
-                        parts.Add(Ready(new(start, start, start.AddMinutes(take * each), take, person.Id), setUp, false));
+                        parts.Add(
+                            Ready(new(start, start, start.AddMinutes(take * each), take, person.Id), setUp, false)
+                        );
                         left -= take;
                         // after a pause of the hands the press still stands as it stood
                         setUp = SetUp.Between(press, work, work, floor.Times);
@@ -224,8 +387,14 @@ public static class PressPlanner
     private static bool CanFollow(PressPart next, SetUp setUp, IEnumerable<PressPart> all, FloorPlan floor)
     {
         var from = next.Start.AddMinutes(-setUp.HandsMinutes);
-        return from >= next.BusyFrom() || (floor.Hands.FirstOrDefault(h => h.Id == next.PersonId)?.On(DateOnly.FromDateTime(from)).Any(s => s.From <= from && s.To >= next.Start) == true
-            && !all.Any(p => p != next && p.PersonId == next.PersonId && p.End > from && p.BusyFrom() < next.Start));
+        return from >= next.BusyFrom()
+            || (
+                floor
+                    .Hands.FirstOrDefault(h => h.Id == next.PersonId)
+                    ?.On(DateOnly.FromDateTime(from))
+                    .Any(s => s.From <= from && s.To >= next.Start) == true
+                && !all.Any(p => p != next && p.PersonId == next.PersonId && p.End > from && p.BusyFrom() < next.Start)
+            );
     }
 
     // a part keeps at least so many pieces, and leaves as many for the next
@@ -243,7 +412,11 @@ public static class PressPlanner
     }
 
     // when a pair of hands is free on a day: its hours within the shop's, less what it already has
-    internal static List<(DateTime From, DateTime To)> Free(IReadOnlyList<(DateTime From, DateTime To)> works, IReadOnlyList<(DateTime From, DateTime To)> busy, (DateTime Open, DateTime Close) hours)
+    internal static List<(DateTime From, DateTime To)> Free(
+        IReadOnlyList<(DateTime From, DateTime To)> works,
+        IReadOnlyList<(DateTime From, DateTime To)> busy,
+        (DateTime Open, DateTime Close) hours
+    )
     {
         var free = new List<(DateTime, DateTime)>();
         foreach (var stretch in works)
@@ -264,12 +437,24 @@ public static class PressPlanner
 
     private static string Why(PressWork work, Press press, List<PressPart> parts, FloorPlan floor)
     {
-        var alone = floor.Hands.Select(h => Slots(work, press, h, floor with { Placed = [] })).Where(a => a is not null).Select(a => a![^1].End).DefaultIfEmpty(DateTime.MaxValue).Min();
+        var alone = floor
+            .Hands.Select(h => Slots(work, press, h, floor with { Placed = [] }))
+            .Where(a => a is not null)
+            .Select(a => a![^1].End)
+            .DefaultIfEmpty(DateTime.MaxValue)
+            .Min();
         if (alone < parts[^1].End)
         {
-            var others = floor.Placed.Where(p => (p.PressId == press.Id || floor.Hands.Count == 1) && p.Parts.Any(q => q.Start < parts[^1].Start && q.End > work.ReadyAt)).Select(p => p.Work.Code);
+            var others = floor
+                .Placed.Where(p =>
+                    (p.PressId == press.Id || floor.Hands.Count == 1)
+                    && p.Parts.Any(q => q.Start < parts[^1].Start && q.End > work.ReadyAt)
+                )
+                .Select(p => p.Work.Code);
             return $"{(floor.Hands.Count == 1 && floor.Presses.Count > 1 ? "the press or the hands are" : $"{press.Name} is")} taken by {string.Join(", ", others.Distinct())} first";
         }
-        return work.ReadyAt > floor.Now ? $"{work.ReadyCause} only {work.ReadyAt:ddd d MMM HH:mm}" : "there are not enough open hours left";
+        return work.ReadyAt > floor.Now
+            ? $"{work.ReadyCause} only {work.ReadyAt:ddd d MMM HH:mm}"
+            : "there are not enough open hours left";
     }
 }

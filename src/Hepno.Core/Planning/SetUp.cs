@@ -32,19 +32,30 @@ public sealed record SetUp(double HeatMinutes, double HandsMinutes, double Total
         {
             return new(0, 0, 0);
         }
-        if (before is not null && before.OrderId == work.OrderId && before.LineId == work.LineId && before.Code == work.Code)
+        if (
+            before is not null
+            && before.OrderId == work.OrderId
+            && before.LineId == work.LineId
+            && before.Code == work.Code
+        )
         {
             return new(0, 0, 0);
         }
         var heat = press.HeatMinutes(before?.TemperatureF, work.TemperatureF);
         var swapped = Lowers(press, work)[0] != (before is null ? "" : Lowers(press, before)[^1]);
-        var dialled = swapped || before is null || before.TemperatureF != work.TemperatureF || Pressures(before)[^1] != Pressures(work)[0];
+        var dialled =
+            swapped
+            || before is null
+            || before.TemperatureF != work.TemperatureF
+            || Pressures(before)[^1] != Pressures(work)[0];
         var hands = (swapped ? times.SwapMinutes : 0) + (dialled ? times.DialMinutes : 0);
         return new(heat, hands, times.WhileHeating ? Math.Max(heat, hands) : heat + hands);
     }
 
     /// <summary>Minutes a piece of a batch takes on a press, the platens changed between its passes shared in.</summary>
-    public static double MinutesPerPiece(Press press, PressWork work, SetUpTimes times) => work.MinutesPerPiece + (Swaps(press, work) * (times.SwapMinutes + times.DialMinutes) / Math.Max(1, work.Pieces));
+    public static double MinutesPerPiece(Press press, PressWork work, SetUpTimes times) =>
+        work.MinutesPerPiece
+        + (Swaps(press, work) * (times.SwapMinutes + times.DialMinutes) / Math.Max(1, work.Pieces));
 
     /// <summary>How often the lower platen is changed between a batch's passes.</summary>
     public static int Swaps(Press press, PressWork work)
@@ -54,7 +65,11 @@ public sealed record SetUp(double HeatMinutes, double HandsMinutes, double Total
     }
 
     /// <summary>The lower platen of each pass; empty for the press's own.</summary>
-    public static IReadOnlyList<string> Lowers(Press press, PressWork work) => work.Passes is { Count: > 0 } passes ? [.. passes.Select(p => press.LowerFor(p.WidthIn, p.HeightIn, p.OpeningIn)?.Name ?? "")] : [""];
+    public static IReadOnlyList<string> Lowers(Press press, PressWork work) =>
+        work.Passes is { Count: > 0 } passes
+            ? [.. passes.Select(p => press.LowerFor(p.WidthIn, p.HeightIn, p.OpeningIn)?.Name ?? "")]
+            : [""];
 
-    private static IReadOnlyList<string> Pressures(PressWork work) => work.Passes is { Count: > 0 } passes ? [.. passes.Select(p => p.Pressure)] : [""];
+    private static IReadOnlyList<string> Pressures(PressWork work) =>
+        work.Passes is { Count: > 0 } passes ? [.. passes.Select(p => p.Pressure)] : [""];
 }

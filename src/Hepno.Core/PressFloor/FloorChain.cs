@@ -73,7 +73,14 @@ internal sealed class FloorChain
             Window[i] = double.PositiveInfinity;
             var held = AtPress(i);
             // after lifting off, and for a further decoration, the piece comes to a press anew, be it the same one
-            HoldStart[i] = held && (i == 0 || !AtPress(i - 1) || _steps[i - 1].Code == "unload" || (Pass[i] > 0 && i == FirstPassStep[Pass[i]]));
+            HoldStart[i] =
+                held
+                && (
+                    i == 0
+                    || !AtPress(i - 1)
+                    || _steps[i - 1].Code == "unload"
+                    || (Pass[i] > 0 && i == FirstPassStep[Pass[i]])
+                );
             HoldEnd[i] = held && (i == n - 1 || !AtPress(i + 1));
             Closes[i] = i < n - 1 && Kind[i + 1] == StepKind.Dwell;
             Opens[i] = i > 0 && Kind[i - 1] == StepKind.Dwell;
@@ -84,7 +91,10 @@ internal sealed class FloorChain
         }
         for (var i = n - 2; i >= 0; i--)
         {
-            ToClose[i] = AtPress(i) && !Closes[i] && AtPress(i + 1) && !HoldStart[i + 1] ? Seconds[i] + ToClose[i + 1] : Seconds[i];
+            ToClose[i] =
+                AtPress(i) && !Closes[i] && AtPress(i + 1) && !HoldStart[i + 1]
+                    ? Seconds[i] + ToClose[i + 1]
+                    : Seconds[i];
         }
         Cooling(job);
         SecondPresses();
@@ -128,7 +138,13 @@ internal sealed class FloorChain
 
     public WorkStep Step(int i) => _steps[i];
 
-    private static StepKind KindOf(WorkStep s) => IsDwell(s) ? StepKind.Dwell : s.Hands ? s.Press ? StepKind.OnPress : StepKind.Off : s.Press ? StepKind.PressWait : StepKind.Wait;
+    private static StepKind KindOf(WorkStep s) =>
+        IsDwell(s) ? StepKind.Dwell
+        : s.Hands
+            ? s.Press ? StepKind.OnPress
+                : StepKind.Off
+        : s.Press ? StepKind.PressWait
+        : StepKind.Wait;
 
     private bool AtPress(int i) => Kind[i] is StepKind.OnPress or StepKind.Dwell or StepKind.PressWait;
 

@@ -8,4 +8,12 @@ namespace Hepno.Core.PressFloor;
 /// <param name="Label">What is done.</param>
 /// <param name="From">Begins, s from the start.</param>
 /// <param name="Until">Ends, s from the start.</param>
-public sealed record FloorEvent(string Lane, int Index, int Piece, string Code, string Label, double From, double Until);
+public sealed record FloorEvent(
+    string Lane,
+    int Index,
+    int Piece,
+    string Code,
+    string Label,
+    double From,
+    double Until
+);

@@ -34,37 +34,66 @@ public sealed record CoverPrice(Cover Cover, decimal Price, int Uses);
 /// <param name="Covers">What covers cost; null where they are in the sundries.</param>
 /// <param name="TestFirst">True when an assumed recipe nobody tested waits for a test piece before the run.</param>
 /// <param name="PrepareBeside">True when weeding, trimming and cutting apart are done at the press, while pieces are pressed and cool.</param>
-public sealed record FloorHabits(FloorPolicy Policy = FloorPolicy.Stream, bool FirstPiece = true, int RackPlaces = 8, bool Measured = false, bool ColdPlate = false, bool HandsOnOnly = false,
-    SecondHabit Second = SecondHabit.AsRecipe, IReadOnlyList<StepTime>? Times = null, IReadOnlyList<CoverPrice>? Covers = null, bool TestFirst = true, bool PrepareBeside = false)
+public sealed record FloorHabits(
+    FloorPolicy Policy = FloorPolicy.Stream,
+    bool FirstPiece = true,
+    int RackPlaces = 8,
+    bool Measured = false,
+    bool ColdPlate = false,
+    bool HandsOnOnly = false,
+    SecondHabit Second = SecondHabit.AsRecipe,
+    IReadOnlyList<StepTime>? Times = null,
+    IReadOnlyList<CoverPrice>? Covers = null,
+    bool TestFirst = true,
+    bool PrepareBeside = false
+)
 {
     /// <summary>Seconds of a second press that the shop does of its own accord.</summary>
     public const double UsualSecondSeconds = 8;
 
     /// <summary>Steps of a preparation that are done at the press, in the gaps: hands, no machine.</summary>
-    public IEnumerable<WorkStep> Beside(IEnumerable<WorkStep> preparation) => PrepareBeside ? preparation.Where(s => s is { Hands: true, Press: false }) : [];
+    public IEnumerable<WorkStep> Beside(IEnumerable<WorkStep> preparation) =>
+        PrepareBeside ? preparation.Where(s => s is { Hands: true, Press: false }) : [];
 
     /// <summary>Steps of a preparation that are done before, apart from the press.</summary>
-    public IEnumerable<WorkStep> Apart(IEnumerable<WorkStep> preparation) => PrepareBeside ? preparation.Where(s => s is not { Hands: true, Press: false }) : preparation;
+    public IEnumerable<WorkStep> Apart(IEnumerable<WorkStep> preparation) =>
+        PrepareBeside ? preparation.Where(s => s is not { Hands: true, Press: false }) : preparation;
 
     /// <summary>A recipe as this shop presses it.</summary>
-    public Recipe Of(Recipe recipe) => Second switch
-    {
-        SecondHabit.Always when recipe is { SecondPressSeconds: 0, NeverAgain: false } => recipe with { SecondPressSeconds = UsualSecondSeconds },
-        SecondHabit.Never => recipe with { SecondPressSeconds = 0 },
-        _ => recipe,
-    };
+    public Recipe Of(Recipe recipe) =>
+        Second switch
+        {
+            SecondHabit.Always when recipe is { SecondPressSeconds: 0, NeverAgain: false } => recipe with
+            {
+                SecondPressSeconds = UsualSecondSeconds,
+            },
+            SecondHabit.Never => recipe with { SecondPressSeconds = 0 },
+            _ => recipe,
+        };
 
     /// <summary>Covers one press of a recipe and its second take, opened to their parts; null where they cost nothing apart.</summary>
     public Figure? CoverCost(Recipe recipe)
     {
-        var used = new[] { (recipe.Cover, "first press"), (recipe.SecondPressSeconds > 0 ? Cover.Sheet : Cover.None, "second press") };
+        var used = new[]
+        {
+            (recipe.Cover, "first press"),
+            (recipe.SecondPressSeconds > 0 ? Cover.Sheet : Cover.None, "second press"),
+        };
         List<Figure> parts = [];
         foreach (var (cover, when) in used)
         {
             if (cover != Cover.None && Covers?.FirstOrDefault(c => c.Cover == cover) is { } price)
             {
-                parts.Add(Figure.Of($"cover-{parts.Count + 1}", $"{CoverWords.Of(cover)}, {when}", price.Price / price.Uses, "price ÷ uses",
-                    Figure.Input("price", CoverWords.Of(cover), price.Price, FigureUnit.Money, "Numbers: covers"), Figure.Input("uses", "Uses", price.Uses, FigureUnit.Count, "Numbers: covers")));
+                parts.Add(
+                    Figure.Of(
+                        $"cover-{parts.Count + 1}",
+                        $"{CoverWords.Of(cover)}, {when}",
+                        price.Price / price.Uses,
+                        "price ÷ uses",
+                        Figure.Input("price", CoverWords.Of(cover), price.Price, FigureUnit.Money, "Numbers: covers"),
+                        Figure.Input("uses", "Uses", price.Uses, FigureUnit.Count, "Numbers: covers")
+                    )
+                );
             }
         }
         return parts.Count == 0 ? null : Figure.Sum("covers", "Covers", parts);
@@ -75,22 +104,46 @@ public sealed record FloorHabits(FloorPolicy Policy = FloorPolicy.Stream, bool F
     {
         if (RackPlaces is < 1 or > 1000)
         {
-            yield return new("range", $"{RackPlaces} places on the rack is outside 1 to 1,000.", "floor.rackPlaces", "8 is usual for one rack.");
+            yield return new(
+                "range",
+                $"{RackPlaces} places on the rack is outside 1 to 1,000.",
+                "floor.rackPlaces",
+                "8 is usual for one rack."
+            );
         }
         foreach (var (time, i) in (Times ?? []).Select((t, i) => (t, i)))
         {
             if (KnownStep.All.All(k => k.Code != time.Code))
             {
-                yield return new("unknown-word", $"\"{time.Code}\" is not a step.", $"floor.times[{i}].code", $"Use one of {string.Join(", ", KnownStep.All.Select(k => k.Code))}.");
+                yield return new(
+                    "unknown-word",
+                    $"\"{time.Code}\" is not a step.",
+                    $"floor.times[{i}].code",
+                    $"Use one of {string.Join(", ", KnownStep.All.Select(k => k.Code))}."
+                );
             }
             if (time.Seconds is not (>= 0 and <= 3600))
             {
-                yield return new("range", $"{time.Seconds:0.##} s for {time.Code} is outside 0 to 3,600.", $"floor.times[{i}].seconds", "Time it with a clock.");
+                yield return new(
+                    "range",
+                    $"{time.Seconds:0.##} s for {time.Code} is outside 0 to 3,600.",
+                    $"floor.times[{i}].seconds",
+                    "Time it with a clock."
+                );
             }
         }
-        foreach (var (cover, i) in (Covers ?? []).Select((c, i) => (c, i)).Where(x => x.c.Price is < 0 or > 10_000 || x.c.Uses is < 1 or > 100_000 || x.c.Cover == Cover.None))
+        foreach (
+            var (cover, i) in (Covers ?? [])
+                .Select((c, i) => (c, i))
+                .Where(x => x.c.Price is < 0 or > 10_000 || x.c.Uses is < 1 or > 100_000 || x.c.Cover == Cover.None)
+        )
         {
-            yield return new("range", $"{CoverWords.Of(cover.Cover)} at {cover.Price:0.00} for {cover.Uses} uses cannot be kept.", $"floor.covers[{i}]", "Type a price of 0 or more and at least one use.");
+            yield return new(
+                "range",
+                $"{CoverWords.Of(cover.Cover)} at {cover.Price:0.00} for {cover.Uses} uses cannot be kept.",
+                $"floor.covers[{i}]",
+                "Type a price of 0 or more and at least one use."
+            );
         }
     }
 }

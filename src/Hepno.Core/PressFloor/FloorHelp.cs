@@ -35,28 +35,38 @@ public static class FloorHelp
     /// <summary>The narrow place of a job as it was found.</summary>
     public static NarrowPlace NarrowOf(FloorJob job, FloorResult found) =>
         job.Policy == FloorPolicy.OneAtATime ? NarrowPlace.Waiting
-        : found.LargestRack >= job.RackPlaces && found.HandsShare < NearlyAll && found.PressShare < NearlyAll ? NarrowPlace.Rack
-        : found.HandsShare >= found.PressShare ? NarrowPlace.Hands : NarrowPlace.Press;
+        : found.LargestRack >= job.RackPlaces && found.HandsShare < NearlyAll && found.PressShare < NearlyAll
+            ? NarrowPlace.Rack
+        : found.HandsShare >= found.PressShare ? NarrowPlace.Hands
+        : NarrowPlace.Press;
 
     /// <summary>The narrow place in a sentence.</summary>
-    public static string Said(NarrowPlace place) => place switch
-    {
-        NarrowPlace.Hands => "your hands are the narrow place",
-        NarrowPlace.Press => "the press is the narrow place",
-        NarrowPlace.Rack => "the rack is the narrow place",
-        _ => "waiting for each piece is what takes the time",
-    };
+    public static string Said(NarrowPlace place) =>
+        place switch
+        {
+            NarrowPlace.Hands => "your hands are the narrow place",
+            NarrowPlace.Press => "the press is the narrow place",
+            NarrowPlace.Rack => "the rack is the narrow place",
+            _ => "waiting for each piece is what takes the time",
+        };
 
     /// <summary>Changes tried one at a time, what helps most first; those that do nothing last, with why.</summary>
     public static IReadOnlyList<FloorChange> Changes(FloorJob job, FloorResult found)
     {
         var why = Said(NarrowOf(job, found));
-        return [.. Tried(job).Select(t =>
-        {
-            // a twentieth of a second a piece is not worth a word
-            var saved = found.MakespanSeconds - PressFloorSimulation.Run(t.Job).MakespanSeconds;
-            return saved / job.Pieces < 0.05 ? new FloorChange(t.Code, t.What, 0, 0, why) : new FloorChange(t.Code, t.What, saved / job.Pieces, saved, t.Note);
-        }).OrderByDescending(c => c.SecondsInAll)];
+        return
+        [
+            .. Tried(job)
+                .Select(t =>
+                {
+                    // a twentieth of a second a piece is not worth a word
+                    var saved = found.MakespanSeconds - PressFloorSimulation.Run(t.Job).MakespanSeconds;
+                    return saved / job.Pieces < 0.05
+                        ? new FloorChange(t.Code, t.What, 0, 0, why)
+                        : new FloorChange(t.Code, t.What, saved / job.Pieces, saved, t.Note);
+                })
+                .OrderByDescending(c => c.SecondsInAll),
+        ];
     }
 
     private static IEnumerable<(string Code, string What, string Note, FloorJob Job)> Tried(FloorJob job)
@@ -67,21 +77,79 @@ public static class FloorHelp
         }
         if (job.Presses.Any(p => !p.LoadsBeside))
         {
-            yield return ("second-lower", "a second lower platen", "", job with { Presses = [.. job.Presses.Select(p => p with { LoadsBeside = true })] });
+            yield return (
+                "second-lower",
+                "a second lower platen",
+                "",
+                job with
+                {
+                    Presses = [.. job.Presses.Select(p => p with { LoadsBeside = true })],
+                }
+            );
         }
         if (job.Presses.Any(p => !p.OpensItself))
         {
-            yield return ("auto-open", "a press that opens itself", "", job with { Presses = [.. job.Presses.Select(p => p with { OpensItself = true })] });
+            yield return (
+                "auto-open",
+                "a press that opens itself",
+                "",
+                job with
+                {
+                    Presses = [.. job.Presses.Select(p => p with { OpensItself = true })],
+                }
+            );
         }
-        yield return ("press", "another press like it", "", job with { Presses = [.. job.Presses, job.Presses[0] with { Name = "another" }] });
+        yield return (
+            "press",
+            "another press like it",
+            "",
+            job with
+            {
+                Presses = [.. job.Presses, job.Presses[0] with { Name = "another" }],
+            }
+        );
         yield return ("hands", "somebody beside you", "", job with { Operators = job.Operators + 1 });
         if (job.Chain.Any(s => s.Code == "second-press"))
         {
-            yield return ("no-second", "no second press", "what it does for the washes is lost", job with { Passes = [.. job.Passes.Select(p => p with { Steps = WithoutSecond(p.Steps) })] });
+            yield return (
+                "no-second",
+                "no second press",
+                "what it does for the washes is lost",
+                job with
+                {
+                    Passes = [.. job.Passes.Select(p => p with { Steps = WithoutSecond(p.Steps) })],
+                }
+            );
         }
         if (job.Chain.Any(s => s.Code == "cool" && s.Seconds > OnColdPlate))
         {
-            yield return ("cold-plate", "a cold plate", "", job with { Passes = [.. job.Passes.Select(p => p with { Steps = [.. p.Steps.Select(s => s.Code == "cool" && s.Seconds > OnColdPlate ? s with { Seconds = OnColdPlate } : s)] })] });
+            yield return (
+                "cold-plate",
+                "a cold plate",
+                "",
+                job with
+                {
+                    Passes =
+                    [
+                        .. job.Passes.Select(p =>
+                            p with
+                            {
+                                Steps =
+                                [
+                                    .. p.Steps.Select(s =>
+                                        s.Code == "cool" && s.Seconds > OnColdPlate
+                                            ? s with
+                                            {
+                                                Seconds = OnColdPlate,
+                                            }
+                                            : s
+                                    ),
+                                ],
+                            }
+                        ),
+                    ],
+                }
+            );
         }
     }
 

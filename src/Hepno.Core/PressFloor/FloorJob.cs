@@ -9,7 +9,14 @@ namespace Hepno.Core.PressFloor;
 /// <param name="RiseFPerMinute">How fast it heats, °F a minute.</param>
 /// <param name="DropFPerMinute">How fast it cools, °F a minute.</param>
 /// <param name="AtF">Heat it stands at when the work begins, °F; null when it is at the first pass's heat.</param>
-public sealed record FloorPress(string Name, bool OpensItself = false, bool LoadsBeside = false, double RiseFPerMinute = 20, double DropFPerMinute = 5, double? AtF = null);
+public sealed record FloorPress(
+    string Name,
+    bool OpensItself = false,
+    bool LoadsBeside = false,
+    double RiseFPerMinute = 20,
+    double DropFPerMinute = 5,
+    double? AtF = null
+);
 
 /// <summary>One decoration of a piece as it is pressed.</summary>
 /// <param name="Name">Where it sits, on screen.</param>
@@ -17,7 +24,13 @@ public sealed record FloorPress(string Name, bool OpensItself = false, bool Load
 /// <param name="SlackSeconds">How much longer than its dwell does no harm, s.</param>
 /// <param name="PeelWindowSeconds">How long after it may be peeled a hot or warm carrier must be off, s; null for cold.</param>
 /// <param name="Steps">Its steps in order; a step that holds the press and needs no hands is a dwell, between a step that closes and one that opens.</param>
-public sealed record FloorPass(string Name, double TemperatureF, double SlackSeconds, double? PeelWindowSeconds, IReadOnlyList<WorkStep> Steps);
+public sealed record FloorPass(
+    string Name,
+    double TemperatureF,
+    double SlackSeconds,
+    double? PeelWindowSeconds,
+    IReadOnlyList<WorkStep> Steps
+);
 
 /// <summary>How pieces follow one another.</summary>
 public enum FloorPolicy
@@ -50,8 +63,18 @@ public enum SecondPress
 /// <param name="Policy">One at a time, or a stream.</param>
 /// <param name="FirstPiece">True when the first piece goes through alone and is judged before the others.</param>
 /// <param name="MaxInWork">Most pieces started and not yet through; null for no limit.</param>
-public sealed record FloorJob(int Pieces, IReadOnlyList<WorkStep> Before, IReadOnlyList<FloorPass> Passes, IReadOnlyList<WorkStep> After, IReadOnlyList<FloorPress> Presses,
-    int Operators = 1, int RackPlaces = 8, FloorPolicy Policy = FloorPolicy.Stream, bool FirstPiece = true, int? MaxInWork = null)
+public sealed record FloorJob(
+    int Pieces,
+    IReadOnlyList<WorkStep> Before,
+    IReadOnlyList<FloorPass> Passes,
+    IReadOnlyList<WorkStep> After,
+    IReadOnlyList<FloorPress> Presses,
+    int Operators = 1,
+    int RackPlaces = 8,
+    FloorPolicy Policy = FloorPolicy.Stream,
+    bool FirstPiece = true,
+    int? MaxInWork = null
+)
 {
     /// <summary>Hands to judge the first piece of a pass, s.</summary>
     public const double JudgeSeconds = 60;
@@ -71,46 +94,103 @@ public sealed record FloorJob(int Pieces, IReadOnlyList<WorkStep> Before, IReadO
     /// <summary>What cannot be simulated.</summary>
     public IEnumerable<Problem> Problems()
     {
-        foreach (var (value, least, most, field, what) in new[]
-        {
-            (Pieces, 1, 10_000, "pieces", "pieces"), (Presses.Count, 1, 6, "presses", "presses"), (Operators, 1, 6, "operators", "pairs of hands"), (Passes.Count, 1, 12, "passes", "passes"),
-            (RackPlaces, 1, 1000, "rackPlaces", "places on the rack"), (MaxInWork ?? 1, 1, 10_000, "maxInWork", "pieces in work"),
-        })
+        foreach (
+            var (value, least, most, field, what) in new[]
+            {
+                (Pieces, 1, 10_000, "pieces", "pieces"),
+                (Presses.Count, 1, 6, "presses", "presses"),
+                (Operators, 1, 6, "operators", "pairs of hands"),
+                (Passes.Count, 1, 12, "passes", "passes"),
+                (RackPlaces, 1, 1000, "rackPlaces", "places on the rack"),
+                (MaxInWork ?? 1, 1, 10_000, "maxInWork", "pieces in work"),
+            }
+        )
         {
             if (value < least || value > most)
             {
-                yield return new("range", $"{value} {what} is outside {least} to {most}.", field, "Send a value between.");
+                yield return new(
+                    "range",
+                    $"{value} {what} is outside {least} to {most}.",
+                    field,
+                    "Send a value between."
+                );
             }
         }
         foreach (var (pass, i) in Passes.Select((p, i) => (p, i)))
         {
             if (pass.TemperatureF is not (>= 60 and <= 500))
             {
-                yield return new("range", $"{pass.Name}: {pass.TemperatureF:0} °F is outside 60 to 500.", $"passes[{i}].temperatureF", "Send what the cloth should get.");
+                yield return new(
+                    "range",
+                    $"{pass.Name}: {pass.TemperatureF:0} °F is outside 60 to 500.",
+                    $"passes[{i}].temperatureF",
+                    "Send what the cloth should get."
+                );
             }
             if (pass.SlackSeconds is not (>= 0 and <= 60) || pass.PeelWindowSeconds is not (null or (>= 0 and <= 600)))
             {
-                yield return new("range", $"{pass.Name}: a slack of {pass.SlackSeconds:0.#} s and a window of {pass.PeelWindowSeconds:0.#} s are outside 0 to 60 and 0 to 600.", $"passes[{i}]", "3 s of slack is usual.");
+                yield return new(
+                    "range",
+                    $"{pass.Name}: a slack of {pass.SlackSeconds:0.#} s and a window of {pass.PeelWindowSeconds:0.#} s are outside 0 to 60 and 0 to 600.",
+                    $"passes[{i}]",
+                    "3 s of slack is usual."
+                );
             }
             if (!pass.Steps.Any(s => s.Press))
             {
-                yield return new("no-press", $"{pass.Name} has no step at a press.", $"passes[{i}].steps", "Send at least one step that holds the press.");
+                yield return new(
+                    "no-press",
+                    $"{pass.Name} has no step at a press.",
+                    $"passes[{i}].steps",
+                    "Send at least one step that holds the press."
+                );
             }
         }
-        foreach (var (press, i) in Presses.Select((p, i) => (p, i)).Where(x => x.p.RiseFPerMinute is not (> 0 and <= 1000) || x.p.DropFPerMinute is not (> 0 and <= 1000) || x.p.AtF is not (null or (>= -40 and <= 600))))
+        foreach (
+            var (press, i) in Presses
+                .Select((p, i) => (p, i))
+                .Where(x =>
+                    x.p.RiseFPerMinute is not (> 0 and <= 1000)
+                    || x.p.DropFPerMinute is not (> 0 and <= 1000)
+                    || x.p.AtF is not (null or (>= -40 and <= 600))
+                )
+        )
         {
-            yield return new("range", $"{press.Name} heats {press.RiseFPerMinute:0.#} and cools {press.DropFPerMinute:0.#} °F a minute.", $"presses[{i}]", "20 and 5 are usual.");
+            yield return new(
+                "range",
+                $"{press.Name} heats {press.RiseFPerMinute:0.#} and cools {press.DropFPerMinute:0.#} °F a minute.",
+                $"presses[{i}]",
+                "20 and 5 are usual."
+            );
         }
         foreach (var step in Chain.Where(s => s.Seconds is not (>= 0 and <= 86_400)))
         {
-            yield return new("range", $"{step.Label}: {step.Seconds:0.#} s is outside 0 to a day.", "steps", "Send seconds.");
+            yield return new(
+                "range",
+                $"{step.Label}: {step.Seconds:0.#} s is outside 0 to a day.",
+                "steps",
+                "Send seconds."
+            );
         }
         var chain = Chain.ToList();
         for (var i = 0; i < chain.Count; i++)
         {
-            if (FloorChain.IsDwell(chain[i]) && !(i > 0 && i < chain.Count - 1 && chain[i - 1] is { Hands: true, Press: true } && chain[i + 1] is { Hands: true, Press: true }))
+            if (
+                FloorChain.IsDwell(chain[i])
+                && !(
+                    i > 0
+                    && i < chain.Count - 1
+                    && chain[i - 1] is { Hands: true, Press: true }
+                    && chain[i + 1] is { Hands: true, Press: true }
+                )
+            )
             {
-                yield return new("dwell", $"{chain[i].Label} stands between no closing and opening.", "steps", "A dwell follows a step of hands that closes and comes before one that opens.");
+                yield return new(
+                    "dwell",
+                    $"{chain[i].Label} stands between no closing and opening.",
+                    "steps",
+                    "A dwell follows a step of hands that closes and comes before one that opens."
+                );
             }
         }
     }

@@ -22,7 +22,9 @@ public sealed class FloorMemo
         // larger jobs all follow from the same two runs
         if (job.Pieces > FloorMinutes.Exact)
         {
-            var (half, whole) = _beyond.GetOrAdd(Key(job with { Pieces = 0 }, handsOnOnly), _ => FloorMinutes.Beyond(job, handsOnOnly));
+            var (half, whole) = _beyond.GetOrAdd(Key(job with { Pieces = 0 }, handsOnOnly), _ =>
+                FloorMinutes.Beyond(job, handsOnOnly)
+            );
             return FloorMinutes.Of(job, half, whole);
         }
         return _known.GetOrAdd(Key(job, handsOnOnly), _ => FloorMinutes.Of(job, handsOnOnly));
@@ -31,10 +33,16 @@ public sealed class FloorMemo
     private static string Key(FloorJob job, bool handsOnOnly)
     {
         var key = new StringBuilder();
-        key.Append(CultureInfo.InvariantCulture, $"{job.Pieces} {job.Operators} {job.RackPlaces} {job.Policy} {job.FirstPiece} {job.MaxInWork} {handsOnOnly}");
+        key.Append(
+            CultureInfo.InvariantCulture,
+            $"{job.Pieces} {job.Operators} {job.RackPlaces} {job.Policy} {job.FirstPiece} {job.MaxInWork} {handsOnOnly}"
+        );
         foreach (var p in job.Presses)
         {
-            key.Append(CultureInfo.InvariantCulture, $"|{p.OpensItself} {p.LoadsBeside} {p.RiseFPerMinute:R} {p.DropFPerMinute:R} {p.AtF:R}");
+            key.Append(
+                CultureInfo.InvariantCulture,
+                $"|{p.OpensItself} {p.LoadsBeside} {p.RiseFPerMinute:R} {p.DropFPerMinute:R} {p.AtF:R}"
+            );
         }
         foreach (var p in job.Passes)
         {
@@ -52,7 +60,12 @@ public sealed class FloorMemo
     {
         foreach (var s in steps)
         {
-            key.Append(' ').Append(s.Code).Append(s.Hands ? 'h' : ' ').Append(s.Press ? 'p' : ' ').Append(s.ByItself ? 'm' : ' ').Append(s.Seconds.ToString("R", CultureInfo.InvariantCulture));
+            key.Append(' ')
+                .Append(s.Code)
+                .Append(s.Hands ? 'h' : ' ')
+                .Append(s.Press ? 'p' : ' ')
+                .Append(s.ByItself ? 'm' : ' ')
+                .Append(s.Seconds.ToString("R", CultureInfo.InvariantCulture));
         }
     }
 }

@@ -8,7 +8,15 @@ namespace Hepno.Core.PressFloor;
 /// <param name="Held">Press held by each pass, s a piece.</param>
 /// <param name="MakespanSeconds">All pieces, first touch to last, s.</param>
 /// <param name="Source">Where it comes from, in words.</param>
-public sealed record FloorMinutes(int Pieces, double PrepAttended, double PrepHeld, IReadOnlyList<double> Attended, IReadOnlyList<double> Held, double MakespanSeconds, string Source)
+public sealed record FloorMinutes(
+    int Pieces,
+    double PrepAttended,
+    double PrepHeld,
+    IReadOnlyList<double> Attended,
+    IReadOnlyList<double> Held,
+    double MakespanSeconds,
+    string Source
+)
 {
     /// <summary>Up to this many pieces the job is simulated whole; beyond, a further piece takes what the last dozen of these took.</summary>
     public const int Exact = 24;
@@ -36,24 +44,45 @@ public sealed record FloorMinutes(int Pieces, double PrepAttended, double PrepHe
     }
 
     /// <summary>What half of the exact pieces and all of them take: all that any larger number follows from.</summary>
-    internal static (double[] Half, double[] Whole) Beyond(FloorJob job, bool handsOnOnly) => (Totals(job with { Pieces = Exact / 2 }, handsOnOnly), Totals(job with { Pieces = Exact }, handsOnOnly));
+    internal static (double[] Half, double[] Whole) Beyond(FloorJob job, bool handsOnOnly) =>
+        (Totals(job with { Pieces = Exact / 2 }, handsOnOnly), Totals(job with { Pieces = Exact }, handsOnOnly));
 
     /// <summary>A job of more pieces than are simulated, by the steady state and the end effect.</summary>
-    internal static FloorMinutes Of(FloorJob job, double[] half, double[] whole) => Of(job.Pieces, [.. whole.Select((w, i) => w + ((w - half[i]) / (Exact / 2) * (job.Pieces - Exact)))], SourceOf(job));
+    internal static FloorMinutes Of(FloorJob job, double[] half, double[] whole) =>
+        Of(
+            job.Pieces,
+            [.. whole.Select((w, i) => w + ((w - half[i]) / (Exact / 2) * (job.Pieces - Exact)))],
+            SourceOf(job)
+        );
 
-    private static string SourceOf(FloorJob job) => job.Policy == FloorPolicy.OneAtATime ? "the press floor: one at a time" : $"the press floor: a stream of {job.Pieces}";
+    private static string SourceOf(FloorJob job) =>
+        job.Policy == FloorPolicy.OneAtATime
+            ? "the press floor: one at a time"
+            : $"the press floor: a stream of {job.Pieces}";
 
     // makespan, then hands and press of each part in turn
     private static double[] Totals(FloorJob job, bool handsOnOnly)
     {
         var ran = PressFloorSimulation.Run(job, rules: Rules);
-        return [ran.MakespanSeconds, .. ran.Parts.SelectMany(p => new[] { handsOnOnly ? p.HandsOnSeconds : p.AttendedSeconds, p.HeldSeconds })];
+        return
+        [
+            ran.MakespanSeconds,
+            .. ran.Parts.SelectMany(p => new[] { handsOnOnly ? p.HandsOnSeconds : p.AttendedSeconds, p.HeldSeconds }),
+        ];
     }
 
     private static FloorMinutes Of(int pieces, double[] totals, string source)
     {
         double[] each = [.. totals.Skip(1).Select(t => t / pieces)];
         var passes = (each.Length / 2) - 1;
-        return new(pieces, each[passes * 2], each[(passes * 2) + 1], [.. Enumerable.Range(0, passes).Select(i => each[i * 2])], [.. Enumerable.Range(0, passes).Select(i => each[(i * 2) + 1])], totals[0], source);
+        return new(
+            pieces,
+            each[passes * 2],
+            each[(passes * 2) + 1],
+            [.. Enumerable.Range(0, passes).Select(i => each[i * 2])],
+            [.. Enumerable.Range(0, passes).Select(i => each[(i * 2) + 1])],
+            totals[0],
+            source
+        );
     }
 }

@@ -22,8 +22,22 @@ public sealed record FloorPart(string Name, double HandsOnSeconds, double Attend
 /// <param name="ByPlacement">True when one decoration of all pieces comes before the next of any.</param>
 /// <param name="Batch">True when second presses come after all first ones.</param>
 /// <param name="Trace">Everything that happens, in order; empty when it was not asked for.</param>
-public sealed record FloorResult(int Pieces, double MakespanSeconds, double HandsOnSeconds, double AttendedSeconds, double HeldSeconds, IReadOnlyList<FloorPart> Parts,
-    double OverDwellLargest, double OverDwellSum, int LargestRack, IReadOnlyList<int> PressesUsed, int OperatorsUsed, bool ByPlacement, bool Batch, IReadOnlyList<FloorEvent> Trace)
+public sealed record FloorResult(
+    int Pieces,
+    double MakespanSeconds,
+    double HandsOnSeconds,
+    double AttendedSeconds,
+    double HeldSeconds,
+    IReadOnlyList<FloorPart> Parts,
+    double OverDwellLargest,
+    double OverDwellSum,
+    int LargestRack,
+    IReadOnlyList<int> PressesUsed,
+    int OperatorsUsed,
+    bool ByPlacement,
+    bool Batch,
+    IReadOnlyList<FloorEvent> Trace
+)
 {
     /// <summary>True where presses that open themselves are opened by hand all the same, which is quicker.</summary>
     public bool OpenedByHand { get; init; }

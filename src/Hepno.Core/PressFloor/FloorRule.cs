@@ -12,7 +12,19 @@ namespace Hepno.Core.PressFloor;
 /// <param name="Patient">The last free press is kept for a piece that is cold within half a minute and has a second press to come.</param>
 /// <param name="AwaitsOpen">Hands are there when a press opens by itself, as they must be where they open it: nothing is begun that would leave it standing open past its slack.</param>
 /// <param name="Punctual">Nothing is begun that would keep an opening waiting, slack or not: the other dwells have time for it.</param>
-internal readonly record struct FloorRule(int OnPress, int Load, int Second, int Peel, int Off, bool Nearest = true, bool Batch = false, bool ByPlacement = false, bool Punctual = false, bool Patient = false, bool AwaitsOpen = false)
+internal readonly record struct FloorRule(
+    int OnPress,
+    int Load,
+    int Second,
+    int Peel,
+    int Off,
+    bool Nearest = true,
+    bool Batch = false,
+    bool ByPlacement = false,
+    bool Punctual = false,
+    bool Patient = false,
+    bool AwaitsOpen = false
+)
 {
     /// <summary>The order in which a search counts what is possible.</summary>
     public static FloorRule Lead { get; } = new(0, 1, 2, 3, 4);
@@ -20,7 +32,16 @@ internal readonly record struct FloorRule(int OnPress, int Load, int Second, int
     /// <summary>Orders worth trying; which is quickest depends on the dwell, the cooling and the number of presses.</summary>
     public static IReadOnlyList<FloorRule> Orders { get; } =
     [
-        new(0, 2, 1, 3, 4, Punctual: true), new(2, 3, 4, 0, 1, Punctual: true), new(0, 1, 2, 3, 4), new(0, 4, 3, 1, 2), new(0, 2, 1, 3, 4), new(2, 3, 4, 0, 1),
-        new(1, 2, 3, 0, 4), new(2, 3, 4, 1, 0), new(1, 3, 2, 0, 4, Nearest: false), new(0, 2, 1, 3, 4, Patient: true), new(2, 4, 3, 0, 1, Patient: true),
+        new(0, 2, 1, 3, 4, Punctual: true),
+        new(2, 3, 4, 0, 1, Punctual: true),
+        new(0, 1, 2, 3, 4),
+        new(0, 4, 3, 1, 2),
+        new(0, 2, 1, 3, 4),
+        new(2, 3, 4, 0, 1),
+        new(1, 2, 3, 0, 4),
+        new(2, 3, 4, 1, 0),
+        new(1, 3, 2, 0, 4, Nearest: false),
+        new(0, 2, 1, 3, 4, Patient: true),
+        new(2, 4, 3, 0, 1, Patient: true),
     ];
 }

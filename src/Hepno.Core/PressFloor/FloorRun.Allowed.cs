@@ -35,7 +35,13 @@ internal sealed partial class FloorRun
         {
             for (var w = _from[i] + (choice.Slot < 0 && choice.Step == i ? 1 : 0); w < _to[i]; w++)
             {
-                Expect(new(_readyAt[i][w], _opened[_waiting[i][w]] + _chain.FromOpening[i] + _chain.Window[i], _chain.Seconds[i]));
+                Expect(
+                    new(
+                        _readyAt[i][w],
+                        _opened[_waiting[i][w]] + _chain.FromOpening[i] + _chain.Window[i],
+                        _chain.Seconds[i]
+                    )
+                );
             }
         }
         _wakeAt = double.PositiveInfinity;
@@ -45,7 +51,15 @@ internal sealed partial class FloorRun
         }
         else if (_chain.Closes[choice.Step])
         {
-            Later(done + _chain.Seconds[choice.Step + 1] + ((OpensItself(_slots[choice.Slot].Head) && !Rule.AwaitsOpen) || Rule.Punctual ? 0 : _chain.Slack[choice.Step + 1]));
+            Later(
+                done
+                    + _chain.Seconds[choice.Step + 1]
+                    + (
+                        (OpensItself(_slots[choice.Slot].Head) && !Rule.AwaitsOpen) || Rule.Punctual
+                            ? 0
+                            : _chain.Slack[choice.Step + 1]
+                    )
+            );
             AddDwell(choice.Step + 1, done + _chain.Seconds[choice.Step + 1], _slots[choice.Slot].Head);
         }
         if (_dues == 0)
@@ -83,7 +97,13 @@ internal sealed partial class FloorRun
             Array.Resize(ref _due, 2 * _dues);
         }
         var place = _dues++;
-        while (place > 0 && (due.Latest < _due[place - 1].Latest || (due.Latest == _due[place - 1].Latest && due.Ready < _due[place - 1].Ready)))
+        while (
+            place > 0
+            && (
+                due.Latest < _due[place - 1].Latest
+                || (due.Latest == _due[place - 1].Latest && due.Ready < _due[place - 1].Ready)
+            )
+        )
         {
             _due[place] = _due[place - 1];
             place--;
@@ -152,7 +172,14 @@ internal sealed partial class FloorRun
     }
 
     // what hands do at a press that has opened by itself; a peel in its window is due by that alone
-    private bool Awaited(int step, int head) => Rule.AwaitsOpen && OpensItself(head) && step < _chain.Count && step > 1 && _chain.Opens[step - 1] && _chain.Kind[step] == StepKind.OnPress && double.IsPositiveInfinity(_chain.Window[step]);
+    private bool Awaited(int step, int head) =>
+        Rule.AwaitsOpen
+        && OpensItself(head)
+        && step < _chain.Count
+        && step > 1
+        && _chain.Opens[step - 1]
+        && _chain.Kind[step] == StepKind.OnPress
+        && double.IsPositiveInfinity(_chain.Window[step]);
 
     private void AddAwaited(int step, double opened)
     {
@@ -183,7 +210,11 @@ internal sealed partial class FloorRun
     private void AddWarm(int step, double opened)
     {
         var lifting = 0.0;
-        for (var i = step; i < _chain.Count && _chain.Kind[i] != StepKind.Dwell && (i == step || !_chain.HoldStart[i]); i++)
+        for (
+            var i = step;
+            i < _chain.Count && _chain.Kind[i] != StepKind.Dwell && (i == step || !_chain.HoldStart[i]);
+            i++
+        )
         {
             if (_chain.FromOpening[i] > 0)
             {

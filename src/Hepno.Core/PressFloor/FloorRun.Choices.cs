@@ -73,7 +73,11 @@ internal sealed partial class FloorRun
         _choices[place] = choice;
     }
 
-    private static bool Before(in Choice a, in Choice b) => a.Rank != b.Rank ? a.Rank < b.Rank : a.Tie != b.Tie ? a.Tie < b.Tie : a.Step != b.Step ? a.Step > b.Step : a.Slot < b.Slot;
+    private static bool Before(in Choice a, in Choice b) =>
+        a.Rank != b.Rank ? a.Rank < b.Rank
+        : a.Tie != b.Tie ? a.Tie < b.Tie
+        : a.Step != b.Step ? a.Step > b.Step
+        : a.Slot < b.Slot;
 
     private void Gather()
     {
@@ -91,12 +95,18 @@ internal sealed partial class FloorRun
             {
                 continue;
             }
-            if ((_chain.ToRack[step] && _onRack >= _job.RackPlaces) || (_chain.KeepsPlace[step] && _onRack + _kept >= _job.RackPlaces))
+            if (
+                (_chain.ToRack[step] && _onRack >= _job.RackPlaces)
+                || (_chain.KeepsPlace[step] && _onRack + _kept >= _job.RackPlaces)
+            )
             {
                 continue;
             }
-            var urgent = _chain.Opens[step] || !double.IsPositiveInfinity(_chain.Window[step]) || Awaited(step, slot.Head);
-            Add(new(urgent ? -1 : Rule.OnPress, Rule.Nearest ? _chain.ToClose[step] : slot.ReadyAt, step, s, slot.Piece));
+            var urgent =
+                _chain.Opens[step] || !double.IsPositiveInfinity(_chain.Window[step]) || Awaited(step, slot.Head);
+            Add(
+                new(urgent ? -1 : Rule.OnPress, Rule.Nearest ? _chain.ToClose[step] : slot.ReadyAt, step, s, slot.Piece)
+            );
         }
         foreach (var i in _queued)
         {
@@ -112,7 +122,17 @@ internal sealed partial class FloorRun
             if (!_chain.HoldStart[i])
             {
                 var peel = _chain.FromOpening[i] > 0;
-                Add(new(peel && !double.IsPositiveInfinity(_chain.Window[i]) ? -1 : peel ? Rule.Peel : Rule.Off, _readyAt[i][_from[i]], i, -1, piece));
+                Add(
+                    new(
+                        peel && !double.IsPositiveInfinity(_chain.Window[i]) ? -1
+                            : peel ? Rule.Peel
+                            : Rule.Off,
+                        _readyAt[i][_from[i]],
+                        i,
+                        -1,
+                        piece
+                    )
+                );
                 continue;
             }
             var press = FreeSlot(_chain.Temperature[i]);
@@ -190,7 +210,13 @@ internal sealed partial class FloorRun
     {
         foreach (var i in _queued)
         {
-            if (_chain.FromOpening[i] > 0 && i + 1 < _chain.Count && _chain.Second[i + 1] && _from[i] < _to[i] && _readyAt[i][_from[i]] <= _now + WorkSteps.ShortWaitSeconds)
+            if (
+                _chain.FromOpening[i] > 0
+                && i + 1 < _chain.Count
+                && _chain.Second[i + 1]
+                && _from[i] < _to[i]
+                && _readyAt[i][_from[i]] <= _now + WorkSteps.ShortWaitSeconds
+            )
             {
                 return true;
             }

@@ -56,7 +56,17 @@ internal sealed partial class FloorRun
     /// <param name="trace">True to keep every event.</param>
     /// <param name="leaveOut">True to leave the last piece out of all that is counted: what the others take in an order made for one more.</param>
     /// <param name="genes">By decision: how many possible things are passed over for the next; null for none.</param>
-    public FloorRun(FloorJob job, FloorChain chain, FloorRule rule, IReadOnlyList<int> use, int operators, int pieces, bool trace, byte[]? genes = null, bool leaveOut = false)
+    public FloorRun(
+        FloorJob job,
+        FloorChain chain,
+        FloorRule rule,
+        IReadOnlyList<int> use,
+        int operators,
+        int pieces,
+        bool trace,
+        byte[]? genes = null,
+        bool leaveOut = false
+    )
     {
         (_job, _chain, _own, _use, _operators, _pieces, _genes) = (job, chain, rule, use, operators, pieces, genes);
         _waiting = new int[chain.Count][];
@@ -78,8 +88,19 @@ internal sealed partial class FloorRun
         _windows = chain.Window.Any(w => !double.IsPositiveInfinity(w));
         _real = pieces - (leaveOut ? 1 : 0);
         _passBegun = new int[job.Passes.Count];
-        _heads = [.. use.Select(p => new Head { AtF = job.Presses[p].AtF ?? chain.Temperature[chain.FirstPassStep[0]] })];
-        _slots = [.. use.SelectMany((p, head) => Enumerable.Range(0, job.Presses[p].LoadsBeside ? 2 : 1).Select(_ => new Slot { Head = head, Piece = -1 }))];
+        _heads =
+        [
+            .. use.Select(p => new Head { AtF = job.Presses[p].AtF ?? chain.Temperature[chain.FirstPassStep[0]] }),
+        ];
+        _slots =
+        [
+            .. use.SelectMany(
+                (p, head) =>
+                    Enumerable
+                        .Range(0, job.Presses[p].LoadsBeside ? 2 : 1)
+                        .Select(_ => new Slot { Head = head, Piece = -1 })
+            ),
+        ];
         _choices = new Choice[chain.Count + _slots.Length];
         _freeAt = new double[operators];
         _workedUntil = new double[operators];
@@ -128,11 +149,8 @@ internal sealed partial class FloorRun
         {
             do
             {
-                while (Assign())
-                {
-                }
-            }
-            while (Advance());
+                while (Assign()) { }
+            } while (Advance());
             if (_finished == _real)
             {
                 break;
@@ -333,7 +351,11 @@ internal sealed partial class FloorRun
         for (var s = 0; s < _slots.Length; s++)
         {
             ref var slot = ref _slots[s];
-            while (slot.Piece >= 0 && slot.ReadyAt <= _now + Eps && (slot.Busy || _chain.Kind[slot.Step] is StepKind.Dwell or StepKind.PressWait))
+            while (
+                slot.Piece >= 0
+                && slot.ReadyAt <= _now + Eps
+                && (slot.Busy || _chain.Kind[slot.Step] is StepKind.Dwell or StepKind.PressWait)
+            )
             {
                 moved = true;
                 if (!StepOver(ref slot))
@@ -370,7 +392,15 @@ internal sealed partial class FloorRun
         slot.Busy = false;
         var part = _chain.Pass[step] < 0 ? HeldByPart.Length - 1 : _chain.Pass[step];
         // laid on beside the heat, a piece holds the press only while the platen is down
-        if (slot.Piece < _real && (!_job.Presses[_use[slot.Head]].LoadsBeside || _chain.Closes[step] || _chain.Opens[step] || _chain.Kind[step] is StepKind.Dwell or StepKind.PressWait))
+        if (
+            slot.Piece < _real
+            && (
+                !_job.Presses[_use[slot.Head]].LoadsBeside
+                || _chain.Closes[step]
+                || _chain.Opens[step]
+                || _chain.Kind[step] is StepKind.Dwell or StepKind.PressWait
+            )
+        )
         {
             HeldByPart[part] += at - slot.HeldFrom;
         }

@@ -16,7 +16,10 @@ internal static class OrderSearch
     public static Way Improve(Way start, int steps, IReadOnlyList<FloorRule> rules, Func<Way, FloorRun?> run)
     {
         var best = start;
-        List<byte[]> kept = [[]];
+        List<byte[]> kept =
+        [
+            [],
+        ];
         // a beginning is judged by its best ending: remembered, since a longer beginning often has the same one
         while (steps > 0 && kept.Count > 0)
         {
@@ -38,7 +41,16 @@ internal static class OrderSearch
                         possible = Math.Max(possible, ran.PossibleAtLast + 1);
                         // of two orders that end together the one whose pieces are through earlier is the better start
                         weight = Math.Min(weight, ran.Makespan + (0.02 * ran.MeanFinish));
-                        best = ran.Makespan < best.Makespan - 1e-6 ? start with { Rule = rule, Genes = tried, LeaveOut = false, Ran = ran } : best;
+                        best =
+                            ran.Makespan < best.Makespan - 1e-6
+                                ? start with
+                                {
+                                    Rule = rule,
+                                    Genes = tried,
+                                    LeaveOut = false,
+                                    Ran = ran,
+                                }
+                                : best;
                         if (ran.Decisions <= tried.Length)
                         {
                             weight = double.PositiveInfinity;

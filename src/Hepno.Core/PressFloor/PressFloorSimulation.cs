@@ -24,22 +24,44 @@ public static class PressFloorSimulation
     {
         var found = Found(job, searchSteps, trace, rules);
         var hand = job with { Presses = [.. job.Presses.Select(p => p with { OpensItself = false })] };
-        if (!job.Presses.Any(p => p.OpensItself) || found.MakespanSeconds <= Bound(hand, [.. Enumerable.Range(0, job.Presses.Count)], job.Operators))
+        if (
+            !job.Presses.Any(p => p.OpensItself)
+            || found.MakespanSeconds <= Bound(hand, [.. Enumerable.Range(0, job.Presses.Count)], job.Operators)
+        )
         {
             return found;
         }
         var byHand = Found(hand, searchSteps, trace, rules);
         return byHand.MakespanSeconds >= found.MakespanSeconds - 1e-6 ? found
             // what must be peeled at once can wait closed for its hands, for as long as its slack: there the press is set to be opened
-            : job.Passes.Any(p => p.PeelWindowSeconds is not null) ? byHand with { OpenedByHand = true } : OpeningItself(job, byHand);
+            : job.Passes.Any(p => p.PeelWindowSeconds is not null) ? byHand with { OpenedByHand = true }
+            : OpeningItself(job, byHand);
     }
 
     // an order made for opening by hand, kept where the presses do it: every piece is open no later than it was, and the hands wait meanwhile
     private static FloorResult OpeningItself(FloorJob job, FloorResult byHand)
     {
-        double Opening(IEnumerable<WorkStep> steps) => byHand.Pieces * steps.Where(s => s.Code == "open").Sum(s => s.Seconds);
-        List<FloorPart> parts = [.. byHand.Parts.Select((p, i) => p with { HandsOnSeconds = p.HandsOnSeconds - Opening(i < job.Passes.Count ? job.Passes[i].Steps : job.Before) })];
-        return byHand with { HandsOnSeconds = parts.Sum(p => p.HandsOnSeconds), Parts = parts, OverDwellLargest = 0, OverDwellSum = 0, Trace = [.. byHand.Trace.Where(e => e.Code != "open")] };
+        double Opening(IEnumerable<WorkStep> steps) =>
+            byHand.Pieces * steps.Where(s => s.Code == "open").Sum(s => s.Seconds);
+        List<FloorPart> parts =
+        [
+            .. byHand.Parts.Select(
+                (p, i) =>
+                    p with
+                    {
+                        HandsOnSeconds =
+                            p.HandsOnSeconds - Opening(i < job.Passes.Count ? job.Passes[i].Steps : job.Before),
+                    }
+            ),
+        ];
+        return byHand with
+        {
+            HandsOnSeconds = parts.Sum(p => p.HandsOnSeconds),
+            Parts = parts,
+            OverDwellLargest = 0,
+            OverDwellSum = 0,
+            Trace = [.. byHand.Trace.Where(e => e.Code != "open")],
+        };
     }
 
     private static FloorResult Found(FloorJob job, int searchSteps, bool trace, int rules)
@@ -67,15 +89,24 @@ public static class PressFloorSimulation
             // slacks and windows so narrow that nothing can run beside anything: piece by piece it always can
             return Found(job with { Policy = FloorPolicy.OneAtATime }, 0, trace, int.MaxValue);
         }
-        return best is null ? throw new InvalidOperationException("No order finishes the pieces: a rule of the floor leaves one behind.") : Result(job, best, trace ? best.Run(job, chain, job.Pieces, true)! : best.Ran!);
+        return best is null
+            ? throw new InvalidOperationException(
+                "No order finishes the pieces: a rule of the floor leaves one behind."
+            )
+            : Result(job, best, trace ? best.Run(job, chain, job.Pieces, true)! : best.Ran!);
     }
 
     /// <summary>Seconds a further piece takes once the floor runs evenly: (M(500) - M(200)) / 300.</summary>
-    public static double SteadySeconds(FloorJob job) => (Run(job with { Pieces = 500 }).MakespanSeconds - Run(job with { Pieces = 200 }).MakespanSeconds) / 300;
+    public static double SteadySeconds(FloorJob job) =>
+        (Run(job with { Pieces = 500 }).MakespanSeconds - Run(job with { Pieces = 200 }).MakespanSeconds) / 300;
 
     /// <summary>What nobody pressing a second too long would cost: seconds more in all.</summary>
     public static double ZeroOverDwellCosts(FloorJob job, FloorResult found) =>
-        Math.Max(0, Run(job with { Passes = [.. job.Passes.Select(p => p with { SlackSeconds = 0 })] }).MakespanSeconds - found.MakespanSeconds);
+        Math.Max(
+            0,
+            Run(job with { Passes = [.. job.Passes.Select(p => p with { SlackSeconds = 0 })] }).MakespanSeconds
+                - found.MakespanSeconds
+        );
 
     // nobody is quicker than their hands, nor their presses
     private static double Bound(FloorJob job, int[] use, int operators)
@@ -83,7 +114,8 @@ public static class PressFloorSimulation
         var lowers = use.Sum(p => job.Presses[p].LoadsBeside ? 2 : 1);
         // a press that opens itself saves the opening, hands and press alike
         var steps = job.Chain.Where(s => s.Code != "open" || !use.Any(p => job.Presses[p].OpensItself)).ToList();
-        return job.Pieces * Math.Max(steps.Where(s => s.Hands).Sum(s => s.Seconds) / operators, WorkSteps.PressHeld(steps) / lowers);
+        return job.Pieces
+            * Math.Max(steps.Where(s => s.Hands).Sum(s => s.Seconds) / operators, WorkSteps.PressHeld(steps) / lowers);
     }
 
     // equal presses count by number alone
@@ -95,10 +127,22 @@ public static class PressFloorSimulation
         }
         var uses = new List<int[]>();
         var seen = new HashSet<string>();
-        foreach (var mask in Enumerable.Range(1, (1 << job.Presses.Count) - 1).OrderByDescending(m => System.Numerics.BitOperations.PopCount((uint)m)).ThenBy(m => m))
+        foreach (
+            var mask in Enumerable
+                .Range(1, (1 << job.Presses.Count) - 1)
+                .OrderByDescending(m => System.Numerics.BitOperations.PopCount((uint)m))
+                .ThenBy(m => m)
+        )
         {
             int[] use = [.. Enumerable.Range(0, job.Presses.Count).Where(i => (mask & (1 << i)) != 0)];
-            if (seen.Add(string.Join("|", use.Select(i => (job.Presses[i] with { Name = "" }).ToString()).Order(StringComparer.Ordinal))))
+            if (
+                seen.Add(
+                    string.Join(
+                        "|",
+                        use.Select(i => (job.Presses[i] with { Name = "" }).ToString()).Order(StringComparer.Ordinal)
+                    )
+                )
+            )
             {
                 uses.Add(use);
             }
@@ -106,7 +150,8 @@ public static class PressFloorSimulation
         return uses;
     }
 
-    private static IEnumerable<int> Operators(FloorJob job) => job.Policy == FloorPolicy.OneAtATime ? [1] : Enumerable.Range(1, job.Operators).Reverse();
+    private static IEnumerable<int> Operators(FloorJob job) =>
+        job.Policy == FloorPolicy.OneAtATime ? [1] : Enumerable.Range(1, job.Operators).Reverse();
 
     private static Way? Quickest(FloorJob job, FloorChain chain, int[] use, int operators, int searchSteps, int rules)
     {
@@ -116,20 +161,44 @@ public static class PressFloorSimulation
             // two short runs tell what a further piece takes; only the most promising way is run whole
             double After(Way w, int pieces) => w.Run(job, chain, pieces)?.Makespan ?? double.PositiveInfinity;
             // each by itself, side by side: in their order again whichever core is done first
-            ways = [ways.AsParallel().AsOrdered().Select(w => (Way: w, Short: After(w, Sample))).ToList().OrderBy(x => x.Short).Take(Promising).ToList().AsParallel().AsOrdered().Select(x => (x.Way, x.Short, Long: After(x.Way, 2 * Sample))).ToList()
-                .MinBy(x => x.Long + ((x.Long - x.Short) / Sample * (job.Pieces - (2 * Sample)))).Way];
+            ways =
+            [
+                ways.AsParallel()
+                    .AsOrdered()
+                    .Select(w => (Way: w, Short: After(w, Sample)))
+                    .ToList()
+                    .OrderBy(x => x.Short)
+                    .Take(Promising)
+                    .ToList()
+                    .AsParallel()
+                    .AsOrdered()
+                    .Select(x => (x.Way, x.Short, Long: After(x.Way, 2 * Sample)))
+                    .ToList()
+                    .MinBy(x => x.Long + ((x.Long - x.Short) / Sample * (job.Pieces - (2 * Sample))))
+                    .Way,
+            ];
         }
         else if (job.Policy == FloorPolicy.Stream && rules >= FloorRule.Orders.Count)
         {
             // an order made for one piece more, that piece left out, is an order too: so more pieces never take less
             ways.AddRange([.. ways.Select(w => w with { LeaveOut = true })]);
         }
-        List<Way> ran = [.. ways.Select(w => w with { Ran = w.Run(job, chain, job.Pieces) }).Where(w => w.Ran is not null).OrderBy(w => w.Makespan)];
+        List<Way> ran =
+        [
+            .. ways.Select(w => w with { Ran = w.Run(job, chain, job.Pieces) })
+                .Where(w => w.Ran is not null)
+                .OrderBy(w => w.Makespan),
+        ];
         if (ran.Count == 0 || searchSteps == 0)
         {
             return ran.FirstOrDefault();
         }
-        return OrderSearch.Improve(ran[0], searchSteps, [.. ran.Where(w => !w.LeaveOut).Select(w => w.Rule).Take(Finishing)], way => way.Run(job, chain, job.Pieces));
+        return OrderSearch.Improve(
+            ran[0],
+            searchSteps,
+            [.. ran.Where(w => !w.LeaveOut).Select(w => w.Rule).Take(Finishing)],
+            way => way.Run(job, chain, job.Pieces)
+        );
     }
 
     private static IEnumerable<FloorRule> Rules(FloorJob job, FloorChain chain, int rules)
@@ -141,13 +210,36 @@ public static class PressFloorSimulation
         bool[] batches = chain.Second.Any(s => s) ? [false, true] : [false];
         bool[] placements = job.Passes.Count > 1 ? [false, true] : [false];
         bool[] awaits = job.Presses.Any(p => p.OpensItself) ? [false, true] : [false];
-        return from order in FloorRule.Orders.Take(rules) from batch in batches from byPlacement in placements from awaited in awaits select order with { Batch = batch, ByPlacement = byPlacement, AwaitsOpen = awaited };
+        return from order in FloorRule.Orders.Take(rules)
+            from batch in batches
+            from byPlacement in placements
+            from awaited in awaits
+            select order with
+            {
+                Batch = batch,
+                ByPlacement = byPlacement,
+                AwaitsOpen = awaited,
+            };
     }
 
     private static FloorResult Result(FloorJob job, Way way, FloorRun run)
     {
         FloorPart Part(string name, int i) => new(name, run.HandsOnByPart[i], run.HandsByPart[i], run.HeldByPart[i]);
-        return new(job.Pieces, run.Makespan, run.HandsOnByPart.Sum(), run.HandsByPart.Sum(), run.HeldByPart.Sum(), [.. job.Passes.Select((p, i) => Part(p.Name, i)), Part("", job.Passes.Count)],
-            run.OverDwellLargest, run.OverDwellSum, run.LargestRack, way.Use, way.Operators, job.Passes.Count > 1 && !run.PlacementsMixed, job.Chain.Any(s => s.Code == "second-press") && !run.SecondsMixed, run.Trace);
+        return new(
+            job.Pieces,
+            run.Makespan,
+            run.HandsOnByPart.Sum(),
+            run.HandsByPart.Sum(),
+            run.HeldByPart.Sum(),
+            [.. job.Passes.Select((p, i) => Part(p.Name, i)), Part("", job.Passes.Count)],
+            run.OverDwellLargest,
+            run.OverDwellSum,
+            run.LargestRack,
+            way.Use,
+            way.Operators,
+            job.Passes.Count > 1 && !run.PlacementsMixed,
+            job.Chain.Any(s => s.Code == "second-press") && !run.SecondsMixed,
+            run.Trace
+        );
     }
 }

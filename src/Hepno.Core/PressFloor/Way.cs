@@ -7,7 +7,14 @@ namespace Hepno.Core.PressFloor;
 /// <param name="Genes">By decision: how many possible things are passed over for the next; null for none.</param>
 /// <param name="LeaveOut">True for the order made for one piece more, that piece left out.</param>
 /// <param name="Ran">The job run so; null before.</param>
-internal sealed record Way(FloorRule Rule, int[] Use, int Operators, byte[]? Genes = null, bool LeaveOut = false, FloorRun? Ran = null)
+internal sealed record Way(
+    FloorRule Rule,
+    int[] Use,
+    int Operators,
+    byte[]? Genes = null,
+    bool LeaveOut = false,
+    FloorRun? Ran = null
+)
 {
     /// <summary>What it takes, s.</summary>
     public double Makespan => Ran?.Makespan ?? double.PositiveInfinity;

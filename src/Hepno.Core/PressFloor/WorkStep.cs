@@ -16,7 +16,8 @@ public static class WorkSteps
     public const double ShortWaitSeconds = 30;
 
     /// <summary>Hands-on time plus the short waits, s.</summary>
-    public static double Attended(IEnumerable<WorkStep> steps) => steps.Where(s => s.Hands || (s.Seconds < ShortWaitSeconds && !s.ByItself)).Sum(s => s.Seconds);
+    public static double Attended(IEnumerable<WorkStep> steps) =>
+        steps.Where(s => s.Hands || (s.Seconds < ShortWaitSeconds && !s.ByItself)).Sum(s => s.Seconds);
 
     /// <summary>Time the press is closed or occupied, s.</summary>
     public static double PressHeld(IEnumerable<WorkStep> steps) => steps.Where(s => s.Press).Sum(s => s.Seconds);

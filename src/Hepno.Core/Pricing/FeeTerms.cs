@@ -18,7 +18,12 @@ public enum FeeBase
 /// <param name="TaxShare">tau.</param>
 /// <param name="PostagePerPiece">Postage charged at cost, for one piece (S/q).</param>
 /// <param name="Base">What f is taken of.</param>
-public sealed record FeeTerms(decimal FeeShare, decimal TaxShare, decimal PostagePerPiece = 0, FeeBase Base = FeeBase.Everything)
+public sealed record FeeTerms(
+    decimal FeeShare,
+    decimal TaxShare,
+    decimal PostagePerPiece = 0,
+    FeeBase Base = FeeBase.Everything
+)
 {
     /// <summary>Share of the goods' price that fees take: f·(1+tau), or f where tax is not in the base.</summary>
     public decimal OfPrice => FeeShare * (Base == FeeBase.Everything ? 1 + TaxShare : 1);
@@ -27,12 +32,13 @@ public sealed record FeeTerms(decimal FeeShare, decimal TaxShare, decimal Postag
     public decimal OfPostage => Base == FeeBase.Goods ? 0 : FeeShare * PostagePerPiece;
 
     /// <summary>The base in words.</summary>
-    public string Words => Base switch
-    {
-        FeeBase.Goods => "share of the goods",
-        FeeBase.GoodsAndPostage => "share of goods and postage",
-        _ => "share of everything paid, tax included",
-    };
+    public string Words =>
+        Base switch
+        {
+            FeeBase.Goods => "share of the goods",
+            FeeBase.GoodsAndPostage => "share of goods and postage",
+            _ => "share of everything paid, tax included",
+        };
 
     /// <summary>Percentage fees on one piece sold at a price.</summary>
     public decimal On(decimal price) => (OfPrice * price) + OfPostage;
@@ -42,5 +48,6 @@ public sealed record FeeTerms(decimal FeeShare, decimal TaxShare, decimal Postag
     /// <param name="postage">S, charged at cost.</param>
     /// <param name="fixedPart">F.</param>
     /// <param name="payments">Deposit and balance are two.</param>
-    public decimal OfOrder(decimal goods, decimal postage, decimal fixedPart, int payments) => (OfPrice * goods) + (Base == FeeBase.Goods ? 0 : FeeShare * postage) + (fixedPart * payments);
+    public decimal OfOrder(decimal goods, decimal postage, decimal fixedPart, int payments) =>
+        (OfPrice * goods) + (Base == FeeBase.Goods ? 0 : FeeShare * postage) + (fixedPart * payments);
 }

@@ -42,37 +42,51 @@ public enum MultipleBase
 /// <param name="Multiple">k.</param>
 /// <param name="Of">What k is taken of.</param>
 /// <param name="PerHour">H, money over the wage for an hour of hands.</param>
-public sealed record PricePolicy(PolicyKind Kind, decimal MarginShare, decimal Multiple, MultipleBase Of, decimal PerHour)
+public sealed record PricePolicy(
+    PolicyKind Kind,
+    decimal MarginShare,
+    decimal Multiple,
+    MultipleBase Of,
+    decimal PerHour
+)
 {
     /// <summary>Starting values: 35% margin.</summary>
     public static PricePolicy Default { get; } = new(PolicyKind.Margin, 0.35m, 2.2m, MultipleBase.AllCosts, 40m);
 
     /// <summary>The price before floors and rounding.</summary>
     /// <exception cref="ArgumentException">Margin and fees together reach the whole price; <see cref="Problems"/> refuses that first.</exception>
-    public decimal Price(PieceCostResult cost, FeeTerms fees) => Kind switch
-    {
-        PolicyKind.Multiple => ByMultiple(Of == MultipleBase.Materials ? cost.Materials : cost.Cost.Value, Multiple, fees),
-        PolicyKind.Hourly => ByHour(cost.Cost.Value, PerHour, (double)cost.HandsSeconds.Value, fees),
-        _ => ByMargin(cost.Cost.Value, MarginShare, fees),
-    };
+    public decimal Price(PieceCostResult cost, FeeTerms fees) =>
+        Kind switch
+        {
+            PolicyKind.Multiple => ByMultiple(
+                Of == MultipleBase.Materials ? cost.Materials : cost.Cost.Value,
+                Multiple,
+                fees
+            ),
+            PolicyKind.Hourly => ByHour(cost.Cost.Value, PerHour, (double)cost.HandsSeconds.Value, fees),
+            _ => ByMargin(cost.Cost.Value, MarginShare, fees),
+        };
 
     /// <summary>What is charged on top for a blank that costs so much more.</summary>
     /// <param name="more">Money a piece; a blank is among all costs and among the materials.</param>
     /// <param name="fees">Fees without postage.</param>
-    public decimal OnTop(decimal more, FeeTerms fees) => Kind switch
-    {
-        PolicyKind.Multiple => ByMultiple(more, Multiple, fees),
-        PolicyKind.Hourly => ByHour(more, 0, 0, fees),
-        _ => ByMargin(more, MarginShare, fees),
-    };
+    public decimal OnTop(decimal more, FeeTerms fees) =>
+        Kind switch
+        {
+            PolicyKind.Multiple => ByMultiple(more, Multiple, fees),
+            PolicyKind.Hourly => ByHour(more, 0, 0, fees),
+            _ => ByMargin(more, MarginShare, fees),
+        };
 
     /// <summary>The policy in a few words: "35% margin".</summary>
-    public string Words(FigureFormat f) => Kind switch
-    {
-        PolicyKind.Multiple => $"{Shown.Number((double)Multiple, 2, f)} × {(Of == MultipleBase.Materials ? "materials" : "all costs")}",
-        PolicyKind.Hourly => $"{Shown.Money(PerHour, f)} over the wage an hour",
-        _ => $"{Shown.Number((double)MarginShare * 100, 1, f)}% margin",
-    };
+    public string Words(FigureFormat f) =>
+        Kind switch
+        {
+            PolicyKind.Multiple =>
+                $"{Shown.Number((double)Multiple, 2, f)} × {(Of == MultipleBase.Materials ? "materials" : "all costs")}",
+            PolicyKind.Hourly => $"{Shown.Money(PerHour, f)} over the wage an hour",
+            _ => $"{Shown.Number((double)MarginShare * 100, 1, f)}% margin",
+        };
 
     /// <summary>What the owner must put right.</summary>
     /// <param name="field">Where it stands.</param>
@@ -81,19 +95,39 @@ public sealed record PricePolicy(PolicyKind Kind, decimal MarginShare, decimal M
     {
         if (MarginShare is < 0 or > 1)
         {
-            yield return new("range", $"A margin of {MarginShare * 100:0.##}% is outside 0 to 100%.", $"{field}.marginShare", "Type a share between 0 and 100%.");
+            yield return new(
+                "range",
+                $"A margin of {MarginShare * 100:0.##}% is outside 0 to 100%.",
+                $"{field}.marginShare",
+                "Type a share between 0 and 100%."
+            );
         }
         else if (Kind == PolicyKind.Margin && MarginShare + fees.OfPrice >= 1)
         {
-            yield return new("margin-and-fees", $"Margin and fees together take {(MarginShare + fees.OfPrice) * 100:0.##}% of the price: nothing is left for the cost.", $"{field}.marginShare", "Lower the margin until both stay below 100%.");
+            yield return new(
+                "margin-and-fees",
+                $"Margin and fees together take {(MarginShare + fees.OfPrice) * 100:0.##}% of the price: nothing is left for the cost.",
+                $"{field}.marginShare",
+                "Lower the margin until both stay below 100%."
+            );
         }
         if (Multiple is < 1 or > 100)
         {
-            yield return new("range", $"A multiple of {Multiple:0.##} is outside 1 to 100.", $"{field}.multiple", "2 to 3 is usual.");
+            yield return new(
+                "range",
+                $"A multiple of {Multiple:0.##} is outside 1 to 100.",
+                $"{field}.multiple",
+                "2 to 3 is usual."
+            );
         }
         if (PerHour is < 0 or > 10_000)
         {
-            yield return new("range", $"{PerHour:0.00} an hour is outside 0 to 10,000.", $"{field}.perHour", "Type what an hour should earn over the wage.");
+            yield return new(
+                "range",
+                $"{PerHour:0.00} an hour is outside 0 to 10,000.",
+                $"{field}.perHour",
+                "Type what an hour should earn over the wage."
+            );
         }
     }
 
@@ -102,12 +136,16 @@ public sealed record PricePolicy(PolicyKind Kind, decimal MarginShare, decimal M
     public static decimal ByMargin(decimal cost, decimal margin, FeeTerms fees)
     {
         var left = 1 - margin - fees.OfPrice;
-        return left > 0 ? (cost + fees.OfPostage) / left : throw new ArgumentException("Margin and fees take the whole price.", nameof(margin));
+        return left > 0
+            ? (cost + fees.OfPostage) / left
+            : throw new ArgumentException("Margin and fees take the whole price.", nameof(margin));
     }
 
     /// <summary>A multiple of a base, all costs or materials only: (k·base + f·S/q) / (1 − f·(1+tau)).</summary>
-    public static decimal ByMultiple(decimal baseCost, decimal multiple, FeeTerms fees) => ((multiple * baseCost) + fees.OfPostage) / (1 - fees.OfPrice);
+    public static decimal ByMultiple(decimal baseCost, decimal multiple, FeeTerms fees) =>
+        ((multiple * baseCost) + fees.OfPostage) / (1 - fees.OfPrice);
 
     /// <summary>So much over the wage for each hour of hands: (c + H·t + f·S/q) / (1 − f·(1+tau)).</summary>
-    public static decimal ByHour(decimal cost, decimal perHour, double handsSeconds, FeeTerms fees) => (cost + Money.Times(handsSeconds / 3600, perHour) + fees.OfPostage) / (1 - fees.OfPrice);
+    public static decimal ByHour(decimal cost, decimal perHour, double handsSeconds, FeeTerms fees) =>
+        (cost + Money.Times(handsSeconds / 3600, perHour) + fees.OfPostage) / (1 - fees.OfPrice);
 }

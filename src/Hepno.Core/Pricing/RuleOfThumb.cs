@@ -21,14 +21,31 @@ public sealed record RuleOfThumb(Figure Price, decimal AnHour, string Sentence)
             return null;
         }
         var f = n.Format;
-        List<Figure> materials = [cost.Stratum("blank").Named(), cost.Stratum("decoration").Named(), cost.Stratum("consumables").Named()];
-        var said = Figure.Of("rule-of-thumb", "By the rule of thumb", cost.Materials * n.RuleOfThumb, "materials × multiple",
-            Figure.Sum("materials", "Materials", materials), Figure.Input("multiple", "Multiple", n.RuleOfThumb, FigureUnit.Count, "Numbers: rule of thumb"));
+        List<Figure> materials =
+        [
+            cost.Stratum("blank").Named(),
+            cost.Stratum("decoration").Named(),
+            cost.Stratum("consumables").Named(),
+        ];
+        var said = Figure.Of(
+            "rule-of-thumb",
+            "By the rule of thumb",
+            cost.Materials * n.RuleOfThumb,
+            "materials × multiple",
+            Figure.Sum("materials", "Materials", materials),
+            Figure.Input("multiple", "Multiple", n.RuleOfThumb, FigureUnit.Count, "Numbers: rule of thumb")
+        );
         var anHour = Outcome.At(said.Value, cost, fees, n.Wage).ProfitAnHour.Value;
         var (over, seen) = (said.Value - price, cost.Cost.Value - cost.Materials + fees.On(said.Value));
-        var difference = Money.Charged(over, f.MinorDigits) == 0 ? "the same as this price"
-            : $"{Shown.Money(Math.Abs(over), f)} {(over > 0 ? "more" : "less")} than this price";
-        return new(said, anHour, $"{Shown.Number((double)n.RuleOfThumb, 2, f)} × materials would be {Shown.Money(said.Value, f)}, {difference}: "
-            + $"it leaves {Shown.Money(said.Value - cost.Materials, f)} for all that is not material, which is {Shown.Money(seen, f)} here with fees, and would earn {Shown.AnHour(anHour, f)} an hour");
+        var difference =
+            Money.Charged(over, f.MinorDigits) == 0
+                ? "the same as this price"
+                : $"{Shown.Money(Math.Abs(over), f)} {(over > 0 ? "more" : "less")} than this price";
+        return new(
+            said,
+            anHour,
+            $"{Shown.Number((double)n.RuleOfThumb, 2, f)} × materials would be {Shown.Money(said.Value, f)}, {difference}: "
+                + $"it leaves {Shown.Money(said.Value - cost.Materials, f)} for all that is not material, which is {Shown.Money(seen, f)} here with fees, and would earn {Shown.AnHour(anHour, f)} an hour"
+        );
     }
 }

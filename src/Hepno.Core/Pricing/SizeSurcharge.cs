@@ -27,7 +27,21 @@ public sealed record SizeSurcharge(string Size, int Pieces, decimal Each)
     /// <param name="sizes">Pieces by size.</param>
     /// <param name="policy">The channel's policy: its margin or multiple is taken of the difference as of every cost; by the hour a dearer size takes no more hands.</param>
     /// <param name="fees">f.</param>
-    public static IReadOnlyList<SizeSurcharge> Of(Style style, IReadOnlyList<SizeCount> sizes, PricePolicy policy, FeeTerms fees) =>
-        [.. sizes.Where(s => s.Pieces > 0).Select(s => (s, More: style.SurchargeOf(s.Size))).Where(s => s.More > 0)
-            .Select(s => new SizeSurcharge(s.s.Size, s.s.Pieces, Money.UpTo(policy.OnTop(s.More, fees with { PostagePerPiece = 0 }), Step)))];
+    public static IReadOnlyList<SizeSurcharge> Of(
+        Style style,
+        IReadOnlyList<SizeCount> sizes,
+        PricePolicy policy,
+        FeeTerms fees
+    ) =>
+        [
+            .. sizes
+                .Where(s => s.Pieces > 0)
+                .Select(s => (s, More: style.SurchargeOf(s.Size)))
+                .Where(s => s.More > 0)
+                .Select(s => new SizeSurcharge(
+                    s.s.Size,
+                    s.s.Pieces,
+                    Money.UpTo(policy.OnTop(s.More, fees with { PostagePerPiece = 0 }), Step)
+                )),
+        ];
 }

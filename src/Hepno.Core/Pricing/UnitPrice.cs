@@ -24,7 +24,8 @@ public sealed record UnitPrice(decimal Price, string How)
         if (margin > exact && n.LeastMarginShare > 0)
         {
             exact = margin;
-            how += $", the least margin of {Shown.Number((double)n.LeastMarginShare * 100, 1, f)}% is {Shown.Money(margin, f)}";
+            how +=
+                $", the least margin of {Shown.Number((double)n.LeastMarginShare * 100, 1, f)}% is {Shown.Money(margin, f)}";
         }
         var least = n.MinimumCharge / pieces;
         if (least > exact)
@@ -49,7 +50,10 @@ public sealed record UnitPrice(decimal Price, string How)
         var how = "a typed price";
         if (price < PricePolicy.ByMargin(cost.Cost.Value, n.LeastMarginShare, fees))
         {
-            how += n.LeastMarginShare > 0 ? $", under the least margin of {Shown.Number((double)n.LeastMarginShare * 100, 1, f)}%" : ", under cost and fees";
+            how +=
+                n.LeastMarginShare > 0
+                    ? $", under the least margin of {Shown.Number((double)n.LeastMarginShare * 100, 1, f)}%"
+                    : ", under cost and fees";
         }
         if (price * pieces < n.MinimumCharge)
         {

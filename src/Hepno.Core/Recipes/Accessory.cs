@@ -27,7 +27,15 @@ public enum AccessoryKind
 /// <param name="ThicknessIn">How thick, in: it changes what the dial means.</param>
 /// <param name="Uses">Presses it lasts; 0 while nobody counts.</param>
 /// <param name="Since">The day it was new.</param>
-public sealed record Accessory(string Name, AccessoryKind Kind, double WidthIn, double HeightIn, double ThicknessIn, int Uses, DateOnly Since)
+public sealed record Accessory(
+    string Name,
+    AccessoryKind Kind,
+    double WidthIn,
+    double HeightIn,
+    double ThicknessIn,
+    int Uses,
+    DateOnly Since
+)
 {
     /// <summary>True for what goes under the print.</summary>
     public bool Lifts() => Kind is AccessoryKind.Pillow or AccessoryKind.Foam;
@@ -40,15 +48,30 @@ public sealed record Accessory(string Name, AccessoryKind Kind, double WidthIn, 
     {
         if (Name.Trim().Length is 0 or > 30)
         {
-            yield return new("name", $"A pillow, foam or cover sheet is called \"{Name}\".", "name", "Give it a name of its own, up to 30 letters.");
+            yield return new(
+                "name",
+                $"A pillow, foam or cover sheet is called \"{Name}\".",
+                "name",
+                "Give it a name of its own, up to 30 letters."
+            );
         }
         if (WidthIn is not (>= 1 and <= 60) || HeightIn is not (>= 1 and <= 60) || ThicknessIn is not (>= 0 and <= 3))
         {
-            yield return new("range", $"{Name} of {WidthIn:0.##} × {HeightIn:0.##} × {ThicknessIn:0.##} in is outside 1 to 60 and 0 to 3.", "widthIn", "Measure it, thickness last.");
+            yield return new(
+                "range",
+                $"{Name} of {WidthIn:0.##} × {HeightIn:0.##} × {ThicknessIn:0.##} in is outside 1 to 60 and 0 to 3.",
+                "widthIn",
+                "Measure it, thickness last."
+            );
         }
         if (Uses is < 0 or > 100_000)
         {
-            yield return new("range", $"{Name}: {Uses} uses is outside 0 to 100,000.", "uses", "How many presses it lasts; 0 not to count.");
+            yield return new(
+                "range",
+                $"{Name}: {Uses} uses is outside 0 to 100,000.",
+                "uses",
+                "How many presses it lasts; 0 not to count."
+            );
         }
     }
 }
@@ -59,18 +82,29 @@ public static class PillowChoice
     /// <summary>Why a print wants to be lifted; empty when it lies flat.</summary>
     /// <param name="style">The garment.</param>
     /// <param name="seam">At which seam it sits, a usual place.</param>
-    public static string Why(Style style, string seam) => seam switch
-    {
-        "left-chest" when style.Has(Feature.Pocket) => "the pocket's seams",
-        "left-chest" or "front" when style.Has(Feature.Zip) => "the zip and its tape",
-        "left-chest" or "front" when style.Kind == GarmentKind.Polo => "the placket and its buttons",
-        "back" or "nape" when style.Has(Feature.Hood) => "the hood and its seam",
-        "left-leg" or "right-leg" => "the seams of the leg",
-        "bag-face" when style.Has(Feature.Grommets) => "the eyelets",
-        _ => "",
-    };
+    public static string Why(Style style, string seam) =>
+        seam switch
+        {
+            "left-chest" when style.Has(Feature.Pocket) => "the pocket's seams",
+            "left-chest" or "front" when style.Has(Feature.Zip) => "the zip and its tape",
+            "left-chest" or "front" when style.Kind == GarmentKind.Polo => "the placket and its buttons",
+            "back" or "nape" when style.Has(Feature.Hood) => "the hood and its seam",
+            "left-leg" or "right-leg" => "the seams of the leg",
+            "bag-face" when style.Has(Feature.Grommets) => "the eyelets",
+            _ => "",
+        };
 
     /// <summary>The smallest pillow or foam of a press that the print lies wholly on; null when it lies flat or there is none.</summary>
-    public static Accessory? For(Press press, Style style, string seam, double widthIn, double heightIn) => Why(style, seam).Length == 0 ? null
-        : (press.Accessories ?? []).Where(a => a.Lifts() && ((a.WidthIn >= widthIn && a.HeightIn >= heightIn) || (a.WidthIn >= heightIn && a.HeightIn >= widthIn))).MinBy(a => a.WidthIn * a.HeightIn);
+    public static Accessory? For(Press press, Style style, string seam, double widthIn, double heightIn) =>
+        Why(style, seam).Length == 0
+            ? null
+            : (press.Accessories ?? [])
+                .Where(a =>
+                    a.Lifts()
+                    && (
+                        (a.WidthIn >= widthIn && a.HeightIn >= heightIn)
+                        || (a.WidthIn >= heightIn && a.HeightIn >= widthIn)
+                    )
+                )
+                .MinBy(a => a.WidthIn * a.HeightIn);
 }

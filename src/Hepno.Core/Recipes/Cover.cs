@@ -23,12 +23,13 @@ public enum Cover
 public static class CoverWords
 {
     /// <summary>On screen and on sheets.</summary>
-    public static string Of(Cover cover) => cover switch
-    {
-        Cover.Sheet => "Cover sheet",
-        Cover.ReleaseSheet => "Release sheet",
-        Cover.Parchment => "Parchment",
-        Cover.SingleUse => "Single-use paper",
-        _ => "No cover",
-    };
+    public static string Of(Cover cover) =>
+        cover switch
+        {
+            Cover.Sheet => "Cover sheet",
+            Cover.ReleaseSheet => "Release sheet",
+            Cover.Parchment => "Parchment",
+            Cover.SingleUse => "Single-use paper",
+            _ => "No cover",
+        };
 }

@@ -28,7 +28,13 @@ public enum PullFeel
 /// <param name="Lower">Name of the lower platen; empty for the press's own.</param>
 /// <param name="Corners">Far left, far right, near left, near right.</param>
 /// <param name="Pillow">Name of the pillow or foam under the print; empty for none.</param>
-public sealed record PaperPull(double Dial, Thickness Thickness, string Lower, IReadOnlyList<PullFeel> Corners, string Pillow = "")
+public sealed record PaperPull(
+    double Dial,
+    Thickness Thickness,
+    string Lower,
+    IReadOnlyList<PullFeel> Corners,
+    string Pillow = ""
+)
 {
     private const int CornerCount = 4;
 
@@ -36,7 +42,15 @@ public sealed record PaperPull(double Dial, Thickness Thickness, string Lower, I
     public static IReadOnlyList<string> Names { get; } = ["far left", "far right", "near left", "near right"];
 
     /// <summary>The pressure it comes to: that of the corner with the least, since a print is only as well pressed as there; null when even that one slides.</summary>
-    public string? Word() => Corners.Min() switch { PullFeel.Slides => null, PullFeel.Drags => "light", PullFeel.Stiff => "medium", PullFeel.Holds => "firm", _ => "heavy" };
+    public string? Word() =>
+        Corners.Min() switch
+        {
+            PullFeel.Slides => null,
+            PullFeel.Drags => "light",
+            PullFeel.Stiff => "medium",
+            PullFeel.Holds => "firm",
+            _ => "heavy",
+        };
 
     /// <summary>What cannot be noted: a dial that presses nothing, a platen that stands askew.</summary>
     public IEnumerable<Problem> Problems()
@@ -49,11 +63,21 @@ public sealed record PaperPull(double Dial, Thickness Thickness, string Lower, I
         var (least, most) = (Corners.Min(), Corners.Max());
         if (most - least > 1)
         {
-            yield return new("uneven", $"{Names[Corners.ToList().IndexOf(least)]} {Said(least)} while {Names[Corners.ToList().IndexOf(most)]} {Said(most)}: the platen stands askew.", "corners", "Level it by its manual, cold and unplugged, then pull again.");
+            yield return new(
+                "uneven",
+                $"{Names[Corners.ToList().IndexOf(least)]} {Said(least)} while {Names[Corners.ToList().IndexOf(most)]} {Said(most)}: the platen stands askew.",
+                "corners",
+                "Level it by its manual, cold and unplugged, then pull again."
+            );
         }
         else if (least == PullFeel.Slides)
         {
-            yield return new("loose", $"At {Dial:0.#} the paper slides: that presses nothing.", "dial", "Turn it up and pull again.");
+            yield return new(
+                "loose",
+                $"At {Dial:0.#} the paper slides: that presses nothing.",
+                "dial",
+                "Turn it up and pull again."
+            );
         }
     }
 
@@ -64,5 +88,13 @@ public sealed record PaperPull(double Dial, Thickness Thickness, string Lower, I
         return press with { Dials = [.. (press.Dials ?? []).Where(d => d with { Dial = Dial } != reading), reading] };
     }
 
-    private static string Said(PullFeel feel) => feel switch { PullFeel.Slides => "slides", PullFeel.Drags => "drags", PullFeel.Stiff => "comes hard", PullFeel.Holds => "holds", _ => "tears" };
+    private static string Said(PullFeel feel) =>
+        feel switch
+        {
+            PullFeel.Slides => "slides",
+            PullFeel.Drags => "drags",
+            PullFeel.Stiff => "comes hard",
+            PullFeel.Holds => "holds",
+            _ => "tears",
+        };
 }

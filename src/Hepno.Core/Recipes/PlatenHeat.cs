@@ -16,17 +16,23 @@ public static class PlatenHeat
     public static double After(Press press, double fromF, double? setF, double minutes)
     {
         var target = setF ?? Press.RoomF;
-        return fromF < target ? Math.Min(target, FullPowerF - ((FullPowerF - fromF) * Math.Exp(-minutes / RiseMinutes(press))))
+        return fromF < target
+            ? Math.Min(target, FullPowerF - ((FullPowerF - fromF) * Math.Exp(-minutes / RiseMinutes(press))))
             : Math.Max(target, Press.RoomF + ((fromF - Press.RoomF) * Math.Exp(-minutes / FallMinutes(press))));
     }
 
     /// <summary>Minutes until a set-point is reached; 0 when it is, endless when it cannot be.</summary>
-    public static double MinutesUntil(Press press, double fromF, double setF) => Math.Abs(fromF - setF) < 0.5 ? 0
-        : fromF < setF ? setF >= FullPowerF ? double.PositiveInfinity : RiseMinutes(press) * Math.Log((FullPowerF - fromF) / (FullPowerF - setF))
-        : setF <= Press.RoomF ? double.PositiveInfinity : FallMinutes(press) * Math.Log((fromF - Press.RoomF) / (setF - Press.RoomF));
+    public static double MinutesUntil(Press press, double fromF, double setF) =>
+        Math.Abs(fromF - setF) < 0.5 ? 0
+        : fromF < setF
+            ? setF >= FullPowerF ? double.PositiveInfinity
+                : RiseMinutes(press) * Math.Log((FullPowerF - fromF) / (FullPowerF - setF))
+        : setF <= Press.RoomF ? double.PositiveInfinity
+        : FallMinutes(press) * Math.Log((fromF - Press.RoomF) / (setF - Press.RoomF));
 
     // so that cold to 300 °F takes what the press is said to take
-    private static double RiseMinutes(Press press) => Math.Max(press.WarmUpMinutes, 1e-3) / Math.Log((FullPowerF - Press.RoomF) / (FullPowerF - StatedF));
+    private static double RiseMinutes(Press press) =>
+        Math.Max(press.WarmUpMinutes, 1e-3) / Math.Log((FullPowerF - Press.RoomF) / (FullPowerF - StatedF));
 
     // so that at 300 °F it loses what the press is said to lose
     private static double FallMinutes(Press press) => (StatedF - Press.RoomF) / press.DropFPerMinute;

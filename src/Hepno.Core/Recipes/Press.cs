@@ -22,9 +22,25 @@ namespace Hepno.Core.Recipes;
 /// <param name="LoadsBeside">True when the next piece is laid on a second lower platen, a shuttle or a stand meanwhile.</param>
 /// <param name="Accessories">Its pillows, foams and cover sheets; null for none.</param>
 /// <param name="ColdBelowF">A point of its platen further below the mean than this is a cold spot, °F.</param>
-public sealed record Press(string Id, string Name, string Kind, double PlatenWidthIn, double PlatenHeightIn, double WarmUpMinutes, double RiseFPerMinute, double DropFPerMinute,
-    double? OffsetF, EquipmentHour Equipment, string Cautions, IReadOnlyList<LowerPlaten>? Lowers = null, IReadOnlyList<PlatenMap>? Maps = null, IReadOnlyList<DialReading>? Dials = null, bool LoadsBeside = false,
-    IReadOnlyList<Accessory>? Accessories = null, double ColdBelowF = PlatenMap.ColdBelowF)
+public sealed record Press(
+    string Id,
+    string Name,
+    string Kind,
+    double PlatenWidthIn,
+    double PlatenHeightIn,
+    double WarmUpMinutes,
+    double RiseFPerMinute,
+    double DropFPerMinute,
+    double? OffsetF,
+    EquipmentHour Equipment,
+    string Cautions,
+    IReadOnlyList<LowerPlaten>? Lowers = null,
+    IReadOnlyList<PlatenMap>? Maps = null,
+    IReadOnlyList<DialReading>? Dials = null,
+    bool LoadsBeside = false,
+    IReadOnlyList<Accessory>? Accessories = null,
+    double ColdBelowF = PlatenMap.ColdBelowF
+)
 {
     /// <summary>Beyond this offset a press is set aside, °F.</summary>
     public const double LargestOffsetF = 20;
@@ -39,14 +55,24 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
 
     private static readonly string[] Stations = ["oven", "conveyor"];
 
-    private static readonly string[] Kinds = ["clamshell", "swing-away", "drawer", AutoOpen, CapPress, Handheld, .. Stations];
+    private static readonly string[] Kinds =
+    [
+        "clamshell",
+        "swing-away",
+        "drawer",
+        AutoOpen,
+        CapPress,
+        Handheld,
+        .. Stations,
+    ];
 
     /// <summary>A place of work without heat, planned like a press: a stitching machine, or the table.</summary>
     /// <param name="id">Identity.</param>
     /// <param name="name">The shop's name for it.</param>
     /// <param name="equipment">What an hour of it costs.</param>
     /// <param name="cautions">What its maker's manual warns of.</param>
-    public static Press Bench(string id, string name, EquipmentHour equipment, string cautions) => new(id, name, BenchKind, double.PositiveInfinity, double.PositiveInfinity, 0, 1, 1, null, equipment, cautions);
+    public static Press Bench(string id, string name, EquipmentHour equipment, string cautions) =>
+        new(id, name, BenchKind, double.PositiveInfinity, double.PositiveInfinity, 0, 1, 1, null, equipment, cautions);
 
     /// <summary>True for a place of work without heat.</summary>
     public bool IsBench() => Kind == BenchKind;
@@ -61,29 +87,47 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
     public bool HeldByHand() => Kind == Handheld;
 
     /// <summary>True when a kind of garment goes onto it: caps onto a curved platen only, everything else onto a flat one; an iron goes onto anything.</summary>
-    public bool Takes(GarmentKind kind) => !OnlyCures() && !IsBench() && (HeldByHand() || (Kind == CapPress) == (kind == GarmentKind.Cap));
+    public bool Takes(GarmentKind kind) =>
+        !OnlyCures() && !IsBench() && (HeldByHand() || (Kind == CapPress) == (kind == GarmentKind.Cap));
 
     /// <summary>True when a print of this size lies wholly under its platen, straight or turned.</summary>
-    public bool Covers(double widthIn, double heightIn) => (widthIn <= PlatenWidthIn && heightIn <= PlatenHeightIn) || (heightIn <= PlatenWidthIn && widthIn <= PlatenHeightIn);
+    public bool Covers(double widthIn, double heightIn) =>
+        (widthIn <= PlatenWidthIn && heightIn <= PlatenHeightIn)
+        || (heightIn <= PlatenWidthIn && widthIn <= PlatenHeightIn);
 
     /// <summary>The lower platen a print is pressed on: the smallest that holds it and goes into the opening; null for the press's own.</summary>
     /// <param name="widthIn">Width of the print, in.</param>
     /// <param name="heightIn">Height of the print, in.</param>
     /// <param name="openingIn">Width of the part that goes over it, in; null where the whole garment does.</param>
-    public LowerPlaten? LowerFor(double widthIn, double heightIn, double? openingIn) => openingIn is not { } opening ? null
-        : (Lowers ?? []).Where(l => l.WidthIn <= opening && l.WidthIn >= widthIn && l.HeightIn >= heightIn).MinBy(l => l.WidthIn * l.HeightIn);
+    public LowerPlaten? LowerFor(double widthIn, double heightIn, double? openingIn) =>
+        openingIn is not { } opening
+            ? null
+            : (Lowers ?? [])
+                .Where(l => l.WidthIn <= opening && l.WidthIn >= widthIn && l.HeightIn >= heightIn)
+                .MinBy(l => l.WidthIn * l.HeightIn);
 
     /// <summary>The press with another map.</summary>
     public Press Measured(PlatenMap map) => (this with { Maps = [.. Maps ?? [], map] }).Settled();
 
     /// <summary>The press with the offset its newest sound map says, so that the two never differ.</summary>
-    public Press Settled() => (Maps ?? []).LastOrDefault(m => !m.Doubtful) is { PointsF.Count: PlatenMap.Points } map ? this with { OffsetF = map.OffsetF() } : this;
+    public Press Settled() =>
+        (Maps ?? []).LastOrDefault(m => !m.Doubtful) is { PointsF.Count: PlatenMap.Points } map
+            ? this with
+            {
+                OffsetF = map.OffsetF(),
+            }
+            : this;
 
     /// <summary>The newest map that says something of a recipe's heat, or null.</summary>
     public PlatenMap? MapFor(double recipeF) => (Maps ?? []).LastOrDefault(m => !m.Doubtful && m.Reaches(recipeF));
 
     /// <summary>When it was last found right: the newest sound map within what can be corrected and without a cold spot; null for never.</summary>
-    public DateOnly? LastGoodCheck() => (Maps ?? []).LastOrDefault(m => !m.Doubtful && Math.Abs(m.OffsetF()) <= LargestOffsetF && m.ColdSpots(ColdBelowF).Count == 0)?.Day;
+    public DateOnly? LastGoodCheck() =>
+        (Maps ?? [])
+            .LastOrDefault(m =>
+                !m.Doubtful && Math.Abs(m.OffsetF()) <= LargestOffsetF && m.ColdSpots(ColdBelowF).Count == 0
+            )
+            ?.Day;
 
     /// <summary>Offset at a recipe's heat, °F: by the newest map near it; as typed while there is no map at all; null when it is not yet tested there.</summary>
     public double? OffsetFor(double recipeF) => Maps is { Count: > 0 } ? MapFor(recipeF)?.OffsetF() : OffsetF;
@@ -96,14 +140,21 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
     /// <param name="heightIn">Height of the print, in.</param>
     public IReadOnlyList<int> ColdUnder(double widthIn, double heightIn)
     {
-        var cold = (Maps ?? []).LastOrDefault(m => !m.Doubtful) is { PointsF.Count: PlatenMap.Points } map ? map.ColdSpots(ColdBelowF) : [];
+        var cold = (Maps ?? []).LastOrDefault(m => !m.Doubtful) is { PointsF.Count: PlatenMap.Points } map
+            ? map.ColdSpots(ColdBelowF)
+            : [];
         if (cold.Count == 0)
         {
             return cold;
         }
-        List<int> Under(double width, double height) => [.. PlatenMap.Under(PlatenWidthIn, PlatenHeightIn, width, height).Intersect(cold)];
+        List<int> Under(double width, double height) =>
+            [.. PlatenMap.Under(PlatenWidthIn, PlatenHeightIn, width, height).Intersect(cold)];
         return new[] { (Width: widthIn, Height: heightIn), (Width: heightIn, Height: widthIn) }
-            .Select(p => (Fits: p.Width <= PlatenWidthIn && p.Height <= PlatenHeightIn, Cold: Under(p.Width, p.Height))).OrderBy(p => !p.Fits).ThenBy(p => p.Cold.Count).First().Cold;
+            .Select(p => (Fits: p.Width <= PlatenWidthIn && p.Height <= PlatenHeightIn, Cold: Under(p.Width, p.Height)))
+            .OrderBy(p => !p.Fits)
+            .ThenBy(p => p.Cold.Count)
+            .First()
+            .Cold;
     }
 
     /// <summary>What to set so that the cloth gets the recipe's temperature: recipe less offset; the recipe's own where it is not tested.</summary>
@@ -118,88 +169,174 @@ public sealed record Press(string Id, string Name, string Kind, double PlatenWid
     /// <param name="lower">The lower platen, or null for the press's own.</param>
     /// <param name="pillow">What lies under the print, or null for nothing.</param>
     public double? DialFor(string pressure, Thickness thickness, LowerPlaten? lower, Accessory? pillow = null) =>
-        (Dials ?? []).FirstOrDefault(d => d.Pressure == pressure && d.Thickness == thickness && d.Lower == (lower?.Name ?? "") && d.Pillow == (pillow?.Name ?? ""))?.Dial;
+        (Dials ?? [])
+            .FirstOrDefault(d =>
+                d.Pressure == pressure
+                && d.Thickness == thickness
+                && d.Lower == (lower?.Name ?? "")
+                && d.Pillow == (pillow?.Name ?? "")
+            )
+            ?.Dial;
 
     /// <summary>Minutes to get from one platen temperature to another; from cold when <paramref name="fromF"/> is null.</summary>
-    public double HeatMinutes(double? fromF, double toF) => fromF switch
-    {
-        null => WarmUpMinutes * Math.Max(0, toF - RoomF) / (300 - RoomF),
-        { } from when toF >= from => (toF - from) / RiseFPerMinute,
-        { } from => (from - toF) / DropFPerMinute,
-    };
+    public double HeatMinutes(double? fromF, double toF) =>
+        fromF switch
+        {
+            null => WarmUpMinutes * Math.Max(0, toF - RoomF) / (300 - RoomF),
+            { } from when toF >= from => (toF - from) / RiseFPerMinute,
+            { } from => (from - toF) / DropFPerMinute,
+        };
 
     /// <summary>What the owner must put right before the press can be kept.</summary>
     public IEnumerable<Problem> Problems()
     {
         if (string.IsNullOrWhiteSpace(Name))
         {
-            yield return new("empty", "The press has no name.", "name", "Give it a name you would call across the room.");
+            yield return new(
+                "empty",
+                "The press has no name.",
+                "name",
+                "Give it a name you would call across the room."
+            );
         }
         if (!Kinds.Contains(Kind))
         {
-            yield return new("unknown-word", $"\"{Kind}\" is not a kind of press.", "kind", $"Use one of {string.Join(", ", Kinds)}.");
+            yield return new(
+                "unknown-word",
+                $"\"{Kind}\" is not a kind of press.",
+                "kind",
+                $"Use one of {string.Join(", ", Kinds)}."
+            );
         }
-        foreach (var (value, field, what) in new[] { (PlatenWidthIn, "platenWidthIn", "width"), (PlatenHeightIn, "platenHeightIn", "depth") })
+        foreach (
+            var (value, field, what) in new[]
+            {
+                (PlatenWidthIn, "platenWidthIn", "width"),
+                (PlatenHeightIn, "platenHeightIn", "depth"),
+            }
+        )
         {
             if (value is < 2 or > 60)
             {
-                yield return new("range", $"A platen {what} of {value:0.##} in is outside 2 to 60.", field, "Measure the heated platen.");
+                yield return new(
+                    "range",
+                    $"A platen {what} of {value:0.##} in is outside 2 to 60.",
+                    field,
+                    "Measure the heated platen."
+                );
             }
         }
         if (WarmUpMinutes is < 0 or > 120 || RiseFPerMinute is <= 0 or > 200 || DropFPerMinute is <= 0 or > 200)
         {
-            yield return new("range", "Warm-up is 0 to 120 minutes, rising and cooling 0 to 200 °F a minute.", "warmUpMinutes", "15 minutes, 20 and 5 are usual.");
+            yield return new(
+                "range",
+                "Warm-up is 0 to 120 minutes, rising and cooling 0 to 200 °F a minute.",
+                "warmUpMinutes",
+                "15 minutes, 20 and 5 are usual."
+            );
         }
         if (ColdBelowF is not (>= 1 and <= 50))
         {
-            yield return new("range", $"A cold spot from {ColdBelowF:0.#} °F below the mean is outside 1 to 50.", "coldBelowF", "10 is usual.");
+            yield return new(
+                "range",
+                $"A cold spot from {ColdBelowF:0.#} °F below the mean is outside 1 to 50.",
+                "coldBelowF",
+                "10 is usual."
+            );
         }
         foreach (var (lower, i) in (Lowers ?? []).Select((l, i) => (l, i)))
         {
             if (lower.Name.Trim().Length is 0 or > 30 || (Lowers ?? []).Take(i).Any(l => l.Name == lower.Name))
             {
-                yield return new("name", $"A lower platen is called \"{lower.Name}\".", $"lowers[{i}].name", "Give each a name of its own, up to 30 letters.");
+                yield return new(
+                    "name",
+                    $"A lower platen is called \"{lower.Name}\".",
+                    $"lowers[{i}].name",
+                    "Give each a name of its own, up to 30 letters."
+                );
             }
             if (lower.WidthIn is not (>= 1 and <= 60) || lower.HeightIn is not (>= 1 and <= 60))
             {
-                yield return new("range", $"A lower platen of {lower.WidthIn:0.##} × {lower.HeightIn:0.##} in is outside 1 to 60.", $"lowers[{i}]", "Measure it.");
+                yield return new(
+                    "range",
+                    $"A lower platen of {lower.WidthIn:0.##} × {lower.HeightIn:0.##} in is outside 1 to 60.",
+                    $"lowers[{i}]",
+                    "Measure it."
+                );
             }
         }
         foreach (var (d, i) in (Dials ?? []).Select((d, i) => (d, i)))
         {
             if (!DialReading.Words.Contains(d.Pressure))
             {
-                yield return new("unknown-word", $"\"{d.Pressure}\" is not a pressure.", $"dials[{i}].pressure", $"Use one of {string.Join(", ", DialReading.Words)}.");
+                yield return new(
+                    "unknown-word",
+                    $"\"{d.Pressure}\" is not a pressure.",
+                    $"dials[{i}].pressure",
+                    $"Use one of {string.Join(", ", DialReading.Words)}."
+                );
             }
             if (d.Lower.Length > 0 && (Lowers ?? []).All(l => l.Name != d.Lower))
             {
-                yield return new("unknown-platen", $"{Name} has no lower platen \"{d.Lower}\".", $"dials[{i}].lower", "Add the lower platen first, or leave it out for the press's own.");
+                yield return new(
+                    "unknown-platen",
+                    $"{Name} has no lower platen \"{d.Lower}\".",
+                    $"dials[{i}].lower",
+                    "Add the lower platen first, or leave it out for the press's own."
+                );
             }
             if (d.Pillow.Length > 0 && (Accessories ?? []).All(a => !a.Lifts() || a.Name != d.Pillow))
             {
-                yield return new("unknown-pillow", $"{Name} has no pillow \"{d.Pillow}\".", $"dials[{i}].pillow", "Add the pillow first, or leave it out for nothing under the print.");
+                yield return new(
+                    "unknown-pillow",
+                    $"{Name} has no pillow \"{d.Pillow}\".",
+                    $"dials[{i}].pillow",
+                    "Add the pillow first, or leave it out for nothing under the print."
+                );
             }
             if (d.Dial is not (>= 0 and <= 200))
             {
-                yield return new("range", $"A dial of {d.Dial:0.#} is outside 0 to 200.", $"dials[{i}].dial", "Type what the dial or the readout says.");
+                yield return new(
+                    "range",
+                    $"A dial of {d.Dial:0.#} is outside 0 to 200.",
+                    $"dials[{i}].dial",
+                    "Type what the dial or the readout says."
+                );
             }
             if ((Dials ?? []).Take(i).Any(o => o with { Dial = d.Dial } == d))
             {
-                yield return new("twice", $"{d.Pressure} on {d.Thickness.ToString().ToLowerInvariant()} stands twice.", $"dials[{i}]", "Keep one of them.");
+                yield return new(
+                    "twice",
+                    $"{d.Pressure} on {d.Thickness.ToString().ToLowerInvariant()} stands twice.",
+                    $"dials[{i}]",
+                    "Keep one of them."
+                );
             }
         }
         foreach (var (accessory, i) in (Accessories ?? []).Select((a, i) => (a, i)))
         {
             foreach (var problem in accessory.Problems())
             {
-                yield return problem with { Where = $"accessories[{i}].{problem.Where}" };
+                yield return problem with
+                {
+                    Where = $"accessories[{i}].{problem.Where}",
+                };
             }
             if ((Accessories ?? []).Take(i).Any(a => a.Name == accessory.Name))
             {
-                yield return new("twice", $"Two things of {Name} are called \"{accessory.Name}\".", $"accessories[{i}].name", "Give each a name of its own.");
+                yield return new(
+                    "twice",
+                    $"Two things of {Name} are called \"{accessory.Name}\".",
+                    $"accessories[{i}].name",
+                    "Give each a name of its own."
+                );
             }
         }
-        foreach (var problem in (Maps ?? []).SelectMany((m, i) => m.Problems().Select(p => p with { Where = $"maps[{i}].{p.Where}" })))
+        foreach (
+            var problem in (Maps ?? []).SelectMany(
+                (m, i) => m.Problems().Select(p => p with { Where = $"maps[{i}].{p.Where}" })
+            )
+        )
         {
             yield return problem;
         }

@@ -62,9 +62,28 @@ public enum RecipeFabric
 /// <param name="NeverAgain">True when the product forbids a second press.</param>
 /// <param name="PeelWindowSeconds">How long after it may be peeled it must be off, s; null for the usual of its peel.</param>
 /// <param name="Parameters">Figures that come from elsewhere than the rest; null for none.</param>
-public sealed record Recipe(string Id, string ProductId, string Revision, RecipeFabric Fabric, double TemperatureF, double DwellSeconds, double DwellSlackSeconds, string Pressure,
-    double PrePressSeconds, Peel Peel, double PeelAfterSeconds, double SecondPressSeconds, string Side, RecipeSource Source, DateOnly AsOf, string Caution,
-    Cover Cover = Cover.None, bool NeverAgain = false, double? PeelWindowSeconds = null, IReadOnlyList<RecipeParameter>? Parameters = null)
+public sealed record Recipe(
+    string Id,
+    string ProductId,
+    string Revision,
+    RecipeFabric Fabric,
+    double TemperatureF,
+    double DwellSeconds,
+    double DwellSlackSeconds,
+    string Pressure,
+    double PrePressSeconds,
+    Peel Peel,
+    double PeelAfterSeconds,
+    double SecondPressSeconds,
+    string Side,
+    RecipeSource Source,
+    DateOnly AsOf,
+    string Caution,
+    Cover Cover = Cover.None,
+    bool NeverAgain = false,
+    double? PeelWindowSeconds = null,
+    IReadOnlyList<RecipeParameter>? Parameters = null
+)
 {
     /// <summary>Words a pressure may be.</summary>
     public static IReadOnlyList<string> Pressures { get; } = ["light", "medium", "firm", "heavy"];
@@ -73,66 +92,147 @@ public sealed record Recipe(string Id, string ProductId, string Revision, Recipe
     /// <param name="productId">The machine, or who does it.</param>
     /// <param name="side">How the artwork is given, in words.</param>
     /// <param name="caution">What may go wrong; empty for none.</param>
-    public static Recipe NoHeat(string productId, string side, string caution) => new($"no-heat-{productId}", productId, "", RecipeFabric.Cotton, Press.RoomF, 0, 0, "light", 0, Peel.Cold, 0, 0, side, RecipeSource.Maker, DateOnly.MinValue, caution);
+    public static Recipe NoHeat(string productId, string side, string caution) =>
+        new(
+            $"no-heat-{productId}",
+            productId,
+            "",
+            RecipeFabric.Cotton,
+            Press.RoomF,
+            0,
+            0,
+            "light",
+            0,
+            Peel.Cold,
+            0,
+            0,
+            side,
+            RecipeSource.Maker,
+            DateOnly.MinValue,
+            caution
+        );
 
     /// <summary>False where no press is used.</summary>
     public bool IsPressed() => DwellSeconds > 0;
 
     /// <summary>How long after it may be peeled the carrier must be off: 3 s hot, 15 s warm, no limit cold (docs/trade.md 5) unless the maker says; s.</summary>
-    public double? Window() => PeelWindowSeconds ?? Peel switch { Peel.Hot => 3, Peel.Warm => 15, _ => null };
+    public double? Window() =>
+        PeelWindowSeconds
+        ?? Peel switch
+        {
+            Peel.Hot => 3,
+            Peel.Warm => 15,
+            _ => null,
+        };
 
     /// <summary>Where one of its figures comes from: as said for it, else as the recipe.</summary>
-    public RecipeParameter From(string parameter) => Parameters?.FirstOrDefault(p => p.Name == parameter) ?? new(parameter, Source, AsOf, "");
+    public RecipeParameter From(string parameter) =>
+        Parameters?.FirstOrDefault(p => p.Name == parameter) ?? new(parameter, Source, AsOf, "");
 
     /// <summary>What the owner must put right before the recipe can be kept.</summary>
     public IEnumerable<Problem> Problems()
     {
         if (TemperatureF is < 200 or > 450)
         {
-            yield return new("absurd", $"{TemperatureF:0} °F is outside 200 to 450, where transfers are pressed.", "temperatureF", "Look at the maker's sheet again.");
+            yield return new(
+                "absurd",
+                $"{TemperatureF:0} °F is outside 200 to 450, where transfers are pressed.",
+                "temperatureF",
+                "Look at the maker's sheet again."
+            );
         }
         if (DwellSeconds is < 2 or > 240)
         {
-            yield return new("absurd", $"{DwellSeconds:0.#} s under the press is outside 2 to 240.", "dwellSeconds", "Look at the maker's sheet again.");
+            yield return new(
+                "absurd",
+                $"{DwellSeconds:0.#} s under the press is outside 2 to 240.",
+                "dwellSeconds",
+                "Look at the maker's sheet again."
+            );
         }
         if (DwellSlackSeconds is < 0 or > 30)
         {
-            yield return new("range", $"A slack of {DwellSlackSeconds:0.#} s is outside 0 to 30.", "dwellSlackSeconds", "3 s is usual.");
+            yield return new(
+                "range",
+                $"A slack of {DwellSlackSeconds:0.#} s is outside 0 to 30.",
+                "dwellSlackSeconds",
+                "3 s is usual."
+            );
         }
         if (!Pressures.Contains(Pressure))
         {
-            yield return new("unknown-word", $"\"{Pressure}\" is not a pressure.", "pressure", $"Use {string.Join(", ", Pressures)}.");
+            yield return new(
+                "unknown-word",
+                $"\"{Pressure}\" is not a pressure.",
+                "pressure",
+                $"Use {string.Join(", ", Pressures)}."
+            );
         }
         if (PrePressSeconds is < 0 or > 60 || SecondPressSeconds is < 0 or > 60)
         {
-            yield return new("range", "Pre-press and second press are 0 to 60 s.", "prePressSeconds", "5 s is usual for a pre-press.");
+            yield return new(
+                "range",
+                "Pre-press and second press are 0 to 60 s.",
+                "prePressSeconds",
+                "5 s is usual for a pre-press."
+            );
         }
         if (PeelAfterSeconds is < 0 or > 900 || (Peel == Peel.Hot && PeelAfterSeconds > 0))
         {
-            yield return new("range", $"Peeling {Peel.ToString().ToLowerInvariant()} after {PeelAfterSeconds:0} s cannot be.", "peelAfterSeconds", "Hot is 0 s; warm about 8; cold about 60.");
+            yield return new(
+                "range",
+                $"Peeling {Peel.ToString().ToLowerInvariant()} after {PeelAfterSeconds:0} s cannot be.",
+                "peelAfterSeconds",
+                "Hot is 0 s; warm about 8; cold about 60."
+            );
         }
         if (NeverAgain && SecondPressSeconds > 0)
         {
-            yield return new("second", $"The product forbids a second press, and {SecondPressSeconds:0} s of one are set.", "secondPressSeconds", "0 s, or a product that allows it.");
+            yield return new(
+                "second",
+                $"The product forbids a second press, and {SecondPressSeconds:0} s of one are set.",
+                "secondPressSeconds",
+                "0 s, or a product that allows it."
+            );
         }
         foreach (var (parameter, i) in (Parameters ?? []).Select((p, i) => (p, i)))
         {
             if (!RecipeParameter.Names.Contains(parameter.Name))
             {
-                yield return new("unknown-word", $"\"{parameter.Name}\" is not a figure of a recipe.", $"parameters[{i}].name", $"Use one of {string.Join(", ", RecipeParameter.Names)}.");
+                yield return new(
+                    "unknown-word",
+                    $"\"{parameter.Name}\" is not a figure of a recipe.",
+                    $"parameters[{i}].name",
+                    $"Use one of {string.Join(", ", RecipeParameter.Names)}."
+                );
             }
             if (Parameters!.Take(i).Any(p => p.Name == parameter.Name))
             {
-                yield return new("twice", $"{parameter.Name} stands twice.", $"parameters[{i}].name", "Keep the newer one.");
+                yield return new(
+                    "twice",
+                    $"{parameter.Name} stands twice.",
+                    $"parameters[{i}].name",
+                    "Keep the newer one."
+                );
             }
             if (parameter.Note.Length > 200)
             {
-                yield return new("too-long", $"A note of {parameter.Note.Length} characters on {parameter.Name}.", $"parameters[{i}].note", "At most 200.");
+                yield return new(
+                    "too-long",
+                    $"A note of {parameter.Note.Length} characters on {parameter.Name}.",
+                    $"parameters[{i}].note",
+                    "At most 200."
+                );
             }
         }
         if (PeelWindowSeconds is not (null or (>= 0 and <= 600)))
         {
-            yield return new("range", $"A peel window of {PeelWindowSeconds:0.#} s is outside 0 to 600.", "peelWindowSeconds", "Leave it empty for the usual: 3 s hot, 15 s warm.");
+            yield return new(
+                "range",
+                $"A peel window of {PeelWindowSeconds:0.#} s is outside 0 to 600.",
+                "peelWindowSeconds",
+                "Leave it empty for the usual: 3 s hot, 15 s warm."
+            );
         }
     }
 }

@@ -27,17 +27,32 @@ public static class RecipeConfidence
     private const int ManyWashes = 10;
 
     /// <summary>How far a recipe can be relied on for a blank's colour.</summary>
-    public static Confidence Of(Recipe recipe, Style style, Colourway colour, IReadOnlyList<SpotTest> tests) => SpotTest.Of(recipe, style, colour, tests) switch
-    {
-        { } test when test.Verdict() == TestVerdict.Failed => Confidence.Failed,
-        { } test when test.Verdict() == TestVerdict.Passed => test.Stands() >= ManyWashes ? Confidence.Washed : Confidence.Tested,
-        _ => Untested(recipe),
-    };
+    public static Confidence Of(Recipe recipe, Style style, Colourway colour, IReadOnlyList<SpotTest> tests) =>
+        SpotTest.Of(recipe, style, colour, tests) switch
+        {
+            { } test when test.Verdict() == TestVerdict.Failed => Confidence.Failed,
+            { } test when test.Verdict() == TestVerdict.Passed => test.Stands() >= ManyWashes
+                ? Confidence.Washed
+                : Confidence.Tested,
+            _ => Untested(recipe),
+        };
 
     /// <summary>How far it can be relied on by its source alone.</summary>
-    public static Confidence Untested(Recipe recipe) => recipe.Source switch { RecipeSource.Assumed => Confidence.Guess, RecipeSource.OwnTest => Confidence.Tested, _ => Confidence.Word };
+    public static Confidence Untested(Recipe recipe) =>
+        recipe.Source switch
+        {
+            RecipeSource.Assumed => Confidence.Guess,
+            RecipeSource.OwnTest => Confidence.Tested,
+            _ => Confidence.Word,
+        };
 
     /// <summary>The recipe with the source its own test on this cloth gives it; as it is while none passed.</summary>
     public static Recipe Sourced(Recipe recipe, Style style, Colourway colour, IReadOnlyList<SpotTest> tests) =>
-        SpotTest.Of(recipe, style, colour, tests) is { } test && test.Verdict() == TestVerdict.Passed ? recipe with { Source = RecipeSource.OwnTest, AsOf = test.Day } : recipe;
+        SpotTest.Of(recipe, style, colour, tests) is { } test && test.Verdict() == TestVerdict.Passed
+            ? recipe with
+            {
+                Source = RecipeSource.OwnTest,
+                AsOf = test.Day,
+            }
+            : recipe;
 }

@@ -8,5 +8,6 @@ namespace Hepno.Core.Recipes;
 public sealed record RecipeParameter(string Name, RecipeSource Source, DateOnly AsOf, string Note)
 {
     /// <summary>Figures that may have a source of their own.</summary>
-    public static IReadOnlyList<string> Names { get; } = ["temperature", "dwell", "slack", "pressure", "pre-press", "peel", "second press", "cover", "side"];
+    public static IReadOnlyList<string> Names { get; } =
+    ["temperature", "dwell", "slack", "pressure", "pre-press", "peel", "second press", "cover", "side"];
 }

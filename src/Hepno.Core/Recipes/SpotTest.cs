@@ -75,8 +75,25 @@ public sealed record TestPhoto(string Id, string Hash, int Washes);
 /// <param name="Washes">What washes showed, oldest first; null while none.</param>
 /// <param name="GarmentId">The test garment it took; empty for a scrap.</param>
 /// <param name="Photos">Photographs; null while none.</param>
-public sealed record SpotTest(string Id, string ProductId, string StyleId, string ColourwayId, double TemperatureF, double DwellSeconds, string Pressure, DateOnly Day, string By, bool Sticks, bool Scorched, Bleeding Bleeding,
-    string Feel, string Note, IReadOnlyList<WashResult>? Washes = null, string GarmentId = "", IReadOnlyList<TestPhoto>? Photos = null)
+public sealed record SpotTest(
+    string Id,
+    string ProductId,
+    string StyleId,
+    string ColourwayId,
+    double TemperatureF,
+    double DwellSeconds,
+    string Pressure,
+    DateOnly Day,
+    string By,
+    bool Sticks,
+    bool Scorched,
+    Bleeding Bleeding,
+    string Feel,
+    string Note,
+    IReadOnlyList<WashResult>? Washes = null,
+    string GarmentId = "",
+    IReadOnlyList<TestPhoto>? Photos = null
+)
 {
     /// <summary>A wash this early that shows is a failure of the setting, not of age.</summary>
     private const int EarlyWashes = 10;
@@ -88,56 +105,123 @@ public sealed record SpotTest(string Id, string ProductId, string StyleId, strin
     private const double NearF = 5;
 
     /// <summary>What it came to.</summary>
-    public TestVerdict Verdict() => !Sticks || Scorched || Bleeding == Bleeding.Bled || (Washes ?? []).Any(w => w.Washes <= EarlyWashes && w.Verdict is WashVerdict.Cracks or WashVerdict.Lifts) ? TestVerdict.Failed
-        : Bleeding == Bleeding.NotLooked ? TestVerdict.LookAgain : TestVerdict.Passed;
+    public TestVerdict Verdict() =>
+        !Sticks
+        || Scorched
+        || Bleeding == Bleeding.Bled
+        || (Washes ?? []).Any(w => w.Washes <= EarlyWashes && w.Verdict is WashVerdict.Cracks or WashVerdict.Lifts)
+            ? TestVerdict.Failed
+        : Bleeding == Bleeding.NotLooked ? TestVerdict.LookAgain
+        : TestVerdict.Passed;
 
     /// <summary>Why it failed, in words; empty when it did not.</summary>
-    public string Fault() => !Sticks ? "it does not stick" : Scorched ? "it scorches" : Bleeding == Bleeding.Bled ? "the cloth's dye comes through" : Verdict() == TestVerdict.Failed ? "it did not outlive ten washes" : "";
+    public string Fault() =>
+        !Sticks ? "it does not stick"
+        : Scorched ? "it scorches"
+        : Bleeding == Bleeding.Bled ? "the cloth's dye comes through"
+        : Verdict() == TestVerdict.Failed ? "it did not outlive ten washes"
+        : "";
 
     /// <summary>Washes it is known to stand: the most after which it still held; null while no wash was looked at.</summary>
-    public int? Stands() => Washes is { Count: > 0 } washes ? washes.Where(w => w.Verdict == WashVerdict.Holds).Select(w => w.Washes).DefaultIfEmpty(0).Max() : null;
+    public int? Stands() =>
+        Washes is { Count: > 0 } washes
+            ? washes.Where(w => w.Verdict == WashVerdict.Holds).Select(w => w.Washes).DefaultIfEmpty(0).Max()
+            : null;
 
     /// <summary>True when it says something of a recipe on a blank's colour.</summary>
     public bool Says(Recipe recipe, Style style, Colourway colour) =>
-        ProductId == recipe.ProductId && StyleId == style.Id && (ColourwayId.Length == 0 || ColourwayId == colour.Id) && Math.Abs(TemperatureF - recipe.TemperatureF) <= NearF;
+        ProductId == recipe.ProductId
+        && StyleId == style.Id
+        && (ColourwayId.Length == 0 || ColourwayId == colour.Id)
+        && Math.Abs(TemperatureF - recipe.TemperatureF) <= NearF;
 
     /// <summary>The newest test that says something of a recipe on a blank's colour, of several on one day the worst; null: "spot-test first".</summary>
-    public static SpotTest? Of(Recipe recipe, Style style, Colourway colour, IReadOnlyList<SpotTest> tests) => tests.Where(t => t.Says(recipe, style, colour)).OrderBy(t => t.Day).ThenBy(t => t.Verdict()).LastOrDefault();
+    public static SpotTest? Of(Recipe recipe, Style style, Colourway colour, IReadOnlyList<SpotTest> tests) =>
+        tests.Where(t => t.Says(recipe, style, colour)).OrderBy(t => t.Day).ThenBy(t => t.Verdict()).LastOrDefault();
 
     /// <summary>What cannot be kept.</summary>
     public IEnumerable<Problem> Problems()
     {
         if (ProductId.Length == 0 || StyleId.Length == 0)
         {
-            yield return new("empty", ProductId.Length == 0 ? "The test names no product." : "The test names no blank.", ProductId.Length == 0 ? "productId" : "styleId", "Choose what was pressed on what.");
+            yield return new(
+                "empty",
+                ProductId.Length == 0 ? "The test names no product." : "The test names no blank.",
+                ProductId.Length == 0 ? "productId" : "styleId",
+                "Choose what was pressed on what."
+            );
         }
         if (TemperatureF is not (>= 200 and <= 450))
         {
-            yield return new("absurd", $"{TemperatureF:0} °F is outside 200 to 450, where transfers are pressed.", "temperatureF", "Type what the cloth got.");
+            yield return new(
+                "absurd",
+                $"{TemperatureF:0} °F is outside 200 to 450, where transfers are pressed.",
+                "temperatureF",
+                "Type what the cloth got."
+            );
         }
         if (DwellSeconds is not (>= 2 and <= 240))
         {
-            yield return new("absurd", $"{DwellSeconds:0.#} s under the press is outside 2 to 240.", "dwellSeconds", "Type how long it was pressed.");
+            yield return new(
+                "absurd",
+                $"{DwellSeconds:0.#} s under the press is outside 2 to 240.",
+                "dwellSeconds",
+                "Type how long it was pressed."
+            );
         }
         if (!Recipe.Pressures.Contains(Pressure))
         {
-            yield return new("unknown-word", $"\"{Pressure}\" is not a pressure.", "pressure", $"Use {string.Join(", ", Recipe.Pressures)}.");
+            yield return new(
+                "unknown-word",
+                $"\"{Pressure}\" is not a pressure.",
+                "pressure",
+                $"Use {string.Join(", ", Recipe.Pressures)}."
+            );
         }
         if (By.Length > 100 || Feel.Length > 500 || Note.Length > 2000)
         {
-            yield return new("too-long", "A name of over 100, a feel of over 500 or a note of over 2,000 characters.", "note", "Say it shorter.");
+            yield return new(
+                "too-long",
+                "A name of over 100, a feel of over 500 or a note of over 2,000 characters.",
+                "note",
+                "Say it shorter."
+            );
         }
         if (Photos is { Count: > MostPhotos })
         {
-            yield return new("many", $"{Photos.Count} photographs of one test.", "photos", $"At most {MostPhotos}: take one off first.");
+            yield return new(
+                "many",
+                $"{Photos.Count} photographs of one test.",
+                "photos",
+                $"At most {MostPhotos}: take one off first."
+            );
         }
-        foreach (var (photo, i) in (Photos ?? []).Select((p, i) => (p, i)).Where(x => x.p.Id.Length is 0 or > 64 || x.p.Hash.Length != HashLetters || !x.p.Hash.All(char.IsAsciiHexDigitLower) || x.p.Washes is < 0 or > 1000))
+        foreach (
+            var (photo, i) in (Photos ?? [])
+                .Select((p, i) => (p, i))
+                .Where(x =>
+                    x.p.Id.Length is 0 or > 64
+                    || x.p.Hash.Length != HashLetters
+                    || !x.p.Hash.All(char.IsAsciiHexDigitLower)
+                    || x.p.Washes is < 0 or > 1000
+                )
+        )
         {
-            yield return new("photo", $"Photograph \"{photo.Id}\" names no kept file, or {photo.Washes} washes.", $"photos[{i}]", "Send the photograph itself; washes are 0 to 1,000.");
+            yield return new(
+                "photo",
+                $"Photograph \"{photo.Id}\" names no kept file, or {photo.Washes} washes.",
+                $"photos[{i}]",
+                "Send the photograph itself; washes are 0 to 1,000."
+            );
         }
         foreach (var (wash, i) in (Washes ?? []).Select((w, i) => (w, i)).Where(x => x.w.Washes is < 1 or > 1000))
         {
-            yield return new("range", $"{wash.Washes} washes is outside 1 to 1,000.", $"washes[{i}].washes", "Count from the first.");
+            yield return new(
+                "range",
+                $"{wash.Washes} washes is outside 1 to 1,000.",
+                $"washes[{i}].washes",
+                "Count from the first."
+            );
         }
     }
 }

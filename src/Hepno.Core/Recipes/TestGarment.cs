@@ -18,7 +18,12 @@ public sealed record TestGarment(string Id, string Name, string Fabric, int Piec
     {
         if (Name.Trim().Length is 0 or > 100)
         {
-            yield return new("empty", Name.Trim().Length == 0 ? "The test garment has no name." : $"A name of {Name.Length} letters.", "name", "Say what it is, in at most 100 letters.");
+            yield return new(
+                "empty",
+                Name.Trim().Length == 0 ? "The test garment has no name." : $"A name of {Name.Length} letters.",
+                "name",
+                "Say what it is, in at most 100 letters."
+            );
         }
         if (Pieces is < 0 or > 10_000)
         {
@@ -26,7 +31,12 @@ public sealed record TestGarment(string Id, string Name, string Fabric, int Piec
         }
         if (Fabric.Length > 100 || Note.Length > 500)
         {
-            yield return new("too-long", "A fabric of over 100 or a note of over 500 characters.", "note", "Say it shorter.");
+            yield return new(
+                "too-long",
+                "A fabric of over 100 or a note of over 500 characters.",
+                "note",
+                "Say it shorter."
+            );
         }
     }
 }

@@ -25,8 +25,31 @@ public enum RunVerdict
 /// <param name="TakesBack">The event taken back, for <see cref="RunVerdict.TakenBack"/>.</param>
 /// <param name="SecondsOnPiece">Seconds of hands since the device's verdict before, holds left out.</param>
 /// <param name="Laps">Seconds of the steps within, as the screen saw them begin and end; null where it did not.</param>
-public sealed record RunEvent(string EventId, string Device, int PieceNo, int Attempt, int Pass, string Size, RunVerdict Verdict, string? Reason, string? TakesBack, double SecondsOnPiece, IReadOnlyList<StepLap>? Laps = null)
+public sealed record RunEvent(
+    string EventId,
+    string Device,
+    int PieceNo,
+    int Attempt,
+    int Pass,
+    string Size,
+    RunVerdict Verdict,
+    string? Reason,
+    string? TakesBack,
+    double SecondsOnPiece,
+    IReadOnlyList<StepLap>? Laps = null
+)
 {
     /// <summary>Reasons a piece may be spoiled for; the screen's keys 1 to 9 follow this order.</summary>
-    public static IReadOnlyList<string> Reasons { get; } = ["crooked", "wrong side", "scorch", "under-cured", "peeled early", "lint", "dye migration", "blank fault", "size mix-up"];
+    public static IReadOnlyList<string> Reasons { get; } =
+    [
+        "crooked",
+        "wrong side",
+        "scorch",
+        "under-cured",
+        "peeled early",
+        "lint",
+        "dye migration",
+        "blank fault",
+        "size mix-up",
+    ];
 }

@@ -7,10 +7,16 @@ namespace Hepno.Core.Runs;
 /// <param name="Sizes">Its size run.</param>
 /// <param name="Passes">Decorations a piece goes through, 1 or more.</param>
 /// <param name="Names">Names and numbers, a piece each in the order of the list; null when all are alike.</param>
-public sealed record RunLine(string LineId, IReadOnlyList<SizeCount> Sizes, int Passes, IReadOnlyList<OwnPiece>? Names = null)
+public sealed record RunLine(
+    string LineId,
+    IReadOnlyList<SizeCount> Sizes,
+    int Passes,
+    IReadOnlyList<OwnPiece>? Names = null
+)
 {
     /// <summary>What the n-th piece of a size has of its own, from 0; empty for nothing.</summary>
-    public string SaysOf(string size, int nth) => (Names ?? []).Where(n => n.Size == size).Skip(nth).FirstOrDefault()?.Says() ?? "";
+    public string SaysOf(string size, int nth) =>
+        (Names ?? []).Where(n => n.Size == size).Skip(nth).FirstOrDefault()?.Says() ?? "";
 
     /// <summary>Pieces of the line.</summary>
     public int Pieces => SizeRun.Total(Sizes);
@@ -37,7 +43,15 @@ public enum PieceStanding
 /// <param name="Attempt">The blank now in hand, from 1.</param>
 /// <param name="Passes">Passes the blank in hand has come through.</param>
 /// <param name="Says">Its own name and number; empty for none.</param>
-public sealed record PieceState(string LineId, int PieceNo, string Size, PieceStanding Standing, int Attempt, int Passes, string Says = "");
+public sealed record PieceState(
+    string LineId,
+    int PieceNo,
+    string Size,
+    PieceStanding Standing,
+    int Attempt,
+    int Passes,
+    string Says = ""
+);
 
 /// <summary>Something still to be pressed.</summary>
 /// <param name="LineId">Its line.</param>
@@ -66,7 +80,17 @@ public sealed record SizeTally(string LineId, string Size, int Needed, int Good,
 /// <param name="NotCounted">Verdicts kept but not counted: a second one for the same piece.</param>
 /// <param name="Last">The newest counted verdict, or null.</param>
 /// <param name="Events">Events folded; they only accrue, so of two states the one of more events is the newer.</param>
-public sealed record RunState(int Good, int Spoiled, int Counted, IReadOnlyList<SizeTally> Sizes, IReadOnlyList<PieceState> Pieces, IReadOnlyList<RunTask> Todo, IReadOnlyList<RunEvent> NotCounted, RunEvent? Last, int Events);
+public sealed record RunState(
+    int Good,
+    int Spoiled,
+    int Counted,
+    IReadOnlyList<SizeTally> Sizes,
+    IReadOnlyList<PieceState> Pieces,
+    IReadOnlyList<RunTask> Todo,
+    IReadOnlyList<RunEvent> NotCounted,
+    RunEvent? Last,
+    int Events
+);
 
 /// <summary>The one place that turns a run's events into counts; counts are never stored.</summary>
 public static class RunFold
@@ -111,7 +135,19 @@ public static class RunFold
                     }
                     good += pass == line.Passes ? 1 : 0;
                     var says = line.SaysOf(size.Size, n);
-                    pieces.Add(new(line.LineId, number, size.Size, pass == line.Passes ? PieceStanding.Good : pass > 0 ? PieceStanding.Between : PieceStanding.Waiting, attempt, pass, says));
+                    pieces.Add(
+                        new(
+                            line.LineId,
+                            number,
+                            size.Size,
+                            pass == line.Passes ? PieceStanding.Good
+                                : pass > 0 ? PieceStanding.Between
+                                : PieceStanding.Waiting,
+                            attempt,
+                            pass,
+                            says
+                        )
+                    );
                     for (var p = pass + 1; p <= line.Passes; p++)
                     {
                         left.Add(new(line.LineId, number, attempt, p, size.Size, says));
@@ -122,11 +158,25 @@ public static class RunFold
             // a line is pressed through before the next: its garment, its settings and its transfers lie ready together
             todo.AddRange(left.OrderBy(t => t.Pass).ThenBy(t => t.Attempt).ThenBy(t => t.PieceNo));
         }
-        return new(tallies.Sum(t => t.Good), tallies.Sum(t => t.Spoiled), counted.Count, tallies, pieces, todo, [.. standing.Where(e => !counted.Contains(e))], standing.LastOrDefault(counted.Contains), events.Count);
+        return new(
+            tallies.Sum(t => t.Good),
+            tallies.Sum(t => t.Spoiled),
+            counted.Count,
+            tallies,
+            pieces,
+            todo,
+            [.. standing.Where(e => !counted.Contains(e))],
+            standing.LastOrDefault(counted.Contains),
+            events.Count
+        );
     }
 
     /// <summary>Events of one line's pieces.</summary>
-    public static IReadOnlyList<RunEvent> OfLine(IReadOnlyList<RunLine> lines, string lineId, IReadOnlyList<RunEvent> events)
+    public static IReadOnlyList<RunEvent> OfLine(
+        IReadOnlyList<RunLine> lines,
+        string lineId,
+        IReadOnlyList<RunEvent> events
+    )
     {
         var from = 1;
         foreach (var line in lines)

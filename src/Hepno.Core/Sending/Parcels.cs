@@ -24,23 +24,59 @@ public static class Parcels
     /// <param name="packagings">What the shop has.</param>
     /// <param name="carrier">Whose rates.</param>
     /// <param name="zone">Where to, or null when it is collected.</param>
-    public static IReadOnlyList<PackingWay> Ways(IReadOnlyList<(Style Style, int Pieces)> pieces, IReadOnlyList<Packaging> packagings, string carrier, RateZone? zone)
+    public static IReadOnlyList<PackingWay> Ways(
+        IReadOnlyList<(Style Style, int Pieces)> pieces,
+        IReadOnlyList<Packaging> packagings,
+        string carrier,
+        RateZone? zone
+    )
     {
         var tees = pieces.Sum(p => PieceSize.Tees(p.Style.Kind) * p.Pieces);
         var grams = pieces.Sum(p => PieceSize.Grams(p.Style) * p.Pieces);
         var ways = new List<PackingWay>();
         foreach (var p in packagings)
         {
-            var count = (int)Math.Max(1, Math.Max(Math.Ceiling((tees / p.MostTees) - 1e-9), Math.Ceiling((grams / p.MostGrams) - 1e-9)));
+            var count = (int)
+                Math.Max(
+                    1,
+                    Math.Max(Math.Ceiling((tees / p.MostTees) - 1e-9), Math.Ceiling((grams / p.MostGrams) - 1e-9))
+                );
             var each = (grams / count) + p.OwnGrams;
             if (zone is not null && zone.Price(each) is null)
             {
                 continue;
             }
-            var parcels = Figure.Input("parcels", "Parcels", count, FigureUnit.Count, $"{tees.ToString("0.#", CultureInfo.InvariantCulture)} folded tees and {grams.ToString("0", CultureInfo.InvariantCulture)} g; {p.Name} holds {p.MostTees:0.#} and {p.MostGrams:0} g");
-            var material = Figure.Of("packaging", p.Name, count * p.Price, "parcels × price", parcels, Figure.Input("packaging-price", p.Name, p.Price, FigureUnit.Money, "Numbers: packing"));
-            var postage = zone is null ? Figure.Input("postage", "Postage", 0m, FigureUnit.Money, "they collect it")
-                : Figure.Of("postage", "Postage", count * zone.Price(each)!.Value, "parcels × rate", parcels, Figure.Input("rate", $"{zone.Name}, up to {each.ToString("0", CultureInfo.InvariantCulture)} g", zone.Price(each)!.Value, FigureUnit.Money, carrier));
+            var parcels = Figure.Input(
+                "parcels",
+                "Parcels",
+                count,
+                FigureUnit.Count,
+                $"{tees.ToString("0.#", CultureInfo.InvariantCulture)} folded tees and {grams.ToString("0", CultureInfo.InvariantCulture)} g; {p.Name} holds {p.MostTees:0.#} and {p.MostGrams:0} g"
+            );
+            var material = Figure.Of(
+                "packaging",
+                p.Name,
+                count * p.Price,
+                "parcels × price",
+                parcels,
+                Figure.Input("packaging-price", p.Name, p.Price, FigureUnit.Money, "Numbers: packing")
+            );
+            var postage = zone is null
+                ? Figure.Input("postage", "Postage", 0m, FigureUnit.Money, "they collect it")
+                : Figure.Of(
+                    "postage",
+                    "Postage",
+                    count * zone.Price(each)!.Value,
+                    "parcels × rate",
+                    parcels,
+                    Figure.Input(
+                        "rate",
+                        $"{zone.Name}, up to {each.ToString("0", CultureInfo.InvariantCulture)} g",
+                        zone.Price(each)!.Value,
+                        FigureUnit.Money,
+                        carrier
+                    )
+                );
             ways.Add(new(p, count, each, material, postage));
         }
         return [.. ways.OrderBy(w => w.Parcels).ThenBy(w => w.Cost).ThenBy(w => w.Packaging.MostTees)];

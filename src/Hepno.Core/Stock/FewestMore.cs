@@ -28,7 +28,11 @@ public static class FewestMore
         }
         var bulk = counting.MinBy(p => p.Costs / p.Counts)!;
         var first = Math.Max(0, (int)Math.Ceiling((gap - (Searched / Cents)) / bulk.Counts));
-        IReadOnlyList<FurtherPiece> found = [.. Enumerable.Repeat(bulk, first), .. Least((int)Math.Ceiling((gap - (first * bulk.Counts)) * Cents), counting)];
+        IReadOnlyList<FurtherPiece> found =
+        [
+            .. Enumerable.Repeat(bulk, first),
+            .. Least((int)Math.Ceiling((gap - (first * bulk.Counts)) * Cents), counting),
+        ];
         return found.Count <= most ? found : [];
     }
 
@@ -39,8 +43,11 @@ public static class FewestMore
         var best = new (decimal Cost, int Count, int Last)[Math.Max(0, missing) + 1];
         for (var amount = 1; amount <= missing; amount++)
         {
-            best[amount] = Enumerable.Range(0, pieces.Count).Select(i => (Piece: i, Before: best[Math.Max(0, amount - Counts(i))]))
-                .Select(x => (x.Before.Cost + pieces[x.Piece].Costs, x.Before.Count + 1, x.Piece)).Min();
+            best[amount] = Enumerable
+                .Range(0, pieces.Count)
+                .Select(i => (Piece: i, Before: best[Math.Max(0, amount - Counts(i))]))
+                .Select(x => (x.Before.Cost + pieces[x.Piece].Costs, x.Before.Count + 1, x.Piece))
+                .Min();
         }
         var found = new List<FurtherPiece>();
         for (var amount = missing; amount > 0; amount = Math.Max(0, amount - Counts(best[amount].Last)))

@@ -19,7 +19,17 @@ public sealed record PrintLot(int Count, DateOnly On, string Order);
 /// <param name="Keep">How many the shop likes to have: a layout's free room is filled up to that; 0 for what is only left over.</param>
 /// <param name="GoodDays">Days it keeps, stored dry; the maker's word decides.</param>
 /// <param name="Lots">What was put in and taken out, oldest first.</param>
-public sealed record KeptPrint(string Id, string Name, double WidthIn, double HeightIn, string? DesignId, string ProductId, int Keep, int GoodDays, IReadOnlyList<PrintLot> Lots)
+public sealed record KeptPrint(
+    string Id,
+    string Name,
+    double WidthIn,
+    double HeightIn,
+    string? DesignId,
+    string ProductId,
+    int Keep,
+    int GoodDays,
+    IReadOnlyList<PrintLot> Lots
+)
 {
     /// <summary>Days a transfer is taken to keep until the shop says otherwise (assumed).</summary>
     public const int UsualDays = 365;
@@ -51,7 +61,12 @@ public sealed record KeptPrint(string Id, string Name, double WidthIn, double He
     public int Wanted() => Math.Max(0, Keep - OnHand());
 
     /// <summary>True when it is this print: the same artwork in the same size on the same film.</summary>
-    public bool Is(string? designId, double widthIn, double heightIn, string productId) => designId is not null && designId == DesignId && productId == ProductId && Math.Abs(widthIn - WidthIn) <= SameIn && Math.Abs(heightIn - HeightIn) <= SameIn;
+    public bool Is(string? designId, double widthIn, double heightIn, string productId) =>
+        designId is not null
+        && designId == DesignId
+        && productId == ProductId
+        && Math.Abs(widthIn - WidthIn) <= SameIn
+        && Math.Abs(heightIn - HeightIn) <= SameIn;
 
     /// <summary>It as a design that fills a layout: no order needs it.</summary>
     public LaidDesign Filling() => new(KeyOf(Id), WidthIn, HeightIn, 0);
@@ -64,11 +79,21 @@ public sealed record KeptPrint(string Id, string Name, double WidthIn, double He
     {
         if (Name.Length is 0 or > 100)
         {
-            yield return new("empty", Name.Length == 0 ? "The transfer has no name." : $"A name of {Name.Length} letters.", "name", "Say what it is, in at most 100 letters.");
+            yield return new(
+                "empty",
+                Name.Length == 0 ? "The transfer has no name." : $"A name of {Name.Length} letters.",
+                "name",
+                "Say what it is, in at most 100 letters."
+            );
         }
         if (WidthIn is not (> 0 and <= 40) || HeightIn is not (> 0 and <= 40))
         {
-            yield return new("range", $"{WidthIn:0.##} × {HeightIn:0.##} in is outside 0 to 40.", "widthIn", "Type its printed size.");
+            yield return new(
+                "range",
+                $"{WidthIn:0.##} × {HeightIn:0.##} in is outside 0 to 40.",
+                "widthIn",
+                "Type its printed size."
+            );
         }
         if (ProductId.Length == 0)
         {
@@ -76,11 +101,21 @@ public sealed record KeptPrint(string Id, string Name, double WidthIn, double He
         }
         if (Keep is < 0 or > 10_000 || GoodDays is < 1 or > 3650)
         {
-            yield return new("range", $"{Keep} to keep or {GoodDays} days is out of range.", "keep", "0 to 10,000 transfers, 1 to 3,650 days.");
+            yield return new(
+                "range",
+                $"{Keep} to keep or {GoodDays} days is out of range.",
+                "keep",
+                "0 to 10,000 transfers, 1 to 3,650 days."
+            );
         }
         if (Lots.Sum(l => (long)l.Count) is < 0 or > 100_000 || Lots.Any(l => l.Count is < -10_000 or > 10_000))
         {
-            yield return new("range", $"{Lots.Sum(l => (long)l.Count)} transfers in the drawer cannot be.", "lots", "Count them again.");
+            yield return new(
+                "range",
+                $"{Lots.Sum(l => (long)l.Count)} transfers in the drawer cannot be.",
+                "lots",
+                "Count them again."
+            );
         }
     }
 }

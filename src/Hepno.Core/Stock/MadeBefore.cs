@@ -7,14 +7,22 @@ namespace Hepno.Core.Stock;
 /// <param name="HeightIn">How tall, in.</param>
 /// <param name="Screens">Screens it took; 0 for stitches.</param>
 /// <param name="On">The last day it was made.</param>
-public sealed record MadeBefore(string DesignId, string MakerId, double WidthIn, double HeightIn, int Screens, DateOnly On)
+public sealed record MadeBefore(
+    string DesignId,
+    string MakerId,
+    double WidthIn,
+    double HeightIn,
+    int Screens,
+    DateOnly On
+)
 {
     // a screen is one size; a stitch file is stitched a tenth larger or smaller without being drawn anew (assumed)
     private const double SameScreenIn = 0.01;
     private const double FileScales = 0.10;
 
     /// <summary>True where a screen of that size can be used again.</summary>
-    public bool SameScreen(double widthIn, double heightIn) => Math.Abs(widthIn - WidthIn) <= SameScreenIn && Math.Abs(heightIn - HeightIn) <= SameScreenIn;
+    public bool SameScreen(double widthIn, double heightIn) =>
+        Math.Abs(widthIn - WidthIn) <= SameScreenIn && Math.Abs(heightIn - HeightIn) <= SameScreenIn;
 
     /// <summary>True where its stitch file serves for that size.</summary>
     public bool SameFile(double widthIn, double heightIn) => Scales(widthIn, WidthIn) && Scales(heightIn, HeightIn);

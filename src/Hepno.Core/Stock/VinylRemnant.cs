@@ -11,7 +11,16 @@ namespace Hepno.Core.Stock;
 /// <param name="Since">Since when it lies there.</param>
 /// <param name="From">The order that left it; empty for none.</param>
 /// <param name="IsGone">True when it was thrown away or used otherwise.</param>
-public sealed record VinylRemnant(string Id, string VinylId, string Colour, double WidthIn, double LengthIn, DateOnly Since, string From, bool IsGone = false)
+public sealed record VinylRemnant(
+    string Id,
+    string VinylId,
+    string Colour,
+    double WidthIn,
+    double LengthIn,
+    DateOnly Since,
+    string From,
+    bool IsGone = false
+)
 {
     /// <summary>What is narrower is waste, in (assumed).</summary>
     public const double LeastIn = 2;
@@ -25,11 +34,21 @@ public sealed record VinylRemnant(string Id, string VinylId, string Colour, doub
         }
         if (Colour.Trim().Length is 0 or > 60)
         {
-            yield return new("empty", Colour.Trim().Length == 0 ? "The piece has no colour." : $"A colour of {Colour.Length} letters.", "colour", "Say its colour in at most 60 letters.");
+            yield return new(
+                "empty",
+                Colour.Trim().Length == 0 ? "The piece has no colour." : $"A colour of {Colour.Length} letters.",
+                "colour",
+                "Say its colour in at most 60 letters."
+            );
         }
         if (WidthIn is not (> 0 and <= 64) || LengthIn is not (> 0 and <= 2000))
         {
-            yield return new("range", $"A piece of {WidthIn:0.##} × {LengthIn:0.##} in is outside 0 to 64 by 0 to 2,000.", "widthIn", "Type what it measures.");
+            yield return new(
+                "range",
+                $"A piece of {WidthIn:0.##} × {LengthIn:0.##} in is outside 0 to 64 by 0 to 2,000.",
+                "widthIn",
+                "Type what it measures."
+            );
         }
     }
 }

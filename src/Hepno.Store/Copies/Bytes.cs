@@ -22,7 +22,7 @@ internal static class Bytes
         using var file = File.Create(target);
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
         var buffer = new byte[Step];
-        for (int read; (read = from.Read(buffer)) > 0;)
+        for (int read; (read = from.Read(buffer)) > 0; )
         {
             hash.AppendData(buffer, 0, read);
             file.Write(buffer, 0, read);

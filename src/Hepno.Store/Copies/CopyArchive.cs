@@ -39,11 +39,16 @@ public static class CopyArchive
                 using (var tar = new TarWriter(zip))
                 {
                     using var list = new MemoryStream(manifest.Written());
-                    tar.WriteEntry(new PaxTarEntry(TarEntryType.RegularFile, CopyManifest.FileName) { DataStream = list });
+                    tar.WriteEntry(
+                        new PaxTarEntry(TarEntryType.RegularFile, CopyManifest.FileName) { DataStream = list }
+                    );
                     tar.WriteEntry(copy, ShopCopy.DatabaseName);
                     foreach (var kept in manifest.Files)
                     {
-                        tar.WriteEntry(Bytes.Kept(folder, kept.Hash), Path.GetRelativePath(folder, Bytes.Kept(folder, kept.Hash)));
+                        tar.WriteEntry(
+                            Bytes.Kept(folder, kept.Hash),
+                            Path.GetRelativePath(folder, Bytes.Kept(folder, kept.Hash))
+                        );
                     }
                 }
                 file.Position = 0;
@@ -77,7 +82,8 @@ public static class CopyArchive
                 list = Take(entry, fresh) ?? list;
             }
         }
-        catch (Exception damaged) when (damaged is InvalidDataException or EndOfStreamException or IOException or FormatException)
+        catch (Exception damaged)
+            when (damaged is InvalidDataException or EndOfStreamException or IOException or FormatException)
         {
             throw new UnfitCopyException("it is not a Hepno archive, or it is damaged.");
         }
@@ -95,10 +101,19 @@ public static class CopyArchive
     {
         var name = entry.Name;
         var parts = name.Split('/');
-        var isKept = parts is ["files", var two, var hash] && Bytes.IsHash(hash) && hash.StartsWith(two, StringComparison.Ordinal) && two.Length == 2;
-        if (entry.EntryType is not (TarEntryType.RegularFile or TarEntryType.V7RegularFile) || !(isKept || name is ShopCopy.DatabaseName or CopyManifest.FileName))
+        var isKept =
+            parts is ["files", var two, var hash]
+            && Bytes.IsHash(hash)
+            && hash.StartsWith(two, StringComparison.Ordinal)
+            && two.Length == 2;
+        if (
+            entry.EntryType is not (TarEntryType.RegularFile or TarEntryType.V7RegularFile)
+            || !(isKept || name is ShopCopy.DatabaseName or CopyManifest.FileName)
+        )
         {
-            throw new UnfitCopyException($"it holds \"{(name.Length > 60 ? name[..60] : name)}\", which no archive of a shop holds.");
+            throw new UnfitCopyException(
+                $"it holds \"{(name.Length > 60 ? name[..60] : name)}\", which no archive of a shop holds."
+            );
         }
         if (name == CopyManifest.FileName)
         {
@@ -130,5 +145,6 @@ public static class CopyArchive
         return seal.AsSpan().SequenceEqual(Seal(hash.GetHashAndReset()));
     }
 
-    private static byte[] Seal(byte[] hash) => [.. Head, .. Encoding.ASCII.GetBytes($"hepno sha256 {Convert.ToHexStringLower(hash)}"), .. Tail];
+    private static byte[] Seal(byte[] hash) =>
+        [.. Head, .. Encoding.ASCII.GetBytes($"hepno sha256 {Convert.ToHexStringLower(hash)}"), .. Tail];
 }

@@ -57,7 +57,12 @@ public sealed class CopyFolder(string root)
             }
             var written = manifest.Written();
             Bytes.Write(written, Path.Combine(making, CopyManifest.FileName));
-            Bytes.Write(Encoding.ASCII.GetBytes($"{Convert.ToHexStringLower(SHA256.HashData(written))}\n{Bytes.Of(Path.Combine(making, Packed)).Hash}\n"), Path.Combine(making, Seal));
+            Bytes.Write(
+                Encoding.ASCII.GetBytes(
+                    $"{Convert.ToHexStringLower(SHA256.HashData(written))}\n{Bytes.Of(Path.Combine(making, Packed)).Hash}\n"
+                ),
+                Path.Combine(making, Seal)
+            );
             Unpacked(making, manifest, into: null);
             var target = Path.Combine(root, name);
             if (Directory.Exists(target))
@@ -77,9 +82,20 @@ public sealed class CopyFolder(string root)
     }
 
     /// <summary>All copies, the newest first; those that do not hold together have no list of contents.</summary>
-    public IReadOnlyList<ListedCopy> All() => !Directory.Exists(root) ? []
-        : [.. Directory.EnumerateDirectories(root).Where(d => Path.GetFileName(d) is var n && !n.StartsWith(Making, StringComparison.Ordinal) && n != "files")
-            .Select(d => new ListedCopy(Path.GetFileName(d), Sealed(d), Size(d))).OrderByDescending(c => c.Manifest?.MadeAt).ThenByDescending(c => c.Name, StringComparer.Ordinal)];
+    public IReadOnlyList<ListedCopy> All() =>
+        !Directory.Exists(root)
+            ? []
+            :
+            [
+                .. Directory
+                    .EnumerateDirectories(root)
+                    .Where(d =>
+                        Path.GetFileName(d) is var n && !n.StartsWith(Making, StringComparison.Ordinal) && n != "files"
+                    )
+                    .Select(d => new ListedCopy(Path.GetFileName(d), Sealed(d), Size(d)))
+                    .OrderByDescending(c => c.Manifest?.MadeAt)
+                    .ThenByDescending(c => c.Name, StringComparer.Ordinal),
+            ];
 
     /// <summary>Whether there is a copy of this name that holds together to the last bit.</summary>
     public bool IsWhole(string name)
@@ -127,24 +143,40 @@ public sealed class CopyFolder(string root)
     public void Thin()
     {
         var whole = All().Where(c => c.Manifest is not null).ToList();
-        var days = whole.Where(c => DateOnly.TryParseExact(c.Name, DayFormat, CultureInfo.InvariantCulture, DateTimeStyles.None, out _)).OrderByDescending(c => c.Name, StringComparer.Ordinal).ToList();
+        var days = whole
+            .Where(c =>
+                DateOnly.TryParseExact(c.Name, DayFormat, CultureInfo.InvariantCulture, DateTimeStyles.None, out _)
+            )
+            .OrderByDescending(c => c.Name, StringComparer.Ordinal)
+            .ToList();
         var kept = days.Take(Daily)
-            .Concat(days.GroupBy(c => ISOWeek.GetYear(Day(c)) * 100 + ISOWeek.GetWeekOfYear(Day(c))).Select(g => g.First()).Take(Weekly))
+            .Concat(
+                days.GroupBy(c => ISOWeek.GetYear(Day(c)) * 100 + ISOWeek.GetWeekOfYear(Day(c)))
+                    .Select(g => g.First())
+                    .Take(Weekly)
+            )
             .Concat(days.GroupBy(c => c.Name[..7]).Select(g => g.First()).Take(Monthly))
             .Concat(whole.Where(c => c.Manifest!.Why.StartsWith("before-", StringComparison.Ordinal)).Take(Upgrades))
-            .Concat(whole.Where(c => c.Manifest!.Why == "asked").Take(Asked)).Select(c => c.Name).ToHashSet();
+            .Concat(whole.Where(c => c.Manifest!.Why == "asked").Take(Asked))
+            .Select(c => c.Name)
+            .ToHashSet();
         foreach (var old in whole.Where(c => !kept.Contains(c.Name)))
         {
             Directory.Delete(Path.Combine(root, old.Name), recursive: true);
         }
-        var named = whole.Where(c => kept.Contains(c.Name)).SelectMany(c => c.Manifest!.Files).Select(f => f.Hash).ToHashSet();
+        var named = whole
+            .Where(c => kept.Contains(c.Name))
+            .SelectMany(c => c.Manifest!.Files)
+            .Select(f => f.Hash)
+            .ToHashSet();
         foreach (var file in ShopCopy.Files(root).Where(f => !named.Contains(Path.GetFileName(f))).ToList())
         {
             File.Delete(file);
         }
     }
 
-    private static DateTime Day(ListedCopy copy) => DateTime.ParseExact(copy.Name, DayFormat, CultureInfo.InvariantCulture);
+    private static DateTime Day(ListedCopy copy) =>
+        DateTime.ParseExact(copy.Name, DayFormat, CultureInfo.InvariantCulture);
 
     private CopyManifest ManifestOf(string name)
     {
@@ -153,13 +185,18 @@ public sealed class CopyFolder(string root)
         {
             throw new UnfitCopyException($"there is none called {name}.");
         }
-        return Sealed(Path.Combine(root, name)) ?? throw new UnfitCopyException("its list of contents is not the one it was made with.");
+        return Sealed(Path.Combine(root, name))
+            ?? throw new UnfitCopyException("its list of contents is not the one it was made with.");
     }
 
     // the list of contents, if it and the packed database are as the seal says
     private static CopyManifest? Sealed(string copy)
     {
-        var (list, seal, packed) = (Path.Combine(copy, CopyManifest.FileName), Path.Combine(copy, Seal), Path.Combine(copy, Packed));
+        var (list, seal, packed) = (
+            Path.Combine(copy, CopyManifest.FileName),
+            Path.Combine(copy, Seal),
+            Path.Combine(copy, Packed)
+        );
         if (!File.Exists(list) || !File.Exists(seal) || !File.Exists(packed))
         {
             return null;
@@ -168,7 +205,12 @@ public sealed class CopyFolder(string root)
         {
             var written = File.ReadAllBytes(list);
             var lines = File.ReadAllText(seal).Split('\n');
-            return lines.Length == 3 && lines[2].Length == 0 && lines[0] == Convert.ToHexStringLower(SHA256.HashData(written)) ? CopyManifest.Read(written) : null;
+            return
+                lines.Length == 3
+                && lines[2].Length == 0
+                && lines[0] == Convert.ToHexStringLower(SHA256.HashData(written))
+                ? CopyManifest.Read(written)
+                : null;
         }
         catch (UnfitCopyException)
         {
@@ -200,7 +242,8 @@ public sealed class CopyFolder(string root)
         }
     }
 
-    private bool Holds(string hash, long bytes) => new FileInfo(Bytes.Kept(root, hash)) is { Exists: true } there && there.Length == bytes;
+    private bool Holds(string hash, long bytes) =>
+        new FileInfo(Bytes.Kept(root, hash)) is { Exists: true } there && there.Length == bytes;
 
     private void Share(string folder, CopiedFile file)
     {
@@ -231,7 +274,8 @@ public sealed class CopyFolder(string root)
     {
         var path = Bytes.Kept(root, file.Hash);
         return !File.Exists(path) ? throw new UnfitCopyException($"the file {file.Hash[..12]} is missing beside it.")
-            : Bytes.Of(path) != file ? throw new UnfitCopyException($"the file {file.Hash[..12]} beside it is damaged.") : path;
+            : Bytes.Of(path) != file ? throw new UnfitCopyException($"the file {file.Hash[..12]} beside it is damaged.")
+            : path;
     }
 
     // what a killed program left half made

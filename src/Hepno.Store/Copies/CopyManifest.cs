@@ -15,7 +15,15 @@ public sealed record CopiedFile(string Hash, long Bytes);
 /// <param name="Database">The database, unpacked.</param>
 /// <param name="Files">Artwork, attachments, photographs.</param>
 /// <param name="Lost">Hashes of files that the data names and that were gone or damaged when it was copied.</param>
-public sealed record CopyManifest(int Format, DateTime MadeAt, string Why, DatabaseFacts Data, CopiedFile Database, IReadOnlyList<CopiedFile> Files, IReadOnlyList<string> Lost)
+public sealed record CopyManifest(
+    int Format,
+    DateTime MadeAt,
+    string Why,
+    DatabaseFacts Data,
+    CopiedFile Database,
+    IReadOnlyList<CopiedFile> Files,
+    IReadOnlyList<string> Lost
+)
 {
     /// <summary>The format this program writes.</summary>
     public const int Known = 1;
@@ -23,7 +31,12 @@ public sealed record CopyManifest(int Format, DateTime MadeAt, string Why, Datab
     /// <summary>Its name inside a copy.</summary>
     public const string FileName = "copy.json";
 
-    private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web) { RespectRequiredConstructorParameters = true, RespectNullableAnnotations = true, WriteIndented = true };
+    private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web)
+    {
+        RespectRequiredConstructorParameters = true,
+        RespectNullableAnnotations = true,
+        WriteIndented = true,
+    };
 
     /// <summary>As it is written.</summary>
     public byte[] Written() => JsonSerializer.SerializeToUtf8Bytes(this, Json);

@@ -13,10 +13,24 @@ internal static class Loose
             throw new UnfitCopyException("it holds no shop.");
         }
         var facts = DatabaseFacts.Checked(database);
-        var files = ShopCopy.Files(fresh).Select(f => new CopiedFile(Path.GetFileName(f), new FileInfo(f).Length)).OrderBy(f => f.Hash, StringComparer.Ordinal).ToList();
+        var files = ShopCopy
+            .Files(fresh)
+            .Select(f => new CopiedFile(Path.GetFileName(f), new FileInfo(f).Length))
+            .OrderBy(f => f.Hash, StringComparer.Ordinal)
+            .ToList();
         return DatabaseFacts.FilesNamed(database).Except(files.Select(f => f.Hash)).FirstOrDefault() is { } missing
-            ? throw new UnfitCopyException($"the file {missing[..Math.Min(12, missing.Length)]} that its data names is missing.")
-            : new(CopyManifest.Known, facts.LastAt ?? File.GetLastWriteTimeUtc(database), "asked", facts, Bytes.Of(database), files, []);
+            ? throw new UnfitCopyException(
+                $"the file {missing[..Math.Min(12, missing.Length)]} that its data names is missing."
+            )
+            : new(
+                CopyManifest.Known,
+                facts.LastAt ?? File.GetLastWriteTimeUtc(database),
+                "asked",
+                facts,
+                Bytes.Of(database),
+                files,
+                []
+            );
     }
 
     /// <summary>Takes a bare database with the files it names from where they lie.</summary>

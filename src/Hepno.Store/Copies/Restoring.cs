@@ -60,7 +60,8 @@ public static class Restoring
             {
                 throw new UnfitCopyException($"a running Hepno has {folder} open; stop it first.");
             }
-            old = $"{Path.TrimEndingDirectorySeparator(Path.GetFullPath(folder))}.before-{now.ToString("yyyyMMdd-HHmmss", CultureInfo.InvariantCulture)}";
+            old =
+                $"{Path.TrimEndingDirectorySeparator(Path.GetFullPath(folder))}.before-{now.ToString("yyyyMMdd-HHmmss", CultureInfo.InvariantCulture)}";
             Directory.Move(folder, old);
         }
         try
@@ -95,7 +96,11 @@ public static class Restoring
         // a link, a device or a pipe has no length of its own, and opening one may wait for ever
         if (file.LinkTarget is not null || file.Length == 0)
         {
-            throw new UnfitCopyException(file.LinkTarget is null ? "it is empty, or no plain file." : "it is a link and no plain file: name the file itself.");
+            throw new UnfitCopyException(
+                file.LinkTarget is null
+                    ? "it is empty, or no plain file."
+                    : "it is a link and no plain file: name the file itself."
+            );
         }
         var first = new byte[Database.Length];
         using (var from = File.OpenRead(source))
@@ -103,7 +108,8 @@ public static class Restoring
             _ = from.ReadAtLeast(first, first.Length, throwOnEndOfStream: false);
         }
         return first.AsSpan().StartsWith(Packed) ? CopyArchive.Unpack(source, fresh)
-            : first.AsSpan().SequenceEqual(Database) ? Loose.Unpack(source, fresh, [folder, Path.Combine(folder, "backups")])
+            : first.AsSpan().SequenceEqual(Database)
+                ? Loose.Unpack(source, fresh, [folder, Path.Combine(folder, "backups")])
             : throw new UnfitCopyException("it is not a Hepno archive, or it is damaged.");
     }
 
@@ -111,7 +117,12 @@ public static class Restoring
     {
         try
         {
-            using var held = new FileStream(Path.Combine(folder, "lock"), FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None);
+            using var held = new FileStream(
+                Path.Combine(folder, "lock"),
+                FileMode.OpenOrCreate,
+                FileAccess.ReadWrite,
+                FileShare.None
+            );
             return false;
         }
         catch (IOException)

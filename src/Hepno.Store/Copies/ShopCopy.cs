@@ -14,9 +14,24 @@ internal static class ShopCopy
     /// <param name="why">What it is made for.</param>
     /// <param name="now">When (UTC).</param>
     /// <param name="known">Files that were looked at before and need not be read again.</param>
-    public static CopyManifest Take(string folder, string database, string why, DateTime now, Func<string, long, bool> known)
+    public static CopyManifest Take(
+        string folder,
+        string database,
+        string why,
+        DateTime now,
+        Func<string, long, bool> known
+    )
     {
-        using (var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = Db.File(folder), Pooling = false, Mode = SqliteOpenMode.ReadWrite }.ToString()))
+        using (
+            var connection = new SqliteConnection(
+                new SqliteConnectionStringBuilder
+                {
+                    DataSource = Db.File(folder),
+                    Pooling = false,
+                    Mode = SqliteOpenMode.ReadWrite,
+                }.ToString()
+            )
+        )
         {
             connection.Open();
             connection.Execute("PRAGMA busy_timeout = 5000");
@@ -42,14 +57,25 @@ internal static class ShopCopy
             }
         }
         lost.UnionWith(DatabaseFacts.FilesNamed(database).Except(whole.Select(f => f.Hash)));
-        return new(CopyManifest.Known, now, why, facts, Bytes.Of(database), [.. whole.OrderBy(f => f.Hash, StringComparer.Ordinal)], [.. lost]);
+        return new(
+            CopyManifest.Known,
+            now,
+            why,
+            facts,
+            Bytes.Of(database),
+            [.. whole.OrderBy(f => f.Hash, StringComparer.Ordinal)],
+            [.. lost]
+        );
     }
 
     /// <summary>Checks an unpacked copy against what it is to hold: no part less, none more, none other.</summary>
     /// <exception cref="UnfitCopyException">It is not that.</exception>
     public static void Check(string fresh, CopyManifest manifest)
     {
-        if (!File.Exists(Path.Combine(fresh, DatabaseName)) || Bytes.Of(Path.Combine(fresh, DatabaseName)) != manifest.Database)
+        if (
+            !File.Exists(Path.Combine(fresh, DatabaseName))
+            || Bytes.Of(Path.Combine(fresh, DatabaseName)) != manifest.Database
+        )
         {
             throw new UnfitCopyException("its database is not the one it was made with.");
         }
@@ -67,13 +93,20 @@ internal static class ShopCopy
             throw new UnfitCopyException($"the file {damaged.Hash[..12]} in it is damaged.");
         }
         var facts = DatabaseFacts.Checked(Path.Combine(fresh, DatabaseName));
-        if (facts.Rows.Count != manifest.Data.Rows.Count || facts.Rows.Any(r => manifest.Data.Rows.GetValueOrDefault(r.Key, -1) != r.Value))
+        if (
+            facts.Rows.Count != manifest.Data.Rows.Count
+            || facts.Rows.Any(r => manifest.Data.Rows.GetValueOrDefault(r.Key, -1) != r.Value)
+        )
         {
             throw new UnfitCopyException("its tables do not hold the rows they were made with.");
         }
     }
 
     /// <summary>Kept files of a folder, by their name a hash.</summary>
-    public static IEnumerable<string> Files(string folder) => Directory.Exists(Path.Combine(folder, "files"))
-        ? Directory.EnumerateFiles(Path.Combine(folder, "files"), "*", SearchOption.AllDirectories).Where(f => Bytes.IsHash(Path.GetFileName(f))) : [];
+    public static IEnumerable<string> Files(string folder) =>
+        Directory.Exists(Path.Combine(folder, "files"))
+            ? Directory
+                .EnumerateFiles(Path.Combine(folder, "files"), "*", SearchOption.AllDirectories)
+                .Where(f => Bytes.IsHash(Path.GetFileName(f)))
+            : [];
 }

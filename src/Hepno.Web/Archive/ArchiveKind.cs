@@ -19,25 +19,46 @@ internal sealed record ArchiveKind(string Name, Action<SqliteConnection, Stream>
     /// <param name="aggregate">Where it is kept.</param>
     /// <param name="problems">What speaks against one.</param>
     public static ArchiveKind Of<T>(string name, Aggregate<T> aggregate, Func<T, IEnumerable<Problem>> problems)
-        where T : class => Of(name, aggregate, (_, value) => problems(value), c => aggregate.All(c).Select(v => v.Value));
+        where T : class =>
+        Of(name, aggregate, (_, value) => problems(value), c => aggregate.All(c).Select(v => v.Value));
 
     /// <summary>What there may be very many of: read by its ids.</summary>
-    public static ArchiveKind Many<T>(string name, Aggregate<T> aggregate, Func<Bringing, T, IEnumerable<Problem>> problems)
-        where T : class => Of(name, aggregate, problems, c => aggregate.Ids(c).Select(id => aggregate.Get(c, id)!.Value));
+    public static ArchiveKind Many<T>(
+        string name,
+        Aggregate<T> aggregate,
+        Func<Bringing, T, IEnumerable<Problem>> problems
+    )
+        where T : class =>
+        Of(name, aggregate, problems, c => aggregate.Ids(c).Select(id => aggregate.Get(c, id)!.Value));
 
     /// <summary>Any array.</summary>
-    public static ArchiveKind Of<T>(string name, Func<SqliteConnection, IEnumerable<T>> all, Action<Bringing, T, int> keep) => new(name, (c, to) => Array(to, all(c)), into =>
-    {
-        var place = 0;
-        foreach (var value in into.Each<T>(name))
-        {
-            keep(into, value, place++);
-        }
-        return place;
-    });
+    public static ArchiveKind Of<T>(
+        string name,
+        Func<SqliteConnection, IEnumerable<T>> all,
+        Action<Bringing, T, int> keep
+    ) =>
+        new(
+            name,
+            (c, to) => Array(to, all(c)),
+            into =>
+            {
+                var place = 0;
+                foreach (var value in into.Each<T>(name))
+                {
+                    keep(into, value, place++);
+                }
+                return place;
+            }
+        );
 
-    private static ArchiveKind Of<T>(string name, Aggregate<T> aggregate, Func<Bringing, T, IEnumerable<Problem>> problems, Func<SqliteConnection, IEnumerable<T>> all)
-        where T : class => Of(name, all, (into, value, place) => into.Put(name, place, aggregate, value, problems(into, value)));
+    private static ArchiveKind Of<T>(
+        string name,
+        Aggregate<T> aggregate,
+        Func<Bringing, T, IEnumerable<Problem>> problems,
+        Func<SqliteConnection, IEnumerable<T>> all
+    )
+        where T : class =>
+        Of(name, all, (into, value, place) => into.Put(name, place, aggregate, value, problems(into, value)));
 
     private static void Array<T>(Stream to, IEnumerable<T> all)
     {

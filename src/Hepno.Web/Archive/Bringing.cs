@@ -35,16 +35,22 @@ internal sealed record Bringing(SqliteConnection Connection, ZipArchive Zip, str
     public HashSet<int> Numbers { get; } = [];
 
     /// <summary>A part of it by its name.</summary>
-    public ZipArchiveEntry Part(string name) => Zip.GetEntry(name) ?? throw Refused("lost", $"{name} is not in the archive.", name);
+    public ZipArchiveEntry Part(string name) =>
+        Zip.GetEntry(name) ?? throw Refused("lost", $"{name} is not in the archive.", name);
 
     /// <summary>The things of one of its JSON arrays, one by one.</summary>
     public IEnumerable<T> Each<T>(string kind)
     {
         using var stream = Part($"{kind}.json").Open();
-        using var all = JsonSerializer.DeserializeAsyncEnumerable<T>(stream, Json.Frozen).ToBlockingEnumerable().GetEnumerator();
+        using var all = JsonSerializer
+            .DeserializeAsyncEnumerable<T>(stream, Json.Frozen)
+            .ToBlockingEnumerable()
+            .GetEnumerator();
         while (Next(kind, all))
         {
-            yield return all.Current is { } thing ? thing : throw Refused("nothing", $"\"{kind}\" holds nothing at one of its places.", kind);
+            yield return all.Current is { } thing
+                ? thing
+                : throw Refused("nothing", $"\"{kind}\" holds nothing at one of its places.", kind);
         }
     }
 
@@ -60,12 +66,19 @@ internal sealed record Bringing(SqliteConnection Connection, ZipArchive Zip, str
         catch (SqliteException unfit) when (unfit.SqliteErrorCode == Unfit)
         {
             // what no screen lets through may stand in a file that was changed by hand
-            throw new RefusedException(400, "unfit", $"The archive's {aggregate.Kind} {place + 1} holds a value that cannot be kept.", "Bring the file as it was exported.", $"{aggregate.Kind} {place + 1}");
+            throw new RefusedException(
+                400,
+                "unfit",
+                $"The archive's {aggregate.Kind} {place + 1} holds a value that cannot be kept.",
+                "Bring the file as it was exported.",
+                $"{aggregate.Kind} {place + 1}"
+            );
         }
     }
 
     /// <summary>Refuses all of it.</summary>
-    public static RefusedException Refused(string code, string sentence, string where) => new(400, code, sentence, "Bring the file as it was exported.", where);
+    public static RefusedException Refused(string code, string sentence, string where) =>
+        new(400, code, sentence, "Bring the file as it was exported.", where);
 
     private static bool Next<T>(string kind, IEnumerator<T> all)
     {
@@ -76,7 +89,11 @@ internal sealed record Bringing(SqliteConnection Connection, ZipArchive Zip, str
         catch (JsonException unreadable)
         {
             // the refusal then names the field, as for every other body
-            throw new BadHttpRequestException("The archive cannot be read.", StatusCodes.Status400BadRequest, new JsonException(unreadable.Message, $"$.{kind}{unreadable.Path?.TrimStart('$')}", null, null));
+            throw new BadHttpRequestException(
+                "The archive cannot be read.",
+                StatusCodes.Status400BadRequest,
+                new JsonException(unreadable.Message, $"$.{kind}{unreadable.Path?.TrimStart('$')}", null, null)
+            );
         }
     }
 }

@@ -17,7 +17,13 @@ namespace Hepno.Web.Archive;
 internal sealed record ArchiveHead(int Format, ShopNumbers Numbers);
 
 /// <summary>A sent quote; its page lies beside, under its id.</summary>
-internal sealed record ArchivedQuote(string Id, string OrderId, DateTime SentAt, DateTime? WithdrawnAt, JsonElement Frozen);
+internal sealed record ArchivedQuote(
+    string Id,
+    string OrderId,
+    DateTime SentAt,
+    DateTime? WithdrawnAt,
+    JsonElement Frozen
+);
 
 /// <summary>A verdict of a run.</summary>
 internal sealed record ArchivedEvent(string OrderId, DateTime ReceivedAt, RunEvent Event);
@@ -58,10 +64,18 @@ internal static class ShopArchive
         ArchiveKind.Of("calenders", Aggregates.Calenders, x => x.Problems()),
         ArchiveKind.Of("cloths", Aggregates.Cloths, x => x.Problems()),
         ArchiveKind.Of("cutters", Aggregates.Cutters, x => x.Problems()),
-        ArchiveKind.Of("places", Aggregates.Places, x => x.Problems()) with { Since = 4 },
+        ArchiveKind.Of("places", Aggregates.Places, x => x.Problems()) with
+        {
+            Since = 4,
+        },
         ArchiveKind.Of<Press>("presses", c => Aggregates.Presses.All(c).Select(p => p.Value), Press),
         ArchiveKind.Of("recipes", Aggregates.Recipes, x => x.Problems()),
-        ArchiveKind.Many("spotTests", Aggregates.SpotTests, (into, t) => t.Problems().Concat(Lost(into, (t.Photos ?? []).Select(p => p.Hash), $"A photograph of the test of {t.Day:yyyy-MM-dd}"))),
+        ArchiveKind.Many("spotTests", Aggregates.SpotTests, (into, t) =>
+            t.Problems()
+                .Concat(
+                    Lost(into, (t.Photos ?? []).Select(p => p.Hash), $"A photograph of the test of {t.Day:yyyy-MM-dd}")
+                )
+        ),
         ArchiveKind.Of("upkeep", Aggregates.Upkeep, x => x.Problems()),
         ArchiveKind.Of("supplies", Aggregates.Supplies, x => x.Problems()),
         ArchiveKind.Many("cures", Aggregates.Cures, (_, x) => x.Problems()),
@@ -71,8 +85,21 @@ internal static class ShopArchive
         ArchiveKind.Many("designs", Aggregates.Designs, (into, d) => Lost(into, [d.Hash], $"The picture of {d.Name}")),
         ArchiveKind.Of("templates", Aggregates.Templates, _ => []),
         ArchiveKind.Many("orders", Aggregates.Orders, Order),
-        ArchiveKind.Of("quotes", c => QuoteStore.Ids(c).Select(id => Archived(QuoteStore.Get(c, id)!, QuoteStore.Json(c, id))), Quote),
-        ArchiveKind.Of("events", c => Aggregates.Orders.Ids(c).SelectMany(id => RunStore.Received(c, id).Select(e => new ArchivedEvent(id, e.ReceivedAt, e.Event))), Event),
+        ArchiveKind.Of(
+            "quotes",
+            c => QuoteStore.Ids(c).Select(id => Archived(QuoteStore.Get(c, id)!, QuoteStore.Json(c, id))),
+            Quote
+        ),
+        ArchiveKind.Of(
+            "events",
+            c =>
+                Aggregates
+                    .Orders.Ids(c)
+                    .SelectMany(id =>
+                        RunStore.Received(c, id).Select(e => new ArchivedEvent(id, e.ReceivedAt, e.Event))
+                    ),
+            Event
+        ),
     ];
 
     /// <summary>Writes a shop to a new file.</summary>
@@ -89,7 +116,9 @@ internal static class ShopArchive
             }
             sums.Append(Convert.ToHexStringLower(hash.Hash!)).Append("  ").Append(name).Append('\n');
         }
-        Part(Head, CompressionLevel.Fastest, to => JsonSerializer.Serialize(to, new ArchiveHead(Known, Desk.Numbers(c)), Json.Frozen));
+        Part(Head, CompressionLevel.Fastest, to =>
+            JsonSerializer.Serialize(to, new ArchiveHead(Known, Desk.Numbers(c)), Json.Frozen)
+        );
         foreach (var kind in Kinds)
         {
             Part($"{kind.Name}.json", CompressionLevel.Fastest, to => kind.Write(c, to));
@@ -121,7 +150,10 @@ internal static class ShopArchive
             {
                 return desk.Db.Write(c =>
                 {
-                    var into = new Bringing(c, zip, desk.Db.Folder, deed with { Undoable = false }) { NewFiles = newFiles };
+                    var into = new Bringing(c, zip, desk.Db.Folder, deed with { Undoable = false })
+                    {
+                        NewFiles = newFiles,
+                    };
                     return Bring(into);
                 });
             }
@@ -142,7 +174,12 @@ internal static class ShopArchive
         var c = into.Connection;
         if (OrderStore.Count(c) + Aggregates.Customers.Ids(c).Count + Aggregates.Styles.Ids(c).Count > 0)
         {
-            throw new RefusedException(409, "not-empty", "This shop already has orders, customers or styles.", "Bring an archive into a new, empty shop. The guide says how one is begun.");
+            throw new RefusedException(
+                409,
+                "not-empty",
+                "This shop already has orders, customers or styles.",
+                "Bring an archive into a new, empty shop. The guide says how one is begun."
+            );
         }
         Whole(into);
         var head = HeadOf(into);
@@ -157,16 +194,33 @@ internal static class ShopArchive
     private static void Whole(Bringing into)
     {
         var known = Kinds.Select(k => $"{k.Name}.json").Append(Head).Append(Sums).ToHashSet();
-        if (into.Zip.Entries.FirstOrDefault(e => !known.Contains(e.FullName) && !e.FullName.StartsWith("files/", StringComparison.Ordinal) && !e.FullName.StartsWith("quotes/", StringComparison.Ordinal)) is { } other)
+        if (
+            into.Zip.Entries.FirstOrDefault(e =>
+                !known.Contains(e.FullName)
+                && !e.FullName.StartsWith("files/", StringComparison.Ordinal)
+                && !e.FullName.StartsWith("quotes/", StringComparison.Ordinal)
+            ) is
+            { } other
+        )
         {
-            throw Bringing.Refused("unknown", $"The archive holds {other.FullName}, which no archive of a shop holds.", other.FullName);
+            throw Bringing.Refused(
+                "unknown",
+                $"The archive holds {other.FullName}, which no archive of a shop holds.",
+                other.FullName
+            );
         }
         if (into.Zip.GetEntry(Sums) is not { } list)
         {
             return;
         }
         using var lines = new StreamReader(list.Open());
-        var sums = lines.ReadToEnd().Split('\n', StringSplitOptions.RemoveEmptyEntries).Select(l => l.Split("  ", 2)).Where(l => l.Length == 2).DistinctBy(l => l[1]).ToDictionary(l => l[1], l => l[0], StringComparer.Ordinal);
+        var sums = lines
+            .ReadToEnd()
+            .Split('\n', StringSplitOptions.RemoveEmptyEntries)
+            .Select(l => l.Split("  ", 2))
+            .Where(l => l.Length == 2)
+            .DistinctBy(l => l[1])
+            .ToDictionary(l => l[1], l => l[0], StringComparer.Ordinal);
         foreach (var part in into.Zip.Entries.Where(e => e.FullName != Sums))
         {
             using var from = part.Open();
@@ -189,12 +243,25 @@ internal static class ShopArchive
             // what another format calls its fields may be anything: the format is looked at first
             using var json = JsonDocument.Parse(part);
             var format = json.RootElement.TryGetProperty("format", out var f) && f.TryGetInt32(out var n) ? n : 0;
-            return format is >= Oldest and <= Known ? json.RootElement.Deserialize<ArchiveHead>(Json.Frozen)! : throw new RefusedException(400, "format", $"This archive is of format {format}; this program knows {Known}.",
-                format > Known ? "Install the newer program." : "Open that shop's data folder with this program, and export it again.", "format");
+            return format is >= Oldest and <= Known
+                ? json.RootElement.Deserialize<ArchiveHead>(Json.Frozen)!
+                : throw new RefusedException(
+                    400,
+                    "format",
+                    $"This archive is of format {format}; this program knows {Known}.",
+                    format > Known
+                        ? "Install the newer program."
+                        : "Open that shop's data folder with this program, and export it again.",
+                    "format"
+                );
         }
         catch (JsonException unreadable)
         {
-            throw new BadHttpRequestException("The archive cannot be read.", StatusCodes.Status400BadRequest, unreadable);
+            throw new BadHttpRequestException(
+                "The archive cannot be read.",
+                StatusCodes.Status400BadRequest,
+                unreadable
+            );
         }
     }
 
@@ -216,9 +283,20 @@ internal static class ShopArchive
         }
     }
 
-    private static IEnumerable<Problem> Noted(bool isNew) => isNew ? [] : [new Problem("twice", "It stands twice in the archive.", "id", "Bring the file as it was exported.")];
+    private static IEnumerable<Problem> Noted(bool isNew) =>
+        isNew
+            ? []
+            : [new Problem("twice", "It stands twice in the archive.", "id", "Bring the file as it was exported.")];
 
-    private static IEnumerable<Problem> Lost(Bringing into, IEnumerable<string> hashes, string what) => hashes.Where(h => !into.Files.Contains(h)).Select(_ => new Problem("lost", $"{what} is not in the archive.", "files", "Bring the file as it was exported."));
+    private static IEnumerable<Problem> Lost(Bringing into, IEnumerable<string> hashes, string what) =>
+        hashes
+            .Where(h => !into.Files.Contains(h))
+            .Select(_ => new Problem(
+                "lost",
+                $"{what} is not in the archive.",
+                "files",
+                "Bring the file as it was exported."
+            ));
 
     // the first day may have set up a press already: the archive's takes its place
     private static void Press(Bringing into, Press press, int place)
@@ -235,24 +313,42 @@ internal static class ShopArchive
         {
             yield return new("twice", $"T-{o.Number} stands twice.", "number", "Give each order a number of its own.");
         }
-        if ((o.Ask.CustomerId is { } who && !into.Customers.Contains(who)) || o.Ask.Lines.Any(l => l.StyleId is { } what && !into.Styles.Contains(what)))
+        if (
+            (o.Ask.CustomerId is { } who && !into.Customers.Contains(who))
+            || o.Ask.Lines.Any(l => l.StyleId is { } what && !into.Styles.Contains(what))
+        )
         {
-            yield return new("lost", $"{o.Code} names a customer or style that is not in the archive.", "ask", "Bring the file as it was exported.");
+            yield return new(
+                "lost",
+                $"{o.Code} names a customer or style that is not in the archive.",
+                "ask",
+                "Bring the file as it was exported."
+            );
         }
         foreach (var file in (o.Facts.Attached ?? []).Where(f => !into.Files.Contains(f.Hash)))
         {
-            yield return new("lost", $"The file {file.Name} of {o.Code} is not in the archive.", "facts.attached", "Bring the file as it was exported.");
+            yield return new(
+                "lost",
+                $"The file {file.Name} of {o.Code} is not in the archive.",
+                "facts.attached",
+                "Bring the file as it was exported."
+            );
         }
         into.Orders.Add(o.Id);
     }
 
-    private static ArchivedQuote Archived(StoredQuote q, string json) => new(q.Id, q.OrderId, q.SentAt, q.WithdrawnAt, JsonDocument.Parse(json).RootElement);
+    private static ArchivedQuote Archived(StoredQuote q, string json) =>
+        new(q.Id, q.OrderId, q.SentAt, q.WithdrawnAt, JsonDocument.Parse(json).RootElement);
 
     private static void Quote(Bringing into, ArchivedQuote q, int place)
     {
         if (!into.Orders.Contains(q.OrderId))
         {
-            throw Bringing.Refused("lost", $"The quote {q.Id} is of an order that is not in the archive.", $"quotes[{place}].orderId");
+            throw Bringing.Refused(
+                "lost",
+                $"The quote {q.Id} is of an order that is not in the archive.",
+                $"quotes[{place}].orderId"
+            );
         }
         FrozenQuote frozen;
         try
@@ -261,12 +357,22 @@ internal static class ShopArchive
         }
         catch (JsonException unreadable)
         {
-            throw Bringing.Refused("unreadable", $"The quote {q.Id} cannot be read: {unreadable.Path ?? "its figures"} is missing or another kind.", $"quotes[{place}]");
+            throw Bringing.Refused(
+                "unreadable",
+                $"The quote {q.Id} cannot be read: {unreadable.Path ?? "its figures"} is missing or another kind.",
+                $"quotes[{place}]"
+            );
         }
         using var page = into.Part($"quotes/{q.Id}.pdf").Open();
         using var pdf = new MemoryStream();
         page.CopyTo(pdf);
-        QuoteStore.Send(into.Connection, new StoredQuote(q.Id, q.OrderId, q.SentAt, null), q.Frozen.GetRawText(), pdf.ToArray(), frozen.Figures());
+        QuoteStore.Send(
+            into.Connection,
+            new StoredQuote(q.Id, q.OrderId, q.SentAt, null),
+            q.Frozen.GetRawText(),
+            pdf.ToArray(),
+            frozen.Figures()
+        );
         MadeStore.Put(into.Connection, q.Id, frozen.Designs());
         if (q.WithdrawnAt is { } at)
         {
@@ -278,7 +384,11 @@ internal static class ShopArchive
     {
         if (!into.Orders.Contains(e.OrderId))
         {
-            throw Bringing.Refused("lost", "A verdict is of an order that is not in the archive.", $"events[{place}].orderId");
+            throw Bringing.Refused(
+                "lost",
+                "A verdict is of an order that is not in the archive.",
+                $"events[{place}].orderId"
+            );
         }
         RunStore.Add(into.Connection, e.OrderId, e.Event, e.ReceivedAt);
     }

@@ -35,7 +35,14 @@ internal static class ArtworkDeeds
     /// <param name="widthIn">Print width.</param>
     /// <param name="file">The file.</param>
     /// <param name="gone">Ends it: who sent it went away.</param>
-    public static async Task<Design> Measured(Desk desk, string id, string name, double widthIn, byte[] file, CancellationToken gone = default)
+    public static async Task<Design> Measured(
+        Desk desk,
+        string id,
+        string name,
+        double widthIn,
+        byte[] file,
+        CancellationToken gone = default
+    )
     {
         // not disposed: who stops it may come while it ends
         var stop = CancellationTokenSource.CreateLinkedTokenSource(gone);
@@ -43,14 +50,39 @@ internal static class ArtworkDeeds
         try
         {
             var facts = PictureFile.Look(file);
-            var raster = facts.Kind == "svg" ? await DrawingApart.Read(file, widthIn, stop.Token) : await Task.Run(() => PictureFile.Read(file, widthIn), stop.Token);
-            var report = await Task.Run(() => Reported(raster, widthIn, facts.Kind == "svg", now), stop.Token) ?? throw new RefusedException(400, "nothing-painted", "Nothing in the picture is painted: it is all clear.", "Send the picture with the print in it.", "file");
+            var raster =
+                facts.Kind == "svg"
+                    ? await DrawingApart.Read(file, widthIn, stop.Token)
+                    : await Task.Run(() => PictureFile.Read(file, widthIn), stop.Token);
+            var report = await Task.Run(() => Reported(raster, widthIn, facts.Kind == "svg", now), stop.Token)
+                ?? throw new RefusedException(
+                    400,
+                    "nothing-painted",
+                    "Nothing in the picture is painted: it is all clear.",
+                    "Send the picture with the print in it.",
+                    "file"
+                );
             report = report with { MirroredText = facts.Kind == "svg" && SvgLettering.RunsBackwards(file) };
-            return new(id, name, facts.Kind, KeptFiles.Keep(desk.Db.Folder, file), file.Length, widthIn, report, Rights.Unsaid);
+            return new(
+                id,
+                name,
+                facts.Kind,
+                KeptFiles.Keep(desk.Db.Folder, file),
+                file.Length,
+                widthIn,
+                report,
+                Rights.Unsaid
+            );
         }
         catch (OperationCanceledException)
         {
-            throw new RefusedException(409, "stopped", "Measuring was stopped; the picture was not taken in.", "Send it again when it is wanted.", "file");
+            throw new RefusedException(
+                409,
+                "stopped",
+                "Measuring was stopped; the picture was not taken in.",
+                "Send it again when it is wanted.",
+                "file"
+            );
         }
         catch (NotAPictureException not)
         {
@@ -93,10 +125,42 @@ internal static class ArtworkDeeds
     /// <summary>Describes the placements of every ask that is not quoted yet by an artwork as it is now.</summary>
     public static void Describe(SqliteConnection connection, Design design, Deed deed)
     {
-        foreach (var order in OrderStore.Open(connection).Where(o => o.Value.Ask.Lines.Any(l => l.Placements.Any(p => p.DesignId == design.Id)) && QuoteStore.Standing(connection, o.Value.Id) is null))
+        foreach (
+            var order in OrderStore
+                .Open(connection)
+                .Where(o =>
+                    o.Value.Ask.Lines.Any(l => l.Placements.Any(p => p.DesignId == design.Id))
+                    && QuoteStore.Standing(connection, o.Value.Id) is null
+                )
+        )
         {
-            var ask = order.Value.Ask with { Lines = [.. order.Value.Ask.Lines.Select(l => l with { Placements = [.. l.Placements.Select(p => p.DesignId == design.Id ? design.Described(p) : p)] })] };
-            Aggregates.Orders.Put(connection, order.Value with { Ask = ask }, order.Version, deed with { Undoable = false });
+            var ask = order.Value.Ask with
+            {
+                Lines =
+                [
+                    .. order.Value.Ask.Lines.Select(l =>
+                        l with
+                        {
+                            Placements =
+                            [
+                                .. l.Placements.Select(p => p.DesignId == design.Id ? design.Described(p) : p),
+                            ],
+                        }
+                    ),
+                ],
+            };
+            Aggregates.Orders.Put(
+                connection,
+                order.Value with
+                {
+                    Ask = ask,
+                },
+                order.Version,
+                deed with
+                {
+                    Undoable = false,
+                }
+            );
         }
     }
 
@@ -105,10 +169,27 @@ internal static class ArtworkDeeds
     {
         if (design.Report.Ground is not { } ground)
         {
-            throw new RefusedException(409, "no-ground", $"{design.Name} has no flat ground to knock out.", "Ask for the picture with a clear ground.");
+            throw new RefusedException(
+                409,
+                "no-ground",
+                $"{design.Name} has no flat ground to knock out.",
+                "Ask for the picture with a clear ground."
+            );
         }
-        var cut = await Task.Run(() => PngPicture.Write(FlatGround.KnockedOut(PictureFile.Read(KeptFiles.Read(desk.Db.Folder, design.Hash), design.WidthIn), ground)));
-        return (await Measured(desk, design.Id, design.Name, design.WidthIn, cut)) with { Rights = design.Rights, NextTime = design.NextTime, CameAs = design.CameAs ?? design.Hash };
+        var cut = await Task.Run(() =>
+            PngPicture.Write(
+                FlatGround.KnockedOut(
+                    PictureFile.Read(KeptFiles.Read(desk.Db.Folder, design.Hash), design.WidthIn),
+                    ground
+                )
+            )
+        );
+        return (await Measured(desk, design.Id, design.Name, design.WidthIn, cut)) with
+        {
+            Rights = design.Rights,
+            NextTime = design.NextTime,
+            CameAs = design.CameAs ?? design.Hash,
+        };
     }
 
     private sealed class MeasuringNow(CancellationTokenSource stop)

@@ -15,29 +15,86 @@ internal static class AttachmentDeeds
     private const int LongestName = 200;
 
     /// <summary>Keeps a file with the order; sent again under the same id it takes the first one's place.</summary>
-    public static long Attach(SqliteConnection connection, Desk desk, string id, string attachmentId, string name, byte[] bytes, long seen, Deed deed)
+    public static long Attach(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        string attachmentId,
+        string name,
+        byte[] bytes,
+        long seen,
+        Deed deed
+    )
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         var bare = Path.GetFileName(name.Trim().Replace('\\', '/'));
-        RefusedException.IfAny(
-        [
-            .. bare.Length is 0 or > LongestName ? [new Problem("name", bare.Length == 0 ? "The file has no name." : $"A name of {bare.Length} characters.", "name", $"Between 1 and {LongestName} letters.")] : Array.Empty<Problem>(),
-            .. bytes.Length == 0 ? [new Problem("empty", $"{bare} is empty.", "file", "Choose it again: nothing was in it.")] : Array.Empty<Problem>(),
-            .. attachmentId.Length is 0 or > 64 ? [new Problem("bad-id", $"An id of {attachmentId.Length} characters.", "attachmentId", "Between 1 and 64, made by the device.")] : Array.Empty<Problem>(),
-            .. (c.Order.Facts.Attached ?? []).Count(a => a.Id != attachmentId) >= MostAttachments ? [new Problem("many", $"{MostAttachments} files hang on {c.Order.Code} already.", "file", "Take one off first.")] : Array.Empty<Problem>(),
+        RefusedException.IfAny([
+            .. bare.Length is 0 or > LongestName
+                ?
+                [
+                    new Problem(
+                        "name",
+                        bare.Length == 0 ? "The file has no name." : $"A name of {bare.Length} characters.",
+                        "name",
+                        $"Between 1 and {LongestName} letters."
+                    ),
+                ]
+                : Array.Empty<Problem>(),
+            .. bytes.Length == 0
+                ? [new Problem("empty", $"{bare} is empty.", "file", "Choose it again: nothing was in it.")]
+                : Array.Empty<Problem>(),
+            .. attachmentId.Length is 0 or > 64
+                ?
+                [
+                    new Problem(
+                        "bad-id",
+                        $"An id of {attachmentId.Length} characters.",
+                        "attachmentId",
+                        "Between 1 and 64, made by the device."
+                    ),
+                ]
+                : Array.Empty<Problem>(),
+            .. (c.Order.Facts.Attached ?? []).Count(a => a.Id != attachmentId) >= MostAttachments
+                ?
+                [
+                    new Problem(
+                        "many",
+                        $"{MostAttachments} files hang on {c.Order.Code} already.",
+                        "file",
+                        "Take one off first."
+                    ),
+                ]
+                : Array.Empty<Problem>(),
         ]);
         var kept = new Attachment(attachmentId, bare, KeptFiles.Keep(desk.Db.Folder, bytes), bytes.Length, deed.At);
-        return OrderDeeds.Put(connection, c, seen, deed, f => f with { Attached = [.. (f.Attached ?? []).Where(a => a.Id != attachmentId), kept] });
+        return OrderDeeds.Put(connection, c, seen, deed, f =>
+            f with
+            {
+                Attached = [.. (f.Attached ?? []).Where(a => a.Id != attachmentId), kept],
+            }
+        );
     }
 
     /// <summary>Takes a file off the order; what is in it stays for taking back.</summary>
-    public static long Detach(SqliteConnection connection, Desk desk, string id, string attachmentId, long seen, Deed deed)
+    public static long Detach(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        string attachmentId,
+        long seen,
+        Deed deed
+    )
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         if ((c.Order.Facts.Attached ?? []).All(a => a.Id != attachmentId))
         {
             throw RefusedException.NoSuch("attachment", attachmentId);
         }
-        return OrderDeeds.Put(connection, c, seen, deed, f => f with { Attached = f.Attached!.Count == 1 ? null : [.. f.Attached.Where(a => a.Id != attachmentId)] });
+        return OrderDeeds.Put(connection, c, seen, deed, f =>
+            f with
+            {
+                Attached = f.Attached!.Count == 1 ? null : [.. f.Attached.Where(a => a.Id != attachmentId)],
+            }
+        );
     }
 }

@@ -16,24 +16,44 @@ internal sealed class CsvCells(CsvRow row)
     public List<Problem> Problems { get; } = [];
 
     /// <summary>A figure as a table has it.</summary>
-    public static string Say(IFormattable value) => value.ToString(value is decimal ? "0.######" : null, CultureInfo.InvariantCulture);
+    public static string Say(IFormattable value) =>
+        value.ToString(value is decimal ? "0.######" : null, CultureInfo.InvariantCulture);
 
     public string Text(string column) => row.Text(column);
 
-    public string[] List(string column) => row.Text(column).Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
+    public string[] List(string column) =>
+        row.Text(column).Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
 
-    public double Real(string column) => double.TryParse(Number(column), CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : Missing(column);
+    public double Real(string column) =>
+        double.TryParse(Number(column), CultureInfo.InvariantCulture, out var n) && double.IsFinite(n)
+            ? n
+            : Missing(column);
 
-    public decimal Money(string column) => decimal.TryParse(Number(column), NumberStyles.Number, CultureInfo.InvariantCulture, out var n) ? Plain(n) : (decimal)Missing(column);
+    public decimal Money(string column) =>
+        decimal.TryParse(Number(column), NumberStyles.Number, CultureInfo.InvariantCulture, out var n)
+            ? Plain(n)
+            : (decimal)Missing(column);
 
     public T? Wrong<T>(string column, string value, string like)
     {
-        Problems.Add(new("cell", $"Row {row.Number}, {column}: \"{(value.Length > 40 ? value[..40] + "..." : value)}\" cannot be read.", $"row {row.Number}, {column}", $"Write it like {like}."));
+        Problems.Add(
+            new(
+                "cell",
+                $"Row {row.Number}, {column}: \"{(value.Length > 40 ? value[..40] + "..." : value)}\" cannot be read.",
+                $"row {row.Number}, {column}",
+                $"Write it like {like}."
+            )
+        );
         return default;
     }
 
     // a decimal comma is read where it cannot be a thousands mark
-    private string Number(string column) => row.Text(column) is var t && t.Contains(',', StringComparison.Ordinal) && !t.Contains('.', StringComparison.Ordinal) ? t.Replace(',', '.') : row.Text(column);
+    private string Number(string column) =>
+        row.Text(column) is var t
+        && t.Contains(',', StringComparison.Ordinal)
+        && !t.Contains('.', StringComparison.Ordinal)
+            ? t.Replace(',', '.')
+            : row.Text(column);
 
     private double Missing(string column)
     {

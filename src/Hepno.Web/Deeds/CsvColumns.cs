@@ -12,10 +12,42 @@ internal sealed record CsvColumn(string Name, bool Needed, string? Theirs);
 internal static class CsvColumns
 {
     public static readonly string[] Customers = ["id", "name", "contact", "address"];
-    public static readonly string[] Vinyls = ["id", "supplier", "product", "width_in", "price_foot", "margin_in", "freight", "days"];
-    public static readonly string[] Styles = ["id", "name", "supplier", "garment", "fabric", "weight_gsm", "heat_ceiling_f", "price", "freight", "days", "colours", "sizes"];
+    public static readonly string[] Vinyls =
+    [
+        "id",
+        "supplier",
+        "product",
+        "width_in",
+        "price_foot",
+        "margin_in",
+        "freight",
+        "days",
+    ];
+    public static readonly string[] Styles =
+    [
+        "id",
+        "name",
+        "supplier",
+        "garment",
+        "fabric",
+        "weight_gsm",
+        "heat_ceiling_f",
+        "price",
+        "freight",
+        "days",
+        "colours",
+        "sizes",
+    ];
     public static readonly string[] OfCloth = ["thickness", "migration", "features", "origin"];
-    public static readonly string[] OfBuying = ["tiers", "free_freight", "pack_of", "cut_off", "code_price", "code_until"];
+    public static readonly string[] OfBuying =
+    [
+        "tiers",
+        "free_freight",
+        "pack_of",
+        "cut_off",
+        "code_price",
+        "code_until",
+    ];
 
     // the last of them came later: a table written before it keeps its columns where they were
     public static readonly string[] StylesToo = [.. OfCloth[..^1], .. OfBuying, OfCloth[^1]];
@@ -49,21 +81,26 @@ internal static class CsvColumns
     };
 
     /// <summary>The columns of a kind; those that may be left out come last.</summary>
-    public static (IReadOnlyList<string> Needed, IReadOnlyList<string> Optional) Of(string kind) => kind switch
-    {
-        "customers" => (["name"], [.. Customers.Where(x => x != "name")]),
-        "styles" => (Styles[1..], ["id", .. StylesToo]),
-        "materials" => (Vinyls[1..], ["id"]),
-        "prices" => (CsvPrices.FilmColumns[1..], ["id"]),
-        "screens" => (CsvPrices.ScreenColumns[1..], ["id"]),
-        _ => throw RefusedException.NoSuch("table", kind),
-    };
+    public static (IReadOnlyList<string> Needed, IReadOnlyList<string> Optional) Of(string kind) =>
+        kind switch
+        {
+            "customers" => (["name"], [.. Customers.Where(x => x != "name")]),
+            "styles" => (Styles[1..], ["id", .. StylesToo]),
+            "materials" => (Vinyls[1..], ["id"]),
+            "prices" => (CsvPrices.FilmColumns[1..], ["id"]),
+            "screens" => (CsvPrices.ScreenColumns[1..], ["id"]),
+            _ => throw RefusedException.NoSuch("table", kind),
+        };
 
     /// <summary>Which of the file's columns stands for each of a kind's: as said, else the same name, else a word others use for it. No column of the file stands for two.</summary>
     /// <param name="kind">Which table.</param>
     /// <param name="head">The file's columns.</param>
     /// <param name="said">What the owner said: Hepno's name to the file's; an empty one means none.</param>
-    public static IReadOnlyList<CsvColumn> Match(string kind, IReadOnlyList<string> head, IReadOnlyDictionary<string, string> said)
+    public static IReadOnlyList<CsvColumn> Match(
+        string kind,
+        IReadOnlyList<string> head,
+        IReadOnlyDictionary<string, string> said
+    )
     {
         var (needed, optional) = Of(kind);
         var left = head.Where(h => !said.Values.Any(v => CsvTable.Key(v) == CsvTable.Key(h))).ToList();
@@ -72,17 +109,28 @@ internal static class CsvColumns
         {
             found[name] = head.FirstOrDefault(h => CsvTable.Key(h) == CsvTable.Key(theirs));
         }
-        foreach (var words in new Func<string, string[]>[] { name => [name], name => Synonyms.GetValueOrDefault(name, []) })
+        foreach (
+            var words in new Func<string, string[]>[] { name => [name], name => Synonyms.GetValueOrDefault(name, []) }
+        )
         {
             foreach (var name in needed.Concat(optional).Where(n => !found.ContainsKey(n)).ToList())
             {
-                if (words(name).Select(w => left.FirstOrDefault(h => CsvTable.Key(h) == w)).FirstOrDefault(h => h is not null) is { } theirs)
+                if (
+                    words(name)
+                        .Select(w => left.FirstOrDefault(h => CsvTable.Key(h) == w))
+                        .FirstOrDefault(h => h is not null) is
+                    { } theirs
+                )
                 {
                     found[name] = theirs;
                     left.Remove(theirs);
                 }
             }
         }
-        return [.. needed.Select(n => new CsvColumn(n, true, found.GetValueOrDefault(n))), .. optional.Select(n => new CsvColumn(n, false, found.GetValueOrDefault(n)))];
+        return
+        [
+            .. needed.Select(n => new CsvColumn(n, true, found.GetValueOrDefault(n))),
+            .. optional.Select(n => new CsvColumn(n, false, found.GetValueOrDefault(n))),
+        ];
     }
 }

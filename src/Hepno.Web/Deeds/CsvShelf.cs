@@ -29,15 +29,49 @@ internal static class CsvShelf
     public static IReadOnlyList<string> Kinds { get; } = ["customers", "styles", "materials", "prices", "screens"];
 
     /// <summary>A kind of thing as a table.</summary>
-    public static string Out(SqliteConnection c, string kind) => kind switch
-    {
-        "customers" => CsvTable.Write(CsvColumns.Customers, Aggregates.Customers.All(c).Select(v => v.Value).Select(x => new[] { x.Id, x.Name, x.Contact, x.Address })),
-        "styles" => CsvTable.Write([.. CsvColumns.Styles, .. CsvColumns.StylesToo], Aggregates.Styles.All(c).Select(v => v.Value).Where(s => !s.Retired).Select(CsvStyles.Row)),
-        "materials" => CsvTable.Write(CsvColumns.Vinyls, Aggregates.Vinyls.All(c).Select(v => v.Value).Select(x => new[] { x.Id, x.Supplier, x.Product, CsvCells.Say(x.UsableWidthIn), CsvCells.Say(x.PricePerFoot), CsvCells.Say(x.WeedingMarginIn), CsvCells.Say(x.FreightPerOrder), CsvCells.Say(x.LeadDays) })),
-        "prices" => CsvTable.Write(CsvPrices.FilmColumns, Aggregates.Films.All(c).SelectMany(v => CsvPrices.Rows(v.Value))),
-        "screens" => CsvTable.Write(CsvPrices.ScreenColumns, Aggregates.Screens.All(c).SelectMany(v => CsvPrices.Rows(v.Value))),
-        _ => throw RefusedException.NoSuch("table", kind),
-    };
+    public static string Out(SqliteConnection c, string kind) =>
+        kind switch
+        {
+            "customers" => CsvTable.Write(
+                CsvColumns.Customers,
+                Aggregates
+                    .Customers.All(c)
+                    .Select(v => v.Value)
+                    .Select(x => new[] { x.Id, x.Name, x.Contact, x.Address })
+            ),
+            "styles" => CsvTable.Write(
+                [.. CsvColumns.Styles, .. CsvColumns.StylesToo],
+                Aggregates.Styles.All(c).Select(v => v.Value).Where(s => !s.Retired).Select(CsvStyles.Row)
+            ),
+            "materials" => CsvTable.Write(
+                CsvColumns.Vinyls,
+                Aggregates
+                    .Vinyls.All(c)
+                    .Select(v => v.Value)
+                    .Select(x =>
+                        new[]
+                        {
+                            x.Id,
+                            x.Supplier,
+                            x.Product,
+                            CsvCells.Say(x.UsableWidthIn),
+                            CsvCells.Say(x.PricePerFoot),
+                            CsvCells.Say(x.WeedingMarginIn),
+                            CsvCells.Say(x.FreightPerOrder),
+                            CsvCells.Say(x.LeadDays),
+                        }
+                    )
+            ),
+            "prices" => CsvTable.Write(
+                CsvPrices.FilmColumns,
+                Aggregates.Films.All(c).SelectMany(v => CsvPrices.Rows(v.Value))
+            ),
+            "screens" => CsvTable.Write(
+                CsvPrices.ScreenColumns,
+                Aggregates.Screens.All(c).SelectMany(v => CsvPrices.Rows(v.Value))
+            ),
+            _ => throw RefusedException.NoSuch("table", kind),
+        };
 
     /// <summary>Brings a table in: every row, or none when one cannot be kept.</summary>
     /// <param name="c">Connection.</param>
@@ -45,7 +79,13 @@ internal static class CsvShelf
     /// <param name="text">The file's text.</param>
     /// <param name="columns">Which of the file's columns stands for which.</param>
     /// <param name="deed">Who does it; null only looks what it would bring.</param>
-    public static CsvReport In(SqliteConnection c, string kind, string text, IReadOnlyList<CsvColumn> columns, Deed? deed)
+    public static CsvReport In(
+        SqliteConnection c,
+        string kind,
+        string text,
+        IReadOnlyList<CsvColumn> columns,
+        Deed? deed
+    )
     {
         var called = columns.Where(x => x.Theirs is not null).ToDictionary(x => x.Name, x => x.Theirs!);
         IReadOnlyList<CsvRow> Rows() => CsvTable.Read(text, CsvColumns.Of(kind).Needed, called);
@@ -53,36 +93,127 @@ internal static class CsvShelf
         {
             return kind switch
             {
-                "customers" => Keep(c, Aggregates.Customers, Each(Rows(), Customer), x => x.Id, x => x.Name, With, Named, _ => [], deed),
+                "customers" => Keep(
+                    c,
+                    Aggregates.Customers,
+                    Each(Rows(), Customer),
+                    x => x.Id,
+                    x => x.Name,
+                    With,
+                    Named,
+                    _ => [],
+                    deed
+                ),
                 // the same model may come from two suppliers
-                "styles" => Keep(c, Aggregates.Styles, Each(Rows(), CsvStyles.Read), x => x.Id, x => $"{x.Name}, {x.Supplier}", CsvStyles.With, x => x.Problems(), ThingPrices.Of, deed),
-                "materials" => Keep(c, Aggregates.Vinyls, Each(Rows(), Vinyl), x => x.Id, x => $"{x.Supplier} {x.Product}", With, x => x.Problems(), ThingPrices.Of, deed),
-                "prices" => Keep(c, Aggregates.Films, CsvPrices.Films(Rows()), x => x.Id, x => $"{x.Supplier} {x.Product}", With, x => x.Problems(), ThingPrices.Of, deed),
-                "screens" => Keep(c, Aggregates.Screens, CsvPrices.Screens(Rows()), x => x.Id, x => $"{x.Supplier} {x.Product}", (x, id, _) => x with { Id = id }, x => x.Problems(), ThingPrices.Of, deed),
+                "styles" => Keep(
+                    c,
+                    Aggregates.Styles,
+                    Each(Rows(), CsvStyles.Read),
+                    x => x.Id,
+                    x => $"{x.Name}, {x.Supplier}",
+                    CsvStyles.With,
+                    x => x.Problems(),
+                    ThingPrices.Of,
+                    deed
+                ),
+                "materials" => Keep(
+                    c,
+                    Aggregates.Vinyls,
+                    Each(Rows(), Vinyl),
+                    x => x.Id,
+                    x => $"{x.Supplier} {x.Product}",
+                    With,
+                    x => x.Problems(),
+                    ThingPrices.Of,
+                    deed
+                ),
+                "prices" => Keep(
+                    c,
+                    Aggregates.Films,
+                    CsvPrices.Films(Rows()),
+                    x => x.Id,
+                    x => $"{x.Supplier} {x.Product}",
+                    With,
+                    x => x.Problems(),
+                    ThingPrices.Of,
+                    deed
+                ),
+                "screens" => Keep(
+                    c,
+                    Aggregates.Screens,
+                    CsvPrices.Screens(Rows()),
+                    x => x.Id,
+                    x => $"{x.Supplier} {x.Product}",
+                    (x, id, _) => x with { Id = id },
+                    x => x.Problems(),
+                    ThingPrices.Of,
+                    deed
+                ),
                 _ => throw RefusedException.NoSuch("table", kind),
             };
         }
         catch (NotATableException not)
         {
-            throw new RefusedException(400, "not-a-table", not.Message, $"Say which column stands for which, or take the table out first and keep its head: {string.Join(", ", CsvColumns.Of(kind).Needed)}.");
+            throw new RefusedException(
+                400,
+                "not-a-table",
+                not.Message,
+                $"Say which column stands for which, or take the table out first and keep its head: {string.Join(", ", CsvColumns.Of(kind).Needed)}."
+            );
         }
     }
 
-    private static CsvReport Keep<T>(SqliteConnection c, Aggregate<T> aggregate, List<(int Row, T Value, List<Problem> Problems)> read, Func<T, string> idOf, Func<T, string> nameOf, Func<T, string, T?, T> with, Func<T, IEnumerable<Problem>> problems, Func<T, IEnumerable<(string What, decimal Price)>> prices, Deed? deed)
+    private static CsvReport Keep<T>(
+        SqliteConnection c,
+        Aggregate<T> aggregate,
+        List<(int Row, T Value, List<Problem> Problems)> read,
+        Func<T, string> idOf,
+        Func<T, string> nameOf,
+        Func<T, string, T?, T> with,
+        Func<T, IEnumerable<Problem>> problems,
+        Func<T, IEnumerable<(string What, decimal Price)>> prices,
+        Deed? deed
+    )
         where T : class
     {
-        RefusedException.IfAny(read.SelectMany(r => r.Problems.Count > 0 ? r.Problems : problems(r.Value).Select(p => p with { Where = $"row {r.Row}, {p.Where}", Sentence = $"Row {r.Row}: {p.Sentence}" })));
+        RefusedException.IfAny(
+            read.SelectMany(r =>
+                r.Problems.Count > 0
+                    ? r.Problems
+                    : problems(r.Value)
+                        .Select(p =>
+                            p with
+                            {
+                                Where = $"row {r.Row}, {p.Where}",
+                                Sentence = $"Row {r.Row}: {p.Sentence}",
+                            }
+                        )
+            )
+        );
         var here = aggregate.All(c);
         var byId = here.ToDictionary(h => idOf(h.Value));
-        var byName = here.GroupBy(h => nameOf(h.Value), StringComparer.OrdinalIgnoreCase).ToDictionary(g => g.Key, g => g.First(), StringComparer.OrdinalIgnoreCase);
+        var byName = here.GroupBy(h => nameOf(h.Value), StringComparer.OrdinalIgnoreCase)
+            .ToDictionary(g => g.Key, g => g.First(), StringComparer.OrdinalIgnoreCase);
         var (added, changed, same) = (0, 0, 0);
         var changes = new List<PriceChange>();
         foreach (var (row, value, _) in read)
         {
             var id = idOf(value);
             var before = id.Length > 0 ? byId.GetValueOrDefault(id) : byName.GetValueOrDefault(nameOf(value));
-            var kept = with(value, before is null ? id.Length > 0 ? id : Guid.NewGuid().ToString("N") : idOf(before.Value), before?.Value);
-            if (before is not null && System.Text.Json.JsonSerializer.Serialize(before.Value, Json.Frozen) == System.Text.Json.JsonSerializer.Serialize(kept, Json.Frozen))
+            var kept = with(
+                value,
+                before is null
+                    ? id.Length > 0
+                        ? id
+                        : Guid.NewGuid().ToString("N")
+                    : idOf(before.Value),
+                before?.Value
+            );
+            if (
+                before is not null
+                && System.Text.Json.JsonSerializer.Serialize(before.Value, Json.Frozen)
+                    == System.Text.Json.JsonSerializer.Serialize(kept, Json.Frozen)
+            )
             {
                 same++;
                 continue;
@@ -92,33 +223,115 @@ internal static class CsvShelf
                 aggregate.Put(c, kept, before?.Version ?? 0, deed);
             }
             (added, changed) = before is null ? (added + 1, changed) : (added, changed + 1);
-            changes.AddRange(before is null ? [] : Differ(nameOf(kept), [.. prices(before.Value).DistinctBy(p => p.What)], [.. prices(kept).DistinctBy(p => p.What)]));
+            changes.AddRange(
+                before is null
+                    ? []
+                    : Differ(
+                        nameOf(kept),
+                        [.. prices(before.Value).DistinctBy(p => p.What)],
+                        [.. prices(kept).DistinctBy(p => p.What)]
+                    )
+            );
         }
         return new(added, changed, same, [.. changes.Take(MostPrices)], Math.Max(0, changes.Count - MostPrices));
     }
 
-    private static IEnumerable<PriceChange> Differ(string thing, IReadOnlyList<(string What, decimal Price)> before, IReadOnlyList<(string What, decimal Price)> now) =>
-        before.Select(b => b.What).Union(now.Select(n => n.What)).Select(what => new PriceChange(thing, what, before.Where(b => b.What == what).Select(b => (decimal?)b.Price).FirstOrDefault(), now.Where(n => n.What == what).Select(n => (decimal?)n.Price).FirstOrDefault()))
+    private static IEnumerable<PriceChange> Differ(
+        string thing,
+        IReadOnlyList<(string What, decimal Price)> before,
+        IReadOnlyList<(string What, decimal Price)> now
+    ) =>
+        before
+            .Select(b => b.What)
+            .Union(now.Select(n => n.What))
+            .Select(what => new PriceChange(
+                thing,
+                what,
+                before.Where(b => b.What == what).Select(b => (decimal?)b.Price).FirstOrDefault(),
+                now.Where(n => n.What == what).Select(n => (decimal?)n.Price).FirstOrDefault()
+            ))
             .Where(p => p.Before != p.Now);
 
-    private static List<(int, T, List<Problem>)> Each<T>(IReadOnlyList<CsvRow> rows, Func<CsvCells, T> read) => [.. rows.Select(r =>
-    {
-        var cells = new CsvCells(r);
-        return (r.Number, read(cells), cells.Problems);
-    })];
+    private static List<(int, T, List<Problem>)> Each<T>(IReadOnlyList<CsvRow> rows, Func<CsvCells, T> read) =>
+        [
+            .. rows.Select(r =>
+            {
+                var cells = new CsvCells(r);
+                return (r.Number, read(cells), cells.Problems);
+            }),
+        ];
 
     // what the table does not have stays as it is kept: a field added later is not lost by a table of before
-    private static Customer With(Customer read, string id, Customer? before) => before is null ? read with { Id = id } : before with { Name = read.Name, Contact = read.Contact, Address = read.Address };
+    private static Customer With(Customer read, string id, Customer? before) =>
+        before is null
+            ? read with
+            {
+                Id = id,
+            }
+            : before with
+            {
+                Name = read.Name,
+                Contact = read.Contact,
+                Address = read.Address,
+            };
 
-    private static VinylFilm With(VinylFilm read, string id, VinylFilm? before) => before is null ? read with { Id = id }
-        : before with { Supplier = read.Supplier, Product = read.Product, UsableWidthIn = read.UsableWidthIn, PricePerFoot = read.PricePerFoot, WeedingMarginIn = read.WeedingMarginIn, FreightPerOrder = read.FreightPerOrder, LeadDays = read.LeadDays };
+    private static VinylFilm With(VinylFilm read, string id, VinylFilm? before) =>
+        before is null
+            ? read with
+            {
+                Id = id,
+            }
+            : before with
+            {
+                Supplier = read.Supplier,
+                Product = read.Product,
+                UsableWidthIn = read.UsableWidthIn,
+                PricePerFoot = read.PricePerFoot,
+                WeedingMarginIn = read.WeedingMarginIn,
+                FreightPerOrder = read.FreightPerOrder,
+                LeadDays = read.LeadDays,
+            };
 
-    private static TransferPriceList With(TransferPriceList read, string id, TransferPriceList? before) => before is null ? read with { Id = id }
-        : before with { Supplier = read.Supplier, Product = read.Product, Sizes = read.Sizes, FreightPerOrder = read.FreightPerOrder, LeadDays = read.LeadDays };
+    private static TransferPriceList With(TransferPriceList read, string id, TransferPriceList? before) =>
+        before is null
+            ? read with
+            {
+                Id = id,
+            }
+            : before with
+            {
+                Supplier = read.Supplier,
+                Product = read.Product,
+                Sizes = read.Sizes,
+                FreightPerOrder = read.FreightPerOrder,
+                LeadDays = read.LeadDays,
+            };
 
-    private static Customer Customer(CsvCells r) => new(r.Text("id"), r.Text("name"), r.Text("contact"), r.Text("address"));
+    private static Customer Customer(CsvCells r) =>
+        new(r.Text("id"), r.Text("name"), r.Text("contact"), r.Text("address"));
 
-    private static IEnumerable<Problem> Named(Customer x) => x.Name.Length is 0 or > 200 ? [new("empty", x.Name.Length == 0 ? "The customer has no name." : $"A name of {x.Name.Length} characters.", "name", "Type a name of at most 200 characters.")] : [];
+    private static IEnumerable<Problem> Named(Customer x) =>
+        x.Name.Length is 0 or > 200
+            ?
+            [
+                new(
+                    "empty",
+                    x.Name.Length == 0 ? "The customer has no name." : $"A name of {x.Name.Length} characters.",
+                    "name",
+                    "Type a name of at most 200 characters."
+                ),
+            ]
+            : [];
 
-    private static VinylFilm Vinyl(CsvCells r) => new(r.Text("id"), r.Text("supplier"), r.Text("product"), r.Real("width_in"), r.Money("price_foot"), r.Real("margin_in"), r.Money("freight"), (int)r.Real("days"));
+    private static VinylFilm Vinyl(CsvCells r) =>
+        new(
+            r.Text("id"),
+            r.Text("supplier"),
+            r.Text("product"),
+            r.Real("width_in"),
+            r.Money("price_foot"),
+            r.Real("margin_in"),
+            r.Money("freight"),
+            (int)r.Real("days")
+        );
 }

@@ -18,7 +18,12 @@ internal static class ForgetCustomer
         var orders = OrderStore.OfCustomer(connection, id);
         if (orders.Where(o => o.Value.Facts.ClosedAt is null).Select(o => o.Value.Code).ToList() is { Count: > 0 } open)
         {
-            throw new RefusedException(409, "in-use", $"{customer.Value.Name} still has {string.Join(", ", open)} on the line.", "Close those orders first.");
+            throw new RefusedException(
+                409,
+                "in-use",
+                $"{customer.Value.Name} still has {string.Join(", ", open)} on the line.",
+                "Close those orders first."
+            );
         }
         var final = deed with { Undoable = false };
         foreach (var order in orders)
@@ -27,9 +32,21 @@ internal static class ForgetCustomer
             UndoStore.Forget(connection, Aggregates.Orders.Kind, order.Value.Id);
             foreach (var quote in QuoteStore.Of(connection, order.Value.Id))
             {
-                var kept = JsonSerializer.Deserialize<Views.FrozenQuote>(QuoteStore.Json(connection, quote.Id), Json.Frozen)!;
-                var bare = kept with { Ask = Nameless(kept.Ask), Document = kept.Document with { Customer = Nobody, CustomerContact = "" } };
-                QuoteStore.Replace(connection, quote.Id, JsonSerializer.Serialize(bare, Json.Frozen), QuotePdf.Print(bare.Document));
+                var kept = JsonSerializer.Deserialize<Views.FrozenQuote>(
+                    QuoteStore.Json(connection, quote.Id),
+                    Json.Frozen
+                )!;
+                var bare = kept with
+                {
+                    Ask = Nameless(kept.Ask),
+                    Document = kept.Document with { Customer = Nobody, CustomerContact = "" },
+                };
+                QuoteStore.Replace(
+                    connection,
+                    quote.Id,
+                    JsonSerializer.Serialize(bare, Json.Frozen),
+                    QuotePdf.Print(bare.Document)
+                );
                 desk.ReadAgain(quote.Id);
             }
         }
@@ -41,26 +58,56 @@ internal static class ForgetCustomer
     /// <summary>Files of a customer's orders that nothing else of the shop refers to.</summary>
     public static IReadOnlyList<string> FilesOf(SqliteConnection connection, string id)
     {
-        var mine = OrderStore.OfCustomer(connection, id).SelectMany(o => o.Value.Facts.Attached ?? []).Select(a => a.Hash).ToHashSet();
-        var others = Aggregates.Orders.All(connection).Where(o => o.Value.Ask.CustomerId != id).SelectMany(o => o.Value.Facts.Attached ?? []).Select(a => a.Hash)
-            .Concat(Aggregates.Designs.All(connection).SelectMany(d => new[] { d.Value.Hash, d.Value.CameAs }.OfType<string>()));
+        var mine = OrderStore
+            .OfCustomer(connection, id)
+            .SelectMany(o => o.Value.Facts.Attached ?? [])
+            .Select(a => a.Hash)
+            .ToHashSet();
+        var others = Aggregates
+            .Orders.All(connection)
+            .Where(o => o.Value.Ask.CustomerId != id)
+            .SelectMany(o => o.Value.Facts.Attached ?? [])
+            .Select(a => a.Hash)
+            .Concat(
+                Aggregates
+                    .Designs.All(connection)
+                    .SelectMany(d => new[] { d.Value.Hash, d.Value.CameAs }.OfType<string>())
+            );
         mine.ExceptWith(others);
         return [.. mine];
     }
 
-    private static Order WithoutPerson(Order order) => order with
-    {
-        Ask = Nameless(order.Ask),
-        Facts = order.Facts with
+    private static Order WithoutPerson(Order order) =>
+        order with
         {
-            Approval = order.Facts.Approval is { } yes ? yes with { By = Nobody } : null,
-            Parts = order.Facts.Parts is { } parts ? [.. parts.Select(p => p with { To = Nobody })] : null,
-            HandOver = order.Facts.HandOver is { } handed ? handed with { To = Nobody } : null,
-            Risks = order.Facts.Risks is { } risks ? [.. risks.Select(r => r with { AcceptedBy = r.AcceptedBy.Length > 0 ? Nobody : "" })] : null,
-            Attached = null,
-        },
-    };
+            Ask = Nameless(order.Ask),
+            Facts = order.Facts with
+            {
+                Approval = order.Facts.Approval is { } yes ? yes with { By = Nobody } : null,
+                Parts = order.Facts.Parts is { } parts ? [.. parts.Select(p => p with { To = Nobody })] : null,
+                HandOver = order.Facts.HandOver is { } handed ? handed with { To = Nobody } : null,
+                Risks = order.Facts.Risks is { } risks
+                    ? [.. risks.Select(r => r with { AcceptedBy = r.AcceptedBy.Length > 0 ? Nobody : "" })]
+                    : null,
+                Attached = null,
+            },
+        };
 
     // a printed name is a person's too; that there was one stays, for the figures
-    private static Ask Nameless(Ask ask) => ask with { Note = null, Lines = [.. ask.Lines.Select(l => l.Names is { } names ? l with { Names = [.. names.Select(n => n with { Name = n.Name.Length > 0 ? "-" : "" })] } : l)] };
+    private static Ask Nameless(Ask ask) =>
+        ask with
+        {
+            Note = null,
+            Lines =
+            [
+                .. ask.Lines.Select(l =>
+                    l.Names is { } names
+                        ? l with
+                        {
+                            Names = [.. names.Select(n => n with { Name = n.Name.Length > 0 ? "-" : "" })],
+                        }
+                        : l
+                ),
+            ],
+        };
 }

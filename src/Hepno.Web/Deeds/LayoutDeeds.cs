@@ -19,55 +19,148 @@ internal static class LayoutDeeds
     private const int FewestSteps = 300;
 
     /// <summary>Settles a layout for a line: from here estimate, quote and what is bought use it. One that is not sound is refused, with every fault.</summary>
-    public static long Settle(SqliteConnection connection, LineOnFilm l, LineLayout layout, ShopBook book, long seen, Deed deed)
+    public static long Settle(
+        SqliteConnection connection,
+        LineOnFilm l,
+        LineLayout layout,
+        ShopBook book,
+        long seen,
+        Deed deed
+    )
     {
         if (!BoughtFilm.IsOpen(l.Case, l.Line.Asked))
         {
-            throw new RefusedException(409, "not-there", l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id) is { } joined ? $"The film of {l.Case.Order.Code} is bought on the layout of {joined.WithCode}." : $"The film of {l.Case.Order.Code} is here, or it is made otherwise: its layout stands.", "Look at where the order stands.");
+            throw new RefusedException(
+                409,
+                "not-there",
+                l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id) is { } joined
+                    ? $"The film of {l.Case.Order.Code} is bought on the layout of {joined.WithCode}."
+                    : $"The film of {l.Case.Order.Code} is here, or it is made otherwise: its layout stands.",
+                "Look at where the order stands."
+            );
         }
         RefusedException.IfAny(LineLayouts.Faults(l, layout));
-        return OrderDeeds.Put(connection, l.Case, seen, deed, f => FilmTogether.Settled(f, l, layout with { Copies = Packed(layout.Copies) }, book));
+        return OrderDeeds.Put(connection, l.Case, seen, deed, f =>
+            FilmTogether.Settled(f, l, layout with { Copies = Packed(layout.Copies) }, book)
+        );
     }
 
     /// <summary>What a plan of a line is laid on, searched as long as somebody waits who chose it: the quote rests on that. Null where nothing is laid, and where it is settled.</summary>
-    public static LineLayout? Searched(SqliteConnection connection, Desk desk, string id, string lineId, string methodId, IEnumerable<DecorationPlan> plan)
+    public static LineLayout? Searched(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        string lineId,
+        string methodId,
+        IEnumerable<DecorationPlan> plan
+    )
     {
-        if (plan.SelectMany(d => d.Purchases).Select(p => p.Laid).OfType<LaidPurchase>().FirstOrDefault() is not { IsSettled: false } laid)
+        if (
+            plan.SelectMany(d => d.Purchases).Select(p => p.Laid).OfType<LaidPurchase>().FirstOrDefault()
+            is not { IsSettled: false } laid
+        )
         {
             return null;
         }
         var l = LineLayouts.Of(connection, desk, id, lineId, laid.FilmId, laid.On, methodId: methodId);
-        return LineLayouts.Searched(l, l.Layout, FirstSeed, Math.Max(FewestSteps, GangNest.UsualSteps(l.Layout.Copies.Count) / PartOfUsual), (_, _) => true);
+        return LineLayouts.Searched(
+            l,
+            l.Layout,
+            FirstSeed,
+            Math.Max(FewestSteps, GangNest.UsualSteps(l.Layout.Copies.Count) / PartOfUsual),
+            (_, _) => true
+        );
     }
 
     /// <summary>Whether every layout that is settled for a line is still for the prints its way needs.</summary>
-    public static bool Hold(OrderCase c, ShopBook book) => c.Lines.All(line => c.Order.Facts.LayoutOf(line.Asked.Id) is not { } layout || line.InHand is not { } inHand || Holds(layout, LaidOn.Of(LineLayouts.MethodOf(line), inHand, book)));
+    public static bool Hold(OrderCase c, ShopBook book) =>
+        c.Lines.All(line =>
+            c.Order.Facts.LayoutOf(line.Asked.Id) is not { } layout
+            || line.InHand is not { } inHand
+            || Holds(layout, LaidOn.Of(LineLayouts.MethodOf(line), inHand, book))
+        );
 
-    private static bool Holds(LineLayout layout, LaidOn on) => on.Lists.All(x => x.Id != layout.FilmId) || layout.IsFor([.. LineLayouts.PrintsOn(layout.FilmId, on.Part, on).Select(p => p.Design)]);
+    private static bool Holds(LineLayout layout, LaidOn on) =>
+        on.Lists.All(x => x.Id != layout.FilmId)
+        || layout.IsFor([.. LineLayouts.PrintsOn(layout.FilmId, on.Part, on).Select(p => p.Design)]);
 
     /// <summary>Forgets a line's layout: the usual orders are reckoned with again.</summary>
-    public static long Forget(SqliteConnection connection, LineOnFilm l, long seen, Deed deed) => l.Case.Standing.Station >= Station.Gather ? throw new RefusedException(409, "not-there", $"The quote of {l.Case.Order.Code} is sent: its film is bought as it is laid.", "Lay it otherwise instead.")
-        : OrderDeeds.Put(connection, l.Case, seen, deed, f => f with { Layouts = f.Layouts?.Where(x => x.LineId != l.Line.Asked.Id).ToList() is { Count: > 0 } rest ? rest : null });
+    public static long Forget(SqliteConnection connection, LineOnFilm l, long seen, Deed deed) =>
+        l.Case.Standing.Station >= Station.Gather
+            ? throw new RefusedException(
+                409,
+                "not-there",
+                $"The quote of {l.Case.Order.Code} is sent: its film is bought as it is laid.",
+                "Lay it otherwise instead."
+            )
+            : OrderDeeds.Put(connection, l.Case, seen, deed, f =>
+                f with
+                {
+                    Layouts = f.Layouts?.Where(x => x.LineId != l.Line.Asked.Id).ToList() is { Count: > 0 } rest
+                        ? rest
+                        : null,
+                }
+            );
 
     /// <summary>Uses transfers of the drawer for a print of a line instead of new ones; none gives them back.</summary>
-    public static long UseFromDrawer(SqliteConnection connection, Desk desk, string id, string lineId, string key, string keptId, int count, long seen, Deed deed)
+    public static long UseFromDrawer(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        string lineId,
+        string key,
+        string keptId,
+        int count,
+        long seen,
+        Deed deed
+    )
     {
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
         var line = c.Line(lineId);
         if (c.Standing.Station >= Station.Gather || line.InHand is not { } inHand)
         {
-            throw new RefusedException(409, "not-there", c.Standing.Station >= Station.Gather ? $"The quote of {c.Order.Code} is sent: what is bought stands." : $"{c.Order.Code} is not complete yet.", c.Standing.Station >= Station.Gather ? "Withdraw the quote first." : "Finish the ask first.");
+            throw new RefusedException(
+                409,
+                "not-there",
+                c.Standing.Station >= Station.Gather
+                    ? $"The quote of {c.Order.Code} is sent: what is bought stands."
+                    : $"{c.Order.Code} is not complete yet.",
+                c.Standing.Station >= Station.Gather ? "Withdraw the quote first." : "Finish the ask first."
+            );
         }
-        var kept = DrawerStore.All(connection).FirstOrDefault(k => k.Id == keptId) ?? throw RefusedException.NoSuch("transfer in the drawer", keptId);
+        var kept = DrawerStore.All(connection).FirstOrDefault(k => k.Id == keptId)
+            ?? throw RefusedException.NoSuch("transfer in the drawer", keptId);
         var on = LaidOn.Of(LineLayouts.MethodOf(line), inHand, book);
-        var print = LaidPrint.Of(on.Part, on.Failure, kept.ProductId).FirstOrDefault(p => p.Key == key) ?? throw RefusedException.NoSuch("print", key);
+        var print = LaidPrint.Of(on.Part, on.Failure, kept.ProductId).FirstOrDefault(p => p.Key == key)
+            ?? throw RefusedException.NoSuch("print", key);
         if (!kept.Is(print.Print.Print.DesignId, print.Print.Print.WidthIn, print.Print.Print.HeightIn, kept.ProductId))
         {
-            throw new RefusedException(409, "another-print", $"{kept.Name} is another print than this.", "Only the same artwork in the same size can be used.", "keptId");
+            throw new RefusedException(
+                409,
+                "another-print",
+                $"{kept.Name} is another print than this.",
+                "Only the same artwork in the same size can be used.",
+                "keptId"
+            );
         }
-        var most = Math.Min(print.Count + print.Lying, kept.OnHand() - DrawerStore.SpokenFor(connection, id, line.Asked.Id).GetValueOrDefault(keptId));
-        RefusedException.IfAny(count < 0 || count > most ? [new Problem("range", $"{count} of {kept.Name} is outside 0 to {Math.Max(0, most)}: so many are needed and free.", "count", "Use fewer, or print new ones.")] : []);
+        var most = Math.Min(
+            print.Count + print.Lying,
+            kept.OnHand() - DrawerStore.SpokenFor(connection, id, line.Asked.Id).GetValueOrDefault(keptId)
+        );
+        RefusedException.IfAny(
+            count < 0 || count > most
+                ?
+                [
+                    new Problem(
+                        "range",
+                        $"{count} of {kept.Name} is outside 0 to {Math.Max(0, most)}: so many are needed and free.",
+                        "count",
+                        "Use fewer, or print new ones."
+                    ),
+                ]
+                : []
+        );
         return OrderDeeds.Put(connection, c, seen, deed, f =>
         {
             var rest = (f.Drawer ?? []).Where(d => d.LineId != line.Asked.Id || d.Key != key).ToList();
@@ -77,24 +170,83 @@ internal static class LayoutDeeds
     }
 
     /// <summary>Cuts a colour of a print from a piece on the Shelf before the roll; an empty id puts it back.</summary>
-    public static long UseRemnant(SqliteConnection connection, Desk desk, string id, string lineId, string placementId, int layer, string remnantId, long seen, Deed deed)
+    public static long UseRemnant(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        string lineId,
+        string placementId,
+        int layer,
+        string remnantId,
+        long seen,
+        Deed deed
+    )
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         var line = c.Line(lineId);
         if (c.Standing.Station >= Station.Gather || !DecorationMethods.Uses(line.Decision?.MethodId, Htv.Key))
         {
-            throw new RefusedException(409, "not-there", c.Standing.Station >= Station.Gather ? $"The quote of {c.Order.Code} is sent: what is bought stands." : $"{c.Order.Code} is not cut from vinyl.", c.Standing.Station >= Station.Gather ? "Withdraw the quote first." : "Choose vinyl under Compare first.");
+            throw new RefusedException(
+                409,
+                "not-there",
+                c.Standing.Station >= Station.Gather
+                    ? $"The quote of {c.Order.Code} is sent: what is bought stands."
+                    : $"{c.Order.Code} is not cut from vinyl.",
+                c.Standing.Station >= Station.Gather ? "Withdraw the quote first." : "Choose vinyl under Compare first."
+            );
         }
-        var print = line.Asked.Placements.FirstOrDefault(p => p.Id == placementId) ?? throw RefusedException.NoSuch("print", placementId);
-        RefusedException.IfAny(layer < 0 || layer >= print.Colours ? [new Problem("range", $"Colour {layer + 1} of {print.Colours} is not there.", "layer", $"A colour from 0 to {print.Colours - 1}.")]
-            : SizedPrints.Of(print, line.Asked.Sizes, line.Asked.Names).Count > 1 ? [new Problem("by-size", "It is cut in several sizes: a piece would be for one of them.", "placementId", "Cut it from the roll.")] : []);
-        var piece = remnantId.Length == 0 ? null : Views.VinylPiecesView.Free(connection, id).FirstOrDefault(r => r.Id == remnantId)
-            ?? throw new RefusedException(409, "not-free", "That piece is gone, or another order uses it.", "Choose another.", "remnantId");
+        var print = line.Asked.Placements.FirstOrDefault(p => p.Id == placementId)
+            ?? throw RefusedException.NoSuch("print", placementId);
+        RefusedException.IfAny(
+            layer < 0 || layer >= print.Colours
+                ?
+                [
+                    new Problem(
+                        "range",
+                        $"Colour {layer + 1} of {print.Colours} is not there.",
+                        "layer",
+                        $"A colour from 0 to {print.Colours - 1}."
+                    ),
+                ]
+            : SizedPrints.Of(print, line.Asked.Sizes, line.Asked.Names).Count > 1
+                ?
+                [
+                    new Problem(
+                        "by-size",
+                        "It is cut in several sizes: a piece would be for one of them.",
+                        "placementId",
+                        "Cut it from the roll."
+                    ),
+                ]
+            : []
+        );
+        var piece =
+            remnantId.Length == 0
+                ? null
+                : Views.VinylPiecesView.Free(connection, id).FirstOrDefault(r => r.Id == remnantId)
+                    ?? throw new RefusedException(
+                        409,
+                        "not-free",
+                        "That piece is gone, or another order uses it.",
+                        "Choose another.",
+                        "remnantId"
+                    );
         return OrderDeeds.Put(connection, c, seen, deed, f =>
         {
             // a piece is cut once, and a colour from one piece
-            var rest = (f.Remnants ?? []).Where(r => (r.LineId != line.Asked.Id || r.PlacementId != placementId || r.Layer != layer) && r.RemnantId != remnantId).ToList();
-            List<FromRemnant> all = piece is null ? rest : [.. rest, new(line.Asked.Id, placementId, layer, piece.Id, piece.VinylId, piece.WidthIn, piece.LengthIn)];
+            var rest = (f.Remnants ?? [])
+                .Where(r =>
+                    (r.LineId != line.Asked.Id || r.PlacementId != placementId || r.Layer != layer)
+                    && r.RemnantId != remnantId
+                )
+                .ToList();
+            List<FromRemnant> all = piece is null
+                ? rest
+                :
+                [
+                    .. rest,
+                    new(line.Asked.Id, placementId, layer, piece.Id, piece.VinylId, piece.WidthIn, piece.LengthIn),
+                ];
             return f with { Remnants = all.Count == 0 ? null : all };
         });
     }
@@ -102,12 +254,49 @@ internal static class LayoutDeeds
     /// <summary>The layout that copies as sent make: designs the line needs, with the extra copies among them, by their outlines or as boxes.</summary>
     public static LineLayout Of(LineOnFilm l, IReadOnlyList<LaidCopy> copies, int seed, int steps, bool byOutline)
     {
-        RefusedException.IfAny(copies.Count > GangNest.MostCopies ? [new Problem("many", $"{copies.Count} copies are more than the {GangNest.MostCopies} of one layout.", "copies", "Lay large numbers as several layouts.")]
-            : copies.Any(c => !double.IsFinite(c.X) || !double.IsFinite(c.Y) || c.Sheet is < 0 or > GangNest.MostCopies) ? [new Problem("range", "A copy lies at no place or sheet there is.", "copies", "Send x, y and the sheet in inches and numbers.")] : []);
+        RefusedException.IfAny(
+            copies.Count > GangNest.MostCopies
+                ?
+                [
+                    new Problem(
+                        "many",
+                        $"{copies.Count} copies are more than the {GangNest.MostCopies} of one layout.",
+                        "copies",
+                        "Lay large numbers as several layouts."
+                    ),
+                ]
+            : copies.Any(c => !double.IsFinite(c.X) || !double.IsFinite(c.Y) || c.Sheet is < 0 or > GangNest.MostCopies)
+                ?
+                [
+                    new Problem(
+                        "range",
+                        "A copy lies at no place or sheet there is.",
+                        "copies",
+                        "Send x, y and the sheet in inches and numbers."
+                    ),
+                ]
+            : []
+        );
         var laid = copies.GroupBy(c => c.Key).ToDictionary(g => g.Key, g => g.Count());
-        var filling = l.Drawer.Select(k => k.Filling()).Where(d => laid.ContainsKey(d.Key)).Select(d => d with { Extra = laid[d.Key] });
-        LaidDesign[] designs = [.. l.Prints.Select(p => p.Design with { Extra = Math.Max(0, laid.GetValueOrDefault(p.Key) - p.Count) }), .. filling, .. l.Layout.Designs.Where(d => d.For.Length > 0)];
-        return new(l.Line.Asked.Id, l.Film.Id, l.On.Key, [.. designs.Select(d => l.By(d, byOutline))], copies, seed, steps);
+        var filling = l
+            .Drawer.Select(k => k.Filling())
+            .Where(d => laid.ContainsKey(d.Key))
+            .Select(d => d with { Extra = laid[d.Key] });
+        LaidDesign[] designs =
+        [
+            .. l.Prints.Select(p => p.Design with { Extra = Math.Max(0, laid.GetValueOrDefault(p.Key) - p.Count) }),
+            .. filling,
+            .. l.Layout.Designs.Where(d => d.For.Length > 0),
+        ];
+        return new(
+            l.Line.Asked.Id,
+            l.Film.Id,
+            l.On.Key,
+            [.. designs.Select(d => l.By(d, byOutline))],
+            copies,
+            seed,
+            steps
+        );
     }
 
     // sheets that were emptied by hand are not bought

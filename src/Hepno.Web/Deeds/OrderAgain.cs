@@ -18,25 +18,60 @@ internal static class OrderAgain
         {
             return made;
         }
-        var ask = old.Order.Ask with { DueDate = null, DueTime = null, Lines = [.. old.Order.Ask.Lines.Select(l => Today(l, book.Styles.FirstOrDefault(s => s.Id == l.StyleId && !s.Retired)))] };
-        var last = (old.Frozen?.Lines ?? []).Select(l => new LastTime(l.LineId, old.Order.Code, l.Band.MethodId, l.Band.Outcome.Price, old.Quote!.SentAt)).ToList();
-        return SaveAsk.Do(connection, desk, newId, ask, 0, deed, order => order.Facts with
+        var ask = old.Order.Ask with
         {
-            LastTimes = last.Count == 0 ? null : last,
-            Decisions = [.. last.Where(t => StillDoes(desk.Draft(connection, order, book).Line(t.LineId), t, book)).Select(t => new Decision(t.LineId, t.MethodId, deed.At, Why: $"As last time, in {t.Code}."))],
-        });
+            DueDate = null,
+            DueTime = null,
+            Lines =
+            [
+                .. old.Order.Ask.Lines.Select(l =>
+                    Today(l, book.Styles.FirstOrDefault(s => s.Id == l.StyleId && !s.Retired))
+                ),
+            ],
+        };
+        var last = (old.Frozen?.Lines ?? [])
+            .Select(l => new LastTime(
+                l.LineId,
+                old.Order.Code,
+                l.Band.MethodId,
+                l.Band.Outcome.Price,
+                old.Quote!.SentAt
+            ))
+            .ToList();
+        return SaveAsk.Do(connection, desk, newId, ask, 0, deed, order =>
+            order.Facts with
+            {
+                LastTimes = last.Count == 0 ? null : last,
+                Decisions =
+                [
+                    .. last.Where(t => StillDoes(desk.Draft(connection, order, book).Line(t.LineId), t, book))
+                        .Select(t => new Decision(t.LineId, t.MethodId, deed.At, Why: $"As last time, in {t.Code}.")),
+                ],
+            }
+        );
     }
 
     private static bool StillDoes(LineCase line, LastTime last, ShopBook book) =>
-        line.InHand is { } ask && book.Presses.Count > 0 && DecorationMethods.Find(last.MethodId)?.Answer(ask, book) is { Decorations.Count: > 0 };
+        line.InHand is { } ask
+        && book.Presses.Count > 0
+        && DecorationMethods.Find(last.MethodId)?.Answer(ask, book) is { Decorations.Count: > 0 };
 
     /// <summary>A line at today's shelf: what is no longer offered is left to be said.</summary>
-    public static AskLine Today(AskLine line, Style? style) => style is null ? line with { StyleId = null, ColourwayId = null, Sizes = [], Mark = null } : line with
-    {
-        ColourwayId = style.Colourways.Any(c => c.Id == line.ColourwayId) ? line.ColourwayId : null,
-        Sizes = [.. line.Sizes.Where(s => style.Sizes.Any(z => z.Name == s.Size))],
-        Mark = null,
-        Given = 0,
-        DueDate = null,
-    };
+    public static AskLine Today(AskLine line, Style? style) =>
+        style is null
+            ? line with
+            {
+                StyleId = null,
+                ColourwayId = null,
+                Sizes = [],
+                Mark = null,
+            }
+            : line with
+            {
+                ColourwayId = style.Colourways.Any(c => c.Id == line.ColourwayId) ? line.ColourwayId : null,
+                Sizes = [.. line.Sizes.Where(s => style.Sizes.Any(z => z.Name == s.Size))],
+                Mark = null,
+                Given = 0,
+                DueDate = null,
+            };
 }

@@ -1,5 +1,5 @@
-using Hepno.Core.Blanks;
 using System.Text.Json;
+using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Gang;
@@ -8,8 +8,8 @@ using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
-using Hepno.Core.Recipes;
 using Hepno.Core.Pricing;
+using Hepno.Core.Recipes;
 using Hepno.Core.Sending;
 using Hepno.Formats;
 using Hepno.Store;
@@ -29,7 +29,16 @@ internal static class OrderDeeds
     private const decimal MostEach = 100_000;
 
     /// <summary>Chooses a line's method, and lays out what it buys.</summary>
-    public static long Choose(SqliteConnection connection, Desk desk, string id, string? lineId, string methodId, long seen, Deed deed, string why = "")
+    public static long Choose(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        string? lineId,
+        string methodId,
+        long seen,
+        Deed deed,
+        string why = ""
+    )
     {
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
@@ -38,26 +47,64 @@ internal static class OrderDeeds
         var method = DecorationMethods.Find(methodId) ?? throw RefusedException.NoSuch("method", methodId);
         if (book.Presses.Count == 0)
         {
-            throw new RefusedException(409, "incomplete", "There is no press on the Floor.", "Add a press on the Floor.");
+            throw new RefusedException(
+                409,
+                "incomplete",
+                "There is no press on the Floor.",
+                "Add a press on the Floor."
+            );
         }
         var answer = method.Answer(line.InHand!, book);
         if (answer.Decorations.Count == 0)
         {
             var reason = answer.Verdict.Reasons.First(r => r.Kind == VerdictKind.No);
-            throw new RefusedException(409, "method-unfit", $"{method.Name}: {reason.Sentence}.", $"Would work: {reason.WouldWork}.", "methodId");
+            throw new RefusedException(
+                409,
+                "method-unfit",
+                $"{method.Name}: {reason.Sentence}.",
+                $"Would work: {reason.WouldWork}.",
+                "methodId"
+            );
         }
         if (why.Length > MostWhy)
         {
-            throw new RefusedException(400, "too-long", $"A reason of {why.Length} characters.", $"At most {MostWhy}.", "why");
+            throw new RefusedException(
+                400,
+                "too-long",
+                $"A reason of {why.Length} characters.",
+                $"At most {MostWhy}.",
+                "why"
+            );
         }
         // what it was held against is kept as it stood then: prices change
-        var kept = desk.Compare(c, line, null, book, desk.Open(connection, book), false, method as Mixed) is { } comparison ? Advice.Kept(comparison, method.Id, why.Trim(), book.Numbers.Format) : why.Trim();
+        var kept = desk.Compare(c, line, null, book, desk.Open(connection, book), false, method as Mixed)
+            is { } comparison
+            ? Advice.Kept(comparison, method.Id, why.Trim(), book.Numbers.Format)
+            : why.Trim();
         var searched = LayoutDeeds.Searched(connection, desk, id, line.Asked.Id, method.Id, answer.Decorations);
-        return Put(connection, c, seen, deed, f => With(f, searched is null ? [] : [searched]) with { Decisions = [.. f.Decisions.Where(d => d.LineId != line.Asked.Id), new(line.Asked.Id, method.Id, deed.At, Why: kept)], LaidOutAt = line.Decision?.MethodId == method.Id ? f.LaidOutAt : null });
+        return Put(connection, c, seen, deed, f =>
+            With(f, searched is null ? [] : [searched]) with
+            {
+                Decisions =
+                [
+                    .. f.Decisions.Where(d => d.LineId != line.Asked.Id),
+                    new(line.Asked.Id, method.Id, deed.At, Why: kept),
+                ],
+                LaidOutAt = line.Decision?.MethodId == method.Id ? f.LaidOutAt : null,
+            }
+        );
     }
 
     /// <summary>Says the price of a piece of a line, or leaves it to the policy again (null).</summary>
-    public static long SayPrice(SqliteConnection connection, Desk desk, string id, string? lineId, decimal? each, long seen, Deed deed)
+    public static long SayPrice(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        string? lineId,
+        decimal? each,
+        long seen,
+        Deed deed
+    )
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         var line = c.Line(lineId);
@@ -68,31 +115,83 @@ internal static class OrderDeeds
         }
         if (each is <= 0 or > MostEach)
         {
-            throw new RefusedException(400, "range", $"A price of {Shown.Money(each.Value, Desk.Numbers(connection).Format)} is outside 0.01 to 100,000.", "Type what a piece is sold at, before tax.", "each");
+            throw new RefusedException(
+                400,
+                "range",
+                $"A price of {Shown.Money(each.Value, Desk.Numbers(connection).Format)} is outside 0.01 to 100,000.",
+                "Type what a piece is sold at, before tax.",
+                "each"
+            );
         }
-        return Put(connection, c, seen, deed, f => f with { Decisions = [.. f.Decisions.Select(d => d.LineId == line.Asked.Id ? d with { TypedPrice = each } : d)] });
+        return Put(connection, c, seen, deed, f =>
+            f with
+            {
+                Decisions = [.. f.Decisions.Select(d => d.LineId == line.Asked.Id ? d with { TypedPrice = each } : d)],
+            }
+        );
     }
 
     /// <summary>Takes the larger quantity of a price break for a line; by the shop's rule its pieces more are given.</summary>
-    public static long TakeLarger(SqliteConnection connection, Desk desk, string id, string? lineId, int pieces, long seen, Deed deed)
+    public static long TakeLarger(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        string? lineId,
+        int pieces,
+        long seen,
+        Deed deed
+    )
     {
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
         var line = c.Line(lineId);
         Before(c, line, "take more pieces");
         // as the comparison has it, the customer's own terms in it
-        if (desk.Planned(c, book, desk.Open(connection, book)).First(p => p.Line.Asked.Id == line.Asked.Id).Band?.Cliff?.Pieces != pieces)
+        if (
+            desk.Planned(c, book, desk.Open(connection, book))
+                .First(p => p.Line.Asked.Id == line.Asked.Id)
+                .Band?.Cliff?.Pieces != pieces
+        )
         {
-            throw new RefusedException(409, "no-break", $"{pieces} pieces are no price break of {line.What} now.", "Look at the comparison again.", "pieces");
+            throw new RefusedException(
+                409,
+                "no-break",
+                $"{pieces} pieces are no price break of {line.What} now.",
+                "Look at the comparison again.",
+                "pieces"
+            );
         }
-        var given = book.Numbers.Inversion == InversionRule.GivePiece ? line.Asked.Given + pieces - line.Asked.Pieces : line.Asked.Given;
+        var given =
+            book.Numbers.Inversion == InversionRule.GivePiece
+                ? line.Asked.Given + pieces - line.Asked.Pieces
+                : line.Asked.Given;
         var larger = line.Asked with { Sizes = line.InHand!.At(pieces).Sizes, Given = given };
-        var order = c.Order with { Ask = c.Order.Ask with { Lines = [.. c.Order.Ask.Lines.Select(l => l.Id == larger.Id ? larger : l)] } };
-        return Aggregates.Orders.Put(connection, order with { Facts = order.Facts with { LaidOutAt = null } }, seen, deed);
+        var order = c.Order with
+        {
+            Ask = c.Order.Ask with { Lines = [.. c.Order.Ask.Lines.Select(l => l.Id == larger.Id ? larger : l)] },
+        };
+        return Aggregates.Orders.Put(
+            connection,
+            order with
+            {
+                Facts = order.Facts with { LaidOutAt = null },
+            },
+            seen,
+            deed
+        );
     }
 
     /// <summary>Offers another method of a line to the customer beside the quoted one, or does not any more.</summary>
-    public static long Offer(SqliteConnection connection, Desk desk, string id, string? lineId, string methodId, bool offered, long seen, Deed deed)
+    public static long Offer(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        string? lineId,
+        string methodId,
+        bool offered,
+        long seen,
+        Deed deed
+    )
     {
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
@@ -101,13 +200,27 @@ internal static class OrderDeeds
         var method = DecorationMethods.Find(methodId) ?? throw RefusedException.NoSuch("method", methodId);
         if (offered && method.Answer(line.InHand!, book) is { Decorations.Count: 0 } cannot)
         {
-            throw new RefusedException(409, "method-unfit", $"{method.Name}: {cannot.Verdict.Reasons.First(r => r.Kind == VerdictKind.No).Sentence}.", "Offer one that can do it.", "methodId");
+            throw new RefusedException(
+                409,
+                "method-unfit",
+                $"{method.Name}: {cannot.Verdict.Reasons.First(r => r.Kind == VerdictKind.No).Sentence}.",
+                "Offer one that can do it.",
+                "methodId"
+            );
         }
-        var rest = (c.Order.Facts.Offered ?? []).Where(w => w.LineId != line.Asked.Id || w.MethodId != method.Id).ToList();
+        var rest = (c.Order.Facts.Offered ?? [])
+            .Where(w => w.LineId != line.Asked.Id || w.MethodId != method.Id)
+            .ToList();
         List<OfferedWay> all = offered ? [.. rest, new(line.Asked.Id, method.Id)] : rest;
         if (all.Count(w => w.LineId == line.Asked.Id) > MostOffered)
         {
-            throw new RefusedException(409, "many", $"{MostOffered} other ways are offered already.", "Take one back first.", "methodId");
+            throw new RefusedException(
+                409,
+                "many",
+                $"{MostOffered} other ways are offered already.",
+                "Take one back first.",
+                "methodId"
+            );
         }
         return Put(connection, c, seen, deed, f => f with { Offered = all.Count == 0 ? null : all });
     }
@@ -119,11 +232,22 @@ internal static class OrderDeeds
         Before(c, c.Lines.FirstOrDefault(l => l.InHand is null) ?? c.Lines[0], "lay it out");
         var quoted = desk.Quoted(c, desk.Book(connection), connection);
         // what is quoted rests on a searched layout; one that somebody settled stays as it is
-        var layouts = quoted.Lines.Select(l => LayoutDeeds.Searched(connection, desk, id, l.LineId, l.Band.MethodId, l.Band.Decorations)).OfType<LineLayout>().ToList();
+        var layouts = quoted
+            .Lines.Select(l =>
+                LayoutDeeds.Searched(connection, desk, id, l.LineId, l.Band.MethodId, l.Band.Decorations)
+            )
+            .OfType<LineLayout>()
+            .ToList();
         return Put(connection, c, seen, deed, f => With(f, layouts) with { LaidOutAt = deed.At });
     }
 
-    private static OrderFacts With(OrderFacts f, List<LineLayout> layouts) => layouts.Count == 0 ? f : f with { Layouts = [.. (f.Layouts ?? []).Where(x => layouts.All(n => n.LineId != x.LineId)), .. layouts] };
+    private static OrderFacts With(OrderFacts f, List<LineLayout> layouts) =>
+        layouts.Count == 0
+            ? f
+            : f with
+            {
+                Layouts = [.. (f.Layouts ?? []).Where(x => layouts.All(n => n.LineId != x.LineId)), .. layouts],
+            };
 
     /// <summary>Sends the quote: from here its figures are frozen.</summary>
     public static long Send(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
@@ -132,15 +256,33 @@ internal static class OrderDeeds
         var c = desk.Case(connection, id, book);
         if (c.Standing.Station != Station.Quote)
         {
-            throw new RefusedException(409, "not-there", c.Quote is not null ? $"The quote of {c.Order.Code} is already sent." : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.", c.Quote is not null ? "Withdraw it to send another." : "Finish that first.");
+            throw new RefusedException(
+                409,
+                "not-there",
+                c.Quote is not null
+                    ? $"The quote of {c.Order.Code} is already sent."
+                    : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.",
+                c.Quote is not null ? "Withdraw it to send another." : "Finish that first."
+            );
         }
         var frozen = desk.Quoted(c, book, connection);
         if (frozen.Lines.Any(l => l.Band.Decorations.Any(d => d.Purchases.Any(p => p.Laid is { IsSettled: false }))))
         {
-            throw new RefusedException(409, "not-laid-out", $"{c.Order.Code} is not laid out as its prints are now.", "Lay it out again: the quote rests on what is bought.");
+            throw new RefusedException(
+                409,
+                "not-laid-out",
+                $"{c.Order.Code} is not laid out as its prints are now.",
+                "Lay it out again: the quote rests on what is bought."
+            );
         }
         var version = Put(connection, c, seen, deed with { Undoable = false }, f => f);
-        QuoteStore.Send(connection, new StoredQuote($"{id}-{version}", id, deed.At, null), JsonSerializer.Serialize(frozen, Json.Frozen), QuotePdf.Print(frozen.Document), frozen.Figures());
+        QuoteStore.Send(
+            connection,
+            new StoredQuote($"{id}-{version}", id, deed.At, null),
+            JsonSerializer.Serialize(frozen, Json.Frozen),
+            QuotePdf.Print(frozen.Document),
+            frozen.Figures()
+        );
         MadeStore.Put(connection, $"{id}-{version}", frozen.Designs());
         return version;
     }
@@ -149,16 +291,41 @@ internal static class OrderDeeds
     public static long Withdraw(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
     {
         var c = desk.Case(connection, id, desk.Book(connection));
-        if (c.Quote is null || c.Standing.Station != Station.Gather || c.Order.Facts.Items.Any(i => i.DoneAt is not null))
+        if (
+            c.Quote is null
+            || c.Standing.Station != Station.Gather
+            || c.Order.Facts.Items.Any(i => i.DoneAt is not null)
+        )
         {
-            throw new RefusedException(409, "not-there", c.Quote is null ? "No quote is sent." : $"{c.Order.Code} is already being made.", "Only a sent quote with nothing gathered on it can be withdrawn.");
+            throw new RefusedException(
+                409,
+                "not-there",
+                c.Quote is null ? "No quote is sent." : $"{c.Order.Code} is already being made.",
+                "Only a sent quote with nothing gathered on it can be withdrawn."
+            );
         }
-        if (c.Order.Facts.Joined is { Count: > 0 } || (c.Order.Facts.Layouts ?? []).Any(l => l.Designs.Any(d => d.For.Length > 0)))
+        if (
+            c.Order.Facts.Joined is { Count: > 0 }
+            || (c.Order.Facts.Layouts ?? []).Any(l => l.Designs.Any(d => d.For.Length > 0))
+        )
         {
-            throw new RefusedException(409, "together", $"The film of {c.Order.Code} is bought together with another order's.", "Buy them apart first, under Lay out.");
+            throw new RefusedException(
+                409,
+                "together",
+                $"The film of {c.Order.Code} is bought together with another order's.",
+                "Buy them apart first, under Lay out."
+            );
         }
         QuoteStore.Withdraw(connection, c.Quote.Id, deed.At);
-        return Put(connection, c, seen, deed with { Undoable = false }, f => f with { Approval = null, Deposit = null, Items = [], Moves = null });
+        return Put(connection, c, seen, deed with { Undoable = false }, f =>
+            f with
+            {
+                Approval = null,
+                Deposit = null,
+                Items = [],
+                Moves = null,
+            }
+        );
     }
 
     /// <summary>The customer's yes; with the deposit it makes the list of what to buy and prepare.</summary>
@@ -167,11 +334,21 @@ internal static class OrderDeeds
         var c = desk.Case(connection, id, desk.Book(connection));
         At(c, Station.Gather, "take the yes");
         var name = Named(by, "by", "Who said yes");
-        return Put(connection, c, seen, deed, f => Listed(c, f with { Approval = new(name, deed.At) }, connection, desk));
+        return Put(connection, c, seen, deed, f =>
+            Listed(c, f with { Approval = new(name, deed.At) }, connection, desk)
+        );
     }
 
     /// <summary>The deposit, or the owner's word that the order goes on without.</summary>
-    public static long NoteDeposit(SqliteConnection connection, Desk desk, string id, decimal amount, string? overrideReason, long seen, Deed deed)
+    public static long NoteDeposit(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        decimal amount,
+        string? overrideReason,
+        long seen,
+        Deed deed
+    )
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         At(c, Station.Gather, "note the deposit");
@@ -179,18 +356,40 @@ internal static class OrderDeeds
         var f = c.Frozen.Numbers.Format;
         if (amount < 0 || amount > c.Frozen.Total)
         {
-            throw new RefusedException(400, "range", $"A deposit of {Shown.Money(amount, f)} is outside 0 to {Shown.Money(c.Frozen.Total, f)}.", "Type what was paid.", "amount");
+            throw new RefusedException(
+                400,
+                "range",
+                $"A deposit of {Shown.Money(amount, f)} is outside 0 to {Shown.Money(c.Frozen.Total, f)}.",
+                "Type what was paid.",
+                "amount"
+            );
         }
         if (amount < wanted && string.IsNullOrWhiteSpace(overrideReason))
         {
-            throw new RefusedException(400, "short", $"{Shown.Money(amount, f)} is less than the {Shown.Money(wanted, f)} asked.", "Say why the order goes on without, or wait for the rest.", "overrideReason");
+            throw new RefusedException(
+                400,
+                "short",
+                $"{Shown.Money(amount, f)} is less than the {Shown.Money(wanted, f)} asked.",
+                "Say why the order goes on without, or wait for the rest.",
+                "overrideReason"
+            );
         }
         var reason = amount < wanted ? Named(overrideReason!, "overrideReason", "The reason") : null;
-        return Put(connection, c, seen, deed, facts => Listed(c, facts with { Deposit = new(amount, reason, deed.At) }, connection, desk));
+        return Put(connection, c, seen, deed, facts =>
+            Listed(c, facts with { Deposit = new(amount, reason, deed.At) }, connection, desk)
+        );
     }
 
     /// <summary>Ticks a gathered thing off, or on again.</summary>
-    public static long Tick(SqliteConnection connection, Desk desk, string id, string itemId, bool done, long seen, Deed deed)
+    public static long Tick(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        string itemId,
+        bool done,
+        long seen,
+        Deed deed
+    )
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         if (c.Order.Facts.Items.All(i => i.Id != itemId))
@@ -199,40 +398,90 @@ internal static class OrderDeeds
         }
         if (c.Order.Facts.RunStartedAt is not null)
         {
-            throw new RefusedException(409, "not-there", $"{c.Order.Code} is already being pressed.", "What was gathered stays as it was.");
+            throw new RefusedException(
+                409,
+                "not-there",
+                $"{c.Order.Code} is already being pressed.",
+                "What was gathered stays as it was."
+            );
         }
         var book = desk.Book(connection);
-        var tested = c.Frozen!.Lines.SelectMany(l => l.Band.Decorations.Select(d => (Line: l, Plan: d))).FirstOrDefault(x => TestItem + x.Plan.Placement.Id == itemId);
+        var tested = c.Frozen!.Lines.SelectMany(l => l.Band.Decorations.Select(d => (Line: l, Plan: d)))
+            .FirstOrDefault(x => TestItem + x.Plan.Placement.Id == itemId);
         if (done && tested.Plan is { } plan && book.Numbers.Habits().TestFirst && !IsTested(plan, tested.Line, book))
         {
-            throw new RefusedException(409, "not-tested", $"No passed test of {book.ProductName(plan.Recipe.ProductId)} at {Shown.Temperature(plan.Recipe.TemperatureF, c.Frozen.Numbers.Format)} on {tested.Line.Style.Name} is noted.", "Press a test piece and note it on the Floor, under Spot tests; or have untested recipes only warned of, under Numbers.");
+            throw new RefusedException(
+                409,
+                "not-tested",
+                $"No passed test of {book.ProductName(plan.Recipe.ProductId)} at {Shown.Temperature(plan.Recipe.TemperatureF, c.Frozen.Numbers.Format)} on {tested.Line.Style.Name} is noted.",
+                "Press a test piece and note it on the Floor, under Spot tests; or have untested recipes only warned of, under Numbers."
+            );
         }
-        return Put(connection, c, seen, deed, f => f with { Items = [.. f.Items.Select(i => i.Id == itemId ? i with { DoneAt = done ? deed.At : null } : i)] });
+        return Put(connection, c, seen, deed, f =>
+            f with
+            {
+                Items = [.. f.Items.Select(i => i.Id == itemId ? i with { DoneAt = done ? deed.At : null } : i)],
+            }
+        );
     }
 
     /// <summary>Puts a line somewhere on the press day, or leaves it to the plan again (no press).</summary>
-    public static long Move(SqliteConnection connection, Desk desk, string id, string lineId, string? pressId, DateTime from, long seen, Deed deed)
+    public static long Move(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        string lineId,
+        string? pressId,
+        DateTime from,
+        long seen,
+        Deed deed
+    )
     {
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
         var line = c.Line(lineId);
-        if (c.Frozen is null || c.Order.Facts.Approval is null || c.Order.Facts.RunStartedAt is not null || c.Standing.Station > Station.Press)
+        if (
+            c.Frozen is null
+            || c.Order.Facts.Approval is null
+            || c.Order.Facts.RunStartedAt is not null
+            || c.Standing.Station > Station.Press
+        )
         {
-            throw new RefusedException(409, "not-there", c.Order.Facts.RunStartedAt is not null ? $"{c.Order.Code} is being pressed: it stays where it is." : $"{c.Order.Code} is not on the press day.", "Only planned work can be moved.");
+            throw new RefusedException(
+                409,
+                "not-there",
+                c.Order.Facts.RunStartedAt is not null
+                    ? $"{c.Order.Code} is being pressed: it stays where it is."
+                    : $"{c.Order.Code} is not on the press day.",
+                "Only planned work can be moved."
+            );
         }
         var rest = (c.Order.Facts.Moves ?? []).Where(m => m.LineId != line.Asked.Id).ToList();
         if (pressId is null)
         {
             return Put(connection, c, seen, deed, f => f with { Moves = rest.Count == 0 ? null : rest });
         }
-        var press = book.Presses.FirstOrDefault(p => p.Id == pressId) ?? throw RefusedException.NoSuch("press", pressId);
+        var press = book.Presses.FirstOrDefault(p => p.Id == pressId)
+            ?? throw RefusedException.NoSuch("press", pressId);
         if (line.Frozen is { } quoted && LineFloor.BenchOf(quoted.Band.Decorations) is { Length: > 0 } bench)
         {
-            throw new RefusedException(409, "press", $"{c.Order.Code} is not pressed: it is done at {book.Workplace(bench)?.Name ?? "the table"}.", "Leave it to the plan.", "pressId");
+            throw new RefusedException(
+                409,
+                "press",
+                $"{c.Order.Code} is not pressed: it is done at {book.Workplace(bench)?.Name ?? "the table"}.",
+                "Leave it to the plan.",
+                "pressId"
+            );
         }
         if (!press.Takes(line.Style!.Kind))
         {
-            throw new RefusedException(409, "press", $"{press.Name} does not take {GarmentNouns.Of(line.Style.Kind, 2)}.", "Choose a press that does.", "pressId");
+            throw new RefusedException(
+                409,
+                "press",
+                $"{press.Name} does not take {GarmentNouns.Of(line.Style.Kind, 2)}.",
+                "Choose a press that does.",
+                "pressId"
+            );
         }
         return Put(connection, c, seen, deed, f => f with { Moves = [.. rest, new(line.Asked.Id, press.Id, from)] });
     }
@@ -246,19 +495,54 @@ internal static class OrderDeeds
             return c.Version;
         }
         At(c, Station.Press, "begin pressing");
-        if (CureStore.OfOrder(connection, id).Select(b => b.Value).FirstOrDefault(b => b.Holds() && b.Prints.Any(p => p.OrderId == id && p.WhiteOnly)) is { } held)
+        if (
+            CureStore
+                .OfOrder(connection, id)
+                .Select(b => b.Value)
+                .FirstOrDefault(b => b.Holds() && b.Prints.Any(p => p.OrderId == id && p.WhiteOnly)) is
+            { } held
+        )
         {
-            throw new RefusedException(409, "cure-held", $"White prints of {c.Order.Code} lie in {held.Code()}, whose colour patches are not both pressed and holding.", "Press and pull the patches before and after them, and note it on the Floor.");
+            throw new RefusedException(
+                409,
+                "cure-held",
+                $"White prints of {c.Order.Code} lie in {held.Code()}, whose colour patches are not both pressed and holding.",
+                "Press and pull the patches before and after them, and note it on the Floor."
+            );
         }
         // which press it is goes with the pieces: should it be found wrong, they are listed
         var book = desk.Book(connection);
-        var placed = PlacedOrder.Of(Desk.Floor(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.TimeZone)).Placed, id);
-        var pressed = book.Presses.Count == 0 ? null : c.Frozen!.Lines.Select(l => new PressedOn(l.LineId, placed?.PressOf(l.LineId) ?? LineFloor.WorkplaceOf(c.Frozen.InHand(l), l.Band.Decorations, book).Id)).ToList();
-        return Put(connection, c, c.Version, deed with { Undoable = false }, f => f with { RunStartedAt = deed.At, Pressed = pressed });
+        var placed = PlacedOrder.Of(
+            Desk.Floor(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.TimeZone)).Placed,
+            id
+        );
+        var pressed =
+            book.Presses.Count == 0
+                ? null
+                : c.Frozen!.Lines.Select(l => new PressedOn(
+                        l.LineId,
+                        placed?.PressOf(l.LineId)
+                            ?? LineFloor.WorkplaceOf(c.Frozen.InHand(l), l.Band.Decorations, book).Id
+                    ))
+                    .ToList();
+        return Put(connection, c, c.Version, deed with { Undoable = false }, f =>
+            f with
+            {
+                RunStartedAt = deed.At,
+                Pressed = pressed,
+            }
+        );
     }
 
     /// <summary>Pieces counted into the box, by line and size; never more than came out good and is still here.</summary>
-    public static long Count(SqliteConnection connection, Desk desk, string id, IReadOnlyList<CountedSize> counted, long seen, Deed deed)
+    public static long Count(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        IReadOnlyList<CountedSize> counted,
+        long seen,
+        Deed deed
+    )
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         if (c.Standing.Station is not (Station.Press or Station.Send) || c.Run is null)
@@ -271,12 +555,26 @@ internal static class OrderDeeds
             var sizes = c.Line(one.LineId).Asked.Sizes;
             if (sizes.All(s => s.Size != one.Size))
             {
-                throw new RefusedException(400, "unknown-size", $"\"{one.Size}\" is not in this order.", $"Its sizes are {string.Join(", ", sizes.Select(s => s.Size))}.", $"sizes[{i}].size");
+                throw new RefusedException(
+                    400,
+                    "unknown-size",
+                    $"\"{one.Size}\" is not in this order.",
+                    $"Its sizes are {string.Join(", ", sizes.Select(s => s.Size))}.",
+                    $"sizes[{i}].size"
+                );
             }
-            var good = c.Run!.Sizes.First(s => s.LineId == one.LineId && s.Size == one.Size).Good - c.Order.Facts.DeliveredOf(one.LineId, one.Size);
+            var good =
+                c.Run!.Sizes.First(s => s.LineId == one.LineId && s.Size == one.Size).Good
+                - c.Order.Facts.DeliveredOf(one.LineId, one.Size);
             if (one.Pieces < 0 || one.Pieces > good)
             {
-                throw new RefusedException(400, "range", $"{one.Pieces} of {one.Size} is outside 0 to {good}.", "Count the good pieces that are here; a spare stays outside the box.", $"sizes[{i}].pieces");
+                throw new RefusedException(
+                    400,
+                    "range",
+                    $"{one.Pieces} of {one.Size} is outside 0 to {good}.",
+                    "Count the good pieces that are here; a spare stays outside the box.",
+                    $"sizes[{i}].pieces"
+                );
             }
         }
         return Put(connection, c, seen, deed, f => f with { Counted = [.. counted.Where(s => s.Pieces > 0)] });
@@ -289,15 +587,31 @@ internal static class OrderDeeds
         var counted = c.Order.Facts.Counted;
         if (c.Frozen is null || c.Standing.Station is not (Station.Press or Station.Send) || counted.Count == 0)
         {
-            throw new RefusedException(409, "uncounted", $"Nothing of {c.Order.Code} is counted into a box.", "Count what goes out first.");
+            throw new RefusedException(
+                409,
+                "uncounted",
+                $"Nothing of {c.Order.Code} is counted into a box.",
+                "Count what goes out first."
+            );
         }
         if (counted.Sum(x => x.Pieces) + c.Order.Facts.Delivered() >= c.Order.Ask.Pieces)
         {
-            throw new RefusedException(409, "whole", "Everything that is left is in the box.", "Hand it over: that is the whole order.");
+            throw new RefusedException(
+                409,
+                "whole",
+                "Everything that is left is in the box.",
+                "Hand it over: that is the whole order."
+            );
         }
         var name = Named(to, "to", "Who took it");
         var taken = Balance(c).Now;
-        return Put(connection, c, seen, deed with { Undoable = false }, f => f with { Counted = [], Parts = [.. f.Parts ?? [], new(name, deed.At, taken, counted)] });
+        return Put(connection, c, seen, deed with { Undoable = false }, f =>
+            f with
+            {
+                Counted = [],
+                Parts = [.. f.Parts ?? [], new(name, deed.At, taken, counted)],
+            }
+        );
     }
 
     /// <summary>What is paid with what is counted now, and what with the rest.</summary>
@@ -311,7 +625,16 @@ internal static class OrderDeeds
             // on account nothing is taken with the pieces
             return new(0, q.Total - paid);
         }
-        var delivered = q.Lines.Sum(l => l.Goods * (facts.Counted.Concat((facts.Parts ?? []).SelectMany(p => p.Pieces)).Where(x => x.LineId == l.LineId).Sum(x => x.Pieces)) / q.AskOf(l).Pieces);
+        var delivered = q.Lines.Sum(l =>
+            l.Goods
+            * (
+                facts
+                    .Counted.Concat((facts.Parts ?? []).SelectMany(p => p.Pieces))
+                    .Where(x => x.LineId == l.LineId)
+                    .Sum(x => x.Pieces)
+            )
+            / q.AskOf(l).Pieces
+        );
         return PartBalance.Of(q.Total, paid, q.Goods, delivered, q.Numbers.Format.MinorDigits);
     }
 
@@ -320,10 +643,18 @@ internal static class OrderDeeds
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         At(c, Station.Send, "hand it over");
-        var (counted, wanted) = (c.Order.Facts.Counted.Sum(x => x.Pieces), c.Order.Ask.Pieces - c.Order.Facts.Delivered());
+        var (counted, wanted) = (
+            c.Order.Facts.Counted.Sum(x => x.Pieces),
+            c.Order.Ask.Pieces - c.Order.Facts.Delivered()
+        );
         if (counted < wanted)
         {
-            throw new RefusedException(409, "uncounted", $"{counted} of {wanted} pieces are counted.", "Count the rest into the box first.");
+            throw new RefusedException(
+                409,
+                "uncounted",
+                $"{counted} of {wanted} pieces are counted.",
+                "Count the rest into the box first."
+            );
         }
         var name = Named(to, "to", "Who took it");
         return Put(connection, c, seen, deed with { Undoable = false }, f => f with { HandOver = new(name, deed.At) });
@@ -355,53 +686,188 @@ internal static class OrderDeeds
         var hours = new OpenHours(numbers.Week);
         var wall = desk.Clock.Wall(numbers.TimeZone);
         var book = desk.Book(connection);
-        var listed = facts with { Items = [.. c.Frozen!.Lines.SelectMany(l => ItemsOf(c, l, hours, wall, numbers.Format, book))] };
+        var listed = facts with
+        {
+            Items = [.. c.Frozen!.Lines.SelectMany(l => ItemsOf(c, l, hours, wall, numbers.Format, book))],
+        };
         // film may have been laid better since the quote was sent
         foreach (var layout in facts.Layouts ?? [])
         {
-            if (c.Lines.FirstOrDefault(l => l.Asked.Id == layout.LineId) is { } line && BoughtFilm.ItemOf(listed, line.Asked) is not null && LaidOn.Of(LineLayouts.MethodOf(line), line.InHand ?? c.Frozen!.InHand(line.Frozen!), book).Lists.Any(f => f.Id == layout.FilmId && f.Grounds().Any(g => g.Key == layout.On) == true))
+            if (
+                c.Lines.FirstOrDefault(l => l.Asked.Id == layout.LineId) is { } line
+                && BoughtFilm.ItemOf(listed, line.Asked) is not null
+                && LaidOn
+                    .Of(LineLayouts.MethodOf(line), line.InHand ?? c.Frozen!.InHand(line.Frozen!), book)
+                    .Lists.Any(f => f.Id == layout.FilmId && f.Grounds().Any(g => g.Key == layout.On) == true)
+            )
             {
-                listed = FilmTogether.Settled(listed, LineLayouts.Of(connection, desk, c.Order.Id, line.Asked.Id, layout.FilmId, layout.On), layout, book);
+                listed = FilmTogether.Settled(
+                    listed,
+                    LineLayouts.Of(connection, desk, c.Order.Id, line.Asked.Id, layout.FilmId, layout.On),
+                    layout,
+                    book
+                );
             }
         }
         return listed;
     }
 
-    private static List<GatherItem> ItemsOf(OrderCase c, FrozenLine line, OpenHours hours, DateTime wall, FigureFormat f, ShopBook book)
+    private static List<GatherItem> ItemsOf(
+        OrderCase c,
+        FrozenLine line,
+        OpenHours hours,
+        DateTime wall,
+        FigureFormat f,
+        ShopBook book
+    )
     {
         var q = c.Frozen!;
         var asked = q.AskOf(line);
         var sizes = BlanksToBuy.Of(asked.Sizes, line.Band.Decorations);
-        var (pieces, here) = (SizeRun.Total(sizes), hours.Parcel(wall, asked.Theirs ? 1 : line.Style.LeadDays, asked.Theirs ? null : line.Style.Buying?.CutOff));
-        var (id, bySize) = (q.Lines.Count == 1 ? "blanks" : $"blanks-{line.LineId}", string.Join(", ", sizes.Select(s => $"{s.Size} {s.Pieces}")));
+        var (pieces, here) = (
+            SizeRun.Total(sizes),
+            hours.Parcel(wall, asked.Theirs ? 1 : line.Style.LeadDays, asked.Theirs ? null : line.Style.Buying?.CutOff)
+        );
+        var (id, bySize) = (
+            q.Lines.Count == 1 ? "blanks" : $"blanks-{line.LineId}",
+            string.Join(", ", sizes.Select(s => $"{s.Size} {s.Pieces}"))
+        );
         var habits = q.Numbers.Habits();
-        double Minutes(DecorationPlan d) => WorkSteps.Attended(habits.Apart(d.Preparation)) * d.Prints(asked.Pieces) / 60;
-        GatherItem Prepared(DecorationPlan d, DateTime from) => new($"prepare-{d.Placement.Id}", GatherKind.Prepare, $"{d.Prepare}, {d.Prints(asked.Pieces)} × {d.Placement.At().Name.ToLowerInvariant()}: {Shown.Duration(Minutes(d) * 60)} of hands", "", d.Prints(asked.Pieces), "prints", 0, hours.Add(from, Minutes(d)), null);
+        double Minutes(DecorationPlan d) =>
+            WorkSteps.Attended(habits.Apart(d.Preparation)) * d.Prints(asked.Pieces) / 60;
+        GatherItem Prepared(DecorationPlan d, DateTime from) =>
+            new(
+                $"prepare-{d.Placement.Id}",
+                GatherKind.Prepare,
+                $"{d.Prepare}, {d.Prints(asked.Pieces)} × {d.Placement.At().Name.ToLowerInvariant()}: {Shown.Duration(Minutes(d) * 60)} of hands",
+                "",
+                d.Prints(asked.Pieces),
+                "prints",
+                0,
+                hours.Add(from, Minutes(d)),
+                null
+            );
         List<GatherItem> items =
         [
-            asked.Theirs ? new(id, GatherKind.Buy, $"Their own {GarmentNouns.Of(line.Style.Kind, asked.Pieces)}, brought: {bySize}", c.Customer?.Name ?? "the customer", pieces, "pieces", 0, here, null)
-            : new(id, GatherKind.Buy, $"{c.Line(line.LineId).What}{(pieces > asked.Pieces ? $", and {pieces - asked.Pieces} that may be spoiled" : "")}: {bySize}", line.Style.Supplier, pieces, "pieces", LandedBlank.Of(q.InHand(line) with { Sizes = sizes }).Value * pieces, here, null),
+            asked.Theirs
+                ? new(
+                    id,
+                    GatherKind.Buy,
+                    $"Their own {GarmentNouns.Of(line.Style.Kind, asked.Pieces)}, brought: {bySize}",
+                    c.Customer?.Name ?? "the customer",
+                    pieces,
+                    "pieces",
+                    0,
+                    here,
+                    null
+                )
+                : new(
+                    id,
+                    GatherKind.Buy,
+                    $"{c.Line(line.LineId).What}{(pieces > asked.Pieces ? $", and {pieces - asked.Pieces} that may be spoiled" : "")}: {bySize}",
+                    line.Style.Supplier,
+                    pieces,
+                    "pieces",
+                    LandedBlank.Of(q.InHand(line) with { Sizes = sizes }).Value * pieces,
+                    here,
+                    null
+                ),
             // what is sent out, or ordered, is sent before it comes back
-            .. line.Band.Decorations.Where(d => d.IsPreparedFirst() && habits.Apart(d.Preparation).Any()).Select(d => Prepared(d, d.BringsBlank ? wall : here)),
-            .. line.Band.Decorations.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => new GatherItem(p.Code, GatherKind.Buy, p.Unit == "in" ? $"{p.Text}, {Shown.Length(p.Quantity, f)}" : p.Text, p.Supplier, p.Quantity, p.Unit, p.Cost.Value, hours.Parcel(wall, p.LeadDays), null)),
+            .. line
+                .Band.Decorations.Where(d => d.IsPreparedFirst() && habits.Apart(d.Preparation).Any())
+                .Select(d => Prepared(d, d.BringsBlank ? wall : here)),
+            .. line
+                .Band.Decorations.SelectMany(d => d.Purchases)
+                .Where(p => p.Supplier.Length > 0)
+                .Select(p => new GatherItem(
+                    p.Code,
+                    GatherKind.Buy,
+                    p.Unit == "in" ? $"{p.Text}, {Shown.Length(p.Quantity, f)}" : p.Text,
+                    p.Supplier,
+                    p.Quantity,
+                    p.Unit,
+                    p.Cost.Value,
+                    hours.Parcel(wall, p.LeadDays),
+                    null
+                )),
         ];
         if (line.Band.Decorations.Any(d => d.BringsBlank))
         {
             items.RemoveAt(0);
         }
-        items.AddRange((c.Order.Facts.Drawer ?? []).Where(d => d.LineId == line.LineId && line.Band.Decorations.Any(x => x.Recipe.ProductId == d.FilmId)).Select(d => new GatherItem($"drawer-{d.Key}", GatherKind.Prepare, $"From the drawer: {d.Count} × {asked.Placements.FirstOrDefault(p => d.Key == p.Id || d.Key.StartsWith($"{p.Id} ", StringComparison.Ordinal))?.At().Name.ToLowerInvariant() ?? "print"}", "", d.Count, "transfers", 0, wall, null)));
-        items.AddRange((c.Order.Facts.Remnants ?? []).Where(r => r.LineId == line.LineId && DecorationMethods.Uses(line.Band.MethodId, Htv.Key)).Select(r => new GatherItem($"piece-{r.PlacementId}-{r.Layer + 1}", GatherKind.Prepare,
-            $"From the Shelf: the piece of vinyl {Shown.Size(r.WidthIn, r.LengthIn, f)} for the {Htv.ColourName(r.Layer)}", "", 1, "pieces", 0, wall, null)));
+        items.AddRange(
+            (c.Order.Facts.Drawer ?? [])
+                .Where(d => d.LineId == line.LineId && line.Band.Decorations.Any(x => x.Recipe.ProductId == d.FilmId))
+                .Select(d => new GatherItem(
+                    $"drawer-{d.Key}",
+                    GatherKind.Prepare,
+                    $"From the drawer: {d.Count} × {asked.Placements.FirstOrDefault(p => d.Key == p.Id || d.Key.StartsWith($"{p.Id} ", StringComparison.Ordinal))?.At().Name.ToLowerInvariant() ?? "print"}",
+                    "",
+                    d.Count,
+                    "transfers",
+                    0,
+                    wall,
+                    null
+                ))
+        );
+        items.AddRange(
+            (c.Order.Facts.Remnants ?? [])
+                .Where(r => r.LineId == line.LineId && DecorationMethods.Uses(line.Band.MethodId, Htv.Key))
+                .Select(r => new GatherItem(
+                    $"piece-{r.PlacementId}-{r.Layer + 1}",
+                    GatherKind.Prepare,
+                    $"From the Shelf: the piece of vinyl {Shown.Size(r.WidthIn, r.LengthIn, f)} for the {Htv.ColourName(r.Layer)}",
+                    "",
+                    1,
+                    "pieces",
+                    0,
+                    wall,
+                    null
+                ))
+        );
         // what is waited for goes by the shop's numbers of today, what is prepared apart by those the quote was made with
-        items.AddRange(line.Band.Decorations.Where(d => book.Numbers.Habits().TestFirst && !IsTested(d, line, book)).Select(d => new GatherItem($"{TestItem}{d.Placement.Id}", GatherKind.Prepare,
-            $"Test piece: {book.ProductName(d.Recipe.ProductId)} on {line.Style.Name}, pressed and looked at before the run", "", 1, "pieces", 0, hours.Add(wall, TestMinutes), null)));
-        DateTime From(IEnumerable<DecorationPlan> of) => of.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => p.LeadDays).ToList() is { Count: > 0 } days ? hours.Parcel(wall, days.Max()) : wall;
-        var prepared = line.Band.Decorations.Where(d => !d.IsPreparedFirst() && habits.Apart(d.Preparation).Any()).ToList();
+        items.AddRange(
+            line.Band.Decorations.Where(d => book.Numbers.Habits().TestFirst && !IsTested(d, line, book))
+                .Select(d => new GatherItem(
+                    $"{TestItem}{d.Placement.Id}",
+                    GatherKind.Prepare,
+                    $"Test piece: {book.ProductName(d.Recipe.ProductId)} on {line.Style.Name}, pressed and looked at before the run",
+                    "",
+                    1,
+                    "pieces",
+                    0,
+                    hours.Add(wall, TestMinutes),
+                    null
+                ))
+        );
+        DateTime From(IEnumerable<DecorationPlan> of) =>
+            of.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => p.LeadDays).ToList()
+                is { Count: > 0 } days
+                ? hours.Parcel(wall, days.Max())
+                : wall;
+        var prepared = line
+            .Band.Decorations.Where(d => !d.IsPreparedFirst() && habits.Apart(d.Preparation).Any())
+            .ToList();
         // what comes on one layout is prepared as one, once it is here; what is printed here is printed and cured print by print
-        if (prepared.Count > 0 && line.Band.Decorations.Any(d => d.Purchases.Any(p => p.Laid is not null && p.Supplier.Length > 0)))
+        if (
+            prepared.Count > 0
+            && line.Band.Decorations.Any(d => d.Purchases.Any(p => p.Laid is not null && p.Supplier.Length > 0))
+        )
         {
             var minutes = prepared.Sum(Minutes);
-            items.Add(new($"prepare-{prepared[0].Placement.Id}", GatherKind.Prepare, $"{prepared[0].Prepare}, {prepared.Sum(d => d.Bought)} prints: {Shown.Duration(minutes * 60)} of hands", "", prepared.Sum(d => d.Bought), "prints", 0, hours.Add(From(line.Band.Decorations), minutes), null));
+            items.Add(
+                new(
+                    $"prepare-{prepared[0].Placement.Id}",
+                    GatherKind.Prepare,
+                    $"{prepared[0].Prepare}, {prepared.Sum(d => d.Bought)} prints: {Shown.Duration(minutes * 60)} of hands",
+                    "",
+                    prepared.Sum(d => d.Bought),
+                    "prints",
+                    0,
+                    hours.Add(From(line.Band.Decorations), minutes),
+                    null
+                )
+            );
             return items;
         }
         items.AddRange(prepared.Select(d => Prepared(d, From([d]))));
@@ -410,17 +876,30 @@ internal static class OrderDeeds
 
     // an assumed recipe is not tested until a test of it on this cloth passed; a better source needs none
     private static bool IsTested(DecorationPlan d, FrozenLine line, ShopBook book) =>
-        d.Recipe.Source != RecipeSource.Assumed || SpotTest.Of(d.Recipe, line.Style, line.Colourway, book.Tests ?? [])?.Verdict() == TestVerdict.Passed;
+        d.Recipe.Source != RecipeSource.Assumed
+        || SpotTest.Of(d.Recipe, line.Style, line.Colourway, book.Tests ?? [])?.Verdict() == TestVerdict.Passed;
 
     /// <summary>Changes what has happened to an order, from the version that was seen.</summary>
-    public static long Put(SqliteConnection connection, OrderCase c, long seen, Deed deed, Func<OrderFacts, OrderFacts> change) =>
-        Aggregates.Orders.Put(connection, c.Order with { Facts = change(c.Order.Facts) }, seen, deed);
+    public static long Put(
+        SqliteConnection connection,
+        OrderCase c,
+        long seen,
+        Deed deed,
+        Func<OrderFacts, OrderFacts> change
+    ) => Aggregates.Orders.Put(connection, c.Order with { Facts = change(c.Order.Facts) }, seen, deed);
 
     private static void At(OrderCase c, Station station, string what)
     {
         if (c.Standing.Station != station)
         {
-            throw new RefusedException(409, "not-there", $"{c.Order.Code} stands at {c.Standing.Station}: it cannot {what} there.", c.Standing.Missing.Count > 0 ? $"It still waits for: {c.Standing.Missing[0].Text.TrimEnd('.')}." : "Look at where it stands.");
+            throw new RefusedException(
+                409,
+                "not-there",
+                $"{c.Order.Code} stands at {c.Standing.Station}: it cannot {what} there.",
+                c.Standing.Missing.Count > 0
+                    ? $"It still waits for: {c.Standing.Missing[0].Text.TrimEnd('.')}."
+                    : "Look at where it stands."
+            );
         }
     }
 
@@ -429,11 +908,21 @@ internal static class OrderDeeds
     {
         if (c.Standing.Station >= Station.Gather)
         {
-            throw new RefusedException(409, "not-there", $"The quote of {c.Order.Code} is sent: it cannot {what} now.", "Withdraw the quote first.");
+            throw new RefusedException(
+                409,
+                "not-there",
+                $"The quote of {c.Order.Code} is sent: it cannot {what} now.",
+                "Withdraw the quote first."
+            );
         }
         if (line.InHand is null)
         {
-            throw new RefusedException(409, "not-there", $"{c.Order.Code} cannot {what} yet: {c.Standing.Missing[0].Text.TrimEnd('.')}.", "Finish the ask first.");
+            throw new RefusedException(
+                409,
+                "not-there",
+                $"{c.Order.Code} cannot {what} yet: {c.Standing.Missing[0].Text.TrimEnd('.')}.",
+                "Finish the ask first."
+            );
         }
     }
 
@@ -443,7 +932,13 @@ internal static class OrderDeeds
         return name.Length switch
         {
             0 => throw new RefusedException(400, "empty", $"{what} is not said.", "Type it.", field),
-            > LongestName => throw new RefusedException(400, "too-long", $"{what} has {name.Length} characters.", $"At most {LongestName}.", field),
+            > LongestName => throw new RefusedException(
+                400,
+                "too-long",
+                $"{what} has {name.Length} characters.",
+                $"At most {LongestName}.",
+                field
+            ),
             _ => name,
         };
     }

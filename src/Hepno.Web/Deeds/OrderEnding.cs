@@ -16,9 +16,17 @@ internal static class OrderEnding
             throw new RefusedException(409, [hindrance]);
         }
         RefusedException.IfAny([.. ending.Problems()]);
-        if (c.Order.Facts.Items.Any(i => i.Kind == GatherKind.Buy && i.DoneAt is null) && Together(connection, c.Order) is { Length: > 0 } other)
+        if (
+            c.Order.Facts.Items.Any(i => i.Kind == GatherKind.Buy && i.DoneAt is null)
+            && Together(connection, c.Order) is { Length: > 0 } other
+        )
         {
-            throw new RefusedException(409, "film-together", $"The film of {c.Order.Code} is bought together with {other} and is not here yet.", "Part them under Lay out first.");
+            throw new RefusedException(
+                409,
+                "film-together",
+                $"The film of {c.Order.Code} is bought together with {other} and is not here yet.",
+                "Part them under Lay out first."
+            );
         }
         return OrderDeeds.Put(connection, c, seen, deed, f => f with { Ending = ending, ClosedAt = ending.At });
     }
@@ -29,23 +37,37 @@ internal static class OrderEnding
         var c = desk.Case(connection, id, desk.Book(connection));
         if (c.Order.Facts.Ending is null)
         {
-            throw new RefusedException(409, "not-ended", $"{c.Order.Code} was not declined, lost or cancelled.", c.Order.Facts.ClosedAt is null ? "It stands on the line." : "It was handed over and closed.");
+            throw new RefusedException(
+                409,
+                "not-ended",
+                $"{c.Order.Code} was not declined, lost or cancelled.",
+                c.Order.Facts.ClosedAt is null ? "It stands on the line." : "It was handed over and closed."
+            );
         }
         var kept = DrawerStore.All(connection);
         var spoken = DrawerStore.SpokenFor(connection, id, "");
-        var waiting = (c.Order.Facts.Drawer ?? []).Where(d => c.Order.Facts.Items.All(i => i.Id != $"drawer-{d.Key}" || i.DoneAt is null));
+        var waiting = (c.Order.Facts.Drawer ?? []).Where(d =>
+            c.Order.Facts.Items.All(i => i.Id != $"drawer-{d.Key}" || i.DoneAt is null)
+        );
         // several prints of an order may take from the same transfers
         foreach (var (keptId, count) in waiting.GroupBy(d => d.KeptId).Select(g => (g.Key, g.Sum(d => d.Count))))
         {
             var left = (kept.FirstOrDefault(k => k.Id == keptId)?.OnHand() ?? 0) - spoken.GetValueOrDefault(keptId);
             if (left < count)
             {
-                throw new RefusedException(409, "drawer-taken", $"{c.Order.Code} used {count} transfers of the drawer; another order has taken them since, {Math.Max(0, left)} are left.", "Begin it again from the customer's card: the same again.");
+                throw new RefusedException(
+                    409,
+                    "drawer-taken",
+                    $"{c.Order.Code} used {count} transfers of the drawer; another order has taken them since, {Math.Max(0, left)} are left.",
+                    "Begin it again from the customer's card: the same again."
+                );
             }
         }
         return OrderDeeds.Put(connection, c, seen, deed, f => f with { Ending = null, ClosedAt = null });
     }
 
     private static string Together(SqliteConnection connection, Order order) =>
-        order.Facts.Joined is { Count: > 0 } joined ? joined[0].WithCode : OrderStore.JoinedWith(connection, order.Id) is { } other ? $"T-{other}" : "";
+        order.Facts.Joined is { Count: > 0 } joined ? joined[0].WithCode
+        : OrderStore.JoinedWith(connection, order.Id) is { } other ? $"T-{other}"
+        : "";
 }

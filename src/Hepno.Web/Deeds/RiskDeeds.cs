@@ -15,12 +15,37 @@ internal static class RiskDeeds
         var c = desk.Case(connection, id, desk.Book(connection));
         if (!c.Line(risk.LineId).Asked.Theirs)
         {
-            throw new RefusedException(409, "not-theirs", $"{c.Line(risk.LineId).What} are bought by the shop.", "Only garments the customer brings need their word.", "lineId");
+            throw new RefusedException(
+                409,
+                "not-theirs",
+                $"{c.Line(risk.LineId).What} are bought by the shop.",
+                "Only garments the customer brings need their word.",
+                "lineId"
+            );
         }
         if (!risk.SpotTested && risk.AcceptedBy.Trim().Length is 0 or > LongestName)
         {
-            throw new RefusedException(400, "empty", "Nobody takes the risk, and the cloth is not tested.", "Write down who says that a spoiled one is theirs, or test a spot of the cloth.", "acceptedBy");
+            throw new RefusedException(
+                400,
+                "empty",
+                "Nobody takes the risk, and the cloth is not tested.",
+                "Write down who says that a spoiled one is theirs, or test a spot of the cloth.",
+                "acceptedBy"
+            );
         }
-        return OrderDeeds.Put(connection, c, seen, deed, f => f with { Risks = [.. (f.Risks ?? []).Where(r => r.LineId != risk.LineId), risk with { AcceptedBy = risk.AcceptedBy.Trim(), At = deed.At }] });
+        return OrderDeeds.Put(connection, c, seen, deed, f =>
+            f with
+            {
+                Risks =
+                [
+                    .. (f.Risks ?? []).Where(r => r.LineId != risk.LineId),
+                    risk with
+                    {
+                        AcceptedBy = risk.AcceptedBy.Trim(),
+                        At = deed.At,
+                    },
+                ],
+            }
+        );
     }
 }

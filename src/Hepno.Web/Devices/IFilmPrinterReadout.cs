@@ -8,7 +8,13 @@ namespace Hepno.Web.Devices;
 /// <param name="Name">As its queue shows it.</param>
 /// <param name="AreaIn2">Printed box area of all of them, in².</param>
 /// <param name="Use">What all of them take.</param>
-internal sealed record PrintJob((string Order, string Line, string Placement) Of, int Prints, string Name, double AreaIn2, CureUse Use);
+internal sealed record PrintJob(
+    (string Order, string Line, string Placement) Of,
+    int Prints,
+    string Name,
+    double AreaIn2,
+    CureUse Use
+);
 
 /// <summary>A job with how much of it is printed.</summary>
 /// <param name="Job">Which.</param>
@@ -22,7 +28,16 @@ internal sealed record QueuedJob(PrintJob Job, double Done);
 internal sealed record FilmPrinterReadout(bool Simulated, IReadOnlyList<QueuedJob> Queue, double MinutesLeft)
 {
     /// <summary>What the printed part of the queue took.</summary>
-    public CureUse Used() => Queue.Aggregate(CureUse.None, (sum, q) => sum + new CureUse(q.Job.Use.ColourMl * q.Done, q.Job.Use.WhiteMl * q.Done, q.Job.Use.FilmIn * q.Done, q.Job.Use.PowderG * q.Done));
+    public CureUse Used() =>
+        Queue.Aggregate(CureUse.None, (sum, q) =>
+            sum
+            + new CureUse(
+                q.Job.Use.ColourMl * q.Done,
+                q.Job.Use.WhiteMl * q.Done,
+                q.Job.Use.FilmIn * q.Done,
+                q.Job.Use.PowderG * q.Done
+            )
+        );
 }
 
 /// <summary>A film printer that can be asked; a real one would stand behind the same interface.</summary>

@@ -9,7 +9,14 @@ namespace Hepno.Web.Devices;
 /// <param name="HeatF">What its own display says, °F.</param>
 /// <param name="MinutesUntil">Minutes until the set-point is reached, by the clock on the wall; 0 when it is there or off.</param>
 /// <param name="Faster">How much faster than a real one it runs; 1 for a real one.</param>
-internal sealed record PressReadout(bool Simulated, bool On, double? SetPointF, double HeatF, double MinutesUntil, int Faster);
+internal sealed record PressReadout(
+    bool Simulated,
+    bool On,
+    double? SetPointF,
+    double HeatF,
+    double MinutesUntil,
+    int Faster
+);
 
 /// <summary>A press that can be switched and read; a real one with a readout would answer the same two calls.</summary>
 internal interface IPressReadout

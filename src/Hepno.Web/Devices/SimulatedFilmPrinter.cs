@@ -11,13 +11,27 @@ internal sealed class SimulatedFilmPrinter(TimeProvider time) : IFilmPrinterRead
     private readonly ConcurrentDictionary<string, IReadOnlyList<Job>> queues = new();
 
     /// <inheritdoc/>
-    public void Send(string printerId, double in2PerMinute, IReadOnlyList<PrintJob> jobs) => queues.AddOrUpdate(printerId, _ => After([], in2PerMinute, jobs), (_, before) => After(before, in2PerMinute, jobs));
+    public void Send(string printerId, double in2PerMinute, IReadOnlyList<PrintJob> jobs) =>
+        queues.AddOrUpdate(
+            printerId,
+            _ => After([], in2PerMinute, jobs),
+            (_, before) => After(before, in2PerMinute, jobs)
+        );
 
     /// <inheritdoc/>
     public FilmPrinterReadout Read(string printerId)
     {
         var (now, jobs) = (Now, queues.GetValueOrDefault(printerId, []));
-        return new(true, [.. jobs.Select(j => new QueuedJob(j.Print, Math.Clamp((now - j.From).TotalMinutes / Math.Max(1e-9, j.Minutes), 0, 1)))], jobs.Count == 0 ? 0 : Math.Max(0, (jobs[^1].From.AddMinutes(jobs[^1].Minutes) - now).TotalMinutes));
+        return new(
+            true,
+            [
+                .. jobs.Select(j => new QueuedJob(
+                    j.Print,
+                    Math.Clamp((now - j.From).TotalMinutes / Math.Max(1e-9, j.Minutes), 0, 1)
+                )),
+            ],
+            jobs.Count == 0 ? 0 : Math.Max(0, (jobs[^1].From.AddMinutes(jobs[^1].Minutes) - now).TotalMinutes)
+        );
     }
 
     /// <inheritdoc/>
@@ -28,7 +42,8 @@ internal sealed class SimulatedFilmPrinter(TimeProvider time) : IFilmPrinterRead
     private List<Job> After(IReadOnlyList<Job> before, double in2PerMinute, IReadOnlyList<PrintJob> jobs)
     {
         List<Job> all = [.. before];
-        var from = before.Count > 0 && before[^1].From.AddMinutes(before[^1].Minutes) is var end && end > Now ? end : Now;
+        var from =
+            before.Count > 0 && before[^1].From.AddMinutes(before[^1].Minutes) is var end && end > Now ? end : Now;
         foreach (var job in jobs)
         {
             var minutes = job.AreaIn2 / in2PerMinute / Faster;

@@ -9,19 +9,30 @@ internal sealed class SimulatedPress(TimeProvider time) : IPressReadout
     private readonly ConcurrentDictionary<string, Setting> _settings = new();
 
     /// <inheritdoc/>
-    public void Set(Press press, double? setPointF, int faster) => _settings[press.Id] = new(setPointF, HeatOf(press), faster, Now);
+    public void Set(Press press, double? setPointF, int faster) =>
+        _settings[press.Id] = new(setPointF, HeatOf(press), faster, Now);
 
     /// <inheritdoc/>
     public PressReadout Read(Press press)
     {
         var heat = HeatOf(press);
         var set = _settings.TryGetValue(press.Id, out var s) ? s : new(null, Press.RoomF, 1, Now);
-        return new(true, set.SetPointF is not null, set.SetPointF, heat, set.SetPointF is { } f ? PlatenHeat.MinutesUntil(press, heat, f) / set.Faster : 0, set.Faster);
+        return new(
+            true,
+            set.SetPointF is not null,
+            set.SetPointF,
+            heat,
+            set.SetPointF is { } f ? PlatenHeat.MinutesUntil(press, heat, f) / set.Faster : 0,
+            set.Faster
+        );
     }
 
     private DateTime Now => time.GetUtcNow().UtcDateTime;
 
-    private double HeatOf(Press press) => _settings.TryGetValue(press.Id, out var s) ? PlatenHeat.After(press, s.FromF, s.SetPointF, (Now - s.At).TotalMinutes * s.Faster) : Press.RoomF;
+    private double HeatOf(Press press) =>
+        _settings.TryGetValue(press.Id, out var s)
+            ? PlatenHeat.After(press, s.FromF, s.SetPointF, (Now - s.At).TotalMinutes * s.Faster)
+            : Press.RoomF;
 
     private sealed record Setting(double? SetPointF, double FromF, int Faster, DateTime At);
 }

@@ -12,7 +12,13 @@ internal sealed record SupplierStock(string Style, string Colour, string Size, i
 /// <param name="AsOf">The day.</param>
 /// <param name="Table">Its catalogue, a table of styles under the supplier's own column names.</param>
 /// <param name="Stock">What it has, by colour and size; 0 is out of stock.</param>
-internal sealed record SupplierFeed(string Supplier, bool Simulated, DateOnly AsOf, string Table, IReadOnlyList<SupplierStock> Stock);
+internal sealed record SupplierFeed(
+    string Supplier,
+    bool Simulated,
+    DateOnly AsOf,
+    string Table,
+    IReadOnlyList<SupplierStock> Stock
+);
 
 /// <summary>A made-up wholesaler with a catalogue, prices that change on Mondays, and sizes that run out: a stand-in for a real feed. What it says follows from the day alone.</summary>
 internal static class SimulatedSupplier
@@ -20,36 +26,187 @@ internal static class SimulatedSupplier
     /// <summary>Its name.</summary>
     public const string Name = "Sandling Wholesale";
 
-    private static readonly string[] Head = ["Style", "Brand", "Type", "Composition", "GSM", "Max heat F", "Net price", "Carriage", "Lead time", "Colors", "Size range", "Price breaks", "Carriage paid", "Pack"];
+    private static readonly string[] Head =
+    [
+        "Style",
+        "Brand",
+        "Type",
+        "Composition",
+        "GSM",
+        "Max heat F",
+        "Net price",
+        "Carriage",
+        "Lead time",
+        "Colors",
+        "Size range",
+        "Price breaks",
+        "Carriage paid",
+        "Pack",
+    ];
 
     private static readonly Model[] Models =
     [
-        new("Hollin 150", "tee", "55 cotton; 45 polyester", 150, 330, 3.10m, "Navy #2b3b5e dark; White #fcfaf5 white; Sage #a9b69d mid", "XS; S; M; L; XL; 2XL +1.60; 3XL +2.90", "72: 2.85; over 400: 2.70"),
-        new("Brae 180", "tee", "100 cotton", 180, 380, 4.35m, "Black #22252b dark; Sand #d6c59b pale", "S; M; L; XL; 2XL +1.70", "72: 4.05"),
-        new("Loft 240", "sweatshirt", "70 cotton; 30 polyester", 240, 340, 9.20m, "Oat #dfd3bb pale; Ink #22293a dark", "S; M; L; XL; 2XL +2.10", ""),
-        new("Sound 210", "long-sleeve", "100 cotton", 210, 370, 6.80m, "Chalk #f3efe4 white; Slate #4a5b68 dark", "S; M; L; XL", "36: 6.40"),
-        new("Tiller 320", "zip-hoodie", "80 cotton; 20 polyester", 320, 340, 16.90m, "Ink #22293a dark", "S; M; L; XL; 2XL +2.40", ""),
-        new("Spray 130", "tank", "60 cotton; 40 polyester", 130, 330, 3.90m, "White #fcfaf5 white; Coral #e08e79 mid", "XS; S; M; L", "48: 3.60"),
-        new("Buoy bodysuit", "bodysuit", "100 cotton", 190, 360, 4.60m, "White #fcfaf5 white", "3-6M; 6M; 12M; 18M", "24: 4.20"),
-        new("Ferry polo", "polo", "50 cotton; 50 polyester", 200, 330, 8.10m, "Navy #2b3b5e dark; White #fcfaf5 white", "S; M; L; XL; 2XL +2.00", ""),
+        new(
+            "Hollin 150",
+            "tee",
+            "55 cotton; 45 polyester",
+            150,
+            330,
+            3.10m,
+            "Navy #2b3b5e dark; White #fcfaf5 white; Sage #a9b69d mid",
+            "XS; S; M; L; XL; 2XL +1.60; 3XL +2.90",
+            "72: 2.85; over 400: 2.70"
+        ),
+        new(
+            "Brae 180",
+            "tee",
+            "100 cotton",
+            180,
+            380,
+            4.35m,
+            "Black #22252b dark; Sand #d6c59b pale",
+            "S; M; L; XL; 2XL +1.70",
+            "72: 4.05"
+        ),
+        new(
+            "Loft 240",
+            "sweatshirt",
+            "70 cotton; 30 polyester",
+            240,
+            340,
+            9.20m,
+            "Oat #dfd3bb pale; Ink #22293a dark",
+            "S; M; L; XL; 2XL +2.10",
+            ""
+        ),
+        new(
+            "Sound 210",
+            "long-sleeve",
+            "100 cotton",
+            210,
+            370,
+            6.80m,
+            "Chalk #f3efe4 white; Slate #4a5b68 dark",
+            "S; M; L; XL",
+            "36: 6.40"
+        ),
+        new(
+            "Tiller 320",
+            "zip-hoodie",
+            "80 cotton; 20 polyester",
+            320,
+            340,
+            16.90m,
+            "Ink #22293a dark",
+            "S; M; L; XL; 2XL +2.40",
+            ""
+        ),
+        new(
+            "Spray 130",
+            "tank",
+            "60 cotton; 40 polyester",
+            130,
+            330,
+            3.90m,
+            "White #fcfaf5 white; Coral #e08e79 mid",
+            "XS; S; M; L",
+            "48: 3.60"
+        ),
+        new(
+            "Buoy bodysuit",
+            "bodysuit",
+            "100 cotton",
+            190,
+            360,
+            4.60m,
+            "White #fcfaf5 white",
+            "3-6M; 6M; 12M; 18M",
+            "24: 4.20"
+        ),
+        new(
+            "Ferry polo",
+            "polo",
+            "50 cotton; 50 polyester",
+            200,
+            330,
+            8.10m,
+            "Navy #2b3b5e dark; White #fcfaf5 white",
+            "S; M; L; XL; 2XL +2.00",
+            ""
+        ),
     ];
 
     /// <summary>What the feed says on a day.</summary>
-    public static SupplierFeed On(DateOnly day) => new(Name, true, day, CsvTable.Write(Head, Models.Select(m => new[]
-    {
-        m.Name, Name, m.Kind, m.Cloth, CsvCells.Say(m.Gsm), CsvCells.Say(m.Heat), CsvCells.Say(PriceOn(m, day)), "8.5", "2", m.Colours, m.Sizes, m.Tiers, "350", "1",
-    })), [.. Models.SelectMany(m => Each(m.Colours).SelectMany(c => Each(m.Sizes).Select(z => new SupplierStock(m.Name, c, z, StockOn(m.Name, c, z, day)))))]);
+    public static SupplierFeed On(DateOnly day) =>
+        new(
+            Name,
+            true,
+            day,
+            CsvTable.Write(
+                Head,
+                Models.Select(m =>
+                    new[]
+                    {
+                        m.Name,
+                        Name,
+                        m.Kind,
+                        m.Cloth,
+                        CsvCells.Say(m.Gsm),
+                        CsvCells.Say(m.Heat),
+                        CsvCells.Say(PriceOn(m, day)),
+                        "8.5",
+                        "2",
+                        m.Colours,
+                        m.Sizes,
+                        m.Tiers,
+                        "350",
+                        "1",
+                    }
+                )
+            ),
+            [
+                .. Models.SelectMany(m =>
+                    Each(m.Colours)
+                        .SelectMany(c =>
+                            Each(m.Sizes).Select(z => new SupplierStock(m.Name, c, z, StockOn(m.Name, c, z, day)))
+                        )
+                ),
+            ]
+        );
 
     /// <summary>What it has of a colour and size; null when it does not sell it.</summary>
-    public static int? StockOf(string style, string colour, string size, DateOnly day) => Models.FirstOrDefault(m => m.Name.Equals(style, StringComparison.OrdinalIgnoreCase)) is { } m && Each(m.Colours).Contains(colour) && Each(m.Sizes).Contains(size) ? StockOn(m.Name, colour, size, day) : null;
+    public static int? StockOf(string style, string colour, string size, DateOnly day) =>
+        Models.FirstOrDefault(m => m.Name.Equals(style, StringComparison.OrdinalIgnoreCase)) is { } m
+        && Each(m.Colours).Contains(colour)
+        && Each(m.Sizes).Contains(size)
+            ? StockOn(m.Name, colour, size, day)
+            : null;
 
     // a price moves by up to six in a hundred, anew each Monday
-    private static decimal PriceOn(Model m, DateOnly day) => decimal.Round(m.Price * (100 + (Dice.Of($"{m.Name} {day.AddDays(-(((int)day.DayOfWeek + 6) % 7)):yyyy-MM-dd}") % 13) - 6) / 100, 2);
+    private static decimal PriceOn(Model m, DateOnly day) =>
+        decimal.Round(
+            m.Price
+                * (100 + (Dice.Of($"{m.Name} {day.AddDays(-(((int)day.DayOfWeek + 6) % 7)):yyyy-MM-dd}") % 13) - 6)
+                / 100,
+            2
+        );
 
     // one in nine is out
-    private static int StockOn(string style, string colour, string size, DateOnly day) => Dice.Of($"{style} {colour} {size} {day:yyyy-MM-dd}") is var n && n % 9 == 0 ? 0 : 12 + (n % 240);
+    private static int StockOn(string style, string colour, string size, DateOnly day) =>
+        Dice.Of($"{style} {colour} {size} {day:yyyy-MM-dd}") is var n && n % 9 == 0 ? 0 : 12 + (n % 240);
 
-    private static IEnumerable<string> Each(string list) => list.Split(';', StringSplitOptions.TrimEntries).Select(x => x.Split(" #")[0].Split(" +")[0]);
+    private static IEnumerable<string> Each(string list) =>
+        list.Split(';', StringSplitOptions.TrimEntries).Select(x => x.Split(" #")[0].Split(" +")[0]);
 
-    private sealed record Model(string Name, string Kind, string Cloth, int Gsm, int Heat, decimal Price, string Colours, string Sizes, string Tiers);
+    private sealed record Model(
+        string Name,
+        string Kind,
+        string Cloth,
+        int Gsm,
+        int Heat,
+        decimal Price,
+        string Colours,
+        string Sizes,
+        string Tiers
+    );
 }

@@ -16,7 +16,10 @@ internal static class SimulatedThermometer
     public static double Read(string pressId, int point, double setF, DateOnly day)
     {
         var error = (Dice.Of(pressId) % 15) - 9;
-        var corner = point is 0 or 2 or 6 or 8 ? -Corner : point == Middle ? 2 : 0;
+        var corner =
+            point is 0 or 2 or 6 or 8 ? -Corner
+            : point == Middle ? 2
+            : 0;
         var weak = Dice.Of(pressId + "weak") % PlatenMap.Points == point ? -6 : 0;
         var drift = (Dice.Of($"{pressId}{point}{day.DayNumber}") % 5) - 2;
         return setF + error + corner + weak + drift;

@@ -12,7 +12,11 @@ internal static class ArchiveEndpoints
     public static void MapArchive(this IEndpointRouteBuilder api)
     {
         api.MapGet("/archive", Take).WithTags("archive").WithName("archive").Produces(200, contentType: Zip);
-        api.MapPut("/archive", Bring).WithTags("archive").WithName("bringArchive").Accepts<byte[]>(Zip).WithMetadata(new BodyLimit(LargestArchive));
+        api.MapPut("/archive", Bring)
+            .WithTags("archive")
+            .WithName("bringArchive")
+            .Accepts<byte[]>(Zip)
+            .WithMetadata(new BodyLimit(LargestArchive));
     }
 
     /// <summary>Everything the shop keeps, as one ZIP of JSON with pictures, attachments and sent pages beside.</summary>
@@ -25,7 +29,11 @@ internal static class ArchiveEndpoints
             ShopArchive.Write(c, desk.Db.Folder, file);
             return 0;
         });
-        return TypedResults.File(new FileStream(file, FileMode.Open, FileAccess.Read, FileShare.Read, 1 << 16, FileOptions.DeleteOnClose), Zip, "hepno-shop.zip");
+        return TypedResults.File(
+            new FileStream(file, FileMode.Open, FileAccess.Read, FileShare.Read, 1 << 16, FileOptions.DeleteOnClose),
+            Zip,
+            "hepno-shop.zip"
+        );
     }
 
     /// <summary>Brings such a file into a shop that has no orders, customers or styles yet; all of it or nothing.</summary>

@@ -12,7 +12,16 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Hepno.Web.Endpoints;
 
 /// <summary>Whose an artwork is.</summary>
-internal sealed record RightsBody(string Whose, string SaidBy, DateOnly? SaidOn, string Proof, RightsKind Kind = RightsKind.Unsaid, DateOnly? Until = null, int? Seats = null, bool SoldGoods = false);
+internal sealed record RightsBody(
+    string Whose,
+    string SaidBy,
+    DateOnly? SaidOn,
+    string Proof,
+    RightsKind Kind = RightsKind.Unsaid,
+    DateOnly? Until = null,
+    int? Seats = null,
+    bool SoldGoods = false
+);
 
 /// <summary>What of an artwork is typed.</summary>
 internal sealed record DesignBody(string Name, RightsBody Rights, string NextTime = "");
@@ -45,19 +54,36 @@ internal static class ArtworkEndpoints
     // a preview follows from its file, and the same one is asked for again and again
     private static readonly ConcurrentDictionary<(string Hash, int Side, bool Painted), byte[]> Previews = new();
 
-    private static readonly ConcurrentDictionary<(string Hash, double WidthIn), IReadOnlyList<CodeRead>> ReadBack = new();
+    private static readonly ConcurrentDictionary<(string Hash, double WidthIn), IReadOnlyList<CodeRead>> ReadBack =
+        new();
 
     public static void MapArtwork(this IEndpointRouteBuilder api)
     {
         var art = api.MapGroup("/artwork").WithTags("artwork");
-        art.MapGet("", (Desk desk) => desk.Db.Read(c => Aggregates.Designs.All(c).Select(d => DesignView.Of(d.Value, d.Version)).ToList())).WithName("artworks").WithSummary("All artworks, by name.");
+        art.MapGet("", (Desk desk) =>
+                desk.Db.Read(c => Aggregates.Designs.All(c).Select(d => DesignView.Of(d.Value, d.Version)).ToList())
+            )
+            .WithName("artworks")
+            .WithSummary("All artworks, by name.");
         art.MapGet("{id}", Get).WithName("artwork");
-        art.MapGet("{id}/progress", (string id) => new ArtworkProgress(ArtworkDeeds.Progress(id))).WithName("artworkProgress").WithSummary("How far the measuring of a picture that was sent has come.");
+        art.MapGet("{id}/progress", (string id) => new ArtworkProgress(ArtworkDeeds.Progress(id)))
+            .WithName("artworkProgress")
+            .WithSummary("How far the measuring of a picture that was sent has come.");
         art.MapDelete("{id}/progress", StopMeasuring).WithName("stopMeasuring");
-        art.MapGet("{id}/memory", (string id, Desk desk) => desk.Db.Read(c => DesignMemory.Of(c, desk, Kept(c, id).Value.Id))).WithName("artworkMemory").WithSummary("Its pictures through time, and when, on what and with which settings it was pressed.");
+        art.MapGet("{id}/memory", (string id, Desk desk) =>
+                desk.Db.Read(c => DesignMemory.Of(c, desk, Kept(c, id).Value.Id))
+            )
+            .WithName("artworkMemory")
+            .WithSummary("Its pictures through time, and when, on what and with which settings it was pressed.");
         art.MapPut("{id}", Change).WithName("saveArtwork");
-        art.MapPut("{id}/file", Send).WithName("sendArtwork").Accepts<byte[]>("image/png", "image/jpeg", "image/svg+xml").WithMetadata(new BodyLimit(PictureFile.LargestBytes));
-        art.MapGet("{id}/picture.png", Picture).WithName("artworkPicture").OpenTo(Caller.Press).Produces(200, contentType: "image/png");
+        art.MapPut("{id}/file", Send)
+            .WithName("sendArtwork")
+            .Accepts<byte[]>("image/png", "image/jpeg", "image/svg+xml")
+            .WithMetadata(new BodyLimit(PictureFile.LargestBytes));
+        art.MapGet("{id}/picture.png", Picture)
+            .WithName("artworkPicture")
+            .OpenTo(Caller.Press)
+            .Produces(200, contentType: "image/png");
         art.MapGet("{id}/look", Look).WithName("lookAtArtwork");
         art.MapPost("{id}/code", Code).WithName("makeCode");
         api.MapPost("/film-printers/{id}/calibrate", Calibrate).WithTags("film-printers").WithName("calibratePrinter");
@@ -65,44 +91,116 @@ internal static class ArtworkEndpoints
     }
 
     /// <summary>One artwork.</summary>
-    internal static DesignView Get(string id, Desk desk) => desk.Db.Read(c =>
-    {
-        var kept = Kept(c, id);
-        return DesignView.Of(kept.Value, kept.Version);
-    });
+    internal static DesignView Get(string id, Desk desk) =>
+        desk.Db.Read(c =>
+        {
+            var kept = Kept(c, id);
+            return DesignView.Of(kept.Value, kept.Version);
+        });
 
     /// <summary>Takes a picture in and measures it; sent to an artwork that is there, it takes the place of its picture.</summary>
-    internal static async Task<DesignView> Send(string id, Desk desk, HttpRequest request, string? name, double? widthIn)
+    internal static async Task<DesignView> Send(
+        string id,
+        Desk desk,
+        HttpRequest request,
+        string? name,
+        double? widthIn
+    )
     {
         if (id.Length is 0 or > LongestId)
         {
-            throw new RefusedException(400, "bad-id", $"An id of {id.Length} characters.", $"Between 1 and {LongestId}, made by the device.", "id");
+            throw new RefusedException(
+                400,
+                "bad-id",
+                $"An id of {id.Length} characters.",
+                $"Between 1 and {LongestId}, made by the device.",
+                "id"
+            );
         }
         if (request.ContentLength > PictureFile.LargestBytes)
         {
-            throw new RefusedException(413, "too-large", $"The picture has {request.ContentLength / 1_000_000} MB: more than the {PictureFile.LargestBytes >> 20} that are taken.", "Save it at print size with 300 pixels an inch.", "file");
+            throw new RefusedException(
+                413,
+                "too-large",
+                $"The picture has {request.ContentLength / 1_000_000} MB: more than the {PictureFile.LargestBytes >> 20} that are taken.",
+                "Save it at print size with 300 pixels an inch.",
+                "file"
+            );
         }
         var wide = widthIn ?? UsualWidthIn;
-        RefusedException.IfAny(wide is > 0 and <= Places.Absurd ? [] : [new Problem("range", $"A print width of {wide:0.##} in is outside 0 to {Places.Absurd:0}.", "widthIn", "Say how wide it is printed.")]);
+        RefusedException.IfAny(
+            wide is > 0 and <= Places.Absurd
+                ? []
+                :
+                [
+                    new Problem(
+                        "range",
+                        $"A print width of {wide:0.##} in is outside 0 to {Places.Absurd:0}.",
+                        "widthIn",
+                        "Say how wide it is printed."
+                    ),
+                ]
+        );
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body, request.HttpContext.RequestAborted);
         var file = body.ToArray();
         var before = desk.Db.Read(c => Aggregates.Designs.Get(c, id));
         var seen = request.SeenOrNew(before is not null);
-        var design = await ArtworkDeeds.Measured(desk, id, name?.Trim() is { Length: > 0 } said ? said : before?.Value.Name ?? "artwork", wide, file, request.HttpContext.RequestAborted);
-        design = design with { Rights = before?.Value.Rights ?? Rights.Unsaid, NextTime = before?.Value.NextTime ?? "" };
-        var version = desk.Db.Write(c => ArtworkDeeds.Keep(c, design, seen, request.Deed(desk.Clock, before is null ? "artwork taken in" : "artwork changed")));
+        var design = await ArtworkDeeds.Measured(
+            desk,
+            id,
+            name?.Trim() is { Length: > 0 } said ? said : before?.Value.Name ?? "artwork",
+            wide,
+            file,
+            request.HttpContext.RequestAborted
+        );
+        design = design with
+        {
+            Rights = before?.Value.Rights ?? Rights.Unsaid,
+            NextTime = before?.Value.NextTime ?? "",
+        };
+        var version = desk.Db.Write(c =>
+            ArtworkDeeds.Keep(
+                c,
+                design,
+                seen,
+                request.Deed(desk.Clock, before is null ? "artwork taken in" : "artwork changed")
+            )
+        );
         return DesignView.Of(design, version);
     }
 
     /// <summary>Stops measuring a picture that is being sent; nothing of it is kept.</summary>
-    internal static NoContent StopMeasuring(string id) => ArtworkDeeds.Stop(id) ? TypedResults.NoContent() : throw RefusedException.NoSuch("picture being measured", id);
+    internal static NoContent StopMeasuring(string id) =>
+        ArtworkDeeds.Stop(id) ? TypedResults.NoContent() : throw RefusedException.NoSuch("picture being measured", id);
 
     /// <summary>Changes its name and whose it is.</summary>
     internal static Written Change(string id, DesignBody body, Desk desk, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(c => new Written(id, ArtworkDeeds.Keep(c, Kept(c, id).Value with { Name = body.Name.Trim(), Rights = new(body.Rights.Whose.Trim(), body.Rights.SaidBy.Trim(), body.Rights.SaidOn, body.Rights.Proof.Trim(), body.Rights.Kind, body.Rights.Until, body.Rights.Seats, body.Rights.SoldGoods), NextTime = body.NextTime.Trim() }, seen, request.Deed(desk.Clock, "artwork changed"))));
+        return desk.Db.Write(c => new Written(
+            id,
+            ArtworkDeeds.Keep(
+                c,
+                Kept(c, id).Value with
+                {
+                    Name = body.Name.Trim(),
+                    Rights = new(
+                        body.Rights.Whose.Trim(),
+                        body.Rights.SaidBy.Trim(),
+                        body.Rights.SaidOn,
+                        body.Rights.Proof.Trim(),
+                        body.Rights.Kind,
+                        body.Rights.Until,
+                        body.Rights.Seats,
+                        body.Rights.SoldGoods
+                    ),
+                    NextTime = body.NextTime.Trim(),
+                },
+                seen,
+                request.Deed(desk.Clock, "artwork changed")
+            )
+        ));
     }
 
     /// <summary>Its picture as it is printed, whole or what of it is painted, the longer side no longer than asked for.</summary>
@@ -130,23 +228,49 @@ internal static class ArtworkEndpoints
     }
 
     /// <summary>Looks at it at a print width on a cloth: what would spoil the print, and where.</summary>
-    internal static DesignLooked Look(string id, Desk desk, double? widthIn, string? styleId, string? colourwayId) => desk.Db.Read(c =>
-    {
-        var design = Kept(c, id).Value;
-        var wide = widthIn ?? design.WidthIn;
-        RefusedException.IfAny(wide is > 0 and <= Places.Absurd ? [] : [new Problem("range", $"A print width of {wide:0.##} in is outside 0 to {Places.Absurd:0}.", "widthIn", "Say how wide it is printed.")]);
-        var book = desk.Book(c);
-        var cloth = book.Styles.FirstOrDefault(s => s.Id == styleId)?.Colourways.FirstOrDefault(w => w.Id == colourwayId);
-        var r = design.Report;
-        var f = book.Numbers.Format;
-        var doubts = design.Rights.Doubts(DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)), f);
-        var printer = book.FilmPrinters.Count > 0 ? book.FilmPrinters[0] : null;
-        var painted = wide * r.HeightIn(wide) * r.Coverage();
-        var white = cloth?.Class is ColourClass.Mid or ColourClass.Dark || printer?.WhiteOnLight == true;
-        var ink = r.Ink is null || printer is null ? null : InkUse.Of(r.Ink, painted, white ? painted : 0, printer.ColourMlPerIn2, printer.WhiteMlPerIn2);
-        return new DesignLooked(r.HeightIn(wide), r.Dpi(wide), r.ThinnestLine is { } line ? r.Pt(line.WidthPx, wide) : null, r.ThinnestGap is { } gap ? r.Pt(gap.WidthPx, wide) : null,
-            [.. doubts.Concat(DesignFaults.Of(r, wide, cloth, f)).OrderByDescending(x => x.Kind)], ink, ink is null ? "" : printer!.Name, CodeReads(desk, design, wide));
-    });
+    internal static DesignLooked Look(string id, Desk desk, double? widthIn, string? styleId, string? colourwayId) =>
+        desk.Db.Read(c =>
+        {
+            var design = Kept(c, id).Value;
+            var wide = widthIn ?? design.WidthIn;
+            RefusedException.IfAny(
+                wide is > 0 and <= Places.Absurd
+                    ? []
+                    :
+                    [
+                        new Problem(
+                            "range",
+                            $"A print width of {wide:0.##} in is outside 0 to {Places.Absurd:0}.",
+                            "widthIn",
+                            "Say how wide it is printed."
+                        ),
+                    ]
+            );
+            var book = desk.Book(c);
+            var cloth = book
+                .Styles.FirstOrDefault(s => s.Id == styleId)
+                ?.Colourways.FirstOrDefault(w => w.Id == colourwayId);
+            var r = design.Report;
+            var f = book.Numbers.Format;
+            var doubts = design.Rights.Doubts(DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)), f);
+            var printer = book.FilmPrinters.Count > 0 ? book.FilmPrinters[0] : null;
+            var painted = wide * r.HeightIn(wide) * r.Coverage();
+            var white = cloth?.Class is ColourClass.Mid or ColourClass.Dark || printer?.WhiteOnLight == true;
+            var ink =
+                r.Ink is null || printer is null
+                    ? null
+                    : InkUse.Of(r.Ink, painted, white ? painted : 0, printer.ColourMlPerIn2, printer.WhiteMlPerIn2);
+            return new DesignLooked(
+                r.HeightIn(wide),
+                r.Dpi(wide),
+                r.ThinnestLine is { } line ? r.Pt(line.WidthPx, wide) : null,
+                r.ThinnestGap is { } gap ? r.Pt(gap.WidthPx, wide) : null,
+                [.. doubts.Concat(DesignFaults.Of(r, wide, cloth, f)).OrderByDescending(x => x.Kind)],
+                ink,
+                ink is null ? "" : printer!.Name,
+                CodeReads(desk, design, wide)
+            );
+        });
 
     // read as each way of printing blurs it; the same file at the same width is read once
     private static IReadOnlyList<CodeRead> CodeReads(Desk desk, Design design, double widthIn)
@@ -163,27 +287,80 @@ internal static class ArtworkEndpoints
         {
             var raster = PictureFile.Read(KeptFiles.Read(desk.Db.Folder, design.Hash), design.WidthIn);
             var dpi = design.Report.Dpi(widthIn);
-            return [.. CodeReader.Spreads.Select(s => new CodeRead(s.Way, CodeReader.ReadsBlurred(raster, code.ModulePx, s.Mm / Units.MmPerInch * dpi) == code.Text))];
+            return
+            [
+                .. CodeReader.Spreads.Select(s => new CodeRead(
+                    s.Way,
+                    CodeReader.ReadsBlurred(raster, code.ModulePx, s.Mm / Units.MmPerInch * dpi) == code.Text
+                )),
+            ];
         });
     }
 
     /// <summary>Sets a film printer's ink by one measured print: ml used for so many prints of an artwork at a width.</summary>
-    internal static Written Calibrate(string id, CalibrateBody body, Desk desk, HttpRequest request) => desk.Db.Write(c =>
-    {
-        var printer = Aggregates.FilmPrinters.Get(c, id) ?? throw RefusedException.NoSuch("film printer", id);
-        var report = Kept(c, body.DesignId).Value.Report;
-        RefusedException.IfAny(
-        [
-            .. body.WidthIn is > 0 and <= Places.Absurd ? Array.Empty<Problem>() : [new Problem("range", $"A print width of {body.WidthIn:0.##} in is outside 0 to {Places.Absurd:0}.", "widthIn", "Say how wide it was printed.")],
-            .. body.Prints is >= 1 and <= 10_000 ? Array.Empty<Problem>() : [new Problem("range", $"{body.Prints} prints.", "prints", "Say how many were printed, 1 or more.")],
-            .. body.ColourMl is > 0 and <= 10_000 ? Array.Empty<Problem>() : [new Problem("range", $"{body.ColourMl:0.##} ml of colour.", "colourMl", "Read the ink used off the printer, above 0.")],
-            .. body.WhiteMl is >= 0 and <= 10_000 ? Array.Empty<Problem>() : [new Problem("range", $"{body.WhiteMl:0.##} ml of white.", "whiteMl", "Read the ink used off the printer; 0 when no white was laid.")],
-        ]);
-        var area = body.WidthIn * report.HeightIn(body.WidthIn) * report.Coverage() * body.Prints;
-        var measured = printer.Value with { ColourMlPerIn2 = body.ColourMl / area, WhiteMlPerIn2 = body.WhiteMl > 0 ? body.WhiteMl / area : printer.Value.WhiteMlPerIn2 };
-        RefusedException.IfAny(measured.Problems());
-        return new Written(id, Aggregates.FilmPrinters.Put(c, measured, request.Seen(), request.Deed(desk.Clock, "ink measured")));
-    });
+    internal static Written Calibrate(string id, CalibrateBody body, Desk desk, HttpRequest request) =>
+        desk.Db.Write(c =>
+        {
+            var printer = Aggregates.FilmPrinters.Get(c, id) ?? throw RefusedException.NoSuch("film printer", id);
+            var report = Kept(c, body.DesignId).Value.Report;
+            RefusedException.IfAny([
+                .. body.WidthIn is > 0 and <= Places.Absurd
+                    ? Array.Empty<Problem>()
+                    :
+                    [
+                        new Problem(
+                            "range",
+                            $"A print width of {body.WidthIn:0.##} in is outside 0 to {Places.Absurd:0}.",
+                            "widthIn",
+                            "Say how wide it was printed."
+                        ),
+                    ],
+                .. body.Prints is >= 1 and <= 10_000
+                    ? Array.Empty<Problem>()
+                    :
+                    [
+                        new Problem(
+                            "range",
+                            $"{body.Prints} prints.",
+                            "prints",
+                            "Say how many were printed, 1 or more."
+                        ),
+                    ],
+                .. body.ColourMl is > 0 and <= 10_000
+                    ? Array.Empty<Problem>()
+                    :
+                    [
+                        new Problem(
+                            "range",
+                            $"{body.ColourMl:0.##} ml of colour.",
+                            "colourMl",
+                            "Read the ink used off the printer, above 0."
+                        ),
+                    ],
+                .. body.WhiteMl is >= 0 and <= 10_000
+                    ? Array.Empty<Problem>()
+                    :
+                    [
+                        new Problem(
+                            "range",
+                            $"{body.WhiteMl:0.##} ml of white.",
+                            "whiteMl",
+                            "Read the ink used off the printer; 0 when no white was laid."
+                        ),
+                    ],
+            ]);
+            var area = body.WidthIn * report.HeightIn(body.WidthIn) * report.Coverage() * body.Prints;
+            var measured = printer.Value with
+            {
+                ColourMlPerIn2 = body.ColourMl / area,
+                WhiteMlPerIn2 = body.WhiteMl > 0 ? body.WhiteMl / area : printer.Value.WhiteMlPerIn2,
+            };
+            RefusedException.IfAny(measured.Problems());
+            return new Written(
+                id,
+                Aggregates.FilmPrinters.Put(c, measured, request.Seen(), request.Deed(desk.Clock, "ink measured"))
+            );
+        });
 
     /// <summary>Makes its flat ground clear; the file as it came is kept.</summary>
     internal static async Task<Written> KnockOut(string id, Desk desk, HttpRequest request)
@@ -191,24 +368,61 @@ internal static class ArtworkEndpoints
         var seen = request.Seen();
         var before = desk.Db.Read(c => Kept(c, id));
         var design = await ArtworkDeeds.KnockedOut(desk, before.Value);
-        return desk.Db.Write(c => new Written(id, ArtworkDeeds.Keep(c, design, seen, request.Deed(desk.Clock, "ground knocked out"))));
+        return desk.Db.Write(c => new Written(
+            id,
+            ArtworkDeeds.Keep(c, design, seen, request.Deed(desk.Clock, "ground knocked out"))
+        ));
     }
 
     /// <summary>Makes a new artwork of a link or text: a square code on its light ground, and how small it may be printed.</summary>
     internal static async Task<CodeMade> Code(string id, CodeBody body, Desk desk, HttpRequest request)
     {
         var text = body.Text.Trim();
-        RefusedException.IfAny(text.Length is 0 or > LongestCode ? [new Problem("text", text.Length == 0 ? "The code is to say nothing." : $"The code is to say {text.Length} characters.", "text", $"A link of 1 to {LongestCode} characters: the shorter, the larger its squares.")] : []);
+        RefusedException.IfAny(
+            text.Length is 0 or > LongestCode
+                ?
+                [
+                    new Problem(
+                        "text",
+                        text.Length == 0
+                            ? "The code is to say nothing."
+                            : $"The code is to say {text.Length} characters.",
+                        "text",
+                        $"A link of 1 to {LongestCode} characters: the shorter, the larger its squares."
+                    ),
+                ]
+                : []
+        );
         var code = QrCode.Of(text);
-        var (film, screened) = (CodeSquares.SideIn(code.Size, CodeSquares.SafeOnFilm), CodeSquares.SideIn(code.Size, CodeSquares.SafeScreened));
-        var design = await ArtworkDeeds.Measured(desk, id, text.Length > 60 ? $"{text[..57]}..." : text, Math.Max(1, screened), System.Text.Encoding.UTF8.GetBytes(code.Svg));
+        var (film, screened) = (
+            CodeSquares.SideIn(code.Size, CodeSquares.SafeOnFilm),
+            CodeSquares.SideIn(code.Size, CodeSquares.SafeScreened)
+        );
+        var design = await ArtworkDeeds.Measured(
+            desk,
+            id,
+            text.Length > 60 ? $"{text[..57]}..." : text,
+            Math.Max(1, screened),
+            System.Text.Encoding.UTF8.GetBytes(code.Svg)
+        );
         return desk.Db.Write(c =>
         {
             var f = Desk.Numbers(c).Format;
-            var version = ArtworkDeeds.Keep(c, design, request.SeenOrNew(Aggregates.Designs.Get(c, id) is not null), request.Deed(desk.Clock, "code made"));
-            return new CodeMade(DesignView.Of(design, version), film, screened, $"Safe from {Shown.Length(film, f)} wide on film, {Shown.Length(screened, f)} screened; at {Shown.Length(screened, f)} it is read from about {Shown.Length(screened * CodeSquares.ReadFrom, f)} away.");
+            var version = ArtworkDeeds.Keep(
+                c,
+                design,
+                request.SeenOrNew(Aggregates.Designs.Get(c, id) is not null),
+                request.Deed(desk.Clock, "code made")
+            );
+            return new CodeMade(
+                DesignView.Of(design, version),
+                film,
+                screened,
+                $"Safe from {Shown.Length(film, f)} wide on film, {Shown.Length(screened, f)} screened; at {Shown.Length(screened, f)} it is read from about {Shown.Length(screened * CodeSquares.ReadFrom, f)} away."
+            );
         });
     }
 
-    private static Versioned<Design> Kept(Microsoft.Data.Sqlite.SqliteConnection c, string id) => Aggregates.Designs.Get(c, id) ?? throw RefusedException.NoSuch("artwork", id);
+    private static Versioned<Design> Kept(Microsoft.Data.Sqlite.SqliteConnection c, string id) =>
+        Aggregates.Designs.Get(c, id) ?? throw RefusedException.NoSuch("artwork", id);
 }

@@ -23,17 +23,49 @@ internal sealed record NamesBody(string StyleId, string Text);
 internal sealed record RowsBody(double WidthIn, double HeightIn, double MarginIn, double RollWidthIn, int Count);
 
 /// <summary>One step of work on a piece; a step that holds the press and needs no hands is a dwell, between one that closes and one called "open".</summary>
-internal sealed record StepBody(string Code, double Seconds, bool Hands, bool Press, string? Label = null, bool ByItself = false);
+internal sealed record StepBody(
+    string Code,
+    double Seconds,
+    bool Hands,
+    bool Press,
+    string? Label = null,
+    bool ByItself = false
+);
 
 /// <summary>One decoration of a piece: heat in °F, slack and peel window in seconds; no window for a cold peel.</summary>
-internal sealed record FloorPassBody(string Name, double TemperatureF, double SlackSeconds, double? PeelWindowSeconds, IReadOnlyList<StepBody> Steps);
+internal sealed record FloorPassBody(
+    string Name,
+    double TemperatureF,
+    double SlackSeconds,
+    double? PeelWindowSeconds,
+    IReadOnlyList<StepBody> Steps
+);
 
 /// <summary>A press of the floor; atF is the heat it stands at, null for the first pass's.</summary>
-internal sealed record FloorPressBody(string Name, bool OpensItself = false, bool LoadsBeside = false, double RiseFPerMinute = 20, double DropFPerMinute = 5, double? AtF = null);
+internal sealed record FloorPressBody(
+    string Name,
+    bool OpensItself = false,
+    bool LoadsBeside = false,
+    double RiseFPerMinute = 20,
+    double DropFPerMinute = 5,
+    double? AtF = null
+);
 
 /// <summary>Pieces to press on a floor. searchSteps: runs a search may make for a better order, at most 20,000.</summary>
-internal sealed record PressFloorBody(int Pieces, IReadOnlyList<StepBody> Before, IReadOnlyList<FloorPassBody> Passes, IReadOnlyList<StepBody> After, IReadOnlyList<FloorPressBody> Presses,
-    int Operators = 1, int RackPlaces = 8, FloorPolicy Policy = FloorPolicy.Stream, bool FirstPiece = true, int? MaxInWork = null, int SearchSteps = 0, bool Trace = false);
+internal sealed record PressFloorBody(
+    int Pieces,
+    IReadOnlyList<StepBody> Before,
+    IReadOnlyList<FloorPassBody> Passes,
+    IReadOnlyList<StepBody> After,
+    IReadOnlyList<FloorPressBody> Presses,
+    int Operators = 1,
+    int RackPlaces = 8,
+    FloorPolicy Policy = FloorPolicy.Stream,
+    bool FirstPiece = true,
+    int? MaxInWork = null,
+    int SearchSteps = 0,
+    bool Trace = false
+);
 
 /// <summary>How the pieces go over the floor.</summary>
 /// <param name="Found">Everything found, with the trace where it was asked for.</param>
@@ -44,13 +76,37 @@ internal sealed record PressFloorBody(int Pieces, IReadOnlyList<StepBody> Before
 /// <param name="Narrow">The narrow place.</param>
 /// <param name="ZeroOverDwellCosts">Seconds more in all if nothing were pressed a second too long.</param>
 /// <param name="Changes">What would help, most first.</param>
-internal sealed record PressFloorView(FloorResult Found, double SteadySeconds, double HandsSecondsAPiece, double AttendedSecondsAPiece, double HeldSecondsAPiece, NarrowPlace Narrow, double ZeroOverDwellCosts, IReadOnlyList<FloorChange> Changes);
+internal sealed record PressFloorView(
+    FloorResult Found,
+    double SteadySeconds,
+    double HandsSecondsAPiece,
+    double AttendedSecondsAPiece,
+    double HeldSecondsAPiece,
+    NarrowPlace Narrow,
+    double ZeroOverDwellCosts,
+    IReadOnlyList<FloorChange> Changes
+);
 
 /// <summary>Work to place on the shop's presses.</summary>
-internal sealed record WorkBody(string Id, int Pieces, double MinutesPerPiece, double TemperatureF, DateTime ReadyAt, DateTime? DueAt, double TailMinutes, double WidthIn, double HeightIn);
+internal sealed record WorkBody(
+    string Id,
+    int Pieces,
+    double MinutesPerPiece,
+    double TemperatureF,
+    DateTime ReadyAt,
+    DateTime? DueAt,
+    double TailMinutes,
+    double WidthIn,
+    double HeightIn
+);
 
 /// <summary>Work to place from a moment on; times are the shop's wall clock. Overlap: hands set a press up while it heats.</summary>
-internal sealed record ScheduleBody(DateTime From, IReadOnlyList<DayBody> Week, IReadOnlyList<WorkBody> Works, bool Overlap = true);
+internal sealed record ScheduleBody(
+    DateTime From,
+    IReadOnlyList<DayBody> Week,
+    IReadOnlyList<WorkBody> Works,
+    bool Overlap = true
+);
 
 /// <summary>Pure computations: nothing is kept and nothing changes.</summary>
 internal static class ComputeEndpoints
@@ -75,85 +131,235 @@ internal static class ComputeEndpoints
     }
 
     /// <summary>Reads a size run as typed or pasted.</summary>
-    internal static SizeRunView SizeRunOf(SizeRunBody body, Desk desk) => desk.Db.Read(connection =>
-    {
-        var style = Aggregates.Styles.Get(connection, body.StyleId)?.Value ?? throw RefusedException.NoSuch("style", body.StyleId);
-        var reading = SizeRun.Parse(body.Text.Length > LongestText ? body.Text[..LongestText] : body.Text, [.. style.Sizes.Select(s => s.Name)]);
-        RefusedException.IfAny(reading.Problem is { } problem ? [problem] : []);
-        return new SizeRunView(reading.Sizes, SizeRun.Total(reading.Sizes));
-    });
+    internal static SizeRunView SizeRunOf(SizeRunBody body, Desk desk) =>
+        desk.Db.Read(connection =>
+        {
+            var style = Aggregates.Styles.Get(connection, body.StyleId)?.Value
+                ?? throw RefusedException.NoSuch("style", body.StyleId);
+            var reading = SizeRun.Parse(
+                body.Text.Length > LongestText ? body.Text[..LongestText] : body.Text,
+                [.. style.Sizes.Select(s => s.Name)]
+            );
+            RefusedException.IfAny(reading.Problem is { } problem ? [problem] : []);
+            return new SizeRunView(reading.Sizes, SizeRun.Total(reading.Sizes));
+        });
 
     /// <summary>Reads a list of names and numbers, a piece a row: size, name and number in any order, or in columns as a heading row says. All or nothing.</summary>
-    internal static OwnPiecesView NamesOf(NamesBody body, Desk desk) => desk.Db.Read(connection =>
-    {
-        var style = Aggregates.Styles.Get(connection, body.StyleId)?.Value ?? throw RefusedException.NoSuch("style", body.StyleId);
-        if (body.Text.Length > LongestList)
+    internal static OwnPiecesView NamesOf(NamesBody body, Desk desk) =>
+        desk.Db.Read(connection =>
         {
-            throw new RefusedException(400, "too-long", $"The list has {body.Text.Length} characters.", $"At most {LongestList}: split it over two lines.", "text");
-        }
-        List<string> known = [.. style.Sizes.Select(s => s.Name)];
-        var reading = OwnPieces.Read(CsvTable.Cells(body.Text), known);
-        RefusedException.IfAny(reading.Problems);
-        return new OwnPiecesView(reading.Pieces, OwnPieces.Sizes(reading.Pieces, known));
-    });
+            var style = Aggregates.Styles.Get(connection, body.StyleId)?.Value
+                ?? throw RefusedException.NoSuch("style", body.StyleId);
+            if (body.Text.Length > LongestList)
+            {
+                throw new RefusedException(
+                    400,
+                    "too-long",
+                    $"The list has {body.Text.Length} characters.",
+                    $"At most {LongestList}: split it over two lines.",
+                    "text"
+                );
+            }
+            List<string> known = [.. style.Sizes.Select(s => s.Name)];
+            var reading = OwnPieces.Read(CsvTable.Cells(body.Text), known);
+            RefusedException.IfAny(reading.Problems);
+            return new OwnPiecesView(reading.Pieces, OwnPieces.Sizes(reading.Pieces, known));
+        });
 
     /// <summary>Compares the first line of an ask that is kept nowhere, at the shop's own prices and with its other lines beside it.</summary>
-    internal static Comparison Compare(AskBody body, Desk desk) => desk.Db.Read(connection =>
-    {
-        var book = desk.Book(connection);
-        var ask = book.Places.Settled(body.ToCore());
-        var wall = desk.Clock.Wall(book.Numbers.TimeZone);
-        RefusedException.IfAny(SaveAsk.Problems(ask, null, book, connection, wall));
-        var line = AsksInHand.Of(ask, book)[0];
-        if (line.InHand is null || book.Presses.Count == 0)
+    internal static Comparison Compare(AskBody body, Desk desk) =>
+        desk.Db.Read(connection =>
         {
-            throw new RefusedException(400, "incomplete", book.Presses.Count == 0 ? "There is no press on the Floor." : line.Problems.Count > 0 ? line.Problems[0].Sentence : "A style, a colour, sizes and a placement are needed.", "Say them in the body.");
-        }
-        return Comparer.Compare(line.InHand, ask.Lines[0].Mark, ask.DueAt, null, book, Desk.Floor(desk.Open(connection, book), book, wall));
-    });
+            var book = desk.Book(connection);
+            var ask = book.Places.Settled(body.ToCore());
+            var wall = desk.Clock.Wall(book.Numbers.TimeZone);
+            RefusedException.IfAny(SaveAsk.Problems(ask, null, book, connection, wall));
+            var line = AsksInHand.Of(ask, book)[0];
+            if (line.InHand is null || book.Presses.Count == 0)
+            {
+                throw new RefusedException(
+                    400,
+                    "incomplete",
+                    book.Presses.Count == 0 ? "There is no press on the Floor."
+                        : line.Problems.Count > 0 ? line.Problems[0].Sentence
+                        : "A style, a colour, sizes and a placement are needed.",
+                    "Say them in the body."
+                );
+            }
+            return Comparer.Compare(
+                line.InHand,
+                ask.Lines[0].Mark,
+                ask.DueAt,
+                null,
+                book,
+                Desk.Floor(desk.Open(connection, book), book, wall)
+            );
+        });
 
     /// <summary>Equal boxes in rows across a roll, the shorter way round.</summary>
     internal static RollRows Rows(RowsBody b)
     {
         RefusedException.IfAny([
-            .. Within(b.WidthIn, 0.05, Places.Absurd, "widthIn", "in"), .. Within(b.HeightIn, 0.05, Places.Absurd, "heightIn", "in"), .. Within(b.MarginIn, 0, 5, "marginIn", "in"),
-            .. Within(b.RollWidthIn, 1, LongestIn, "rollWidthIn", "in"), .. Within(b.Count, 1, 100_000, "count", "boxes")]);
+            .. Within(b.WidthIn, 0.05, Places.Absurd, "widthIn", "in"),
+            .. Within(b.HeightIn, 0.05, Places.Absurd, "heightIn", "in"),
+            .. Within(b.MarginIn, 0, 5, "marginIn", "in"),
+            .. Within(b.RollWidthIn, 1, LongestIn, "rollWidthIn", "in"),
+            .. Within(b.Count, 1, 100_000, "count", "boxes"),
+        ]);
         return RollRows.Lay(b.WidthIn, b.HeightIn, b.MarginIn, b.RollWidthIn, b.Count)
-            ?? throw new RefusedException(400, "too-wide", $"{b.WidthIn:0.##} × {b.HeightIn:0.##} in with its margin is wider than the roll's {b.RollWidthIn:0.##} in, either way round.", "A smaller box or a wider roll.", "rollWidthIn");
+            ?? throw new RefusedException(
+                400,
+                "too-wide",
+                $"{b.WidthIn:0.##} × {b.HeightIn:0.##} in with its margin is wider than the roll's {b.RollWidthIn:0.##} in, either way round.",
+                "A smaller box or a wider roll.",
+                "rollWidthIn"
+            );
     }
 
     /// <summary>Simulates pieces on a press floor: makespan, hands, presses, what holds it up and what would help.</summary>
     internal static PressFloorView PressFloor(PressFloorBody b)
     {
-        static IReadOnlyList<WorkStep> Steps(IReadOnlyList<StepBody> steps) => [.. steps.Select(s => new WorkStep(s.Code, s.Label ?? s.Code, s.Seconds, s.Hands, s.Press, s.ByItself))];
-        var job = new FloorJob(b.Pieces, Steps(b.Before), [.. b.Passes.Select(p => new FloorPass(p.Name, p.TemperatureF, p.SlackSeconds, p.PeelWindowSeconds, Steps(p.Steps)))], Steps(b.After),
-            [.. b.Presses.Select(p => new FloorPress(p.Name, p.OpensItself, p.LoadsBeside, p.RiseFPerMinute, p.DropFPerMinute, p.AtF))], b.Operators, b.RackPlaces, b.Policy, b.FirstPiece, b.MaxInWork);
-        RefusedException.IfAny([.. job.Problems(), .. Within(job.Chain.Count(), 1, MostSteps, "steps", "steps"), .. Within(b.SearchSteps, 0, MostSearch, "searchSteps", "runs"),
-            .. Within((double)b.Pieces * Math.Max(1, b.SearchSteps), 1, MostSearch * 24, "searchSteps", "runs × pieces")]);
+        static IReadOnlyList<WorkStep> Steps(IReadOnlyList<StepBody> steps) =>
+            [.. steps.Select(s => new WorkStep(s.Code, s.Label ?? s.Code, s.Seconds, s.Hands, s.Press, s.ByItself))];
+        var job = new FloorJob(
+            b.Pieces,
+            Steps(b.Before),
+            [
+                .. b.Passes.Select(p => new FloorPass(
+                    p.Name,
+                    p.TemperatureF,
+                    p.SlackSeconds,
+                    p.PeelWindowSeconds,
+                    Steps(p.Steps)
+                )),
+            ],
+            Steps(b.After),
+            [
+                .. b.Presses.Select(p => new FloorPress(
+                    p.Name,
+                    p.OpensItself,
+                    p.LoadsBeside,
+                    p.RiseFPerMinute,
+                    p.DropFPerMinute,
+                    p.AtF
+                )),
+            ],
+            b.Operators,
+            b.RackPlaces,
+            b.Policy,
+            b.FirstPiece,
+            b.MaxInWork
+        );
+        RefusedException.IfAny([
+            .. job.Problems(),
+            .. Within(job.Chain.Count(), 1, MostSteps, "steps", "steps"),
+            .. Within(b.SearchSteps, 0, MostSearch, "searchSteps", "runs"),
+            .. Within(
+                (double)b.Pieces * Math.Max(1, b.SearchSteps),
+                1,
+                MostSearch * 24,
+                "searchSteps",
+                "runs × pieces"
+            ),
+        ]);
         var found = PressFloorSimulation.Run(job, b.SearchSteps, b.Trace);
-        return new(found, PressFloorSimulation.SteadySeconds(job), found.HandsOnSeconds / b.Pieces, found.AttendedSeconds / b.Pieces, found.HeldSeconds / b.Pieces, FloorHelp.NarrowOf(job, found),
-            PressFloorSimulation.ZeroOverDwellCosts(job, found), FloorHelp.Changes(job, found));
+        return new(
+            found,
+            PressFloorSimulation.SteadySeconds(job),
+            found.HandsOnSeconds / b.Pieces,
+            found.AttendedSeconds / b.Pieces,
+            found.HeldSeconds / b.Pieces,
+            FloorHelp.NarrowOf(job, found),
+            PressFloorSimulation.ZeroOverDwellCosts(job, found),
+            FloorHelp.Changes(job, found)
+        );
     }
 
     /// <summary>Places work on the shop's presses from a moment on, as if nothing else stood there.</summary>
     internal static IReadOnlyList<PlacedWork> Schedule(ScheduleBody b, Desk desk)
     {
         RefusedException.IfAny([
-            .. b.Week.Count == 7 && b.Week.Any(d => d.Open is not null) ? [] : new[] { new Problem("week", $"{b.Week.Count} days are not a week with an open day.", "week", "Send seven days, Sunday first; null when closed.") },
-            .. b.Week.SelectMany((d, i) => d.Open is null == d.Close is null && !(d.Close <= d.Open) ? [] : new[] { new Problem("hours", $"Day {i}: {d.Open} to {d.Close} is not a day.", $"week[{i}]", "Opening before closing, or both null.") }),
+            .. b.Week.Count == 7 && b.Week.Any(d => d.Open is not null)
+                ? []
+                : new[]
+                {
+                    new Problem(
+                        "week",
+                        $"{b.Week.Count} days are not a week with an open day.",
+                        "week",
+                        "Send seven days, Sunday first; null when closed."
+                    ),
+                },
+            .. b.Week.SelectMany(
+                (d, i) =>
+                    d.Open is null == d.Close is null && !(d.Close <= d.Open)
+                        ? []
+                        : new[]
+                        {
+                            new Problem(
+                                "hours",
+                                $"Day {i}: {d.Open} to {d.Close} is not a day.",
+                                $"week[{i}]",
+                                "Opening before closing, or both null."
+                            ),
+                        }
+            ),
             .. Within(b.Works.Count, 0, MostWorks, "works", "works"),
-            .. b.Works.SelectMany((w, i) => Within(w.Pieces, 1, SizeRun.MostPieces, $"works[{i}].pieces", "pieces").Concat(Within(w.MinutesPerPiece, 0.01, 600, $"works[{i}].minutesPerPiece", "min"))
-                .Concat(Within(w.TemperatureF, 0, HottestF, $"works[{i}].temperatureF", "°F")).Concat(Within(w.TailMinutes, 0, 10_000, $"works[{i}].tailMinutes", "min"))
-                .Concat(Within(w.WidthIn, 0, Places.Absurd, $"works[{i}].widthIn", "in")).Concat(Within(w.HeightIn, 0, Places.Absurd, $"works[{i}].heightIn", "in")))]);
+            .. b.Works.SelectMany(
+                (w, i) =>
+                    Within(w.Pieces, 1, SizeRun.MostPieces, $"works[{i}].pieces", "pieces")
+                        .Concat(Within(w.MinutesPerPiece, 0.01, 600, $"works[{i}].minutesPerPiece", "min"))
+                        .Concat(Within(w.TemperatureF, 0, HottestF, $"works[{i}].temperatureF", "°F"))
+                        .Concat(Within(w.TailMinutes, 0, 10_000, $"works[{i}].tailMinutes", "min"))
+                        .Concat(Within(w.WidthIn, 0, Places.Absurd, $"works[{i}].widthIn", "in"))
+                        .Concat(Within(w.HeightIn, 0, Places.Absurd, $"works[{i}].heightIn", "in"))
+            ),
+        ]);
         var presses = desk.Db.Read(desk.Book).Presses;
         if (presses.Count == 0)
         {
             throw new RefusedException(409, "no-press", "There is no press on the Floor.", "Add a press on the Floor.");
         }
-        return PressPlanner.Plan([.. b.Works.Select(w => new PressWork(w.Id, "", w.Id, w.Pieces, w.MinutesPerPiece, w.TemperatureF, w.ReadyAt, "as sent", w.DueAt, w.TailMinutes, 0, null, w.WidthIn, w.HeightIn))],
-            new FloorPlan(b.From, new OpenHours([.. b.Week.Select(d => new DayHours(d.Open, d.Close))]), presses, [], null, new(WhileHeating: b.Overlap)));
+        return PressPlanner.Plan(
+            [
+                .. b.Works.Select(w => new PressWork(
+                    w.Id,
+                    "",
+                    w.Id,
+                    w.Pieces,
+                    w.MinutesPerPiece,
+                    w.TemperatureF,
+                    w.ReadyAt,
+                    "as sent",
+                    w.DueAt,
+                    w.TailMinutes,
+                    0,
+                    null,
+                    w.WidthIn,
+                    w.HeightIn
+                )),
+            ],
+            new FloorPlan(
+                b.From,
+                new OpenHours([.. b.Week.Select(d => new DayHours(d.Open, d.Close))]),
+                presses,
+                [],
+                null,
+                new(WhileHeating: b.Overlap)
+            )
+        );
     }
 
     private static IEnumerable<Problem> Within(double value, double least, double most, string field, string unit) =>
-        value >= least && value <= most ? [] : [new("range", $"{value:0.###} {unit} is outside {least:0.##} to {most:0.##}.", field, "Send a value between.")];
+        value >= least && value <= most
+            ? []
+            :
+            [
+                new(
+                    "range",
+                    $"{value:0.###} {unit} is outside {least:0.##} to {most:0.##}.",
+                    field,
+                    "Send a value between."
+                ),
+            ];
 }

@@ -21,7 +21,15 @@ internal sealed record CopyView(string Name, string MadeAt, string Said, bool Is
 /// <param name="Trial">What came of the last one put back aside.</param>
 /// <param name="TrialWell">Whether that went well.</param>
 /// <param name="HistoryMonths">Months that earlier states of orders are kept; 0 for ever.</param>
-internal sealed record CopiesView(IReadOnlyList<CopyView> Copies, string SecondFolder, string SecondTrouble, string Trouble, string Trial, bool TrialWell, int HistoryMonths);
+internal sealed record CopiesView(
+    IReadOnlyList<CopyView> Copies,
+    string SecondFolder,
+    string SecondTrouble,
+    string Trouble,
+    string Trial,
+    bool TrialWell,
+    int HistoryMonths
+);
 
 /// <summary>Months that earlier states of orders are kept; 0 for ever.</summary>
 internal sealed record HistoryBody(int Months);
@@ -51,7 +59,12 @@ internal static class CopyEndpoints
         copies.MapPut("second-folder", SecondFolder).WithName("setSecondFolder").OpenTo(Caller.Machine);
         copies.MapPut("history", History).WithName("keepHistory");
         copies.MapGet("archive", Archive).WithName("copyArchive").Produces(200, contentType: "application/gzip");
-        copies.MapPost("archive", Upload).WithName("sendCopyArchive").Accepts<byte[]>("application/gzip").WithMetadata(new BodyLimit(LargestArchive)).OpenTo(Caller.Machine);
+        copies
+            .MapPost("archive", Upload)
+            .WithName("sendCopyArchive")
+            .Accepts<byte[]>("application/gzip")
+            .WithMetadata(new BodyLimit(LargestArchive))
+            .OpenTo(Caller.Machine);
         copies.MapPost("{name}/check", Check).WithName("checkCopy").OpenTo(Caller.Machine);
         copies.MapPost("{name}/restore", PutBack).WithName("restoreCopy").OpenTo(Caller.Machine);
     }
@@ -62,7 +75,9 @@ internal static class CopyEndpoints
     /// <summary>Makes a copy now.</summary>
     internal static CopiesView Make(Desk desk, Copying copying)
     {
-        return copying.Now() is { } trouble ? throw new RefusedException(507, "no-copy", trouble.Why, trouble.Remedy) : View(desk, copying);
+        return copying.Now() is { } trouble
+            ? throw new RefusedException(507, "no-copy", trouble.Why, trouble.Remedy)
+            : View(desk, copying);
     }
 
     /// <summary>Names another folder of this machine that gets copies too, a stick or a drive of the network; its first copy is made at once. Only at the machine itself.</summary>
@@ -71,8 +86,30 @@ internal static class CopyEndpoints
         var folder = body.Folder?.Trim() is { Length: > 0 } named ? Path.TrimEndingDirectorySeparator(named) : null;
         if (folder is not null)
         {
-            RefusedException.IfAny(!Path.IsPathFullyQualified(folder) || !Directory.Exists(folder) ? [new Problem("no-folder", $"There is no folder {folder} on this machine.", "folder", "Type its whole path, from the first /.")]
-                : Path.GetFullPath(folder + "/").StartsWith(Path.GetFullPath(desk.Db.Folder + "/"), StringComparison.Ordinal) ? [new Problem("same-folder", $"{folder} is inside the data folder: what befalls that befalls it.", "folder", "Name one on another disk, a stick or the network.")] : []);
+            RefusedException.IfAny(
+                !Path.IsPathFullyQualified(folder) || !Directory.Exists(folder)
+                    ?
+                    [
+                        new Problem(
+                            "no-folder",
+                            $"There is no folder {folder} on this machine.",
+                            "folder",
+                            "Type its whole path, from the first /."
+                        ),
+                    ]
+                : Path.GetFullPath(folder + "/")
+                    .StartsWith(Path.GetFullPath(desk.Db.Folder + "/"), StringComparison.Ordinal)
+                    ?
+                    [
+                        new Problem(
+                            "same-folder",
+                            $"{folder} is inside the data folder: what befalls that befalls it.",
+                            "folder",
+                            "Name one on another disk, a stick or the network."
+                        ),
+                    ]
+                : []
+            );
         }
         copying.NameSecond(folder);
         return View(desk, copying);
@@ -81,7 +118,19 @@ internal static class CopyEndpoints
     /// <summary>Says how many months earlier states of orders are kept. Quotes, what happened and when stay for ever.</summary>
     internal static CopiesView History(HistoryBody body, Desk desk, Copying copying)
     {
-        RefusedException.IfAny(body.Months is >= 0 and <= MostMonths ? [] : [new Problem("range", $"{body.Months} months is outside 0 to {MostMonths}.", "months", "36 is usual; 0 keeps them for ever.")]);
+        RefusedException.IfAny(
+            body.Months is >= 0 and <= MostMonths
+                ? []
+                :
+                [
+                    new Problem(
+                        "range",
+                        $"{body.Months} months is outside 0 to {MostMonths}.",
+                        "months",
+                        "36 is usual; 0 keeps them for ever."
+                    ),
+                ]
+        );
         copying.KeepHistory(body.Months);
         return View(desk, copying);
     }
@@ -91,18 +140,29 @@ internal static class CopyEndpoints
     {
         var file = Path.Combine(desk.Db.Folder, "tmp", $"archive-{Guid.NewGuid():N}");
         CopyArchive.Write(desk.Db.Folder, file, desk.Clock.Utc);
-        return TypedResults.File(new FileStream(file, FileMode.Open, FileAccess.Read, FileShare.Read, 1 << 16, FileOptions.DeleteOnClose), "application/gzip", $"hepno-{desk.Clock.Utc:yyyy-MM-dd}.tar.gz");
+        return TypedResults.File(
+            new FileStream(file, FileMode.Open, FileAccess.Read, FileShare.Read, 1 << 16, FileOptions.DeleteOnClose),
+            "application/gzip",
+            $"hepno-{desk.Clock.Utc:yyyy-MM-dd}.tar.gz"
+        );
     }
 
     /// <summary>Takes an archive in and says what it would put back. Only at the machine itself.</summary>
-    internal static async Task<CopyChecked> Upload(HttpRequest request, Desk desk, Copying copying) => Check(await copying.Upload(request.Body, request.HttpContext.RequestAborted), desk, copying);
+    internal static async Task<CopyChecked> Upload(HttpRequest request, Desk desk, Copying copying) =>
+        Check(await copying.Upload(request.Body, request.HttpContext.RequestAborted), desk, copying);
 
     /// <summary>Checks every part of a copy and says what it would put back. Only at the machine itself.</summary>
     internal static CopyChecked Check(string name, Desk desk, Copying copying)
     {
         var manifest = Fit(() => copying.Checked(name));
         var f = desk.Db.Read(Desk.Numbers).Format;
-        return new(name, Said(manifest), manifest.Data.Orders, desk.Db.Read(OrderStore.Count), manifest.Data.LastAt is { } at ? Shown.Day(DateOnly.FromDateTime(at), f) : "");
+        return new(
+            name,
+            Said(manifest),
+            manifest.Data.Orders,
+            desk.Db.Read(OrderStore.Count),
+            manifest.Data.LastAt is { } at ? Shown.Day(DateOnly.FromDateTime(at), f) : ""
+        );
     }
 
     /// <summary>Puts a copy in place of what is there; what is there is copied first. Only at the machine itself.</summary>
@@ -129,9 +189,28 @@ internal static class CopyEndpoints
         var n = desk.Db.Read(Desk.Numbers);
         var settings = copying.Settings();
         string At(DateTime utc) => Shown.Moment(ShopClock.Wall(utc, n.TimeZone), n.Format);
-        return new([.. desk.Db.Backups.All().Select(c => new CopyView(c.Name, c.Manifest is { } m ? At(m.MadeAt) : "", c.Manifest is { } held ? Said(held) : "does not hold together", c.Manifest is not null, c.Bytes))],
-            settings.SecondFolder ?? "", copying.SecondTrouble?.Why ?? "", copying.Trouble?.Why ?? "", settings.TrialAt is { } at ? $"{At(at)}: {settings.TrialSaid}" : "", settings.TrialWell, settings.HistoryMonths);
+        return new(
+            [
+                .. desk
+                    .Db.Backups.All()
+                    .Select(c => new CopyView(
+                        c.Name,
+                        c.Manifest is { } m ? At(m.MadeAt) : "",
+                        c.Manifest is { } held ? Said(held) : "does not hold together",
+                        c.Manifest is not null,
+                        c.Bytes
+                    )),
+            ],
+            settings.SecondFolder ?? "",
+            copying.SecondTrouble?.Why ?? "",
+            copying.Trouble?.Why ?? "",
+            settings.TrialAt is { } at ? $"{At(at)}: {settings.TrialSaid}" : "",
+            settings.TrialWell,
+            settings.HistoryMonths
+        );
     }
 
-    private static string Said(CopyManifest m) => $"{m.Data.Orders} orders, {m.Data.Customers} customers, {m.Files.Count} files" + (m.Lost.Count > 0 ? $", {m.Lost.Count} lost before" : "");
+    private static string Said(CopyManifest m) =>
+        $"{m.Data.Orders} orders, {m.Data.Customers} customers, {m.Files.Count} files"
+        + (m.Lost.Count > 0 ? $", {m.Lost.Count} lost before" : "");
 }

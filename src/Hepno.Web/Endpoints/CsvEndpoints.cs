@@ -16,7 +16,15 @@ namespace Hepno.Web.Endpoints;
 /// <param name="Report">What it would bring; null while something is wrong.</param>
 /// <param name="Problems">What is wrong, by row; at most 50.</param>
 /// <param name="MoreProblems">How much more is wrong.</param>
-internal sealed record CsvLook(IReadOnlyList<string> Head, IReadOnlyList<CsvColumn> Columns, IReadOnlyList<IReadOnlyList<string>> Rows, int Count, CsvReport? Report, IReadOnlyList<Problem> Problems, int MoreProblems);
+internal sealed record CsvLook(
+    IReadOnlyList<string> Head,
+    IReadOnlyList<CsvColumn> Columns,
+    IReadOnlyList<IReadOnlyList<string>> Rows,
+    int Count,
+    CsvReport? Report,
+    IReadOnlyList<Problem> Problems,
+    int MoreProblems
+);
 
 /// <summary>Tables out and in: customers, styles, materials, prices.</summary>
 internal static class CsvEndpoints
@@ -30,19 +38,48 @@ internal static class CsvEndpoints
     {
         var csv = api.MapGroup("/csv").WithTags("csv");
         csv.MapGet("{kind}", Out).WithName("csvOut").Produces(200, contentType: "text/csv");
-        api.MapGet("/feed", (Desk desk) => SimulatedSupplier.On(DateOnly.FromDateTime(desk.Clock.Wall(desk.Db.Read(Desk.Numbers).TimeZone)))).WithTags("csv").WithName("supplierFeed").WithSummary("What a simulated supplier's feed says today: its catalogue as a table to bring in, and what it has in stock.");
-        csv.MapPost("{kind}/look", Look).WithName("csvLook").Accepts<string>("text/csv").WithMetadata(new BodyLimit(LargestTable));
-        csv.MapPut("{kind}", In).WithName("csvIn").Accepts<string>("text/csv").WithMetadata(new BodyLimit(LargestTable));
+        api.MapGet("/feed", (Desk desk) =>
+                SimulatedSupplier.On(DateOnly.FromDateTime(desk.Clock.Wall(desk.Db.Read(Desk.Numbers).TimeZone)))
+            )
+            .WithTags("csv")
+            .WithName("supplierFeed")
+            .WithSummary(
+                "What a simulated supplier's feed says today: its catalogue as a table to bring in, and what it has in stock."
+            );
+        csv.MapPost("{kind}/look", Look)
+            .WithName("csvLook")
+            .Accepts<string>("text/csv")
+            .WithMetadata(new BodyLimit(LargestTable));
+        csv.MapPut("{kind}", In)
+            .WithName("csvIn")
+            .Accepts<string>("text/csv")
+            .WithMetadata(new BodyLimit(LargestTable));
     }
 
     /// <summary>customers, styles, materials or prices as a table.</summary>
-    internal static FileContentHttpResult Out(string kind, Desk desk) => TypedResults.File(Encoding.UTF8.GetBytes(desk.Db.Read(c => CsvShelf.Out(c, kind))), "text/csv; charset=utf-8", $"hepno-{kind}.csv");
+    internal static FileContentHttpResult Out(string kind, Desk desk) =>
+        TypedResults.File(
+            Encoding.UTF8.GetBytes(desk.Db.Read(c => CsvShelf.Out(c, kind))),
+            "text/csv; charset=utf-8",
+            $"hepno-{kind}.csv"
+        );
 
     /// <summary>Brings a table in, every row or none; a row with the id or name of a thing that is here changes it. Columns the file calls otherwise are said as "ours:theirs", several times; the rest is found by name or by words others use.</summary>
     internal static async Task<CsvReport> In(string kind, Desk desk, HttpRequest request, [FromQuery] string[]? column)
     {
         var text = await TextOf(request);
-        return desk.Db.Write(c => CsvShelf.In(c, kind, text, CsvColumns.Match(kind, CsvTable.Head(text), Said(column)), request.Deed(desk.Clock, $"{kind} brought as a table") with { Undoable = false }));
+        return desk.Db.Write(c =>
+            CsvShelf.In(
+                c,
+                kind,
+                text,
+                CsvColumns.Match(kind, CsvTable.Head(text), Said(column)),
+                request.Deed(desk.Clock, $"{kind} brought as a table") with
+                {
+                    Undoable = false,
+                }
+            )
+        );
     }
 
     /// <summary>Looks what a table would bring: nothing is kept. Its columns, its first rows, and what would be new or change; or what is wrong, row by row.</summary>
@@ -53,7 +90,17 @@ internal static class CsvEndpoints
         var columns = CsvColumns.Match(kind, head, Said(column));
         var rows = CsvTable.Cells(text).Skip(1).Where(r => r.Any(cell => cell.Trim().Length > 0)).ToList();
         CsvReport? report = null;
-        IReadOnlyList<Problem> problems = [.. columns.Where(x => x.Needed && x.Theirs is null).Select(x => new Problem("no-column", $"No column of the file is taken for {x.Name}.", x.Name, "Choose which it is."))];
+        IReadOnlyList<Problem> problems =
+        [
+            .. columns
+                .Where(x => x.Needed && x.Theirs is null)
+                .Select(x => new Problem(
+                    "no-column",
+                    $"No column of the file is taken for {x.Name}.",
+                    x.Name,
+                    "Choose which it is."
+                )),
+        ];
         if (problems.Count == 0)
         {
             try
@@ -65,7 +112,24 @@ internal static class CsvEndpoints
                 problems = refused.Problems;
             }
         }
-        return new(head, columns, [.. rows.Take(ShownRows).Select(r => (IReadOnlyList<string>)[.. r.Take(head.Count).Select(cell => cell.Length > LongestCell ? cell[..LongestCell] + "..." : cell)])], rows.Count, report, [.. problems.Take(MostProblems)], Math.Max(0, problems.Count - MostProblems));
+        return new(
+            head,
+            columns,
+            [
+                .. rows.Take(ShownRows)
+                    .Select(r =>
+                        (IReadOnlyList<string>)
+                            [
+                                .. r.Take(head.Count)
+                                    .Select(cell => cell.Length > LongestCell ? cell[..LongestCell] + "..." : cell),
+                            ]
+                    ),
+            ],
+            rows.Count,
+            report,
+            [.. problems.Take(MostProblems)],
+            Math.Max(0, problems.Count - MostProblems)
+        );
     }
 
     private static async Task<string> TextOf(HttpRequest request)
@@ -75,5 +139,10 @@ internal static class CsvEndpoints
         return CsvText.Of(bytes.ToArray());
     }
 
-    private static Dictionary<string, string> Said(string[]? columns) => (columns ?? []).Select(c => c.Split(':', 2)).Where(c => c.Length == 2).DistinctBy(c => c[0]).ToDictionary(c => c[0], c => c[1]);
+    private static Dictionary<string, string> Said(string[]? columns) =>
+        (columns ?? [])
+            .Select(c => c.Split(':', 2))
+            .Where(c => c.Length == 2)
+            .DistinctBy(c => c[0])
+            .ToDictionary(c => c[0], c => c[1]);
 }

@@ -11,7 +11,19 @@ using Microsoft.Data.Sqlite;
 namespace Hepno.Web.Endpoints;
 
 /// <summary>Film cured together, or a correction of it. When, which lots and how much it used are known already.</summary>
-internal sealed record CureBody(string PrinterId, string StationId, double TemperatureF, double Minutes, string By, CureSign Sign, ControlPrint Before, ControlPrint After, IReadOnlyList<PrintsBody> Prints, CureVerdict Verdict = CureVerdict.Open, string Why = "");
+internal sealed record CureBody(
+    string PrinterId,
+    string StationId,
+    double TemperatureF,
+    double Minutes,
+    string By,
+    CureSign Sign,
+    ControlPrint Before,
+    ControlPrint After,
+    IReadOnlyList<PrintsBody> Prints,
+    CureVerdict Verdict = CureVerdict.Open,
+    string Why = ""
+);
 
 /// <summary>Prints that wait for a printer.</summary>
 /// <param name="OrderId">Whose order.</param>
@@ -23,7 +35,17 @@ internal sealed record CureBody(string PrinterId, string StationId, double Tempe
 /// <param name="WhiteOnly">True when the artwork is white alone.</param>
 /// <param name="Queued">How many of them were sent to the printer already.</param>
 /// <param name="Made">True when they are ticked off as made: only their batch is not noted.</param>
-internal sealed record WaitingPrints(string OrderId, string LineId, string PlacementId, string Name, string Customer, int Prints, bool WhiteOnly, int Queued, bool Made);
+internal sealed record WaitingPrints(
+    string OrderId,
+    string LineId,
+    string PlacementId,
+    string Name,
+    string Customer,
+    int Prints,
+    bool WhiteOnly,
+    int Queued,
+    bool Made
+);
 
 /// <summary>A batch as the Floor shows it.</summary>
 /// <param name="Code">"C-31".</param>
@@ -33,7 +55,15 @@ internal sealed record WaitingPrints(string OrderId, string LineId, string Place
 /// <param name="Doubt">What speaks against it; empty for nothing.</param>
 /// <param name="Version">The version it stands at.</param>
 /// <param name="Batch">The batch.</param>
-internal sealed record CureView(string Code, string Said, IReadOnlyList<string> Prints, string Holds, string Doubt, long Version, CureBatch Batch);
+internal sealed record CureView(
+    string Code,
+    string Said,
+    IReadOnlyList<string> Prints,
+    string Holds,
+    string Doubt,
+    long Version,
+    CureBatch Batch
+);
 
 /// <summary>What is called back of one place of an order.</summary>
 /// <param name="OrderId">Which order.</param>
@@ -42,14 +72,26 @@ internal sealed record CureView(string Code, string Said, IReadOnlyList<string> 
 /// <param name="Said">Which pieces to look at and what to make anew.</param>
 /// <param name="Tell">What to do about the customer.</param>
 /// <param name="Cost">Making it anew, opened.</param>
-internal sealed record RecalledView(string OrderId, string Name, string Customer, string Said, string Tell, Figure Cost);
+internal sealed record RecalledView(
+    string OrderId,
+    string Name,
+    string Customer,
+    string Said,
+    string Tell,
+    Figure Cost
+);
 
 /// <summary>What a batch calls back.</summary>
 /// <param name="Code">Which batch.</param>
 /// <param name="Lots">What it was made with.</param>
 /// <param name="Lines">Order by order.</param>
 /// <param name="Cost">Everything made anew, opened.</param>
-internal sealed record RecallView(string Code, IReadOnlyList<string> Lots, IReadOnlyList<RecalledView> Lines, Figure Cost);
+internal sealed record RecallView(
+    string Code,
+    IReadOnlyList<string> Lots,
+    IReadOnlyList<RecalledView> Lines,
+    Figure Cost
+);
 
 /// <summary>Cure batches: noted, judged, called back.</summary>
 internal static class CureEndpoints
@@ -64,88 +106,240 @@ internal static class CureEndpoints
     }
 
     /// <summary>All batches, newest first.</summary>
-    internal static IReadOnlyList<CureView> All(Desk desk) => desk.Db.Read(c =>
-    {
-        var book = desk.Book(c);
-        return Aggregates.Cures.All(c).Select(b => View(c, desk, book, b)).ToList();
-    });
+    internal static IReadOnlyList<CureView> All(Desk desk) =>
+        desk.Db.Read(c =>
+        {
+            var book = desk.Book(c);
+            return Aggregates.Cures.All(c).Select(b => View(c, desk, book, b)).ToList();
+        });
 
     /// <summary>Prints of the open orders that are in no batch of a printer yet.</summary>
-    internal static IReadOnlyList<WaitingPrints> Waiting(string printerId, Desk desk, IFilmPrinterReadout device) => desk.Db.Read(c =>
-    {
-        SupplyEndpoints.PrinterOf(c, printerId);
-        var queued = device.Read(printerId).Queue.ToLookup(q => q.Job.Of, q => q.Job.Prints);
-        return FilmPrints.Of(c, desk, desk.Book(c), printerId).Where(p => p.Waiting > 0)
-            .Select(p => new WaitingPrints(p.Order.Order.Id, p.Line.LineId, p.Plan.Placement.Id, p.Name, p.Order.Customer?.Name ?? "no customer", p.Waiting, p.WhiteOnly(c), queued[(p.Order.Order.Id, p.Line.LineId, p.Plan.Placement.Id)].Sum(), p.Made)).ToList();
-    });
+    internal static IReadOnlyList<WaitingPrints> Waiting(string printerId, Desk desk, IFilmPrinterReadout device) =>
+        desk.Db.Read(c =>
+        {
+            SupplyEndpoints.PrinterOf(c, printerId);
+            var queued = device.Read(printerId).Queue.ToLookup(q => q.Job.Of, q => q.Job.Prints);
+            return FilmPrints
+                .Of(c, desk, desk.Book(c), printerId)
+                .Where(p => p.Waiting > 0)
+                .Select(p => new WaitingPrints(
+                    p.Order.Order.Id,
+                    p.Line.LineId,
+                    p.Plan.Placement.Id,
+                    p.Name,
+                    p.Order.Customer?.Name ?? "no customer",
+                    p.Waiting,
+                    p.WhiteOnly(c),
+                    queued[(p.Order.Order.Id, p.Line.LineId, p.Plan.Placement.Id)].Sum(),
+                    p.Made
+                ))
+                .ToList();
+        });
 
     /// <summary>Notes a batch, or corrects or judges one. Its time, lots and use are the printer's at that time.</summary>
-    internal static Written Keep(string id, CureBody body, Desk desk, IFilmPrinterReadout device, HttpRequest request) => desk.Db.Write(c =>
-    {
-        var before = Aggregates.Cures.Get(c, id);
-        var seen = request.SeenOrNew(before is not null);
-        var (book, printer) = (desk.Book(c), SupplyEndpoints.PrinterOf(c, body.PrinterId));
-        if (body.StationId.Length > 0 && book.Heater(body.StationId) is null)
+    internal static Written Keep(
+        string id,
+        CureBody body,
+        Desk desk,
+        IFilmPrinterReadout device,
+        HttpRequest request
+    ) =>
+        desk.Db.Write(c =>
         {
-            throw RefusedException.NoSuch("press or oven", body.StationId);
-        }
-        var at = before?.Value.At ?? SupplyEndpoints.Minute(desk.Clock.Wall(book.Numbers.TimeZone));
-        List<CuredPrints> prints = [.. body.Prints.Select(p => new CuredPrints(p.OrderId, p.LineId, p.PlacementId, p.Prints, p.WhiteOnly))];
-        var known = before is not null && before.Value.Prints.SequenceEqual(prints);
-        var use = known ? before!.Value.Use : prints.Where(p => p.Prints > 0).Aggregate(CureUse.None, (sum, p) => sum + FilmPrints.Must(c, desk, book, printer.Id, p.OrderId, p.LineId, p.PlacementId).Use(printer, p.Prints));
-        IReadOnlyList<string> lots = before?.Value.Lots ?? [.. (Aggregates.Supplies.Get(c, printer.Id)?.Value.InAt(at) ?? []).Select(l => $"{PrinterSupplies.NameOf(l.Supply)}: {l.Named()}")];
-        var batch = new CureBatch(id, before?.Value.Number ?? CureStore.NextNumber(c), printer.Id, at, body.StationId, body.TemperatureF, body.Minutes, body.By.Trim(), body.Sign, body.Before, body.After, prints, lots, use, body.Verdict, body.Why.Trim());
-        RefusedException.IfAny(batch.Problems());
-        if (before is not null && before.Version != seen)
-        {
-            throw Collision.Of(batch, before.Value, Aggregates.Cures.At(c, id, seen), before.Version);
-        }
-        var written = new Written(id, Aggregates.Cures.Put(c, batch, seen, request.Deed(desk.Clock, before is null ? "cure noted" : batch.Verdict == before.Value.Verdict ? "cure changed" : $"cure called {batch.Verdict.ToString().ToLowerInvariant()}")));
-        if (before is null)
-        {
-            // what the printer's queue had used is in the batch now
-            device.Clear(printer.Id);
-        }
-        return written;
-    });
+            var before = Aggregates.Cures.Get(c, id);
+            var seen = request.SeenOrNew(before is not null);
+            var (book, printer) = (desk.Book(c), SupplyEndpoints.PrinterOf(c, body.PrinterId));
+            if (body.StationId.Length > 0 && book.Heater(body.StationId) is null)
+            {
+                throw RefusedException.NoSuch("press or oven", body.StationId);
+            }
+            var at = before?.Value.At ?? SupplyEndpoints.Minute(desk.Clock.Wall(book.Numbers.TimeZone));
+            List<CuredPrints> prints =
+            [
+                .. body.Prints.Select(p => new CuredPrints(p.OrderId, p.LineId, p.PlacementId, p.Prints, p.WhiteOnly)),
+            ];
+            var known = before is not null && before.Value.Prints.SequenceEqual(prints);
+            var use = known
+                ? before!.Value.Use
+                : prints
+                    .Where(p => p.Prints > 0)
+                    .Aggregate(CureUse.None, (sum, p) =>
+                        sum
+                        + FilmPrints
+                            .Must(c, desk, book, printer.Id, p.OrderId, p.LineId, p.PlacementId)
+                            .Use(printer, p.Prints)
+                    );
+            IReadOnlyList<string> lots = before?.Value.Lots
+                ??
+                [
+                    .. (Aggregates.Supplies.Get(c, printer.Id)?.Value.InAt(at) ?? []).Select(l =>
+                        $"{PrinterSupplies.NameOf(l.Supply)}: {l.Named()}"
+                    ),
+                ];
+            var batch = new CureBatch(
+                id,
+                before?.Value.Number ?? CureStore.NextNumber(c),
+                printer.Id,
+                at,
+                body.StationId,
+                body.TemperatureF,
+                body.Minutes,
+                body.By.Trim(),
+                body.Sign,
+                body.Before,
+                body.After,
+                prints,
+                lots,
+                use,
+                body.Verdict,
+                body.Why.Trim()
+            );
+            RefusedException.IfAny(batch.Problems());
+            if (before is not null && before.Version != seen)
+            {
+                throw Collision.Of(batch, before.Value, Aggregates.Cures.At(c, id, seen), before.Version);
+            }
+            var written = new Written(
+                id,
+                Aggregates.Cures.Put(
+                    c,
+                    batch,
+                    seen,
+                    request.Deed(
+                        desk.Clock,
+                        before is null ? "cure noted"
+                            : batch.Verdict == before.Value.Verdict ? "cure changed"
+                            : $"cure called {batch.Verdict.ToString().ToLowerInvariant()}"
+                    )
+                )
+            );
+            if (before is null)
+            {
+                // what the printer's queue had used is in the batch now
+                device.Clear(printer.Id);
+            }
+            return written;
+        });
 
     /// <summary>What a batch calls back: which pieces, what to make anew, what it costs, whom to tell.</summary>
-    internal static RecallView Recalled(string id, Desk desk) => desk.Db.Read(c =>
-    {
-        var batch = (Aggregates.Cures.Get(c, id) ?? throw RefusedException.NoSuch("cure", id)).Value;
-        var book = desk.Book(c);
-        var from = ShopClock.ToUtc(batch.At, book.Numbers.TimeZone);
-        var lines = batch.Prints.Select(p => Line(c, desk, book, batch, p, from)).ToList();
-        return new RecallView(batch.Code(), batch.Lots, lines, Figure.Sum("recall-all", "Made anew", [.. lines.Select((l, i) => l.Cost with { Code = $"recall-{i + 1}", Label = l.Name })]));
-    });
+    internal static RecallView Recalled(string id, Desk desk) =>
+        desk.Db.Read(c =>
+        {
+            var batch = (Aggregates.Cures.Get(c, id) ?? throw RefusedException.NoSuch("cure", id)).Value;
+            var book = desk.Book(c);
+            var from = ShopClock.ToUtc(batch.At, book.Numbers.TimeZone);
+            var lines = batch.Prints.Select(p => Line(c, desk, book, batch, p, from)).ToList();
+            return new RecallView(
+                batch.Code(),
+                batch.Lots,
+                lines,
+                Figure.Sum(
+                    "recall-all",
+                    "Made anew",
+                    [.. lines.Select((l, i) => l.Cost with { Code = $"recall-{i + 1}", Label = l.Name })]
+                )
+            );
+        });
 
-    private static RecalledView Line(SqliteConnection c, Desk desk, ShopBook book, CureBatch batch, CuredPrints p, DateTime from)
+    private static RecalledView Line(
+        SqliteConnection c,
+        Desk desk,
+        ShopBook book,
+        CureBatch batch,
+        CuredPrints p,
+        DateTime from
+    )
     {
         if (FilmPrints.Find(c, desk, book, batch.PrinterId, p.OrderId, p.LineId, p.PlacementId) is not { } film)
         {
-            return new(p.OrderId, "An order quoted otherwise since", "", $"{p.Prints} prints were made for it: look where they are", "", Figure.Sum("recall", "Made anew", []));
+            return new(
+                p.OrderId,
+                "An order quoted otherwise since",
+                "",
+                $"{p.Prints} prints were made for it: look where they are",
+                "",
+                Figure.Sum("recall", "Made anew", [])
+            );
         }
         var (order, f) = (film.Order, book.Numbers.Format);
         var after = RunStore.Since(c, p.OrderId, from);
-        var pressed = RunFold.OfLine(order.RunLines, p.LineId, order.Events).Where(e => e.Verdict == RunVerdict.Good && after.Contains(e.EventId)).Select(e => e.PieceNo).Distinct().Count();
-        var others = CureStore.OfOrder(c, p.OrderId).Where(b => b.Value.Id != batch.Id).SelectMany(b => b.Value.Prints).Where(o => (o.LineId, o.PlacementId) == (p.LineId, p.PlacementId)).Sum(o => o.Prints);
-        var out_ = order.Order.Facts.HandOver is not null ? film.Order.Line(p.LineId).Asked.Pieces : (order.Order.Facts.Parts ?? []).SelectMany(x => x.Pieces).Where(x => x.LineId == p.LineId).Sum(x => x.Pieces);
-        var r = Recall.Of(new(p, others, pressed, out_, film.Plan.Material with { Label = "One print" }, film.Line.Band.Cost with { Label = "One piece" }));
-        var said = r.LookAt == 0 ? "none pressed yet" : r.PiecesAtLeast == r.PiecesAtMost ? $"{r.PiecesAtMost} pieces carry its prints" : $"{r.PiecesAtLeast} to {r.PiecesAtMost} of {r.LookAt} pieces carry its prints: pull and stretch each";
+        var pressed = RunFold
+            .OfLine(order.RunLines, p.LineId, order.Events)
+            .Where(e => e.Verdict == RunVerdict.Good && after.Contains(e.EventId))
+            .Select(e => e.PieceNo)
+            .Distinct()
+            .Count();
+        var others = CureStore
+            .OfOrder(c, p.OrderId)
+            .Where(b => b.Value.Id != batch.Id)
+            .SelectMany(b => b.Value.Prints)
+            .Where(o => (o.LineId, o.PlacementId) == (p.LineId, p.PlacementId))
+            .Sum(o => o.Prints);
+        var out_ = order.Order.Facts.HandOver is not null
+            ? film.Order.Line(p.LineId).Asked.Pieces
+            : (order.Order.Facts.Parts ?? [])
+                .SelectMany(x => x.Pieces)
+                .Where(x => x.LineId == p.LineId)
+                .Sum(x => x.Pieces);
+        var r = Recall.Of(
+            new(
+                p,
+                others,
+                pressed,
+                out_,
+                film.Plan.Material with
+                {
+                    Label = "One print",
+                },
+                film.Line.Band.Cost with
+                {
+                    Label = "One piece",
+                }
+            )
+        );
+        var said =
+            r.LookAt == 0 ? "none pressed yet"
+            : r.PiecesAtLeast == r.PiecesAtMost ? $"{r.PiecesAtMost} pieces carry its prints"
+            : $"{r.PiecesAtLeast} to {r.PiecesAtMost} of {r.LookAt} pieces carry its prints: pull and stretch each";
         var customer = order.Customer;
-        return new(p.OrderId, film.Name, customer is null ? "no customer" : customer.Contact.Length > 0 ? $"{customer.Name}, {customer.Contact}" : customer.Name,
+        return new(
+            p.OrderId,
+            film.Name,
+            customer is null ? "no customer"
+                : customer.Contact.Length > 0 ? $"{customer.Name}, {customer.Contact}"
+                : customer.Name,
             $"{said}{(r.PrintsWaiting > 0 ? $"; throw {r.PrintsWaiting} {(r.PrintsWaiting == 1 ? "print" : "prints")} away" : "")}; make {p.Prints} prints anew{(r.PiecesAtMost > 0 ? $" and up to {r.PiecesAtMost} pieces" : "")}",
-            r.Out > 0 ? $"tell them: up to {Math.Min(r.Out, r.PiecesAtMost)} of their pieces may fail in the wash" : order.Order.Ask.DueAt is { } due ? $"nothing is with them; wanted {Shown.Moment(due, f)}" : "nothing is with them", r.Cost);
+            r.Out > 0 ? $"tell them: up to {Math.Min(r.Out, r.PiecesAtMost)} of their pieces may fail in the wash"
+                : order.Order.Ask.DueAt is { } due ? $"nothing is with them; wanted {Shown.Moment(due, f)}"
+                : "nothing is with them",
+            r.Cost
+        );
     }
 
     private static CureView View(SqliteConnection c, Desk desk, ShopBook book, Versioned<CureBatch> kept)
     {
         var (b, f) = (kept.Value, book.Numbers.Format);
-        var where = b.StationId.Length == 0 ? "in an oven" : book.Heater(b.StationId) is { } heater ? $"{(heater.OnlyCures() ? "in" : "under")} {heater.Name}" : "on a press no longer kept";
-        var holds = !b.Holds() ? "" : b.Before == ControlPrint.NotYet ? "hold the whites: press the first patch" : b.After == ControlPrint.NotYet ? "hold the whites: press the last patch first" : "hold the whites: a patch lifts";
-        return new(b.Code(), $"{Shown.Moment(b.At, f)}, {Shown.Temperature(b.TemperatureF, f)}, {Shown.Number(b.Minutes, 1, f)} min {where}{(b.By.Length > 0 ? $", {b.By}" : "")}",
-            [.. b.Prints.Select(p => $"{p.Prints} × {Named(c, desk, book, b, p)}{(p.WhiteOnly ? ", white" : "")}")], holds, b.Doubt(book.FilmPrinters.FirstOrDefault(p => p.Id == b.PrinterId)?.CureF ?? FilmPrinter.UsualCureF, f), kept.Version, b);
+        var where =
+            b.StationId.Length == 0 ? "in an oven"
+            : book.Heater(b.StationId) is { } heater ? $"{(heater.OnlyCures() ? "in" : "under")} {heater.Name}"
+            : "on a press no longer kept";
+        var holds =
+            !b.Holds() ? ""
+            : b.Before == ControlPrint.NotYet ? "hold the whites: press the first patch"
+            : b.After == ControlPrint.NotYet ? "hold the whites: press the last patch first"
+            : "hold the whites: a patch lifts";
+        return new(
+            b.Code(),
+            $"{Shown.Moment(b.At, f)}, {Shown.Temperature(b.TemperatureF, f)}, {Shown.Number(b.Minutes, 1, f)} min {where}{(b.By.Length > 0 ? $", {b.By}" : "")}",
+            [.. b.Prints.Select(p => $"{p.Prints} × {Named(c, desk, book, b, p)}{(p.WhiteOnly ? ", white" : "")}")],
+            holds,
+            b.Doubt(book.FilmPrinters.FirstOrDefault(p => p.Id == b.PrinterId)?.CureF ?? FilmPrinter.UsualCureF, f),
+            kept.Version,
+            b
+        );
     }
 
-    private static string Named(SqliteConnection c, Desk desk, ShopBook book, CureBatch b, CuredPrints p) => FilmPrints.Find(c, desk, book, b.PrinterId, p.OrderId, p.LineId, p.PlacementId)?.Name ?? "an order quoted otherwise since";
+    private static string Named(SqliteConnection c, Desk desk, ShopBook book, CureBatch b, CuredPrints p) =>
+        FilmPrints.Find(c, desk, book, b.PrinterId, p.OrderId, p.LineId, p.PlacementId)?.Name
+        ?? "an order quoted otherwise since";
 }

@@ -19,10 +19,23 @@ internal sealed record AddressView(string Url, QrCode Qr);
 internal sealed record ReachBody(bool Lan);
 
 /// <summary>Whether other devices can come in now and from the next start on, from where, and who is in.</summary>
-internal sealed record DevicesView(bool Lan, bool LanNext, bool AtCounter, IReadOnlyList<AddressView> Addresses, IReadOnlyList<DeviceView> Devices);
+internal sealed record DevicesView(
+    bool Lan,
+    bool LanNext,
+    bool AtCounter,
+    IReadOnlyList<AddressView> Addresses,
+    IReadOnlyList<DeviceView> Devices
+);
 
 /// <summary>A device that was let in. RoleTold is false where it became a press device without its owner's word: it was let in before there were roles.</summary>
-internal sealed record DeviceView(string Id, string Name, string PairedAt, bool ShutOut, DeviceRole Role, bool RoleTold);
+internal sealed record DeviceView(
+    string Id,
+    string Name,
+    string PairedAt,
+    bool ShutOut,
+    DeviceRole Role,
+    bool RoleTold
+);
 
 /// <summary>The code that lets one device in.</summary>
 internal sealed record PairingView(string Code, int Seconds, int Tries);
@@ -44,12 +57,29 @@ internal static class DeviceEndpoints
     }
 
     /// <summary>Where the shop's other devices find Hepno, and which were let in.</summary>
-    internal static DevicesView All(HttpContext context, Desk desk, Reach reach, IServer server) => desk.Db.Read(c =>
-    {
-        var n = Desk.Numbers(c);
-        return new DevicesView(reach.Lan, reach.LanNext, Reach.AtCounter(context), [.. Urls(server).Select(u => new AddressView(u, QrCode.Of(u)))],
-            [.. PairedDeviceStore.All(c).Select(d => new DeviceView(d.Id, d.Name, Shown.Moment(ShopClock.Wall(d.PairedAt, n.TimeZone), n.Format), d.ShutOut, d.Role, d.RoleTold))]);
-    });
+    internal static DevicesView All(HttpContext context, Desk desk, Reach reach, IServer server) =>
+        desk.Db.Read(c =>
+        {
+            var n = Desk.Numbers(c);
+            return new DevicesView(
+                reach.Lan,
+                reach.LanNext,
+                Reach.AtCounter(context),
+                [.. Urls(server).Select(u => new AddressView(u, QrCode.Of(u)))],
+                [
+                    .. PairedDeviceStore
+                        .All(c)
+                        .Select(d => new DeviceView(
+                            d.Id,
+                            d.Name,
+                            Shown.Moment(ShopClock.Wall(d.PairedAt, n.TimeZone), n.Format),
+                            d.ShutOut,
+                            d.Role,
+                            d.RoleTold
+                        )),
+                ]
+            );
+        });
 
     /// <summary>Says whether other devices of the shop's network reach Hepno from its next start on. Only at the machine itself.</summary>
     internal static ReachBody SetReach(ReachBody body, Reach reach)
@@ -59,7 +89,8 @@ internal static class DeviceEndpoints
     }
 
     /// <summary>Makes the six digits that let one device in, for the press or for the counter. Only at the machine itself.</summary>
-    internal static PairingView Begin(RoleBody body, Pairing pairing) => new(pairing.Begin(body.Role), (int)Pairing.Lasts.TotalSeconds, Pairing.Tries);
+    internal static PairingView Begin(RoleBody body, Pairing pairing) =>
+        new(pairing.Begin(body.Role), (int)Pairing.Lasts.TotalSeconds, Pairing.Tries);
 
     /// <summary>Lets the calling device in for its code; from then on its cookie does.</summary>
     internal static DeviceView Pair(PairBody body, HttpContext context, Desk desk, Pairing pairing)
@@ -67,10 +98,22 @@ internal static class DeviceEndpoints
         var name = body.Name.Trim();
         if (name.Length is 0 or > LongestName)
         {
-            throw new RefusedException(400, "name", name.Length == 0 ? "The device has no name." : $"A name of {name.Length} characters.", $"Type a name of at most {LongestName} characters, for example Tablet at press 1.", "name");
+            throw new RefusedException(
+                400,
+                "name",
+                name.Length == 0 ? "The device has no name." : $"A name of {name.Length} characters.",
+                $"Type a name of at most {LongestName} characters, for example Tablet at press 1.",
+                "name"
+            );
         }
         var role = pairing.Take(body.Code.Replace(" ", "", StringComparison.Ordinal))
-            ?? throw new RefusedException(403, "code", $"\"{(body.Code.Length > 12 ? body.Code[..12] : body.Code)}\" is not the code, or it is used up.", "Make a new one at the counter: Numbers, Let a device in. It holds five minutes and ten tries.", "code");
+            ?? throw new RefusedException(
+                403,
+                "code",
+                $"\"{(body.Code.Length > 12 ? body.Code[..12] : body.Code)}\" is not the code, or it is used up.",
+                "Make a new one at the counter: Numbers, Let a device in. It holds five minutes and ten tries.",
+                "code"
+            );
         var token = Pairing.NewToken();
         var device = new PairedDevice(Guid.NewGuid().ToString("N"), name, desk.Clock.Utc, false, role);
         desk.Db.Write(c =>
@@ -78,18 +121,33 @@ internal static class DeviceEndpoints
             PairedDeviceStore.Add(c, device, Pairing.Hash(token));
             return 0;
         });
-        context.Response.Cookies.Append(Admission.Cookie, token, new CookieOptions { HttpOnly = true, SameSite = SameSiteMode.Strict, Path = "/", MaxAge = TimeSpan.FromDays(400) });
+        context.Response.Cookies.Append(
+            Admission.Cookie,
+            token,
+            new CookieOptions
+            {
+                HttpOnly = true,
+                SameSite = SameSiteMode.Strict,
+                Path = "/",
+                MaxAge = TimeSpan.FromDays(400),
+            }
+        );
         return new(device.Id, device.Name, "", false, role, true);
     }
 
     /// <summary>Says what a device may do: what is done at the press, or everything of the counter. Only at the machine itself.</summary>
     internal static Views.Written SetRole(string id, RoleBody body, Desk desk) =>
-        desk.Db.Write(c => PairedDeviceStore.SetRole(c, id, body.Role, desk.Clock.Utc)) ? new(id, 2) : throw RefusedException.NoSuch("device", id);
+        desk.Db.Write(c => PairedDeviceStore.SetRole(c, id, body.Role, desk.Clock.Utc))
+            ? new(id, 2)
+            : throw RefusedException.NoSuch("device", id);
 
     /// <summary>Shuts a device out for good. Only at the machine itself.</summary>
     internal static Views.Written ShutOut(string id, Desk desk) =>
-        desk.Db.Write(c => PairedDeviceStore.ShutOut(c, id, desk.Clock.Utc)) ? new(id, 2) : throw RefusedException.NoSuch("device", id);
+        desk.Db.Write(c => PairedDeviceStore.ShutOut(c, id, desk.Clock.Utc))
+            ? new(id, 2)
+            : throw RefusedException.NoSuch("device", id);
 
     /// <summary>The addresses other devices use.</summary>
-    public static IEnumerable<string> Urls(IServer server) => (server.Features.Get<IServerAddressesFeature>()?.Addresses ?? []).Where(a => !new Uri(a).IsLoopback);
+    public static IEnumerable<string> Urls(IServer server) =>
+        (server.Features.Get<IServerAddressesFeature>()?.Addresses ?? []).Where(a => !new Uri(a).IsLoopback);
 }

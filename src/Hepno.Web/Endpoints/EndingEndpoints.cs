@@ -14,7 +14,13 @@ namespace Hepno.Web.Endpoints;
 /// <param name="ToWhom">For a lost one: to whom.</param>
 /// <param name="TheirPrice">For a lost one: what the whole order cost there.</param>
 /// <param name="Settled">For a cancelled one: what the customer still pays, or under 0 what is given back.</param>
-internal sealed record EndBody(EndKind Kind, string Why = "", string ToWhom = "", decimal? TheirPrice = null, decimal Settled = 0);
+internal sealed record EndBody(
+    EndKind Kind,
+    string Why = "",
+    string ToWhom = "",
+    decimal? TheirPrice = null,
+    decimal Settled = 0
+);
 
 /// <summary>A way an order can end.</summary>
 /// <param name="Kind">How.</param>
@@ -43,32 +49,77 @@ internal static class EndingEndpoints
     public static void MapEndings(this IEndpointRouteBuilder api)
     {
         var orders = api.MapGroup("/orders/{id}").WithTags("orders");
-        orders.MapGet("ending", Choices).WithName("ending").WithSummary("How the order can end without being handed over, and what a cancelled one leaves behind.");
-        orders.MapPost("end", End).WithName("endOrder").WithSummary("Takes the order off the line: declined, lost, cancelled or thrown away. It stays in Find and with its customer.");
-        orders.MapPost("bring-back", BringBack).WithName("bringBackOrder").WithSummary("Brings an order that was ended back to where it stood.");
-        api.MapGet("/won-and-lost", WonLost).WithTags("learning").WithName("wonAndLost").WithSummary("Quotes of the last year that were won and lost, by way and price of a piece.");
+        orders
+            .MapGet("ending", Choices)
+            .WithName("ending")
+            .WithSummary("How the order can end without being handed over, and what a cancelled one leaves behind.");
+        orders
+            .MapPost("end", End)
+            .WithName("endOrder")
+            .WithSummary(
+                "Takes the order off the line: declined, lost, cancelled or thrown away. It stays in Find and with its customer."
+            );
+        orders
+            .MapPost("bring-back", BringBack)
+            .WithName("bringBackOrder")
+            .WithSummary("Brings an order that was ended back to where it stood.");
+        api.MapGet("/won-and-lost", WonLost)
+            .WithTags("learning")
+            .WithName("wonAndLost")
+            .WithSummary("Quotes of the last year that were won and lost, by way and price of a piece.");
     }
 
-    internal static EndingView Choices(string id, Desk desk) => desk.Db.Read(c =>
-    {
-        var order = (Aggregates.Orders.Get(c, id) ?? throw RefusedException.NoSuch("order", id)).Value;
-        return new EndingView([.. Enum.GetValues<EndKind>().Select(k => new EndChoice(k, Ending.Hindrance(k, order) is { } no ? $"{no.Sentence} {no.Remedy}" : ""))], CancelledBill.Of(order.Facts));
-    });
+    internal static EndingView Choices(string id, Desk desk) =>
+        desk.Db.Read(c =>
+        {
+            var order = (Aggregates.Orders.Get(c, id) ?? throw RefusedException.NoSuch("order", id)).Value;
+            return new EndingView(
+                [
+                    .. Enum.GetValues<EndKind>()
+                        .Select(k => new EndChoice(
+                            k,
+                            Ending.Hindrance(k, order) is { } no ? $"{no.Sentence} {no.Remedy}" : ""
+                        )),
+                ],
+                CancelledBill.Of(order.Facts)
+            );
+        });
 
     internal static Written End(string id, EndBody body, Desk desk, HttpRequest request)
     {
-        var deed = request.Deed(desk.Clock, body.Kind switch { EndKind.ThrownAway => "thrown away", EndKind.Declined => "declined", EndKind.Lost => "noted as lost", _ => "cancelled" });
+        var deed = request.Deed(
+            desk.Clock,
+            body.Kind switch
+            {
+                EndKind.ThrownAway => "thrown away",
+                EndKind.Declined => "declined",
+                EndKind.Lost => "noted as lost",
+                _ => "cancelled",
+            }
+        );
         var ending = new Ending(body.Kind, body.Why.Trim(), body.ToWhom.Trim(), body.TheirPrice, body.Settled, deed.At);
         return OrderEndpoints.Do(id, desk, request, (c, seen) => OrderEnding.End(c, desk, id, ending, seen, deed));
     }
 
-    internal static Written BringBack(string id, Desk desk, HttpRequest request) => OrderEndpoints.Do(id, desk, request, (c, seen) => OrderEnding.BringBack(c, desk, id, seen, request.Deed(desk.Clock, "brought back")));
+    internal static Written BringBack(string id, Desk desk, HttpRequest request) =>
+        OrderEndpoints.Do(id, desk, request, (c, seen) =>
+            OrderEnding.BringBack(c, desk, id, seen, request.Deed(desk.Clock, "brought back"))
+        );
 
-    internal static List<WonAndLostView> WonLost(Desk desk) => desk.Db.Read(c =>
-    {
-        var f = Desk.Numbers(c).Format;
-        string Each(decimal? price) => price is { } p ? Shown.Money(p, f) : "";
-        return WonAndLost.Of(OrderStore.Outcomes(c, desk.Clock.Utc.AddDays(-Days))).Select(w => new WonAndLostView(DecorationMethods.Find(w.MethodId)?.Name ?? w.MethodId, w,
-            w.WonShare is { } share ? $"{Shown.Number(share * 100, 0, f)}%" : "", Each(w.WonEach), Each(w.LostEach))).ToList();
-    });
+    internal static List<WonAndLostView> WonLost(Desk desk) =>
+        desk.Db.Read(c =>
+        {
+            var f = Desk.Numbers(c).Format;
+            string Each(decimal? price) => price is { } p ? Shown.Money(p, f) : "";
+            return WonAndLost
+                .Of(OrderStore.Outcomes(c, desk.Clock.Utc.AddDays(-Days)))
+                .Select(w => new WonAndLostView(
+                    DecorationMethods.Find(w.MethodId)?.Name ?? w.MethodId,
+                    w,
+                    w.WonShare is { } share ? $"{Shown.Number(share * 100, 0, f)}%" : "",
+                    Each(w.WonEach),
+                    Each(w.LostEach)
+                ))
+                .ToList();
+        });
 }

@@ -28,91 +28,210 @@ internal static class FloorEndpoints
     {
         api.MapGet("/line", Line).WithTags("line").WithName("line").OpenTo(Caller.Press);
         api.MapGet("/press-day", PressDay).WithTags("line").WithName("pressDay").OpenTo(Caller.Press);
-        api.MapGet("/press-day.pdf", PressDayPage).WithTags("line").WithName("pressDayPdf").OpenTo(Caller.Press).Produces(200, contentType: "application/pdf");
+        api.MapGet("/press-day.pdf", PressDayPage)
+            .WithTags("line")
+            .WithName("pressDayPdf")
+            .OpenTo(Caller.Press)
+            .Produces(200, contentType: "application/pdf");
         api.MapGet("/gather", Gather).WithTags("line").WithName("gather").OpenTo(Caller.Press);
-        api.MapGet("/learning", (Desk desk) => desk.Db.Read(desk.Learned)).WithTags("line").WithName("learning").WithSummary("Minutes and spoilage as the shop's own work teaches them, and one setting offered to change.");
+        api.MapGet("/learning", (Desk desk) => desk.Db.Read(desk.Learned))
+            .WithTags("line")
+            .WithName("learning")
+            .WithSummary(
+                "Minutes and spoilage as the shop's own work teaches them, and one setting offered to change."
+            );
         api.MapPost("/learning/take", TakeLearned).WithTags("line").WithName("takeLearned");
-        api.MapGet("/orders/{id}/press-floor", Simulation).WithTags("orders").WithName("orderPressFloor").OpenTo(Caller.Press);
+        api.MapGet("/orders/{id}/press-floor", Simulation)
+            .WithTags("orders")
+            .WithName("orderPressFloor")
+            .OpenTo(Caller.Press);
         api.MapGet("/step-times", Times).WithTags("numbers").WithName("stepTimes").OpenTo(Caller.Press);
         api.MapPost("/undo", Undo).WithTags("line").WithName("undo");
     }
 
     /// <summary>The work line with every order that hangs on it.</summary>
-    internal static LineView Line(Desk desk, Copying copying, HttpContext context) => desk.Db.Read(connection =>
-    {
-        var caller = Admission.CallerOf(context, desk.Db);
-        var book = desk.Book(connection);
-        var f = book.Numbers.Format;
-        var wall = desk.Clock.Wall(book.Numbers.TimeZone);
-        var open = desk.Open(connection, book);
-        var floor = Desk.Floor(open, book, wall);
-        var late = floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).ToHashSet();
-        var tomorrow = floor.Hours.Parcel(wall, 1).Date.AddDays(1);
-        Urgency Urgent(OrderCase c) => late.Contains(c.Order.Id) || (c.Order.Ask.DueAt < wall && c.Standing.Station < Station.Send) ? Urgency.Late
-            : c.Order.Ask.DueAt < tomorrow && c.Standing.Station < Station.Learn ? Urgency.Soon : Urgency.Waiting;
-        var stations = Enum.GetValues<Station>().Where(s => s != Station.Closed).Select(s => new StationView(s, [.. open.Where(c => c.Standing.Station == s)
-            .Select(c => new Peg(c.Order.Id, c.Order.Code, c.Customer?.Name ?? "", c.Order.Ask.Pieces, c.Order.Ask.DueAt is { } d ? Shown.Day(DateOnly.FromDateTime(d), f) : "", Urgent(c), c.Standing.Missing.Count > 0 ? c.Standing.Missing[0].Text : "ready"))
-            .OrderByDescending(p => p.Urgency)])).ToList();
-        var aside = book.Presses.Count(p => p.IsSetAside());
-        var week = System.Globalization.ISOWeek.GetWeekOfYear(wall);
-        return new LineView(book.Numbers.ShopName, $"{Shown.Moment(wall, f)}", DateOnly.FromDateTime(wall), stations, $"{book.Styles.Count(s => !s.Retired)} styles",
-            book.Presses.Count == 0 ? "no press" : aside > 0 ? $"{aside} set aside" : book.Presses.Count == 1 ? "1 press" : $"{book.Presses.Count} presses", $"week {week}", f,
-            Aggregates.Numbers.Get(connection, "1") is null, copying.Last is { MadeAt: var at } ? Shown.Moment(ShopClock.Wall(at, book.Numbers.TimeZone), f) : "", ChangeStore.Last(connection), caller, caller == Caller.Press ? [] : Notice.All(connection, copying, book.Numbers));
-    });
+    internal static LineView Line(Desk desk, Copying copying, HttpContext context) =>
+        desk.Db.Read(connection =>
+        {
+            var caller = Admission.CallerOf(context, desk.Db);
+            var book = desk.Book(connection);
+            var f = book.Numbers.Format;
+            var wall = desk.Clock.Wall(book.Numbers.TimeZone);
+            var open = desk.Open(connection, book);
+            var floor = Desk.Floor(open, book, wall);
+            var late = floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).ToHashSet();
+            var tomorrow = floor.Hours.Parcel(wall, 1).Date.AddDays(1);
+            Urgency Urgent(OrderCase c) =>
+                late.Contains(c.Order.Id) || (c.Order.Ask.DueAt < wall && c.Standing.Station < Station.Send)
+                    ? Urgency.Late
+                : c.Order.Ask.DueAt < tomorrow && c.Standing.Station < Station.Learn ? Urgency.Soon
+                : Urgency.Waiting;
+            var stations = Enum.GetValues<Station>()
+                .Where(s => s != Station.Closed)
+                .Select(s => new StationView(
+                    s,
+                    [
+                        .. open.Where(c => c.Standing.Station == s)
+                            .Select(c => new Peg(
+                                c.Order.Id,
+                                c.Order.Code,
+                                c.Customer?.Name ?? "",
+                                c.Order.Ask.Pieces,
+                                c.Order.Ask.DueAt is { } d ? Shown.Day(DateOnly.FromDateTime(d), f) : "",
+                                Urgent(c),
+                                c.Standing.Missing.Count > 0 ? c.Standing.Missing[0].Text : "ready"
+                            ))
+                            .OrderByDescending(p => p.Urgency),
+                    ]
+                ))
+                .ToList();
+            var aside = book.Presses.Count(p => p.IsSetAside());
+            var week = System.Globalization.ISOWeek.GetWeekOfYear(wall);
+            return new LineView(
+                book.Numbers.ShopName,
+                $"{Shown.Moment(wall, f)}",
+                DateOnly.FromDateTime(wall),
+                stations,
+                $"{book.Styles.Count(s => !s.Retired)} styles",
+                book.Presses.Count == 0 ? "no press"
+                    : aside > 0 ? $"{aside} set aside"
+                    : book.Presses.Count == 1 ? "1 press"
+                    : $"{book.Presses.Count} presses",
+                $"week {week}",
+                f,
+                Aggregates.Numbers.Get(connection, "1") is null,
+                copying.Last is { MadeAt: var at } ? Shown.Moment(ShopClock.Wall(at, book.Numbers.TimeZone), f) : "",
+                ChangeStore.Last(connection),
+                caller,
+                caller == Caller.Press ? [] : Notice.All(connection, copying, book.Numbers)
+            );
+        });
 
     /// <summary>A day at the presses: batches on the platen's temperature.</summary>
-    internal static PressDayView PressDay(Desk desk, DateOnly? day, string? inHand) => desk.Db.Read(connection =>
-    {
-        var (book, open, floor) = Planned(desk, connection);
-        return PressDays.Day(day ?? DateOnly.FromDateTime(floor.Now), inHand, open, floor, book);
-    });
+    internal static PressDayView PressDay(Desk desk, DateOnly? day, string? inHand) =>
+        desk.Db.Read(connection =>
+        {
+            var (book, open, floor) = Planned(desk, connection);
+            return PressDays.Day(day ?? DateOnly.FromDateTime(floor.Now), inHand, open, floor, book);
+        });
 
     /// <summary>The day on paper, to hang beside the presses.</summary>
-    internal static FileContentHttpResult PressDayPage(Desk desk, DateOnly? day) => desk.Db.Read(connection =>
-    {
-        var (book, open, floor) = Planned(desk, connection);
-        var n = book.Numbers;
-        var view = PressDays.Day(day ?? DateOnly.FromDateTime(floor.Now), null, open, floor, book);
-        string At(DateTime t) => Shown.Clock(TimeOnly.FromDateTime(t), n.Format);
-        var presses = view.Lanes.Select(l => new DayPress(l.Name, l.HottestF == 0 ? "" : $"switch it on at {At(l.Batches[0].HeatFrom)}", [.. l.Batches.Select(b => new DayBatch(At(b.Start), At(b.End), b.Code, $"{b.Customer}: {b.What}; {b.Pieces} to press, spoiled ones allowed for{(b.Platens.Length > 0 ? $"; {b.Platens}" : "")}",
-            l.HottestF == 0 ? "" : $"{b.Temperature}, set {Shown.Temperature(book.Presses.First(p => p.Id == l.PressId).SetPointF(b.TemperatureF), n.Format)}", view.Hands.FirstOrDefault(h => h.Id == b.PersonId)?.Name ?? "", b.LateMinutes > 0 ? $"{Shown.Duration(b.LateMinutes * 60)} late" : ""))])).ToList();
-        return TypedResults.File(DaySheetPdf.Print(new(n.Paper, n.ShopName, view.Title, Shown.Moment(floor.Now, n.Format), presses, [.. view.Tray.Select(t => $"{t.Code}, {t.What}: {t.Note}")])), "application/pdf");
-    });
+    internal static FileContentHttpResult PressDayPage(Desk desk, DateOnly? day) =>
+        desk.Db.Read(connection =>
+        {
+            var (book, open, floor) = Planned(desk, connection);
+            var n = book.Numbers;
+            var view = PressDays.Day(day ?? DateOnly.FromDateTime(floor.Now), null, open, floor, book);
+            string At(DateTime t) => Shown.Clock(TimeOnly.FromDateTime(t), n.Format);
+            var presses = view
+                .Lanes.Select(l => new DayPress(
+                    l.Name,
+                    l.HottestF == 0 ? "" : $"switch it on at {At(l.Batches[0].HeatFrom)}",
+                    [
+                        .. l.Batches.Select(b => new DayBatch(
+                            At(b.Start),
+                            At(b.End),
+                            b.Code,
+                            $"{b.Customer}: {b.What}; {b.Pieces} to press, spoiled ones allowed for{(b.Platens.Length > 0 ? $"; {b.Platens}" : "")}",
+                            l.HottestF == 0
+                                ? ""
+                                : $"{b.Temperature}, set {Shown.Temperature(book.Presses.First(p => p.Id == l.PressId).SetPointF(b.TemperatureF), n.Format)}",
+                            view.Hands.FirstOrDefault(h => h.Id == b.PersonId)?.Name ?? "",
+                            b.LateMinutes > 0 ? $"{Shown.Duration(b.LateMinutes * 60)} late" : ""
+                        )),
+                    ]
+                ))
+                .ToList();
+            return TypedResults.File(
+                DaySheetPdf.Print(
+                    new(
+                        n.Paper,
+                        n.ShopName,
+                        view.Title,
+                        Shown.Moment(floor.Now, n.Format),
+                        presses,
+                        [.. view.Tray.Select(t => $"{t.Code}, {t.What}: {t.Note}")]
+                    )
+                ),
+                "application/pdf"
+            );
+        });
 
     /// <summary>Everything waited for, a lane an order.</summary>
-    internal static GatherView Gather(Desk desk) => desk.Db.Read(connection =>
-    {
-        var (book, open, floor) = Planned(desk, connection);
-        return PressDays.Gather(open, floor, book);
-    });
+    internal static GatherView Gather(Desk desk) =>
+        desk.Db.Read(connection =>
+        {
+            var (book, open, floor) = Planned(desk, connection);
+            return PressDays.Gather(open, floor, book);
+        });
 
     /// <summary>A line of an order on the press floor by its chosen method: one at a time and as a stream, and what would help. Without a line, its first that has a method.</summary>
-    internal static FloorSimulationView Simulation(string id, string? lineId, Desk desk, bool? cold) => desk.Db.Read(connection =>
-    {
-        var book = desk.Book(connection);
-        var c = desk.Case(connection, id, book);
-        if (book.Presses.Count == 0)
+    internal static FloorSimulationView Simulation(string id, string? lineId, Desk desk, bool? cold) =>
+        desk.Db.Read(connection =>
         {
-            throw new RefusedException(409, "no-press", "There is no press on the Floor.", "Add a press on the Floor.");
-        }
-        if (c.Frozen is { } q)
-        {
-            var frozen = q.Lines.FirstOrDefault(l => lineId is null || l.LineId == lineId) ?? throw RefusedException.NoSuch("line", lineId!);
-            return FloorSimulationView.Of($"{c.CodeOf(frozen.LineId)}, {c.Line(frozen.LineId).What}", q.InHand(frozen), frozen.Band.Decorations, book, cold == true);
-        }
-        var line = c.Lines.FirstOrDefault(l => l.InHand is not null && l.Decision is not null && (lineId is null || l.Asked.Id == lineId))
-            ?? throw new RefusedException(409, "no-method", $"{c.Order.Code} has no method yet: nothing can be pressed.", "Choose one under Compare.");
-        var answer = DecorationMethods.Find(line.Decision!.MethodId)!.Answer(line.InHand!, book);
-        return answer.Decorations.Count == 0 ? throw new RefusedException(409, "method-unfit", $"{c.Order.Code} cannot be done by its method any more.", "Choose another under Compare.")
-            : FloorSimulationView.Of($"{c.CodeOf(line.Asked.Id)}, {line.What}", line.InHand!, answer.Decorations, book, cold == true);
-    });
+            var book = desk.Book(connection);
+            var c = desk.Case(connection, id, book);
+            if (book.Presses.Count == 0)
+            {
+                throw new RefusedException(
+                    409,
+                    "no-press",
+                    "There is no press on the Floor.",
+                    "Add a press on the Floor."
+                );
+            }
+            if (c.Frozen is { } q)
+            {
+                var frozen = q.Lines.FirstOrDefault(l => lineId is null || l.LineId == lineId)
+                    ?? throw RefusedException.NoSuch("line", lineId!);
+                return FloorSimulationView.Of(
+                    $"{c.CodeOf(frozen.LineId)}, {c.Line(frozen.LineId).What}",
+                    q.InHand(frozen),
+                    frozen.Band.Decorations,
+                    book,
+                    cold == true
+                );
+            }
+            var line = c.Lines.FirstOrDefault(l =>
+                l.InHand is not null && l.Decision is not null && (lineId is null || l.Asked.Id == lineId)
+            )
+                ?? throw new RefusedException(
+                    409,
+                    "no-method",
+                    $"{c.Order.Code} has no method yet: nothing can be pressed.",
+                    "Choose one under Compare."
+                );
+            var answer = DecorationMethods.Find(line.Decision!.MethodId)!.Answer(line.InHand!, book);
+            return answer.Decorations.Count == 0
+                ? throw new RefusedException(
+                    409,
+                    "method-unfit",
+                    $"{c.Order.Code} cannot be done by its method any more.",
+                    "Choose another under Compare."
+                )
+                : FloorSimulationView.Of(
+                    $"{c.CodeOf(line.Asked.Id)}, {line.What}",
+                    line.InHand!,
+                    answer.Decorations,
+                    book,
+                    cold == true
+                );
+        });
 
     /// <summary>Every step of the press floor: its starting time, the shop's own, and where the one that holds comes from.</summary>
-    internal static IReadOnlyList<StepTimeView> Times(Desk desk) => desk.Db.Read(connection =>
-    {
-        var habits = Desk.Numbers(connection).Habits();
-        return KnownStep.All.Select(k => new StepTimeView(k.Code, k.Label, k.Seconds, habits.Times?.FirstOrDefault(t => t.Code == k.Code)?.Seconds)).ToList();
-    });
+    internal static IReadOnlyList<StepTimeView> Times(Desk desk) =>
+        desk.Db.Read(connection =>
+        {
+            var habits = Desk.Numbers(connection).Habits();
+            return KnownStep
+                .All.Select(k => new StepTimeView(
+                    k.Code,
+                    k.Label,
+                    k.Seconds,
+                    habits.Times?.FirstOrDefault(t => t.Code == k.Code)?.Seconds
+                ))
+                .ToList();
+        });
 
     /// <summary>Takes the offered setting: prices use it from now on, sent quotes keep theirs.</summary>
     internal static Written TakeLearned(LearnedBody body, Desk desk, HttpRequest request)
@@ -123,30 +242,63 @@ internal static class FloorEndpoints
             var offer = desk.Learned(connection).Offer;
             if (offer is null || offer.Key != body.Key || offer.MethodId != body.MethodId || offer.Value != body.Value)
             {
-                throw new RefusedException(409, "not-offered", "That setting is not offered any more.", "Look at what is offered now.");
+                throw new RefusedException(
+                    409,
+                    "not-offered",
+                    "That setting is not offered any more.",
+                    "Look at what is offered now."
+                );
             }
-            var n = Aggregates.Numbers.Get(connection, "1") ?? throw new RefusedException(409, "no-numbers", "The shop has no numbers yet.", "Set them up first.");
-            return new Written("1", Aggregates.Numbers.Put(connection, LearningView.With(n.Value, body.Key, body.MethodId, body.Value), seen, request.Deed(desk.Clock, "learned setting taken")));
+            var n = Aggregates.Numbers.Get(connection, "1")
+                ?? throw new RefusedException(409, "no-numbers", "The shop has no numbers yet.", "Set them up first.");
+            return new Written(
+                "1",
+                Aggregates.Numbers.Put(
+                    connection,
+                    LearningView.With(n.Value, body.Key, body.MethodId, body.Value),
+                    seen,
+                    request.Deed(desk.Clock, "learned setting taken")
+                )
+            );
         });
     }
 
     /// <summary>Takes this device's last deed back, as a new version.</summary>
-    internal static UndoView Undo(Desk desk, HttpRequest request) => desk.Db.Write(connection =>
-    {
-        var undone = UndoStore.Undo(connection, request.Device(), desk.Clock.Utc);
-        if (undone is { Deed: not null, Stale: false } && undone.Kind == Aggregates.Designs.Kind && Aggregates.Designs.Get(connection, undone.Id) is { } design)
+    internal static UndoView Undo(Desk desk, HttpRequest request) =>
+        desk.Db.Write(connection =>
         {
-            ArtworkDeeds.Describe(connection, design.Value, request.Deed(desk.Clock, undone.Deed));
-        }
-        return undone switch
-        {
-            { Deed: null } => new UndoView("Nothing to take back on this device.", "", "", 0),
-            { Stale: true } => throw new RefusedException(409, [new Problem("stale", $"Another device changed it after \"{undone.Deed}\": it is not taken back.", "", "Look at it first.")], new Dictionary<string, object?> { ["version"] = undone.Version }),
-            _ => new UndoView($"Taken back: {undone.Deed}.", undone.Kind, undone.Id, undone.Version),
-        };
-    });
+            var undone = UndoStore.Undo(connection, request.Device(), desk.Clock.Utc);
+            if (
+                undone is { Deed: not null, Stale: false }
+                && undone.Kind == Aggregates.Designs.Kind
+                && Aggregates.Designs.Get(connection, undone.Id) is { } design
+            )
+            {
+                ArtworkDeeds.Describe(connection, design.Value, request.Deed(desk.Clock, undone.Deed));
+            }
+            return undone switch
+            {
+                { Deed: null } => new UndoView("Nothing to take back on this device.", "", "", 0),
+                { Stale: true } => throw new RefusedException(
+                    409,
+                    [
+                        new Problem(
+                            "stale",
+                            $"Another device changed it after \"{undone.Deed}\": it is not taken back.",
+                            "",
+                            "Look at it first."
+                        ),
+                    ],
+                    new Dictionary<string, object?> { ["version"] = undone.Version }
+                ),
+                _ => new UndoView($"Taken back: {undone.Deed}.", undone.Kind, undone.Id, undone.Version),
+            };
+        });
 
-    private static (ShopBook Book, IReadOnlyList<OrderCase> Open, Core.Planning.FloorPlan Floor) Planned(Desk desk, SqliteConnection connection)
+    private static (ShopBook Book, IReadOnlyList<OrderCase> Open, Core.Planning.FloorPlan Floor) Planned(
+        Desk desk,
+        SqliteConnection connection
+    )
     {
         var book = desk.Book(connection);
         var open = desk.Open(connection, book);

@@ -13,13 +13,38 @@ namespace Hepno.Web.Endpoints;
 /// <param name="AsideIn">From the garment's middle line to the print's, towards the wearer's left, in; below 0 towards the right.</param>
 /// <param name="Like">For a place of the shop's own: the usual place whose seam, side and garments it has; null for a usual one.</param>
 /// <param name="Retired">True to offer it no longer.</param>
-internal sealed record PlaceBody(string Name, PlaceWidths Widths, double HeightIn, double FromSeamIn, double? FromSeamYouthIn = null, double? FromSeamInfantIn = null, double AsideIn = 0, string? Like = null, bool Retired = false)
+internal sealed record PlaceBody(
+    string Name,
+    PlaceWidths Widths,
+    double HeightIn,
+    double FromSeamIn,
+    double? FromSeamYouthIn = null,
+    double? FromSeamInfantIn = null,
+    double AsideIn = 0,
+    string? Like = null,
+    bool Retired = false
+)
 {
     /// <summary>The place; seam and opening are those of the usual one it is or lies like.</summary>
     public Place ToCore(string id)
     {
         var seam = Places.Find(Like ?? id);
-        return new(id, Name.Trim(), seam?.Where ?? "", FromSeamIn, HeightIn, Widths, seam?.OpeningIn, FromSeamYouthIn, FromSeamInfantIn, AsideIn) { Like = Like, Retired = Retired };
+        return new(
+            id,
+            Name.Trim(),
+            seam?.Where ?? "",
+            FromSeamIn,
+            HeightIn,
+            Widths,
+            seam?.OpeningIn,
+            FromSeamYouthIn,
+            FromSeamInfantIn,
+            AsideIn
+        )
+        {
+            Like = Like,
+            Retired = Retired,
+        };
     }
 }
 
@@ -37,11 +62,14 @@ internal static class PlaceEndpoints
     }
 
     /// <summary>All places with their versions, in the order they are offered; those no longer offered too.</summary>
-    internal static List<Versioned<Place>> All(Desk desk) => desk.Db.Read(c =>
-    {
-        var kept = Aggregates.Places.All(c).ToDictionary(p => p.Value.Id);
-        return new PlaceBook(kept.Values.Select(p => p.Value)).All.Select(p => kept.GetValueOrDefault(p.Id) ?? new Versioned<Place>(p, AsUsual)).ToList();
-    });
+    internal static List<Versioned<Place>> All(Desk desk) =>
+        desk.Db.Read(c =>
+        {
+            var kept = Aggregates.Places.All(c).ToDictionary(p => p.Value.Id);
+            return new PlaceBook(kept.Values.Select(p => p.Value))
+                .All.Select(p => kept.GetValueOrDefault(p.Id) ?? new Versioned<Place>(p, AsUsual))
+                .ToList();
+        });
 
     /// <summary>Keeps a place; a new one needs no If-Match. Quotes that were sent keep the place they were sent with.</summary>
     internal static Views.Written Keep(string id, PlaceBody body, Desk desk, HttpRequest request)
@@ -52,7 +80,15 @@ internal static class PlaceEndpoints
         {
             if (Places.Find(id) is { } usual && Aggregates.Places.Get(c, id) is null)
             {
-                Aggregates.Places.Put(c, usual, 0, request.Deed(desk.Clock, "place as usual") with { Undoable = false });
+                Aggregates.Places.Put(
+                    c,
+                    usual,
+                    0,
+                    request.Deed(desk.Clock, "place as usual") with
+                    {
+                        Undoable = false,
+                    }
+                );
             }
             return ShopEndpoints.Save(c, desk, request, Aggregates.Places, id, place);
         });

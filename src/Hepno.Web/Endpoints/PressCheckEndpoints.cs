@@ -8,7 +8,13 @@ using Hepno.Web.Views;
 namespace Hepno.Web.Endpoints;
 
 /// <summary>Nine readings of a platen, °F, from the far left to the near right.</summary>
-internal sealed record PlatenMapBody(DateOnly Day, double SetPointF, IReadOnlyList<double> PointsF, bool Doubtful = false, string By = "");
+internal sealed record PlatenMapBody(
+    DateOnly Day,
+    double SetPointF,
+    IReadOnlyList<double> PointsF,
+    bool Doubtful = false,
+    string By = ""
+);
 
 /// <summary>What a thermometer reads.</summary>
 /// <param name="Simulated">True for the stand-in that ships with the program.</param>
@@ -38,7 +44,17 @@ internal sealed record PlatenPoint(string Name, string Reading, bool Cold);
 /// <param name="History">Earlier maps in words, the newest first.</param>
 /// <param name="Pressed">What went over it since it was last found right.</param>
 /// <param name="Wear">Its pillows and cover sheets, with how much of them is used.</param>
-internal sealed record PlatenView(long Version, IReadOnlyList<PlatenPoint> Points, string Sentence, string Due, bool Overdue, IReadOnlyList<SetFor> Sets, IReadOnlyList<string> History, PressedSince Pressed, IReadOnlyList<WearView> Wear);
+internal sealed record PlatenView(
+    long Version,
+    IReadOnlyList<PlatenPoint> Points,
+    string Sentence,
+    string Due,
+    bool Overdue,
+    IReadOnlyList<SetFor> Sets,
+    IReadOnlyList<string> History,
+    PressedSince Pressed,
+    IReadOnlyList<WearView> Wear
+);
 
 /// <summary>How worn a pillow, foam or cover sheet is.</summary>
 /// <param name="Name">Which.</param>
@@ -54,7 +70,13 @@ internal sealed record WearView(string Name, string Said, double? Share);
 internal sealed record PressedSince(string Since, bool SetAside, int Pieces, IReadOnlyList<string> Lines);
 
 /// <summary>Strips of paper pulled from under the four corners (far left, far right, near left, near right) at a dial, on a thickness, lower platen and pillow; an empty platen is the press's own, an empty pillow nothing.</summary>
-internal sealed record PaperPullBody(double Dial, Thickness Thickness, string Lower, IReadOnlyList<PullFeel> Corners, string Pillow = "");
+internal sealed record PaperPullBody(
+    double Dial,
+    Thickness Thickness,
+    string Lower,
+    IReadOnlyList<PullFeel> Corners,
+    string Pillow = ""
+);
 
 /// <summary>What a press is set to, °F; null switches it off. Faster: 1, 10 or 60 for a simulated one.</summary>
 internal sealed record PressSetBody(double? SetPointF, int Faster = 1);
@@ -68,7 +90,16 @@ internal sealed record PressSetBody(double? SetPointF, int Faster = 1);
 /// <param name="Said">What it does, in words.</param>
 /// <param name="Hot">True above 60 °C.</param>
 /// <param name="Faster">How much faster than a real one it runs.</param>
-internal sealed record PressReadoutView(bool Simulated, bool On, double? SetPointF, double HeatF, string Heat, string Said, bool Hot, int Faster);
+internal sealed record PressReadoutView(
+    bool Simulated,
+    bool On,
+    double? SetPointF,
+    double HeatF,
+    string Heat,
+    string Said,
+    bool Hot,
+    int Faster
+);
 
 /// <summary>Checks of presses: the platen's map, and the simulated thermometer.</summary>
 internal static class PressCheckEndpoints
@@ -91,18 +122,59 @@ internal static class PressCheckEndpoints
     }
 
     /// <summary>What is known of a press's platen, and what to set for each recipe's heat.</summary>
-    internal static PlatenView Platen(string id, Desk desk) => desk.Db.Read(c =>
-    {
-        var kept = Aggregates.Presses.Get(c, id) ?? throw RefusedException.NoSuch("press", id);
-        var book = desk.Book(c);
-        var (press, f, today) = (kept.Value, book.Numbers.Format, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)));
-        var newest = press.Maps is { Count: > 0 } maps ? maps[^1] : null;
-        var due = newest?.Day.AddDays(PlatenMap.CheckDays);
-        return new PlatenView(kept.Version, newest is null ? [] : [.. newest.PointsF.Select((p, i) => new PlatenPoint(PlatenMap.Names[i], Shown.Temperature(p, f), newest.ColdSpots(press.ColdBelowF).Contains(i)))],
-            newest is null ? "not yet measured" : Said(newest, press, f), due is { } day ? Shown.DayAndYear(day, f) : "", due < today,
-            [.. book.Recipes.Select(r => r.TemperatureF).Distinct().Order().Select(t => new SetFor(t, Shown.Temperature(t, f), press.OffsetFor(t) is null ? "" : Shown.Temperature(press.SetPointF(t), f), press.OffsetFor(t) is null ? "" : Shown.Temperature(press.HottestF(t), f)))],
-            [.. (press.Maps ?? []).Reverse().Select(m => $"{Shown.DayAndYear(m.Day, f)}: {Said(m, press, f)}{(m.By.Length > 0 ? $", by {m.By}" : "")}")], Since(c, desk, press, book), [.. (press.Accessories ?? []).Select(a => Wear(c, press, book, a))]);
-    });
+    internal static PlatenView Platen(string id, Desk desk) =>
+        desk.Db.Read(c =>
+        {
+            var kept = Aggregates.Presses.Get(c, id) ?? throw RefusedException.NoSuch("press", id);
+            var book = desk.Book(c);
+            var (press, f, today) = (
+                kept.Value,
+                book.Numbers.Format,
+                DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone))
+            );
+            var newest = press.Maps is { Count: > 0 } maps ? maps[^1] : null;
+            var due = newest?.Day.AddDays(PlatenMap.CheckDays);
+            return new PlatenView(
+                kept.Version,
+                newest is null
+                    ? []
+                    :
+                    [
+                        .. newest.PointsF.Select(
+                            (p, i) =>
+                                new PlatenPoint(
+                                    PlatenMap.Names[i],
+                                    Shown.Temperature(p, f),
+                                    newest.ColdSpots(press.ColdBelowF).Contains(i)
+                                )
+                        ),
+                    ],
+                newest is null ? "not yet measured" : Said(newest, press, f),
+                due is { } day ? Shown.DayAndYear(day, f) : "",
+                due < today,
+                [
+                    .. book
+                        .Recipes.Select(r => r.TemperatureF)
+                        .Distinct()
+                        .Order()
+                        .Select(t => new SetFor(
+                            t,
+                            Shown.Temperature(t, f),
+                            press.OffsetFor(t) is null ? "" : Shown.Temperature(press.SetPointF(t), f),
+                            press.OffsetFor(t) is null ? "" : Shown.Temperature(press.HottestF(t), f)
+                        )),
+                ],
+                [
+                    .. (press.Maps ?? [])
+                        .Reverse()
+                        .Select(m =>
+                            $"{Shown.DayAndYear(m.Day, f)}: {Said(m, press, f)}{(m.By.Length > 0 ? $", by {m.By}" : "")}"
+                        ),
+                ],
+                Since(c, desk, press, book),
+                [.. (press.Accessories ?? []).Select(a => Wear(c, press, book, a))]
+            );
+        });
 
     /// <summary>Adds a map; what is set from now on follows from it.</summary>
     internal static Written AddMap(string id, PlatenMapBody body, Desk desk, HttpRequest request)
@@ -112,18 +184,34 @@ internal static class PressCheckEndpoints
         return desk.Db.Write(c =>
         {
             var press = PressOf(id, c);
-            return new Written(id, Aggregates.Presses.Put(c, press.Measured(map), request.Seen(), request.Deed(desk.Clock, "platen measured")));
+            return new Written(
+                id,
+                Aggregates.Presses.Put(
+                    c,
+                    press.Measured(map),
+                    request.Seen(),
+                    request.Deed(desk.Clock, "platen measured")
+                )
+            );
         });
     }
 
     /// <summary>Reads the simulated thermometer at one of the nine points.</summary>
-    internal static Reading Thermometer(string id, int point, double setPointF, Desk desk) => desk.Db.Read(c =>
-    {
-        var press = PressOf(id, c);
-        RefusedException.IfAny(point is >= 0 and < PlatenMap.Points ? [] : [new Problem("range", $"There is no point {point}.", "point", "Nine, from 0 to 8.")]);
-        RefusedException.IfAny(PlatenMap.OutOfRange(setPointF) is { } problem ? [problem] : []);
-        return new Reading(true, SimulatedThermometer.Read(press.Id, point, setPointF, DateOnly.FromDateTime(desk.Clock.Utc)));
-    });
+    internal static Reading Thermometer(string id, int point, double setPointF, Desk desk) =>
+        desk.Db.Read(c =>
+        {
+            var press = PressOf(id, c);
+            RefusedException.IfAny(
+                point is >= 0 and < PlatenMap.Points
+                    ? []
+                    : [new Problem("range", $"There is no point {point}.", "point", "Nine, from 0 to 8.")]
+            );
+            RefusedException.IfAny(PlatenMap.OutOfRange(setPointF) is { } problem ? [problem] : []);
+            return new Reading(
+                true,
+                SimulatedThermometer.Read(press.Id, point, setPointF, DateOnly.FromDateTime(desk.Clock.Utc))
+            );
+        });
 
     /// <summary>Notes a paper-pull test: which pressure the dial gave on a thickness and lower platen.</summary>
     internal static Written Pull(string id, PaperPullBody body, Desk desk, HttpRequest request)
@@ -134,24 +222,38 @@ internal static class PressCheckEndpoints
         {
             var press = pull.Noted(PressOf(id, c));
             RefusedException.IfAny(press.Problems());
-            return new Written(id, Aggregates.Presses.Put(c, press, request.Seen(), request.Deed(desk.Clock, "dial noted")));
+            return new Written(
+                id,
+                Aggregates.Presses.Put(c, press, request.Seen(), request.Deed(desk.Clock, "dial noted"))
+            );
         });
     }
 
     /// <summary>What a press says of itself: the simulated one that ships with the program.</summary>
-    internal static PressReadoutView Readout(string id, Desk desk, IPressReadout device) => desk.Db.Read(c => ReadoutOf(id, c, desk, device));
+    internal static PressReadoutView Readout(string id, Desk desk, IPressReadout device) =>
+        desk.Db.Read(c => ReadoutOf(id, c, desk, device));
 
     /// <summary>Sets the simulated press, or switches it off. Faster makes its minutes shorter, to try it out.</summary>
-    internal static PressReadoutView SetReadout(string id, PressSetBody body, Desk desk, IPressReadout device) => desk.Db.Read(c =>
-    {
-        var press = PressOf(id, c);
-        RefusedException.IfAny([.. body.SetPointF is { } f && PlatenMap.OutOfRange(f) is { } problem ? new[] { problem } : [],
-            .. body.Faster is 1 or 10 or 60 ? Array.Empty<Problem>() : [new Problem("range", $"{body.Faster} times as fast.", "faster", "1, 10 or 60.")]]);
-        device.Set(press, body.SetPointF, body.Faster);
-        return ReadoutOf(id, c, desk, device);
-    });
+    internal static PressReadoutView SetReadout(string id, PressSetBody body, Desk desk, IPressReadout device) =>
+        desk.Db.Read(c =>
+        {
+            var press = PressOf(id, c);
+            RefusedException.IfAny([
+                .. body.SetPointF is { } f && PlatenMap.OutOfRange(f) is { } problem ? new[] { problem } : [],
+                .. body.Faster is 1 or 10 or 60
+                    ? Array.Empty<Problem>()
+                    : [new Problem("range", $"{body.Faster} times as fast.", "faster", "1, 10 or 60.")],
+            ]);
+            device.Set(press, body.SetPointF, body.Faster);
+            return ReadoutOf(id, c, desk, device);
+        });
 
-    private static WearView Wear(Microsoft.Data.Sqlite.SqliteConnection c, Press press, Core.Methods.ShopBook book, Accessory a)
+    private static WearView Wear(
+        Microsoft.Data.Sqlite.SqliteConnection c,
+        Press press,
+        Core.Methods.ShopBook book,
+        Accessory a
+    )
     {
         if (a.Uses == 0)
         {
@@ -159,35 +261,81 @@ internal static class PressCheckEndpoints
         }
         var pressed = RunStore.CountPressedSince(c, press.Id, StartOf(a.Since), a.Uses);
         var due = a.Left(pressed) == 0 ? ": due for a new one" : "";
-        return new(a.Name, $"{pressed} of {a.Uses} presses since {Shown.DayAndYear(a.Since, book.Numbers.Format)}{due}", pressed / (double)a.Uses);
+        return new(
+            a.Name,
+            $"{pressed} of {a.Uses} presses since {Shown.DayAndYear(a.Since, book.Numbers.Format)}{due}",
+            pressed / (double)a.Uses
+        );
     }
 
     private static DateTime StartOf(DateOnly day) => day.ToDateTime(TimeOnly.MinValue, DateTimeKind.Utc);
 
-    private static PressedSince Since(Microsoft.Data.Sqlite.SqliteConnection c, Desk desk, Press press, Core.Methods.ShopBook book)
+    private static PressedSince Since(
+        Microsoft.Data.Sqlite.SqliteConnection c,
+        Desk desk,
+        Press press,
+        Core.Methods.ShopBook book
+    )
     {
         var good = press.LastGoodCheck();
         var lines = desk.PressedSince(c, press.Id, good is { } from ? StartOf(from) : DateTime.UnixEpoch);
-        var said = lines.Take(MostListed).Select(l => (l.LineId, l.Pieces, Order: desk.Case(c, l.OrderId, book))).Select(l => $"{l.Order.CodeOf(l.LineId)}, {l.Order.Customer?.Name ?? "no customer"}: {l.Pieces} of {l.Order.Line(l.LineId).What}");
+        var said = lines
+            .Take(MostListed)
+            .Select(l => (l.LineId, l.Pieces, Order: desk.Case(c, l.OrderId, book)))
+            .Select(l =>
+                $"{l.Order.CodeOf(l.LineId)}, {l.Order.Customer?.Name ?? "no customer"}: {l.Pieces} of {l.Order.Line(l.LineId).What}"
+            );
         var more = lines.Skip(MostListed).ToList();
-        return new(good is { } day ? Shown.DayAndYear(day, book.Numbers.Format) : "ever", press.IsSetAside(), lines.Sum(l => l.Pieces), [.. said, .. more.Count > 0 ? [$"and {more.Sum(l => l.Pieces)} pieces of {more.Count} lines before"] : (string[])[]]);
+        return new(
+            good is { } day ? Shown.DayAndYear(day, book.Numbers.Format) : "ever",
+            press.IsSetAside(),
+            lines.Sum(l => l.Pieces),
+            [
+                .. said,
+                .. more.Count > 0
+                    ? [$"and {more.Sum(l => l.Pieces)} pieces of {more.Count} lines before"]
+                    : (string[])[],
+            ]
+        );
     }
 
-    private static Press PressOf(string id, Microsoft.Data.Sqlite.SqliteConnection c) => (Aggregates.Presses.Get(c, id) ?? throw RefusedException.NoSuch("press", id)).Value;
+    private static Press PressOf(string id, Microsoft.Data.Sqlite.SqliteConnection c) =>
+        (Aggregates.Presses.Get(c, id) ?? throw RefusedException.NoSuch("press", id)).Value;
 
-    private static PressReadoutView ReadoutOf(string id, Microsoft.Data.Sqlite.SqliteConnection c, Desk desk, IPressReadout device)
+    private static PressReadoutView ReadoutOf(
+        string id,
+        Microsoft.Data.Sqlite.SqliteConnection c,
+        Desk desk,
+        IPressReadout device
+    )
     {
         var (read, f) = (device.Read(PressOf(id, c)), Desk.Numbers(c).Format);
         var until = read.MinutesUntil * 60;
-        var said = !read.On ? read.HeatF > HotF ? "off, still hot" : "off, cold" : until <= 1 ? $"holds {Shown.Temperature(read.SetPointF!.Value, f)}" : $"on its way to {Shown.Temperature(read.SetPointF!.Value, f)}, {(double.IsInfinity(until) ? "which it cannot reach" : $"{Shown.Duration(until)} more")}";
-        return new(read.Simulated, read.On, read.SetPointF, read.HeatF, Shown.Temperature(read.HeatF, f), said, read.HeatF > HotF, read.Faster);
+        var said = !read.On
+            ? read.HeatF > HotF
+                ? "off, still hot"
+                : "off, cold"
+            : until <= 1
+                ? $"holds {Shown.Temperature(read.SetPointF!.Value, f)}"
+                : $"on its way to {Shown.Temperature(read.SetPointF!.Value, f)}, {(double.IsInfinity(until) ? "which it cannot reach" : $"{Shown.Duration(until)} more")}";
+        return new(
+            read.Simulated,
+            read.On,
+            read.SetPointF,
+            read.HeatF,
+            Shown.Temperature(read.HeatF, f),
+            said,
+            read.HeatF > HotF,
+            read.Faster
+        );
     }
 
     private static string Said(PlatenMap m, Press press, FigureFormat f)
     {
         var cold = m.ColdSpots(press.ColdBelowF);
         // differences of degrees are told in the shop's unit too
-        string Difference(double fahrenheit) => f.Celsius ? $"{Shown.Number(fahrenheit * 5 / 9, 0, f)} °C" : $"{Shown.Number(fahrenheit, 0, f)} °F";
+        string Difference(double fahrenheit) =>
+            f.Celsius ? $"{Shown.Number(fahrenheit * 5 / 9, 0, f)} °C" : $"{Shown.Number(fahrenheit, 0, f)} °F";
         return $"set {Shown.Temperature(m.SetPointF, f)}, mean {Shown.Temperature(m.MeanF(), f)}, {Difference(m.SpreadF())} from coldest to hottest{(cold.Count > 0 ? $"; cold {string.Join(", ", cold.Select(i => PlatenMap.Names[i]))}" : "")}{(m.Doubtful ? "; doubtful: infrared on bare metal" : "")}";
     }
 }

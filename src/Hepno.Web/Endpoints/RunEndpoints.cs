@@ -10,7 +10,17 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Hepno.Web.Endpoints;
 
 /// <summary>A verdict, or the taking back of one. The device makes the event's id; sending it again is the same event.</summary>
-internal sealed record RunEventBody(int PieceNo, int Attempt, int Pass, string Size, RunVerdict Verdict, string? Reason, string? TakesBack, double SecondsOnPiece, IReadOnlyList<LapBody>? Laps = null);
+internal sealed record RunEventBody(
+    int PieceNo,
+    int Attempt,
+    int Pass,
+    string Size,
+    RunVerdict Verdict,
+    string? Reason,
+    string? TakesBack,
+    double SecondsOnPiece,
+    IReadOnlyList<LapBody>? Laps = null
+);
 
 /// <summary>What one step of pressing took: lay, press, peel or again.</summary>
 internal sealed record LapBody(string Step, double Seconds);
@@ -43,30 +53,75 @@ internal static class RunEndpoints
     internal static RunView Get(string id, Desk desk) => desk.Db.Read(c => OrderViews.Run(c, desk, id));
 
     /// <summary>The run on paper: recipes to read, a box to tick for every piece.</summary>
-    internal static FileContentHttpResult Sheet(string id, Desk desk) => desk.Db.Read(connection =>
-    {
-        var run = OrderViews.Run(connection, desk, id);
-        var c = desk.Case(connection, id, desk.Book(connection));
-        var n = c.Frozen!.Numbers;
-        var lines = run.Lines.Select(l => new RunLinePrinted(l.What, $"{l.Press}. {l.PressCautions}".Trim(), [.. l.Passes.Select(Printed)], [.. c.Line(l.LineId).Asked.Sizes.Select(s => new SizePrinted(s.Size, s.Pieces))],
-            [.. c.Run!.Pieces.Where(p => p.LineId == l.LineId && p.Says.Length > 0).Select(p => new NamePrinted(p.PieceNo, p.Size, p.Says))])).ToList();
-        return TypedResults.File(RunSheetPdf.Print(new(n.Paper, n.ShopName, run.Code, c.Order.Ask.DueAt is { } due ? $"wanted {Shown.Moment(due, n.Format)}" : "", run.Customer, c.Order.Ask.Note ?? "", lines, run.Reasons)), "application/pdf");
-    });
+    internal static FileContentHttpResult Sheet(string id, Desk desk) =>
+        desk.Db.Read(connection =>
+        {
+            var run = OrderViews.Run(connection, desk, id);
+            var c = desk.Case(connection, id, desk.Book(connection));
+            var n = c.Frozen!.Numbers;
+            var lines = run
+                .Lines.Select(l => new RunLinePrinted(
+                    l.What,
+                    $"{l.Press}. {l.PressCautions}".Trim(),
+                    [.. l.Passes.Select(Printed)],
+                    [.. c.Line(l.LineId).Asked.Sizes.Select(s => new SizePrinted(s.Size, s.Pieces))],
+                    [
+                        .. c.Run!.Pieces.Where(p => p.LineId == l.LineId && p.Says.Length > 0)
+                            .Select(p => new NamePrinted(p.PieceNo, p.Size, p.Says)),
+                    ]
+                ))
+                .ToList();
+            return TypedResults.File(
+                RunSheetPdf.Print(
+                    new(
+                        n.Paper,
+                        n.ShopName,
+                        run.Code,
+                        c.Order.Ask.DueAt is { } due ? $"wanted {Shown.Moment(due, n.Format)}" : "",
+                        run.Customer,
+                        c.Order.Ask.Note ?? "",
+                        lines,
+                        run.Reasons
+                    )
+                ),
+                "application/pdf"
+            );
+        });
 
     private static PassPrinted Printed(RunPassView p)
     {
         var again = p.SecondPressSeconds > 0 ? $"; then covered, {p.SecondPressSeconds:0} s again" : "";
         var before = p.PrePressSeconds > 0 ? $"pre-press {p.PrePressSeconds:0} s; " : "";
-        var peel = p.Peel == Core.Recipes.Peel.Hot ? "hot peel" : $"{p.Peel.ToString().ToLowerInvariant()} peel after {p.PeelAfterSeconds:0} s";
+        var peel =
+            p.Peel == Core.Recipes.Peel.Hot
+                ? "hot peel"
+                : $"{p.Peel.ToString().ToLowerInvariant()} peel after {p.PeelAfterSeconds:0} s";
         // where sizes differ, each print is said with its sizes
-        var sizes = string.Join("; ", p.OnSizes.GroupBy(s => (s.Size, s.Where)).Select(g => $"{(p.OnSizes.DistinctBy(s => (s.Size, s.Where)).Count() == 1 ? "" : $"{string.Join(", ", g.Select(s => s.Garment))}: ")}{g.Key.Size}, {g.Key.Where}"));
+        var sizes = string.Join(
+            "; ",
+            p.OnSizes.GroupBy(s => (s.Size, s.Where))
+                .Select(g =>
+                    $"{(p.OnSizes.DistinctBy(s => (s.Size, s.Where)).Count() == 1 ? "" : $"{string.Join(", ", g.Select(s => s.Garment))}: ")}{g.Key.Size}, {g.Key.Where}"
+                )
+        );
         var title = $"{char.ToUpperInvariant(p.Place[0])}{p.Place[1..]} {sizes}{(p.Own ? ", each its own" : "")}";
-        return p.Work.Length > 0 ? new(title, p.Work, p.Side, p.Caution, string.Join("; ", p.Checks))
-            : new(title, $"{p.Temperature}{(p.SetPoint.Length > 0 ? $", set {p.SetPoint}" : " at the dial's word")}, {p.DwellSeconds:0} s, {p.Pressure}{(p.Dial.Length > 0 ? $" (dial {p.Dial})" : "")}, {peel}", $"{before}{p.Side}{(p.Under.Length > 0 ? $", {p.Under}" : "")}{again}", p.Caution, string.Join("; ", p.Checks));
+        return p.Work.Length > 0
+            ? new(title, p.Work, p.Side, p.Caution, string.Join("; ", p.Checks))
+            : new(
+                title,
+                $"{p.Temperature}{(p.SetPoint.Length > 0 ? $", set {p.SetPoint}" : " at the dial's word")}, {p.DwellSeconds:0} s, {p.Pressure}{(p.Dial.Length > 0 ? $" (dial {p.Dial})" : "")}, {peel}",
+                $"{before}{p.Side}{(p.Under.Length > 0 ? $", {p.Under}" : "")}{again}",
+                p.Caution,
+                string.Join("; ", p.Checks)
+            );
     }
 
     /// <summary>Begins pressing; again it is the same run.</summary>
-    internal static Written Start(string id, Desk desk, HttpRequest request) => desk.Db.Write(c => new Written(id, OrderDeeds.StartRun(c, desk, id, request.Deed(desk.Clock, "pressing begun"))));
+    internal static Written Start(string id, Desk desk, HttpRequest request) =>
+        desk.Db.Write(c => new Written(
+            id,
+            OrderDeeds.StartRun(c, desk, id, request.Deed(desk.Clock, "pressing begun"))
+        ));
 
     /// <summary>Adds an event and answers with the folded counts. Carries no version: events only ever accrue.</summary>
     internal static RunState Add(string id, string eventId, RunEventBody body, Desk desk, HttpRequest request)
@@ -77,25 +132,68 @@ internal static class RunEndpoints
             var c = desk.Case(connection, id, desk.Book(connection));
             if (c.Order.Facts.RunStartedAt is null || c.Frozen is null)
             {
-                throw new RefusedException(409, "not-begun", $"Pressing of {c.Order.Code} has not begun.", "Begin the run first.");
+                throw new RefusedException(
+                    409,
+                    "not-begun",
+                    $"Pressing of {c.Order.Code} has not begun.",
+                    "Begin the run first."
+                );
             }
             var pieces = c.Order.Ask.Pieces;
             var passes = body.PieceNo > pieces ? 0 : PassesOf(c.RunLines, body.PieceNo);
             if (body.Pass > passes)
             {
-                throw new RefusedException(400, "unknown-piece", $"Piece {body.PieceNo}, pass {body.Pass}: this run has {pieces} pieces, and that one {passes} passes.", "Read the run again.", "pieceNo");
+                throw new RefusedException(
+                    400,
+                    "unknown-piece",
+                    $"Piece {body.PieceNo}, pass {body.Pass}: this run has {pieces} pieces, and that one {passes} passes.",
+                    "Read the run again.",
+                    "pieceNo"
+                );
             }
-            RunStore.Add(connection, id, new RunEvent(eventId, request.Device(), body.PieceNo, body.Attempt, body.Pass, body.Size, body.Verdict, body.Reason, body.TakesBack, body.SecondsOnPiece, body.Laps?.Select(l => new StepLap(l.Step, l.Seconds)).ToList()), desk.Clock.Utc);
+            RunStore.Add(
+                connection,
+                id,
+                new RunEvent(
+                    eventId,
+                    request.Device(),
+                    body.PieceNo,
+                    body.Attempt,
+                    body.Pass,
+                    body.Size,
+                    body.Verdict,
+                    body.Reason,
+                    body.TakesBack,
+                    body.SecondsOnPiece,
+                    body.Laps?.Select(l => new StepLap(l.Step, l.Seconds)).ToList()
+                ),
+                desk.Clock.Utc
+            );
             return RunFold.Of(c.RunLines, RunStore.Of(connection, id));
         });
     }
 
     /// <summary>Says which pieces this device has, in place of what it said before, and answers which others have: two devices are never given the same one.</summary>
-    internal static ElsewhereView InHand(string id, InHandBody body, Desk desk, PiecesInHand inHand, HttpRequest request)
+    internal static ElsewhereView InHand(
+        string id,
+        InHandBody body,
+        Desk desk,
+        PiecesInHand inHand,
+        HttpRequest request
+    )
     {
-        if (body.Pieces.Count > MostInHand || body.Pieces.FirstOrDefault(p => p.Length is 0 or > LongestText) is not null)
+        if (
+            body.Pieces.Count > MostInHand
+            || body.Pieces.FirstOrDefault(p => p.Length is 0 or > LongestText) is not null
+        )
         {
-            throw new RefusedException(400, "pieces", $"{body.Pieces.Count} pieces in hand cannot be read.", $"At most {MostInHand}, each as piece, attempt and pass: 3.1.1.", "pieces");
+            throw new RefusedException(
+                400,
+                "pieces",
+                $"{body.Pieces.Count} pieces in hand cannot be read.",
+                $"At most {MostInHand}, each as piece, attempt and pass: 3.1.1.",
+                "pieces"
+            );
         }
         if (desk.Db.Read(c => Aggregates.Orders.Get(c, id)) is null)
         {
@@ -121,27 +219,63 @@ internal static class RunEndpoints
     {
         if (eventId.Length is < 8 or > LongestText)
         {
-            yield return new("bad-id", $"An event id of {eventId.Length} characters.", "eventId", $"Between 8 and {LongestText}, made by the device.");
+            yield return new(
+                "bad-id",
+                $"An event id of {eventId.Length} characters.",
+                "eventId",
+                $"Between 8 and {LongestText}, made by the device."
+            );
         }
         if (body.PieceNo is < 1 or > MostPieces || body.Attempt is < 1 or > 100 || body.Pass is < 1 or > 10)
         {
-            yield return new("range", $"Piece {body.PieceNo}, attempt {body.Attempt}, pass {body.Pass} cannot be.", "pieceNo", "Pieces, attempts and passes count from 1.");
+            yield return new(
+                "range",
+                $"Piece {body.PieceNo}, attempt {body.Attempt}, pass {body.Pass} cannot be.",
+                "pieceNo",
+                "Pieces, attempts and passes count from 1."
+            );
         }
         if (!double.IsFinite(body.SecondsOnPiece) || body.SecondsOnPiece is < 0 or > 86_400)
         {
-            yield return new("range", $"{body.SecondsOnPiece} s on a piece is outside 0 to 86,400.", "secondsOnPiece", "Send the seconds since the verdict before.");
+            yield return new(
+                "range",
+                $"{body.SecondsOnPiece} s on a piece is outside 0 to 86,400.",
+                "secondsOnPiece",
+                "Send the seconds since the verdict before."
+            );
         }
-        if (body.Laps is { } laps && (laps.Count > MostLaps || laps.Any(l => !StepLap.Steps.Contains(l.Step) || l.Seconds is not (>= 0 and <= 86_400))))
+        if (
+            body.Laps is { } laps
+            && (
+                laps.Count > MostLaps
+                || laps.Any(l => !StepLap.Steps.Contains(l.Step) || l.Seconds is not (>= 0 and <= 86_400))
+            )
+        )
         {
-            yield return new("laps", $"{laps.Count} steps of a piece cannot be read.", "laps", $"At most {MostLaps}, each {string.Join(", ", StepLap.Steps)} with 0 to 86,400 s.");
+            yield return new(
+                "laps",
+                $"{laps.Count} steps of a piece cannot be read.",
+                "laps",
+                $"At most {MostLaps}, each {string.Join(", ", StepLap.Steps)} with 0 to 86,400 s."
+            );
         }
         if ((body.Verdict == RunVerdict.TakenBack) != (body.TakesBack is not null))
         {
-            yield return new("take-back", "A taking back names the event it takes back, and nothing else does.", "takesBack", "Send its id, or null.");
+            yield return new(
+                "take-back",
+                "A taking back names the event it takes back, and nothing else does.",
+                "takesBack",
+                "Send its id, or null."
+            );
         }
         if (body.Reason?.Length > LongestText || body.Size.Length > LongestText || body.TakesBack?.Length > LongestText)
         {
-            yield return new("too-long", "A text of the event is too long.", "reason", $"At most {LongestText} characters.");
+            yield return new(
+                "too-long",
+                "A text of the event is too long.",
+                "reason",
+                $"At most {LongestText} characters."
+            );
         }
     }
 }

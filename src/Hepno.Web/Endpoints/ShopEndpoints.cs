@@ -4,8 +4,8 @@ using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
-using Hepno.Core.Stock;
 using Hepno.Core.Sending;
+using Hepno.Core.Stock;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
@@ -15,13 +15,25 @@ using Microsoft.Data.Sqlite;
 namespace Hepno.Web.Endpoints;
 
 /// <summary>A customer as typed.</summary>
-internal sealed record CustomerBody(string Name, string Contact, string Address = "", string TaxExempt = "", int AccountDays = 0);
+internal sealed record CustomerBody(
+    string Name,
+    string Contact,
+    string Address = "",
+    string TaxExempt = "",
+    int AccountDays = 0
+);
 
 /// <summary>Everything known of a customer.</summary>
 internal sealed record CustomerExport(Customer Customer, IReadOnlyList<OrderExport> Orders);
 
 /// <summary>One of their orders.</summary>
-internal sealed record OrderExport(string Code, DateTime CreatedAt, Ask Ask, OrderFacts Facts, IReadOnlyList<QuoteExport> Quotes);
+internal sealed record OrderExport(
+    string Code,
+    DateTime CreatedAt,
+    Ask Ask,
+    OrderFacts Facts,
+    IReadOnlyList<QuoteExport> Quotes
+);
 
 /// <summary>A quote they were sent.</summary>
 internal sealed record QuoteExport(DateTime SentAt, DateTime? WithdrawnAt, QuoteDocument Document);
@@ -32,52 +44,330 @@ internal static class ShopEndpoints
     // the machines, what is in them and how they are set; not who buys, nor what the shop sells
     private static readonly HashSet<string> ReadAtThePress =
     [
-        "presses", "recipes", "upkeep", "supplies", "spot-tests", "test-garments", "films", "vinyls", "screens", "papers",
-        "film-printers", "dye-printers", "paper-printers", "garment-printers", "stitch-machines", "cutters", "calenders",
+        "presses",
+        "recipes",
+        "upkeep",
+        "supplies",
+        "spot-tests",
+        "test-garments",
+        "films",
+        "vinyls",
+        "screens",
+        "papers",
+        "film-printers",
+        "dye-printers",
+        "paper-printers",
+        "garment-printers",
+        "stitch-machines",
+        "cutters",
+        "calenders",
     ];
 
     public static void MapShop(this IEndpointRouteBuilder api)
     {
-        Map(api, "customers", Aggregates.Customers, (string id, CustomerBody b) => new Customer(id, b.Name.Trim(), b.Contact.Trim(), b.Address.Trim(), b.TaxExempt.Trim(), b.AccountDays), Named);
+        Map(
+            api,
+            "customers",
+            Aggregates.Customers,
+            (string id, CustomerBody b) =>
+                new Customer(id, b.Name.Trim(), b.Contact.Trim(), b.Address.Trim(), b.TaxExempt.Trim(), b.AccountDays),
+            Named
+        );
         Map(api, "styles", Aggregates.Styles, (string id, StyleBody b) => b.ToCore(id), s => s.Problems());
         Map(api, "films", Aggregates.Films, (string id, FilmBody b) => b.ToCore(id), l => l.Problems());
-        Map(api, "vinyls", Aggregates.Vinyls, (string id, VinylBody b) => new VinylFilm(id, b.Supplier.Trim(), b.Product.Trim(), b.UsableWidthIn, b.PricePerFoot, b.WeedingMarginIn, b.FreightPerOrder, b.LeadDays, b.SharedMargin, b.Blocks, b.Finish), v => v.Problems());
+        Map(
+            api,
+            "vinyls",
+            Aggregates.Vinyls,
+            (string id, VinylBody b) =>
+                new VinylFilm(
+                    id,
+                    b.Supplier.Trim(),
+                    b.Product.Trim(),
+                    b.UsableWidthIn,
+                    b.PricePerFoot,
+                    b.WeedingMarginIn,
+                    b.FreightPerOrder,
+                    b.LeadDays,
+                    b.SharedMargin,
+                    b.Blocks,
+                    b.Finish
+                ),
+            v => v.Problems()
+        );
         Map(api, "screens", Aggregates.Screens, (string id, ScreenBody b) => b.ToCore(id), l => l.Problems());
-        Map(api, "film-printers", Aggregates.FilmPrinters, (string id, FilmPrinterBody b) => b.ToCore(id), p => p.Problems());
-        Map(api, "dye-printers", Aggregates.DyePrinters, (string id, DyePrinterBody b) => b.ToCore(id), p => p.Problems());
-        Map(api, "paper-printers", Aggregates.PaperPrinters, (string id, PaperPrinterBody b) => b.ToCore(id), x => x.Problems());
-        Map(api, "garment-printers", Aggregates.GarmentPrinters, (string id, GarmentPrinterBody b) => b.ToCore(id), x => x.Problems());
-        Map(api, "stitch-machines", Aggregates.Stitchers, (string id, StitchMachineBody b) => b.ToCore(id), x => x.Problems());
+        Map(
+            api,
+            "film-printers",
+            Aggregates.FilmPrinters,
+            (string id, FilmPrinterBody b) => b.ToCore(id),
+            p => p.Problems()
+        );
+        Map(
+            api,
+            "dye-printers",
+            Aggregates.DyePrinters,
+            (string id, DyePrinterBody b) => b.ToCore(id),
+            p => p.Problems()
+        );
+        Map(
+            api,
+            "paper-printers",
+            Aggregates.PaperPrinters,
+            (string id, PaperPrinterBody b) => b.ToCore(id),
+            x => x.Problems()
+        );
+        Map(
+            api,
+            "garment-printers",
+            Aggregates.GarmentPrinters,
+            (string id, GarmentPrinterBody b) => b.ToCore(id),
+            x => x.Problems()
+        );
+        Map(
+            api,
+            "stitch-machines",
+            Aggregates.Stitchers,
+            (string id, StitchMachineBody b) => b.ToCore(id),
+            x => x.Problems()
+        );
         Map(api, "papers", Aggregates.Papers, (string id, PaperBody b) => b.ToCore(id), x => x.Problems());
-        Map(api, "outside-printers", Aggregates.OutsidePrinters, (string id, OutsidePrinterBody b) => b.ToCore(id), x => x.Problems());
-        Map(api, "pod-services", Aggregates.PodServices, (string id, PodServiceBody b) => b.ToCore(id), x => x.Problems());
+        Map(
+            api,
+            "outside-printers",
+            Aggregates.OutsidePrinters,
+            (string id, OutsidePrinterBody b) => b.ToCore(id),
+            x => x.Problems()
+        );
+        Map(
+            api,
+            "pod-services",
+            Aggregates.PodServices,
+            (string id, PodServiceBody b) => b.ToCore(id),
+            x => x.Problems()
+        );
         Map(api, "cloths", Aggregates.Cloths, (string id, RollClothBody b) => b.ToCore(id), x => x.Problems());
         Map(api, "calenders", Aggregates.Calenders, (string id, CalenderBody b) => b.ToCore(id), x => x.Problems());
-        Map(api, "cutters", Aggregates.Cutters, (string id, CutterBody b) => new Cutter(id, b.Name.Trim(), b.CutWidthIn, b.SpeedIn2PerMinute, b.Equipment.ToCore(), b.Cautions), c => c.Problems());
-        Map(api, "presses", Aggregates.Presses, (string id, PressBody b) => new Press(id, b.Name.Trim(), b.Kind, b.PlatenWidthIn, b.PlatenHeightIn, b.WarmUpMinutes, b.RiseFPerMinute, b.DropFPerMinute, b.OffsetF, b.Equipment.ToCore(), b.Cautions, b.Lowers is { Count: > 0 } lowers ? [.. lowers.Select(l => new LowerPlaten(l.Name.Trim(), l.WidthIn, l.HeightIn))] : null,
-            b.Maps is { Count: > 0 } maps ? [.. maps.Select(m => new PlatenMap(m.Day, m.SetPointF, m.PointsF, m.Doubtful, m.By.Trim()))] : null,
-            b.Dials is { Count: > 0 } dials ? [.. dials.Select(d => new DialReading(d.Pressure.Trim().ToLowerInvariant(), d.Thickness, d.Lower.Trim(), d.Dial, d.Pillow.Trim()))] : null, b.LoadsBeside,
-            b.Accessories is { Count: > 0 } accessories ? [.. accessories.Select(a => new Accessory(a.Name.Trim(), a.Kind, a.WidthIn, a.HeightIn, a.ThicknessIn, a.Uses, a.Since))] : null, b.ColdBelowF).Settled(), p => p.Problems());
-        Map(api, "upkeep", Aggregates.Upkeep, (string id, UpkeepBody b) => new MachineUpkeep(id, [.. b.Tasks.Select(t => new UpkeepTask(t.Id, t.Name.Trim(), t.Every, t.Minutes, t.Cost, t.TimesAYear))], [.. b.Done.Select(d => new UpkeepDone(d.TaskId, d.Day, d.By.Trim(), d.Note.Trim()))]), u => u.Problems());
-        Map(api, "kept-prints", Aggregates.KeptPrints, (string id, KeptPrintBody b) => new KeptPrint(id, b.Name.Trim(), b.WidthIn, b.HeightIn, b.DesignId, b.ProductId, b.Keep, b.GoodDays, [.. b.Lots.Select(l => new PrintLot(l.Count, l.On, l.Order.Trim()))]), k => k.Problems());
-        Map(api, "remnants", Aggregates.Remnants, (string id, RemnantBody b) => new VinylRemnant(id, b.VinylId, b.Colour.Trim(), b.WidthIn, b.LengthIn, b.Since, b.From.Trim(), b.IsGone), r => r.Problems());
-        api.MapGet("/remnant-uses", (Desk desk) => desk.Db.Read(c => RemnantStore.Uses(c).Select(u => new RemnantUseView(u.RemnantId, $"T-{u.Number}")).ToList())).WithTags("remnants").WithName("remnantUses").WithSummary("Which pieces of vinyl orders use.");
-        api.MapGet("/drawer", (Desk desk) => desk.Db.Read(c => DrawerStore.All(c).Select(k => Views.DrawerView.Of(k, DateOnly.FromDateTime(desk.Clock.Wall(Desk.Numbers(c).TimeZone)))).ToList())).WithTags("kept-prints").WithName("drawer").WithSummary("Every transfer that lies in the drawer: what the shop counted in and copies left over of orders, less what orders took out.");
-        Map(api, "test-garments", Aggregates.TestGarments, (string id, TestGarmentBody b) => new TestGarment(id, b.Name.Trim(), b.Fabric.Trim(), b.Pieces, b.Note.Trim()), g => g.Problems());
+        Map(
+            api,
+            "cutters",
+            Aggregates.Cutters,
+            (string id, CutterBody b) =>
+                new Cutter(id, b.Name.Trim(), b.CutWidthIn, b.SpeedIn2PerMinute, b.Equipment.ToCore(), b.Cautions),
+            c => c.Problems()
+        );
+        Map(
+            api,
+            "presses",
+            Aggregates.Presses,
+            (string id, PressBody b) =>
+                new Press(
+                    id,
+                    b.Name.Trim(),
+                    b.Kind,
+                    b.PlatenWidthIn,
+                    b.PlatenHeightIn,
+                    b.WarmUpMinutes,
+                    b.RiseFPerMinute,
+                    b.DropFPerMinute,
+                    b.OffsetF,
+                    b.Equipment.ToCore(),
+                    b.Cautions,
+                    b.Lowers is { Count: > 0 } lowers
+                        ? [.. lowers.Select(l => new LowerPlaten(l.Name.Trim(), l.WidthIn, l.HeightIn))]
+                        : null,
+                    b.Maps is { Count: > 0 } maps
+                        ? [.. maps.Select(m => new PlatenMap(m.Day, m.SetPointF, m.PointsF, m.Doubtful, m.By.Trim()))]
+                        : null,
+                    b.Dials is { Count: > 0 } dials
+                        ?
+                        [
+                            .. dials.Select(d => new DialReading(
+                                d.Pressure.Trim().ToLowerInvariant(),
+                                d.Thickness,
+                                d.Lower.Trim(),
+                                d.Dial,
+                                d.Pillow.Trim()
+                            )),
+                        ]
+                        : null,
+                    b.LoadsBeside,
+                    b.Accessories is { Count: > 0 } accessories
+                        ?
+                        [
+                            .. accessories.Select(a => new Accessory(
+                                a.Name.Trim(),
+                                a.Kind,
+                                a.WidthIn,
+                                a.HeightIn,
+                                a.ThicknessIn,
+                                a.Uses,
+                                a.Since
+                            )),
+                        ]
+                        : null,
+                    b.ColdBelowF
+                ).Settled(),
+            p => p.Problems()
+        );
+        Map(
+            api,
+            "upkeep",
+            Aggregates.Upkeep,
+            (string id, UpkeepBody b) =>
+                new MachineUpkeep(
+                    id,
+                    [
+                        .. b.Tasks.Select(t => new UpkeepTask(
+                            t.Id,
+                            t.Name.Trim(),
+                            t.Every,
+                            t.Minutes,
+                            t.Cost,
+                            t.TimesAYear
+                        )),
+                    ],
+                    [.. b.Done.Select(d => new UpkeepDone(d.TaskId, d.Day, d.By.Trim(), d.Note.Trim()))]
+                ),
+            u => u.Problems()
+        );
+        Map(
+            api,
+            "kept-prints",
+            Aggregates.KeptPrints,
+            (string id, KeptPrintBody b) =>
+                new KeptPrint(
+                    id,
+                    b.Name.Trim(),
+                    b.WidthIn,
+                    b.HeightIn,
+                    b.DesignId,
+                    b.ProductId,
+                    b.Keep,
+                    b.GoodDays,
+                    [.. b.Lots.Select(l => new PrintLot(l.Count, l.On, l.Order.Trim()))]
+                ),
+            k => k.Problems()
+        );
+        Map(
+            api,
+            "remnants",
+            Aggregates.Remnants,
+            (string id, RemnantBody b) =>
+                new VinylRemnant(
+                    id,
+                    b.VinylId,
+                    b.Colour.Trim(),
+                    b.WidthIn,
+                    b.LengthIn,
+                    b.Since,
+                    b.From.Trim(),
+                    b.IsGone
+                ),
+            r => r.Problems()
+        );
+        api.MapGet("/remnant-uses", (Desk desk) =>
+                desk.Db.Read(c =>
+                    RemnantStore.Uses(c).Select(u => new RemnantUseView(u.RemnantId, $"T-{u.Number}")).ToList()
+                )
+            )
+            .WithTags("remnants")
+            .WithName("remnantUses")
+            .WithSummary("Which pieces of vinyl orders use.");
+        api.MapGet("/drawer", (Desk desk) =>
+                desk.Db.Read(c =>
+                    DrawerStore
+                        .All(c)
+                        .Select(k =>
+                            Views.DrawerView.Of(k, DateOnly.FromDateTime(desk.Clock.Wall(Desk.Numbers(c).TimeZone)))
+                        )
+                        .ToList()
+                )
+            )
+            .WithTags("kept-prints")
+            .WithName("drawer")
+            .WithSummary(
+                "Every transfer that lies in the drawer: what the shop counted in and copies left over of orders, less what orders took out."
+            );
+        Map(
+            api,
+            "test-garments",
+            Aggregates.TestGarments,
+            (string id, TestGarmentBody b) =>
+                new TestGarment(id, b.Name.Trim(), b.Fabric.Trim(), b.Pieces, b.Note.Trim()),
+            g => g.Problems()
+        );
         Map(api, "supplies", Aggregates.Supplies, (string id, SuppliesBody b) => b.ToCore(id), s => s.Problems());
         Map(api, "spot-tests", Aggregates.SpotTests, (string id, SpotTestBody b) => b.ToCore(id), t => t.Problems());
-        Map(api, "recipes", Aggregates.Recipes, (string id, RecipeBody b) => new Recipe(id, b.ProductId, b.Revision, b.Fabric, b.TemperatureF, b.DwellSeconds, b.DwellSlackSeconds, b.Pressure, b.PrePressSeconds, b.Peel, b.PeelAfterSeconds, b.SecondPressSeconds, b.Side, b.Source, b.AsOf, b.Caution, b.Cover, b.NeverAgain, b.PeelWindowSeconds,
-            b.Parameters is { Count: > 0 } parameters ? [.. parameters.Select(p => new RecipeParameter(p.Name.Trim(), p.Source, p.AsOf, p.Note.Trim()))] : null), r => r.Problems());
+        Map(
+            api,
+            "recipes",
+            Aggregates.Recipes,
+            (string id, RecipeBody b) =>
+                new Recipe(
+                    id,
+                    b.ProductId,
+                    b.Revision,
+                    b.Fabric,
+                    b.TemperatureF,
+                    b.DwellSeconds,
+                    b.DwellSlackSeconds,
+                    b.Pressure,
+                    b.PrePressSeconds,
+                    b.Peel,
+                    b.PeelAfterSeconds,
+                    b.SecondPressSeconds,
+                    b.Side,
+                    b.Source,
+                    b.AsOf,
+                    b.Caution,
+                    b.Cover,
+                    b.NeverAgain,
+                    b.PeelWindowSeconds,
+                    b.Parameters is { Count: > 0 } parameters
+                        ?
+                        [
+                            .. parameters.Select(p => new RecipeParameter(
+                                p.Name.Trim(),
+                                p.Source,
+                                p.AsOf,
+                                p.Note.Trim()
+                            )),
+                        ]
+                        : null
+                ),
+            r => r.Problems()
+        );
         api.MapGet("/customers/find", FindCustomers).WithTags("customers").WithName("findCustomers");
-        api.MapGet("/customers/{id}/record", (string id, Desk desk) => desk.Db.Read(c => Views.CustomerRecord.Of(c, desk, id))).WithTags("customers").WithName("customerRecord").WithSummary("A customer with past orders and what they earned.");
+        api.MapGet("/customers/{id}/record", (string id, Desk desk) =>
+                desk.Db.Read(c => Views.CustomerRecord.Of(c, desk, id))
+            )
+            .WithTags("customers")
+            .WithName("customerRecord")
+            .WithSummary("A customer with past orders and what they earned.");
         api.MapGet("/customers/{id}/export", ExportCustomer).WithTags("customers").WithName("exportCustomer");
         api.MapPost("/customers/{id}/erase", EraseCustomer).WithTags("customers").WithName("eraseCustomer");
         MapPrices(api, "styles", Aggregates.Styles, ThingPrices.Of);
         MapPrices(api, "films", Aggregates.Films, ThingPrices.Of);
         MapPrices(api, "vinyls", Aggregates.Vinyls, ThingPrices.Of);
         MapPrices(api, "screens", Aggregates.Screens, ThingPrices.Of);
-        MapPrices(api, "film-printers", Aggregates.FilmPrinters, p => [("colour, a ml", p.ColourPricePerMl), ("white, a ml", p.WhitePricePerMl), ("film, an in²", p.FilmPricePerIn2), ("powder, a g", p.PowderPricePerG), ("cleaning, a ml", p.CleaningPricePerMl)]);
-        MapPrices(api, "dye-printers", Aggregates.DyePrinters, p => [("ink, a ml", p.InkPricePerMl), ("a sheet", p.SheetPrice), ("tape, an in", p.TapePricePerIn), ("protection paper, a sheet", p.ProtectionPrice)]);
+        MapPrices(api, "film-printers", Aggregates.FilmPrinters, p =>
+            [
+                ("colour, a ml", p.ColourPricePerMl),
+                ("white, a ml", p.WhitePricePerMl),
+                ("film, an in²", p.FilmPricePerIn2),
+                ("powder, a g", p.PowderPricePerG),
+                ("cleaning, a ml", p.CleaningPricePerMl),
+            ]
+        );
+        MapPrices(api, "dye-printers", Aggregates.DyePrinters, p =>
+            [
+                ("ink, a ml", p.InkPricePerMl),
+                ("a sheet", p.SheetPrice),
+                ("tape, an in", p.TapePricePerIn),
+                ("protection paper, a sheet", p.ProtectionPrice),
+            ]
+        );
         MapPrices(api, "paper-printers", Aggregates.PaperPrinters, ThingPrices.Of);
         MapPrices(api, "garment-printers", Aggregates.GarmentPrinters, ThingPrices.Of);
         MapPrices(api, "stitch-machines", Aggregates.Stitchers, ThingPrices.Of);
@@ -88,21 +378,53 @@ internal static class ShopEndpoints
         MapPrices(api, "calenders", Aggregates.Calenders, ThingPrices.Of);
         api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
         api.MapGet("/numbers", GetNumbers).WithTags("numbers").WithName("numbers");
-        api.MapGet("/numbers/rates", (Desk desk) => desk.Db.Read(c => new RatesView(Rates.Labour(Desk.Numbers(c)), Rates.Overhead(Desk.Numbers(c))))).WithTags("numbers").WithName("rates").WithSummary("The two rates of an hour of hands, opened to people and fixed costs.");
-        api.MapGet("/carrier", () => SimulatedCarrier.Rates).WithTags("numbers").WithName("carrier").WithSummary("The carrier's zones and rates: a simulated carrier that ships with the program.");
+        api.MapGet("/numbers/rates", (Desk desk) =>
+                desk.Db.Read(c => new RatesView(Rates.Labour(Desk.Numbers(c)), Rates.Overhead(Desk.Numbers(c))))
+            )
+            .WithTags("numbers")
+            .WithName("rates")
+            .WithSummary("The two rates of an hour of hands, opened to people and fixed costs.");
+        api.MapGet("/carrier", () => SimulatedCarrier.Rates)
+            .WithTags("numbers")
+            .WithName("carrier")
+            .WithSummary("The carrier's zones and rates: a simulated carrier that ships with the program.");
         api.MapPut("/numbers", PutNumbers).WithTags("numbers").WithName("saveNumbers");
     }
 
     /// <summary>Customers whose name or contact holds the text, accents and case aside.</summary>
-    internal static List<Customer> FindCustomers(Desk desk, string? text) => desk.Db.Read(c => CustomerStore.Find(c, text ?? "", 8));
+    internal static List<Customer> FindCustomers(Desk desk, string? text) =>
+        desk.Db.Read(c => CustomerStore.Find(c, text ?? "", 8));
 
     /// <summary>Everything Hepno knows of a customer, for the customer.</summary>
-    internal static CustomerExport ExportCustomer(string id, Desk desk) => desk.Db.Read(c =>
-    {
-        var customer = Aggregates.Customers.Get(c, id) ?? throw RefusedException.NoSuch("customer", id);
-        return new CustomerExport(customer.Value, [.. OrderStore.OfCustomer(c, id).Select(o => new OrderExport(o.Value.Code, o.Value.CreatedAt, o.Value.Ask, o.Value.Facts,
-            [.. QuoteStore.Of(c, o.Value.Id).Select(q => new QuoteExport(q.SentAt, q.WithdrawnAt, JsonSerializer.Deserialize<Views.FrozenQuote>(QuoteStore.Json(c, q.Id), Json.Frozen)!.Document))]))]);
-    });
+    internal static CustomerExport ExportCustomer(string id, Desk desk) =>
+        desk.Db.Read(c =>
+        {
+            var customer = Aggregates.Customers.Get(c, id) ?? throw RefusedException.NoSuch("customer", id);
+            return new CustomerExport(
+                customer.Value,
+                [
+                    .. OrderStore
+                        .OfCustomer(c, id)
+                        .Select(o => new OrderExport(
+                            o.Value.Code,
+                            o.Value.CreatedAt,
+                            o.Value.Ask,
+                            o.Value.Facts,
+                            [
+                                .. QuoteStore
+                                    .Of(c, o.Value.Id)
+                                    .Select(q => new QuoteExport(
+                                        q.SentAt,
+                                        q.WithdrawnAt,
+                                        JsonSerializer
+                                            .Deserialize<Views.FrozenQuote>(QuoteStore.Json(c, q.Id), Json.Frozen)!
+                                            .Document
+                                    )),
+                            ]
+                        )),
+                ]
+            );
+        });
 
     /// <summary>Forgets the person for good; orders and quotes keep their figures. Daily copies still hold the name until they are thirteen months old.</summary>
     internal static Views.Written EraseCustomer(string id, Desk desk, HttpRequest request)
@@ -111,7 +433,13 @@ internal static class ShopEndpoints
         var (done, files) = desk.Db.Write(c =>
         {
             var theirs = ForgetCustomer.FilesOf(c, id);
-            return (new Views.Written(id, ForgetCustomer.Do(c, desk, id, seen, request.Deed(desk.Clock, "customer erased"))), theirs);
+            return (
+                new Views.Written(
+                    id,
+                    ForgetCustomer.Do(c, desk, id, seen, request.Deed(desk.Clock, "customer erased"))
+                ),
+                theirs
+            );
         });
         // only once the orders no longer name them
         foreach (var hash in files)
@@ -130,38 +458,167 @@ internal static class ShopEndpoints
             var style = Aggregates.Styles.Get(connection, id) ?? throw RefusedException.NoSuch("style", id);
             if (StyleStore.OpenOrdersOf(connection, id) is { Count: > 0 } used)
             {
-                throw new RefusedException(409, "in-use", $"{style.Value.Name} is in use by {string.Join(", ", used.Select(n => $"T-{n}"))}.", "Close those orders or change their style first.");
+                throw new RefusedException(
+                    409,
+                    "in-use",
+                    $"{style.Value.Name} is in use by {string.Join(", ", used.Select(n => $"T-{n}"))}.",
+                    "Close those orders or change their style first."
+                );
             }
-            return new Views.Written(id, Aggregates.Styles.Put(connection, style.Value with { Retired = true }, seen, request.Deed(desk.Clock, "style retired")));
+            return new Views.Written(
+                id,
+                Aggregates.Styles.Put(
+                    connection,
+                    style.Value with
+                    {
+                        Retired = true,
+                    },
+                    seen,
+                    request.Deed(desk.Clock, "style retired")
+                )
+            );
         });
     }
 
     /// <summary>The shop's numbers; version 0 while they are the starting values.</summary>
-    internal static Versioned<ShopNumbers> GetNumbers(Desk desk) => desk.Db.Read(c =>
-    {
-        var n = Desk.Numbers(c);
-        // what is left to its starting value is shown as that value
-        return new Versioned<ShopNumbers>(n with { Packagings = n.PackedIn(), TierSteps = n.Steps(), Floor = n.Habits() }, Aggregates.Numbers.Get(c, "1")?.Version ?? 0);
-    });
+    internal static Versioned<ShopNumbers> GetNumbers(Desk desk) =>
+        desk.Db.Read(c =>
+        {
+            var n = Desk.Numbers(c);
+            // what is left to its starting value is shown as that value
+            return new Versioned<ShopNumbers>(
+                n with
+                {
+                    Packagings = n.PackedIn(),
+                    TierSteps = n.Steps(),
+                    Floor = n.Habits(),
+                },
+                Aggregates.Numbers.Get(c, "1")?.Version ?? 0
+            );
+        });
 
     /// <summary>Changes the shop's numbers, all effective at once.</summary>
     internal static Views.Written PutNumbers(NumbersBody b, Desk desk, HttpRequest request)
     {
-        var n = new ShopNumbers(b.ShopName.Trim(), b.Address, b.Contact, new FigureFormat(b.Format.Sign, b.Format.SignAfter, b.Format.DecimalMark, b.Format.GroupMark, b.Format.MinorDigits, b.Format.DayFirst, b.Format.TwelveHours, b.Format.Metric, b.Format.Celsius, b.Format.Language), b.Paper, b.TimeZone, b.Wage, b.OverheadPerHour, b.TariffPerKwh,
-            b.ConsumablesPerStart, b.PackingPerPiece, b.OrderMinutes, b.ArtworkMinutes, b.FeeShare, b.FeeFixed, b.TaxShare, b.MinimumCharge, b.RoundingStep, b.DepositShare, b.ValidityDays, b.SlowTenthShare, [.. b.Week.Select(d => new DayHours(d.Open, d.Close))],
-            b.Retail.ToCore(), b.Wholesale.ToCore(), b.LeastMarginShare, b.FeeBase, b.Inversion,
-            b.Packagings is null ? null : [.. b.Packagings.Select(p => new Packaging(p.Name.Trim(), p.MostTees, p.MostGrams, p.OwnGrams, p.Price))], b.ParcelMinutes, b.SizePricing,
-            b.People?.Select(p => new Person(p.Id, p.Name.Trim(), p.Wage, p.OnCostsShare, [.. p.Week.Select(d => new DayHours(d.Open, d.Close))], p.LunchFrom, p.LunchMinutes, [.. p.DaysOff.Distinct().Order()])).ToList(),
-            b.FixedCosts?.Select(c => new FixedCost(c.Name.Trim(), c.PerMonth)).ToList(), b.ProductiveShare, b.TierSteps, b.HandsFactor, b.Spoilage?.Select(s => new LearnedSpoilage(s.MethodId, s.Share)).ToList(), b.SwapMinutes, b.DialMinutes, b.SetUpWhileHeating, b.TheirsPerPiece, b.Floor?.ToCore(), b.RuleOfThumb, b.HandsWorth, b.HandsWorthAnHour, b.Unattended is { Count: > 0 } ? b.Unattended : null);
-        RefusedException.IfAny(n.Problems().Concat(ShopClock.Knows(n.TimeZone) ? [] : [new Problem("unknown-zone", $"\"{n.TimeZone}\" is not a time zone.", "timeZone", "Write it like Europe/London.")]));
+        var n = new ShopNumbers(
+            b.ShopName.Trim(),
+            b.Address,
+            b.Contact,
+            new FigureFormat(
+                b.Format.Sign,
+                b.Format.SignAfter,
+                b.Format.DecimalMark,
+                b.Format.GroupMark,
+                b.Format.MinorDigits,
+                b.Format.DayFirst,
+                b.Format.TwelveHours,
+                b.Format.Metric,
+                b.Format.Celsius,
+                b.Format.Language
+            ),
+            b.Paper,
+            b.TimeZone,
+            b.Wage,
+            b.OverheadPerHour,
+            b.TariffPerKwh,
+            b.ConsumablesPerStart,
+            b.PackingPerPiece,
+            b.OrderMinutes,
+            b.ArtworkMinutes,
+            b.FeeShare,
+            b.FeeFixed,
+            b.TaxShare,
+            b.MinimumCharge,
+            b.RoundingStep,
+            b.DepositShare,
+            b.ValidityDays,
+            b.SlowTenthShare,
+            [.. b.Week.Select(d => new DayHours(d.Open, d.Close))],
+            b.Retail.ToCore(),
+            b.Wholesale.ToCore(),
+            b.LeastMarginShare,
+            b.FeeBase,
+            b.Inversion,
+            b.Packagings is null
+                ? null
+                :
+                [
+                    .. b.Packagings.Select(p => new Packaging(
+                        p.Name.Trim(),
+                        p.MostTees,
+                        p.MostGrams,
+                        p.OwnGrams,
+                        p.Price
+                    )),
+                ],
+            b.ParcelMinutes,
+            b.SizePricing,
+            b.People?.Select(p => new Person(
+                    p.Id,
+                    p.Name.Trim(),
+                    p.Wage,
+                    p.OnCostsShare,
+                    [.. p.Week.Select(d => new DayHours(d.Open, d.Close))],
+                    p.LunchFrom,
+                    p.LunchMinutes,
+                    [.. p.DaysOff.Distinct().Order()]
+                ))
+                .ToList(),
+            b.FixedCosts?.Select(c => new FixedCost(c.Name.Trim(), c.PerMonth)).ToList(),
+            b.ProductiveShare,
+            b.TierSteps,
+            b.HandsFactor,
+            b.Spoilage?.Select(s => new LearnedSpoilage(s.MethodId, s.Share)).ToList(),
+            b.SwapMinutes,
+            b.DialMinutes,
+            b.SetUpWhileHeating,
+            b.TheirsPerPiece,
+            b.Floor?.ToCore(),
+            b.RuleOfThumb,
+            b.HandsWorth,
+            b.HandsWorthAnHour,
+            b.Unattended is { Count: > 0 } ? b.Unattended : null
+        );
+        RefusedException.IfAny(
+            n.Problems()
+                .Concat(
+                    ShopClock.Knows(n.TimeZone)
+                        ? []
+                        :
+                        [
+                            new Problem(
+                                "unknown-zone",
+                                $"\"{n.TimeZone}\" is not a time zone.",
+                                "timeZone",
+                                "Write it like Europe/London."
+                            ),
+                        ]
+                )
+        );
         return Save(desk, request, Aggregates.Numbers, "1", n.Settled());
     }
 
-    private static void MapPrices<T>(IEndpointRouteBuilder api, string noun, Aggregate<T> aggregate, Func<T, IEnumerable<(string What, decimal Price)>> prices)
+    private static void MapPrices<T>(
+        IEndpointRouteBuilder api,
+        string noun,
+        Aggregate<T> aggregate,
+        Func<T, IEnumerable<(string What, decimal Price)>> prices
+    )
         where T : class =>
-        api.MapGet($"/{noun}/{{id}}/prices", (string id, Desk desk) => desk.Db.Read(c => Views.PriceLine.Of(c, desk, aggregate, id, prices))).WithTags(noun).WithName($"{noun}-prices").WithSummary("Every price of it with the days it has held from, oldest first.");
+        api.MapGet($"/{noun}/{{id}}/prices", (string id, Desk desk) =>
+                desk.Db.Read(c => Views.PriceLine.Of(c, desk, aggregate, id, prices))
+            )
+            .WithTags(noun)
+            .WithName($"{noun}-prices")
+            .WithSummary("Every price of it with the days it has held from, oldest first.");
 
-    private static void Map<TBody, T>(IEndpointRouteBuilder api, string noun, Aggregate<T> aggregate, Func<string, TBody, T> toCore, Func<T, IEnumerable<Problem>> problems)
+    private static void Map<TBody, T>(
+        IEndpointRouteBuilder api,
+        string noun,
+        Aggregate<T> aggregate,
+        Func<string, TBody, T> toCore,
+        Func<T, IEnumerable<Problem>> problems
+    )
         where T : class
     {
         var group = api.MapGroup($"/{noun}").WithTags(noun);
@@ -176,14 +633,28 @@ internal static class ShopEndpoints
             }
             return Save(desk, request, aggregate, id, value);
         };
-        group.MapGet("", all).WithName($"{noun}All").WithSummary($"All {noun} with their versions.").OpenTo(ReadAtThePress.Contains(noun) ? Caller.Press : Caller.Counter);
-        group.MapPut("{id}", keep).WithName($"save-{noun}").WithSummary($"Keeps one of the {noun}; a new one needs no If-Match.");
+        group
+            .MapGet("", all)
+            .WithName($"{noun}All")
+            .WithSummary($"All {noun} with their versions.")
+            .OpenTo(ReadAtThePress.Contains(noun) ? Caller.Press : Caller.Counter);
+        group
+            .MapPut("{id}", keep)
+            .WithName($"save-{noun}")
+            .WithSummary($"Keeps one of the {noun}; a new one needs no If-Match.");
     }
 
     private static Views.Written Save<T>(Desk desk, HttpRequest request, Aggregate<T> aggregate, string id, T value)
         where T : class => desk.Db.Write(connection => Save(connection, desk, request, aggregate, id, value));
 
-    internal static Views.Written Save<T>(SqliteConnection connection, Desk desk, HttpRequest request, Aggregate<T> aggregate, string id, T value)
+    internal static Views.Written Save<T>(
+        SqliteConnection connection,
+        Desk desk,
+        HttpRequest request,
+        Aggregate<T> aggregate,
+        string id,
+        T value
+    )
         where T : class
     {
         var before = aggregate.Get(connection, id);
@@ -192,30 +663,60 @@ internal static class ShopEndpoints
         {
             throw Collision.Of(value, before.Value, aggregate.At(connection, id, seen), before.Version);
         }
-        return new Views.Written(id, aggregate.Put(connection, value, seen, request.Deed(desk.Clock, $"{aggregate.Kind} changed")));
+        return new Views.Written(
+            id,
+            aggregate.Put(connection, value, seen, request.Deed(desk.Clock, $"{aggregate.Kind} changed"))
+        );
     }
 
     private static IEnumerable<Problem> Named(Customer customer)
     {
         if (customer.Name.Length is 0 or > 200)
         {
-            yield return new("empty", customer.Name.Length == 0 ? "The customer has no name." : $"A name of {customer.Name.Length} characters.", "name", "Type a name of at most 200 characters.");
+            yield return new(
+                "empty",
+                customer.Name.Length == 0
+                    ? "The customer has no name."
+                    : $"A name of {customer.Name.Length} characters.",
+                "name",
+                "Type a name of at most 200 characters."
+            );
         }
         if (customer.Contact.Length > 500)
         {
-            yield return new("too-long", $"A contact of {customer.Contact.Length} characters.", "contact", "At most 500.");
+            yield return new(
+                "too-long",
+                $"A contact of {customer.Contact.Length} characters.",
+                "contact",
+                "At most 500."
+            );
         }
         if (customer.Address.Length > 500)
         {
-            yield return new("too-long", $"An address of {customer.Address.Length} characters.", "address", "At most 500.");
+            yield return new(
+                "too-long",
+                $"An address of {customer.Address.Length} characters.",
+                "address",
+                "At most 500."
+            );
         }
         if (customer.TaxExempt.Length > 200)
         {
-            yield return new("too-long", $"A proof of {customer.TaxExempt.Length} characters.", "taxExempt", "Name the certificate and its number, at most 200.");
+            yield return new(
+                "too-long",
+                $"A proof of {customer.TaxExempt.Length} characters.",
+                "taxExempt",
+                "Name the certificate and its number, at most 200."
+            );
         }
         if (customer.AccountDays is < 0 or > 365)
         {
-            yield return new("range", $"{customer.AccountDays} days to pay is outside 0 to 365.", "accountDays", "30 is usual; 0 where they have no account.");
+            yield return new(
+                "range",
+                $"{customer.AccountDays} days to pay is outside 0 to 365.",
+                "accountDays",
+                "30 is usual; 0 where they have no account."
+            );
         }
     }
 }

@@ -25,7 +25,11 @@ internal sealed record TestGarmentLeft(string Id, int Left);
 /// <param name="Tests">Every test's verdict.</param>
 /// <param name="Recipes">What they make of every recipe.</param>
 /// <param name="Garments">What is left on the shelf of test garments.</param>
-internal sealed record TestsView(IReadOnlyList<SpotTestSaid> Tests, IReadOnlyList<RecipeRelied> Recipes, IReadOnlyList<TestGarmentLeft> Garments);
+internal sealed record TestsView(
+    IReadOnlyList<SpotTestSaid> Tests,
+    IReadOnlyList<RecipeRelied> Recipes,
+    IReadOnlyList<TestGarmentLeft> Garments
+);
 
 /// <summary>What spot tests came to, and their photographs; the tests themselves are kept like everything else on the Floor.</summary>
 internal static class SpotTestEndpoints
@@ -37,44 +41,83 @@ internal static class SpotTestEndpoints
     {
         var tests = api.MapGroup("/spot-tests").WithTags("spot-tests");
         tests.MapGet("verdicts", Verdicts).WithName("spotTestVerdicts").OpenTo(Caller.Press);
-        tests.MapPut("{id}/photos/{photoId}", Photograph).WithName("addTestPhoto").Accepts<byte[]>("image/png", "image/jpeg").WithMetadata(new BodyLimit(LargestPhoto));
-        tests.MapGet("{id}/photos/{photoId}", Photo).WithName("testPhoto").OpenTo(Caller.Press).Produces(200, contentType: "image/png");
+        tests
+            .MapPut("{id}/photos/{photoId}", Photograph)
+            .WithName("addTestPhoto")
+            .Accepts<byte[]>("image/png", "image/jpeg")
+            .WithMetadata(new BodyLimit(LargestPhoto));
+        tests
+            .MapGet("{id}/photos/{photoId}", Photo)
+            .WithName("testPhoto")
+            .OpenTo(Caller.Press)
+            .Produces(200, contentType: "image/png");
         tests.MapDelete("{id}/photos/{photoId}", TakeOff).WithName("removeTestPhoto");
     }
 
     /// <summary>The verdict of every test, what they make of every recipe, what is left of the test garments, by the core's rules.</summary>
-    internal static TestsView Verdicts(Desk desk) => desk.Db.Read(c =>
-    {
-        var tests = Aggregates.SpotTests.All(c).Select(t => t.Value).ToList();
-        var book = desk.Book(c);
-        return new TestsView([.. tests.Select(t => new SpotTestSaid(t.Id, t.Verdict(), Said(t)))], [.. book.Recipes.Select(r => Relied(r, book, tests))], [.. Aggregates.TestGarments.All(c).Select(g => new TestGarmentLeft(g.Value.Id, g.Value.Left(tests)))]);
-    });
+    internal static TestsView Verdicts(Desk desk) =>
+        desk.Db.Read(c =>
+        {
+            var tests = Aggregates.SpotTests.All(c).Select(t => t.Value).ToList();
+            var book = desk.Book(c);
+            return new TestsView(
+                [.. tests.Select(t => new SpotTestSaid(t.Id, t.Verdict(), Said(t)))],
+                [.. book.Recipes.Select(r => Relied(r, book, tests))],
+                [.. Aggregates.TestGarments.All(c).Select(g => new TestGarmentLeft(g.Value.Id, g.Value.Left(tests)))]
+            );
+        });
 
     /// <summary>Keeps a photograph with a test: upright, at most 1,400 pixels, without what the camera wrote into it.</summary>
-    internal static async Task<Written> Photograph(string id, string photoId, int? washes, Desk desk, HttpRequest request)
+    internal static async Task<Written> Photograph(
+        string id,
+        string photoId,
+        int? washes,
+        Desk desk,
+        HttpRequest request
+    )
     {
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body, request.HttpContext.RequestAborted);
         var hash = KeptFiles.Keep(desk.Db.Folder, Upright(body.ToArray()));
-        return desk.Db.Write(c => Changed(c, id, request.Seen(), request.Deed(desk.Clock, "test photographed"), t => t with { Photos = [.. (t.Photos ?? []).Where(p => p.Id != photoId), new(photoId, hash, washes ?? 0)] }));
+        return desk.Db.Write(c =>
+            Changed(c, id, request.Seen(), request.Deed(desk.Clock, "test photographed"), t =>
+                t with
+                {
+                    Photos = [.. (t.Photos ?? []).Where(p => p.Id != photoId), new(photoId, hash, washes ?? 0)],
+                }
+            )
+        );
     }
 
     /// <summary>A photograph of a test.</summary>
     internal static FileContentHttpResult Photo(string id, string photoId, Desk desk)
     {
         var photo = desk.Db.Read(c => TestOf(c, id).Value.Photos?.FirstOrDefault(p => p.Id == photoId));
-        return photo is null || !KeptFiles.Has(desk.Db.Folder, photo.Hash) ? throw RefusedException.NoSuch("photograph", photoId) : TypedResults.File(KeptFiles.Read(desk.Db.Folder, photo.Hash), "image/png");
+        return photo is null || !KeptFiles.Has(desk.Db.Folder, photo.Hash)
+            ? throw RefusedException.NoSuch("photograph", photoId)
+            : TypedResults.File(KeptFiles.Read(desk.Db.Folder, photo.Hash), "image/png");
     }
 
     /// <summary>Takes a photograph off a test; what is in it stays for taking back.</summary>
-    internal static Written TakeOff(string id, string photoId, Desk desk, HttpRequest request) => desk.Db.Write(c => Changed(c, id, request.Seen(), request.Deed(desk.Clock, "photograph taken off"), t => (t.Photos ?? []).All(p => p.Id != photoId)
-        ? throw RefusedException.NoSuch("photograph", photoId) : t with { Photos = t.Photos!.Count == 1 ? null : [.. t.Photos.Where(p => p.Id != photoId)] }));
+    internal static Written TakeOff(string id, string photoId, Desk desk, HttpRequest request) =>
+        desk.Db.Write(c =>
+            Changed(c, id, request.Seen(), request.Deed(desk.Clock, "photograph taken off"), t =>
+                (t.Photos ?? []).All(p => p.Id != photoId)
+                    ? throw RefusedException.NoSuch("photograph", photoId)
+                    : t with
+                    {
+                        Photos = t.Photos!.Count == 1 ? null : [.. t.Photos.Where(p => p.Id != photoId)],
+                    }
+            )
+        );
 
     private static byte[] Upright(byte[] file)
     {
         try
         {
-            return PictureFile.IsDrawing(file) ? throw new NotAPictureException("A drawing in lines is no photograph.", "Send a PNG or JPEG.") : PngPicture.Write(PictureFile.Read(file, LongestSide), LongestSide);
+            return PictureFile.IsDrawing(file)
+                ? throw new NotAPictureException("A drawing in lines is no photograph.", "Send a PNG or JPEG.")
+                : PngPicture.Write(PictureFile.Read(file, LongestSide), LongestSide);
         }
         catch (NotAPictureException not)
         {
@@ -82,19 +125,39 @@ internal static class SpotTestEndpoints
         }
     }
 
-    private static Written Changed(Microsoft.Data.Sqlite.SqliteConnection c, string id, long seen, Deed deed, Func<SpotTest, SpotTest> change)
+    private static Written Changed(
+        Microsoft.Data.Sqlite.SqliteConnection c,
+        string id,
+        long seen,
+        Deed deed,
+        Func<SpotTest, SpotTest> change
+    )
     {
         var then = change(TestOf(c, id).Value);
         RefusedException.IfAny(then.Problems());
         return new(id, Aggregates.SpotTests.Put(c, then, seen, deed));
     }
 
-    private static Versioned<SpotTest> TestOf(Microsoft.Data.Sqlite.SqliteConnection c, string id) => Aggregates.SpotTests.Get(c, id) ?? throw RefusedException.NoSuch("spot test", id);
+    private static Versioned<SpotTest> TestOf(Microsoft.Data.Sqlite.SqliteConnection c, string id) =>
+        Aggregates.SpotTests.Get(c, id) ?? throw RefusedException.NoSuch("spot test", id);
 
     private static RecipeRelied Relied(Recipe recipe, Core.Methods.ShopBook book, List<SpotTest> tests)
     {
         // on every blank it may be pressed on; the best of them says what the recipe can do
-        var on = book.Styles.Where(s => !s.Retired && RecipeChoice.FabricOf(s) == recipe.Fabric).SelectMany(s => s.Colourways.Select(colour => (Style: s, Test: SpotTest.Of(recipe, s, colour, tests), Confidence: RecipeConfidence.Of(recipe, s, colour, tests)))).Where(x => x.Test is not null).DistinctBy(x => x.Test!.Id).ToList();
+        var on = book
+            .Styles.Where(s => !s.Retired && RecipeChoice.FabricOf(s) == recipe.Fabric)
+            .SelectMany(s =>
+                s.Colourways.Select(colour =>
+                    (
+                        Style: s,
+                        Test: SpotTest.Of(recipe, s, colour, tests),
+                        Confidence: RecipeConfidence.Of(recipe, s, colour, tests)
+                    )
+                )
+            )
+            .Where(x => x.Test is not null)
+            .DistinctBy(x => x.Test!.Id)
+            .ToList();
         if (on.Count == 0)
         {
             return new(recipe.Id, RecipeConfidence.Untested(recipe), "not tested on any blank");
@@ -103,14 +166,25 @@ internal static class SpotTestEndpoints
         var best = on.Select(x => x.Confidence).Append(RecipeConfidence.Untested(recipe)).Max();
         var washes = on.Max(x => x.Test!.Stands() ?? 0);
         var failed = on.Where(x => x.Confidence == Confidence.Failed).Select(x => x.Style.Name).Distinct().ToList();
-        return new(recipe.Id, best, $"{on.Count} {(on.Count == 1 ? "test" : "tests")} on {string.Join(", ", on.Select(x => x.Style.Name).Distinct())}{(washes > 0 ? $", {washes} washes" : "")}{(failed.Count > 0 ? $"; failed on {string.Join(", ", failed)}" : "")}");
+        return new(
+            recipe.Id,
+            best,
+            $"{on.Count} {(on.Count == 1 ? "test" : "tests")} on {string.Join(", ", on.Select(x => x.Style.Name).Distinct())}{(washes > 0 ? $", {washes} washes" : "")}{(failed.Count > 0 ? $"; failed on {string.Join(", ", failed)}" : "")}"
+        );
     }
 
     private static string Said(SpotTest t)
     {
-        var verdict = t.Verdict() switch { TestVerdict.Failed => t.Fault(), TestVerdict.LookAgain => "sticks; look again after a day", _ => "holds, clean after a day" };
+        var verdict = t.Verdict() switch
+        {
+            TestVerdict.Failed => t.Fault(),
+            TestVerdict.LookAgain => "sticks; look again after a day",
+            _ => "holds, clean after a day",
+        };
         var last = t.Washes is { Count: > 0 } all ? all[^1] : null;
-        var washes = last is null ? "; not washed yet" : $"; held {t.Stands()} washes{(last.Verdict == WashVerdict.Holds ? "" : $", {last.Verdict.ToString().ToLowerInvariant()} at {last.Washes}")}";
+        var washes = last is null
+            ? "; not washed yet"
+            : $"; held {t.Stands()} washes{(last.Verdict == WashVerdict.Holds ? "" : $", {last.Verdict.ToString().ToLowerInvariant()} at {last.Washes}")}";
         return $"{verdict}{(t.Verdict() == TestVerdict.Failed && t.Washes is null ? "" : washes)}{(t.Feel.Length > 0 ? $"; feels {t.Feel}" : "")}";
     }
 }

@@ -12,7 +12,19 @@ namespace Hepno.Web.Endpoints;
 /// <summary>What a printer takes and what went into it.</summary>
 internal sealed record SuppliesBody(IReadOnlyList<SupplySlotBody> Slots, IReadOnlyList<LoadingBody> Loadings)
 {
-    public PrinterSupplies ToCore(string id) => new(id, [.. Slots.Select(s => new SupplySlot(s.Supply, [.. s.Takes.Select(t => t.Trim()).Where(t => t.Length > 0)], s.Full, s.LowAt))], [.. Loadings.Select(l => new Loading(l.Supply, l.Product.Trim(), l.Lot.Trim(), l.At, l.Level, l.By.Trim()))]);
+    public PrinterSupplies ToCore(string id) =>
+        new(
+            id,
+            [
+                .. Slots.Select(s => new SupplySlot(
+                    s.Supply,
+                    [.. s.Takes.Select(t => t.Trim()).Where(t => t.Length > 0)],
+                    s.Full,
+                    s.LowAt
+                )),
+            ],
+            [.. Loadings.Select(l => new Loading(l.Supply, l.Product.Trim(), l.Lot.Trim(), l.At, l.Level, l.By.Trim()))]
+        );
 }
 
 /// <summary>A place of a printer.</summary>
@@ -25,7 +37,13 @@ internal sealed record LoadingBody(Supply Supply, string Product, string Lot, Da
 internal sealed record RefillBody(Supply Supply, string Product, string Lot, double? Level, string By);
 
 /// <summary>Prints of an order's place.</summary>
-internal sealed record PrintsBody(string OrderId, string LineId, string PlacementId, int Prints, bool WhiteOnly = false);
+internal sealed record PrintsBody(
+    string OrderId,
+    string LineId,
+    string PlacementId,
+    int Prints,
+    bool WhiteOnly = false
+);
 
 /// <summary>What is to be printed.</summary>
 internal sealed record QueueBody(IReadOnlyList<PrintsBody> Prints);
@@ -39,7 +57,16 @@ internal sealed record QueueBody(IReadOnlyList<PrintsBody> Prints);
 /// <param name="LowShare">Where low begins, 0 to 1.</param>
 /// <param name="Low">True from there on.</param>
 /// <param name="Mismatch">Why it refuses the method; empty when it matches.</param>
-internal sealed record SlotView(Supply Supply, string Name, string Said, string Left, double? Share, double LowShare, bool Low, string Mismatch);
+internal sealed record SlotView(
+    Supply Supply,
+    string Name,
+    string Said,
+    string Left,
+    double? Share,
+    double LowShare,
+    bool Low,
+    string Mismatch
+);
 
 /// <summary>A printer's materials.</summary>
 /// <param name="PrinterId">Which printer.</param>
@@ -49,7 +76,15 @@ internal sealed record SlotView(Supply Supply, string Name, string Said, string 
 /// <param name="WorkLeft">How far it goes with what waits, in words; empty while nothing waits or nothing is known.</param>
 /// <param name="Enough">False when something runs out before the waiting work is printed.</param>
 /// <param name="Log">Refills and changes of roll, newest first.</param>
-internal sealed record SuppliesView(string PrinterId, long Version, IReadOnlyList<SlotView> Slots, IReadOnlyList<SupplySlot> Usual, string WorkLeft, bool Enough, IReadOnlyList<string> Log);
+internal sealed record SuppliesView(
+    string PrinterId,
+    long Version,
+    IReadOnlyList<SlotView> Slots,
+    IReadOnlyList<SupplySlot> Usual,
+    string WorkLeft,
+    bool Enough,
+    IReadOnlyList<string> Log
+);
 
 /// <summary>A job in a printer's queue.</summary>
 /// <param name="Name">What.</param>
@@ -79,12 +114,20 @@ internal static class SupplyEndpoints
     }
 
     /// <summary>Every printer's materials: what is in it, how much is left, how far that goes, what does not match.</summary>
-    internal static IReadOnlyList<SuppliesView> View(Desk desk, IFilmPrinterReadout device) => desk.Db.Read(c =>
-    {
-        var book = desk.Book(c);
-        var kept = Aggregates.Supplies.All(c).ToDictionary(s => s.Value.Id);
-        return book.Machines().Where(m => PrinterSupplies.Usual(m.Kind).Count > 0).Select(m => kept.GetValueOrDefault(m.Id) is { } s ? Of(c, desk, book, s, device) : new SuppliesView(m.Id, 0, [], PrinterSupplies.Usual(m.Kind), "", true, [])).ToList();
-    });
+    internal static IReadOnlyList<SuppliesView> View(Desk desk, IFilmPrinterReadout device) =>
+        desk.Db.Read(c =>
+        {
+            var book = desk.Book(c);
+            var kept = Aggregates.Supplies.All(c).ToDictionary(s => s.Value.Id);
+            return book.Machines()
+                .Where(m => PrinterSupplies.Usual(m.Kind).Count > 0)
+                .Select(m =>
+                    kept.GetValueOrDefault(m.Id) is { } s
+                        ? Of(c, desk, book, s, device)
+                        : new SuppliesView(m.Id, 0, [], PrinterSupplies.Usual(m.Kind), "", true, [])
+                )
+                .ToList();
+        });
 
     /// <summary>Notes a refill or a change of roll with its lot; now is its time.</summary>
     internal static Written Refill(string id, RefillBody body, Desk desk, HttpRequest request)
@@ -94,80 +137,179 @@ internal static class SupplyEndpoints
         {
             var kept = (Aggregates.Supplies.Get(c, id) ?? throw RefusedException.NoSuch("supplies", id)).Value;
             var full = kept.Slots.FirstOrDefault(s => s.Supply == body.Supply)?.Full ?? 0;
-            var then = kept with { Loadings = [.. kept.Loadings, new Loading(body.Supply, body.Product.Trim(), body.Lot.Trim(), Minute(desk.Clock.Wall(Desk.Numbers(c).TimeZone)), body.Level ?? full, body.By.Trim())] };
+            var then = kept with
+            {
+                Loadings =
+                [
+                    .. kept.Loadings,
+                    new Loading(
+                        body.Supply,
+                        body.Product.Trim(),
+                        body.Lot.Trim(),
+                        Minute(desk.Clock.Wall(Desk.Numbers(c).TimeZone)),
+                        body.Level ?? full,
+                        body.By.Trim()
+                    ),
+                ],
+            };
             RefusedException.IfAny(then.Problems());
             return new Written(id, Aggregates.Supplies.Put(c, then, seen, request.Deed(desk.Clock, "refill noted")));
         });
     }
 
     /// <summary>The simulated printer's queue.</summary>
-    internal static PrinterReadoutView Readout(string id, Desk desk, IFilmPrinterReadout device) => desk.Db.Read(c =>
-    {
-        PrinterOf(c, id);
-        return Said(device.Read(id));
-    });
+    internal static PrinterReadoutView Readout(string id, Desk desk, IFilmPrinterReadout device) =>
+        desk.Db.Read(c =>
+        {
+            PrinterOf(c, id);
+            return Said(device.Read(id));
+        });
 
     /// <summary>Sends waiting prints to the simulated printer.</summary>
-    internal static PrinterReadoutView Send(string id, QueueBody body, Desk desk, IFilmPrinterReadout device) => desk.Db.Read(c =>
-    {
-        var (printer, book) = (PrinterOf(c, id), desk.Book(c));
-        RefusedException.IfAny(body.Prints.Count == 0 ? [new Problem("empty", "Nothing is to be printed.", "prints", "Choose prints that wait for it.")] : body.Prints.Where(p => p.Prints is < 1 or > 10_000).Select(p => new Problem("range", $"{p.Prints} prints is outside 1 to 10,000.", "prints", "Count them.")));
-        if (device.Read(id).Queue.Count + body.Prints.Count > IFilmPrinterReadout.MostJobs)
+    internal static PrinterReadoutView Send(string id, QueueBody body, Desk desk, IFilmPrinterReadout device) =>
+        desk.Db.Read(c =>
         {
-            throw new RefusedException(409, "full", $"The queue of {printer.Name} takes {IFilmPrinterReadout.MostJobs} jobs.", "Note the cure of what is printed, or stop and empty it.");
-        }
-        if (Aggregates.Supplies.Get(c, id)?.Value.Mismatches().FirstOrDefault() is { Loaded: { } wrong } mismatch)
-        {
-            throw new RefusedException(409, "mismatch", $"{printer.Name} has {wrong.Product} in it as {PrinterSupplies.NameOf(mismatch.Slot.Supply)}, which it does not take.", $"Change it for {string.Join(" or ", mismatch.Slot.Takes)} and note the refill.");
-        }
-        device.Send(id, printer.SpeedIn2PerMinute, [.. body.Prints.Select(p => (Asked: p, Film: FilmPrints.Must(c, desk, book, id, p.OrderId, p.LineId, p.PlacementId)))
-            .Select(x => new PrintJob((x.Asked.OrderId, x.Asked.LineId, x.Asked.PlacementId), x.Asked.Prints, $"{x.Asked.Prints} × {x.Film.Name}", x.Film.Plan.Placement.AreaIn2 * x.Asked.Prints, x.Film.Use(printer, x.Asked.Prints)))]);
-        return Said(device.Read(id));
-    });
+            var (printer, book) = (PrinterOf(c, id), desk.Book(c));
+            RefusedException.IfAny(
+                body.Prints.Count == 0
+                    ? [new Problem("empty", "Nothing is to be printed.", "prints", "Choose prints that wait for it.")]
+                    : body
+                        .Prints.Where(p => p.Prints is < 1 or > 10_000)
+                        .Select(p => new Problem(
+                            "range",
+                            $"{p.Prints} prints is outside 1 to 10,000.",
+                            "prints",
+                            "Count them."
+                        ))
+            );
+            if (device.Read(id).Queue.Count + body.Prints.Count > IFilmPrinterReadout.MostJobs)
+            {
+                throw new RefusedException(
+                    409,
+                    "full",
+                    $"The queue of {printer.Name} takes {IFilmPrinterReadout.MostJobs} jobs.",
+                    "Note the cure of what is printed, or stop and empty it."
+                );
+            }
+            if (Aggregates.Supplies.Get(c, id)?.Value.Mismatches().FirstOrDefault() is { Loaded: { } wrong } mismatch)
+            {
+                throw new RefusedException(
+                    409,
+                    "mismatch",
+                    $"{printer.Name} has {wrong.Product} in it as {PrinterSupplies.NameOf(mismatch.Slot.Supply)}, which it does not take.",
+                    $"Change it for {string.Join(" or ", mismatch.Slot.Takes)} and note the refill."
+                );
+            }
+            device.Send(
+                id,
+                printer.SpeedIn2PerMinute,
+                [
+                    .. body
+                        .Prints.Select(p =>
+                            (Asked: p, Film: FilmPrints.Must(c, desk, book, id, p.OrderId, p.LineId, p.PlacementId))
+                        )
+                        .Select(x => new PrintJob(
+                            (x.Asked.OrderId, x.Asked.LineId, x.Asked.PlacementId),
+                            x.Asked.Prints,
+                            $"{x.Asked.Prints} × {x.Film.Name}",
+                            x.Film.Plan.Placement.AreaIn2 * x.Asked.Prints,
+                            x.Film.Use(printer, x.Asked.Prints)
+                        )),
+                ]
+            );
+            return Said(device.Read(id));
+        });
 
     /// <summary>Stops the simulated printer and empties its queue.</summary>
-    internal static PrinterReadoutView Clear(string id, Desk desk, IFilmPrinterReadout device) => desk.Db.Read(c =>
-    {
-        PrinterOf(c, id);
-        device.Clear(id);
-        return Said(device.Read(id));
-    });
+    internal static PrinterReadoutView Clear(string id, Desk desk, IFilmPrinterReadout device) =>
+        desk.Db.Read(c =>
+        {
+            PrinterOf(c, id);
+            device.Clear(id);
+            return Said(device.Read(id));
+        });
 
-    internal static FilmPrinter PrinterOf(SqliteConnection c, string id) => (Aggregates.FilmPrinters.Get(c, id) ?? throw RefusedException.NoSuch("film printer", id)).Value;
+    internal static FilmPrinter PrinterOf(SqliteConnection c, string id) =>
+        (Aggregates.FilmPrinters.Get(c, id) ?? throw RefusedException.NoSuch("film printer", id)).Value;
 
     /// <summary>The wall clock to the minute, as it is kept.</summary>
     internal static DateTime Minute(DateTime wall) => new(wall.Year, wall.Month, wall.Day, wall.Hour, wall.Minute, 0);
 
-    private static SuppliesView Of(SqliteConnection c, Desk desk, ShopBook book, Versioned<PrinterSupplies> kept, IFilmPrinterReadout device)
+    private static SuppliesView Of(
+        SqliteConnection c,
+        Desk desk,
+        ShopBook book,
+        Versioned<PrinterSupplies> kept,
+        IFilmPrinterReadout device
+    )
     {
         var (s, f) = (kept.Value, book.Numbers.Format);
         var batches = CureStore.OfPrinter(c, s.Id);
         var queued = device.Read(s.Id).Used();
-        double? Left(Supply supply) => s.Left(supply, from => batches.Where(b => b.Value.At >= from).Sum(b => b.Value.Use.Amount(supply)) + queued.Amount(supply));
+        double? Left(Supply supply) =>
+            s.Left(supply, from =>
+                batches.Where(b => b.Value.At >= from).Sum(b => b.Value.Use.Amount(supply)) + queued.Amount(supply)
+            );
         SlotView Slot(SupplySlot slot)
         {
             var (loaded, left, unit) = (s.In(slot.Supply), Left(slot.Supply), PrinterSupplies.UnitOf(slot.Supply));
-            return new(slot.Supply, PrinterSupplies.NameOf(slot.Supply), loaded is null ? "nothing noted yet" : $"{loaded.Named()}, since {Shown.Moment(loaded.At, f)}", left is { } l ? Amount(l, unit, f) : "", left / slot.Full, slot.LowAt / slot.Full, left <= slot.LowAt,
-                loaded is not null && !slot.Accepts(loaded.Product) ? $"it takes {string.Join(" or ", slot.Takes)}" : "");
+            return new(
+                slot.Supply,
+                PrinterSupplies.NameOf(slot.Supply),
+                loaded is null ? "nothing noted yet" : $"{loaded.Named()}, since {Shown.Moment(loaded.At, f)}",
+                left is { } l ? Amount(l, unit, f) : "",
+                left / slot.Full,
+                slot.LowAt / slot.Full,
+                left <= slot.LowAt,
+                loaded is not null && !slot.Accepts(loaded.Product) ? $"it takes {string.Join(" or ", slot.Takes)}" : ""
+            );
         }
         var (words, enough) = ("", true);
         if (book.FilmPrinters.FirstOrDefault(p => p.Id == s.Id) is { } printer)
         {
             var waiting = FilmPrints.Of(c, desk, book, s.Id).Where(p => p.Waiting > 0 && !p.Made).ToList();
-            var (total, (prints, lacking)) = (waiting.Sum(p => p.Waiting), WorkLeft.Of(Left, [.. waiting.Select(p => (p.Waiting, p.Use(printer, p.Waiting)))]));
+            var (total, (prints, lacking)) = (
+                waiting.Sum(p => p.Waiting),
+                WorkLeft.Of(Left, [.. waiting.Select(p => (p.Waiting, p.Use(printer, p.Waiting)))])
+            );
             enough = lacking is null;
-            words = total == 0 || s.Loadings.Count == 0 ? "" : lacking is { } supply ? $"{PrinterSupplies.NameOf(supply)} is enough for {prints} of the {total} prints that wait" : $"enough for the {total} prints that wait";
+            words =
+                total == 0 || s.Loadings.Count == 0 ? ""
+                : lacking is { } supply
+                    ? $"{PrinterSupplies.NameOf(supply)} is enough for {prints} of the {total} prints that wait"
+                : $"enough for the {total} prints that wait";
         }
-        return new(s.Id, kept.Version, [.. s.Slots.Select(Slot)], [], words, enough,
-            [.. s.Loadings.OrderByDescending(l => l.At).Take(LogShown).Select(l => $"{Shown.Moment(l.At, f)}: {PrinterSupplies.NameOf(l.Supply)}, {l.Named()}, now {Amount(l.Level, PrinterSupplies.UnitOf(l.Supply), f)}{(l.By.Length > 0 ? $", {l.By}" : "")}")]);
+        return new(
+            s.Id,
+            kept.Version,
+            [.. s.Slots.Select(Slot)],
+            [],
+            words,
+            enough,
+            [
+                .. s
+                    .Loadings.OrderByDescending(l => l.At)
+                    .Take(LogShown)
+                    .Select(l =>
+                        $"{Shown.Moment(l.At, f)}: {PrinterSupplies.NameOf(l.Supply)}, {l.Named()}, now {Amount(l.Level, PrinterSupplies.UnitOf(l.Supply), f)}{(l.By.Length > 0 ? $", {l.By}" : "")}"
+                    ),
+            ]
+        );
     }
 
     // film is measured in the shop's own lengths
-    private static string Amount(double value, string unit, FigureFormat f) => unit == "in" ? Shown.Length(Math.Round(value), f) : $"{Shown.Number(value, 0, f)} {unit}";
+    private static string Amount(double value, string unit, FigureFormat f) =>
+        unit == "in" ? Shown.Length(Math.Round(value), f) : $"{Shown.Number(value, 0, f)} {unit}";
 
     private static PrinterReadoutView Said(FilmPrinterReadout r)
     {
         var going = r.Queue.FirstOrDefault(q => q.Done < 1);
-        return new(r.Simulated, [.. r.Queue.Select(q => new QueuedView(q.Job.Name, (int)Math.Floor(q.Done * 100)))], r.Queue.Count == 0 ? "idle" : going is null ? "printed, to be powdered and cured" : $"prints {going.Job.Name}, {Shown.Duration(r.MinutesLeft * 60)} more in all");
+        return new(
+            r.Simulated,
+            [.. r.Queue.Select(q => new QueuedView(q.Job.Name, (int)Math.Floor(q.Done * 100)))],
+            r.Queue.Count == 0 ? "idle"
+                : going is null ? "printed, to be powdered and cured"
+                : $"prints {going.Job.Name}, {Shown.Duration(r.MinutesLeft * 60)} more in all"
+        );
     }
 }

@@ -34,44 +34,108 @@ internal static class TemplateEndpoints
     }
 
     /// <summary>All templates that are offered, by name.</summary>
-    internal static List<TemplateView> All(Desk desk) => desk.Db.Read(c =>
-    {
-        var styles = desk.Book(c).Styles;
-        return Aggregates.Templates.All(c).Where(t => !t.Value.Retired).Select(t => new TemplateView(t.Value.Id, t.Version, t.Value.Name, [.. t.Value.Lines.Select(l =>
-            $"{l.Pieces} × {styles.FirstOrDefault(s => s.Id == l.StyleId)?.Name ?? "a garment to be said"}{string.Concat(l.Placements.Select(p => $", {p.At().Name.ToLowerInvariant()}"))}")])).ToList();
-    });
+    internal static List<TemplateView> All(Desk desk) =>
+        desk.Db.Read(c =>
+        {
+            var styles = desk.Book(c).Styles;
+            return Aggregates
+                .Templates.All(c)
+                .Where(t => !t.Value.Retired)
+                .Select(t => new TemplateView(
+                    t.Value.Id,
+                    t.Version,
+                    t.Value.Name,
+                    [
+                        .. t.Value.Lines.Select(l =>
+                            $"{l.Pieces} × {styles.FirstOrDefault(s => s.Id == l.StyleId)?.Name ?? "a garment to be said"}{string.Concat(l.Placements.Select(p => $", {p.At().Name.ToLowerInvariant()}"))}"
+                        ),
+                    ]
+                ))
+                .ToList();
+        });
 
     /// <summary>Keeps an order's lines as a template.</summary>
     internal static Written Keep(string id, TemplateBody body, Desk desk, HttpRequest request)
     {
-        RefusedException.IfAny(id.Length is 0 or > LongestId ? [new Core.Measures.Problem("bad-id", $"An id of {id.Length} characters.", "id", $"Between 1 and {LongestId}, made by the device.")] : []);
+        RefusedException.IfAny(
+            id.Length is 0 or > LongestId
+                ?
+                [
+                    new Core.Measures.Problem(
+                        "bad-id",
+                        $"An id of {id.Length} characters.",
+                        "id",
+                        $"Between 1 and {LongestId}, made by the device."
+                    ),
+                ]
+                : []
+        );
         return desk.Db.Write(c =>
         {
-            var order = Aggregates.Orders.Get(c, body.OrderId)?.Value ?? throw RefusedException.NoSuch("order", body.OrderId);
+            var order = Aggregates.Orders.Get(c, body.OrderId)?.Value
+                ?? throw RefusedException.NoSuch("order", body.OrderId);
             var template = AskTemplate.Of(id, body.Name, order.Ask);
             RefusedException.IfAny(template.Problems());
-            return new Written(id, Aggregates.Templates.Put(c, template, request.SeenOrNew(Aggregates.Templates.Get(c, id) is not null), request.Deed(desk.Clock, "template kept")));
+            return new Written(
+                id,
+                Aggregates.Templates.Put(
+                    c,
+                    template,
+                    request.SeenOrNew(Aggregates.Templates.Get(c, id) is not null),
+                    request.Deed(desk.Clock, "template kept")
+                )
+            );
         });
     }
 
     /// <summary>No longer offers a template.</summary>
-    internal static Written Retire(string id, Desk desk, HttpRequest request) => desk.Db.Write(c =>
-    {
-        var kept = Aggregates.Templates.Get(c, id) ?? throw RefusedException.NoSuch("template", id);
-        return new Written(id, Aggregates.Templates.Put(c, kept.Value with { Retired = true }, request.Seen(), request.Deed(desk.Clock, "template taken out")));
-    });
+    internal static Written Retire(string id, Desk desk, HttpRequest request) =>
+        desk.Db.Write(c =>
+        {
+            var kept = Aggregates.Templates.Get(c, id) ?? throw RefusedException.NoSuch("template", id);
+            return new Written(
+                id,
+                Aggregates.Templates.Put(
+                    c,
+                    kept.Value with
+                    {
+                        Retired = true,
+                    },
+                    request.Seen(),
+                    request.Deed(desk.Clock, "template taken out")
+                )
+            );
+        });
 
     /// <summary>Puts a template's lines into an ask of which nothing is said yet, at today's shelf; a garment that is no longer offered is left to be said.</summary>
-    internal static Written Begin(string id, BeginBody body, Desk desk, HttpRequest request) => desk.Db.Write(c =>
-    {
-        var template = Aggregates.Templates.Get(c, body.TemplateId)?.Value ?? throw RefusedException.NoSuch("template", body.TemplateId);
-        var order = Aggregates.Orders.Get(c, id) ?? throw RefusedException.NoSuch("order", id);
-        if (order.Value.Ask.Lines.Any(l => l.StyleId is not null || l.Sizes.Count > 0 || l.Placements.Count > 0))
+    internal static Written Begin(string id, BeginBody body, Desk desk, HttpRequest request) =>
+        desk.Db.Write(c =>
         {
-            throw new RefusedException(409, "begun", $"{order.Value.Code} says something already.", "Begin a new ask, then take the template.");
-        }
-        var styles = desk.Book(c).Styles;
-        var ask = order.Value.Ask with { Lines = [.. template.Lines.Select(l => OrderAgain.Today(l, styles.FirstOrDefault(s => s.Id == l.StyleId && !s.Retired)))] };
-        return new Written(id, SaveAsk.Do(c, desk, id, ask, request.Seen(), request.Deed(desk.Clock, "begun from a template")).Version);
-    });
+            var template = Aggregates.Templates.Get(c, body.TemplateId)?.Value
+                ?? throw RefusedException.NoSuch("template", body.TemplateId);
+            var order = Aggregates.Orders.Get(c, id) ?? throw RefusedException.NoSuch("order", id);
+            if (order.Value.Ask.Lines.Any(l => l.StyleId is not null || l.Sizes.Count > 0 || l.Placements.Count > 0))
+            {
+                throw new RefusedException(
+                    409,
+                    "begun",
+                    $"{order.Value.Code} says something already.",
+                    "Begin a new ask, then take the template."
+                );
+            }
+            var styles = desk.Book(c).Styles;
+            var ask = order.Value.Ask with
+            {
+                Lines =
+                [
+                    .. template.Lines.Select(l =>
+                        OrderAgain.Today(l, styles.FirstOrDefault(s => s.Id == l.StyleId && !s.Retired))
+                    ),
+                ],
+            };
+            return new Written(
+                id,
+                SaveAsk.Do(c, desk, id, ask, request.Seen(), request.Deed(desk.Clock, "begun from a template")).Version
+            );
+        });
 }

@@ -9,7 +9,14 @@ namespace Hepno.Web.Endpoints;
 internal sealed record UpkeepBody(IReadOnlyList<UpkeepTaskBody> Tasks, IReadOnlyList<UpkeepDoneBody> Done);
 
 /// <summary>One task; times a year only for what is done as needed.</summary>
-internal sealed record UpkeepTaskBody(string Id, string Name, UpkeepEvery Every, double Minutes, decimal Cost, double TimesAYear = 0);
+internal sealed record UpkeepTaskBody(
+    string Id,
+    string Name,
+    UpkeepEvery Every,
+    double Minutes,
+    decimal Cost,
+    double TimesAYear = 0
+);
 
 /// <summary>It was done.</summary>
 internal sealed record UpkeepDoneBody(string TaskId, DateOnly Day, string By, string Note);
@@ -29,7 +36,14 @@ internal sealed record UpkeepTaskView(string TaskId, string Name, string When, b
 /// <param name="Usual">What is usual for its kind, offered while it has none.</param>
 /// <param name="AnHour">What tending costs for an hour of the machine, opened; null while there is nothing to do.</param>
 /// <param name="Log">What was done lately, in words, newest first.</param>
-internal sealed record UpkeepView(string MachineId, long Version, IReadOnlyList<UpkeepTaskView> Tasks, IReadOnlyList<UpkeepTask> Usual, Figure? AnHour, IReadOnlyList<string> Log);
+internal sealed record UpkeepView(
+    string MachineId,
+    long Version,
+    IReadOnlyList<UpkeepTaskView> Tasks,
+    IReadOnlyList<UpkeepTask> Usual,
+    Figure? AnHour,
+    IReadOnlyList<string> Log
+);
 
 /// <summary>Tending machines: what is due, and that it was done.</summary>
 internal static class UpkeepEndpoints
@@ -44,19 +58,36 @@ internal static class UpkeepEndpoints
     }
 
     /// <summary>Every machine's upkeep: what is due, what was done, what it costs an hour.</summary>
-    internal static IReadOnlyList<UpkeepView> View(Desk desk) => desk.Db.Read(c =>
-    {
-        var book = desk.Book(c);
-        var (n, today) = (book.Numbers, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)));
-        var kept = Aggregates.Upkeep.All(c).ToDictionary(u => u.Value.Id);
-        return book.Machines().Select(m =>
+    internal static IReadOnlyList<UpkeepView> View(Desk desk) =>
+        desk.Db.Read(c =>
         {
-            var u = kept.GetValueOrDefault(m.Id);
-            return u is null ? new UpkeepView(m.Id, 0, [], MachineUpkeep.Usual(m.Kind), null, [])
-                : new UpkeepView(m.Id, u.Version, [.. u.Value.Tasks.Select(t => Task(u.Value, t, today, n))], [], u.Value.Tasks.Count == 0 ? null : u.Value.PerHour(n, m.Equipment.ProductiveHoursAYear),
-                    [.. u.Value.Done.Reverse().Take(LogShown).Select(d => $"{Shown.Day(d.Day, n.Format)}: {u.Value.Tasks.FirstOrDefault(t => t.Id == d.TaskId)?.Name ?? "something no longer done"}{(d.By.Length > 0 ? $", {d.By}" : "")}{(d.Note.Length > 0 ? $". {d.Note}" : "")}")]);
-        }).ToList();
-    });
+            var book = desk.Book(c);
+            var (n, today) = (book.Numbers, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)));
+            var kept = Aggregates.Upkeep.All(c).ToDictionary(u => u.Value.Id);
+            return book.Machines()
+                .Select(m =>
+                {
+                    var u = kept.GetValueOrDefault(m.Id);
+                    return u is null
+                        ? new UpkeepView(m.Id, 0, [], MachineUpkeep.Usual(m.Kind), null, [])
+                        : new UpkeepView(
+                            m.Id,
+                            u.Version,
+                            [.. u.Value.Tasks.Select(t => Task(u.Value, t, today, n))],
+                            [],
+                            u.Value.Tasks.Count == 0 ? null : u.Value.PerHour(n, m.Equipment.ProductiveHoursAYear),
+                            [
+                                .. u
+                                    .Value.Done.Reverse()
+                                    .Take(LogShown)
+                                    .Select(d =>
+                                        $"{Shown.Day(d.Day, n.Format)}: {u.Value.Tasks.FirstOrDefault(t => t.Id == d.TaskId)?.Name ?? "something no longer done"}{(d.By.Length > 0 ? $", {d.By}" : "")}{(d.Note.Length > 0 ? $". {d.Note}" : "")}"
+                                    ),
+                            ]
+                        );
+                })
+                .ToList();
+        });
 
     /// <summary>Notes that a task was done.</summary>
     internal static Written Done(string id, UpkeepDoneBody body, Desk desk, HttpRequest request)
@@ -69,7 +100,10 @@ internal static class UpkeepEndpoints
             {
                 throw RefusedException.NoSuch("task", body.TaskId);
             }
-            var then = kept.Value with { Done = [.. kept.Value.Done, new UpkeepDone(body.TaskId, body.Day, body.By.Trim(), body.Note.Trim())] };
+            var then = kept.Value with
+            {
+                Done = [.. kept.Value.Done, new UpkeepDone(body.TaskId, body.Day, body.By.Trim(), body.Note.Trim())],
+            };
             RefusedException.IfAny(then.Problems());
             return new Written(id, Aggregates.Upkeep.Put(c, then, seen, request.Deed(desk.Clock, "upkeep done")));
         });
@@ -78,9 +112,21 @@ internal static class UpkeepEndpoints
     private static UpkeepTaskView Task(MachineUpkeep u, UpkeepTask t, DateOnly today, ShopNumbers n)
     {
         var next = u.Next(t, today, n.Week);
-        var often = t.Every switch { UpkeepEvery.Day => "every day", UpkeepEvery.Week => "every week", UpkeepEvery.Month => "every month", _ => "as needed" };
+        var often = t.Every switch
+        {
+            UpkeepEvery.Day => "every day",
+            UpkeepEvery.Week => "every week",
+            UpkeepEvery.Month => "every month",
+            _ => "as needed",
+        };
         var last = next.Last is { } day ? $"done {Shown.Day(day, n.Format)}" : "never done";
         var due = u.DueBy(today, n.Week).Any(d => d.Task == t);
-        return new(t.Id, t.Name, $"{often}, {Shown.Number(t.Minutes, 0, n.Format)} min; {last}{(due || t.Every == UpkeepEvery.AsNeeded ? "" : $", next {Shown.Day(next.On, n.Format)}")}", due, due && next.Last is not null && next.On < today);
+        return new(
+            t.Id,
+            t.Name,
+            $"{often}, {Shown.Number(t.Minutes, 0, n.Format)} min; {last}{(due || t.Every == UpkeepEvery.AsNeeded ? "" : $", next {Shown.Day(next.On, n.Format)}")}",
+            due,
+            due && next.Last is not null && next.On < today
+        );
     }
 }

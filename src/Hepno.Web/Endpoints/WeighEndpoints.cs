@@ -18,9 +18,34 @@ namespace Hepno.Web.Endpoints;
 /// <param name="LearningPrints">Prints until it is mastered.</param>
 /// <param name="LearningShare">Share of those spoiled on top.</param>
 /// <param name="LostEach">Lost with one.</param>
-internal sealed record MakeOrBuyBody(decimal MachinePrice, double PrintsAMonth, decimal BoughtEach, decimal MadeEach, double MinutesEach, decimal Wage, decimal UpkeepAMonth = 0, decimal SpaceAMonth = 0, double LearningPrints = 0, double LearningShare = 0, decimal LostEach = 0)
+internal sealed record MakeOrBuyBody(
+    decimal MachinePrice,
+    double PrintsAMonth,
+    decimal BoughtEach,
+    decimal MadeEach,
+    double MinutesEach,
+    decimal Wage,
+    decimal UpkeepAMonth = 0,
+    decimal SpaceAMonth = 0,
+    double LearningPrints = 0,
+    double LearningShare = 0,
+    decimal LostEach = 0
+)
 {
-    public MakeOrBuyCase ToCore() => new(MachinePrice, PrintsAMonth, BoughtEach, MadeEach, MinutesEach, Wage, UpkeepAMonth, SpaceAMonth, LearningPrints, LearningShare, LostEach);
+    public MakeOrBuyCase ToCore() =>
+        new(
+            MachinePrice,
+            PrintsAMonth,
+            BoughtEach,
+            MadeEach,
+            MinutesEach,
+            Wage,
+            UpkeepAMonth,
+            SpaceAMonth,
+            LearningPrints,
+            LearningShare,
+            LostEach
+        );
 }
 
 /// <summary>Before money is spent: make or buy, what a way takes to begin with, and what a launch ties up.</summary>
@@ -31,15 +56,44 @@ internal static class WeighEndpoints
 
     public static void MapWeighing(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/make-or-buy", Start).WithTags("weighing").WithName("makeOrBuyStart").WithSummary("A film printer against bought film, from the shop's own figures and its orders of three months; null while there is no tee or no press.");
-        api.MapPost("/compute/make-or-buy", Weigh).WithTags("compute").WithName("computeMakeOrBuy").WithSummary("When a machine pays: break-even minutes, saving, months until it is paid back.");
-        api.MapGet("/start-up", StartUps).WithTags("weighing").WithName("startUp").WithSummary("What each way takes to begin with: machines the shop has at its own price, the rest assumed.");
-        api.MapPost("/recost", (Recosting all) => all.Begin()).WithTags("weighing").WithName("recost").WithSummary("Begins re-costing every quote that stands at the prices of today; no price is changed by it.");
-        api.MapGet("/recost/{id}", (string id, Recosting all) => all.Look(id)).WithTags("weighing").WithName("recosted").WithSummary("How far re-costing has come; once it is done, which lines moved and which fell under the floor.");
-        api.MapGet("/orders/{id}/launch", LaunchOf).WithTags("orders").WithName("launch").WithSummary("A line by one way as a launch: money tied up before the first sale, lost if nothing sells, and how many a month a sent-out way needs to take over.");
+        api.MapGet("/make-or-buy", Start)
+            .WithTags("weighing")
+            .WithName("makeOrBuyStart")
+            .WithSummary(
+                "A film printer against bought film, from the shop's own figures and its orders of three months; null while there is no tee or no press."
+            );
+        api.MapPost("/compute/make-or-buy", Weigh)
+            .WithTags("compute")
+            .WithName("computeMakeOrBuy")
+            .WithSummary("When a machine pays: break-even minutes, saving, months until it is paid back.");
+        api.MapGet("/start-up", StartUps)
+            .WithTags("weighing")
+            .WithName("startUp")
+            .WithSummary(
+                "What each way takes to begin with: machines the shop has at its own price, the rest assumed."
+            );
+        api.MapPost("/recost", (Recosting all) => all.Begin())
+            .WithTags("weighing")
+            .WithName("recost")
+            .WithSummary(
+                "Begins re-costing every quote that stands at the prices of today; no price is changed by it."
+            );
+        api.MapGet("/recost/{id}", (string id, Recosting all) => all.Look(id))
+            .WithTags("weighing")
+            .WithName("recosted")
+            .WithSummary(
+                "How far re-costing has come; once it is done, which lines moved and which fell under the floor."
+            );
+        api.MapGet("/orders/{id}/launch", LaunchOf)
+            .WithTags("orders")
+            .WithName("launch")
+            .WithSummary(
+                "A line by one way as a launch: money tied up before the first sale, lost if nothing sells, and how many a month a sent-out way needs to take over."
+            );
     }
 
-    internal static MakeOrBuyStart? Start(Desk desk) => desk.Db.Read(connection => MakeOrBuyStart.Of(desk.Book(connection), FilmPrints(connection, desk) / Months));
+    internal static MakeOrBuyStart? Start(Desk desk) =>
+        desk.Db.Read(connection => MakeOrBuyStart.Of(desk.Book(connection), FilmPrints(connection, desk) / Months));
 
     internal static MakeOrBuy Weigh(MakeOrBuyBody body, Desk desk)
     {
@@ -47,23 +101,47 @@ internal static class WeighEndpoints
         return desk.Db.Read(connection => MakeOrBuy.Of(body.ToCore(), desk.Book(connection).Numbers.Format));
     }
 
-    internal static IReadOnlyList<StartUpBudget> StartUps(Desk desk) => desk.Db.Read(connection => StartUp.Of(desk.Book(connection)));
+    internal static IReadOnlyList<StartUpBudget> StartUps(Desk desk) =>
+        desk.Db.Read(connection => StartUp.Of(desk.Book(connection)));
 
-    internal static Launch LaunchOf(string id, Desk desk, string? line, string method) => desk.Db.Read(connection =>
-    {
-        var book = desk.Book(connection);
-        var c = desk.Case(connection, id, book);
-        var of = c.Line(line);
-        var way = DecorationMethods.Find(method) ?? throw RefusedException.NoSuch("method", method);
-        if (of.InHand is not { } inHand || book.Presses.Count == 0)
+    internal static Launch LaunchOf(string id, Desk desk, string? line, string method) =>
+        desk.Db.Read(connection =>
         {
-            throw new RefusedException(409, "incomplete", $"{c.Order.Code} cannot be compared yet.", "Finish the ask first, and add a press on the Floor.");
-        }
-        var answer = way.Answer(inHand, book);
-        return answer.Decorations.Count > 0 ? Launch.Of(inHand, answer.Decorations, desk.Ribbon(c, of, book, desk.Open(connection, book)), book.Numbers.Format)
-            : throw new RefusedException(409, "method-unfit", $"{way.Name}: {answer.Verdict.Reasons.First(r => r.Kind == VerdictKind.No).Sentence}.", "Look at a way that can do it.", "method");
-    });
+            var book = desk.Book(connection);
+            var c = desk.Case(connection, id, book);
+            var of = c.Line(line);
+            var way = DecorationMethods.Find(method) ?? throw RefusedException.NoSuch("method", method);
+            if (of.InHand is not { } inHand || book.Presses.Count == 0)
+            {
+                throw new RefusedException(
+                    409,
+                    "incomplete",
+                    $"{c.Order.Code} cannot be compared yet.",
+                    "Finish the ask first, and add a press on the Floor."
+                );
+            }
+            var answer = way.Answer(inHand, book);
+            return answer.Decorations.Count > 0
+                ? Launch.Of(
+                    inHand,
+                    answer.Decorations,
+                    desk.Ribbon(c, of, book, desk.Open(connection, book)),
+                    book.Numbers.Format
+                )
+                : throw new RefusedException(
+                    409,
+                    "method-unfit",
+                    $"{way.Name}: {answer.Verdict.Reasons.First(r => r.Kind == VerdictKind.No).Sentence}.",
+                    "Look at a way that can do it.",
+                    "method"
+                );
+        });
 
-    private static double FilmPrints(SqliteConnection connection, Desk desk) => OrderStore.PrintsSince(connection, desk.Clock.Utc.AddDays(-Days))
-        .Where(p => DecorationMethods.Uses(p.MethodId, "dtf-bought") || DecorationMethods.Uses(p.MethodId, "dtf-made")).Sum(p => (double)p.Prints);
+    private static double FilmPrints(SqliteConnection connection, Desk desk) =>
+        OrderStore
+            .PrintsSince(connection, desk.Clock.Utc.AddDays(-Days))
+            .Where(p =>
+                DecorationMethods.Uses(p.MethodId, "dtf-bought") || DecorationMethods.Uses(p.MethodId, "dtf-made")
+            )
+            .Sum(p => (double)p.Prints);
 }

@@ -18,18 +18,51 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
         var customer = Aggregates.Customers.Get(connection, id) ?? throw RefusedException.NoSuch("customer", id);
         var book = desk.Book(connection);
         var f = book.Numbers.Format;
-        var cases = OrderStore.OfCustomer(connection, id).Select(o => desk.Case(connection, o.Value.Id, book)).Reverse().ToList();
+        var cases = OrderStore
+            .OfCustomer(connection, id)
+            .Select(o => desk.Case(connection, o.Value.Id, book))
+            .Reverse()
+            .ToList();
         var held = cases.Select(c => (Case: c, Held: OrderViews.HeldOf(c))).ToList();
-        return new(customer.Value, customer.Version, [.. held.Select(h => Past(h.Case, h.Held, f, book.Numbers.TimeZone))],
-            Figure.Sum("earned", "Earned", [.. held.Where(h => h.Held is not null).Select(h => h.Held!.Value.Earned with { Code = h.Case.Order.Id, Label = h.Case.Order.Code })]));
+        return new(
+            customer.Value,
+            customer.Version,
+            [.. held.Select(h => Past(h.Case, h.Held, f, book.Numbers.TimeZone))],
+            Figure.Sum(
+                "earned",
+                "Earned",
+                [
+                    .. held.Where(h => h.Held is not null)
+                        .Select(h => h.Held!.Value.Earned with { Code = h.Case.Order.Id, Label = h.Case.Order.Code }),
+                ]
+            )
+        );
     }
 
-    private static PastOrder Past(OrderCase c, (IReadOnlyList<LineHeld> Lines, Figure Earned, decimal RecordedAnHour, decimal PlannedAnHour)? held, FigureFormat f, string zone)
+    private static PastOrder Past(
+        OrderCase c,
+        (IReadOnlyList<LineHeld> Lines, Figure Earned, decimal RecordedAnHour, decimal PlannedAnHour)? held,
+        FigureFormat f,
+        string zone
+    )
     {
-        var where = string.Join(", ", c.Order.Ask.Lines.SelectMany(l => l.Placements).Select(p => p.At().Name.ToLowerInvariant()).Distinct());
+        var where = string.Join(
+            ", ",
+            c.Order.Ask.Lines.SelectMany(l => l.Placements).Select(p => p.At().Name.ToLowerInvariant()).Distinct()
+        );
         var at = c.Order.Facts.HandOver?.At ?? c.Order.CreatedAt;
-        return new(c.Order.Id, c.Order.Code, Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(at, zone)), f), c.What, where, c.Standing.Station, c.Frozen is null ? "" : Shown.Money(c.Frozen.Total, f),
-            held is null ? "" : Shown.Money(held.Value.Earned.Value, f), held is null ? "" : Shown.AnHour(held.Value.RecordedAnHour, f), c.Order.Facts.Ending?.Word ?? "");
+        return new(
+            c.Order.Id,
+            c.Order.Code,
+            Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(at, zone)), f),
+            c.What,
+            where,
+            c.Standing.Station,
+            c.Frozen is null ? "" : Shown.Money(c.Frozen.Total, f),
+            held is null ? "" : Shown.Money(held.Value.Earned.Value, f),
+            held is null ? "" : Shown.AnHour(held.Value.RecordedAnHour, f),
+            c.Order.Facts.Ending?.Word ?? ""
+        );
     }
 }
 
@@ -44,4 +77,15 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
 /// <param name="Earned">Profit as it came out; empty before it is handed over.</param>
 /// <param name="AnHour">Profit an hour as it came out; empty before.</param>
 /// <param name="Ended">How it left the line where it was not handed over, in a word; empty else.</param>
-internal sealed record PastOrder(string Id, string Code, string Day, string What, string Where, Station Station, string Total, string Earned, string AnHour, string Ended);
+internal sealed record PastOrder(
+    string Id,
+    string Code,
+    string Day,
+    string What,
+    string Where,
+    Station Station,
+    string Total,
+    string Earned,
+    string AnHour,
+    string Ended
+);

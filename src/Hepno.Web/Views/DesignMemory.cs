@@ -24,7 +24,18 @@ internal sealed record DesignVersion(string Since, int WidthPx, int HeightPx, IR
 /// <param name="Good">Pieces good.</param>
 /// <param name="Spoiled">Pieces spoiled, of the whole line.</param>
 /// <param name="Reasons">Why, most often first.</param>
-internal sealed record PressedWith(string OrderId, string Code, string When, string Where, string On, string With, string Settings, int Good, int Spoiled, IReadOnlyList<string> Reasons);
+internal sealed record PressedWith(
+    string OrderId,
+    string Code,
+    string When,
+    string Where,
+    string On,
+    string With,
+    string Settings,
+    int Good,
+    int Spoiled,
+    IReadOnlyList<string> Reasons
+);
 
 /// <summary>What the shop remembers of an artwork (docs/trade.md 15.5): a repeat order stays with what came out well.</summary>
 /// <param name="Versions">Its pictures, the newest first.</param>
@@ -41,28 +52,72 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
         string Day(DateTime utc) => Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(utc, n.TimeZone)), f);
         var states = Aggregates.Designs.States(c, id);
         var pictures = states.Where((s, i) => i == 0 || states[i - 1].Value.Hash != s.Value.Hash).ToList();
-        var versions = pictures.Select((s, i) => new DesignVersion(Day(s.From), s.Value.Report.WidthPx, s.Value.Report.HeightPx, s.Value.Report.Colours.LooksGradient ? [] : [.. s.Value.Report.Colours.Spots.Where(x => !x.Stray).Select(x => x.Hex)], i == pictures.Count - 1)).Reverse().ToList();
-        var pressed = OrderStore.OfDesign(c, id).Where(o => o.Value.Facts.RunStartedAt is not null).OrderByDescending(o => o.Value.Facts.RunStartedAt).Take(MostPressed)
+        var versions = pictures
+            .Select(
+                (s, i) =>
+                    new DesignVersion(
+                        Day(s.From),
+                        s.Value.Report.WidthPx,
+                        s.Value.Report.HeightPx,
+                        s.Value.Report.Colours.LooksGradient
+                            ? []
+                            : [.. s.Value.Report.Colours.Spots.Where(x => !x.Stray).Select(x => x.Hex)],
+                        i == pictures.Count - 1
+                    )
+            )
+            .Reverse()
+            .ToList();
+        var pressed = OrderStore
+            .OfDesign(c, id)
+            .Where(o => o.Value.Facts.RunStartedAt is not null)
+            .OrderByDescending(o => o.Value.Facts.RunStartedAt)
+            .Take(MostPressed)
             .SelectMany(o => Pressings(desk.Case(c, o.Value.Id, book), id, Day, f));
         return new(versions, [.. pressed]);
     }
 
-    private static IEnumerable<PressedWith> Pressings(OrderCase c, string designId, Func<DateTime, string> day, FigureFormat f)
+    private static IEnumerable<PressedWith> Pressings(
+        OrderCase c,
+        string designId,
+        Func<DateTime, string> day,
+        FigureFormat f
+    )
     {
         foreach (var line in c.Frozen?.Lines ?? [])
         {
             var asked = c.Frozen!.AskOf(line);
-            var mine = line.Band.Decorations.Where(d => asked.Placements.Any(p => p.Id == d.Placement.Id && p.DesignId == designId)).ToList();
+            var mine = line
+                .Band.Decorations.Where(d =>
+                    asked.Placements.Any(p => p.Id == d.Placement.Id && p.DesignId == designId)
+                )
+                .ToList();
             var tally = c.Run?.Sizes.Where(s => s.LineId == line.LineId).ToList() ?? [];
-            var reasons = Core.Runs.RunFold.OfLine(c.RunLines, line.LineId, c.Events).Where(e => e.Verdict == Core.Runs.RunVerdict.Spoiled && e.Reason is not null).GroupBy(e => e.Reason!).OrderByDescending(g => g.Count()).Select(g => g.Key).ToList();
+            var reasons = Core
+                .Runs.RunFold.OfLine(c.RunLines, line.LineId, c.Events)
+                .Where(e => e.Verdict == Core.Runs.RunVerdict.Spoiled && e.Reason is not null)
+                .GroupBy(e => e.Reason!)
+                .OrderByDescending(g => g.Count())
+                .Select(g => g.Key)
+                .ToList();
             foreach (var d in mine)
             {
                 var place = d.Placement.At();
-                yield return new(c.Order.Id, c.Order.Code, day(c.Order.Facts.RunStartedAt!.Value), $"{place.Name} {Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f)}, {Shown.Length(place.FromSeamIn, f)} {place.WhereOn(line.Style.Kind)}",
-                    $"{line.Style.Name}, {line.Colourway.Name.ToLowerInvariant()}", line.Band.Made, Settings(d.Recipe, f), tally.Sum(t => t.Good), tally.Sum(t => t.Spoiled), reasons);
+                yield return new(
+                    c.Order.Id,
+                    c.Order.Code,
+                    day(c.Order.Facts.RunStartedAt!.Value),
+                    $"{place.Name} {Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f)}, {Shown.Length(place.FromSeamIn, f)} {place.WhereOn(line.Style.Kind)}",
+                    $"{line.Style.Name}, {line.Colourway.Name.ToLowerInvariant()}",
+                    line.Band.Made,
+                    Settings(d.Recipe, f),
+                    tally.Sum(t => t.Good),
+                    tally.Sum(t => t.Spoiled),
+                    reasons
+                );
             }
         }
     }
 
-    private static string Settings(Recipe r, FigureFormat f) => $"{Shown.Temperature(r.TemperatureF, f)}, {r.DwellSeconds:0} s, {r.Pressure}, {r.Peel.ToString().ToLowerInvariant()} peel{(r.SecondPressSeconds > 0 ? $", {r.SecondPressSeconds:0} s again" : "")}";
+    private static string Settings(Recipe r, FigureFormat f) =>
+        $"{Shown.Temperature(r.TemperatureF, f)}, {r.DwellSeconds:0} s, {r.Pressure}, {r.Peel.ToString().ToLowerInvariant()} peel{(r.SecondPressSeconds > 0 ? $", {r.SecondPressSeconds:0} s again" : "")}";
 }

@@ -21,9 +21,48 @@ namespace Hepno.Web.Views;
 /// <param name="NextTime">What to do otherwise when it is printed again.</param>
 /// <param name="Print">Hash of the file that is printed: another picture has another.</param>
 /// <param name="Halved">True when it was measured at half its pixels each way, because it has so many.</param>
-internal sealed record DesignView(string Id, long Version, string Name, string Kind, int WidthPx, int HeightPx, double WidthIn, PixelBox Box, double CoveragePercent, Colours Colours, double SoftPercent, string? Ground, string? Code, Rights Rights, bool Mended, string NextTime, string Print, bool Halved)
+internal sealed record DesignView(
+    string Id,
+    long Version,
+    string Name,
+    string Kind,
+    int WidthPx,
+    int HeightPx,
+    double WidthIn,
+    PixelBox Box,
+    double CoveragePercent,
+    Colours Colours,
+    double SoftPercent,
+    string? Ground,
+    string? Code,
+    Rights Rights,
+    bool Mended,
+    string NextTime,
+    string Print,
+    bool Halved
+)
 {
-    public static DesignView Of(Design d, long version) => new(d.Id, version, d.Name, d.Kind, d.Report.WidthPx, d.Report.HeightPx, d.WidthIn, d.Report.Box, Math.Round(d.Report.Coverage() * 100, 1), d.Report.Colours, Math.Round(d.Report.Soft.Share * 100, 2), d.Report.Ground, d.Report.Code?.Text, d.Rights, d.CameAs is not null, d.NextTime, d.Hash, d.Report.Halved);
+    public static DesignView Of(Design d, long version) =>
+        new(
+            d.Id,
+            version,
+            d.Name,
+            d.Kind,
+            d.Report.WidthPx,
+            d.Report.HeightPx,
+            d.WidthIn,
+            d.Report.Box,
+            Math.Round(d.Report.Coverage() * 100, 1),
+            d.Report.Colours,
+            Math.Round(d.Report.Soft.Share * 100, 2),
+            d.Report.Ground,
+            d.Report.Code?.Text,
+            d.Rights,
+            d.CameAs is not null,
+            d.NextTime,
+            d.Hash,
+            d.Report.Halved
+        );
 }
 
 /// <summary>An artwork at a print width on a cloth.</summary>
@@ -35,7 +74,16 @@ internal sealed record DesignView(string Id, long Version, string Name, string K
 /// <param name="Ink">Ink of one print on the shop's film printer, ml; null where there is none.</param>
 /// <param name="Printer">Which printer that is.</param>
 /// <param name="CodeReads">Whether a square code in it is still read as each way of printing blurs it.</param>
-internal sealed record DesignLooked(double HeightIn, double Dpi, double? ThinnestLinePt, double? ThinnestGapPt, IReadOnlyList<DesignFault> Faults, InkUse? Ink, string Printer, IReadOnlyList<CodeRead> CodeReads);
+internal sealed record DesignLooked(
+    double HeightIn,
+    double Dpi,
+    double? ThinnestLinePt,
+    double? ThinnestGapPt,
+    IReadOnlyList<DesignFault> Faults,
+    InkUse? Ink,
+    string Printer,
+    IReadOnlyList<CodeRead> CodeReads
+);
 
 /// <summary>Whether a code is read once it is printed some way.</summary>
 internal sealed record CodeRead(string Way, bool Reads);

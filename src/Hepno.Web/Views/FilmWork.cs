@@ -18,35 +18,83 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
     public int Waiting => Math.Max(0, Plan.Bought - Cured);
 
     /// <summary>True when they are ticked off as made: they wait for no printer any more, only for their batch to be noted.</summary>
-    public bool Made => Order.Order.Facts.Items.FirstOrDefault(i => i.Id == $"prepare-{Plan.Placement.Id}")?.DoneAt is not null;
+    public bool Made =>
+        Order.Order.Facts.Items.FirstOrDefault(i => i.Id == $"prepare-{Plan.Placement.Id}")?.DoneAt is not null;
 
     /// <summary>"T-214 front".</summary>
     public string Name => $"{Order.CodeOf(Line.LineId)} {Plan.Placement.At().Name.ToLowerInvariant()}";
 
     /// <summary>What a number of them takes.</summary>
-    public CureUse Use(FilmPrinter printer, int prints) => CureUse.Of(Plan.Placement, printer, DtfMade.HasWhite(printer, Line.Colourway), prints);
+    public CureUse Use(FilmPrinter printer, int prints) =>
+        CureUse.Of(Plan.Placement, printer, DtfMade.HasWhite(printer, Line.Colourway), prints);
 
     /// <summary>True when the artwork is white alone.</summary>
-    public bool WhiteOnly(SqliteConnection c) => Plan.Placement.DesignId is { } id && Aggregates.Designs.Get(c, id) is { } design && design.Value.Report.Colours.WhiteAlone();
+    public bool WhiteOnly(SqliteConnection c) =>
+        Plan.Placement.DesignId is { } id
+        && Aggregates.Designs.Get(c, id) is { } design
+        && design.Value.Report.Colours.WhiteAlone();
 
     /// <summary>Everything the open orders want of a printer, the earliest wanted first.</summary>
     public static IReadOnlyList<FilmPrints> Of(SqliteConnection c, Desk desk, ShopBook book, string printerId)
     {
-        var cured = CureStore.OfPrinter(c, printerId).Where(b => b.Value.Verdict != CureVerdict.Bad).SelectMany(b => b.Value.Prints).ToLookup(p => (p.OrderId, p.LineId, p.PlacementId), p => p.Prints);
-        return [.. desk.Open(c, book).Where(o => o.Frozen is not null && o.Order.Facts.Approval is not null && o.Standing.Station is Station.Gather or Station.Press).OrderBy(o => o.Order.Ask.DueAt ?? DateTime.MaxValue)
-            .SelectMany(o => o.Frozen!.Lines.SelectMany(l => l.Band.Decorations.Where(d => d.Recipe.ProductId == printerId).Select(d => new FilmPrints(o, l, d, cured[(o.Order.Id, l.LineId, d.Placement.Id)].Sum()))))];
+        var cured = CureStore
+            .OfPrinter(c, printerId)
+            .Where(b => b.Value.Verdict != CureVerdict.Bad)
+            .SelectMany(b => b.Value.Prints)
+            .ToLookup(p => (p.OrderId, p.LineId, p.PlacementId), p => p.Prints);
+        return
+        [
+            .. desk.Open(c, book)
+                .Where(o =>
+                    o.Frozen is not null
+                    && o.Order.Facts.Approval is not null
+                    && o.Standing.Station is Station.Gather or Station.Press
+                )
+                .OrderBy(o => o.Order.Ask.DueAt ?? DateTime.MaxValue)
+                .SelectMany(o =>
+                    o.Frozen!.Lines.SelectMany(l =>
+                        l.Band.Decorations.Where(d => d.Recipe.ProductId == printerId)
+                            .Select(d => new FilmPrints(o, l, d, cured[(o.Order.Id, l.LineId, d.Placement.Id)].Sum()))
+                    )
+                ),
+        ];
     }
 
     /// <summary>One place of an order, whatever station it stands at; null when the order, as quoted now, has no such film.</summary>
-    public static FilmPrints? Find(SqliteConnection c, Desk desk, ShopBook book, string printerId, string orderId, string lineId, string placementId)
+    public static FilmPrints? Find(
+        SqliteConnection c,
+        Desk desk,
+        ShopBook book,
+        string printerId,
+        string orderId,
+        string lineId,
+        string placementId
+    )
     {
         var o = Aggregates.Orders.Get(c, orderId) is null ? null : desk.Case(c, orderId, book);
         var line = o?.Frozen?.Lines.FirstOrDefault(l => l.LineId == lineId);
-        var plan = line?.Band.Decorations.FirstOrDefault(d => d.Placement.Id == placementId && d.Recipe.ProductId == printerId);
+        var plan = line?.Band.Decorations.FirstOrDefault(d =>
+            d.Placement.Id == placementId && d.Recipe.ProductId == printerId
+        );
         return plan is null ? null : new(o!, line!, plan, 0);
     }
 
     /// <summary>The same, or refused.</summary>
-    public static FilmPrints Must(SqliteConnection c, Desk desk, ShopBook book, string printerId, string orderId, string lineId, string placementId) => Find(c, desk, book, printerId, orderId, lineId, placementId)
-        ?? throw new RefusedException(400, "no-film", $"{Aggregates.Orders.Get(c, orderId)?.Value.Code ?? "This order"} has no film of this printer there.", "Choose from the prints that wait for it.", "prints");
+    public static FilmPrints Must(
+        SqliteConnection c,
+        Desk desk,
+        ShopBook book,
+        string printerId,
+        string orderId,
+        string lineId,
+        string placementId
+    ) =>
+        Find(c, desk, book, printerId, orderId, lineId, placementId)
+        ?? throw new RefusedException(
+            400,
+            "no-film",
+            $"{Aggregates.Orders.Get(c, orderId)?.Value.Code ?? "This order"} has no film of this printer there.",
+            "Choose from the prints that wait for it.",
+            "prints"
+        );
 }

@@ -13,7 +13,16 @@ namespace Hepno.Web.Views;
 /// <param name="TooLong">How much is pressed too long, in words.</param>
 /// <param name="Order">In which order placements and second presses come, in words; empty where there is no choice.</param>
 /// <param name="Events">What happens in the first minutes, in order.</param>
-public sealed record FloorWayView(FloorPolicy Policy, string APiece, string InAll, double MakespanSeconds, string Busy, string TooLong, string Order, IReadOnlyList<FloorEvent> Events);
+public sealed record FloorWayView(
+    FloorPolicy Policy,
+    string APiece,
+    string InAll,
+    double MakespanSeconds,
+    string Busy,
+    string TooLong,
+    string Order,
+    IReadOnlyList<FloorEvent> Events
+);
 
 /// <summary>A change to the floor and what it would take off, as shown.</summary>
 /// <param name="What">What is changed.</param>
@@ -31,7 +40,17 @@ public sealed record FloorChangeView(string What, double SecondsAPiece, string S
 /// <param name="ZeroOverDwell">What nothing pressed too long would cost, in words.</param>
 /// <param name="Changes">What would help, most first.</param>
 /// <param name="Source">Where the seconds come from.</param>
-public sealed record FloorSimulationView(string What, string PressName, int Pieces, double DrawnSeconds, IReadOnlyList<FloorWayView> Ways, string Narrow, string ZeroOverDwell, IReadOnlyList<FloorChangeView> Changes, string Source)
+public sealed record FloorSimulationView(
+    string What,
+    string PressName,
+    int Pieces,
+    double DrawnSeconds,
+    IReadOnlyList<FloorWayView> Ways,
+    string Narrow,
+    string ZeroOverDwell,
+    IReadOnlyList<FloorChangeView> Changes,
+    string Source
+)
 {
     private const double Drawn = 600;
 
@@ -39,25 +58,64 @@ public sealed record FloorSimulationView(string What, string PressName, int Piec
     private const int FewPieces = 12;
 
     /// <summary>Simulates a line by its plan.</summary>
-    internal static FloorSimulationView Of(string what, AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book, bool cold = false)
+    internal static FloorSimulationView Of(
+        string what,
+        AskInHand ask,
+        IReadOnlyList<DecorationPlan> decorations,
+        ShopBook book,
+        bool cold = false
+    )
     {
         var f = book.Numbers.Format;
         var warm = LineFloor.JobOf(ask, decorations, book);
         var job = cold ? LineFloor.FromCold(ask, book, warm) : warm;
-        var heating = cold ? (job.Passes[0].TemperatureF - job.Presses[0].AtF!.Value) / job.Presses[0].RiseFPerMinute * 60 : 0;
+        var heating = cold
+            ? (job.Passes[0].TemperatureF - job.Presses[0].AtF!.Value) / job.Presses[0].RiseFPerMinute * 60
+            : 0;
         var drawn = Drawn + heating;
-        var ways = new[] { FloorPolicy.OneAtATime, FloorPolicy.Stream }.Select(policy =>
-        {
-            var by = job with { Policy = policy };
-            var found = PressFloorSimulation.Run(by, job.Pieces <= FewPieces ? PressFloorSimulation.UsualSearch : 0, trace: true);
-            return (Job: by, Found: found, View: Way(by, found, f, drawn));
-        }).ToList();
+        var ways = new[] { FloorPolicy.OneAtATime, FloorPolicy.Stream }
+            .Select(policy =>
+            {
+                var by = job with { Policy = policy };
+                var found = PressFloorSimulation.Run(
+                    by,
+                    job.Pieces <= FewPieces ? PressFloorSimulation.UsualSearch : 0,
+                    trace: true
+                );
+                return (Job: by, Found: found, View: Way(by, found, f, drawn));
+            })
+            .ToList();
         var own = ways.First(w => w.Job.Policy == job.Policy);
         var zero = PressFloorSimulation.ZeroOverDwellCosts(own.Job, own.Found);
-        return new(what, job.Presses[0].Name, job.Pieces, drawn, [.. ways.Select(w => w.View)], FloorHelp.Said(FloorHelp.NarrowOf(own.Job, own.Found)),
+        return new(
+            what,
+            job.Presses[0].Name,
+            job.Pieces,
+            drawn,
+            [.. ways.Select(w => w.View)],
+            FloorHelp.Said(FloorHelp.NarrowOf(own.Job, own.Found)),
             own.Found.OverDwellSum == 0 ? "" : $"not a second too long would cost {Shown.Duration(zero)} in all",
-            [.. FloorHelp.Changes(own.Job, own.Found).Append(LineFloor.PreparedBeside(ask, decorations, book)).OfType<FloorChange>().OrderByDescending(c => c.SecondsInAll).Select(c => new FloorChangeView(c.What, c.SecondsAPiece, c.SecondsInAll == 0 ? $"nothing: {c.Note}" : $"{Shown.Duration(c.SecondsInAll)} in all{(c.Note.Length > 0 ? $"; {c.Note}" : "")}"))],
-            (cold ? $"from cold, {Shown.Duration(heating)} to heat; " : "") + (book.Numbers.HandsFactor == 1 ? "starting times, assumed" : $"starting times × {Shown.Number(book.Numbers.HandsFactor, 2, f)}, your pace"));
+            [
+                .. FloorHelp
+                    .Changes(own.Job, own.Found)
+                    .Append(LineFloor.PreparedBeside(ask, decorations, book))
+                    .OfType<FloorChange>()
+                    .OrderByDescending(c => c.SecondsInAll)
+                    .Select(c => new FloorChangeView(
+                        c.What,
+                        c.SecondsAPiece,
+                        c.SecondsInAll == 0
+                            ? $"nothing: {c.Note}"
+                            : $"{Shown.Duration(c.SecondsInAll)} in all{(c.Note.Length > 0 ? $"; {c.Note}" : "")}"
+                    )),
+            ],
+            (cold ? $"from cold, {Shown.Duration(heating)} to heat; " : "")
+                + (
+                    book.Numbers.HandsFactor == 1
+                        ? "starting times, assumed"
+                        : $"starting times × {Shown.Number(book.Numbers.HandsFactor, 2, f)}, your pace"
+                )
+        );
     }
 
     private static FloorWayView Way(FloorJob job, FloorResult found, FigureFormat f, double drawn)
@@ -65,14 +123,27 @@ public sealed record FloorSimulationView(string What, string PressName, int Piec
         List<string> order = [];
         if (job.Passes.Count > 1)
         {
-            order.Add(found.ByPlacement ? "one placement of all pieces, then the next" : "each piece goes through all its placements");
+            order.Add(
+                found.ByPlacement
+                    ? "one placement of all pieces, then the next"
+                    : "each piece goes through all its placements"
+            );
         }
         if (job.Chain.Any(s => s.Code == "second-press") && job.Policy == FloorPolicy.Stream)
         {
             order.Add(found.Batch ? "second presses at the end, together" : "second presses as pieces are peeled");
         }
-        return new(job.Policy, $"{Shown.Number(found.MakespanSeconds / job.Pieces, 0, f)} s", Shown.Duration(found.MakespanSeconds), found.MakespanSeconds,
+        return new(
+            job.Policy,
+            $"{Shown.Number(found.MakespanSeconds / job.Pieces, 0, f)} s",
+            Shown.Duration(found.MakespanSeconds),
+            found.MakespanSeconds,
             $"hands busy {Shown.Number(found.HandsShare * 100, 0, f)}% of the time, press {Shown.Number(found.PressShare * 100, 0, f)}%, {found.LargestRack} on the rack at most",
-            found.OverDwellSum == 0 ? "nothing is pressed too long" : $"at most {Shown.Number(found.OverDwellLargest, 0, f)} s too long, within the slack", string.Join("; ", order), [.. found.Trace.Where(e => e.From < drawn)]);
+            found.OverDwellSum == 0
+                ? "nothing is pressed too long"
+                : $"at most {Shown.Number(found.OverDwellLargest, 0, f)} s too long, within the slack",
+            string.Join("; ", order),
+            [.. found.Trace.Where(e => e.From < drawn)]
+        );
     }
 }

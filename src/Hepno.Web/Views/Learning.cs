@@ -18,7 +18,14 @@ namespace Hepno.Web.Views;
 /// <param name="MarginShare">Margin at its price now.</param>
 /// <param name="MarginThen">Margin at the same price with the setting.</param>
 /// <param name="Sent">True when its quote is sent: its price stands whatever is learned.</param>
-public sealed record EffectView(string Code, decimal Cost, decimal CostThen, decimal MarginShare, decimal MarginThen, bool Sent);
+public sealed record EffectView(
+    string Code,
+    decimal Cost,
+    decimal CostThen,
+    decimal MarginShare,
+    decimal MarginThen,
+    bool Sent
+);
 
 /// <summary>One setting offered to change.</summary>
 /// <param name="Key">hands or spoilage.</param>
@@ -26,7 +33,13 @@ public sealed record EffectView(string Code, decimal Cost, decimal CostThen, dec
 /// <param name="Sentence">What would change, from what to what, on how many pieces.</param>
 /// <param name="Value">The value it would get.</param>
 /// <param name="Effects">Open orders it touches, the most touched first.</param>
-public sealed record OfferView(string Key, string MethodId, string Sentence, double Value, IReadOnlyList<EffectView> Effects);
+public sealed record OfferView(
+    string Key,
+    string MethodId,
+    string Sentence,
+    double Value,
+    IReadOnlyList<EffectView> Effects
+);
 
 /// <summary>Everything the shop's own work has taught.</summary>
 /// <param name="Seconds">Hands by method and place.</param>
@@ -36,7 +49,15 @@ public sealed record OfferView(string Key, string MethodId, string Sentence, dou
 /// <param name="Version">Version of the numbers it would change.</param>
 /// <param name="ReadSoFar">Orders read so far while all are read anew; 0 when all are.</param>
 /// <param name="ReadOf">Of so many; 0 when all are.</param>
-internal sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IReadOnlyList<StepLearned> Steps, IReadOnlyList<SpoiledLearned> Spoilage, OfferView? Offer, long Version, int ReadSoFar, int ReadOf)
+internal sealed record LearningView(
+    IReadOnlyList<SecondsLearned> Seconds,
+    IReadOnlyList<StepLearned> Steps,
+    IReadOnlyList<SpoiledLearned> Spoilage,
+    OfferView? Offer,
+    long Version,
+    int ReadSoFar,
+    int ReadOf
+)
 {
     // so many are read while somebody waits; more are read in the background, and said
     private const int MostAtOnce = 20;
@@ -57,10 +78,25 @@ internal sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IRead
         {
             parts = [.. LearnedPart.Sum(parts.Concat(missing.SelectMany(m => PartsOf(connection, desk, m.OrderId))))];
         }
-        var spoilage = DecorationMethods.All.ToDictionary(m => m.Id, m => (m.SpoilageAssumed, book.Numbers.SpoilageOf(m.Id, m.SpoilageAssumed)));
+        var spoilage = DecorationMethods.All.ToDictionary(
+            m => m.Id,
+            m => (m.SpoilageAssumed, book.Numbers.SpoilageOf(m.Id, m.SpoilageAssumed))
+        );
         var open = desk.Open(connection, book).Where(c => c.Standing.Station < Station.Press).ToList();
-        var offers = ShopLearning.Candidates(parts, book.Numbers.HandsFactor, spoilage).Select(c => Offered(c, open, book)).OrderByDescending(o => o.Effects.Sum(e => Math.Abs(e.CostThen - e.Cost))).ToList();
-        return new(ShopLearning.Seconds(parts), ShopLearning.Steps(parts), ShopLearning.Spoilage(parts), offers.Count > 0 ? offers[0] : null, Aggregates.Numbers.Get(connection, "1")?.Version ?? 0, done, of);
+        var offers = ShopLearning
+            .Candidates(parts, book.Numbers.HandsFactor, spoilage)
+            .Select(c => Offered(c, open, book))
+            .OrderByDescending(o => o.Effects.Sum(e => Math.Abs(e.CostThen - e.Cost)))
+            .ToList();
+        return new(
+            ShopLearning.Seconds(parts),
+            ShopLearning.Steps(parts),
+            ShopLearning.Spoilage(parts),
+            offers.Count > 0 ? offers[0] : null,
+            Aggregates.Numbers.Get(connection, "1")?.Version ?? 0,
+            done,
+            of
+        );
     }
 
     /// <summary>What one order that was handed over taught.</summary>
@@ -70,27 +106,77 @@ internal sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IRead
         return c.Frozen is null ? [] : [.. ShopLearning.Parts([.. Recorded(c)]), .. Earned(c)];
     }
 
-    private static IEnumerable<LearnedPart> Earned(OrderCase c) => OrderViews.HeldOf(c) is { } held
-        ? [new(LearnedKind.Earned, "", "", (double)held.Earned.Value, held.Lines.Sum(l => l.Held.HandsSeconds) / 3600, 1, 0)] : [];
+    private static IEnumerable<LearnedPart> Earned(OrderCase c) =>
+        OrderViews.HeldOf(c) is { } held
+            ?
+            [
+                new(
+                    LearnedKind.Earned,
+                    "",
+                    "",
+                    (double)held.Earned.Value,
+                    held.Lines.Sum(l => l.Held.HandsSeconds) / 3600,
+                    1,
+                    0
+                ),
+            ]
+            : [];
 
     /// <summary>The numbers with a setting taken.</summary>
-    public static ShopNumbers With(ShopNumbers n, string key, string methodId, double value) => key == "hands" ? n with { HandsFactor = value }
-        : n with { Spoilage = [.. (n.Spoilage ?? []).Where(s => s.MethodId != methodId), new LearnedSpoilage(methodId, value)] };
+    public static ShopNumbers With(ShopNumbers n, string key, string methodId, double value) =>
+        key == "hands"
+            ? n with
+            {
+                HandsFactor = value,
+            }
+            : n with
+            {
+                Spoilage =
+                [
+                    .. (n.Spoilage ?? []).Where(s => s.MethodId != methodId),
+                    new LearnedSpoilage(methodId, value),
+                ],
+            };
 
-    private static IEnumerable<LineRecorded> Recorded(OrderCase c) => c.Frozen!.Lines.Select(l => new LineRecorded([.. l.Band.Decorations.Select(l.Band.WayOf)], [.. l.Band.Decorations.Select(d => d.Placement.At().Name)],
-        l.PressingSeconds / c.Frozen.Numbers.HandsFactor, RunFold.OfLine(c.RunLines, l.LineId, c.Events), [.. Passes(l, c.Frozen.Numbers.Standards()).Select(LapStandards.Of)], [.. l.Band.Decorations.Select((d, i) => (d, i)).Where(x => x.d.Finishes.Length > 0).Select(x => x.i + 1)]));
+    private static IEnumerable<LineRecorded> Recorded(OrderCase c) =>
+        c.Frozen!.Lines.Select(l => new LineRecorded(
+            [.. l.Band.Decorations.Select(l.Band.WayOf)],
+            [.. l.Band.Decorations.Select(d => d.Placement.At().Name)],
+            l.PressingSeconds / c.Frozen.Numbers.HandsFactor,
+            RunFold.OfLine(c.RunLines, l.LineId, c.Events),
+            [.. Passes(l, c.Frozen.Numbers.Standards()).Select(LapStandards.Of)],
+            [.. l.Band.Decorations.Select((d, i) => (d, i)).Where(x => x.d.Finishes.Length > 0).Select(x => x.i + 1)]
+        ));
 
     // what is done before the first decoration belongs to its pass, looking at the piece to the last
-    private static IEnumerable<IReadOnlyList<WorkStep>> Passes(FrozenLine l, StepStandards standards) => l.Band.Decorations.Select((d, i) => (IReadOnlyList<WorkStep>)[
-        .. i == LineFloor.FirstPressed(l.Band.Decorations) ? LineFloor.Before(l.Style.Kind, l.Band.Decorations, standards) : [], .. d.Steps, .. i == l.Band.Decorations.Count - 1 ? standards.After.Take(1) : []]);
+    private static IEnumerable<IReadOnlyList<WorkStep>> Passes(FrozenLine l, StepStandards standards) =>
+        l.Band.Decorations.Select(
+            (d, i) =>
+                (IReadOnlyList<WorkStep>)
+                    [
+                        .. i == LineFloor.FirstPressed(l.Band.Decorations)
+                            ? LineFloor.Before(l.Style.Kind, l.Band.Decorations, standards)
+                            : [],
+                        .. d.Steps,
+                        .. i == l.Band.Decorations.Count - 1 ? standards.After.Take(1) : [],
+                    ]
+        );
 
     private static OfferView Offered(Candidate c, IReadOnlyList<OrderCase> open, ShopBook book)
     {
         var f = book.Numbers.Format;
         var then = book with { Numbers = With(book.Numbers, c.Key, c.MethodId, c.Learned) };
-        var effects = open.SelectMany(o => o.Lines.Where(l => l.InHand is not null && l.Decision is not null).Select(l => Effect(o, l, book, then))).OfType<EffectView>().Where(e => e.Cost != e.CostThen).OrderByDescending(e => Math.Abs(e.CostThen - e.Cost)).ToList();
-        var sentence = c.Key == "hands" ? $"Your hands take {Shown.Number(c.Learned * 100, 0, f)}% of the standard at the press; {Shown.Number(c.Now * 100, 0, f)}% is set. {c.Seen} timings."
-            : $"{DecorationMethods.Find(c.MethodId)!.Name}: {Shown.Number(c.Learned * 100, 1, f)} in 100 attempts are spoiled; {Shown.Number(c.Now * 100, 1, f)} is set. {c.Seen} attempts.";
+        var effects = open.SelectMany(o =>
+                o.Lines.Where(l => l.InHand is not null && l.Decision is not null).Select(l => Effect(o, l, book, then))
+            )
+            .OfType<EffectView>()
+            .Where(e => e.Cost != e.CostThen)
+            .OrderByDescending(e => Math.Abs(e.CostThen - e.Cost))
+            .ToList();
+        var sentence =
+            c.Key == "hands"
+                ? $"Your hands take {Shown.Number(c.Learned * 100, 0, f)}% of the standard at the press; {Shown.Number(c.Now * 100, 0, f)}% is set. {c.Seen} timings."
+                : $"{DecorationMethods.Find(c.MethodId)!.Name}: {Shown.Number(c.Learned * 100, 1, f)} in 100 attempts are spoiled; {Shown.Number(c.Now * 100, 1, f)} is set. {c.Seen} attempts.";
         return new(c.Key, c.MethodId, sentence, c.Learned, effects);
     }
 
@@ -105,6 +191,13 @@ internal sealed record LearningView(IReadOnlyList<SecondsLearned> Seconds, IRead
         var (before, after) = (LineCost.Of(l.InHand!, a, now), LineCost.Of(l.InHand!, b, then));
         var price = l.Frozen?.Band.Outcome.Price ?? LinePrice.Of(l.InHand!, a, before, now, l.Decision.TypedPrice).Each;
         var fees = LineCost.Fees(l.InHand!, now).On(price);
-        return new(o.CodeOf(l.Asked.Id), before.Cost.Value, after.Cost.Value, (price - fees - before.Cost.Value) / price, (price - fees - after.Cost.Value) / price, o.Quote is not null);
+        return new(
+            o.CodeOf(l.Asked.Id),
+            before.Cost.Value,
+            after.Cost.Value,
+            (price - fees - before.Cost.Value) / price,
+            (price - fees - after.Cost.Value) / price,
+            o.Quote is not null
+        );
     }
 }

@@ -30,8 +30,32 @@ namespace Hepno.Web.Views;
 /// <param name="IsByOutline">True when prints are laid by their own outlines: they may lie in one another's empty corners.</param>
 /// <param name="HasOutlines">True when a print leaves corners of its box empty.</param>
 /// <param name="CutRound">Money for cutting prints out round their outline instead of straight, opened; null where none is, and where all are anyway.</param>
-public sealed record LineLayoutView(string LineId, string FilmId, string On, string Text, GangGround Ground, IReadOnlyList<LaidDesignView> Designs, IReadOnlyList<LaidCopy> Copies, LayoutFigures Figures, IReadOnlyList<LayoutShare> Shares, string ShareCaution,
-    IReadOnlyList<LayoutRoom> Room, IReadOnlyList<LyingPrints> Lying, LayoutStep? Next, IReadOnlyList<LayoutChoice> Choices, bool IsSettled, string Stale, bool IsLocked, string JoinedTo, IReadOnlyList<string> Together, IReadOnlyList<LayoutJoin> Joins, bool IsOwn, bool IsByOutline, bool HasOutlines, Figure? CutRound);
+public sealed record LineLayoutView(
+    string LineId,
+    string FilmId,
+    string On,
+    string Text,
+    GangGround Ground,
+    IReadOnlyList<LaidDesignView> Designs,
+    IReadOnlyList<LaidCopy> Copies,
+    LayoutFigures Figures,
+    IReadOnlyList<LayoutShare> Shares,
+    string ShareCaution,
+    IReadOnlyList<LayoutRoom> Room,
+    IReadOnlyList<LyingPrints> Lying,
+    LayoutStep? Next,
+    IReadOnlyList<LayoutChoice> Choices,
+    bool IsSettled,
+    string Stale,
+    bool IsLocked,
+    string JoinedTo,
+    IReadOnlyList<string> Together,
+    IReadOnlyList<LayoutJoin> Joins,
+    bool IsOwn,
+    bool IsByOutline,
+    bool HasOutlines,
+    Figure? CutRound
+);
 
 /// <summary>A design as it is drawn.</summary>
 /// <param name="Key">Identity within the layout.</param>
@@ -45,7 +69,19 @@ public sealed record LineLayoutView(string LineId, string FilmId, string On, str
 /// <param name="MayTurn">True when it may lie turned.</param>
 /// <param name="Why">Where the number comes from.</param>
 /// <param name="Outline">Its own outline; null where it fills its box.</param>
-public sealed record LaidDesignView(string Key, string Name, string? DesignId, string Print, double WidthIn, double HeightIn, int Needed, int Extra, bool MayTurn, string Why, IReadOnlyList<OutlinePart>? Outline);
+public sealed record LaidDesignView(
+    string Key,
+    string Name,
+    string? DesignId,
+    string Print,
+    double WidthIn,
+    double HeightIn,
+    int Needed,
+    int Extra,
+    bool MayTurn,
+    string Why,
+    IReadOnlyList<OutlinePart>? Outline
+);
 
 /// <summary>What a layout comes to.</summary>
 /// <param name="UsedIn">Length used, in; of the last sheet where there are several.</param>
@@ -61,13 +97,40 @@ public sealed record LaidDesignView(string Key, string Name, string? DesignId, s
 /// <param name="Waste">Money of it that no print lies on.</param>
 /// <param name="WasteShare">That as a share of the cost.</param>
 /// <param name="Steps">Layings tried.</param>
-public sealed record LayoutFigures(double UsedIn, double FloorIn, int Sheets, int FloorSheets, double OverFloor, double Utilisation, double BilledIn, int Bought, Figure? Cost, decimal ForOrder, decimal Waste, double WasteShare, int Steps)
+public sealed record LayoutFigures(
+    double UsedIn,
+    double FloorIn,
+    int Sheets,
+    int FloorSheets,
+    double OverFloor,
+    double Utilisation,
+    double BilledIn,
+    int Bought,
+    Figure? Cost,
+    decimal ForOrder,
+    decimal Waste,
+    double WasteShare,
+    int Steps
+)
 {
     internal static LayoutFigures Of(FilmGround on, GangFound found, GangFound needed)
     {
         var (bill, order) = (on.Bill(found), on.Bill(needed));
-        return new(found.UsedLengthIn, found.FloorLengthIn, found.Sheets, found.FloorSheets, found.OverFloor, found.Utilisation, bill?.BilledIn ?? 0, bill?.Sheets ?? 0, bill?.Cost, order?.Cost.Value ?? 0, bill?.Waste ?? 0,
-            bill is { Cost.Value: > 0 } ? (double)(bill.Waste / bill.Cost.Value) : 0, found.Steps);
+        return new(
+            found.UsedLengthIn,
+            found.FloorLengthIn,
+            found.Sheets,
+            found.FloorSheets,
+            found.OverFloor,
+            found.Utilisation,
+            bill?.BilledIn ?? 0,
+            bill?.Sheets ?? 0,
+            bill?.Cost,
+            order?.Cost.Value ?? 0,
+            bill?.Waste ?? 0,
+            bill is { Cost.Value: > 0 } ? (double)(bill.Waste / bill.Cost.Value) : 0,
+            found.Steps
+        );
     }
 }
 
@@ -78,7 +141,14 @@ public sealed record LayoutFigures(double UsedIn, double FloorIn, int Sheets, in
 /// <param name="AllByArea">All its copies, by area.</param>
 /// <param name="Equally">One copy, every copy alike, opened.</param>
 /// <param name="AllEqually">All its copies, every copy alike.</param>
-public sealed record LayoutShare(string Key, string Name, Figure ByArea, decimal AllByArea, Figure Equally, decimal AllEqually);
+public sealed record LayoutShare(
+    string Key,
+    string Name,
+    Figure ByArea,
+    decimal AllByArea,
+    Figure Equally,
+    decimal AllEqually
+);
 
 /// <summary>How many copies of a design would go somewhere.</summary>
 /// <param name="Key">Which design.</param>
@@ -99,7 +169,16 @@ public sealed record LayoutRoom(string Key, string Name, int Free, int Next, int
 /// <param name="CanUse">How many of them it could use.</param>
 /// <param name="Oldest">When the oldest was printed.</param>
 /// <param name="IsOld">True when that is longer ago than it keeps.</param>
-public sealed record LyingPrints(string KeptId, string Key, string Name, int Count, int Used, int CanUse, DateOnly? Oldest, bool IsOld);
+public sealed record LyingPrints(
+    string KeptId,
+    string Key,
+    string Name,
+    int Count,
+    int Used,
+    int CanUse,
+    DateOnly? Oldest,
+    bool IsOld
+);
 
 /// <summary>A waiting order whose film could be bought with this one's.</summary>
 /// <param name="OrderId">Which.</param>
@@ -113,7 +192,19 @@ public sealed record LyingPrints(string KeptId, string Key, string Name, int Cou
 /// <param name="Mine">Of it, this order's.</param>
 /// <param name="Theirs">Of it, the other's.</param>
 /// <param name="Waits">What it waits for; empty when they can be bought as one now.</param>
-public sealed record LayoutJoin(string OrderId, string LineId, string Code, string Customer, int Prints, decimal Apart, decimal AsOne, Figure Saves, decimal Mine, decimal Theirs, string Waits);
+public sealed record LayoutJoin(
+    string OrderId,
+    string LineId,
+    string Code,
+    string Customer,
+    int Prints,
+    decimal Apart,
+    decimal AsOne,
+    Figure Saves,
+    decimal Mine,
+    decimal Theirs,
+    string Waits
+);
 
 /// <summary>The next step of a roll or the next sheet.</summary>
 /// <param name="Text">What it is: "20 ft", "another sheet".</param>
@@ -136,7 +227,14 @@ public sealed record LayoutChoice(string FilmId, string On, string Text, Figure?
 /// <param name="More">Money it costs more than the layout that is there; negative where it saves, null where one of them cannot be billed.</param>
 /// <param name="CutRound">Money for cutting prints out round their outline instead of straight, opened; null where none is.</param>
 /// <param name="InAll">Money it costs more with the cutting counted on both sides; negative where it saves, null where one of them cannot be billed.</param>
-public sealed record TriedLayout(IReadOnlyList<LaidCopy> Copies, LayoutFigures Figures, IReadOnlyList<Problem> Problems, decimal? More, Figure? CutRound, decimal? InAll);
+public sealed record TriedLayout(
+    IReadOnlyList<LaidCopy> Copies,
+    LayoutFigures Figures,
+    IReadOnlyList<Problem> Problems,
+    decimal? More,
+    Figure? CutRound,
+    decimal? InAll
+);
 
 /// <summary>A search for a better layout, as far as it has come.</summary>
 /// <param name="Id">Identity.</param>
@@ -145,7 +243,14 @@ public sealed record TriedLayout(IReadOnlyList<LaidCopy> Copies, LayoutFigures F
 /// <param name="Course">Best length, or sheets, after so many layings: each time it got better.</param>
 /// <param name="IsDone">True when it ended or was stopped.</param>
 /// <param name="Result">What it found; null while it goes on.</param>
-public sealed record LayoutSearchView(string Id, int Steps, int Of, IReadOnlyList<SearchPoint> Course, bool IsDone, TriedLayout? Result);
+public sealed record LayoutSearchView(
+    string Id,
+    int Steps,
+    int Of,
+    IReadOnlyList<SearchPoint> Course,
+    bool IsDone,
+    TriedLayout? Result
+);
 
 /// <summary>The best after some layings.</summary>
 public sealed record SearchPoint(int Steps, double Best);

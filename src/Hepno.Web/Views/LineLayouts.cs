@@ -25,16 +25,41 @@ namespace Hepno.Web.Views;
 /// <param name="Others">Designs of other orders on it, by key: what they are called, and their artwork.</param>
 /// <param name="Artworks">The artwork of each print that has one, by key.</param>
 /// <param name="IsTrimmed">True where each print is cut out round its outline anyway.</param>
-internal sealed record LineOnFilm(OrderCase Case, LineCase Line, AskInHand InHand, TransferPriceList Film, FilmGround On, IReadOnlyList<LaidPrint> Prints, LineLayout Layout, bool IsSettled, string Stale, IReadOnlyList<KeptPrint> Drawer, IReadOnlyDictionary<string, (string Name, string? DesignId)> Others, IReadOnlyDictionary<string, Design> Artworks, bool IsTrimmed)
+internal sealed record LineOnFilm(
+    OrderCase Case,
+    LineCase Line,
+    AskInHand InHand,
+    TransferPriceList Film,
+    FilmGround On,
+    IReadOnlyList<LaidPrint> Prints,
+    LineLayout Layout,
+    bool IsSettled,
+    string Stale,
+    IReadOnlyList<KeptPrint> Drawer,
+    IReadOnlyDictionary<string, (string Name, string? DesignId)> Others,
+    IReadOnlyDictionary<string, Design> Artworks,
+    bool IsTrimmed
+)
 {
     /// <summary>A print's own outline; null where it fills its box, where only figures were typed, and where each piece has its own text.</summary>
-    public IReadOnlyList<OutlinePart>? OutlineOf(string key) => Prints.FirstOrDefault(p => p.Key == key) is { Print.Print.Own: not OwnText.None } ? null : Artworks.GetValueOrDefault(key)?.Report.Outline;
+    public IReadOnlyList<OutlinePart>? OutlineOf(string key) =>
+        Prints.FirstOrDefault(p => p.Key == key) is { Print.Print.Own: not OwnText.None }
+            ? null
+            : Artworks.GetValueOrDefault(key)?.Report.Outline;
 
     /// <summary>A design as it is laid: by its outline, or as a box.</summary>
-    public LaidDesign By(LaidDesign design, bool outline) => design with { Cover = outline ? PrintOutline.Share(OutlineOf(design.Key)) : 1 };
+    public LaidDesign By(LaidDesign design, bool outline) =>
+        design with
+        {
+            Cover = outline ? PrintOutline.Share(OutlineOf(design.Key)) : 1,
+        };
 
     /// <summary>The outlines designs are laid by; null where all are boxes.</summary>
-    public GangShapes? Shapes(IEnumerable<LaidDesign> designs) => designs.Where(d => d.Cover < 1 && OutlineOf(d.Key) is not null).ToDictionary(d => d.Key, d => OutlineOf(d.Key)!) is { Count: > 0 } outlines ? new(outlines) : null;
+    public GangShapes? Shapes(IEnumerable<LaidDesign> designs) =>
+        designs.Where(d => d.Cover < 1 && OutlineOf(d.Key) is not null).ToDictionary(d => d.Key, d => OutlineOf(d.Key)!)
+            is { Count: > 0 } outlines
+            ? new(outlines)
+            : null;
 
     /// <summary>A print of the drawer by its key on a layout, or null.</summary>
     public KeptPrint? Kept(string key) => Drawer.FirstOrDefault(k => KeptPrint.KeyOf(k.Id) == key);
@@ -48,43 +73,125 @@ internal static class LineLayouts
     private const double Rounding = 1e-6;
 
     /// <summary>A line on the film asked for, else on the one settled, else on the cheapest; by its prints' outlines or boxes as said, else as settled; by its own way, or by another that is chosen. Refused where nothing is sold for layouts or its prints do not go on it.</summary>
-    public static LineOnFilm Of(SqliteConnection connection, Desk desk, string id, string? lineId, string? filmId, string? on, bool? byOutline = null, string? methodId = null)
+    public static LineOnFilm Of(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        string? lineId,
+        string? filmId,
+        string? on,
+        bool? byOutline = null,
+        string? methodId = null
+    )
     {
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
         var line = c.Line(lineId);
-        var inHand = (line.Frozen is null ? line.InHand : c.Frozen!.InHand(line.Frozen) with { Drawer = c.Order.Facts.Drawer?.Where(d => d.LineId == line.Asked.Id).ToList() }) ?? throw new RefusedException(409, "incomplete", $"{c.Order.Code} cannot be laid out yet: {c.Standing.Missing[0].Text}.", "Finish the ask first.");
+        var inHand = (
+            line.Frozen is null
+                ? line.InHand
+                : c.Frozen!.InHand(line.Frozen) with
+                {
+                    Drawer = c.Order.Facts.Drawer?.Where(d => d.LineId == line.Asked.Id).ToList(),
+                }
+        )
+            ?? throw new RefusedException(
+                409,
+                "incomplete",
+                $"{c.Order.Code} cannot be laid out yet: {c.Standing.Missing[0].Text}.",
+                "Finish the ask first."
+            );
         var laidOn = LaidOn.Of(methodId ?? MethodOf(line), inHand, book);
         inHand = laidOn.Part;
         var settled = c.Order.Facts.LayoutOf(line.Asked.Id);
         // what was settled on is taken while the Shelf has it
-        var kept = settled is not null && laidOn.Lists.FirstOrDefault(x => x.Id == settled.FilmId)?.Grounds().Any(g => g.Key == settled.On) == true ? settled : null;
+        var kept =
+            settled is not null
+            && laidOn.Lists.FirstOrDefault(x => x.Id == settled.FilmId)?.Grounds().Any(g => g.Key == settled.On) == true
+                ? settled
+                : null;
         IReadOnlyList<LaidPrint> On(string film) => PrintsOn(film, inHand, laidOn);
         if ((filmId ?? kept?.FilmId) is { } chosen ? On(chosen).Count == 0 : laidOn.Lists.Any(x => On(x.Id).Count == 0))
         {
-            throw new RefusedException(409, "nothing-new", $"Every print of {c.Order.Code} lies in the drawer: nothing is laid out.", "Use fewer of the drawer's to print some new.");
+            throw new RefusedException(
+                409,
+                "nothing-new",
+                $"Every print of {c.Order.Code} lies in the drawer: nothing is laid out.",
+                "Use fewer of the drawer's to print some new."
+            );
         }
-        var (film, ground) = Ground(laidOn, On, filmId ?? kept?.FilmId, filmId is null ? kept?.On : on ?? FilmGround.RollKey);
+        var (film, ground) = Ground(
+            laidOn,
+            On,
+            filmId ?? kept?.FilmId,
+            filmId is null ? kept?.On : on ?? FilmGround.RollKey
+        );
         var prints = On(film.Id);
         var holds = settled?.IsFor([.. prints.Select(p => p.Design)]) == true;
         var isHere = holds && settled!.FilmId == film.Id && settled.On == ground.Key;
         // what is settled by outline is not shown as boxes: they would lie one on another
         var shown = isHere && !(byOutline == false && settled!.IsByOutline) ? settled : null;
         var drawer = DrawerStore.All(connection).Where(k => k.ProductId == film.Id).ToList();
-        var l = new LineOnFilm(c, line, inHand, film, ground, prints, shown ?? Laid(line.Asked.Id, film, ground, prints, GangNest.OnePass, 1, null), shown is not null, settled is not null && !holds ? "The layout that was settled was for other prints or another number: this is a new one." : "",
-            drawer, shown is null ? new Dictionary<string, (string, string?)>() : OthersOn(connection, shown), new Dictionary<string, Design>(), laidOn.IsTrimmed);
-        l = l with { Artworks = Fillable(l).Select(d => (d.Key, Design: ArtworkOf(l, d.Key) is { } artwork ? Aggregates.Designs.Get(connection, artwork)?.Value : null)).Where(x => x.Design is not null).ToDictionary(x => x.Key, x => x.Design!) };
+        var l = new LineOnFilm(
+            c,
+            line,
+            inHand,
+            film,
+            ground,
+            prints,
+            shown ?? Laid(line.Asked.Id, film, ground, prints, GangNest.OnePass, 1, null),
+            shown is not null,
+            settled is not null && !holds
+                ? "The layout that was settled was for other prints or another number: this is a new one."
+                : "",
+            drawer,
+            shown is null ? new Dictionary<string, (string, string?)>() : OthersOn(connection, shown),
+            new Dictionary<string, Design>(),
+            laidOn.IsTrimmed
+        );
+        l = l with
+        {
+            Artworks = Fillable(l)
+                .Select(d =>
+                    (
+                        d.Key,
+                        Design: ArtworkOf(l, d.Key) is { } artwork
+                            ? Aggregates.Designs.Get(connection, artwork)?.Value
+                            : null
+                    )
+                )
+                .Where(x => x.Design is not null)
+                .ToDictionary(x => x.Key, x => x.Design!),
+        };
         if (byOutline == true && !l.Layout.IsByOutline && l.Layout.Designs.Any(d => l.OutlineOf(d.Key) is not null))
         {
             // boxes lie apart, so outlines do
-            return l with { Layout = l.Layout with { Designs = [.. l.Layout.Designs.Select(d => l.By(d, true))] }, IsSettled = false };
+            return l with
+            {
+                Layout = l.Layout with { Designs = [.. l.Layout.Designs.Select(d => l.By(d, true))] },
+                IsSettled = false,
+            };
         }
         // an artwork that was changed since may have another outline, a film another gap
-        return l.IsSettled && Faults(l, l.Layout) is [var fault, ..] ? l with { Stale = $"Its artwork or its film was changed since it was settled: {fault.Sentence} Lay it again." } : l;
+        return l.IsSettled && Faults(l, l.Layout) is [var fault, ..]
+            ? l with
+            {
+                Stale = $"Its artwork or its film was changed since it was settled: {fault.Sentence} Lay it again.",
+            }
+            : l;
     }
 
     /// <summary>Lays a line's prints, and extra ones, anew.</summary>
-    public static LineLayout Laid(string lineId, TransferPriceList film, FilmGround on, IReadOnlyList<LaidPrint> prints, int steps, int seed, Func<int, double, bool>? go, IReadOnlyList<LaidDesign>? designs = null)
+    public static LineLayout Laid(
+        string lineId,
+        TransferPriceList film,
+        FilmGround on,
+        IReadOnlyList<LaidPrint> prints,
+        int steps,
+        int seed,
+        Func<int, double, bool>? go,
+        IReadOnlyList<LaidDesign>? designs = null
+    )
     {
         designs ??= [.. prints.Select(p => p.Design)];
         List<GangDesign> laid = [.. designs.Select(d => d.Laid())];
@@ -95,53 +202,148 @@ internal static class LineLayouts
     }
 
     /// <summary>Copies as they are left lying, none pinned.</summary>
-    public static IReadOnlyList<LaidCopy> Copies(IEnumerable<GangPlaced> placed) => [.. placed.Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y, p.Turned))];
+    public static IReadOnlyList<LaidCopy> Copies(IEnumerable<GangPlaced> placed) =>
+        [.. placed.Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y, p.Turned))];
 
     public static LineLayoutView View(SqliteConnection connection, LineOnFilm l, ShopBook book, DateOnly today)
     {
         var f = book.Numbers.Format;
         var (found, needed) = (l.Layout.Found(l.On.Ground), l.Layout.FoundNeeded(l.On.Ground));
         var figures = LayoutFigures.Of(l.On, found, needed);
-        List<GangDesign> ordered = [.. l.Layout.Designs.Where(d => d.Needed > 0).Select(d => d.Laid() with { Copies = d.Needed })];
-        List<LayoutShare> shares = [.. (l.On.Bill(needed) is { } bill ? GangBills.Shares(ordered, bill) : []).Zip(ordered, (s, d) => Share(NameOf(l, s.DesignId), s, d.Copies))];
+        List<GangDesign> ordered =
+        [
+            .. l.Layout.Designs.Where(d => d.Needed > 0).Select(d => d.Laid() with { Copies = d.Needed }),
+        ];
+        List<LayoutShare> shares =
+        [
+            .. (l.On.Bill(needed) is { } bill ? GangBills.Shares(ordered, bill) : []).Zip(ordered, (s, d) =>
+                Share(NameOf(l, s.DesignId), s, d.Copies)
+            ),
+        ];
         var next = Next(l.On, figures, f);
-        return new(l.Line.Asked.Id, l.Film.Id, l.On.Key, Text(l.Film, l.On, f), l.On.DrawnOn(found.Sheets), [.. Fillable(l).Select(d => Drawn(l, d))], l.Layout.Copies, figures, shares, Caution(l, ordered, shares, f), Room(l, figures, next), Lying(connection, l, today), next, Choices(book, l), l.IsSettled, l.Stale, !BoughtFilm.IsOpen(l.Case, l.Line.Asked), l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id)?.WithCode ?? "", [.. l.Layout.Designs.Where(d => d.For.Length > 0).Select(d => d.For).Distinct().Select(o => FilmTogether.CodeOf(connection, o))], FilmTogether.Offers(connection, l), l.On.Roll is { IsOwn: true }, l.Layout.IsByOutline, l.Layout.Designs.Any(d => l.OutlineOf(d.Key) is not null), Cutting(l, l.Layout, book));
+        return new(
+            l.Line.Asked.Id,
+            l.Film.Id,
+            l.On.Key,
+            Text(l.Film, l.On, f),
+            l.On.DrawnOn(found.Sheets),
+            [.. Fillable(l).Select(d => Drawn(l, d))],
+            l.Layout.Copies,
+            figures,
+            shares,
+            Caution(l, ordered, shares, f),
+            Room(l, figures, next),
+            Lying(connection, l, today),
+            next,
+            Choices(book, l),
+            l.IsSettled,
+            l.Stale,
+            !BoughtFilm.IsOpen(l.Case, l.Line.Asked),
+            l.Case.Order.Facts.JoinedOf(l.Line.Asked.Id)?.WithCode ?? "",
+            [
+                .. l
+                    .Layout.Designs.Where(d => d.For.Length > 0)
+                    .Select(d => d.For)
+                    .Distinct()
+                    .Select(o => FilmTogether.CodeOf(connection, o)),
+            ],
+            FilmTogether.Offers(connection, l),
+            l.On.Roll is { IsOwn: true },
+            l.Layout.IsByOutline,
+            l.Layout.Designs.Any(d => l.OutlineOf(d.Key) is not null),
+            Cutting(l, l.Layout, book)
+        );
     }
 
     /// <summary>What a layout comes to and what is wrong with it.</summary>
     public static TriedLayout Tried(LineOnFilm l, LineLayout layout, ShopBook book)
     {
         var figures = LayoutFigures.Of(l.On, layout.Found(l.On.Ground), layout.FoundNeeded(l.On.Ground));
-        var (more, cutting) = (figures.Cost?.Value - l.On.Bill(l.Layout.Found(l.On.Ground))?.Cost.Value, Cutting(l, layout, book));
-        return new(layout.Copies, figures, Faults(l, layout), more, cutting, more + (cutting?.Value ?? 0) - (Cutting(l, l.Layout, book)?.Value ?? 0));
+        var (more, cutting) = (
+            figures.Cost?.Value - l.On.Bill(l.Layout.Found(l.On.Ground))?.Cost.Value,
+            Cutting(l, layout, book)
+        );
+        return new(
+            layout.Copies,
+            figures,
+            Faults(l, layout),
+            more,
+            cutting,
+            more + (cutting?.Value ?? 0) - (Cutting(l, l.Layout, book)?.Value ?? 0)
+        );
     }
 
     /// <summary>What is wrong with a layout, its designs called by their names.</summary>
     public static IReadOnlyList<Problem> Faults(LineOnFilm l, LineLayout layout) =>
-        [.. GangCheck.Faults(l.On.Ground, [.. layout.Designs.Select(d => d.Laid())], layout.Placed(), key => NameOf(l, key), l.Shapes(layout.Designs))];
+        [
+            .. GangCheck.Faults(
+                l.On.Ground,
+                [.. layout.Designs.Select(d => d.Laid())],
+                layout.Placed(),
+                key => NameOf(l, key),
+                l.Shapes(layout.Designs)
+            ),
+        ];
 
-    private static Figure? Cutting(LineOnFilm l, LineLayout layout, ShopBook book) => l.IsTrimmed ? null : CutRound.Of(layout, l.On.Ground.GapIn, book.Numbers.Standards(), book.Numbers.Wage, book.Numbers.OverheadPerHour, key => NameOf(l, key));
+    private static Figure? Cutting(LineOnFilm l, LineLayout layout, ShopBook book) =>
+        l.IsTrimmed
+            ? null
+            : CutRound.Of(
+                layout,
+                l.On.Ground.GapIn,
+                book.Numbers.Standards(),
+                book.Numbers.Wage,
+                book.Numbers.OverheadPerHour,
+                key => NameOf(l, key)
+            );
 
     /// <summary>Sheets and length that are paid for, or would be with one more step.</summary>
     public static (int Sheets, double LengthIn) Filled(FilmGround on, LineLayout layout, bool nextStep, FigureFormat f)
     {
         var now = LayoutFigures.Of(on, layout.Found(on.Ground), layout.FoundNeeded(on.Ground));
         var next = nextStep ? Next(on, now, f) : null;
-        return (Math.Max(1, now.Bought) + (next is not null && on.Roll is null ? 1 : 0), on.DrawnOn(now.Sheets).LengthIn ?? next?.BilledIn ?? now.BilledIn);
+        return (
+            Math.Max(1, now.Bought) + (next is not null && on.Roll is null ? 1 : 0),
+            on.DrawnOn(now.Sheets).LengthIn ?? next?.BilledIn ?? now.BilledIn
+        );
     }
 
     /// <summary>A search that begins from a layout: the better of what it finds and what is there; pinned copies stay.</summary>
     public static LineLayout Searched(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go)
     {
-        var found = start.Copies.Any(c => c.Pinned) ? Around(l, start, seed, steps, go) : l.Shapes(start.Designs) is { } shapes ? ByOutline(l, start, shapes, seed, steps, go) : Boxes(l, start, seed, steps, go);
-        return Faults(l, start).Count > 0 || IsShorter(l, found, start) ? found : start with { Seed = seed, Steps = found.Steps };
+        var found =
+            start.Copies.Any(c => c.Pinned) ? Around(l, start, seed, steps, go)
+            : l.Shapes(start.Designs) is { } shapes ? ByOutline(l, start, shapes, seed, steps, go)
+            : Boxes(l, start, seed, steps, go);
+        return Faults(l, start).Count > 0 || IsShorter(l, found, start)
+            ? found
+            : start with
+            {
+                Seed = seed,
+                Steps = found.Steps,
+            };
     }
 
-    private static LineLayout Boxes(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go) => Laid(l.Line.Asked.Id, l.Film, l.On, l.Prints, steps, seed, go, start.Designs);
+    private static LineLayout Boxes(LineOnFilm l, LineLayout start, int seed, int steps, Func<int, double, bool> go) =>
+        Laid(l.Line.Asked.Id, l.Film, l.On, l.Prints, steps, seed, go, start.Designs);
 
-    private static LineLayout ByOutline(LineOnFilm l, LineLayout start, GangShapes shapes, int seed, int steps, Func<int, double, bool> go)
+    private static LineLayout ByOutline(
+        LineOnFilm l,
+        LineLayout start,
+        GangShapes shapes,
+        int seed,
+        int steps,
+        Func<int, double, bool> go
+    )
     {
-        var (placed, took) = OutlineSearch.Lay(l.On.Ground, [.. start.Designs.Select(d => d.Laid())], shapes, seed, steps, go);
+        var (placed, took) = OutlineSearch.Lay(
+            l.On.Ground,
+            [.. start.Designs.Select(d => d.Laid())],
+            shapes,
+            seed,
+            steps,
+            go
+        );
         return start with { Copies = Copies(placed), Seed = seed, Steps = took };
     }
 
@@ -155,7 +357,15 @@ internal static class LineLayouts
     {
         var pinned = start.Copies.Where(c => c.Pinned).ToList();
         var placed = (start with { Copies = pinned }).Placed();
-        var (around, took) = PinnedSearch.Around(l.On.Ground, placed, [.. start.Designs.Select(d => d.Laid())], seed, steps, go, l.Shapes(start.Designs));
+        var (around, took) = PinnedSearch.Around(
+            l.On.Ground,
+            placed,
+            [.. start.Designs.Select(d => d.Laid())],
+            seed,
+            steps,
+            go,
+            l.Shapes(start.Designs)
+        );
         return start with { Copies = [.. pinned, .. Copies(around.Skip(placed.Count))], Seed = seed, Steps = took };
     }
 
@@ -163,22 +373,36 @@ internal static class LineLayouts
         $"{film.Supplier} {film.Product.ToLowerInvariant()}, {(on is { Roll: null, Ground.LengthIn: { } length } ? $"sheets {Shown.Size(on.Ground.WidthIn, length, f)}" : Shown.Length(on.Ground.WidthIn, f))}";
 
     /// <summary>A design's name: its place, and its sizes where it is not the same on all.</summary>
-    public static string NameOf(LineOnFilm l, string key) => l.Prints.FirstOrDefault(p => p.Key == key) is not { } print ? l.Kept(key)?.Name ?? (l.Others.TryGetValue(key, out var other) ? other.Name : key)
-        : print.Print.Print.At().Name + (key == print.Print.Print.Id ? "" : $" {string.Join(", ", print.Print.Sizes.Select(s => s.Size))}");
+    public static string NameOf(LineOnFilm l, string key) =>
+        l.Prints.FirstOrDefault(p => p.Key == key) is not { } print
+            ? l.Kept(key)?.Name ?? (l.Others.TryGetValue(key, out var other) ? other.Name : key)
+            : print.Print.Print.At().Name
+                + (key == print.Print.Print.Id ? "" : $" {string.Join(", ", print.Print.Sizes.Select(s => s.Size))}");
 
     /// <summary>A design's artwork, or null.</summary>
-    public static string? ArtworkOf(LineOnFilm l, string key) => l.Prints.FirstOrDefault(p => p.Key == key)?.Print.Print.DesignId ?? l.Kept(key)?.DesignId ?? (l.Others.TryGetValue(key, out var other) ? other.DesignId : null);
+    public static string? ArtworkOf(LineOnFilm l, string key) =>
+        l.Prints.FirstOrDefault(p => p.Key == key)?.Print.Print.DesignId
+        ?? l.Kept(key)?.DesignId
+        ?? (l.Others.TryGetValue(key, out var other) ? other.DesignId : null);
 
     // a key of another order begins with its id; what follows begins with its placement's
-    private static Dictionary<string, (string Name, string? DesignId)> OthersOn(SqliteConnection connection, LineLayout layout)
+    private static Dictionary<string, (string Name, string? DesignId)> OthersOn(
+        SqliteConnection connection,
+        LineLayout layout
+    )
     {
         var names = new Dictionary<string, (string, string?)>();
         foreach (var d in layout.Designs.Where(d => d.For.Length > 0))
         {
             var order = Aggregates.Orders.Get(connection, d.For)?.Value;
             var key = d.Key[(d.For.Length + 1)..];
-            var placement = order?.Ask.Lines.SelectMany(l => l.Placements).FirstOrDefault(p => key == p.Id || key.StartsWith($"{p.Id} ", StringComparison.Ordinal));
-            names[d.Key] = ($"{order?.Code} {(placement is null ? "print" : placement.At().Name.ToLowerInvariant())}", placement?.DesignId);
+            var placement = order
+                ?.Ask.Lines.SelectMany(l => l.Placements)
+                .FirstOrDefault(p => key == p.Id || key.StartsWith($"{p.Id} ", StringComparison.Ordinal));
+            names[d.Key] = (
+                $"{order?.Code} {(placement is null ? "print" : placement.At().Name.ToLowerInvariant())}",
+                placement?.DesignId
+            );
         }
         return names;
     }
@@ -186,65 +410,168 @@ internal static class LineLayouts
     /// <summary>A line's method: as quoted, else as chosen.</summary>
     public static string? MethodOf(LineCase line) => line.Frozen?.Band.MethodId ?? line.Decision?.MethodId;
 
-    private static (TransferPriceList Film, FilmGround On) Ground(LaidOn laidOn, Func<string, IReadOnlyList<LaidPrint>> prints, string? filmId, string? on)
+    private static (TransferPriceList Film, FilmGround On) Ground(
+        LaidOn laidOn,
+        Func<string, IReadOnlyList<LaidPrint>> prints,
+        string? filmId,
+        string? on
+    )
     {
         if (filmId is not null)
         {
-            var film = laidOn.Lists.FirstOrDefault(x => x.Id == filmId) ?? throw RefusedException.NoSuch("film", filmId);
-            return (film, film.Grounds().FirstOrDefault(g => g.Key == on) ?? throw RefusedException.NoSuch("roll or sheet", on ?? ""));
+            var film = laidOn.Lists.FirstOrDefault(x => x.Id == filmId)
+                ?? throw RefusedException.NoSuch("film", filmId);
+            return (
+                film,
+                film.Grounds().FirstOrDefault(g => g.Key == on)
+                    ?? throw RefusedException.NoSuch("roll or sheet", on ?? "")
+            );
         }
         var all = laidOn.Lists.SelectMany(x => x.Grounds().Select(g => (Film: x, On: g))).ToList();
-        return all.Select(x => (x.Film, x.On, Laid: LaidFilm.Of(prints(x.Film.Id), x.On, null))).Where(x => x.Laid is not null).OrderBy(x => x.Laid!.Bill.Cost.Value).Select(x => (x.Film, x.On)).Cast<(TransferPriceList, FilmGround)?>().FirstOrDefault()
-            ?? throw new RefusedException(409, "no-ground", all.Count == 0 ? "No film is sold for layouts: no price list on the Shelf has a roll or a sheet." : "Its prints go on no roll or sheet of the Shelf.", all.Count == 0 ? "Add the roll or the sheets to the film's price list on the Shelf." : "Make them smaller, or add a wider roll on the Shelf.");
+        return all.Select(x => (x.Film, x.On, Laid: LaidFilm.Of(prints(x.Film.Id), x.On, null)))
+            .Where(x => x.Laid is not null)
+            .OrderBy(x => x.Laid!.Bill.Cost.Value)
+            .Select(x => (x.Film, x.On))
+            .Cast<(TransferPriceList, FilmGround)?>()
+            .FirstOrDefault()
+            ?? throw new RefusedException(
+                409,
+                "no-ground",
+                all.Count == 0
+                    ? "No film is sold for layouts: no price list on the Shelf has a roll or a sheet."
+                    : "Its prints go on no roll or sheet of the Shelf.",
+                all.Count == 0
+                    ? "Add the roll or the sheets to the film's price list on the Shelf."
+                    : "Make them smaller, or add a wider roll on the Shelf."
+            );
     }
 
-    private static LayoutShare Share(string name, GangShare share, int copies) => new(share.DesignId, name, share.ByArea with { Label = $"{name}, by area" }, share.ByArea.Value * copies, share.Equally with { Label = $"{name}, equally" }, share.Equally.Value * copies);
+    private static LayoutShare Share(string name, GangShare share, int copies) =>
+        new(
+            share.DesignId,
+            name,
+            share.ByArea with
+            {
+                Label = $"{name}, by area",
+            },
+            share.ByArea.Value * copies,
+            share.Equally with
+            {
+                Label = $"{name}, equally",
+            },
+            share.Equally.Value * copies
+        );
 
     // an equal share makes a small print dear and a large one cheap
     private static string Caution(LineOnFilm l, List<GangDesign> designs, List<LayoutShare> shares, FigureFormat f)
     {
         const double Third = 1.0 / 3;
         var small = designs.MinBy(d => d.AreaIn2);
-        return small is null || shares.Count == 0 || small.AreaIn2 >= designs.Max(d => d.AreaIn2) * Third ? ""
+        return small is null || shares.Count == 0 || small.AreaIn2 >= designs.Max(d => d.AreaIn2) * Third
+            ? ""
             : $"Never price {NameOf(l, small.Id).ToLowerInvariant()} alone from equal shares: {Shown.Money(shares.First(s => s.Key == small.Id).Equally.Value, f)} for {Shown.Size(small.WidthIn, small.HeightIn, f)}.";
     }
 
     private static LaidDesignView Drawn(LineOnFilm l, LaidDesign d)
     {
         var design = l.Artworks.GetValueOrDefault(d.Key);
-        return new(d.Key, NameOf(l, d.Key), design?.Id, design?.Hash ?? "", d.WidthIn, d.HeightIn, d.Needed, d.Extra, d.MayTurn, l.Prints.FirstOrDefault(p => p.Key == d.Key)?.Why ?? "", l.OutlineOf(d.Key));
+        return new(
+            d.Key,
+            NameOf(l, d.Key),
+            design?.Id,
+            design?.Hash ?? "",
+            d.WidthIn,
+            d.HeightIn,
+            d.Needed,
+            d.Extra,
+            d.MayTurn,
+            l.Prints.FirstOrDefault(p => p.Key == d.Key)?.Why ?? "",
+            l.OutlineOf(d.Key)
+        );
     }
 
-    private static LayoutStep? Next(FilmGround on, LayoutFigures now, FigureFormat f) => now.Cost is not { } cost || FilmStep.After(on, now.BilledIn, now.Bought, f) is not { } next ? null
-        : new(next.Cost.Label, next.LengthIn, Figure.Of("more", "More than now", next.Cost.Value - cost.Value, "next − now", next.Cost, cost));
+    private static LayoutStep? Next(FilmGround on, LayoutFigures now, FigureFormat f) =>
+        now.Cost is not { } cost || FilmStep.After(on, now.BilledIn, now.Bought, f) is not { } next
+            ? null
+            : new(
+                next.Cost.Label,
+                next.LengthIn,
+                Figure.Of("more", "More than now", next.Cost.Value - cost.Value, "next − now", next.Cost, cost)
+            );
 
     // what lies on it, and what the shop keeps on hand and has too few of
-    private static IEnumerable<LaidDesign> Fillable(LineOnFilm l) => l.Layout.Designs.Concat(l.Drawer.Where(k => k.Wanted() > 0 && l.Layout.Designs.All(d => d.Key != KeptPrint.KeyOf(k.Id))).Select(k => k.Filling()));
+    private static IEnumerable<LaidDesign> Fillable(LineOnFilm l) =>
+        l.Layout.Designs.Concat(
+            l.Drawer.Where(k => k.Wanted() > 0 && l.Layout.Designs.All(d => d.Key != KeptPrint.KeyOf(k.Id)))
+                .Select(k => k.Filling())
+        );
 
     private static IReadOnlyList<LayoutRoom> Room(LineOnFilm l, LayoutFigures now, LayoutStep? next)
     {
         var (placed, sheets, length) = (l.Layout.Placed(), Math.Max(1, now.Bought), l.On.DrawnOn(now.Sheets).LengthIn);
         // what fills is laid by its outline too
         var shapes = l.Shapes(Fillable(l).Select(d => l.By(d, l.Layout.IsByOutline)));
-        return [.. Fillable(l).Select(d =>
-        {
-            var mine = l.Kept(d.Key);
-            // what goes before the next step is laid first: it is what goes into this one
-            var all = GangRoom.Fill(l.On.Ground, placed, d.Laid(), sheets + (next is not null && l.On.Roll is null ? 1 : 0), length ?? next?.BilledIn ?? now.BilledIn, MostRoom, shapes);
-            var free = all.Count(p => p.Sheet < sheets && p.Y + p.HeightIn + l.On.Ground.MarginIn <= (length ?? now.BilledIn) + Rounding);
-            return new LayoutRoom(d.Key, NameOf(l, d.Key), free, all.Count, mine?.Wanted(), mine?.OnHand() ?? 0, mine is null ? free : Math.Min(free, mine.Wanted()));
-        })];
+        return
+        [
+            .. Fillable(l)
+                .Select(d =>
+                {
+                    var mine = l.Kept(d.Key);
+                    // what goes before the next step is laid first: it is what goes into this one
+                    var all = GangRoom.Fill(
+                        l.On.Ground,
+                        placed,
+                        d.Laid(),
+                        sheets + (next is not null && l.On.Roll is null ? 1 : 0),
+                        length ?? next?.BilledIn ?? now.BilledIn,
+                        MostRoom,
+                        shapes
+                    );
+                    var free = all.Count(p =>
+                        p.Sheet < sheets
+                        && p.Y + p.HeightIn + l.On.Ground.MarginIn <= (length ?? now.BilledIn) + Rounding
+                    );
+                    return new LayoutRoom(
+                        d.Key,
+                        NameOf(l, d.Key),
+                        free,
+                        all.Count,
+                        mine?.Wanted(),
+                        mine?.OnHand() ?? 0,
+                        mine is null ? free : Math.Min(free, mine.Wanted())
+                    );
+                }),
+        ];
     }
 
     // what lies there of the line's own designs, what other orders have spoken for off
     private static IReadOnlyList<LyingPrints> Lying(SqliteConnection connection, LineOnFilm l, DateOnly today)
     {
         var spoken = DrawerStore.SpokenFor(connection, l.Case.Order.Id, l.Line.Asked.Id);
-        return [.. l.Prints.SelectMany(p => l.Drawer.Where(k => k.Is(p.Print.Print.DesignId, p.Print.Print.WidthIn, p.Print.Print.HeightIn, l.Film.Id)).Select(k =>
-        {
-            var free = Math.Max(0, k.OnHand() - spoken.GetValueOrDefault(k.Id));
-            return new LyingPrints(k.Id, p.Key, k.Name, free, p.Lying, Math.Min(free, p.Count + p.Lying), k.Oldest(), k.IsOld(today));
-        })).Where(x => x.Count > 0)];
+        return
+        [
+            .. l
+                .Prints.SelectMany(p =>
+                    l.Drawer.Where(k =>
+                            k.Is(p.Print.Print.DesignId, p.Print.Print.WidthIn, p.Print.Print.HeightIn, l.Film.Id)
+                        )
+                        .Select(k =>
+                        {
+                            var free = Math.Max(0, k.OnHand() - spoken.GetValueOrDefault(k.Id));
+                            return new LyingPrints(
+                                k.Id,
+                                p.Key,
+                                k.Name,
+                                free,
+                                p.Lying,
+                                Math.Min(free, p.Count + p.Lying),
+                                k.Oldest(),
+                                k.IsOld(today)
+                            );
+                        })
+                )
+                .Where(x => x.Count > 0),
+        ];
     }
 
     // transfers of the drawer are used on their own film alone, so each film has its own number of new prints
@@ -252,11 +579,33 @@ internal static class LineLayouts
     {
         var laidOn = LaidOn.Of(MethodOf(l.Line), l.InHand, book);
         return
-        [.. laidOn.Lists.SelectMany(film => film.Grounds().Select(g => Choice(film, g, LaidFilm.Of(PrintsOn(film.Id, l.InHand, laidOn), g, null)?.Bill.Cost, book.Numbers.Format))).OrderBy(x => x.Cost?.Value ?? decimal.MaxValue)];
+        [
+            .. laidOn
+                .Lists.SelectMany(film =>
+                    film.Grounds()
+                        .Select(g =>
+                            Choice(
+                                film,
+                                g,
+                                LaidFilm.Of(PrintsOn(film.Id, l.InHand, laidOn), g, null)?.Bill.Cost,
+                                book.Numbers.Format
+                            )
+                        )
+                )
+                .OrderBy(x => x.Cost?.Value ?? decimal.MaxValue),
+        ];
     }
 
     /// <summary>What a line needs of a film.</summary>
-    public static IReadOnlyList<LaidPrint> PrintsOn(string filmId, AskInHand inHand, LaidOn on) => [.. LaidPrint.Of(inHand, on.Failure, filmId).Where(p => p.Count > 0)];
+    public static IReadOnlyList<LaidPrint> PrintsOn(string filmId, AskInHand inHand, LaidOn on) =>
+        [.. LaidPrint.Of(inHand, on.Failure, filmId).Where(p => p.Count > 0)];
 
-    private static LayoutChoice Choice(TransferPriceList film, FilmGround on, Figure? cost, FigureFormat f) => new(film.Id, on.Key, Text(film, on, f), cost, cost is null ? "a print does not go on it, or there are more than one layout holds" : "");
+    private static LayoutChoice Choice(TransferPriceList film, FilmGround on, Figure? cost, FigureFormat f) =>
+        new(
+            film.Id,
+            on.Key,
+            Text(film, on, f),
+            cost,
+            cost is null ? "a print does not go on it, or there are more than one layout holds" : ""
+        );
 }

@@ -43,4 +43,18 @@ public sealed record StationView(Station Station, IReadOnlyList<Peg> Pegs);
 /// <param name="Seq">Last change this is of.</param>
 /// <param name="Caller">Who asks: press for a device of the press, counter, or machine.</param>
 /// <param name="Notices">What the owner must know wherever they are; none for the press.</param>
-internal sealed record LineView(string ShopName, string Now, DateOnly Today, IReadOnlyList<StationView> Stations, string Shelf, string Floor, string Numbers, FigureFormat Format, bool NewShop, string LastBackup, long Seq, Caller Caller, IReadOnlyList<Notice> Notices);
+internal sealed record LineView(
+    string ShopName,
+    string Now,
+    DateOnly Today,
+    IReadOnlyList<StationView> Stations,
+    string Shelf,
+    string Floor,
+    string Numbers,
+    FigureFormat Format,
+    bool NewShop,
+    string LastBackup,
+    long Seq,
+    Caller Caller,
+    IReadOnlyList<Notice> Notices
+);

@@ -25,15 +25,29 @@ namespace Hepno.Web.Views;
 /// <param name="QuoteSent">When the standing quote was sent (UTC), or null.</param>
 /// <param name="Deposit">Deposit the quote asks for.</param>
 /// <param name="Cautions">What the machines warn of that its prints are prepared on; empty before the list is made.</param>
-public sealed record OrderView(string Id, long Version, string Code, Station Station, Ask Ask, OrderFacts Facts, Customer? Customer, IReadOnlyList<OrderLineView> Lines, SlipView Slip, DateTime? QuoteSent, decimal Deposit, IReadOnlyList<string> Cautions)
+public sealed record OrderView(
+    string Id,
+    long Version,
+    string Code,
+    Station Station,
+    Ask Ask,
+    OrderFacts Facts,
+    Customer? Customer,
+    IReadOnlyList<OrderLineView> Lines,
+    SlipView Slip,
+    DateTime? QuoteSent,
+    decimal Deposit,
+    IReadOnlyList<string> Cautions
+)
 {
     /// <summary>As a device of the press shows it: nothing of prices.</summary>
-    internal OrderView AtThePress() => this with
-    {
-        Slip = Slip.AtThePress(),
-        Facts = Facts with { Decisions = [.. Facts.Decisions.Select(d => d with { TypedPrice = null })] },
-        Lines = [.. Lines.Select(l => l with { Last = null })],
-    };
+    internal OrderView AtThePress() =>
+        this with
+        {
+            Slip = Slip.AtThePress(),
+            Facts = Facts with { Decisions = [.. Facts.Decisions.Select(d => d with { TypedPrice = null })] },
+            Lines = [.. Lines.Select(l => l with { Last = null })],
+        };
 }
 
 /// <summary>A line of an order as the screens need it.</summary>
@@ -50,10 +64,44 @@ public sealed record OrderView(string Id, long Version, string Code, Station Sta
 /// <param name="Labels">Its neck labels, size by size; empty for none.</param>
 /// <param name="Places">Where its garment can be printed, the customary size of each; all places while no garment is said; and those where a print is asked.</param>
 /// <param name="Last">How it was made and sold before, when it is asked for again; else null.</param>
-public sealed record OrderLineView(string Id, string What, string Garment, Style? Style, Colourway? Colourway, IReadOnlyList<Problem> Problems, string? MethodId, IReadOnlyList<PrintView> Prints, IReadOnlyList<SizeDrawn> Drawn, IReadOnlyList<string> Notices, IReadOnlyList<NeckLabel> Labels, IReadOnlyList<PlaceView> Places, LastTimeView? Last)
+public sealed record OrderLineView(
+    string Id,
+    string What,
+    string Garment,
+    Style? Style,
+    Colourway? Colourway,
+    IReadOnlyList<Problem> Problems,
+    string? MethodId,
+    IReadOnlyList<PrintView> Prints,
+    IReadOnlyList<SizeDrawn> Drawn,
+    IReadOnlyList<string> Notices,
+    IReadOnlyList<NeckLabel> Labels,
+    IReadOnlyList<PlaceView> Places,
+    LastTimeView? Last
+)
 {
-    internal static OrderLineView Of(LineCase l, LastTime? last, ShopBook book) => new(l.Asked.Id, l.What, l.Style is null ? "" : GarmentNouns.Named(l.Style.Name, l.Style.Kind, l.Asked.Pieces), l.Style, l.Colourway, l.Problems, l.Decision?.MethodId, PrintView.Of(l.Asked, l.Style), l.Style is null ? [] : SizeDrawn.Of(l.Asked, l.Style.Kind),
-        [.. l.Asked.Placements.Select(p => PlacementRules.BeyondCustomary(p, l.Asked.Sizes, book.Numbers.Format)).OfType<string>(), .. OwnPieces.Notices(l.Asked), .. l.Style is null ? [] : NeckLabel.Lacking(l.Asked, l.Style)], l.Style is null ? [] : NeckLabel.Of(l.Asked, l.Style, book.Numbers.ShopName, Deeds.MakeQuote.Care), PlaceView.Of(l.Asked, l.Style, book.Places), last is null ? null : LastTimeView.Of(last, book.Numbers));
+    internal static OrderLineView Of(LineCase l, LastTime? last, ShopBook book) =>
+        new(
+            l.Asked.Id,
+            l.What,
+            l.Style is null ? "" : GarmentNouns.Named(l.Style.Name, l.Style.Kind, l.Asked.Pieces),
+            l.Style,
+            l.Colourway,
+            l.Problems,
+            l.Decision?.MethodId,
+            PrintView.Of(l.Asked, l.Style),
+            l.Style is null ? [] : SizeDrawn.Of(l.Asked, l.Style.Kind),
+            [
+                .. l
+                    .Asked.Placements.Select(p => PlacementRules.BeyondCustomary(p, l.Asked.Sizes, book.Numbers.Format))
+                    .OfType<string>(),
+                .. OwnPieces.Notices(l.Asked),
+                .. l.Style is null ? [] : NeckLabel.Lacking(l.Asked, l.Style),
+            ],
+            l.Style is null ? [] : NeckLabel.Of(l.Asked, l.Style, book.Numbers.ShopName, Deeds.MakeQuote.Care),
+            PlaceView.Of(l.Asked, l.Style, book.Places),
+            last is null ? null : LastTimeView.Of(last, book.Numbers)
+        );
 }
 
 /// <summary>How a line was made and sold in the order it is asked for again from.</summary>
@@ -64,7 +112,10 @@ public sealed record LastTimeView(decimal Each, string Said)
     internal static LastTimeView Of(LastTime t, ShopNumbers n)
     {
         var how = DecorationMethods.Find(t.MethodId)?.Name ?? t.MethodId;
-        return new(t.Each, $"Last time, in {t.Code} of {Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(t.At, n.TimeZone)), n.Format)}: {char.ToLowerInvariant(how[0])}{how[1..]}, at {Shown.Money(t.Each, n.Format)} a piece");
+        return new(
+            t.Each,
+            $"Last time, in {t.Code} of {Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(t.At, n.TimeZone)), n.Format)}: {char.ToLowerInvariant(how[0])}{how[1..]}, at {Shown.Money(t.Each, n.Format)} a piece"
+        );
     }
 }
 
@@ -77,9 +128,26 @@ public sealed record LastTimeView(decimal Each, string Said)
 /// <param name="FromSeamIn">From the seam to its nearest edge, in.</param>
 /// <param name="Fingers">The same in fingers.</param>
 /// <param name="Where">From which seam, in words.</param>
-public sealed record PrintView(string PlacementId, IReadOnlyList<string> Sizes, int Pieces, double WidthIn, double HeightIn, double FromSeamIn, double Fingers, string Where)
+public sealed record PrintView(
+    string PlacementId,
+    IReadOnlyList<string> Sizes,
+    int Pieces,
+    double WidthIn,
+    double HeightIn,
+    double FromSeamIn,
+    double Fingers,
+    string Where
+)
 {
-    internal static IReadOnlyList<PrintView> Of(AskLine line, Style? style) => line.Pieces == 0 ? [] : [.. line.Placements.SelectMany(p => SizedPrints.Of(p, line.Sizes, line.Names).SelectMany(s => Of(line, p, s, style)))];
+    internal static IReadOnlyList<PrintView> Of(AskLine line, Style? style) =>
+        line.Pieces == 0
+            ? []
+            :
+            [
+                .. line.Placements.SelectMany(p =>
+                    SizedPrints.Of(p, line.Sizes, line.Names).SelectMany(s => Of(line, p, s, style))
+                ),
+            ];
 
     // sizes that take the same print may still hang it at another distance
     private static IEnumerable<PrintView> Of(AskLine line, Placement p, SizedPrint s, Style? style)
@@ -87,14 +155,51 @@ public sealed record PrintView(string PlacementId, IReadOnlyList<string> Sizes, 
         var place = p.At();
         if (p.Place == Core.Orders.Places.AllOver && style is not null)
         {
-            return s.Sizes.Select(z => (z, Flat: GarmentScale.Flat(style.Kind, z.Size))).Select(x => new PrintView(p.Id, [x.z.Size], x.z.Pieces, x.Flat.WidthIn, x.Flat.HeightIn, 0, 0, place.Where));
+            return s
+                .Sizes.Select(z => (z, Flat: GarmentScale.Flat(style.Kind, z.Size)))
+                .Select(x => new PrintView(
+                    p.Id,
+                    [x.z.Size],
+                    x.z.Pieces,
+                    x.Flat.WidthIn,
+                    x.Flat.HeightIn,
+                    0,
+                    0,
+                    place.Where
+                ));
         }
         if (p.OnTopOf is not null && style is not null)
         {
-            return SizeDrawn.Of(line, style.Kind).Where(d => s.Sizes.Any(z => z.Size == d.Size)).SelectMany(d => d.Prints.Where(x => x.PlacementId == p.Id).Select(x => (d.Size, d.Pieces, x.FromSeamIn))).GroupBy(x => x.FromSeamIn)
-                .Select(g => new PrintView(p.Id, [.. g.Select(x => x.Size)], g.Sum(x => x.Pieces), s.Print.WidthIn, s.Print.HeightIn, g.Key, Core.Orders.Places.Fingers(g.Key), place.WhereOn(style.Kind)));
+            return SizeDrawn
+                .Of(line, style.Kind)
+                .Where(d => s.Sizes.Any(z => z.Size == d.Size))
+                .SelectMany(d =>
+                    d.Prints.Where(x => x.PlacementId == p.Id).Select(x => (d.Size, d.Pieces, x.FromSeamIn))
+                )
+                .GroupBy(x => x.FromSeamIn)
+                .Select(g => new PrintView(
+                    p.Id,
+                    [.. g.Select(x => x.Size)],
+                    g.Sum(x => x.Pieces),
+                    s.Print.WidthIn,
+                    s.Print.HeightIn,
+                    g.Key,
+                    Core.Orders.Places.Fingers(g.Key),
+                    place.WhereOn(style.Kind)
+                ));
         }
-        return s.Sizes.GroupBy(z => place.FromSeam(z.Size)).Select(g => new PrintView(p.Id, [.. g.Select(z => z.Size)], g.Sum(z => z.Pieces), s.Print.WidthIn, s.Print.HeightIn, g.Key, Core.Orders.Places.Fingers(g.Key), style is null ? place.Where : place.WhereOn(style.Kind)));
+        return s
+            .Sizes.GroupBy(z => place.FromSeam(z.Size))
+            .Select(g => new PrintView(
+                p.Id,
+                [.. g.Select(z => z.Size)],
+                g.Sum(z => z.Pieces),
+                s.Print.WidthIn,
+                s.Print.HeightIn,
+                g.Key,
+                Core.Orders.Places.Fingers(g.Key),
+                style is null ? place.Where : place.WhereOn(style.Kind)
+            ));
     }
 }
 
@@ -106,19 +211,52 @@ public sealed record PrintView(string PlacementId, IReadOnlyList<string> Sizes, 
 /// <param name="HeightIn">A customary height for the widest, in.</param>
 /// <param name="TakesLayers">True where one print may lie on another.</param>
 /// <param name="Offered">False where it is not offered for this garment, and a print is asked there all the same.</param>
-public sealed record PlaceView(string Id, string Name, double WidthIn, double WidestIn, double HeightIn, bool TakesLayers, bool Offered)
+public sealed record PlaceView(
+    string Id,
+    string Name,
+    double WidthIn,
+    double WidestIn,
+    double HeightIn,
+    bool TakesLayers,
+    bool Offered
+)
 {
     internal static IReadOnlyList<PlaceView> Of(AskLine line, Style? style, PlaceBook places)
     {
         var sizes = line.Sizes.Select(s => s.Size).DefaultIfEmpty("M").ToList();
-        PlaceView View(Place p, bool offered) => new(p.Id, p.Name, sizes.Min(p.WidthOn), sizes.Max(p.WidthOn), Math.Min(sizes.Max(p.HeightOn), sizes.Max(p.WidthOn)), Core.Orders.Places.TakesLayers(p.Id), offered);
+        PlaceView View(Place p, bool offered) =>
+            new(
+                p.Id,
+                p.Name,
+                sizes.Min(p.WidthOn),
+                sizes.Max(p.WidthOn),
+                Math.Min(sizes.Max(p.HeightOn), sizes.Max(p.WidthOn)),
+                Core.Orders.Places.TakesLayers(p.Id),
+                offered
+            );
         var offered = places.Offered(style?.Kind);
-        return [.. offered.Select(p => View(p, true)), .. line.Placements.Select(p => p.At()).DistinctBy(p => p.Id).Where(p => offered.All(o => o.Id != p.Id)).Select(p => View(p, false))];
+        return
+        [
+            .. offered.Select(p => View(p, true)),
+            .. line
+                .Placements.Select(p => p.At())
+                .DistinctBy(p => p.Id)
+                .Where(p => offered.All(o => o.Id != p.Id))
+                .Select(p => View(p, false)),
+        ];
     }
 }
 
 /// <summary>An order found; Ended says in a word how it left the line where it was not handed over.</summary>
-public sealed record Found(string Id, string Code, string Customer, int Pieces, string Due, Station Station, string Ended);
+public sealed record Found(
+    string Id,
+    string Code,
+    string Customer,
+    int Pieces,
+    string Due,
+    Station Station,
+    string Ended
+);
 
 /// <summary>What was written.</summary>
 /// <param name="Id">Which thing.</param>
@@ -136,7 +274,12 @@ public sealed record SizeRunView(IReadOnlyList<SizeCount> Sizes, int Pieces);
 /// <param name="Quote">Its figures and words.</param>
 /// <param name="Notes">Margin notes for the owner; never printed.</param>
 /// <param name="Before">Earlier versions, the last one first.</param>
-public sealed record QuoteView(DateTime? Sent, FrozenQuote Quote, IReadOnlyList<MarginNote> Notes, IReadOnlyList<QuoteVersion> Before);
+public sealed record QuoteView(
+    DateTime? Sent,
+    FrozenQuote Quote,
+    IReadOnlyList<MarginNote> Notes,
+    IReadOnlyList<QuoteVersion> Before
+);
 
 /// <summary>An earlier version of a quote.</summary>
 /// <param name="Version">From 1.</param>
@@ -144,7 +287,13 @@ public sealed record QuoteView(DateTime? Sent, FrozenQuote Quote, IReadOnlyList<
 /// <param name="Withdrawn">When, as shown.</param>
 /// <param name="Total">What it came to.</param>
 /// <param name="Changed">What the next version says otherwise, in words.</param>
-public sealed record QuoteVersion(int Version, string Sent, string Withdrawn, string Total, IReadOnlyList<string> Changed);
+public sealed record QuoteVersion(
+    int Version,
+    string Sent,
+    string Withdrawn,
+    string Total,
+    IReadOnlyList<string> Changed
+);
 
 /// <summary>A note beside the quote, for the owner alone.</summary>
 /// <param name="Title">The figure or word it is about.</param>
@@ -177,7 +326,32 @@ public sealed record MarginNote(string Title, string Text, string LineId = "");
 /// <param name="Work">What is done where nothing is pressed: "Stitch", "Count"; empty at a press.</param>
 /// <param name="At">Its place of work where that is another than the line's; else empty.</param>
 /// <param name="Checks">What to look for on the first piece: what its artwork was doubted for, and a code to scan.</param>
-public sealed record RunPassView(int Pass, string Place, string Size, string Temperature, string TemperatureOther, string SetPoint, double DwellSeconds, double SlackSeconds, string Pressure, Peel Peel, double PeelAfterSeconds, string Side, string Caution, IReadOnlyList<WorkStep> Steps, double SecondPressSeconds, double PrePressSeconds, string Where, IReadOnlyList<OnSizeView> OnSizes, bool Own, string Dial, string Under, string Work, string At, IReadOnlyList<string> Checks);
+public sealed record RunPassView(
+    int Pass,
+    string Place,
+    string Size,
+    string Temperature,
+    string TemperatureOther,
+    string SetPoint,
+    double DwellSeconds,
+    double SlackSeconds,
+    string Pressure,
+    Peel Peel,
+    double PeelAfterSeconds,
+    string Side,
+    string Caution,
+    IReadOnlyList<WorkStep> Steps,
+    double SecondPressSeconds,
+    double PrePressSeconds,
+    string Where,
+    IReadOnlyList<OnSizeView> OnSizes,
+    bool Own,
+    string Dial,
+    string Under,
+    string Work,
+    string At,
+    IReadOnlyList<string> Checks
+);
 
 /// <summary>A print on one size of a run.</summary>
 /// <param name="Garment">The size.</param>
@@ -195,7 +369,17 @@ public sealed record OnSizeView(string Garment, string Size, string Where);
 /// <param name="Lines">Lines in the order of pressing, each with its passes.</param>
 /// <param name="Reasons">Reasons a piece may be spoiled for, keys 1 to 9.</param>
 /// <param name="State">Events, folded.</param>
-public sealed record RunView(string OrderId, string Code, string Customer, string Ends, int Pieces, bool Started, IReadOnlyList<RunLineView> Lines, IReadOnlyList<string> Reasons, RunState State);
+public sealed record RunView(
+    string OrderId,
+    string Code,
+    string Customer,
+    string Ends,
+    int Pieces,
+    bool Started,
+    IReadOnlyList<RunLineView> Lines,
+    IReadOnlyList<string> Reasons,
+    RunState State
+);
 
 /// <summary>A line of a run.</summary>
 /// <param name="LineId">Which line.</param>
@@ -203,7 +387,13 @@ public sealed record RunView(string OrderId, string Code, string Customer, strin
 /// <param name="Press">Which press.</param>
 /// <param name="PressCautions">The maker's warnings.</param>
 /// <param name="Passes">Decorations in the order of pressing.</param>
-public sealed record RunLineView(string LineId, string What, string Press, string PressCautions, IReadOnlyList<RunPassView> Passes);
+public sealed record RunLineView(
+    string LineId,
+    string What,
+    string Press,
+    string PressCautions,
+    IReadOnlyList<RunPassView> Passes
+);
 
 /// <summary>A batch drawn on a press day.</summary>
 /// <param name="OrderId">Order.</param>
@@ -225,10 +415,37 @@ public sealed record RunLineView(string LineId, string What, string Press, strin
 /// <param name="Moved">True when the owner put it there.</param>
 /// <param name="SetUpFrom">When hands begin to make the press ready, or null.</param>
 /// <param name="Platens">Lower platens by pass where they are not the press's own throughout; else empty.</param>
-public sealed record BatchView(string OrderId, string LineId, string Code, string Customer, string What, int Pieces, double TemperatureF, string Temperature, DateTime HeatFrom, DateTime Start, DateTime End, DateTime? DueAt, double LateMinutes, string Why, bool Running, string PersonId, bool Moved, DateTime? SetUpFrom, string Platens);
+public sealed record BatchView(
+    string OrderId,
+    string LineId,
+    string Code,
+    string Customer,
+    string What,
+    int Pieces,
+    double TemperatureF,
+    string Temperature,
+    DateTime HeatFrom,
+    DateTime Start,
+    DateTime End,
+    DateTime? DueAt,
+    double LateMinutes,
+    string Why,
+    bool Running,
+    string PersonId,
+    bool Moved,
+    DateTime? SetUpFrom,
+    string Platens
+);
 
 /// <summary>One press on one day.</summary>
-public sealed record PressLaneView(string PressId, string Name, string Kind, double HottestF, IReadOnlyList<BatchView> Batches, IReadOnlyList<HeatPoint> Heat);
+public sealed record PressLaneView(
+    string PressId,
+    string Name,
+    string Kind,
+    double HottestF,
+    IReadOnlyList<BatchView> Batches,
+    IReadOnlyList<HeatPoint> Heat
+);
 
 /// <summary>One who works that day.</summary>
 /// <param name="Id">Whom.</param>
@@ -261,7 +478,20 @@ public sealed record TrayView(string OrderId, string Code, string What, double M
 /// <param name="Hands">Who works that day; empty where nobody is named.</param>
 /// <param name="LateCount">Orders late as planned.</param>
 /// <param name="Promise">The order in hand: its promise with its chain, or null.</param>
-public sealed record PressDayView(DateOnly Day, string Title, DateTime? Open, DateTime? Close, DateTime Now, IReadOnlyList<PressLaneView> Lanes, IReadOnlyList<TrayView> Tray, double PressingMinutes, int HeatChanges, IReadOnlyList<HandsView> Hands, int LateCount, PlacedOrder? Promise);
+public sealed record PressDayView(
+    DateOnly Day,
+    string Title,
+    DateTime? Open,
+    DateTime? Close,
+    DateTime Now,
+    IReadOnlyList<PressLaneView> Lanes,
+    IReadOnlyList<TrayView> Tray,
+    double PressingMinutes,
+    int HeatChanges,
+    IReadOnlyList<HandsView> Hands,
+    int LateCount,
+    PlacedOrder? Promise
+);
 
 /// <summary>One order waiting at Gather, as a lane.</summary>
 /// <param name="OrderId">Order.</param>
@@ -273,7 +503,17 @@ public sealed record PressDayView(DateOnly Day, string Title, DateTime? Open, Da
 /// <param name="PromisedAt">Promised, or null.</param>
 /// <param name="Late">True when planned past its due time.</param>
 /// <param name="Spare">Room between the last arrival and pressing, or why there is none.</param>
-public sealed record GatherLane(string OrderId, string Code, string Customer, string What, IReadOnlyList<GatherThread> Threads, DateTime? PressStart, DateTime? PromisedAt, bool Late, string Spare);
+public sealed record GatherLane(
+    string OrderId,
+    string Code,
+    string Customer,
+    string What,
+    IReadOnlyList<GatherThread> Threads,
+    DateTime? PressStart,
+    DateTime? PromisedAt,
+    bool Late,
+    string Spare
+);
 
 /// <summary>A thing waited for, drawn to when it comes.</summary>
 /// <param name="Id">Item, or approval or deposit.</param>
@@ -309,7 +549,17 @@ public sealed record LineHeld(string LineId, string What, Core.Learning.Held Hel
 /// <param name="Spares">What the bought spares and the missing ones mean, in words.</param>
 /// <param name="Ways">Ways to have the blanks, the least money first.</param>
 /// <param name="Vinyl">Pieces of vinyl that lie here for it, and what it leaves; null where none is cut.</param>
-public sealed record LayoutView(string LineId, Band Band, string Sentence, IReadOnlyList<SizeCount> Blanks, Figure BlankCost, Figure Prints, string Spares, IReadOnlyList<Core.Stock.BuyingWay> Ways, VinylPiecesView? Vinyl);
+public sealed record LayoutView(
+    string LineId,
+    Band Band,
+    string Sentence,
+    IReadOnlyList<SizeCount> Blanks,
+    Figure BlankCost,
+    Figure Prints,
+    string Spares,
+    IReadOnlyList<Core.Stock.BuyingWay> Ways,
+    VinylPiecesView? Vinyl
+);
 
 /// <summary>What an undo did.</summary>
 /// <param name="Said">In words.</param>

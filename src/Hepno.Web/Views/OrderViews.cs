@@ -24,15 +24,41 @@ internal static class OrderViews
         var c = desk.Case(connection, id, book);
         var open = desk.Open(connection, book);
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
-        var placed = c.Standing.Station is Station.Gather or Station.Press ? PlacedOrder.Of(Desk.Floor(open, book, wall).Placed, id) : null;
-        return new(id, c.Version, c.Order.Code, c.Standing.Station, c.Order.Ask, c.Order.Facts with { Layouts = null, LastTimes = null }, c.Customer,
-            [.. c.Lines.Select(l => OrderLineView.Of(l, c.Order.Facts.LastTimes?.FirstOrDefault(t => t.LineId == l.Asked.Id), book))],
-            SlipView.Of(c, Bands(desk, c, book, open), book, wall, placed), c.Quote?.SentAt, c.Frozen?.Deposit ?? 0, c.Order.Facts.Items.Count == 0 || c.Frozen is null ? [] : PrepareCautions.Of(c.Frozen.Lines.SelectMany(l => l.Band.Decorations), book));
+        var placed = c.Standing.Station is Station.Gather or Station.Press
+            ? PlacedOrder.Of(Desk.Floor(open, book, wall).Placed, id)
+            : null;
+        return new(
+            id,
+            c.Version,
+            c.Order.Code,
+            c.Standing.Station,
+            c.Order.Ask,
+            c.Order.Facts with
+            {
+                Layouts = null,
+                LastTimes = null,
+            },
+            c.Customer,
+            [
+                .. c.Lines.Select(l =>
+                    OrderLineView.Of(l, c.Order.Facts.LastTimes?.FirstOrDefault(t => t.LineId == l.Asked.Id), book)
+                ),
+            ],
+            SlipView.Of(c, Bands(desk, c, book, open), book, wall, placed),
+            c.Quote?.SentAt,
+            c.Frozen?.Deposit ?? 0,
+            c.Order.Facts.Items.Count == 0 || c.Frozen is null
+                ? []
+                : PrepareCautions.Of(c.Frozen.Lines.SelectMany(l => l.Band.Decorations), book)
+        );
     }
 
     // with several lines the whole order has figures once every line has its method
     private static IReadOnlyList<Band?> Bands(Desk desk, OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open) =>
-        c.Frozen is null && c.Lines.Count > 1 && (!c.IsComplete || c.Lines.Any(l => l.Decision is null) || book.Presses.Count == 0) ? [null]
+        c.Frozen is null
+        && c.Lines.Count > 1
+        && (!c.IsComplete || c.Lines.Any(l => l.Decision is null) || book.Presses.Count == 0)
+            ? [null]
         : c.Frozen is null && c.Lines.Count > 1 ? [.. desk.Planned(c, book, open).Select(p => p.Band)]
         : [.. c.Lines.Select(l => Band(desk, c, l, book, open))];
 
@@ -44,7 +70,9 @@ internal static class OrderViews
             return line.Frozen.Band;
         }
         var comparison = desk.Compare(c, line, null, book, open, curve: false);
-        return line.Decision is { } decision ? comparison?.Bands.FirstOrDefault(b => b.MethodId == decision.MethodId) : comparison?.Bands.Count > 0 ? comparison.Bands[0] : null;
+        return line.Decision is { } decision ? comparison?.Bands.FirstOrDefault(b => b.MethodId == decision.MethodId)
+            : comparison?.Bands.Count > 0 ? comparison.Bands[0]
+            : null;
     }
 
     public static LayoutView Layout(SqliteConnection connection, Desk desk, string id, string? lineId)
@@ -52,21 +80,49 @@ internal static class OrderViews
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
         var line = c.Line(lineId);
-        var band = line.Decision is null && line.Frozen is null ? null : Band(desk, c, line, book, desk.Open(connection, book));
+        var band =
+            line.Decision is null && line.Frozen is null
+                ? null
+                : Band(desk, c, line, book, desk.Open(connection, book));
         if (band is null)
         {
-            throw new RefusedException(409, "no-method", $"Nothing to lay out: {(c.Lines.Count == 1 ? c.Order.Code : line.What)} has no method yet.", "Choose one under Compare.");
+            throw new RefusedException(
+                409,
+                "no-method",
+                $"Nothing to lay out: {(c.Lines.Count == 1 ? c.Order.Code : line.What)} has no method yet.",
+                "Choose one under Compare."
+            );
         }
         var f = book.Numbers.Format;
         var sizes = BlanksToBuy.Of(line.Asked.Sizes, band.Decorations);
         var asked = line.Frozen is null ? line.InHand! : c.Frozen!.InHand(line.Frozen);
         var inHand = asked with { Sizes = sizes };
-        var counted = SizeRun.Total(sizes) == line.Asked.Pieces ? "the ask" : "the ask, and what may be spoiled where they are sent";
+        var counted =
+            SizeRun.Total(sizes) == line.Asked.Pieces
+                ? "the ask"
+                : "the ask, and what may be spoiled where they are sent";
         var landed = LandedBlank.Of(inHand, counted);
         var failure = 1 - band.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
-        var sentence = $"{string.Join(" and ", band.Decorations.Where(d => d.Finishes.Length == 0).Select(d => $"{d.Prints(line.Asked.Pieces)} × {d.Placement.At().Name.ToLowerInvariant()}"))}: {band.Made}";
-        return new(line.Asked.Id, band, sentence, sizes, Figure.Of("blanks", "Blanks", landed.Value * SizeRun.Total(sizes), "landed blank × pieces", landed, Figure.Input("pieces", "Pieces", SizeRun.Total(sizes), FigureUnit.Count, counted)),
-            Figure.Sum("prints", "Prints", [.. band.Decorations.SelectMany(d => d.Purchases).Select(p => p.Cost)]), SparesView.Said(asked, sizes, failure, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)), f), BuyingWays.Of(inHand, book, Desk.Floor([], book, desk.Clock.Wall(book.Numbers.TimeZone))), VinylPiecesView.Of(connection, c, line, band, f));
+        var sentence =
+            $"{string.Join(" and ", band.Decorations.Where(d => d.Finishes.Length == 0).Select(d => $"{d.Prints(line.Asked.Pieces)} × {d.Placement.At().Name.ToLowerInvariant()}"))}: {band.Made}";
+        return new(
+            line.Asked.Id,
+            band,
+            sentence,
+            sizes,
+            Figure.Of(
+                "blanks",
+                "Blanks",
+                landed.Value * SizeRun.Total(sizes),
+                "landed blank × pieces",
+                landed,
+                Figure.Input("pieces", "Pieces", SizeRun.Total(sizes), FigureUnit.Count, counted)
+            ),
+            Figure.Sum("prints", "Prints", [.. band.Decorations.SelectMany(d => d.Purchases).Select(p => p.Cost)]),
+            SparesView.Said(asked, sizes, failure, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)), f),
+            BuyingWays.Of(inHand, book, Desk.Floor([], book, desk.Clock.Wall(book.Numbers.TimeZone))),
+            VinylPiecesView.Of(connection, c, line, band, f)
+        );
     }
 
     public static QuoteView Quote(SqliteConnection connection, Desk desk, string id)
@@ -75,7 +131,12 @@ internal static class OrderViews
         var c = desk.Case(connection, id, book);
         if (c.Frozen is not null)
         {
-            return new(ShopClock.Wall(c.Quote!.SentAt, book.Numbers.TimeZone), c.Frozen, Notes(c.Frozen), QuoteVersions.Before(connection, desk, id, c.Frozen, c.Quote.Id));
+            return new(
+                ShopClock.Wall(c.Quote!.SentAt, book.Numbers.TimeZone),
+                c.Frozen,
+                Notes(c.Frozen),
+                QuoteVersions.Before(connection, desk, id, c.Frozen, c.Quote.Id)
+            );
         }
         var preview = desk.Quoted(c, book, connection);
         return new(null, preview, Notes(preview), QuoteVersions.Before(connection, desk, id, preview, null));
@@ -87,19 +148,63 @@ internal static class OrderViews
         var c = desk.Case(connection, id, book);
         if (c.Frozen is null || c.Standing.Station < Station.Press)
         {
-            throw new RefusedException(409, "not-there", $"{c.Order.Code} is not ready to press: {c.Standing.Missing[0].Text}.", "Finish that first.");
+            throw new RefusedException(
+                409,
+                "not-there",
+                $"{c.Order.Code} is not ready to press: {c.Standing.Missing[0].Text}.",
+                "Finish that first."
+            );
         }
         var f = book.Numbers.Format;
         var wall = desk.Clock.Wall(book.Numbers.TimeZone);
         var placed = PlacedOrder.Of(Desk.Floor(desk.Open(connection, book), book, wall).Placed, id);
-        var lines = c.Frozen.Lines.Select(l =>
-        {
-            // the one it was begun on; before that the planned one
-            var pressId = c.Order.Facts.Pressed?.FirstOrDefault(x => x.LineId == l.LineId)?.PressId ?? placed?.PressOf(l.LineId);
-            var press = (pressId is null ? null : book.Workplace(pressId)) ?? (book.Presses.Count > 0 ? LineFloor.WorkplaceOf(c.Frozen.InHand(l), l.Band.Decorations, book) : null);
-            return new RunLineView(l.LineId, c.Line(l.LineId).What, press?.Name ?? "", press is null ? "" : Cautions(press), [.. l.Band.Decorations.Select((d, i) => Pass(d, i, LineFloor.FirstPressed(l.Band.Decorations), l.Style, c.Frozen.AskOf(l), press, book, Warned(d.Recipe, l.Style, l.Colourway, book), Checks(connection, l.Band.Verdict, d.Placement)))]);
-        }).ToList();
-        return new(id, c.Order.Code, c.Customer?.Name ?? "", placed?.End is { } end ? Shown.Clock(TimeOnly.FromDateTime(end), f) : "", c.Order.Ask.Pieces, c.Order.Facts.RunStartedAt is not null, lines, Core.Runs.RunEvent.Reasons, c.Run!);
+        var lines = c
+            .Frozen.Lines.Select(l =>
+            {
+                // the one it was begun on; before that the planned one
+                var pressId = c.Order.Facts.Pressed?.FirstOrDefault(x => x.LineId == l.LineId)?.PressId
+                    ?? placed?.PressOf(l.LineId);
+                var press = (pressId is null ? null : book.Workplace(pressId))
+                    ?? (
+                        book.Presses.Count > 0
+                            ? LineFloor.WorkplaceOf(c.Frozen.InHand(l), l.Band.Decorations, book)
+                            : null
+                    );
+                return new RunLineView(
+                    l.LineId,
+                    c.Line(l.LineId).What,
+                    press?.Name ?? "",
+                    press is null ? "" : Cautions(press),
+                    [
+                        .. l.Band.Decorations.Select(
+                            (d, i) =>
+                                Pass(
+                                    d,
+                                    i,
+                                    LineFloor.FirstPressed(l.Band.Decorations),
+                                    l.Style,
+                                    c.Frozen.AskOf(l),
+                                    press,
+                                    book,
+                                    Warned(d.Recipe, l.Style, l.Colourway, book),
+                                    Checks(connection, l.Band.Verdict, d.Placement)
+                                )
+                        ),
+                    ]
+                );
+            })
+            .ToList();
+        return new(
+            id,
+            c.Order.Code,
+            c.Customer?.Name ?? "",
+            placed?.End is { } end ? Shown.Clock(TimeOnly.FromDateTime(end), f) : "",
+            c.Order.Ask.Pieces,
+            c.Order.Facts.RunStartedAt is not null,
+            lines,
+            Core.Runs.RunEvent.Reasons,
+            c.Run!
+        );
     }
 
     public static LearnView Learned(SqliteConnection connection, Desk desk, string id)
@@ -107,75 +212,187 @@ internal static class OrderViews
         var c = desk.Case(connection, id, desk.Book(connection));
         if (c.Frozen is null || c.Run is null || c.Order.Facts.HandOver is null)
         {
-            throw new RefusedException(409, "not-there", $"{c.Order.Code} is not handed over yet.", "Learning begins when the pieces are with the customer.");
+            throw new RefusedException(
+                409,
+                "not-there",
+                $"{c.Order.Code} is not handed over yet.",
+                "Learning begins when the pieces are with the customer."
+            );
         }
         var f = c.Frozen.Numbers.Format;
         var (lines, earned, recorded, planned) = HeldOf(c)!.Value;
-        return new(lines, earned, $"{c.Order.Code} made {Shown.AnHour(recorded, f)} an hour. The quote said {Shown.AnHour(planned, f)}.");
+        return new(
+            lines,
+            earned,
+            $"{c.Order.Code} made {Shown.AnHour(recorded, f)} an hour. The quote said {Shown.AnHour(planned, f)}."
+        );
     }
 
     /// <summary>What an order came to, with what an hour of hands earned and should have; null before it is handed over.</summary>
-    public static (IReadOnlyList<LineHeld> Lines, Figure Earned, decimal RecordedAnHour, decimal PlannedAnHour)? HeldOf(OrderCase c)
+    public static (IReadOnlyList<LineHeld> Lines, Figure Earned, decimal RecordedAnHour, decimal PlannedAnHour)? HeldOf(
+        OrderCase c
+    )
     {
         if (c.Frozen is null || c.Run is null || c.Order.Facts.HandOver is null)
         {
             return null;
         }
-        var lines = c.Frozen.Lines.Select(l =>
-        {
-            var pieces = c.Frozen.AskOf(l).Pieces;
-            var outcome = l.Band.Outcome;
-            return new LineHeld(l.LineId, c.Line(l.LineId).What, QuotedAgainstReal.Of(l.Band, pieces, RunFold.OfLine(c.RunLines, l.LineId, c.Events), c.Frozen.Numbers, l.PressingSeconds), outcome.Price + outcome.Surcharges);
-        }).ToList();
+        var lines = c
+            .Frozen.Lines.Select(l =>
+            {
+                var pieces = c.Frozen.AskOf(l).Pieces;
+                var outcome = l.Band.Outcome;
+                return new LineHeld(
+                    l.LineId,
+                    c.Line(l.LineId).What,
+                    QuotedAgainstReal.Of(
+                        l.Band,
+                        pieces,
+                        RunFold.OfLine(c.RunLines, l.LineId, c.Events),
+                        c.Frozen.Numbers,
+                        l.PressingSeconds
+                    ),
+                    outcome.Price + outcome.Surcharges
+                );
+            })
+            .ToList();
         var earned = Figure.Sum("earned", "Earned", [.. lines.Select(l => l.Held.Earned with { Label = l.What })]);
         var hours = (decimal)lines.Sum(l => l.Held.HandsSeconds) / 3600;
         var plannedHours = c.Frozen.Lines.Sum(l => l.Band.Hands.Value * c.Frozen.AskOf(l).Pieces) / 3600;
         var plannedProfit = c.Frozen.Lines.Sum(l => l.Band.Outcome.Profit.Value * c.Frozen.AskOf(l).Pieces);
-        return (lines, lines.Count == 1 ? lines[0].Held.Earned : earned, hours == 0 ? 0 : earned.Value / hours, plannedHours == 0 ? 0 : plannedProfit / plannedHours);
+        return (
+            lines,
+            lines.Count == 1 ? lines[0].Held.Earned : earned,
+            hours == 0 ? 0 : earned.Value / hours,
+            plannedHours == 0 ? 0 : plannedProfit / plannedHours
+        );
     }
 
     // a cold spot is said before what the maker warns of: it spoils prints quietly
-    private static string Cautions(Press press) => press.Maps is { Count: > 0 } maps && maps[^1].ColdSpots(press.ColdBelowF) is { Count: > 0 } cold ? $"Cold spot {string.Join(", ", cold.Select(i => PlatenMap.Names[i]))}: keep prints off it. {press.Cautions}" : press.Cautions;
+    private static string Cautions(Press press) =>
+        press.Maps is { Count: > 0 } maps && maps[^1].ColdSpots(press.ColdBelowF) is { Count: > 0 } cold
+            ? $"Cold spot {string.Join(", ", cold.Select(i => PlatenMap.Names[i]))}: keep prints off it. {press.Cautions}"
+            : press.Cautions;
 
     // a test, or that there is none, is said before what the recipe warns of
-    private static string Warned(Recipe recipe, Core.Blanks.Style style, Core.Blanks.Colourway colour, ShopBook book) => SpotTest.Of(recipe, style, colour, book.Tests ?? []) switch
-    {
-        { } test when test.Verdict() == TestVerdict.Failed => $"Your test failed on this cloth: {test.Fault()}. ",
-        null when recipe.Source == RecipeSource.Assumed && !recipe.Caution.StartsWith("Spot-test", StringComparison.Ordinal) => "Spot-test first: not tested on this cloth. ",
-        _ => "",
-    };
+    private static string Warned(Recipe recipe, Core.Blanks.Style style, Core.Blanks.Colourway colour, ShopBook book) =>
+        SpotTest.Of(recipe, style, colour, book.Tests ?? []) switch
+        {
+            { } test when test.Verdict() == TestVerdict.Failed => $"Your test failed on this cloth: {test.Fault()}. ",
+            null
+                when recipe.Source == RecipeSource.Assumed
+                    && !recipe.Caution.StartsWith("Spot-test", StringComparison.Ordinal) =>
+                "Spot-test first: not tested on this cloth. ",
+            _ => "",
+        };
 
     // what the picture was doubted for when the quote was sent, at the place it is printed
     private static IReadOnlyList<string> Checks(SqliteConnection connection, Verdict verdict, Placement p)
     {
         var place = $"{p.At().Name}: ";
         var code = p.DesignId is { } id && Aggregates.Designs.Get(connection, id)?.Value.Report.Code is not null;
-        return [.. code ? ["scan the code with a telephone"] : Array.Empty<string>(),
-            .. verdict.Reasons.Where(r => DesignFaults.Codes.Contains(r.Code) && r.Sentence.StartsWith(place, StringComparison.Ordinal)).Select(r => r.Sentence[place.Length..])];
+        return
+        [
+            .. code ? ["scan the code with a telephone"] : Array.Empty<string>(),
+            .. verdict
+                .Reasons.Where(r =>
+                    DesignFaults.Codes.Contains(r.Code) && r.Sentence.StartsWith(place, StringComparison.Ordinal)
+                )
+                .Select(r => r.Sentence[place.Length..]),
+        ];
     }
 
-    private static RunPassView Pass(DecorationPlan d, int index, int firstPressed, Core.Blanks.Style style, AskLine asked, Press? press, ShopBook book, string warned, IReadOnlyList<string> checks)
+    private static RunPassView Pass(
+        DecorationPlan d,
+        int index,
+        int firstPressed,
+        Core.Blanks.Style style,
+        AskLine asked,
+        Press? press,
+        ShopBook book,
+        string warned,
+        IReadOnlyList<string> checks
+    )
     {
         var (f, standards) = (book.Numbers.Format, book.Numbers.Standards());
         // of several places of work each pass names its own
         var at = "";
-        var work = d.Recipe.IsPressed() ? "" : d.BenchId == ShopBook.Table.Id ? "Count" : d.BenchId == ShopBook.SewingTable.Id ? "Sew" : "Stitch";
+        var work =
+            d.Recipe.IsPressed() ? ""
+            : d.BenchId == ShopBook.Table.Id ? "Count"
+            : d.BenchId == ShopBook.SewingTable.Id ? "Sew"
+            : "Stitch";
         if (d.BenchId.Length > 0 && d.BenchId != press?.Id)
         {
             press = LineFloor.Bench(d.BenchId, book);
             at = press.Name;
         }
-        var steps = index == firstPressed ? [.. LineFloor.Before(style.Kind, [d], standards), .. d.Steps, standards.After[0]] : d.Steps.Append(standards.After[0]).ToList();
+        var steps =
+            index == firstPressed
+                ? [.. LineFloor.Before(style.Kind, [d], standards), .. d.Steps, standards.After[0]]
+                : d.Steps.Append(standards.After[0]).ToList();
         var place = d.Placement.At();
         var placement = asked.Placements.FirstOrDefault(p => p.Id == d.Placement.Id) ?? d.Placement;
-        var onSizes = SizedPrints.Of(placement, asked.Sizes, asked.Names).SelectMany(p => p.Sizes.Select(s => new OnSizeView(s.Size, Shown.Size(p.Print.WidthIn, p.Print.HeightIn, f), placement.OnTopOf is not null ? "in the middle of the print beneath" : $"{Shown.Length(place.FromSeam(s.Size), f)} {place.WhereOn(style.Kind)}"))).ToList();
-        var pillow = press is null || press.IsBench() ? null : PillowChoice.For(press, style, d.Placement.Seam(), d.Placement.WidthIn, d.Placement.HeightIn);
-        var under = d.Recipe.IsPressed() && PillowChoice.Why(style, d.Placement.Seam()) is { Length: > 0 } why ? pillow is null ? $"lifted clear of {why}" : $"{pillow.Name} under it, for {why}" : "";
+        var onSizes = SizedPrints
+            .Of(placement, asked.Sizes, asked.Names)
+            .SelectMany(p =>
+                p.Sizes.Select(s => new OnSizeView(
+                    s.Size,
+                    Shown.Size(p.Print.WidthIn, p.Print.HeightIn, f),
+                    placement.OnTopOf is not null
+                        ? "in the middle of the print beneath"
+                        : $"{Shown.Length(place.FromSeam(s.Size), f)} {place.WhereOn(style.Kind)}"
+                ))
+            )
+            .ToList();
+        var pillow =
+            press is null || press.IsBench()
+                ? null
+                : PillowChoice.For(press, style, d.Placement.Seam(), d.Placement.WidthIn, d.Placement.HeightIn);
+        var under =
+            d.Recipe.IsPressed() && PillowChoice.Why(style, d.Placement.Seam()) is { Length: > 0 } why
+                ? pillow is null
+                    ? $"lifted clear of {why}"
+                    : $"{pillow.Name} under it, for {why}"
+                : "";
         var pressed = d.Recipe.IsPressed();
-        var setPoint = press?.OffsetFor(d.Recipe.TemperatureF) is null ? "" : Shown.Temperature(press.SetPointF(d.Recipe.TemperatureF), f);
-        return new(index + 1, $"{place.Name.ToLowerInvariant()}{(d.Finishes.Length > 0 ? ", finishing" : "")}", Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f), pressed ? Shown.Temperature(d.Recipe.TemperatureF, f) : "", pressed ? Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }) : "", setPoint,
-            d.Recipe.DwellSeconds, d.Recipe.DwellSlackSeconds, d.Recipe.Pressure, d.Recipe.Peel, d.Recipe.PeelAfterSeconds, d.Recipe.Side, $"{warned}{d.Recipe.Caution}", steps, d.Recipe.SecondPressSeconds, index == firstPressed ? d.Recipe.PrePressSeconds : 0, $"{Shown.Length(place.FromSeamIn, f)} {place.WhereOn(style.Kind)}", onSizes, placement.Own != OwnText.None,
-            press?.DialFor(d.Recipe.Pressure, style.Lies(), press.LowerFor(d.Placement.WidthIn, d.Placement.HeightIn, place.OpeningIn), pillow) is { } dial ? Shown.Number(dial, 1, f) : "", under, work, at, checks);
+        var setPoint = press?.OffsetFor(d.Recipe.TemperatureF) is null
+            ? ""
+            : Shown.Temperature(press.SetPointF(d.Recipe.TemperatureF), f);
+        return new(
+            index + 1,
+            $"{place.Name.ToLowerInvariant()}{(d.Finishes.Length > 0 ? ", finishing" : "")}",
+            Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f),
+            pressed ? Shown.Temperature(d.Recipe.TemperatureF, f) : "",
+            pressed ? Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }) : "",
+            setPoint,
+            d.Recipe.DwellSeconds,
+            d.Recipe.DwellSlackSeconds,
+            d.Recipe.Pressure,
+            d.Recipe.Peel,
+            d.Recipe.PeelAfterSeconds,
+            d.Recipe.Side,
+            $"{warned}{d.Recipe.Caution}",
+            steps,
+            d.Recipe.SecondPressSeconds,
+            index == firstPressed ? d.Recipe.PrePressSeconds : 0,
+            $"{Shown.Length(place.FromSeamIn, f)} {place.WhereOn(style.Kind)}",
+            onSizes,
+            placement.Own != OwnText.None,
+            press?.DialFor(
+                d.Recipe.Pressure,
+                style.Lies(),
+                press.LowerFor(d.Placement.WidthIn, d.Placement.HeightIn, place.OpeningIn),
+                pillow
+            )
+                is { } dial
+                ? Shown.Number(dial, 1, f)
+                : "",
+            under,
+            work,
+            at,
+            checks
+        );
     }
 
     private static List<MarginNote> Notes(FrozenQuote q)
@@ -186,11 +403,21 @@ internal static class OrderViews
         {
             var profit = q.Lines.Sum(l => l.Band.Outcome.Profit.Value * q.AskOf(l).Pieces);
             var hours = q.Lines.Sum(l => l.Band.Hands.Value * q.AskOf(l).Pieces) / 3600;
-            notes.Add(new(Shown.AnHour(hours == 0 ? 0 : profit / hours, f), $"an hour over all lines; {Shown.Money(profit, f)} in all."));
+            notes.Add(
+                new(
+                    Shown.AnHour(hours == 0 ? 0 : profit / hours, f),
+                    $"an hour over all lines; {Shown.Money(profit, f)} in all."
+                )
+            );
         }
         if (q.Packed is { } way)
         {
-            notes.Add(new($"{way.Parcels} × {way.Packaging.Name.ToLowerInvariant()}", $"{Shown.Money(way.Material.Value, f)} and {Shown.Money(way.Postage.Value, f)} postage, {way.GramsEach / 1000:0.0} kg each{(q.Postage == 0 ? "; carried in the price" : "")}."));
+            notes.Add(
+                new(
+                    $"{way.Parcels} × {way.Packaging.Name.ToLowerInvariant()}",
+                    $"{Shown.Money(way.Material.Value, f)} and {Shown.Money(way.Postage.Value, f)} postage, {way.GramsEach / 1000:0.0} kg each{(q.Postage == 0 ? "; carried in the price" : "")}."
+                )
+            );
         }
         foreach (var line in q.Lines)
         {
@@ -202,16 +429,30 @@ internal static class OrderViews
     private static IEnumerable<MarginNote> Notes(FrozenQuote q, FrozenLine line, FigureFormat f)
     {
         var b = line.Band;
-        yield return new(Shown.AnHour(b.Outcome.ProfitAnHour.Value, f), $"an hour at this price; {Shown.AnHour(b.Outcome.TakeHomeAnHour.Value, f)} with your own wage.");
-        yield return new(Shown.Money(b.CostShown, f), $"cost a piece; {Shown.Money(b.CostLow, f)} if nothing is spoiled, {Shown.Money(b.CostHigh, f)} at six in a hundred.");
-        var extended = line.Style.Sizes.Where(s => s.Surcharge > 0 && q.AskOf(line).Sizes.Any(a => a.Size == s.Name)).ToList();
+        yield return new(
+            Shown.AnHour(b.Outcome.ProfitAnHour.Value, f),
+            $"an hour at this price; {Shown.AnHour(b.Outcome.TakeHomeAnHour.Value, f)} with your own wage."
+        );
+        yield return new(
+            Shown.Money(b.CostShown, f),
+            $"cost a piece; {Shown.Money(b.CostLow, f)} if nothing is spoiled, {Shown.Money(b.CostHigh, f)} at six in a hundred."
+        );
+        var extended = line
+            .Style.Sizes.Where(s => s.Surcharge > 0 && q.AskOf(line).Sizes.Any(a => a.Size == s.Name))
+            .ToList();
         if (extended.Count > 0)
         {
-            yield return new(string.Join(", ", extended.Select(s => s.Name)), $"blanks cost up to {Shown.Money(extended.Max(s => s.Surcharge), f)} more; {(b.Surcharges is { Count: > 0 } ? "charged on top" : $"carried in the {Shown.Money(b.Outcome.Price, f)}")}.");
+            yield return new(
+                string.Join(", ", extended.Select(s => s.Name)),
+                $"blanks cost up to {Shown.Money(extended.Max(s => s.Surcharge), f)} more; {(b.Surcharges is { Count: > 0 } ? "charged on top" : $"carried in the {Shown.Money(b.Outcome.Price, f)}")}."
+            );
         }
         if (b.Cliff is { } cliff)
         {
-            yield return new($"{cliff.Pieces} cost less", $"{Shown.Money(cliff.Total, f)} in all, {Shown.Money(cliff.Saves, f)} less than {q.AskOf(line).Pieces}: a price break. {q.Numbers.Inversion switch { InversionRule.OfferLarger => "Offer them.", InversionRule.GivePiece => "Give them, or charge no dearer.", _ => "Charged no dearer." }}");
+            yield return new(
+                $"{cliff.Pieces} cost less",
+                $"{Shown.Money(cliff.Total, f)} in all, {Shown.Money(cliff.Saves, f)} less than {q.AskOf(line).Pieces}: a price break. {q.Numbers.Inversion switch { InversionRule.OfferLarger => "Offer them.", InversionRule.GivePiece => "Give them, or charge no dearer.", _ => "Charged no dearer." }}"
+            );
         }
         if (b.OverMark > 0)
         {

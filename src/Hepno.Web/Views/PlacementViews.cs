@@ -9,7 +9,15 @@ namespace Hepno.Web.Views;
 internal static class PlacementViews
 {
     /// <summary>An order's placement sheets: a page for every print and the sizes that lie alike.</summary>
-    public static PlacementSheet Sheet(OrderCase c, ShopNumbers n) => new(n.Paper, n.ShopName, c.Order.Code, c.Customer?.Name ?? "", n.Format.Metric, [.. c.Lines.Select(l => (l.What, Prints(l, n.Format)))]);
+    public static PlacementSheet Sheet(OrderCase c, ShopNumbers n) =>
+        new(
+            n.Paper,
+            n.ShopName,
+            c.Order.Code,
+            c.Customer?.Name ?? "",
+            n.Format.Metric,
+            [.. c.Lines.Select(l => (l.What, Prints(l, n.Format)))]
+        );
 
     private static IReadOnlyList<PlacementPrinted> Prints(LineCase line, FigureFormat f)
     {
@@ -18,9 +26,23 @@ internal static class PlacementViews
             return [];
         }
         // sizes whose print, distance and offset are the same share a page
-        return [.. SizeDrawn.Of(line.Asked, line.Style.Kind).SelectMany(d => d.Prints.Select(p => (Size: d, Print: p)))
-            .GroupBy(x => (x.Print.PlacementId, x.Print.Print.Width, x.Print.Print.Height, x.Print.FromSeamIn, Aside(x.Print)))
-            .Select(g => Printed(line, g.First().Print, string.Join(", ", g.Select(x => $"{x.Size.Size} {x.Size.Pieces}")), f))];
+        return
+        [
+            .. SizeDrawn
+                .Of(line.Asked, line.Style.Kind)
+                .SelectMany(d => d.Prints.Select(p => (Size: d, Print: p)))
+                .GroupBy(x =>
+                    (x.Print.PlacementId, x.Print.Print.Width, x.Print.Print.Height, x.Print.FromSeamIn, Aside(x.Print))
+                )
+                .Select(g =>
+                    Printed(
+                        line,
+                        g.First().Print,
+                        string.Join(", ", g.Select(x => $"{x.Size.Size} {x.Size.Pieces}")),
+                        f
+                    )
+                ),
+        ];
     }
 
     // a chest print's offset goes with the garment; the middle of a sleeve is its own fold
@@ -29,6 +51,20 @@ internal static class PlacementViews
     private static PlacementPrinted Printed(LineCase line, LyingPrint p, string sizes, FigureFormat f)
     {
         var place = line.Asked.Placements.First(x => x.Id == p.PlacementId).At();
-        return new($"{place.Name} {Shown.Size(p.Print.Width, p.Print.Height, f)}", sizes, Shown.Length(p.FromSeamIn, f), $"about {Shown.Number(p.Fingers, 1, f)} {(p.Fingers == 1 ? "finger" : "fingers")}", Aside(p) != 0 ? $"its middle {Shown.Length(Math.Abs(Aside(p)), f)} from the garment's, to the wearer's {(Aside(p) > 0 ? "left" : "right")}" : "", p.Where, place.IsAbove, p.FromSeamIn, Aside(p), p.Print.Width, p.Print.Height);
+        return new(
+            $"{place.Name} {Shown.Size(p.Print.Width, p.Print.Height, f)}",
+            sizes,
+            Shown.Length(p.FromSeamIn, f),
+            $"about {Shown.Number(p.Fingers, 1, f)} {(p.Fingers == 1 ? "finger" : "fingers")}",
+            Aside(p) != 0
+                ? $"its middle {Shown.Length(Math.Abs(Aside(p)), f)} from the garment's, to the wearer's {(Aside(p) > 0 ? "left" : "right")}"
+                : "",
+            p.Where,
+            place.IsAbove,
+            p.FromSeamIn,
+            Aside(p),
+            p.Print.Width,
+            p.Print.Height
+        );
     }
 }

@@ -16,16 +16,51 @@ internal sealed record PriceSince(string Since, decimal Price, bool Now);
 internal sealed record PriceLine(string What, IReadOnlyList<PriceSince> Steps)
 {
     /// <summary>Every price of a thing as it stands, with what each was before.</summary>
-    public static List<PriceLine> Of<T>(SqliteConnection c, Desk desk, Aggregate<T> aggregate, string id, Func<T, IEnumerable<(string What, decimal Price)>> prices)
+    public static List<PriceLine> Of<T>(
+        SqliteConnection c,
+        Desk desk,
+        Aggregate<T> aggregate,
+        string id,
+        Func<T, IEnumerable<(string What, decimal Price)>> prices
+    )
         where T : class
     {
         var n = Desk.Numbers(c);
-        var states = aggregate.States(c, id).Select(s => (s.From, Prices: prices(s.Value).DistinctBy(p => p.What).ToDictionary(p => p.What, p => p.Price))).ToList();
-        return states.Count == 0 ? throw RefusedException.NoSuch("thing with a price", id) : [.. states[^1].Prices.Keys.Select(what =>
-        {
-            var held = states.Where(s => s.Prices.ContainsKey(what)).Select(s => (s.From, Price: s.Prices[what])).ToList();
-            var steps = held.Where((s, i) => i == 0 || s.Price != held[i - 1].Price).ToList();
-            return new PriceLine(what, [.. steps.Select((s, i) => new PriceSince(Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(s.From, n.TimeZone)), n.Format), s.Price, i == steps.Count - 1))]);
-        })];
+        var states = aggregate
+            .States(c, id)
+            .Select(s =>
+                (s.From, Prices: prices(s.Value).DistinctBy(p => p.What).ToDictionary(p => p.What, p => p.Price))
+            )
+            .ToList();
+        return states.Count == 0
+            ? throw RefusedException.NoSuch("thing with a price", id)
+            :
+            [
+                .. states[^1]
+                    .Prices.Keys.Select(what =>
+                    {
+                        var held = states
+                            .Where(s => s.Prices.ContainsKey(what))
+                            .Select(s => (s.From, Price: s.Prices[what]))
+                            .ToList();
+                        var steps = held.Where((s, i) => i == 0 || s.Price != held[i - 1].Price).ToList();
+                        return new PriceLine(
+                            what,
+                            [
+                                .. steps.Select(
+                                    (s, i) =>
+                                        new PriceSince(
+                                            Shown.DayAndYear(
+                                                DateOnly.FromDateTime(ShopClock.Wall(s.From, n.TimeZone)),
+                                                n.Format
+                                            ),
+                                            s.Price,
+                                            i == steps.Count - 1
+                                        )
+                                ),
+                            ]
+                        );
+                    }),
+            ];
     }
 }

@@ -14,12 +14,36 @@ internal static class QuoteVersions
     /// <param name="orderId">Order.</param>
     /// <param name="now">The quote shown.</param>
     /// <param name="nowId">Its id when it is sent; null for a preview.</param>
-    public static IReadOnlyList<QuoteVersion> Before(SqliteConnection connection, Desk desk, string orderId, FrozenQuote now, string? nowId)
+    public static IReadOnlyList<QuoteVersion> Before(
+        SqliteConnection connection,
+        Desk desk,
+        string orderId,
+        FrozenQuote now,
+        string? nowId
+    )
     {
         var f = now.Numbers.Format;
         string At(DateTime utc) => Shown.Moment(ShopClock.Wall(utc, now.Numbers.TimeZone), f);
-        var earlier = QuoteStore.Of(connection, orderId).Where(q => q.Id != nowId).Select(q => (Stored: q, Frozen: desk.Frozen(connection, q.Id))).ToList();
-        return [.. earlier.Select((q, i) => new QuoteVersion(i + 1, At(q.Stored.SentAt), q.Stored.WithdrawnAt is { } at ? At(at) : "", Shown.Money(q.Frozen.Total, f), Changes(q.Frozen, i + 1 < earlier.Count ? earlier[i + 1].Frozen : now, f))).Reverse()];
+        var earlier = QuoteStore
+            .Of(connection, orderId)
+            .Where(q => q.Id != nowId)
+            .Select(q => (Stored: q, Frozen: desk.Frozen(connection, q.Id)))
+            .ToList();
+        return
+        [
+            .. earlier
+                .Select(
+                    (q, i) =>
+                        new QuoteVersion(
+                            i + 1,
+                            At(q.Stored.SentAt),
+                            q.Stored.WithdrawnAt is { } at ? At(at) : "",
+                            Shown.Money(q.Frozen.Total, f),
+                            Changes(q.Frozen, i + 1 < earlier.Count ? earlier[i + 1].Frozen : now, f)
+                        )
+                )
+                .Reverse(),
+        ];
     }
 
     /// <summary>What a later version says otherwise.</summary>
@@ -41,15 +65,31 @@ internal static class QuoteVersions
                 continue;
             }
             var name = b.Lines.Count == 1 ? "" : $"{line.Style.Name}: ";
-            Say($"{name}garment", $"{was.Style.Name}, {was.Colourway.Name}", $"{line.Style.Name}, {line.Colourway.Name}");
+            Say(
+                $"{name}garment",
+                $"{was.Style.Name}, {was.Colourway.Name}",
+                $"{line.Style.Name}, {line.Colourway.Name}"
+            );
             Say($"{name}pieces", a.AskOf(was).Pieces, b.AskOf(line).Pieces);
-            Say($"{name}prints", string.Join(", ", a.AskOf(was).Placements.Select(p => Deeds.MakeQuote.Printed(p, f))), string.Join(", ", b.AskOf(line).Placements.Select(p => Deeds.MakeQuote.Printed(p, f))));
-            Say($"{name}method", DecorationMethods.Find(was.Band.MethodId)?.Name, DecorationMethods.Find(line.Band.MethodId)?.Name);
+            Say(
+                $"{name}prints",
+                string.Join(", ", a.AskOf(was).Placements.Select(p => Deeds.MakeQuote.Printed(p, f))),
+                string.Join(", ", b.AskOf(line).Placements.Select(p => Deeds.MakeQuote.Printed(p, f)))
+            );
+            Say(
+                $"{name}method",
+                DecorationMethods.Find(was.Band.MethodId)?.Name,
+                DecorationMethods.Find(line.Band.MethodId)?.Name
+            );
             Say($"{name}each", Shown.Money(was.Band.Outcome.Price, f), Shown.Money(line.Band.Outcome.Price, f));
         }
         Say("postage", Shown.Money(a.Postage, f), Shown.Money(b.Postage, f));
         Say("total", Shown.Money(a.Total, f), Shown.Money(b.Total, f));
-        Say("ready", a.ReadyAt is { } x ? Shown.Moment(x, f) : "open", b.ReadyAt is { } y ? Shown.Moment(y, f) : "open");
+        Say(
+            "ready",
+            a.ReadyAt is { } x ? Shown.Moment(x, f) : "open",
+            b.ReadyAt is { } y ? Shown.Moment(y, f) : "open"
+        );
         return said;
     }
 }

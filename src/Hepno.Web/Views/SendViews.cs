@@ -14,7 +14,15 @@ namespace Hepno.Web.Views;
 /// <param name="Waits">What the message waits for; empty when it may be sent.</param>
 /// <param name="Balance">What is paid with what is counted, and what with the rest.</param>
 /// <param name="Parts">Parts delivered, in words.</param>
-public sealed record SendView(IReadOnlyList<PackingWay> Ways, double Minutes, string Address, string Message, string Waits, PartBalance Balance, IReadOnlyList<string> Parts);
+public sealed record SendView(
+    IReadOnlyList<PackingWay> Ways,
+    double Minutes,
+    string Address,
+    string Message,
+    string Waits,
+    PartBalance Balance,
+    IReadOnlyList<string> Parts
+);
 
 /// <summary>Makes what Send shows and prints.</summary>
 internal static class SendViews
@@ -22,7 +30,13 @@ internal static class SendViews
     /// <summary>Packing, message and balances; refused before the quote is sent.</summary>
     public static SendView Of(OrderCase c)
     {
-        var q = c.Frozen ?? throw new RefusedException(409, "not-there", $"{c.Order.Code} is not quoted yet.", "Send its quote first.");
+        var q = c.Frozen
+            ?? throw new RefusedException(
+                409,
+                "not-there",
+                $"{c.Order.Code} is not quoted yet.",
+                "Send its quote first."
+            );
         var f = q.Numbers.Format;
         var facts = c.Order.Facts;
         var ways = Ways(c);
@@ -31,10 +45,26 @@ internal static class SendViews
         var balance = OrderDeeds.Balance(c);
         var due = q.Total - (facts.Deposit?.Amount ?? 0) - (facts.Parts ?? []).Sum(p => p.Taken);
         var ready = q.Ask.Shipping is null ? "is ready to collect" : "is packed and leaves with the carrier";
-        var pay = due > 0 ? $" {Shown.Money(due, f)} {(c.Customer is { AccountDays: > 0 } on ? $"goes on your account, {on.AccountDays} days" : q.Ask.Shipping is null ? "is left to pay when you collect it" : "is left to pay before it leaves")}." : " Everything is paid.";
-        var message = $"Hello {(c.Customer?.Contact is { Length: > 0 } who ? who.Split(',')[0] : c.Customer?.Name)}, your order {c.Order.Code} ({c.What}) {ready}.{pay} {q.Numbers.ShopName}, {q.Numbers.Contact}";
-        return new(ways, ways.Count == 0 ? 0 : ways[0].Parcels * q.Numbers.ParcelMinutes, q.Ask.Shipping is null ? "" : c.Customer?.Address ?? "", message, counted < left ? $"{left - counted} {(left - counted == 1 ? "piece" : "pieces")} still to count" : "", balance,
-            [.. (facts.Parts ?? []).Select((p, i) => $"{c.Order.Code}, part {i + 1}: {p.Pieces.Sum(x => x.Pieces)} {(p.Pieces.Sum(x => x.Pieces) == 1 ? "piece" : "pieces")} to {p.To}, {Shown.Moment(ShopClock.Wall(p.At, q.Numbers.TimeZone), f)}, {Shown.Money(p.Taken, f)} taken")]);
+        var pay =
+            due > 0
+                ? $" {Shown.Money(due, f)} {(c.Customer is { AccountDays: > 0 } on ? $"goes on your account, {on.AccountDays} days" : q.Ask.Shipping is null ? "is left to pay when you collect it" : "is left to pay before it leaves")}."
+                : " Everything is paid.";
+        var message =
+            $"Hello {(c.Customer?.Contact is { Length: > 0 } who ? who.Split(',')[0] : c.Customer?.Name)}, your order {c.Order.Code} ({c.What}) {ready}.{pay} {q.Numbers.ShopName}, {q.Numbers.Contact}";
+        return new(
+            ways,
+            ways.Count == 0 ? 0 : ways[0].Parcels * q.Numbers.ParcelMinutes,
+            q.Ask.Shipping is null ? "" : c.Customer?.Address ?? "",
+            message,
+            counted < left ? $"{left - counted} {(left - counted == 1 ? "piece" : "pieces")} still to count" : "",
+            balance,
+            [
+                .. (facts.Parts ?? []).Select(
+                    (p, i) =>
+                        $"{c.Order.Code}, part {i + 1}: {p.Pieces.Sum(x => x.Pieces)} {(p.Pieces.Sum(x => x.Pieces) == 1 ? "piece" : "pieces")} to {p.To}, {Shown.Moment(ShopClock.Wall(p.At, q.Numbers.TimeZone), f)}, {Shown.Money(p.Taken, f)} taken"
+                ),
+            ]
+        );
     }
 
     /// <summary>A label for each parcel; refused when it is collected or there is no address.</summary>
@@ -43,22 +73,62 @@ internal static class SendViews
         var q = c.Frozen;
         if (q?.Ask.Shipping is null)
         {
-            throw new RefusedException(409, "collected", $"{c.Order.Code} is collected: it needs no label.", "Say under Ask that it is sent.");
+            throw new RefusedException(
+                409,
+                "collected",
+                $"{c.Order.Code} is collected: it needs no label.",
+                "Say under Ask that it is sent."
+            );
         }
         if (c.Customer?.Address is not { Length: > 0 } address)
         {
-            throw new RefusedException(409, "no-address", $"No address is known for {c.Customer?.Name}.", "Type it on the customer's card: C.");
+            throw new RefusedException(
+                409,
+                "no-address",
+                $"No address is known for {c.Customer?.Name}.",
+                "Type it on the customer's card: C."
+            );
         }
         var ways = Ways(c);
         var parcels = ways.Count == 0 ? 1 : ways[0].Parcels;
-        return [.. Enumerable.Range(1, parcels).Select(n => new AddressLabel(q.Numbers.ShopName, q.Numbers.Address, c.Customer.Name, [.. address.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)], c.Order.Code, $"{n} of {parcels}", ways.Count == 0 ? "" : $"{ways[0].GramsEach / 1000:0.0} kg"))];
+        return
+        [
+            .. Enumerable
+                .Range(1, parcels)
+                .Select(n => new AddressLabel(
+                    q.Numbers.ShopName,
+                    q.Numbers.Address,
+                    c.Customer.Name,
+                    [.. address.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)],
+                    c.Order.Code,
+                    $"{n} of {parcels}",
+                    ways.Count == 0 ? "" : $"{ways[0].GramsEach / 1000:0.0} kg"
+                )),
+        ];
     }
 
     private static IReadOnlyList<PackingWay> Ways(OrderCase c)
     {
         var q = c.Frozen!;
         var counted = c.Order.Facts.Counted;
-        var pieces = q.Lines.Select(l => (l.Style, Pieces: counted.Count > 0 ? counted.Where(x => x.LineId == l.LineId).Sum(x => x.Pieces) : q.AskOf(l).Pieces)).Where(p => p.Pieces > 0).ToList();
-        return pieces.Count == 0 ? [] : Parcels.Ways(pieces, q.Numbers.PackedIn(), SimulatedCarrier.Rates.Carrier, q.Ask.Shipping is { } s ? SimulatedCarrier.Rates.Find(s.Zone) : null);
+        var pieces = q
+            .Lines.Select(l =>
+                (
+                    l.Style,
+                    Pieces: counted.Count > 0
+                        ? counted.Where(x => x.LineId == l.LineId).Sum(x => x.Pieces)
+                        : q.AskOf(l).Pieces
+                )
+            )
+            .Where(p => p.Pieces > 0)
+            .ToList();
+        return pieces.Count == 0
+            ? []
+            : Parcels.Ways(
+                pieces,
+                q.Numbers.PackedIn(),
+                SimulatedCarrier.Rates.Carrier,
+                q.Ask.Shipping is { } s ? SimulatedCarrier.Rates.Find(s.Zone) : null
+            );
     }
 }

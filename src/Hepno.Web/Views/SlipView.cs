@@ -29,35 +29,82 @@ public sealed record SlipAction(string Code, string Label, string Waits);
 /// <param name="Missing">At most five, then one that counts the rest.</param>
 /// <param name="MissingTitle">Head of the list.</param>
 /// <param name="Action">What to do next.</param>
-public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, string Hex, IReadOnlyList<SizeCount> Sizes, IReadOnlyList<SlipRow> Rows, string Hero, string HeroNote, IReadOnlyList<Missing> Missing, string MissingTitle, SlipAction Action)
+public sealed record SlipView(
+    string Code,
+    string Customer,
+    GarmentKind? Kind,
+    string Hex,
+    IReadOnlyList<SizeCount> Sizes,
+    IReadOnlyList<SlipRow> Rows,
+    string Hero,
+    string HeroNote,
+    IReadOnlyList<Missing> Missing,
+    string MissingTitle,
+    SlipAction Action
+)
 {
     private const int MostMissing = 5;
     private const string Price = "Price";
     private const string Profit = "Profit";
 
     /// <summary>As a device of the press shows it: no price, no profit, and only what is done there.</summary>
-    internal SlipView AtThePress() => this with
-    {
-        Rows = [.. Rows.Where(r => r.Label is not (Price or Profit))],
-        Hero = "",
-        HeroNote = "",
-        Action = Action.Code is "tick" or "run" || Action.Waits.Length > 0 ? Action : Action with { Waits = "the counter" },
-    };
+    internal SlipView AtThePress() =>
+        this with
+        {
+            Rows = [.. Rows.Where(r => r.Label is not (Price or Profit))],
+            Hero = "",
+            HeroNote = "",
+            Action =
+                Action.Code is "tick" or "run" || Action.Waits.Length > 0
+                    ? Action
+                    : Action with
+                    {
+                        Waits = "the counter",
+                    },
+        };
 
     /// <summary>Writes the slip.</summary>
-    internal static SlipView Of(OrderCase c, IReadOnlyList<Band?> bands, ShopBook book, DateTime wall, PlacedOrder? placed)
+    internal static SlipView Of(
+        OrderCase c,
+        IReadOnlyList<Band?> bands,
+        ShopBook book,
+        DateTime wall,
+        PlacedOrder? placed
+    )
     {
         var f = (c.Frozen?.Numbers ?? book.Numbers).Format;
         var order = c.Order;
         var (style, colour) = (c.Lines[0].Style, c.Lines[0].Colourway);
         // figures of the whole order are shown once every line has them
-        var whole = bands.All(b => b is not null) && bands.Count > 0 ? bands.Select((b, i) => (Band: b!, c.Lines[i].Asked.Pieces)).ToList() : null;
+        var whole =
+            bands.All(b => b is not null) && bands.Count > 0
+                ? bands.Select((b, i) => (Band: b!, c.Lines[i].Asked.Pieces)).ToList()
+                : null;
         var pieces = order.Ask.Pieces;
-        List<SlipRow> rows = [new("Pieces", pieces > 0 ? pieces.ToString(System.Globalization.CultureInfo.InvariantCulture) : "", PiecesNote(c))];
+        List<SlipRow> rows =
+        [
+            new(
+                "Pieces",
+                pieces > 0 ? pieces.ToString(System.Globalization.CultureInfo.InvariantCulture) : "",
+                PiecesNote(c)
+            ),
+        ];
         if (order.Ask.DueAt is not null || whole is not null)
         {
             var day = order.Ask.DueAt is { } due ? Shown.Day(DateOnly.FromDateTime(due), f) : "no day";
-            rows.Add(new("Due", day, DueNote(c, whole?.Select(w => w.Band.Promise).Where(p => p is not null).MaxBy(p => p!.At), placed, f, wall)));
+            rows.Add(
+                new(
+                    "Due",
+                    day,
+                    DueNote(
+                        c,
+                        whole?.Select(w => w.Band.Promise).Where(p => p is not null).MaxBy(p => p!.At),
+                        placed,
+                        f,
+                        wall
+                    )
+                )
+            );
         }
         var (hero, heroNote) = ("", "");
         if (order.Facts.Ending is { } ending)
@@ -67,56 +114,121 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
         if (whole is not null)
         {
             var goods = c.Frozen?.Goods ?? whole.Sum(w => w.Band.Total);
-            var each = whole.Count == 1 ? $"{pieces} × {Shown.Money(whole[0].Band.Outcome.Price, f)}{(whole[0].Band.Surcharges is { Count: > 0 } ? " and sizes" : "")}" : $"{whole.Count} lines";
+            var each =
+                whole.Count == 1
+                    ? $"{pieces} × {Shown.Money(whole[0].Band.Outcome.Price, f)}{(whole[0].Band.Surcharges is { Count: > 0 } ? " and sizes" : "")}"
+                    : $"{whole.Count} lines";
             var postage = c.Frozen?.Postage ?? PostageOnTop(c, book);
             each += postage > 0 ? $", {Shown.Money(postage, f)} postage on top" : "";
             if (c.Standing.Station == Station.Send)
             {
-                var balance = c.Frozen!.Total - (order.Facts.Deposit?.Amount ?? 0) - (order.Facts.Parts ?? []).Sum(p => p.Taken);
-                rows.Add(new(Price, Shown.Money(c.Frozen.Total, f), c.Frozen.Postage > 0 ? "with postage and tax" : c.Frozen.Tax > 0 ? "with tax" : each));
+                var balance =
+                    c.Frozen!.Total - (order.Facts.Deposit?.Amount ?? 0) - (order.Facts.Parts ?? []).Sum(p => p.Taken);
+                rows.Add(
+                    new(
+                        Price,
+                        Shown.Money(c.Frozen.Total, f),
+                        c.Frozen.Postage > 0 ? "with postage and tax"
+                            : c.Frozen.Tax > 0 ? "with tax"
+                            : each
+                    )
+                );
                 (hero, heroNote) = (Shown.Money(balance, f), "to take before handing over; profit is on the back");
             }
             else if (OrderViews.HeldOf(c) is { } held)
             {
                 // what it came to, not what the quote hoped for
                 rows.Add(new(Price, Shown.Money(goods, f), each));
-                rows.Add(new(Profit, Shown.Money(held.Earned.Value, f), $"as it came out; the quote said {Shown.AnHour(held.PlannedAnHour, f)} an hour"));
-                (hero, heroNote) = (Shown.AnHour(held.RecordedAnHour, f), "profit for each hour of hands, as it came out");
+                rows.Add(
+                    new(
+                        Profit,
+                        Shown.Money(held.Earned.Value, f),
+                        $"as it came out; the quote said {Shown.AnHour(held.PlannedAnHour, f)} an hour"
+                    )
+                );
+                (hero, heroNote) = (
+                    Shown.AnHour(held.RecordedAnHour, f),
+                    "profit for each hour of hands, as it came out"
+                );
             }
             else
             {
                 var profit = whole.Sum(w => w.Band.Outcome.Profit.Value * w.Pieces);
                 var hands = whole.Sum(w => w.Band.Hands.Value * w.Pieces);
                 rows.Add(new(Price, Shown.Money(goods, f), each));
-                rows.Add(new(Profit, Shown.Money(profit, f), $"{Shown.Number((double)(goods == 0 ? 0 : profit / goods) * 100, 0, f)}% of price, {Shown.Duration((double)hands)} of hands"));
-                (hero, heroNote) = (Shown.AnHour(hands == 0 ? 0 : profit / hands * 3600, f), "profit for each hour of hands");
+                rows.Add(
+                    new(
+                        Profit,
+                        Shown.Money(profit, f),
+                        $"{Shown.Number((double)(goods == 0 ? 0 : profit / goods) * 100, 0, f)}% of price, {Shown.Duration((double)hands)} of hands"
+                    )
+                );
+                (hero, heroNote) = (
+                    Shown.AnHour(hands == 0 ? 0 : profit / hands * 3600, f),
+                    "profit for each hour of hands"
+                );
             }
         }
         var missing = c.Standing.Missing;
-        IReadOnlyList<Missing> shown = missing.Count <= MostMissing ? missing : [.. missing.Take(MostMissing), new("more", $"and {missing.Count - MostMissing} more", false)];
-        return new(order.Code, c.Customer?.Name ?? "", style?.Kind, colour?.Hex ?? "#FCFAF5", order.Ask.Lines.Count == 1 ? order.Ask.Lines[0].Sizes : [], rows, hero, heroNote, shown, c.Standing.Station == Station.Learn ? "Still to write down" : "Still missing", Next(c, whole?.Select(w => w.Band).ToList(), book, f));
+        IReadOnlyList<Missing> shown =
+            missing.Count <= MostMissing
+                ? missing
+                : [.. missing.Take(MostMissing), new("more", $"and {missing.Count - MostMissing} more", false)];
+        return new(
+            order.Code,
+            c.Customer?.Name ?? "",
+            style?.Kind,
+            colour?.Hex ?? "#FCFAF5",
+            order.Ask.Lines.Count == 1 ? order.Ask.Lines[0].Sizes : [],
+            rows,
+            hero,
+            heroNote,
+            shown,
+            c.Standing.Station == Station.Learn ? "Still to write down" : "Still missing",
+            Next(c, whole?.Select(w => w.Band).ToList(), book, f)
+        );
     }
 
     // before the quote is sent; as the quote would charge it
-    private static decimal PostageOnTop(OrderCase c, ShopBook book) => c.Order.Ask.Shipping is { InThePrice: false } && c.Lines[0].InHand is { } ask && LineCost.Packed(ask, book) is { } way
-        ? Money.Charged(way.Postage.Value, book.Numbers.Format.MinorDigits) : 0;
+    private static decimal PostageOnTop(OrderCase c, ShopBook book) =>
+        c.Order.Ask.Shipping is { InThePrice: false }
+        && c.Lines[0].InHand is { } ask
+        && LineCost.Packed(ask, book) is { } way
+            ? Money.Charged(way.Postage.Value, book.Numbers.Format.MinorDigits)
+            : 0;
 
     // what the customer will read on the quote
     private static decimal WithTax(OrderCase c, List<Band> bands, ShopBook book)
     {
         var n = Desk.For(c.Customer, book).Numbers;
-        return MakeQuote.Charged(bands.Zip(c.Lines).Sum(x => MakeQuote.Goods(x.First, x.Second.Asked.Pieces, n.Format.MinorDigits)), PostageOnTop(c, book), n).Total;
+        return MakeQuote
+            .Charged(
+                bands.Zip(c.Lines).Sum(x => MakeQuote.Goods(x.First, x.Second.Asked.Pieces, n.Format.MinorDigits)),
+                PostageOnTop(c, book),
+                n
+            )
+            .Total;
     }
 
-    private static SlipRow Ended(Ending e, FigureFormat f) => e.Kind switch
-    {
-        EndKind.ThrownAway => new("Thrown away", "", e.Why),
-        EndKind.Declined => new("Declined", "", e.Why),
-        EndKind.Lost => new("Lost", e.TheirPrice is { } price ? Shown.Money(price, f) : "", e.ToWhom.Length > 0 ? $"to {e.ToWhom}: {e.Why}" : e.Why),
-        _ => new("Cancelled", e.Settled == 0 ? "" : Shown.Money(Math.Abs(e.Settled), f), $"{(e.Settled > 0 ? "still to be paid: " : e.Settled < 0 ? "to be given back: " : "")}{e.Why}"),
-    };
+    private static SlipRow Ended(Ending e, FigureFormat f) =>
+        e.Kind switch
+        {
+            EndKind.ThrownAway => new("Thrown away", "", e.Why),
+            EndKind.Declined => new("Declined", "", e.Why),
+            EndKind.Lost => new(
+                "Lost",
+                e.TheirPrice is { } price ? Shown.Money(price, f) : "",
+                e.ToWhom.Length > 0 ? $"to {e.ToWhom}: {e.Why}" : e.Why
+            ),
+            _ => new(
+                "Cancelled",
+                e.Settled == 0 ? "" : Shown.Money(Math.Abs(e.Settled), f),
+                $"{(e.Settled > 0 ? "still to be paid: " : e.Settled < 0 ? "to be given back: " : "")}{e.Why}"
+            ),
+        };
 
-    private static string PiecesNote(OrderCase c) => c.Run is { Counted: > 0 } run ? $"{run.Good} good, {run.Spoiled} spoiled" : "";
+    private static string PiecesNote(OrderCase c) =>
+        c.Run is { Counted: > 0 } run ? $"{run.Good} good, {run.Spoiled} spoiled" : "";
 
     private static string DueNote(OrderCase c, Promise? promise, PlacedOrder? placed, FigureFormat f, DateTime wall)
     {
@@ -137,7 +249,9 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
         {
             return $"promised {Shown.Moment(promised, f)}";
         }
-        return promise is not null ? $"ready {(promise.At > due ? "only " : "")}{Shown.Moment(promise.At, f)}" : due is { } at ? Shown.Clock(TimeOnly.FromDateTime(at), f) : "none asked for";
+        return promise is not null ? $"ready {(promise.At > due ? "only " : "")}{Shown.Moment(promise.At, f)}"
+            : due is { } at ? Shown.Clock(TimeOnly.FromDateTime(at), f)
+            : "none asked for";
     }
 
     private static SlipAction Next(OrderCase c, List<Band>? bands, ShopBook book, FigureFormat f)
@@ -145,30 +259,54 @@ public sealed record SlipView(string Code, string Customer, GarmentKind? Kind, s
         var facts = c.Order.Facts;
         var first = c.Standing.Missing.Count > 0 ? c.Standing.Missing[0].Text : "";
         const string Unfit = "the chosen method cannot do it any more";
-        string How() => bands!.Select(b => b.MethodId).Distinct().Count() == 1 ? $"{char.ToLowerInvariant(bands![0].Name[0])}{bands[0].Name[1..]}" : "it";
+        string How() =>
+            bands!.Select(b => b.MethodId).Distinct().Count() == 1
+                ? $"{char.ToLowerInvariant(bands![0].Name[0])}{bands[0].Name[1..]}"
+                : "it";
         switch (c.Standing.Station)
         {
             case Station.Ask:
                 return new("compare", "Compare the ways", first);
             case Station.Compare:
-                return c.Lines.Count > 1 ? new("choose", $"Choose for {c.Lines.Count(l => l.Decision is null)} of {c.Lines.Count} lines", "")
-                    : bands is null ? new("choose", "Choose a method", "no method can do it as asked") : new("choose", $"Take {How()}", "");
+                return c.Lines.Count > 1
+                        ? new(
+                            "choose",
+                            $"Choose for {c.Lines.Count(l => l.Decision is null)} of {c.Lines.Count} lines",
+                            ""
+                        )
+                    : bands is null ? new("choose", "Choose a method", "no method can do it as asked")
+                    : new("choose", $"Take {How()}", "");
             case Station.Layout:
                 return new("lay-out", bands is null ? "Quote it" : $"Quote on {How()}", bands is null ? Unfit : "");
             case Station.Quote:
-                return new("send", bands is null ? "Send the quote" : $"Send {Shown.Money(WithTax(c, bands, book), f)}", bands is null ? Unfit : "");
+                return new(
+                    "send",
+                    bands is null ? "Send the quote" : $"Send {Shown.Money(WithTax(c, bands, book), f)}",
+                    bands is null ? Unfit : ""
+                );
             case Station.Gather:
                 var waiting = facts.Items.Count(i => i.DoneAt is null);
-                return facts.Approval is null ? new("approve", "Take their yes", "") : c.Frozen!.Deposit > 0 && facts.Deposit is null ? new("deposit", $"Note {Shown.Money(c.Frozen.Deposit, f)}", "") : new("tick", $"Tick off the next of {waiting}", "");
+                return facts.Approval is null ? new("approve", "Take their yes", "")
+                    : c.Frozen!.Deposit > 0 && facts.Deposit is null
+                        ? new("deposit", $"Note {Shown.Money(c.Frozen.Deposit, f)}", "")
+                    : new("tick", $"Tick off the next of {waiting}", "");
             case Station.Press:
-                return new("run", facts.RunStartedAt is null ? $"Press {c.Order.Ask.Pieces} {(c.Lines.Count == 1 ? GarmentNouns.Of(c.Lines[0].Style!.Kind, c.Order.Ask.Pieces) : "pieces")}" : "Back to the run", "");
+                return new(
+                    "run",
+                    facts.RunStartedAt is null
+                        ? $"Press {c.Order.Ask.Pieces} {(c.Lines.Count == 1 ? GarmentNouns.Of(c.Lines[0].Style!.Kind, c.Order.Ask.Pieces) : "pieces")}"
+                        : "Back to the run",
+                    ""
+                );
             case Station.Send:
                 var left = c.Order.Ask.Pieces - facts.Delivered() - facts.Counted.Sum(x => x.Pieces);
                 return new("hand-over", "Hand it over", left > 0 ? $"{left} pieces to count" : "");
             case Station.Learn:
                 return new("close", $"Close {c.Order.Code}", "");
             default:
-                return c.Order.Facts.Ending is null ? new("none", "Closed", "off the line") : new("bring-back", $"Bring {c.Order.Code} back", "");
+                return c.Order.Facts.Ending is null
+                    ? new("none", "Closed", "off the line")
+                    : new("bring-back", $"Bring {c.Order.Code} back", "");
         }
     }
 }

@@ -17,24 +17,45 @@ internal static class SparesView
     /// <param name="failure">Chance that a piece is spoiled, 0 to 1.</param>
     /// <param name="today">The shop's day.</param>
     /// <param name="f">How figures are written.</param>
-    public static string Said(AskInHand ask, IReadOnlyList<SizeCount> bought, double failure, DateOnly today, FigureFormat f)
+    public static string Said(
+        AskInHand ask,
+        IReadOnlyList<SizeCount> bought,
+        double failure,
+        DateOnly today,
+        FigureFormat f
+    )
     {
         var (style, sizes) = (ask.Style, ask.Sizes);
         var needs = sizes.Select(s => new SpareNeed(s.Pieces, style.UnitPrice + style.SurchargeOf(s.Size))).ToList();
-        var chance = $"{Shown.Number(Overage.ChanceToComplete(needs, [.. needs.Select(_ => 0)], failure) * 100, 0, f)} times in 100 all come out";
+        var chance =
+            $"{Shown.Number(Overage.ChanceToComplete(needs, [.. needs.Select(_ => 0)], failure) * 100, 0, f)} times in 100 all come out";
         if (ask.Theirs)
         {
             return $"Their own garments, none to spare: {chance}. Ask for a spare of each size.";
         }
         var more = SizeRun.Total(bought) - ask.Pieces;
-        List<string> said = more > 0 ? [$"{more} of them may be spoiled where they are sent: {Shown.Number(Overage.ChanceToComplete(needs, [.. bought.Zip(sizes, (b, s) => b.Pieces - s.Pieces)], failure) * 100, 0, f)} times in 100 enough come back."] : Without(needs, sizes, chance, failure, f);
-        var lying = bought.Select(s => (s.Size, On: style.OnHandOf(ask.Colourway.Id, s.Size))).Where(s => s.On > 0).ToList();
+        List<string> said =
+            more > 0
+                ?
+                [
+                    $"{more} of them may be spoiled where they are sent: {Shown.Number(Overage.ChanceToComplete(needs, [.. bought.Zip(sizes, (b, s) => b.Pieces - s.Pieces)], failure) * 100, 0, f)} times in 100 enough come back.",
+                ]
+                : Without(needs, sizes, chance, failure, f);
+        var lying = bought
+            .Select(s => (s.Size, On: style.OnHandOf(ask.Colourway.Id, s.Size)))
+            .Where(s => s.On > 0)
+            .ToList();
         if (lying.Count > 0)
         {
             said.Add($"On hand: {string.Join(", ", lying.Select(s => $"{s.Size} {s.On}"))}.");
         }
         // the feed knows what its supplier lacks today
-        var lacks = style.Supplier == SimulatedSupplier.Name ? bought.Where(s => SimulatedSupplier.StockOf(style.Name, ask.Colourway.Name, s.Size, today) < s.Pieces).ToList() : [];
+        var lacks =
+            style.Supplier == SimulatedSupplier.Name
+                ? bought
+                    .Where(s => SimulatedSupplier.StockOf(style.Name, ask.Colourway.Name, s.Size, today) < s.Pieces)
+                    .ToList()
+                : [];
         if (lacks.Count > 0)
         {
             said.Add($"{style.Supplier} has too few of {string.Join(", ", lacks.Select(s => s.Size))} today.");
@@ -42,11 +63,22 @@ internal static class SparesView
         return string.Join(' ', said);
     }
 
-    private static List<string> Without(IReadOnlyList<SpareNeed> needs, IReadOnlyList<SizeCount> sizes, string chance, double failure, FigureFormat f)
+    private static List<string> Without(
+        IReadOnlyList<SpareNeed> needs,
+        IReadOnlyList<SizeCount> sizes,
+        string chance,
+        double failure,
+        FigureFormat f
+    )
     {
         var spares = Overage.Cheapest(needs, failure, Wanted);
         var cost = needs.Zip(spares).Sum(p => p.First.Price * p.Second);
-        return [$"No spare blanks: {chance}.", spares.Sum() == 0 ? "That is enough."
-            : $"{string.Join(", ", sizes.Zip(spares).Where(p => p.Second > 0).Select(p => $"{p.First.Size} {p.Second}"))} more, {Shown.Money(cost, f)}, would make it {Wanted * 100:0}."];
+        return
+        [
+            $"No spare blanks: {chance}.",
+            spares.Sum() == 0
+                ? "That is enough."
+                : $"{string.Join(", ", sizes.Zip(spares).Where(p => p.Second > 0).Select(p => $"{p.First.Size} {p.Second}"))} more, {Shown.Money(cost, f)}, would make it {Wanted * 100:0}.",
+        ];
     }
 }

@@ -21,7 +21,14 @@ public sealed record PieceOffer(string RemnantId, string Text, int Cuts, decimal
 /// <param name="Hex">The colour as measured; empty where it was typed.</param>
 /// <param name="Used">The piece in use, in words; empty for none.</param>
 /// <param name="Offers">Free pieces of the same vinyl, those that save most first.</param>
-public sealed record VinylColour(string PlacementId, int Layer, string Label, string Hex, string Used, IReadOnlyList<PieceOffer> Offers);
+public sealed record VinylColour(
+    string PlacementId,
+    int Layer,
+    string Label,
+    string Hex,
+    string Used,
+    IReadOnlyList<PieceOffer> Offers
+);
 
 /// <summary>What the roll leaves beside a colour's rows.</summary>
 /// <param name="Label">Which colour.</param>
@@ -36,32 +43,97 @@ public sealed record VinylLeft(string Label, string VinylId, double WidthIn, dou
 public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOnlyList<VinylLeft> Left)
 {
     /// <summary>Of a line that is cut from vinyl; null for one that is not.</summary>
-    internal static VinylPiecesView? Of(SqliteConnection connection, OrderCase c, LineCase line, Band band, FigureFormat f)
+    internal static VinylPiecesView? Of(
+        SqliteConnection connection,
+        OrderCase c,
+        LineCase line,
+        Band band,
+        FigureFormat f
+    )
     {
         if (!DecorationMethods.Uses(band.MethodId, Htv.Key))
         {
             return null;
         }
         // once the quote is sent, what is bought stands; a piece is cut once
-        var free = line.Frozen is null ? Free(connection, c.Order.Id).Where(r => c.Order.Facts.Remnants?.Any(u => u.RemnantId == r.Id) != true).ToList() : [];
-        var bought = band.Decorations.SelectMany(d => d.Purchases.Select(p => (Plan: d, Purchase: p, p.Layer))).Where(x => x.Purchase.Rows is not null && x.Purchase.MaterialId.Length > 0).ToList();
+        var free = line.Frozen is null
+            ? Free(connection, c.Order.Id)
+                .Where(r => c.Order.Facts.Remnants?.Any(u => u.RemnantId == r.Id) != true)
+                .ToList()
+            : [];
+        var bought = band
+            .Decorations.SelectMany(d => d.Purchases.Select(p => (Plan: d, Purchase: p, p.Layer)))
+            .Where(x => x.Purchase.Rows is not null && x.Purchase.MaterialId.Length > 0)
+            .ToList();
         var used = (c.Order.Facts.Remnants ?? []).Where(r => r.LineId == line.Asked.Id).ToList();
-        string Place(string placementId) => line.Asked.Placements.FirstOrDefault(p => p.Id == placementId)?.At().Name ?? placementId;
+        string Place(string placementId) =>
+            line.Asked.Placements.FirstOrDefault(p => p.Id == placementId)?.At().Name ?? placementId;
         string Label(string placementId, int layer) => $"{Place(placementId)}, {Htv.ColourName(layer)}";
-        var colours = used.Select(u => new VinylColour(u.PlacementId, u.Layer, Label(u.PlacementId, u.Layer), "", Said(Aggregates.Remnants.Get(connection, u.RemnantId)?.Value, u.WidthIn, u.LengthIn, f), []))
-            .Concat(bought.Where(b => b.Purchase.For?.Pieces == line.Asked.Pieces && !used.Any(u => u.PlacementId == b.Plan.Placement.Id && u.Layer == b.Layer))
-                .Select(b => new VinylColour(b.Plan.Placement.Id, b.Layer, Label(b.Plan.Placement.Id, b.Layer), b.Purchase.Hex, "",
-                    [.. VinylPieces.For(b.Purchase, free).Select(o => new PieceOffer(o.Piece.Id, Said(o.Piece, o.Piece.WidthIn, o.Piece.LengthIn, f), o.Cuts, o.Saves))])).Where(v => v.Offers.Count > 0));
-        return new([.. colours], [.. bought.Select(b => (b, Left: VinylPieces.Left(b.Purchase.Rows!))).Where(x => x.Left is not null).Select(x => new VinylLeft(Label(x.b.Plan.Placement.Id, x.b.Layer), x.b.Purchase.MaterialId, x.Left!.WidthIn, x.Left.LengthIn))]);
+        var colours = used.Select(u => new VinylColour(
+                u.PlacementId,
+                u.Layer,
+                Label(u.PlacementId, u.Layer),
+                "",
+                Said(Aggregates.Remnants.Get(connection, u.RemnantId)?.Value, u.WidthIn, u.LengthIn, f),
+                []
+            ))
+            .Concat(
+                bought
+                    .Where(b =>
+                        b.Purchase.For?.Pieces == line.Asked.Pieces
+                        && !used.Any(u => u.PlacementId == b.Plan.Placement.Id && u.Layer == b.Layer)
+                    )
+                    .Select(b => new VinylColour(
+                        b.Plan.Placement.Id,
+                        b.Layer,
+                        Label(b.Plan.Placement.Id, b.Layer),
+                        b.Purchase.Hex,
+                        "",
+                        [
+                            .. VinylPieces
+                                .For(b.Purchase, free)
+                                .Select(o => new PieceOffer(
+                                    o.Piece.Id,
+                                    Said(o.Piece, o.Piece.WidthIn, o.Piece.LengthIn, f),
+                                    o.Cuts,
+                                    o.Saves
+                                )),
+                        ]
+                    ))
+                    .Where(v => v.Offers.Count > 0)
+            );
+        return new(
+            [.. colours],
+            [
+                .. bought
+                    .Select(b => (b, Left: VinylPieces.Left(b.Purchase.Rows!)))
+                    .Where(x => x.Left is not null)
+                    .Select(x => new VinylLeft(
+                        Label(x.b.Plan.Placement.Id, x.b.Layer),
+                        x.b.Purchase.MaterialId,
+                        x.Left!.WidthIn,
+                        x.Left.LengthIn
+                    )),
+            ]
+        );
     }
 
     /// <summary>Pieces that no other order uses.</summary>
     internal static IReadOnlyList<VinylRemnant> Free(SqliteConnection connection, string orderId)
     {
-        var spoken = RemnantStore.Uses(connection).Where(u => u.OrderId != orderId).Select(u => u.RemnantId).ToHashSet();
-        return [.. Aggregates.Remnants.All(connection).Select(r => r.Value).Where(r => !r.IsGone && !spoken.Contains(r.Id))];
+        var spoken = RemnantStore
+            .Uses(connection)
+            .Where(u => u.OrderId != orderId)
+            .Select(u => u.RemnantId)
+            .ToHashSet();
+        return
+        [
+            .. Aggregates.Remnants.All(connection).Select(r => r.Value).Where(r => !r.IsGone && !spoken.Contains(r.Id)),
+        ];
     }
 
-    private static string Said(VinylRemnant? piece, double widthIn, double lengthIn, FigureFormat f) => piece is null ? Shown.Size(widthIn, lengthIn, f)
-        : $"{piece.Colour}, {Shown.Size(widthIn, lengthIn, f)}, since {Shown.Day(piece.Since, f)}{(piece.From.Length > 0 ? $", of {piece.From}" : "")}";
+    private static string Said(VinylRemnant? piece, double widthIn, double lengthIn, FigureFormat f) =>
+        piece is null
+            ? Shown.Size(widthIn, lengthIn, f)
+            : $"{piece.Colour}, {Shown.Size(widthIn, lengthIn, f)}, since {Shown.Day(piece.Since, f)}{(piece.From.Length > 0 ? $", of {piece.From}" : "")}";
 }
