@@ -52,9 +52,7 @@ const course = computed(() => {
           figures && figures.overFloor > 1e-6 ? `${number(figures.overFloor * 100, 1, f)}%` : '0%'
         }}</b>
         <span class="small quiet">{{
-          figures && figures.overFloor > 1e-6
-            ? 'over what no layout goes below; not known how much less is possible'
-            : 'it cannot be less'
+          figures && figures.overFloor > 1e-6 ? 'above that; not known how much less is possible' : 'it cannot be less'
         }}</span>
       </p>
       <p v-if="search?.isDone && search.result && best >= now" class="small" role="status">
