@@ -105,6 +105,12 @@ public class LineLayoutTests(Shop shop) : IClassFixture<Shop>
             Cost(chosen["dtf-made"]) < Cost(first["dtf-made"]),
             $"{Cost(chosen["dtf-made"])} is not under {Cost(first["dtf-made"])}"
         );
+        var along = (await shop.Get("/api/orders/searched/ribbon"))
+            .GetProperty("lines")
+            .EnumerateArray()
+            .Single(l => l.GetProperty("methodId").GetString() == "dtf-made")
+            .GetProperty("costs");
+        Assert.Equal(Cost(chosen["dtf-made"]), along[59].GetDecimal(), 6);
         var view = await View("searched");
         Assert.True((bool)view["isSettled"]! && (int)view["figures"]!["steps"]! > 0);
         await journey.Done("lay-out");

@@ -78,7 +78,7 @@ public sealed record QuantityRibbon(
     {
         var sketched = ask with { Sketch = new LayoutSketch(book.Layouts), Laid = null };
         var asks = Enumerable.Range(1, most).Select(sketched.At).ToList();
-        var ways = RibbonWay.All(ask, asks, book);
+        var ways = RibbonWay.All(ask, asks, book).Select(w => w.WithKept(ask, book)).ToList();
         var able = ways.Where(w => w.At.Any(p => p.Can)).ToList();
         var lines = able.Select(w => new RibbonLine(
                 w.Method.Id,
@@ -97,9 +97,7 @@ public sealed record QuantityRibbon(
         var (cheap, better) = (Stretches(cheapest), Stretches([.. best.Select(b => b.Id)]));
         // what the comparison at that count may not say to the cent is said as it is
         string About(int pieces) =>
-            pieces > RibbonPoint.Every
-            || (pieces * ask.Placements.Count * WithSpares) > LayoutSketch.Exact
-            || (ask.Laid is not null && pieces == ask.Pieces)
+            pieces > RibbonPoint.Every || (pieces * ask.Placements.Count * WithSpares) > LayoutSketch.Exact
                 ? "about "
                 : "";
         return new(

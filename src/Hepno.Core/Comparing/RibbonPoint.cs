@@ -77,7 +77,8 @@ internal sealed record RibbonPoint(
         }
     }
 
-    private static RibbonPoint Of(AskInHand at, MethodAnswer answer, ShopBook book)
+    /// <summary>What a way's answer comes to.</summary>
+    public static RibbonPoint Of(AskInHand at, MethodAnswer answer, ShopBook book)
     {
         if (answer.Decorations.Count == 0)
         {

@@ -46,6 +46,24 @@ internal sealed record RibbonWay(IDecorationMethod Method, IReadOnlyList<RibbonP
         ];
     }
 
+    /// <summary>The same way, at the count in hand as its settled layout has it: what is compared and quoted there.</summary>
+    /// <param name="ask">The line at its own count.</param>
+    /// <param name="book">The shop's shelf, floor and numbers.</param>
+    public RibbonWay WithKept(AskInHand ask, ShopBook book)
+    {
+        if (ask.Laid is null || ask.Pieces > At.Count || !At[ask.Pieces - 1].Can)
+        {
+            return this;
+        }
+        var answer = Method.Answer(ask, book);
+        return answer.Decorations.Any(d => d.Purchases.Any(p => p.Laid is { IsSettled: true }))
+            ? this with
+            {
+                At = [.. At.Select((p, i) => i == ask.Pieces - 1 ? RibbonPoint.Of(ask, answer, book) : p)],
+            }
+            : this;
+    }
+
     /// <summary>The ways that are held against each other at a quantity: single ones that can, and mixes that are worth it there.</summary>
     /// <param name="i">The quantity, from 0 for one piece.</param>
     /// <param name="all">Every way.</param>

@@ -20,10 +20,10 @@ public static class Layers
         {
             return flat;
         }
-        flat = flat with
+        if (Verdicts.Customary(ask, book.Numbers.Format).ToList() is { Count: > 0 } beyond)
         {
-            Verdict = Verdict.Of([.. flat.Verdict.Reasons, .. Verdicts.Customary(ask, book.Numbers.Format)]),
-        };
+            flat = flat with { Verdict = Verdict.Of([.. flat.Verdict.Reasons, .. beyond]) };
+        }
         if (ask.Placements.All(p => p.OnTopOf is null))
         {
             return flat;
