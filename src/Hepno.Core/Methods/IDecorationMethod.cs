@@ -329,6 +329,10 @@ public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<De
     /// <param name="ask">The line: where one brings its blanks, the others bear the line's own.</param>
     public static MethodAnswer BestOf(IReadOnlyList<MethodAnswer> answers, AskInHand ask)
     {
+        if (answers is [var only])
+        {
+            return only;
+        }
         var able = answers.Where(a => a.Decorations.Count > 0).ToList();
         static bool Brings(MethodAnswer a) => a.Decorations.Any(d => d.BringsBlank);
         var blank = able.Any(Brings) && !able.All(Brings) ? LandedBlank.Of(ask).Value : 0;

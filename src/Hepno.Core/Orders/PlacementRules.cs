@@ -6,6 +6,8 @@ namespace Hepno.Core.Orders;
 /// <summary>What speaks against a print at its place.</summary>
 public static class PlacementRules
 {
+    private const double Rounding = 1e-9;
+
     /// <summary>What is wrong with a placement by itself; such a one is never kept.</summary>
     /// <param name="p">The placement.</param>
     /// <param name="where">Where it stands in the ask, for the problem's field: "lines[0].placements[1]".</param>
@@ -158,7 +160,11 @@ public static class PlacementRules
             .Where(s => s.Pieces > 0)
             .Select(s => (s.Size, Most: GarmentHold.Of(place, kind, s.Size)))
             .ToList();
-        if (held.Count > 0 && held.MinBy(h => h.Most.WidthIn) is var narrow && p.WidthIn > narrow.Most.WidthIn + 1e-9)
+        if (
+            held.Count > 0
+            && held.MinBy(h => h.Most.WidthIn) is var narrow
+            && p.WidthIn > narrow.Most.WidthIn + Rounding
+        )
         {
             yield return new(
                 "too-wide",
@@ -167,7 +173,7 @@ public static class PlacementRules
                 $"Make it {narrow.Most.WidthIn:0.##} in or less, or smaller on the smaller sizes alone."
             );
         }
-        if (held.Count > 0 && held.MinBy(h => h.Most.HeightIn) is var low && p.HeightIn > low.Most.HeightIn + 1e-9)
+        if (held.Count > 0 && held.MinBy(h => h.Most.HeightIn) is var low && p.HeightIn > low.Most.HeightIn + Rounding)
         {
             yield return new(
                 "too-tall",
@@ -185,15 +191,16 @@ public static class PlacementRules
     public static string? BeyondCustomary(Placement p, IReadOnlyList<SizeCount> sizes, FigureFormat f)
     {
         var place = p.At();
-        if (p.BySize || p.Place == Places.AllOver || sizes.Where(s => s.Pieces > 0).ToList() is not { Count: > 0 } run)
+        bool Within(string size) =>
+            p.WidthIn <= place.WidthOn(size) + Rounding && p.HeightIn <= place.HeightOn(size) + Rounding;
+        if (p.BySize || p.Place == Places.AllOver || sizes.All(s => s.Pieces == 0 || Within(s.Size)))
         {
             return null;
         }
+        var run = sizes.Where(s => s.Pieces > 0).ToList();
         var (wide, tall) = (run.MinBy(s => place.WidthOn(s.Size))!, run.MinBy(s => place.HeightOn(s.Size))!);
-        return p.WidthIn > place.WidthOn(wide.Size) + 1e-9
-                ? $"{place.Name} {Shown.Length(p.WidthIn, f)} wide; customary on {wide.Size} is {Shown.Length(place.WidthOn(wide.Size), f)} at most"
-            : p.HeightIn > place.HeightOn(tall.Size) + 1e-9
-                ? $"{place.Name} {Shown.Length(p.HeightIn, f)} tall; customary on {tall.Size} is {Shown.Length(place.HeightOn(tall.Size), f)} at most"
-            : null;
+        return p.WidthIn > place.WidthOn(wide.Size) + Rounding
+            ? $"{place.Name} {Shown.Length(p.WidthIn, f)} wide; customary on {wide.Size} is {Shown.Length(place.WidthOn(wide.Size), f)} at most"
+            : $"{place.Name} {Shown.Length(p.HeightIn, f)} tall; customary on {tall.Size} is {Shown.Length(place.HeightOn(tall.Size), f)} at most";
     }
 }

@@ -31,9 +31,19 @@ public enum SizeGroup
 public static partial class SizeGroups
 {
     /// <summary>The group a size belongs to, by the way the trade writes sizes: 18M, 3T, YL, M, XL, 3XL.</summary>
-    public static SizeGroup Of(string size)
+    public static SizeGroup Of(string size) =>
+        size switch
+        {
+            // as sizes are nearly always written: every print of every quantity asks for them
+            "XS" or "S" or "M" => SizeGroup.Small,
+            "L" or "XL" => SizeGroup.Large,
+            "2XL" or "3XL" or "4XL" or "5XL" => SizeGroup.Extended,
+            "YXS" or "YS" or "YM" or "YL" or "YXL" => SizeGroup.Youth,
+            _ => Read(Bare(size)),
+        };
+
+    private static SizeGroup Read(string name)
     {
-        var name = Bare(size);
         return name switch
         {
             "ONE SIZE" => SizeGroup.One,
