@@ -44,6 +44,10 @@ try {
     const bytes = Buffer.from(await answer.arrayBuffer())
     return { status: answer.status, body: settled(bytes, answer.headers.get('content-type') ?? '') }
   }
+  // what the orders handed over taught is read beside the first answers, and begun when nothing else is asked
+  const learned = async () => (await fetch(`${url}/api/learning`).then((a) => a.json())).readOf
+  do await new Promise((r) => setTimeout(r, 4000))
+  while ((await learned()) > 0)
   /** The ids a list of the API has; of orders, all of the demo's. */
   const ids = new Map([
     ['orders', Array.from({ length: 15 }, (_, n) => `demo-${201 + n}`)],
