@@ -12,7 +12,7 @@ internal static class PlaceStore
             "place",
             (connection, id) =>
                 connection.Query(
-                    $"SELECT * FROM place WHERE {Rows.Only(id, "id")} ORDER BY position, name",
+                    $"SELECT * FROM place WHERE {Rows.Only(id, "id")} ORDER BY name",
                     r => new Versioned<Place>(Read(r), r.Long("version")),
                     ("@id", id)
                 ),
@@ -23,9 +23,7 @@ internal static class PlaceStore
                     1,
                     ("id", p.Id),
                     ("version", version),
-                    ("position", Position(p)),
                     ("name", p.Name),
-                    ("seam", p.Where),
                     ("like_place", p.Like),
                     ("retired", p.Retired),
                     ("height_in", p.HeightLimitIn),
@@ -38,22 +36,20 @@ internal static class PlaceStore
                     ("from_seam_in", p.FromSeamIn),
                     ("from_seam_youth_in", p.FromSeamYouthIn),
                     ("from_seam_infant_in", p.FromSeamInfantIn),
-                    ("aside_in", p.AsideIn),
-                    ("opening_in", p.OpeningIn)
+                    ("aside_in", p.AsideIn)
                 )
         );
 
     /// <summary>The shop's places, read once for what is read beside them.</summary>
     public static PlaceBook Book(SqliteConnection connection) => new(connection.Query("SELECT * FROM place", Read));
 
+    // seam and opening are those of the usual place it is or lies like
     private static Place Read(Rows.Row r) =>
-        new(
-            r.Text("id"),
-            r.Text("name"),
-            r.Text("seam"),
-            r.Real("from_seam_in"),
-            r.Real("height_in"),
-            new(
+        Places.Find(r.TextOrNull("like_place") ?? r.Text("id"))! with
+        {
+            Id = r.Text("id"),
+            Name = r.Text("name"),
+            Widths = new(
                 r.Real("small_in"),
                 r.Real("large_in"),
                 r.Real("extended_in"),
@@ -61,16 +57,12 @@ internal static class PlaceStore
                 r.Real("toddler_in"),
                 r.Real("infant_in")
             ),
-            r.RealOrNull("opening_in"),
-            r.RealOrNull("from_seam_youth_in"),
-            r.RealOrNull("from_seam_infant_in"),
-            r.Real("aside_in")
-        )
-        {
+            HeightLimitIn = r.Real("height_in"),
+            FromSeamIn = r.Real("from_seam_in"),
+            FromSeamYouthIn = r.RealOrNull("from_seam_youth_in"),
+            FromSeamInfantIn = r.RealOrNull("from_seam_infant_in"),
+            AsideIn = r.Real("aside_in"),
             Like = r.TextOrNull("like_place"),
             Retired = r.Flag("retired"),
         };
-
-    // in the order they are offered, the shop's own after the usual ones
-    private static int Position(Place p) => Places.All.TakeWhile(u => u.Id != p.Id).Count();
 }

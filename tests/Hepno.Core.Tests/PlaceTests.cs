@@ -209,4 +209,28 @@ public sealed class PlaceTests
         Assert.Equal("fromSeamYouthIn", Fields(RightChest with { FromSeamYouthIn = 41 }));
         Assert.Equal("asideIn", Fields(RightChest with { AsideIn = -41 }));
     }
+
+    [Fact]
+    public void A_place_moved_off_the_garment_and_one_too_large_for_a_size_are_refused()
+    {
+        var book = new PlaceBook([
+            RightChest with
+            {
+                AsideIn = -30,
+            },
+            Places.Find("front")! with
+            {
+                Widths = new(30, 30, 30, 30, 30, 30),
+            },
+        ]);
+        Problem Only(Placement p) =>
+            Assert.Single(PlacementRules.Blocks(p, "p", [new("YM", 1), new("M", 1)], GarmentKind.Tee, book));
+        Assert.Equal("Move the place: it lies off this garment.", Only(At("right-chest", 3, 3, book)).Remedy);
+        // smaller on smaller sizes follows what the shop calls customary, and the cloth still ends
+        Assert.Contains(
+            "of cloth that YM has there",
+            Only(At("front", 20, 5, book) with { BySize = true }).Sentence,
+            StringComparison.Ordinal
+        );
+    }
 }

@@ -27,7 +27,11 @@ public static class GarmentHold
             (cloth.Width * scale) - (2 * free) - (2 * Math.Abs(place.AsideIn) * scale),
             (cloth.Height * scale) - place.FromSeam(size) - free
         );
-        // what is usual there was pressed often enough, whatever the outlines say
-        return (Math.Max(wide, place.Seam().WidthOn(size)), Math.Max(tall, place.Seam().HeightOn(size)));
+        // what is usual, no farther off than usual, was pressed often enough, whatever the outlines say
+        var usual = place.Seam();
+        return (
+            Math.Max(wide, Math.Abs(place.AsideIn) <= Math.Abs(usual.AsideIn) ? usual.WidthOn(size) : 0),
+            Math.Max(tall, place.FromSeam(size) <= usual.FromSeam(size) ? usual.HeightOn(size) : 0)
+        );
     }
 }

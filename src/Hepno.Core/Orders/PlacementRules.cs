@@ -151,38 +151,40 @@ public static class PlacementRules
             );
             yield break;
         }
-        if (p.BySize)
-        {
-            // it is made as large as each size takes
-            yield break;
-        }
         var held = sizes
             .Where(s => s.Pieces > 0)
-            .Select(s => (s.Size, Most: GarmentHold.Of(place, kind, s.Size)))
+            .Select(s => (s.Size, Print: SizedPrints.On(p, s.Size), Most: GarmentHold.Of(place, kind, s.Size)))
             .ToList();
-        if (
-            held.Count > 0
-            && held.MinBy(h => h.Most.WidthIn) is var narrow
-            && p.WidthIn > narrow.Most.WidthIn + Rounding
+        foreach (
+            var h in held.Where(h => h.Print.WidthIn > h.Most.WidthIn + Rounding).OrderBy(h => h.Most.WidthIn).Take(1)
         )
         {
             yield return new(
                 "too-wide",
-                $"{place.Name} {p.WidthIn:0.##} in is wider than the {narrow.Most.WidthIn:0.##} in of cloth that {narrow.Size} has there.",
+                $"{place.Name} {h.Print.WidthIn:0.##} in is wider than the {Math.Max(0, h.Most.WidthIn):0.##} in of cloth that {h.Size} has there.",
                 $"{where}.widthIn",
-                $"Make it {narrow.Most.WidthIn:0.##} in or less, or smaller on the smaller sizes alone."
+                Smaller(h.Most.WidthIn)
             );
         }
-        if (held.Count > 0 && held.MinBy(h => h.Most.HeightIn) is var low && p.HeightIn > low.Most.HeightIn + Rounding)
+        foreach (
+            var h in held.Where(h => h.Print.HeightIn > h.Most.HeightIn + Rounding)
+                .OrderBy(h => h.Most.HeightIn)
+                .Take(1)
+        )
         {
             yield return new(
                 "too-tall",
-                $"{place.Name} {p.HeightIn:0.##} in is taller than the {low.Most.HeightIn:0.##} in of cloth that {low.Size} has there.",
+                $"{place.Name} {h.Print.HeightIn:0.##} in is taller than the {Math.Max(0, h.Most.HeightIn):0.##} in of cloth that {h.Size} has there.",
                 $"{where}.heightIn",
-                $"Make it {low.Most.HeightIn:0.##} in or less, or smaller on the smaller sizes alone."
+                Smaller(h.Most.HeightIn)
             );
         }
     }
+
+    private static string Smaller(double most) =>
+        most > 0
+            ? $"Make it {most:0.##} in or less, or smaller on the smaller sizes alone."
+            : "Move the place: it lies off this garment.";
 
     /// <summary>How much larger a print is than the shop customarily puts there on the smallest size it is made for; null where it is not.</summary>
     /// <param name="p">The print.</param>

@@ -55,10 +55,7 @@ internal static class LayoutDeeds
         IEnumerable<DecorationPlan> plan
     )
     {
-        if (
-            plan.SelectMany(d => d.Purchases).Select(p => p.Laid).OfType<LaidPurchase>().FirstOrDefault()
-            is not { IsSettled: false } laid
-        )
+        if (ToSearch(plan) is not { } laid)
         {
             return null;
         }
@@ -71,6 +68,13 @@ internal static class LayoutDeeds
             (_, _) => true
         );
     }
+
+    /// <summary>What of a plan is laid and not settled; a line has one layout, so of a mix of two films the first alone is.</summary>
+    public static LaidPurchase? ToSearch(IEnumerable<DecorationPlan> plan) =>
+        plan.SelectMany(d => d.Purchases).Select(p => p.Laid).OfType<LaidPurchase>().FirstOrDefault()
+            is { IsSettled: false } laid
+            ? laid
+            : null;
 
     /// <summary>Whether every layout that is settled for a line is still for the prints its way needs.</summary>
     public static bool Hold(OrderCase c, ShopBook book) =>

@@ -266,7 +266,7 @@ internal static class OrderDeeds
             );
         }
         var frozen = desk.Quoted(c, book, connection);
-        if (frozen.Lines.Any(l => l.Band.Decorations.Any(d => d.Purchases.Any(p => p.Laid is { IsSettled: false }))))
+        if (frozen.Lines.Any(l => LayoutDeeds.ToSearch(l.Band.Decorations) is not null))
         {
             throw new RefusedException(
                 409,
