@@ -9,6 +9,17 @@ public sealed class MixedApiTests(Shop shop) : IClassFixture<Shop>
 {
     private const string Mix = "dtf-bought@f+embroidery@c";
 
+    // a line has one layout: the other film's is bought as first laid
+    [Fact]
+    public async Task A_mix_of_two_films_is_laid_out_and_sent()
+    {
+        var journey = new Journey(shop, "two-films");
+        await journey.Ask(sleeve: true);
+        await journey.Done("choose", """{"methodId":"dtf-bought@f+dtf-made@c"}""");
+        await journey.Done("lay-out");
+        await journey.Done("send");
+    }
+
     [Fact]
     public async Task A_mix_goes_from_ask_to_closed()
     {

@@ -55,7 +55,15 @@ internal static class LayoutDeeds
         IEnumerable<DecorationPlan> plan
     )
     {
-        if (ToSearch(plan) is not { } laid)
+        if (
+            ToSearch(
+                desk.Case(connection, id, desk.Book(connection)).Line(lineId),
+                methodId,
+                desk.Book(connection),
+                plan
+            )
+            is not { } laid
+        )
         {
             return null;
         }
@@ -69,9 +77,18 @@ internal static class LayoutDeeds
         );
     }
 
-    /// <summary>What of a plan is laid and not settled; a line has one layout, so of a mix of two films the first alone is.</summary>
-    public static LaidPurchase? ToSearch(IEnumerable<DecorationPlan> plan) =>
-        plan.SelectMany(d => d.Purchases).Select(p => p.Laid).OfType<LaidPurchase>().FirstOrDefault()
+    /// <summary>What of a plan is laid and not settled; a line has one layout: of a mix of two films, of the one it is laid on.</summary>
+    public static LaidPurchase? ToSearch(
+        LineCase line,
+        string methodId,
+        ShopBook book,
+        IEnumerable<DecorationPlan> plan
+    ) =>
+        line.InHand is { } inHand
+        && plan.SelectMany(d => d.Purchases)
+            .Select(p => p.Laid)
+            .OfType<LaidPurchase>()
+            .FirstOrDefault(p => LaidOn.Of(methodId, inHand, book).Lists.Any(x => x.Id == p.FilmId))
             is { IsSettled: false } laid
             ? laid
             : null;

@@ -266,7 +266,11 @@ internal static class OrderDeeds
             );
         }
         var frozen = desk.Quoted(c, book, connection);
-        if (frozen.Lines.Any(l => LayoutDeeds.ToSearch(l.Band.Decorations) is not null))
+        if (
+            frozen.Lines.Any(l =>
+                LayoutDeeds.ToSearch(c.Line(l.LineId), l.Band.MethodId, book, l.Band.Decorations) is not null
+            )
+        )
         {
             throw new RefusedException(
                 409,
