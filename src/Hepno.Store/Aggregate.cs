@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using Hepno.Store.Documents;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store;
@@ -40,7 +41,7 @@ public sealed class Aggregate<T>(
 {
     private static readonly JsonSerializerOptions Json = new()
     {
-        Converters = { new JsonStringEnumConverter(), new PlainDecimals() },
+        Converters = { new JsonStringEnumConverter(), new PlainDecimals(), new NumbersDocument() },
     };
 
     public string Kind => kind;

@@ -5,6 +5,7 @@ using Hepno.Core.Curing;
 using Hepno.Core.Materials;
 using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 using Hepno.Core.Stock;
 using Microsoft.Data.Sqlite;
 

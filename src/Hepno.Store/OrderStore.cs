@@ -1,4 +1,5 @@
 using System.Globalization;
+using Hepno.Core.Blanks;
 using Hepno.Core.Learning;
 using Hepno.Core.Materials;
 using Hepno.Core.Orders;

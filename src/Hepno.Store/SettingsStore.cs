@@ -5,6 +5,7 @@ using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Sending;
+using Hepno.Core.Shop;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store;
@@ -79,76 +80,86 @@ internal static class SettingsStore
                 ));
                 return connection.Query("SELECT * FROM settings", r => new Versioned<ShopNumbers>(
                     new ShopNumbers(
-                        r.Text("shop_name"),
-                        r.Text("address"),
-                        r.Text("contact"),
-                        new FigureFormat(
-                            r.Text("sign"),
-                            r.Flag("sign_after"),
-                            r.Text("decimal_mark"),
-                            r.Text("group_mark"),
-                            r.Int("minor_digits"),
-                            r.Flag("day_first"),
-                            r.Flag("twelve_hours"),
-                            r.Flag("metric"),
-                            r.Flag("celsius"),
-                            r.Text("language")
+                        new(
+                            r.Text("shop_name"),
+                            r.Text("address"),
+                            r.Text("contact"),
+                            new FigureFormat(
+                                r.Text("sign"),
+                                r.Flag("sign_after"),
+                                r.Text("decimal_mark"),
+                                r.Text("group_mark"),
+                                r.Int("minor_digits"),
+                                r.Flag("day_first"),
+                                r.Flag("twelve_hours"),
+                                r.Flag("metric"),
+                                r.Flag("celsius"),
+                                r.Text("language")
+                            ),
+                            r.Text("paper"),
+                            r.Text("time_zone")
                         ),
-                        r.Text("paper"),
-                        r.Text("time_zone"),
-                        r.Money("wage_micros"),
-                        r.Money("overhead_micros"),
-                        r.Money("tariff_micros"),
-                        r.Money("consumables_micros"),
-                        r.Money("packing_micros"),
-                        r.Real("order_minutes"),
-                        r.Real("artwork_minutes"),
-                        r.Money("fee_share_micros"),
-                        r.Money("fee_fixed_micros"),
-                        r.Money("tax_share_micros"),
-                        r.Money("minimum_charge_micros"),
-                        r.Money("rounding_step_micros"),
-                        r.Money("deposit_share_micros"),
-                        r.Int("validity_days"),
-                        r.Real("slow_tenth_share"),
-                        week,
-                        Policy(r, "retail", "margin_share_micros"),
-                        Policy(r, "wholesale", "wholesale_margin_micros"),
-                        r.Money("least_margin_micros"),
-                        r.Word<FeeBase>("fee_base"),
-                        r.Word<InversionRule>("inversion"),
-                        packagings.Count == 0 ? null : packagings,
-                        r.Real("parcel_minutes"),
-                        r.Word<SizePricing>("size_pricing"),
-                        people.Count == 0 ? null : people,
-                        costs.Count == 0 ? null : costs,
-                        r.Real("productive_share"),
-                        r.Text("tier_steps") is { Length: > 0 } steps
-                            ? [.. steps.Split(',').Select(t => int.Parse(t, CultureInfo.InvariantCulture))]
-                            : null,
-                        r.Real("hands_factor"),
-                        spoilage.Count == 0 ? null : spoilage,
-                        r.Real("swap_minutes"),
-                        r.Real("dial_minutes"),
-                        r.Flag("set_up_while_heating"),
-                        r.Money("theirs_micros"),
-                        new FloorHabits(
-                            r.Word<FloorPolicy>("floor_policy"),
-                            r.Flag("first_piece"),
-                            r.Int("rack_places"),
-                            r.Flag("measured"),
-                            r.Flag("cold_plate"),
-                            r.Flag("hands_on_only"),
-                            r.Word<SecondHabit>("second_habit"),
-                            times.Count == 0 ? null : times,
-                            covers.Count == 0 ? null : covers,
-                            r.Flag("test_first"),
-                            r.Flag("prepare_beside")
+                        new(
+                            r.Money("wage_micros"),
+                            r.Money("overhead_micros"),
+                            r.Money("tariff_micros"),
+                            r.Money("consumables_micros"),
+                            r.Real("order_minutes"),
+                            r.Real("artwork_minutes"),
+                            costs,
+                            r.Real("productive_share"),
+                            spoilage,
+                            r.Word<HandsWorth>("hands_worth"),
+                            r.Money("hands_worth_micros")
                         ),
-                        r.Money("rule_of_thumb_micros"),
-                        r.Word<HandsWorth>("hands_worth"),
-                        r.Money("hands_worth_micros"),
-                        r.Text("unattended") is { Length: > 0 } alone ? alone.Split('\n') : null
+                        new(week, people),
+                        new(
+                            Policy(r, "retail", "margin_share_micros"),
+                            Policy(r, "wholesale", "wholesale_margin_micros"),
+                            r.Money("least_margin_micros"),
+                            r.Money("minimum_charge_micros"),
+                            r.Money("rounding_step_micros"),
+                            r.Word<InversionRule>("inversion"),
+                            r.Word<SizePricing>("size_pricing"),
+                            r.Text("tier_steps") is { Length: > 0 } steps
+                                ? [.. steps.Split(',').Select(t => int.Parse(t, CultureInfo.InvariantCulture))]
+                                : PriceRules.UsualSteps,
+                            r.Money("theirs_micros"),
+                            r.Money("rule_of_thumb_micros")
+                        ),
+                        new(
+                            r.Money("fee_share_micros"),
+                            r.Money("fee_fixed_micros"),
+                            r.Word<FeeBase>("fee_base"),
+                            r.Money("tax_share_micros")
+                        ),
+                        new(
+                            packagings.Count == 0 ? Packaging.Default : packagings,
+                            r.Money("packing_micros"),
+                            r.Real("parcel_minutes")
+                        ),
+                        new(
+                            new FloorHabits(
+                                r.Word<FloorPolicy>("floor_policy"),
+                                r.Flag("first_piece"),
+                                r.Int("rack_places"),
+                                r.Flag("measured"),
+                                r.Flag("cold_plate"),
+                                r.Flag("hands_on_only"),
+                                r.Word<SecondHabit>("second_habit"),
+                                times.Count == 0 ? null : times,
+                                covers.Count == 0 ? null : covers,
+                                r.Flag("test_first"),
+                                r.Flag("prepare_beside")
+                            ),
+                            r.Real("hands_factor"),
+                            r.Real("swap_minutes"),
+                            r.Real("dial_minutes"),
+                            r.Flag("set_up_while_heating"),
+                            r.Real("slow_tenth_share"),
+                            r.Text("unattended") is { Length: > 0 } alone ? alone.Split('\n') : []
+                        ),
+                        new(r.Money("deposit_share_micros"), r.Int("validity_days"))
                     ),
                     r.Long("version")
                 ));
@@ -156,16 +167,16 @@ internal static class SettingsStore
             _ => "1",
             (connection, n, version) =>
             {
-                var (retail, wholesale) = (n.PolicyFor(Channel.Retail), n.PolicyFor(Channel.Wholesale));
-                var floor = n.Habits();
+                var (retail, wholesale) = (n.Prices.Retail, n.Prices.Wholesale);
+                var floor = n.Floor.Habits;
                 connection.Put(
                     "settings",
                     1,
                     ("id", 1),
                     ("version", version),
-                    ("shop_name", n.ShopName),
-                    ("address", n.Address),
-                    ("contact", n.Contact),
+                    ("shop_name", n.Identity.Name),
+                    ("address", n.Identity.Address),
+                    ("contact", n.Identity.Contact),
                     ("sign", n.Format.Sign),
                     ("sign_after", n.Format.SignAfter),
                     ("decimal_mark", n.Format.DecimalMark),
@@ -176,24 +187,24 @@ internal static class SettingsStore
                     ("metric", n.Format.Metric),
                     ("celsius", n.Format.Celsius),
                     ("language", n.Format.Language),
-                    ("paper", n.Paper),
-                    ("time_zone", n.TimeZone),
-                    ("wage_micros", n.Wage),
-                    ("overhead_micros", n.OverheadPerHour),
-                    ("tariff_micros", n.TariffPerKwh),
-                    ("consumables_micros", n.ConsumablesPerStart),
-                    ("packing_micros", n.PackingPerPiece),
-                    ("order_minutes", n.OrderMinutes),
-                    ("artwork_minutes", n.ArtworkMinutes),
-                    ("fee_share_micros", n.FeeShare),
-                    ("fee_fixed_micros", n.FeeFixed),
-                    ("tax_share_micros", n.TaxShare),
+                    ("paper", n.Identity.Paper),
+                    ("time_zone", n.Identity.TimeZone),
+                    ("wage_micros", n.Rates.Wage),
+                    ("overhead_micros", n.Rates.OverheadPerHour),
+                    ("tariff_micros", n.Rates.TariffPerKwh),
+                    ("consumables_micros", n.Rates.ConsumablesPerStart),
+                    ("packing_micros", n.Packing.PerPiece),
+                    ("order_minutes", n.Rates.OrderMinutes),
+                    ("artwork_minutes", n.Rates.ArtworkMinutes),
+                    ("fee_share_micros", n.Fees.Share),
+                    ("fee_fixed_micros", n.Fees.Fixed),
+                    ("tax_share_micros", n.Fees.TaxShare),
                     ("margin_share_micros", retail.MarginShare),
-                    ("minimum_charge_micros", n.MinimumCharge),
-                    ("rounding_step_micros", n.RoundingStep),
-                    ("deposit_share_micros", n.DepositShare),
-                    ("validity_days", n.ValidityDays),
-                    ("slow_tenth_share", n.SlowTenthShare),
+                    ("minimum_charge_micros", n.Prices.MinimumCharge),
+                    ("rounding_step_micros", n.Prices.RoundingStep),
+                    ("deposit_share_micros", n.Terms.DepositShare),
+                    ("validity_days", n.Terms.ValidityDays),
+                    ("slow_tenth_share", n.Floor.SlowTenthShare),
                     ("retail_kind", retail.Kind),
                     ("retail_multiple_micros", retail.Multiple),
                     ("retail_of", retail.Of),
@@ -203,22 +214,22 @@ internal static class SettingsStore
                     ("wholesale_multiple_micros", wholesale.Multiple),
                     ("wholesale_of", wholesale.Of),
                     ("wholesale_hour_micros", wholesale.PerHour),
-                    ("least_margin_micros", n.LeastMarginShare),
-                    ("fee_base", n.FeeBase),
-                    ("inversion", n.Inversion),
-                    ("parcel_minutes", n.ParcelMinutes),
-                    ("size_pricing", n.SizePricing),
-                    ("productive_share", n.ProductiveShare),
-                    ("tier_steps", string.Join(',', n.TierSteps ?? [])),
-                    ("hands_factor", n.HandsFactor),
-                    ("swap_minutes", n.SwapMinutes),
-                    ("dial_minutes", n.DialMinutes),
-                    ("set_up_while_heating", n.SetUpWhileHeating),
-                    ("theirs_micros", n.TheirsPerPiece),
-                    ("rule_of_thumb_micros", n.RuleOfThumb),
-                    ("hands_worth", n.HandsWorth),
-                    ("hands_worth_micros", n.HandsWorthAnHour),
-                    ("unattended", string.Join('\n', n.Unattended ?? [])),
+                    ("least_margin_micros", n.Prices.LeastMarginShare),
+                    ("fee_base", n.Fees.Base),
+                    ("inversion", n.Prices.Inversion),
+                    ("parcel_minutes", n.Packing.ParcelMinutes),
+                    ("size_pricing", n.Prices.SizePricing),
+                    ("productive_share", n.Rates.ProductiveShare),
+                    ("tier_steps", string.Join(',', n.Prices.TierSteps)),
+                    ("hands_factor", n.Floor.HandsFactor),
+                    ("swap_minutes", n.Floor.SwapMinutes),
+                    ("dial_minutes", n.Floor.DialMinutes),
+                    ("set_up_while_heating", n.Floor.SetUpWhileHeating),
+                    ("theirs_micros", n.Prices.TheirsPerPiece),
+                    ("rule_of_thumb_micros", n.Prices.RuleOfThumb),
+                    ("hands_worth", n.Rates.HandsWorth),
+                    ("hands_worth_micros", n.Rates.HandsWorthAnHour),
+                    ("unattended", string.Join('\n', n.Floor.Unattended)),
                     ("floor_policy", floor.Policy),
                     ("first_piece", floor.FirstPiece),
                     ("rack_places", floor.RackPlaces),
@@ -234,11 +245,11 @@ internal static class SettingsStore
                 {
                     connection.Execute($"DELETE FROM {table}");
                 }
-                for (var i = 0; i < (n.People?.Count ?? 0); i++)
+                for (var i = 0; i < n.Week.People.Count; i++)
                 {
-                    Write(connection, n.People![i], i);
+                    Write(connection, n.Week.People[i], i);
                 }
-                foreach (var s in n.Spoilage ?? [])
+                foreach (var s in n.Rates.Spoilage)
                 {
                     connection.Put("learned_spoilage", 1, ("method_id", s.MethodId), ("share", s.Share));
                 }
@@ -256,19 +267,19 @@ internal static class SettingsStore
                         ("uses", cover.Uses)
                     );
                 }
-                for (var i = 0; i < (n.FixedCosts?.Count ?? 0); i++)
+                for (var i = 0; i < n.Rates.FixedCosts.Count; i++)
                 {
                     connection.Put(
                         "fixed_cost",
                         1,
                         ("position", i),
-                        ("name", n.FixedCosts![i].Name),
-                        ("month_micros", n.FixedCosts[i].PerMonth)
+                        ("name", n.Rates.FixedCosts[i].Name),
+                        ("month_micros", n.Rates.FixedCosts[i].PerMonth)
                     );
                 }
-                for (var i = 0; i < (n.Packagings?.Count ?? 0); i++)
+                for (var i = 0; i < n.Packing.Packagings.Count; i++)
                 {
-                    var p = n.Packagings![i];
+                    var p = n.Packing.Packagings[i];
                     connection.Put(
                         "packaging",
                         1,
@@ -280,14 +291,14 @@ internal static class SettingsStore
                         ("price_micros", p.Price)
                     );
                 }
-                for (var day = 0; day < n.Week.Count; day++)
+                for (var day = 0; day < n.Week.Days.Count; day++)
                 {
                     connection.Put(
                         "day_hours",
                         1,
                         ("weekday", day),
-                        ("opens", n.Week[day].Open),
-                        ("closes", n.Week[day].Close)
+                        ("opens", n.Week.Days[day].Open),
+                        ("closes", n.Week.Days[day].Close)
                     );
                 }
             }

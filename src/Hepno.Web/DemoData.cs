@@ -2,7 +2,9 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
+using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Microsoft.Data.Sqlite;
 
@@ -44,24 +46,31 @@ internal static class DemoData
             (
                 ShopNumbers.Default with
                 {
-                    ShopName = "Tern & Tallow",
-                    Address = "Cloth, decorated. 4 Net Row, Skerry Quay",
-                    Contact = "hello@ternandtallow.example",
-                    TaxShare = 0.08m,
-                    TimeZone = ShopClock.MachineZone,
-                    Week = week,
-                    People =
-                    [
-                        new("wren", "Wren", 18.50m, 0, week, new(12, 30), 45, []),
-                        new("ines", "Ines", 14.00m, 0.13m, helperWeek, new(13, 15), 30, []),
-                    ],
-                    FixedCosts =
-                    [
-                        new("Rent of the workshop", 780),
-                        new("Power base and water", 95),
-                        new("Software and telephone", 64),
-                        new("Insurance", 48),
-                    ],
+                    Identity = ShopIdentity.Default with
+                    {
+                        Name = "Tern & Tallow",
+                        Address = "Cloth, decorated. 4 Net Row, Skerry Quay",
+                        Contact = "hello@ternandtallow.example",
+                        TimeZone = ShopClock.MachineZone,
+                    },
+                    Fees = FeeRules.Default with { TaxShare = 0.08m },
+                    Week = new(
+                        week,
+                        [
+                            new("wren", "Wren", 18.50m, 0, week, new(12, 30), 45, []),
+                            new("ines", "Ines", 14.00m, 0.13m, helperWeek, new(13, 15), 30, []),
+                        ]
+                    ),
+                    Rates = CostRates.Default with
+                    {
+                        FixedCosts =
+                        [
+                            new("Rent of the workshop", 780),
+                            new("Power base and water", 95),
+                            new("Software and telephone", 64),
+                            new("Insurance", 48),
+                        ],
+                    },
                 }
             ).Settled(),
             0,
@@ -620,7 +629,7 @@ internal static class DemoData
             0,
             deed
         );
-        var weekAgo = desk.Clock.Wall(Desk.Numbers(c).TimeZone).Date.AddDays(-7).AddHours(9);
+        var weekAgo = desk.Clock.Wall(Desk.Numbers(c).Identity.TimeZone).Date.AddDays(-7).AddHours(9);
         Aggregates.Supplies.Put(
             c,
             new(

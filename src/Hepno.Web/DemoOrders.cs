@@ -1,3 +1,4 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Curing;
 using Hepno.Core.Orders;
 using Hepno.Core.Runs;
@@ -39,11 +40,11 @@ internal static class DemoOrders
     public static void Fill(SqliteConnection c, Desk desk)
     {
         var numbers = Desk.Numbers(c);
-        var today = DateOnly.FromDateTime(desk.Clock.Wall(numbers.TimeZone));
+        var today = DateOnly.FromDateTime(desk.Clock.Wall(numbers.Identity.TimeZone));
         DateOnly In(int days)
         {
             var day = today.AddDays(days);
-            while (numbers.Week[(int)day.DayOfWeek].Open is null)
+            while (numbers.Week.Days[(int)day.DayOfWeek].Open is null)
             {
                 day = day.AddDays(1);
             }
@@ -501,7 +502,7 @@ internal static class DemoOrders
                 $"cure-{number}",
                 number,
                 "skua",
-                SupplyEndpoints.Minute(ShopClock.Wall(deed.At, Desk.Numbers(c).TimeZone)),
+                SupplyEndpoints.Minute(ShopClock.Wall(deed.At, Desk.Numbers(c).Identity.TimeZone)),
                 "ember",
                 248,
                 2,

@@ -3,7 +3,6 @@ using System.Collections.ObjectModel;
 using System.Text.Json;
 using Hepno.Core.Artwork;
 using Hepno.Core.Comparing;
-using Hepno.Core.Costing;
 using Hepno.Core.Gang;
 using Hepno.Core.Learning;
 using Hepno.Core.Methods;
@@ -11,6 +10,7 @@ using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Runs;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Hepno.Web.Deeds;
 using Hepno.Web.Devices;
@@ -69,7 +69,11 @@ internal sealed class Desk(Db db, ShopClock clock)
     public ShopClock Clock { get; } = clock;
 
     public static ShopNumbers Numbers(SqliteConnection connection) =>
-        Aggregates.Numbers.Get(connection, "1")?.Value ?? ShopNumbers.Default with { TimeZone = ShopClock.MachineZone };
+        Aggregates.Numbers.Get(connection, "1")?.Value
+        ?? ShopNumbers.Default with
+        {
+            Identity = ShopIdentity.Default with { TimeZone = ShopClock.MachineZone },
+        };
 
     /// <summary>The shop's Shelf, Floor and Numbers as they stand in this transaction; read again only after one of them changed.</summary>
     public ShopBook Book(SqliteConnection connection)
@@ -94,7 +98,7 @@ internal sealed class Desk(Db db, ShopClock clock)
             Values(Aggregates.DyePrinters.All(connection)),
             SimulatedCarrier.Rates,
             Values(Aggregates.Cutters.All(connection)),
-            DateOnly.FromDateTime(Clock.Wall(numbers.TimeZone)).AddDays(numbers.ValidityDays),
+            DateOnly.FromDateTime(Clock.Wall(numbers.Identity.TimeZone)).AddDays(numbers.Terms.ValidityDays),
             memo,
             Values(Aggregates.SpotTests.All(connection)),
             Values(Aggregates.Upkeep.All(connection)),
@@ -241,14 +245,14 @@ internal sealed class Desk(Db db, ShopClock clock)
     {
         var empty = new FloorPlan(
             wall,
-            new OpenHours(book.Numbers.Week),
+            new OpenHours(book.Numbers.Week.Days),
             [.. book.Presses, .. book.Benches()],
             [],
             book.Numbers.Hands(),
-            new(book.Numbers.SwapMinutes, book.Numbers.DialMinutes, book.Numbers.SetUpWhileHeating)
+            new(book.Numbers.Floor.SwapMinutes, book.Numbers.Floor.DialMinutes, book.Numbers.Floor.SetUpWhileHeating)
         )
         {
-            Machines = MachineHours.Empty(new(book.Numbers.Week), wall, book.Numbers.Unattended),
+            Machines = MachineHours.Empty(new(book.Numbers.Week.Days), wall, book.Numbers.Floor.Unattended),
         };
         if (book.Presses.Count == 0)
         {
@@ -473,7 +477,7 @@ internal sealed class Desk(Db db, ShopClock clock)
             Chosen(c, book, open),
             offered,
             book,
-            Clock.Wall(book.Numbers.TimeZone),
+            Clock.Wall(book.Numbers.Identity.TimeZone),
             QuoteStore.Of(connection, c.Order.Id).Count + 1
         );
     }
@@ -486,13 +490,14 @@ internal sealed class Desk(Db db, ShopClock clock)
             {
                 Numbers = book.Numbers with
                 {
-                    TaxShare = customer.TaxExempt.Length > 0 ? 0 : book.Numbers.TaxShare,
-                    DepositShare = customer.AccountDays > 0 ? 0 : book.Numbers.DepositShare,
+                    Fees = customer.TaxExempt.Length > 0 ? book.Numbers.Fees with { TaxShare = 0 } : book.Numbers.Fees,
+                    Terms =
+                        customer.AccountDays > 0 ? book.Numbers.Terms with { DepositShare = 0 } : book.Numbers.Terms,
                 },
             };
 
     private FloorPlan FloorWithout(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open) =>
-        Floor([.. open.Where(o => o.Order.Id != c.Order.Id)], book, Clock.Wall(book.Numbers.TimeZone));
+        Floor([.. open.Where(o => o.Order.Id != c.Order.Id)], book, Clock.Wall(book.Numbers.Identity.TimeZone));
 
     private static FloorPlan WithLine(FloorPlan floor, OrderCase c, LineCase line, Band band, ShopBook book)
     {
@@ -615,7 +620,7 @@ internal sealed class Desk(Db db, ShopClock clock)
         var last = c.Order.Facts.Items.Where(i => i.DoneAt is null).OrderByDescending(i => i.Expected).FirstOrDefault();
         var arrives = last is null || last.Expected < wall ? wall : last.Expected;
         var started = c.Order.Facts.RunStartedAt is { } at
-            ? ShopClock.Wall(at, book.Numbers.TimeZone)
+            ? ShopClock.Wall(at, book.Numbers.Identity.TimeZone)
             : (DateTime?)null;
         foreach (var line in q.Lines)
         {
@@ -671,7 +676,7 @@ internal sealed class Desk(Db db, ShopClock clock)
         {
             return null;
         }
-        DateOnly Day(DateTime utc) => DateOnly.FromDateTime(ShopClock.Wall(utc, book.Numbers.TimeZone));
+        DateOnly Day(DateTime utc) => DateOnly.FromDateTime(ShopClock.Wall(utc, book.Numbers.Identity.TimeZone));
         var facts = c.Order.Facts;
         var settled =
             c.Frozen!.Deposit > 0 && facts.Deposit is null

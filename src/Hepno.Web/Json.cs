@@ -4,6 +4,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using Hepno.Core.Orders;
+using Hepno.Store.Documents;
 
 namespace Hepno.Web;
 
@@ -11,7 +12,8 @@ namespace Hepno.Web;
 internal static class Json
 {
     /// <summary>Options of frozen documents: the API's words, figures exact.</summary>
-    public static JsonSerializerOptions Frozen { get; } = Of(new JsonSerializerOptions(JsonSerializerDefaults.Web));
+    public static JsonSerializerOptions Frozen { get; } =
+        Of(new JsonSerializerOptions(JsonSerializerDefaults.Web) { Converters = { new NumbersDocument() } });
 
     public static JsonSerializerOptions Of(JsonSerializerOptions json)
     {

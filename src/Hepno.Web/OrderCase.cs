@@ -1,8 +1,8 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
-using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Runs;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Hepno.Web.Deeds;
 using Hepno.Web.Views;

@@ -2,8 +2,8 @@ using System.Collections.Concurrent;
 using Hepno.Core.Comparing;
 using Hepno.Core.Gang;
 using Hepno.Core.Measures;
-using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Shop;
 using Hepno.Core.Stock;
 using Hepno.Store;
 
@@ -120,7 +120,7 @@ internal sealed partial class Recosting(Desk desk, ILogger<Recosting> log)
                 true,
                 moved.Count(l => l.FellUnder),
                 moved.Count,
-                book.Numbers.LeastMarginShare,
+                book.Numbers.Prices.LeastMarginShare,
                 [
                     .. moved
                         .OrderByDescending(l => l.FellUnder)

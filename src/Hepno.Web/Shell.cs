@@ -346,7 +346,7 @@ internal sealed class OpenStore(
             db.Read(c =>
             {
                 var book = desk.Book(c);
-                return Desk.Floor(desk.Open(c, book), book, clock.Wall(book.Numbers.TimeZone));
+                return Desk.Floor(desk.Open(c, book), book, clock.Wall(book.Numbers.Identity.TimeZone));
             });
         }
         catch (Exception met) when (met is not OutOfMemoryException)

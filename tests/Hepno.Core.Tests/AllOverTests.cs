@@ -6,6 +6,7 @@ using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -123,7 +124,7 @@ public class AllOverTests
         Assert.NotNull(
             PressPlanner.PromiseFor(
                 work,
-                new(new DateTime(2026, 3, 9, 9, 0, 0), new OpenHours(Book.Numbers.Week), Book.Presses, [])
+                new(new DateTime(2026, 3, 9, 9, 0, 0), new OpenHours(Book.Numbers.Week.Days), Book.Presses, [])
             )
         );
     }

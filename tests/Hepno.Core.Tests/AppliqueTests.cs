@@ -4,6 +4,7 @@ using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 using Hepno.Core.Stock;
 
 namespace Hepno.Core.Tests;
@@ -90,7 +91,7 @@ public class AppliqueTests
         Assert.NotEqual(cost.Sequence[0].Hour?.Value, cost.Sequence[1].Hour?.Value);
         // one artwork, though it is handled at two places
         Assert.Equal(
-            Book.Numbers.OrderMinutes + Book.Numbers.ArtworkMinutes,
+            Book.Numbers.Rates.OrderMinutes + Book.Numbers.Rates.ArtworkMinutes,
             (double)
                 cost.Cost.Parts.Single(p => p.Code == "labour").Parts.Single(p => p.Code == "order-time").Parts[0].Value
         );

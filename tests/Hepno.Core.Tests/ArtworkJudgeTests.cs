@@ -3,6 +3,7 @@ using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 

@@ -4,9 +4,9 @@ using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Methods;
-using Hepno.Core.Orders;
 using Hepno.Core.Planning;
-using Hepno.Core.Stock;
+using Hepno.Core.Purchasing;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -400,7 +400,10 @@ public class BuyingTests
             answer.Decorations[0].Purchases[0].Cost.Parts[0].Source,
             StringComparison.Ordinal
         );
-        var none = book with { Numbers = book.Numbers with { Spoilage = [new("dtf-bought", 0)] } };
+        var none = book with
+        {
+            Numbers = book.Numbers with { Rates = book.Numbers.Rates with { Spoilage = [new("dtf-bought", 0)] } },
+        };
         var cost = LineCost.Of(ask, new DtfBought().Answer(ask, none).Decorations, none);
         Assert.Equal(109m, 10 * (cost.Stratum("decoration").Value + cost.Stratum("spoilage").Value), 6);
     }
@@ -444,7 +447,7 @@ public class BuyingTests
             null,
             null,
             book,
-            new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week), book.Presses, []),
+            new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week.Days), book.Presses, []),
             curve: false
         );
         Assert.Contains(compared.Bands.Single(b => b.MethodId == "dtf-bought").NotUsed, s =>
@@ -460,7 +463,7 @@ public class BuyingTests
             {
                 Films = [small, unknown],
             },
-            new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week), book.Presses, []),
+            new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week.Days), book.Presses, []),
             curve: false
         );
         Assert.Contains(folded.Folds.Single(x => x.MethodId == "dtf-bought").Reasons, r =>

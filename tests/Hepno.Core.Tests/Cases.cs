@@ -3,18 +3,8 @@ namespace Hepno.Core.Tests;
 /// <summary>Tables of cases under tests/cases: a heading line, then one case a line; quotes hold commas.</summary>
 internal static class Cases
 {
-    public static IEnumerable<string[]> Rows(string name)
-    {
-        var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(at!.FullName, "Hepno.slnx")))
-        {
-            at = at.Parent;
-        }
-        return File.ReadAllLines(Path.Combine(at.FullName, "tests", "cases", name))
-            .Skip(1)
-            .Where(l => l.Length > 0)
-            .Select(Split);
-    }
+    public static IEnumerable<string[]> Rows(string name) =>
+        File.ReadAllLines(Tree.Case(name)).Skip(1).Where(l => l.Length > 0).Select(Split);
 
     private static string[] Split(string line)
     {

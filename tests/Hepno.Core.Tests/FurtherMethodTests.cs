@@ -7,6 +7,7 @@ using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -525,7 +526,10 @@ public class FurtherMethodTests
         {
             Numbers = Book.Numbers with
             {
-                Floor = Book.Numbers.Habits() with { Times = [new("count-in", 0), new("unload", 0)] },
+                Floor = Book.Numbers.Floor with
+                {
+                    Habits = Book.Numbers.Floor.Habits with { Times = [new("count-in", 0), new("unload", 0)] },
+                },
             },
         };
         var ask = On(Black, 30, Front(9, 8, 50), Front(9, 8, 50) with { Id = "back", Place = "back" });
@@ -539,7 +543,12 @@ public class FurtherMethodTests
     {
         var ask = On(Black, 30, Front(7, 4, 50));
         var monday = new DateTime(2026, 6, 1, 8, 30, 0);
-        var floor = new FloorPlan(monday, new OpenHours(Book.Numbers.Week), [.. Book.Presses, .. Book.Benches()], []);
+        var floor = new FloorPlan(
+            monday,
+            new OpenHours(Book.Numbers.Week.Days),
+            [.. Book.Presses, .. Book.Benches()],
+            []
+        );
         PressWork Work(IDecorationMethod m, string code) =>
             Comparer.WorkOf(code, "1", code, ask, m.Answer(ask, Book).Decorations, monday, "", null, Book);
         var placed = PressPlanner.Plan(
@@ -558,7 +567,7 @@ public class FurtherMethodTests
         var ask = On(Black, 30, Front(7, 4, 50));
         var floor = new FloorPlan(
             new(2026, 6, 1, 8, 30, 0),
-            new OpenHours(Book.Numbers.Week),
+            new OpenHours(Book.Numbers.Week.Days),
             [.. Book.Presses, .. Book.Benches()],
             []
         );
@@ -592,12 +601,14 @@ public class FurtherMethodTests
         var ask = On(Black, 30, Front(7, 4, 50));
         var n = Book.Numbers with
         {
-            Wage = 0,
-            OverheadPerHour = 0,
-            TariffPerKwh = 0,
-            FeeShare = 0,
-            FeeFixed = 0,
-            Spoilage = [new("dtf-bought", 0)],
+            Rates = Book.Numbers.Rates with
+            {
+                Wage = 0,
+                OverheadPerHour = 0,
+                TariffPerKwh = 0,
+                Spoilage = [new("dtf-bought", 0)],
+            },
+            Fees = Book.Numbers.Fees with { Share = 0, Fixed = 0 },
         };
         IReadOnlyList<string> Said(IDecorationMethod m, ShopBook book) =>
             LeavesOut.Of(ask, m.Answer(ask, book).Decorations, book);

@@ -2,6 +2,7 @@ using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 

@@ -6,6 +6,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -254,7 +255,7 @@ public class LayerTests
             Book,
             new FloorPlan(
                 new DateTime(2026, 6, 1, 10, 0, 0),
-                new OpenHours(Book.Numbers.Week),
+                new OpenHours(Book.Numbers.Week.Days),
                 [.. Book.Presses, .. Book.Benches()],
                 []
             )

@@ -1,9 +1,9 @@
 using Hepno.Core.Comparing;
-using Hepno.Core.Costing;
 using Hepno.Core.Learning;
 using Hepno.Core.Measures;
 using Hepno.Core.Planning;
 using Hepno.Core.Runs;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -15,7 +15,7 @@ public class LearnTests
 
     private static readonly FloorPlan Floor = new(
         new DateTime(2026, 6, 1, 10, 0, 0),
-        new OpenHours(Numbers.Week),
+        new OpenHours(Numbers.Week.Days),
         MethodTests.Book.Presses,
         []
     );
@@ -106,7 +106,7 @@ public class LearnTests
         ]);
         decimal Quote(string code) => Quoted.Cost.Parts.Single(p => p.Code == code).Value;
         var press = Quoted.Cost.Parts.Single(p => p.Code == "press").Parts.Single(p => p.Code == "held").Value;
-        var hands = Money.Times(Planned / 3600, Numbers.Wage + Numbers.OverheadPerHour);
+        var hands = Money.Times(Planned / 3600, Numbers.Rates.Wage + Numbers.Rates.OverheadPerHour);
         var lost = Quote("blank") + Quote("consumables") + Quoted.Decorations[0].Material.Value + press + hands;
         Assert.Equal(lost / Pieces, Stratum(held, "spoilage"), 9);
         // hands that ruined a piece are no slower hands

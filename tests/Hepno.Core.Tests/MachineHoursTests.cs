@@ -11,7 +11,7 @@ public class MachineHoursTests
 
     // a Monday, open 9 to 17
     private static readonly DateTime Now = new(2026, 6, 1, 9, 0, 0);
-    private static readonly OpenHours Hours = new(MethodTests.Book.Numbers.Week);
+    private static readonly OpenHours Hours = new(MethodTests.Book.Numbers.Week.Days);
 
     private static MachineHours Empty(params string[] unattended) => MachineHours.Empty(Hours, Now, unattended);
 

@@ -2,6 +2,7 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Materials;
 using Hepno.Core.Methods;
+using Hepno.Core.Shop;
 using Hepno.Core.Stock;
 
 namespace Hepno.Core.Tests;

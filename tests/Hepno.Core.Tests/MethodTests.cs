@@ -10,6 +10,7 @@ using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -229,7 +230,7 @@ public class MethodTests
                 plain,
                 Book with
                 {
-                    Numbers = Book.Numbers with { Spoilage = [new(method, 0.08)] },
+                    Numbers = Book.Numbers with { Rates = Book.Numbers.Rates with { Spoilage = [new(method, 0.08)] } },
                 }
             )
         );
@@ -304,7 +305,8 @@ public class MethodTests
                         Check(band.Hands);
                         Assert.Equal(band.CostShown, band.Strata.Sum(s => s.Shown));
                         Assert.True(
-                            band.CostLow <= band.Cost.Value && band.Outcome.Price * pieces >= Book.Numbers.MinimumCharge
+                            band.CostLow <= band.Cost.Value
+                                && band.Outcome.Price * pieces >= Book.Numbers.Prices.MinimumCharge
                         );
                     }
                 }
@@ -347,7 +349,13 @@ public class MethodTests
                 {
                     var ask = Ask(pieces);
                     var decorations = new DtfBought().Answer(ask, Book).Decorations;
-                    var dearer = Book with { Numbers = Book.Numbers with { Wage = Book.Numbers.Wage + more } };
+                    var dearer = Book with
+                    {
+                        Numbers = Book.Numbers with
+                        {
+                            Rates = Book.Numbers.Rates with { Wage = Book.Numbers.Rates.Wage + more },
+                        },
+                    };
                     Assert.True(
                         LineCost.Of(ask, decorations, dearer).Cost.Value
                             >= LineCost.Of(ask, decorations, Book).Cost.Value
@@ -373,7 +381,15 @@ public class MethodTests
     [Fact]
     public void Numbers_refuse_what_leaves_nothing_for_the_cost() =>
         Assert.Contains(
-            (ShopNumbers.Default with { Retail = PricePolicy.Default with { MarginShare = 0.98m } }).Problems(),
+            (
+                ShopNumbers.Default with
+                {
+                    Prices = ShopNumbers.Default.Prices with
+                    {
+                        Retail = PricePolicy.Default with { MarginShare = 0.98m },
+                    },
+                }
+            ).Problems(),
             p => p.Code == "margin-and-fees" && p.Where == "retail.marginShare"
         );
 
@@ -384,7 +400,7 @@ public class MethodTests
             null,
             null,
             Book,
-            new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Book.Numbers.Week), Book.Presses, [])
+            new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Book.Numbers.Week.Days), Book.Presses, [])
         );
 
     [Theory]

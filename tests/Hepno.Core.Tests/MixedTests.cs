@@ -6,6 +6,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -188,7 +189,7 @@ public class MixedTests
             book,
             new(
                 new DateTime(2026, 3, 9, 9, 0, 0),
-                new OpenHours(book.Numbers.Week),
+                new OpenHours(book.Numbers.Week.Days),
                 [.. book.Presses, .. book.Benches()],
                 []
             ),
@@ -339,7 +340,7 @@ public class MixedTests
             Book,
             new FloorPlan(
                 new(2026, 6, 1, 8, 30, 0),
-                new OpenHours(Book.Numbers.Week),
+                new OpenHours(Book.Numbers.Week.Days),
                 [.. Book.Presses, .. Book.Benches()],
                 []
             )

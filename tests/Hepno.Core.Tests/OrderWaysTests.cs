@@ -2,6 +2,7 @@ using Hepno.Core.Comparing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Planning;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -99,7 +100,10 @@ public class OrderWaysTests
         {
             Numbers = Book.Numbers with
             {
-                Format = Book.Numbers.Format with { Metric = true, Celsius = true, DayFirst = true },
+                Identity = Book.Numbers.Identity with
+                {
+                    Format = Book.Numbers.Format with { Metric = true, Celsius = true, DayFirst = true },
+                },
             },
         };
         var ask = MethodTests.Ask(
@@ -120,7 +124,7 @@ public class OrderWaysTests
                 book,
                 new(
                     new DateTime(2026, 3, 9, 9, 0, 0),
-                    new OpenHours(book.Numbers.Week),
+                    new OpenHours(book.Numbers.Week.Days),
                     [.. book.Presses, .. book.Benches()],
                     []
                 )

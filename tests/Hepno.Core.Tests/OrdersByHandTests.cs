@@ -5,7 +5,7 @@ using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
-using Hepno.Core.Orders;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 

@@ -1,5 +1,6 @@
 using System.Globalization;
 using CsCheck;
+using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;

@@ -10,6 +10,7 @@ using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -307,7 +308,10 @@ public class OwnPrintTests
     [InlineData("dtf-bought", 40)]
     public void With_nothing_spoiled_an_order_pays_what_is_bought_and_its_freight(string key, int pieces)
     {
-        var book = Book with { Numbers = Book.Numbers with { Spoilage = [new(key, 0)] } };
+        var book = Book with
+        {
+            Numbers = Book.Numbers with { Rates = Book.Numbers.Rates with { Spoilage = [new(key, 0)] } },
+        };
         var ask = MethodTests.Ask(pieces, MethodTests.Front(4, 4, 1)) with
         {
             Colourway = new("white", "White", "#ffffff", ColourClass.White),
@@ -381,7 +385,7 @@ public class OwnPrintTests
                     .. Book.Recipes.Select(r => r with { Id = r.Id + "p", Fabric = RecipeFabric.Polyester }),
                 ],
             },
-            new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Book.Numbers.Week), Book.Presses, [])
+            new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Book.Numbers.Week.Days), Book.Presses, [])
         );
         Assert.Equal(
             ["dtf-bought", "dtf-made", "htv", "screen-transfer"],

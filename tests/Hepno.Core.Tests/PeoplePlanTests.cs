@@ -2,6 +2,7 @@ using CsCheck;
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Planning;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -9,7 +10,7 @@ namespace Hepno.Core.Tests;
 public class PeoplePlanTests
 {
     private static readonly DateTime Monday = new(2026, 6, 1, 9, 0, 0);
-    private static readonly IReadOnlyList<DayHours> Nine = ShopNumbers.Default.Week;
+    private static readonly IReadOnlyList<DayHours> Nine = ShopNumbers.Default.Week.Days;
     private static readonly Person Wren = new("w", "Wren", 18, 0.1m, Nine, new(12, 0), 60, []);
     private static readonly Person Ines = new(
         "i",
@@ -180,15 +181,22 @@ public class PeoplePlanTests
         // Wren 5 × 7 h at 19.80, Ines 5 × 4 h at 14.00: (35 × 19.80 + 20 × 14) / 55 = 17.6909
         var n = ShopNumbers.Default with
         {
-            People = [Wren, Ines],
-            FixedCosts = [new("Rent", 700), new("Insurance", 158)],
+            Week = ShopNumbers.Default.Week with { People = [Wren, Ines] },
+            Rates = ShopNumbers.Default.Rates with { FixedCosts = [new("Rent", 700), new("Insurance", 158)] },
         };
-        Assert.Equal(17.6909m, Math.Round(Rates.Labour(n).Value, 4));
+        Assert.Equal(17.6909m, Math.Round(HourRate.Labour(n.Rates, n.Week).Value, 4));
         // 55 h × 52 ÷ 12 × 0.6 = 143 h: 858 / 143 = 6.00
-        Assert.Equal(6.0m, Math.Round(Rates.Overhead(n).Value, 6));
-        Assert.Equal((Rates.Labour(n).Value, Rates.Overhead(n).Value), (n.Settled().Wage, n.Settled().OverheadPerHour));
+        Assert.Equal(6.0m, Math.Round(HourRate.Overhead(n.Rates, n.Week).Value, 6));
+        Assert.Equal(
+            (HourRate.Labour(n.Rates, n.Week).Value, HourRate.Overhead(n.Rates, n.Week).Value),
+            (n.Settled().Rates.Wage, n.Settled().Rates.OverheadPerHour)
+        );
         Assert.Equal(ShopNumbers.Default, ShopNumbers.Default.Settled());
-        Assert.Contains((n with { People = [Wren with { Wage = -1 }] }).Problems(), p => p.Where == "people[0].wage");
-        Assert.Contains((n with { TierSteps = [12, 6] }).Problems(), p => p.Where == "tierSteps");
+        Assert.Contains((n with { Week = n.Week with { People = [Wren with { Wage = -1 }] } }).Problems(), p =>
+            p.Where == "people[0].wage"
+        );
+        Assert.Contains((n with { Prices = n.Prices with { TierSteps = [12, 6] } }).Problems(), p =>
+            p.Where == "tierSteps"
+        );
     }
 }

@@ -1,14 +1,15 @@
 using CsCheck;
-using Hepno.Core.Costing;
+using Hepno.Core.Blanks;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Runs;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
 public class PlanTests
 {
-    private static readonly OpenHours Hours = new(ShopNumbers.Default.Week);
+    private static readonly OpenHours Hours = new(ShopNumbers.Default.Week.Days);
     private static readonly DateTime Monday = new(2026, 6, 1, 9, 0, 0);
 
     private static PressWork Work(

@@ -2,6 +2,7 @@ using CsCheck;
 using Hepno.Core.Methods;
 using Hepno.Core.Planning;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -76,7 +77,7 @@ public class PlatenMapTests
             height
         );
         FloorPlan Floor(params Press[] presses) =>
-            new(new(2026, 6, 1, 9, 0, 0), new OpenHours(MethodTests.Book.Numbers.Week), presses, []);
+            new(new(2026, 6, 1, 9, 0, 0), new OpenHours(MethodTests.Book.Numbers.Week.Days), presses, []);
         Assert.Equal(
             cold ? "even" : press.Id,
             PressPlanner
@@ -177,7 +178,7 @@ public class PlatenMapTests
         // both are free: the plan takes the first that may
         var plan = Planning.PressPlanner.Plan(
             [work],
-            new(monday, new(Costing.ShopNumbers.Default.Week), [hot, With() with { Id = "even", Name = "Even" }], [])
+            new(monday, new(ShopNumbers.Default.Week.Days), [hot, With() with { Id = "even", Name = "Even" }], [])
         );
         Assert.Equal(press, plan[0].PressId);
         Assert.Equal(
@@ -185,7 +186,7 @@ public class PlatenMapTests
             Planning
                 .PressPlanner.Plan(
                     [work with { CeilingF = 300 }],
-                    new(monday, new(Costing.ShopNumbers.Default.Week), [hot], [])
+                    new(monday, new(ShopNumbers.Default.Week.Days), [hot], [])
                 )[0]
                 .PressId
         );

@@ -3,9 +3,9 @@ using CsCheck;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
-using Hepno.Core.Methods;
 using Hepno.Core.Planning;
 using Hepno.Core.Pricing;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -50,18 +50,22 @@ public class PriceTests
         {
             var n = ShopNumbers.Default with
             {
-                FeeShare = 0,
-                Retail = PricePolicy.Default with { MarginShare = Of(row[1]) },
-                LeastMarginShare = Of(row[3]),
-                MinimumCharge = Of(row[4]),
-                RoundingStep = Of(row[5]),
+                Fees = ShopNumbers.Default.Fees with { Share = 0 },
+                Prices = ShopNumbers.Default.Prices with
+                {
+                    Retail = PricePolicy.Default with { MarginShare = Of(row[1]) },
+                    LeastMarginShare = Of(row[3]),
+                    MinimumCharge = Of(row[4]),
+                    RoundingStep = Of(row[5]),
+                },
             };
             var price = UnitPrice.Of(
                 Costing(Of(row[0])),
                 int.Parse(row[2], CultureInfo.InvariantCulture),
-                n,
+                n.Prices,
                 Channel.Retail,
-                n.Fees()
+                n.Fees.Terms(),
+                n.Format
             );
             Assert.Equal((Of(row[6]), row[7]), (price.Price, price.How));
         }
@@ -88,14 +92,14 @@ public class PriceTests
                     Assert.Equal(4.0, (double)(byHour - cost.Cost.Value - fees.On(byHour)), 1e-9);
                     var n = ShopNumbers.Default with
                     {
-                        FeeShare = fee / 100m,
-                        TaxShare = tax / 100m,
-                        LeastMarginShare = margin / 100m,
+                        Fees = ShopNumbers.Default.Fees with { Share = fee / 100m, TaxShare = tax / 100m },
+                        Prices = ShopNumbers.Default.Prices with { LeastMarginShare = margin / 100m },
                     };
-                    var charged = UnitPrice.Of(cost, 7, n, Channel.Wholesale, n.Fees()).Price;
+                    var charged = UnitPrice.Of(cost, 7, n.Prices, Channel.Wholesale, n.Fees.Terms(), n.Format).Price;
                     Assert.True(
-                        charged - cost.Cost.Value - n.Fees().On(charged) >= charged * n.LeastMarginShare - 0.005m
-                            && charged * 7 >= n.MinimumCharge
+                        charged - cost.Cost.Value - n.Fees.Terms().On(charged)
+                            >= charged * n.Prices.LeastMarginShare - 0.005m
+                            && charged * 7 >= n.Prices.MinimumCharge
                     );
                 }
             );
@@ -106,18 +110,28 @@ public class PriceTests
     [InlineData(2, "a typed price, under the least margin of 20%, under the least charge of $40.00")]
     public void A_typed_price_stands_and_says_which_floor_it_breaks(decimal typed, string how)
     {
-        var n = ShopNumbers.Default with { FeeShare = 0, LeastMarginShare = 0.2m };
-        Assert.Equal(new UnitPrice(typed, how), UnitPrice.Typed(typed, Costing(10), 10, n, n.Fees()));
+        var n = ShopNumbers.Default with
+        {
+            Fees = ShopNumbers.Default.Fees with { Share = 0 },
+            Prices = ShopNumbers.Default.Prices with { LeastMarginShare = 0.2m },
+        };
+        Assert.Equal(
+            new UnitPrice(typed, how),
+            UnitPrice.Typed(typed, Costing(10), 10, n.Prices, n.Fees.Terms(), n.Format)
+        );
     }
 
     [Fact]
-    public void Wholesale_has_its_own_policy_and_else_the_retail_one()
+    public void Each_channel_has_its_own_policy()
     {
         var retail = PricePolicy.Default with { Kind = PolicyKind.Multiple, Multiple = 3 };
-        var n = ShopNumbers.Default with { FeeShare = 0, RoundingStep = 0, MinimumCharge = 0, Retail = retail };
-        Assert.Equal(30m, UnitPrice.Of(Costing(10), 5, n, Channel.Retail, n.Fees()).Price);
-        Assert.Equal(13.33m, UnitPrice.Of(Costing(10), 5, n, Channel.Wholesale, n.Fees()).Price);
-        Assert.Equal(30m, UnitPrice.Of(Costing(10), 5, n with { Wholesale = null }, Channel.Wholesale, n.Fees()).Price);
+        var n = ShopNumbers.Default with
+        {
+            Fees = ShopNumbers.Default.Fees with { Share = 0 },
+            Prices = ShopNumbers.Default.Prices with { RoundingStep = 0, MinimumCharge = 0, Retail = retail },
+        };
+        Assert.Equal(30m, UnitPrice.Of(Costing(10), 5, n.Prices, Channel.Retail, n.Fees.Terms(), n.Format).Price);
+        Assert.Equal(13.33m, UnitPrice.Of(Costing(10), 5, n.Prices, Channel.Wholesale, n.Fees.Terms(), n.Format).Price);
     }
 
     [Theory]
@@ -136,7 +150,10 @@ public class PriceTests
             (
                 ShopNumbers.Default with
                 {
-                    Retail = new(kind, margin, multiple, MultipleBase.AllCosts, perHour),
+                    Prices = ShopNumbers.Default.Prices with
+                    {
+                        Retail = new(kind, margin, multiple, MultipleBase.AllCosts, perHour),
+                    },
                 }
             ).Problems(),
             p => p.Where == where && p.Remedy.Length > 0
@@ -164,7 +181,10 @@ public class PriceTests
             [
                 new("quayside", "Quayside", 0m, [new(4, [new(1, 10m), new(36, 2m)])], 1, 0, 12m, 10m, 7, 14, 16),
             ],
-            Numbers = MethodTests.Book.Numbers with { SizePricing = sizes },
+            Numbers = MethodTests.Book.Numbers with
+            {
+                Prices = MethodTests.Book.Numbers.Prices with { SizePricing = sizes },
+            },
         };
         var ask = MethodTests.Ask(34) with { Sizes = [new("M", 30), new("2XL", 4)] };
         Band At(ShopBook book, int pieces) =>
@@ -177,7 +197,7 @@ public class PriceTests
                     book,
                     new FloorPlan(
                         new DateTime(2026, 6, 1, 10, 0, 0),
-                        new OpenHours(book.Numbers.Week),
+                        new OpenHours(book.Numbers.Week.Days),
                         [.. book.Presses, .. book.Benches()],
                         []
                     )
@@ -189,16 +209,38 @@ public class PriceTests
         Assert.NotNull(offered.Cliff);
         Assert.InRange(offered.Cliff.Pieces, 35, 38);
         Assert.True(offered.Cliff.Total < offered.Total);
-        var guarded = Sent(cliffs with { Numbers = cliffs.Numbers with { Inversion = InversionRule.ChargeSmaller } });
+        var guarded = Sent(
+            cliffs with
+            {
+                Numbers = cliffs.Numbers with
+                {
+                    Prices = cliffs.Numbers.Prices with { Inversion = InversionRule.ChargeSmaller },
+                },
+            }
+        );
         Assert.True(guarded.Total <= offered.Cliff.Total && guarded.Total > offered.Cliff.Total - 0.34m);
         Assert.EndsWith($"no dearer than {offered.Cliff.Pieces} pieces", guarded.PriceHow, StringComparison.Ordinal);
         Assert.Null(At(cliffs, 50).Cliff);
         // until they are given, the pieces asked for are charged no dearer; a raised break makes the larger quantity come to no less
         Assert.Equal(
             guarded.Total,
-            Sent(cliffs with { Numbers = cliffs.Numbers with { Inversion = InversionRule.GivePiece } }).Total
+            Sent(
+                cliffs with
+                {
+                    Numbers = cliffs.Numbers with
+                    {
+                        Prices = cliffs.Numbers.Prices with { Inversion = InversionRule.GivePiece },
+                    },
+                }
+            ).Total
         );
-        var raised = cliffs with { Numbers = cliffs.Numbers with { Inversion = InversionRule.RaiseBreak } };
+        var raised = cliffs with
+        {
+            Numbers = cliffs.Numbers with
+            {
+                Prices = cliffs.Numbers.Prices with { Inversion = InversionRule.RaiseBreak },
+            },
+        };
         Assert.Equal((offered.Total, null), (Sent(raised).Total, Sent(raised).Cliff));
         var larger = At(raised, offered.Cliff.Pieces);
         Assert.True(larger.Total >= offered.Total && At(cliffs, offered.Cliff.Pieces).Total < offered.Total);

@@ -2,6 +2,7 @@ using Hepno.Core.Comparing;
 using Hepno.Core.Methods;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -120,7 +121,10 @@ public class RecipeSourceTests
         ShopBook With(bool beside) =>
             MethodTests.Book with
             {
-                Numbers = MethodTests.Book.Numbers with { Floor = new(PrepareBeside: beside) },
+                Numbers = MethodTests.Book.Numbers with
+                {
+                    Floor = FloorRules.Default with { Habits = new(PrepareBeside: beside) },
+                },
             };
         var plan = new Htv().Answer(Ask, With(false)).Decorations;
         var hands = plan[0].Preparation.Where(s => s is { Hands: true, Press: false }).Sum(s => s.Seconds);
@@ -146,7 +150,10 @@ public class RecipeSourceTests
     {
         var book = MethodTests.Book with
         {
-            Numbers = MethodTests.Book.Numbers with { Floor = new(PrepareBeside: true) },
+            Numbers = MethodTests.Book.Numbers with
+            {
+                Floor = FloorRules.Default with { Habits = new(PrepareBeside: true) },
+            },
         };
         var plan = new Htv().Answer(Ask, book).Decorations;
         var warm = LineFloor.JobOf(Ask, plan, book);

@@ -2,6 +2,7 @@ using Hepno.Core.Comparing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -255,16 +256,43 @@ public class RibbonTests
     {
         (string What, ShopBook Dearer)[] all =
         [
-            ("wage", Book with { Numbers = Book.Numbers with { Wage = Book.Numbers.Wage * 1.1m } }),
+            (
+                "wage",
+                Book with
+                {
+                    Numbers = Book.Numbers with
+                    {
+                        Rates = Book.Numbers.Rates with { Wage = Book.Numbers.Rates.Wage * 1.1m },
+                    },
+                }
+            ),
             (
                 "overhead",
                 Book with
                 {
-                    Numbers = Book.Numbers with { OverheadPerHour = Book.Numbers.OverheadPerHour * 1.1m },
+                    Numbers = Book.Numbers with
+                    {
+                        Rates = Book.Numbers.Rates with { OverheadPerHour = Book.Numbers.Rates.OverheadPerHour * 1.1m },
+                    },
                 }
             ),
-            ("tariff", Book with { Numbers = Book.Numbers with { TariffPerKwh = Book.Numbers.TariffPerKwh * 2 } }),
-            ("sundries", Book with { Numbers = Book.Numbers with { ConsumablesPerStart = 1 } }),
+            (
+                "tariff",
+                Book with
+                {
+                    Numbers = Book.Numbers with
+                    {
+                        Rates = Book.Numbers.Rates with { TariffPerKwh = Book.Numbers.Rates.TariffPerKwh * 2 },
+                    },
+                }
+            ),
+            (
+                "sundries",
+                Book with
+                {
+                    Numbers = Book.Numbers with { Rates = Book.Numbers.Rates with { ConsumablesPerStart = 1 } },
+                }
+            ),
             (
                 "vinyl",
                 Book with

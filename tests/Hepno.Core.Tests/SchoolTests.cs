@@ -3,6 +3,7 @@ using Hepno.Core.Costing;
 using Hepno.Core.Methods;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -15,7 +16,7 @@ public class SchoolTests
     private static ShopBook With(FloorHabits habits, Func<Recipe, Recipe>? film = null) =>
         MethodTests.Book with
         {
-            Numbers = ShopNumbers.Default with { Floor = habits },
+            Numbers = ShopNumbers.Default with { Floor = ShopNumbers.Default.Floor with { Habits = habits } },
             Recipes =
             [
                 .. MethodTests.Book.Recipes.Select(r => r.ProductId == "film" && film is not null ? film(r) : r),

@@ -7,6 +7,7 @@ using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Pricing;
 using Hepno.Core.Sending;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -176,9 +177,12 @@ public class SendingTests
         };
         var n = ShopNumbers.Default with
         {
-            RoundingStep = 0,
-            SizePricing = SizePricing.Surcharged,
-            Retail = PricePolicy.Default with { Kind = PolicyKind.Multiple, Multiple = 2 },
+            Prices = ShopNumbers.Default.Prices with
+            {
+                RoundingStep = 0,
+                SizePricing = SizePricing.Surcharged,
+                Retail = PricePolicy.Default with { Kind = PolicyKind.Multiple, Multiple = 2 },
+            },
         };
         LinePrice At(Style of) =>
             MethodTests.Ask(10) with { Style = of, Sizes = [new("M", 6), new("2XL", 4)] } is var ask
@@ -224,14 +228,17 @@ public class SendingTests
                     },
                     new Planning.FloorPlan(
                         new DateTime(2026, 6, 1, 10, 0, 0),
-                        new Planning.OpenHours(n.Week),
+                        new Planning.OpenHours(n.Week.Days),
                         MethodTests.Book.Presses,
                         []
                     )
                 )
                 .Bands.Single(b => b.MethodId == "dtf-bought");
-        var n = ShopNumbers.Default with { RoundingStep = 0 };
-        var (averaged, surcharged) = (Film(n), Film(n with { SizePricing = SizePricing.Surcharged }));
+        var n = ShopNumbers.Default with { Prices = ShopNumbers.Default.Prices with { RoundingStep = 0 } };
+        var (averaged, surcharged) = (
+            Film(n),
+            Film(n with { Prices = n.Prices with { SizePricing = SizePricing.Surcharged } })
+        );
         Assert.True(surcharged.Outcome.Price < averaged.Outcome.Price);
         Assert.Equal(
             (surcharged.Outcome.Price * 10) + surcharged.Surcharges!.Sum(s => s.Each * s.Pieces),
@@ -253,7 +260,7 @@ public class SendingTests
         var book = MethodTests.Book with
         {
             Carrier = new("Test", [Near]),
-            Numbers = ShopNumbers.Default with { RoundingStep = 0 },
+            Numbers = ShopNumbers.Default with { Prices = ShopNumbers.Default.Prices with { RoundingStep = 0 } },
         };
         var here = MethodTests.Ask(12);
         PieceCostResult Cost(Shipping? shipping) =>

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Hepno.Core.Planning;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -62,17 +63,17 @@ public class SetUpTests
     public void Minutes_that_cannot_be_are_refused() =>
         Assert.All(
             [
-                Costing.ShopNumbers.Default with
+                ShopNumbers.Default with
                 {
-                    SwapMinutes = -1,
+                    Floor = ShopNumbers.Default.Floor with { SwapMinutes = -1 },
                 },
-                Costing.ShopNumbers.Default with
+                ShopNumbers.Default with
                 {
-                    DialMinutes = double.NaN,
+                    Floor = ShopNumbers.Default.Floor with { DialMinutes = double.NaN },
                 },
-                Costing.ShopNumbers.Default with
+                ShopNumbers.Default with
                 {
-                    SwapMinutes = 61,
+                    Floor = ShopNumbers.Default.Floor with { SwapMinutes = 61 },
                 },
             ],
             n => Assert.Equal("swapMinutes", Assert.Single(n.Problems()).Where)
@@ -81,7 +82,7 @@ public class SetUpTests
     [Fact]
     public void Platens_changed_between_passes_take_their_time_and_set_up_binds_hands()
     {
-        var floor = new FloorPlan(Monday, new OpenHours(Costing.ShopNumbers.Default.Week), [Gannet], []);
+        var floor = new FloorPlan(Monday, new OpenHours(ShopNumbers.Default.Week.Days), [Gannet], []);
         var plan = PressPlanner.Plan(
             [Work("A", 300, Pass("own", "firm"), Pass("sleeve", "firm")), Work("B", 300, Pass("own", "firm"))],
             floor

@@ -1,10 +1,10 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
-using Hepno.Core.Costing;
 using Hepno.Core.Learning;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -177,7 +177,7 @@ public class ShopLearningTests
                 },
                 new Planning.FloorPlan(
                     new DateTime(2026, 6, 1, 10, 0, 0),
-                    new Planning.OpenHours(n.Week),
+                    new Planning.OpenHours(n.Week.Days),
                     MethodTests.Book.Presses,
                     []
                 )
@@ -185,8 +185,13 @@ public class ShopLearningTests
         Band Film(ShopNumbers n) => With(n).Bands.Single(b => b.MethodId == "dtf-bought");
         var (plain, slow, spoils) = (
             Film(ShopNumbers.Default),
-            Film(ShopNumbers.Default with { HandsFactor = 1.2 }),
-            Film(ShopNumbers.Default with { Spoilage = [new("dtf-bought", 0.08)] })
+            Film(ShopNumbers.Default with { Floor = ShopNumbers.Default.Floor with { HandsFactor = 1.2 } }),
+            Film(
+                ShopNumbers.Default with
+                {
+                    Rates = ShopNumbers.Default.Rates with { Spoilage = [new("dtf-bought", 0.08)] },
+                }
+            )
         );
         Assert.True(slow.Cost.Value > plain.Cost.Value && spoils.Cost.Value > plain.Cost.Value);
         Assert.True(slow.Hands.Value < plain.Hands.Value * 1.2m);
@@ -195,8 +200,14 @@ public class ShopLearningTests
             (slow.Decorations[0].Bought, plain.Decorations[0].FailureChance)
         );
         Assert.True(spoils.Decorations[0].Bought > plain.Decorations[0].Bought);
-        Assert.Contains((ShopNumbers.Default with { Spoilage = [new("htv", 0.7)] }).Problems(), p =>
-            p.Where == "spoilage"
+        Assert.Contains(
+            (
+                ShopNumbers.Default with
+                {
+                    Rates = ShopNumbers.Default.Rates with { Spoilage = [new("htv", 0.7)] },
+                }
+            ).Problems(),
+            p => p.Where == "spoilage"
         );
     }
 

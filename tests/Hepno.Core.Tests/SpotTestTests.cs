@@ -1,5 +1,6 @@
 using Hepno.Core.Methods;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 

@@ -1,7 +1,7 @@
 using System.Globalization;
 using CsCheck;
+using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
-using Hepno.Core.Orders;
 
 namespace Hepno.Core.Tests;
 

@@ -1,6 +1,7 @@
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Methods;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -9,7 +10,7 @@ public class UpkeepTests
 {
     // a Friday; the shop is open Monday to Friday
     private static readonly DateOnly Friday = new(2026, 6, 5);
-    private static readonly IReadOnlyList<DayHours> Week = ShopNumbers.Default.Week;
+    private static readonly IReadOnlyList<DayHours> Week = ShopNumbers.Default.Week.Days;
     private static readonly MachineUpkeep Printer = new(
         "skua",
         [
@@ -41,7 +42,7 @@ public class UpkeepTests
     public void Its_minutes_and_money_are_in_the_hour_of_the_machine()
     {
         // 5 days × 52 = 260 checks of 3 min at 18.00 and 0.15: 273.00; 52 cleans of 10 min and 2.40: 280.80; 6 blades of 5 min and 9.00: 63.00
-        var hour = Printer.PerHour(ShopNumbers.Default, 500);
+        var hour = Printer.PerHour(18.00m, 5, 500);
         Assert.Equal(273.00m + 280.80m + 63.00m, hour.Parts[0].Value);
         Assert.Equal(616.80m / 500, hour.Value);
         // on the press: what tending costs an hour, times the hours a piece holds it

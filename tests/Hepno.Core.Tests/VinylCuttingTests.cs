@@ -1,10 +1,10 @@
 using CsCheck;
-using Hepno.Core.Costing;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
+using Hepno.Core.Shop;
 using Hepno.Core.Stock;
 
 namespace Hepno.Core.Tests;

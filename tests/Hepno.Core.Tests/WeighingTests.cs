@@ -3,6 +3,7 @@ using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Purchasing;
 using Hepno.Core.Recipes;
 
 namespace Hepno.Core.Tests;
@@ -64,7 +65,7 @@ public class WeighingTests
     {
         var start = MakeOrBuyStart.Of(OwnPrintTests.Book, 120.4)!;
         Assert.Equal(
-            (OwnPrintTests.Book.FilmPrinters[0].Equipment.PriceNew, 120, OwnPrintTests.Book.Numbers.Wage),
+            (OwnPrintTests.Book.FilmPrinters[0].Equipment.PriceNew, 120, OwnPrintTests.Book.Numbers.Rates.Wage),
             (start.Case.MachinePrice, start.Case.PrintsAMonth, start.Case.Wage)
         );
         // the machine is what is to be paid back: its wear is not in the material too

@@ -2,6 +2,7 @@ using CsCheck;
 using Hepno.Core.Comparing;
 using Hepno.Core.Methods;
 using Hepno.Core.Pricing;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -144,13 +145,13 @@ public class WhatIfTests
     [Fact]
     public void The_rule_of_thumb_is_named_beside_the_price()
     {
-        var n = Book.Numbers with { RuleOfThumb = 3 };
+        var n = Book.Numbers;
         var cost = LineCost.Of(Ask, new DtfBought().Answer(Ask, Book).Decorations, Book);
-        var rule = RuleOfThumb.Of(20m, cost, n.Fees(), n)!;
+        var rule = RuleOfThumb.Of(20m, cost, n.Fees.Terms(), 3, n.Rates.Wage, n.Format)!;
         Assert.Equal(cost.Materials * 3, rule.Price.Value);
         Assert.Equal(rule.Price.Value, rule.Price.Parts[0].Value * rule.Price.Parts[1].Value);
         Assert.Equal(cost.Materials, rule.Price.Parts[0].Parts.Sum(p => p.Value));
-        Assert.Equal(Outcome.At(rule.Price.Value, cost, n.Fees(), n.Wage).ProfitAnHour.Value, rule.AnHour);
+        Assert.Equal(Outcome.At(rule.Price.Value, cost, n.Fees.Terms(), n.Rates.Wage).ProfitAnHour.Value, rule.AnHour);
         Assert.Contains(
             rule.Price.Value > 20 ? "more than this price" : "less than this price",
             rule.Sentence,
@@ -158,18 +159,28 @@ public class WhatIfTests
         );
         Assert.Contains(
             "the same as this price",
-            RuleOfThumb.Of(rule.Price.Value, cost, n.Fees(), n)!.Sentence,
+            RuleOfThumb.Of(rule.Price.Value, cost, n.Fees.Terms(), 3, n.Rates.Wage, n.Format)!.Sentence,
             StringComparison.Ordinal
         );
-        Assert.Null(RuleOfThumb.Of(20m, cost, n.Fees(), n with { RuleOfThumb = 0 }));
-        Assert.Equal("ruleOfThumb", Assert.Single((n with { RuleOfThumb = 21 }).Problems()).Where);
+        Assert.Null(RuleOfThumb.Of(20m, cost, n.Fees.Terms(), 0, n.Rates.Wage, n.Format));
+        Assert.Equal(
+            "ruleOfThumb",
+            Assert.Single((n with { Prices = n.Prices with { RuleOfThumb = 21 } }).Problems()).Where
+        );
     }
 
     // sold at 20 with no fees: a cost of 15 leaves a quarter, today's own cost what it leaves
     [Fact]
     public void A_sent_line_is_re_costed_against_the_price_it_was_sent_at()
     {
-        var plain = Book with { Numbers = Book.Numbers with { FeeShare = 0, FeeFixed = 0, LeastMarginShare = 0.2m } };
+        var plain = Book with
+        {
+            Numbers = Book.Numbers with
+            {
+                Fees = Book.Numbers.Fees with { Share = 0, Fixed = 0 },
+                Prices = Book.Numbers.Prices with { LeastMarginShare = 0.2m },
+            },
+        };
         var cost = LineCost.Of(Ask, new DtfBought().Answer(Ask, plain).Decorations, plain).Cost.Value;
         var price = cost / 0.75m;
         var now = Recosted.Of(Ask, "dtf-bought", price, cost, plain, new());
@@ -184,7 +195,7 @@ public class WhatIfTests
                 then,
                 plain with
                 {
-                    Numbers = plain.Numbers with { LeastMarginShare = floor },
+                    Numbers = plain.Numbers with { Prices = plain.Numbers.Prices with { LeastMarginShare = floor } },
                 },
                 new()
             );

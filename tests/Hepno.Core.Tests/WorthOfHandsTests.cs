@@ -3,6 +3,7 @@ using Hepno.Core.Costing;
 using Hepno.Core.Methods;
 using Hepno.Core.Planning;
 using Hepno.Core.Pricing;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
@@ -14,7 +15,7 @@ public class WorthOfHandsTests
     private static readonly DateTime Now = new(2026, 6, 1, 10, 0, 0);
 
     private static FloorPlan Floor(IReadOnlyList<Person>? people = null, params PlacedWork[] placed) =>
-        new(Now, new OpenHours(Book.Numbers.Week), [.. Book.Presses, .. Book.Benches()], placed, people);
+        new(Now, new OpenHours(Book.Numbers.Week.Days), [.. Book.Presses, .. Book.Benches()], placed, people);
 
     // open 9 to 17; from Monday 10:00
     [Theory]
@@ -29,7 +30,7 @@ public class WorthOfHandsTests
     [Fact]
     public void Lunch_days_off_and_planned_work_are_not_free()
     {
-        Person Of(string id) => new(id, id, 18, 0, Book.Numbers.Week, new(12, 0), 60, [new(2026, 6, 3)]);
+        Person Of(string id) => new(id, id, 18, 0, Book.Numbers.Week.Days, new(12, 0), 60, [new(2026, 6, 3)]);
         var until = Now.Date.AddDays(4);
         Assert.Equal(6 + 7 + 7, FreeHands.HoursUntil(Floor([Of("a")]), until), 6);
         Assert.Equal(2 * (6 + 7 + 7), FreeHands.HoursUntil(Floor([Of("a"), Of("b")]), until), 6);
@@ -77,7 +78,10 @@ public class WorthOfHandsTests
         {
             Numbers = Book.Numbers with
             {
-                Retail = PricePolicy.Default with { Kind = PolicyKind.Hourly, PerHour = 30 },
+                Prices = Book.Numbers.Prices with
+                {
+                    Retail = PricePolicy.Default with { Kind = PolicyKind.Hourly, PerHour = 30 },
+                },
             },
         };
 
@@ -95,11 +99,19 @@ public class WorthOfHandsTests
         ShopBook By(HandsWorth worth) =>
             earned with
             {
-                Numbers = earned.Numbers with { HandsWorth = worth, HandsWorthAnHour = 12 },
+                Numbers = earned.Numbers with
+                {
+                    Rates = earned.Numbers.Rates with { HandsWorth = worth, HandsWorthAnHour = 12 },
+                },
             };
         Assert.Equal((60m, 0m), (Of(By(HandsWorth.Always), due).AnHour, Of(By(HandsWorth.Always), due).Free));
         Assert.Equal((12m, 5m), (Of(By(HandsWorth.Typed), null).AnHour, Of(By(HandsWorth.Typed), null).Beyond(5)));
-        Assert.Equal("handsWorthAnHour", Assert.Single((Book.Numbers with { HandsWorthAnHour = -1 }).Problems()).Where);
+        Assert.Equal(
+            "handsWorthAnHour",
+            Assert
+                .Single((Book.Numbers with { Rates = Book.Numbers.Rates with { HandsWorthAnHour = -1 } }).Problems())
+                .Where
+        );
     }
 
     // with all the time there is the most money leads, and the sentence says what it takes; with none, an hour has its worth
@@ -115,7 +127,10 @@ public class WorthOfHandsTests
                 null,
                 Book with
                 {
-                    Numbers = Book.Numbers with { HandsWorth = worth, HandsWorthAnHour = anHour },
+                    Numbers = Book.Numbers with
+                    {
+                        Rates = Book.Numbers.Rates with { HandsWorth = worth, HandsWorthAnHour = anHour },
+                    },
                 },
                 Floor(),
                 curve: false
@@ -145,7 +160,13 @@ public class WorthOfHandsTests
     public void Ribbon_and_comparison_recommend_the_same()
     {
         var ask = MethodTests.Ask(36, MethodTests.Front(9, 8, 1));
-        var typed = Book with { Numbers = Book.Numbers with { HandsWorth = HandsWorth.Typed, HandsWorthAnHour = 60 } };
+        var typed = Book with
+        {
+            Numbers = Book.Numbers with
+            {
+                Rates = Book.Numbers.Rates with { HandsWorth = HandsWorth.Typed, HandsWorthAnHour = 60 },
+            },
+        };
         foreach (var book in new[] { Book, typed })
         {
             var ribbon = QuantityRibbon.Of(ask, 18m, book, WorthOfHands.Of(ask, null, book, Floor()), 60);

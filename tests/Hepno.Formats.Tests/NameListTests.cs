@@ -9,13 +9,8 @@ public class NameListTests
 
     public static TheoryData<string, string> Lists()
     {
-        var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(at!.FullName, "Hepno.slnx")))
-        {
-            at = at.Parent;
-        }
         var data = new TheoryData<string, string>();
-        foreach (var row in File.ReadAllLines(Path.Combine(at.FullName, "tests", "cases", "own-pieces.csv")).Skip(1))
+        foreach (var row in File.ReadAllLines(Tree.Case("own-pieces.csv")).Skip(1))
         {
             var cut = row.LastIndexOf('|');
             data.Add(

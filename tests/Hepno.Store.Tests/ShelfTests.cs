@@ -8,6 +8,7 @@ using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store.Tests;
@@ -352,50 +353,61 @@ public sealed class ShelfTests : IDisposable
             db,
             Aggregates.Numbers,
             "1",
+            ShopNumbers.Default,
             ShopNumbers.Default with
             {
-                Floor = new(),
-            },
-            ShopNumbers.Default with
-            {
-                Floor = new(
-                    FloorPolicy.OneAtATime,
-                    false,
-                    5,
-                    true,
-                    true,
-                    true,
-                    SecondHabit.Never,
-                    [new("lint", 7.5)],
-                    [new(Cover.Sheet, 12, 200)],
-                    false,
-                    true
-                ),
-                Wage = 19.999999m,
-                Paper = "a4",
-                Format = FigureFormat.Default with { DecimalMark = ",", GroupMark = "." },
-                TierSteps = [6, 60],
-                HandsFactor = 1.07,
-                SizePricing = SizePricing.Surcharged,
-                ParcelMinutes = 5.5,
-                People =
-                [
-                    new(
-                        "w",
-                        "Wren",
-                        18.5m,
-                        0.13m,
-                        ShopNumbers.Default.Week,
-                        new(12, 30),
-                        45,
-                        [new(2026, 7, 1), new(2026, 7, 2)]
+                Floor = ShopNumbers.Default.Floor with
+                {
+                    Habits = new(
+                        FloorPolicy.OneAtATime,
+                        false,
+                        5,
+                        true,
+                        true,
+                        true,
+                        SecondHabit.Never,
+                        [new("lint", 7.5)],
+                        [new(Cover.Sheet, 12, 200)],
+                        false,
+                        true
                     ),
-                    new("i", "Ines", 14, 0, ShopNumbers.Default.Week, null, 0, []),
-                ],
-                FixedCosts = [new("Rent", 780.25m)],
-                ProductiveShare = 0.55,
-                Packagings = [new("Crate", 90, 9000, 800, 3.10m)],
-                Spoilage = [new("htv", 0.031)],
+                    HandsFactor = 1.07,
+                },
+                Rates = ShopNumbers.Default.Rates with
+                {
+                    Wage = 19.999999m,
+                    FixedCosts = [new("Rent", 780.25m)],
+                    ProductiveShare = 0.55,
+                    Spoilage = [new("htv", 0.031)],
+                },
+                Identity = ShopNumbers.Default.Identity with
+                {
+                    Paper = "a4",
+                    Format = FigureFormat.Default with { DecimalMark = ",", GroupMark = "." },
+                },
+                Prices = ShopNumbers.Default.Prices with { TierSteps = [6, 60], SizePricing = SizePricing.Surcharged },
+                Packing = ShopNumbers.Default.Packing with
+                {
+                    ParcelMinutes = 5.5,
+                    Packagings = [new("Crate", 90, 9000, 800, 3.10m)],
+                },
+                Week = ShopNumbers.Default.Week with
+                {
+                    People =
+                    [
+                        new(
+                            "w",
+                            "Wren",
+                            18.5m,
+                            0.13m,
+                            ShopNumbers.Default.Week.Days,
+                            new(12, 30),
+                            45,
+                            [new(2026, 7, 1), new(2026, 7, 2)]
+                        ),
+                        new("i", "Ines", 14, 0, ShopNumbers.Default.Week.Days, null, 0, []),
+                    ],
+                },
             }
         );
     }
@@ -403,12 +415,7 @@ public sealed class ShelfTests : IDisposable
     [Fact]
     public void A_database_of_the_first_version_is_brought_up_to_date_and_a_copy_of_it_kept()
     {
-        var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(at!.FullName, "Hepno.slnx")))
-        {
-            at = at.Parent;
-        }
-        var first = File.ReadAllText(Path.Combine(at.FullName, "src", "Hepno.Store", "Migrations", "0001-first.sql"));
+        var first = File.ReadAllText(Path.Combine(Tree.Root, "src", "Hepno.Store", "Migrations", "0001-first.sql"));
         using (var old = new SqliteConnection($"Data Source={Db.File(folder)};Pooling=False"))
         {
             old.Open();

@@ -1,9 +1,9 @@
 using System.Security.Cryptography;
 using System.Text;
-using Hepno.Core.Costing;
 using Hepno.Core.Orders;
 using Hepno.Core.Pricing;
 using Hepno.Core.Runs;
+using Hepno.Core.Shop;
 using Hepno.Store.Copies;
 using Microsoft.Data.Sqlite;
 
@@ -88,11 +88,11 @@ public sealed class StoreTests : IDisposable
     public void Migrations_once_merged_are_never_edited()
     {
         // change nothing here: a new migration gets a new line
-        var known = File.ReadAllLines(Path.Combine(Root, "tests", "cases", "migrations.txt"));
+        var known = File.ReadAllLines(Path.Combine(Tree.Root, "tests", "cases", "migrations.txt"));
         Assert.Equal(
             known,
             Directory
-                .EnumerateFiles(Path.Combine(Root, "src", "Hepno.Store", "Migrations"), "*.sql")
+                .EnumerateFiles(Path.Combine(Tree.Root, "src", "Hepno.Store", "Migrations"), "*.sql")
                 .Order(StringComparer.Ordinal)
                 .Select(f => $"{Path.GetFileName(f)} {Convert.ToHexStringLower(SHA256.HashData(File.ReadAllBytes(f)))}")
         );
@@ -127,8 +127,18 @@ public sealed class StoreTests : IDisposable
     public void Money_goes_through_micro_units_exactly_and_a_failed_write_leaves_nothing()
     {
         using var db = Open();
-        db.Write(c => Aggregates.Numbers.Put(c, ShopNumbers.Default with { Wage = 18.123456m }, 0, Deed));
-        Assert.Equal(18.123456m, db.Read(c => Aggregates.Numbers.Get(c, "1"))!.Value.Wage);
+        db.Write(c =>
+            Aggregates.Numbers.Put(
+                c,
+                ShopNumbers.Default with
+                {
+                    Rates = ShopNumbers.Default.Rates with { Wage = 18.123456m },
+                },
+                0,
+                Deed
+            )
+        );
+        Assert.Equal(18.123456m, db.Read(c => Aggregates.Numbers.Get(c, "1"))!.Value.Rates.Wage);
         Assert.Throws<InvalidOperationException>(() =>
             db.Write<int>(c =>
             {
@@ -226,19 +236,6 @@ public sealed class StoreTests : IDisposable
     {
         using var copy = Restoring.Unpack(source, target, Path.GetDirectoryName(target)!);
         return Restoring.Put(copy, target, DateTime.UnixEpoch);
-    }
-
-    private static string Root
-    {
-        get
-        {
-            var at = new DirectoryInfo(AppContext.BaseDirectory);
-            while (!File.Exists(Path.Combine(at!.FullName, "Hepno.slnx")))
-            {
-                at = at.Parent;
-            }
-            return at.FullName;
-        }
     }
 
     internal static SortedDictionary<string, string[]> Dump(string folder)

@@ -198,7 +198,7 @@ public sealed class CopyApiTests : IDisposable
     public void One_command_goes_back_to_the_data_of_the_version_before()
     {
         var folder = Directory.CreateTempSubdirectory("hepno-back-").FullName;
-        var first = File.ReadAllText(Path.Combine(Shop.Root, "src", "Hepno.Store", "Migrations", "0001-first.sql"));
+        var first = File.ReadAllText(Path.Combine(Tree.Root, "src", "Hepno.Store", "Migrations", "0001-first.sql"));
         Sql(
             folder,
             $"{first}; PRAGMA user_version = 1; INSERT INTO customer (id, version, name, contact, search) VALUES ('a', 1, 'Ansel', '', 'ansel')"

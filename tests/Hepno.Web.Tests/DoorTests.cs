@@ -14,7 +14,7 @@ public class DoorTests(Shop shop) : IClassFixture<Shop>
     // from the one who may least
     private static readonly string[] Callers = ["stranger", "press", "counter", "machine"];
 
-    private static readonly string Table = Path.Combine(Shop.Root, "tests", "cases", "doors.csv");
+    private static readonly string Table = Path.Combine(Tree.Root, "tests", "cases", "doors.csv");
 
     private static readonly Dictionary<string, Func<string, string>> Spellings = new()
     {

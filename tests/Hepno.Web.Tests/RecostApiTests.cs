@@ -98,7 +98,7 @@ public sealed class RecostApiTests(Shop shop) : IClassFixture<Shop>
         Assert.Contains(kept, r => r.StartsWith("frozen-lines-", StringComparison.Ordinal));
         // the step that filled the table for a shop that had quotes already, done again on these
         var step = File.ReadAllText(
-            Path.Combine(Shop.Root, "src", "Hepno.Store", "Migrations", "0034-quote-lines.sql")
+            Path.Combine(Tree.Root, "src", "Hepno.Store", "Migrations", "0034-quote-lines.sql")
         );
         using var transaction = connection.BeginTransaction();
         Rows("DELETE FROM quote_line");

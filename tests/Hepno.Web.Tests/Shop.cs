@@ -27,19 +27,6 @@ public sealed class Shop : WebApplicationFactory<Program>
         UseKestrel();
     }
 
-    public static string Root
-    {
-        get
-        {
-            var at = new DirectoryInfo(AppContext.BaseDirectory);
-            while (!File.Exists(Path.Combine(at!.FullName, "Hepno.slnx")))
-            {
-                at = at.Parent;
-            }
-            return at.FullName;
-        }
-    }
-
     /// <summary>The day some days from the shop's today, as 2026-03-10.</summary>
     public static string DaysOn(int days) => Begins.AddDays(days).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
 

@@ -130,7 +130,7 @@ public class ShopTests(Shop shop) : IClassFixture<Shop>
     public async Task The_api_document_is_the_committed_one()
     {
         var served = await shop.CreateClient().GetStringAsync("/openapi/v1.json");
-        var kept = await File.ReadAllTextAsync(Path.Combine(Shop.Root, "src/hepno-ui/src/api/openapi.json"));
+        var kept = await File.ReadAllTextAsync(Path.Combine(Tree.Root, "src/hepno-ui/src/api/openapi.json"));
         Assert.True(served == kept, "The API document has changed: run ./hepno api and look at the difference.");
         foreach (Match path in Regex.Matches(served, "\"operationId\": \"([^\"]+)\""))
         {
@@ -157,7 +157,7 @@ public class ShopTests(Shop shop) : IClassFixture<Shop>
         string packages
     )
     {
-        var xml = XDocument.Load(Path.Combine(Shop.Root, "src", project, $"{project}.csproj"));
+        var xml = XDocument.Load(Path.Combine(Tree.Root, "src", project, $"{project}.csproj"));
         string Names(string element) =>
             string.Join(
                 ' ',
@@ -187,7 +187,7 @@ public class ShopTests(Shop shop) : IClassFixture<Shop>
     public void The_core_has_no_clock_no_chance_and_no_files(string forbidden) =>
         Assert.All(
             Directory
-                .EnumerateFiles(Path.Combine(Shop.Root, "src", "Hepno.Core"), "*.cs", SearchOption.AllDirectories)
+                .EnumerateFiles(Path.Combine(Tree.Root, "src", "Hepno.Core"), "*.cs", SearchOption.AllDirectories)
                 .Where(f => !f.Contains("/obj/", StringComparison.Ordinal)),
             file => Assert.DoesNotContain(forbidden, File.ReadAllText(file), StringComparison.Ordinal)
         );

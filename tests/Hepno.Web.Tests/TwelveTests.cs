@@ -10,7 +10,7 @@ public sealed class TwelveTests(Shop shop) : IClassFixture<Shop>
     public static TheoryData<string> Cases => [.. Rows.Skip(1).Select(r => r[0])];
 
     private static string[][] Rows { get; } =
-    [.. File.ReadAllLines(Path.Combine(Shop.Root, "tests", "cases", "twelve.csv")).Select(l => l.Split(','))];
+    [.. File.ReadAllLines(Path.Combine(Tree.Root, "tests", "cases", "twelve.csv")).Select(l => l.Split(','))];
 
     [Theory]
     [MemberData(nameof(Cases))]

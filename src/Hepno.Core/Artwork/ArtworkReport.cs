@@ -1,3 +1,4 @@
+using Hepno.Core.Gang;
 using Hepno.Core.Orders;
 
 namespace Hepno.Core.Artwork;

@@ -1,11 +1,6 @@
-namespace Hepno.Core.Artwork;
+using Hepno.Core.Gang;
 
-/// <summary>A part of what a print's outline encloses, in shares of the print's own box as it stands upright, 0 to 1.</summary>
-/// <param name="X">Left edge.</param>
-/// <param name="Y">Top edge.</param>
-/// <param name="Width">Width.</param>
-/// <param name="Height">Height.</param>
-public sealed record OutlinePart(double X, double Y, double Width, double Height);
+namespace Hepno.Core.Artwork;
 
 /// <summary>A design's own outline, from alpha, simplified to a few boxes that cover everything painted (docs/trade.md 7): scissors go round them, other prints may lie in the corners they leave.</summary>
 public static class PrintOutline

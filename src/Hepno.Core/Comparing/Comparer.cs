@@ -6,6 +6,7 @@ using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
+using Hepno.Core.Shop;
 using Hepno.Core.Stock;
 
 namespace Hepno.Core.Comparing;
@@ -110,7 +111,7 @@ public static class Comparer
                 {
                     LeftInAll = worth.Of(
                         at.Pieces,
-                        Outcome.At(onePrice, x.Cost, LineCost.Fees(at, book), book.Numbers.Wage).Profit,
+                        Outcome.At(onePrice, x.Cost, LineCost.Fees(at, book), book.Numbers.Rates.Wage).Profit,
                         x.Cost.HandsSeconds
                     ),
                 }
@@ -198,7 +199,7 @@ public static class Comparer
     {
         var starts = (int)
             Math.Ceiling(ask.Pieces / decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance)) - 1e-9);
-        var packing = book.Numbers.Standards().After[1].Seconds * book.Numbers.HandsFactor * ask.Pieces;
+        var packing = book.Numbers.Floor.Standards().After[1].Seconds * book.Numbers.Floor.HandsFactor * ask.Pieces;
         // film cured under the hovering press takes the press too
         var perPiece =
             LineFloor.MinutesOf(ask, decorations, book, starts).SecondsAPiece
@@ -214,7 +215,7 @@ public static class Comparer
             readyCause,
             dueAt,
             packing / 60,
-            book.Numbers.SlowTenthShare * starts * perPiece / 60,
+            book.Numbers.Floor.SlowTenthShare * starts * perPiece / 60,
             null,
             decorations.Max(d => Pressed(d).WidthIn),
             decorations.Max(d => Pressed(d).HeightIn),
@@ -252,7 +253,7 @@ public static class Comparer
         var (line, cliff) = GuardedPrice.Of(method, ask, answer.Decorations, cost, book, typed);
         var (price, surcharges, how) = line;
         var more = line.SurchargesInAll;
-        var outcome = Outcome.At(price, cost, LineCost.Fees(ask, book), n.Wage, more / ask.Pieces);
+        var outcome = Outcome.At(price, cost, LineCost.Fees(ask, book), n.Rates.Wage, more / ask.Pieces);
         var shown = Money.Shown([.. cost.Cost.Parts.Select(p => p.Value)], n.Format.MinorDigits);
         var purchases = answer.Decorations.SelectMany(d => d.Purchases).ToList();
         var (readyAt, cause) = floor.Arrival(
@@ -268,7 +269,7 @@ public static class Comparer
         readyAt = floor
             .Hours.Add(
                 readyAt,
-                WorkSteps.Attended(n.Habits().Apart(answer.Decorations.SelectMany(d => d.Preparation)))
+                WorkSteps.Attended(n.Floor.Habits.Apart(answer.Decorations.SelectMany(d => d.Preparation)))
                     * ask.Pieces
                     / 60
             )
@@ -279,8 +280,8 @@ public static class Comparer
         );
         var clock = WorkSteps.Clock(
             LineFloor
-                .Before(ask.Style.Kind, answer.Decorations, n.Standards())
-                .Concat(n.Standards().After)
+                .Before(ask.Style.Kind, answer.Decorations, n.Floor.Standards())
+                .Concat(n.Floor.Standards().After)
                 .Concat(answer.Decorations.SelectMany(d => d.Steps.Concat(d.Preparation)))
         );
         var failure = 1 - answer.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
@@ -311,7 +312,14 @@ public static class Comparer
             surcharges
         )
         {
-            Thumb = RuleOfThumb.Of(outcome.Price + outcome.Surcharges, cost, LineCost.Fees(ask, book), n),
+            Thumb = RuleOfThumb.Of(
+                outcome.Price + outcome.Surcharges,
+                cost,
+                LineCost.Fees(ask, book),
+                n.Prices.RuleOfThumb,
+                n.Rates.Wage,
+                n.Format
+            ),
             NotUsed = [.. answer.NotUsed.Select(r => r.Sentence)],
         };
         return (band, cost);

@@ -1,8 +1,9 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
-using Hepno.Core.Orders;
 using Hepno.Core.Pricing;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 
@@ -37,7 +38,7 @@ public sealed record GuardedPrice(LinePrice Line, Cliff? Cliff)
         }
         // what dearer sizes add stays as it is: the price of a piece bears all of the guard
         var (total, onTop) = (line.InAll(ask.Pieces), line.SurchargesInAll);
-        if (n.Inversion == InversionRule.RaiseBreak)
+        if (n.Prices.Inversion == InversionRule.RaiseBreak)
         {
             return
                 Inversion.LookBack(ask.Pieces, total, Totals(method, ask, Smaller(decorations, ask), book))
@@ -53,7 +54,7 @@ public sealed record GuardedPrice(LinePrice Line, Cliff? Cliff)
                 );
         }
         var cliff = Inversion.Look(ask.Pieces, total, Totals(method, ask, Larger(decorations, ask), book));
-        return cliff is null || n.Inversion == InversionRule.OfferLarger
+        return cliff is null || n.Prices.Inversion == InversionRule.OfferLarger
             ? new(line, cliff)
             : new(
                 line with

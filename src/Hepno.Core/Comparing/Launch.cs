@@ -1,6 +1,7 @@
-using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
+using Hepno.Core.Purchasing;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 

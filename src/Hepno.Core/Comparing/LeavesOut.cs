@@ -1,4 +1,5 @@
 using Hepno.Core.Methods;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 
@@ -17,7 +18,7 @@ public static class LeavesOut
             Sending(ask, book),
             Spares(ask, decorations),
             "artwork drawn or mended by you",
-            book.Numbers.HandsFactor == 1
+            book.Numbers.Floor.HandsFactor == 1
                 ? "minutes are simulated from standards: no run of yours is in them yet"
                 : "minutes are simulated from standards at the pace of your own runs",
             .. Nothing(ask, decorations, book),
@@ -44,11 +45,11 @@ public static class LeavesOut
         foreach (
             var (isNothing, what) in new[]
             {
-                (n.Wage == 0, "your hands: Numbers says that an hour costs nothing"),
-                (n.OverheadPerHour == 0, "rent and the rest: Numbers says that there is none"),
-                (n.FeeShare == 0 && n.FeeFixed == 0, "card fees: Numbers says that there are none"),
+                (n.Rates.Wage == 0, "your hands: Numbers says that an hour costs nothing"),
+                (n.Rates.OverheadPerHour == 0, "rent and the rest: Numbers says that there is none"),
+                (n.Fees.Share == 0 && n.Fees.Fixed == 0, "card fees: Numbers says that there are none"),
                 (
-                    n.TariffPerKwh == 0 && decorations.Any(d => d.BenchId != ShopBook.Table.Id),
+                    n.Rates.TariffPerKwh == 0 && decorations.Any(d => d.BenchId != ShopBook.Table.Id),
                     "power: Numbers has no price for it"
                 ),
                 (

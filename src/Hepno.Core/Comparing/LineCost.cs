@@ -1,11 +1,13 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
-using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
+using Hepno.Core.Purchasing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Sending;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 
@@ -47,7 +49,7 @@ public static class LineCost
         var blanks = BlanksToBuy.Of(ask.Sizes, decorations);
         var press = LineFloor.WorkplaceOf(ask, decorations, book);
         var floor = LineFloor.MinutesOf(ask, decorations, book);
-        var folding = n.Standards().After[1].Seconds * n.HandsFactor;
+        var folding = n.Floor.Standards().After[1].Seconds * n.Floor.HandsFactor;
         var attempts = decorations
             .Select(
                 (d, i) =>
@@ -56,7 +58,7 @@ public static class LineCost
                         $"{d.Placement.At().Name}{(d.Finishes.Length > 0 ? ", finishing press" : "")}",
                         d.Material,
                         d.FailureChance,
-                        floor.Attended[i] + WorkSteps.Attended(n.Habits().Apart(d.Preparation)),
+                        floor.Attended[i] + WorkSteps.Attended(n.Floor.Habits.Apart(d.Preparation)),
                         floor.Held[i] + WorkSteps.PressHeld(d.Preparation),
                         d.Bought,
                         d.SetUp,
@@ -94,8 +96,8 @@ public static class LineCost
             floor.PrepAttended + folding,
             floor.PrepHeld,
             attempts,
-            n.Wage,
-            n.OverheadPerHour,
+            n.Rates.Wage,
+            n.Rates.OverheadPerHour,
             HourOf(press, book),
             OrderMinutes(ask, ask.Placements.Count, book),
             FixedFees(ask, book),
@@ -117,7 +119,7 @@ public static class LineCost
             : LandedBlank.Of(ask with { Sizes = blanks }, "the ask, and what may be spoiled where they are sent");
 
     private static Figure HourOf(Press place, ShopBook book) =>
-        place.Equipment.Cost(book.Numbers.TariffPerKwh, tending: book.TendingOf(place.Id, place.Equipment));
+        place.Equipment.Cost(book.Numbers.Rates.TariffPerKwh, tending: book.TendingOf(place.Id, place.Equipment));
 
     /// <summary>How the whole order is packed, or null when nothing the shop has carries it.</summary>
     public static PackingWay? Packed(AskInHand ask, ShopBook book)
@@ -129,7 +131,7 @@ public static class LineCost
         }
         var ways = Parcels.Ways(
             [.. ask.Order.Select(l => (l.Style, l.Pieces))],
-            book.Numbers.PackedIn(),
+            book.Numbers.Packing.Packagings,
             book.Carrier?.Carrier ?? "",
             zone
         );
@@ -138,13 +140,19 @@ public static class LineCost
 
     /// <summary>Fees on the line, with its pieces' share of postage where that is charged beside the price.</summary>
     public static FeeTerms Fees(AskInHand ask, ShopBook book) =>
-        book.Numbers.Fees(
+        book.Numbers.Fees.Terms(
             ask.Shipping is { InThePrice: false } ? (Packed(ask, book)?.Postage.Value ?? 0) / ask.OrderPieces : 0
         );
 
     private static Figure Sundries(IReadOnlyList<DecorationPlan> decorations, ShopNumbers n)
     {
-        var own = Figure.Input("consumables", "Sundries", n.ConsumablesPerStart, FigureUnit.Money, "Numbers: sundries");
+        var own = Figure.Input(
+            "consumables",
+            "Sundries",
+            n.Rates.ConsumablesPerStart,
+            FigureUnit.Money,
+            "Numbers: sundries"
+        );
         if (decorations.All(d => !d.Recipe.IsPressed()))
         {
             return Figure.Input("consumables", "Sundries", 0, FigureUnit.Money, "nothing is pressed");
@@ -154,7 +162,7 @@ public static class LineCost
             .Where(d => d.Steps.All(s => s.Code != "tape"))
             .Select(
                 (d, i) =>
-                    n.Habits().CoverCost(d.Recipe) is { } cost
+                    n.Floor.Habits.CoverCost(d.Recipe) is { } cost
                         ? cost with
                         {
                             Code = $"covers-{i + 1}",
@@ -172,7 +180,7 @@ public static class LineCost
         var own = Figure.Input(
             "packing-material",
             "Bag, label and card",
-            book.Numbers.PackingPerPiece,
+            book.Numbers.Packing.PerPiece,
             FigureUnit.Money,
             "Numbers: packing"
         );
@@ -218,7 +226,7 @@ public static class LineCost
         var parcels = ask.Shipping is null ? 0 : Packed(ask, book)?.Parcels ?? 0;
         List<Figure> order =
         [
-            Figure.Input("order", "An order", n.OrderMinutes, FigureUnit.Count, "Numbers: order time"),
+            Figure.Input("order", "An order", n.Rates.OrderMinutes, FigureUnit.Count, "Numbers: order time"),
         ];
         if (parcels > 0)
         {
@@ -226,7 +234,7 @@ public static class LineCost
                 Figure.Input(
                     "parcels",
                     $"{parcels} × a parcel",
-                    parcels * n.ParcelMinutes,
+                    parcels * n.Packing.ParcelMinutes,
                     FigureUnit.Count,
                     "Numbers: packing time"
                 )
@@ -250,7 +258,7 @@ public static class LineCost
         var mine = Figure.Input(
             "artworks",
             $"{artworks} × an artwork",
-            n.ArtworkMinutes * artworks,
+            n.Rates.ArtworkMinutes * artworks,
             FigureUnit.Count,
             "Numbers: artwork time"
         );
@@ -268,10 +276,10 @@ public static class LineCost
     private static Figure FixedFees(AskInHand ask, ShopBook book)
     {
         var n = book.Numbers;
-        var payments = n.DepositShare is > 0 and < 1 ? 2 : 1;
+        var payments = n.Terms.DepositShare is > 0 and < 1 ? 2 : 1;
         List<Figure> parts =
         [
-            Figure.Input("fee", "A payment", n.FeeFixed, FigureUnit.Money, "Numbers: fees"),
+            Figure.Input("fee", "A payment", n.Fees.Fixed, FigureUnit.Money, "Numbers: fees"),
             Figure.Input("payments", "Payments", payments, FigureUnit.Count, "deposit and balance"),
         ];
         if (ask.Order.Count > 1)
@@ -289,7 +297,7 @@ public static class LineCost
         return Figure.Of(
             "fees",
             "Fixed card fees",
-            n.FeeFixed * payments * ShareOf(ask),
+            n.Fees.Fixed * payments * ShareOf(ask),
             ask.Order.Count > 1 ? "fee × payments × share" : "fee × payments",
             parts
         );

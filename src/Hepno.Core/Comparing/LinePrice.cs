@@ -2,6 +2,7 @@ using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Pricing;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 
@@ -35,21 +36,21 @@ public sealed record LinePrice(decimal Each, IReadOnlyList<SizeSurcharge> Surcha
         var fees = LineCost.Fees(ask, book);
         if (typed is { } said)
         {
-            var (price, how) = UnitPrice.Typed(said, cost, ask.OrderPieces, n, fees);
+            var (price, how) = UnitPrice.Typed(said, cost, ask.OrderPieces, n.Prices, fees, n.Format);
             return new(price, [], how);
         }
         var surcharges =
-            n.SizePricing == SizePricing.Surcharged && !ask.Theirs && !decorations.Any(d => d.BringsBlank)
-                ? SizeSurcharge.Of(ask.Style, ask.Sizes, n.PolicyFor(ask.Channel), fees)
+            n.Prices.SizePricing == SizePricing.Surcharged && !ask.Theirs && !decorations.Any(d => d.BringsBlank)
+                ? SizeSurcharge.Of(ask.Style, ask.Sizes, n.Prices.PolicyFor(ask.Channel), fees)
                 : [];
         // the base price is made as if every size cost the same: the surcharges bear the rest
         var basis = surcharges.Count == 0 ? cost : LineCost.Of(ask with { AsBaseSizes = true }, decorations, book);
-        var (each, words) = UnitPrice.Of(basis, ask.OrderPieces, n, ask.Channel, fees);
-        if (ask.Theirs && n.TheirsPerPiece > 0)
+        var (each, words) = UnitPrice.Of(basis, ask.OrderPieces, n.Prices, ask.Channel, fees, n.Format);
+        if (ask.Theirs && n.Prices.TheirsPerPiece > 0)
         {
             (each, words) = (
-                each + n.TheirsPerPiece,
-                $"{words}, {Shown.Money(n.TheirsPerPiece, n.Format)} more for a garment of their own"
+                each + n.Prices.TheirsPerPiece,
+                $"{words}, {Shown.Money(n.Prices.TheirsPerPiece, n.Format)} more for a garment of their own"
             );
         }
         return new(each, surcharges, surcharges.Count == 0 ? words : $"{words}, dearer sizes on top");

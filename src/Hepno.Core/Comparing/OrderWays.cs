@@ -1,5 +1,6 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 

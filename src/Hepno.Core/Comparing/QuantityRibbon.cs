@@ -2,6 +2,7 @@ using Hepno.Core.Gang;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Pricing;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 

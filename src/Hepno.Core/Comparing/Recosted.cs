@@ -1,5 +1,6 @@
 using Hepno.Core.Gang;
 using Hepno.Core.Methods;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 
@@ -26,7 +27,7 @@ public sealed record Recosted(decimal? CostNow, decimal MarginThen, decimal Marg
         LayoutSketch sketch
     )
     {
-        var floor = book.Numbers.LeastMarginShare;
+        var floor = book.Numbers.Prices.LeastMarginShare;
         var fees = LineCost.Fees(ask, book).On(price);
         decimal Margin(decimal cost) => (price - fees - cost) / price;
         var at = ask.Laid is null ? ask with { Sketch = sketch } : ask;

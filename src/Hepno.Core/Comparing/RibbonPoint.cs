@@ -1,4 +1,5 @@
 using Hepno.Core.Methods;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 

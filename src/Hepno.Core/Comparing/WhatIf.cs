@@ -1,7 +1,7 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
-using Hepno.Core.Methods;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 
@@ -75,8 +75,11 @@ public sealed record WhatIf(IReadOnlyDictionary<WhatIfInput, double> Factors)
         {
             Numbers = book.Numbers with
             {
-                Wage = book.Numbers.Wage * Of(WhatIfInput.Wage),
-                OverheadPerHour = book.Numbers.OverheadPerHour * Of(WhatIfInput.Overhead),
+                Rates = book.Numbers.Rates with
+                {
+                    Wage = book.Numbers.Rates.Wage * Of(WhatIfInput.Wage),
+                    OverheadPerHour = book.Numbers.Rates.OverheadPerHour * Of(WhatIfInput.Overhead),
+                },
             },
             SpoilageFactor = book.SpoilageFactor * (double)Of(WhatIfInput.Spoilage),
             Films =

@@ -1,8 +1,8 @@
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
-using Hepno.Core.Methods;
 using Hepno.Core.Planning;
 using Hepno.Core.Pricing;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 
@@ -36,12 +36,12 @@ public sealed record WorthOfHands(decimal AnHour, decimal? Free, string Source, 
     public static WorthOfHands Of(AskInHand ask, DateTime? dueAt, ShopBook book, FloorPlan floor)
     {
         var n = book.Numbers;
-        if (n.HandsWorth == HandsWorth.Typed)
+        if (n.Rates.HandsWorth == HandsWorth.Typed)
         {
-            return new(n.HandsWorthAnHour, 0, "Numbers: worth of an hour", "every hour counts: a sum is typed");
+            return new(n.Rates.HandsWorthAnHour, 0, "Numbers: worth of an hour", "every hour counts: a sum is typed");
         }
-        var (anHour, source) = Otherwise(book, n.PolicyFor(ask.Channel));
-        if (n.HandsWorth == HandsWorth.Always)
+        var (anHour, source) = Otherwise(book, n.Prices.PolicyFor(ask.Channel));
+        if (n.Rates.HandsWorth == HandsWorth.Always)
         {
             return new(anHour, 0, source, "every hour counts: Numbers say always");
         }

@@ -138,11 +138,12 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
     }
 
     /// <summary>Its hands and money for each productive hour of the machine, opened to its tasks.</summary>
-    /// <param name="n">Wage and open days.</param>
+    /// <param name="wage">Money for an hour of hands.</param>
+    /// <param name="openDaysAWeek">Days a week on which it is tended.</param>
     /// <param name="productiveHoursAYear">Hours the machine is held a year.</param>
-    public Figure PerHour(ShopNumbers n, double productiveHoursAYear)
+    public Figure PerHour(decimal wage, int openDaysAWeek, double productiveHoursAYear)
     {
-        var openDays = n.Week.Count(d => d.Open is not null) * WeeksAYear;
+        var openDays = openDaysAWeek * WeeksAYear;
         double Times(UpkeepTask t) =>
             t.Every switch
             {
@@ -159,11 +160,11 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
                     Figure.Of(
                         $"tend-{t.Id}",
                         t.Name,
-                        Money.Times(Times(t), (Money.Times(t.Minutes, n.Wage) / 60) + t.Cost),
+                        Money.Times(Times(t), (Money.Times(t.Minutes, wage) / 60) + t.Cost),
                         "times × (minutes × wage + cost)",
                         Figure.Input("times", "Times a year", Times(t), FigureUnit.Count, "Floor: upkeep"),
                         Figure.Input("time", "time", t.Minutes * 60, FigureUnit.Seconds, "Floor: upkeep"),
-                        Figure.Input("wage", "Wage", n.Wage, FigureUnit.MoneyAnHour, "Numbers: wage"),
+                        Figure.Input("wage", "Wage", wage, FigureUnit.MoneyAnHour, "Numbers: wage"),
                         Figure.Input("cost", "Cost each time", t.Cost, FigureUnit.Money, "Floor: upkeep")
                     )
                 ),

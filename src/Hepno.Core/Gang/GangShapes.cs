@@ -1,5 +1,3 @@
-using Hepno.Core.Artwork;
-
 namespace Hepno.Core.Gang;
 
 /// <summary>What the designs of a layout take of the ground: their own outlines where they have one and are laid by it, else their boxes (docs/trade.md 7).</summary>

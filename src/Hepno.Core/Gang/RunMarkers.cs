@@ -1,5 +1,4 @@
 using Hepno.Core.Blanks;
-using Hepno.Core.Orders;
 
 namespace Hepno.Core.Gang;
 

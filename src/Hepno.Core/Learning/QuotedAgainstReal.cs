@@ -4,6 +4,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Runs;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Learning;
 
@@ -85,8 +86,8 @@ public static class QuotedAgainstReal
         decimal Real(string code) =>
             code switch
             {
-                "labour" => planned[code] + Money.Times(shift / 3600, numbers.Wage),
-                "press" => planned[code] + Money.Times(shift / 3600, numbers.OverheadPerHour),
+                "labour" => planned[code] + Money.Times(shift / 3600, numbers.Rates.Wage),
+                "press" => planned[code] + Money.Times(shift / 3600, numbers.Rates.OverheadPerHour),
                 "spoilage" => spoilage.Value,
                 _ => planned[code],
             };
@@ -194,14 +195,14 @@ public static class QuotedAgainstReal
     {
         var (start, rate) = (
             quoted.Cost.Parts.Where(p => p.Code is "blank" or "consumables").Sum(p => p.Value),
-            numbers.Wage + numbers.OverheadPerHour
+            numbers.Rates.Wage + numbers.Rates.OverheadPerHour
         );
         var held = quoted.Cost.Parts.First(p => p.Code == "press").Parts.FirstOrDefault(p => p.Code == "held")?.Parts
             ?? [];
         decimal Held(string code, int nth) => held.Where(p => p.Code == code).Skip(nth).FirstOrDefault()?.Value ?? 0;
         decimal Attempt(DecorationPlan d, int pass) =>
             d.Material.Value
-            + Money.Times(WorkSteps.Attended(numbers.Habits().Apart(d.Preparation)) / 3600, rate)
+            + Money.Times(WorkSteps.Attended(numbers.Floor.Habits.Apart(d.Preparation)) / 3600, rate)
             + Held(d.Placement.Id, quoted.Decorations.Take(pass).Count(b => b.Placement.Id == d.Placement.Id));
         var things = run.Spoiled.Sum(e =>
             start + Held("prep", 0) + quoted.Decorations.Take(e.Pass).Select(Attempt).Sum()

@@ -3,6 +3,7 @@ using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -177,7 +178,7 @@ public sealed class Applique : IDecorationMethod
                 $"film stitched on by {machine.Name}, finished under the press",
                 [
                     .. ask.Placements.Select(p =>
-                        DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+                        DecorationPlan.Of(ask, p, book.Numbers.Floor.Standards(), sized =>
                             Stitching(ask, sized, machine, finish, book)
                         )
                     ),
@@ -194,7 +195,7 @@ public sealed class Applique : IDecorationMethod
         ShopBook book
     )
     {
-        var (p, source, steps) = (sized.Print, $"Floor: {machine.Name}", book.Numbers.Standards());
+        var (p, source, steps) = (sized.Print, $"Floor: {machine.Name}", book.Numbers.Floor.Standards());
         var (place, stitches, failure) = (p.At().Name, Stitches(p), SpoilageChance.Of(Key, FailurePrior, ask, book));
         var (attempts, _) = DecorationPlan.Needed(sized, failure);
         var material = Figure.Sum(
@@ -250,7 +251,7 @@ public sealed class Applique : IDecorationMethod
     // the press comes after the machine, as a place of work of its own; what it spoils is reckoned with the stitching
     private static DecorationPlan Finishing(Placement p, Recipe finish, int index, AskInHand ask, ShopBook book)
     {
-        var steps = book.Numbers.Standards();
+        var steps = book.Numbers.Floor.Standards();
         return new(
             p with
             {

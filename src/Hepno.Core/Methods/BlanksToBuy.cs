@@ -1,4 +1,4 @@
-using Hepno.Core.Orders;
+using Hepno.Core.Blanks;
 
 namespace Hepno.Core.Methods;
 

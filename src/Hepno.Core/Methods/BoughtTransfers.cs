@@ -2,6 +2,7 @@ using Hepno.Core.Artwork;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -193,7 +194,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
             laid =>
                 [
                     book
-                        .Numbers.Standards()
+                        .Numbers.Floor.Standards()
                         .CutOut(
                             laid.Print.Print.WidthIn,
                             laid.Print.Print.HeightIn,
@@ -267,7 +268,11 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
         Func<LaidPrint, (Figure Print, IReadOnlyList<Purchase> Purchases)> print
     )
     {
-        var (failure, steps, recipe) = (Failure(ask, book), book.Numbers.Standards(), book.RecipeFor(list.Id, ask)!);
+        var (failure, steps, recipe) = (
+            Failure(ask, book),
+            book.Numbers.Floor.Standards(),
+            book.RecipeFor(list.Id, ask)!
+        );
         var count = ask.Pieces * ask.Placements.Count;
         var freightPaid = prints.Any(p => p.Count > 0) ? list.FreightPerOrder : 0;
         var freight = Figure.Of(

@@ -3,6 +3,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 using Hepno.Core.Stock;
 
 namespace Hepno.Core.Methods;

@@ -1,5 +1,6 @@
 using Hepno.Core.Artwork;
 using Hepno.Core.Materials;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 

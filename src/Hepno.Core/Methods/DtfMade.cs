@@ -6,6 +6,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -163,7 +164,7 @@ public sealed class DtfMade : IDecorationMethod
         [
             .. ask.Placements.Select(
                 (p, i) =>
-                    DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+                    DecorationPlan.Of(ask, p, book.Numbers.Floor.Standards(), sized =>
                         Decoration(
                             ask,
                             i,
@@ -249,7 +250,7 @@ public sealed class DtfMade : IDecorationMethod
         ShopBook book
     )
     {
-        var (p, steps) = (laid.Print.Print, book.Numbers.Standards());
+        var (p, steps) = (laid.Print.Print, book.Numbers.Floor.Standards());
         var place = p.At().Name;
         // more prints than one layout holds are laid in rows, each kind by itself
         var rows =
@@ -267,7 +268,14 @@ public sealed class DtfMade : IDecorationMethod
             : InRows(rows, printer);
         var print = mine is null
             ? Figure.Input("material", $"{place} film", 0, FigureUnit.Money, "from the drawer: it lies here already")
-            : Print(p, printer, white, mine, book.Numbers.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment));
+            : Print(
+                p,
+                printer,
+                white,
+                mine,
+                book.Numbers.Rates.TariffPerKwh,
+                book.TendingOf(printer.Id, printer.Equipment)
+            );
         List<Purchase> own = rows is null
             ? []
             :

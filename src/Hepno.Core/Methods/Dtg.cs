@@ -5,6 +5,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -171,7 +172,7 @@ public sealed class Dtg : IDecorationMethod
                 $"printed on {printer.Name}{(HasWhite(ask) ? ", pretreated" : "")}",
                 [
                     .. ask.Placements.Select(p =>
-                        DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+                        DecorationPlan.Of(ask, p, book.Numbers.Floor.Standards(), sized =>
                             Decoration(ask, sized, printer, recipe!, book)
                         )
                     ),
@@ -187,12 +188,12 @@ public sealed class Dtg : IDecorationMethod
         ShopBook book
     )
     {
-        var (p, steps, white) = (sized.Print, book.Numbers.Standards(), HasWhite(ask));
+        var (p, steps, white) = (sized.Print, book.Numbers.Floor.Standards(), HasWhite(ask));
         var material = Print(
             p,
             printer,
             white,
-            book.Numbers.TariffPerKwh,
+            book.Numbers.Rates.TariffPerKwh,
             book.TendingOf(printer.Id, printer.Equipment)
         );
         // threading onto the printer's platen is a rethreading: the cure has its own

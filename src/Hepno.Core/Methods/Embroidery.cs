@@ -4,6 +4,7 @@ using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -166,7 +167,7 @@ public sealed class Embroidery : IDecorationMethod
                 $"stitched on {machine.Name}, about {Shown.Number(ask.Placements.Sum(p => (double)Stitches(p).Value) / 1000, 1, book.Numbers.Format)} thousand stitches",
                 [
                     .. ask.Placements.Select(p =>
-                        DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+                        DecorationPlan.Of(ask, p, book.Numbers.Floor.Standards(), sized =>
                             Decoration(ask, sized, machine, book)
                         )
                     ),
@@ -219,7 +220,7 @@ public sealed class Embroidery : IDecorationMethod
             0,
             failure,
             Recipe.NoHeat(machine.Id, "right-reading, from the stitch file", machine.Cautions),
-            book.Numbers.Standards().Stitched((double)time.Value),
+            book.Numbers.Floor.Standards().Stitched((double)time.Value),
             [],
             [],
             setUp,

@@ -4,6 +4,7 @@ using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -147,7 +148,7 @@ public sealed class Htv : IDecorationMethod
         var decorations = ask
             .Placements.Select(
                 (p, i) =>
-                    DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+                    DecorationPlan.Of(ask, p, book.Numbers.Floor.Standards(), sized =>
                         Decoration(
                             ask,
                             sized,
@@ -155,7 +156,7 @@ public sealed class Htv : IDecorationMethod
                             cutter,
                             book,
                             recipe!,
-                            i == 0 ? 0 : book.Numbers.Standards().Rethread(p.Seam(), ask.Style.Kind)
+                            i == 0 ? 0 : book.Numbers.Floor.Standards().Rethread(p.Seam(), ask.Style.Kind)
                         )
                     )
             )
@@ -187,8 +188,8 @@ public sealed class Htv : IDecorationMethod
             film,
             CutWidth(film, cutter),
             count,
-            n.Standards()["close-layer"],
-            n.Wage
+            n.Floor.Standards()["close-layer"],
+            n.Rates.Wage
         )!;
         var cutSeconds = p.AreaIn2 / cutter.SpeedIn2PerMinute * 60;
         var price = Figure.Input("foot", "A foot", film.PricePerFoot, FigureUnit.Money, source);
@@ -235,7 +236,7 @@ public sealed class Htv : IDecorationMethod
             MachineTime.Of(
                 cutter.Equipment,
                 cutSeconds * p.Colours,
-                n.TariffPerKwh,
+                n.Rates.TariffPerKwh,
                 $"Floor: {cutter.Name}",
                 book.TendingOf(cutter.Id, cutter.Equipment)
             ) with
@@ -272,12 +273,12 @@ public sealed class Htv : IDecorationMethod
             count,
             failure,
             recipe,
-            n.Standards().Layers(recipe, p.Colours, rethread, cutting.IsClose),
+            n.Floor.Standards().Layers(recipe, p.Colours, rethread, cutting.IsClose),
             [
                 new("cut", "Cut", cutSeconds * p.Colours, false, false, true),
                 .. cutting.Layers.Select(
                     (l, i) =>
-                        n.Standards().Weed(l.PaintIn2, p.ThinnestLinePt) with
+                        n.Floor.Standards().Weed(l.PaintIn2, p.ThinnestLinePt) with
                         {
                             Label = $"Weed the {Ordinals[i]} colour",
                         }

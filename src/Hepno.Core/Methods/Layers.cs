@@ -1,5 +1,6 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -41,7 +42,7 @@ public static class Layers
             .. flat.Verdict.Reasons,
             .. pairs.SelectMany(x => Reasons(x.Upper, WayOf(x.Upper), x.Under, WayOf(x.Under), book.Numbers.Format)),
         ]);
-        var standards = book.Numbers.Standards();
+        var standards = book.Numbers.Floor.Standards();
         return verdict.Kind == VerdictKind.No
             ? new(verdict, "", [])
             : flat with

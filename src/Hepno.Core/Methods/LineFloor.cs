@@ -1,6 +1,7 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -64,12 +65,12 @@ public static class LineFloor
         decorations = [.. decorations.Where(d => d.BenchId == BenchOf(decorations))];
         var (n, habits, standards, press) = (
             book.Numbers,
-            book.Numbers.Habits(),
-            book.Numbers.Standards(),
+            book.Numbers.Floor.Habits,
+            book.Numbers.Floor.Standards(),
             WorkplaceOf(ask, decorations, book)
         );
         IReadOnlyList<WorkStep> Paced(IEnumerable<WorkStep> steps) =>
-            [.. steps.Select(s => s.Hands ? s with { Seconds = s.Seconds * n.HandsFactor } : s)];
+            [.. steps.Select(s => s.Hands ? s with { Seconds = s.Seconds * n.Floor.HandsFactor } : s)];
         // an iron binds the hands as long as it presses: nothing streams beside it
         IReadOnlyList<WorkStep> Pressed(IEnumerable<WorkStep> steps) =>
             Paced(press.HeldByHand() ? steps.Select(s => s.Press ? s with { Hands = true } : s) : steps);
@@ -128,12 +129,13 @@ public static class LineFloor
     /// <summary>What weeding, trimming and cutting apart at the press, in the gaps, would save against doing them before; null where it is done so already or there is nothing of it.</summary>
     public static FloorChange? PreparedBeside(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book)
     {
-        var habits = book.Numbers.Habits();
-        var beside = book with { Numbers = book.Numbers with { Floor = habits with { PrepareBeside = true } } };
+        var habits = book.Numbers.Floor.Habits;
+        var floor = book.Numbers.Floor with { Habits = habits with { PrepareBeside = true } };
+        var beside = book with { Numbers = book.Numbers with { Floor = floor } };
         var job = JobOf(ask, decorations, beside);
         var hands =
-            decorations.SelectMany(d => beside.Numbers.Habits().Beside(d.Preparation)).Sum(s => s.Seconds)
-            * book.Numbers.HandsFactor
+            decorations.SelectMany(d => beside.Numbers.Floor.Habits.Beside(d.Preparation)).Sum(s => s.Seconds)
+            * book.Numbers.Floor.HandsFactor
             * job.Pieces;
         if (habits.PrepareBeside || hands == 0)
         {
@@ -157,7 +159,7 @@ public static class LineFloor
     )
     {
         FloorMinutes At(IReadOnlyList<DecorationPlan> there) =>
-            (book.Memo ?? new FloorMemo()).Of(JobOf(ask, there, book, pieces), book.Numbers.Habits().HandsOnOnly);
+            (book.Memo ?? new FloorMemo()).Of(JobOf(ask, there, book, pieces), book.Numbers.Floor.Habits.HandsOnOnly);
         var places = decorations.GroupBy(d => d.BenchId).Select(g => (IReadOnlyList<DecorationPlan>)[.. g]).ToList();
         if (places.Count == 1)
         {

@@ -1,3 +1,5 @@
+using Hepno.Core.Shop;
+
 namespace Hepno.Core.Methods;
 
 /// <summary>One piece decorated in several ways, each placement by its own: stitched on the chest and film on the back.</summary>
@@ -124,7 +126,7 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
                 .ThenBy(d => PlaceInAsk(ask, d)),
         ];
         var first = plans.FindIndex(d => d.Recipe.IsPressed());
-        var standards = book.Numbers.Standards();
+        var standards = book.Numbers.Floor.Standards();
         // each way's first print was reckoned as the piece's first: a further one is threaded again
         plans =
         [

@@ -5,6 +5,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -186,7 +187,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
         var decorations = ask
             .Placements.Select(
                 (asked, i) =>
-                    DecorationPlan.Of(ask, asked, book.Numbers.Standards(), sized =>
+                    DecorationPlan.Of(ask, asked, book.Numbers.Floor.Standards(), sized =>
                         Decoration(
                             ask,
                             sized,
@@ -271,7 +272,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
         ShopBook book
     )
     {
-        var (p, n, steps) = (sized.Print, book.Numbers, book.Numbers.Standards());
+        var (p, n, steps) = (sized.Print, book.Numbers, book.Numbers.Floor.Standards());
         var (place, source, outline) = (p.At().Name, $"Floor: {printer.Name}", 2 * (p.WidthIn + p.HeightIn));
         var painted = p.AreaIn2 * p.CoveragePercent / 100;
         var cutSeconds = cutter is null ? 0 : p.AreaIn2 / cutter.SpeedIn2PerMinute * 60;
@@ -307,7 +308,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
             MachineTime.Of(
                 printer.Equipment,
                 StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds,
-                n.TariffPerKwh,
+                n.Rates.TariffPerKwh,
                 source,
                 book.TendingOf(printer.Id, printer.Equipment)
             ),
@@ -318,7 +319,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
                 MachineTime.Of(
                     cutter.Equipment,
                     cutSeconds,
-                    n.TariffPerKwh,
+                    n.Rates.TariffPerKwh,
                     $"Floor: {cutter.Name}",
                     book.TendingOf(cutter.Id, cutter.Equipment)
                 ) with

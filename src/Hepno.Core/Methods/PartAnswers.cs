@@ -1,3 +1,5 @@
+using Hepno.Core.Shop;
+
 namespace Hepno.Core.Methods;
 
 /// <summary>What ways answer for one line at one count and for parts of it, each asked once: mixes ask the same ways for the same prints again and again.</summary>

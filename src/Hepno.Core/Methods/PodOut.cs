@@ -4,6 +4,7 @@ using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -97,7 +98,7 @@ public sealed class PodOut : IDecorationMethod
                 [
                     .. ask.Placements.Select(
                         (p, i) =>
-                            DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+                            DecorationPlan.Of(ask, p, book.Numbers.Floor.Standards(), sized =>
                                 Decoration(ask, sized, i, service, book)
                             )
                     ),
@@ -113,7 +114,7 @@ public sealed class PodOut : IDecorationMethod
         ShopBook book
     )
     {
-        var (p, source, steps) = (sized.Print, $"Shelf: {service.Supplier}", book.Numbers.Standards());
+        var (p, source, steps) = (sized.Print, $"Shelf: {service.Supplier}", book.Numbers.Floor.Standards());
         var place = p.At().Name;
         var postage = service.PostageFirst + (service.PostageFurther * (ask.OrderPieces - 1));
         Figure[] whole =

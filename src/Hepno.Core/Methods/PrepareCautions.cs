@@ -1,3 +1,5 @@
+using Hepno.Core.Shop;
+
 namespace Hepno.Core.Methods;
 
 /// <summary>What machines away from the press warn of, said where their work is ticked off.</summary>

@@ -4,6 +4,7 @@ using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -156,7 +157,7 @@ public sealed class ScreenOut : IDecorationMethod
                 [
                     .. ask.Placements.Select(
                         (p, i) =>
-                            DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+                            DecorationPlan.Of(ask, p, book.Numbers.Floor.Standards(), sized =>
                                 Decoration(ask, sized, i, printer, book)
                             )
                     ),
@@ -210,7 +211,7 @@ public sealed class ScreenOut : IDecorationMethod
         ShopBook book
     )
     {
-        var (p, source, steps) = (sized.Print, $"Shelf: {printer.Supplier}", book.Numbers.Standards());
+        var (p, source, steps) = (sized.Print, $"Shelf: {printer.Supplier}", book.Numbers.Floor.Standards());
         var (place, screens) = (p.At().Name, Screens(p, ask.Colourway));
         // who brings the garments has none to spare
         var printed = ask.Theirs ? sized.Pieces : (int)Math.Ceiling((sized.Pieces * (1 + printer.SpareShare)) - 1e-9);

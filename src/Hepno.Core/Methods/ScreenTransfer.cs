@@ -4,6 +4,7 @@ using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -140,7 +141,7 @@ public sealed class ScreenTransfer : IDecorationMethod
                 [
                     .. ask.Placements.Select(
                         (p, i) =>
-                            DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+                            DecorationPlan.Of(ask, p, book.Numbers.Floor.Standards(), sized =>
                                 Decoration(ask, sized, i, list, recipe!, book, f)
                             )
                     ),
@@ -159,7 +160,7 @@ public sealed class ScreenTransfer : IDecorationMethod
     )
     {
         var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
-        var steps = book.Numbers.Standards();
+        var steps = book.Numbers.Floor.Standards();
         var p = sized.Print;
         var place = p.At().Name;
         var source = $"Shelf: {list.Supplier}";

@@ -1,4 +1,5 @@
 using Hepno.Core.Blanks;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -23,7 +24,7 @@ public static class SpoilageChance
             Most,
             book.SpoilageFactor
                 * (
-                    book.Numbers.SpoilageOf(methodId, assumed)
+                    book.Numbers.Rates.SpoilageOf(methodId, assumed)
                     + (
                         ask.Style.PercentOf(Fibre.Nylon) + ask.Style.PercentOf(Fibre.Elastane) > LeastPercent
                         || ask.Style.Has(Feature.Stretch)

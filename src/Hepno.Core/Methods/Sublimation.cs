@@ -6,6 +6,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -256,7 +257,7 @@ public sealed class Sublimation : IDecorationMethod
                 [
                     .. ask.Placements.Select(
                         (p, i) =>
-                            DecorationPlan.Of(ask, p, book.Numbers.Standards(), sized =>
+                            DecorationPlan.Of(ask, p, book.Numbers.Floor.Standards(), sized =>
                                 Decoration(ask, sized, i, printer, recipe!, book)
                             )
                     ),
@@ -277,11 +278,11 @@ public sealed class Sublimation : IDecorationMethod
         var p = sized.Print;
         var place = p.At().Name;
         var failure = SpoilageChance.Of(Key, Assumed(ask), ask, book);
-        var (steps, copies) = (n.Standards(), Copies(ask));
+        var (steps, copies) = (n.Floor.Standards(), Copies(ask));
         var (attempts, why) = DecorationPlan.Needed(sized, failure);
         var prints = attempts * copies;
         var grid = Grid(p, printer)!;
-        var one = Print(p, printer, grid, prints, n.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment));
+        var one = Print(p, printer, grid, prints, n.Rates.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment));
         Figure Pair(Figure print) =>
             copies == 1
                 ? print

@@ -1,10 +1,12 @@
 using Hepno.Core.Artwork;
+using Hepno.Core.Blanks;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -137,7 +139,7 @@ public sealed class SublimationAllOver : IDecorationMethod
         ShopBook book
     )
     {
-        var (n, steps, source) = (book.Numbers, book.Numbers.Standards(), $"Floor: {printer.Name}");
+        var (n, steps, source) = (book.Numbers, book.Numbers.Floor.Standards(), $"Floor: {printer.Name}");
         var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
         var (prints, why) = DecorationPlan.Needed(new(p with { BySize = false }, ask.Sizes), failure);
         var (width, height) = Largest(ask);
@@ -204,7 +206,7 @@ public sealed class SublimationAllOver : IDecorationMethod
             MachineTime.Of(
                 printer.Equipment,
                 StepStandards.Print(width * height * Sides, printer.SpeedIn2PerMinute).Seconds,
-                n.TariffPerKwh,
+                n.Rates.TariffPerKwh,
                 source,
                 book.TendingOf(printer.Id, printer.Equipment)
             )

@@ -6,6 +6,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
@@ -188,7 +189,7 @@ public sealed class SublimationCutSew : IDecorationMethod
         ShopBook book
     )
     {
-        var (p, n, steps, f) = (ask.Placements[0], book.Numbers, book.Numbers.Standards(), book.Numbers.Format);
+        var (p, n, steps, f) = (ask.Placements[0], book.Numbers, book.Numbers.Floor.Standards(), book.Numbers.Format);
         var (floor, shelf) = ($"Floor: {calender.Name}", $"Shelf: {cloth.Product}");
         var made = SizeRun.Total(garments);
         var sewn = Figure.Input(
@@ -252,7 +253,7 @@ public sealed class SublimationCutSew : IDecorationMethod
             MachineTime.Of(
                 calender.Equipment,
                 seconds,
-                n.TariffPerKwh,
+                n.Rates.TariffPerKwh,
                 floor,
                 book.TendingOf(calender.Id, calender.Equipment),
                 "drum and printer",

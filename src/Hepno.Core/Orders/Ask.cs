@@ -1,3 +1,4 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Pricing;
 
 namespace Hepno.Core.Orders;

@@ -1,3 +1,5 @@
+using Hepno.Core.Blanks;
+
 namespace Hepno.Core.Orders;
 
 /// <summary>A placement as it is made for some of the sizes.</summary>

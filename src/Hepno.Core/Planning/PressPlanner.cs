@@ -1,6 +1,5 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
-using Hepno.Core.Methods;
 using Hepno.Core.Recipes;
 
 namespace Hepno.Core.Planning;
@@ -135,30 +134,6 @@ public sealed record FloorPlan(
     /// <summary>Whose hands there are.</summary>
     public IReadOnlyList<Person> Hands =>
         People is { Count: > 0 } people ? people : [new Person("", "", 0, 0, Hours.Week, null, 0, [])];
-
-    /// <summary>When the blank and everything bought would be here if ordered now, and which comes last; garments the customer brings (null) are taken to come the next working day.</summary>
-    /// <param name="style">The blank; null where the customer brings it.</param>
-    /// <param name="purchases">What is bought for it.</param>
-    /// <param name="noBlank">True where the garment comes with what is bought.</param>
-    public (DateTime At, string Cause) Arrival(Style? style, IReadOnlyList<Purchase> purchases, bool noBlank = false)
-    {
-        var bought = purchases
-            .Where(p => p.Supplier.Length > 0)
-            .Select(p => (At: Hours.Parcel(Now, p.LeadDays), Cause: $"print from {p.Supplier}"))
-            .ToList();
-        var things =
-            noBlank && bought.Count > 0
-                ? bought
-                : bought.Append(
-                    style is null
-                        ? (At: Hours.Parcel(Now, 1), Cause: "their own garments")
-                        : (
-                            At: Hours.Parcel(Now, style.LeadDays, style.Buying?.CutOff),
-                            Cause: $"blanks from {style.Supplier}"
-                        )
-                );
-        return things.MaxBy(t => t.At);
-    }
 }
 
 /// <summary>Places work on the presses: earliest slot in which the press and a pair of hands are free, earliest due first (docs/trade.md 11).</summary>

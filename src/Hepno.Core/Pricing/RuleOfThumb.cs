@@ -13,14 +13,22 @@ public sealed record RuleOfThumb(Figure Price, decimal AnHour, string Sentence)
     /// <param name="price">Price a piece by the shop's figures, what dearer sizes add averaged in.</param>
     /// <param name="cost">Its cost.</param>
     /// <param name="fees">Fees.</param>
-    /// <param name="n">The shop's numbers.</param>
-    public static RuleOfThumb? Of(decimal price, PieceCostResult cost, FeeTerms fees, ShopNumbers n)
+    /// <param name="multiple">The owner's; 0 for none.</param>
+    /// <param name="wage">Money for an hour of hands.</param>
+    /// <param name="f">How figures are written.</param>
+    public static RuleOfThumb? Of(
+        decimal price,
+        PieceCostResult cost,
+        FeeTerms fees,
+        decimal multiple,
+        decimal wage,
+        FigureFormat f
+    )
     {
-        if (n.RuleOfThumb <= 0 || cost.Materials <= 0)
+        if (multiple <= 0 || cost.Materials <= 0)
         {
             return null;
         }
-        var f = n.Format;
         List<Figure> materials =
         [
             cost.Stratum("blank").Named(),
@@ -30,12 +38,12 @@ public sealed record RuleOfThumb(Figure Price, decimal AnHour, string Sentence)
         var said = Figure.Of(
             "rule-of-thumb",
             "By the rule of thumb",
-            cost.Materials * n.RuleOfThumb,
+            cost.Materials * multiple,
             "materials × multiple",
             Figure.Sum("materials", "Materials", materials),
-            Figure.Input("multiple", "Multiple", n.RuleOfThumb, FigureUnit.Count, "Numbers: rule of thumb")
+            Figure.Input("multiple", "Multiple", multiple, FigureUnit.Count, "Numbers: rule of thumb")
         );
-        var anHour = Outcome.At(said.Value, cost, fees, n.Wage).ProfitAnHour.Value;
+        var anHour = Outcome.At(said.Value, cost, fees, wage).ProfitAnHour.Value;
         var (over, seen) = (said.Value - price, cost.Cost.Value - cost.Materials + fees.On(said.Value));
         var difference =
             Money.Charged(over, f.MinorDigits) == 0
@@ -44,7 +52,7 @@ public sealed record RuleOfThumb(Figure Price, decimal AnHour, string Sentence)
         return new(
             said,
             anHour,
-            $"{Shown.Number((double)n.RuleOfThumb, 2, f)} × materials would be {Shown.Money(said.Value, f)}, {difference}: "
+            $"{Shown.Number((double)multiple, 2, f)} × materials would be {Shown.Money(said.Value, f)}, {difference}: "
                 + $"it leaves {Shown.Money(said.Value - cost.Materials, f)} for all that is not material, which is {Shown.Money(seen, f)} here with fees, and would earn {Shown.AnHour(anHour, f)} an hour"
         );
     }

@@ -1,6 +1,5 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
-using Hepno.Core.Orders;
 
 namespace Hepno.Core.Pricing;
 

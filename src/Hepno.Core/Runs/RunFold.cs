@@ -1,3 +1,4 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Orders;
 
 namespace Hepno.Core.Runs;

@@ -1,6 +1,7 @@
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Orders;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Hepno.Web.Views;
 using Microsoft.Data.Sqlite;
@@ -165,7 +166,7 @@ internal static class FilmTogether
     }
 
     /// <summary>Facts with a layout settled, and what is bought for it as it has it.</summary>
-    public static OrderFacts Settled(OrderFacts f, LineOnFilm l, LineLayout layout, Core.Methods.ShopBook book) =>
+    public static OrderFacts Settled(OrderFacts f, LineOnFilm l, LineLayout layout, ShopBook book) =>
         f with
         {
             Layouts = [.. (f.Layouts ?? []).Where(x => x.LineId != layout.LineId), layout],

@@ -2,6 +2,7 @@ using Hepno.Core.Gang;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Hepno.Web.Views;
 using Microsoft.Data.Sqlite;

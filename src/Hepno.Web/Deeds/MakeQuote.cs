@@ -1,10 +1,9 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
-using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
-using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Shop;
 using Hepno.Web.Views;
 
 namespace Hepno.Web.Deeds;
@@ -64,9 +63,9 @@ internal static class MakeQuote
                 );
         var postage = shipping is { InThePrice: false } ? Money.Charged(packed!.Postage.Value, digits) : 0;
         var (tax, total) = Charged(goods, postage, n);
-        var deposit = Money.Charged(total * n.DepositShare, digits);
+        var deposit = Money.Charged(total * n.Terms.DepositShare, digits);
         var ready = chosen.All(x => x.Band.Promise is not null) ? chosen.Max(x => x.Band.Promise!.At) : (DateTime?)null;
-        var validUntil = DateOnly.FromDateTime(wall).AddDays(n.ValidityDays);
+        var validUntil = DateOnly.FromDateTime(wall).AddDays(n.Terms.ValidityDays);
         var quote = new FrozenQuote(
             c.Order.Ask,
             lines,
@@ -88,7 +87,7 @@ internal static class MakeQuote
     /// <summary>The tax on goods, and what the customer pays with it and the postage.</summary>
     public static (decimal Tax, decimal Total) Charged(decimal goods, decimal postage, ShopNumbers n)
     {
-        var tax = Money.Charged(goods * n.TaxShare, n.Format.MinorDigits);
+        var tax = Money.Charged(goods * n.Fees.TaxShare, n.Format.MinorDigits);
         return (tax, goods + postage + tax);
     }
 

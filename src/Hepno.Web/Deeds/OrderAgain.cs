@@ -1,6 +1,7 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Microsoft.Data.Sqlite;
 

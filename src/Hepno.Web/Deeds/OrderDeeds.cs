@@ -1,7 +1,6 @@
 using System.Text.Json;
 using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
-using Hepno.Core.Costing;
 using Hepno.Core.Gang;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
@@ -9,8 +8,10 @@ using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
+using Hepno.Core.Purchasing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Sending;
+using Hepno.Core.Shop;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Views;
@@ -162,7 +163,7 @@ internal static class OrderDeeds
             );
         }
         var given =
-            book.Numbers.Inversion == InversionRule.GivePiece
+            book.Numbers.Prices.Inversion == InversionRule.GivePiece
                 ? line.Asked.Given + pieces - line.Asked.Pieces
                 : line.Asked.Given;
         var larger = line.Asked with { Sizes = line.InHand!.At(pieces).Sizes, Given = given };
@@ -412,7 +413,12 @@ internal static class OrderDeeds
         var book = desk.Book(connection);
         var tested = c.Frozen!.Lines.SelectMany(l => l.Band.Decorations.Select(d => (Line: l, Plan: d)))
             .FirstOrDefault(x => TestItem + x.Plan.Placement.Id == itemId);
-        if (done && tested.Plan is { } plan && book.Numbers.Habits().TestFirst && !IsTested(plan, tested.Line, book))
+        if (
+            done
+            && tested.Plan is { } plan
+            && book.Numbers.Floor.Habits.TestFirst
+            && !IsTested(plan, tested.Line, book)
+        )
         {
             throw new RefusedException(
                 409,
@@ -517,7 +523,7 @@ internal static class OrderDeeds
         // which press it is goes with the pieces: should it be found wrong, they are listed
         var book = desk.Book(connection);
         var placed = PlacedOrder.Of(
-            Desk.Floor(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.TimeZone)).Placed,
+            Desk.Floor(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.Identity.TimeZone)).Placed,
             id
         );
         var pressed =
@@ -687,8 +693,8 @@ internal static class OrderDeeds
             return facts;
         }
         var numbers = Desk.Numbers(connection);
-        var hours = new OpenHours(numbers.Week);
-        var wall = desk.Clock.Wall(numbers.TimeZone);
+        var hours = new OpenHours(numbers.Week.Days);
+        var wall = desk.Clock.Wall(numbers.Identity.TimeZone);
         var book = desk.Book(connection);
         var listed = facts with
         {
@@ -736,7 +742,7 @@ internal static class OrderDeeds
             q.Lines.Count == 1 ? "blanks" : $"blanks-{line.LineId}",
             string.Join(", ", sizes.Select(s => $"{s.Size} {s.Pieces}"))
         );
-        var habits = q.Numbers.Habits();
+        var habits = q.Numbers.Floor.Habits;
         double Minutes(DecorationPlan d) =>
             WorkSteps.Attended(habits.Apart(d.Preparation)) * d.Prints(asked.Pieces) / 60;
         GatherItem Prepared(DecorationPlan d, DateTime from) =>
@@ -831,7 +837,7 @@ internal static class OrderDeeds
         );
         // what is waited for goes by the shop's numbers of today, what is prepared apart by those the quote was made with
         items.AddRange(
-            line.Band.Decorations.Where(d => book.Numbers.Habits().TestFirst && !IsTested(d, line, book))
+            line.Band.Decorations.Where(d => book.Numbers.Floor.Habits.TestFirst && !IsTested(d, line, book))
                 .Select(d => new GatherItem(
                     $"{TestItem}{d.Placement.Id}",
                     GatherKind.Prepare,

@@ -3,6 +3,7 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
+using Hepno.Core.Shop;
 using Hepno.Formats;
 using Hepno.Web.Views;
 
@@ -33,9 +34,9 @@ internal static class QuoteWords
         {
             totals.Add(new($"Postage, {zone!.Name.ToLowerInvariant()}", Shown.Money(q.Postage, f)));
         }
-        if (n.TaxShare > 0)
+        if (n.Fees.TaxShare > 0)
         {
-            totals.Add(new($"Sales tax, {Shown.Number((double)n.TaxShare * 100, 2, f)}%", Shown.Money(q.Tax, f)));
+            totals.Add(new($"Sales tax, {Shown.Number((double)n.Fees.TaxShare * 100, 2, f)}%", Shown.Money(q.Tax, f)));
         }
         totals.Add(new("Total", Shown.Money(q.Total, f)));
         var totalIndex = totals.Count - 1;
@@ -84,10 +85,10 @@ internal static class QuoteWords
         ];
         return new(
             "Quote",
-            n.Paper,
-            n.ShopName,
-            n.Address,
-            n.Contact,
+            n.Identity.Paper,
+            n.Identity.Name,
+            n.Identity.Address,
+            n.Identity.Contact,
             version == 1 ? c.Order.Code : $"{c.Order.Code}, version {version}",
             $"{Shown.DayAndYear(DateOnly.FromDateTime(wall), f)}, good until {Shown.DayAndYear(q.ValidUntil, f)}",
             c.Customer?.Name ?? "",
@@ -130,7 +131,7 @@ internal static class QuoteWords
         );
         var yes = facts.Approval!;
         var said =
-            $"{yes.By} said yes on {Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(yes.At, q.Numbers.TimeZone)), f)} to quote {c.Order.Code}.";
+            $"{yes.By} said yes on {Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(yes.At, q.Numbers.Identity.TimeZone)), f)} to quote {c.Order.Code}.";
         return q.Document with
         {
             Kind = "Order confirmation",
@@ -217,7 +218,7 @@ internal static class QuoteWords
     {
         var f = book.Numbers.Format;
         var method = DecorationMethods.Find(band.MethodId)!;
-        var steps = book.Numbers.Steps().Append(ask.Pieces).Distinct().Order().ToList();
+        var steps = book.Numbers.Prices.TierSteps.Append(ask.Pieces).Distinct().Order().ToList();
         var mine = steps.IndexOf(ask.Pieces);
         var from = Math.Clamp(mine - 2, 0, Math.Max(0, steps.Count - MostTiers));
         var tiers = new List<TierPrinted>();

@@ -1,6 +1,7 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
-using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Microsoft.Data.Sqlite;
 
@@ -30,7 +31,7 @@ internal static class SaveAsk
         var book = desk.Book(connection);
         ask = book.Places.Settled(Measured(connection, ask));
         RefusedException.IfAny(
-            Problems(ask, before?.Value.Ask, book, connection, desk.Clock.Wall(book.Numbers.TimeZone))
+            Problems(ask, before?.Value.Ask, book, connection, desk.Clock.Wall(book.Numbers.Identity.TimeZone))
         );
         if (before is not null && QuoteStore.Standing(connection, id) is not null)
         {

@@ -252,7 +252,10 @@ internal static class ArtworkEndpoints
                 ?.Colourways.FirstOrDefault(w => w.Id == colourwayId);
             var r = design.Report;
             var f = book.Numbers.Format;
-            var doubts = design.Rights.Doubts(DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)), f);
+            var doubts = design.Rights.Doubts(
+                DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.Identity.TimeZone)),
+                f
+            );
             var printer = book.FilmPrinters.Count > 0 ? book.FilmPrinters[0] : null;
             var painted = wide * r.HeightIn(wide) * r.Coverage();
             var white = cloth?.Class is ColourClass.Mid or ColourClass.Dark || printer?.WhiteOnLight == true;

@@ -1,11 +1,12 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Gang;
 using Hepno.Core.Measures;
-using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
+using Hepno.Core.Shop;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
@@ -172,7 +173,7 @@ internal static class ComputeEndpoints
         {
             var book = desk.Book(connection);
             var ask = book.Places.Settled(body.ToCore());
-            var wall = desk.Clock.Wall(book.Numbers.TimeZone);
+            var wall = desk.Clock.Wall(book.Numbers.Identity.TimeZone);
             RefusedException.IfAny(SaveAsk.Problems(ask, null, book, connection, wall));
             var line = AsksInHand.Of(ask, book)[0];
             if (line.InHand is null || book.Presses.Count == 0)

@@ -188,7 +188,7 @@ internal static class CopyEndpoints
     {
         var n = desk.Db.Read(Desk.Numbers);
         var settings = copying.Settings();
-        string At(DateTime utc) => Shown.Moment(ShopClock.Wall(utc, n.TimeZone), n.Format);
+        string At(DateTime utc) => Shown.Moment(ShopClock.Wall(utc, n.Identity.TimeZone), n.Format);
         return new(
             [
                 .. desk

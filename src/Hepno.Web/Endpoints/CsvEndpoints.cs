@@ -39,7 +39,9 @@ internal static class CsvEndpoints
         var csv = api.MapGroup("/csv").WithTags("csv");
         csv.MapGet("{kind}", Out).WithName("csvOut").Produces(200, contentType: "text/csv");
         api.MapGet("/feed", (Desk desk) =>
-                SimulatedSupplier.On(DateOnly.FromDateTime(desk.Clock.Wall(desk.Db.Read(Desk.Numbers).TimeZone)))
+                SimulatedSupplier.On(
+                    DateOnly.FromDateTime(desk.Clock.Wall(desk.Db.Read(Desk.Numbers).Identity.TimeZone))
+                )
             )
             .WithTags("csv")
             .WithName("supplierFeed")

@@ -1,8 +1,8 @@
 using Hepno.Core.Curing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
-using Hepno.Core.Methods;
 using Hepno.Core.Runs;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Hepno.Web.Devices;
 using Hepno.Web.Views;
@@ -153,7 +153,7 @@ internal static class CureEndpoints
             {
                 throw RefusedException.NoSuch("press or oven", body.StationId);
             }
-            var at = before?.Value.At ?? SupplyEndpoints.Minute(desk.Clock.Wall(book.Numbers.TimeZone));
+            var at = before?.Value.At ?? SupplyEndpoints.Minute(desk.Clock.Wall(book.Numbers.Identity.TimeZone));
             List<CuredPrints> prints =
             [
                 .. body.Prints.Select(p => new CuredPrints(p.OrderId, p.LineId, p.PlacementId, p.Prints, p.WhiteOnly)),
@@ -227,7 +227,7 @@ internal static class CureEndpoints
         {
             var batch = (Aggregates.Cures.Get(c, id) ?? throw RefusedException.NoSuch("cure", id)).Value;
             var book = desk.Book(c);
-            var from = ShopClock.ToUtc(batch.At, book.Numbers.TimeZone);
+            var from = ShopClock.ToUtc(batch.At, book.Numbers.Identity.TimeZone);
             var lines = batch.Prints.Select(p => Line(c, desk, book, batch, p, from)).ToList();
             return new RecallView(
                 batch.Code(),

@@ -72,7 +72,7 @@ internal static class DeviceEndpoints
                         .Select(d => new DeviceView(
                             d.Id,
                             d.Name,
-                            Shown.Moment(ShopClock.Wall(d.PairedAt, n.TimeZone), n.Format),
+                            Shown.Moment(ShopClock.Wall(d.PairedAt, n.Identity.TimeZone), n.Format),
                             d.ShutOut,
                             d.Role,
                             d.RoleTold

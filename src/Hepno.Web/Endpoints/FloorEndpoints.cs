@@ -2,6 +2,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
+using Hepno.Core.Shop;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
@@ -56,7 +57,7 @@ internal static class FloorEndpoints
             var caller = Admission.CallerOf(context, desk.Db);
             var book = desk.Book(connection);
             var f = book.Numbers.Format;
-            var wall = desk.Clock.Wall(book.Numbers.TimeZone);
+            var wall = desk.Clock.Wall(book.Numbers.Identity.TimeZone);
             var open = desk.Open(connection, book);
             var floor = Desk.Floor(open, book, wall);
             var late = floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).ToHashSet();
@@ -88,7 +89,7 @@ internal static class FloorEndpoints
             var aside = book.Presses.Count(p => p.IsSetAside());
             var week = System.Globalization.ISOWeek.GetWeekOfYear(wall);
             return new LineView(
-                book.Numbers.ShopName,
+                book.Numbers.Identity.Name,
                 $"{Shown.Moment(wall, f)}",
                 DateOnly.FromDateTime(wall),
                 stations,
@@ -100,7 +101,9 @@ internal static class FloorEndpoints
                 $"week {week}",
                 f,
                 Aggregates.Numbers.Get(connection, "1") is null,
-                copying.Last is { MadeAt: var at } ? Shown.Moment(ShopClock.Wall(at, book.Numbers.TimeZone), f) : "",
+                copying.Last is { MadeAt: var at }
+                    ? Shown.Moment(ShopClock.Wall(at, book.Numbers.Identity.TimeZone), f)
+                    : "",
                 ChangeStore.Last(connection),
                 caller,
                 caller == Caller.Press ? [] : Notice.All(connection, copying, book.Numbers)
@@ -145,8 +148,8 @@ internal static class FloorEndpoints
             return TypedResults.File(
                 DaySheetPdf.Print(
                     new(
-                        n.Paper,
-                        n.ShopName,
+                        n.Identity.Paper,
+                        n.Identity.Name,
                         view.Title,
                         Shown.Moment(floor.Now, n.Format),
                         presses,
@@ -222,7 +225,7 @@ internal static class FloorEndpoints
     internal static IReadOnlyList<StepTimeView> Times(Desk desk) =>
         desk.Db.Read(connection =>
         {
-            var habits = Desk.Numbers(connection).Habits();
+            var habits = Desk.Numbers(connection).Floor.Habits;
             return KnownStep
                 .All.Select(k => new StepTimeView(
                     k.Code,
@@ -302,6 +305,6 @@ internal static class FloorEndpoints
     {
         var book = desk.Book(connection);
         var open = desk.Open(connection, book);
-        return (book, open, Desk.Floor(open, book, desk.Clock.Wall(book.Numbers.TimeZone)));
+        return (book, open, Desk.Floor(open, book, desk.Clock.Wall(book.Numbers.Identity.TimeZone)));
     }
 }

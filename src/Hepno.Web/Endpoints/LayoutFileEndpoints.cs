@@ -142,7 +142,7 @@ internal static class LayoutFileEndpoints
             var prints = l.Layout.Designs.Select(d =>
                 $"{d.Needed + d.Extra} × {LineLayouts.NameOf(l, d.Key).ToLowerInvariant()}, {Shown.Size(d.WidthIn, d.HeightIn, f)}"
             );
-            return $"{l.Film.Supplier}: {l.Film.Product}\n{what}, order {l.Case.Order.Code}\n{string.Join("\n", prints)}\nat least {Shown.Length(l.On.Ground.GapIn, f)} between prints, {Shown.Length(l.On.Ground.MarginIn, f)} at the edges; {figures.Cost?.Value.ToString("0.00", System.Globalization.CultureInfo.InvariantCulture)} and freight {l.Film.FreightPerOrder:0.00}\n{n.ShopName}\n";
+            return $"{l.Film.Supplier}: {l.Film.Product}\n{what}, order {l.Case.Order.Code}\n{string.Join("\n", prints)}\nat least {Shown.Length(l.On.Ground.GapIn, f)} between prints, {Shown.Length(l.On.Ground.MarginIn, f)} at the edges; {figures.Cost?.Value.ToString("0.00", System.Globalization.CultureInfo.InvariantCulture)} and freight {l.Film.FreightPerOrder:0.00}\n{n.Identity.Name}\n";
         });
 
     /// <summary>Reads a layout made elsewhere and says what it costs and what is wrong with it; it is kept only by settling it.</summary>

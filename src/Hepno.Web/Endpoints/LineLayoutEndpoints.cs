@@ -123,7 +123,7 @@ internal static class LineLayoutEndpoints
                 c,
                 LineLayouts.Of(c, desk, id, line, filmId, on, byOutline),
                 desk.Book(c),
-                DateOnly.FromDateTime(desk.Clock.Wall(Desk.Numbers(c).TimeZone))
+                DateOnly.FromDateTime(desk.Clock.Wall(Desk.Numbers(c).Identity.TimeZone))
             )
         );
 

@@ -3,6 +3,8 @@ using Hepno.Core.Measures;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
+using Hepno.Core.Sending;
+using Hepno.Core.Shop;
 
 namespace Hepno.Web.Endpoints;
 
@@ -53,7 +55,104 @@ internal sealed record NumbersBody(
     HandsWorth HandsWorth = HandsWorth.ByPlan,
     decimal HandsWorthAnHour = 0,
     IReadOnlyList<string>? Unattended = null
-);
+)
+{
+    public static NumbersBody Of(ShopNumbers n) =>
+        new(
+            n.Identity.Name,
+            n.Identity.Address,
+            n.Identity.Contact,
+            FormatBody.Of(n.Format),
+            n.Identity.Paper,
+            n.Identity.TimeZone,
+            n.Rates.Wage,
+            n.Rates.OverheadPerHour,
+            n.Rates.TariffPerKwh,
+            n.Rates.ConsumablesPerStart,
+            n.Packing.PerPiece,
+            n.Rates.OrderMinutes,
+            n.Rates.ArtworkMinutes,
+            n.Fees.Share,
+            n.Fees.Fixed,
+            n.Fees.TaxShare,
+            n.Prices.MinimumCharge,
+            n.Prices.RoundingStep,
+            n.Terms.DepositShare,
+            n.Terms.ValidityDays,
+            n.Floor.SlowTenthShare,
+            [.. n.Week.Days.Select(DayBody.Of)],
+            PolicyBody.From(n.Prices.Retail),
+            PolicyBody.From(n.Prices.Wholesale),
+            n.Prices.LeastMarginShare,
+            n.Fees.Base,
+            n.Prices.Inversion,
+            [.. n.Packing.Packagings.Select(PackagingBody.Of)],
+            n.Packing.ParcelMinutes,
+            n.Prices.SizePricing,
+            [.. n.Week.People.Select(PersonBody.Of)],
+            [.. n.Rates.FixedCosts.Select(c => new FixedCostBody(c.Name, c.PerMonth))],
+            n.Rates.ProductiveShare,
+            n.Prices.TierSteps,
+            n.Floor.HandsFactor,
+            [.. n.Rates.Spoilage.Select(s => new SpoilageBody(s.MethodId, s.Share))],
+            n.Floor.SwapMinutes,
+            n.Floor.DialMinutes,
+            n.Floor.SetUpWhileHeating,
+            n.Prices.TheirsPerPiece,
+            FloorBody.Of(n.Floor.Habits),
+            n.Prices.RuleOfThumb,
+            n.Rates.HandsWorth,
+            n.Rates.HandsWorthAnHour,
+            n.Floor.Unattended
+        );
+
+    public ShopNumbers ToCore() =>
+        new(
+            new(ShopName.Trim(), Address, Contact, Format.ToCore(), Paper, TimeZone),
+            new(
+                Wage,
+                OverheadPerHour,
+                TariffPerKwh,
+                ConsumablesPerStart,
+                OrderMinutes,
+                ArtworkMinutes,
+                [.. (FixedCosts ?? []).Select(c => new FixedCost(c.Name.Trim(), c.PerMonth))],
+                ProductiveShare,
+                [.. (Spoilage ?? []).Select(s => new LearnedSpoilage(s.MethodId, s.Share))],
+                HandsWorth,
+                HandsWorthAnHour
+            ),
+            new([.. Week.Select(d => d.ToCore())], [.. (People ?? []).Select(p => p.ToCore())]),
+            new(
+                Retail.ToCore(),
+                Wholesale.ToCore(),
+                LeastMarginShare,
+                MinimumCharge,
+                RoundingStep,
+                Inversion,
+                SizePricing,
+                TierSteps ?? PriceRules.UsualSteps,
+                TheirsPerPiece,
+                RuleOfThumb
+            ),
+            new(FeeShare, FeeFixed, FeeBase, TaxShare),
+            new(
+                Packagings is null ? Packaging.Default : [.. Packagings.Select(p => p.ToCore())],
+                PackingPerPiece,
+                ParcelMinutes
+            ),
+            new(
+                Floor?.ToCore() ?? new(),
+                HandsFactor,
+                SwapMinutes,
+                DialMinutes,
+                SetUpWhileHeating,
+                SlowTenthShare,
+                Unattended ?? []
+            ),
+            new(DepositShare, ValidityDays)
+        );
+}
 
 /// <summary>How the shop works at its presses; times and covers in seconds and money.</summary>
 internal sealed record FloorBody(
@@ -70,6 +169,21 @@ internal sealed record FloorBody(
     bool PrepareBeside = false
 )
 {
+    public static FloorBody Of(FloorHabits h) =>
+        new(
+            h.Policy,
+            h.FirstPiece,
+            h.RackPlaces,
+            h.Measured,
+            h.ColdPlate,
+            h.HandsOnOnly,
+            h.Second,
+            h.Times?.Select(t => new StepTimeBody(t.Code, t.Seconds)).ToList(),
+            h.Covers?.Select(c => new CoverPriceBody(c.Cover, c.Price, c.Uses)).ToList(),
+            h.TestFirst,
+            h.PrepareBeside
+        );
+
     public FloorHabits ToCore() =>
         new(
             Policy,
@@ -105,16 +219,50 @@ internal sealed record PersonBody(
     TimeOnly? LunchFrom,
     int LunchMinutes,
     IReadOnlyList<DateOnly> DaysOff
-);
+)
+{
+    public static PersonBody Of(Person p) =>
+        new(
+            p.Id,
+            p.Name,
+            p.Wage,
+            p.OnCostsShare,
+            [.. p.Week.Select(DayBody.Of)],
+            p.LunchFrom,
+            p.LunchMinutes,
+            p.DaysOff
+        );
+
+    public Person ToCore() =>
+        new(
+            Id,
+            Name.Trim(),
+            Wage,
+            OnCostsShare,
+            [.. Week.Select(d => d.ToCore())],
+            LunchFrom,
+            LunchMinutes,
+            [.. DaysOff.Distinct().Order()]
+        );
+}
 
 /// <summary>Something paid every month.</summary>
 internal sealed record FixedCostBody(string Name, decimal PerMonth);
 
 /// <summary>A mailer or box.</summary>
-internal sealed record PackagingBody(string Name, double MostTees, double MostGrams, double OwnGrams, decimal Price);
+internal sealed record PackagingBody(string Name, double MostTees, double MostGrams, double OwnGrams, decimal Price)
+{
+    public static PackagingBody Of(Packaging p) => new(p.Name, p.MostTees, p.MostGrams, p.OwnGrams, p.Price);
+
+    public Packaging ToCore() => new(Name.Trim(), MostTees, MostGrams, OwnGrams, Price);
+}
 
 /// <summary>The two rates of an hour of hands.</summary>
-internal sealed record RatesView(Figure Labour, Figure Overhead);
+internal sealed record RatesView(Figure Labour, Figure Overhead)
+{
+    public static RatesView Of(ShopNumbers n) =>
+        new(HourRate.Labour(n.Rates, n.Week), HourRate.Overhead(n.Rates, n.Week));
+}
 
 /// <summary>A channel's price policy.</summary>
 internal sealed record PolicyBody(
@@ -125,6 +273,8 @@ internal sealed record PolicyBody(
     decimal PerHour
 )
 {
+    public static PolicyBody From(PricePolicy p) => new(p.Kind, p.MarginShare, p.Multiple, p.Of, p.PerHour);
+
     public PricePolicy ToCore() => new(Kind, MarginShare, Multiple, Of, PerHour);
 }
 
@@ -140,7 +290,30 @@ internal sealed record FormatBody(
     bool Metric,
     bool Celsius,
     string Language = DayNames.English
-);
+)
+{
+    public static FormatBody Of(FigureFormat f) =>
+        new(
+            f.Sign,
+            f.SignAfter,
+            f.DecimalMark,
+            f.GroupMark,
+            f.MinorDigits,
+            f.DayFirst,
+            f.TwelveHours,
+            f.Metric,
+            f.Celsius,
+            f.Language
+        );
+
+    public FigureFormat ToCore() =>
+        new(Sign, SignAfter, DecimalMark, GroupMark, MinorDigits, DayFirst, TwelveHours, Metric, Celsius, Language);
+}
 
 /// <summary>Hours of one weekday; null when closed.</summary>
-internal sealed record DayBody(TimeOnly? Open, TimeOnly? Close);
+internal sealed record DayBody(TimeOnly? Open, TimeOnly? Close)
+{
+    public static DayBody Of(DayHours d) => new(d.Open, d.Close);
+
+    public DayHours ToCore() => new(Open, Close);
+}

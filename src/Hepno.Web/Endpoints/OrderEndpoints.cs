@@ -1,3 +1,4 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
@@ -667,7 +668,7 @@ internal static class OrderEndpoints
                     "Take their yes under Gather first."
                 )
                 : TypedResults.File(
-                    QuotePdf.Print(QuoteWords.Confirmation(c, desk.Clock.Wall(c.Frozen.Numbers.TimeZone))),
+                    QuotePdf.Print(QuoteWords.Confirmation(c, desk.Clock.Wall(c.Frozen.Numbers.Identity.TimeZone))),
                     "application/pdf"
                 );
         });
@@ -688,11 +689,11 @@ internal static class OrderEndpoints
             }
             var (n, q) = (c.Frozen.Numbers, c.Frozen);
             var slip = new PackingSlip(
-                n.Paper,
-                n.ShopName,
-                n.Address,
+                n.Identity.Paper,
+                n.Identity.Name,
+                n.Identity.Address,
                 c.Order.Code,
-                Shown.DayAndYear(DateOnly.FromDateTime(desk.Clock.Wall(n.TimeZone)), n.Format),
+                Shown.DayAndYear(DateOnly.FromDateTime(desk.Clock.Wall(n.Identity.TimeZone)), n.Format),
                 c.Customer?.Name ?? "",
                 c.Customer?.Contact ?? "",
                 [
@@ -849,7 +850,8 @@ internal static class OrderEndpoints
         desk.Db.Write(connection =>
         {
             var book = desk.Book(connection);
-            FloorPlan Now() => Desk.Floor(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.TimeZone));
+            FloorPlan Now() =>
+                Desk.Floor(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.Identity.TimeZone));
             var before = Now();
             return new MovedView(id, deed(connection), said(before, Now(), book.Numbers.Format));
         });
@@ -888,7 +890,9 @@ internal static class OrderEndpoints
             desk.Case(connection, id, desk.Book(connection));
             var n = Desk.Numbers(connection);
             return TypedResults.File(
-                LabelPdf.Print(new CareCard(n.ShopName, n.Contact, [.. MakeQuote.CareRules.Select(r => $"{r}.")])),
+                LabelPdf.Print(
+                    new CareCard(n.Identity.Name, n.Identity.Contact, [.. MakeQuote.CareRules.Select(r => $"{r}.")])
+                ),
                 "application/pdf"
             );
         });

@@ -1,6 +1,7 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Hepno.Web.Devices;
 using Hepno.Web.Views;
@@ -130,7 +131,7 @@ internal static class PressCheckEndpoints
             var (press, f, today) = (
                 kept.Value,
                 book.Numbers.Format,
-                DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone))
+                DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.Identity.TimeZone))
             );
             var newest = press.Maps is { Count: > 0 } maps ? maps[^1] : null;
             var due = newest?.Day.AddDays(PlatenMap.CheckDays);
@@ -248,12 +249,7 @@ internal static class PressCheckEndpoints
             return ReadoutOf(id, c, desk, device);
         });
 
-    private static WearView Wear(
-        Microsoft.Data.Sqlite.SqliteConnection c,
-        Press press,
-        Core.Methods.ShopBook book,
-        Accessory a
-    )
+    private static WearView Wear(Microsoft.Data.Sqlite.SqliteConnection c, Press press, ShopBook book, Accessory a)
     {
         if (a.Uses == 0)
         {
@@ -270,12 +266,7 @@ internal static class PressCheckEndpoints
 
     private static DateTime StartOf(DateOnly day) => day.ToDateTime(TimeOnly.MinValue, DateTimeKind.Utc);
 
-    private static PressedSince Since(
-        Microsoft.Data.Sqlite.SqliteConnection c,
-        Desk desk,
-        Press press,
-        Core.Methods.ShopBook book
-    )
+    private static PressedSince Since(Microsoft.Data.Sqlite.SqliteConnection c, Desk desk, Press press, ShopBook book)
     {
         var good = press.LastGoodCheck();
         var lines = desk.PressedSince(c, press.Id, good is { } from ? StartOf(from) : DateTime.UnixEpoch);

@@ -1,5 +1,5 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
-using Hepno.Core.Orders;
 using Hepno.Core.Runs;
 using Hepno.Formats;
 using Hepno.Store;
@@ -74,8 +74,8 @@ internal static class RunEndpoints
             return TypedResults.File(
                 RunSheetPdf.Print(
                     new(
-                        n.Paper,
-                        n.ShopName,
+                        n.Identity.Paper,
+                        n.Identity.Name,
                         run.Code,
                         c.Order.Ask.DueAt is { } due ? $"wanted {Shown.Moment(due, n.Format)}" : "",
                         run.Customer,

@@ -4,7 +4,6 @@ using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Recipes;
-using Hepno.Core.Sending;
 using Hepno.Core.Stock;
 using Hepno.Formats;
 using Hepno.Store;
@@ -279,7 +278,10 @@ internal static class ShopEndpoints
                     DrawerStore
                         .All(c)
                         .Select(k =>
-                            Views.DrawerView.Of(k, DateOnly.FromDateTime(desk.Clock.Wall(Desk.Numbers(c).TimeZone)))
+                            Views.DrawerView.Of(
+                                k,
+                                DateOnly.FromDateTime(desk.Clock.Wall(Desk.Numbers(c).Identity.TimeZone))
+                            )
                         )
                         .ToList()
                 )
@@ -378,9 +380,7 @@ internal static class ShopEndpoints
         MapPrices(api, "calenders", Aggregates.Calenders, ThingPrices.Of);
         api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
         api.MapGet("/numbers", GetNumbers).WithTags("numbers").WithName("numbers");
-        api.MapGet("/numbers/rates", (Desk desk) =>
-                desk.Db.Read(c => new RatesView(Rates.Labour(Desk.Numbers(c)), Rates.Overhead(Desk.Numbers(c))))
-            )
+        api.MapGet("/numbers/rates", (Desk desk) => desk.Db.Read(c => RatesView.Of(Desk.Numbers(c))))
             .WithTags("numbers")
             .WithName("rates")
             .WithSummary("The two rates of an hour of hands, opened to people and fixed costs.");
@@ -481,114 +481,26 @@ internal static class ShopEndpoints
     }
 
     /// <summary>The shop's numbers; version 0 while they are the starting values.</summary>
-    internal static Versioned<ShopNumbers> GetNumbers(Desk desk) =>
-        desk.Db.Read(c =>
-        {
-            var n = Desk.Numbers(c);
-            // what is left to its starting value is shown as that value
-            return new Versioned<ShopNumbers>(
-                n with
-                {
-                    Packagings = n.PackedIn(),
-                    TierSteps = n.Steps(),
-                    Floor = n.Habits(),
-                },
-                Aggregates.Numbers.Get(c, "1")?.Version ?? 0
-            );
-        });
+    internal static Versioned<NumbersBody> GetNumbers(Desk desk) =>
+        desk.Db.Read(c => new Versioned<NumbersBody>(
+            NumbersBody.Of(Desk.Numbers(c)),
+            Aggregates.Numbers.Get(c, "1")?.Version ?? 0
+        ));
 
     /// <summary>Changes the shop's numbers, all effective at once.</summary>
     internal static Views.Written PutNumbers(NumbersBody b, Desk desk, HttpRequest request)
     {
-        var n = new ShopNumbers(
-            b.ShopName.Trim(),
-            b.Address,
-            b.Contact,
-            new FigureFormat(
-                b.Format.Sign,
-                b.Format.SignAfter,
-                b.Format.DecimalMark,
-                b.Format.GroupMark,
-                b.Format.MinorDigits,
-                b.Format.DayFirst,
-                b.Format.TwelveHours,
-                b.Format.Metric,
-                b.Format.Celsius,
-                b.Format.Language
-            ),
-            b.Paper,
-            b.TimeZone,
-            b.Wage,
-            b.OverheadPerHour,
-            b.TariffPerKwh,
-            b.ConsumablesPerStart,
-            b.PackingPerPiece,
-            b.OrderMinutes,
-            b.ArtworkMinutes,
-            b.FeeShare,
-            b.FeeFixed,
-            b.TaxShare,
-            b.MinimumCharge,
-            b.RoundingStep,
-            b.DepositShare,
-            b.ValidityDays,
-            b.SlowTenthShare,
-            [.. b.Week.Select(d => new DayHours(d.Open, d.Close))],
-            b.Retail.ToCore(),
-            b.Wholesale.ToCore(),
-            b.LeastMarginShare,
-            b.FeeBase,
-            b.Inversion,
-            b.Packagings is null
-                ? null
-                :
-                [
-                    .. b.Packagings.Select(p => new Packaging(
-                        p.Name.Trim(),
-                        p.MostTees,
-                        p.MostGrams,
-                        p.OwnGrams,
-                        p.Price
-                    )),
-                ],
-            b.ParcelMinutes,
-            b.SizePricing,
-            b.People?.Select(p => new Person(
-                    p.Id,
-                    p.Name.Trim(),
-                    p.Wage,
-                    p.OnCostsShare,
-                    [.. p.Week.Select(d => new DayHours(d.Open, d.Close))],
-                    p.LunchFrom,
-                    p.LunchMinutes,
-                    [.. p.DaysOff.Distinct().Order()]
-                ))
-                .ToList(),
-            b.FixedCosts?.Select(c => new FixedCost(c.Name.Trim(), c.PerMonth)).ToList(),
-            b.ProductiveShare,
-            b.TierSteps,
-            b.HandsFactor,
-            b.Spoilage?.Select(s => new LearnedSpoilage(s.MethodId, s.Share)).ToList(),
-            b.SwapMinutes,
-            b.DialMinutes,
-            b.SetUpWhileHeating,
-            b.TheirsPerPiece,
-            b.Floor?.ToCore(),
-            b.RuleOfThumb,
-            b.HandsWorth,
-            b.HandsWorthAnHour,
-            b.Unattended is { Count: > 0 } ? b.Unattended : null
-        );
+        var n = b.ToCore();
         RefusedException.IfAny(
             n.Problems()
                 .Concat(
-                    ShopClock.Knows(n.TimeZone)
+                    ShopClock.Knows(n.Identity.TimeZone)
                         ? []
                         :
                         [
                             new Problem(
                                 "unknown-zone",
-                                $"\"{n.TimeZone}\" is not a time zone.",
+                                $"\"{n.Identity.TimeZone}\" is not a time zone.",
                                 "timeZone",
                                 "Write it like Europe/London."
                             ),

@@ -1,4 +1,5 @@
 using Hepno.Core.Recipes;
+using Hepno.Core.Shop;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Views;
@@ -141,7 +142,7 @@ internal static class SpotTestEndpoints
     private static Versioned<SpotTest> TestOf(Microsoft.Data.Sqlite.SqliteConnection c, string id) =>
         Aggregates.SpotTests.Get(c, id) ?? throw RefusedException.NoSuch("spot test", id);
 
-    private static RecipeRelied Relied(Recipe recipe, Core.Methods.ShopBook book, List<SpotTest> tests)
+    private static RecipeRelied Relied(Recipe recipe, ShopBook book, List<SpotTest> tests)
     {
         // on every blank it may be pressed on; the best of them says what the recipe can do
         var on = book

@@ -1,7 +1,7 @@
 using Hepno.Core.Curing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
-using Hepno.Core.Methods;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Hepno.Web.Devices;
 using Hepno.Web.Views;
@@ -146,7 +146,7 @@ internal static class SupplyEndpoints
                         body.Supply,
                         body.Product.Trim(),
                         body.Lot.Trim(),
-                        Minute(desk.Clock.Wall(Desk.Numbers(c).TimeZone)),
+                        Minute(desk.Clock.Wall(Desk.Numbers(c).Identity.TimeZone)),
                         body.Level ?? full,
                         body.By.Trim()
                     ),

@@ -1,5 +1,6 @@
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Hepno.Web.Views;
 
@@ -62,7 +63,7 @@ internal static class UpkeepEndpoints
         desk.Db.Read(c =>
         {
             var book = desk.Book(c);
-            var (n, today) = (book.Numbers, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)));
+            var (n, today) = (book.Numbers, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.Identity.TimeZone)));
             var kept = Aggregates.Upkeep.All(c).ToDictionary(u => u.Value.Id);
             return book.Machines()
                 .Select(m =>
@@ -75,7 +76,9 @@ internal static class UpkeepEndpoints
                             u.Version,
                             [.. u.Value.Tasks.Select(t => Task(u.Value, t, today, n))],
                             [],
-                            u.Value.Tasks.Count == 0 ? null : u.Value.PerHour(n, m.Equipment.ProductiveHoursAYear),
+                            u.Value.Tasks.Count == 0
+                                ? null
+                                : u.Value.PerHour(n.Rates.Wage, n.Week.OpenDays(), m.Equipment.ProductiveHoursAYear),
                             [
                                 .. u
                                     .Value.Done.Reverse()
@@ -111,7 +114,7 @@ internal static class UpkeepEndpoints
 
     private static UpkeepTaskView Task(MachineUpkeep u, UpkeepTask t, DateOnly today, ShopNumbers n)
     {
-        var next = u.Next(t, today, n.Week);
+        var next = u.Next(t, today, n.Week.Days);
         var often = t.Every switch
         {
             UpkeepEvery.Day => "every day",
@@ -120,7 +123,7 @@ internal static class UpkeepEndpoints
             _ => "as needed",
         };
         var last = next.Last is { } day ? $"done {Shown.Day(day, n.Format)}" : "never done";
-        var due = u.DueBy(today, n.Week).Any(d => d.Task == t);
+        var due = u.DueBy(today, n.Week.Days).Any(d => d.Task == t);
         return new(
             t.Id,
             t.Name,

@@ -27,7 +27,7 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
         return new(
             customer.Value,
             customer.Version,
-            [.. held.Select(h => Past(h.Case, h.Held, f, book.Numbers.TimeZone))],
+            [.. held.Select(h => Past(h.Case, h.Held, f, book.Numbers.Identity.TimeZone))],
             Figure.Sum(
                 "earned",
                 "Earned",

@@ -2,6 +2,7 @@ using Hepno.Core.Curing;
 using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Microsoft.Data.Sqlite;
 

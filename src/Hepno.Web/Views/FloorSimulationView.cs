@@ -1,6 +1,7 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.PressFloor;
+using Hepno.Core.Shop;
 
 namespace Hepno.Web.Views;
 
@@ -111,9 +112,9 @@ public sealed record FloorSimulationView(
             ],
             (cold ? $"from cold, {Shown.Duration(heating)} to heat; " : "")
                 + (
-                    book.Numbers.HandsFactor == 1
+                    book.Numbers.Floor.HandsFactor == 1
                         ? "starting times, assumed"
-                        : $"starting times × {Shown.Number(book.Numbers.HandsFactor, 2, f)}, your pace"
+                        : $"starting times × {Shown.Number(book.Numbers.Floor.HandsFactor, 2, f)}, your pace"
                 )
         );
     }

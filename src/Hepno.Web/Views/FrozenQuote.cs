@@ -1,9 +1,9 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
-using Hepno.Core.Costing;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Sending;
+using Hepno.Core.Shop;
 using Hepno.Formats;
 using Hepno.Store;
 

@@ -1,11 +1,11 @@
 using Hepno.Core.Comparing;
-using Hepno.Core.Costing;
 using Hepno.Core.Learning;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Runs;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Microsoft.Data.Sqlite;
 
@@ -80,11 +80,11 @@ internal sealed record LearningView(
         }
         var spoilage = DecorationMethods.All.ToDictionary(
             m => m.Id,
-            m => (m.SpoilageAssumed, book.Numbers.SpoilageOf(m.Id, m.SpoilageAssumed))
+            m => (m.SpoilageAssumed, book.Numbers.Rates.SpoilageOf(m.Id, m.SpoilageAssumed))
         );
         var open = desk.Open(connection, book).Where(c => c.Standing.Station < Station.Press).ToList();
         var offers = ShopLearning
-            .Candidates(parts, book.Numbers.HandsFactor, spoilage)
+            .Candidates(parts, book.Numbers.Floor.HandsFactor, spoilage)
             .Select(c => Offered(c, open, book))
             .OrderByDescending(o => o.Effects.Sum(e => Math.Abs(e.CostThen - e.Cost)))
             .ToList();
@@ -127,24 +127,20 @@ internal sealed record LearningView(
         key == "hands"
             ? n with
             {
-                HandsFactor = value,
+                Floor = n.Floor with { HandsFactor = value },
             }
             : n with
             {
-                Spoilage =
-                [
-                    .. (n.Spoilage ?? []).Where(s => s.MethodId != methodId),
-                    new LearnedSpoilage(methodId, value),
-                ],
+                Rates = n.Rates.WithSpoilage(new(methodId, value)),
             };
 
     private static IEnumerable<LineRecorded> Recorded(OrderCase c) =>
         c.Frozen!.Lines.Select(l => new LineRecorded(
             [.. l.Band.Decorations.Select(l.Band.WayOf)],
             [.. l.Band.Decorations.Select(d => d.Placement.At().Name)],
-            l.PressingSeconds / c.Frozen.Numbers.HandsFactor,
+            l.PressingSeconds / c.Frozen.Numbers.Floor.HandsFactor,
             RunFold.OfLine(c.RunLines, l.LineId, c.Events),
-            [.. Passes(l, c.Frozen.Numbers.Standards()).Select(LapStandards.Of)],
+            [.. Passes(l, c.Frozen.Numbers.Floor.Standards()).Select(LapStandards.Of)],
             [.. l.Band.Decorations.Select((d, i) => (d, i)).Where(x => x.d.Finishes.Length > 0).Select(x => x.i + 1)]
         ));
 

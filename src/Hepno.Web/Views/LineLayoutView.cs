@@ -1,4 +1,3 @@
-using Hepno.Core.Artwork;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;

@@ -4,6 +4,7 @@ using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Shop;
 using Hepno.Core.Stock;
 using Hepno.Store;
 using Hepno.Web.Deeds;
@@ -291,9 +292,9 @@ internal static class LineLayouts
             : CutRound.Of(
                 layout,
                 l.On.Ground.GapIn,
-                book.Numbers.Standards(),
-                book.Numbers.Wage,
-                book.Numbers.OverheadPerHour,
+                book.Numbers.Floor.Standards(),
+                book.Numbers.Rates.Wage,
+                book.Numbers.Rates.OverheadPerHour,
                 key => NameOf(l, key)
             );
 

@@ -1,5 +1,5 @@
-using Hepno.Core.Costing;
 using Hepno.Core.Measures;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Microsoft.Data.Sqlite;
 
@@ -17,7 +17,7 @@ public sealed record Notice(string Code, string Sentence, string Remedy)
 
     private static IEnumerable<Notice> Copies(SqliteConnection connection, Copying copying, ShopNumbers n)
     {
-        string Since(CopyTrouble t) => Shown.Moment(ShopClock.Wall(t.Since, n.TimeZone), n.Format);
+        string Since(CopyTrouble t) => Shown.Moment(ShopClock.Wall(t.Since, n.Identity.TimeZone), n.Format);
         if (copying.Trouble is { } trouble)
         {
             yield return new(

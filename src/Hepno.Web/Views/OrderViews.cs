@@ -1,15 +1,16 @@
 using Hepno.Core.Artwork;
+using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
-using Hepno.Core.Costing;
 using Hepno.Core.Learning;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Pricing;
+using Hepno.Core.Purchasing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
-using Hepno.Core.Stock;
+using Hepno.Core.Shop;
 using Hepno.Store;
 using Microsoft.Data.Sqlite;
 
@@ -23,7 +24,7 @@ internal static class OrderViews
         var book = desk.Book(connection);
         var c = desk.Case(connection, id, book);
         var open = desk.Open(connection, book);
-        var wall = desk.Clock.Wall(book.Numbers.TimeZone);
+        var wall = desk.Clock.Wall(book.Numbers.Identity.TimeZone);
         var placed = c.Standing.Station is Station.Gather or Station.Press
             ? PlacedOrder.Of(Desk.Floor(open, book, wall).Placed, id)
             : null;
@@ -119,8 +120,14 @@ internal static class OrderViews
                 Figure.Input("pieces", "Pieces", SizeRun.Total(sizes), FigureUnit.Count, counted)
             ),
             Figure.Sum("prints", "Prints", [.. band.Decorations.SelectMany(d => d.Purchases).Select(p => p.Cost)]),
-            SparesView.Said(asked, sizes, failure, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.TimeZone)), f),
-            BuyingWays.Of(inHand, book, Desk.Floor([], book, desk.Clock.Wall(book.Numbers.TimeZone))),
+            SparesView.Said(
+                asked,
+                sizes,
+                failure,
+                DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.Identity.TimeZone)),
+                f
+            ),
+            BuyingWays.Of(inHand, book, Desk.Floor([], book, desk.Clock.Wall(book.Numbers.Identity.TimeZone))),
             VinylPiecesView.Of(connection, c, line, band, f)
         );
     }
@@ -132,7 +139,7 @@ internal static class OrderViews
         if (c.Frozen is not null)
         {
             return new(
-                ShopClock.Wall(c.Quote!.SentAt, book.Numbers.TimeZone),
+                ShopClock.Wall(c.Quote!.SentAt, book.Numbers.Identity.TimeZone),
                 c.Frozen,
                 Notes(c.Frozen),
                 QuoteVersions.Before(connection, desk, id, c.Frozen, c.Quote.Id)
@@ -156,7 +163,7 @@ internal static class OrderViews
             );
         }
         var f = book.Numbers.Format;
-        var wall = desk.Clock.Wall(book.Numbers.TimeZone);
+        var wall = desk.Clock.Wall(book.Numbers.Identity.TimeZone);
         var placed = PlacedOrder.Of(Desk.Floor(desk.Open(connection, book), book, wall).Placed, id);
         var lines = c
             .Frozen.Lines.Select(l =>
@@ -314,7 +321,7 @@ internal static class OrderViews
         IReadOnlyList<string> checks
     )
     {
-        var (f, standards) = (book.Numbers.Format, book.Numbers.Standards());
+        var (f, standards) = (book.Numbers.Format, book.Numbers.Floor.Standards());
         // of several places of work each pass names its own
         var at = "";
         var work =
@@ -451,7 +458,7 @@ internal static class OrderViews
         {
             yield return new(
                 $"{cliff.Pieces} cost less",
-                $"{Shown.Money(cliff.Total, f)} in all, {Shown.Money(cliff.Saves, f)} less than {q.AskOf(line).Pieces}: a price break. {q.Numbers.Inversion switch { InversionRule.OfferLarger => "Offer them.", InversionRule.GivePiece => "Give them, or charge no dearer.", _ => "Charged no dearer." }}"
+                $"{Shown.Money(cliff.Total, f)} in all, {Shown.Money(cliff.Saves, f)} less than {q.AskOf(line).Pieces}: a price break. {q.Numbers.Prices.Inversion switch { InversionRule.OfferLarger => "Offer them.", InversionRule.GivePiece => "Give them, or charge no dearer.", _ => "Charged no dearer." }}"
             );
         }
         if (b.OverMark > 0)

@@ -1,6 +1,6 @@
-using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.Shop;
 using Hepno.Formats;
 
 namespace Hepno.Web.Views;
@@ -11,8 +11,8 @@ internal static class PlacementViews
     /// <summary>An order's placement sheets: a page for every print and the sizes that lie alike.</summary>
     public static PlacementSheet Sheet(OrderCase c, ShopNumbers n) =>
         new(
-            n.Paper,
-            n.ShopName,
+            n.Identity.Paper,
+            n.Identity.Name,
             c.Order.Code,
             c.Customer?.Name ?? "",
             n.Format.Metric,

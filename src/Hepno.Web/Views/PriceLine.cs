@@ -51,7 +51,7 @@ internal sealed record PriceLine(string What, IReadOnlyList<PriceSince> Steps)
                                     (s, i) =>
                                         new PriceSince(
                                             Shown.DayAndYear(
-                                                DateOnly.FromDateTime(ShopClock.Wall(s.From, n.TimeZone)),
+                                                DateOnly.FromDateTime(ShopClock.Wall(s.From, n.Identity.TimeZone)),
                                                 n.Format
                                             ),
                                             s.Price,

@@ -23,7 +23,7 @@ internal static class QuoteVersions
     )
     {
         var f = now.Numbers.Format;
-        string At(DateTime utc) => Shown.Moment(ShopClock.Wall(utc, now.Numbers.TimeZone), f);
+        string At(DateTime utc) => Shown.Moment(ShopClock.Wall(utc, now.Numbers.Identity.TimeZone), f);
         var earlier = QuoteStore
             .Of(connection, orderId)
             .Where(q => q.Id != nowId)

@@ -50,10 +50,10 @@ internal static class SendViews
                 ? $" {Shown.Money(due, f)} {(c.Customer is { AccountDays: > 0 } on ? $"goes on your account, {on.AccountDays} days" : q.Ask.Shipping is null ? "is left to pay when you collect it" : "is left to pay before it leaves")}."
                 : " Everything is paid.";
         var message =
-            $"Hello {(c.Customer?.Contact is { Length: > 0 } who ? who.Split(',')[0] : c.Customer?.Name)}, your order {c.Order.Code} ({c.What}) {ready}.{pay} {q.Numbers.ShopName}, {q.Numbers.Contact}";
+            $"Hello {(c.Customer?.Contact is { Length: > 0 } who ? who.Split(',')[0] : c.Customer?.Name)}, your order {c.Order.Code} ({c.What}) {ready}.{pay} {q.Numbers.Identity.Name}, {q.Numbers.Identity.Contact}";
         return new(
             ways,
-            ways.Count == 0 ? 0 : ways[0].Parcels * q.Numbers.ParcelMinutes,
+            ways.Count == 0 ? 0 : ways[0].Parcels * q.Numbers.Packing.ParcelMinutes,
             q.Ask.Shipping is null ? "" : c.Customer?.Address ?? "",
             message,
             counted < left ? $"{left - counted} {(left - counted == 1 ? "piece" : "pieces")} still to count" : "",
@@ -61,7 +61,7 @@ internal static class SendViews
             [
                 .. (facts.Parts ?? []).Select(
                     (p, i) =>
-                        $"{c.Order.Code}, part {i + 1}: {p.Pieces.Sum(x => x.Pieces)} {(p.Pieces.Sum(x => x.Pieces) == 1 ? "piece" : "pieces")} to {p.To}, {Shown.Moment(ShopClock.Wall(p.At, q.Numbers.TimeZone), f)}, {Shown.Money(p.Taken, f)} taken"
+                        $"{c.Order.Code}, part {i + 1}: {p.Pieces.Sum(x => x.Pieces)} {(p.Pieces.Sum(x => x.Pieces) == 1 ? "piece" : "pieces")} to {p.To}, {Shown.Moment(ShopClock.Wall(p.At, q.Numbers.Identity.TimeZone), f)}, {Shown.Money(p.Taken, f)} taken"
                 ),
             ]
         );
@@ -96,8 +96,8 @@ internal static class SendViews
             .. Enumerable
                 .Range(1, parcels)
                 .Select(n => new AddressLabel(
-                    q.Numbers.ShopName,
-                    q.Numbers.Address,
+                    q.Numbers.Identity.Name,
+                    q.Numbers.Identity.Address,
                     c.Customer.Name,
                     [.. address.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)],
                     c.Order.Code,
@@ -126,7 +126,7 @@ internal static class SendViews
             ? []
             : Parcels.Ways(
                 pieces,
-                q.Numbers.PackedIn(),
+                q.Numbers.Packing.Packagings,
                 SimulatedCarrier.Rates.Carrier,
                 q.Ask.Shipping is { } s ? SimulatedCarrier.Rates.Find(s.Zone) : null
             );

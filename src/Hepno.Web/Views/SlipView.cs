@@ -1,9 +1,9 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Comparing;
 using Hepno.Core.Measures;
-using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
+using Hepno.Core.Shop;
 using Hepno.Web.Deeds;
 
 namespace Hepno.Web.Views;

@@ -1,6 +1,6 @@
+using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
-using Hepno.Core.Methods;
-using Hepno.Core.Orders;
+using Hepno.Core.Shop;
 using Hepno.Core.Stock;
 using Hepno.Web.Devices;
 

@@ -7,7 +7,7 @@ import './theme/base.css'
 import './theme/forced.css'
 import { Hepno } from './theme/preset'
 import App from './shell/App.vue'
-import { router } from './shell/router'
+import { router } from './router'
 import { watchPresses } from './sending/presses'
 
 watchPresses()

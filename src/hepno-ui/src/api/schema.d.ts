@@ -4438,6 +4438,55 @@ export interface components {
              */
             bytes: number;
         };
+        /** @description What an hour and an order cost the shop (docs/trade.md 8). */
+        CostRates: {
+            /**
+             * Format: double
+             * @description Money for an hour of hands, on-costs included.
+             */
+            wage: number;
+            /**
+             * Format: double
+             * @description Rent and the rest for an hour of hands.
+             */
+            overheadPerHour: number;
+            /**
+             * Format: double
+             * @description Price of a kilowatt-hour.
+             */
+            tariffPerKwh: number;
+            /**
+             * Format: double
+             * @description Sheets, tape and the like for one piece started.
+             */
+            consumablesPerStart: number;
+            /**
+             * Format: double
+             * @description Hands for one order, whatever its size.
+             */
+            orderMinutes: number;
+            /**
+             * Format: double
+             * @description Hands for each artwork of an order.
+             */
+            artworkMinutes: number;
+            /** @description What is paid every month; empty where the overhead is typed. */
+            fixedCosts: components["schemas"]["FixedCost"][];
+            /**
+             * Format: double
+             * @description Share of the hours that go into orders.
+             */
+            productiveShare: number;
+            /** @description Shares of spoiled attempts the shop has learned, by method; empty for none. */
+            spoilage: components["schemas"]["LearnedSpoilage"][];
+            /** @description When an hour of hands is worth more than its wage. */
+            handsWorth: components["schemas"]["HandsWorth"];
+            /**
+             * Format: double
+             * @description How much more, where it is typed.
+             */
+            handsWorthAnHour: number;
+        };
         /** @description Everything counted into the box. */
         CountBody: {
             sizes: components["schemas"]["CountedBody"][];
@@ -5422,10 +5471,29 @@ export interface components {
         Feature: "hood" | "zip" | "pocket" | "grommets" | "tear-away-label" | "stretch" | "coated";
         /**
          * @description What a percentage fee is taken of.
-         * @default everything
          * @enum {unknown}
          */
         FeeBase: "everything" | "goods-and-postage" | "goods";
+        /** @description The shop's fees and tax (docs/trade.md 8). */
+        FeeRules: {
+            /**
+             * Format: double
+             * @description Card fee as a share of its base.
+             */
+            share: number;
+            /**
+             * Format: double
+             * @description Card fee for each payment.
+             */
+            fixed: number;
+            /** @description What the share is taken of. */
+            base: components["schemas"]["FeeBase"];
+            /**
+             * Format: double
+             * @description Sales tax as the owner and their adviser set it.
+             */
+            taxShare: number;
+        };
         /**
          * @description The fibres that recipes and rules tell apart.
          * @enum {unknown}
@@ -6030,6 +6098,35 @@ export interface components {
              * @description Share of the time the used hands are busy, 0 to 1.
              */
             handsShare: number;
+        };
+        /** @description How the shop works at its presses, and how fast. */
+        FloorRules: {
+            /** @description How pieces go through the press. */
+            habits: components["schemas"]["FloorHabits"];
+            /**
+             * Format: double
+             * @description The shop's own seconds at the press ÷ the standards; 1 until it is learned.
+             */
+            handsFactor: number;
+            /**
+             * Format: double
+             * @description Hands to change a press's lower platen.
+             */
+            swapMinutes: number;
+            /**
+             * Format: double
+             * @description Hands to set a press's dial for another batch.
+             */
+            dialMinutes: number;
+            /** @description True when hands set a press up while it heats; false when one waits for the other. */
+            setUpWhileHeating: boolean;
+            /**
+             * Format: double
+             * @description Time added to pressing so that nine runs in ten finish, a share.
+             */
+            slowTenthShare: number;
+            /** @description Machines, by their identity, that run day and night: the others run in the open hours. */
+            unattended: string[];
         };
         /** @description A line's pieces on the press floor, both ways, and what would help. */
         FloorSimulationView: {
@@ -6763,7 +6860,6 @@ export interface components {
         };
         /**
          * @description What is done when a larger quantity would be charged less in total.
-         * @default offer-larger
          * @enum {unknown}
          */
         InversionRule: "offer-larger" | "charge-smaller" | "raise-break" | "give-piece";
@@ -8487,6 +8583,21 @@ export interface components {
             /** Format: double */
             price: number;
         };
+        /** @description What the shop packs in, and what packing takes. */
+        PackingRules: {
+            /** @description Mailers and boxes, 1 to 12. */
+            packagings: components["schemas"]["Packaging"][];
+            /**
+             * Format: double
+             * @description Bag, label and card for one piece, money.
+             */
+            perPiece: number;
+            /**
+             * Format: double
+             * @description Hands to pack, label and hand one parcel to the carrier.
+             */
+            parcelMinutes: number;
+        };
         /** @description One way to pack an order: so many of one packaging, with postage when it is sent. */
         PackingWay: {
             /** @description What it goes into. */
@@ -9815,6 +9926,44 @@ export interface components {
              */
             perHour: number;
         };
+        /** @description How the shop makes its prices (docs/trade.md 8). */
+        PriceRules: {
+            /** @description Price policy for retail. */
+            retail: components["schemas"]["PricePolicy"];
+            /** @description Price policy for wholesale. */
+            wholesale: components["schemas"]["PricePolicy"];
+            /**
+             * Format: double
+             * @description No policy goes under this share of the price.
+             */
+            leastMarginShare: number;
+            /**
+             * Format: double
+             * @description Least charge for an order.
+             */
+            minimumCharge: number;
+            /**
+             * Format: double
+             * @description Prices are rounded up to this.
+             */
+            roundingStep: number;
+            /** @description What is done when more pieces would come to less. */
+            inversion: components["schemas"]["InversionRule"];
+            /** @description Whether dearer sizes are averaged into the price or charged on top. */
+            sizePricing: components["schemas"]["SizePricing"];
+            /** @description Quantities of a quote's table of other quantities, smallest first. */
+            tierSteps: number[];
+            /**
+             * Format: double
+             * @description Charged on top for pressing a garment the customer brings.
+             */
+            theirsPerPiece: number;
+            /**
+             * Format: double
+             * @description The multiple of materials a piece was sold at before there were figures, shown beside the price; 0 for none.
+             */
+            ruleOfThumb: number;
+        };
         /** @description A price and since when. */
         PriceSince: {
             /** @description The day, as shown. */
@@ -10163,6 +10312,19 @@ export interface components {
             /** Format: date-time */
             withdrawnAt: null | string;
             document: components["schemas"]["QuoteDocument"];
+        };
+        /** @description On which terms the shop quotes. */
+        QuoteTerms: {
+            /**
+             * Format: double
+             * @description Share of the total asked before work begins.
+             */
+            depositShare: number;
+            /**
+             * Format: int32
+             * @description Days a quote stands.
+             */
+            validityDays: number;
         };
         /** @description An earlier version of a quote. */
         QuoteVersion: {
@@ -11170,7 +11332,6 @@ export interface components {
         };
         /**
          * @description Whether a piece is pressed again after peeling.
-         * @default as-recipe
          * @enum {unknown}
          */
         SecondHabit: "as-recipe" | "always" | "never";
@@ -11332,10 +11493,10 @@ export interface components {
             zone: string;
             inThePrice: boolean;
         };
-        /** @description The shop's own numbers: every rate and rule that prices use. */
-        ShopNumbers: {
+        /** @description Who the shop is on its documents, and how it writes. */
+        ShopIdentity: {
             /** @description On documents. */
-            shopName: string;
+            name: string;
             /** @description On documents. */
             address: string;
             /** @description Mail or phone, on documents. */
@@ -11346,165 +11507,25 @@ export interface components {
             paper: string;
             /** @description Zone name, for example Europe/London. */
             timeZone: string;
-            /**
-             * Format: double
-             * @description Money for an hour of hands, on-costs included.
-             */
-            wage: number;
-            /**
-             * Format: double
-             * @description Rent and the rest for an hour of hands.
-             */
-            overheadPerHour: number;
-            /**
-             * Format: double
-             * @description Price of a kilowatt-hour.
-             */
-            tariffPerKwh: number;
-            /**
-             * Format: double
-             * @description Sheets, tape and the like for one piece started.
-             */
-            consumablesPerStart: number;
-            /**
-             * Format: double
-             * @description Bag, label and card for one piece.
-             */
-            packingPerPiece: number;
-            /**
-             * Format: double
-             * @description Hands for one order, whatever its size.
-             */
-            orderMinutes: number;
-            /**
-             * Format: double
-             * @description Hands for each artwork of an order.
-             */
-            artworkMinutes: number;
-            /**
-             * Format: double
-             * @description Card fee as a share of everything paid, tax included.
-             */
-            feeShare: number;
-            /**
-             * Format: double
-             * @description Card fee for each payment.
-             */
-            feeFixed: number;
-            /**
-             * Format: double
-             * @description Sales tax as the owner and their adviser set it.
-             */
-            taxShare: number;
-            /**
-             * Format: double
-             * @description Least charge for an order.
-             */
-            minimumCharge: number;
-            /**
-             * Format: double
-             * @description Prices are rounded up to this.
-             */
-            roundingStep: number;
-            /**
-             * Format: double
-             * @description Share of the total asked before work begins.
-             */
-            depositShare: number;
-            /**
-             * Format: int32
-             * @description Days a quote stands.
-             */
-            validityDays: number;
-            /**
-             * Format: double
-             * @description Time added to pressing so that nine runs in ten finish.
-             */
-            slowTenthShare: number;
-            /** @description Opening hours, Sunday first; seven of them. */
-            week: components["schemas"]["DayHours"][];
-            retail: null | components["schemas"]["PricePolicy"];
-            wholesale: null | components["schemas"]["PricePolicy"];
-            /**
-             * Format: double
-             * @description No policy goes under this share of the price.
-             * @default 0
-             */
-            leastMarginShare: number;
-            /** @description What the percentage fee is taken of. */
-            feeBase: components["schemas"]["FeeBase"];
-            /** @description What is done when more pieces would come to less. */
-            inversion: components["schemas"]["InversionRule"];
-            /** @description Mailers and boxes; null for the starting ones. */
-            packagings: null | components["schemas"]["Packaging"][];
-            /**
-             * Format: double
-             * @description Hands to pack, label and hand one parcel to the carrier.
-             * @default 4
-             */
-            parcelMinutes: number;
-            /** @description Whether dearer sizes are averaged into the price or charged on top. */
-            sizePricing: components["schemas"]["SizePricing"];
-            /** @description Who works here; null or empty for the owner alone, within the open hours. */
-            people: null | components["schemas"]["Person"][];
-            /** @description What is paid every month; null or empty where the overhead is typed. */
-            fixedCosts: null | components["schemas"]["FixedCost"][];
-            /**
-             * Format: double
-             * @description Share of the hours that go into orders.
-             * @default 0.6
-             */
-            productiveShare: number;
-            /** @description Quantities of a quote's table of other quantities; null for the usual ones. */
-            tierSteps: null | number[];
-            /**
-             * Format: double
-             * @description The shop's own seconds at the press ÷ the standards; 1 until it is learned.
-             * @default 1
-             */
-            handsFactor: number;
-            /** @description Shares of spoiled attempts the shop has learned, by method; null for none. */
-            spoilage: null | components["schemas"]["LearnedSpoilage"][];
-            /**
-             * Format: double
-             * @description Hands to change a press's lower platen.
-             * @default 3
-             */
-            swapMinutes: number;
-            /**
-             * Format: double
-             * @description Hands to set a press's dial for another batch.
-             * @default 2
-             */
-            dialMinutes: number;
-            /**
-             * @description True when hands set a press up while it heats; false when one waits for the other.
-             * @default true
-             */
-            setUpWhileHeating: boolean;
-            /**
-             * Format: double
-             * @description Charged on top for pressing a garment the customer brings.
-             * @default 0
-             */
-            theirsPerPiece: number;
-            floor: null | components["schemas"]["FloorHabits"];
-            /**
-             * Format: double
-             * @description The multiple of materials a piece was sold at before there were figures, shown beside the price; 0 for none.
-             * @default 3
-             */
-            ruleOfThumb: number;
-            /** @description When an hour of hands is worth more than its wage. */
-            handsWorth: components["schemas"]["HandsWorth"];
-            /**
-             * Format: double
-             * @description How much more, where it is typed.
-             * @default 0
-             */
-            handsWorthAnHour: number;
-            /** @description Machines, by their identity, that run day and night; null for none: the others run in the open hours. */
-            unattended: null | string[];
+        };
+        /** @description The shop's own numbers: every rate and rule that prices use. */
+        ShopNumbers: {
+            /** @description Who the shop is, and how it writes. */
+            identity: components["schemas"]["ShopIdentity"];
+            /** @description What an hour and an order cost. */
+            rates: components["schemas"]["CostRates"];
+            /** @description When it is open, and who works. */
+            week: components["schemas"]["WorkWeek"];
+            /** @description How prices are made. */
+            prices: components["schemas"]["PriceRules"];
+            /** @description Fees and tax. */
+            fees: components["schemas"]["FeeRules"];
+            /** @description What it packs in. */
+            packing: components["schemas"]["PackingRules"];
+            /** @description How it works at its presses. */
+            floor: components["schemas"]["FloorRules"];
+            /** @description On which terms it quotes. */
+            terms: components["schemas"]["QuoteTerms"];
         };
         /** @description Pieces of one size. */
         SizeBody: {
@@ -12816,6 +12837,12 @@ export interface components {
             version: number;
         };
         /** @description A thing with the version it stands at. */
+        VersionedOfNumbersBody: {
+            value: components["schemas"]["NumbersBody"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A thing with the version it stands at. */
         VersionedOfOutsidePrinter: {
             value: components["schemas"]["OutsidePrinter"];
             /** Format: int64 */
@@ -12866,12 +12893,6 @@ export interface components {
         /** @description A thing with the version it stands at. */
         VersionedOfScreenTransferList: {
             value: components["schemas"]["ScreenTransferList"];
-            /** Format: int64 */
-            version: number;
-        };
-        /** @description A thing with the version it stands at. */
-        VersionedOfShopNumbers: {
-            value: components["schemas"]["ShopNumbers"];
             /** Format: int64 */
             version: number;
         };
@@ -13228,6 +13249,13 @@ export interface components {
              * @default false
              */
             byItself: boolean;
+        };
+        /** @description When the shop is open, and who works there. */
+        WorkWeek: {
+            /** @description Opening hours, Sunday first; seven of them. */
+            days: components["schemas"]["DayHours"][];
+            /** @description Who works here; empty for the owner alone, within the open hours. */
+            people: components["schemas"]["Person"][];
         };
         /** @description What was written. */
         Written: {
@@ -15687,7 +15715,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VersionedOfShopNumbers"];
+                    "application/json": components["schemas"]["VersionedOfNumbersBody"];
                 };
             };
             /** @description Bad Request */

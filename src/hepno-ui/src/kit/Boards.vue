@@ -2,7 +2,7 @@
 import { nextTick, ref } from 'vue'
 import { makeId } from '../api/client'
 import type { Field } from './fields'
-import { atPress } from '../shell/state'
+import { atPress } from '../state/state'
 import ThingEditor from './ThingEditor.vue'
 
 /** Things of one kind the shop keeps, a board each; one board opens to its editor. */

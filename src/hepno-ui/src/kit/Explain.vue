@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog'
-import { format } from '../shell/state'
+import { format } from '../state/state'
 import { explained } from './explain'
 import ExplainRow from './ExplainRow.vue'
-import { figure } from './shown'
+import { figure } from '../words/shown'
 </script>
 
 <template>

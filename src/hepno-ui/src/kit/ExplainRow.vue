@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Schemas } from '../api/client'
-import { format } from '../shell/state'
+import { format } from '../state/state'
 import { opened } from './explain'
-import { figure as shownFigure } from './shown'
+import { figure as shownFigure } from '../words/shown'
 
 defineProps<{ figure: Schemas['Figure']; depth: number }>()
 </script>

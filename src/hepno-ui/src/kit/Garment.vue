@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../api/client'
-import { format, shop } from '../shell/state'
+import { format, shop } from '../state/state'
 import { onCloth, outlines } from './garment'
-import { length, number } from './shown'
+import { length, number } from '../words/shown'
 
 /** One side of a garment at true scale, with what is printed there. Where things lie is worked out by the server. */
 const props = defineProps<{

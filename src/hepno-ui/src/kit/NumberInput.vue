@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, useTemplateRef, watch } from 'vue'
-import { readNumber, unread, writeNumber } from './numbers'
+import { readNumber, unread, writeNumber } from '../words/numbers'
 
 /** A plain number field: shows the shop's decimal mark, reads by it, and says where what is typed is no number or could be two. */
 const value = defineModel<number | '' | null | undefined>({ required: true })

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../api/client'
-import { figure } from './shown'
+import { figure } from '../words/shown'
 import type { Noun } from './things'
-import { format, reading } from '../shell/state'
+import { format, reading } from '../state/state'
 
 /** What a thing's prices have been, each as a line of steps with their days; prices that never moved are said in one sentence. */
 const props = defineProps<{

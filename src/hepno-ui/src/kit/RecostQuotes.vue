@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, onUnmounted, ref } from 'vue'
 import { api, ask, type Schemas } from '../api/client'
-import { attempt, format } from '../shell/state'
-import { money, number } from './shown'
+import { attempt, format } from '../state/state'
+import { money, number } from '../words/shown'
 
 /** After prices changed: what the quotes that stand cost now, and which fell under the floor. Their prices never move. */
 const view = ref<Schemas['RecostView'] | null>(null)

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../api/client'
-import { format } from '../shell/state'
-import { bare } from './shown'
+import { format } from '../state/state'
+import { bare } from '../words/shown'
 
 /** Cost strata as a bar on a money scale: widths are real money. */
 const props = defineProps<{

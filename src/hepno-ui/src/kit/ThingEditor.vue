@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T extends object">
 import { computed, ref, watch } from 'vue'
-import { marks } from './numbers'
+import { marks } from '../words/numbers'
 import { draftOf, dropDraft, keepDraft } from './drafts'
 import type { Field } from './fields'
 

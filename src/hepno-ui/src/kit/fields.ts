@@ -1,4 +1,4 @@
-import { readNumber, unread, writeNumber } from './numbers'
+import { readNumber, unread, writeNumber } from '../words/numbers'
 
 /** A field of a thing: how it is written and how it is read back. */
 export interface Field<T> {

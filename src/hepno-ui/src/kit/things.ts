@@ -1,7 +1,7 @@
 import { onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, type Schemas, seen } from '../api/client'
-import { onChange } from '../shell/live'
-import { attempt, keepOrOffer, reading, refresh, shop } from '../shell/state'
+import { onChange } from '../state/live'
+import { attempt, keepOrOffer, reading, refresh, shop } from '../state/state'
 
 /** A kind of thing the shop keeps, as its calls name it. */
 export type Noun =

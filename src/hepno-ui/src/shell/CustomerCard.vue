@@ -5,11 +5,11 @@ import { useRouter } from 'vue-router'
 import { api, ask, makeId, type Schemas, seen } from '../api/client'
 import { explain } from '../kit/explain'
 import { type Field, num, text } from '../kit/fields'
-import { money } from '../kit/shown'
+import { money } from '../words/shown'
 import ThingEditor from '../kit/ThingEditor.vue'
 import { things } from '../kit/things'
-import { stands } from '../kit/words'
-import { attempt, format, reading, refresh, shop, stationPath, take } from './state'
+import { stands } from '../words/words'
+import { attempt, format, reading, refresh, shop, stationPath, take } from '../state/state'
 
 /** A customer: how to reach them, what they had made and what it earned, and the same again. */
 const visible = defineModel<boolean>({ required: true })

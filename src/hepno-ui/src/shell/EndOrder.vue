@@ -3,9 +3,9 @@ import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 import { api, ask, type Schemas, seen } from '../api/client'
 import { explain } from '../kit/explain'
-import { readNumber, unread } from '../kit/numbers'
-import { money } from '../kit/shown'
-import { attempt, format, reading, refresh, shop } from './state'
+import { readNumber, unread } from '../words/numbers'
+import { money } from '../words/shown'
+import { attempt, format, reading, refresh, shop } from '../state/state'
 
 /** An order that comes to nothing: declined, lost, cancelled, or an empty ask thrown away. */
 const visible = defineModel<boolean>({ required: true })

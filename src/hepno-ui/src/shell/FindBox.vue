@@ -3,8 +3,8 @@ import Dialog from 'primevue/dialog'
 import { ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, ask, type Schemas } from '../api/client'
-import { stands } from '../kit/words'
-import { attempt, stationPath, take } from './state'
+import { stands } from '../words/words'
+import { attempt, stationPath, take } from '../state/state'
 
 const visible = defineModel<boolean>({ required: true })
 const router = useRouter()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted, onUnmounted } from 'vue'
 import { typing } from './keys'
-import { lineInHand, shop } from './state'
+import { lineInHand, shop } from '../state/state'
 
 /** The lines of the order in hand, one of them looked at; nothing when there is only one. */
 function step(by: number): void {

@@ -3,8 +3,8 @@ import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { link } from '../sending/link'
 import Garment from '../kit/Garment.vue'
 import LongName from '../kit/LongName.vue'
-import { stations, stationWord } from '../kit/words'
-import { atPress, shop } from './state'
+import { stations, stationWord } from '../words/words'
+import { atPress, shop } from '../state/state'
 
 /** Away: where the next deed is done, when that is not what is looked at. */
 const props = defineProps<{ away: string }>()

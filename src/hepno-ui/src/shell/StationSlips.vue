@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { shop, take } from './state'
+import { shop, take } from '../state/state'
 
 /** The orders of the station shown, while the order in hand stands elsewhere. */
 const route = useRoute()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { type StationName, stationWord } from '../kit/words'
-import { atPress, shop } from './state'
+import { type StationName, stationWord } from '../words/words'
+import { atPress, shop } from '../state/state'
 
 defineProps<{ waiting: boolean }>()
 defineEmits<{ ask: []; find: [] }>()

@@ -2,8 +2,8 @@
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, ask, makeId, type Schemas } from '../../api/client'
-import { clock, day } from '../../kit/shown'
-import { type AskBody, askBody, attempt, format, lineInHand, newLine, saveAsk, shop } from '../../shell/state'
+import { clock, day } from '../../words/shown'
+import { type AskBody, askBody, attempt, format, lineInHand, newLine, saveAsk, shop } from '../../state/state'
 import EditPart from './EditPart.vue'
 import LineSentence from './LineSentence.vue'
 

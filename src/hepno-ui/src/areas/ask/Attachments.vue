@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { api, ask, makeId, type Schemas, seen } from '../../api/client'
-import { number } from '../../kit/shown'
-import { attempt, format, refresh } from '../../shell/state'
+import { number } from '../../words/shown'
+import { attempt, format, refresh } from '../../state/state'
 
 /** Files kept with the order: their letter, a sketch, a photograph of the box. */
 const props = defineProps<{ order: Schemas['OrderView'] }>()

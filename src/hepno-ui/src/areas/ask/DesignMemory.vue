@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
-import { reading } from '../../shell/state'
+import { reading } from '../../state/state'
 import type { Design } from './artwork'
 
 /** What the shop remembers of an artwork: its earlier pictures, how it was pressed, what to do otherwise. */

@@ -2,7 +2,7 @@
 import { reactive, ref } from 'vue'
 import { api, ask, seen } from '../../api/client'
 import NumberInput from '../../kit/NumberInput.vue'
-import { attempt } from '../../shell/state'
+import { attempt } from '../../state/state'
 import type { Design } from './artwork'
 
 /** One measured print sets what the printer uses: the ink of this artwork as it was read off the machine. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
-import { attempt } from '../../shell/state'
+import { attempt } from '../../state/state'
 
 /** The list of names and numbers of a line, a piece a row: typed, pasted from a spreadsheet, or from a file. */
 const props = defineProps<{

@@ -2,9 +2,9 @@
 import { computed, nextTick, reactive, ref, watch } from 'vue'
 import { makeId, type Schemas } from '../../api/client'
 import NumberInput from '../../kit/NumberInput.vue'
-import { number } from '../../kit/shown'
-import { finishWord, ownWord, placeName } from '../../kit/words'
-import { format } from '../../shell/state'
+import { number } from '../../words/shown'
+import { finishWord, ownWord, placeName } from '../../words/words'
+import { format } from '../../state/state'
 
 /** One decoration of the sentence, described by numbers. */
 type Body = Schemas['PlacementBody']

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { reactive, watch } from 'vue'
-import { rightsWord } from '../../kit/words'
+import { rightsWord } from '../../words/words'
 import type { Design } from './artwork'
 
 /** Whose an artwork is, who said so, and under which licence. Each field is saved by itself. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
 import { api, ask, makeId, type Schemas, seen } from '../../api/client'
-import { attempt, reading, refresh } from '../../shell/state'
+import { attempt, reading, refresh } from '../../state/state'
 
 /** Asks that come often: an empty ask begins from one, a full one is kept as one. */
 const props = defineProps<{ order: Schemas['OrderView']; empty: boolean }>()

@@ -2,10 +2,10 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { explain } from '../../kit/explain'
-import { anHour, bare, duration, moment, money } from '../../kit/shown'
+import { anHour, bare, duration, moment, money } from '../../words/shown'
 import Sign from '../../kit/Sign.vue'
-import { sourceWord } from '../../kit/words'
-import { format } from '../../shell/state'
+import { sourceWord } from '../../words/words'
+import { format } from '../../state/state'
 import { beside } from './bands'
 import LaunchFacts from './LaunchFacts.vue'
 

@@ -2,9 +2,9 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { explain } from '../../kit/explain'
-import { anHour, bare, margin, money } from '../../kit/shown'
+import { anHour, bare, margin, money } from '../../words/shown'
 import StrataBar from '../../kit/StrataBar.vue'
-import { format } from '../../shell/state'
+import { format } from '../../state/state'
 import BandFacts from './BandFacts.vue'
 import { along, beside, type Scale, spoken } from './bands'
 

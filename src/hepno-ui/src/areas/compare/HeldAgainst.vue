@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import type { Schemas } from '../../api/client'
-import { anHour, bare, moment, money } from '../../kit/shown'
-import { format } from '../../shell/state'
+import { anHour, bare, moment, money } from '../../words/shown'
+import { format } from '../../state/state'
 
 /** Two ways held against each other, point by point. */
 const props = defineProps<{ one: Schemas['Band']; other: Schemas['Band'] }>()

@@ -2,7 +2,7 @@
 import { ref, watch } from 'vue'
 import { api, type Schemas } from '../../api/client'
 import { explain } from '../../kit/explain'
-import { lineInHand, shop } from '../../shell/state'
+import { lineInHand, shop } from '../../state/state'
 
 /** What making the line ties up before anybody has bought it; asked for when it is opened. */
 const props = defineProps<{ method: string }>()

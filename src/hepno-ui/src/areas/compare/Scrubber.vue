@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { bare } from '../../kit/shown'
-import { format, lineInHand } from '../../shell/state'
+import { bare } from '../../words/shown'
+import { format, lineInHand } from '../../state/state'
 
 /** Pieces on a logarithmic scale; the cost of each method above it. */
 const props = defineProps<{ comparison: Schemas['Comparison']; ribbon: Schemas['QuantityRibbon'] | null }>()

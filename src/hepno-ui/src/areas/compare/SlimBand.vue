@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { anHour, moment, money } from '../../kit/shown'
+import { anHour, moment, money } from '../../words/shown'
 import StrataBar from '../../kit/StrataBar.vue'
-import { format } from '../../shell/state'
+import { format } from '../../state/state'
 import { type Scale, spoken } from './bands'
 
 /** One method among many, in a line: its bar, price, day and profit an hour; it opens with a click. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
 import { api, type Schemas } from '../../api/client'
-import { bare, money } from '../../kit/shown'
-import { triedWord } from '../../kit/words'
-import { format, lineInHand, shop } from '../../shell/state'
+import { bare, money } from '../../words/shown'
+import { triedWord } from '../../words/words'
+import { format, lineInHand, shop } from '../../state/state'
 import { type Tried, tries } from './comparing'
 
 /** Inputs tried at other levels, each beside what it alone does to the cost of a piece; the strongest first. */

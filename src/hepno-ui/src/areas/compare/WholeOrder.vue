@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { api, type Schemas } from '../../api/client'
-import { shop } from '../../shell/state'
+import { shop } from '../../state/state'
 
 /** Ways of the whole order: each line its best, or one for all; it comes after the comparison and never holds it up. */
 const ways = ref<Schemas['OrderWays'] | null>(null)

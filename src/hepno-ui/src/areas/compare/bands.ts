@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client'
-import { anHour, type Format, moment, money } from '../../kit/shown'
+import { anHour, type Format, moment, money } from '../../words/shown'
 
 type Band = Schemas['Band']
 

@@ -1,6 +1,6 @@
 import { computed, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
-import { lineInHand, reading, shop } from '../../shell/state'
+import { lineInHand, reading, shop } from '../../state/state'
 
 /** Inputs of a price that may be tried at another level, with how far: per cent of as it is now. */
 export const tries = ['blank', 'film', 'ink', 'sentOut', 'wage', 'overhead', 'spoilage'] as const

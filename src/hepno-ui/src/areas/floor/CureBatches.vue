@@ -4,10 +4,10 @@ import { api, ask, makeId, type Schemas, seen } from '../../api/client'
 import NumberInput from '../../kit/NumberInput.vue'
 import { keepOpen } from '../../kit/drafts'
 import { explain } from '../../kit/explain'
-import { fromFahrenheit, money, toFahrenheit } from '../../kit/shown'
+import { fromFahrenheit, money, toFahrenheit } from '../../words/shown'
 import Sign from '../../kit/Sign.vue'
-import { cureSignWord, patchWord } from '../../kit/words'
-import { attempt, format, reading } from '../../shell/state'
+import { cureSignWord, patchWord } from '../../words/words'
+import { attempt, format, reading } from '../../state/state'
 import CureDrawing from './CureDrawing.vue'
 
 /** Film cured together: noted with its control patches, judged, and called back when it was bad. */

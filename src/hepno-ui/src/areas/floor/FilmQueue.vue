@@ -2,7 +2,7 @@
 import { onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import Sign from '../../kit/Sign.vue'
-import { attempt, reading } from '../../shell/state'
+import { attempt, reading } from '../../state/state'
 
 /** The simulated film printer that ships with the program: what waits is sent to it, its queue prints. */
 const props = defineProps<{ printer: Schemas['FilmPrinter'] }>()

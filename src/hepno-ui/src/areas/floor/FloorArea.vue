@@ -17,7 +17,7 @@ import FilmQueue from './FilmQueue.vue'
 import PrinterMaterials from './PrinterMaterials.vue'
 import UpkeepPart from './UpkeepPart.vue'
 import { things, useThings } from '../../kit/things'
-import { format, reading } from '../../shell/state'
+import { format, reading } from '../../state/state'
 import {
   cutterFields,
   dyePrinterFields,

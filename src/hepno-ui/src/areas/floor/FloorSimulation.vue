@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, onUnmounted, ref, watch } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
-import { format, reading, shop } from '../../shell/state'
-import { number } from '../../kit/shown'
-import { floorWord } from '../../kit/words'
+import { format, reading, shop } from '../../state/state'
+import { number } from '../../words/shown'
+import { floorWord } from '../../words/words'
 import FloorLanes from './FloorLanes.vue'
 
 /** The order in hand on the press floor: both ways in the same minutes, stepped and played, and what would help most. */

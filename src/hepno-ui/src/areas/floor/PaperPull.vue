@@ -4,8 +4,8 @@ import { api, ask, type Schemas, seen } from '../../api/client'
 import Sign from '../../kit/Sign.vue'
 import NumberInput from '../../kit/NumberInput.vue'
 import { keepOpen } from '../../kit/drafts'
-import { pullWord } from '../../kit/words'
-import { attempt } from '../../shell/state'
+import { pullWord } from '../../words/words'
+import { attempt } from '../../state/state'
 
 /** What the dial means on this press: noted pressures, and the guided pull of four strips of paper. */
 const props = defineProps<{ press: Schemas['Press']; version: number }>()

@@ -3,9 +3,9 @@ import { computed, reactive, ref, watch } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
 import NumberInput from '../../kit/NumberInput.vue'
 import { keepOpen } from '../../kit/drafts'
-import { fromFahrenheit, toFahrenheit } from '../../kit/shown'
+import { fromFahrenheit, toFahrenheit } from '../../words/shown'
 import Sign from '../../kit/Sign.vue'
-import { attempt, format, reading, refresh, shop } from '../../shell/state'
+import { attempt, format, reading, refresh, shop } from '../../state/state'
 
 /** A press's platen as it was measured: nine points, what is set by them, when it is looked at again; and measuring it. */
 const props = defineProps<{ press: Schemas['Press']; version: number }>()

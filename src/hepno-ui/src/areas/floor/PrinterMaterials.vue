@@ -3,10 +3,10 @@ import { computed, reactive } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
 import { keepOpen } from '../../kit/drafts'
 import { readCell } from '../../kit/fields'
-import { readNumber, unread } from '../../kit/numbers'
+import { readNumber, unread } from '../../words/numbers'
 import Sign from '../../kit/Sign.vue'
-import { supplyWord } from '../../kit/words'
-import { attempt, refresh } from '../../shell/state'
+import { supplyWord } from '../../words/words'
+import { attempt, refresh } from '../../state/state'
 
 /** What is in a printer: levels with their low line, lots, refills, and what it takes. */
 const props = defineProps<{

@@ -2,9 +2,9 @@
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import NumberInput from '../../kit/NumberInput.vue'
-import { toFahrenheit } from '../../kit/shown'
+import { toFahrenheit } from '../../words/shown'
 import Sign from '../../kit/Sign.vue'
-import { attempt, format } from '../../shell/state'
+import { attempt, format } from '../../state/state'
 
 /** The simulated press that ships with the program: switched on, it warms as the press's own figures say. */
 const props = defineProps<{ press: Schemas['Press'] }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { api, ask, makeId, type Schemas, seen } from '../../api/client'
-import { attempt, refresh } from '../../shell/state'
+import { attempt, refresh } from '../../state/state'
 
 /** Photographs of a test: as it was pressed, and after washes. */
 const props = defineProps<{ test: Schemas['SpotTest']; version: number }>()

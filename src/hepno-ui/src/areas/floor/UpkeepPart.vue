@@ -4,10 +4,10 @@ import { api, ask, makeId, type Schemas, seen } from '../../api/client'
 import { keepOpen } from '../../kit/drafts'
 import { explain } from '../../kit/explain'
 import { readCell } from '../../kit/fields'
-import { money } from '../../kit/shown'
+import { money } from '../../words/shown'
 import Sign from '../../kit/Sign.vue'
-import { everyWord } from '../../kit/words'
-import { attempt, format, refresh, shop } from '../../shell/state'
+import { everyWord } from '../../words/words'
+import { attempt, format, refresh, shop } from '../../state/state'
 
 /** What one machine wants done: due, done, and what it makes an hour of it cost. */
 const props = defineProps<{

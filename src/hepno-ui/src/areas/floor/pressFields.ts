@@ -1,8 +1,8 @@
 import type { Schemas } from '../../api/client'
 import { choice, type Field, num, readCell, text } from '../../kit/fields'
-import { readNumber, unread, writeNumber } from '../../kit/numbers'
-import { accessoryWord } from '../../kit/words'
-import { shop } from '../../shell/state'
+import { readNumber, unread, writeNumber } from '../../words/numbers'
+import { accessoryWord } from '../../words/words'
+import { shop } from '../../state/state'
 import { hourFields } from './machineFields'
 
 type Press = Schemas['Press']

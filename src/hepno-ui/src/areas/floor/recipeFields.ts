@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client'
 import { choice, type Field, num, text } from '../../kit/fields'
-import { readNumber, unread, writeNumber } from '../../kit/numbers'
-import { coverWord } from '../../kit/words'
+import { readNumber, unread, writeNumber } from '../../words/numbers'
+import { coverWord } from '../../words/words'
 
 type Recipe = Schemas['Recipe']
 

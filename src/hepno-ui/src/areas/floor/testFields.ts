@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client'
 import { choice, type Field, num, readCell, text } from '../../kit/fields'
-import { bleedingWord } from '../../kit/words'
+import { bleedingWord } from '../../words/words'
 
 type SpotTest = Schemas['SpotTest']
 export const freshSpotTest = (productId: string, styleId: string, today: string): Omit<SpotTest, 'id'> => ({

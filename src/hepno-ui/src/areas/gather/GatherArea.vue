@@ -4,11 +4,11 @@ import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
 import Keys from '../../kit/Keys.vue'
 import NumberInput from '../../kit/NumberInput.vue'
-import { clock, day, moment, money, shortened } from '../../kit/shown'
+import { clock, day, moment, money, shortened } from '../../words/shown'
 import Sign from '../../kit/Sign.vue'
 import { typing } from '../../shell/keys'
-import { onChange } from '../../shell/live'
-import { attempt, format, reading, refresh, shop, take } from '../../shell/state'
+import { onChange } from '../../state/live'
+import { attempt, format, reading, refresh, shop, take } from '../../state/state'
 
 const view = ref<Schemas['GatherView'] | null>(null)
 const dialog = ref<'approve' | 'deposit' | ''>('')

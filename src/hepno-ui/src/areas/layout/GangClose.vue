@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { length, number } from '../../kit/shown'
-import { format } from '../../shell/state'
+import { length, number } from '../../words/shown'
+import { format } from '../../state/state'
 import { along, type Copy, type Gang, type Layout, sheetGap, sizeOf } from './gang'
 import GangCopy from './GangCopy.vue'
 

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { api, ask } from '../../api/client'
 import { explain } from '../../kit/explain'
-import { day, money } from '../../kit/shown'
-import { attempt, format, lineInHand, shop } from '../../shell/state'
+import { day, money } from '../../words/shown'
+import { attempt, format, lineInHand, shop } from '../../state/state'
 import { type Gang, type Layout, small } from './gang'
 
 /** What else could be done with a layout: use what lies in the drawer, fill its room, take the next step, give it away, buy it with another order's. */

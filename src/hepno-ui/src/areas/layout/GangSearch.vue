@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { number, rollLength } from '../../kit/shown'
-import { format } from '../../shell/state'
+import { number, rollLength } from '../../words/shown'
+import { format } from '../../state/state'
 import type { Gang, Layout } from './gang'
 
 /** How near the layout is to what no layout can be under; a search draws its course towards it. */

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { explain } from '../../kit/explain'
-import { bare, money } from '../../kit/shown'
-import { format } from '../../shell/state'
+import { bare, money } from '../../words/shown'
+import { format } from '../../state/state'
 import type { Layout } from './gang'
 
 /** Who carries the cost of a layout, by area and equally on one scale. */

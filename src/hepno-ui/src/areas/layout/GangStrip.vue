@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { money, number } from '../../kit/shown'
-import { format } from '../../shell/state'
+import { money, number } from '../../words/shown'
+import { format } from '../../state/state'
 import { along, type Copy, type Layout, reach, sheetGap, sizeOf } from './gang'
 import GangCopy from './GangCopy.vue'
 

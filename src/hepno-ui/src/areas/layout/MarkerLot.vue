@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { length } from '../../kit/shown'
-import { format } from '../../shell/state'
+import { length } from '../../words/shown'
+import { format } from '../../state/state'
 import PurchaseFacts from './PurchaseFacts.vue'
 
 /** Parts of a run as they lie on cloth and on paper, drawn along the roll at one scale; every part along the grain. */

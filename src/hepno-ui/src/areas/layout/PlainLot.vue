@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Schemas } from '../../api/client'
 import { explain } from '../../kit/explain'
-import { money } from '../../kit/shown'
-import { format } from '../../shell/state'
+import { money } from '../../words/shown'
+import { format } from '../../state/state'
 import PurchaseFacts from './PurchaseFacts.vue'
 
 /** What is sent out or stitched: nothing is laid, but it is bought or set up all the same. */

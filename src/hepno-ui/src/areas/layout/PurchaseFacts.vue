@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
 import { explain } from '../../kit/explain'
-import { money } from '../../kit/shown'
-import { format } from '../../shell/state'
+import { money } from '../../words/shown'
+import { format } from '../../state/state'
 
 /** What a purchase costs, opened to its parts, and where it comes from. */
 const props = defineProps<{ purchase: Schemas['Purchase'] }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { length, rollLength } from '../../kit/shown'
-import { format } from '../../shell/state'
+import { length, rollLength } from '../../words/shown'
+import { format } from '../../state/state'
 import PurchaseFacts from './PurchaseFacts.vue'
 
 /** A length of vinyl or film, drawn along the roll at a scale shared by all lanes. */

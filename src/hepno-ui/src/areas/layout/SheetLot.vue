@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { length } from '../../kit/shown'
-import { format, lineInHand } from '../../shell/state'
+import { length } from '../../words/shown'
+import { format, lineInHand } from '../../state/state'
 import PurchaseFacts from './PurchaseFacts.vue'
 
 /** Own sheets with so many prints on each, drawn to scale with what the printer leaves free. */

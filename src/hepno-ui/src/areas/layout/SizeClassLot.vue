@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { bare, length } from '../../kit/shown'
-import { placeName } from '../../kit/words'
-import { format, lineInHand } from '../../shell/state'
+import { bare, length } from '../../words/shown'
+import { placeName } from '../../words/words'
+import { format, lineInHand } from '../../state/state'
 import PurchaseFacts from './PurchaseFacts.vue'
 
 /** Bought transfers of one size class or sheet: what is paid for, and how much of it is empty. */

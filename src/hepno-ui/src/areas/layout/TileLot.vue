@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { length } from '../../kit/shown'
-import { format } from '../../shell/state'
+import { length } from '../../words/shown'
+import { format } from '../../state/state'
 import PurchaseFacts from './PurchaseFacts.vue'
 
 /** Sheets over one side of a garment: where they overlap and what hangs over, drawn to scale. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { api, ask, makeId, type Schemas, seen } from '../../api/client'
-import { length, money } from '../../kit/shown'
-import { attempt, format, refresh, shop } from '../../shell/state'
+import { length, money } from '../../words/shown'
+import { attempt, format, refresh, shop } from '../../state/state'
 
 /** Pieces of vinyl on the Shelf that a colour can be cut from before the roll, and what the roll leaves to keep. */
 const props = defineProps<{ lineId: string; vinyl: Schemas['VinylPiecesView'] }>()

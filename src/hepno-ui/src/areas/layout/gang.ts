@@ -1,6 +1,6 @@
 import { computed, ref, watch } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
-import { attempt, lineInHand, reading, refresh, shop } from '../../shell/state'
+import { attempt, lineInHand, reading, refresh, shop } from '../../state/state'
 
 export type Copy = Schemas['LaidCopy']
 export type Layout = Schemas['LineLayoutView']

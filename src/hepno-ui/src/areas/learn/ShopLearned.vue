@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
-import { bare, number } from '../../kit/shown'
-import { stepWord } from '../../kit/words'
-import { onChange } from '../../shell/live'
-import { attempt, format, reading, refresh } from '../../shell/state'
+import { bare, number } from '../../words/shown'
+import { stepWord } from '../../words/words'
+import { onChange } from '../../state/live'
+import { attempt, format, reading, refresh } from '../../state/state'
 
 /** What all orders together have taught, and one setting offered with what it would do to open orders. */
 const view = ref<Schemas['LearningView'] | null>(null)

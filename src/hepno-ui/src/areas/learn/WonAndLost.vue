@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
-import { onChange } from '../../shell/live'
-import { reading } from '../../shell/state'
+import { onChange } from '../../state/live'
+import { reading } from '../../state/state'
 
 /** Quotes of the last year that were won and lost, by way and price. */
 const ways = ref<Schemas['WonAndLostView'][]>([])

@@ -2,9 +2,9 @@
 import Dialog from 'primevue/dialog'
 import { computed, onMounted, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
-import { number } from '../../kit/shown'
+import { number } from '../../words/shown'
 import Sign from '../../kit/Sign.vue'
-import { attempt, format, reading, refreshLine, shop } from '../../shell/state'
+import { attempt, format, reading, refreshLine, shop } from '../../state/state'
 
 /** Copies of everything: those that are made by themselves, one made now, one put back. */
 const view = ref<Schemas['CopiesView']>()

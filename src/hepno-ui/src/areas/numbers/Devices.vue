@@ -2,8 +2,8 @@
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import Sign from '../../kit/Sign.vue'
-import { onChange } from '../../shell/live'
-import { attempt, reading } from '../../shell/state'
+import { onChange } from '../../state/live'
+import { attempt, reading } from '../../state/state'
 
 /** Tablets and other machines of the shop: where they find Hepno, who is in, and the code that lets one more in. */
 const devices = ref<Schemas['DevicesView']>()

@@ -2,9 +2,9 @@
 import { computed, onMounted, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import { explain } from '../../kit/explain'
-import { readNumber, unread, writeNumber } from '../../kit/numbers'
-import { money, number } from '../../kit/shown'
-import { attempt, format, reading, shop } from '../../shell/state'
+import { readNumber, unread, writeNumber } from '../../words/numbers'
+import { money, number } from '../../words/shown'
+import { attempt, format, reading, shop } from '../../state/state'
 
 /** A machine weighed against buying: begun with the shop's own figures, every one may be typed over; nothing is kept. */
 type Case = Schemas['MakeOrBuyCase']

@@ -2,8 +2,8 @@
 import { computed, onMounted, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import { explain } from '../../kit/explain'
-import { money } from '../../kit/shown'
-import { format, reading } from '../../shell/state'
+import { money } from '../../words/shown'
+import { format, reading } from '../../state/state'
 
 /** What each way takes to begin with, the least first; opened to its things. */
 const budgets = ref<Schemas['StartUpBudget'][]>([])

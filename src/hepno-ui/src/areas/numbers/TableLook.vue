@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
-import { money } from '../../kit/shown'
-import { attempt, format, refresh, shop } from '../../shell/state'
+import { money } from '../../words/shown'
+import { attempt, format, refresh, shop } from '../../state/state'
 
 /** A table before it is brought in: which column is which, its first rows, what it would change; nothing is kept before the last button. */
 const props = defineProps<{ kind: string; title: string; file: Blob; name: string }>()

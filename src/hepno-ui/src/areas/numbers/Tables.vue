@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { api, ask } from '../../api/client'
 import TableLook from './TableLook.vue'
-import { attempt } from '../../shell/state'
+import { attempt } from '../../state/state'
 
 /** Tables out, and in as a whole once they were looked at: what cannot be kept is said row by row. */
 const kinds = ['customers', 'styles', 'materials', 'prices', 'screens']

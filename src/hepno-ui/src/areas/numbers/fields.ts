@@ -1,10 +1,10 @@
 import dayNames from '../../../../Hepno.Core/Measures/day-names.json'
 import type { Schemas } from '../../api/client'
 import { choice, type Field, num, readCell, text } from '../../kit/fields'
-import { readNumber, unread, writeNumber } from '../../kit/numbers'
-import { coverWord } from '../../kit/words'
+import { readNumber, unread, writeNumber } from '../../words/numbers'
+import { coverWord } from '../../words/words'
 
-export type Numbers = Schemas['ShopNumbers']
+export type Numbers = Schemas['NumbersBody']
 type Format = Schemas['FigureFormat']
 
 const format = (label: string, key: keyof Format, options?: Record<string, string>): Field<Numbers> => ({

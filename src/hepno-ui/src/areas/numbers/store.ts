@@ -1,6 +1,6 @@
 import { ref } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
-import { attempt, keepOrOffer, refresh, shop } from '../../shell/state'
+import { attempt, keepOrOffer, refresh, shop } from '../../state/state'
 import type { Numbers } from './fields'
 
 /** The shop's numbers with the version they stand at. */

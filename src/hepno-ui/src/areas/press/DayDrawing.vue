@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '../../api/client'
-import { clock, duration, fromFahrenheit, minuteOf, shortened } from '../../kit/shown'
-import { format, shop, take } from '../../shell/state'
+import { clock, duration, fromFahrenheit, minuteOf, shortened } from '../../words/shown'
+import { format, shop, take } from '../../state/state'
 import type { useMove } from './moving'
 
 /** A day at the presses: batches on the line of each platen's temperature; a batch is dragged to another place. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { minuteOf, number } from '../../kit/shown'
-import { format, shop, take } from '../../shell/state'
+import { minuteOf, number } from '../../words/shown'
+import { format, shop, take } from '../../state/state'
 
 /** Work without a place on this day; a block is as long as its minutes are on the drawing. */
 const props = defineProps<{ view: Schemas['PressDayView'] }>()

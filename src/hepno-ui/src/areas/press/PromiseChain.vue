@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../../api/client'
-import { clock, duration, moment } from '../../kit/shown'
-import { format, shop } from '../../shell/state'
+import { clock, duration, moment } from '../../words/shown'
+import { format, shop } from '../../state/state'
 
 /** The earliest honest promise of the order in hand, and the chain it rests on. */
 const props = defineProps<{ promise: NonNullable<Schemas['PressDayView']['promise']> }>()

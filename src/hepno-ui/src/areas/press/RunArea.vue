@@ -2,7 +2,7 @@
 import { onMounted, onUnmounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import LongName from '../../kit/LongName.vue'
-import { refresh, take } from '../../shell/state'
+import { refresh, take } from '../../state/state'
 import { useRun } from './run'
 import RunDeeds from './RunDeeds.vue'
 import RunField from './RunField.vue'

@@ -1,7 +1,7 @@
 import { computed, type Ref, ref } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
-import { minuteOf } from '../../kit/shown'
-import { attempt, lineInHand, refresh, shop } from '../../shell/state'
+import { minuteOf } from '../../words/shown'
+import { attempt, lineInHand, refresh, shop } from '../../state/state'
 
 /** A batch on its way to another place on the press day: a ghost until it is placed. */
 interface Ghost {

@@ -1,6 +1,6 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { api, ask, makeId, Refusal, type Schemas } from '../../api/client'
-import { onChange } from '../../shell/live'
+import { onChange } from '../../state/live'
 import { useInHand } from './inHand'
 import { forget, keep, type Laps, offset, recall } from './kept'
 import { outbox } from './outbox'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { api, ask, type Schemas, seen } from '../../api/client'
-import { anHour, bare, moment } from '../../kit/shown'
-import { attempt, format, lineInHand, reading, refresh, shop } from '../../shell/state'
+import { anHour, bare, moment } from '../../words/shown'
+import { attempt, format, lineInHand, reading, refresh, shop } from '../../state/state'
 
 /** The other methods for the line that is looked at, side by side; one of them is taken instead with one click. */
 const offered = (methodId: string) =>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { api, ask, seen } from '../../api/client'
-import { readNumber, unread } from '../../kit/numbers'
-import { bare, money } from '../../kit/shown'
-import { attempt, format, lineInHand, refresh, shop } from '../../shell/state'
+import { readNumber, unread } from '../../words/numbers'
+import { bare, money } from '../../words/shown'
+import { attempt, format, lineInHand, refresh, shop } from '../../state/state'
 
 /** The price of a piece: as the policy makes it, until the owner says another. Emptied, it is the policy's again. */
 const props = defineProps<{ price: number; how: string }>()

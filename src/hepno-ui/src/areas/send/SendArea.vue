@@ -6,8 +6,8 @@ import { explain } from '../../kit/explain'
 import Keys from '../../kit/Keys.vue'
 import Sign from '../../kit/Sign.vue'
 import { typing } from '../../shell/keys'
-import { money } from '../../kit/shown'
-import { attempt, format, reading, refresh, shop } from '../../shell/state'
+import { money } from '../../words/shown'
+import { attempt, format, reading, refresh, shop } from '../../state/state'
 
 const order = computed(() =>
   shop.order && ['press', 'send', 'learn', 'closed'].includes(shop.order.station) ? shop.order : null,

@@ -3,10 +3,10 @@ import { computed, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
 import { choice, type Field, num, text } from '../../kit/fields'
-import { readNumber, unread } from '../../kit/numbers'
-import { day, length } from '../../kit/shown'
+import { readNumber, unread } from '../../words/numbers'
+import { day, length } from '../../words/shown'
 import { things, useThings } from '../../kit/things'
-import { format, shop } from '../../shell/state'
+import { format, shop } from '../../state/state'
 
 /** Transfers that lie in the drawer: marks the shop keeps on hand to fill sheets with, and copies left over of orders' designs. */
 type Kept = Schemas['KeptPrint']

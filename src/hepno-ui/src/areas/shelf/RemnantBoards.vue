@@ -3,9 +3,9 @@ import { computed, ref } from 'vue'
 import { api, ask, type Schemas } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
 import { choice, type Field, num, text } from '../../kit/fields'
-import { day, length } from '../../kit/shown'
+import { day, length } from '../../words/shown'
 import { things, useThings } from '../../kit/things'
-import { format, shop } from '../../shell/state'
+import { format, shop } from '../../state/state'
 
 /** Pieces of vinyl that were left over, and which order each is used for. */
 type Remnant = Schemas['VinylRemnant']

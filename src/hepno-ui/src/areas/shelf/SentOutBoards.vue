@@ -2,10 +2,10 @@
 import type { Schemas } from '../../api/client'
 import Boards from '../../kit/Boards.vue'
 import PriceHistory from '../../kit/PriceHistory.vue'
-import { length, money } from '../../kit/shown'
+import { length, money } from '../../words/shown'
 import { things, useThings } from '../../kit/things'
-import { kindWord } from '../../kit/words'
-import { format } from '../../shell/state'
+import { kindWord } from '../../words/words'
+import { format } from '../../state/state'
 import {
   clothFields,
   freshCloth,

@@ -1,7 +1,7 @@
 import { makeId, type Schemas } from '../../api/client'
 import { choice, type Field, num, readCell, rows, text } from '../../kit/fields'
-import { readNumber, unread, writeNumber } from '../../kit/numbers'
-import { finishWord, kindWord } from '../../kit/words'
+import { readNumber, unread, writeNumber } from '../../words/numbers'
+import { finishWord, kindWord } from '../../words/words'
 
 type Style = Schemas['Style']
 type Vinyl = Schemas['VinylFilm']

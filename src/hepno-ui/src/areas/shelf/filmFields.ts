@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client'
 import { choice, type Field, num, readCell, rows, text } from '../../kit/fields'
-import { readNumber, unread, writeNumber } from '../../kit/numbers'
+import { readNumber, unread, writeNumber } from '../../words/numbers'
 
 type Film = Schemas['TransferPriceList']
 

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client'
 import { choice, type Field, num, numOrNone, readCell, rows, text } from '../../kit/fields'
-import { kindWord } from '../../kit/words'
+import { kindWord } from '../../words/words'
 
 type Paper = Schemas['TransferPaper']
 type Outside = Schemas['OutsidePrinter']

@@ -1,4 +1,4 @@
-namespace Hepno.Core.Stock;
+namespace Hepno.Core.Purchasing;
 
 /// <summary>A piece that may be bought beyond the need to reach a value.</summary>
 /// <param name="Line">Which line of the order it is like, by its place there.</param>

@@ -1,7 +1,7 @@
 using Hepno.Core.Blanks;
-using Hepno.Core.Methods;
+using Hepno.Core.Shop;
 
-namespace Hepno.Core.Costing;
+namespace Hepno.Core.Purchasing;
 
 /// <summary>What a supplier's goods in an order come to: what its price tiers by value and its free freight look at (docs/trade.md 10).</summary>
 public static class SupplierInvoice

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { readCell } from './fields'
+import { readCell } from '../kit/fields'
 import { anHour, bare, day, duration, length, moment, money, number, rollLength, type Format } from './shown'
 
 const plain: Format = {

@@ -1,7 +1,7 @@
 import { computed, reactive, toRaw, watch } from 'vue'
 import { api, ask, makeId, type Problem, Refusal, type Schemas, seen } from '../api/client'
-import { marks } from '../kit/numbers'
-import { type StationName, stations } from '../kit/words'
+import { marks } from '../words/numbers'
+import { type StationName, stations } from '../words/words'
 import type { Stale } from '../sending/sending'
 
 /** What the whole screen shares: the work line, the order in hand, and what was last said. */

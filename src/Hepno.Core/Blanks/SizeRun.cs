@@ -2,7 +2,7 @@ using System.Globalization;
 using System.Text.RegularExpressions;
 using Hepno.Core.Measures;
 
-namespace Hepno.Core.Orders;
+namespace Hepno.Core.Blanks;
 
 /// <summary>Pieces of one size.</summary>
 /// <param name="Size">Name of the size, as the style has it.</param>

@@ -1,9 +1,12 @@
 using Hepno.Core.Blanks;
+using Hepno.Core.Costing;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
+using Hepno.Core.Purchasing;
+using Hepno.Core.Shop;
 
-namespace Hepno.Core.Costing;
+namespace Hepno.Core.Comparing;
 
 /// <summary>Where weighing a film printer against bought film begins: the shop's own figures as far as it has them.</summary>
 /// <param name="Case">What to weigh.</param>
@@ -40,7 +43,7 @@ public sealed record MakeOrBuyStart(MakeOrBuyCase Case, IReadOnlyList<string> Fr
         var (bought, made) = (Plan(new DtfBought().Answer(ask, book)), Plan(new DtfMade().Answer(ask, book)));
         var printer = book.FilmPrinters.Count > 0 ? book.FilmPrinters[0] : null;
         double Minutes(DecorationPlan? d) =>
-            d is null ? 0 : WorkSteps.Attended(d.Preparation) * book.Numbers.HandsFactor / 60;
+            d is null ? 0 : WorkSteps.Attended(d.Preparation) * book.Numbers.Floor.HandsFactor / 60;
         // its wear is what is to be paid back
         var material = made?.Material.Parts.Where(p => p.Code != "machine").Sum(p => p.Value) ?? AssumedMade;
         var cleaning = printer is null
@@ -53,7 +56,7 @@ public sealed record MakeOrBuyStart(MakeOrBuyCase Case, IReadOnlyList<string> Fr
                 bought?.Material.Value ?? 0,
                 material,
                 made is null ? AssumedMinutes : Math.Max(0, Minutes(made) - Minutes(bought)),
-                book.Numbers.Wage,
+                book.Numbers.Rates.Wage,
                 AssumedUpkeep + cleaning,
                 0,
                 LearningPrints,

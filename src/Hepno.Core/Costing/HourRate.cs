@@ -8,16 +8,19 @@ namespace Hepno.Core.Costing;
 public sealed record FixedCost(string Name, decimal PerMonth);
 
 /// <summary>The two rates of an hour of hands, from people and fixed costs (docs/trade.md 8).</summary>
-public static class Rates
+public static class HourRate
 {
     private const double WeeksAMonth = 52.0 / 12;
 
     /// <summary>Money for an hour of hands: each person's wage with on-costs, weighed by their hours.</summary>
-    public static Figure Labour(ShopNumbers n)
+    /// <param name="rates">The typed wage, for a shop without people.</param>
+    /// <param name="week">Who works.</param>
+    public static Figure Labour(CostRates rates, WorkWeek week)
     {
-        if (n.People is not { Count: > 0 } people || people.Sum(p => p.HoursAWeek()) <= 0)
+        var people = week.People;
+        if (people.Sum(p => p.HoursAWeek()) <= 0)
         {
-            return Figure.Input("labour-rate", "An hour of hands", n.Wage, FigureUnit.MoneyAnHour, "Numbers: wage");
+            return Figure.Input("labour-rate", "An hour of hands", rates.Wage, FigureUnit.MoneyAnHour, "Numbers: wage");
         }
         var hours = people.Sum(p => p.HoursAWeek());
         return new(
@@ -63,18 +66,17 @@ public static class Rates
     }
 
     /// <summary>Money for rent and the rest for an hour of hands: fixed costs a month ÷ productive hours a month.</summary>
-    public static Figure Overhead(ShopNumbers n)
+    /// <param name="rates">Fixed costs, or the typed overhead.</param>
+    /// <param name="week">How many hours there are.</param>
+    public static Figure Overhead(CostRates rates, WorkWeek week)
     {
-        var week = n.People is { Count: > 0 } people
-            ? people.Sum(p => p.HoursAWeek())
-            : n.Week.Where(d => d.Open is not null).Sum(d => (d.Close!.Value - d.Open!.Value).TotalHours);
-        var hours = week * WeeksAMonth * n.ProductiveShare;
-        if (n.FixedCosts is not { Count: > 0 } costs || hours <= 0)
+        var hours = week.HoursAWeek() * WeeksAMonth * rates.ProductiveShare;
+        if (rates.FixedCosts.Count == 0 || hours <= 0)
         {
             return Figure.Input(
                 "overhead-rate",
                 "Rent and the rest",
-                n.OverheadPerHour,
+                rates.OverheadPerHour,
                 FigureUnit.MoneyAnHour,
                 "Numbers: overhead"
             );
@@ -83,7 +85,7 @@ public static class Rates
             "month",
             "A month",
             [
-                .. costs.Select(
+                .. rates.FixedCosts.Select(
                     (c, i) =>
                         Figure.Input($"cost-{i + 1}", c.Name, c.PerMonth, FigureUnit.Money, "Numbers: fixed costs")
                 ),
@@ -109,14 +111,14 @@ public static class Rates
                         Figure.Input(
                             "week",
                             "Hours a week",
-                            week,
+                            week.HoursAWeek(),
                             FigureUnit.Count,
-                            n.People is { Count: > 0 } ? "Numbers: people" : "Numbers: open hours"
+                            week.People.Count > 0 ? "Numbers: people" : "Numbers: open hours"
                         ),
                         Figure.Input(
                             "share",
                             "Productive",
-                            n.ProductiveShare,
+                            rates.ProductiveShare,
                             FigureUnit.Share,
                             "Numbers: productive share"
                         ),

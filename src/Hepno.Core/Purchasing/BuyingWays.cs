@@ -1,11 +1,9 @@
 using Hepno.Core.Blanks;
-using Hepno.Core.Costing;
 using Hepno.Core.Measures;
-using Hepno.Core.Methods;
-using Hepno.Core.Orders;
 using Hepno.Core.Planning;
+using Hepno.Core.Shop;
 
-namespace Hepno.Core.Stock;
+namespace Hepno.Core.Purchasing;
 
 /// <summary>One way to have the blanks of a line.</summary>
 /// <param name="Code">stock, need, tier, free-freight or elsewhere.</param>

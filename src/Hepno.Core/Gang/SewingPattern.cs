@@ -1,7 +1,6 @@
 using Hepno.Core.Blanks;
-using Hepno.Core.Gang;
 
-namespace Hepno.Core.Orders;
+namespace Hepno.Core.Gang;
 
 /// <summary>Parts a garment is sewn from, by kind and size (assumed: a plain cut, seam allowance and bleed in it; the shop's own pattern decides).</summary>
 public static class SewingPattern

@@ -1,7 +1,6 @@
 using System.Globalization;
-using Hepno.Core.Blanks;
 
-namespace Hepno.Core.Orders;
+namespace Hepno.Core.Blanks;
 
 /// <summary>How much larger or smaller a size lies flat than the size its outline is drawn in (assumed: by customary chest widths).</summary>
 public static class GarmentScale

@@ -1,8 +1,8 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
-using Hepno.Core.Methods;
+using Hepno.Core.Shop;
 
-namespace Hepno.Core.Costing;
+namespace Hepno.Core.Purchasing;
 
 /// <summary>What a blank costs here, freight included, averaged over the size run.</summary>
 public static class LandedBlank

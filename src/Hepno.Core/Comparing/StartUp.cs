@@ -1,7 +1,9 @@
+using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
+using Hepno.Core.Shop;
 
-namespace Hepno.Core.Costing;
+namespace Hepno.Core.Comparing;
 
 /// <summary>Something a shop needs before its first piece by a way.</summary>
 /// <param name="Price">Its price with where it comes from: the shop's own Floor, or assumed.</param>

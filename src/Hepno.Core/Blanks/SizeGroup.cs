@@ -1,6 +1,6 @@
 using System.Text.RegularExpressions;
 
-namespace Hepno.Core.Orders;
+namespace Hepno.Core.Blanks;
 
 /// <summary>Sizes that take the same print.</summary>
 public enum SizeGroup

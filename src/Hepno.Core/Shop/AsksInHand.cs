@@ -3,7 +3,7 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 
-namespace Hepno.Core.Methods;
+namespace Hepno.Core.Shop;
 
 /// <summary>A line of an ask looked up in the shop's book.</summary>
 /// <param name="Style">Its garment, or null.</param>

@@ -1,0 +1,24 @@
+using Hepno.Core.Measures;
+
+namespace Hepno.Core.Pricing;
+
+/// <summary>The shop's fees and tax (docs/trade.md 8).</summary>
+/// <param name="Share">Card fee as a share of its base.</param>
+/// <param name="Fixed">Card fee for each payment.</param>
+/// <param name="Base">What the share is taken of.</param>
+/// <param name="TaxShare">Sales tax as the owner and their adviser set it.</param>
+public sealed record FeeRules(decimal Share, decimal Fixed, FeeBase Base, decimal TaxShare)
+{
+    /// <summary>Starting values of a new shop (assumed): a usual card fee, no tax.</summary>
+    public static FeeRules Default { get; } = new(0.029m, 0.30m, FeeBase.Everything, 0);
+
+    /// <summary>The fees prices are made with.</summary>
+    /// <param name="postagePerPiece">Postage charged at cost, for one piece; 0 where it is collected or in the price.</param>
+    public FeeTerms Terms(decimal postagePerPiece = 0) => new(Share, TaxShare, postagePerPiece, Base);
+
+    /// <summary>What the owner must put right.</summary>
+    public IEnumerable<Problem> Problems() =>
+        AmountProblem
+            .In((Fixed, "feeFixed", "A fixed fee"))
+            .Concat(AmountProblem.InShares((Share, "feeShare", "A fee"), (TaxShare, "taxShare", "A tax")));
+}

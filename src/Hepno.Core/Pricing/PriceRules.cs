@@ -1,0 +1,107 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Measures;
+
+namespace Hepno.Core.Pricing;
+
+/// <summary>How the shop makes its prices (docs/trade.md 8).</summary>
+/// <param name="Retail">Price policy for retail.</param>
+/// <param name="Wholesale">Price policy for wholesale.</param>
+/// <param name="LeastMarginShare">No policy goes under this share of the price.</param>
+/// <param name="MinimumCharge">Least charge for an order.</param>
+/// <param name="RoundingStep">Prices are rounded up to this.</param>
+/// <param name="Inversion">What is done when more pieces would come to less.</param>
+/// <param name="SizePricing">Whether dearer sizes are averaged into the price or charged on top.</param>
+/// <param name="TierSteps">Quantities of a quote's table of other quantities, smallest first.</param>
+/// <param name="TheirsPerPiece">Charged on top for pressing a garment the customer brings.</param>
+/// <param name="RuleOfThumb">The multiple of materials a piece was sold at before there were figures, shown beside the price; 0 for none.</param>
+public sealed record PriceRules(
+    PricePolicy Retail,
+    PricePolicy Wholesale,
+    decimal LeastMarginShare,
+    decimal MinimumCharge,
+    decimal RoundingStep,
+    InversionRule Inversion,
+    SizePricing SizePricing,
+    IReadOnlyList<int> TierSteps,
+    decimal TheirsPerPiece,
+    decimal RuleOfThumb
+)
+{
+    /// <summary>Quantities a new shop's quotes offer.</summary>
+    public static IReadOnlyList<int> UsualSteps { get; } = [12, 24, 36, 48, 72, 144];
+
+    /// <summary>Starting values of a new shop (assumed); each is the owner's to change.</summary>
+    public static PriceRules Default { get; } =
+        new(
+            PricePolicy.Default,
+            PricePolicy.Default with
+            {
+                MarginShare = 0.25m,
+            },
+            0,
+            40m,
+            0.25m,
+            InversionRule.OfferLarger,
+            SizePricing.Averaged,
+            UsualSteps,
+            0,
+            3
+        );
+
+    /// <summary>The price policy of a channel.</summary>
+    public PricePolicy PolicyFor(Channel channel) => channel == Channel.Wholesale ? Wholesale : Retail;
+
+    /// <summary>What the owner must put right.</summary>
+    /// <param name="fees">The shop's fees: with a margin they must leave something for the cost.</param>
+    public IEnumerable<Problem> Problems(FeeTerms fees) =>
+        AmountProblem
+            .In(
+                (TheirsPerPiece, "theirsPerPiece", "The charge for their own garments"),
+                (MinimumCharge, "minimumCharge", "A minimum charge"),
+                (RoundingStep, "roundingStep", "A rounding step")
+            )
+            .Concat(AmountProblem.InShares((LeastMarginShare, "leastMarginShare", "A least margin")))
+            .Concat(Retail.Problems("retail", fees))
+            .Concat(Wholesale.Problems("wholesale", fees))
+            .Concat(MarginProblems(fees))
+            .Concat(TableProblems());
+
+    private IEnumerable<Problem> MarginProblems(FeeTerms fees)
+    {
+        if (LeastMarginShare + fees.OfPrice >= 1)
+        {
+            yield return new(
+                "margin-and-fees",
+                $"The least margin and fees together take {(LeastMarginShare + fees.OfPrice) * 100:0.##}% of the price: nothing is left for the cost.",
+                "leastMarginShare",
+                "Lower it until both stay below 100%."
+            );
+        }
+        if (RuleOfThumb is < 0 or > 20)
+        {
+            yield return new(
+                "range",
+                $"A rule of thumb of {RuleOfThumb:0.##} times the materials is outside 0 to 20.",
+                "ruleOfThumb",
+                "2 to 4 is usual; 0 for none."
+            );
+        }
+    }
+
+    private IEnumerable<Problem> TableProblems()
+    {
+        if (
+            TierSteps.Count is 0 or > 8
+            || TierSteps.Any(s => s is < 1 or > SizeRun.MostPieces)
+            || !TierSteps.Order().Distinct().SequenceEqual(TierSteps)
+        )
+        {
+            yield return new(
+                "steps",
+                $"The quantities {string.Join(", ", TierSteps)} cannot be used.",
+                "tierSteps",
+                "Type 1 to 8 rising quantities, for example 12, 24, 36."
+            );
+        }
+    }
+}

@@ -1,0 +1,97 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
+using Hepno.Core.Pricing;
+using Hepno.Core.Sending;
+using Hepno.Core.Shop;
+using Hepno.Store.Documents;
+
+namespace Hepno.Store.Tests;
+
+/// <summary>The shop's numbers as documents keep them: every form they were ever written in is read.</summary>
+public class NumbersDocumentTests
+{
+    private static readonly JsonSerializerOptions History = new()
+    {
+        Converters = { new JsonStringEnumConverter(), new NumbersDocument() },
+    };
+
+    private static readonly JsonSerializerOptions Quote = new(JsonSerializerDefaults.Web)
+    {
+        RespectRequiredConstructorParameters = true,
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new NumbersDocument() },
+    };
+
+    // one long list until the release of November 2026, in the two spellings it was kept in
+    [Theory]
+    [InlineData("numbers-1-history.json", true)]
+    [InlineData("numbers-1-quote.json", false)]
+    public void The_long_list_of_before_is_read_with_everything_in_it(string file, bool isHistory)
+    {
+        var list = File.ReadAllText(Where(file));
+        var n = JsonSerializer.Deserialize<ShopNumbers>(list, isHistory ? History : Quote)!;
+        Assert.Equal(("Tern & Tallow", "letter"), (n.Identity.Name, n.Identity.Paper));
+        Assert.Equal(
+            (0.029m, 0.30m, FeeBase.Everything, 0.08m),
+            (n.Fees.Share, n.Fees.Fixed, n.Fees.Base, n.Fees.TaxShare)
+        );
+        Assert.Equal((2, 4, 0.6), (n.Week.People.Count, n.Rates.FixedCosts.Count, n.Rates.ProductiveShare));
+        Assert.Equal((0.35m, 0.25m), (n.Prices.Retail.MarginShare, n.Prices.Wholesale.MarginShare));
+        Assert.Equal(
+            (0.5m, 14, 3, 4),
+            (n.Terms.DepositShare, n.Terms.ValidityDays, n.Floor.SwapMinutes, n.Packing.ParcelMinutes)
+        );
+        Assert.Empty(n.Problems());
+        // every figure of the list stands somewhere in the parts; what it had not is a starting value
+        var parts = Figures(JsonSerializer.SerializeToNode(n, isHistory ? History : Quote)!);
+        Assert.All(Figures(JsonNode.Parse(list)!), figure => Assert.True(parts.Remove(figure), figure));
+    }
+
+    [Fact]
+    public void What_a_list_had_not_yet_was_its_starting_value_and_wholesale_without_a_policy_had_retails()
+    {
+        var list = JsonNode.Parse(File.ReadAllText(Where("numbers-1-quote.json")))!.AsObject();
+        foreach (var later in list.Select(f => f.Key).SkipWhile(k => k != "wholesale").ToList())
+        {
+            list[later] = null;
+        }
+        list["retail"]!["marginShare"] = 0.41m;
+        list.Remove("unattended");
+        var n = list.Deserialize<ShopNumbers>(Quote)!;
+        Assert.Equal((0.41m, 0.41m), (n.Prices.Retail.MarginShare, n.Prices.Wholesale.MarginShare));
+        Assert.Equal((Packaging.Default, PriceRules.UsualSteps), (n.Packing.Packagings, n.Prices.TierSteps), Same);
+        Assert.Equal((1, 0), (n.Floor.HandsFactor, n.Floor.Unattended.Count));
+    }
+
+    [Fact]
+    public void What_is_written_now_is_in_parts_and_comes_back_as_it_was()
+    {
+        foreach (var options in new[] { History, Quote })
+        {
+            var written = JsonSerializer.Serialize(ShopNumbers.Default, options);
+            Assert.Equal(8, JsonNode.Parse(written)!.AsObject().Count);
+            Assert.Equal(
+                written,
+                JsonSerializer.Serialize(JsonSerializer.Deserialize<ShopNumbers>(written, options), options)
+            );
+        }
+    }
+
+    private static bool Same(
+        (IReadOnlyList<Packaging>, IReadOnlyList<int>) a,
+        (IReadOnlyList<Packaging>, IReadOnlyList<int>) b
+    ) => a.Item1.SequenceEqual(b.Item1) && a.Item2.SequenceEqual(b.Item2);
+
+    // texts and numbers anywhere, without their places; nothing is said of what is empty
+    private static List<string> Figures(JsonNode node) =>
+        [
+            .. node switch
+            {
+                JsonObject o => o.SelectMany(f => f.Value is null ? [] : Figures(f.Value)),
+                JsonArray a => a.SelectMany(x => x is null ? [] : Figures(x)),
+                _ => [node.ToJsonString()],
+            },
+        ];
+
+    private static string Where(string file) => Tree.Case("documents", file);
+}
