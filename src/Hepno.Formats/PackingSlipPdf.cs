@@ -1,4 +1,5 @@
 using System.Globalization;
+using Hepno.Core.Quoting;
 
 namespace Hepno.Formats;
 

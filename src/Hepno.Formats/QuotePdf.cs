@@ -1,83 +1,8 @@
 using System.Globalization;
+using Hepno.Core.Quoting;
 using PdfSharp.UniversalAccessibility;
 
 namespace Hepno.Formats;
-
-/// <summary>A figure and what it is, as it stands on a document.</summary>
-public sealed record Stated(string Label, string Value);
-
-/// <summary>Pieces of one size, as printed.</summary>
-public sealed record SizePrinted(string Size, int Pieces);
-
-/// <summary>An amount on top of a line: a dearer size.</summary>
-public sealed record ExtraPrinted(string Label, string Pieces, string Each, string Amount);
-
-/// <summary>One line of a document.</summary>
-/// <param name="What">The garment.</param>
-/// <param name="Details">Its prints.</param>
-/// <param name="Sizes">Pieces by size.</param>
-/// <param name="Pieces">Pieces.</param>
-/// <param name="Each">Price each.</param>
-/// <param name="Amount">Pieces × price each.</param>
-/// <param name="Extras">What dearer sizes add, each an amount of its own.</param>
-public sealed record LinePrinted(
-    string What,
-    IReadOnlyList<string> Details,
-    IReadOnlyList<SizePrinted> Sizes,
-    string Pieces,
-    string Each,
-    string Amount,
-    IReadOnlyList<ExtraPrinted> Extras
-);
-
-/// <summary>Every word and figure of a quote or order confirmation, ready to print: nothing is computed while printing.</summary>
-/// <param name="Kind">Quote or Order confirmation.</param>
-/// <param name="Paper">letter or a4.</param>
-/// <param name="Shop">The shop's name.</param>
-/// <param name="ShopLine">Its address.</param>
-/// <param name="Contact">How to reach it.</param>
-/// <param name="Number">The quote's number.</param>
-/// <param name="Dates">Date and validity.</param>
-/// <param name="Customer">For whom.</param>
-/// <param name="CustomerContact">Person or address; may be empty.</param>
-/// <param name="Title">What it is, in one line.</param>
-/// <param name="Heads">The figures of the head: each, in all, ready.</param>
-/// <param name="Lines">Lines, at least one.</param>
-/// <param name="Totals">Before tax, postage, tax, total, deposit.</param>
-/// <param name="TotalIndex">Which of them is the total.</param>
-/// <param name="Columns">When, terms, looking after it.</param>
-/// <param name="Tiers">Other quantities: pieces, each, in all; may be empty.</param>
-/// <param name="Others">Other ways it could be made, offered beside; null for none.</param>
-public sealed record QuoteDocument(
-    string Kind,
-    string Paper,
-    string Shop,
-    string ShopLine,
-    string Contact,
-    string Number,
-    string Dates,
-    string Customer,
-    string CustomerContact,
-    string Title,
-    IReadOnlyList<Stated> Heads,
-    IReadOnlyList<LinePrinted> Lines,
-    IReadOnlyList<Stated> Totals,
-    int TotalIndex,
-    IReadOnlyList<Stated> Columns,
-    IReadOnlyList<TierPrinted> Tiers,
-    IReadOnlyList<OtherPrinted>? Others = null
-);
-
-/// <summary>One other quantity on offer.</summary>
-public sealed record TierPrinted(string Pieces, string Each, string InAll, bool Yours);
-
-/// <summary>One way a line can be made.</summary>
-/// <param name="How">In the customer's words.</param>
-/// <param name="Each">Price each.</param>
-/// <param name="InAll">Before tax.</param>
-/// <param name="Ready">When.</param>
-/// <param name="Quoted">True for the way the quote is for.</param>
-public sealed record OtherPrinted(string How, string Each, string InAll, string Ready, bool Quoted);
 
 /// <summary>Prints a quote or an order confirmation, on as many pages as its lines need.</summary>
 public static class QuotePdf

@@ -1,4 +1,5 @@
 using System.Globalization;
+using Hepno.Core.Quoting;
 using PdfSharp.UniversalAccessibility;
 
 namespace Hepno.Formats;

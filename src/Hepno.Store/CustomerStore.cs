@@ -1,3 +1,4 @@
+using Hepno.Core.Orders;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store;

@@ -1,3 +1,4 @@
+using Hepno.Core.Quoting;
 using Hepno.Core.Stock;
 using Microsoft.Data.Sqlite;
 
@@ -6,16 +7,8 @@ namespace Hepno.Store;
 /// <summary>What sent quotes make of which artwork by screens or stitches.</summary>
 public static class MadeStore
 {
-    /// <summary>A design of a quote.</summary>
-    /// <param name="DesignId">Which artwork.</param>
-    /// <param name="MakerId">By whom.</param>
-    /// <param name="WidthIn">How wide, in.</param>
-    /// <param name="HeightIn">How tall, in.</param>
-    /// <param name="Screens">Screens it takes; 0 for stitches.</param>
-    public sealed record Quoted(string DesignId, string MakerId, double WidthIn, double HeightIn, int Screens);
-
     /// <summary>Keeps what a quote makes, each artwork with the picture it has now; one that is no longer kept is left out.</summary>
-    public static void Put(SqliteConnection connection, string quoteId, IEnumerable<Quoted> designs)
+    public static void Put(SqliteConnection connection, string quoteId, IEnumerable<QuotedDesign> designs)
     {
         foreach (var d in designs)
         {

@@ -1,20 +1,7 @@
+using Hepno.Core.Quoting;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store;
-
-/// <summary>A sent quote, frozen: its figures are never computed again.</summary>
-/// <param name="Id">Identity.</param>
-/// <param name="OrderId">Order.</param>
-/// <param name="SentAt">When (UTC).</param>
-/// <param name="WithdrawnAt">When withdrawn (UTC), or null.</param>
-public sealed record StoredQuote(string Id, string OrderId, DateTime SentAt, DateTime? WithdrawnAt);
-
-/// <summary>A line of a sent quote in figures alone.</summary>
-/// <param name="LineId">Which line.</param>
-/// <param name="MethodId">By which way.</param>
-/// <param name="Price">Sold at, a piece, what dearer sizes add averaged in.</param>
-/// <param name="Cost">Cost a piece as it was then.</param>
-public sealed record QuotedLine(string LineId, string MethodId, decimal Price, decimal Cost);
 
 /// <summary>Sent quotes with the bytes of their PDF.</summary>
 public static class QuoteStore

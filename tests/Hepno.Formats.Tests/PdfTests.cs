@@ -1,3 +1,4 @@
+using Hepno.Core.Quoting;
 using UglyToad.PdfPig;
 
 namespace Hepno.Formats.Tests;

@@ -1,3 +1,5 @@
+using Hepno.Web.Held;
+
 namespace Hepno.Web.Tests;
 
 /// <summary>Whose hands a piece is in.</summary>

@@ -139,7 +139,7 @@ public class ShopTests(Shop shop) : IClassFixture<Shop>
     }
 
     [Theory]
-    [InlineData("Hepno.Core", "", "")]
+    [InlineData("Hepno.Core", "", "NodaTime")]
     [InlineData("Hepno.Store", "Hepno.Core", "Microsoft.Data.Sqlite")]
     [InlineData(
         "Hepno.Formats",

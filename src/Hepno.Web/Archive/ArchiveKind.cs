@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Hepno.Core.Measures;
 using Hepno.Store;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Archive;

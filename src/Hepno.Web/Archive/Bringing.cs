@@ -2,6 +2,7 @@ using System.IO.Compression;
 using System.Text.Json;
 using Hepno.Core.Measures;
 using Hepno.Store;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Archive;

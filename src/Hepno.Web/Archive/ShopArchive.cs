@@ -4,11 +4,13 @@ using System.Text;
 using System.Text.Json;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.Quoting;
 using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
 using Hepno.Core.Shop;
 using Hepno.Store;
-using Hepno.Web.Views;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Archive;

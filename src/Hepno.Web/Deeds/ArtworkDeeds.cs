@@ -2,6 +2,9 @@ using System.Collections.Concurrent;
 using Hepno.Core.Artwork;
 using Hepno.Formats;
 using Hepno.Store;
+using Hepno.Web.Drawings;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;

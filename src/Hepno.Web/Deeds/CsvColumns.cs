@@ -1,4 +1,5 @@
 using Hepno.Formats;
+using Hepno.Web.Wire;
 
 namespace Hepno.Web.Deeds;
 

@@ -1,7 +1,9 @@
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
+using Hepno.Core.Orders;
 using Hepno.Formats;
 using Hepno.Store;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;

@@ -1,5 +1,6 @@
 using System.Globalization;
 using Hepno.Core.Blanks;
+using Hepno.Formats;
 
 namespace Hepno.Web.Deeds;
 

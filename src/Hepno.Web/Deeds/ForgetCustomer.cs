@@ -1,7 +1,10 @@
 using System.Text.Json;
 using Hepno.Core.Orders;
+using Hepno.Core.Quoting;
 using Hepno.Formats;
 using Hepno.Store;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;
@@ -32,10 +35,7 @@ internal static class ForgetCustomer
             UndoStore.Forget(connection, Aggregates.Orders.Kind, order.Value.Id);
             foreach (var quote in QuoteStore.Of(connection, order.Value.Id))
             {
-                var kept = JsonSerializer.Deserialize<Views.FrozenQuote>(
-                    QuoteStore.Json(connection, quote.Id),
-                    Json.Frozen
-                )!;
+                var kept = JsonSerializer.Deserialize<FrozenQuote>(QuoteStore.Json(connection, quote.Id), Json.Frozen)!;
                 var bare = kept with
                 {
                     Ask = Nameless(kept.Ask),

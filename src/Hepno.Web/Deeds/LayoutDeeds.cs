@@ -2,9 +2,12 @@ using Hepno.Core.Gang;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Quoting;
 using Hepno.Core.Shop;
 using Hepno.Store;
+using Hepno.Web.Held;
 using Hepno.Web.Views;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;

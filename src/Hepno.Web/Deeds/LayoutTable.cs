@@ -1,6 +1,7 @@
 using System.Globalization;
 using Hepno.Core.Gang;
 using Hepno.Formats;
+using Hepno.Web.Wire;
 
 namespace Hepno.Web.Deeds;
 

@@ -1,8 +1,10 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Quoting;
 using Hepno.Core.Shop;
 using Hepno.Store;
+using Hepno.Web.Held;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;

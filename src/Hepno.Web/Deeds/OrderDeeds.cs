@@ -6,15 +6,13 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
-using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
-using Hepno.Core.Purchasing;
-using Hepno.Core.Recipes;
-using Hepno.Core.Sending;
-using Hepno.Core.Shop;
+using Hepno.Core.Quoting;
 using Hepno.Formats;
 using Hepno.Store;
+using Hepno.Web.Held;
 using Hepno.Web.Views;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;
@@ -23,8 +21,6 @@ namespace Hepno.Web.Deeds;
 internal static class OrderDeeds
 {
     private const int MostWhy = 300;
-    private const string TestItem = "test-";
-    private const double TestMinutes = 20;
     private const int LongestName = 200;
     private const int MostOffered = 3;
     private const decimal MostEach = 100_000;
@@ -412,12 +408,12 @@ internal static class OrderDeeds
         }
         var book = desk.Book(connection);
         var tested = c.Frozen!.Lines.SelectMany(l => l.Band.Decorations.Select(d => (Line: l, Plan: d)))
-            .FirstOrDefault(x => TestItem + x.Plan.Placement.Id == itemId);
+            .FirstOrDefault(x => GatherList.TestItem + x.Plan.Placement.Id == itemId);
         if (
             done
             && tested.Plan is { } plan
             && book.Numbers.Floor.Habits.TestFirst
-            && !IsTested(plan, tested.Line, book)
+            && !GatherList.IsTested(plan, tested.Line, book)
         )
         {
             throw new RefusedException(
@@ -523,7 +519,7 @@ internal static class OrderDeeds
         // which press it is goes with the pieces: should it be found wrong, they are listed
         var book = desk.Book(connection);
         var placed = PlacedOrder.Of(
-            Desk.Floor(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.Identity.TimeZone)).Placed,
+            ShopFloor.Of(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.Identity.TimeZone)).Placed,
             id
         );
         var pressed =
@@ -614,7 +610,7 @@ internal static class OrderDeeds
             );
         }
         var name = Named(to, "to", "Who took it");
-        var taken = Balance(c).Now;
+        var taken = OrderBalance.Of(c).Now;
         return Put(connection, c, seen, deed with { Undoable = false }, f =>
             f with
             {
@@ -622,30 +618,6 @@ internal static class OrderDeeds
                 Parts = [.. f.Parts ?? [], new(name, deed.At, taken, counted)],
             }
         );
-    }
-
-    /// <summary>What is paid with what is counted now, and what with the rest.</summary>
-    public static PartBalance Balance(OrderCase c)
-    {
-        var q = c.Frozen!;
-        var facts = c.Order.Facts;
-        var paid = (facts.Deposit?.Amount ?? 0) + (facts.Parts ?? []).Sum(p => p.Taken);
-        if (c.Customer is { AccountDays: > 0 })
-        {
-            // on account nothing is taken with the pieces
-            return new(0, q.Total - paid);
-        }
-        var delivered = q.Lines.Sum(l =>
-            l.Goods
-            * (
-                facts
-                    .Counted.Concat((facts.Parts ?? []).SelectMany(p => p.Pieces))
-                    .Where(x => x.LineId == l.LineId)
-                    .Sum(x => x.Pieces)
-            )
-            / q.AskOf(l).Pieces
-        );
-        return PartBalance.Of(q.Total, paid, q.Goods, delivered, q.Numbers.Format.MinorDigits);
     }
 
     /// <summary>Gives the pieces to the customer, once all are counted.</summary>
@@ -698,7 +670,7 @@ internal static class OrderDeeds
         var book = desk.Book(connection);
         var listed = facts with
         {
-            Items = [.. c.Frozen!.Lines.SelectMany(l => ItemsOf(c, l, hours, wall, numbers.Format, book))],
+            Items = [.. c.Frozen!.Lines.SelectMany(l => GatherList.Of(c, l, hours, wall, numbers.Format, book))],
         };
         // film may have been laid better since the quote was sent
         foreach (var layout in facts.Layouts ?? [])
@@ -721,173 +693,6 @@ internal static class OrderDeeds
         }
         return listed;
     }
-
-    private static List<GatherItem> ItemsOf(
-        OrderCase c,
-        FrozenLine line,
-        OpenHours hours,
-        DateTime wall,
-        FigureFormat f,
-        ShopBook book
-    )
-    {
-        var q = c.Frozen!;
-        var asked = q.AskOf(line);
-        var sizes = BlanksToBuy.Of(asked.Sizes, line.Band.Decorations);
-        var (pieces, here) = (
-            SizeRun.Total(sizes),
-            hours.Parcel(wall, asked.Theirs ? 1 : line.Style.LeadDays, asked.Theirs ? null : line.Style.Buying?.CutOff)
-        );
-        var (id, bySize) = (
-            q.Lines.Count == 1 ? "blanks" : $"blanks-{line.LineId}",
-            string.Join(", ", sizes.Select(s => $"{s.Size} {s.Pieces}"))
-        );
-        var habits = q.Numbers.Floor.Habits;
-        double Minutes(DecorationPlan d) =>
-            WorkSteps.Attended(habits.Apart(d.Preparation)) * d.Prints(asked.Pieces) / 60;
-        GatherItem Prepared(DecorationPlan d, DateTime from) =>
-            new(
-                $"prepare-{d.Placement.Id}",
-                GatherKind.Prepare,
-                $"{d.Prepare}, {d.Prints(asked.Pieces)} × {d.Placement.At().Name.ToLowerInvariant()}: {Shown.Duration(Minutes(d) * 60)} of hands",
-                "",
-                d.Prints(asked.Pieces),
-                "prints",
-                0,
-                hours.Add(from, Minutes(d)),
-                null
-            );
-        List<GatherItem> items =
-        [
-            asked.Theirs
-                ? new(
-                    id,
-                    GatherKind.Buy,
-                    $"Their own {GarmentNouns.Of(line.Style.Kind, asked.Pieces)}, brought: {bySize}",
-                    c.Customer?.Name ?? "the customer",
-                    pieces,
-                    "pieces",
-                    0,
-                    here,
-                    null
-                )
-                : new(
-                    id,
-                    GatherKind.Buy,
-                    $"{c.Line(line.LineId).What}{(pieces > asked.Pieces ? $", and {pieces - asked.Pieces} that may be spoiled" : "")}: {bySize}",
-                    line.Style.Supplier,
-                    pieces,
-                    "pieces",
-                    LandedBlank.Of(q.InHand(line) with { Sizes = sizes }).Value * pieces,
-                    here,
-                    null
-                ),
-            // what is sent out, or ordered, is sent before it comes back
-            .. line
-                .Band.Decorations.Where(d => d.IsPreparedFirst() && habits.Apart(d.Preparation).Any())
-                .Select(d => Prepared(d, d.BringsBlank ? wall : here)),
-            .. line
-                .Band.Decorations.SelectMany(d => d.Purchases)
-                .Where(p => p.Supplier.Length > 0)
-                .Select(p => new GatherItem(
-                    p.Code,
-                    GatherKind.Buy,
-                    p.Unit == "in" ? $"{p.Text}, {Shown.Length(p.Quantity, f)}" : p.Text,
-                    p.Supplier,
-                    p.Quantity,
-                    p.Unit,
-                    p.Cost.Value,
-                    hours.Parcel(wall, p.LeadDays),
-                    null
-                )),
-        ];
-        if (line.Band.Decorations.Any(d => d.BringsBlank))
-        {
-            items.RemoveAt(0);
-        }
-        items.AddRange(
-            (c.Order.Facts.Drawer ?? [])
-                .Where(d => d.LineId == line.LineId && line.Band.Decorations.Any(x => x.Recipe.ProductId == d.FilmId))
-                .Select(d => new GatherItem(
-                    $"drawer-{d.Key}",
-                    GatherKind.Prepare,
-                    $"From the drawer: {d.Count} × {asked.Placements.FirstOrDefault(p => d.Key == p.Id || d.Key.StartsWith($"{p.Id} ", StringComparison.Ordinal))?.At().Name.ToLowerInvariant() ?? "print"}",
-                    "",
-                    d.Count,
-                    "transfers",
-                    0,
-                    wall,
-                    null
-                ))
-        );
-        items.AddRange(
-            (c.Order.Facts.Remnants ?? [])
-                .Where(r => r.LineId == line.LineId && DecorationMethods.Uses(line.Band.MethodId, Htv.Key))
-                .Select(r => new GatherItem(
-                    $"piece-{r.PlacementId}-{r.Layer + 1}",
-                    GatherKind.Prepare,
-                    $"From the Shelf: the piece of vinyl {Shown.Size(r.WidthIn, r.LengthIn, f)} for the {Htv.ColourName(r.Layer)}",
-                    "",
-                    1,
-                    "pieces",
-                    0,
-                    wall,
-                    null
-                ))
-        );
-        // what is waited for goes by the shop's numbers of today, what is prepared apart by those the quote was made with
-        items.AddRange(
-            line.Band.Decorations.Where(d => book.Numbers.Floor.Habits.TestFirst && !IsTested(d, line, book))
-                .Select(d => new GatherItem(
-                    $"{TestItem}{d.Placement.Id}",
-                    GatherKind.Prepare,
-                    $"Test piece: {book.ProductName(d.Recipe.ProductId)} on {line.Style.Name}, pressed and looked at before the run",
-                    "",
-                    1,
-                    "pieces",
-                    0,
-                    hours.Add(wall, TestMinutes),
-                    null
-                ))
-        );
-        DateTime From(IEnumerable<DecorationPlan> of) =>
-            of.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => p.LeadDays).ToList()
-                is { Count: > 0 } days
-                ? hours.Parcel(wall, days.Max())
-                : wall;
-        var prepared = line
-            .Band.Decorations.Where(d => !d.IsPreparedFirst() && habits.Apart(d.Preparation).Any())
-            .ToList();
-        // what comes on one layout is prepared as one, once it is here; what is printed here is printed and cured print by print
-        if (
-            prepared.Count > 0
-            && line.Band.Decorations.Any(d => d.Purchases.Any(p => p.Laid is not null && p.Supplier.Length > 0))
-        )
-        {
-            var minutes = prepared.Sum(Minutes);
-            items.Add(
-                new(
-                    $"prepare-{prepared[0].Placement.Id}",
-                    GatherKind.Prepare,
-                    $"{prepared[0].Prepare}, {prepared.Sum(d => d.Bought)} prints: {Shown.Duration(minutes * 60)} of hands",
-                    "",
-                    prepared.Sum(d => d.Bought),
-                    "prints",
-                    0,
-                    hours.Add(From(line.Band.Decorations), minutes),
-                    null
-                )
-            );
-            return items;
-        }
-        items.AddRange(prepared.Select(d => Prepared(d, From([d]))));
-        return items;
-    }
-
-    // an assumed recipe is not tested until a test of it on this cloth passed; a better source needs none
-    private static bool IsTested(DecorationPlan d, FrozenLine line, ShopBook book) =>
-        d.Recipe.Source != RecipeSource.Assumed
-        || SpotTest.Of(d.Recipe, line.Style, line.Colourway, book.Tests ?? [])?.Verdict() == TestVerdict.Passed;
 
     /// <summary>Changes what has happened to an order, from the version that was seen.</summary>
     public static long Put(

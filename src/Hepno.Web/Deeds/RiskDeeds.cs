@@ -1,5 +1,7 @@
 using Hepno.Core.Orders;
 using Hepno.Store;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;

@@ -3,6 +3,8 @@ using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Shop;
 using Hepno.Store;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Deeds;

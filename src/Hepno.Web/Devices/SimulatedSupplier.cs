@@ -1,5 +1,4 @@
 using Hepno.Formats;
-using Hepno.Web.Deeds;
 
 namespace Hepno.Web.Devices;
 

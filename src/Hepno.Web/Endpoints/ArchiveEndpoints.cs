@@ -1,4 +1,5 @@
 using Hepno.Web.Archive;
+using Hepno.Web.Held;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Hepno.Web.Endpoints;

@@ -6,7 +6,10 @@ using Hepno.Core.Orders;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
+using Hepno.Web.Entry;
+using Hepno.Web.Held;
 using Hepno.Web.Views;
+using Hepno.Web.Wire;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Hepno.Web.Endpoints;

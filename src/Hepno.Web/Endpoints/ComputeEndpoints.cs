@@ -6,11 +6,14 @@ using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
+using Hepno.Core.Quoting;
 using Hepno.Core.Shop;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
+using Hepno.Web.Held;
 using Hepno.Web.Views;
+using Hepno.Web.Wire;
 
 namespace Hepno.Web.Endpoints;
 
@@ -193,7 +196,7 @@ internal static class ComputeEndpoints
                 ask.DueAt,
                 null,
                 book,
-                Desk.Floor(desk.Open(connection, book), book, wall)
+                ShopFloor.Of(desk.Open(connection, book), book, wall)
             );
         });
 

@@ -1,6 +1,9 @@
 using Hepno.Core.Measures;
 using Hepno.Store;
 using Hepno.Store.Copies;
+using Hepno.Web.Entry;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Hepno.Web.Endpoints;
@@ -188,7 +191,7 @@ internal static class CopyEndpoints
     {
         var n = desk.Db.Read(Desk.Numbers);
         var settings = copying.Settings();
-        string At(DateTime utc) => Shown.Moment(ShopClock.Wall(utc, n.Identity.TimeZone), n.Format);
+        string At(DateTime utc) => Shown.Moment(WallClock.Of(utc, n.Identity.TimeZone), n.Format);
         return new(
             [
                 .. desk

@@ -3,6 +3,8 @@ using Hepno.Core.Measures;
 using Hepno.Formats;
 using Hepno.Web.Deeds;
 using Hepno.Web.Devices;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 

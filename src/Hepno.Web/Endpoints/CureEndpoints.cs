@@ -5,7 +5,10 @@ using Hepno.Core.Runs;
 using Hepno.Core.Shop;
 using Hepno.Store;
 using Hepno.Web.Devices;
+using Hepno.Web.Entry;
+using Hepno.Web.Held;
 using Hepno.Web.Views;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Endpoints;
@@ -227,7 +230,7 @@ internal static class CureEndpoints
         {
             var batch = (Aggregates.Cures.Get(c, id) ?? throw RefusedException.NoSuch("cure", id)).Value;
             var book = desk.Book(c);
-            var from = ShopClock.ToUtc(batch.At, book.Numbers.Identity.TimeZone);
+            var from = WallClock.ToUtc(batch.At, book.Numbers.Identity.TimeZone);
             var lines = batch.Prints.Select(p => Line(c, desk, book, batch, p, from)).ToList();
             return new RecallView(
                 batch.Code(),

@@ -1,6 +1,9 @@
 using Hepno.Core.Measures;
 using Hepno.Formats;
 using Hepno.Store;
+using Hepno.Web.Entry;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Hosting.Server.Features;
 
@@ -72,7 +75,7 @@ internal static class DeviceEndpoints
                         .Select(d => new DeviceView(
                             d.Id,
                             d.Name,
-                            Shown.Moment(ShopClock.Wall(d.PairedAt, n.Identity.TimeZone), n.Format),
+                            Shown.Moment(WallClock.Of(d.PairedAt, n.Identity.TimeZone), n.Format),
                             d.ShutOut,
                             d.Role,
                             d.RoleTold

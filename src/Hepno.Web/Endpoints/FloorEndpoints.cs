@@ -2,11 +2,15 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
+using Hepno.Core.Quoting;
 using Hepno.Core.Shop;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
+using Hepno.Web.Entry;
+using Hepno.Web.Held;
 using Hepno.Web.Views;
+using Hepno.Web.Wire;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Data.Sqlite;
 
@@ -35,7 +39,7 @@ internal static class FloorEndpoints
             .OpenTo(Caller.Press)
             .Produces(200, contentType: "application/pdf");
         api.MapGet("/gather", Gather).WithTags("line").WithName("gather").OpenTo(Caller.Press);
-        api.MapGet("/learning", (Desk desk) => desk.Db.Read(desk.Learned))
+        api.MapGet("/learning", (Desk desk) => desk.Db.Read(c => LearningView.Kept(desk, c)))
             .WithTags("line")
             .WithName("learning")
             .WithSummary(
@@ -59,7 +63,7 @@ internal static class FloorEndpoints
             var f = book.Numbers.Format;
             var wall = desk.Clock.Wall(book.Numbers.Identity.TimeZone);
             var open = desk.Open(connection, book);
-            var floor = Desk.Floor(open, book, wall);
+            var floor = ShopFloor.Of(open, book, wall);
             var late = floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).ToHashSet();
             var tomorrow = floor.Hours.Parcel(wall, 1).Date.AddDays(1);
             Urgency Urgent(OrderCase c) =>
@@ -102,7 +106,7 @@ internal static class FloorEndpoints
                 f,
                 Aggregates.Numbers.Get(connection, "1") is null,
                 copying.Last is { MadeAt: var at }
-                    ? Shown.Moment(ShopClock.Wall(at, book.Numbers.Identity.TimeZone), f)
+                    ? Shown.Moment(WallClock.Of(at, book.Numbers.Identity.TimeZone), f)
                     : "",
                 ChangeStore.Last(connection),
                 caller,
@@ -242,7 +246,7 @@ internal static class FloorEndpoints
         var seen = request.Seen();
         return desk.Db.Write(connection =>
         {
-            var offer = desk.Learned(connection).Offer;
+            var offer = LearningView.Kept(desk, connection).Offer;
             if (offer is null || offer.Key != body.Key || offer.MethodId != body.MethodId || offer.Value != body.Value)
             {
                 throw new RefusedException(
@@ -305,6 +309,6 @@ internal static class FloorEndpoints
     {
         var book = desk.Book(connection);
         var open = desk.Open(connection, book);
-        return (book, open, Desk.Floor(open, book, desk.Clock.Wall(book.Numbers.Identity.TimeZone)));
+        return (book, open, ShopFloor.Of(open, book, desk.Clock.Wall(book.Numbers.Identity.TimeZone)));
     }
 }

@@ -1,5 +1,6 @@
 using Hepno.Core.Gang;
 using Hepno.Core.Measures;
+using Hepno.Web.Wire;
 
 namespace Hepno.Web.Endpoints;
 

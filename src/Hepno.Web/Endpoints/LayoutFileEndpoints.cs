@@ -3,7 +3,9 @@ using Hepno.Core.Measures;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
+using Hepno.Web.Held;
 using Hepno.Web.Views;
+using Hepno.Web.Wire;
 using Microsoft.AspNetCore.Http.Features;
 using Microsoft.AspNetCore.Http.HttpResults;
 

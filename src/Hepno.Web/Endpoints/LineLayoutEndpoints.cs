@@ -1,6 +1,9 @@
 using Hepno.Core.Gang;
+using Hepno.Web.Background;
 using Hepno.Web.Deeds;
+using Hepno.Web.Held;
 using Hepno.Web.Views;
+using Hepno.Web.Wire;
 
 namespace Hepno.Web.Endpoints;
 

@@ -6,10 +6,15 @@ using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Pricing;
+using Hepno.Core.Quoting;
+using Hepno.Core.Shop;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
+using Hepno.Web.Entry;
+using Hepno.Web.Held;
 using Hepno.Web.Views;
+using Hepno.Web.Wire;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Data.Sqlite;
 
@@ -602,7 +607,7 @@ internal static class OrderEndpoints
             var c = desk.Case(connection, id, book);
             return book.Presses.Count == 0 || !c.IsComplete
                 ? null
-                : OrderWays.Of([.. c.Lines.Select(l => l.InHand!)], Desk.For(c.Customer, book));
+                : OrderWays.Of([.. c.Lines.Select(l => l.InHand!)], book.For(c.Customer));
         });
 
     /// <summary>Which input moves the cost of a piece most by one way of a line.</summary>
@@ -613,7 +618,7 @@ internal static class OrderEndpoints
             var c = desk.Case(connection, id, book);
             var way = DecorationMethods.Find(method) ?? throw RefusedException.NoSuch("method", method);
             return c.Line(line).InHand is { } inHand && book.Presses.Count > 0
-                ? Swing.Of(way, inHand, Desk.For(c.Customer, book))
+                ? Swing.Of(way, inHand, book.For(c.Customer))
                 : throw new RefusedException(
                     409,
                     "incomplete",
@@ -851,7 +856,7 @@ internal static class OrderEndpoints
         {
             var book = desk.Book(connection);
             FloorPlan Now() =>
-                Desk.Floor(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.Identity.TimeZone));
+                ShopFloor.Of(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.Identity.TimeZone));
             var before = Now();
             return new MovedView(id, deed(connection), said(before, Now(), book.Numbers.Format));
         });

@@ -1,5 +1,7 @@
 using Hepno.Core.Orders;
 using Hepno.Store;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 
 namespace Hepno.Web.Endpoints;
 

@@ -4,7 +4,10 @@ using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
 using Hepno.Store;
 using Hepno.Web.Devices;
+using Hepno.Web.Entry;
+using Hepno.Web.Held;
 using Hepno.Web.Views;
+using Hepno.Web.Wire;
 
 namespace Hepno.Web.Endpoints;
 

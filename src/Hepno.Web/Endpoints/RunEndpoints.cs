@@ -1,10 +1,14 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
+using Hepno.Core.Quoting;
 using Hepno.Core.Runs;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
+using Hepno.Web.Entry;
+using Hepno.Web.Held;
 using Hepno.Web.Views;
+using Hepno.Web.Wire;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Hepno.Web.Endpoints;

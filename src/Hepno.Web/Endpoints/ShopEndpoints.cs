@@ -3,12 +3,15 @@ using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.Quoting;
 using Hepno.Core.Recipes;
 using Hepno.Core.Stock;
-using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Deeds;
 using Hepno.Web.Devices;
+using Hepno.Web.Entry;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Endpoints;
@@ -417,7 +420,7 @@ internal static class ShopEndpoints
                                         q.SentAt,
                                         q.WithdrawnAt,
                                         JsonSerializer
-                                            .Deserialize<Views.FrozenQuote>(QuoteStore.Json(c, q.Id), Json.Frozen)!
+                                            .Deserialize<FrozenQuote>(QuoteStore.Json(c, q.Id), Json.Frozen)!
                                             .Document
                                     )),
                             ]
@@ -494,7 +497,7 @@ internal static class ShopEndpoints
         RefusedException.IfAny(
             n.Problems()
                 .Concat(
-                    ShopClock.Knows(n.Identity.TimeZone)
+                    WallClock.Knows(n.Identity.TimeZone)
                         ? []
                         :
                         [

@@ -2,7 +2,10 @@ using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
 using Hepno.Formats;
 using Hepno.Store;
+using Hepno.Web.Entry;
+using Hepno.Web.Held;
 using Hepno.Web.Views;
+using Hepno.Web.Wire;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Hepno.Web.Endpoints;

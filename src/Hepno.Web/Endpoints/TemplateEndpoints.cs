@@ -1,7 +1,9 @@
 using Hepno.Core.Orders;
 using Hepno.Store;
 using Hepno.Web.Deeds;
+using Hepno.Web.Held;
 using Hepno.Web.Views;
+using Hepno.Web.Wire;
 
 namespace Hepno.Web.Endpoints;
 

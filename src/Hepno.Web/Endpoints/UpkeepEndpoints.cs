@@ -2,7 +2,10 @@ using Hepno.Core.Costing;
 using Hepno.Core.Measures;
 using Hepno.Core.Shop;
 using Hepno.Store;
+using Hepno.Web.Entry;
+using Hepno.Web.Held;
 using Hepno.Web.Views;
+using Hepno.Web.Wire;
 
 namespace Hepno.Web.Endpoints;
 

@@ -2,6 +2,8 @@ using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Methods;
 using Hepno.Store;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Endpoints;

@@ -1,6 +1,9 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.Quoting;
 using Hepno.Store;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Views;
@@ -54,7 +57,7 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
         return new(
             c.Order.Id,
             c.Order.Code,
-            Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(at, zone)), f),
+            Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Of(at, zone)), f),
             c.What,
             where,
             c.Standing.Station,

@@ -1,6 +1,8 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Quoting;
 using Hepno.Core.Recipes;
 using Hepno.Store;
+using Hepno.Web.Held;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Views;
@@ -49,8 +51,7 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
         var book = desk.Book(c);
         var n = book.Numbers;
         var f = n.Format;
-        string Day(DateTime utc) =>
-            Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(utc, n.Identity.TimeZone)), f);
+        string Day(DateTime utc) => Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Of(utc, n.Identity.TimeZone)), f);
         var states = Aggregates.Designs.States(c, id);
         var pictures = states.Where((s, i) => i == 0 || states[i - 1].Value.Hash != s.Value.Hash).ToList();
         var versions = pictures

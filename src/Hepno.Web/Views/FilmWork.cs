@@ -2,8 +2,11 @@ using Hepno.Core.Curing;
 using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Quoting;
 using Hepno.Core.Shop;
 using Hepno.Store;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Views;

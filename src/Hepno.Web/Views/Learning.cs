@@ -4,9 +4,11 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
+using Hepno.Core.Quoting;
 using Hepno.Core.Runs;
 using Hepno.Core.Shop;
 using Hepno.Store;
+using Hepno.Web.Held;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Views;
@@ -61,6 +63,10 @@ internal sealed record LearningView(
 {
     // so many are read while somebody waits; more are read in the background, and said
     private const int MostAtOnce = 20;
+
+    /// <summary>What the shop's own work has taught; read again while past orders are still being read.</summary>
+    public static LearningView Kept(Desk desk, SqliteConnection connection) =>
+        desk.OfToday(connection, () => Of(connection, desk), view => view.ReadOf == 0);
 
     /// <summary>Everything learned so far, and what it would change on open orders.</summary>
     public static LearningView Of(SqliteConnection connection, Desk desk)

@@ -4,10 +4,12 @@ using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
+using Hepno.Core.Quoting;
 using Hepno.Core.Shop;
 using Hepno.Core.Stock;
 using Hepno.Store;
-using Hepno.Web.Deeds;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Views;
@@ -246,9 +248,9 @@ internal static class LineLayouts
                     .Layout.Designs.Where(d => d.For.Length > 0)
                     .Select(d => d.For)
                     .Distinct()
-                    .Select(o => FilmTogether.CodeOf(connection, o)),
+                    .Select(o => FilmOffers.CodeOf(connection, o)),
             ],
-            FilmTogether.Offers(connection, l),
+            FilmOffers.Offers(connection, l),
             l.On.Roll is { IsOwn: true },
             l.Layout.IsByOutline,
             l.Layout.Designs.Any(d => l.OutlineOf(d.Key) is not null),

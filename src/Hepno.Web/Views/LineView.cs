@@ -1,5 +1,6 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Web.Entry;
 
 namespace Hepno.Web.Views;
 

@@ -1,6 +1,7 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Shop;
 using Hepno.Store;
+using Hepno.Web.Held;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Views;
@@ -17,7 +18,7 @@ public sealed record Notice(string Code, string Sentence, string Remedy)
 
     private static IEnumerable<Notice> Copies(SqliteConnection connection, Copying copying, ShopNumbers n)
     {
-        string Since(CopyTrouble t) => Shown.Moment(ShopClock.Wall(t.Since, n.Identity.TimeZone), n.Format);
+        string Since(CopyTrouble t) => Shown.Moment(WallClock.Of(t.Since, n.Identity.TimeZone), n.Format);
         if (copying.Trouble is { } trouble)
         {
             yield return new(

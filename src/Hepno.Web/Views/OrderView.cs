@@ -6,10 +6,10 @@ using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Purchasing;
+using Hepno.Core.Quoting;
 using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
 using Hepno.Core.Shop;
-using Hepno.Store;
 
 namespace Hepno.Web.Views;
 
@@ -99,7 +99,7 @@ public sealed record OrderLineView(
                 .. OwnPieces.Notices(l.Asked),
                 .. l.Style is null ? [] : NeckLabel.Lacking(l.Asked, l.Style),
             ],
-            l.Style is null ? [] : NeckLabel.Of(l.Asked, l.Style, book.Numbers.Identity.Name, Deeds.MakeQuote.Care),
+            l.Style is null ? [] : NeckLabel.Of(l.Asked, l.Style, book.Numbers.Identity.Name, MakeQuote.Care),
             PlaceView.Of(l.Asked, l.Style, book.Places),
             last is null ? null : LastTimeView.Of(last, book.Numbers)
         );
@@ -115,7 +115,7 @@ public sealed record LastTimeView(decimal Each, string Said)
         var how = DecorationMethods.Find(t.MethodId)?.Name ?? t.MethodId;
         return new(
             t.Each,
-            $"Last time, in {t.Code} of {Shown.DayAndYear(DateOnly.FromDateTime(ShopClock.Wall(t.At, n.Identity.TimeZone)), n.Format)}: {char.ToLowerInvariant(how[0])}{how[1..]}, at {Shown.Money(t.Each, n.Format)} a piece"
+            $"Last time, in {t.Code} of {Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Of(t.At, n.Identity.TimeZone)), n.Format)}: {char.ToLowerInvariant(how[0])}{how[1..]}, at {Shown.Money(t.Each, n.Format)} a piece"
         );
     }
 }

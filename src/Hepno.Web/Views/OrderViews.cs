@@ -8,10 +8,13 @@ using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Pricing;
 using Hepno.Core.Purchasing;
+using Hepno.Core.Quoting;
 using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
 using Hepno.Core.Shop;
 using Hepno.Store;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Views;
@@ -26,7 +29,7 @@ internal static class OrderViews
         var open = desk.Open(connection, book);
         var wall = desk.Clock.Wall(book.Numbers.Identity.TimeZone);
         var placed = c.Standing.Station is Station.Gather or Station.Press
-            ? PlacedOrder.Of(Desk.Floor(open, book, wall).Placed, id)
+            ? PlacedOrder.Of(ShopFloor.Of(open, book, wall).Placed, id)
             : null;
         return new(
             id,
@@ -127,7 +130,7 @@ internal static class OrderViews
                 DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.Identity.TimeZone)),
                 f
             ),
-            BuyingWays.Of(inHand, book, Desk.Floor([], book, desk.Clock.Wall(book.Numbers.Identity.TimeZone))),
+            BuyingWays.Of(inHand, book, ShopFloor.Of([], book, desk.Clock.Wall(book.Numbers.Identity.TimeZone))),
             VinylPiecesView.Of(connection, c, line, band, f)
         );
     }
@@ -139,7 +142,7 @@ internal static class OrderViews
         if (c.Frozen is not null)
         {
             return new(
-                ShopClock.Wall(c.Quote!.SentAt, book.Numbers.Identity.TimeZone),
+                WallClock.Of(c.Quote!.SentAt, book.Numbers.Identity.TimeZone),
                 c.Frozen,
                 Notes(c.Frozen),
                 QuoteVersions.Before(connection, desk, id, c.Frozen, c.Quote.Id)
@@ -164,7 +167,7 @@ internal static class OrderViews
         }
         var f = book.Numbers.Format;
         var wall = desk.Clock.Wall(book.Numbers.Identity.TimeZone);
-        var placed = PlacedOrder.Of(Desk.Floor(desk.Open(connection, book), book, wall).Placed, id);
+        var placed = PlacedOrder.Of(ShopFloor.Of(desk.Open(connection, book), book, wall).Placed, id);
         var lines = c
             .Frozen.Lines.Select(l =>
             {

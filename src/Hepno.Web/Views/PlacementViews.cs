@@ -1,5 +1,6 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using Hepno.Core.Quoting;
 using Hepno.Core.Shop;
 using Hepno.Formats;
 

@@ -1,8 +1,10 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
+using Hepno.Core.Quoting;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
+using Hepno.Web.Held;
 
 namespace Hepno.Web.Views;
 

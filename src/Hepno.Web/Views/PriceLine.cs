@@ -1,5 +1,7 @@
 using Hepno.Core.Measures;
 using Hepno.Store;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Views;
@@ -51,7 +53,7 @@ internal sealed record PriceLine(string What, IReadOnlyList<PriceSince> Steps)
                                     (s, i) =>
                                         new PriceSince(
                                             Shown.DayAndYear(
-                                                DateOnly.FromDateTime(ShopClock.Wall(s.From, n.Identity.TimeZone)),
+                                                DateOnly.FromDateTime(WallClock.Of(s.From, n.Identity.TimeZone)),
                                                 n.Format
                                             ),
                                             s.Price,

@@ -1,6 +1,8 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
+using Hepno.Core.Quoting;
 using Hepno.Store;
+using Hepno.Web.Held;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Views;
@@ -23,7 +25,7 @@ internal static class QuoteVersions
     )
     {
         var f = now.Numbers.Format;
-        string At(DateTime utc) => Shown.Moment(ShopClock.Wall(utc, now.Numbers.Identity.TimeZone), f);
+        string At(DateTime utc) => Shown.Moment(WallClock.Of(utc, now.Numbers.Identity.TimeZone), f);
         var earlier = QuoteStore
             .Of(connection, orderId)
             .Where(q => q.Id != nowId)
@@ -73,8 +75,8 @@ internal static class QuoteVersions
             Say($"{name}pieces", a.AskOf(was).Pieces, b.AskOf(line).Pieces);
             Say(
                 $"{name}prints",
-                string.Join(", ", a.AskOf(was).Placements.Select(p => Deeds.MakeQuote.Printed(p, f))),
-                string.Join(", ", b.AskOf(line).Placements.Select(p => Deeds.MakeQuote.Printed(p, f)))
+                string.Join(", ", a.AskOf(was).Placements.Select(p => MakeQuote.Printed(p, f))),
+                string.Join(", ", b.AskOf(line).Placements.Select(p => MakeQuote.Printed(p, f)))
             );
             Say(
                 $"{name}method",

@@ -1,8 +1,9 @@
 using Hepno.Core.Measures;
+using Hepno.Core.Quoting;
 using Hepno.Core.Sending;
 using Hepno.Formats;
-using Hepno.Web.Deeds;
 using Hepno.Web.Devices;
+using Hepno.Web.Wire;
 
 namespace Hepno.Web.Views;
 
@@ -42,7 +43,7 @@ internal static class SendViews
         var ways = Ways(c);
         var left = q.Ask.Pieces - facts.Delivered();
         var counted = facts.Counted.Sum(x => x.Pieces);
-        var balance = OrderDeeds.Balance(c);
+        var balance = OrderBalance.Of(c);
         var due = q.Total - (facts.Deposit?.Amount ?? 0) - (facts.Parts ?? []).Sum(p => p.Taken);
         var ready = q.Ask.Shipping is null ? "is ready to collect" : "is packed and leaves with the carrier";
         var pay =
@@ -61,7 +62,7 @@ internal static class SendViews
             [
                 .. (facts.Parts ?? []).Select(
                     (p, i) =>
-                        $"{c.Order.Code}, part {i + 1}: {p.Pieces.Sum(x => x.Pieces)} {(p.Pieces.Sum(x => x.Pieces) == 1 ? "piece" : "pieces")} to {p.To}, {Shown.Moment(ShopClock.Wall(p.At, q.Numbers.Identity.TimeZone), f)}, {Shown.Money(p.Taken, f)} taken"
+                        $"{c.Order.Code}, part {i + 1}: {p.Pieces.Sum(x => x.Pieces)} {(p.Pieces.Sum(x => x.Pieces) == 1 ? "piece" : "pieces")} to {p.To}, {Shown.Moment(WallClock.Of(p.At, q.Numbers.Identity.TimeZone), f)}, {Shown.Money(p.Taken, f)} taken"
                 ),
             ]
         );

@@ -3,8 +3,8 @@ using Hepno.Core.Comparing;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
+using Hepno.Core.Quoting;
 using Hepno.Core.Shop;
-using Hepno.Web.Deeds;
 
 namespace Hepno.Web.Views;
 
@@ -200,7 +200,7 @@ public sealed record SlipView(
     // what the customer will read on the quote
     private static decimal WithTax(OrderCase c, List<Band> bands, ShopBook book)
     {
-        var n = Desk.For(c.Customer, book).Numbers;
+        var n = book.For(c.Customer).Numbers;
         return MakeQuote
             .Charged(
                 bands.Zip(c.Lines).Sum(x => MakeQuote.Goods(x.First, x.Second.Asked.Pieces, n.Format.MinorDigits)),

@@ -1,6 +1,7 @@
 using Hepno.Core.Comparing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
+using Hepno.Core.Quoting;
 using Hepno.Core.Stock;
 using Hepno.Store;
 using Microsoft.Data.Sqlite;

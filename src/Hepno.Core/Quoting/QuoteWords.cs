@@ -1,0 +1,254 @@
+using System.Globalization;
+using Hepno.Core.Blanks;
+using Hepno.Core.Comparing;
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Shop;
+
+namespace Hepno.Core.Quoting;
+
+/// <summary>The words and printed figures of a quote, and of the confirmation that follows it.</summary>
+public static class QuoteWords
+{
+    private const int MostTiers = 5;
+
+    /// <summary>The quote's document.</summary>
+    /// <param name="c">The order.</param>
+    /// <param name="q">Its figures.</param>
+    /// <param name="offered">Lines by other methods that are offered beside them.</param>
+    /// <param name="book">Shelf, floor and numbers.</param>
+    /// <param name="wall">Now, the shop's wall clock.</param>
+    /// <param name="version">From 1: how many quotes of this order there are with it.</param>
+    public static QuoteDocument Of(
+        OrderCase c,
+        FrozenQuote q,
+        IReadOnlyList<(LineCase Line, Band Band)> offered,
+        ShopBook book,
+        DateTime wall,
+        int version
+    )
+    {
+        var n = q.Numbers;
+        var f = n.Format;
+        var zone = q.Ask.Shipping is { } s ? book.Carrier?.Find(s.Zone) : null;
+        var ready = q.ReadyAt is { } at ? Shown.Moment(at, f) : "to be agreed";
+        var sent = q.Ask.Shipping is null ? "collect" : "send";
+        List<Stated> totals = [new(q.Postage > 0 ? "Goods" : "Before tax", Shown.Money(q.Goods, f))];
+        if (q.Postage > 0)
+        {
+            totals.Add(new($"Postage, {zone!.Name.ToLowerInvariant()}", Shown.Money(q.Postage, f)));
+        }
+        if (n.Fees.TaxShare > 0)
+        {
+            totals.Add(new($"Sales tax, {Shown.Number((double)n.Fees.TaxShare * 100, 2, f)}%", Shown.Money(q.Tax, f)));
+        }
+        totals.Add(new("Total", Shown.Money(q.Total, f)));
+        var totalIndex = totals.Count - 1;
+        if (q.Deposit > 0)
+        {
+            totals.Add(new("Deposit to begin", Shown.Money(q.Deposit, f)));
+        }
+        var days =
+            $"Ready {ready} if you say yes{(q.Deposit > 0 ? " and the deposit is here" : "")} by the end of today; a later yes moves it by as many working days."
+            + (zone is null ? "" : $" Then {zone.Days} working {(zone.Days == 1 ? "day" : "days")} on the way.");
+        var balance = q.Ask.Shipping is null ? "when you collect" : "before it is sent";
+        var account = c.Customer is { AccountDays: > 0 } on
+            ? $"Paid within {on.AccountDays} days of the invoice. "
+            : null;
+        var exempt = c.Customer is { TaxExempt.Length: > 0 } free
+            ? $"No sales tax is charged: {free.TaxExempt}, as you told us. "
+            : "";
+        var terms =
+            exempt
+            + (
+                account
+                ?? (
+                    q.Deposit > 0
+                        ? $"{Shown.Money(q.Deposit, f)} to begin, {Shown.Money(q.Total - q.Deposit, f)} {balance}. "
+                        : $"Paid {balance}. "
+                )
+            )
+            + "Counts and sizes may change until the prints are ordered. "
+            + (q.Ask.Lines.All(l => l.Theirs) ? "" : "We replace any piece we spoil. ")
+            + (
+                q.Ask.Lines.Any(l => l.Theirs)
+                    ? "Garments you bring: we take care, and cannot replace one that is spoiled."
+                    : ""
+            );
+        var single = q.Lines.Count == 1 ? q.Lines[0] : null;
+        List<Stated> heads =
+        [
+            single is null
+                ? new("pieces", q.Ask.Pieces.ToString(CultureInfo.InvariantCulture))
+                : new(
+                    single.Band.Surcharges is { Count: > 0 } ? "each, dearer sizes on top" : "each",
+                    Shown.Money(single.Band.Outcome.Price, f)
+                ),
+            new("in all, before tax", Shown.Money(q.Goods + q.Postage, f)),
+            new($"ready to {sent}", ready),
+        ];
+        return new(
+            "Quote",
+            n.Identity.Paper,
+            n.Identity.Name,
+            n.Identity.Address,
+            n.Identity.Contact,
+            version == 1 ? c.Order.Code : $"{c.Order.Code}, version {version}",
+            $"{Shown.DayAndYear(DateOnly.FromDateTime(wall), f)}, good until {Shown.DayAndYear(q.ValidUntil, f)}",
+            c.Customer?.Name ?? "",
+            c.Customer?.Contact ?? "",
+            Title(q),
+            heads,
+            [.. q.Lines.Select(l => Line(q, l, f))],
+            totals,
+            totalIndex,
+            [new("When", days), new("Terms", terms), new("Looking after it", MakeQuote.Care)],
+            // a price somebody said holds for these pieces alone, and lines are not scaled apart from each other
+            single is null
+            || c.Lines[0].Decision?.TypedPrice is not null
+                ? []
+                : Tiers(single.Band, c.Lines[0].InHand!, book),
+            offered.Count == 0 ? null : Others(q, offered)
+        );
+    }
+
+    /// <summary>The confirmation of an order after their yes: the same lines and figures, what is paid and what is left.</summary>
+    public static QuoteDocument Confirmation(OrderCase c, DateTime wall)
+    {
+        var q = c.Frozen!;
+        var f = q.Numbers.Format;
+        var facts = c.Order.Facts;
+        var paid = facts.Deposit?.Amount ?? 0;
+        var upTo = q.Document.TotalIndex + 1;
+        List<Stated> totals = [.. q.Document.Totals.Take(upTo)];
+        if (paid > 0)
+        {
+            totals.Add(new("Deposit, received", Shown.Money(paid, f)));
+        }
+        totals.Add(
+            new(
+                c.Customer is { AccountDays: > 0 } on ? $"Left to pay within {on.AccountDays} days"
+                    : q.Ask.Shipping is null ? "Left to pay when you collect"
+                    : "Left to pay before it is sent",
+                Shown.Money(q.Total - paid, f)
+            )
+        );
+        var yes = facts.Approval!;
+        var said =
+            $"{yes.By} said yes on {Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Of(yes.At, q.Numbers.Identity.TimeZone)), f)} to quote {c.Order.Code}.";
+        return q.Document with
+        {
+            Kind = "Order confirmation",
+            Dates = Shown.DayAndYear(DateOnly.FromDateTime(wall), f),
+            Totals = totals,
+            Tiers = [],
+            Others = null,
+            Columns =
+            [
+                new("Agreed", q.ReadyAt is { } at ? $"{said} Ready {Shown.Moment(at, f)}." : said),
+                .. q.Document.Columns.Where(x => x.Label == "Looking after it"),
+            ],
+        };
+    }
+
+    private static string Title(FrozenQuote q)
+    {
+        if (q.Lines.Count > 1)
+        {
+            return $"{q.Ask.Pieces} pieces in {q.Lines.Count} lines";
+        }
+        var line = q.Ask.Lines[0];
+        return $"{line.Pieces} {MakeQuote.Garment(q.Lines[0].Style, q.Lines[0].Colourway, line.Pieces)}, printed {string.Join(" and ", line.Placements.Select(p => p.At().Name.ToLowerInvariant()))}";
+    }
+
+    private static LinePrinted Line(FrozenQuote q, FrozenLine l, FigureFormat f)
+    {
+        var asked = q.AskOf(l);
+        var fabric = string.Join(
+            ", ",
+            l.Style.Fabric.Select(x =>
+                $"{x.Percent.ToString("0.#", CultureInfo.InvariantCulture)}% {x.Fibre.ToString().ToLowerInvariant()}"
+            )
+        );
+        var price = l.Band.Outcome.Price;
+        return new(
+            asked.Theirs
+                ? $"Your own {GarmentNouns.Of(l.Style.Kind, asked.Pieces)}, {l.Colourway.Name.ToLowerInvariant()}"
+                : $"{l.Style.Name}, {l.Colourway.Name.ToLowerInvariant()}, {fabric}",
+            [
+                .. asked.Placements.Select(p => MakeQuote.Printed(p, f)),
+                .. asked.Given > 0 ? new[] { $"{asked.Pieces - asked.Given} asked for, {asked.Given} given" } : [],
+                .. asked.DueDate is { } day ? new[] { $"wanted {Shown.Day(day, f)}" } : [],
+            ],
+            [.. asked.Sizes.Select(s => new SizePrinted(s.Size, s.Pieces))],
+            asked.Pieces.ToString(CultureInfo.InvariantCulture),
+            Shown.Bare(price, f),
+            Shown.Bare(Money.Charged(price * asked.Pieces, f.MinorDigits), f),
+            [
+                .. (l.Band.Surcharges ?? []).Select(z => new ExtraPrinted(
+                    $"{z.Size}, on top",
+                    z.Pieces.ToString(CultureInfo.InvariantCulture),
+                    Shown.Bare(z.Each, f),
+                    Shown.Bare(Money.Charged(z.Each * z.Pieces, f.MinorDigits), f)
+                )),
+            ]
+        );
+    }
+
+    // each line that is offered another way too: first as quoted, then the others
+    private static List<OtherPrinted> Others(FrozenQuote q, IReadOnlyList<(LineCase Line, Band Band)> offered)
+    {
+        var f = q.Numbers.Format;
+        OtherPrinted Of(LineCase line, Band band, bool quoted) =>
+            new(
+                $"{(q.Lines.Count == 1 ? "" : $"{line.What}: ")}{DecorationMethods.Find(band.MethodId)!.Said}",
+                Shown.Bare(band.Outcome.Price, f),
+                Shown.Bare(MakeQuote.Goods(band, line.Asked.Pieces, f.MinorDigits), f),
+                band.Promise is { } promise ? Shown.Moment(promise.At, f) : "to be agreed",
+                quoted
+            );
+        return
+        [
+            .. offered
+                .GroupBy(o => o.Line.Asked.Id)
+                .SelectMany(g =>
+                    g.Select(o => Of(o.Line, o.Band, false))
+                        .Prepend(Of(g.First().Line, q.Lines.First(l => l.LineId == g.Key).Band, true))
+                ),
+        ];
+    }
+
+    private static List<TierPrinted> Tiers(Band band, AskInHand ask, ShopBook book)
+    {
+        var f = book.Numbers.Format;
+        var method = DecorationMethods.Find(band.MethodId)!;
+        var steps = book.Numbers.Prices.TierSteps.Append(ask.Pieces).Distinct().Order().ToList();
+        var mine = steps.IndexOf(ask.Pieces);
+        var from = Math.Clamp(mine - 2, 0, Math.Max(0, steps.Count - MostTiers));
+        var tiers = new List<TierPrinted>();
+        foreach (var q in steps.Skip(from).Take(MostTiers))
+        {
+            var at = ask.At(q);
+            var answer = method.Answer(at, book);
+            if (answer.Decorations.Count > 0)
+            {
+                // other counts are taken to be of the same mix of sizes
+                var price =
+                    q == ask.Pieces
+                        ? new(band.Outcome.Price, band.Surcharges ?? [], "")
+                        : GuardedPrice
+                            .Of(method, at, answer.Decorations, LineCost.Of(at, answer.Decorations, book), book, null)
+                            .Line;
+                tiers.Add(
+                    new(
+                        q.ToString(CultureInfo.InvariantCulture),
+                        Shown.Bare(price.Each, f),
+                        Shown.Bare(price.InAll(q), f),
+                        q == ask.Pieces
+                    )
+                );
+            }
+        }
+        return tiers;
+    }
+}

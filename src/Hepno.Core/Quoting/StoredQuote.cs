@@ -1,0 +1,8 @@
+namespace Hepno.Core.Quoting;
+
+/// <summary>A sent quote, frozen: its figures are never computed again.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="OrderId">Order.</param>
+/// <param name="SentAt">When (UTC).</param>
+/// <param name="WithdrawnAt">When withdrawn (UTC), or null.</param>
+public sealed record StoredQuote(string Id, string OrderId, DateTime SentAt, DateTime? WithdrawnAt);

@@ -1,0 +1,546 @@
+using System.Collections.Concurrent;
+using System.Collections.ObjectModel;
+using System.Text.Json;
+using Hepno.Core.Artwork;
+using Hepno.Core.Comparing;
+using Hepno.Core.Gang;
+using Hepno.Core.Learning;
+using Hepno.Core.Methods;
+using Hepno.Core.Orders;
+using Hepno.Core.Planning;
+using Hepno.Core.PressFloor;
+using Hepno.Core.Quoting;
+using Hepno.Core.Runs;
+using Hepno.Core.Shop;
+using Hepno.Store;
+using Hepno.Web.Devices;
+using Hepno.Web.Wire;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Held;
+
+/// <summary>What the endpoints and deeds work at: the database, the clock, and how orders are read.</summary>
+internal sealed class Desk(Db db, ShopClock clock)
+{
+    private const int MostFrozen = 500;
+
+    // a sent quote never changes, so its figures are read from JSON once
+    private readonly ConcurrentDictionary<string, FrozenQuote> frozen = new();
+
+    // what the press floor takes is asked for again and again, and never changes for the same job
+    private readonly FloorMemo memo = new();
+    private readonly LayoutMemo layouts = new();
+    private volatile KeptBook? kept;
+    private volatile KeptOpen? open;
+    private volatile KeptRibbon? ribbon;
+    private volatile KeptCurves? curves;
+    private volatile KeptArtworks? artworks;
+    private readonly ConcurrentDictionary<string, KeptPressed> pressed = new();
+    private readonly ConcurrentDictionary<Type, ((long Seq, DateOnly Day) Key, object Value)> ofToday = new();
+
+    private static IReadOnlyList<string> BookKinds { get; } =
+    [
+        Aggregates.Numbers.Kind,
+        Aggregates.Styles.Kind,
+        Aggregates.Films.Kind,
+        Aggregates.Vinyls.Kind,
+        Aggregates.Presses.Kind,
+        Aggregates.Recipes.Kind,
+        Aggregates.Screens.Kind,
+        Aggregates.FilmPrinters.Kind,
+        Aggregates.DyePrinters.Kind,
+        Aggregates.Cutters.Kind,
+        Aggregates.SpotTests.Kind,
+        Aggregates.Upkeep.Kind,
+        Aggregates.Supplies.Kind,
+        Aggregates.PaperPrinters.Kind,
+        Aggregates.GarmentPrinters.Kind,
+        Aggregates.Stitchers.Kind,
+        Aggregates.Papers.Kind,
+        Aggregates.OutsidePrinters.Kind,
+        Aggregates.PodServices.Kind,
+        Aggregates.Calenders.Kind,
+        Aggregates.Cloths.Kind,
+        Aggregates.Places.Kind,
+    ];
+
+    public Db Db { get; } = db;
+
+    public ShopClock Clock { get; } = clock;
+
+    public static ShopNumbers Numbers(SqliteConnection connection) =>
+        Aggregates.Numbers.Get(connection, "1")?.Value
+        ?? ShopNumbers.Default with
+        {
+            Identity = ShopIdentity.Default with { TimeZone = ShopClock.MachineZone },
+        };
+
+    /// <summary>The shop's Shelf, Floor and Numbers as they stand in this transaction; read again only after one of them changed.</summary>
+    public ShopBook Book(SqliteConnection connection)
+    {
+        var seq = (ChangeStore.LastOf(connection, BookKinds), LearnedStore.Stamp(connection));
+        var today = DateOnly.FromDateTime(Clock.Utc);
+        if (kept is { } k && k.Seq == seq && k.Day == today)
+        {
+            return k.Book;
+        }
+        var numbers = Numbers(connection);
+        var machines = Values(Aggregates.Presses.All(connection)).ToLookup(p => p.OnlyCures());
+        var book = new ShopBook(
+            numbers,
+            Values(Aggregates.Styles.All(connection)),
+            Values(Aggregates.Films.All(connection)),
+            Values(Aggregates.Vinyls.All(connection)),
+            [.. machines[false]],
+            Values(Aggregates.Recipes.All(connection)),
+            Values(Aggregates.Screens.All(connection)),
+            Values(Aggregates.FilmPrinters.All(connection)),
+            Values(Aggregates.DyePrinters.All(connection)),
+            SimulatedCarrier.Rates,
+            Values(Aggregates.Cutters.All(connection)),
+            DateOnly.FromDateTime(Clock.Wall(numbers.Identity.TimeZone)).AddDays(numbers.Terms.ValidityDays),
+            memo,
+            Values(Aggregates.SpotTests.All(connection)),
+            Values(Aggregates.Upkeep.All(connection)),
+            Values(Aggregates.Supplies.All(connection)),
+            [.. machines[true]]
+        )
+        {
+            PaperPrinters = Values(Aggregates.PaperPrinters.All(connection)),
+            GarmentPrinters = Values(Aggregates.GarmentPrinters.All(connection)),
+            Stitchers = Values(Aggregates.Stitchers.All(connection)),
+            Papers = Values(Aggregates.Papers.All(connection)),
+            OutsidePrinters = Values(Aggregates.OutsidePrinters.All(connection)),
+            PodServices = Values(Aggregates.PodServices.All(connection)),
+            Calenders = Values(Aggregates.Calenders.All(connection)),
+            Cloths = Values(Aggregates.Cloths.All(connection)),
+            Places = new(Values(Aggregates.Places.All(connection))),
+            Layouts = layouts,
+            Earned = LearnedStore.Earned(connection, ShopLearning.Rule),
+        };
+        if (!Db.Writing)
+        {
+            kept = new(seq, today, book);
+        }
+        return book;
+    }
+
+    /// <summary>The order, or refused with 404.</summary>
+    public OrderCase Case(SqliteConnection connection, string id, ShopBook book)
+    {
+        var order = Aggregates.Orders.Get(connection, id) ?? throw RefusedException.NoSuch("order", id);
+        return Case(
+            connection,
+            order,
+            Customer(connection, order.Value),
+            QuoteStore.Standing(connection, id),
+            RunStore.Of(connection, id),
+            book
+        );
+    }
+
+    /// <summary>An order that is not kept yet.</summary>
+    public OrderCase Draft(SqliteConnection connection, Order order, ShopBook book) =>
+        Case(connection, new Versioned<Order>(order, 0), Customer(connection, order), null, [], book);
+
+    /// <summary>A sent quote's figures and texts.</summary>
+    public FrozenQuote Frozen(SqliteConnection connection, string quoteId)
+    {
+        // many years of quotes take more memory than is worth it
+        if (frozen.Count > MostFrozen)
+        {
+            frozen.Clear();
+        }
+        return frozen.GetOrAdd(quoteId, _ =>
+            JsonSerializer.Deserialize<FrozenQuote>(QuoteStore.Json(connection, quoteId), Json.Frozen)!
+        );
+    }
+
+    /// <summary>Says that a quote's frozen figures were put in place anew.</summary>
+    public void ReadAgain(string quoteId)
+    {
+        frozen.TryRemove(quoteId, out _);
+        open = null;
+    }
+
+    /// <summary>Forgets everything that was read: another day's data is in its place.</summary>
+    public void Forget()
+    {
+        frozen.Clear();
+        pressed.Clear();
+        ofToday.Clear();
+        (kept, open, ribbon, curves, artworks) = (null, null, null, null, null);
+    }
+
+    /// <summary>Something read from the whole shop on one day; read again only after anything of the shop's changed.</summary>
+    /// <param name="connection">The transaction.</param>
+    /// <param name="read">Reads it.</param>
+    /// <param name="isWhole">False while it is not all there yet: then it is read again the next time.</param>
+    public T OfToday<T>(SqliteConnection connection, Func<T> read, Func<T, bool> isWhole)
+        where T : class
+    {
+        var key = (ChangeStore.Last(connection), DateOnly.FromDateTime(Clock.Utc));
+        if (!Db.Writing && ofToday.TryGetValue(typeof(T), out var k) && k.Key == key)
+        {
+            return (T)k.Value;
+        }
+        var found = read();
+        if (!Db.Writing && isWhole(found))
+        {
+            ofToday[typeof(T)] = (key, found);
+        }
+        return found;
+    }
+
+    /// <summary>Good pieces over a press from a moment on, by order and line; counted again only after something of the shop's changed: of a press never measured that is every piece it ever pressed.</summary>
+    public IReadOnlyList<(string OrderId, string LineId, int Pieces)> PressedSince(
+        SqliteConnection connection,
+        string pressId,
+        DateTime utc
+    )
+    {
+        var key = (ChangeStore.Last(connection), utc);
+        if (pressed.TryGetValue(pressId, out var k) && k.Key == key && !Db.Writing)
+        {
+            return k.Lines;
+        }
+        var lines = RunStore.PressedSince(connection, pressId, utc);
+        if (!Db.Writing)
+        {
+            pressed[pressId] = new(key, lines);
+        }
+        return lines;
+    }
+
+    /// <summary>All orders on the work line; read again only after something of the shop's changed.</summary>
+    public IReadOnlyList<OrderCase> Open(SqliteConnection connection, ShopBook book)
+    {
+        var seq = ChangeStore.Last(connection);
+        if (open is { } k && k.Seq == seq && ReferenceEquals(k.Book, book) && !Db.Writing)
+        {
+            return k.Cases;
+        }
+        var customers = Aggregates.Customers.All(connection).ToDictionary(c => c.Value.Id, c => c.Value);
+        var quotes = QuoteStore.AllStanding(connection);
+        var events = RunStore.OfOpen(connection);
+        List<OrderCase> cases =
+        [
+            .. OrderStore
+                .Open(connection)
+                .Select(o =>
+                    Case(
+                        connection,
+                        o,
+                        o.Value.Ask.CustomerId is { } c ? customers.GetValueOrDefault(c) : null,
+                        quotes.GetValueOrDefault(o.Value.Id),
+                        [.. events[o.Value.Id]],
+                        book
+                    )
+                ),
+        ];
+        if (!Db.Writing)
+        {
+            open = new(seq, book, cases);
+        }
+        return cases;
+    }
+
+    /// <summary>Holds every method against a line; null while it is not complete or there is no press.</summary>
+    /// <param name="c">The order.</param>
+    /// <param name="line">Which line of it.</param>
+    /// <param name="quantity">Pieces to compare at, or null for its own.</param>
+    /// <param name="book">Shelf, floor and numbers.</param>
+    /// <param name="open">All orders on the line.</param>
+    /// <param name="curve">False leaves the figures at other quantities out.</param>
+    /// <param name="own">A mix of ways the owner wants to see beside the rest, or null.</param>
+    /// <param name="whatIf">Prices and rates tried at other levels, or null.</param>
+    public Comparison? Compare(
+        OrderCase c,
+        LineCase line,
+        int? quantity,
+        ShopBook book,
+        IReadOnlyList<OrderCase> open,
+        bool curve = true,
+        Mixed? own = null,
+        WhatIf? whatIf = null
+    )
+    {
+        if (line.InHand is null || book.Presses.Count == 0)
+        {
+            return null;
+        }
+        var whole = book;
+        book = book.For(c.Customer);
+        var floor = ShopFloor.Beside(c, line, book, FloorWithout(c, book, open));
+        if (whatIf is not null)
+        {
+            return Comparer.Compare(
+                whatIf.Of(line.InHand),
+                line.Asked.Mark,
+                c.Order.Ask.DueOf(line.Asked),
+                quantity,
+                whatIf.Of(book),
+                floor,
+                line.Decision,
+                false,
+                own
+            );
+        }
+        return Comparer.Compare(
+            line.InHand,
+            line.Asked.Mark,
+            c.Order.Ask.DueOf(line.Asked),
+            quantity,
+            book,
+            floor,
+            line.Decision,
+            curve,
+            own,
+            Curves(c, line, whole)
+        );
+    }
+
+    // the scale is dragged over many counts of one line
+    private CurveMemo Curves(OrderCase c, LineCase line, ShopBook book)
+    {
+        var key = (c.Order.Id, line.Asked.Id, c.Version, c.Customer, book);
+        if (curves is { } k && k.Key == key)
+        {
+            return k.Curves;
+        }
+        return (curves = new(key, new())).Curves;
+    }
+
+    /// <summary>Every way at every quantity of a line; found anew only after the order, the shop's figures or what hours are worth changed.</summary>
+    public QuantityRibbon Ribbon(OrderCase c, LineCase line, ShopBook book, IReadOnlyList<OrderCase> open)
+    {
+        var theirs = book.For(c.Customer);
+        var worth = WorthOfHands.Of(
+            line.InHand!,
+            c.Order.Ask.DueOf(line.Asked),
+            theirs,
+            ShopFloor.Beside(c, line, theirs, FloorWithout(c, theirs, open))
+        );
+        var key = (c.Order.Id, line.Asked.Id, c.Version, c.Customer, book, worth);
+        if (ribbon is { } r && r.Key == key)
+        {
+            return r.Ribbon;
+        }
+        var found = QuantityRibbon.Of(line.InHand!, line.Asked.Mark, theirs, worth);
+        ribbon = new(key, found);
+        return found;
+    }
+
+    /// <summary>Every line by its chosen method, planned one after the other; refused when one has no method or its method cannot do it any more.</summary>
+    public IReadOnlyList<(LineCase Line, Band Band)> Chosen(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open)
+    {
+        if (!c.IsComplete || book.Presses.Count == 0)
+        {
+            throw new RefusedException(
+                409,
+                "incomplete",
+                book.Presses.Count == 0
+                    ? "There is no press on the Floor."
+                    : $"{c.Order.Code} cannot be quoted yet: {c.Standing.Missing[0].Text}.",
+                book.Presses.Count == 0 ? "Add a press on the Floor." : "Finish the ask first."
+            );
+        }
+        return
+        [
+            .. Planned(c, book, open)
+                .Select(p =>
+                    (
+                        p.Line,
+                        p.Band
+                            ?? throw new RefusedException(
+                                409,
+                                p.Line.Decision is null ? "no-method" : "method-unfit",
+                                p.Line.Decision is null
+                                    ? c.Lines.Count == 1
+                                        ? "No method is chosen yet."
+                                        : $"No method is chosen yet for {p.Line.What}."
+                                    : $"{p.Fold!.Name} cannot do it any more: {p.Fold.Reasons[0].Sentence}.",
+                                p.Line.Decision is null
+                                    ? "Choose one under Compare."
+                                    : $"Would work: {p.Fold!.Reasons[0].WouldWork}. Or choose another method under Compare."
+                            )
+                    )
+                ),
+        ];
+    }
+
+    /// <summary>Every complete line by its chosen method, planned one after the other: each with its figures, or why the method cannot.</summary>
+    public IReadOnlyList<(LineCase Line, Band? Band, Fold? Fold)> Planned(
+        OrderCase c,
+        ShopBook book,
+        IReadOnlyList<OrderCase> open
+    )
+    {
+        book = book.For(c.Customer);
+        return ShopFloor.Planned(c, book, FloorWithout(c, book, open));
+    }
+
+    /// <summary>The quote of an order as it would be sent now.</summary>
+    public FrozenQuote Quoted(OrderCase c, ShopBook book, SqliteConnection connection)
+    {
+        book = book.For(c.Customer);
+        var open = Open(connection, book);
+        var floor = FloorWithout(c, book, open);
+        var offered = (c.Order.Facts.Offered ?? [])
+            .Select(w =>
+                (
+                    Way: w,
+                    Line: c.Lines.FirstOrDefault(l =>
+                        l.Asked.Id == w.LineId && l.InHand is not null && l.Decision?.MethodId != w.MethodId
+                    )
+                )
+            )
+            .Where(o => o.Line is not null)
+            .Select(o =>
+                (
+                    Line: o.Line!,
+                    Comparer
+                        .Chosen(
+                            o.Line!.InHand!,
+                            o.Line.Asked.Mark,
+                            c.Order.Ask.DueOf(o.Line.Asked),
+                            book,
+                            floor,
+                            new(o.Way.LineId, o.Way.MethodId, default)
+                        )
+                        .Band
+                )
+            )
+            .Where(o => o.Band is not null)
+            .Select(o => (o.Line, o.Band!))
+            .ToList();
+        var chosen = Chosen(c, book, open);
+        if (MakeQuote.NotSent(c, book) is { } problem)
+        {
+            throw new RefusedException(409, problem.Code, problem.Sentence, problem.Remedy);
+        }
+        return MakeQuote.Of(
+            c,
+            chosen,
+            offered,
+            book,
+            Clock.Wall(book.Numbers.Identity.TimeZone),
+            QuoteStore.Of(connection, c.Order.Id).Count + 1
+        );
+    }
+
+    private FloorPlan FloorWithout(OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open) =>
+        ShopFloor.Without(c, open, book, Clock.Wall(book.Numbers.Identity.TimeZone));
+
+    private OrderCase Case(
+        SqliteConnection connection,
+        Versioned<Order> order,
+        Customer? customer,
+        StoredQuote? quote,
+        IReadOnlyList<RunEvent> events,
+        ShopBook book
+    )
+    {
+        var ask = order.Value.Ask;
+        var sent = quote is null ? null : Frozen(connection, quote.Id);
+        var made = sent is null && ask.HasArtwork() ? MadeStore.Before(connection, order.Value.Id) : [];
+        var lines = Lines(order.Value, sent, book, made, sent is null ? Artworks(connection, ask) : null);
+        var c = new OrderCase(order.Value, order.Version, customer, lines, quote, sent, events, null, null!);
+        var run = sent is null ? null : RunFold.Of(c.RunLines, events);
+        return c with
+        {
+            Run = run,
+            Standing = Stations.Of(
+                order.Value,
+                [.. lines.SelectMany(l => l.Problems)],
+                quote is not null,
+                sent?.Deposit ?? 0,
+                run?.Good ?? 0
+            ),
+        };
+    }
+
+    // measured reports are read from JSON once, until an artwork changes
+    private IReadOnlyDictionary<string, ArtworkReport> Artworks(SqliteConnection connection, Ask ask)
+    {
+        var ids = ask.Lines.SelectMany(l => l.Placements).Select(p => p.DesignId).OfType<string>().Distinct().ToList();
+        if (ids.Count == 0)
+        {
+            return ReadOnlyDictionary<string, ArtworkReport>.Empty;
+        }
+        var seq = ChangeStore.LastOf(connection, [Aggregates.Designs.Kind]);
+        var all = artworks is { } k && k.Seq == seq && !Db.Writing ? k : new(seq, new());
+        artworks = Db.Writing ? artworks : all;
+        return ids.Select(id =>
+                (Id: id, Report: all.Reports.GetOrAdd(id, _ => Aggregates.Designs.Get(connection, id)?.Value.Report))
+            )
+            .Where(x => x.Report is not null)
+            .ToDictionary(x => x.Id, x => x.Report!);
+    }
+
+    private static List<LineCase> Lines(
+        Order order,
+        FrozenQuote? sent,
+        ShopBook book,
+        IReadOnlyList<Core.Stock.MadeBefore> made,
+        IReadOnlyDictionary<string, ArtworkReport>? artworks
+    )
+    {
+        var cases = AsksInHand
+            .Of(order.Ask, book, order.Facts, made, artworks)
+            .Select(
+                (l, i) =>
+                    new LineCase(
+                        order.Ask.Lines[i],
+                        l.Style,
+                        l.Colourway,
+                        l.InHand,
+                        l.Problems,
+                        order.Facts.DecisionOf(order.Ask.Lines[i].Id),
+                        null
+                    )
+            );
+        return
+        [
+            .. sent is null
+                ? cases
+                : cases.Select(l =>
+                    sent.Lines.FirstOrDefault(f => f.LineId == l.Asked.Id) is { } f
+                        ? l with
+                        {
+                            Style = f.Style,
+                            Colourway = f.Colourway,
+                            Frozen = f,
+                        }
+                        : l
+                ),
+        ];
+    }
+
+    private static Customer? Customer(SqliteConnection connection, Order order) =>
+        order.Ask.CustomerId is { } id ? Aggregates.Customers.Get(connection, id)?.Value : null;
+
+    private static List<T> Values<T>(IEnumerable<Versioned<T>> all)
+        where T : class => [.. all.Select(v => v.Value)];
+
+    private sealed record KeptBook((long Book, long Learned) Seq, DateOnly Day, ShopBook Book);
+
+    private sealed record KeptOpen(long Seq, ShopBook Book, IReadOnlyList<OrderCase> Cases);
+
+    private sealed record KeptCurves(
+        (string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book) Key,
+        CurveMemo Curves
+    );
+
+    private sealed record KeptArtworks(long Seq, ConcurrentDictionary<string, ArtworkReport?> Reports);
+
+    private sealed record KeptPressed(
+        (long Seq, DateTime From) Key,
+        IReadOnlyList<(string OrderId, string LineId, int Pieces)> Lines
+    );
+
+    private sealed record KeptRibbon(
+        (string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book, WorthOfHands Worth) Key,
+        QuantityRibbon Ribbon
+    );
+}
