@@ -64,6 +64,18 @@ public class NumbersDocumentTests
     }
 
     [Fact]
+    public void A_list_that_lost_what_it_always_had_is_damaged_not_old()
+    {
+        var list = JsonNode.Parse(File.ReadAllText(Where("numbers-1-quote.json")))!.AsObject();
+        list.Remove("wage");
+        Assert.Contains(
+            "'wage'",
+            Assert.Throws<JsonException>(() => list.Deserialize<ShopNumbers>(Quote)).Message,
+            StringComparison.Ordinal
+        );
+    }
+
+    [Fact]
     public void What_is_written_now_is_in_parts_and_comes_back_as_it_was()
     {
         foreach (var options in new[] { History, Quote })

@@ -55,6 +55,33 @@ public sealed class NumbersDocument : JsonConverter<ShopNumbers>
         [nameof(ShopNumbers.Terms)] = ["DepositShare", "ValidityDays"],
     };
 
+    // what the list always had: every list without it is damaged, not old
+    private static readonly string[] Always =
+    [
+        "ShopName",
+        "Address",
+        "Contact",
+        "Format",
+        "Paper",
+        "TimeZone",
+        "Wage",
+        "OverheadPerHour",
+        "TariffPerKwh",
+        "ConsumablesPerStart",
+        "PackingPerPiece",
+        "OrderMinutes",
+        "ArtworkMinutes",
+        "FeeShare",
+        "FeeFixed",
+        "TaxShare",
+        "MinimumCharge",
+        "RoundingStep",
+        "DepositShare",
+        "ValidityDays",
+        "SlowTenthShare",
+        "Week",
+    ];
+
     private JsonSerializerOptions? plain;
 
     /// <inheritdoc/>
@@ -77,6 +104,13 @@ public sealed class NumbersDocument : JsonConverter<ShopNumbers>
     // what a list has not, or has as null, was its starting value; wholesale without a policy had the one for retail
     private JsonObject Lifted(JsonObject list, Func<string, string> named, JsonSerializerOptions options)
     {
+        var lost = Always.Select(named).Where(n => !list.ContainsKey(n)).ToList();
+        if (lost.Count > 0)
+        {
+            throw new JsonException(
+                $"The numbers miss properties including: {string.Join(", ", lost.Select(n => $"'{n}'"))}"
+            );
+        }
         var parts = JsonSerializer.SerializeToNode(ShopNumbers.Default, Plain(options))!.AsObject();
         list[named("Wholesale")] ??= list[named("Retail")]?.DeepClone();
         foreach (var (part, names) in Parts)
