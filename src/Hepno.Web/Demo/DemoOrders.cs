@@ -73,7 +73,7 @@ internal static class DemoOrders
         );
         ThroughGather(c, desk, "demo-201", "the office", 80, "three prints, paid monthly");
         Pressed(c, desk, "demo-201", 18, 18, new() { [4] = "crooked", [11] = "peeled early" }, 30);
-        OrderDeeds.Count(
+        HandOverDeeds.Count(
             c,
             desk,
             "demo-201",
@@ -81,7 +81,7 @@ internal static class DemoOrders
             Version(c, "demo-201"),
             DemoData.At(desk, "counted", 27)
         );
-        OrderDeeds.HandOver(
+        HandOverDeeds.HandOver(
             c,
             desk,
             "demo-201",
@@ -123,7 +123,7 @@ internal static class DemoOrders
             Film,
             8
         );
-        OrderDeeds.Approve(
+        QuoteDeeds.Approve(
             c,
             desk,
             "demo-203",
@@ -131,7 +131,7 @@ internal static class DemoOrders
             Version(c, "demo-203"),
             DemoData.At(desk, "yes taken", 3)
         );
-        OrderDeeds.NoteDeposit(
+        QuoteDeeds.NoteDeposit(
             c,
             desk,
             "demo-203",
@@ -218,7 +218,7 @@ internal static class DemoOrders
         );
         ThroughGather(c, desk, "demo-208", "Odo Brandt", 60, null);
         Pressed(c, desk, "demo-208", 8, 8, [], 5);
-        OrderDeeds.Count(
+        HandOverDeeds.Count(
             c,
             desk,
             "demo-208",
@@ -327,7 +327,7 @@ internal static class DemoOrders
             FilmHere,
             9
         );
-        OrderDeeds.Approve(
+        QuoteDeeds.Approve(
             c,
             desk,
             "demo-212",
@@ -354,7 +354,7 @@ internal static class DemoOrders
         );
         ThroughGather(c, desk, "demo-213", "Calla Roe", 180, null);
         Pressed(c, desk, "demo-213", 18, 18, new() { [9] = "lint" }, 150);
-        OrderDeeds.Count(
+        HandOverDeeds.Count(
             c,
             desk,
             "demo-213",
@@ -362,7 +362,7 @@ internal static class DemoOrders
             Version(c, "demo-213"),
             DemoData.At(desk, "counted", 147)
         );
-        OrderDeeds.HandOver(
+        HandOverDeeds.HandOver(
             c,
             desk,
             "demo-213",
@@ -370,7 +370,7 @@ internal static class DemoOrders
             Version(c, "demo-213"),
             DemoData.At(desk, "handed over", 146)
         );
-        OrderDeeds.Close(c, desk, "demo-213", Version(c, "demo-213"), DemoData.At(desk, "closed", 140));
+        HandOverDeeds.Close(c, desk, "demo-213", Version(c, "demo-213"), DemoData.At(desk, "closed", 140));
         OrderAgain.Do(c, desk, "demo-213", "demo-214", DemoData.At(desk, "ordered again", 0.5));
         Named(c, desk, In(13), noon);
     }
@@ -471,7 +471,7 @@ internal static class DemoOrders
         );
         foreach (var (line, method) in new[] { ("1", "dtf-bought"), ("2", "dtf-bought"), ("3", "sublimation") })
         {
-            OrderDeeds.Choose(
+            ChooseDeeds.Choose(
                 c,
                 desk,
                 "demo-207",
@@ -481,7 +481,7 @@ internal static class DemoOrders
                 DemoData.At(desk, "method chosen", 1)
             );
         }
-        OrderDeeds.LayOut(c, desk, "demo-207", Version(c, "demo-207"), DemoData.At(desk, "laid out", 0.9));
+        QuoteDeeds.LayOut(c, desk, "demo-207", Version(c, "demo-207"), DemoData.At(desk, "laid out", 0.9));
     }
 
     // a batch out of the oven; of the older one, white alone, both patches were pressed
@@ -542,7 +542,7 @@ internal static class DemoOrders
     )
     {
         SaveAsk.Do(c, desk, id, ask, 0, DemoData.At(desk, "new ask", hoursAgo));
-        OrderDeeds.Choose(
+        ChooseDeeds.Choose(
             c,
             desk,
             id,
@@ -555,10 +555,10 @@ internal static class DemoOrders
         {
             return;
         }
-        OrderDeeds.LayOut(c, desk, id, Version(c, id), DemoData.At(desk, "laid out", hoursAgo - 0.6));
+        QuoteDeeds.LayOut(c, desk, id, Version(c, id), DemoData.At(desk, "laid out", hoursAgo - 0.6));
         if (upTo == Station.Gather)
         {
-            OrderDeeds.Send(c, desk, id, Version(c, id), DemoData.At(desk, "quote sent", hoursAgo - 1));
+            QuoteDeeds.Send(c, desk, id, Version(c, id), DemoData.At(desk, "quote sent", hoursAgo - 1));
         }
     }
 
@@ -571,9 +571,9 @@ internal static class DemoOrders
         string? without
     )
     {
-        OrderDeeds.Approve(c, desk, id, by, Version(c, id), DemoData.At(desk, "yes taken", hoursAgo));
+        QuoteDeeds.Approve(c, desk, id, by, Version(c, id), DemoData.At(desk, "yes taken", hoursAgo));
         var asked = desk.Case(c, id, desk.Book(c)).Frozen!.Deposit;
-        OrderDeeds.NoteDeposit(
+        QuoteDeeds.NoteDeposit(
             c,
             desk,
             id,
@@ -584,7 +584,7 @@ internal static class DemoOrders
         );
         foreach (var item in Aggregates.Orders.Get(c, id)!.Value.Facts.Items)
         {
-            OrderDeeds.Tick(c, desk, id, item.Id, true, Version(c, id), DemoData.At(desk, "it came", hoursAgo - 10));
+            PressDeeds.Tick(c, desk, id, item.Id, true, Version(c, id), DemoData.At(desk, "it came", hoursAgo - 10));
         }
     }
 
@@ -598,7 +598,7 @@ internal static class DemoOrders
         double hoursAgo
     )
     {
-        OrderDeeds.StartRun(c, desk, id, DemoData.At(desk, "pressing begun", hoursAgo));
+        PressDeeds.StartRun(c, desk, id, DemoData.At(desk, "pressing begun", hoursAgo));
         var sizes = Aggregates
             .Orders.Get(c, id)!
             .Value.Ask.Lines.SelectMany(l => l.Sizes)

@@ -100,11 +100,11 @@ internal static class EndingEndpoints
             }
         );
         var ending = new Ending(body.Kind, body.Why.Trim(), body.ToWhom.Trim(), body.TheirPrice, body.Settled, deed.At);
-        return OrderEndpoints.Do(id, desk, request, (c, seen) => OrderEnding.End(c, desk, id, ending, seen, deed));
+        return OrderDeedEndpoints.Do(id, desk, request, (c, seen) => OrderEnding.End(c, desk, id, ending, seen, deed));
     }
 
     internal static Written BringBack(string id, Desk desk, HttpRequest request) =>
-        OrderEndpoints.Do(id, desk, request, (c, seen) =>
+        OrderDeedEndpoints.Do(id, desk, request, (c, seen) =>
             OrderEnding.BringBack(c, desk, id, seen, request.Deed(desk.Clock, "brought back"))
         );
 

@@ -124,7 +124,7 @@ internal static class RunEndpoints
     internal static Written Start(string id, Desk desk, HttpRequest request) =>
         desk.Db.Write(c => new Written(
             id,
-            OrderDeeds.StartRun(c, desk, id, request.Deed(desk.Clock, "pressing begun"))
+            PressDeeds.StartRun(c, desk, id, request.Deed(desk.Clock, "pressing begun"))
         ));
 
     /// <summary>Adds an event and answers with the folded counts. Carries no version: events only ever accrue.</summary>

@@ -1,0 +1,180 @@
+using Hepno.Core.Blanks;
+using Hepno.Core.Measures;
+using Hepno.Core.Methods;
+using Hepno.Core.Orders;
+using Hepno.Core.Planning;
+using Hepno.Core.Quoting;
+using Hepno.Store;
+using Hepno.Web.Held;
+using Hepno.Web.Wire;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Deeds;
+
+/// <summary>What is gathered, moved on the plan, and begun at the press.</summary>
+internal static class PressDeeds
+{
+    /// <summary>Ticks a gathered thing off, or on again.</summary>
+    public static long Tick(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        string itemId,
+        bool done,
+        long seen,
+        Deed deed
+    )
+    {
+        var c = desk.Case(connection, id, desk.Book(connection));
+        if (c.Order.Facts.Items.All(i => i.Id != itemId))
+        {
+            throw RefusedException.NoSuch("thing to gather", itemId);
+        }
+        if (c.Order.Facts.RunStartedAt is not null)
+        {
+            throw new RefusedException(
+                409,
+                "not-there",
+                $"{c.Order.Code} is already being pressed.",
+                "What was gathered stays as it was."
+            );
+        }
+        var book = desk.Book(connection);
+        var tested = c.Frozen!.Lines.SelectMany(l => l.Band.Decorations.Select(d => (Line: l, Plan: d)))
+            .FirstOrDefault(x => GatherList.TestItem + x.Plan.Placement.Id == itemId);
+        if (
+            done
+            && tested.Plan is { } plan
+            && book.Numbers.Floor.Habits.TestFirst
+            && !GatherList.IsTested(plan, tested.Line, book)
+        )
+        {
+            throw new RefusedException(
+                409,
+                "not-tested",
+                $"No passed test of {book.ProductName(plan.Recipe.ProductId)} at {Shown.Temperature(plan.Recipe.TemperatureF, c.Frozen.Numbers.Format)} on {tested.Line.Style.Name} is noted.",
+                "Press a test piece and note it on the Floor, under Spot tests; or have untested recipes only warned of, under Numbers."
+            );
+        }
+        return OrderDeeds.Put(connection, c, seen, deed, f =>
+            f with
+            {
+                Items = [.. f.Items.Select(i => i.Id == itemId ? i with { DoneAt = done ? deed.At : null } : i)],
+            }
+        );
+    }
+
+    /// <summary>Puts a line somewhere on the press day, or leaves it to the plan again (no press).</summary>
+    public static long Move(
+        SqliteConnection connection,
+        Desk desk,
+        string id,
+        string lineId,
+        string? pressId,
+        DateTime from,
+        long seen,
+        Deed deed
+    )
+    {
+        var book = desk.Book(connection);
+        var c = desk.Case(connection, id, book);
+        var line = c.Line(lineId);
+        if (
+            c.Frozen is null
+            || c.Order.Facts.Approval is null
+            || c.Order.Facts.RunStartedAt is not null
+            || c.Standing.Station > Station.Press
+        )
+        {
+            throw new RefusedException(
+                409,
+                "not-there",
+                c.Order.Facts.RunStartedAt is not null
+                    ? $"{c.Order.Code} is being pressed: it stays where it is."
+                    : $"{c.Order.Code} is not on the press day.",
+                "Only planned work can be moved."
+            );
+        }
+        var rest = (c.Order.Facts.Moves ?? []).Where(m => m.LineId != line.Asked.Id).ToList();
+        if (pressId is null)
+        {
+            return OrderDeeds.Put(connection, c, seen, deed, f => f with { Moves = rest.Count == 0 ? null : rest });
+        }
+        var press = book.Presses.FirstOrDefault(p => p.Id == pressId)
+            ?? throw RefusedException.NoSuch("press", pressId);
+        if (line.Frozen is { } quoted && LineFloor.BenchOf(quoted.Band.Decorations) is { Length: > 0 } bench)
+        {
+            throw new RefusedException(
+                409,
+                "press",
+                $"{c.Order.Code} is not pressed: it is done at {book.Workplace(bench)?.Name ?? "the table"}.",
+                "Leave it to the plan.",
+                "pressId"
+            );
+        }
+        if (!press.Takes(line.Style!.Kind))
+        {
+            throw new RefusedException(
+                409,
+                "press",
+                $"{press.Name} does not take {GarmentNouns.Of(line.Style.Kind, 2)}.",
+                "Choose a press that does.",
+                "pressId"
+            );
+        }
+        return OrderDeeds.Put(connection, c, seen, deed, f =>
+            f with
+            {
+                Moves = [.. rest, new(line.Asked.Id, press.Id, from)],
+            }
+        );
+    }
+
+    /// <summary>Begins pressing; again it is the same run.</summary>
+    public static long StartRun(SqliteConnection connection, Desk desk, string id, Deed deed)
+    {
+        var c = desk.Case(connection, id, desk.Book(connection));
+        if (c.Order.Facts.RunStartedAt is not null)
+        {
+            return c.Version;
+        }
+        OrderDeeds.At(c, Station.Press, "begin pressing");
+        if (
+            CureStore
+                .OfOrder(connection, id)
+                .Select(b => b.Value)
+                .FirstOrDefault(b => b.Holds() && b.Prints.Any(p => p.OrderId == id && p.WhiteOnly)) is
+            { } held
+        )
+        {
+            throw new RefusedException(
+                409,
+                "cure-held",
+                $"White prints of {c.Order.Code} lie in {held.Code()}, whose colour patches are not both pressed and holding.",
+                "Press and pull the patches before and after them, and note it on the Floor."
+            );
+        }
+        // which press it is goes with the pieces: should it be found wrong, they are listed
+        var book = desk.Book(connection);
+        var placed = PlacedOrder.Of(
+            ShopFloor.Of(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.Identity.TimeZone)).Placed,
+            id
+        );
+        var pressed =
+            book.Presses.Count == 0
+                ? null
+                : c.Frozen!.Lines.Select(l => new PressedOn(
+                        l.LineId,
+                        placed?.PressOf(l.LineId)
+                            ?? LineFloor.WorkplaceOf(c.Frozen.InHand(l), l.Band.Decorations, book).Id
+                    ))
+                    .ToList();
+        return OrderDeeds.Put(connection, c, c.Version, deed with { Undoable = false }, f =>
+            f with
+            {
+                RunStartedAt = deed.At,
+                Pressed = pressed,
+            }
+        );
+    }
+}

@@ -1,0 +1,267 @@
+using Hepno.Core.Costing;
+using Hepno.Core.Materials;
+using Hepno.Core.Recipes;
+using Hepno.Store;
+using Hepno.Web.Held;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Demo;
+
+/// <summary>Machines of the demo shop.</summary>
+internal static class DemoMachines
+{
+    public static void PutPrintersAndPresses(SqliteConnection c, Desk desk, Deed deed)
+    {
+        var printer = new EquipmentHour(5200, 900, 4, 700, 0.7, 0.5, 0.45m);
+        Aggregates.FilmPrinters.Put(
+            c,
+            new(
+                "skua",
+                "Skua",
+                13,
+                0.25,
+                11,
+                0.011,
+                0.16m,
+                0.014,
+                0.14m,
+                true,
+                0.0042m,
+                0.016,
+                0.028m,
+                18,
+                0.05m,
+                35,
+                FilmCure.Oven,
+                printer,
+                "Powder is fine dust: extraction on, mask on, no flame. Oven and film burn. The data sheets of ink and powder decide."
+            ),
+            0,
+            deed
+        );
+        Aggregates.DyePrinters.Put(
+            c,
+            new(
+                "plover",
+                "Plover",
+                32,
+                0.010,
+                0.21m,
+                13,
+                19,
+                0.25,
+                0.28m,
+                8,
+                0.009m,
+                0.05m,
+                printer with
+                {
+                    PriceNew = 900,
+                    Resale = 100,
+                    PowerKw = 0.1,
+                },
+                "Dye fumes while pressing: window open, extraction on."
+            ),
+            0,
+            deed
+        );
+        Aggregates.Presses.Put(
+            c,
+            new(
+                "gannet",
+                "Gannet",
+                "swing-away",
+                16,
+                20,
+                15,
+                20,
+                5,
+                -5,
+                new(1450, 250, 5, 600, 1.8, 0.35, 0.12m),
+                "Platen and guard burn: gloves, and hands clear when it swings. Into the wall socket, never an extension lead. The maker's manual decides.",
+                [new("sleeve", 4.5, 14), new("youth", 12, 14)],
+                Accessories:
+                [
+                    new("small pillow", AccessoryKind.Pillow, 6, 6, 0.5, 0, DateOnly.FromDateTime(desk.Clock.Utc)),
+                    new(
+                        "sock jigs",
+                        AccessoryKind.Jig,
+                        4,
+                        14,
+                        0.2,
+                        0,
+                        DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-200))
+                    ),
+                    new(
+                        "cover sheet",
+                        AccessoryKind.CoverSheet,
+                        16,
+                        20,
+                        0,
+                        200,
+                        DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-60))
+                    ),
+                ]
+            ),
+            0,
+            deed
+        );
+        Aggregates.Presses.Put(
+            c,
+            new(
+                "petrel",
+                "Petrel",
+                "clamshell",
+                15,
+                15,
+                12,
+                22,
+                5,
+                4,
+                new(680, 90, 5, 500, 1.4, 0.35, 0.10m),
+                "Heavy lid: hands on the handle only. The platen burns. The maker's manual decides.",
+                [new("sleeve", 4.5, 12)]
+            ),
+            0,
+            deed
+        );
+        Aggregates.Presses.Put(
+            c,
+            new(
+                "puffin",
+                "Puffin",
+                "cap",
+                5.5,
+                3,
+                9,
+                24,
+                5,
+                null,
+                new(320, 40, 5, 250, 0.6, 0.35, 0.08m),
+                "Curved platen burns on its upper edge. The maker's manual decides."
+            ),
+            0,
+            deed
+        );
+        Aggregates.Presses.Put(
+            c,
+            new(
+                "ember",
+                "Ember",
+                "oven",
+                16,
+                20,
+                10,
+                25,
+                5,
+                null,
+                new(390, 50, 5, 400, 1.2, 0.5, 0.05m),
+                "Oven, tray and film burn: gloves. Fumes: extraction on, window open."
+            ),
+            0,
+            deed
+        );
+        var weekAgo = desk.Clock.Wall(Desk.Numbers(c).Identity.TimeZone).Date.AddDays(-7).AddHours(9);
+        Aggregates.Supplies.Put(
+            c,
+            new(
+                "skua",
+                [
+                    new(Supply.ColourInk, ["Skerry pigment"], 800, 100),
+                    new(Supply.WhiteInk, ["Skerry white"], 500, 100),
+                    new(Supply.Film, ["Skua cold film", "Skua warm film"], 3900, 200),
+                    new(Supply.Powder, ["Marl fine"], 1000, 150),
+                ],
+                [
+                    new(Supply.ColourInk, "Skerry pigment", "0526-C", weekAgo, 620, "Wren"),
+                    new(Supply.Film, "Skua cold film", "F-118", weekAgo, 3900, "Wren"),
+                    new(Supply.Powder, "Marl fine", "P-31", weekAgo.AddDays(1), 800, "Ines"),
+                    new(Supply.WhiteInk, "Skerry white", "0526-W", weekAgo.AddDays(2), 110, "Wren"),
+                ]
+            ),
+            0,
+            deed
+        );
+    }
+
+    public static void PutDesktopAndStitching(SqliteConnection c, Deed deed)
+    {
+        Aggregates.PaperPrinters.Put(
+            c,
+            new(
+                "dunlin",
+                "Dunlin",
+                22,
+                8.5,
+                0.012,
+                0.38m,
+                new(190, 20, 3, 200, 0.02, 0.5, 0.10m),
+                "Pigment ink only: dye ink runs in the first wash."
+            ),
+            0,
+            deed
+        );
+        Aggregates.Stitchers.Put(
+            c,
+            new(
+                "bittern",
+                "Bittern",
+                700,
+                1,
+                12,
+                12,
+                8,
+                true,
+                0.20m,
+                0.12m,
+                24m,
+                new(6400, 1900, 6, 800, 0.3, 0.6, 0.45m),
+                "Needle and take-up lever: hands out while it runs, hair tied. Eye shield on. The maker's manual decides.",
+                0.018m
+            ),
+            0,
+            deed
+        );
+    }
+
+    public static void PutCalenderAndCutter(SqliteConnection c, Deed deed)
+    {
+        Aggregates.Calenders.Put(
+            c,
+            new(
+                "curlew",
+                "Curlew",
+                61,
+                0.34m,
+                900,
+                0.009,
+                0.09m,
+                30,
+                0.85m,
+                new(8900, 2600, 8, 700, 5.5, 0.6, 0.60m),
+                "Hot drum: no loose sleeves, hands on the feed table, two at it with long pieces. Dye fumes: extraction on. The maker's manual decides."
+            ),
+            0,
+            deed
+        );
+        Aggregates.Cloths.Put(
+            c,
+            new("selvage-interlock", "Selvage & Daughters", "Smooth interlock", 100, 150, 60, 1.95m, 36, 0.03, 13m, 3),
+            0,
+            deed
+        );
+        Aggregates.Cutters.Put(
+            c,
+            new(
+                "scissorbill",
+                "Scissorbill",
+                22,
+                70,
+                new(540, 120, 5, 400, 0.06, 0.5, 0.25m),
+                "The blade is sharper than it looks: hands off while it runs."
+            ),
+            0,
+            deed
+        );
+    }
+}

@@ -1,0 +1,109 @@
+using Hepno.Core.Recipes;
+using Hepno.Store;
+using Hepno.Web.Held;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Demo;
+
+/// <summary>Spot tests of the demo shop, and what they are pressed on.</summary>
+internal static class DemoTests
+{
+    public static void Put(SqliteConnection c, Desk desk, Deed deed)
+    {
+        var day = DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-60));
+        Aggregates.TestGarments.Put(
+            c,
+            new("misprints", "Black and white tees, misprinted", "100% cotton", 14, "box under the sink"),
+            0,
+            deed
+        );
+        Aggregates.TestGarments.Put(c, new("sports", "Sports tees, samples", "100% polyester", 3, ""), 0, deed);
+        Aggregates.SpotTests.Put(
+            c,
+            new(
+                "test-brae",
+                "ferrow",
+                "brae",
+                "",
+                310,
+                15,
+                "medium",
+                day,
+                "Wren",
+                true,
+                false,
+                Bleeding.Clean,
+                "soft, thin",
+                "",
+                [new(day.AddDays(9), 5, WashVerdict.Holds), new(day.AddDays(48), 25, WashVerdict.Holds)],
+                "misprints"
+            ),
+            0,
+            deed
+        );
+        Aggregates.SpotTests.Put(
+            c,
+            new(
+                "test-vinyl",
+                "tidewell",
+                "brae",
+                "black",
+                310,
+                14,
+                "medium",
+                day.AddDays(3),
+                "Wren",
+                true,
+                false,
+                Bleeding.Clean,
+                "firm",
+                "",
+                [new(day.AddDays(20), 12, WashVerdict.Holds)]
+            ),
+            0,
+            deed
+        );
+        Aggregates.SpotTests.Put(
+            c,
+            new(
+                "test-jersey",
+                "tidewell-low",
+                "fulmar",
+                "navy",
+                278,
+                12,
+                "medium",
+                day.AddDays(8),
+                "Wren",
+                true,
+                false,
+                Bleeding.Clean,
+                "thin, a little stiff",
+                "Nothing came through after a day."
+            ),
+            0,
+            deed
+        );
+        Aggregates.SpotTests.Put(
+            c,
+            new(
+                "test-apron",
+                "marram",
+                "galley",
+                "",
+                365,
+                6,
+                "firm",
+                day.AddDays(11),
+                "Ines",
+                true,
+                true,
+                Bleeding.NotLooked,
+                "",
+                "Shines where the platen's edge lay. Not on this apron."
+            ),
+            0,
+            deed
+        );
+    }
+}

@@ -1,0 +1,337 @@
+using Hepno.Core.Measures;
+using Hepno.Core.Orders;
+using Hepno.Core.Planning;
+using Hepno.Core.Quoting;
+using Hepno.Store;
+using Hepno.Web.Deeds;
+using Hepno.Web.Entry;
+using Hepno.Web.Held;
+using Hepno.Web.Views;
+using Hepno.Web.Wire;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.Data.Sqlite;
+
+namespace Hepno.Web.Endpoints;
+
+/// <summary>What is done with an order, from choosing its ways to closing it.</summary>
+internal static class OrderDeedEndpoints
+{
+    public static void MapOrderDeeds(this IEndpointRouteBuilder orders)
+    {
+        orders.MapPost("{id}/choose", Choose).WithName("chooseMethod");
+        orders.MapPost("{id}/price", Price).WithName("sayPrice");
+        orders.MapPost("{id}/larger", Larger).WithName("takeLarger");
+        orders.MapPost("{id}/offer", Offer).WithName("offerWay");
+        orders.MapPost("{id}/lay-out", LayOut).WithName("layOut");
+        orders.MapPost("{id}/send", Send).WithName("sendQuote");
+        orders.MapPost("{id}/withdraw", Withdraw).WithName("withdrawQuote");
+        orders.MapPost("{id}/approve", Approve).WithName("approve");
+        orders.MapPost("{id}/deposit", Deposit).WithName("noteDeposit");
+        orders.MapPost("{id}/move", Move).WithName("moveLine");
+        orders.MapPost("{id}/risk", Risk).WithName("takeRisk");
+        orders
+            .MapPut("{id}/attachments/{attachmentId}", Attach)
+            .WithName("attach")
+            .Accepts<byte[]>("application/octet-stream")
+            .WithMetadata(new BodyLimit(AttachmentDeeds.LargestAttachment));
+        orders
+            .MapGet("{id}/attachments/{attachmentId}", Attached)
+            .WithName("attachment")
+            .Produces(200, contentType: "application/octet-stream");
+        orders.MapDelete("{id}/attachments/{attachmentId}", Detach).WithName("detach");
+        orders.MapPut("{id}/items/{itemId}", Tick).WithName("tickItem").OpenTo(Caller.Press);
+        orders.MapPost("{id}/count", Count).WithName("count").OpenTo(Caller.Press);
+        orders.MapPost("{id}/deliver-part", DeliverPart).WithName("deliverPart");
+        orders.MapPost("{id}/hand-over", HandOver).WithName("handOver");
+        orders.MapPost("{id}/take-back", TakeBack).WithName("takeBack");
+        orders.MapPost("{id}/again", Again).WithName("orderAgain");
+        orders.MapPost("{id}/close", Close).WithName("closeOrder");
+    }
+
+    /// <summary>Notes who takes the risk of garments the customer brings, or that their cloth was tested.</summary>
+    internal static Written Risk(string id, RiskBody body, Desk desk, HttpRequest request) =>
+        desk.Db.Write(c => new Written(
+            id,
+            RiskDeeds.TakeRisk(
+                c,
+                desk,
+                id,
+                new(body.LineId, body.AcceptedBy, body.SpotTested, default),
+                request.Seen(),
+                request.Deed(desk.Clock, "risk noted")
+            )
+        ));
+
+    /// <summary>Keeps a file with the order; the device makes its id.</summary>
+    internal static async Task<Written> Attach(
+        string id,
+        string attachmentId,
+        Desk desk,
+        HttpRequest request,
+        string? name
+    )
+    {
+        using var body = new MemoryStream();
+        await request.Body.CopyToAsync(body, request.HttpContext.RequestAborted);
+        return desk.Db.Write(c => new Written(
+            id,
+            AttachmentDeeds.Attach(
+                c,
+                desk,
+                id,
+                attachmentId,
+                name ?? "",
+                body.ToArray(),
+                request.Seen(),
+                request.Deed(desk.Clock, "file attached")
+            )
+        ));
+    }
+
+    /// <summary>A kept file, always as a download: a browser never opens what came from outside.</summary>
+    internal static FileContentHttpResult Attached(string id, string attachmentId, Desk desk)
+    {
+        var kept = desk.Db.Read(c =>
+            (
+                Aggregates.Orders.Get(c, id)?.Value ?? throw RefusedException.NoSuch("order", id)
+            ).Facts.Attached?.FirstOrDefault(a => a.Id == attachmentId)
+        ) ?? throw RefusedException.NoSuch("attachment", attachmentId);
+        return TypedResults.File(KeptFiles.Read(desk.Db.Folder, kept.Hash), "application/octet-stream", kept.Name);
+    }
+
+    /// <summary>Takes a file off the order.</summary>
+    internal static Written Detach(string id, string attachmentId, Desk desk, HttpRequest request) =>
+        desk.Db.Write(c => new Written(
+            id,
+            AttachmentDeeds.Detach(
+                c,
+                desk,
+                id,
+                attachmentId,
+                request.Seen(),
+                request.Deed(desk.Clock, "file taken off")
+            )
+        ));
+
+    /// <summary>Chooses the method.</summary>
+    internal static Written Choose(string id, ChooseBody body, Desk desk, HttpRequest request) =>
+        Do(id, desk, request, (c, seen) =>
+            ChooseDeeds.Choose(
+                c,
+                desk,
+                id,
+                body.LineId,
+                body.MethodId,
+                seen,
+                request.Deed(desk.Clock, "method chosen"),
+                body.Why
+            )
+        );
+
+    /// <summary>Says the price of a piece oneself, or leaves it to the policy again.</summary>
+    internal static Written Price(string id, PriceBody body, Desk desk, HttpRequest request) =>
+        Do(id, desk, request, (c, seen) =>
+            ChooseDeeds.SayPrice(
+                c,
+                desk,
+                id,
+                body.LineId,
+                body.Each,
+                seen,
+                request.Deed(desk.Clock, body.Each is null ? "price by policy" : "price said")
+            )
+        );
+
+    /// <summary>Takes the larger quantity of a price break.</summary>
+    internal static Written Larger(string id, LargerBody body, Desk desk, HttpRequest request) =>
+        Do(id, desk, request, (c, seen) =>
+            ChooseDeeds.TakeLarger(
+                c,
+                desk,
+                id,
+                body.LineId,
+                body.Pieces,
+                seen,
+                request.Deed(desk.Clock, "price break taken")
+            )
+        );
+
+    /// <summary>Offers another method to the customer beside the quoted one, or does not any more.</summary>
+    internal static Written Offer(string id, OfferBody body, Desk desk, HttpRequest request) =>
+        Do(id, desk, request, (c, seen) =>
+            ChooseDeeds.Offer(
+                c,
+                desk,
+                id,
+                body.LineId,
+                body.MethodId,
+                body.Offered,
+                seen,
+                request.Deed(desk.Clock, body.Offered ? "another way offered" : "another way not offered")
+            )
+        );
+
+    /// <summary>Settles what is bought.</summary>
+    internal static Written LayOut(string id, Desk desk, HttpRequest request) =>
+        Do(id, desk, request, (c, seen) => QuoteDeeds.LayOut(c, desk, id, seen, request.Deed(desk.Clock, "laid out")));
+
+    /// <summary>Sends the quote; its figures are frozen from here.</summary>
+    internal static Written Send(string id, Desk desk, HttpRequest request) =>
+        Do(id, desk, request, (c, seen) => QuoteDeeds.Send(c, desk, id, seen, request.Deed(desk.Clock, "quote sent")));
+
+    /// <summary>Withdraws the sent quote.</summary>
+    internal static Written Withdraw(string id, Desk desk, HttpRequest request) =>
+        Do(id, desk, request, (c, seen) =>
+            QuoteDeeds.Withdraw(c, desk, id, seen, request.Deed(desk.Clock, "quote withdrawn"))
+        );
+
+    /// <summary>Takes the customer's yes to the proof, and answers which other orders it pushes behind their day or promise.</summary>
+    internal static MovedView Approve(string id, ApproveBody body, Desk desk, HttpRequest request)
+    {
+        var seen = request.Seen();
+        return Replanned(
+            id,
+            desk,
+            connection =>
+                QuoteDeeds.Approve(connection, desk, id, body.By, seen, request.Deed(desk.Clock, "yes taken")),
+            PressDays.Pushed
+        );
+    }
+
+    /// <summary>Notes the deposit, or the owner's override with its reason.</summary>
+    internal static Written Deposit(string id, DepositBody body, Desk desk, HttpRequest request) =>
+        Do(id, desk, request, (c, seen) =>
+            QuoteDeeds.NoteDeposit(
+                c,
+                desk,
+                id,
+                body.Amount,
+                body.OverrideReason,
+                seen,
+                request.Deed(desk.Clock, "deposit noted")
+            )
+        );
+
+    /// <summary>Puts a line somewhere on the press day; the rest follows, and the answer says what changed.</summary>
+    internal static MovedView Move(string id, MoveBody body, Desk desk, HttpRequest request)
+    {
+        var seen = request.Seen();
+        return Replanned(
+            id,
+            desk,
+            connection =>
+                PressDeeds.Move(
+                    connection,
+                    desk,
+                    id,
+                    body.LineId,
+                    body.PressId,
+                    body.From,
+                    seen,
+                    request.Deed(desk.Clock, body.PressId is null ? "left to the plan" : "moved on the press day")
+                ),
+            PressDays.Changes
+        );
+    }
+
+    // what a deed changes in the plan of all orders
+    private static MovedView Replanned(
+        string id,
+        Desk desk,
+        Func<SqliteConnection, long> deed,
+        Func<FloorPlan, FloorPlan, FigureFormat, IReadOnlyList<string>> said
+    ) =>
+        desk.Db.Write(connection =>
+        {
+            var book = desk.Book(connection);
+            FloorPlan Now() =>
+                ShopFloor.Of(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.Identity.TimeZone));
+            var before = Now();
+            return new MovedView(id, deed(connection), said(before, Now(), book.Numbers.Format));
+        });
+
+    /// <summary>Ticks a gathered thing off, or on again.</summary>
+    internal static Written Tick(string id, string itemId, TickBody body, Desk desk, HttpRequest request) =>
+        Do(id, desk, request, (c, seen) =>
+            PressDeeds.Tick(
+                c,
+                desk,
+                id,
+                itemId,
+                body.Done,
+                seen,
+                request.Deed(desk.Clock, body.Done ? "it came" : "it did not come")
+            )
+        );
+
+    /// <summary>Keeps the count into the box.</summary>
+    internal static Written Count(string id, CountBody body, Desk desk, HttpRequest request) =>
+        Do(id, desk, request, (c, seen) =>
+            HandOverDeeds.Count(
+                c,
+                desk,
+                id,
+                [.. body.Sizes.Select(s => new CountedSize(s.LineId, s.Size, s.Pieces))],
+                seen,
+                request.Deed(desk.Clock, "counted")
+            )
+        );
+
+    /// <summary>Gives what is counted to the customer and keeps the rest on the line.</summary>
+    internal static Written DeliverPart(string id, HandOverBody body, Desk desk, HttpRequest request) =>
+        Do(id, desk, request, (c, seen) =>
+            HandOverDeeds.DeliverPart(c, desk, id, body.To, seen, request.Deed(desk.Clock, "part delivered"))
+        );
+
+    /// <summary>Hands the pieces over.</summary>
+    internal static Written HandOver(string id, HandOverBody body, Desk desk, HttpRequest request) =>
+        Do(id, desk, request, (c, seen) =>
+            HandOverDeeds.HandOver(c, desk, id, body.To, seen, request.Deed(desk.Clock, "handed over"))
+        );
+
+    /// <summary>Takes a hand-over back.</summary>
+    internal static Written TakeBack(string id, Desk desk, HttpRequest request) =>
+        Do(id, desk, request, (c, seen) =>
+            HandOverDeeds.TakeBack(c, desk, id, seen, request.Deed(desk.Clock, "hand-over taken back"))
+        );
+
+    /// <summary>Closes the order.</summary>
+    internal static Written Close(string id, Desk desk, HttpRequest request) =>
+        Do(id, desk, request, (c, seen) => HandOverDeeds.Close(c, desk, id, seen, request.Deed(desk.Clock, "closed")));
+
+    /// <summary>Begins a new order with the ask of an old one, at today's prices, its date still to be said.</summary>
+    internal static Written Again(string id, AgainBody body, Desk desk, HttpRequest request)
+    {
+        if (body.Id.Length is 0 or > OrderEndpoints.LongestId)
+        {
+            throw new RefusedException(
+                400,
+                "bad-id",
+                $"An id of {body.Id.Length} characters.",
+                $"Between 1 and {OrderEndpoints.LongestId}, made by the device.",
+                "id"
+            );
+        }
+        return desk.Db.Write(connection => new Written(
+            body.Id,
+            OrderAgain.Do(connection, desk, id, body.Id, request.Deed(desk.Clock, "ordered again")).Version
+        ));
+    }
+
+    internal static Written Do(
+        string id,
+        Desk desk,
+        HttpRequest request,
+        Func<Microsoft.Data.Sqlite.SqliteConnection, long, long> deed
+    )
+    {
+        var seen = request.Seen();
+        return desk.Db.Write(connection =>
+        {
+            var stands = (Aggregates.Orders.Get(connection, id) ?? throw RefusedException.NoSuch("order", id)).Version;
+            return stands == seen
+                ? new Written(id, deed(connection, seen))
+                : throw new StaleException("order", id, seen, stands);
+        });
+    }
+}

@@ -1,0 +1,179 @@
+using Hepno.Core.Measures;
+using Hepno.Core.Quoting;
+using Hepno.Formats;
+using Hepno.Store;
+using Hepno.Web.Entry;
+using Hepno.Web.Held;
+using Hepno.Web.Views;
+using Hepno.Web.Wire;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Hepno.Web.Endpoints;
+
+/// <summary>What of an order is printed or taken along: quote, confirmation, slip, placement sheet, names, label, care card.</summary>
+internal static class OrderPapers
+{
+    public static void MapOrderPapers(this IEndpointRouteBuilder orders)
+    {
+        orders.MapGet("{id}/quote.pdf", QuotePage).WithName("quotePdf").Produces(200, contentType: "application/pdf");
+        orders
+            .MapGet("{id}/confirmation.pdf", Confirmation)
+            .WithName("confirmationPdf")
+            .Produces(200, contentType: "application/pdf");
+        orders
+            .MapGet("{id}/packing-slip.pdf", Slip)
+            .WithName("packingSlipPdf")
+            .OpenTo(Caller.Press)
+            .Produces(200, contentType: "application/pdf");
+        orders
+            .MapGet("{id}/placement.pdf", Placements)
+            .WithName("placementPdf")
+            .OpenTo(Caller.Press)
+            .Produces(200, contentType: "application/pdf");
+        orders
+            .MapGet("{id}/names.csv", Names)
+            .WithName("namesCsv")
+            .OpenTo(Caller.Press)
+            .Produces(200, contentType: "text/csv");
+        orders
+            .MapGet("{id}/label.pdf", (string id, Desk desk) =>
+                desk.Db.Read(c =>
+                    TypedResults.File(
+                        LabelPdf.Print(SendViews.Labels(desk.Case(c, id, desk.Book(c)))),
+                        "application/pdf"
+                    )
+                )
+            )
+            .WithName("labelPdf")
+            .OpenTo(Caller.Press)
+            .WithSummary("An address label of 4 × 6 in for each parcel.")
+            .Produces(200, contentType: "application/pdf");
+        orders
+            .MapGet("{id}/care-card.pdf", CareCardPage)
+            .WithName("careCardPdf")
+            .OpenTo(Caller.Press)
+            .Produces(200, contentType: "application/pdf");
+    }
+
+    /// <summary>Where each print lies on each size, at true size on paper: to lay on the garment.</summary>
+    internal static FileContentHttpResult Placements(string id, Desk desk) =>
+        desk.Db.Read(connection =>
+        {
+            var book = desk.Book(connection);
+            var c = desk.Case(connection, id, book);
+            var sheet = PlacementViews.Sheet(c, book.Numbers);
+            return sheet.Lines.Any(l => l.Prints.Count > 0)
+                ? TypedResults.File(PlacementSheetPdf.Print(sheet), "application/pdf")
+                : throw new RefusedException(
+                    409,
+                    "no-prints",
+                    $"{c.Order.Code} has no print to place yet.",
+                    "Say the garment, the sizes and where it is printed."
+                );
+        });
+
+    /// <summary>The lists of names and numbers of all lines, for who cuts or prints them.</summary>
+    internal static FileContentHttpResult Names(string id, Desk desk) =>
+        desk.Db.Read(connection =>
+        {
+            var order = Aggregates.Orders.Get(connection, id)?.Value ?? throw RefusedException.NoSuch("order", id);
+            var rows = order.Ask.Lines.SelectMany(
+                (l, i) =>
+                    (l.Names ?? []).Select(n =>
+                        new[]
+                        {
+                            (i + 1).ToString(System.Globalization.CultureInfo.InvariantCulture),
+                            n.Size,
+                            n.Name,
+                            n.Number,
+                        }
+                    )
+            );
+            return TypedResults.File(
+                System.Text.Encoding.UTF8.GetBytes(CsvTable.Write(["line", "size", "name", "number"], rows)),
+                "text/csv",
+                $"{order.Code} names.csv"
+            );
+        });
+
+    /// <summary>The quote's page: the very bytes that were sent, or a preview.</summary>
+    internal static FileContentHttpResult QuotePage(string id, Desk desk) =>
+        desk.Db.Read(c =>
+            TypedResults.File(
+                QuoteStore.Pdf(c, id) ?? QuotePdf.Print(OrderViews.Quote(c, desk, id).Quote.Document),
+                "application/pdf"
+            )
+        );
+
+    /// <summary>The order's confirmation: what was said yes to, what is paid and what is left.</summary>
+    internal static FileContentHttpResult Confirmation(string id, Desk desk) =>
+        desk.Db.Read(connection =>
+        {
+            var c = desk.Case(connection, id, desk.Book(connection));
+            return c.Frozen is null || c.Order.Facts.Approval is null
+                ? throw new RefusedException(
+                    409,
+                    "not-there",
+                    $"Nobody has said yes to {c.Order.Code} yet.",
+                    "Take their yes under Gather first."
+                )
+                : TypedResults.File(
+                    QuotePdf.Print(QuoteWords.Confirmation(c, desk.Clock.Wall(c.Frozen.Numbers.Identity.TimeZone))),
+                    "application/pdf"
+                );
+        });
+
+    /// <summary>The packing slip of what is counted.</summary>
+    internal static FileContentHttpResult Slip(string id, Desk desk) =>
+        desk.Db.Read(connection =>
+        {
+            var c = desk.Case(connection, id, desk.Book(connection));
+            if (c.Frozen is null || c.Order.Facts.Counted.Count == 0)
+            {
+                throw new RefusedException(
+                    409,
+                    "not-there",
+                    $"Nothing of {c.Order.Code} is counted into a box yet.",
+                    "Count the pieces under Send first."
+                );
+            }
+            var (n, q) = (c.Frozen.Numbers, c.Frozen);
+            var slip = new PackingSlip(
+                n.Identity.Paper,
+                n.Identity.Name,
+                n.Identity.Address,
+                c.Order.Code,
+                Shown.DayAndYear(DateOnly.FromDateTime(desk.Clock.Wall(n.Identity.TimeZone)), n.Format),
+                c.Customer?.Name ?? "",
+                c.Customer?.Contact ?? "",
+                [
+                    .. q
+                        .Lines.Select(l =>
+                            (Line: l, Counted: c.Order.Facts.Counted.Where(x => x.LineId == l.LineId).ToList())
+                        )
+                        .Where(l => l.Counted.Count > 0)
+                        .Select(l => new PackedLine(
+                            $"{l.Counted.Sum(x => x.Pieces)} {MakeQuote.Garment(l.Line.Style, l.Line.Colourway, l.Counted.Sum(x => x.Pieces))}",
+                            [.. q.AskOf(l.Line).Placements.Select(p => MakeQuote.Printed(p, n.Format))],
+                            [.. l.Counted.Select(x => new SizePrinted(x.Size, x.Pieces))]
+                        )),
+                ],
+                MakeQuote.Care
+            );
+            return TypedResults.File(PackingSlipPdf.Print(slip), "application/pdf");
+        });
+
+    /// <summary>A care card of 4 × 6 in to put in.</summary>
+    internal static FileContentHttpResult CareCardPage(string id, Desk desk) =>
+        desk.Db.Read(connection =>
+        {
+            desk.Case(connection, id, desk.Book(connection));
+            var n = Desk.Numbers(connection);
+            return TypedResults.File(
+                LabelPdf.Print(
+                    new CareCard(n.Identity.Name, n.Identity.Contact, [.. MakeQuote.CareRules.Select(r => $"{r}.")])
+                ),
+                "application/pdf"
+            );
+        });
+}
