@@ -32,6 +32,15 @@ public sealed class Shop : WebApplicationFactory<Program>
 
     public string Folder { get; } = Directory.CreateTempSubdirectory("hepno-web-").FullName;
 
+    /// <summary>Waits until past orders are read: what hours earned is known from then on, and answers stay as they are.</summary>
+    public async Task HasLearned()
+    {
+        while ((await Get("/api/learning")).GetProperty("readOf").GetInt32() > 0)
+        {
+            await Task.Delay(50);
+        }
+    }
+
     public async Task<JsonElement> Get(string path) => await CreateClient().GetFromJsonAsync<JsonElement>(path);
 
     /// <summary>Sends and answers with status and body.</summary>

@@ -23,6 +23,7 @@ public sealed class WhatIfApiTests(Shop shop) : IClassFixture<Shop>
     public async Task A_wage_tried_moves_the_labour_and_is_kept_nowhere()
     {
         await new Journey(shop, "tried").Ask();
+        await shop.HasLearned();
         var now = await shop.Get("/api/orders/tried/compare");
         var tried = await shop.Get("/api/orders/tried/compare?wage=2&blank=1.5");
         Assert.Equal((double)Stratum(now, "labour") * 2, (double)Stratum(tried, "labour"), 1e-5);

@@ -14,6 +14,7 @@ using Hepno.Web.Deeds;
 using Hepno.Web.Held;
 using Hepno.Web.Views;
 using Hepno.Web.Wire;
+using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Endpoints;
 
@@ -25,6 +26,11 @@ internal sealed record NamesBody(string StyleId, string Text);
 
 /// <summary>Equal boxes to lay in rows on a roll; lengths in inches.</summary>
 internal sealed record RowsBody(double WidthIn, double HeightIn, double MarginIn, double RollWidthIn, int Count);
+
+/// <summary>An ask to be quoted without being kept.</summary>
+/// <param name="Ask">What is asked.</param>
+/// <param name="Ways">How each line is made.</param>
+internal sealed record QuoteBody(AskBody Ask, IReadOnlyList<SaidWay> Ways);
 
 /// <summary>One step of work on a piece; a step that holds the press and needs no hands is a dwell, between one that closes and one called "open".</summary>
 internal sealed record StepBody(
@@ -129,6 +135,7 @@ internal static class ComputeEndpoints
         compute.MapPost("size-run", SizeRunOf).WithName("readSizeRun");
         compute.MapPost("names", NamesOf).WithName("readNames");
         compute.MapPost("compare", Compare).WithName("computeCompare");
+        compute.MapPost("quote", Quote).WithName("computeQuote");
         compute.MapPost("rows", Rows).WithName("computeRows");
         compute.MapPost("press-floor", PressFloor).WithName("computePressFloor");
         compute.MapPost("schedule", Schedule).WithName("computeSchedule");
@@ -175,23 +182,11 @@ internal static class ComputeEndpoints
         desk.Db.Read(connection =>
         {
             var book = desk.Book(connection);
-            var ask = book.Places.Settled(body.ToCore());
             var wall = desk.Clock.Wall(book.Numbers.Identity.TimeZone);
-            RefusedException.IfAny(SaveAsk.Problems(ask, null, book, connection, wall));
-            var line = AsksInHand.Of(ask, book)[0];
-            if (line.InHand is null || book.Presses.Count == 0)
-            {
-                throw new RefusedException(
-                    400,
-                    "incomplete",
-                    book.Presses.Count == 0 ? "There is no press on the Floor."
-                        : line.Problems.Count > 0 ? line.Problems[0].Sentence
-                        : "A style, a colour, sizes and a placement are needed.",
-                    "Say them in the body."
-                );
-            }
+            var ask = Sound(body, book, connection, wall);
+            var line = Whole(book, [AsksInHand.Of(ask, book)[0]])[0];
             return Comparer.Compare(
-                line.InHand,
+                line.InHand!,
                 ask.Lines[0].Mark,
                 ask.DueAt,
                 null,
@@ -199,6 +194,45 @@ internal static class ComputeEndpoints
                 ShopFloor.Of(desk.Open(connection, book), book, wall)
             );
         });
+
+    /// <summary>Quotes an ask that is kept nowhere: every figure, tax, postage, deposit, date and word as it would be sent now.</summary>
+    internal static FrozenQuote Quote(QuoteBody body, Desk desk) =>
+        desk.Db.Read(connection =>
+        {
+            var book = desk.Book(connection);
+            var ask = Sound(body.Ask, book, connection, desk.Clock.Wall(book.Numbers.Identity.TimeZone));
+            var now = desk.Clock.Utc;
+            _ = Whole(book, AsksInHand.Of(ask, book));
+            var decisions = ChosenWays.Of(body.Ways, ask, book.Numbers.Format, now);
+            var order = new Order("", 0, ask, OrderFacts.None with { Decisions = decisions }, now);
+            var quote = desk.Quoted(desk.Draft(connection, order, book), book, connection);
+            return quote with { Document = quote.Document with { Number = "" } };
+        });
+
+    // lines that can be compared, or refused with what the first of them lacks
+    private static IReadOnlyList<LineLookedUp> Whole(ShopBook book, IReadOnlyList<LineLookedUp> lines)
+    {
+        var lacking = lines.FirstOrDefault(l => l.InHand is null);
+        if (lacking is null && book.Presses.Count > 0)
+        {
+            return lines;
+        }
+        throw new RefusedException(
+            400,
+            "incomplete",
+            book.Presses.Count == 0 ? "There is no press on the Floor."
+                : lacking!.Problems.Count > 0 ? lacking.Problems[0].Sentence
+                : "A style, a colour, sizes and a placement are needed.",
+            "Say them in the body."
+        );
+    }
+
+    private static Ask Sound(AskBody body, ShopBook book, SqliteConnection connection, DateTime wall)
+    {
+        var ask = book.Places.Settled(body.ToCore());
+        RefusedException.IfAny(SaveAsk.Problems(ask, null, book, connection, wall));
+        return ask;
+    }
 
     /// <summary>Equal boxes in rows across a roll, the shorter way round.</summary>
     internal static RollRows Rows(RowsBody b)
