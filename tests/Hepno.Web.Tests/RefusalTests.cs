@@ -236,6 +236,38 @@ public class RefusalTests(Shop shop) : IClassFixture<Shop>
     }
 
     [Fact]
+    public async Task Numbers_changed_on_two_devices_come_back_merged_in_the_shape_they_were_sent()
+    {
+        var kept = await shop.Get("/api/numbers");
+        var version = kept.GetProperty("version").ToString();
+        string With(string field, int value)
+        {
+            var body = System.Text.Json.Nodes.JsonNode.Parse(kept.GetProperty("value").GetRawText())!;
+            body[field] = value;
+            return body.ToJsonString();
+        }
+        Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/numbers", With("orderMinutes", 26), version)).Status);
+        var (status, stale) = await shop.Send(HttpMethod.Put, "/api/numbers", With("validityDays", 21), version);
+        Assert.Equal((409, 0), (status, stale.GetProperty("collide").GetArrayLength()));
+        var merged = stale.GetProperty("merged");
+        Assert.Equal(
+            (26, 21),
+            (merged.GetProperty("orderMinutes").GetInt32(), merged.GetProperty("validityDays").GetInt32())
+        );
+        Assert.Equal(
+            200,
+            (
+                await shop.Send(
+                    HttpMethod.Put,
+                    "/api/numbers",
+                    merged.GetRawText(),
+                    stale.GetProperty("version").ToString()
+                )
+            ).Status
+        );
+    }
+
+    [Fact]
     public async Task A_stale_change_answers_with_both_versions_and_what_can_be_merged()
     {
         const string Id = "two-devices";

@@ -510,7 +510,7 @@ internal static class ShopEndpoints
                         ]
                 )
         );
-        return Save(desk, request, Aggregates.Numbers, "1", n.Settled());
+        return Save(desk, request, Aggregates.Numbers, "1", n.Settled(), NumbersBody.Of);
     }
 
     private static void MapPrices<T>(
@@ -559,8 +559,15 @@ internal static class ShopEndpoints
             .WithSummary($"Keeps one of the {noun}; a new one needs no If-Match.");
     }
 
-    private static Views.Written Save<T>(Desk desk, HttpRequest request, Aggregate<T> aggregate, string id, T value)
-        where T : class => desk.Db.Write(connection => Save(connection, desk, request, aggregate, id, value));
+    private static Views.Written Save<T>(
+        Desk desk,
+        HttpRequest request,
+        Aggregate<T> aggregate,
+        string id,
+        T value,
+        Func<T, object>? said = null
+    )
+        where T : class => desk.Db.Write(connection => Save(connection, desk, request, aggregate, id, value, said));
 
     internal static Views.Written Save<T>(
         SqliteConnection connection,
@@ -568,15 +575,19 @@ internal static class ShopEndpoints
         HttpRequest request,
         Aggregate<T> aggregate,
         string id,
-        T value
+        T value,
+        Func<T, object>? said = null
     )
         where T : class
     {
+        said ??= v => v;
         var before = aggregate.Get(connection, id);
         var seen = request.SeenOrNew(before is not null);
         if (before is not null && before.Version != seen)
         {
-            throw Collision.Of(value, before.Value, aggregate.At(connection, id, seen), before.Version);
+            // in the shape the caller sent it in
+            var from = aggregate.At(connection, id, seen);
+            throw Collision.Of(said(value), said(before.Value), from is null ? null : said(from), before.Version);
         }
         return new Views.Written(
             id,
