@@ -110,6 +110,33 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal(409, (await Bring(empty, archive)).Status);
     }
 
+    // written by the release of 30 November 2026, its numbers one long list
+    [Fact]
+    public async Task An_archive_of_format_4_comes_in_with_everything_in_it()
+    {
+        using var empty = new Shop(demo: false);
+        var archive = await File.ReadAllBytesAsync(Tree.Case("documents", "archive-4.zip"));
+        var (status, brought) = await Bring(empty, archive);
+        Assert.True(status == 200, brought.ToString());
+        int Of(string what) => brought.GetProperty(what).GetInt32();
+        Assert.Equal((8, 14, 15, 8, 57), (Of("customers"), Of("styles"), Of("orders"), Of("quotes"), Of("events")));
+        var (before, after) = (
+            Parts(archive),
+            Parts(await empty.CreateClient().GetByteArrayAsync("/api/archive")).ToDictionary()
+        );
+        foreach (var (name, bytes) in before.Where(p => p.Key is not ("shop.json" or "quotes.json" or "sums.txt")))
+        {
+            Assert.True(bytes.AsSpan().SequenceEqual(after[name]), name);
+        }
+        var numbers = (await empty.Get("/api/numbers")).GetProperty("value");
+        Assert.Equal(
+            (21, 0.08m),
+            (numbers.GetProperty("wage").GetDecimal(), numbers.GetProperty("taxShare").GetDecimal())
+        );
+        var sent = (await empty.Get("/api/orders/demo-202/quote")).GetProperty("quote").GetProperty("numbers");
+        Assert.Equal("Wren", sent.GetProperty("week").GetProperty("people")[0].GetProperty("name").GetString());
+    }
+
     [Theory]
     [InlineData("shop.json", """{"format":9,"anything":1}""", "This archive is of format 9")]
     [InlineData("shop.json", """{"format":2,"numbers":{}}""", "This archive is of format 2")]

@@ -39,7 +39,7 @@ internal sealed record ArchiveView(int Customers, int Styles, int Orders, int Qu
 /// </summary>
 internal static class ShopArchive
 {
-    public const int Known = 4;
+    public const int Known = 5;
 
     /// <summary>The oldest format that is still read.</summary>
     public const int Oldest = 3;
