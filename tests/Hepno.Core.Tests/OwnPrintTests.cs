@@ -132,7 +132,7 @@ public class OwnPrintTests
 
     private static decimal Part(Figure figure, string code) => figure.Parts.Single(p => p.Code == code).Value;
 
-    /// <summary>docs/trade.md 17.</summary>
+    /// <summary>docs/trade 17.</summary>
     [Fact]
     public void Example_3_own_film()
     {

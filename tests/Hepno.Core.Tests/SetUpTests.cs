@@ -5,7 +5,7 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Tests;
 
-/// <summary>Making a press ready: heat and hands, by hand (docs/trade.md 11).</summary>
+/// <summary>Making a press ready: heat and hands, by hand (docs/trade 11).</summary>
 public class SetUpTests
 {
     // 20 °F a minute up, 5 down, 15 minutes to 300 °F

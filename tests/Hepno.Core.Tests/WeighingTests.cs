@@ -14,7 +14,7 @@ public class WeighingTests
     private static readonly FigureFormat F = FigureFormat.Default;
     private static readonly MakeOrBuyCase Film = new(2000m, 400, 2.90m, 0.55m, 3, 20m, 60m, 40m, 50, 0.2, 4.50m);
 
-    // docs/trade.md 14: 2.90 against 0.55 at 20 an hour breaks even at 7.05 minutes; at 3 minutes each saves 2.35 − 1.00 = 1.35, 2,000 ÷ 1.35 = 1,482 prints
+    // docs/trade 14: 2.90 against 0.55 at 20 an hour breaks even at 7.05 minutes; at 3 minutes each saves 2.35 − 1.00 = 1.35, 2,000 ÷ 1.35 = 1,482 prints
     [Fact]
     public void Making_breaks_even_at_the_minutes_its_saving_pays_for()
     {

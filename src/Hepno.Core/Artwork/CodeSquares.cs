@@ -2,7 +2,7 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Artwork;
 
-/// <summary>How small the squares of a square code may be printed, mm (docs/trade.md 3).</summary>
+/// <summary>How small the squares of a square code may be printed, mm (docs/trade 3).</summary>
 public static class CodeSquares
 {
     /// <summary>Under one point no way of printing keeps them apart.</summary>

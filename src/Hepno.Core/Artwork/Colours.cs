@@ -9,7 +9,7 @@ namespace Hepno.Core.Artwork;
 /// <param name="Box">The box round it; null where it was measured before Hepno looked.</param>
 public sealed record SpotColour(string Hex, double Share, bool Stray, PixelBox? Box = null);
 
-/// <summary>The colours a picture is made of (docs/trade.md 4).</summary>
+/// <summary>The colours a picture is made of (docs/trade 4).</summary>
 /// <param name="Spots">Flat colours, largest first, stray ones last.</param>
 /// <param name="GradientShare">Share of the solid pixels that differ a little from their neighbours: gradients, photographs, noise.</param>
 /// <param name="LooksGradient">True when it is rather a gradient or photograph than flat colours.</param>

@@ -27,7 +27,7 @@ public sealed record DesignFault(
     IReadOnlyList<PixelBox> Marks
 );
 
-/// <summary>Looks at an artwork at a print width on a cloth, as somebody who prints would (docs/trade.md 3 and 4).</summary>
+/// <summary>Looks at an artwork at a print width on a cloth, as somebody who prints would (docs/trade 3 and 4).</summary>
 public static class DesignFaults
 {
     /// <summary>Codes of what may be wrong with a picture: what is looked at on the first piece.</summary>

@@ -1,6 +1,6 @@
 namespace Hepno.Core.Artwork;
 
-/// <summary>How much of each ink a picture takes, as shares of full cover of its painted area, 0 to 1: a naive split from the pixels, good enough once the printer is measured against it (docs/trade.md 4).</summary>
+/// <summary>How much of each ink a picture takes, as shares of full cover of its painted area, 0 to 1: a naive split from the pixels, good enough once the printer is measured against it (docs/trade 4).</summary>
 /// <param name="Cyan">Cyan.</param>
 /// <param name="Magenta">Magenta.</param>
 /// <param name="Yellow">Yellow.</param>

@@ -9,7 +9,7 @@ public sealed record Painted(PixelBox? Box, double PaintedPixels, bool Clear)
     /// <summary>Alpha under this is taken for nothing: dust that no eye and no printer sees.</summary>
     public const byte Dust = 13;
 
-    /// <summary>Share of the box that is painted, 0 to 1 (docs/trade.md 4).</summary>
+    /// <summary>Share of the box that is painted, 0 to 1 (docs/trade 4).</summary>
     public double Coverage => Box is { } b ? PaintedPixels / ((double)b.Width * b.Height) : 0;
 
     /// <summary>Measures it in one pass.</summary>

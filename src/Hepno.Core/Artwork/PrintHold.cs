@@ -15,7 +15,7 @@ public enum HalfClear
     Hardens,
 }
 
-/// <summary>The finest of an artwork that a way of printing holds (docs/trade.md 3): one table for the panel beside an ask and for every method's verdict.</summary>
+/// <summary>The finest of an artwork that a way of printing holds (docs/trade 3): one table for the panel beside an ask and for every method's verdict.</summary>
 /// <param name="Way">What holds it, in words.</param>
 /// <param name="LinePt">Thinnest line, pt.</param>
 /// <param name="GapPt">Thinnest gap it keeps open, pt.</param>

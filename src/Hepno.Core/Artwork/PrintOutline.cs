@@ -2,7 +2,7 @@ using Hepno.Core.Gang;
 
 namespace Hepno.Core.Artwork;
 
-/// <summary>A design's own outline, from alpha, simplified to a few boxes that cover everything painted (docs/trade.md 7): scissors go round them, other prints may lie in the corners they leave.</summary>
+/// <summary>A design's own outline, from alpha, simplified to a few boxes that cover everything painted (docs/trade 7): scissors go round them, other prints may lie in the corners they leave.</summary>
 public static class PrintOutline
 {
     /// <summary>Squares along the longer side: what is left free is at least one of them.</summary>

@@ -16,7 +16,7 @@ public enum Sharpness
     Poor,
 }
 
-/// <summary>Pixels an inch at a print size (docs/trade.md 4).</summary>
+/// <summary>Pixels an inch at a print size (docs/trade 4).</summary>
 public static class Resolution
 {
     /// <summary>Pixels an inch.</summary>

@@ -1,6 +1,6 @@
 namespace Hepno.Core.Artwork;
 
-/// <summary>Soft edges, glows and shadows: film prints them as a grainy pale rim (docs/trade.md 4).</summary>
+/// <summary>Soft edges, glows and shadows: film prints them as a grainy pale rim (docs/trade 4).</summary>
 /// <param name="Share">Soft pixels ÷ painted pixels, 0 to 1.</param>
 /// <param name="Largest">Box of the largest soft region, or null.</param>
 /// <param name="LargestPixels">Its pixels.</param>

@@ -3,7 +3,7 @@ using Hepno.Core.Measures;
 namespace Hepno.Core.Artwork;
 
 /// <summary>
-/// Finds the smallest t such that what a disc of diameter t cannot reach has a connected part at least 3 t and 1 mm long (docs/trade.md 4).
+/// Finds the smallest t such that what a disc of diameter t cannot reach has a connected part at least 3 t and 1 mm long (docs/trade 4).
 /// What a disc cannot reach lies along the middle line of a shape where it is narrower than t, so the middle line alone is looked at:
 /// the middles of short runs in rows and columns, each with the width measured across it on the alpha values, which tells fractions of a pixel.
 /// Corners go (their narrow part is half a t long); hairlines and needle tips stay.

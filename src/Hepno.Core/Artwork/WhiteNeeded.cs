@@ -1,6 +1,6 @@
 namespace Hepno.Core.Artwork;
 
-/// <summary>How much of a print needs white under it on mid and dark cloth (docs/trade.md 4).</summary>
+/// <summary>How much of a print needs white under it on mid and dark cloth (docs/trade 4).</summary>
 public static class WhiteNeeded
 {
     /// <summary>Colours this near to the cloth show through where that is wanted, ΔE.</summary>

@@ -37,7 +37,7 @@ public sealed record Buying(
     /// <param name="list">List price.</param>
     /// <param name="pieces">Pieces of the style in the order.</param>
     /// <param name="value">Money of the supplier's goods in the order, before its tiers.</param>
-    /// <param name="buyBy">Last day it may be bought on; a code that ends before does not count (docs/trade.md 15.2). Null leaves codes out.</param>
+    /// <param name="buyBy">Last day it may be bought on; a code that ends before does not count (docs/trade 15.2). Null leaves codes out.</param>
     public (decimal Price, string Why) At(decimal list, int pieces, decimal value, DateOnly? buyBy)
     {
         var prices = Tiers

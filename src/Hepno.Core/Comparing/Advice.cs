@@ -9,7 +9,7 @@ namespace Hepno.Core.Comparing;
 /// <param name="GivesUp">What another that fits would have been better at; empty where it is best at all.</param>
 public sealed record Advice(string MethodId, string Sentence, IReadOnlyList<string> GivesUp)
 {
-    /// <summary>Two costs are told apart from here on, as a share (docs/trade.md 8: within it time and feel decide).</summary>
+    /// <summary>Two costs are told apart from here on, as a share (docs/trade 8: within it time and feel decide).</summary>
     public const decimal CloseShare = 0.03m;
 
     private const double LeastSeconds = 60;

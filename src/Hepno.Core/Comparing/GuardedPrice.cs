@@ -7,7 +7,7 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 
-/// <summary>A line's price with the inversion guard held against it (docs/trade.md 8).</summary>
+/// <summary>A line's price with the inversion guard held against it (docs/trade 8).</summary>
 /// <param name="Line">The price as it is charged.</param>
 /// <param name="Cliff">A larger quantity that comes to less in all, or null.</param>
 public sealed record GuardedPrice(LinePrice Line, Cliff? Cliff)

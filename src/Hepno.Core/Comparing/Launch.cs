@@ -5,7 +5,7 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 
-/// <summary>What it ties up to make a line before anybody has bought it (docs/trade.md 15.10).</summary>
+/// <summary>What it ties up to make a line before anybody has bought it (docs/trade 15.10).</summary>
 /// <param name="Tied">Money for blanks, prints and set-ups before the first sale.</param>
 /// <param name="LostPressed">Lost if nothing sells and all are made: everything.</param>
 /// <param name="LostPlain">Lost if nothing sells and each is made when it is sold: prints and set-ups; plain blanks keep their worth.</param>

@@ -19,7 +19,7 @@ public sealed record RibbonStretch(int From, int To, string MethodId);
 /// <param name="Sentence">In words.</param>
 public sealed record Crossing(int Pieces, string From, string To, string Sentence);
 
-/// <summary>Quantities in which two ways cost within 3 in 100 of one another: time and feel decide (docs/trade.md 8).</summary>
+/// <summary>Quantities in which two ways cost within 3 in 100 of one another: time and feel decide (docs/trade 8).</summary>
 /// <param name="From">First quantity.</param>
 /// <param name="To">Last quantity.</param>
 /// <param name="MethodId">The cheapest.</param>

@@ -4,7 +4,7 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Comparing;
 
-/// <summary>A sent line at the prices of today: its own price never moves (docs/trade.md 8).</summary>
+/// <summary>A sent line at the prices of today: its own price never moves (docs/trade 8).</summary>
 /// <param name="CostNow">Cost a piece now; null where its way cannot do it any more.</param>
 /// <param name="MarginThen">Profit as a share of the price when it was sent, today's fees taken.</param>
 /// <param name="MarginNow">Profit as a share of the price now.</param>

@@ -13,7 +13,7 @@ namespace Hepno.Core.Comparing;
 /// <param name="Left">Profit less what hands beyond the free would earn otherwise, opened to its parts.</param>
 public sealed record LeftInAll(int Pieces, decimal Profit, decimal Hours, Figure Left);
 
-/// <summary>What an hour of hands is worth for an order beyond its wage: what it would otherwise earn here, once the free hands are used up (docs/trade.md 8).</summary>
+/// <summary>What an hour of hands is worth for an order beyond its wage: what it would otherwise earn here, once the free hands are used up (docs/trade 8).</summary>
 /// <param name="AnHour">Money beyond the wage for an hour that counts.</param>
 /// <param name="Free">Hours that count nothing; null for all of them.</param>
 /// <param name="Source">Where the worth of an hour comes from.</param>

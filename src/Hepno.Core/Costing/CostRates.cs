@@ -2,7 +2,7 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Costing;
 
-/// <summary>What an hour and an order cost the shop (docs/trade.md 8).</summary>
+/// <summary>What an hour and an order cost the shop (docs/trade 8).</summary>
 /// <param name="Wage">Money for an hour of hands, on-costs included.</param>
 /// <param name="OverheadPerHour">Rent and the rest for an hour of hands.</param>
 /// <param name="TariffPerKwh">Price of a kilowatt-hour.</param>

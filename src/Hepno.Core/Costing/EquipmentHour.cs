@@ -2,7 +2,7 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Costing;
 
-/// <summary>What a machine costs for each hour it is held (docs/trade.md 2).</summary>
+/// <summary>What a machine costs for each hour it is held (docs/trade 2).</summary>
 /// <param name="PriceNew">Bought for.</param>
 /// <param name="Resale">Worth at the end.</param>
 /// <param name="UsefulYears">Years it lasts.</param>

@@ -7,7 +7,7 @@ namespace Hepno.Core.Costing;
 /// <param name="PerMonth">Money a month.</param>
 public sealed record FixedCost(string Name, decimal PerMonth);
 
-/// <summary>The two rates of an hour of hands, from people and fixed costs (docs/trade.md 8).</summary>
+/// <summary>The two rates of an hour of hands, from people and fixed costs (docs/trade 8).</summary>
 public static class HourRate
 {
     private const double WeeksAMonth = 52.0 / 12;

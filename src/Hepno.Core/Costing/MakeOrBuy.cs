@@ -84,7 +84,7 @@ public sealed record MakeOrBuyCase(
     }
 }
 
-/// <summary>When making pays more than buying (docs/trade.md 14).</summary>
+/// <summary>When making pays more than buying (docs/trade 14).</summary>
 /// <param name="BreakEvenMinutes">Attended minutes a print at which making costs as much as buying: (bought − made) × 60 ÷ wage; 0 where the material alone costs more, and for a wage of 0.</param>
 /// <param name="SavingEach">Saved by a print made here, hands paid.</param>
 /// <param name="SavingAMonth">Saved in a month, upkeep and room paid.</param>

@@ -48,7 +48,7 @@ public sealed record Attempt(
 /// <param name="OrderMinutes">Hands for the whole order away from the pieces.</param>
 /// <param name="FixedFees">Fixed fees of all payments of the order.</param>
 /// <param name="TimeSource">Where the seconds come from, in words.</param>
-/// <param name="DecorationLabel">What the stratum of decorations is called: Print, Stitches or Sent out (docs/trade.md 8).</param>
+/// <param name="DecorationLabel">What the stratum of decorations is called: Print, Stitches or Sent out (docs/trade 8).</param>
 /// <param name="Place">What is held while it is worked on: the press, a stitching machine, the table.</param>
 public sealed record PieceInputs(
     int Quantity,
@@ -97,7 +97,7 @@ public sealed record PieceCostResult(
     public decimal LabourAll(decimal wage) => Money.Times((double)HandsSeconds.Value / 3600, wage);
 }
 
-/// <summary>The strata of cost of a piece (docs/trade.md 8). Costs are never rounded.</summary>
+/// <summary>The strata of cost of a piece (docs/trade 8). Costs are never rounded.</summary>
 public static class PieceCost
 {
     /// <summary>Codes of the seven strata, in their fixed order.</summary>

@@ -2,7 +2,7 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Costing;
 
-/// <summary>What ruined pieces add to the cost of a good one (docs/trade.md 8).</summary>
+/// <summary>What ruined pieces add to the cost of a good one (docs/trade 8).</summary>
 public static class Spoilage
 {
     /// <summary>Money lost with one attempt at a decoration: material, hands, overhead and press (r_i).</summary>

@@ -36,7 +36,7 @@ public sealed record RecallLine(
     Figure Cost
 );
 
-/// <summary>What a bad batch calls back: which pieces, what to make anew, what that costs (docs/trade.md 15.3).</summary>
+/// <summary>What a bad batch calls back: which pieces, what to make anew, what that costs (docs/trade 15.3).</summary>
 public static class Recall
 {
     /// <summary>

@@ -29,7 +29,7 @@ public sealed record GangFound(
         Placed.Count == 0 ? 0 : ((FloorLengthIn > 0 ? UsedLengthIn / FloorLengthIn : (double)Sheets / FloorSheets) - 1);
 }
 
-/// <summary>Lays different designs together on film, a roll or sheets (docs/trade.md 7). The same designs, seed and steps give the same layout.</summary>
+/// <summary>Lays different designs together on film, a roll or sheets (docs/trade 7). The same designs, seed and steps give the same layout.</summary>
 public static class GangNest
 {
     /// <summary>Most copies that are laid whole, and moved by hand.</summary>

@@ -33,7 +33,7 @@ public sealed record GangBill(double BilledIn, int Sheets, Figure Cost, decimal 
 /// <param name="Equally">One copy, every copy alike.</param>
 public sealed record GangShare(string DesignId, Figure ByArea, Figure Equally);
 
-/// <summary>Bills a layout and shares the cost out (docs/trade.md 7).</summary>
+/// <summary>Bills a layout and shares the cost out (docs/trade 7).</summary>
 public static class GangBills
 {
     private const double Eps = 1e-6;

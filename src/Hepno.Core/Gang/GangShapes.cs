@@ -1,6 +1,6 @@
 namespace Hepno.Core.Gang;
 
-/// <summary>What the designs of a layout take of the ground: their own outlines where they have one and are laid by it, else their boxes (docs/trade.md 7).</summary>
+/// <summary>What the designs of a layout take of the ground: their own outlines where they have one and are laid by it, else their boxes (docs/trade 7).</summary>
 /// <param name="outlines">Outlines by design; the others are boxes.</param>
 public sealed class GangShapes(IReadOnlyDictionary<string, IReadOnlyList<OutlinePart>> outlines)
 {

@@ -40,7 +40,7 @@ public sealed record LaidDesign(
 /// <param name="Pinned">True when a search leaves it where it is.</param>
 public sealed record LaidCopy(string Key, int Sheet, double X, double Y, bool Turned, bool Pinned = false);
 
-/// <summary>The layout settled for a line: estimate, quote and what is bought use it as long as the line needs the same prints (docs/trade.md 7).</summary>
+/// <summary>The layout settled for a line: estimate, quote and what is bought use it as long as the line needs the same prints (docs/trade 7).</summary>
 /// <param name="LineId">Which line.</param>
 /// <param name="FilmId">On whose film.</param>
 /// <param name="On">The roll or which sheet of it.</param>

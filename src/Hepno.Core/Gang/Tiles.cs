@@ -16,7 +16,7 @@ public sealed record Tile(int Number, int Column, int Row, double X, double Y);
 /// <param name="Sheets">Sheets it then takes.</param>
 public sealed record TileTrim(double OffWidthIn, double OffHeightIn, int Sheets);
 
-/// <summary>Sheets that overlap to make one print larger than a sheet (docs/trade.md 2: butted tiles leave white lines).</summary>
+/// <summary>Sheets that overlap to make one print larger than a sheet (docs/trade 2: butted tiles leave white lines).</summary>
 /// <param name="Columns">Sheets side by side.</param>
 /// <param name="Rows">Sheets one under the other.</param>
 /// <param name="Turned">True when the sheets lie turned by a quarter.</param>

@@ -1,6 +1,6 @@
 namespace Hepno.Core.Learning;
 
-/// <summary>Standards and spoilage as the shop's own work teaches them (docs/trade.md 14).</summary>
+/// <summary>Standards and spoilage as the shop's own work teaches them (docs/trade 14).</summary>
 public static class Learned
 {
     /// <summary>How many pieces an assumed standard is worth.</summary>

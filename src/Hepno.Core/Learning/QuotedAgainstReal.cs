@@ -53,7 +53,7 @@ public sealed record Held(
     Figure? LeftOver
 );
 
-/// <summary>Holds a quote's figures against what the run recorded: what was used is charged, what is left over is not (docs/trade.md 14).</summary>
+/// <summary>Holds a quote's figures against what the run recorded: what was used is charged, what is left over is not (docs/trade 14).</summary>
 public static class QuotedAgainstReal
 {
     private const double LongestObservation = 3;

@@ -62,7 +62,7 @@ public sealed record SpoiledLearned(string MethodId, string Place, int Spoiled, 
 /// <param name="Seen">Pieces it rests on.</param>
 public sealed record Candidate(string Key, string MethodId, double Now, double Learned, int Seen);
 
-/// <summary>Standards and spoilage over everything the shop recorded (docs/trade.md 14).</summary>
+/// <summary>Standards and spoilage over everything the shop recorded (docs/trade 14).</summary>
 public static class ShopLearning
 {
     private const int LeastSeen = 10;

@@ -3,7 +3,7 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
 
-/// <summary>Values that can be but hardly are: a roll's price typed as a foot's, grams for ounces. They are asked about once and kept when the owner says that it is so (docs/trade.md 15.9).</summary>
+/// <summary>Values that can be but hardly are: a roll's price typed as a foot's, grams for ounces. They are asked about once and kept when the owner says that it is so (docs/trade 15.9).</summary>
 public static class Doubts
 {
     private const decimal CheapFoot = 0.80m;

@@ -8,7 +8,7 @@ namespace Hepno.Core.Materials;
 /// <param name="Price">A blank one.</param>
 public sealed record OwnBlank(GarmentKind Kind, decimal Price);
 
-/// <summary>A screen printer that work is sent out to, with the shop's blanks (docs/trade.md 2).</summary>
+/// <summary>A screen printer that work is sent out to, with the shop's blanks (docs/trade 2).</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Supplier">Who prints.</param>
 /// <param name="SetUpPerScreen">Once for each screen of a design.</param>

@@ -8,7 +8,7 @@ namespace Hepno.Core.Materials;
 /// <param name="Price">One piece with one print.</param>
 public sealed record PodPrice(GarmentKind Kind, decimal Price);
 
-/// <summary>A service that prints single pieces on its own blanks and sends them (docs/trade.md 2).</summary>
+/// <summary>A service that prints single pieces on its own blanks and sends them (docs/trade 2).</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Supplier">Who prints.</param>
 /// <param name="Prices">By garment.</param>

@@ -36,7 +36,7 @@ public sealed record SupplySlot(Supply Supply, IReadOnlyList<string> Takes, doub
         Takes.Count == 0 || Takes.Any(t => string.Equals(t.Trim(), product.Trim(), StringComparison.OrdinalIgnoreCase));
 }
 
-/// <summary>A refill or a change of roll (docs/trade.md 2): what went in, of which lot, when.</summary>
+/// <summary>A refill or a change of roll (docs/trade 2): what went in, of which lot, when.</summary>
 /// <param name="Supply">Where.</param>
 /// <param name="Product">What.</param>
 /// <param name="Lot">The maker's lot; may be empty.</param>

@@ -27,7 +27,7 @@ public sealed record ColourPrices(int Colours, IReadOnlyList<PriceBreak> Breaks)
 /// <param name="Prices">By colours.</param>
 public sealed record ScreenSheet(string Name, double WidthIn, double HeightIn, IReadOnlyList<ColourPrices> Prices);
 
-/// <summary>What one supplier asks for screen-printed transfers, one design a sheet (docs/trade.md 2).</summary>
+/// <summary>What one supplier asks for screen-printed transfers, one design a sheet (docs/trade 2).</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Supplier">Who prints them.</param>
 /// <param name="Product">Which transfer.</param>

@@ -3,7 +3,7 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Materials;
 
-/// <summary>Two orders' prints on one layout, against each on its own (docs/trade.md 7).</summary>
+/// <summary>Two orders' prints on one layout, against each on its own (docs/trade 7).</summary>
 /// <param name="Apart">Both bought apart, freight with each.</param>
 /// <param name="AsOne">Both on one layout, one freight.</param>
 /// <param name="Saves">What that saves in all, opened.</param>

@@ -4,7 +4,7 @@ using Hepno.Core.Recipes;
 
 namespace Hepno.Core.Materials;
 
-/// <summary>An embroidery machine with its thread and backing (docs/trade.md 2).</summary>
+/// <summary>An embroidery machine with its thread and backing (docs/trade 2).</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="Name">The shop's name for it.</param>
 /// <param name="StitchesPerMinute">As set.</param>
@@ -46,7 +46,7 @@ public sealed record StitchMachine(
     /// <summary>Seconds of a change of colour where nobody says otherwise.</summary>
     public const double UsualColourChange = 8;
 
-    /// <summary>Seconds of the machine for one piece: stitches ÷ (speed × what of it is reached) and each change of colour, shared by its heads (docs/trade.md 2).</summary>
+    /// <summary>Seconds of the machine for one piece: stitches ÷ (speed × what of it is reached) and each change of colour, shared by its heads (docs/trade 2).</summary>
     /// <param name="stitches">Stitches of the design.</param>
     /// <param name="colours">Thread colours.</param>
     public Figure Time(Figure stitches, int colours)

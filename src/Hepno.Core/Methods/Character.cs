@@ -1,6 +1,6 @@
 namespace Hepno.Core.Methods;
 
-/// <summary>What a decoration is like on the garment (docs/trade.md 1), in words to say to a customer.</summary>
+/// <summary>What a decoration is like on the garment (docs/trade 1), in words to say to a customer.</summary>
 /// <param name="Feel">How it feels.</param>
 /// <param name="Wear">How it lasts; the maker's claim until the shop's own wash log says more.</param>
 /// <param name="Stretch">What it does on cloth that stretches.</param>

@@ -49,7 +49,7 @@ public sealed class DtfMade : IDecorationMethod
             );
     }
 
-    /// <summary>Ink, white, powder, film, cleaning ink and machine time of one print (docs/trade.md 2).</summary>
+    /// <summary>Ink, white, powder, film, cleaning ink and machine time of one print (docs/trade 2).</summary>
     /// <param name="p">The artwork.</param>
     /// <param name="printer">The printer and what it takes.</param>
     /// <param name="white">True when white lies under all of it.</param>

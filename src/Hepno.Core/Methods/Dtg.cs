@@ -48,7 +48,7 @@ public sealed class Dtg : IDecorationMethod
                 ask
             );
 
-    /// <summary>Ink, pretreatment and machine time of one print (docs/trade.md 2).</summary>
+    /// <summary>Ink, pretreatment and machine time of one print (docs/trade 2).</summary>
     /// <param name="p">The artwork.</param>
     /// <param name="printer">The printer and what it takes.</param>
     /// <param name="white">True on mid and dark cloth: pretreated, white under the colour, two passes.</param>

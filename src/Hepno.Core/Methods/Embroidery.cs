@@ -33,7 +33,7 @@ public sealed class Embroidery : IDecorationMethod
     /// <inheritdoc/>
     public bool KeepsSetUp => true;
 
-    /// <summary>Stitches of a print: its stitch file's; without one (assumed, docs/trade.md 2) 1,800 for each painted in² and 120 for each in of outline, its box's.</summary>
+    /// <summary>Stitches of a print: its stitch file's; without one (assumed, docs/trade 2) 1,800 for each painted in² and 120 for each in of outline, its box's.</summary>
     public static Figure Stitches(Placement p)
     {
         if (p.Stitches is { } counted)

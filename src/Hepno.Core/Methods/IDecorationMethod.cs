@@ -5,7 +5,7 @@ namespace Hepno.Core.Methods;
 /// <summary>A way of decorating: its feasibility, materials and steps, in one file.</summary>
 public interface IDecorationMethod
 {
-    /// <summary>Key, as in docs/trade.md 1.</summary>
+    /// <summary>Key, as in docs/trade 1.</summary>
     string Id { get; }
 
     /// <summary>Its name on screen.</summary>

@@ -4,7 +4,7 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Prints that lie on prints (docs/trade.md 1): each by its own recipe, pressed in order; says when the one beneath must be cut out so that its edge does not show.</summary>
+/// <summary>Prints that lie on prints (docs/trade 1): each by its own recipe, pressed in order; says when the one beneath must be cut out so that its edge does not show.</summary>
 public static class Layers
 {
     // so much hotter than what lies beneath was made for, it may soften again, °F (assumed)

@@ -9,7 +9,7 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>How prints on transfer paper are laid out, printed and trimmed, whatever the paper is for (docs/trade.md 2).</summary>
+/// <summary>How prints on transfer paper are laid out, printed and trimmed, whatever the paper is for (docs/trade 2).</summary>
 /// <param name="MethodId">The method's key.</param>
 /// <param name="Kind">Which papers.</param>
 /// <param name="Prior">Share of attempts assumed to spoil the piece.</param>

@@ -29,11 +29,11 @@ public sealed class ScreenOut : IDecorationMethod
     /// <inheritdoc/>
     public bool KeepsSetUp => true;
 
-    /// <summary>Screens of a print: its colours, and a white base on mid and dark cloth (docs/trade.md 2).</summary>
+    /// <summary>Screens of a print: its colours, and a white base on mid and dark cloth (docs/trade 2).</summary>
     public static int Screens(Placement p, Colourway colour) =>
         p.Colours + (colour.Class is ColourClass.Mid or ColourClass.Dark ? 1 : 0);
 
-    /// <summary>Screens of a print that a printer has from before and still keeps on the last day it may be ordered: same artwork, same size (docs/trade.md 2).</summary>
+    /// <summary>Screens of a print that a printer has from before and still keeps on the last day it may be ordered: same artwork, same size (docs/trade 2).</summary>
     /// <param name="ask">The line, with what its artwork was made of before.</param>
     /// <param name="p">The print as it is made.</param>
     /// <param name="printer">Who prints.</param>

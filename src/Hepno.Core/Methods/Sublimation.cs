@@ -80,7 +80,7 @@ public sealed class Sublimation : IDecorationMethod
             Figure.Input("price", "A ml", pricePerMl, FigureUnit.Money, source)
         );
 
-    /// <summary>Ink, paper, tape, protection paper and machine time of one print (docs/trade.md 2).</summary>
+    /// <summary>Ink, paper, tape, protection paper and machine time of one print (docs/trade 2).</summary>
     /// <param name="p">The artwork.</param>
     /// <param name="printer">The printer and what it takes.</param>
     /// <param name="grid">Prints on a sheet.</param>
@@ -147,7 +147,7 @@ public sealed class Sublimation : IDecorationMethod
         );
     }
 
-    /// <summary>Share of attempts assumed to spoil a piece: 2.5% on one side; on two, together 4% of the pieces (docs/trade.md 14).</summary>
+    /// <summary>Share of attempts assumed to spoil a piece: 2.5% on one side; on two, together 4% of the pieces (docs/trade 14).</summary>
     public static double Assumed(AskInHand ask) =>
         ask.Placements.Select(p => IsBehind(p)).Distinct().Count() < 2
             ? FailurePrior

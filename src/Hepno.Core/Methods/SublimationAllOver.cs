@@ -10,7 +10,7 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Dye from edge to edge on both sides of a whole garment: sheets joined with an overlap, pressed in several positions a side (docs/trade.md 2).</summary>
+/// <summary>Dye from edge to edge on both sides of a whole garment: sheets joined with an overlap, pressed in several positions a side (docs/trade 2).</summary>
 public sealed class SublimationAllOver : IDecorationMethod
 {
     private const string Key = "sublimation-allover";

@@ -10,7 +10,7 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Garments cut and sewn from cloth that was dyed by the roll: printed paper and cloth go through a calender, the parts are cut out and sewn (docs/trade.md 2).</summary>
+/// <summary>Garments cut and sewn from cloth that was dyed by the roll: printed paper and cloth go through a calender, the parts are cut out and sewn (docs/trade 2).</summary>
 public sealed class SublimationCutSew : IDecorationMethod
 {
     private const string Key = "sublimation-cutsew";

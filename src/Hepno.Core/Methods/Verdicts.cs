@@ -8,7 +8,7 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Methods;
 
-/// <summary>Rules of feasibility that several methods share (docs/trade.md 3); each says the input that decided.</summary>
+/// <summary>Rules of feasibility that several methods share (docs/trade 3); each says the input that decided.</summary>
 internal static class Verdicts
 {
     /// <summary>Above this, dark polyester lets its own dye rise through the print, °F.</summary>
@@ -17,7 +17,7 @@ internal static class Verdicts
     /// <summary>Wider than this a straight line bends on a cap's round front, in (assumed).</summary>
     private const double StraightOnCapIn = 3.5;
 
-    /// <summary>What of its artwork the way does not hold: typed figures, and everything that was measured where a picture is kept (docs/trade.md 3 and 4).</summary>
+    /// <summary>What of its artwork the way does not hold: typed figures, and everything that was measured where a picture is kept (docs/trade 3 and 4).</summary>
     /// <param name="ask">The line.</param>
     /// <param name="prints">As they are made.</param>
     /// <param name="hold">What the way holds.</param>
@@ -147,7 +147,7 @@ internal static class Verdicts
         }
     }
 
-    /// <summary>What lies in a printer against what it takes (docs/trade.md 2): ink, film, powder and paper must match.</summary>
+    /// <summary>What lies in a printer against what it takes (docs/trade 2): ink, film, powder and paper must match.</summary>
     public static IEnumerable<Reason> Loaded(string printerId, string printer, ShopBook book) =>
         (book.Supplies?.FirstOrDefault(s => s.Id == printerId)?.Mismatches() ?? []).Select(x => new Reason(
             "mismatch",
@@ -406,7 +406,7 @@ internal static class Verdicts
         }
     }
 
-    /// <summary>Prints larger than the shop customarily puts there (docs/trade.md 16): the cloth holds them, the eye may not.</summary>
+    /// <summary>Prints larger than the shop customarily puts there (docs/trade 16): the cloth holds them, the eye may not.</summary>
     public static IEnumerable<Reason> Customary(AskInHand ask, FigureFormat f) =>
         ask
             .Placements.Select(p => PlacementRules.BeyondCustomary(p, ask.Sizes, f))

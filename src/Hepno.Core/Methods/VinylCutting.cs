@@ -12,7 +12,7 @@ namespace Hepno.Core.Methods;
 public sealed record VinylLayer(string Hex, RollRows Rows, double PaintIn2);
 
 /// <summary>
-/// How the colours of a print are cut (docs/trade.md 2): as one block, every colour inside the whole print's box, so that the corners align the layers; or close, each colour inside its own box, which saves
+/// How the colours of a print are cut (docs/trade 2): as one block, every colour inside the whole print's box, so that the corners align the layers; or close, each colour inside its own box, which saves
 /// film and takes longer to align. What costs less at the shop's wage is done.
 /// </summary>
 /// <param name="Layers">The colours, most paint first.</param>

@@ -15,7 +15,7 @@ public sealed record PieceThatFits(VinylRemnant Piece, int Cuts, decimal Saves);
 /// <param name="LengthIn">Its length, in.</param>
 public sealed record StripLeft(double WidthIn, double LengthIn);
 
-/// <summary>Pieces of vinyl used before the roll, and what the roll leaves (docs/trade.md 7).</summary>
+/// <summary>Pieces of vinyl used before the roll, and what the roll leaves (docs/trade 7).</summary>
 public static class VinylPieces
 {
     /// <summary>Pieces of the same vinyl that at least one cut of a colour goes on, those that save most first. The colour is the owner's to judge.</summary>

@@ -3,7 +3,7 @@ using Hepno.Core.Blanks;
 
 namespace Hepno.Core.Orders;
 
-/// <summary>The printed neck label of one size: what a torn-out label said (docs/trade.md 15.7). What the law there wants is the owner's to decide.</summary>
+/// <summary>The printed neck label of one size: what a torn-out label said (docs/trade 15.7). What the law there wants is the owner's to decide.</summary>
 /// <param name="Size">Its size.</param>
 /// <param name="Pieces">How many are needed.</param>
 /// <param name="Lines">What stands on it, a line a line.</param>

@@ -46,7 +46,7 @@ public sealed record PlaceWidths(
         ];
 }
 
-/// <summary>A place with its customary limits (assumed, docs/trade.md 16; youth and smaller where it is silent: in proportion).</summary>
+/// <summary>A place with its customary limits (assumed, docs/trade 16; youth and smaller where it is silent: in proportion).</summary>
 /// <param name="Id">Key.</param>
 /// <param name="Name">On screen.</param>
 /// <param name="Where">Distance from a seam, in words without unit.</param>
@@ -70,7 +70,7 @@ public sealed record Place(
     double AsideIn = 0
 )
 {
-    /// <summary>Nearer than this a print comes to no seam of an adult's garment, in (docs/trade.md 16).</summary>
+    /// <summary>Nearer than this a print comes to no seam of an adult's garment, in (docs/trade 16).</summary>
     public const double SeamIn = 0.5;
 
     private const int LongestName = 60;

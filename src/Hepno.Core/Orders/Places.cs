@@ -2,7 +2,7 @@ using Hepno.Core.Blanks;
 
 namespace Hepno.Core.Orders;
 
-/// <summary>The usual places of a print with their customary sizes and distances (assumed, docs/trade.md 16): what a shop begins with.</summary>
+/// <summary>The usual places of a print with their customary sizes and distances (assumed, docs/trade 16): what a shop begins with.</summary>
 public static class Places
 {
     /// <summary>Largest width or height of any artwork, in: more is never a garment.</summary>
@@ -14,7 +14,7 @@ public static class Places
     /// <summary>Most stitches of one print: more is a slip of the pen.</summary>
     public const int MostStitches = 1_000_000;
 
-    /// <summary>A finger's breadth, in: how placements are checked at the press (assumed, docs/trade.md 15.4).</summary>
+    /// <summary>A finger's breadth, in: how placements are checked at the press (assumed, docs/trade 15.4).</summary>
     public const double FingerIn = 0.75;
 
     /// <summary>A distance in fingers, to the half.</summary>

@@ -152,7 +152,7 @@ public static class Stations
         {
             missing.Add(new("deposit", "The deposit", false));
         }
-        // a garment of theirs that is spoiled cannot be bought again: somebody takes that risk, or the cloth is tested (docs/trade.md 15.6)
+        // a garment of theirs that is spoiled cannot be bought again: somebody takes that risk, or the cloth is tested (docs/trade 15.6)
         missing.AddRange(
             order
                 .Ask.Lines.Where(l => l.Theirs && (facts.Risks ?? []).All(r => r.LineId != l.Id))

@@ -136,7 +136,7 @@ public sealed record FloorPlan(
         People is { Count: > 0 } people ? people : [new Person("", "", 0, 0, Hours.Week, null, 0, [])];
 }
 
-/// <summary>Places work on the presses: earliest slot in which the press and a pair of hands are free, earliest due first (docs/trade.md 11).</summary>
+/// <summary>Places work on the presses: earliest slot in which the press and a pair of hands are free, earliest due first (docs/trade 11).</summary>
 public static class PressPlanner
 {
     private const int LeastPart = 10;

@@ -15,7 +15,7 @@ public sealed record SetUpTimes(double SwapMinutes = 3, double DialMinutes = 2, 
 /// <param name="Pressure">light, medium, firm or heavy.</param>
 public sealed record PressPass(double WidthIn, double HeightIn, double? OpeningIn, string Pressure);
 
-/// <summary>Making a press ready between two batches (docs/trade.md 11): the larger of heat and hands, or their sum.</summary>
+/// <summary>Making a press ready between two batches (docs/trade 11): the larger of heat and hands, or their sum.</summary>
 /// <param name="HeatMinutes">The platen's heat rises or falls.</param>
 /// <param name="HandsMinutes">Lower platen and dial; these need an operator.</param>
 /// <param name="TotalMinutes">From the last piece before to the first piece after.</param>

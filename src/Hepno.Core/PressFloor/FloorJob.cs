@@ -52,7 +52,7 @@ public enum SecondPress
     Batch,
 }
 
-/// <summary>Pieces to press on a floor (docs/trade.md 6).</summary>
+/// <summary>Pieces to press on a floor (docs/trade 6).</summary>
 /// <param name="Pieces">How many, 1 or more.</param>
 /// <param name="Before">Steps before the first decoration of a piece: preparation away from the press first, then threading, lint-rolling, pre-pressing.</param>
 /// <param name="Passes">Its decorations in order, at least one.</param>

@@ -7,7 +7,7 @@ namespace Hepno.Core.PressFloor;
 /// <param name="HeldSeconds">Time it holds a press, s.</param>
 public sealed record FloorPart(string Name, double HandsOnSeconds, double AttendedSeconds, double HeldSeconds);
 
-/// <summary>How pieces go over the floor (docs/trade.md 6).</summary>
+/// <summary>How pieces go over the floor (docs/trade 6).</summary>
 /// <param name="Pieces">How many.</param>
 /// <param name="MakespanSeconds">From the first touch to the last piece through, s.</param>
 /// <param name="HandsOnSeconds">Hands busy, all pieces, s.</param>

@@ -2,7 +2,7 @@ namespace Hepno.Core.PressFloor;
 
 /// <summary>
 /// One run of pieces over the floor under one rule: from event to event, hands that are free take the first thing that waits, if it can be done without
-/// carrying a closed press past its slack or a hot piece past its peel window (docs/trade.md 6). Exact and reproducible: nothing is drawn.
+/// carrying a closed press past its slack or a hot piece past its peel window (docs/trade 6). Exact and reproducible: nothing is drawn.
 /// </summary>
 internal sealed partial class FloorRun
 {

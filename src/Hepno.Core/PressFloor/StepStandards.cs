@@ -4,7 +4,7 @@ using Hepno.Core.Recipes;
 
 namespace Hepno.Core.PressFloor;
 
-/// <summary>Seconds each step takes: the shop's own where it has typed them, else the starting ones (docs/trade.md 6, "assumed").</summary>
+/// <summary>Seconds each step takes: the shop's own where it has typed them, else the starting ones (docs/trade 6, "assumed").</summary>
 /// <param name="habits">How the shop works.</param>
 public sealed class StepStandards(FloorHabits habits)
 {
@@ -195,7 +195,7 @@ public sealed class StepStandards(FloorHabits habits)
         return [.. steps, Unload];
     }
 
-    /// <summary>Join the sheets of a print larger than a sheet: 45 s a seam (docs/trade.md 6).</summary>
+    /// <summary>Join the sheets of a print larger than a sheet: 45 s a seam (docs/trade 6).</summary>
     /// <param name="seams">Joinings.</param>
     public WorkStep Joined(int seams) => new("join", "Join the sheets", this["join"] * seams, true, false);
 
@@ -232,10 +232,10 @@ public sealed class StepStandards(FloorHabits habits)
     /// <summary>Type one piece's own name or number into the artwork and read it back against the list.</summary>
     public WorkStep SetOwn => new("set-own", "Set and check the name", this["set-name"], true, false);
 
-    /// <summary>Find the piece's own print and hold it against the size (docs/trade.md 6).</summary>
+    /// <summary>Find the piece's own print and hold it against the size (docs/trade 6).</summary>
     public WorkStep FindOwn => new("find-own", "Find its name", this["find-name"], true, true);
 
-    /// <summary>Trim one paper print by scissors: 1 s an in of outline, at least 20 (docs/trade.md 6).</summary>
+    /// <summary>Trim one paper print by scissors: 1 s an in of outline, at least 20 (docs/trade 6).</summary>
     /// <param name="outlineIn">Length of the cut, in.</param>
     public WorkStep Trim(double outlineIn) =>
         new("trim", "Trim", Math.Max(this["trim-least"], outlineIn * this["trim-in"]), true, false);

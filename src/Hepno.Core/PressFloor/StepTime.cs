@@ -13,7 +13,7 @@ public sealed record StepTime(string Code, double Seconds);
 /// <param name="Label">What is done.</param>
 public sealed record KnownStep(string Code, double Seconds, string Label)
 {
-    /// <summary>Every step there is (docs/trade.md 6: assumed until learned).</summary>
+    /// <summary>Every step there is (docs/trade 6: assumed until learned).</summary>
     public static IReadOnlyList<KnownStep> All { get; } =
     [
         new("thread-tee", 10, "Thread a tee or crew"),

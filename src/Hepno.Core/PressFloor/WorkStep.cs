@@ -9,7 +9,7 @@ namespace Hepno.Core.PressFloor;
 /// <param name="ByItself">True when a machine does it for many pieces while the operator is elsewhere: such a wait is never attended, however short its share.</param>
 public sealed record WorkStep(string Code, string Label, double Seconds, bool Hands, bool Press, bool ByItself = false);
 
-/// <summary>Sums over steps (docs/trade.md 6).</summary>
+/// <summary>Sums over steps (docs/trade 6).</summary>
 public static class WorkSteps
 {
     /// <summary>Waits shorter than this are attended: nothing else can be done in them, s.</summary>

@@ -2,7 +2,7 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Pricing;
 
-/// <summary>The shop's fees and tax (docs/trade.md 8).</summary>
+/// <summary>The shop's fees and tax (docs/trade 8).</summary>
 /// <param name="Share">Card fee as a share of its base.</param>
 /// <param name="Fixed">Card fee for each payment.</param>
 /// <param name="Base">What the share is taken of.</param>

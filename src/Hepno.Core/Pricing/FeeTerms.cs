@@ -13,7 +13,7 @@ public enum FeeBase
     Goods,
 }
 
-/// <summary>Card and marketplace fees (docs/trade.md 8).</summary>
+/// <summary>Card and marketplace fees (docs/trade 8).</summary>
 /// <param name="FeeShare">f, 0 to under 1.</param>
 /// <param name="TaxShare">tau.</param>
 /// <param name="PostagePerPiece">Postage charged at cost, for one piece (S/q).</param>

@@ -22,7 +22,7 @@ public enum InversionRule
     GivePiece,
 }
 
-/// <summary>The inversion guard: more pieces are never charged less in total unseen (docs/trade.md 8).</summary>
+/// <summary>The inversion guard: more pieces are never charged less in total unseen (docs/trade 8).</summary>
 public static class Inversion
 {
     /// <summary>The quantity among some larger ones that comes to least in all, when that is less than the asked pieces come to.</summary>

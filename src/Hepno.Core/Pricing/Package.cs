@@ -1,6 +1,6 @@
 namespace Hepno.Core.Pricing;
 
-/// <summary>Things sold together for less than apart (docs/trade.md 9).</summary>
+/// <summary>Things sold together for less than apart (docs/trade 9).</summary>
 /// <param name="Apart">Sum of the single prices.</param>
 /// <param name="Price">Price together.</param>
 /// <param name="Saving">What the customer saves.</param>

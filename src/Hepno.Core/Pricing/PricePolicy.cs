@@ -36,7 +36,7 @@ public enum MultipleBase
     Materials,
 }
 
-/// <summary>A channel's price policy (docs/trade.md 8). The fourth, a typed price, is said on the order itself.</summary>
+/// <summary>A channel's price policy (docs/trade 8). The fourth, a typed price, is said on the order itself.</summary>
 /// <param name="Kind">Which of the figures below holds.</param>
 /// <param name="MarginShare">m, profit as a share of the price.</param>
 /// <param name="Multiple">k.</param>

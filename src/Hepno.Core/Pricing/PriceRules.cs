@@ -3,7 +3,7 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Pricing;
 
-/// <summary>How the shop makes its prices (docs/trade.md 8).</summary>
+/// <summary>How the shop makes its prices (docs/trade 8).</summary>
 /// <param name="Retail">Price policy for retail.</param>
 /// <param name="Wholesale">Price policy for wholesale.</param>
 /// <param name="LeastMarginShare">No policy goes under this share of the price.</param>

@@ -3,7 +3,7 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Pricing;
 
-/// <summary>What a piece would have been sold at by the rule its owner used before: a multiple of materials (docs/trade.md 8).</summary>
+/// <summary>What a piece would have been sold at by the rule its owner used before: a multiple of materials (docs/trade 8).</summary>
 /// <param name="Price">Materials × the multiple, fees not thought of, as on a phone calculator.</param>
 /// <param name="AnHour">What an hour of hands would earn at it.</param>
 /// <param name="Sentence">The difference, named.</param>

@@ -8,7 +8,7 @@ namespace Hepno.Core.Pricing;
 /// <param name="How">The policy, the floors that held and the rounding, in words.</param>
 public sealed record UnitPrice(decimal Price, string How)
 {
-    /// <summary>The channel's policy, never under the least margin and the least charge of an order, rounded up to the shop's step (docs/trade.md 8).</summary>
+    /// <summary>The channel's policy, never under the least margin and the least charge of an order, rounded up to the shop's step (docs/trade 8).</summary>
     /// <param name="cost">Cost of a piece.</param>
     /// <param name="pieces">Pieces of the whole order, 1 or more.</param>
     /// <param name="rules">The shop's rules.</param>

@@ -23,7 +23,7 @@ public sealed record BuyingWay(
     DateTime Arrives
 );
 
-/// <summary>Compares ways to have the blanks of a line: from what lies here, as needed, up to a price tier or free freight, or the same model from another supplier (docs/trade.md 10, 21.5).</summary>
+/// <summary>Compares ways to have the blanks of a line: from what lies here, as needed, up to a price tier or free freight, or the same model from another supplier (docs/trade 10).</summary>
 public static class BuyingWays
 {
     private const double MostMore = 0.5;

@@ -3,7 +3,7 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Purchasing;
 
-/// <summary>What a supplier's goods in an order come to: what its price tiers by value and its free freight look at (docs/trade.md 10).</summary>
+/// <summary>What a supplier's goods in an order come to: what its price tiers by value and its free freight look at (docs/trade 10).</summary>
 public static class SupplierInvoice
 {
     /// <summary>What tiers by value look at: list prices with the surcharges of sizes, or without them where the supplier counts at list.</summary>

@@ -6,7 +6,7 @@ using Hepno.Core.Shop;
 
 namespace Hepno.Core.Quoting;
 
-/// <summary>The presses with the orders that are on them, and an order's lines planned one after the other (docs/trade.md 11).</summary>
+/// <summary>The presses with the orders that are on them, and an order's lines planned one after the other (docs/trade 11).</summary>
 public static class ShopFloor
 {
     /// <summary>What is on the presses: orders with their yes, not yet pressed.</summary>

@@ -76,7 +76,7 @@ public sealed record Accessory(
     }
 }
 
-/// <summary>Which pillow a print wants (docs/trade.md 5: pressure is remembered for press, thickness, lower platen and pillow).</summary>
+/// <summary>Which pillow a print wants (docs/trade 5: pressure is remembered for press, thickness, lower platen and pillow).</summary>
 public static class PillowChoice
 {
     /// <summary>Why a print wants to be lifted; empty when it lies flat.</summary>

@@ -22,7 +22,7 @@ public enum PullFeel
     Tears,
 }
 
-/// <summary>A paper-pull test: four strips of paper on the cloth, one under each corner, the press closed cold, each pulled (docs/trade.md 5: what a dial means on this press; the feel is assumed until a readout says better).</summary>
+/// <summary>A paper-pull test: four strips of paper on the cloth, one under each corner, the press closed cold, each pulled (docs/trade 5: what a dial means on this press; the feel is assumed until a readout says better).</summary>
 /// <param name="Dial">What the dial said.</param>
 /// <param name="Thickness">How thick the cloth on it lies.</param>
 /// <param name="Lower">Name of the lower platen; empty for the press's own.</param>

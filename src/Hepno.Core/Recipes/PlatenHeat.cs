@@ -1,6 +1,6 @@
 namespace Hepno.Core.Recipes;
 
-/// <summary>How a platen warms and cools: first order, by the press's own warm-up and heat loss (docs/trade.md 5). At full power it would end at <see cref="FullPowerF"/>; off, it falls towards the room.</summary>
+/// <summary>How a platen warms and cools: first order, by the press's own warm-up and heat loss (docs/trade 5). At full power it would end at <see cref="FullPowerF"/>; off, it falls towards the room.</summary>
 public static class PlatenHeat
 {
     /// <summary>Where a platen that was never switched back would end (assumed), °F.</summary>

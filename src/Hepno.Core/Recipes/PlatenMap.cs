@@ -2,7 +2,7 @@ using Hepno.Core.Measures;
 
 namespace Hepno.Core.Recipes;
 
-/// <summary>A platen measured at nine points with a surface thermometer (docs/trade.md 5).</summary>
+/// <summary>A platen measured at nine points with a surface thermometer (docs/trade 5).</summary>
 /// <param name="Day">When, local date.</param>
 /// <param name="SetPointF">What the press was set to, °F.</param>
 /// <param name="PointsF">Nine readings, °F: row by row from the far left to the near right.</param>

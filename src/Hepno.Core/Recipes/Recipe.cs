@@ -115,7 +115,7 @@ public sealed record Recipe(
     /// <summary>False where no press is used.</summary>
     public bool IsPressed() => DwellSeconds > 0;
 
-    /// <summary>How long after it may be peeled the carrier must be off: 3 s hot, 15 s warm, no limit cold (docs/trade.md 5) unless the maker says; s.</summary>
+    /// <summary>How long after it may be peeled the carrier must be off: 3 s hot, 15 s warm, no limit cold (docs/trade 5) unless the maker says; s.</summary>
     public double? Window() =>
         PeelWindowSeconds
         ?? Peel switch

@@ -5,7 +5,7 @@ namespace Hepno.Core.Recipes;
 /// <summary>Finds the recipe for a product on a blank.</summary>
 public static class RecipeChoice
 {
-    /// <summary>Which recipe fabric a style's cloth counts as: polyester when more than half of it is, or nylon, which takes no more heat (docs/trade.md 3: the low-heat variant first).</summary>
+    /// <summary>Which recipe fabric a style's cloth counts as: polyester when more than half of it is, or nylon, which takes no more heat (docs/trade 3: the low-heat variant first).</summary>
     public static RecipeFabric FabricOf(Style style) =>
         style.PercentOf(Fibre.Polyester) + style.PercentOf(Fibre.Nylon) > 50
             ? RecipeFabric.Polyester

@@ -21,7 +21,7 @@ public enum Confidence
     Washed,
 }
 
-/// <summary>What own tests make of a recipe (docs/trade.md 5: its confidence comes from them).</summary>
+/// <summary>What own tests make of a recipe (docs/trade 5: its confidence comes from them).</summary>
 public static class RecipeConfidence
 {
     private const int ManyWashes = 10;

@@ -57,7 +57,7 @@ public sealed record WashResult(DateOnly Day, int Washes, WashVerdict Verdict);
 /// <param name="Washes">After how many washes; 0 for as it was pressed.</param>
 public sealed record TestPhoto(string Id, string Hash, int Washes);
 
-/// <summary>A product pressed on a scrap or test garment before it is pressed for a customer (docs/trade.md 5).</summary>
+/// <summary>A product pressed on a scrap or test garment before it is pressed for a customer (docs/trade 5).</summary>
 /// <param name="Id">Identity.</param>
 /// <param name="ProductId">The film, vinyl or printer.</param>
 /// <param name="StyleId">The blank.</param>

@@ -16,7 +16,7 @@ public sealed record PackingWay(Packaging Packaging, int Parcels, double GramsEa
     public decimal Cost => Material.Value + Postage.Value;
 }
 
-/// <summary>Packs pieces by count and weight (docs/trade.md 13).</summary>
+/// <summary>Packs pieces by count and weight (docs/trade 13).</summary>
 public static class Parcels
 {
     /// <summary>Every way that can carry the pieces, the best first: fewest parcels, then least money.</summary>

@@ -5,7 +5,7 @@ namespace Hepno.Core.Stock;
 /// <param name="Price">Money each.</param>
 public sealed record SpareNeed(int Needed, decimal Price);
 
-/// <summary>Spares against spoilage (docs/trade.md 8): a spare M does not replace a spoiled 2XL, transfers of one design are pooled.</summary>
+/// <summary>Spares against spoilage (docs/trade 8): a spare M does not replace a spoiled 2XL, transfers of one design are pooled.</summary>
 public static class Overage
 {
     private const int MostSpares = 400;

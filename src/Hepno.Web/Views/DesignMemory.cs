@@ -39,7 +39,7 @@ internal sealed record PressedWith(
     IReadOnlyList<string> Reasons
 );
 
-/// <summary>What the shop remembers of an artwork (docs/trade.md 15.5): a repeat order stays with what came out well.</summary>
+/// <summary>What the shop remembers of an artwork (docs/trade 15.5): a repeat order stays with what came out well.</summary>
 /// <param name="Versions">Its pictures, the newest first.</param>
 /// <param name="Pressed">When and how it was pressed, the newest first.</param>
 internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IReadOnlyList<PressedWith> Pressed)

@@ -4055,7 +4055,7 @@ export interface components {
              */
             arrives: string;
         };
-        /** @description A heated drum that presses printed paper onto cloth by the roll, with the printer that prints the paper (docs/trade.md 2). */
+        /** @description A heated drum that presses printed paper onto cloth by the roll, with the printer that prints the paper (docs/trade 2). */
         Calender: {
             /** @description Identity. */
             id: string;
@@ -4165,7 +4165,7 @@ export interface components {
          * @enum {unknown}
          */
         Channel: "retail" | "wholesale";
-        /** @description What a decoration is like on the garment (docs/trade.md 1), in words to say to a customer. */
+        /** @description What a decoration is like on the garment (docs/trade 1), in words to say to a customer. */
         Character: {
             /** @description How it feels. */
             feel: string;
@@ -4201,7 +4201,7 @@ export interface components {
              */
             saves: number;
         };
-        /** @description Quantities in which two ways cost within 3 in 100 of one another: time and feel decide (docs/trade.md 8). */
+        /** @description Quantities in which two ways cost within 3 in 100 of one another: time and feel decide (docs/trade 8). */
         CloseStretch: {
             /**
              * Format: int32
@@ -4311,7 +4311,7 @@ export interface components {
             colours: number;
             breaks: components["schemas"]["BreakBody"][];
         };
-        /** @description The colours a picture is made of (docs/trade.md 4). */
+        /** @description The colours a picture is made of (docs/trade 4). */
         Colours: {
             /** @description Flat colours, largest first, stray ones last. */
             spots: components["schemas"]["SpotColour"][];
@@ -4455,7 +4455,7 @@ export interface components {
              */
             bytes: number;
         };
-        /** @description What an hour and an order cost the shop (docs/trade.md 8). */
+        /** @description What an hour and an order cost the shop (docs/trade 8). */
         CostRates: {
             /**
              * Format: double
@@ -4625,7 +4625,7 @@ export interface components {
              */
             morePrices: number;
         };
-        /** @description Film that was powdered and cured together: under-cured work looks fine and fails in the wash, so it stays known which prints shared a heat (docs/trade.md 15.3). */
+        /** @description Film that was powdered and cured together: under-cured work looks fine and fails in the wash, so it stays known which prints shared a heat (docs/trade 15.3). */
         CureBatch: {
             /** @description Identity. */
             id: string;
@@ -5051,7 +5051,7 @@ export interface components {
             /** @description Whether a square code in it is still read as each way of printing blurs it. */
             codeReads: components["schemas"]["CodeRead"][];
         };
-        /** @description What the shop remembers of an artwork (docs/trade.md 15.5): a repeat order stays with what came out well. */
+        /** @description What the shop remembers of an artwork (docs/trade 15.5): a repeat order stays with what came out well. */
         DesignMemory: {
             /** @description Its pictures, the newest first. */
             versions: components["schemas"]["DesignVersion"][];
@@ -5166,7 +5166,7 @@ export interface components {
             /** @default  */
             pillow: string;
         };
-        /** @description What a press's dial says for a pressure: it is a setting, not a pressure, and changes with how thick the garment lies with the lower platen and with what lies under the print (docs/trade.md 5). */
+        /** @description What a press's dial says for a pressure: it is a setting, not a pressure, and changes with how thick the garment lies with the lower platen and with what lies under the print (docs/trade 5). */
         DialReading: {
             /** @description The word: light, medium, firm or heavy. */
             pressure: string;
@@ -5415,7 +5415,7 @@ export interface components {
             /** Format: double */
             upkeepPerHour: number;
         };
-        /** @description What a machine costs for each hour it is held (docs/trade.md 2). */
+        /** @description What a machine costs for each hour it is held (docs/trade 2). */
         EquipmentHour: {
             /**
              * Format: double
@@ -5491,7 +5491,7 @@ export interface components {
          * @enum {unknown}
          */
         FeeBase: "everything" | "goods-and-postage" | "goods";
-        /** @description The shop's fees and tax (docs/trade.md 8). */
+        /** @description The shop's fees and tax (docs/trade 8). */
         FeeRules: {
             /**
              * Format: double
@@ -6046,7 +6046,7 @@ export interface components {
             /** Format: double */
             atF: null | number;
         };
-        /** @description How pieces go over the floor (docs/trade.md 6). */
+        /** @description How pieces go over the floor (docs/trade 6). */
         FloorResult: {
             /**
              * Format: int32
@@ -6523,7 +6523,7 @@ export interface components {
          * @enum {unknown}
          */
         GarmentKind: "tee" | "sweatshirt" | "hoodie" | "tote" | "apron" | "cap" | "long-sleeve" | "tank" | "zip-hoodie" | "polo" | "jacket" | "joggers" | "drawstring-bag" | "socks" | "bodysuit";
-        /** @description A direct-to-garment printer with its inks and pretreatment (docs/trade.md 2); recipes of its cure are kept under its identity. */
+        /** @description A direct-to-garment printer with its inks and pretreatment (docs/trade 2); recipes of its cure are kept under its identity. */
         GarmentPrinter: {
             /** @description Identity. */
             id: string;
@@ -7139,7 +7139,7 @@ export interface components {
             /** @description Where, when, how and at what, in words. */
             said: string;
         };
-        /** @description What it ties up to make a line before anybody has bought it (docs/trade.md 15.10). */
+        /** @description What it ties up to make a line before anybody has bought it (docs/trade 15.10). */
         Launch: {
             /** @description Money for blanks, prints and set-ups before the first sale. */
             tied: components["schemas"]["Figure"];
@@ -7483,7 +7483,7 @@ export interface components {
              */
             price: number;
         };
-        /** @description The layout settled for a line: estimate, quote and what is bought use it as long as the line needs the same prints (docs/trade.md 7). */
+        /** @description The layout settled for a line: estimate, quote and what is bought use it as long as the line needs the same prints (docs/trade 7). */
         LineLayout: {
             /** @description Which line. */
             lineId: string;
@@ -7626,7 +7626,7 @@ export interface components {
              */
             total: number;
         };
-        /** @description A refill or a change of roll (docs/trade.md 2): what went in, of which lot, when. */
+        /** @description A refill or a change of roll (docs/trade 2): what went in, of which lot, when. */
         Loading: {
             /** @description Where. */
             supply: components["schemas"]["Supply"];
@@ -7761,7 +7761,7 @@ export interface components {
             /** @description The log, oldest first. */
             done: components["schemas"]["UpkeepDone"][];
         };
-        /** @description When making pays more than buying (docs/trade.md 14). */
+        /** @description When making pays more than buying (docs/trade 14). */
         MakeOrBuy: {
             /**
              * Format: double
@@ -7932,7 +7932,7 @@ export interface components {
              */
             lineId: string;
         };
-        /** @description Parts of a run laid for cutting: on the cloth, and on the paper they are printed on when that is another width (docs/trade.md 2). Parts follow the grain: they lie upright or upside down, never across. */
+        /** @description Parts of a run laid for cutting: on the cloth, and on the paper they are printed on when that is another width (docs/trade 2). Parts follow the grain: they lie upright or upside down, never across. */
         Marker: {
             /** @description Where they lie on the cloth; its used length is what is bought and calendered. */
             onFabric: components["schemas"]["GangFound"];
@@ -8053,7 +8053,7 @@ export interface components {
          * @enum {unknown}
          */
         NarrowPlace: "hands" | "press" | "rack" | "waiting";
-        /** @description The printed neck label of one size: what a torn-out label said (docs/trade.md 15.7). What the law there wants is the owner's to decide. */
+        /** @description The printed neck label of one size: what a torn-out label said (docs/trade 15.7). What the law there wants is the owner's to decide. */
         NeckLabel: {
             /** @description Its size. */
             size: string;
@@ -8430,7 +8430,7 @@ export interface components {
              */
             height: number;
         };
-        /** @description A screen printer that work is sent out to, with the shop's blanks (docs/trade.md 2). */
+        /** @description A screen printer that work is sent out to, with the shop's blanks (docs/trade 2). */
         OutsidePrinter: {
             /** @description Identity. */
             id: string;
@@ -8951,7 +8951,7 @@ export interface components {
              */
             height: number;
         };
-        /** @description A place with its customary limits (assumed, docs/trade.md 16; youth and smaller where it is silent: in proportion). */
+        /** @description A place with its customary limits (assumed, docs/trade 16; youth and smaller where it is silent: in proportion). */
         Place: {
             /** @description Key. */
             id: string;
@@ -9270,7 +9270,7 @@ export interface components {
              */
             heightIn: number;
         };
-        /** @description A platen measured at nine points with a surface thermometer (docs/trade.md 5). */
+        /** @description A platen measured at nine points with a surface thermometer (docs/trade 5). */
         PlatenMap: {
             /**
              * Format: date
@@ -9356,7 +9356,7 @@ export interface components {
             /** Format: double */
             price: number;
         };
-        /** @description A service that prints single pieces on its own blanks and sends them (docs/trade.md 2). */
+        /** @description A service that prints single pieces on its own blanks and sends them (docs/trade 2). */
         PodService: {
             /** @description Identity. */
             id: string;
@@ -9921,7 +9921,7 @@ export interface components {
             /** @description Oldest first. */
             steps: components["schemas"]["PriceSince"][];
         };
-        /** @description A channel's price policy (docs/trade.md 8). The fourth, a typed price, is said on the order itself. */
+        /** @description A channel's price policy (docs/trade 8). The fourth, a typed price, is said on the order itself. */
         PricePolicy: {
             /** @description Which of the figures below holds. */
             kind: components["schemas"]["PolicyKind"];
@@ -9943,7 +9943,7 @@ export interface components {
              */
             perHour: number;
         };
-        /** @description How the shop makes its prices (docs/trade.md 8). */
+        /** @description How the shop makes its prices (docs/trade 8). */
         PriceRules: {
             /** @description Price policy for retail. */
             retail: components["schemas"]["PricePolicy"];
@@ -10954,7 +10954,7 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
-        /** @description What a piece would have been sold at by the rule its owner used before: a multiple of materials (docs/trade.md 8). */
+        /** @description What a piece would have been sold at by the rule its owner used before: a multiple of materials (docs/trade 8). */
         RuleOfThumb: {
             /** @description Materials × the multiple, fees not thought of, as on a phone calculator. */
             price: components["schemas"]["Figure"];
@@ -11294,7 +11294,7 @@ export interface components {
             heightIn: number;
             prices: components["schemas"]["ColourPricesBody"][];
         };
-        /** @description What one supplier asks for screen-printed transfers, one design a sheet (docs/trade.md 2). */
+        /** @description What one supplier asks for screen-printed transfers, one design a sheet (docs/trade 2). */
         ScreenTransferList: {
             /** @description Identity. */
             id: string;
@@ -11780,7 +11780,7 @@ export interface components {
             stray: boolean;
             box: null | components["schemas"]["PixelBox"];
         };
-        /** @description A product pressed on a scrap or test garment before it is pressed for a customer (docs/trade.md 5). */
+        /** @description A product pressed on a scrap or test garment before it is pressed for a customer (docs/trade 5). */
         SpotTest: {
             /** @description Identity. */
             id: string;
@@ -11974,7 +11974,7 @@ export interface components {
              */
             ownSeconds: null | number;
         };
-        /** @description An embroidery machine with its thread and backing (docs/trade.md 2). */
+        /** @description An embroidery machine with its thread and backing (docs/trade 2). */
         StitchMachine: {
             /** @description Identity. */
             id: string;
@@ -12456,7 +12456,7 @@ export interface components {
              */
             sheets: number;
         };
-        /** @description Sheets that overlap to make one print larger than a sheet (docs/trade.md 2: butted tiles leave white lines). */
+        /** @description Sheets that overlap to make one print larger than a sheet (docs/trade 2: butted tiles leave white lines). */
         Tiles: {
             /**
              * Format: int32
