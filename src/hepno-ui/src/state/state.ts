@@ -215,25 +215,39 @@ export async function beginAsk(): Promise<string> {
 
 export type AskBody = Schemas['AskBody']
 
-export function askBody(order: Schemas['OrderView']): AskBody {
+/** An ask as read, as it is sent again. Every field is named: one that is forgotten does not compile. */
+export function askBody(order: Schemas['OrderView']): Required<AskBody> {
   const { customerId, lines, dueDate, dueTime, note, channel, shipping } = order.ask
   return {
     customerId,
-    lines: lines.map(({ id, styleId, colourwayId, sizes, placements, mark, given, names, theirs, dueDate }) => ({
-      id,
-      styleId,
-      colourwayId,
-      sizes,
-      placements: placements.map(
-        // what the server works out of it is not sent back
-        ({ areaIn2: _, ...body }) => body,
-      ),
-      mark,
-      given,
-      names: names?.map(({ size, name, number }) => ({ size, name, number })) ?? null,
-      theirs,
-      dueDate,
-    })),
+    lines: lines.map(
+      ({
+        id,
+        styleId,
+        colourwayId,
+        sizes,
+        placements,
+        mark,
+        given,
+        names,
+        theirs,
+        dueDate,
+      }): Required<Schemas['LineBody']> => ({
+        id,
+        styleId,
+        colourwayId,
+        sizes,
+        placements: placements.map(
+          // what the server works out of it is not sent back
+          ({ areaIn2: _, ...body }) => body,
+        ),
+        mark,
+        given,
+        names: names?.map(({ size, name, number }) => ({ size, name, number })) ?? null,
+        theirs,
+        dueDate,
+      }),
+    ),
     dueDate,
     dueTime,
     note,
