@@ -26,13 +26,31 @@ public partial class ArrowTests
         Assert.Empty(back);
     }
 
+    [Fact]
+    public void Every_file_the_map_of_the_house_names_is_there()
+    {
+        List<string> files =
+        [
+            .. new[] { "src", "tests" }.SelectMany(d =>
+                Directory.EnumerateFiles(Path.Combine(Tree.Root, d), "*", SearchOption.AllDirectories)
+            ),
+        ];
+        var named = NamedFile().Matches(File.ReadAllText(Map)).Select(m => m.Groups[1].Value).ToList();
+        Assert.True(named.Count > 20);
+        Assert.All(named, n => Assert.Contains(files, f => f.EndsWith($"/{n}", StringComparison.Ordinal)));
+    }
+
+    private static string Map => Path.Combine(Tree.Root, "docs", "architecture.md");
+
     private static List<string> OrderSaid(string said)
     {
         // names of classes stand in brackets
-        var line = File.ReadLines(Path.Combine(Tree.Root, "docs", "architecture.md"))
-            .Single(l => l.StartsWith(said, StringComparison.Ordinal));
+        var line = File.ReadLines(Map).Single(l => l.StartsWith(said, StringComparison.Ordinal));
         return [.. Named().Matches(Aside().Replace(line[said.Length..], "")).Select(m => m.Groups[1].Value)];
     }
+
+    [GeneratedRegex(@"`([A-Za-z/.-]+\.(?:cs|vue|ts|csv|txt))`")]
+    private static partial Regex NamedFile();
 
     // a name in code that begins with a capital is a folder
     [GeneratedRegex("`([A-Z][A-Za-z]*)`")]
