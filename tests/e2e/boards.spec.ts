@@ -32,6 +32,9 @@ test('the focus stays where it was when a board is saved, and goes to a board th
 test('nine points typed for a platen are still there when the page is opened anew', async ({ page, server: _ }) => {
   await page.goto('/floor')
   const platen = page.locator('details.platen').first()
+  // the first of them once all presses have answered: until then another may stand first
+  await expect(platen).toBeVisible()
+  await expect(page.locator('p.platen')).toHaveCount(0)
   await platen.locator('summary').click()
   await platen.getByRole('button', { name: 'Measure the platen' }).click()
   const points = platen.locator('.point input')
