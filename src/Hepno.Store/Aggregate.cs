@@ -1,5 +1,3 @@
-using System.Text.Json;
-using System.Text.Json.Serialization;
 using Hepno.Store.Documents;
 using Microsoft.Data.Sqlite;
 
@@ -35,16 +33,15 @@ public sealed class Aggregate<T>(
     string table,
     Func<SqliteConnection, string?, List<Versioned<T>>> load,
     Func<T, string> idOf,
-    Action<SqliteConnection, T, long> write
+    Action<SqliteConnection, T, long> write,
+    Document<T>? document = null
 )
     where T : class
 {
-    private static readonly JsonSerializerOptions Json = new()
-    {
-        Converters = { new JsonStringEnumConverter(), new PlainDecimals(), new NumbersDocument() },
-    };
-
     public string Kind => kind;
+
+    /// <summary>How its earlier states, and all of it in an archive, are kept.</summary>
+    public Document<T> Document { get; } = document ?? new();
 
     public Versioned<T>? Get(SqliteConnection connection, string id) => load(connection, id).FirstOrDefault();
 
@@ -64,30 +61,30 @@ public sealed class Aggregate<T>(
     public T? At(SqliteConnection connection, string id, long version) =>
         connection
             .Query(
-                "SELECT json FROM history WHERE kind = @kind AND id = @id AND version = @version",
-                r => r.TextOrNull("json"),
+                "SELECT document FROM history WHERE kind = @kind AND id = @id AND version = @version",
+                r => r.BytesOrNull("document"),
                 ("@kind", kind),
                 ("@id", id),
                 ("@version", version + 1)
             )
             .FirstOrDefault()
-            is { } json
-            ? JsonSerializer.Deserialize<T>(json, Json)
+            is { } packed
+            ? Document.Unpacked(packed)
             : null;
 
     /// <summary>Every state a thing has had, oldest first, with when it began to hold (UTC); states older than are kept are left out.</summary>
     public List<(DateTime From, T Value)> States(SqliteConnection connection, string id)
     {
         var past = connection.Query(
-            "SELECT json, at FROM history WHERE kind = @kind AND id = @id ORDER BY version",
-            r => (Json: r.TextOrNull("json"), At: r.Utc("at")),
+            "SELECT document, at FROM history WHERE kind = @kind AND id = @id ORDER BY version",
+            r => (Packed: r.BytesOrNull("document"), At: r.Utc("at")),
             ("@kind", kind),
             ("@id", id)
         );
         var states = past.Skip(1)
-            .Zip(past, (after, began) => (began.At, Json: after.Json))
-            .Where(s => s.Json is not null)
-            .Select(s => (s.At, JsonSerializer.Deserialize<T>(s.Json!, Json)!))
+            .Zip(past, (after, began) => (began.At, after.Packed))
+            .Where(s => s.Packed is not null)
+            .Select(s => (s.At, Document.Unpacked(s.Packed!)))
             .ToList();
         if (past.Count > 0 && Get(connection, id) is { } now)
         {
@@ -97,8 +94,14 @@ public sealed class Aggregate<T>(
     }
 
     /// <summary>Puts the state before a deed back as a new version.</summary>
-    internal long Restore(SqliteConnection connection, string id, string json, long stands, long restores, Deed deed) =>
-        Put(connection, JsonSerializer.Deserialize<T>(json, Json)!, stands, deed, restores);
+    internal long Restore(
+        SqliteConnection connection,
+        string id,
+        byte[] packed,
+        long stands,
+        long restores,
+        Deed deed
+    ) => Put(connection, Document.Unpacked(packed), stands, deed, restores);
 
     internal long VersionOf(SqliteConnection connection, string id) =>
         connection.Scalar($"SELECT version FROM {table} WHERE id = @id", ("@id", id));
@@ -112,19 +115,19 @@ public sealed class Aggregate<T>(
         {
             throw new StaleException(kind, id, seen, stands);
         }
-        var was = before is null ? null : JsonSerializer.Serialize(before.Value, Json);
+        var was = before is null ? null : Document.Written(before.Value);
         // kept as it stands, there would be nothing to take back; a deed that cannot be taken back changes more than the thing itself
-        if (restores is null && deed.Undoable && was == JsonSerializer.Serialize(value, Json))
+        if (restores is null && deed.Undoable && was == Document.Written(value))
         {
             return stands;
         }
         write(connection, value, stands + 1);
         connection.Execute(
-            "INSERT INTO history (kind, id, version, json, deed, device, at, undoable, restores) VALUES (@kind, @id, @version, @json, @deed, @device, @at, @undoable, @restores)",
+            "INSERT INTO history (kind, id, version, document, deed, device, at, undoable, restores) VALUES (@kind, @id, @version, @document, @deed, @device, @at, @undoable, @restores)",
             ("@kind", kind),
             ("@id", id),
             ("@version", stands + 1),
-            ("@json", was),
+            ("@document", was is null ? null : Packing.Pack(was)),
             ("@deed", deed.Name),
             ("@device", deed.Device),
             ("@at", deed.At),

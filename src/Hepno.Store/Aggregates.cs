@@ -116,6 +116,6 @@ public static class Aggregates
     /// <summary>What undo needs of an aggregate, whatever it holds.</summary>
     internal sealed record Restorable(
         Func<SqliteConnection, string, long> VersionOf,
-        Func<SqliteConnection, string, string, long, long, Deed, long> Restore
+        Func<SqliteConnection, string, byte[], long, long, Deed, long> Restore
     );
 }

@@ -1,14 +1,11 @@
-using System.Text.Json;
-using System.Text.Json.Serialization;
 using Hepno.Core.Artwork;
+using Hepno.Store.Documents;
 
 namespace Hepno.Store;
 
 /// <summary>Artworks. What was measured on one follows from its file and is kept as it was found.</summary>
 internal static class DesignStore
 {
-    private static readonly JsonSerializerOptions Json = new() { Converters = { new JsonStringEnumConverter() } };
-
     public static Aggregate<Design> Aggregate() =>
         new(
             "artwork",
@@ -24,7 +21,7 @@ internal static class DesignStore
                             r.Text("hash"),
                             r.Long("bytes"),
                             r.Real("width_in"),
-                            JsonSerializer.Deserialize<ArtworkReport>(r.Text("report"), Json)!,
+                            KnownDocuments.MeasuredArtwork.Read(r.Text("report")),
                             new(
                                 r.Text("whose"),
                                 r.Text("said_by"),
@@ -54,7 +51,7 @@ internal static class DesignStore
                     ("hash", d.Hash),
                     ("bytes", d.Bytes),
                     ("width_in", d.WidthIn),
-                    ("report", JsonSerializer.Serialize(d.Report, Json)),
+                    ("report", KnownDocuments.MeasuredArtwork.Written(d.Report)),
                     ("came_as", d.CameAs),
                     ("whose", d.Rights.Whose),
                     ("said_by", d.Rights.SaidBy),

@@ -1,4 +1,5 @@
 using Hepno.Core.Quoting;
+using Hepno.Store.Documents;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store;
@@ -10,16 +11,9 @@ public static class QuoteStore
 
     /// <param name="connection">Database.</param>
     /// <param name="quote">The quote.</param>
-    /// <param name="json">Every figure and text, the inputs and the core's version.</param>
+    /// <param name="frozen">Every figure and text, the inputs and the core's version.</param>
     /// <param name="pdf">The page as sent.</param>
-    /// <param name="lines">Its lines in figures alone.</param>
-    public static void Send(
-        SqliteConnection connection,
-        StoredQuote quote,
-        string json,
-        byte[] pdf,
-        IEnumerable<QuotedLine> lines
-    )
+    public static void Send(SqliteConnection connection, StoredQuote quote, FrozenQuote frozen, byte[] pdf)
     {
         connection.Put(
             "quote",
@@ -28,10 +22,10 @@ public static class QuoteStore
             ("order_id", quote.OrderId),
             ("sent_at", quote.SentAt),
             ("withdrawn_at", null),
-            ("json", json),
+            ("document", KnownDocuments.SentQuote.Packed(frozen)),
             ("pdf", pdf)
         );
-        foreach (var l in lines)
+        foreach (var l in frozen.Figures())
         {
             connection.Put(
                 "quote_line",
@@ -93,10 +87,10 @@ public static class QuoteStore
         connection.Query("SELECT pdf FROM quote WHERE id = @id", r => r.Bytes("pdf"), ("@id", id))[0];
 
     /// <summary>Puts a copy without the person in a quote's place: the only change a sent quote ever takes.</summary>
-    public static void Replace(SqliteConnection connection, string id, string json, byte[] pdf) =>
+    public static void Replace(SqliteConnection connection, string id, FrozenQuote frozen, byte[] pdf) =>
         connection.Execute(
-            "UPDATE quote SET json = @json, pdf = @pdf WHERE id = @id",
-            ("@json", json),
+            "UPDATE quote SET document = @document, pdf = @pdf WHERE id = @id",
+            ("@document", KnownDocuments.SentQuote.Packed(frozen)),
             ("@pdf", pdf),
             ("@id", id)
         );
@@ -122,8 +116,10 @@ public static class QuoteStore
             .ToDictionary(g => g.Key, g => g.Last());
 
     /// <summary>A quote's figures and texts as frozen.</summary>
-    public static string Json(SqliteConnection connection, string id) =>
-        connection.Query("SELECT json FROM quote WHERE id = @id", r => r.Text("json"), ("@id", id))[0];
+    public static FrozenQuote Frozen(SqliteConnection connection, string id) =>
+        KnownDocuments.SentQuote.Unpacked(
+            connection.Query("SELECT document FROM quote WHERE id = @id", r => r.Bytes("document"), ("@id", id))[0]
+        );
 
     public static byte[]? Pdf(SqliteConnection connection, string orderId) =>
         connection

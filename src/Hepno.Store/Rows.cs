@@ -200,6 +200,8 @@ internal static class Rows
 
         public byte[] Bytes(string column) => reader.GetFieldValue<byte[]>(reader.GetOrdinal(column));
 
+        public byte[]? BytesOrNull(string column) => At(column) is { } i ? reader.GetFieldValue<byte[]>(i) : null;
+
         private static DateTime ParseUtc(string text) =>
             DateTime.ParseExact(
                 text,

@@ -6,6 +6,7 @@ using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Sending;
 using Hepno.Core.Shop;
+using Hepno.Store.Documents;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store;
@@ -301,7 +302,8 @@ internal static class SettingsStore
                         ("closes", n.Week.Days[day].Close)
                     );
                 }
-            }
+            },
+            new(NumbersLift.Lift)
         );
 
     private static void Write(SqliteConnection connection, Person p, int position)

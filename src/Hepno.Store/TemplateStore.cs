@@ -1,14 +1,11 @@
-using System.Text.Json;
-using System.Text.Json.Serialization;
 using Hepno.Core.Orders;
+using Hepno.Store.Documents;
 
 namespace Hepno.Store;
 
 /// <summary>Asks to begin from. A template's lines are kept as they were taken: nothing looks into them.</summary>
 internal static class TemplateStore
 {
-    private static readonly JsonSerializerOptions Json = new() { Converters = { new JsonStringEnumConverter() } };
-
     public static Aggregate<AskTemplate> Aggregate() =>
         new(
             "template",
@@ -19,12 +16,7 @@ internal static class TemplateStore
                 return connection.Query(
                     $"SELECT * FROM template WHERE {Rows.Only(id, "id")} ORDER BY name",
                     r => new Versioned<AskTemplate>(
-                        new(
-                            r.Text("id"),
-                            r.Text("name"),
-                            places.Settled(JsonSerializer.Deserialize<List<AskLine>>(r.Text("lines"), Json)!),
-                            r.Flag("retired")
-                        ),
+                        new(r.Text("id"), r.Text("name"), places.Settled(Read(r.Text("lines"))), r.Flag("retired")),
                         r.Long("version")
                     ),
                     ("@id", id)
@@ -38,8 +30,12 @@ internal static class TemplateStore
                     ("id", t.Id),
                     ("version", version),
                     ("name", t.Name),
-                    ("lines", JsonSerializer.Serialize(t.Lines, Json)),
+                    ("lines", KnownDocuments.TemplateLines.Written(new(t.Lines))),
                     ("retired", t.Retired)
                 )
         );
+
+    // in version 1 the lines were the whole document
+    private static IReadOnlyList<AskLine> Read(string text) =>
+        KnownDocuments.TemplateLines.Read(text.StartsWith('[') ? $$"""{"Lines":{{text}}}""" : text).Lines;
 }

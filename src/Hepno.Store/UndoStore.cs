@@ -23,14 +23,14 @@ public static class UndoStore
     {
         var last = connection
             .Query(
-                "SELECT seq, kind, id, version, json, deed, undoable, undone FROM history WHERE device = @device AND restores IS NULL AND json IS NOT NULL ORDER BY seq DESC LIMIT @depth",
+                "SELECT seq, kind, id, version, document, deed, undoable, undone FROM history WHERE device = @device AND restores IS NULL AND document IS NOT NULL ORDER BY seq DESC LIMIT @depth",
                 r =>
                     (
                         Seq: r.Long("seq"),
                         Kind: r.Text("kind"),
                         Id: r.Text("id"),
                         Version: r.Long("version"),
-                        Json: r.Text("json"),
+                        Packed: r.Bytes("document"),
                         Deed: r.Text("deed"),
                         Open: r.Flag("undoable") && !r.Flag("undone")
                     ),
@@ -52,7 +52,7 @@ public static class UndoStore
         var version = aggregate.Restore(
             connection,
             last.Id,
-            last.Json,
+            last.Packed,
             stands,
             last.Version - 1,
             new Deed($"undo: {last.Deed}", device, at, false)
@@ -72,7 +72,7 @@ public static class UndoStore
     /// <summary>Drops the earlier states of a thing; that something was done stays.</summary>
     public static void Forget(SqliteConnection connection, string kind, string id) =>
         connection.Execute(
-            "UPDATE history SET json = NULL WHERE kind = @kind AND id = @id",
+            "UPDATE history SET document = NULL WHERE kind = @kind AND id = @id",
             ("@kind", kind),
             ("@id", id)
         );
@@ -81,7 +81,7 @@ public static class UndoStore
     /// <returns>How many there were.</returns>
     public static int Thin(SqliteConnection connection, DateTime before, int most) =>
         connection.Changed(
-            "UPDATE history SET json = NULL WHERE seq IN (SELECT seq FROM history WHERE kind = 'order' AND at < @before AND json IS NOT NULL LIMIT @most)",
+            "UPDATE history SET document = NULL WHERE seq IN (SELECT seq FROM history WHERE kind = 'order' AND at < @before AND document IS NOT NULL LIMIT @most)",
             ("@before", before),
             ("@most", most)
         );

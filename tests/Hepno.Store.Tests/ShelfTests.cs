@@ -9,6 +9,7 @@ using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
+using Hepno.Store.Documents;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Store.Tests;
@@ -449,7 +450,12 @@ public sealed class ShelfTests : IDisposable
             ("htv", new CountedSize("1", "M", 7)),
             (order.Facts.DecisionOf("1")!.MethodId, Assert.Single(order.Facts.Counted))
         );
-        var quote = db.Read(c => QuoteStore.Json(c, "q"));
+        var quote = db.Read(c =>
+        {
+            using var command = c.CreateCommand();
+            command.CommandText = "SELECT document FROM quote WHERE id = 'q'";
+            return Packing.Unpack((byte[])command.ExecuteScalar()!);
+        });
         Assert.Contains("\"value\":11.095534545967298146114086294", quote, StringComparison.Ordinal);
         using var json = JsonDocument.Parse(quote);
         Assert.Equal(

@@ -1,7 +1,7 @@
-using System.Text.Json;
+using System.Text;
 using Hepno.Core.Measures;
 using Hepno.Store;
-using Hepno.Web.Wire;
+using Hepno.Store.Documents;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Archive;
@@ -35,16 +35,17 @@ internal sealed record ArchiveKind(string Name, Action<SqliteConnection, Stream>
     /// <summary>Any array.</summary>
     public static ArchiveKind Of<T>(
         string name,
+        Document<T> document,
         Func<SqliteConnection, IEnumerable<T>> all,
         Action<Bringing, T, int> keep
     ) =>
         new(
             name,
-            (c, to) => Array(to, all(c)),
+            (c, to) => Array(to, all(c).Select(document.Written)),
             into =>
             {
                 var place = 0;
-                foreach (var value in into.Each<T>(name))
+                foreach (var value in into.Each(name, document))
                 {
                     keep(into, value, place++);
                 }
@@ -59,16 +60,18 @@ internal sealed record ArchiveKind(string Name, Action<SqliteConnection, Stream>
         Func<SqliteConnection, IEnumerable<T>> all
     )
         where T : class =>
-        Of(name, all, (into, value, place) => into.Put(name, place, aggregate, value, problems(into, value)));
+        Of(name, aggregate.Document, all, (into, value, place) =>
+            into.Put(name, place, aggregate, value, problems(into, value))
+        );
 
-    private static void Array<T>(Stream to, IEnumerable<T> all)
+    private static void Array(Stream to, IEnumerable<string> all)
     {
         to.Write("["u8);
         var begun = false;
-        foreach (var value in all)
+        foreach (var written in all)
         {
             to.Write(begun ? ",\n"u8 : "\n"u8);
-            JsonSerializer.Serialize(to, value, Json.Frozen);
+            to.Write(Encoding.UTF8.GetBytes(written));
             begun = true;
         }
         to.Write("\n]\n"u8);

@@ -2,6 +2,7 @@ using System.IO.Compression;
 using System.Text.Json;
 using Hepno.Core.Measures;
 using Hepno.Store;
+using Hepno.Store.Documents;
 using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
@@ -40,18 +41,18 @@ internal sealed record Bringing(SqliteConnection Connection, ZipArchive Zip, str
         Zip.GetEntry(name) ?? throw Refused("lost", $"{name} is not in the archive.", name);
 
     /// <summary>The things of one of its JSON arrays, one by one.</summary>
-    public IEnumerable<T> Each<T>(string kind)
+    public IEnumerable<T> Each<T>(string kind, Document<T> document)
     {
         using var stream = Part($"{kind}.json").Open();
         using var all = JsonSerializer
-            .DeserializeAsyncEnumerable<T>(stream, Json.Frozen)
+            .DeserializeAsyncEnumerable<JsonElement>(stream)
             .ToBlockingEnumerable()
             .GetEnumerator();
-        while (Next(kind, all))
+        for (var place = 0; Readable(kind, "", all.MoveNext); place++)
         {
-            yield return all.Current is { } thing
-                ? thing
-                : throw Refused("nothing", $"\"{kind}\" holds nothing at one of its places.", kind);
+            yield return all.Current.ValueKind == JsonValueKind.Null
+                ? throw Refused("nothing", $"\"{kind}\" holds nothing at one of its places.", kind)
+                : Readable(kind, $"[{place}]", () => document.Read(all.Current.GetRawText()));
         }
     }
 
@@ -81,11 +82,11 @@ internal sealed record Bringing(SqliteConnection Connection, ZipArchive Zip, str
     public static RefusedException Refused(string code, string sentence, string where) =>
         new(400, code, sentence, "Bring the file as it was exported.", where);
 
-    private static bool Next<T>(string kind, IEnumerator<T> all)
+    private static T Readable<T>(string kind, string place, Func<T> read)
     {
         try
         {
-            return all.MoveNext();
+            return read();
         }
         catch (JsonException unreadable)
         {
@@ -93,7 +94,7 @@ internal sealed record Bringing(SqliteConnection Connection, ZipArchive Zip, str
             throw new BadHttpRequestException(
                 "The archive cannot be read.",
                 StatusCodes.Status400BadRequest,
-                new JsonException(unreadable.Message, $"$.{kind}{unreadable.Path?.TrimStart('$')}", null, null)
+                new JsonException(unreadable.Message, $"$.{kind}{place}{unreadable.Path?.TrimStart('$')}", null, null)
             );
         }
     }

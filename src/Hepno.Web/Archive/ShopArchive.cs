@@ -6,29 +6,13 @@ using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Quoting;
 using Hepno.Core.Recipes;
-using Hepno.Core.Runs;
-using Hepno.Core.Shop;
 using Hepno.Store;
+using Hepno.Store.Documents;
 using Hepno.Web.Held;
 using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Archive;
-
-/// <summary>What an archive is and the shop's settings.</summary>
-internal sealed record ArchiveHead(int Format, ShopNumbers Numbers);
-
-/// <summary>A sent quote; its page lies beside, under its id.</summary>
-internal sealed record ArchivedQuote(
-    string Id,
-    string OrderId,
-    DateTime SentAt,
-    DateTime? WithdrawnAt,
-    JsonElement Frozen
-);
-
-/// <summary>A verdict of a run.</summary>
-internal sealed record ArchivedEvent(string OrderId, DateTime ReceivedAt, RunEvent Event);
 
 /// <summary>How many of each were brought.</summary>
 internal sealed record ArchiveView(int Customers, int Styles, int Orders, int Quotes, int Events);
@@ -39,7 +23,7 @@ internal sealed record ArchiveView(int Customers, int Styles, int Orders, int Qu
 /// </summary>
 internal static class ShopArchive
 {
-    public const int Known = 5;
+    public const int Known = 6;
 
     /// <summary>The oldest format that is still read.</summary>
     public const int Oldest = 3;
@@ -70,7 +54,12 @@ internal static class ShopArchive
         {
             Since = 4,
         },
-        ArchiveKind.Of<Press>("presses", c => Aggregates.Presses.All(c).Select(p => p.Value), Press),
+        ArchiveKind.Of(
+            "presses",
+            Aggregates.Presses.Document,
+            c => Aggregates.Presses.All(c).Select(p => p.Value),
+            Press
+        ),
         ArchiveKind.Of("recipes", Aggregates.Recipes, x => x.Problems()),
         ArchiveKind.Many("spotTests", Aggregates.SpotTests, (into, t) =>
             t.Problems()
@@ -89,11 +78,13 @@ internal static class ShopArchive
         ArchiveKind.Many("orders", Aggregates.Orders, Order),
         ArchiveKind.Of(
             "quotes",
-            c => QuoteStore.Ids(c).Select(id => Archived(QuoteStore.Get(c, id)!, QuoteStore.Json(c, id))),
+            KnownDocuments.ArchivedQuote,
+            c => QuoteStore.Ids(c).Select(id => Archived(QuoteStore.Get(c, id)!, QuoteStore.Frozen(c, id))),
             Quote
         ),
         ArchiveKind.Of(
             "events",
+            KnownDocuments.ArchivedEvent,
             c =>
                 Aggregates
                     .Orders.Ids(c)
@@ -119,7 +110,7 @@ internal static class ShopArchive
             sums.Append(Convert.ToHexStringLower(hash.Hash!)).Append("  ").Append(name).Append('\n');
         }
         Part(Head, CompressionLevel.Fastest, to =>
-            JsonSerializer.Serialize(to, new ArchiveHead(Known, Desk.Numbers(c)), Json.Frozen)
+            to.Write(Encoding.UTF8.GetBytes(KnownDocuments.ArchiveHead.Written(new(Known, Desk.Numbers(c)))))
         );
         foreach (var kind in Kinds)
         {
@@ -246,7 +237,7 @@ internal static class ShopArchive
             using var json = JsonDocument.Parse(part);
             var format = json.RootElement.TryGetProperty("format", out var f) && f.TryGetInt32(out var n) ? n : 0;
             return format is >= Oldest and <= Known
-                ? json.RootElement.Deserialize<ArchiveHead>(Json.Frozen)!
+                ? KnownDocuments.ArchiveHead.Read(json.RootElement.GetRawText())
                 : throw new RefusedException(
                     400,
                     "format",
@@ -339,8 +330,8 @@ internal static class ShopArchive
         into.Orders.Add(o.Id);
     }
 
-    private static ArchivedQuote Archived(StoredQuote q, string json) =>
-        new(q.Id, q.OrderId, q.SentAt, q.WithdrawnAt, JsonDocument.Parse(json).RootElement);
+    private static ArchivedQuote Archived(StoredQuote q, FrozenQuote frozen) =>
+        new(q.Id, q.OrderId, q.SentAt, q.WithdrawnAt, JsonElement.Parse(KnownDocuments.SentQuote.Written(frozen)));
 
     private static void Quote(Bringing into, ArchivedQuote q, int place)
     {
@@ -355,7 +346,7 @@ internal static class ShopArchive
         FrozenQuote frozen;
         try
         {
-            frozen = q.Frozen.Deserialize<FrozenQuote>(Json.Frozen)!;
+            frozen = KnownDocuments.SentQuote.Read(q.Frozen.GetRawText());
         }
         catch (JsonException unreadable)
         {
@@ -368,13 +359,7 @@ internal static class ShopArchive
         using var page = into.Part($"quotes/{q.Id}.pdf").Open();
         using var pdf = new MemoryStream();
         page.CopyTo(pdf);
-        QuoteStore.Send(
-            into.Connection,
-            new StoredQuote(q.Id, q.OrderId, q.SentAt, null),
-            q.Frozen.GetRawText(),
-            pdf.ToArray(),
-            frozen.Figures()
-        );
+        QuoteStore.Send(into.Connection, new StoredQuote(q.Id, q.OrderId, q.SentAt, null), frozen, pdf.ToArray());
         MadeStore.Put(into.Connection, q.Id, frozen.Designs());
         if (q.WithdrawnAt is { } at)
         {

@@ -213,8 +213,8 @@ internal static class CsvShelf
             );
             if (
                 before is not null
-                && System.Text.Json.JsonSerializer.Serialize(before.Value, Json.Frozen)
-                    == System.Text.Json.JsonSerializer.Serialize(kept, Json.Frozen)
+                && System.Text.Json.JsonSerializer.Serialize(before.Value, Json.Exact)
+                    == System.Text.Json.JsonSerializer.Serialize(kept, Json.Exact)
             )
             {
                 same++;

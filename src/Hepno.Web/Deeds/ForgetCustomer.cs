@@ -1,6 +1,4 @@
-using System.Text.Json;
 using Hepno.Core.Orders;
-using Hepno.Core.Quoting;
 using Hepno.Formats;
 using Hepno.Store;
 using Hepno.Web.Held;
@@ -35,18 +33,13 @@ internal static class ForgetCustomer
             UndoStore.Forget(connection, Aggregates.Orders.Kind, order.Value.Id);
             foreach (var quote in QuoteStore.Of(connection, order.Value.Id))
             {
-                var kept = JsonSerializer.Deserialize<FrozenQuote>(QuoteStore.Json(connection, quote.Id), Json.Frozen)!;
+                var kept = QuoteStore.Frozen(connection, quote.Id);
                 var bare = kept with
                 {
                     Ask = Nameless(kept.Ask),
                     Document = kept.Document with { Customer = Nobody, CustomerContact = "" },
                 };
-                QuoteStore.Replace(
-                    connection,
-                    quote.Id,
-                    JsonSerializer.Serialize(bare, Json.Frozen),
-                    QuotePdf.Print(bare.Document)
-                );
+                QuoteStore.Replace(connection, quote.Id, bare, QuotePdf.Print(bare.Document));
                 desk.ReadAgain(quote.Id);
             }
         }

@@ -1,4 +1,3 @@
-using System.Text.Json;
 using Hepno.Core.Gang;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
@@ -72,9 +71,8 @@ internal static class QuoteDeeds
         QuoteStore.Send(
             connection,
             new StoredQuote($"{id}-{version}", id, deed.At, null),
-            JsonSerializer.Serialize(frozen, Json.Frozen),
-            QuotePdf.Print(frozen.Document),
-            frozen.Figures()
+            frozen,
+            QuotePdf.Print(frozen.Document)
         );
         MadeStore.Put(connection, $"{id}-{version}", frozen.Designs());
         return version;

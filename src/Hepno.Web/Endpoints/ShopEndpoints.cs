@@ -1,4 +1,3 @@
-using System.Text.Json;
 using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
@@ -419,9 +418,7 @@ internal static class ShopEndpoints
                                     .Select(q => new QuoteExport(
                                         q.SentAt,
                                         q.WithdrawnAt,
-                                        JsonSerializer
-                                            .Deserialize<FrozenQuote>(QuoteStore.Json(c, q.Id), Json.Frozen)!
-                                            .Document
+                                        QuoteStore.Frozen(c, q.Id).Document
                                     )),
                             ]
                         )),

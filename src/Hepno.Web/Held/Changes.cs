@@ -49,7 +49,7 @@ internal static class Changes
                 foreach (var change in changes)
                 {
                     await context.Response.WriteAsync(
-                        $"id: {change.Seq}\ndata: {System.Text.Json.JsonSerializer.Serialize(change, Json.Frozen)}\n\n",
+                        $"id: {change.Seq}\ndata: {System.Text.Json.JsonSerializer.Serialize(change, Json.Exact)}\n\n",
                         end.Token
                     );
                     last = change.Seq;

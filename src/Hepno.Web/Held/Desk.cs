@@ -1,6 +1,5 @@
 using System.Collections.Concurrent;
 using System.Collections.ObjectModel;
-using System.Text.Json;
 using Hepno.Core.Artwork;
 using Hepno.Core.Comparing;
 using Hepno.Core.Gang;
@@ -151,9 +150,7 @@ internal sealed class Desk(Db db, ShopClock clock)
         {
             frozen.Clear();
         }
-        return frozen.GetOrAdd(quoteId, _ =>
-            JsonSerializer.Deserialize<FrozenQuote>(QuoteStore.Json(connection, quoteId), Json.Frozen)!
-        );
+        return frozen.GetOrAdd(quoteId, _ => QuoteStore.Frozen(connection, quoteId));
     }
 
     /// <summary>Says that a quote's frozen figures were put in place anew.</summary>

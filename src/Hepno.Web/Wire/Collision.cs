@@ -127,5 +127,5 @@ internal static class Collision
             ? list.ToDictionary(n => n![Id]!.ToString(), n => n!)
             : null;
 
-    private static JsonNode Node<T>(T value) => JsonSerializer.SerializeToNode(value, Json.Frozen)!;
+    private static JsonNode Node<T>(T value) => JsonSerializer.SerializeToNode(value, Json.Exact)!;
 }

@@ -4,16 +4,14 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using Hepno.Core.Orders;
-using Hepno.Store.Documents;
 
 namespace Hepno.Web.Wire;
 
-/// <summary>JSON as the API speaks it, and as frozen documents are kept.</summary>
+/// <summary>JSON as the API speaks it.</summary>
 internal static class Json
 {
-    /// <summary>Options of frozen documents: the API's words, figures exact.</summary>
-    public static JsonSerializerOptions Frozen { get; } =
-        Of(new JsonSerializerOptions(JsonSerializerDefaults.Web) { Converters = { new NumbersDocument() } });
+    /// <summary>The API's words with figures to the last digit: for telling whether two things are the same.</summary>
+    public static JsonSerializerOptions Exact { get; } = Of(new JsonSerializerOptions(JsonSerializerDefaults.Web));
 
     public static JsonSerializerOptions Of(JsonSerializerOptions json)
     {

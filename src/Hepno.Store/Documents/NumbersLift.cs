@@ -1,12 +1,11 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
-using System.Text.Json.Serialization;
 using Hepno.Core.Shop;
 
 namespace Hepno.Store.Documents;
 
-/// <summary>The shop's numbers as history, sent quotes and archives keep them: in their parts. What was written before, as one long list, is lifted to them.</summary>
-public sealed class NumbersDocument : JsonConverter<ShopNumbers>
+/// <summary>The shop's numbers were one long list until November 2026, in documents of version 1: lifted to their parts.</summary>
+internal static class NumbersLift
 {
     // the list's names, and what they are called in their part where that is another name
     private static readonly Dictionary<string, string[]> Parts = new()
@@ -82,56 +81,63 @@ public sealed class NumbersDocument : JsonConverter<ShopNumbers>
         "Week",
     ];
 
-    private JsonSerializerOptions? plain;
+    // what stood in the program when the list fell into parts: what a list had not yet was this
+    private static readonly string Start = Resource();
 
-    /// <inheritdoc/>
-    public override ShopNumbers? Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
+    /// <summary>Puts the numbers of a document in their parts, when it has them as a list.</summary>
+    /// <param name="document">What holds them under "numbers".</param>
+    public static void Within(JsonObject document)
     {
-        var written = JsonNode.Parse(ref reader)?.AsObject();
-        if (written is null)
+        if (document["numbers"] is JsonObject numbers)
         {
-            return null;
+            Lift(numbers, "$.numbers");
         }
-        string Named(string name) => options.PropertyNamingPolicy?.ConvertName(name) ?? name;
-        var isLongList = !written.ContainsKey(Named(nameof(ShopNumbers.Identity)));
-        return (isLongList ? Lifted(written, Named, options) : written).Deserialize<ShopNumbers>(Plain(options));
     }
 
-    /// <inheritdoc/>
-    public override void Write(Utf8JsonWriter writer, ShopNumbers value, JsonSerializerOptions options) =>
-        JsonSerializer.Serialize(writer, value, Plain(options));
+    /// <summary>Puts a document that is the numbers in its parts, when it is a list.</summary>
+    /// <exception cref="JsonException">It lost what every list had.</exception>
+    public static void Lift(JsonObject numbers) => Lift(numbers, "$");
 
-    // what a list has not, or has as null, was its starting value; wholesale without a policy had the one for retail
-    private JsonObject Lifted(JsonObject list, Func<string, string> named, JsonSerializerOptions options)
+    private static void Lift(JsonObject numbers, string where)
     {
-        var lost = Always.Select(named).Where(n => !list.ContainsKey(n)).ToList();
+        if (numbers.ContainsKey(nameof(ShopNumbers.Identity)))
+        {
+            return;
+        }
+        var lost = Always.Where(n => !numbers.ContainsKey(n)).Select(JsonNamingPolicy.CamelCase.ConvertName).ToList();
         if (lost.Count > 0)
         {
             throw new JsonException(
-                $"The numbers miss properties including: {string.Join(", ", lost.Select(n => $"'{n}'"))}"
+                $"The numbers miss properties including: {string.Join(", ", lost.Select(n => $"'{n}'"))}",
+                where,
+                null,
+                null
             );
         }
-        var parts = JsonSerializer.SerializeToNode(ShopNumbers.Default, Plain(options))!.AsObject();
-        list[named("Wholesale")] ??= list[named("Retail")]?.DeepClone();
+        // wholesale without a policy had the one for retail
+        numbers["Wholesale"] ??= numbers["Retail"]?.DeepClone();
+        var parts = JsonNode.Parse(Start, numbers.Options)!.AsObject();
         foreach (var (part, names) in Parts)
         {
-            var into = parts[named(part)]!;
-            foreach (var name in names.Select(n => n.Split(' ')).Where(n => list[named(n[0])] is not null))
+            var into = parts[part]!;
+            foreach (var name in names.Select(n => n.Split(' ')).Where(n => numbers[n[0]] is not null))
             {
-                into[named(name[^1])] = list[named(name[0])]!.DeepClone();
+                into[name[^1]] = numbers[name[0]]!.DeepClone();
             }
         }
-        return parts;
+        // the list goes only now: what it is read from must not be what it is written to
+        numbers.Clear();
+        foreach (var (name, part) in parts.ToList())
+        {
+            parts.Remove(name);
+            numbers[name] = part;
+        }
     }
 
-    private JsonSerializerOptions Plain(JsonSerializerOptions options)
+    private static string Resource()
     {
-        if (plain is null)
-        {
-            var without = new JsonSerializerOptions(options);
-            without.Converters.Remove(this);
-            plain = without;
-        }
-        return plain;
+        using var file = typeof(NumbersLift).Assembly.GetManifestResourceStream("numbers-start.json")!;
+        using var text = new StreamReader(file);
+        return text.ReadToEnd();
     }
 }

@@ -1,0 +1,73 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
+
+namespace Hepno.Store.Documents;
+
+/// <summary>How documents are spelled.</summary>
+internal static class DocumentJson
+{
+    /// <summary>What is written, and read with every member that may not be null.</summary>
+    public static JsonSerializerOptions Strict { get; } = Options(isStrict: true);
+
+    /// <summary>For what was never refused for a member it lacked.</summary>
+    public static JsonSerializerOptions Lenient { get; } = Options(isStrict: false);
+
+    private static JsonSerializerOptions Options(bool isStrict) =>
+        new(JsonSerializerDefaults.Web)
+        {
+            NumberHandling = JsonNumberHandling.Strict,
+            DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+            RespectNullableAnnotations = isStrict,
+            RespectRequiredConstructorParameters = isStrict,
+            IgnoreReadOnlyProperties = true,
+            Converters = { new EitherSpelling(), new PlainDecimals() },
+            TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { WhatMayBeNullMayBeLeftOut } },
+        };
+
+    private static void WhatMayBeNullMayBeLeftOut(JsonTypeInfo type)
+    {
+        foreach (var property in type.Properties.Where(p => p.IsRequired && p.IsSetNullable))
+        {
+            property.IsRequired = false;
+        }
+    }
+
+    /// <summary>Words of enumerations: written like-this, read also LikeThis, as history spelled them.</summary>
+    private sealed class EitherSpelling : JsonConverterFactory
+    {
+        public override bool CanConvert(Type typeToConvert) => typeToConvert.IsEnum;
+
+        public override JsonConverter CreateConverter(Type typeToConvert, JsonSerializerOptions options) =>
+            (JsonConverter)Activator.CreateInstance(typeof(Words<>).MakeGenericType(typeToConvert))!;
+    }
+
+    private sealed class Words<T> : JsonConverter<T>
+        where T : struct, Enum
+    {
+        private static readonly Dictionary<T, string> Names = Enum.GetValues<T>()
+            .ToDictionary(v => v, v => JsonNamingPolicy.KebabCaseLower.ConvertName(v.ToString()));
+
+        private static readonly Dictionary<string, T> Values = Names
+            .Keys.SelectMany(v => new[] { (Name: v.ToString(), Value: v), (Name: Names[v], Value: v) })
+            .DistinctBy(n => n.Name, StringComparer.OrdinalIgnoreCase)
+            .ToDictionary(n => n.Name, n => n.Value, StringComparer.OrdinalIgnoreCase);
+
+        public override T Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
+            reader.TokenType == JsonTokenType.String && Values.TryGetValue(reader.GetString()!, out var value)
+                ? value
+                : throw new JsonException();
+
+        public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
+            writer.WriteStringValue(Names[value]);
+
+        public override T ReadAsPropertyName(
+            ref Utf8JsonReader reader,
+            Type typeToConvert,
+            JsonSerializerOptions options
+        ) => Values.TryGetValue(reader.GetString()!, out var value) ? value : throw new JsonException();
+
+        public override void WriteAsPropertyName(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
+            writer.WritePropertyName(Names[value]);
+    }
+}
