@@ -14,7 +14,7 @@ try {
 const archive = file.json
 // quotes of the demo that stand, over and over: each a size run of its own, their trees cut to what is read here
 const standing = archive.quotes.filter(
-  (q) => q.withdrawnAt === null && archive.orders.find((o) => o.id === q.orderId).facts.handOver === null,
+  (q) => q.withdrawnAt === null && archive.orders.find((o) => o.id === q.orderId).facts.sending.handOver === null,
 )
 const cut = (figure, depth = 1) => ({ ...figure, parts: depth === 0 ? [] : figure.parts.map((p) => cut(p, depth - 1)) })
 archive.orders = []

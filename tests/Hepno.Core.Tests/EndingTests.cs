@@ -20,9 +20,23 @@ public class EndingTests
         stage switch
         {
             "asked" => OrderFacts.None,
-            "said yes" => OrderFacts.None with { Approval = new("Mrs Tern", Now) },
-            "handed over" => OrderFacts.None with { Approval = new("Mrs Tern", Now), HandOver = new("Mrs Tern", Now) },
-            _ => OrderFacts.None with { ClosedAt = Now, Ending = new(EndKind.Lost, "too dear", "", null, 0, Now) },
+            "said yes" => OrderFacts.None with
+            {
+                Gathering = OrderFacts.None.Gathering with { Approval = new("Mrs Tern", Now) },
+            },
+            "handed over" => OrderFacts.None with
+            {
+                Gathering = OrderFacts.None.Gathering with { Approval = new("Mrs Tern", Now) },
+                Sending = OrderFacts.None.Sending with { HandOver = new("Mrs Tern", Now) },
+            },
+            _ => OrderFacts.None with
+            {
+                End = OrderFacts.None.End with
+                {
+                    ClosedAt = Now,
+                    Ending = new(EndKind.Lost, "too dear", "", null, 0, Now),
+                },
+            },
         };
 
     [Theory]
@@ -93,15 +107,18 @@ public class EndingTests
             new(id, kind, id, kind == GatherKind.Buy ? "Ferrow" : "", 1, "pieces", cost, Now, here ? Now : null);
         var facts = OrderFacts.None with
         {
-            Deposit = new(50, null, Now),
-            Parts = [new("Mrs Tern", Now, 12.5m, [])],
-            Items =
-            [
-                Item("blanks", GatherKind.Buy, 84.2m, true),
-                Item("film", GatherKind.Buy, 31, false),
-                Item("cut", GatherKind.Prepare, 6.3m, true),
-                Item("weed", GatherKind.Prepare, 4, false),
-            ],
+            Gathering = OrderFacts.None.Gathering with
+            {
+                Deposit = new(50, null, Now),
+                Items =
+                [
+                    Item("blanks", GatherKind.Buy, 84.2m, true),
+                    Item("film", GatherKind.Buy, 31, false),
+                    Item("cut", GatherKind.Prepare, 6.3m, true),
+                    Item("weed", GatherKind.Prepare, 4, false),
+                ],
+            },
+            Sending = OrderFacts.None.Sending with { Parts = [new("Mrs Tern", Now, 12.5m, [])] },
         };
         var bill = CancelledBill.Of(facts);
         Assert.Equal((90.5m, 31m, 62.5m, 28m), (bill.Spent.Value, bill.OnTheWay.Value, bill.Paid.Value, bill.Left));

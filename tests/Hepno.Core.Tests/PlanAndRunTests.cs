@@ -250,28 +250,60 @@ public class StationTests
         Assert.Equal(Station.Compare, Of(Complete, facts));
         // a day need not be asked for: the quote then says when it is ready
         Assert.Equal(Station.Compare, Of(Complete with { DueDate = null }, facts));
-        Assert.Equal(Station.Layout, Of(Complete, facts = facts with { Decisions = [new("1", "htv", At)] }));
-        Assert.Equal(Station.Quote, Of(Complete, facts = facts with { LaidOutAt = At }));
+        Assert.Equal(
+            Station.Layout,
+            Of(Complete, facts = facts with { Choice = facts.Choice with { Decisions = [new("1", "htv", At)] } })
+        );
+        Assert.Equal(Station.Quote, Of(Complete, facts = facts with { Layout = facts.Layout with { At = At } }));
         Assert.Equal(Station.Gather, Of(Complete, facts, sent: true));
-        Assert.Equal(Station.Gather, Of(Complete, facts = facts with { Approval = new("me", At) }, sent: true));
+        Assert.Equal(
+            Station.Gather,
+            Of(
+                Complete,
+                facts = facts with { Gathering = facts.Gathering with { Approval = new("me", At) } },
+                sent: true
+            )
+        );
         Assert.Equal(
             Station.Gather,
             Of(
                 Complete,
                 facts = facts with
                 {
-                    Deposit = new(10, null, At),
-                    Items = [new("i", GatherKind.Buy, "film", "f", 1, "pieces", 1, At, null)],
+                    Gathering = facts.Gathering with
+                    {
+                        Deposit = new(10, null, At),
+                        Items = [new("i", GatherKind.Buy, "film", "f", 1, "pieces", 1, At, null)],
+                    },
                 },
                 sent: true
             )
         );
         Assert.Equal(
             Station.Press,
-            Of(Complete, facts = facts with { Items = [facts.Items[0] with { DoneAt = At }] }, sent: true, good: 2)
+            Of(
+                Complete,
+                facts = facts with
+                {
+                    Gathering = facts.Gathering with { Items = [facts.Gathering.Items[0] with { DoneAt = At }] },
+                },
+                sent: true,
+                good: 2
+            )
         );
         Assert.Equal(Station.Send, Of(Complete, facts, sent: true, good: 3));
-        Assert.Equal(Station.Learn, Of(Complete, facts = facts with { HandOver = new("me", At) }, sent: true, good: 3));
-        Assert.Equal(Station.Closed, Of(Complete, facts with { ClosedAt = At }, sent: true, good: 3));
+        Assert.Equal(
+            Station.Learn,
+            Of(
+                Complete,
+                facts = facts with { Sending = facts.Sending with { HandOver = new("me", At) } },
+                sent: true,
+                good: 3
+            )
+        );
+        Assert.Equal(
+            Station.Closed,
+            Of(Complete, facts with { End = facts.End with { ClosedAt = At } }, sent: true, good: 3)
+        );
     }
 }

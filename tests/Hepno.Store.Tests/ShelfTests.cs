@@ -448,7 +448,7 @@ public sealed class ShelfTests : IDisposable
         Assert.Equal(("1", 12, 18.5m, "f"), (line.Id, line.Pieces, line.Mark, line.Placements[0].Id));
         Assert.Equal(
             ("htv", new CountedSize("1", "M", 7)),
-            (order.Facts.DecisionOf("1")!.MethodId, Assert.Single(order.Facts.Counted))
+            (order.Facts.DecisionOf("1")!.MethodId, Assert.Single(order.Facts.Sending.Counted))
         );
         var quote = db.Read(c =>
         {

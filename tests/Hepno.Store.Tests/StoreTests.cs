@@ -49,20 +49,35 @@ public sealed class StoreTests : IDisposable
             new("near", true)
         );
         var facts = new OrderFacts(
-            [new("a", "htv", Deed.At), new("b", "dtf-bought", Deed.At, 17.25m)],
-            Deed.At,
-            new("me", Deed.At),
-            new(10, null, Deed.At),
-            [new("i", GatherKind.Buy, "film", "f", 2.5, "in", 1.5m, new(2026, 6, 2, 12, 0, 0), Deed.At)],
-            Deed.At,
-            [new("b", "One size", 2)],
-            new("you", Deed.At),
-            null,
-            [new("b", "puffin", new(2026, 6, 3, 10, 15, 0))],
-            [
-                new("Mara", Deed.At, 33.34m, [new("a", "M", 2), new("b", "One size", 1)]),
-                new("Odo", Deed.At, 0, [new("a", "L", 1)]),
-            ]
+            new(
+                [new("a", "htv", Deed.At), new("b", "dtf-bought", Deed.At, 17.25m)],
+                [new("a", "dtf-made")],
+                [new("b", "T-5", "htv", 16.5m, Deed.At)]
+            ),
+            new(
+                Deed.At,
+                [],
+                [new("a", "front", "kept-1", 3, "film")],
+                [new("b", "other", "T-6")],
+                [new("a", "p", 1, "bit", "vinyl", 9.5, 12.25)]
+            ),
+            new(
+                new("me", Deed.At),
+                new(10, null, Deed.At),
+                [new("a", "Mara", false, Deed.At)],
+                [new("i", GatherKind.Buy, "film", "f", 2.5, "in", 1.5m, new(2026, 6, 2, 12, 0, 0), Deed.At)]
+            ),
+            new(Deed.At, [new("a", "gannet")], [new("b", "puffin", new(2026, 6, 3, 10, 15, 0))]),
+            new(
+                [new("b", "One size", 2)],
+                [
+                    new("Mara", Deed.At, 33.34m, [new("a", "M", 2), new("b", "One size", 1)]),
+                    new("Odo", Deed.At, 0, [new("a", "L", 1)]),
+                ],
+                new("you", Deed.At)
+            ),
+            new(Deed.At, new(EndKind.Cancelled, "too late", "nobody", 9.5m, 4.25m, Deed.At)),
+            [new("x", "letter.txt", "00", 18, Deed.At)]
         );
         var order = new Order("o", 7, ask, facts, Deed.At);
         db.Write(c => Aggregates.Orders.Put(c, order, 0, Deed));

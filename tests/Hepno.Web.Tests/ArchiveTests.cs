@@ -139,7 +139,12 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
         {
             if (name.EndsWith(".json", StringComparison.Ordinal))
             {
-                Assert.Equal([], Otherwise(JsonNode.Parse(bytes), JsonNode.Parse(after[name]), name).Except(Follows));
+                var now = JsonNode.Parse(after[name])!;
+                if (name == "orders.json")
+                {
+                    AsOneList(now.AsArray());
+                }
+                Assert.Equal([], Otherwise(JsonNode.Parse(bytes), now, name).Except(Follows));
             }
             else
             {
@@ -158,6 +163,30 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
         {
             head["format"] = 3;
             return head;
+        }
+    }
+
+    // what has happened to orders stands by station now; it was one list
+    private static void AsOneList(JsonArray orders)
+    {
+        foreach (var order in orders)
+        {
+            var list = new JsonObject();
+            foreach (var (name, station) in order!["facts"]!.AsObject())
+            {
+                foreach (var (member, value) in station as JsonObject ?? new() { [name] = station!.DeepClone() })
+                {
+                    var called = (name, member) switch
+                    {
+                        ("layout", "at") => "laidOutAt",
+                        ("pressing", "startedAt") => "runStartedAt",
+                        ("pressing", "on") => "pressed",
+                        _ => member,
+                    };
+                    list[called] = value?.DeepClone();
+                }
+            }
+            order["facts"] = list;
         }
     }
 
@@ -303,7 +332,7 @@ public class ArchiveTests(Shop shop) : IClassFixture<Shop>
         using var empty = new Shop(demo: false);
         var archive = With(await Archive(), "orders.json", all =>
         {
-            all[0]!["facts"]!["layouts"] = JsonNode.Parse(
+            all[0]!["facts"]!["layout"]!["layouts"] = JsonNode.Parse(
                 """[{"lineId":"1","filmId":"ferrow","on":"roll","designs":[{"key":"f","widthIn":1,"heightIn":1,"needed":1,"cover":5}],"copies":[],"seed":1,"steps":0}]"""
             );
             return all;

@@ -78,7 +78,7 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal("quote", await journey.Station());
         Assert.Equal(
             JsonValueKind.Null,
-            (await journey.Order()).GetProperty("facts").GetProperty("approval").ValueKind
+            (await journey.Order()).GetProperty("facts").GetProperty("gathering").GetProperty("approval").ValueKind
         );
         await journey.Done("send");
         Assert.Equal("gather", await journey.Station());
@@ -89,13 +89,22 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
     {
         var journey = await At("gather", "no-deposit");
         await journey.Done("approve", """{"by":"Mrs Tern"}""");
-        Assert.Empty((await journey.Order()).GetProperty("facts").GetProperty("items").EnumerateArray());
+        Assert.Empty(
+            (await journey.Order()).GetProperty("facts").GetProperty("gathering").GetProperty("items").EnumerateArray()
+        );
         await journey.Done("deposit", """{"amount":0,"overrideReason":"an old friend"}""");
         var facts = (await journey.Order()).GetProperty("facts");
-        Assert.Equal("an old friend", facts.GetProperty("deposit").GetProperty("overrideReason").GetString());
+        Assert.Equal(
+            "an old friend",
+            facts.GetProperty("gathering").GetProperty("deposit").GetProperty("overrideReason").GetString()
+        );
         Assert.Equal(
             ["blanks", "film-layout-f", "prepare-f"],
-            facts.GetProperty("items").EnumerateArray().Select(i => i.GetProperty("id").GetString()!)
+            facts
+                .GetProperty("gathering")
+                .GetProperty("items")
+                .EnumerateArray()
+                .Select(i => i.GetProperty("id").GetString()!)
         );
         Assert.Equal(404, (await journey.Deed("items/none", """{"done":true}""", HttpMethod.Put)).Status);
     }
@@ -453,8 +462,8 @@ public class DeedTests(Shop shop) : IClassFixture<Shop>
         // made as last time, so next is what to buy; at which price is the owner's to say
         var again = await shop.Get("/api/orders/again-2");
         var (was, now) = (
-            (await journey.Order()).GetProperty("facts").GetProperty("decisions")[0],
-            again.GetProperty("facts").GetProperty("decisions")[0]
+            (await journey.Order()).GetProperty("facts").GetProperty("choice").GetProperty("decisions")[0],
+            again.GetProperty("facts").GetProperty("choice").GetProperty("decisions")[0]
         );
         Assert.Equal("layout", again.GetProperty("station").GetString());
         Assert.Equal(was.GetProperty("methodId").GetString(), now.GetProperty("methodId").GetString());

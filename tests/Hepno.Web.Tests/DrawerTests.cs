@@ -165,8 +165,9 @@ public class DrawerTests(Shop shop) : IClassFixture<Shop>
         {
             await second.Done(deed, json);
         }
-        Assert.Contains((await second.Order()).GetProperty("facts").GetProperty("items").EnumerateArray(), i =>
-            i.GetProperty("text").GetString() == $"From the drawer: {extra} × front"
+        Assert.Contains(
+            (await second.Order()).GetProperty("facts").GetProperty("gathering").GetProperty("items").EnumerateArray(),
+            i => i.GetProperty("text").GetString() == $"From the drawer: {extra} × front"
         );
         Assert.Equal(409, (await second.Deed("lines/1/layout/drawer", Use(0))).Status);
         await Tick(second, "drawer-f", true);

@@ -38,6 +38,7 @@ public class FilmTogetherTests(Shop shop) : IClassFixture<Shop>
     private static async Task<JsonElement> Film(Journey journey) =>
         (await journey.Order())
             .GetProperty("facts")
+            .GetProperty("gathering")
             .GetProperty("items")
             .EnumerateArray()
             .Single(i => i.GetProperty("id").GetString() == "film-layout-f");

@@ -158,6 +158,7 @@ public sealed class Journey(Shop shop, string id, string method = "dtf-bought")
         foreach (
             var item in (await Order())
                 .GetProperty("facts")
+                .GetProperty("gathering")
                 .GetProperty("items")
                 .EnumerateArray()
                 .Select(i => i.GetProperty("id").GetString())

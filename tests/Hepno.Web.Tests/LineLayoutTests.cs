@@ -648,6 +648,7 @@ public class LineLayoutTests(Shop shop) : IClassFixture<Shop>
         Assert.Equal(409, (await Settle(journey, view["copies"]!, Own)).Status);
         var items = (await journey.Order())
             .GetProperty("facts")
+            .GetProperty("gathering")
             .GetProperty("items")
             .EnumerateArray()
             .Select(i => (Id: i.GetProperty("id").GetString()!, Kind: i.GetProperty("kind").GetString()))

@@ -38,7 +38,12 @@ public sealed class MixedApiTests(Shop shop) : IClassFixture<Shop>
         await journey.Done("choose", JsonSerializer.Serialize(new { methodId = Mix, why = "The club wants thread." }));
         Assert.Contains(
             "Film + stitching at $",
-            (await journey.Order()).GetProperty("facts").GetProperty("decisions")[0].GetProperty("why").GetString(),
+            (await journey.Order())
+                .GetProperty("facts")
+                .GetProperty("choice")
+                .GetProperty("decisions")[0]
+                .GetProperty("why")
+                .GetString(),
             StringComparison.Ordinal
         );
 

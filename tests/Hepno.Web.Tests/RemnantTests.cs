@@ -86,10 +86,12 @@ public class RemnantTests(Shop shop) : IClassFixture<Shop>
         {
             await first.Done(deed, json);
         }
-        Assert.Contains((await first.Order()).GetProperty("facts").GetProperty("items").EnumerateArray(), i =>
-            i.GetProperty("text")
-                .GetString()!
-                .StartsWith("From the Shelf: the piece of vinyl", StringComparison.Ordinal)
+        Assert.Contains(
+            (await first.Order()).GetProperty("facts").GetProperty("gathering").GetProperty("items").EnumerateArray(),
+            i =>
+                i.GetProperty("text")
+                    .GetString()!
+                    .StartsWith("From the Shelf: the piece of vinyl", StringComparison.Ordinal)
         );
         Assert.Equal(409, (await first.Deed("lines/1/layout/remnant", Use(placement, ""))).Status);
     }

@@ -2,10 +2,13 @@ using System.Globalization;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json;
+using Hepno.Core.Learning;
+using Hepno.Store;
 using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
+using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.DependencyInjection;
 
 namespace Hepno.Web.Tests;
@@ -32,10 +35,12 @@ public sealed class Shop : WebApplicationFactory<Program>
 
     public string Folder { get; } = Directory.CreateTempSubdirectory("hepno-web-").FullName;
 
-    /// <summary>Waits until past orders are read: what hours earned is known from then on, and answers stay as they are.</summary>
+    /// <summary>Waits until what past orders taught is kept: what hours earned is known from then on, and answers stay as they are.</summary>
     public async Task HasLearned()
     {
-        while ((await Get("/api/learning")).GetProperty("readOf").GetInt32() > 0)
+        await using var connection = new SqliteConnection($"Data Source={Path.Combine(Folder, "hepno.db")}");
+        await connection.OpenAsync();
+        while (LearnedStore.Missing(connection, ShopLearning.Rule, 1).Count > 0)
         {
             await Task.Delay(50);
         }

@@ -78,6 +78,7 @@ public class TestPieceApiTests(Shop shop) : IClassFixture<Shop>
         );
         var item = (await order.Order())
             .GetProperty("facts")
+            .GetProperty("gathering")
             .GetProperty("items")
             .EnumerateArray()
             .Single(i => i.GetProperty("id").GetString() == "test-f");

@@ -81,7 +81,12 @@ public sealed class TwelveTests(Shop shop) : IClassFixture<Shop>
         );
         var journey = new Journey(shop, $"along-{method}", method);
         await journey.To("press");
-        var listed = (await journey.Order()).GetProperty("facts").GetProperty("items").EnumerateArray().ToList();
+        var listed = (await journey.Order())
+            .GetProperty("facts")
+            .GetProperty("gathering")
+            .GetProperty("items")
+            .EnumerateArray()
+            .ToList();
         var items = listed.Select(i => i.GetProperty("id").GetString()!).ToList();
         Assert.Equal(method != "pod-out", items.Contains("blanks"));
         if (method is "screen-out" or "pod-out")
@@ -129,6 +134,7 @@ public sealed class TwelveTests(Shop shop) : IClassFixture<Shop>
         await journey.Done("choose", """{"methodId":"dtf-bought","why":"They know its feel."}""");
         var why = (await journey.Order())
             .GetProperty("facts")
+            .GetProperty("choice")
             .GetProperty("decisions")[0]
             .GetProperty("why")
             .GetString()!;

@@ -42,7 +42,7 @@ test('where a comma parts the cents, figures are shown and read with it, and wha
   await amount.fill(deposit.toFixed(2).replace('.', ','))
   await page.getByRole('button', { name: 'Note it' }).click()
   await expect(page.getByRole('dialog')).toBeHidden()
-  const kept = (await paid.read()) as unknown as { facts: { deposit: { amount: number } } }
-  expect(kept.facts.deposit.amount).toBe(deposit)
+  const kept = (await paid.read()) as unknown as { facts: { gathering: { deposit: { amount: number } } } }
+  expect(kept.facts.gathering.deposit.amount).toBe(deposit)
   expect(deposit % 1).toBeGreaterThan(0)
 })

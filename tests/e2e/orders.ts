@@ -28,7 +28,7 @@ interface Line {
 interface Order {
   version: number
   deposit: number
-  facts: { items: { id: string }[] }
+  facts: { gathering: { items: { id: string }[] } }
 }
 
 /** Does an order's deeds through the API alone, each from the version that stands. */
@@ -42,7 +42,7 @@ export function order(request: APIRequestContext, url: string, id: string) {
   const post = async (deed: string, data?: object) =>
     good(request.post(`${url}/api/orders/${id}/${deed}`, { ...(data ? { data } : {}), ...(await version()) }))
   const arrived = async () => {
-    for (const item of (await read()).facts.items)
+    for (const item of (await read()).facts.gathering.items)
       await good(
         request.put(`${url}/api/orders/${id}/items/${item.id}`, { data: { done: true }, ...(await version()) }),
       )

@@ -118,8 +118,11 @@ test('a batch of the press day is moved by a finger', async ({ page, request, se
   const batch = page.locator('svg.day g.batch', { hasText: 'T-210' }).locator('rect').first()
   await expect(batch).toBeVisible()
   const moves = async () =>
-    ((await (await request.get(`${server.url}/api/orders/demo-210`)).json()) as { facts: { moves: unknown[] | null } })
-      .facts.moves?.length ?? 0
+    (
+      (await (await request.get(`${server.url}/api/orders/demo-210`)).json()) as {
+        facts: { pressing: { moves: unknown[] } }
+      }
+    ).facts.pressing.moves.length
   expect(await moves()).toBe(0)
   const box = (await batch.boundingBox())!
   await swipe(page, { x: box.x + box.width / 2, y: box.y + box.height / 2 }, { x: 150, y: 0 })

@@ -231,7 +231,7 @@ test('cut and sew: recommended where it is the better, its markers drawn, run at
   await page.goto(`${server.url}/gather`)
   await expect(page.getByText(/Curlew: Hot drum/)).toBeVisible()
   await clean(page)
-  const items = (await o.read()).facts.items.map((i) => i.id)
+  const items = (await o.read()).facts.gathering.items.map((i) => i.id)
   expect(items).not.toContain('blanks')
   await request.post(`${server.url}/api/runs/sewn/start`)
   await page.goto(`${server.url}/run/sewn`)

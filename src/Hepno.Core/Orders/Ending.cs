@@ -106,11 +106,11 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
     {
         var facts = order.Facts;
         Problem No(string sentence, string remedy) => new("cannot-end", sentence, "kind", remedy);
-        if (facts.ClosedAt is not null)
+        if (facts.End.ClosedAt is not null)
         {
             return No($"{order.Code} is off the line already.", "Bring it back first.");
         }
-        if (facts.HandOver is not null)
+        if (facts.Sending.HandOver is not null)
         {
             return No($"{order.Code} is handed over.", "Take the hand-over back first, or close it.");
         }
@@ -120,7 +120,7 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
                 $"{order.Code} is not empty.",
                 "Say that it is declined or lost: what was asked is then still found."
             ),
-            EndKind.Declined or EndKind.Lost when facts.Approval is not null => No(
+            EndKind.Declined or EndKind.Lost when facts.Gathering.Approval is not null => No(
                 $"They have said yes to {order.Code}.",
                 "Cancel it: what was bought and paid is then told."
             ),
@@ -128,7 +128,7 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
                 $"Nothing is asked in {order.Code}.",
                 "Throw it away."
             ),
-            EndKind.Cancelled when facts.Approval is null => No(
+            EndKind.Cancelled when facts.Gathering.Approval is null => No(
                 $"Nobody has said yes to {order.Code}.",
                 "Say that it is declined or lost."
             ),
@@ -139,7 +139,7 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
     /// <summary>True while an ask says no garment, size, print, note or file.</summary>
     public static bool IsEmpty(Order order) =>
         string.IsNullOrEmpty(order.Ask.Note)
-        && (order.Facts.Attached ?? []).Count == 0
+        && order.Facts.Attached.Count == 0
         && order.Ask.Lines.All(l =>
             l.StyleId is null && l.Sizes.Count == 0 && l.Placements.Count == 0 && (l.Names ?? []).Count == 0
         );
@@ -160,19 +160,25 @@ public sealed record CancelledBill(Figure Spent, Figure OnTheWay, Figure Paid, d
         var spent = Figure.Sum(
             "spent",
             "Bought or prepared",
-            [.. facts.Items.Where(i => i.DoneAt is not null).Select(Item)]
+            [.. facts.Gathering.Items.Where(i => i.DoneAt is not null).Select(Item)]
         );
         var coming = Figure.Sum(
             "coming",
             "Bought, not here yet",
-            [.. facts.Items.Where(i => i.DoneAt is null && i.Kind == GatherKind.Buy).Select(Item)]
+            [.. facts.Gathering.Items.Where(i => i.DoneAt is null && i.Kind == GatherKind.Buy).Select(Item)]
         );
         var paid = Figure.Sum(
             "paid",
             "Paid",
             [
-                Figure.Input("deposit", "Deposit", facts.Deposit?.Amount ?? 0, FigureUnit.Money, "noted at Gather"),
-                .. (facts.Parts ?? []).Select(
+                Figure.Input(
+                    "deposit",
+                    "Deposit",
+                    facts.Gathering.Deposit?.Amount ?? 0,
+                    FigureUnit.Money,
+                    "noted at Gather"
+                ),
+                .. facts.Sending.Parts.Select(
                     (p, i) =>
                         Figure.Input(
                             $"part-{i}",

@@ -1,5 +1,3 @@
-using Hepno.Core.Gang;
-
 namespace Hepno.Core.Orders;
 
 /// <summary>The method chosen for a line.</summary>
@@ -141,72 +139,6 @@ public sealed record FromRemnant(
 /// <param name="Each">What a piece was sold at, before tax.</param>
 /// <param name="At">When that quote was sent (UTC).</param>
 public sealed record LastTime(string LineId, string Code, string MethodId, decimal Each, DateTime At);
-
-/// <summary>What has happened to an order; where it stands follows from this alone.</summary>
-/// <param name="Decisions">Methods chosen, at most one a line.</param>
-/// <param name="LaidOutAt">When the layout was taken (UTC).</param>
-/// <param name="Approval">The yes.</param>
-/// <param name="Deposit">Deposit or override.</param>
-/// <param name="Items">What is gathered.</param>
-/// <param name="RunStartedAt">When pressing began (UTC).</param>
-/// <param name="Counted">Pieces counted into the box.</param>
-/// <param name="HandOver">Given to the customer.</param>
-/// <param name="ClosedAt">Closed after learning (UTC).</param>
-/// <param name="Moves">Lines the owner put somewhere on the press day; null for none.</param>
-/// <param name="Parts">Parts given to the customer before the rest; null for none.</param>
-/// <param name="Offered">Other methods offered to the customer beside the quoted ones; null for none.</param>
-/// <param name="Risks">For lines of the customer's own garments: who takes the risk; null for none.</param>
-/// <param name="Attached">Files kept with the order; null for none.</param>
-/// <param name="Pressed">Which press each line was begun on; null before, and for runs of before it was noted.</param>
-/// <param name="Layouts">Layouts settled for lines; null for none.</param>
-/// <param name="Drawer">Transfers of the drawer that are used instead of new ones; null for none.</param>
-/// <param name="Joined">Lines whose film is bought on another order's layout; null for none.</param>
-/// <param name="Remnants">Pieces of vinyl used for it; null for none.</param>
-/// <param name="Ending">How it left the line without being handed over; null while it did not.</param>
-/// <param name="LastTimes">For lines asked for again: how they were made and sold before; null for none.</param>
-public sealed record OrderFacts(
-    IReadOnlyList<Decision> Decisions,
-    DateTime? LaidOutAt,
-    Approval? Approval,
-    Deposit? Deposit,
-    IReadOnlyList<GatherItem> Items,
-    DateTime? RunStartedAt,
-    IReadOnlyList<CountedSize> Counted,
-    HandOver? HandOver,
-    DateTime? ClosedAt,
-    IReadOnlyList<MovedLine>? Moves = null,
-    IReadOnlyList<PartDelivery>? Parts = null,
-    IReadOnlyList<OfferedWay>? Offered = null,
-    IReadOnlyList<RiskTaken>? Risks = null,
-    IReadOnlyList<Attachment>? Attached = null,
-    IReadOnlyList<PressedOn>? Pressed = null,
-    IReadOnlyList<LineLayout>? Layouts = null,
-    IReadOnlyList<FromDrawer>? Drawer = null,
-    IReadOnlyList<JoinedFilm>? Joined = null,
-    IReadOnlyList<FromRemnant>? Remnants = null,
-    Ending? Ending = null,
-    IReadOnlyList<LastTime>? LastTimes = null
-)
-{
-    /// <summary>Nothing has happened yet.</summary>
-    public static OrderFacts None { get; } = new([], null, null, null, [], null, [], null, null);
-
-    /// <summary>Pieces of a line and size that earlier parts took.</summary>
-    public int DeliveredOf(string lineId, string size) =>
-        (Parts ?? []).SelectMany(p => p.Pieces).Where(c => c.LineId == lineId && c.Size == size).Sum(c => c.Pieces);
-
-    /// <summary>Pieces that earlier parts took.</summary>
-    public int Delivered() => (Parts ?? []).Sum(p => p.Pieces.Sum(c => c.Pieces));
-
-    /// <summary>The layout settled for a line, or null.</summary>
-    public LineLayout? LayoutOf(string lineId) => Layouts?.FirstOrDefault(l => l.LineId == lineId);
-
-    /// <summary>With which order a line's film is bought, or null.</summary>
-    public JoinedFilm? JoinedOf(string lineId) => Joined?.FirstOrDefault(j => j.LineId == lineId);
-
-    /// <summary>The method chosen for a line, or null.</summary>
-    public Decision? DecisionOf(string lineId) => Decisions.FirstOrDefault(d => d.LineId == lineId);
-}
 
 /// <summary>An order from its first question to what was learned.</summary>
 /// <param name="Id">Identity, made on the screen.</param>

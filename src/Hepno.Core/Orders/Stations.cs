@@ -62,11 +62,11 @@ public static class Stations
     )
     {
         var facts = order.Facts;
-        if (facts.ClosedAt is not null)
+        if (facts.End.ClosedAt is not null)
         {
             return new(Station.Closed, []);
         }
-        if (facts.HandOver is not null)
+        if (facts.Sending.HandOver is not null)
         {
             return new(Station.Learn, []);
         }
@@ -75,7 +75,7 @@ public static class Stations
             var missing = AskMissing(order.Ask, askProblems);
             return missing.Count > 0 ? new(Station.Ask, missing)
                 : Undecided(order) is { Count: > 0 } undecided ? new(Station.Compare, undecided)
-                : facts.LaidOutAt is null ? new(Station.Layout, [new("layout", "What to buy, settled", false)])
+                : facts.Layout.At is null ? new(Station.Layout, [new("layout", "What to buy, settled", false)])
                 : new(Station.Quote, [new("quote", "The quote, sent", false)]);
         }
         var gather = GatherMissing(order, deposit);
@@ -88,7 +88,7 @@ public static class Stations
         {
             return new(Station.Press, [new("press", $"{pieces - good} of {pieces} pieces to press", false)]);
         }
-        var counted = facts.Counted.Sum(c => c.Pieces);
+        var counted = facts.Sending.Counted.Sum(c => c.Pieces);
         pieces -= facts.Delivered();
         return new(
             Station.Send,
@@ -144,21 +144,23 @@ public static class Stations
     private static List<Missing> GatherMissing(Order order, decimal deposit)
     {
         var (facts, missing) = (order.Facts, new List<Missing>());
-        if (facts.Approval is null)
+        if (facts.Gathering.Approval is null)
         {
             missing.Add(new("approval", "Their yes to the proof", false));
         }
-        if (deposit > 0 && facts.Deposit is null)
+        if (deposit > 0 && facts.Gathering.Deposit is null)
         {
             missing.Add(new("deposit", "The deposit", false));
         }
         // a garment of theirs that is spoiled cannot be bought again: somebody takes that risk, or the cloth is tested (docs/trade 15.6)
         missing.AddRange(
             order
-                .Ask.Lines.Where(l => l.Theirs && (facts.Risks ?? []).All(r => r.LineId != l.Id))
+                .Ask.Lines.Where(l => l.Theirs && facts.Gathering.Risks.All(r => r.LineId != l.Id))
                 .Select(l => new Missing("risk", $"Their word for {l.Pieces} own garments, or a spot test", false))
         );
-        missing.AddRange(facts.Items.Where(i => i.DoneAt is null).Select(i => new Missing("item", i.Text, false)));
+        missing.AddRange(
+            facts.Gathering.Items.Where(i => i.DoneAt is null).Select(i => new Missing("item", i.Text, false))
+        );
         return missing;
     }
 }

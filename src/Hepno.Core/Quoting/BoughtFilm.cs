@@ -12,7 +12,9 @@ public static class BoughtFilm
 
     /// <summary>The item of a line's film among what is gathered, or null.</summary>
     public static GatherItem? ItemOf(OrderFacts facts, AskLine line) =>
-        line.Placements.Count == 0 ? null : facts.Items.FirstOrDefault(i => i.Id == Id + line.Placements[0].Id);
+        line.Placements.Count == 0
+            ? null
+            : facts.Gathering.Items.FirstOrDefault(i => i.Id == Id + line.Placements[0].Id);
 
     /// <summary>True while a line's film can still be laid otherwise: before the quote is sent, and then until it is here, or printed.</summary>
     public static bool IsOpen(OrderCase c, AskLine line) =>
@@ -25,7 +27,7 @@ public static class BoughtFilm
                     c.Order.Facts.JoinedOf(line.Id) is null
                     && (
                         ItemOf(c.Order.Facts, line) is { DoneAt: null }
-                        || (c.Order.Facts.Items.Count == 0 && c.Order.Facts.LayoutOf(line.Id) is not null)
+                        || (c.Order.Facts.Gathering.Items.Count == 0 && c.Order.Facts.LayoutOf(line.Id) is not null)
                     )
                 )
             )
@@ -36,7 +38,7 @@ public static class BoughtFilm
         c.LineOf(line.Id)
             .Frozen?.Band.Decorations.SelectMany(d => d.Purchases)
             .Any(p => p.Laid is not null && p.Supplier.Length == 0) == true
-        && !c.Order.Facts.Items.Any(i =>
+        && !c.Order.Facts.Gathering.Items.Any(i =>
             i.DoneAt is not null && i.Kind == GatherKind.Prepare && line.Placements.Any(p => i.Id == $"prepare-{p.Id}")
         );
 

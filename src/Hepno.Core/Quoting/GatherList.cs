@@ -109,8 +109,9 @@ public static class GatherList
             items.RemoveAt(0);
         }
         items.AddRange(
-            (c.Order.Facts.Drawer ?? [])
-                .Where(d => d.LineId == line.LineId && line.Band.Decorations.Any(x => x.Recipe.ProductId == d.FilmId))
+            c.Order.Facts.Layout.Drawer.Where(d =>
+                    d.LineId == line.LineId && line.Band.Decorations.Any(x => x.Recipe.ProductId == d.FilmId)
+                )
                 .Select(d => new GatherItem(
                     $"drawer-{d.Key}",
                     GatherKind.Prepare,
@@ -124,8 +125,9 @@ public static class GatherList
                 ))
         );
         items.AddRange(
-            (c.Order.Facts.Remnants ?? [])
-                .Where(r => r.LineId == line.LineId && DecorationMethods.Uses(line.Band.MethodId, Htv.Key))
+            c.Order.Facts.Layout.Remnants.Where(r =>
+                    r.LineId == line.LineId && DecorationMethods.Uses(line.Band.MethodId, Htv.Key)
+                )
                 .Select(r => new GatherItem(
                     $"piece-{r.PlacementId}-{r.Layer + 1}",
                     GatherKind.Prepare,

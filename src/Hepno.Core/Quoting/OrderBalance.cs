@@ -11,7 +11,7 @@ public static class OrderBalance
     {
         var q = c.Frozen!;
         var facts = c.Order.Facts;
-        var paid = (facts.Deposit?.Amount ?? 0) + (facts.Parts ?? []).Sum(p => p.Taken);
+        var paid = (facts.Gathering.Deposit?.Amount ?? 0) + facts.Sending.Parts.Sum(p => p.Taken);
         if (c.Customer is { AccountDays: > 0 })
         {
             // on account nothing is taken with the pieces
@@ -21,7 +21,7 @@ public static class OrderBalance
             l.Goods
             * (
                 facts
-                    .Counted.Concat((facts.Parts ?? []).SelectMany(p => p.Pieces))
+                    .Sending.Counted.Concat(facts.Sending.Parts.SelectMany(p => p.Pieces))
                     .Where(x => x.LineId == l.LineId)
                     .Sum(x => x.Pieces)
             )

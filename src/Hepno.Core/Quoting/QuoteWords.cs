@@ -118,7 +118,7 @@ public static class QuoteWords
         var q = c.Frozen!;
         var f = q.Numbers.Format;
         var facts = c.Order.Facts;
-        var paid = facts.Deposit?.Amount ?? 0;
+        var paid = facts.Gathering.Deposit?.Amount ?? 0;
         var upTo = q.Document.TotalIndex + 1;
         List<Stated> totals = [.. q.Document.Totals.Take(upTo)];
         if (paid > 0)
@@ -133,7 +133,7 @@ public static class QuoteWords
                 Shown.Money(q.Total - paid, f)
             )
         );
-        var yes = facts.Approval!;
+        var yes = facts.Gathering.Approval!;
         var said =
             $"{yes.By} said yes on {Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Of(yes.At, q.Numbers.Identity.TimeZone)), f)} to quote {c.Order.Code}.";
         return q.Document with

@@ -22,7 +22,7 @@ public static class ShopFloor
         }
         var accepted = open.Where(c =>
                 c.Frozen is not null
-                && c.Order.Facts.Approval is not null
+                && c.Order.Facts.Gathering.Approval is not null
                 && c.Standing.Station is Station.Gather or Station.Press
             )
             .OrderBy(c => c.Order.Ask.DueAt ?? DateTime.MaxValue)
@@ -132,18 +132,21 @@ public static class ShopFloor
     {
         var (wall, machines) = (floor.Now, floor.Machines);
         var works = new List<PressWork>();
-        var made = c.Order.Facts.Items.Where(i => i.DoneAt is not null).Select(i => i.Id).ToHashSet();
+        var made = c.Order.Facts.Gathering.Items.Where(i => i.DoneAt is not null).Select(i => i.Id).ToHashSet();
         var q = c.Frozen!;
-        var last = c.Order.Facts.Items.Where(i => i.DoneAt is null).OrderByDescending(i => i.Expected).FirstOrDefault();
+        var last = c
+            .Order.Facts.Gathering.Items.Where(i => i.DoneAt is null)
+            .OrderByDescending(i => i.Expected)
+            .FirstOrDefault();
         var arrives = last is null || last.Expected < wall ? wall : last.Expected;
-        var started = c.Order.Facts.RunStartedAt is { } at
+        var started = c.Order.Facts.Pressing.StartedAt is { } at
             ? WallClock.Of(at, book.Numbers.Identity.TimeZone)
             : (DateTime?)null;
         foreach (var line in q.Lines)
         {
             // while the list of what to buy is not made, everything is still to be ordered
             var (here, cause) =
-                c.Order.Facts.Items.Count > 0 || c.Standing.Station != Station.Gather
+                c.Order.Facts.Gathering.Items.Count > 0 || c.Standing.Station != Station.Gather
                     ? (arrives, last is null ? "everything is here" : $"{last.Text} comes")
                     : floor.Arrival(
                         q.AskOf(line).Theirs ? null : line.Style,
@@ -175,7 +178,7 @@ public static class ShopFloor
                 {
                     PromisedAt = PromisedOf(c, line, floor, book),
                     StartedAt = started,
-                    Moved = c.Order.Facts.Moves?.FirstOrDefault(m => m.LineId == line.LineId) is { } m
+                    Moved = c.Order.Facts.Pressing.Moves.FirstOrDefault(m => m.LineId == line.LineId) is { } m
                         ? new(m.PressId, m.From)
                         : null,
                 }
@@ -196,9 +199,9 @@ public static class ShopFloor
         DateOnly Day(DateTime utc) => DateOnly.FromDateTime(WallClock.Of(utc, book.Numbers.Identity.TimeZone));
         var facts = c.Order.Facts;
         var settled =
-            c.Frozen!.Deposit > 0 && facts.Deposit is null
+            c.Frozen!.Deposit > 0 && facts.Gathering.Deposit is null
                 ? DateOnly.FromDateTime(floor.Now)
-                : Day(new[] { facts.Approval!.At, facts.Deposit?.At ?? DateTime.MinValue }.Max());
+                : Day(new[] { facts.Gathering.Approval!.At, facts.Gathering.Deposit?.At ?? DateTime.MinValue }.Max());
         return floor.Hours.Moved(promise.At, Day(c.Quote!.SentAt), settled);
     }
 }

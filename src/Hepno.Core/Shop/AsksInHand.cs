@@ -101,8 +101,8 @@ public static class AsksInHand
                     BuyBy: book.BuyBy,
                     Theirs: line.Theirs,
                     Laid: facts?.LayoutOf(line.Id),
-                    Drawer: facts?.Drawer?.Where(d => d.LineId == line.Id).ToList(),
-                    Remnants: facts?.Remnants?.Where(r => r.LineId == line.Id).ToList()
+                    Drawer: facts?.Layout.Drawer.Where(d => d.LineId == line.Id).ToList(),
+                    Remnants: facts?.Layout.Remnants.Where(r => r.LineId == line.Id).ToList()
                 )
                 : null
         );

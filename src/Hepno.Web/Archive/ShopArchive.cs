@@ -318,7 +318,7 @@ internal static class ShopArchive
                 "Bring the file as it was exported."
             );
         }
-        foreach (var file in (o.Facts.Attached ?? []).Where(f => !into.Files.Contains(f.Hash)))
+        foreach (var file in o.Facts.Attached.Where(f => !into.Files.Contains(f.Hash)))
         {
             yield return new(
                 "lost",

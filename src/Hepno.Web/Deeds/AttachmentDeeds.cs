@@ -56,7 +56,7 @@ internal static class AttachmentDeeds
                     ),
                 ]
                 : Array.Empty<Problem>(),
-            .. (c.Order.Facts.Attached ?? []).Count(a => a.Id != attachmentId) >= MostAttachments
+            .. c.Order.Facts.Attached.Count(a => a.Id != attachmentId) >= MostAttachments
                 ?
                 [
                     new Problem(
@@ -72,7 +72,7 @@ internal static class AttachmentDeeds
         return OrderDeeds.Put(connection, c, seen, deed, f =>
             f with
             {
-                Attached = [.. (f.Attached ?? []).Where(a => a.Id != attachmentId), kept],
+                Attached = [.. f.Attached.Where(a => a.Id != attachmentId), kept],
             }
         );
     }
@@ -88,14 +88,14 @@ internal static class AttachmentDeeds
     )
     {
         var c = desk.Case(connection, id, desk.Book(connection));
-        if ((c.Order.Facts.Attached ?? []).All(a => a.Id != attachmentId))
+        if (c.Order.Facts.Attached.All(a => a.Id != attachmentId))
         {
             throw RefusedException.NoSuch("attachment", attachmentId);
         }
         return OrderDeeds.Put(connection, c, seen, deed, f =>
             f with
             {
-                Attached = f.Attached!.Count == 1 ? null : [.. f.Attached.Where(a => a.Id != attachmentId)],
+                Attached = [.. f.Attached.Where(a => a.Id != attachmentId)],
             }
         );
     }

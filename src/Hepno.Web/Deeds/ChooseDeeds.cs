@@ -1,5 +1,4 @@
 using Hepno.Core.Comparing;
-using Hepno.Core.Gang;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Pricing;
@@ -72,14 +71,20 @@ internal static class ChooseDeeds
             : why.Trim();
         var searched = LayoutDeeds.Searched(connection, desk, id, line.Asked.Id, method.Id, answer.Decorations);
         return OrderDeeds.Put(connection, c, seen, deed, f =>
-            With(f, searched is null ? [] : [searched]) with
+            f with
             {
-                Decisions =
-                [
-                    .. f.Decisions.Where(d => d.LineId != line.Asked.Id),
-                    new(line.Asked.Id, method.Id, deed.At, Why: kept),
-                ],
-                LaidOutAt = line.Decision?.MethodId == method.Id ? f.LaidOutAt : null,
+                Choice = f.Choice with
+                {
+                    Decisions =
+                    [
+                        .. f.Choice.Decisions.Where(d => d.LineId != line.Asked.Id),
+                        new(line.Asked.Id, method.Id, deed.At, Why: kept),
+                    ],
+                },
+                Layout = f.Layout.With(searched is null ? [] : [searched]) with
+                {
+                    At = line.Decision?.MethodId == method.Id ? f.Layout.At : null,
+                },
             }
         );
     }
@@ -106,7 +111,13 @@ internal static class ChooseDeeds
         return OrderDeeds.Put(connection, c, seen, deed, f =>
             f with
             {
-                Decisions = [.. f.Decisions.Select(d => d.LineId == line.Asked.Id ? d with { TypedPrice = each } : d)],
+                Choice = f.Choice with
+                {
+                    Decisions =
+                    [
+                        .. f.Choice.Decisions.Select(d => d.LineId == line.Asked.Id ? d with { TypedPrice = each } : d),
+                    ],
+                },
             }
         );
     }
@@ -154,7 +165,7 @@ internal static class ChooseDeeds
             connection,
             order with
             {
-                Facts = order.Facts with { LaidOutAt = null },
+                Facts = order.Facts with { Layout = order.Facts.Layout with { At = null } },
             },
             seen,
             deed
@@ -188,8 +199,8 @@ internal static class ChooseDeeds
                 "methodId"
             );
         }
-        var rest = (c.Order.Facts.Offered ?? [])
-            .Where(w => w.LineId != line.Asked.Id || w.MethodId != method.Id)
+        var rest = c
+            .Order.Facts.Choice.Offered.Where(w => w.LineId != line.Asked.Id || w.MethodId != method.Id)
             .ToList();
         List<OfferedWay> all = offered ? [.. rest, new(line.Asked.Id, method.Id)] : rest;
         if (all.Count(w => w.LineId == line.Asked.Id) > MostOffered)
@@ -202,14 +213,6 @@ internal static class ChooseDeeds
                 "methodId"
             );
         }
-        return OrderDeeds.Put(connection, c, seen, deed, f => f with { Offered = all.Count == 0 ? null : all });
+        return OrderDeeds.Put(connection, c, seen, deed, f => f with { Choice = f.Choice with { Offered = all } });
     }
-
-    internal static OrderFacts With(OrderFacts f, List<LineLayout> layouts) =>
-        layouts.Count == 0
-            ? f
-            : f with
-            {
-                Layouts = [.. (f.Layouts ?? []).Where(x => layouts.All(n => n.LineId != x.LineId)), .. layouts],
-            };
 }

@@ -57,20 +57,26 @@ internal static class FilmTogether
         OrderDeeds.Put(connection, other.Case, other.Case.Version, deed, f =>
             f with
             {
-                Joined = [.. f.Joined ?? [], new(other.Line.Asked.Id, l.Case.Order.Id, l.Case.Order.Code)],
-                Items =
-                [
-                    .. f.Items.Select(i =>
-                        i.Id == BoughtFilm.ItemOf(f, other.Line.Asked)!.Id
-                            ? i with
-                            {
-                                Text = $"{other.Layout.Copies.Count} prints, on the film of {l.Case.Order.Code}",
-                                Quantity = 0,
-                                Cost = SharedFilm.CostOf(joined, l.On, other.Case.Order.Id),
-                            }
-                            : i
-                    ),
-                ],
+                Layout = f.Layout with
+                {
+                    Joined = [.. f.Layout.Joined, new(other.Line.Asked.Id, l.Case.Order.Id, l.Case.Order.Code)],
+                },
+                Gathering = f.Gathering with
+                {
+                    Items =
+                    [
+                        .. f.Gathering.Items.Select(i =>
+                            i.Id == BoughtFilm.ItemOf(f, other.Line.Asked)!.Id
+                                ? i with
+                                {
+                                    Text = $"{other.Layout.Copies.Count} prints, on the film of {l.Case.Order.Code}",
+                                    Quantity = 0,
+                                    Cost = SharedFilm.CostOf(joined, l.On, other.Case.Order.Id),
+                                }
+                                : i
+                        ),
+                    ],
+                },
             }
         );
         return version;
@@ -97,28 +103,31 @@ internal static class FilmTogether
         foreach (var other in others)
         {
             var c = desk.Case(connection, other, book);
-            var mine = c.Order.Facts.Joined!.First(j => j.WithOrder == id);
+            var mine = c.Order.Facts.Layout.Joined.First(j => j.WithOrder == id);
             var line = c.Line(mine.LineId);
             var item = BoughtFilm.ItemOf(c.Order.Facts, line.Asked)!;
             var layout = c.Order.Facts.LayoutOf(mine.LineId)!;
             OrderDeeds.Put(connection, c, c.Version, deed, f =>
                 f with
                 {
-                    Joined = f.Joined!.Where(j => j != mine).ToList() is { Count: > 0 } rest ? rest : null,
-                    Items =
-                    [
-                        .. f.Items.Select(i =>
-                            i.Id == item.Id
-                                ? BoughtFilm.Item(
-                                    i,
-                                    layout,
-                                    l.On,
-                                    l.Film.Product.ToLowerInvariant(),
-                                    book.Numbers.Format
-                                )
-                                : i
-                        ),
-                    ],
+                    Layout = f.Layout with { Joined = [.. f.Layout.Joined.Where(j => j != mine)] },
+                    Gathering = f.Gathering with
+                    {
+                        Items =
+                        [
+                            .. f.Gathering.Items.Select(i =>
+                                i.Id == item.Id
+                                    ? BoughtFilm.Item(
+                                        i,
+                                        layout,
+                                        l.On,
+                                        l.Film.Product.ToLowerInvariant(),
+                                        book.Numbers.Format
+                                    )
+                                    : i
+                            ),
+                        ],
+                    },
                 }
             );
         }
@@ -130,17 +139,26 @@ internal static class FilmTogether
     public static OrderFacts Settled(OrderFacts f, LineOnFilm l, LineLayout layout, ShopBook book) =>
         f with
         {
-            Layouts = [.. (f.Layouts ?? []).Where(x => x.LineId != layout.LineId), layout],
-            Items = BoughtFilm.ItemOf(f, l.Line.Asked) is not { } item
-                ? f.Items
-                :
-                [
-                    .. f.Items.Select(i =>
-                        i.Id == item.Id
-                            ? BoughtFilm.Item(i, layout, l.On, l.Film.Product.ToLowerInvariant(), book.Numbers.Format)
-                            : i
-                    ),
-                ],
+            Layout = f.Layout with { Layouts = [.. f.Layout.Layouts.Where(x => x.LineId != layout.LineId), layout] },
+            Gathering = f.Gathering with
+            {
+                Items = BoughtFilm.ItemOf(f, l.Line.Asked) is not { } item
+                    ? f.Gathering.Items
+                    :
+                    [
+                        .. f.Gathering.Items.Select(i =>
+                            i.Id == item.Id
+                                ? BoughtFilm.Item(
+                                    i,
+                                    layout,
+                                    l.On,
+                                    l.Film.Product.ToLowerInvariant(),
+                                    book.Numbers.Format
+                                )
+                                : i
+                        ),
+                    ],
+            },
         };
 
     private static LineLayout Alone(LineOnFilm l) =>

@@ -17,7 +17,10 @@ internal static class ForgetCustomer
     {
         var customer = Aggregates.Customers.Get(connection, id) ?? throw RefusedException.NoSuch("customer", id);
         var orders = OrderStore.OfCustomer(connection, id);
-        if (orders.Where(o => o.Value.Facts.ClosedAt is null).Select(o => o.Value.Code).ToList() is { Count: > 0 } open)
+        if (
+            orders.Where(o => o.Value.Facts.End.ClosedAt is null).Select(o => o.Value.Code).ToList() is
+            { Count: > 0 } open
+        )
         {
             throw new RefusedException(
                 409,
@@ -53,13 +56,13 @@ internal static class ForgetCustomer
     {
         var mine = OrderStore
             .OfCustomer(connection, id)
-            .SelectMany(o => o.Value.Facts.Attached ?? [])
+            .SelectMany(o => o.Value.Facts.Attached)
             .Select(a => a.Hash)
             .ToHashSet();
         var others = Aggregates
             .Orders.All(connection)
             .Where(o => o.Value.Ask.CustomerId != id)
-            .SelectMany(o => o.Value.Facts.Attached ?? [])
+            .SelectMany(o => o.Value.Facts.Attached)
             .Select(a => a.Hash)
             .Concat(
                 Aggregates
@@ -76,13 +79,25 @@ internal static class ForgetCustomer
             Ask = Nameless(order.Ask),
             Facts = order.Facts with
             {
-                Approval = order.Facts.Approval is { } yes ? yes with { By = Nobody } : null,
-                Parts = order.Facts.Parts is { } parts ? [.. parts.Select(p => p with { To = Nobody })] : null,
-                HandOver = order.Facts.HandOver is { } handed ? handed with { To = Nobody } : null,
-                Risks = order.Facts.Risks is { } risks
-                    ? [.. risks.Select(r => r with { AcceptedBy = r.AcceptedBy.Length > 0 ? Nobody : "" })]
-                    : null,
-                Attached = null,
+                Attached = [],
+                Gathering = order.Facts.Gathering with
+                {
+                    Approval = order.Facts.Gathering.Approval is { } yes ? yes with { By = Nobody } : null,
+                    Risks =
+                    [
+                        .. order.Facts.Gathering.Risks.Select(r =>
+                            r with
+                            {
+                                AcceptedBy = r.AcceptedBy.Length > 0 ? Nobody : "",
+                            }
+                        ),
+                    ],
+                },
+                Sending = order.Facts.Sending with
+                {
+                    Parts = [.. order.Facts.Sending.Parts.Select(p => p with { To = Nobody })],
+                    HandOver = order.Facts.Sending.HandOver is { } handed ? handed with { To = Nobody } : null,
+                },
             },
         };
 

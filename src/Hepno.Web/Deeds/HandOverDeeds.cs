@@ -56,7 +56,7 @@ internal static class HandOverDeeds
         return OrderDeeds.Put(connection, c, seen, deed, f =>
             f with
             {
-                Counted = [.. counted.Where(s => s.Pieces > 0)],
+                Sending = f.Sending with { Counted = [.. counted.Where(s => s.Pieces > 0)] },
             }
         );
     }
@@ -65,7 +65,7 @@ internal static class HandOverDeeds
     public static long DeliverPart(SqliteConnection connection, Desk desk, string id, string to, long seen, Deed deed)
     {
         var c = desk.Case(connection, id, desk.Book(connection));
-        var counted = c.Order.Facts.Counted;
+        var counted = c.Order.Facts.Sending.Counted;
         if (c.Frozen is null || c.Standing.Station is not (Station.Press or Station.Send) || counted.Count == 0)
         {
             throw new RefusedException(
@@ -89,8 +89,11 @@ internal static class HandOverDeeds
         return OrderDeeds.Put(connection, c, seen, deed with { Undoable = false }, f =>
             f with
             {
-                Counted = [],
-                Parts = [.. f.Parts ?? [], new(name, deed.At, taken, counted)],
+                Sending = f.Sending with
+                {
+                    Counted = [],
+                    Parts = [.. f.Sending.Parts, new(name, deed.At, taken, counted)],
+                },
             }
         );
     }
@@ -101,7 +104,7 @@ internal static class HandOverDeeds
         var c = desk.Case(connection, id, desk.Book(connection));
         OrderDeeds.At(c, Station.Send, "hand it over");
         var (counted, wanted) = (
-            c.Order.Facts.Counted.Sum(x => x.Pieces),
+            c.Order.Facts.Sending.Counted.Sum(x => x.Pieces),
             c.Order.Ask.Pieces - c.Order.Facts.Delivered()
         );
         if (counted < wanted)
@@ -117,7 +120,7 @@ internal static class HandOverDeeds
         return OrderDeeds.Put(connection, c, seen, deed with { Undoable = false }, f =>
             f with
             {
-                HandOver = new(name, deed.At),
+                Sending = f.Sending with { HandOver = new(name, deed.At) },
             }
         );
     }
@@ -127,7 +130,12 @@ internal static class HandOverDeeds
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         OrderDeeds.At(c, Station.Learn, "take the hand-over back");
-        return OrderDeeds.Put(connection, c, seen, deed with { Undoable = false }, f => f with { HandOver = null });
+        return OrderDeeds.Put(connection, c, seen, deed with { Undoable = false }, f =>
+            f with
+            {
+                Sending = f.Sending with { HandOver = null },
+            }
+        );
     }
 
     /// <summary>Closes the order: it leaves the line.</summary>
@@ -135,6 +143,6 @@ internal static class HandOverDeeds
     {
         var c = desk.Case(connection, id, desk.Book(connection));
         OrderDeeds.At(c, Station.Learn, "close it");
-        return OrderDeeds.Put(connection, c, seen, deed, f => f with { ClosedAt = deed.At });
+        return OrderDeeds.Put(connection, c, seen, deed, f => f with { End = f.End with { ClosedAt = deed.At } });
     }
 }

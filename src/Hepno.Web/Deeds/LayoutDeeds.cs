@@ -121,9 +121,7 @@ internal static class LayoutDeeds
             : OrderDeeds.Put(connection, l.Case, seen, deed, f =>
                 f with
                 {
-                    Layouts = f.Layouts?.Where(x => x.LineId != l.Line.Asked.Id).ToList() is { Count: > 0 } rest
-                        ? rest
-                        : null,
+                    Layout = f.Layout with { Layouts = [.. f.Layout.Layouts.Where(x => x.LineId != l.Line.Asked.Id)] },
                 }
             );
 
@@ -188,9 +186,9 @@ internal static class LayoutDeeds
         );
         return OrderDeeds.Put(connection, c, seen, deed, f =>
         {
-            var rest = (f.Drawer ?? []).Where(d => d.LineId != line.Asked.Id || d.Key != key).ToList();
+            var rest = f.Layout.Drawer.Where(d => d.LineId != line.Asked.Id || d.Key != key).ToList();
             List<FromDrawer> all = count > 0 ? [.. rest, new(line.Asked.Id, key, keptId, count, kept.ProductId)] : rest;
-            return f with { Drawer = all.Count == 0 ? null : all };
+            return f with { Layout = f.Layout with { Drawer = all } };
         });
     }
 
@@ -259,8 +257,8 @@ internal static class LayoutDeeds
         return OrderDeeds.Put(connection, c, seen, deed, f =>
         {
             // a piece is cut once, and a colour from one piece
-            var rest = (f.Remnants ?? [])
-                .Where(r =>
+            var rest = f
+                .Layout.Remnants.Where(r =>
                     (r.LineId != line.Asked.Id || r.PlacementId != placementId || r.Layer != layer)
                     && r.RemnantId != remnantId
                 )
@@ -272,7 +270,7 @@ internal static class LayoutDeeds
                     .. rest,
                     new(line.Asked.Id, placementId, layer, piece.Id, piece.VinylId, piece.WidthIn, piece.LengthIn),
                 ];
-            return f with { Remnants = all.Count == 0 ? null : all };
+            return f with { Layout = f.Layout with { Remnants = all } };
         });
     }
 

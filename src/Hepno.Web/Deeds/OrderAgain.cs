@@ -44,12 +44,20 @@ internal static class OrderAgain
         return SaveAsk.Do(connection, desk, newId, ask, 0, deed, order =>
             order.Facts with
             {
-                LastTimes = last.Count == 0 ? null : last,
-                Decisions =
-                [
-                    .. last.Where(t => StillDoes(desk.Draft(connection, order, book).Line(t.LineId), t, book))
-                        .Select(t => new Decision(t.LineId, t.MethodId, deed.At, Why: $"As last time, in {t.Code}.")),
-                ],
+                Choice = order.Facts.Choice with
+                {
+                    LastTimes = last,
+                    Decisions =
+                    [
+                        .. last.Where(t => StillDoes(desk.Draft(connection, order, book).Line(t.LineId), t, book))
+                            .Select(t => new Decision(
+                                t.LineId,
+                                t.MethodId,
+                                deed.At,
+                                Why: $"As last time, in {t.Code}."
+                            )),
+                    ],
+                },
             }
         );
     }

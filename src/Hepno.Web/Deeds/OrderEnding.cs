@@ -19,7 +19,7 @@ internal static class OrderEnding
         }
         RefusedException.IfAny([.. ending.Problems()]);
         if (
-            c.Order.Facts.Items.Any(i => i.Kind == GatherKind.Buy && i.DoneAt is null)
+            c.Order.Facts.Gathering.Items.Any(i => i.Kind == GatherKind.Buy && i.DoneAt is null)
             && Together(connection, c.Order) is { Length: > 0 } other
         )
         {
@@ -30,26 +30,31 @@ internal static class OrderEnding
                 "Part them under Lay out first."
             );
         }
-        return OrderDeeds.Put(connection, c, seen, deed, f => f with { Ending = ending, ClosedAt = ending.At });
+        return OrderDeeds.Put(connection, c, seen, deed, f =>
+            f with
+            {
+                End = f.End with { Ending = ending, ClosedAt = ending.At },
+            }
+        );
     }
 
     /// <summary>Brings it back: it stands where it stood.</summary>
     public static long BringBack(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
     {
         var c = desk.Case(connection, id, desk.Book(connection));
-        if (c.Order.Facts.Ending is null)
+        if (c.Order.Facts.End.Ending is null)
         {
             throw new RefusedException(
                 409,
                 "not-ended",
                 $"{c.Order.Code} was not declined, lost or cancelled.",
-                c.Order.Facts.ClosedAt is null ? "It stands on the line." : "It was handed over and closed."
+                c.Order.Facts.End.ClosedAt is null ? "It stands on the line." : "It was handed over and closed."
             );
         }
         var kept = DrawerStore.All(connection);
         var spoken = DrawerStore.SpokenFor(connection, id, "");
-        var waiting = (c.Order.Facts.Drawer ?? []).Where(d =>
-            c.Order.Facts.Items.All(i => i.Id != $"drawer-{d.Key}" || i.DoneAt is null)
+        var waiting = c.Order.Facts.Layout.Drawer.Where(d =>
+            c.Order.Facts.Gathering.Items.All(i => i.Id != $"drawer-{d.Key}" || i.DoneAt is null)
         );
         // several prints of an order may take from the same transfers
         foreach (var (keptId, count) in waiting.GroupBy(d => d.KeptId).Select(g => (g.Key, g.Sum(d => d.Count))))
@@ -65,11 +70,16 @@ internal static class OrderEnding
                 );
             }
         }
-        return OrderDeeds.Put(connection, c, seen, deed, f => f with { Ending = null, ClosedAt = null });
+        return OrderDeeds.Put(connection, c, seen, deed, f =>
+            f with
+            {
+                End = f.End with { Ending = null, ClosedAt = null },
+            }
+        );
     }
 
     private static string Together(SqliteConnection connection, Order order) =>
-        order.Facts.Joined is { Count: > 0 } joined ? joined[0].WithCode
+        order.Facts.Layout.Joined is { Count: > 0 } joined ? joined[0].WithCode
         : OrderStore.JoinedWith(connection, order.Id) is { } other ? $"T-{other}"
         : "";
 }

@@ -26,11 +26,11 @@ internal static class PressDeeds
     )
     {
         var c = desk.Case(connection, id, desk.Book(connection));
-        if (c.Order.Facts.Items.All(i => i.Id != itemId))
+        if (c.Order.Facts.Gathering.Items.All(i => i.Id != itemId))
         {
             throw RefusedException.NoSuch("thing to gather", itemId);
         }
-        if (c.Order.Facts.RunStartedAt is not null)
+        if (c.Order.Facts.Pressing.StartedAt is not null)
         {
             throw new RefusedException(
                 409,
@@ -59,7 +59,15 @@ internal static class PressDeeds
         return OrderDeeds.Put(connection, c, seen, deed, f =>
             f with
             {
-                Items = [.. f.Items.Select(i => i.Id == itemId ? i with { DoneAt = done ? deed.At : null } : i)],
+                Gathering = f.Gathering with
+                {
+                    Items =
+                    [
+                        .. f.Gathering.Items.Select(i =>
+                            i.Id == itemId ? i with { DoneAt = done ? deed.At : null } : i
+                        ),
+                    ],
+                },
             }
         );
     }
@@ -81,24 +89,29 @@ internal static class PressDeeds
         var line = c.Line(lineId);
         if (
             c.Frozen is null
-            || c.Order.Facts.Approval is null
-            || c.Order.Facts.RunStartedAt is not null
+            || c.Order.Facts.Gathering.Approval is null
+            || c.Order.Facts.Pressing.StartedAt is not null
             || c.Standing.Station > Station.Press
         )
         {
             throw new RefusedException(
                 409,
                 "not-there",
-                c.Order.Facts.RunStartedAt is not null
+                c.Order.Facts.Pressing.StartedAt is not null
                     ? $"{c.Order.Code} is being pressed: it stays where it is."
                     : $"{c.Order.Code} is not on the press day.",
                 "Only planned work can be moved."
             );
         }
-        var rest = (c.Order.Facts.Moves ?? []).Where(m => m.LineId != line.Asked.Id).ToList();
+        var rest = c.Order.Facts.Pressing.Moves.Where(m => m.LineId != line.Asked.Id).ToList();
         if (pressId is null)
         {
-            return OrderDeeds.Put(connection, c, seen, deed, f => f with { Moves = rest.Count == 0 ? null : rest });
+            return OrderDeeds.Put(connection, c, seen, deed, f =>
+                f with
+                {
+                    Pressing = f.Pressing with { Moves = rest },
+                }
+            );
         }
         var press = book.Presses.FirstOrDefault(p => p.Id == pressId)
             ?? throw RefusedException.NoSuch("press", pressId);
@@ -125,7 +138,7 @@ internal static class PressDeeds
         return OrderDeeds.Put(connection, c, seen, deed, f =>
             f with
             {
-                Moves = [.. rest, new(line.Asked.Id, press.Id, from)],
+                Pressing = f.Pressing with { Moves = [.. rest, new(line.Asked.Id, press.Id, from)] },
             }
         );
     }
@@ -134,7 +147,7 @@ internal static class PressDeeds
     public static long StartRun(SqliteConnection connection, Desk desk, string id, Deed deed)
     {
         var c = desk.Case(connection, id, desk.Book(connection));
-        if (c.Order.Facts.RunStartedAt is not null)
+        if (c.Order.Facts.Pressing.StartedAt is not null)
         {
             return c.Version;
         }
@@ -160,20 +173,21 @@ internal static class PressDeeds
             ShopFloor.Of(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.Identity.TimeZone)).Placed,
             id
         );
-        var pressed =
+        IReadOnlyList<PressedOn> pressed =
             book.Presses.Count == 0
-                ? null
-                : c.Frozen!.Lines.Select(l => new PressedOn(
+                ? []
+                :
+                [
+                    .. c.Frozen!.Lines.Select(l => new PressedOn(
                         l.LineId,
                         placed?.PressOf(l.LineId)
                             ?? LineFloor.WorkplaceOf(c.Frozen.InHand(l), l.Band.Decorations, book).Id
-                    ))
-                    .ToList();
+                    )),
+                ];
         return OrderDeeds.Put(connection, c, c.Version, deed with { Undoable = false }, f =>
             f with
             {
-                RunStartedAt = deed.At,
-                Pressed = pressed,
+                Pressing = f.Pressing with { StartedAt = deed.At, On = pressed },
             }
         );
     }

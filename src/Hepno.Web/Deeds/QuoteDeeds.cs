@@ -30,9 +30,9 @@ internal static class QuoteDeeds
             .OfType<LineLayout>()
             .ToList();
         return OrderDeeds.Put(connection, c, seen, deed, f =>
-            ChooseDeeds.With(f, layouts) with
+            f with
             {
-                LaidOutAt = deed.At,
+                Layout = f.Layout.With(layouts) with { At = deed.At },
             }
         );
     }
@@ -85,7 +85,7 @@ internal static class QuoteDeeds
         if (
             c.Quote is null
             || c.Standing.Station != Station.Gather
-            || c.Order.Facts.Items.Any(i => i.DoneAt is not null)
+            || c.Order.Facts.Gathering.Items.Any(i => i.DoneAt is not null)
         )
         {
             throw new RefusedException(
@@ -96,8 +96,8 @@ internal static class QuoteDeeds
             );
         }
         if (
-            c.Order.Facts.Joined is { Count: > 0 }
-            || (c.Order.Facts.Layouts ?? []).Any(l => l.Designs.Any(d => d.For.Length > 0))
+            c.Order.Facts.Layout.Joined is { Count: > 0 }
+            || c.Order.Facts.Layout.Layouts.Any(l => l.Designs.Any(d => d.For.Length > 0))
         )
         {
             throw new RefusedException(
@@ -111,10 +111,8 @@ internal static class QuoteDeeds
         return OrderDeeds.Put(connection, c, seen, deed with { Undoable = false }, f =>
             f with
             {
-                Approval = null,
-                Deposit = null,
-                Items = [],
-                Moves = null,
+                Gathering = f.Gathering with { Approval = null, Deposit = null, Items = [] },
+                Pressing = f.Pressing with { Moves = [] },
             }
         );
     }
@@ -126,7 +124,7 @@ internal static class QuoteDeeds
         OrderDeeds.At(c, Station.Gather, "take the yes");
         var name = OrderDeeds.Named(by, "by", "Who said yes");
         return OrderDeeds.Put(connection, c, seen, deed, f =>
-            Listed(c, f with { Approval = new(name, deed.At) }, connection, desk)
+            Listed(c, f with { Gathering = f.Gathering with { Approval = new(name, deed.At) } }, connection, desk)
         );
     }
 
@@ -167,13 +165,25 @@ internal static class QuoteDeeds
         }
         var reason = amount < wanted ? OrderDeeds.Named(overrideReason!, "overrideReason", "The reason") : null;
         return OrderDeeds.Put(connection, c, seen, deed, facts =>
-            Listed(c, facts with { Deposit = new(amount, reason, deed.At) }, connection, desk)
+            Listed(
+                c,
+                facts with
+                {
+                    Gathering = facts.Gathering with { Deposit = new(amount, reason, deed.At) },
+                },
+                connection,
+                desk
+            )
         );
     }
 
     private static OrderFacts Listed(OrderCase c, OrderFacts facts, SqliteConnection connection, Desk desk)
     {
-        if (facts.Items.Count > 0 || facts.Approval is null || (c.Frozen!.Deposit > 0 && facts.Deposit is null))
+        if (
+            facts.Gathering.Items.Count > 0
+            || facts.Gathering.Approval is null
+            || (c.Frozen!.Deposit > 0 && facts.Gathering.Deposit is null)
+        )
         {
             return facts;
         }
@@ -183,10 +193,13 @@ internal static class QuoteDeeds
         var book = desk.Book(connection);
         var listed = facts with
         {
-            Items = [.. c.Frozen!.Lines.SelectMany(l => GatherList.Of(c, l, hours, wall, numbers.Format, book))],
+            Gathering = facts.Gathering with
+            {
+                Items = [.. c.Frozen!.Lines.SelectMany(l => GatherList.Of(c, l, hours, wall, numbers.Format, book))],
+            },
         };
         // film may have been laid better since the quote was sent
-        foreach (var layout in facts.Layouts ?? [])
+        foreach (var layout in facts.Layout.Layouts)
         {
             if (
                 c.Lines.FirstOrDefault(l => l.Asked.Id == layout.LineId) is { } line

@@ -38,15 +38,18 @@ internal static class RiskDeeds
         return OrderDeeds.Put(connection, c, seen, deed, f =>
             f with
             {
-                Risks =
-                [
-                    .. (f.Risks ?? []).Where(r => r.LineId != risk.LineId),
-                    risk with
-                    {
-                        AcceptedBy = risk.AcceptedBy.Trim(),
-                        At = deed.At,
-                    },
-                ],
+                Gathering = f.Gathering with
+                {
+                    Risks =
+                    [
+                        .. f.Gathering.Risks.Where(r => r.LineId != risk.LineId),
+                        risk with
+                        {
+                            AcceptedBy = risk.AcceptedBy.Trim(),
+                            At = deed.At,
+                        },
+                    ],
+                },
             }
         );
     }

@@ -582,7 +582,7 @@ internal static class DemoOrders
             Version(c, id),
             DemoData.At(desk, "deposit noted", hoursAgo - 1)
         );
-        foreach (var item in Aggregates.Orders.Get(c, id)!.Value.Facts.Items)
+        foreach (var item in Aggregates.Orders.Get(c, id)!.Value.Facts.Gathering.Items)
         {
             PressDeeds.Tick(c, desk, id, item.Id, true, Version(c, id), DemoData.At(desk, "it came", hoursAgo - 10));
         }

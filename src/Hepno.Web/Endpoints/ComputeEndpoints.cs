@@ -204,7 +204,16 @@ internal static class ComputeEndpoints
             var now = desk.Clock.Utc;
             _ = Whole(book, AsksInHand.Of(ask, book));
             var decisions = ChosenWays.Of(body.Ways, ask, book.Numbers.Format, now);
-            var order = new Order("", 0, ask, OrderFacts.None with { Decisions = decisions }, now);
+            var order = new Order(
+                "",
+                0,
+                ask,
+                OrderFacts.None with
+                {
+                    Choice = OrderFacts.None.Choice with { Decisions = decisions },
+                },
+                now
+            );
             var quote = desk.Quoted(desk.Draft(connection, order, book), book, connection);
             return quote with { Document = quote.Document with { Number = "" } };
         });
@@ -230,7 +239,7 @@ internal static class ComputeEndpoints
     private static Ask Sound(AskBody body, ShopBook book, SqliteConnection connection, DateTime wall)
     {
         var ask = book.Places.Settled(body.ToCore());
-        RefusedException.IfAny(SaveAsk.Problems(ask, null, book, connection, wall));
+        RefusedException.IfAny(SaveAsk.Refusals(connection, ask, null, book, wall));
         return ask;
     }
 

@@ -278,10 +278,10 @@ internal static class CureEndpoints
             .SelectMany(b => b.Value.Prints)
             .Where(o => (o.LineId, o.PlacementId) == (p.LineId, p.PlacementId))
             .Sum(o => o.Prints);
-        var out_ = order.Order.Facts.HandOver is not null
+        var out_ = order.Order.Facts.Sending.HandOver is not null
             ? film.Order.Line(p.LineId).Asked.Pieces
-            : (order.Order.Facts.Parts ?? [])
-                .SelectMany(x => x.Pieces)
+            : order
+                .Order.Facts.Sending.Parts.SelectMany(x => x.Pieces)
                 .Where(x => x.LineId == p.LineId)
                 .Sum(x => x.Pieces);
         var r = Recall.Of(

@@ -94,7 +94,7 @@ internal static class OrderDeedEndpoints
         var kept = desk.Db.Read(c =>
             (
                 Aggregates.Orders.Get(c, id)?.Value ?? throw RefusedException.NoSuch("order", id)
-            ).Facts.Attached?.FirstOrDefault(a => a.Id == attachmentId)
+            ).Facts.Attached.FirstOrDefault(a => a.Id == attachmentId)
         ) ?? throw RefusedException.NoSuch("attachment", attachmentId);
         return TypedResults.File(KeptFiles.Read(desk.Db.Folder, kept.Hash), "application/octet-stream", kept.Name);
     }

@@ -79,7 +79,7 @@ internal static class OrderEndpoints
                     c.Order.Ask.Pieces,
                     c.Order.Ask.DueAt is { } due ? Shown.Day(DateOnly.FromDateTime(due), book.Numbers.Format) : "",
                     c.Standing.Station,
-                    c.Order.Facts.Ending?.Word ?? ""
+                    c.Order.Facts.End.Ending?.Word ?? ""
                 ))
                 .ToList();
         });

@@ -110,7 +110,7 @@ internal static class OrderPapers
         desk.Db.Read(connection =>
         {
             var c = desk.Case(connection, id, desk.Book(connection));
-            return c.Frozen is null || c.Order.Facts.Approval is null
+            return c.Frozen is null || c.Order.Facts.Gathering.Approval is null
                 ? throw new RefusedException(
                     409,
                     "not-there",
@@ -128,7 +128,7 @@ internal static class OrderPapers
         desk.Db.Read(connection =>
         {
             var c = desk.Case(connection, id, desk.Book(connection));
-            if (c.Frozen is null || c.Order.Facts.Counted.Count == 0)
+            if (c.Frozen is null || c.Order.Facts.Sending.Counted.Count == 0)
             {
                 throw new RefusedException(
                     409,
@@ -149,7 +149,7 @@ internal static class OrderPapers
                 [
                     .. q
                         .Lines.Select(l =>
-                            (Line: l, Counted: c.Order.Facts.Counted.Where(x => x.LineId == l.LineId).ToList())
+                            (Line: l, Counted: c.Order.Facts.Sending.Counted.Where(x => x.LineId == l.LineId).ToList())
                         )
                         .Where(l => l.Counted.Count > 0)
                         .Select(l => new PackedLine(

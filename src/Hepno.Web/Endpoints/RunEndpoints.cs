@@ -134,7 +134,7 @@ internal static class RunEndpoints
         return desk.Db.Write(connection =>
         {
             var c = desk.Case(connection, id, desk.Book(connection));
-            if (c.Order.Facts.RunStartedAt is null || c.Frozen is null)
+            if (c.Order.Facts.Pressing.StartedAt is null || c.Frozen is null)
             {
                 throw new RefusedException(
                     409,

@@ -383,8 +383,8 @@ internal sealed class Desk(Db db, ShopClock clock)
         book = book.For(c.Customer);
         var open = Open(connection, book);
         var floor = FloorWithout(c, book, open);
-        var offered = (c.Order.Facts.Offered ?? [])
-            .Select(w =>
+        var offered = c
+            .Order.Facts.Choice.Offered.Select(w =>
                 (
                     Way: w,
                     Line: c.Lines.FirstOrDefault(l =>

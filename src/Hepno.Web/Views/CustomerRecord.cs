@@ -53,7 +53,7 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
             ", ",
             c.Order.Ask.Lines.SelectMany(l => l.Placements).Select(p => p.At().Name.ToLowerInvariant()).Distinct()
         );
-        var at = c.Order.Facts.HandOver?.At ?? c.Order.CreatedAt;
+        var at = c.Order.Facts.Sending.HandOver?.At ?? c.Order.CreatedAt;
         return new(
             c.Order.Id,
             c.Order.Code,
@@ -64,7 +64,7 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
             c.Frozen is null ? "" : Shown.Money(c.Frozen.Total, f),
             held is null ? "" : Shown.Money(held.Value.Earned.Value, f),
             held is null ? "" : Shown.AnHour(held.Value.RecordedAnHour, f),
-            c.Order.Facts.Ending?.Word ?? ""
+            c.Order.Facts.End.Ending?.Word ?? ""
         );
     }
 }

@@ -71,8 +71,8 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
             .ToList();
         var pressed = OrderStore
             .OfDesign(c, id)
-            .Where(o => o.Value.Facts.RunStartedAt is not null)
-            .OrderByDescending(o => o.Value.Facts.RunStartedAt)
+            .Where(o => o.Value.Facts.Pressing.StartedAt is not null)
+            .OrderByDescending(o => o.Value.Facts.Pressing.StartedAt)
             .Take(MostPressed)
             .SelectMany(o => Pressings(desk.Case(c, o.Value.Id, book), id, Day, f));
         return new(versions, [.. pressed]);
@@ -107,7 +107,7 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
                 yield return new(
                     c.Order.Id,
                     c.Order.Code,
-                    day(c.Order.Facts.RunStartedAt!.Value),
+                    day(c.Order.Facts.Pressing.StartedAt!.Value),
                     $"{place.Name} {Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f)}, {Shown.Length(place.FromSeamIn, f)} {place.WhereOn(line.Style.Kind)}",
                     $"{line.Style.Name}, {line.Colourway.Name.ToLowerInvariant()}",
                     line.Band.Made,

@@ -102,15 +102,15 @@ internal static class FilmOffers
 
     // laid out, its film not here and not bought with another's
     private static bool IsWaiting(Order order, AskLine line) =>
-        order.Facts.LaidOutAt is not null
-        && order.Facts.RunStartedAt is null
+        order.Facts.Layout.At is not null
+        && order.Facts.Pressing.StartedAt is null
         && order.Facts.JoinedOf(line.Id) is null
         && BoughtFilm.ItemOf(order.Facts, line) is null or { DoneAt: null };
 
     /// <summary>What a line's film waits for before it is bought; empty for nothing.</summary>
     public static string Waits(Order order, AskLine line) =>
         BoughtFilm.ItemOf(order.Facts, line) is { DoneAt: null } ? ""
-        : order.Facts.Approval is null ? "the customer's yes"
-        : order.Facts.Deposit is null ? "the deposit"
+        : order.Facts.Gathering.Approval is null ? "the customer's yes"
+        : order.Facts.Gathering.Deposit is null ? "the deposit"
         : "its list of what to buy";
 }

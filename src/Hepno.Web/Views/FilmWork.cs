@@ -23,7 +23,8 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
 
     /// <summary>True when they are ticked off as made: they wait for no printer any more, only for their batch to be noted.</summary>
     public bool Made =>
-        Order.Order.Facts.Items.FirstOrDefault(i => i.Id == $"prepare-{Plan.Placement.Id}")?.DoneAt is not null;
+        Order.Order.Facts.Gathering.Items.FirstOrDefault(i => i.Id == $"prepare-{Plan.Placement.Id}")?.DoneAt
+            is not null;
 
     /// <summary>"T-214 front".</summary>
     public string Name => $"{Order.CodeOf(Line.LineId)} {Plan.Placement.At().Name.ToLowerInvariant()}";
@@ -51,7 +52,7 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
             .. desk.Open(c, book)
                 .Where(o =>
                     o.Frozen is not null
-                    && o.Order.Facts.Approval is not null
+                    && o.Order.Facts.Gathering.Approval is not null
                     && o.Standing.Station is Station.Gather or Station.Press
                 )
                 .OrderBy(o => o.Order.Ask.DueAt ?? DateTime.MaxValue)

@@ -95,7 +95,7 @@ internal static class LineLayouts
                 ? line.InHand
                 : c.Frozen!.InHand(line.Frozen) with
                 {
-                    Drawer = c.Order.Facts.Drawer?.Where(d => d.LineId == line.Asked.Id).ToList(),
+                    Drawer = c.Order.Facts.Layout.Drawer.Where(d => d.LineId == line.Asked.Id).ToList(),
                 }
         )
             ?? throw new RefusedException(

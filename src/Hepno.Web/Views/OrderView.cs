@@ -46,7 +46,13 @@ public sealed record OrderView(
         this with
         {
             Slip = Slip.AtThePress(),
-            Facts = Facts with { Decisions = [.. Facts.Decisions.Select(d => d with { TypedPrice = null })] },
+            Facts = Facts with
+            {
+                Choice = Facts.Choice with
+                {
+                    Decisions = [.. Facts.Choice.Decisions.Select(d => d with { TypedPrice = null })],
+                },
+            },
             Lines = [.. Lines.Select(l => l with { Last = null })],
         };
 }

@@ -39,19 +39,23 @@ internal static class OrderViews
             c.Order.Ask,
             c.Order.Facts with
             {
-                Layouts = null,
-                LastTimes = null,
+                Layout = c.Order.Facts.Layout with { Layouts = [] },
+                Choice = c.Order.Facts.Choice with { LastTimes = [] },
             },
             c.Customer,
             [
                 .. c.Lines.Select(l =>
-                    OrderLineView.Of(l, c.Order.Facts.LastTimes?.FirstOrDefault(t => t.LineId == l.Asked.Id), book)
+                    OrderLineView.Of(
+                        l,
+                        c.Order.Facts.Choice.LastTimes.FirstOrDefault(t => t.LineId == l.Asked.Id),
+                        book
+                    )
                 ),
             ],
             SlipView.Of(c, Bands(desk, c, book, open), book, wall, placed),
             c.Quote?.SentAt,
             c.Frozen?.Deposit ?? 0,
-            c.Order.Facts.Items.Count == 0 || c.Frozen is null
+            c.Order.Facts.Gathering.Items.Count == 0 || c.Frozen is null
                 ? []
                 : PrepareCautions.Of(c.Frozen.Lines.SelectMany(l => l.Band.Decorations), book)
         );
@@ -172,7 +176,7 @@ internal static class OrderViews
             .Frozen.Lines.Select(l =>
             {
                 // the one it was begun on; before that the planned one
-                var pressId = c.Order.Facts.Pressed?.FirstOrDefault(x => x.LineId == l.LineId)?.PressId
+                var pressId = c.Order.Facts.Pressing.On.FirstOrDefault(x => x.LineId == l.LineId)?.PressId
                     ?? placed?.PressOf(l.LineId);
                 var press = (pressId is null ? null : book.Workplace(pressId))
                     ?? (
@@ -210,7 +214,7 @@ internal static class OrderViews
             c.Customer?.Name ?? "",
             placed?.End is { } end ? Shown.Clock(TimeOnly.FromDateTime(end), f) : "",
             c.Order.Ask.Pieces,
-            c.Order.Facts.RunStartedAt is not null,
+            c.Order.Facts.Pressing.StartedAt is not null,
             lines,
             Core.Runs.RunEvent.Reasons,
             c.Run!
@@ -220,7 +224,7 @@ internal static class OrderViews
     public static LearnView Learned(SqliteConnection connection, Desk desk, string id)
     {
         var c = desk.Case(connection, id, desk.Book(connection));
-        if (c.Frozen is null || c.Run is null || c.Order.Facts.HandOver is null)
+        if (c.Frozen is null || c.Run is null || c.Order.Facts.Sending.HandOver is null)
         {
             throw new RefusedException(
                 409,
@@ -243,7 +247,7 @@ internal static class OrderViews
         OrderCase c
     )
     {
-        if (c.Frozen is null || c.Run is null || c.Order.Facts.HandOver is null)
+        if (c.Frozen is null || c.Run is null || c.Order.Facts.Sending.HandOver is null)
         {
             return null;
         }

@@ -159,10 +159,10 @@ internal static class PressDays
         [
             new(
                 "approval",
-                facts.Approval is { } yes ? $"yes from {yes.By}" : "yes to the proof",
+                facts.Gathering.Approval is { } yes ? $"yes from {yes.By}" : "yes to the proof",
                 "person",
                 null,
-                facts.Approval is not null
+                facts.Gathering.Approval is not null
             ),
         ];
         if (c.Frozen!.Deposit > 0)
@@ -170,19 +170,19 @@ internal static class PressDays
             threads.Add(
                 new(
                     "deposit",
-                    facts.Deposit is { } paid
+                    facts.Gathering.Deposit is { } paid
                         ? paid.OverrideReason is { } why
                             ? $"without deposit: {why}"
                             : $"deposit {Shown.Money(paid.Amount, f)}"
                         : $"deposit, {Shown.Money(c.Frozen.Deposit, f)}",
                     "person",
                     null,
-                    facts.Deposit is not null
+                    facts.Gathering.Deposit is not null
                 )
             );
         }
         threads.AddRange(
-            facts.Items.Select(i => new GatherThread(
+            facts.Gathering.Items.Select(i => new GatherThread(
                 i.Id,
                 i.Text,
                 i.Kind == GatherKind.Buy ? "buy" : "prepare",
@@ -197,7 +197,7 @@ internal static class PressDays
             late ? $"{Shown.Duration(placed!.LateMinutes * 60)} late: {placed.Why}"
             : placed is not null && c.Order.Ask.DueAt is { } due
                 ? $"spare {Shown.Duration((due - placed.ReadyAt).TotalSeconds)}"
-            : facts.Approval is null ? "not planned before their yes"
+            : facts.Gathering.Approval is null ? "not planned before their yes"
             : "";
         return new(
             c.Order.Id,

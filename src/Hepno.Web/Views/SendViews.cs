@@ -42,9 +42,9 @@ internal static class SendViews
         var facts = c.Order.Facts;
         var ways = Ways(c);
         var left = q.Ask.Pieces - facts.Delivered();
-        var counted = facts.Counted.Sum(x => x.Pieces);
+        var counted = facts.Sending.Counted.Sum(x => x.Pieces);
         var balance = OrderBalance.Of(c);
-        var due = q.Total - (facts.Deposit?.Amount ?? 0) - (facts.Parts ?? []).Sum(p => p.Taken);
+        var due = q.Total - (facts.Gathering.Deposit?.Amount ?? 0) - facts.Sending.Parts.Sum(p => p.Taken);
         var ready = q.Ask.Shipping is null ? "is ready to collect" : "is packed and leaves with the carrier";
         var pay =
             due > 0
@@ -60,7 +60,7 @@ internal static class SendViews
             counted < left ? $"{left - counted} {(left - counted == 1 ? "piece" : "pieces")} still to count" : "",
             balance,
             [
-                .. (facts.Parts ?? []).Select(
+                .. facts.Sending.Parts.Select(
                     (p, i) =>
                         $"{c.Order.Code}, part {i + 1}: {p.Pieces.Sum(x => x.Pieces)} {(p.Pieces.Sum(x => x.Pieces) == 1 ? "piece" : "pieces")} to {p.To}, {Shown.Moment(WallClock.Of(p.At, q.Numbers.Identity.TimeZone), f)}, {Shown.Money(p.Taken, f)} taken"
                 ),
@@ -111,7 +111,7 @@ internal static class SendViews
     private static IReadOnlyList<PackingWay> Ways(OrderCase c)
     {
         var q = c.Frozen!;
-        var counted = c.Order.Facts.Counted;
+        var counted = c.Order.Facts.Sending.Counted;
         var pieces = q
             .Lines.Select(l =>
                 (

@@ -107,7 +107,7 @@ public sealed record SlipView(
             );
         }
         var (hero, heroNote) = ("", "");
-        if (order.Facts.Ending is { } ending)
+        if (order.Facts.End.Ending is { } ending)
         {
             rows.Add(Ended(ending, f));
         }
@@ -123,7 +123,9 @@ public sealed record SlipView(
             if (c.Standing.Station == Station.Send)
             {
                 var balance =
-                    c.Frozen!.Total - (order.Facts.Deposit?.Amount ?? 0) - (order.Facts.Parts ?? []).Sum(p => p.Taken);
+                    c.Frozen!.Total
+                    - (order.Facts.Gathering.Deposit?.Amount ?? 0)
+                    - order.Facts.Sending.Parts.Sum(p => p.Taken);
                 rows.Add(
                     new(
                         Price,
@@ -233,7 +235,7 @@ public sealed record SlipView(
     private static string DueNote(OrderCase c, Promise? promise, PlacedOrder? placed, FigureFormat f, DateTime wall)
     {
         var due = c.Order.Ask.DueAt;
-        if (c.Order.Facts.HandOver is { } handed)
+        if (c.Order.Facts.Sending.HandOver is { } handed)
         {
             return $"handed over to {handed.To}";
         }
@@ -285,26 +287,26 @@ public sealed record SlipView(
                     bands is null ? Unfit : ""
                 );
             case Station.Gather:
-                var waiting = facts.Items.Count(i => i.DoneAt is null);
-                return facts.Approval is null ? new("approve", "Take their yes", "")
-                    : c.Frozen!.Deposit > 0 && facts.Deposit is null
+                var waiting = facts.Gathering.Items.Count(i => i.DoneAt is null);
+                return facts.Gathering.Approval is null ? new("approve", "Take their yes", "")
+                    : c.Frozen!.Deposit > 0 && facts.Gathering.Deposit is null
                         ? new("deposit", $"Note {Shown.Money(c.Frozen.Deposit, f)}", "")
                     : new("tick", $"Tick off the next of {waiting}", "");
             case Station.Press:
                 return new(
                     "run",
-                    facts.RunStartedAt is null
+                    facts.Pressing.StartedAt is null
                         ? $"Press {c.Order.Ask.Pieces} {(c.Lines.Count == 1 ? GarmentNouns.Of(c.Lines[0].Style!.Kind, c.Order.Ask.Pieces) : "pieces")}"
                         : "Back to the run",
                     ""
                 );
             case Station.Send:
-                var left = c.Order.Ask.Pieces - facts.Delivered() - facts.Counted.Sum(x => x.Pieces);
+                var left = c.Order.Ask.Pieces - facts.Delivered() - facts.Sending.Counted.Sum(x => x.Pieces);
                 return new("hand-over", "Hand it over", left > 0 ? $"{left} pieces to count" : "");
             case Station.Learn:
                 return new("close", $"Close {c.Order.Code}", "");
             default:
-                return c.Order.Facts.Ending is null
+                return c.Order.Facts.End.Ending is null
                     ? new("none", "Closed", "off the line")
                     : new("bring-back", $"Bring {c.Order.Code} back", "");
         }

@@ -59,14 +59,14 @@ public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOn
         // once the quote is sent, what is bought stands; a piece is cut once
         var free = line.Frozen is null
             ? Free(connection, c.Order.Id)
-                .Where(r => c.Order.Facts.Remnants?.Any(u => u.RemnantId == r.Id) != true)
+                .Where(r => c.Order.Facts.Layout.Remnants.Any(u => u.RemnantId == r.Id) != true)
                 .ToList()
             : [];
         var bought = band
             .Decorations.SelectMany(d => d.Purchases.Select(p => (Plan: d, Purchase: p, p.Layer)))
             .Where(x => x.Purchase.Rows is not null && x.Purchase.MaterialId.Length > 0)
             .ToList();
-        var used = (c.Order.Facts.Remnants ?? []).Where(r => r.LineId == line.Asked.Id).ToList();
+        var used = c.Order.Facts.Layout.Remnants.Where(r => r.LineId == line.Asked.Id).ToList();
         string Place(string placementId) =>
             line.Asked.Placements.FirstOrDefault(p => p.Id == placementId)?.At().Name ?? placementId;
         string Label(string placementId, int layer) => $"{Place(placementId)}, {Htv.ColourName(layer)}";

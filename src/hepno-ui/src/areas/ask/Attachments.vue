@@ -45,7 +45,7 @@ const size = (bytes: number) =>
 
 <template>
   <section class="files" aria-label="Files with the order">
-    <span v-for="a in order.facts.attached ?? []" :key="a.id" class="file"
+    <span v-for="a in order.facts.attached" :key="a.id" class="file"
       ><a :href="`/api/orders/${order.id}/attachments/${a.id}`" download>{{ a.name }}</a>
       <span class="small quiet">{{ size(a.bytes) }}</span><button
         class="out"

@@ -49,7 +49,9 @@ const names = computed(() => Object.fromEntries([...bands.value, ...folds.value]
 /** The owner's own reason, kept with the choice. */
 const why = ref('')
 const counted = computed(() => folds.value.length > 4 && !allFolds.value && openFold.value === '')
-const decided = computed(() => shop.order?.facts.decisions.find((d) => d.lineId === lineInHand.value?.id)?.why ?? '')
+const decided = computed(
+  () => shop.order?.facts.choice.decisions.find((d) => d.lineId === lineInHand.value?.id)?.why ?? '',
+)
 
 const scale = computed<Scale>(() => ({
   width: 560,

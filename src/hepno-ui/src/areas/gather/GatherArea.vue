@@ -16,7 +16,9 @@ const by = ref('')
 const amount = ref<number | ''>('')
 const reason = ref('')
 const f = computed(() => format())
-const order = computed(() => (shop.order?.station === 'gather' || shop.order?.facts.items.length ? shop.order : null))
+const order = computed(() =>
+  shop.order?.station === 'gather' || shop.order?.facts.gathering.items.length ? shop.order : null,
+)
 const load = () =>
   reading(async () => {
     view.value = await ask(api.GET('/api/gather'))
@@ -103,7 +105,7 @@ async function deposit(): Promise<void> {
 /** Lines of the customer's own garments whose risk nobody has taken yet. */
 const risky = computed(() =>
   (order.value?.lines ?? []).filter(
-    (l, i) => order.value!.ask.lines[i]?.theirs && !(order.value!.facts.risks ?? []).some((r) => r.lineId === l.id),
+    (l, i) => order.value!.ask.lines[i]?.theirs && !order.value!.facts.gathering.risks.some((r) => r.lineId === l.id),
   ),
 )
 const taker = ref('')
@@ -138,14 +140,19 @@ async function tick(item: Schemas['GatherItem'] | undefined): Promise<void> {
 function act(): void {
   const o = shop.order
   if (!o || o.station !== 'gather') return
-  if (!o.facts.approval) begin('approve')
-  else if (o.deposit > 0 && !o.facts.deposit) begin('deposit')
-  else void tick(o.facts.items.find((i) => i.doneAt === null))
+  if (!o.facts.gathering.approval) begin('approve')
+  else if (o.deposit > 0 && !o.facts.gathering.deposit) begin('deposit')
+  else void tick(o.facts.gathering.items.find((i) => i.doneAt === null))
 }
 function onKey(event: KeyboardEvent): void {
   if (typing(event) || event.ctrlKey || event.metaKey || event.repeat) return
   if (event.key.toLowerCase() === 'y') act()
-  else if (event.key.toLowerCase() === 'o' && shop.order?.facts.approval && !shop.order.facts.deposit) begin('deposit')
+  else if (
+    event.key.toLowerCase() === 'o' &&
+    shop.order?.facts.gathering.approval &&
+    !shop.order.facts.gathering.deposit
+  )
+    begin('deposit')
   else return
   event.preventDefault()
 }
@@ -254,7 +261,7 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
       </section>
       <section v-if="order" class="list" aria-label="What to buy and prepare">
         <h2>{{ order.code }}: what to buy and prepare</h2>
-        <p v-if="order.facts.items.length === 0" class="small quiet">
+        <p v-if="order.facts.gathering.items.length === 0" class="small quiet">
           The list is made by their yes{{ order.deposit > 0 ? ' and the deposit' : '' }}. Until then nothing is bought
           or firmly planned.
         </p>
@@ -264,17 +271,17 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
           <button class="plain-button" type="submit" :disabled="taker.trim() === ''">They take it, in writing</button>
           <button class="plain-button" type="button" @click="risk(l.id, true)">A spot was tested, and is well</button>
         </form>
-        <p v-for="r in order.facts.risks ?? []" :key="r.lineId" class="small">
+        <p v-for="r in order.facts.gathering.risks" :key="r.lineId" class="small">
           <Sign kind="go" />
           {{
             r.spotTested ? 'A spot of their cloth was tested.' : `${r.acceptedBy} takes the risk of their own garments.`
           }}
         </p>
-        <label v-for="item in order.facts.items" :key="item.id" class="item" :class="{ done: item.doneAt }">
+        <label v-for="item in order.facts.gathering.items" :key="item.id" class="item" :class="{ done: item.doneAt }">
           <input
             type="checkbox"
             :checked="item.doneAt !== null"
-            :disabled="order.facts.runStartedAt !== null"
+            :disabled="order.facts.pressing.startedAt !== null"
             @change="tick(item)"
           />
           <span>{{ item.text }}</span><span class="small quiet">{{ item.supplier || 'our own hands' }}</span
@@ -288,11 +295,13 @@ const waiting = (lanes: Schemas['GatherLane'][]) =>
           <p v-for="p in pushed" :key="p">{{ p }}</p>
         </div>
         <p class="buttons">
-          <button v-if="!order.facts.approval" class="go-button" @click="begin('approve')">Take their yes</button>
+          <button v-if="!order.facts.gathering.approval" class="go-button" @click="begin('approve')">
+            Take their yes
+          </button>
           <button
-            v-if="order.deposit > 0 && !order.facts.deposit"
+            v-if="order.deposit > 0 && !order.facts.gathering.deposit"
             class="plain-button"
-            :disabled="!order.facts.approval"
+            :disabled="!order.facts.gathering.approval"
             @click="begin('deposit')"
           >
             Note the deposit, {{ money(order.deposit, f) }}

@@ -48,12 +48,12 @@ const allLying = computed(
   () =>
     layout.value?.band.methodId === 'dtf-bought' &&
     layout.value.band.decorations.every((d) => d.purchases.length === 0) &&
-    (shop.order?.facts.drawer?.length ?? 0) > 0,
+    (shop.order?.facts.layout.drawer?.length ?? 0) > 0,
 )
 /** Gives what the line took from the drawer back, print by print. */
 async function printNew(): Promise<void> {
   const line = lineInHand.value?.id ?? ''
-  for (const d of (shop.order?.facts.drawer ?? []).filter((x) => x.lineId === line)) {
+  for (const d of (shop.order?.facts.layout.drawer ?? []).filter((x) => x.lineId === line)) {
     const order = shop.order
     if (!order) return
     await attempt(async () => {

@@ -20,7 +20,7 @@ watch(
   async () => {
     learned.value = null
     const o = shop.order
-    if (!o?.facts.handOver) return
+    if (!o?.facts.sending.handOver) return
     await reading(async () => {
       learned.value = await ask(api.GET('/api/orders/{id}/learned', { params: { path: { id: o.id } } }))
     })
@@ -66,8 +66,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
     <div v-if="!view" class="drawing">
       <p class="frame">
         {{
-          shop.order?.facts.ending
-            ? `${shop.order.code} came to nothing: ${shop.order.facts.ending.word}${shop.order.facts.ending.why ? `, ${shop.order.facts.ending.why}` : ''}.`
+          shop.order?.facts.end.ending
+            ? `${shop.order.code} came to nothing: ${shop.order.facts.end.ending.word}${shop.order.facts.end.ending.why ? `, ${shop.order.facts.end.ending.why}` : ''}.`
             : shop.order
               ? `${shop.order.code} is not handed over yet: there is nothing to hold against its quote.`
               : 'No order in hand.'

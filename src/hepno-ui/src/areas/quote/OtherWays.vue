@@ -6,7 +6,7 @@ import { attempt, format, lineInHand, reading, refresh, shop } from '../../state
 
 /** The other methods for the line that is looked at, side by side; one of them is taken instead with one click. */
 const offered = (methodId: string) =>
-  (shop.order?.facts.offered ?? []).some((w) => w.lineId === lineInHand.value?.id && w.methodId === methodId)
+  (shop.order?.facts.choice.offered ?? []).some((w) => w.lineId === lineInHand.value?.id && w.methodId === methodId)
 async function offer(methodId: string): Promise<void> {
   const [order, lineId] = [shop.order, lineInHand.value?.id ?? null]
   if (!order) return

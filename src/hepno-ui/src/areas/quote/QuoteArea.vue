@@ -74,7 +74,7 @@ const paper = (name: string) => `/api/orders/${shop.order?.id}/${name}.pdf`
 const page = () => window.open(paper('quote'), '_blank')
 function onKey(event: KeyboardEvent): void {
   if (typing(event) || !view.value || event.ctrlKey) return
-  if (event.key.toLowerCase() === 'o' && shop.order?.facts.approval) {
+  if (event.key.toLowerCase() === 'o' && shop.order?.facts.gathering.approval) {
     event.preventDefault()
     window.open(paper('confirmation'), '_blank')
   } else if (event.key.toLowerCase() === 'p') {
@@ -128,7 +128,11 @@ onUnmounted(() => {
           <p class="papers noprint">
             <a class="plain-button" :href="paper('quote')" target="_blank">Open the page to print</a
             ><a class="plain-button" :href="paper('quote')" :download="`${doc.number}.pdf`">Save it</a
-            ><a v-if="shop.order?.facts.approval" class="plain-button" :href="paper('confirmation')" target="_blank"
+            ><a
+              v-if="shop.order?.facts.gathering.approval"
+              class="plain-button"
+              :href="paper('confirmation')"
+              target="_blank"
               >Order confirmation</a
             >
           </p>
@@ -251,7 +255,7 @@ onUnmounted(() => {
     <Keys
       :hints="[
         ['P', 'the page, to print or save'],
-        ...(shop.order?.facts.approval ? ([['O', 'order confirmation']] as [string, string][]) : []),
+        ...(shop.order?.facts.gathering.approval ? ([['O', 'order confirmation']] as [string, string][]) : []),
         ['Ctrl Enter', view?.sent ? 'on to Gather' : 'send it'],
       ]"
       ><button

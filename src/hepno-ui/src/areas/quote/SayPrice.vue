@@ -8,7 +8,7 @@ import { attempt, format, lineInHand, refresh, shop } from '../../state/state'
 /** The price of a piece: as the policy makes it, until the owner says another. Emptied, it is the policy's again. */
 const props = defineProps<{ price: number; how: string }>()
 const typed = computed(
-  () => shop.order?.facts.decisions.find((d) => d.lineId === lineInHand.value?.id)?.typedPrice ?? null,
+  () => shop.order?.facts.choice.decisions.find((d) => d.lineId === lineInHand.value?.id)?.typedPrice ?? null,
 )
 const draft = ref('')
 /** A price as it is typed: without marks between thousands. */

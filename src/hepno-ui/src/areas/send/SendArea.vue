@@ -21,11 +21,11 @@ const rows = computed(() =>
       size: s.size,
       wanted:
         s.pieces -
-        (order.value?.facts.parts ?? [])
+        (order.value?.facts.sending.parts ?? [])
           .flatMap((p) => p.pieces)
           .filter((c) => c.lineId === l.id && c.size === s.size)
           .reduce((n, c) => n + c.pieces, 0),
-      counted: order.value?.facts.counted.find((c) => c.lineId === l.id && c.size === s.size)?.pieces ?? 0,
+      counted: order.value?.facts.sending.counted.find((c) => c.lineId === l.id && c.size === s.size)?.pieces ?? 0,
     })),
   ),
 )
@@ -188,7 +188,9 @@ onUnmounted(() => {
     <template v-else>
       <h1>
         {{ counted === wanted ? `All ${wanted} are in the box.` : `${counted} of ${wanted} counted into the box.` }}
-        <span v-if="order.facts.handOver" class="quiet">Handed over to {{ order.facts.handOver.to }}.</span>
+        <span v-if="order.facts.sending.handOver" class="quiet"
+          >Handed over to {{ order.facts.sending.handOver.to }}.</span
+        >
       </h1>
       <div class="drawing two">
         <section aria-label="Count by size">
