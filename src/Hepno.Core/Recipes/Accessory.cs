@@ -37,11 +37,16 @@ public sealed record Accessory(
     DateOnly Since
 )
 {
+    private const double NearlyWornShare = 0.9;
+
     /// <summary>True for what goes under the print.</summary>
     public bool Lifts() => Kind is AccessoryKind.Pillow or AccessoryKind.Foam;
 
     /// <summary>Presses it has left after some pieces; null while nobody counts.</summary>
     public int? Left(int pressed) => Uses == 0 ? null : Math.Max(0, Uses - pressed);
+
+    /// <summary>True when it should be replaced soon: nine tenths of its presses are done.</summary>
+    public bool IsNearlyWorn(int pressed) => Uses > 0 && pressed >= NearlyWornShare * Uses;
 
     /// <summary>What cannot be kept.</summary>
     public IEnumerable<Problem> Problems()

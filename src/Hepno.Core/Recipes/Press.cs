@@ -48,6 +48,8 @@ public sealed record Press(
     /// <summary>Room temperature that warm-up starts from, °F.</summary>
     public const double RoomF = 70;
 
+    // 60 °C: nobody keeps a hand there
+    private const double HotF = 140;
     private const string BenchKind = "bench";
     private const string CapPress = "cap";
     private const string AutoOpen = "auto-open";
@@ -131,6 +133,10 @@ public sealed record Press(
 
     /// <summary>Offset at a recipe's heat, °F: by the newest map near it; as typed while there is no map at all; null when it is not yet tested there.</summary>
     public double? OffsetFor(double recipeF) => Maps is { Count: > 0 } ? MapFor(recipeF)?.OffsetF() : OffsetF;
+
+    /// <summary>True for a platen that is to be shown as hot.</summary>
+    /// <param name="heatF">Its heat, °F.</param>
+    public static bool IsHot(double heatF) => heatF > HotF;
 
     /// <summary>True when the offset is too large to correct.</summary>
     public bool IsSetAside() => OffsetF is { } offset && Math.Abs(offset) > LargestOffsetF;

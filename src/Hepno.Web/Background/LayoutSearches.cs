@@ -19,11 +19,13 @@ internal sealed class LayoutSearches
     /// <param name="longest">How long somebody waits: then it ends, the layings it tried are recorded and give the same layout again.</param>
     /// <param name="run">Does it; told after some layings how far it is, it asks whether to go on.</param>
     /// <param name="tried">Works out what a layout comes to.</param>
+    /// <param name="from">What the layout takes that it is begun from.</param>
     public LayoutSearchView Begin(
         int of,
         TimeSpan longest,
         Func<Func<int, double, bool>, LineLayout> run,
-        Func<LineLayout, TriedLayout> tried
+        Func<LineLayout, TriedLayout> tried,
+        LaidLength from
     )
     {
         if (searches.Values.Count(s => !s.IsDone) >= MostAtOnce)
@@ -39,7 +41,7 @@ internal sealed class LayoutSearches
         {
             searches.TryRemove(old.Id, out _);
         }
-        var search = new Search(Guid.NewGuid().ToString("N"), of, longest, DateTime.UtcNow);
+        var search = new Search(Guid.NewGuid().ToString("N"), of, longest, DateTime.UtcNow, from);
         searches[search.Id] = search;
         _ = Task.Run(() => search.Run(run, tried));
         return search.View();
@@ -56,7 +58,7 @@ internal sealed class LayoutSearches
 
     private Search Find(string id) => searches.GetValueOrDefault(id) ?? throw RefusedException.NoSuch("search", id);
 
-    private sealed class Search(string id, int of, TimeSpan longest, DateTime began)
+    private sealed class Search(string id, int of, TimeSpan longest, DateTime began, LaidLength from)
     {
         private readonly Lock gate = new();
         private readonly List<SearchPoint> course = [];
@@ -107,7 +109,8 @@ internal sealed class LayoutSearches
         {
             lock (gate)
             {
-                return refused is not null ? throw refused : new(id, steps, of, [.. course], IsDone, result);
+                var isBetter = result?.Figures.Length().IsLessThan(from) == true;
+                return refused is not null ? throw refused : new(id, steps, of, [.. course], IsDone, result, isBetter);
             }
         }
 

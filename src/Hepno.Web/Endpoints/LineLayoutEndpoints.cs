@@ -327,7 +327,8 @@ internal static class LineLayoutEndpoints
             steps,
             TimeSpan.FromSeconds(body.Seconds),
             go => LineLayouts.Searched(l, layout, body.Seed, steps, go),
-            found => LineLayouts.Tried(l, found, book)
+            found => LineLayouts.Tried(l, found, book),
+            LineLayouts.Tried(l, layout, book).Figures.Length()
         );
     }
 

@@ -64,7 +64,8 @@ internal sealed record PlatenView(
 /// <param name="Name">Which.</param>
 /// <param name="Said">How many presses of how many, in words.</param>
 /// <param name="Share">The same, 0 to 1; null while nobody counts.</param>
-internal sealed record WearView(string Name, string Said, double? Share);
+/// <param name="IsNearlyWorn">True when it should be replaced soon.</param>
+internal sealed record WearView(string Name, string Said, double? Share, bool IsNearlyWorn);
 
 /// <summary>What went over a press since it was last found right.</summary>
 /// <param name="Since">That day in words; "ever" when it never was.</param>
@@ -111,12 +112,10 @@ internal static class PressCheckEndpoints
     // once a shop checks its platens there are a few days' orders; those of years nobody reads
     private const int MostListed = 12;
 
-    // above 60 °C a platen is shown as hot
-    private const double HotF = 140;
-
     public static void MapPressChecks(this IEndpointRouteBuilder api)
     {
         var presses = api.MapGroup("/presses").WithTags("presses");
+        presses.MapGet("set-aside", SetAside).WithName("pressesSetAside").OpenTo(Caller.Press);
         presses.MapGet("{id}/platen", Platen).WithName("platen").OpenTo(Caller.Press);
         presses.MapPost("{id}/maps", AddMap).WithName("addPlatenMap").OpenTo(Caller.Press);
         presses.MapGet("{id}/thermometer", Thermometer).WithName("readThermometer").OpenTo(Caller.Press);
@@ -124,6 +123,10 @@ internal static class PressCheckEndpoints
         presses.MapGet("{id}/readout", Readout).WithName("pressReadout").OpenTo(Caller.Press);
         presses.MapPut("{id}/readout", SetReadout).WithName("setPress").OpenTo(Caller.Press);
     }
+
+    /// <summary>Ids of the presses that are set aside: off by more than can be corrected.</summary>
+    internal static List<string> SetAside(Desk desk) =>
+        desk.Db.Read(c => Aggregates.Presses.All(c).Where(p => p.Value.IsSetAside()).Select(p => p.Value.Id).ToList());
 
     /// <summary>What is known of a press's platen, and what to set for each recipe's heat.</summary>
     internal static PlatenView Platen(string id, Desk desk) =>
@@ -256,14 +259,15 @@ internal static class PressCheckEndpoints
     {
         if (a.Uses == 0)
         {
-            return new(a.Name, $"{a.WidthIn:0.##} × {a.HeightIn:0.##} in", null);
+            return new(a.Name, $"{a.WidthIn:0.##} × {a.HeightIn:0.##} in", null, false);
         }
         var pressed = RunStore.CountPressedSince(c, press.Id, StartOf(a.Since), a.Uses);
         var due = a.Left(pressed) == 0 ? ": due for a new one" : "";
         return new(
             a.Name,
             $"{pressed} of {a.Uses} presses since {Shown.DayAndYear(a.Since, book.Numbers.Format)}{due}",
-            pressed / (double)a.Uses
+            pressed / (double)a.Uses,
+            a.IsNearlyWorn(pressed)
         );
     }
 
@@ -306,7 +310,7 @@ internal static class PressCheckEndpoints
         var (read, f) = (device.Read(PressOf(id, c)), Desk.Numbers(c).Format);
         var until = read.MinutesUntil * 60;
         var said = !read.On
-            ? read.HeatF > HotF
+            ? Press.IsHot(read.HeatF)
                 ? "off, still hot"
                 : "off, cold"
             : until <= 1
@@ -319,7 +323,7 @@ internal static class PressCheckEndpoints
             read.HeatF,
             Shown.Temperature(read.HeatF, f),
             said,
-            read.HeatF > HotF,
+            Press.IsHot(read.HeatF),
             read.Faster
         );
     }

@@ -112,6 +112,9 @@ public sealed record LayoutFigures(
     int Steps
 )
 {
+    /// <summary>How much it takes.</summary>
+    internal LaidLength Length() => new(UsedIn, Sheets);
+
     internal static LayoutFigures Of(FilmGround on, GangFound found, GangFound needed)
     {
         var (bill, order) = (on.Bill(found), on.Bill(needed));
@@ -242,13 +245,15 @@ public sealed record TriedLayout(
 /// <param name="Course">Best length, or sheets, after so many layings: each time it got better.</param>
 /// <param name="IsDone">True when it ended or was stopped.</param>
 /// <param name="Result">What it found; null while it goes on.</param>
+/// <param name="IsBetter">True when what it found takes less than the layout it was begun from.</param>
 public sealed record LayoutSearchView(
     string Id,
     int Steps,
     int Of,
     IReadOnlyList<SearchPoint> Course,
     bool IsDone,
-    TriedLayout? Result
+    TriedLayout? Result,
+    bool IsBetter
 );
 
 /// <summary>The best after some layings.</summary>

@@ -2837,6 +2837,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/presses/set-aside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Ids of the presses that are set aside: off by more than can be corrected. */
+        get: operations["pressesSetAside"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/presses/{id}/platen": {
         parameters: {
             query?: never;
@@ -4176,6 +4193,15 @@ export interface components {
             /** @description How it looks. */
             look: string;
         };
+        /** @description Which ways were chosen. */
+        ChoiceFacts: {
+            /** @description Methods chosen, at most one a line. */
+            decisions: components["schemas"]["Decision"][];
+            /** @description Other methods offered to the customer beside the quoted ones. */
+            offered: components["schemas"]["OfferedWay"][];
+            /** @description For lines asked for again: how they were made and sold before. */
+            lastTimes: components["schemas"]["LastTime"][];
+        };
         /** @description The method chosen for a line; the first one when no line is named. */
         ChooseBody: {
             methodId: string;
@@ -5359,6 +5385,15 @@ export interface components {
             kind: components["schemas"]["EndKind"];
             /** @description Why it cannot end so; empty when it can. */
             hindrance: string;
+        };
+        /** @description How it left the line. */
+        EndFacts: {
+            /**
+             * Format: date-time
+             * @description Closed after learning, or without being handed over (UTC); null while it is on the line.
+             */
+            closedAt: null | string;
+            ending: null | components["schemas"]["Ending"];
         };
         /**
          * @description How an order left the work line without being handed over.
@@ -6691,6 +6726,15 @@ export interface components {
             days: string[];
             lanes: components["schemas"]["GatherLane"][];
         };
+        /** @description What was agreed, and what is gathered for it. */
+        GatheringFacts: {
+            approval: null | components["schemas"]["Approval"];
+            deposit: null | components["schemas"]["Deposit"];
+            /** @description For lines of the customer's own garments: who takes the risk. */
+            risks: components["schemas"]["RiskTaken"][];
+            /** @description What is gathered. */
+            items: components["schemas"]["GatherItem"][];
+        };
         /** @description The pieces given to the customer. */
         HandOver: {
             /** @description Who took them. */
@@ -7169,6 +7213,22 @@ export interface components {
             /** @description Why it does not; empty where it does. */
             whyNot: string;
         };
+        /** @description What was laid out. */
+        LayoutFacts: {
+            /**
+             * Format: date-time
+             * @description When the layout was taken (UTC), or null.
+             */
+            at: null | string;
+            /** @description Layouts settled for lines. */
+            layouts: components["schemas"]["LineLayout"][];
+            /** @description Transfers of the drawer that are used instead of new ones. */
+            drawer: components["schemas"]["FromDrawer"][];
+            /** @description Lines whose film is bought on another order's layout. */
+            joined: components["schemas"]["JoinedFilm"][];
+            /** @description Pieces of vinyl used for it. */
+            remnants: components["schemas"]["FromRemnant"][];
+        };
         /** @description What a layout comes to. */
         LayoutFigures: {
             /**
@@ -7324,6 +7384,8 @@ export interface components {
             /** @description True when it ended or was stopped. */
             isDone: boolean;
             result: null | components["schemas"]["TriedLayout"];
+            /** @description True when what it found takes less than the layout it was begun from. */
+            isBetter: boolean;
         };
         /** @description A design's part of what the order pays for the layout. */
         LayoutShare: {
@@ -8237,55 +8299,22 @@ export interface components {
             facts: components["schemas"]["OrderFacts"];
             quotes: components["schemas"]["QuoteExport"][];
         };
-        /** @description What has happened to an order; where it stands follows from this alone. */
+        /** @description What has happened to an order, by station; where it stands follows from this alone. */
         OrderFacts: {
-            /** @description Methods chosen, at most one a line. */
-            decisions: components["schemas"]["Decision"][];
-            /**
-             * Format: date-time
-             * @description When the layout was taken (UTC).
-             */
-            laidOutAt: null | string;
-            approval: null | components["schemas"]["Approval"];
-            deposit: null | components["schemas"]["Deposit"];
-            /** @description What is gathered. */
-            items: components["schemas"]["GatherItem"][];
-            /**
-             * Format: date-time
-             * @description When pressing began (UTC).
-             */
-            runStartedAt: null | string;
-            /** @description Pieces counted into the box. */
-            counted: components["schemas"]["CountedSize"][];
-            handOver: null | components["schemas"]["HandOver"];
-            /**
-             * Format: date-time
-             * @description Closed after learning (UTC).
-             */
-            closedAt: null | string;
-            /** @description Lines the owner put somewhere on the press day; null for none. */
-            moves: null | components["schemas"]["MovedLine"][];
-            /** @description Parts given to the customer before the rest; null for none. */
-            parts: null | components["schemas"]["PartDelivery"][];
-            /** @description Other methods offered to the customer beside the quoted ones; null for none. */
-            offered: null | components["schemas"]["OfferedWay"][];
-            /** @description For lines of the customer's own garments: who takes the risk; null for none. */
-            risks: null | components["schemas"]["RiskTaken"][];
-            /** @description Files kept with the order; null for none. */
-            attached: null | components["schemas"]["Attachment"][];
-            /** @description Which press each line was begun on; null before, and for runs of before it was noted. */
-            pressed: null | components["schemas"]["PressedOn"][];
-            /** @description Layouts settled for lines; null for none. */
-            layouts: null | components["schemas"]["LineLayout"][];
-            /** @description Transfers of the drawer that are used instead of new ones; null for none. */
-            drawer: null | components["schemas"]["FromDrawer"][];
-            /** @description Lines whose film is bought on another order's layout; null for none. */
-            joined: null | components["schemas"]["JoinedFilm"][];
-            /** @description Pieces of vinyl used for it; null for none. */
-            remnants: null | components["schemas"]["FromRemnant"][];
-            ending: null | components["schemas"]["Ending"];
-            /** @description For lines asked for again: how they were made and sold before; null for none. */
-            lastTimes: null | components["schemas"]["LastTime"][];
+            /** @description Which ways were chosen. */
+            choice: components["schemas"]["ChoiceFacts"];
+            /** @description What was laid out. */
+            layout: components["schemas"]["LayoutFacts"];
+            /** @description What was agreed, and what is gathered for it. */
+            gathering: components["schemas"]["GatheringFacts"];
+            /** @description Where and when it is pressed. */
+            pressing: components["schemas"]["PressingFacts"];
+            /** @description What was counted and given. */
+            sending: components["schemas"]["SendingFacts"];
+            /** @description How it left the line. */
+            end: components["schemas"]["EndFacts"];
+            /** @description Files kept with it. */
+            attached: components["schemas"]["Attachment"][];
         };
         /** @description A line of an order as the screens need it. */
         OrderLineView: {
@@ -9878,6 +9907,18 @@ export interface components {
             /** @description Why, most often first. */
             reasons: string[];
         };
+        /** @description Where and when it is pressed. */
+        PressingFacts: {
+            /**
+             * Format: date-time
+             * @description When pressing began (UTC), or null.
+             */
+            startedAt: null | string;
+            /** @description Which press each line was begun on; empty before, and for runs of before it was noted. */
+            on: components["schemas"]["PressedOn"][];
+            /** @description Lines the owner put somewhere on the press day. */
+            moves: components["schemas"]["MovedLine"][];
+        };
         /** @description A price a piece the owner says, or null for the policy's. */
         PriceBody: {
             /** Format: double */
@@ -11414,6 +11455,14 @@ export interface components {
             balance: components["schemas"]["PartBalance"];
             /** @description Parts delivered, in words. */
             parts: string[];
+        };
+        /** @description What was counted and given. */
+        SendingFacts: {
+            /** @description Pieces counted into the box. */
+            counted: components["schemas"]["CountedSize"][];
+            /** @description Parts given to the customer before the rest. */
+            parts: components["schemas"]["PartDelivery"][];
+            handOver: null | components["schemas"]["HandOver"];
         };
         /** @description A recipe's heat on a press. */
         SetFor: {
@@ -13191,6 +13240,8 @@ export interface components {
              * @description The same, 0 to 1; null while nobody counts.
              */
             share: null | number;
+            /** @description True when it should be replaced soon. */
+            isNearlyWorn: boolean;
         };
         /**
          * @description An input of a price that may be tried at another level.
@@ -26867,6 +26918,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Written"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    pressesSetAside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
                 };
             };
             /** @description Bad Request */

@@ -40,9 +40,16 @@ const cutters = things<Schemas['Cutter']>('cutters')
 const papers = things<Schemas['TransferPaper']>('papers')
 const stitchers = things<Schemas['StitchMachine']>('stitch-machines')
 const garmentPrinters = things<Schemas['GarmentPrinter']>('garment-printers')
+const setAside = ref<string[]>([])
+const pressesAndOffsets = {
+  load: async () => {
+    await presses.load()
+    setAside.value = await ask(api.GET('/api/presses/set-aside'))
+  },
+}
 const kinds = {
   cutter: cutters,
-  press: presses,
+  press: pressesAndOffsets,
   upkeep,
   supplies,
   film: films,
@@ -120,7 +127,7 @@ const upkeepOf = (id: string) => upkeep.all.value.find((k) => k.value.id === id)
           <span v-else-if="p.offsetF === null" class="caution"
             ><Sign kind="caution" /> not yet tested: pressing at the dial's word</span
           >
-          <span v-else-if="Math.abs(p.offsetF) > 20" class="heat"
+          <span v-else-if="setAside.includes(p.id)" class="heat"
             ><Sign kind="heat" /> off by {{ degrees(p.offsetF) }}: set aside</span
           >
           <span v-else class="stack"

@@ -126,7 +126,7 @@ async function keep(): Promise<void> {
       <ul v-if="view.wear.length > 0" class="wear small">
         <li v-for="w in view.wear" :key="w.name">
           <b>{{ w.name }}</b>
-          <span v-if="w.share !== null" class="bar" :class="{ near: w.share >= 0.9 }"
+          <span v-if="w.share !== null" class="bar" :class="{ near: w.isNearlyWorn }"
             ><span :style="{ width: `${w.share * 100}%` }"
           /></span>
           <span class="quiet">{{ w.said }}</span>

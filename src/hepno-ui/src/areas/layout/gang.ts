@@ -258,10 +258,9 @@ export function useGang() {
         search.value = await ask(api.GET('/api/layout-searches/{id}', { params: { path: { id: running.id } } }))
       }
       const found = search.value?.result
-      const now = view.value?.figures
       // another search begins elsewhere
       seed.value++
-      if (found && now && (found.figures.usedIn < now.usedIn - 1e-6 || found.figures.sheets < now.sheets))
+      if (found && search.value?.isBetter)
         proposal.value = { what: 'The better layout is kept', tried: found, steps: found.figures.steps }
     })
   }
