@@ -71,7 +71,7 @@ public static class QuoteStore
     }
 
     /// <summary>All quotes of an order, withdrawn ones too, oldest first.</summary>
-    public static List<StoredQuote> Of(SqliteConnection connection, string orderId) =>
+    public static List<StoredQuote> OfOrder(SqliteConnection connection, string orderId) =>
         connection.Query($"SELECT {Columns} FROM quote WHERE order_id = @id ORDER BY sent_at", Map, ("@id", orderId));
 
     /// <summary>Ids of all quotes of the shop, oldest first.</summary>

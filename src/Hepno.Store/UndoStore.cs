@@ -61,7 +61,7 @@ public static class UndoStore
     }
 
     /// <summary>What happened to a thing, newest first.</summary>
-    public static List<PastDeed> Of(SqliteConnection connection, string kind, string id) =>
+    public static List<PastDeed> Past(SqliteConnection connection, string kind, string id) =>
         connection.Query(
             "SELECT version, deed, device, at FROM history WHERE kind = @kind AND id = @id ORDER BY seq DESC LIMIT 200",
             r => new PastDeed(r.Long("version"), r.Text("deed"), r.Text("device"), r.Utc("at")),

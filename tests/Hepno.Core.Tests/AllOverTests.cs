@@ -177,7 +177,7 @@ public class AllOverTests
     [Fact]
     public void It_lies_over_the_whole_garment_of_each_size()
     {
-        var lies = LyingPrint.Of(Whole, "M", GarmentKind.Tee)!;
+        var lies = LyingPrint.Lay(Whole, "M", GarmentKind.Tee)!;
         Assert.Equal((34, 29), (lies.Print.Width, lies.Print.Height));
         Assert.Equal((34 * 1.14, 29 * 1.14), GarmentScale.Flat(GarmentKind.Tee, "XL"));
     }

@@ -67,7 +67,7 @@ public class AppliqueTests
     public void It_costs_less_than_filling_a_large_shape_with_stitches()
     {
         var ask = Ask();
-        decimal Cost(IDecorationMethod way) => LineCost.Of(ask, way.Answer(ask, Book).Decorations, Book).Cost.Value;
+        decimal Cost(IDecorationMethod way) => LineCost.Reckon(ask, way.Answer(ask, Book).Decorations, Book).Cost.Value;
         Assert.InRange(Cost(new Embroidery()) - Cost(new Applique()), 15, 30);
     }
 
@@ -84,7 +84,7 @@ public class AppliqueTests
             (plans[1].Recipe.TemperatureF, plans[1].Recipe.DwellSeconds, plans[1].Recipe.Source)
         );
         Assert.Equal(MethodTests.Gannet.Id, LineFloor.WorkplaceOf(ask, plans, Book).Id);
-        var cost = LineCost.Of(ask, plans, Book);
+        var cost = LineCost.Reckon(ask, plans, Book);
         Assert.Equal(["front", "front-finish"], cost.Sequence.Select(a => a.Id));
         Assert.Equal(cost.Cost.Value, cost.Cost.Parts.Sum(p => p.Value), 9);
         // the machine's held hour is its own, the press's the press's

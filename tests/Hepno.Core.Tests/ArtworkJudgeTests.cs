@@ -63,7 +63,7 @@ public class ArtworkJudgeTests
     [Fact]
     public void A_sound_picture_is_doubted_by_none()
     {
-        Assert.Empty(DesignFaults.Of(Sound, 9, Black, FigureFormat.Default));
+        Assert.Empty(DesignFaults.Find(Sound, 9, Black, FigureFormat.Default));
         Assert.All(Holds, h => Assert.Empty(DesignFaults.On(h, Sound, 9, Black, FigureFormat.Default)));
     }
 
@@ -158,7 +158,7 @@ public class ArtworkJudgeTests
                         ThinnestGap = new(gapPx, []),
                         Code = hasCode ? new("x", squarePx, Whole, ground) { Mirrored = mirrored } : null,
                     };
-                    var panel = DesignFaults.Of(report, widthIn, cloth, FigureFormat.Default);
+                    var panel = DesignFaults.Find(report, widthIn, cloth, FigureFormat.Default);
                     string[] fine =
                     [
                         .. PrintHold

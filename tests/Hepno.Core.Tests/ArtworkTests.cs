@@ -11,7 +11,7 @@ public class ArtworkTests
     private const double PxPerPt = Dpi / 72;
 
     private static ArtworkReport Report(Drawn drawn) =>
-        ArtworkReport.Of(drawn.Raster, Painted.Of(drawn.Raster).Box!.Width / Dpi, false)!;
+        ArtworkReport.Measure(drawn.Raster, Painted.Measure(drawn.Raster).Box!.Width / Dpi, false)!;
 
     private static double? Pt(ThinFeature? f) => f?.WidthPx / PxPerPt;
 
@@ -64,8 +64,8 @@ public class ArtworkTests
         var drawn = new Drawn(1401, 1101)
             .Box(101, 101, 800, 600, (200, 40, 30))
             .Stroke(150, 900, 1000, 1.5 * PxPerPt, 0, (30, 60, 200));
-        var whole = ArtworkReport.Of(drawn.Raster, 4, false)!;
-        var half = ArtworkReport.Of(drawn.Raster.Halved(), 4, false)!.Doubled(1401, 1101);
+        var whole = ArtworkReport.Measure(drawn.Raster, 4, false)!;
+        var half = ArtworkReport.Measure(drawn.Raster.Halved(), 4, false)!.Doubled(1401, 1101);
         Assert.True(half.Halved);
         Assert.Equal((1401, 1101), (half.WidthPx, half.HeightPx));
         Assert.InRange(half.PaintedPixels / whole.PaintedPixels, 0.995, 1.005);
@@ -264,8 +264,8 @@ public class ArtworkTests
         var report = Report(drawn);
         Assert.Equal((false, "#ffffff"), (report.Clear, report.Ground));
         var cut = FlatGround.KnockedOut(drawn.Raster, report.Ground!);
-        Assert.Equal(10_000, Painted.Of(cut).PaintedPixels, 100.0);
-        Assert.Equal(new PixelBox(50, 50, 100, 100), Painted.Of(cut).Box);
+        Assert.Equal(10_000, Painted.Measure(cut).PaintedPixels, 100.0);
+        Assert.Equal(new PixelBox(50, 50, 100, 100), Painted.Measure(cut).Box);
         Assert.Null(Report(new Drawn(100, 100).Box(0, 0, 50, 100, (255, 255, 255)).Box(50, 0, 50, 100)).Ground);
     }
 
@@ -276,7 +276,7 @@ public class ArtworkTests
     [InlineData(1490, 10, Sharpness.Poor)]
     public void Pixels_an_inch_have_a_word(int pixels, double widthIn, Sharpness word)
     {
-        Assert.Equal(word, Resolution.Of(Resolution.Dpi(pixels, widthIn)));
+        Assert.Equal(word, Resolution.Judge(Resolution.Dpi(pixels, widthIn)));
         Assert.Equal(pixels / 300.0, Resolution.WidestIn(pixels, Sharpness.Good), 1e-9);
     }
 
@@ -290,11 +290,11 @@ public class ArtworkTests
             .Glow(700, 300, 100, 60);
         var design = new Design("d", "Crest", "png", "", 0, 9, Report(drawn), Rights.Unsaid);
         string[] Codes(double widthIn, Colourway? cloth) =>
-            [.. DesignFaults.Of(design.Report, widthIn, cloth, FigureFormat.Default).Select(f => f.Code)];
+            [.. DesignFaults.Find(design.Report, widthIn, cloth, FigureFormat.Default).Select(f => f.Code)];
         var navy = new Colourway("navy", "Navy", "#2b3b5e", ColourClass.Dark);
         Assert.Equal(["resolution", "soft-edge", "contrast", "stray-colours"], Codes(9, navy));
         Assert.Equal(["stray-colours", "soft-edge"], Codes(2, new("white", "White", "#fcfaf5", ColourClass.White)));
-        var faults = DesignFaults.Of(design.Report, 5, navy, FigureFormat.Default).ToDictionary(f => f.Code);
+        var faults = DesignFaults.Find(design.Report, 5, navy, FigureFormat.Default).ToDictionary(f => f.Code);
         // the outermost of the glow is no more than dust: 837 pixels are painted, 167 an inch at 5 in, and 200 at 4.185
         Assert.Equal(
             (
@@ -338,7 +338,7 @@ public class ArtworkTests
 
     [Fact]
     public void Nothing_painted_is_no_report() =>
-        Assert.Null(ArtworkReport.Of(new Raster(4, 4, new byte[64]), 1, false));
+        Assert.Null(ArtworkReport.Measure(new Raster(4, 4, new byte[64]), 1, false));
 
     [Theory]
     [InlineData(0, 255, 255, 1, 0, 0, 0)]
@@ -350,7 +350,7 @@ public class ArtworkTests
     [InlineData(200, 100, 50, 0, 0.392, 0.588, 0.216)]
     public void Ink_is_split_by_the_pixels(int r, int g, int b, double c, double m, double y, double k)
     {
-        var split = InkSplit.Of(new Drawn(40, 40).Box(0, 0, 40, 20, ((byte)r, (byte)g, (byte)b)).Raster);
+        var split = InkSplit.Measure(new Drawn(40, 40).Box(0, 0, 40, 20, ((byte)r, (byte)g, (byte)b)).Raster);
         Assert.Equal(
             (c, m, y, k),
             (
@@ -366,15 +366,23 @@ public class ArtworkTests
     public void Ink_of_a_print_adds_up_to_what_the_printer_uses_whatever_the_colours()
     {
         // half cyan, half black: 50 in2 painted at 0.01 ml are 0.5 ml, a quarter of an ml of each
-        var half = InkSplit.Of(new Drawn(40, 40).Box(0, 0, 40, 20, (0, 255, 255)).Box(0, 20, 40, 20, (0, 0, 0)).Raster);
-        var use = InkUse.Of(half, 50, 50, 0.01, 0.016);
+        var half = InkSplit.Measure(
+            new Drawn(40, 40).Box(0, 0, 40, 20, (0, 255, 255)).Box(0, 20, 40, 20, (0, 0, 0)).Raster
+        );
+        var use = InkUse.Reckon(half, 50, 50, 0.01, 0.016);
         Assert.Equal(
             (0.25, 0, 0, 0.25, 0.8),
             (Math.Round(use.Cyan, 6), use.Magenta, use.Yellow, Math.Round(use.Black, 6), Math.Round(use.White, 6))
         );
         Assert.Equal(
             new(0, 0, 0, 0, 0.8),
-            InkUse.Of(InkSplit.Of(new Drawn(4, 4).Box(0, 0, 4, 4, (255, 255, 255)).Raster), 50, 50, 0.01, 0.016)
+            InkUse.Reckon(
+                InkSplit.Measure(new Drawn(4, 4).Box(0, 0, 4, 4, (255, 255, 255)).Raster),
+                50,
+                50,
+                0.01,
+                0.016
+            )
         );
     }
 

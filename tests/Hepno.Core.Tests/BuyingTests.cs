@@ -47,23 +47,23 @@ public class BuyingTests
     // 38 x 4.00 = 152 reach the price from 150
     [InlineData(38, 3.50)]
     public void The_price_is_the_best_the_whole_order_reaches(int pieces, double price) =>
-        Assert.Equal((decimal)price, LandedBlank.Of(Ask(pieces)).Parts[0].Value);
+        Assert.Equal((decimal)price, LandedBlank.Reckon(Ask(pieces)).Parts[0].Value);
 
     [Fact]
     public void Lines_of_the_same_style_reach_a_tier_together_and_the_suppliers_goods_the_free_freight()
     {
         var other = Ask(14) with { Colourway = Tee.Colourways[1] };
-        var blank = LandedBlank.Of(Ask(10) with { Others = [other] });
+        var blank = LandedBlank.Reckon(Ask(10) with { Others = [other] });
         Assert.Equal(3.60m, blank.Parts[0].Value);
         Assert.Equal("Shelf: Tee, from 24", blank.Parts[0].Source);
         Assert.Equal(12m / 24, blank.Parts[1].Value);
         // 58 x 3.50 = 203.00 are invoiced: no freight; 57 are 199.50, though 228.00 at list prices
-        Assert.NotEqual(0m, LandedBlank.Of(Ask(57)).Parts[1].Value);
+        Assert.NotEqual(0m, LandedBlank.Reckon(Ask(57)).Parts[1].Value);
         Assert.Equal(
             0m,
-            LandedBlank.Of(Ask(50, Tee with { Buying = Tee.Buying! with { ValueAtList = true } })).Parts[1].Value
+            LandedBlank.Reckon(Ask(50, Tee with { Buying = Tee.Buying! with { ValueAtList = true } })).Parts[1].Value
         );
-        var free = LandedBlank.Of(Ask(58));
+        var free = LandedBlank.Reckon(Ask(58));
         Assert.Equal(0m, free.Parts[1].Value);
         Assert.Equal(3.50m, free.Value);
         Assert.Equal(["Goods of the order", "Free from"], free.Parts[1].Parts.Select(p => p.Label));
@@ -77,7 +77,7 @@ public class BuyingTests
         Assert.Equal(
             (decimal)price,
             LandedBlank
-                .Of(
+                .Reckon(
                     Ask(10) with
                     {
                         BuyBy = buyBy is null
@@ -114,7 +114,7 @@ public class BuyingTests
             LeadDays = 4,
             Buying = null,
         };
-        var ways = BuyingWays.Of(
+        var ways = BuyingWays.All(
             Ask(22, shelf),
             MethodTests.Book with
             {
@@ -130,7 +130,7 @@ public class BuyingTests
         Assert.Equal("2 more M: the price from 24", ways[2].What);
         Assert.Equal(new DateTime(2026, 11, 28, 12, 0, 0), ways[1].Arrives);
         Assert.Equal(new DateTime(2026, 11, 25, 12, 0, 0), ways[3].Arrives);
-        var all = BuyingWays.Of(Ask(5, shelf), MethodTests.Book with { Styles = [shelf] }, Floor);
+        var all = BuyingWays.All(Ask(5, shelf), MethodTests.Book with { Styles = [shelf] }, Floor);
         Assert.Equal(("stock", 0m, 0), (all[0].Code, all[0].Cost.Value, SizeRun.Total(all[0].Bought)));
     }
 
@@ -138,12 +138,12 @@ public class BuyingTests
     public void A_few_more_for_free_freight_and_whole_packs()
     {
         // 54 x 3.50 = 189.00: four M at 3.50 are 14.00, two 2XL at 5.50 the 11.00 that are missing
-        Assert.Contains(BuyingWays.Of(Ask(54), MethodTests.Book, Floor), w =>
+        Assert.Contains(BuyingWays.All(Ask(54), MethodTests.Book, Floor), w =>
             w is { Code: "free-freight", What: "2 more 2XL: free freight from 200", Left: 2 }
         );
         var packed = Tee with { Buying = new([], PackOf: 6) };
         var way = Assert.Single(
-            BuyingWays.Of(
+            BuyingWays.All(
                 MethodTests.Ask(1) with
                 {
                     Style = packed,
@@ -218,7 +218,7 @@ public class BuyingTests
     public void A_rolls_price_for_a_foot_is_asked_about(double foot, bool asked) =>
         Assert.Equal(
             asked,
-            Materials.Doubts.Of(MethodTests.Book.Vinyls[0] with { PricePerFoot = (decimal)foot }).Any()
+            Materials.OddValues.In(MethodTests.Book.Vinyls[0] with { PricePerFoot = (decimal)foot }).Any()
         );
 
     [Theory]
@@ -231,7 +231,7 @@ public class BuyingTests
             fields,
             string.Join(
                 '+',
-                Materials.Doubts.Of(Tee with { UnitPrice = (decimal)price, WeightGsm = weight }).Select(p => p.Where)
+                Materials.OddValues.In(Tee with { UnitPrice = (decimal)price, WeightGsm = weight }).Select(p => p.Where)
             )
         );
 
@@ -239,9 +239,9 @@ public class BuyingTests
     public void A_sheets_price_for_a_transfer_is_asked_about_and_things_unknown_never()
     {
         var list = MethodTests.Book.Films[0];
-        Assert.Empty(Materials.Doubts.Of(list));
-        Assert.Single(Materials.Doubts.Of(list with { Sizes = [new("4 × 4", 4, 4, [new(1, 14m), new(25, 0.8m)])] }));
-        Assert.Empty(Materials.Doubts.Of("anything"));
+        Assert.Empty(Materials.OddValues.In(list));
+        Assert.Single(Materials.OddValues.In(list with { Sizes = [new("4 × 4", 4, 4, [new(1, 14m), new(25, 0.8m)])] }));
+        Assert.Empty(Materials.OddValues.In("anything"));
     }
 
     [Theory]
@@ -278,7 +278,7 @@ public class BuyingTests
     {
         var style = MethodTests.Tee(100) with { Buying = new([], FreeFreightFrom: from, ValueAtList: atList) };
         var ask = Ask(30, style) with { Sizes = [new("M", 20), new("2XL", 10)] };
-        Assert.Equal(free, LandedBlank.Of(ask).Parts[^1].Value == 0);
+        Assert.Equal(free, LandedBlank.Reckon(ask).Parts[^1].Value == 0);
     }
 
     // 96.00 of goods; 5.00 to 6.00 are missing to a threshold: two M at 4.00 cost 8.00, one 2XL at 6.00 less
@@ -286,14 +286,14 @@ public class BuyingTests
     public void The_cheapest_piece_that_reaches_free_freight_may_be_a_dear_size_or_of_another_line()
     {
         var style = MethodTests.Tee(100) with { Buying = new([], FreeFreightFrom: 102m) };
-        var way = BuyingWays.Of(Ask(24, style), MethodTests.Book, Floor).Single(w => w.Code == "free-freight");
+        var way = BuyingWays.All(Ask(24, style), MethodTests.Book, Floor).Single(w => w.Code == "free-freight");
         Assert.Equal(("1 more 2XL: free freight from 102", 1, 102m), (way.What, way.Left, way.Cost.Value));
         Assert.Equal([new("M", 24), new("2XL", 1)], way.Bought);
 
         // a dearer style of the same supplier in the same order: one of it is 5.00
         var hood = style with { Id = "hood", Name = "Hood", UnitPrice = 5m, Sizes = [new("L", 0)] };
         var two = BuyingWays
-            .Of(
+            .All(
                 Ask(23, style with { Buying = style.Buying! with { FreeFreightFrom = 107m } }) with
                 {
                     Others = [Ask(2, hood) with { Sizes = [new("L", 2)] }],
@@ -312,7 +312,7 @@ public class BuyingTests
                 (gap, prices) =>
                 {
                     var offered = prices.Select((p, i) => new FurtherPiece(0, $"{i}", p / 100m, p / 100m)).ToList();
-                    var found = FewestMore.Of(gap / 100m, offered, 40);
+                    var found = FewestMore.Find(gap / 100m, offered, 40);
                     var least = int.MaxValue;
                     for (var a = 0; a <= 61; a++)
                     {
@@ -351,8 +351,8 @@ public class BuyingTests
             new(0, "2XL", 6m, 5m),
             new(0, "Sample", 0.001m, 0m),
         ];
-        Assert.Equal(5000 * 5m, FewestMore.Of(30_000m, offered, 9000).Sum(p => p.Costs));
-        Assert.Empty(FewestMore.Of(30_000m, offered, 4999));
+        Assert.Equal(5000 * 5m, FewestMore.Find(30_000m, offered, 9000).Sum(p => p.Costs));
+        Assert.Empty(FewestMore.Find(30_000m, offered, 4999));
     }
 
     // from 50 at 2.00, from 100 at 1.10: 50 is the least unless the list sells fewer; 60 needed at 2.00 are 120.00, 100 at 1.10 are 110.00
@@ -404,7 +404,7 @@ public class BuyingTests
         {
             Numbers = book.Numbers with { Rates = book.Numbers.Rates with { Spoilage = [new("dtf-bought", 0)] } },
         };
-        var cost = LineCost.Of(ask, new DtfBought().Answer(ask, none).Decorations, none);
+        var cost = LineCost.Reckon(ask, new DtfBought().Answer(ask, none).Decorations, none);
         Assert.Equal(109m, 10 * (cost.Stratum("decoration").Value + cost.Stratum("spoilage").Value), 6);
     }
 

@@ -60,21 +60,21 @@ public class CutSewTests
     [Fact]
     public void A_marker_of_one_garment_by_hand()
     {
-        var run = RunMarkers.Of(GarmentKind.Tee, [new("M", 1)], 60, 60, 100)!;
+        var run = RunMarkers.Find(GarmentKind.Tee, [new("M", 1)], 60, 60, 100)!;
         Assert.Equal(32.25, run.FabricIn, 9);
         Assert.Equal(run.FabricIn, run.PaperIn);
         // 2 × 21 × 29.5 + 2 × 15 × 9.5 + 18 × 2.5, and their outlines 4 × 50.5 + 4 × 24.5 + 2 × 20.5
         Assert.Equal((1569.0, 341.0), (run.PartsIn2, run.OutlineIn));
         Assert.All(run.Each[0].Marker.OnFabric.Placed, p => Assert.False(p.Turned));
         // on cloth that takes the band beside them it takes no length of its own
-        Assert.Equal(29.5, RunMarkers.Of(GarmentKind.Tee, [new("M", 1)], 60.5, 60.5, 100)!.FabricIn, 9);
+        Assert.Equal(29.5, RunMarkers.Find(GarmentKind.Tee, [new("M", 1)], 60.5, 60.5, 100)!.FabricIn, 9);
     }
 
     // 100 of S and 1 of XL: five times a marker of 20 S, and one of what is left
     [Fact]
     public void A_run_is_the_same_marker_again_and_again_and_one_for_the_rest()
     {
-        var run = RunMarkers.Of(GarmentKind.Tee, [new("S", 100), new("XL", 1)], 60, 48, 0)!;
+        var run = RunMarkers.Find(GarmentKind.Tee, [new("S", 100), new("XL", 1)], 60, 48, 0)!;
         Assert.Equal(
             [(5, "S 20"), (1, "XL 1")],
             run.Each.Select(m => (m.Times, string.Join(", ", m.Sizes.Select(s => $"{s.Size} {s.Pieces}"))))
@@ -93,7 +93,7 @@ public class CutSewTests
         foreach (var n in new[] { 1, 7, 24, 25, 49, 333 })
         {
             List<SizeCount> run = [new("S", n), new("L", 2 * n), new("2XL", 1)];
-            var markers = RunMarkers.Of(GarmentKind.Tee, run, 60, 60, 0)!;
+            var markers = RunMarkers.Find(GarmentKind.Tee, run, 60, 60, 0)!;
             Assert.All(run, s =>
                 Assert.Equal(
                     s.Pieces,
@@ -139,16 +139,18 @@ public class CutSewTests
     [Fact]
     public void What_machines_warn_of_is_said_where_their_work_is_prepared()
     {
-        Assert.Equal(["Curlew: Hot drum."], PrepareCautions.Of([Plan(Ask(8)), Plan(Ask(3))], Book));
+        Assert.Equal(["Curlew: Hot drum."], PrepareCautions.Sentences([Plan(Ask(8)), Plan(Ask(3))], Book));
         var film = MethodTests.Ask(8, Whole with { Place = "front", WidthIn = 9, HeightIn = 9 });
-        Assert.Empty(PrepareCautions.Of(new DtfBought().Answer(film, MethodTests.Book).Decorations, MethodTests.Book));
+        Assert.Empty(
+            PrepareCautions.Sentences(new DtfBought().Answer(film, MethodTests.Book).Decorations, MethodTests.Book)
+        );
         var vinyl = new Htv().Answer(
             MethodTests.Ask(8, new Placement("f", "front", 9, 9, 50, 1, false, 8)),
             MethodTests.Book
         );
         Assert.Equal(
             ["Bill: sharp"],
-            PrepareCautions.Of(
+            PrepareCautions.Sentences(
                 vinyl.Decorations,
                 MethodTests.Book with
                 {
@@ -165,7 +167,7 @@ public class CutSewTests
         var ask = MethodTests.Ask(8, Whole, new Placement("n", "back", 9, 3, 50, 1, false, 8));
         var mix = Mixed.Find("sublimation-cutsew@w+htv@n")!.Answer(ask, Book);
         Assert.Equal(["w", "n"], mix.Decorations.Select(d => d.Placement.Id));
-        Assert.Equal(0, LineCost.Of(ask, mix.Decorations, Book).Cost.Parts.Single(p => p.Code == "blank").Value);
+        Assert.Equal(0, LineCost.Reckon(ask, mix.Decorations, Book).Cost.Parts.Single(p => p.Code == "blank").Value);
         Assert.Contains(Mixes.Ways(ask, new(Book), Book)[0].Ways, w => w == "sublimation-cutsew");
         var sewn = mix.Decorations[0];
         Assert.Equal(
@@ -189,7 +191,7 @@ public class CutSewTests
     {
         var ask = Ask(30);
         var plan = Plan(ask);
-        var cost = LineCost.Of(ask, [plan], Book);
+        var cost = LineCost.Reckon(ask, [plan], Book);
         Assert.Equal(0, cost.Cost.Parts.Single(p => p.Code == "blank").Value);
         Assert.Equal("Print", cost.Cost.Parts.Single(p => p.Code == "decoration").Label);
         Assert.True(cost.HandsSeconds.Value > 720);

@@ -120,12 +120,12 @@ public class EndingTests
             },
             Sending = OrderFacts.None.Sending with { Parts = [new("Mrs Tern", Now, 12.5m, [])] },
         };
-        var bill = CancelledBill.Of(facts);
+        var bill = CancelledBill.Reckon(facts);
         Assert.Equal((90.5m, 31m, 62.5m, 28m), (bill.Spent.Value, bill.OnTheWay.Value, bill.Paid.Value, bill.Left));
         Assert.Equal(["Ferrow", "our own work"], bill.Spent.Parts.Select(p => p.Source));
         Assert.Equal(
             (0, 0),
-            (CancelledBill.Of(OrderFacts.None).Left, CancelledBill.Of(OrderFacts.None).Spent.Parts.Count)
+            (CancelledBill.Reckon(OrderFacts.None).Left, CancelledBill.Reckon(OrderFacts.None).Spent.Parts.Count)
         );
     }
 
@@ -142,10 +142,10 @@ public class EndingTests
             new("htv", 99, EndKind.Declined),
             new("dtf", 8, EndKind.Lost),
         ];
-        var ways = WonAndLost.Of(quotes);
+        var ways = WonAndLost.Count(quotes);
         // 9, 11 and 30 were won: 11 is in the middle; of 14 and 16 the mean
         Assert.Equal([new("htv", 3, 2, 1, 11m, 15m), new("dtf", 0, 1, 0, null, 8m)], ways);
         Assert.Equal([0.6, 0], ways.Select(w => w.WonShare));
-        Assert.Null(WonAndLost.Of([new("dtf", 8, EndKind.Declined)])[0].WonShare);
+        Assert.Null(WonAndLost.Count([new("dtf", 8, EndKind.Declined)])[0].WonShare);
     }
 }

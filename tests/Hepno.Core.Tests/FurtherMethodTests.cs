@@ -211,7 +211,7 @@ public class FurtherMethodTests
             ["stitches", "speed", "reached", "changes", "change", "heads"],
             plan.BenchTime!.Parts.Select(p => p.Code)
         );
-        var held = LineCost.Of(On(Black, 12), [plan], Book).Stratum("press").Parts.Single(p => p.Code == "held");
+        var held = LineCost.Reckon(On(Black, 12), [plan], Book).Stratum("press").Parts.Single(p => p.Code == "held");
         Assert.Contains(held.Parts, p => p.Code == "bench-time-front" && p.Value == 1230 && p.Parts.Count == 6);
         Assert.Equal(
             ["reachedShare", "colourChangeSeconds"],
@@ -225,13 +225,13 @@ public class FurtherMethodTests
         var ask = On(Black, 50, Front(9, 8, 50), Front(3, 3, 50) with { Id = "chest", Place = "left-chest" });
         var (front, chest) = (Plan(new ScreenOut(), ask), Plan(new ScreenOut(), ask, which: 1));
         Assert.Equal((51, 51), (front.BlanksSent, chest.BlanksSent));
-        Assert.Equal([("M", 51)], BlanksToBuy.Of(ask.Sizes, [front, chest]).Select(s => (s.Size, s.Pieces)));
+        Assert.Equal([("M", 51)], BlanksToBuy.Count(ask.Sizes, [front, chest]).Select(s => (s.Size, s.Pieces)));
         // both prints go in one parcel and come back in one
         Assert.Equal(
             (true, 0, 0.0),
             (front.Preparation.Any(s => s.Code == "count-out"), chest.Preparation.Count, Seconds(chest, "count-in"))
         );
-        var cost = LineCost.Of(ask, [front, chest], Book with { SpoilageFactor = 0 });
+        var cost = LineCost.Reckon(ask, [front, chest], Book with { SpoilageFactor = 0 });
         // 51 blanks of 4.00 and 12.00 freight
         Assert.Equal(
             216m,
@@ -239,7 +239,7 @@ public class FurtherMethodTests
                 * (
                     cost.Stratum("blank").Value
                     + LineCost
-                        .Of(ask, [front with { FailureChance = 0 }, chest with { FailureChance = 0 }], Book)
+                        .Reckon(ask, [front with { FailureChance = 0 }, chest with { FailureChance = 0 }], Book)
                         .Stratum("spoilage")
                         .Parts.Single(p => p.Code == "left-blank")
                         .Value
@@ -252,7 +252,7 @@ public class FurtherMethodTests
             (
                 Plan(new ScreenOut(), theirs).BlanksSent,
                 Plan(new ScreenOut(), theirs).Bought,
-                LineCost.Of(theirs, [front], Book).Stratum("blank").Value
+                LineCost.Reckon(theirs, [front], Book).Stratum("blank").Value
             )
         );
     }
@@ -277,7 +277,7 @@ public class FurtherMethodTests
         var ask = On(Black, pieces, Front(9, 8, 50), Front(9, 8, 50) with { Id = "back", Place = "back" });
         Assert.Equal(first, (double)Plan(new PodOut(), ask).Material.Value, 1e-9);
         Assert.Equal(4.30m, Plan(new PodOut(), ask, which: 1).Material.Value);
-        var cost = LineCost.Of(ask, new PodOut().Answer(ask, Book).Decorations, Book);
+        var cost = LineCost.Reckon(ask, new PodOut().Answer(ask, Book).Decorations, Book);
         Assert.Equal((0m, 0m), (cost.Stratum("blank").Value, cost.Stratum("spoilage").Value));
         Assert.Equal("Sent out", cost.Stratum("decoration").Label);
         Assert.Equal(360.0 / pieces, Seconds(Plan(new PodOut(), ask), "place-order"), 1e-9);
@@ -534,7 +534,7 @@ public class FurtherMethodTests
         };
         var ask = On(Black, 30, Front(9, 8, 50), Front(9, 8, 50) with { Id = "back", Place = "back" });
         Assert.All(new IDecorationMethod[] { new ScreenOut(), new DtfBought() }, m =>
-            Assert.True(LineCost.Of(ask, m.Answer(ask, still).Decorations, still).Cost.Value > 0)
+            Assert.True(LineCost.Reckon(ask, m.Answer(ask, still).Decorations, still).Cost.Value > 0)
         );
     }
 
@@ -611,7 +611,7 @@ public class FurtherMethodTests
             Fees = Book.Numbers.Fees with { Share = 0, Fixed = 0 },
         };
         IReadOnlyList<string> Said(IDecorationMethod m, ShopBook book) =>
-            LeavesOut.Of(ask, m.Answer(ask, book).Decorations, book);
+            LeavesOut.Sentences(ask, m.Answer(ask, book).Decorations, book);
         string[] all = ["your hands", "rent and the rest", "card fees", "power", "spoiled pieces"];
         Assert.All(all, what =>
             Assert.Single(Said(new DtfBought(), Book with { Numbers = n }), l =>

@@ -169,11 +169,11 @@ public class LaidFilmTests
     [Fact]
     public void Odd_prices_of_a_roll_or_sheet_are_asked_about()
     {
-        Assert.Empty(Doubts.Of(Book(Sold).Films[0]));
-        Assert.Contains(Doubts.Of(Book(Sold with { Roll = new(22, 12, [new(1, 460m)], []) }).Films[0]), p =>
+        Assert.Empty(OddValues.In(Book(Sold).Films[0]));
+        Assert.Contains(OddValues.In(Book(Sold with { Roll = new(22, 12, [new(1, 460m)], []) }).Films[0]), p =>
             p.Where == "byLayout"
         );
-        Assert.Contains(Doubts.Of(Book(Sold with { Sheets = [new("a", 11, 15, [new(1, 0.1m)])] }).Films[0]), p =>
+        Assert.Contains(OddValues.In(Book(Sold with { Sheets = [new("a", 11, 15, [new(1, 0.1m)])] }).Films[0]), p =>
             p.Where == "byLayout"
         );
     }
@@ -229,7 +229,7 @@ public class LaidFilmTests
             );
         // 2 × 10.5 + 0.25 in a row: three rows of 10 in each are 31.5 in, so 3 feet, 13.80; both together take 63 in, 6 feet, 27.60
         var (mine, theirs) = (Of("1", new LaidDesign("a", 10, 10, 6)), Of("1", new LaidDesign("b", 10, 10, 6)));
-        var shared = SharedFilm.Of(
+        var shared = SharedFilm.Reckon(
             on,
             Book(Sold).Films[0],
             (mine, "T-1"),

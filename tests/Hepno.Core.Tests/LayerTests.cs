@@ -232,7 +232,7 @@ public class LayerTests
     public void It_lies_in_the_middle_of_the_print_beneath()
     {
         var drawn = SizeDrawn
-            .Of(
+            .Draw(
                 new AskLine("1", "tee", null, [new("M", 3)], [Front("u", 9, 4, 60), Front("t", 6, 3, 50, "u")]),
                 GarmentKind.Tee
             )[0]

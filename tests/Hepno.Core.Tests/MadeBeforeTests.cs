@@ -156,7 +156,7 @@ public class MadeBeforeTests
                 Assert.Single(answer.Verdict.Reasons).Code
             )
         );
-        Assert.Equal(0, LineCost.Of(ask, answer.Decorations, book).Cost.Parts.Single(p => p.Code == "blank").Value);
+        Assert.Equal(0, LineCost.Reckon(ask, answer.Decorations, book).Cost.Parts.Single(p => p.Code == "blank").Value);
         Assert.Contains(new ScreenOut().Answer(ask with { Theirs = true }, book).Verdict.Reasons, r =>
             r.Code == "theirs-out"
         );

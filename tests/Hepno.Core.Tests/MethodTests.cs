@@ -207,11 +207,11 @@ public class MethodTests
                 Style = Tee(90) with { Fabric = [new(Fibre.Cotton, 90), new(Fibre.Nylon, 10)] },
             }
         );
-        Assert.Equal(assumed, SpoilageChance.Of(method, assumed, plain, Book));
-        Assert.Equal(assumed + 0.01, SpoilageChance.Of(method, assumed, nylon, Book), 12);
+        Assert.Equal(assumed, SpoilageChance.Reckon(method, assumed, plain, Book));
+        Assert.Equal(assumed + 0.01, SpoilageChance.Reckon(method, assumed, nylon, Book), 12);
         Assert.Equal(
             assumed + 0.01,
-            SpoilageChance.Of(
+            SpoilageChance.Reckon(
                 method,
                 assumed,
                 plain with
@@ -224,7 +224,7 @@ public class MethodTests
         );
         Assert.Equal(
             0.08,
-            SpoilageChance.Of(
+            SpoilageChance.Reckon(
                 method,
                 assumed,
                 plain,
@@ -357,8 +357,8 @@ public class MethodTests
                         },
                     };
                     Assert.True(
-                        LineCost.Of(ask, decorations, dearer).Cost.Value
-                            >= LineCost.Of(ask, decorations, Book).Cost.Value
+                        LineCost.Reckon(ask, decorations, dearer).Cost.Value
+                            >= LineCost.Reckon(ask, decorations, Book).Cost.Value
                     );
                 }
             );

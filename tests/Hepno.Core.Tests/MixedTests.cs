@@ -111,7 +111,7 @@ public class MixedTests
     {
         var ask = Both(24);
         var plans = Mix("dtf-bought@back+embroidery@chest").Answer(ask, Book).Decorations;
-        var (cost, minutes) = (LineCost.Of(ask, plans, Book), LineFloor.MinutesOf(ask, plans, Book));
+        var (cost, minutes) = (LineCost.Reckon(ask, plans, Book), LineFloor.MinutesOf(ask, plans, Book));
         var held = cost.Stratum("press").Parts.First(p => p.Code == "held");
         Assert.Equal(Money.Times(minutes.Held[0] / 3600, 3.6m), held.Parts.First(p => p.Code == "chest").Value);
         Assert.Contains(held.Parts, p => p.Code == "hour-bittern");
@@ -138,7 +138,7 @@ public class MixedTests
         var plans = Mix("dtf-bought@back+embroidery@chest+screen-out@sleeve").Answer(ask, Book).Decorations;
         Assert.Equal(["screen-out", "embroidery", "dtf-bought"], plans.Select(d => d.MethodId));
         var failing = plans.Select(d => d.MethodId == "dtf-bought" ? d with { FailureChance = 0.2 } : d).ToList();
-        Assert.Equal(["sleeve", "chest", "back"], LineCost.Of(ask, failing, Book).Sequence.Select(a => a.Id));
+        Assert.Equal(["sleeve", "chest", "back"], LineCost.Reckon(ask, failing, Book).Sequence.Select(a => a.Id));
         Assert.Equal("", Comparer.WorkOf("o", "l", "T", ask, plans, default, "", null, Book).BenchId);
         Assert.Equal("bittern", LineFloor.BenchOf([.. plans.Take(2)]));
         Assert.Equal(2, LineFloor.FirstPressed(plans));
@@ -265,7 +265,7 @@ public class MixedTests
                 Gradient = true,
             }
         );
-        var ribbon = QuantityRibbon.Of(ask, null, Book, most: 300);
+        var ribbon = QuantityRibbon.Reckon(ask, null, Book, most: 300);
         Assert.Contains(ribbon.Assumes, a => a.Contains("1, 12, 48, 60, 150 pieces", StringComparison.Ordinal));
         foreach (var at in Enumerable.Range(1, 12).SelectMany(i => new[] { i * 2, 24 + (i * 23) }).Select(ask.At))
         {
@@ -347,15 +347,15 @@ public class MixedTests
         );
         Assert.All(compared.Folds, f => Assert.All(f.Reasons, r => Assert.NotEmpty(r.Sentence)));
         Assert.Contains(compared.Ways!, w => w.Cheapest == "" && w.Ways.Count == 0);
-        Assert.All(QuantityRibbon.Of(ask, null, Book, most: 30).Cheapest, s => Assert.Equal("", s.MethodId));
+        Assert.All(QuantityRibbon.Reckon(ask, null, Book, most: 30).Cheapest, s => Assert.Equal("", s.MethodId));
     }
 
     // what the layout holds is the film's own prints alone
     [Fact]
     public void Only_its_own_prints_are_laid_on_film()
     {
-        var on = LaidOn.Of("embroidery@chest+dtf-bought@back", Both(24), Book);
+        var on = LaidOn.Find("embroidery@chest+dtf-bought@back", Both(24), Book);
         Assert.Equal("back", Assert.Single(on.Part.Placements).Id);
-        Assert.Equal(2, LaidOn.Of("dtf-bought", Both(24), Book).Part.Placements.Count);
+        Assert.Equal(2, LaidOn.Find("dtf-bought", Both(24), Book).Part.Placements.Count);
     }
 }

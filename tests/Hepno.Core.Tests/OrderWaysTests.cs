@@ -23,10 +23,10 @@ public class OrderWaysTests
             MethodTests.Ask(24, MethodTests.Front(9, 8, 6) with { Gradient = true }),
             MethodTests.Ask(12, MethodTests.Front(4, 3, 6) with { Gradient = true })
         );
-        var ways = OrderWays.Of(lines, film)!;
+        var ways = OrderWays.Find(lines, film)!;
         Assert.Equal(["dtf-bought", "dtf-bought"], ways.Each.Select(w => w.MethodId));
         var alone = lines.Sum(l =>
-            LineCost.Of(l, new DtfBought().Answer(l, film).Decorations, film).Cost.Value * l.Pieces
+            LineCost.Reckon(l, new DtfBought().Answer(l, film).Decorations, film).Cost.Value * l.Pieces
         );
         Assert.Equal((double)(alone - film.Films[0].FreightPerOrder), (double)ways.EachTotal, 1e-9);
         Assert.Equal(("dtf-bought", ways.EachTotal), (ways.OneId, ways.OneTotal));
@@ -43,7 +43,7 @@ public class OrderWaysTests
             Screens = [],
             Films = [Book.Films[0] with { Sizes = [new("4 × 4", 4, 4, [new(1, 0.80m)])], ByLayout = null }],
         };
-        var ways = OrderWays.Of(
+        var ways = OrderWays.Find(
             Lines(
                 MethodTests.Ask(24, MethodTests.Front(3, 3, 6) with { Gradient = true }),
                 MethodTests.Ask(24, MethodTests.Front(9, 8, 1))
@@ -53,9 +53,9 @@ public class OrderWaysTests
         Assert.Equal(["dtf-bought", "htv"], ways.Each.Select(w => w.MethodId));
         Assert.Equal(("", 0m), (ways.OneId, ways.OneTotal));
         Assert.Equal("no single way can do every line", ways.Sentences[1]);
-        Assert.Null(OrderWays.Of(Lines(MethodTests.Ask(24, MethodTests.Front(3, 3, 1))), book));
+        Assert.Null(OrderWays.Find(Lines(MethodTests.Ask(24, MethodTests.Front(3, 3, 1))), book));
         Assert.Null(
-            OrderWays.Of(
+            OrderWays.Find(
                 Lines(
                     MethodTests.Ask(24, MethodTests.Front(3, 3, 1)),
                     MethodTests.Ask(24, MethodTests.Front(9, 8, 6) with { Gradient = true })
@@ -72,7 +72,7 @@ public class OrderWaysTests
             MethodTests.Ask(36, MethodTests.Front(9, 8, 2)),
             MethodTests.Ask(12, MethodTests.Front(3, 3, 1))
         );
-        var ways = OrderWays.Of(lines, Book)!;
+        var ways = OrderWays.Find(lines, Book)!;
         foreach (var (way, line) in ways.Each.Zip(lines))
         {
             var all = DecorationMethods
@@ -82,7 +82,7 @@ public class OrderWaysTests
                     (
                         x.Id,
                         x.Answer.Verdict.Kind,
-                        Total: LineCost.Of(line, x.Answer.Decorations, Book).Cost.Value * line.Pieces
+                        Total: LineCost.Reckon(line, x.Answer.Decorations, Book).Cost.Value * line.Pieces
                     )
                 )
                 .ToList();

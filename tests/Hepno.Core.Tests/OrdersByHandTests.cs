@@ -101,7 +101,7 @@ public class OrdersByHandTests
         var method = DecorationMethods.Find(row[1])!;
         var answer = method.Answer(ask, Book);
         Assert.True(answer.Decorations.Count > 0, string.Join("; ", answer.Verdict.Reasons.Select(r => r.Sentence)));
-        var cost = LineCost.Of(ask, answer.Decorations, Book).Cost;
+        var cost = LineCost.Reckon(ask, answer.Decorations, Book).Cost;
         decimal InAll(params string[] codes) =>
             cost.Parts.Where(p => codes.Contains(p.Code)).Sum(p => p.Value) * ask.Pieces;
         Assert.Equal((row[12], row[13]), (Shown(InAll("blank")), Shown(InAll("decoration", "spoilage"))));

@@ -55,7 +55,7 @@ public class OutlineTests
         double from
     )
     {
-        var lies = LyingPrint.Of(Print(place), size, kind)!;
+        var lies = LyingPrint.Lay(Print(place), size, kind)!;
         Assert.Equal(back, lies.OnBack);
         Assert.Equal((x, y, from), (Math.Round(lies.Print.X, 3), Math.Round(lies.Print.Y, 3), lies.FromSeamIn));
     }
@@ -65,7 +65,7 @@ public class OutlineTests
     {
         foreach (var kind in Enum.GetValues<GarmentKind>())
         {
-            var outline = Outline.Of(kind);
+            var outline = Outline.For(kind);
             foreach (var id in Places.On(kind))
             {
                 Assert.True(
@@ -83,8 +83,8 @@ public class OutlineTests
                     : Sizes[5..]
                 )
                 {
-                    var lies = LyingPrint.Of(Print(id), size, kind)!;
-                    var scale = GarmentScale.Of(kind, size);
+                    var lies = LyingPrint.Lay(Print(id), size, kind)!;
+                    var scale = GarmentScale.For(kind, size);
                     var (left, right) = (outline.Box[0] * scale, (outline.Box[0] + outline.Box[2]) * scale);
                     Assert.True(
                         lies.Zone.X >= left - 1e-9 && lies.Zone.X + lies.Zone.Width <= right + 1e-9,
@@ -93,14 +93,16 @@ public class OutlineTests
                     Assert.True(lies.Zone.Y >= outline.Box[1] * scale, $"{kind} {id} {size}: {lies.Zone}");
                 }
             }
-            Assert.Null(LyingPrint.Of(Print(Places.On(kind).Contains("cap-front") ? "front" : "cap-front"), "M", kind));
+            Assert.Null(
+                LyingPrint.Lay(Print(Places.On(kind).Contains("cap-front") ? "front" : "cap-front"), "M", kind)
+            );
         }
     }
 
     [Fact]
     public void A_larger_size_is_never_drawn_smaller()
     {
-        var scales = Sizes.Select(s => GarmentScale.Of(GarmentKind.Tee, s)).ToList();
+        var scales = Sizes.Select(s => GarmentScale.For(GarmentKind.Tee, s)).ToList();
         // youth and adult sizes overlap: each group grows by itself
         foreach (
             var group in Sizes
@@ -115,7 +117,7 @@ public class OutlineTests
             Assert.Equal(group.Select(g => g.Second).Order(), group.Select(g => g.Second));
             Assert.Equal(group.Count(), group.Select(g => g.Second).Distinct().Count());
         }
-        Assert.Equal(1, GarmentScale.Of(GarmentKind.Bodysuit, "12M"));
+        Assert.Equal(1, GarmentScale.For(GarmentKind.Bodysuit, "12M"));
     }
 
     [Theory]
@@ -129,7 +131,7 @@ public class OutlineTests
     [Fact]
     public void A_line_without_sizes_is_drawn_on_the_outlines_own()
     {
-        var drawn = Assert.Single(SizeDrawn.Of(new AskLine("1", "tee", null, [], [Print("front")]), GarmentKind.Tee));
+        var drawn = Assert.Single(SizeDrawn.Draw(new AskLine("1", "tee", null, [], [Print("front")]), GarmentKind.Tee));
         Assert.Equal(("M", 0, 1.0), (drawn.Size, drawn.Pieces, drawn.Scale));
         Assert.Single(drawn.Prints);
     }

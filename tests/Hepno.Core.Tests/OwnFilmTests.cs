@@ -78,7 +78,7 @@ public class OwnFilmTests
         var laid = Assert.Single(Plans(ask with { Laid = settled }).SelectMany(d => d.Purchases));
         Assert.True(laid.Laid!.IsSettled);
         Assert.Equal(length, laid.Quantity, 1e-9);
-        Assert.Equal("skua", Assert.Single(LaidOn.Of("dtf-made", ask, Book).Lists).Id);
+        Assert.Equal("skua", Assert.Single(LaidOn.Find("dtf-made", ask, Book).Lists).Id);
     }
 
     // the owner has a reason to print it on the dearer one

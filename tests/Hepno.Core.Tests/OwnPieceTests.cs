@@ -168,7 +168,7 @@ public class OwnPieceTests
         Assert.Contains(film.Steps, s => s.Code == "find-own");
         Assert.Equal("Set and check the names", film.Prepare);
         Assert.Equal("Cut and weed", new Htv().Answer(ask, MethodTests.Book).Decorations[0].Prepare);
-        var same = LineCost.Of(
+        var same = LineCost.Reckon(
             ask with
             {
                 Placements = [Own with { Own = OwnText.None }],
@@ -180,7 +180,7 @@ public class OwnPieceTests
         );
         Assert.Equal(
             55,
-            (double)(LineCost.Of(ask, [film], MethodTests.Book).HandsSeconds.Value - same.HandsSeconds.Value),
+            (double)(LineCost.Reckon(ask, [film], MethodTests.Book).HandsSeconds.Value - same.HandsSeconds.Value),
             1.0
         );
         var screens = OwnPrintTests.Book;
@@ -239,7 +239,7 @@ public class OwnPieceTests
     public void Each_piece_of_a_run_is_called_by_its_own_name_by_size_in_the_order_of_the_list()
     {
         IReadOnlyList<OwnPiece> names = [new("2XL", "C", "3"), new("M", "A", "1"), new("M", "B", "2")];
-        var run = RunFold.Of(
+        var run = RunFold.Fold(
             [new("1", [new("M", 2), new("2XL", 1)], 1, names), new("2", [new("M", 1)], 1)],
             [new("e1", "d", 1, 1, 1, "M", RunVerdict.Spoiled, "crooked", null, 5)]
         );
@@ -261,7 +261,7 @@ public class OwnPieceTests
         );
         var line = Line(null, label);
         var made = MethodTests.Tee(60) with { Cloth = Blanks.Cloth.Plain with { Origin = "Skerry" } };
-        var labels = NeckLabel.Of(line, made, "Tern & Tallow", "Inside out and cold.");
+        var labels = NeckLabel.Labels(line, made, "Tern & Tallow", "Inside out and cold.");
         Assert.Equal([("M", 2), ("2XL", 1)], labels.Select(l => (l.Size, l.Pieces)));
         Assert.Equal(
             ["M", "60% cotton 40% polyester", "Made in Skerry", "Inside out and cold.", "Tern & Tallow"],
@@ -269,6 +269,6 @@ public class OwnPieceTests
         );
         Assert.Empty(NeckLabel.Lacking(line, made));
         Assert.Single(NeckLabel.Lacking(line, MethodTests.Tee(60)));
-        Assert.Empty(NeckLabel.Of(Line(null, Own), made, "", ""));
+        Assert.Empty(NeckLabel.Labels(Line(null, Own), made, "", ""));
     }
 }

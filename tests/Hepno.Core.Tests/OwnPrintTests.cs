@@ -188,7 +188,8 @@ public class OwnPrintTests
             Comparer.WorkOf("", "", "", ask, d, default, "", null, Book).MinutesPerPiece;
         Assert.Equal(WorkSteps.PressHeld(press[0].Preparation) / 60, Minutes(press) - Minutes(oven), 1e-9);
         Assert.True(
-            LineCost.Of(ask, press, hover).Stratum("press").Value > LineCost.Of(ask, oven, Book).Stratum("press").Value
+            LineCost.Reckon(ask, press, hover).Stratum("press").Value
+                > LineCost.Reckon(ask, oven, Book).Stratum("press").Value
         );
     }
 
@@ -246,7 +247,7 @@ public class OwnPrintTests
         Assert.Equal(36m, d.SetUp!.Value); // 2 colours x 18
         Assert.Equal((36 * 2.60m) + 36m, d.Purchases[0].Cost.Value);
         Assert.Contains("cost less in all", d.Purchases[0].Cost.Parts[0].Parts[0].Source, StringComparison.Ordinal);
-        var cost = LineCost.Of(MethodTests.Ask(30), [d], Book).Stratum("decoration");
+        var cost = LineCost.Reckon(MethodTests.Ask(30), [d], Book).Stratum("decoration");
         Assert.Equal(36m / 30, cost.Parts.Single(p => p.Code == "set-up-front").Value);
     }
 
@@ -317,7 +318,7 @@ public class OwnPrintTests
             Colourway = new("white", "White", "#ffffff", ColourClass.White),
         };
         var d = Assert.Single(DecorationMethods.Find(key)!.OnCloth(ask, book).Decorations);
-        var cost = LineCost.Of(ask, [d], book);
+        var cost = LineCost.Reckon(ask, [d], book);
         var freight = key == "dtf-bought" ? book.Films[0].FreightPerOrder : Screens.FreightPerOrder;
         Assert.Equal(
             d.Purchases.Sum(p => p.Cost.Value) + freight,

@@ -135,7 +135,7 @@ public sealed class PlaceTests
         ]);
         var p = At("front", 12, 4, book);
         Assert.Null(PlacementRules.BeyondCustomary(p, [new("M", 1)], FigureFormat.Default));
-        Assert.Equal(2.25, LyingPrint.Of(p, "M", GarmentKind.Tee)!.FromSeamIn);
+        Assert.Equal(2.25, LyingPrint.Lay(p, "M", GarmentKind.Tee)!.FromSeamIn);
         Assert.Equal(9, SizedPrints.On(p with { BySize = true }, "YM").WidthIn);
         Assert.Equal(
             "Chest front",
@@ -151,8 +151,8 @@ public sealed class PlaceTests
     {
         var book = new PlaceBook([RightChest]);
         var (right, left) = (
-            LyingPrint.Of(At("right-chest", 3, 3, book), "M", GarmentKind.Tee)!,
-            LyingPrint.Of(At("left-chest", 3, 3), "M", GarmentKind.Tee)!
+            LyingPrint.Lay(At("right-chest", 3, 3, book), "M", GarmentKind.Tee)!,
+            LyingPrint.Lay(At("left-chest", 3, 3), "M", GarmentKind.Tee)!
         );
         Assert.Equal((left.SeamX, left.SeamY, left.FromSeamIn), (right.SeamX, right.SeamY, right.FromSeamIn));
         Assert.Equal(-8, right.Print.X - left.Print.X, 1e-9);

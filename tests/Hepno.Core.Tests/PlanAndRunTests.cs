@@ -105,7 +105,7 @@ public class PlanTests
     [Fact]
     public void The_heat_line_rises_holds_and_cools()
     {
-        var line = HeatLine.Of(
+        var line = HeatLine.Draw(
             MethodTests.Gannet,
             [(new PressPart(Monday, Monday.AddMinutes(15), Monday.AddMinutes(60), 45), 300)],
             Monday,
@@ -132,13 +132,13 @@ public class RunTests
     [Fact]
     public void A_spoiled_piece_is_pressed_again()
     {
-        var state = RunFold.Of(One, [Say("a", 1, RunVerdict.Good), Say("b", 2, RunVerdict.Spoiled)]);
+        var state = RunFold.Fold(One, [Say("a", 1, RunVerdict.Good), Say("b", 2, RunVerdict.Spoiled)]);
         Assert.Equal((1, 1), (state.Good, state.Spoiled));
         Assert.Contains(state.Todo, t => t is { PieceNo: 2, Attempt: 2 });
         Assert.Equal(
             2,
             RunFold
-                .Of(
+                .Fold(
                     One,
                     [Say("a", 1, RunVerdict.Good), Say("b", 2, RunVerdict.Spoiled), Say("c", 2, RunVerdict.Good, 2)]
                 )
@@ -149,7 +149,7 @@ public class RunTests
     [Fact]
     public void A_second_verdict_is_kept_and_not_counted()
     {
-        var state = RunFold.Of(One, [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled)]);
+        var state = RunFold.Fold(One, [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled)]);
         Assert.Equal((1, 0, 1), (state.Good, state.Spoiled, state.Counted));
         Assert.Equal("b", state.NotCounted.Single().EventId);
     }
@@ -157,7 +157,7 @@ public class RunTests
     [Fact]
     public void Taking_back_is_an_event_and_lets_the_other_verdict_count()
     {
-        var state = RunFold.Of(
+        var state = RunFold.Fold(
             One,
             [
                 Say("a", 1, RunVerdict.Good),
@@ -171,10 +171,10 @@ public class RunTests
     [Fact]
     public void A_piece_is_good_only_through_all_passes()
     {
-        var state = RunFold.Of([new("1", Sizes, 2)], [Say("a", 1, RunVerdict.Good)]);
+        var state = RunFold.Fold([new("1", Sizes, 2)], [Say("a", 1, RunVerdict.Good)]);
         Assert.Equal(0, state.Good);
         Assert.Equal(PieceStanding.Between, state.Pieces[0].Standing);
-        state = RunFold.Of(
+        state = RunFold.Fold(
             [new("1", Sizes, 2)],
             [Say("a", 1, RunVerdict.Good), Say("b", 1, RunVerdict.Spoiled, pass: 2)]
         );
@@ -186,7 +186,7 @@ public class RunTests
     public void Lines_are_numbered_through_pressed_one_after_the_other_and_each_has_its_own_passes()
     {
         RunLine[] lines = [new("tees", [new("S", 1), new("M", 1)], 2), new("caps", [new("One size", 2)], 1)];
-        var state = RunFold.Of(
+        var state = RunFold.Fold(
             lines,
             [Say("a", 1, RunVerdict.Good), Say("b", 3, RunVerdict.Spoiled), Say("c", 3, RunVerdict.Good, 2)]
         );
@@ -221,7 +221,7 @@ public class RunTests
                         (t, i) => Say($"e{i}", t.Item1, t.Item3 ? RunVerdict.Good : RunVerdict.Spoiled, t.Item2)
                     )
                     .ToList();
-                var state = RunFold.Of(One, events);
+                var state = RunFold.Fold(One, events);
                 Assert.Equal(events.Count, state.Counted + state.NotCounted.Count);
                 Assert.Equal(state.Counted, state.Good + state.Spoiled);
                 Assert.Equal(5 - state.Good, state.Todo.Count);
@@ -240,7 +240,7 @@ public class StationTests
     );
 
     private static Station Of(Ask ask, OrderFacts facts, bool sent = false, int good = 0) =>
-        Stations.Of(new Order("o", 1, ask, facts, At), [], sent, 10m, good).Station;
+        Stations.Where(new Order("o", 1, ask, facts, At), [], sent, 10m, good).Station;
 
     [Fact]
     public void An_order_walks_the_line_as_things_happen()

@@ -59,7 +59,7 @@ public class PriceTests
                     RoundingStep = Of(row[5]),
                 },
             };
-            var price = UnitPrice.Of(
+            var price = UnitPrice.Reckon(
                 Costing(Of(row[0])),
                 int.Parse(row[2], CultureInfo.InvariantCulture),
                 n.Prices,
@@ -95,7 +95,9 @@ public class PriceTests
                         Fees = ShopNumbers.Default.Fees with { Share = fee / 100m, TaxShare = tax / 100m },
                         Prices = ShopNumbers.Default.Prices with { LeastMarginShare = margin / 100m },
                     };
-                    var charged = UnitPrice.Of(cost, 7, n.Prices, Channel.Wholesale, n.Fees.Terms(), n.Format).Price;
+                    var charged = UnitPrice
+                        .Reckon(cost, 7, n.Prices, Channel.Wholesale, n.Fees.Terms(), n.Format)
+                        .Price;
                     Assert.True(
                         charged - cost.Cost.Value - n.Fees.Terms().On(charged)
                             >= charged * n.Prices.LeastMarginShare - 0.005m
@@ -130,8 +132,11 @@ public class PriceTests
             Fees = ShopNumbers.Default.Fees with { Share = 0 },
             Prices = ShopNumbers.Default.Prices with { RoundingStep = 0, MinimumCharge = 0, Retail = retail },
         };
-        Assert.Equal(30m, UnitPrice.Of(Costing(10), 5, n.Prices, Channel.Retail, n.Fees.Terms(), n.Format).Price);
-        Assert.Equal(13.33m, UnitPrice.Of(Costing(10), 5, n.Prices, Channel.Wholesale, n.Fees.Terms(), n.Format).Price);
+        Assert.Equal(30m, UnitPrice.Reckon(Costing(10), 5, n.Prices, Channel.Retail, n.Fees.Terms(), n.Format).Price);
+        Assert.Equal(
+            13.33m,
+            UnitPrice.Reckon(Costing(10), 5, n.Prices, Channel.Wholesale, n.Fees.Terms(), n.Format).Price
+        );
     }
 
     [Theory]

@@ -30,7 +30,7 @@ public class PrintOutlineTests
     ];
 
     private static IReadOnlyList<OutlinePart>? Of(Drawn drawn, int side = 160) =>
-        PrintOutline.Of(drawn.Raster, new(0, 0, side, side));
+        PrintOutline.Trace(drawn.Raster, new(0, 0, side, side));
 
     [Fact]
     public void An_outline_is_the_boxes_that_cover_what_is_painted()
@@ -66,8 +66,8 @@ public class PrintOutlineTests
                         drawn.Box(x, y, w, h);
                     }
                     if (
-                        Painted.Of(drawn.Raster).Box is not { } box
-                        || PrintOutline.Of(drawn.Raster, box) is not { } parts
+                        Painted.Measure(drawn.Raster).Box is not { } box
+                        || PrintOutline.Trace(drawn.Raster, box) is not { } parts
                     )
                     {
                         return;
@@ -279,7 +279,7 @@ public class PrintOutlineTests
             [40, 20],
             answer.Decorations.Select(d => d.Preparation.Single(s => s.Code == "cut-apart").Seconds)
         );
-        var cutting = CutRound.Of(layout, 0.5, book.Numbers.Floor.Standards(), 18m, 4.5m, key => key)!;
+        var cutting = CutRound.Reckon(layout, 0.5, book.Numbers.Floor.Standards(), 18m, 4.5m, key => key)!;
         Assert.Equal((double)n * (34 + 14) / 3600 * 22.5, (double)cutting.Value, 1e-6);
 
         // one gate by itself at the end is cut straight, and boxes always are
@@ -290,7 +290,9 @@ public class PrintOutlineTests
         Assert.Equal((n - 1, n - 1), (apart.CutRound(0.5)["gate"], apart.CutRound(0.5)["mark"]));
         Assert.Empty((layout with { Designs = needed }).CutRound(0.5));
         Assert.Null(
-            CutRound.Of(layout with { Designs = needed }, 0.5, book.Numbers.Floor.Standards(), 18m, 4.5m, key => key)
+            CutRound.Reckon(layout with { Designs = needed }, 0.5, book.Numbers.Floor.Standards(), 18m, 4.5m, key =>
+                key
+            )
         );
     }
 

@@ -31,7 +31,7 @@ public class RecipeSourceTests
     private static AskInHand Ask => MethodTests.Ask(20);
 
     private static Confidence Of(RecipeSource source, params SpotTest[] tests) =>
-        RecipeConfidence.Of(Film with { Source = source }, Ask.Style, Ask.Colourway, tests);
+        RecipeConfidence.Judge(Film with { Source = source }, Ask.Style, Ask.Colourway, tests);
 
     [Fact]
     public void Confidence_comes_from_tests_before_the_source()
@@ -134,8 +134,8 @@ public class RecipeSourceTests
         Assert.Equal(before.PressSeconds, beside.PressSeconds, 1e-9);
         // the same hands are paid either way, but for the share of spoiled pieces that is counted with the passes
         var (paidBefore, paidBeside) = (
-            LineCost.Of(Ask, plan, With(false)).Stratum("labour").Value,
-            LineCost.Of(Ask, plan, With(true)).Stratum("labour").Value
+            LineCost.Reckon(Ask, plan, With(false)).Stratum("labour").Value,
+            LineCost.Reckon(Ask, plan, With(true)).Stratum("labour").Value
         );
         Assert.InRange(paidBeside / paidBefore, 0.9m, 1.02m);
         // both at once are never slower than one after the other

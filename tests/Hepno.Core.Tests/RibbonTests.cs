@@ -71,7 +71,7 @@ public class RibbonTests
             Orders
                 .Select(o => (AskInHand)o[1])
                 .SelectMany(ask =>
-                    QuantityRibbon.Of(ask, null, Book) is var r
+                    QuantityRibbon.Reckon(ask, null, Book) is var r
                         ? r.Crossings.Concat(r.Overtakings).Select(c => (Ask: ask, Crossing: c))
                         : []
                 ),
@@ -87,7 +87,7 @@ public class RibbonTests
     [MemberData(nameof(Orders))]
     public void It_agrees_with_the_full_computation(string called, AskInHand ask)
     {
-        var ribbon = QuantityRibbon.Of(ask, null, Book);
+        var ribbon = QuantityRibbon.Reckon(ask, null, Book);
         Assert.NotEmpty(called);
         foreach (var q in Enumerable.Range(1, 25).SelectMany(i => new[] { i, 25 + (i * 19) }))
         {
@@ -112,7 +112,9 @@ public class RibbonTests
         var single = DecorationMethods
             .All.Select(m => (m.Id, Answer: m.Answer(at, book)))
             .Where(x => x.Answer.Decorations.Count > 0)
-            .Select(x => (x.Id, x.Answer.Verdict.Kind, Cost: LineCost.Of(at, x.Answer.Decorations, book).Cost.Value))
+            .Select(x =>
+                (x.Id, x.Answer.Verdict.Kind, Cost: LineCost.Reckon(at, x.Answer.Decorations, book).Cost.Value)
+            )
             .ToList();
         var mixes = Mixes.Best(
             at,
@@ -139,12 +141,12 @@ public class RibbonTests
     }
 
     private static decimal CostOf(string methodId, AskInHand at, ShopBook book) =>
-        LineCost.Of(at, DecorationMethods.Find(methodId)!.Answer(at, book).Decorations, book).Cost.Value;
+        LineCost.Reckon(at, DecorationMethods.Find(methodId)!.Answer(at, book).Decorations, book).Cost.Value;
 
     [Fact]
     public void Stretches_cover_every_quantity_once_and_lines_begin_where_they_can()
     {
-        var ribbon = QuantityRibbon.Of(Chest, null, Book);
+        var ribbon = QuantityRibbon.Reckon(Chest, null, Book);
         foreach (var stretches in new[] { ribbon.Cheapest, ribbon.Best })
         {
             Assert.Equal((1, 500), (stretches[0].From, stretches[^1].To));
@@ -173,7 +175,7 @@ public class RibbonTests
 
     [Fact]
     public void A_mark_nothing_is_sold_at_leaves_the_best_empty() =>
-        Assert.All(QuantityRibbon.Of(Chest, 0.50m, Book, most: 30).Best, s => Assert.Equal("", s.MethodId));
+        Assert.All(QuantityRibbon.Reckon(Chest, 0.50m, Book, most: 30).Best, s => Assert.Equal("", s.MethodId));
 
     // the minutes beyond 24 pieces against the simulation of all of them, at 50 quantities
     [Fact]
@@ -184,7 +186,7 @@ public class RibbonTests
         {
             var job = LineFloor.JobOf(Chest, decorations, Book, q);
             var (about, whole) = (
-                PressFloor.FloorMinutes.Of(job, false),
+                PressFloor.FloorMinutes.Reckon(job, false),
                 PressFloor.PressFloorSimulation.Run(job, rules: 3)
             );
             Assert.Equal(whole.MakespanSeconds, about.MakespanSeconds, whole.MakespanSeconds * 0.005);
@@ -208,7 +210,7 @@ public class RibbonTests
             {
                 continue;
             }
-            var total = LineCost.Of(Chest.At(q), answer.Decorations, Book).Cost.Value * q;
+            var total = LineCost.Reckon(Chest.At(q), answer.Decorations, Book).Cost.Value * q;
             if (before is { } was && total < was - 1e-9m)
             {
                 var bought = answer.Decorations.Sum(d => d.Bought);
@@ -234,7 +236,7 @@ public class RibbonTests
             var answer = method.Answer(ask, Book);
             if (answer.Decorations.Count > 0)
             {
-                Sums(LineCost.Of(ask, answer.Decorations, Book).Cost);
+                Sums(LineCost.Reckon(ask, answer.Decorations, Book).Cost);
             }
         }
         static void Sums(Figure f)
@@ -332,8 +334,8 @@ public class RibbonTests
                     if (a.Count > 0)
                     {
                         Assert.True(
-                            LineCost.Of(Chest.At(q), b, dearer).Cost.Value
-                                >= LineCost.Of(Chest.At(q), a, Book).Cost.Value - 1e-9m,
+                            LineCost.Reckon(Chest.At(q), b, dearer).Cost.Value
+                                >= LineCost.Reckon(Chest.At(q), a, Book).Cost.Value - 1e-9m,
                             $"{what} raised: {method.Id} at {q} cheaper"
                         );
                     }
@@ -362,8 +364,8 @@ public class RibbonTests
             if (ab.Count > 0)
             {
                 Assert.Equal(
-                    LineCost.Of(MethodTests.Ask(40, front, sleeve), ab, Book).StartsPerGood,
-                    LineCost.Of(MethodTests.Ask(40, sleeve, front), ba, Book).StartsPerGood,
+                    LineCost.Reckon(MethodTests.Ask(40, front, sleeve), ab, Book).StartsPerGood,
+                    LineCost.Reckon(MethodTests.Ask(40, sleeve, front), ba, Book).StartsPerGood,
                     1e-12
                 );
             }

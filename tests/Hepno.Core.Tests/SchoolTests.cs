@@ -27,7 +27,7 @@ public class SchoolTests
     {
         var ask = MethodTests.Ask(pieces);
         var plan = new DtfBought().Answer(ask, book).Decorations;
-        return (plan, LineCost.Of(ask, plan, book));
+        return (plan, LineCost.Reckon(ask, plan, book));
     }
 
     private static decimal More(ShopBook one, ShopBook other, string stratum) =>

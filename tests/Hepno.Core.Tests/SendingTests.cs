@@ -79,7 +79,7 @@ public class SendingTests
         {
             Assert.Equal(
                 new PartBalance(Of(row[4]), Of(row[5])),
-                PartBalance.Of(Of(row[0]), Of(row[1]), Of(row[2]), Of(row[3]), 2)
+                PartBalance.Reckon(Of(row[0]), Of(row[1]), Of(row[2]), Of(row[3]), 2)
             );
         }
     }
@@ -97,7 +97,7 @@ public class SendingTests
                     foreach (var part in parts)
                     {
                         delivered += part;
-                        var balance = PartBalance.Of(total, paid, goods, delivered, 2);
+                        var balance = PartBalance.Reckon(total, paid, goods, delivered, 2);
                         Assert.Equal(total, paid + balance.Now + balance.Later);
                         paid += balance.Now;
                     }
@@ -149,7 +149,7 @@ public class SendingTests
         foreach (var row in Cases.Rows("surcharges.csv"))
         {
             var style = MethodTests.Tee(100) with { Sizes = [new("M", 0), new("2XL", Of(row[4]))] };
-            var on = SizeSurcharge.Of(
+            var on = SizeSurcharge.Reckon(
                 style,
                 [new("M", 3), new("2XL", 2)],
                 PricePolicy.Default with
@@ -187,10 +187,10 @@ public class SendingTests
         LinePrice At(Style of) =>
             MethodTests.Ask(10) with { Style = of, Sizes = [new("M", 6), new("2XL", 4)] } is var ask
             && new DtfBought().Answer(ask, MethodTests.Book).Decorations is var plan
-                ? LinePrice.Of(
+                ? LinePrice.Reckon(
                     ask,
                     plan,
-                    LineCost.Of(ask, plan, MethodTests.Book),
+                    LineCost.Reckon(ask, plan, MethodTests.Book),
                     MethodTests.Book with
                     {
                         Numbers = n,
@@ -264,7 +264,7 @@ public class SendingTests
         };
         var here = MethodTests.Ask(12);
         PieceCostResult Cost(Shipping? shipping) =>
-            LineCost.Of(here with { Shipping = shipping }, new DtfBought().Answer(here, book).Decorations, book);
+            LineCost.Reckon(here with { Shipping = shipping }, new DtfBought().Answer(here, book).Decorations, book);
         var (collected, beside, inside) = (Cost(null), Cost(new("near", false)), Cost(new("near", true)));
         // 12 tees of 180 g: one small box at 1.10, 2.38 kg at 12.10; four minutes for the parcel
         Assert.Equal(1.10m / 12, beside.Stratum("packing").Value - collected.Stratum("packing").Value, 9);

@@ -148,8 +148,8 @@ public class SpotTestTests
     {
         var (style, recipe) = (MethodTests.Tee(100), MethodTests.FilmOnCotton);
         var black = style.Colourways[0];
-        Assert.NotNull(SpotTest.Of(recipe, style, black, [Good]));
-        Assert.NotNull(SpotTest.Of(recipe, style, black, [Good with { TemperatureF = 305 }]));
+        Assert.NotNull(SpotTest.Find(recipe, style, black, [Good]));
+        Assert.NotNull(SpotTest.Find(recipe, style, black, [Good with { TemperatureF = 305 }]));
         Assert.All(
             [
                 Good with
@@ -169,7 +169,7 @@ public class SpotTestTests
                     TemperatureF = 304,
                 },
             ],
-            t => Assert.Null(SpotTest.Of(recipe, style, black, [t]))
+            t => Assert.Null(SpotTest.Find(recipe, style, black, [t]))
         );
     }
 

@@ -12,7 +12,7 @@ public class TilesTests
     [InlineData(30, 30, 1, 1, 1)]
     public void Sheets_overlap_and_the_better_way_round_is_taken(double w, double h, int sheets, int columns, int rows)
     {
-        var tiles = Tiles.Of(21, 29, w, h, 0.25);
+        var tiles = Tiles.Cut(21, 29, w, h, 0.25);
         Assert.Equal(sheets, tiles.Sheets());
         Assert.True(columns == 0 || (tiles.Columns, tiles.Rows) == (columns, rows));
         Assert.Equal(sheets, tiles.At.Count);
@@ -23,9 +23,9 @@ public class TilesTests
     public void A_quarter_inch_less_may_save_sheets_and_is_said()
     {
         // 2 × 10.5 less one overlap are 20.75: a quarter of 21
-        Assert.Equal(new TileTrim(0.25, 0, 4), Tiles.Of(21, 29, 10.5, 16, 0.25).Trim);
-        Assert.Null(Tiles.Of(21.1, 29, 10.5, 16, 0.25).Trim);
-        Assert.Null(Tiles.Of(21, 29, 30, 30, 0.25).Trim);
+        Assert.Equal(new TileTrim(0.25, 0, 4), Tiles.Cut(21, 29, 10.5, 16, 0.25).Trim);
+        Assert.Null(Tiles.Cut(21.1, 29, 10.5, 16, 0.25).Trim);
+        Assert.Null(Tiles.Cut(21, 29, 30, 30, 0.25).Trim);
     }
 
     [Fact]
@@ -34,7 +34,7 @@ public class TilesTests
             .Sample(
                 (w, h, sheetW, sheetH, overlap) =>
                 {
-                    var t = Tiles.Of(w, h, sheetW, sheetH, overlap);
+                    var t = Tiles.Cut(w, h, sheetW, sheetH, overlap);
                     Assert.True(t.OverhangWidthIn >= -1e-6 && t.OverhangHeightIn >= -1e-6);
                     // a column less would leave a strip uncovered
                     Assert.True(t.Columns == 1 || t.OverhangWidthIn < t.TileWidthIn - overlap + 1e-6);
@@ -55,7 +55,7 @@ public class TilesTests
                         );
                         Assert.Equal(
                             trim.Sheets,
-                            Tiles.Of(w - trim.OffWidthIn, h - trim.OffHeightIn, sheetW, sheetH, overlap).Sheets()
+                            Tiles.Cut(w - trim.OffWidthIn, h - trim.OffHeightIn, sheetW, sheetH, overlap).Sheets()
                         );
                     }
                 }

@@ -48,7 +48,7 @@ public class UpkeepTests
         // on the press: what tending costs an hour, times the hours a piece holds it
         var ask = MethodTests.Ask(20);
         var plan = new DtfBought().Answer(ask, MethodTests.Book).Decorations;
-        decimal Rent(ShopBook book) => LineCost.Of(ask, plan, book).Stratum("press").Value;
+        decimal Rent(ShopBook book) => LineCost.Reckon(ask, plan, book).Stratum("press").Value;
         var tended = MethodTests.Book with { Upkeep = [Printer with { Id = MethodTests.Gannet.Id }] };
         var minutes = LineFloor.MinutesOf(ask, plan, MethodTests.Book);
         var held = minutes.PrepHeld + minutes.Held.Sum();

@@ -18,7 +18,7 @@ public class WeighingTests
     [Fact]
     public void Making_breaks_even_at_the_minutes_its_saving_pays_for()
     {
-        var found = MakeOrBuy.Of(Film, F);
+        var found = MakeOrBuy.Reckon(Film, F);
         Assert.Equal(7.05, found.BreakEvenMinutes, 1e-9);
         Assert.Equal(1.35m, found.SavingEach.Value);
         Assert.Equal(1482, found.PrintsToPayBack);
@@ -35,7 +35,7 @@ public class WeighingTests
     [InlineData(3, 74, "Never at 74 prints a month")]
     public void A_machine_that_saves_nothing_never_pays(double minutes, double prints, string said)
     {
-        var found = MakeOrBuy.Of(Film with { MinutesEach = minutes, PrintsAMonth = prints }, F);
+        var found = MakeOrBuy.Reckon(Film with { MinutesEach = minutes, PrintsAMonth = prints }, F);
         Assert.StartsWith(said, found.Sentence, StringComparison.Ordinal);
         Assert.Null(found.Months);
     }
@@ -63,7 +63,7 @@ public class WeighingTests
     [Fact]
     public void Weighing_begins_with_the_shops_own_figures()
     {
-        var start = MakeOrBuyStart.Of(OwnPrintTests.Book, 120.4)!;
+        var start = MakeOrBuyStart.Suggest(OwnPrintTests.Book, 120.4)!;
         Assert.Equal(
             (OwnPrintTests.Book.FilmPrinters[0].Equipment.PriceNew, 120, OwnPrintTests.Book.Numbers.Rates.Wage),
             (start.Case.MachinePrice, start.Case.PrintsAMonth, start.Case.Wage)
@@ -75,24 +75,27 @@ public class WeighingTests
             .Material;
         Assert.Equal(made.Value - made.Parts.Single(p => p.Code == "machine").Value, start.Case.MadeEach);
         Assert.Empty(start.Case.Problems());
-        Assert.Equal(3400m, MakeOrBuyStart.Of(OwnPrintTests.Book with { FilmPrinters = [] }, 0)!.Case.MachinePrice);
-        Assert.Null(MakeOrBuyStart.Of(OwnPrintTests.Book with { Styles = [] }, 0));
+        Assert.Equal(
+            3400m,
+            MakeOrBuyStart.Suggest(OwnPrintTests.Book with { FilmPrinters = [] }, 0)!.Case.MachinePrice
+        );
+        Assert.Null(MakeOrBuyStart.Suggest(OwnPrintTests.Book with { Styles = [] }, 0));
     }
 
     [Fact]
     public void A_start_up_budget_takes_what_is_there_at_its_own_price_and_assumes_the_rest()
     {
         var none = MethodTests.Book with { Presses = [], Cutters = null };
-        var vinyl = StartUp.Of(none).Single(b => b.MethodId == "htv");
+        var vinyl = StartUp.Budgets(none).Single(b => b.MethodId == "htv");
         // 480 + 35 + 40 + 380 + 20 + 90
         Assert.Equal((1045m, 1045m), (vinyl.Total.Value, vinyl.StillToBuy.Value));
-        var own = StartUp.Of(MethodTests.Book).Single(b => b.MethodId == "htv");
+        var own = StartUp.Budgets(MethodTests.Book).Single(b => b.MethodId == "htv");
         var press = own.Items.Single(i => i.Price.Code == "press");
         Assert.True(press.IsThere);
         Assert.Equal(MethodTests.Book.Presses[0].Equipment.PriceNew, press.Price.Value);
         Assert.Equal(own.Total.Value - own.Items.Where(i => i.IsThere).Sum(i => i.Price.Value), own.StillToBuy.Value);
-        Assert.Equal(DecorationMethods.All.Count, StartUp.Of(none).Count);
-        Assert.All(StartUp.Of(none), b =>
+        Assert.Equal(DecorationMethods.All.Count, StartUp.Budgets(none).Count);
+        Assert.All(StartUp.Budgets(none), b =>
             Assert.True(
                 b.Total.Value > 0
                     && b.Items.All(i => !i.IsThere && i.Price.Source.StartsWith("assumed", StringComparison.Ordinal))
@@ -106,10 +109,10 @@ public class WeighingTests
     {
         var ask = MethodTests.Ask(40, MethodTests.Front(9, 8, 2));
         var plans = new DtfBought().Answer(ask, MethodTests.Book).Decorations;
-        var ribbon = QuantityRibbon.Of(ask, null, MethodTests.Book, most: 60);
-        var launch = Launch.Of(ask, plans, ribbon, F);
+        var ribbon = QuantityRibbon.Reckon(ask, null, MethodTests.Book, most: 60);
+        var launch = Launch.Reckon(ask, plans, ribbon, F);
         var (blanks, prints) = (
-            LandedBlank.Of(ask).Value * 40,
+            LandedBlank.Reckon(ask).Value * 40,
             plans[0].Purchases[0].Cost.Value + MethodTests.Book.Films[0].FreightPerOrder
         );
         Assert.Equal(
@@ -122,12 +125,14 @@ public class WeighingTests
         var sent = ribbon with { Cheapest = [new(1, 29, "dtf-bought"), new(30, 60, "screen-out")] };
         Assert.Equal(
             (30, "Screens, sent out"),
-            (Launch.Of(ask, plans, sent, F).SentOutFrom, Launch.Of(ask, plans, sent, F).SentOutBy)
+            (Launch.Reckon(ask, plans, sent, F).SentOutFrom, Launch.Reckon(ask, plans, sent, F).SentOutBy)
         );
-        Assert.Contains("it costs less", Launch.Of(ask, plans, sent, F).Sentences[2], StringComparison.Ordinal);
+        Assert.Contains("it costs less", Launch.Reckon(ask, plans, sent, F).Sentences[2], StringComparison.Ordinal);
         Assert.Contains(
             "earns more",
-            Launch.Of(ask, plans, ribbon with { Best = [new(1, 9, "htv"), new(10, 60, "pod-out")] }, F).Sentences[2],
+            Launch.Reckon(ask, plans, ribbon with { Best = [new(1, 9, "htv"), new(10, 60, "pod-out")] }, F).Sentences[
+                2
+            ],
             StringComparison.Ordinal
         );
     }

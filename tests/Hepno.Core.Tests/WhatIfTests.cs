@@ -43,7 +43,7 @@ public class WhatIfTests
     {
         var (ask, book) = (tried.Of(Ask), tried.Of(Book));
         return DecorationMethods.Find(methodId)!.Answer(ask, book).Decorations is { Count: > 0 } plans
-            ? LineCost.Of(ask, plans, book).Cost.Value
+            ? LineCost.Reckon(ask, plans, book).Cost.Value
             : null;
     }
 
@@ -59,8 +59,8 @@ public class WhatIfTests
         var method = DecorationMethods.Find(methodId)!;
         var (ask, then) = (tried.Of(Ask), tried.Of(Book));
         var (now, dearer) = (
-            LineCost.Of(Ask, method.Answer(Ask, Book).Decorations, Book),
-            LineCost.Of(ask, method.Answer(ask, then).Decorations, then)
+            LineCost.Reckon(Ask, method.Answer(Ask, Book).Decorations, Book),
+            LineCost.Reckon(ask, method.Answer(ask, then).Decorations, then)
         );
         foreach (var code in new[] { "blank", "decoration", "consumables", "labour", "packing" })
         {
@@ -125,10 +125,10 @@ public class WhatIfTests
     [Fact]
     public void Swings_stand_by_what_they_move_and_leave_out_what_moves_nothing()
     {
-        var swings = Swing.Of(new DtfBought(), Ask, Book);
+        var swings = Swing.Reckon(new DtfBought(), Ask, Book);
         Assert.Equal(swings.OrderByDescending(s => Math.Abs(s.High - s.Low)), swings);
         Assert.DoesNotContain(swings, s => s.Input is WhatIfInput.Ink or WhatIfInput.SentOut);
-        Assert.Contains(Swing.Of(new DtfMade(), Ask, Book), s => s.Input == WhatIfInput.Ink);
+        Assert.Contains(Swing.Reckon(new DtfMade(), Ask, Book), s => s.Input == WhatIfInput.Ink);
         var wage = swings.Single(s => s.Input == WhatIfInput.Wage);
         Assert.Equal(
             (
@@ -138,7 +138,7 @@ public class WhatIfTests
             (wage.Low, wage.High)
         );
         Assert.All(swings, s => Assert.True(s.Low <= s.Now && s.Now <= s.High));
-        Assert.Empty(Swing.Of(new Sublimation(), Ask, Book));
+        Assert.Empty(Swing.Reckon(new Sublimation(), Ask, Book));
     }
 
     // blank, print and sundries three times over, fees not thought of
@@ -146,8 +146,8 @@ public class WhatIfTests
     public void The_rule_of_thumb_is_named_beside_the_price()
     {
         var n = Book.Numbers;
-        var cost = LineCost.Of(Ask, new DtfBought().Answer(Ask, Book).Decorations, Book);
-        var rule = RuleOfThumb.Of(20m, cost, n.Fees.Terms(), 3, n.Rates.Wage, n.Format)!;
+        var cost = LineCost.Reckon(Ask, new DtfBought().Answer(Ask, Book).Decorations, Book);
+        var rule = RuleOfThumb.Reckon(20m, cost, n.Fees.Terms(), 3, n.Rates.Wage, n.Format)!;
         Assert.Equal(cost.Materials * 3, rule.Price.Value);
         Assert.Equal(rule.Price.Value, rule.Price.Parts[0].Value * rule.Price.Parts[1].Value);
         Assert.Equal(cost.Materials, rule.Price.Parts[0].Parts.Sum(p => p.Value));
@@ -159,10 +159,10 @@ public class WhatIfTests
         );
         Assert.Contains(
             "the same as this price",
-            RuleOfThumb.Of(rule.Price.Value, cost, n.Fees.Terms(), 3, n.Rates.Wage, n.Format)!.Sentence,
+            RuleOfThumb.Reckon(rule.Price.Value, cost, n.Fees.Terms(), 3, n.Rates.Wage, n.Format)!.Sentence,
             StringComparison.Ordinal
         );
-        Assert.Null(RuleOfThumb.Of(20m, cost, n.Fees.Terms(), 0, n.Rates.Wage, n.Format));
+        Assert.Null(RuleOfThumb.Reckon(20m, cost, n.Fees.Terms(), 0, n.Rates.Wage, n.Format));
         Assert.Equal(
             "ruleOfThumb",
             Assert.Single((n with { Prices = n.Prices with { RuleOfThumb = 21 } }).Problems()).Where
@@ -181,14 +181,14 @@ public class WhatIfTests
                 Prices = Book.Numbers.Prices with { LeastMarginShare = 0.2m },
             },
         };
-        var cost = LineCost.Of(Ask, new DtfBought().Answer(Ask, plain).Decorations, plain).Cost.Value;
+        var cost = LineCost.Reckon(Ask, new DtfBought().Answer(Ask, plain).Decorations, plain).Cost.Value;
         var price = cost / 0.75m;
-        var now = Recosted.Of(Ask, "dtf-bought", price, cost, plain, new());
+        var now = Recosted.Reckon(Ask, "dtf-bought", price, cost, plain, new());
         Assert.Equal((cost, false), (now.CostNow, now.FellUnder));
         Assert.Equal((0.25, 0.25), ((double)now.MarginThen, (double)now.MarginNow));
         // a floor over both is not fallen under; one between is; what was under before is not said again
         Recosted At(decimal floor, decimal then) =>
-            Recosted.Of(
+            Recosted.Reckon(
                 Ask,
                 "dtf-bought",
                 price,
@@ -205,8 +205,8 @@ public class WhatIfTests
         Assert.Equal(
             (null, true),
             (
-                Recosted.Of(Ask, "dtf-bought", price, cost, plain with { Films = [] }, new()).CostNow,
-                Recosted.Of(Ask, "painted", price, cost, plain, new()).FellUnder
+                Recosted.Reckon(Ask, "dtf-bought", price, cost, plain with { Films = [] }, new()).CostNow,
+                Recosted.Reckon(Ask, "painted", price, cost, plain, new()).FellUnder
             )
         );
     }

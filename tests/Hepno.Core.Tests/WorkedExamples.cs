@@ -59,7 +59,7 @@ public class WorkedExamples
     [Fact]
     public void Example_1_strata()
     {
-        var cost = PieceCost.Of(Example1);
+        var cost = PieceCost.Reckon(Example1);
         Near4(1.0250, cost.Stratum("labour").Value - Part(cost, "labour", "order-time"));
         Near4(0.3500, Part(cost, "labour", "order-time"));
         Near4(0.0458, Part(cost, "press", "held"));
@@ -77,14 +77,14 @@ public class WorkedExamples
     [Fact]
     public void Example_1_order_of_pressing()
     {
-        var cost = PieceCost.Of(Example1);
+        var cost = PieceCost.Reckon(Example1);
         Assert.Equal(["sleeve", "front"], cost.Sequence.Select(d => d.Id));
         Near4(3.4529, Spoilage.AttemptCost(Example1.Decorations[0], Example1));
         Near4(1.3583, Spoilage.AttemptCost(Example1.Decorations[1], Example1));
         Near(1.05197, 0.00001, cost.StartsPerGood);
         Near(1.05197, 0.00001, cost.AttemptsPerGood[0]);
         Near(1.02041, 0.00001, cost.AttemptsPerGood[1]);
-        var frontFirst = PieceCost.Of(Example1, Example1.Decorations);
+        var frontFirst = PieceCost.Reckon(Example1, Example1.Decorations);
         Near4(0.4511, frontFirst.Stratum("spoilage").Value);
         Near4(10.4020, frontFirst.Cost.Value);
         var start = Spoilage.StartCost(Example1);
@@ -103,7 +103,7 @@ public class WorkedExamples
     [Fact]
     public void Example_1_prices_and_profit()
     {
-        var cost = PieceCost.Of(Example1);
+        var cost = PieceCost.Reckon(Example1);
         Near4(19.8111, PricePolicy.ByMargin(cost.Cost.Value, 0.45m, Fees));
         Near4(23.3856, PricePolicy.ByMultiple(cost.Cost.Value, 2.2m, Fees));
         Near4(23.9444, PricePolicy.ByMultiple(cost.Materials, 3.0m, Fees));
@@ -165,5 +165,5 @@ public class WorkedExamples
 
     [Fact]
     public void Example_8_package() =>
-        Assert.Equal(new Package(78.00m, 68.64m, 9.36m), Package.Of([18.00m, 34.00m, 26.00m], 0.12m));
+        Assert.Equal(new Package(78.00m, 68.64m, 9.36m), Package.Reckon([18.00m, 34.00m, 26.00m], 0.12m));
 }

@@ -52,7 +52,7 @@ public class WorthOfHandsTests
     {
         var worth = new WorthOfHands(anHour, free, "", "");
         (string Id, decimal Profit, decimal Hours)[] ways = [("quick", 256, 53 / 60m), ("slow", 359, 106 / 60m)];
-        Assert.Equal(best, Leading.Of(ways, w => new(worth.Left(w.Profit, w.Hours), 1000, null, VerdictKind.Yes)).Id);
+        Assert.Equal(best, Leading.Best(ways, w => new(worth.Left(w.Profit, w.Hours), 1000, null, VerdictKind.Yes)).Id);
     }
 
     // 1.00 of 100.00 is no difference: then the day decides; care is never a matter of money
@@ -60,7 +60,7 @@ public class WorthOfHandsTests
     public void Ways_that_leave_as_good_as_the_same_are_told_apart_by_day_and_a_plain_yes_stands_first()
     {
         var (monday, friday) = (new DateOnly(2026, 6, 1), new DateOnly(2026, 6, 5));
-        string Best(params Weighed[] ways) => $"{Array.IndexOf(ways, Leading.Of(ways, w => w))}";
+        string Best(params Weighed[] ways) => $"{Array.IndexOf(ways, Leading.Best(ways, w => w))}";
         Assert.Equal("1", Best(new(51, 100, friday, VerdictKind.Yes), new(50, 100, monday, VerdictKind.Yes)));
         Assert.Equal("0", Best(new(54, 100, friday, VerdictKind.Yes), new(50, 100, monday, VerdictKind.Yes)));
         Assert.Equal("1", Best(new(90, 100, monday, VerdictKind.WithCare), new(50, 100, friday, VerdictKind.Yes)));
@@ -73,7 +73,7 @@ public class WorthOfHandsTests
     {
         var due = Now.AddDays(7);
         var ask = MethodTests.Ask(24);
-        WorthOfHands Of(ShopBook book, DateTime? at) => WorthOfHands.Of(ask, at, book, Floor());
+        WorthOfHands Of(ShopBook book, DateTime? at) => WorthOfHands.Reckon(ask, at, book, Floor());
         var hourly = Book with
         {
             Numbers = Book.Numbers with
@@ -169,7 +169,7 @@ public class WorthOfHandsTests
         };
         foreach (var book in new[] { Book, typed })
         {
-            var ribbon = QuantityRibbon.Of(ask, 18m, book, WorthOfHands.Of(ask, null, book, Floor()), 60);
+            var ribbon = QuantityRibbon.Reckon(ask, 18m, book, WorthOfHands.Reckon(ask, null, book, Floor()), 60);
             var compared = Comparer.Compare(ask, 18m, null, null, book, Floor(), curve: false);
             var best = compared.Bands.First(b =>
                 b.MethodId == ribbon.Best.First(s => s.From <= 36 && s.To >= 36).MethodId
@@ -182,7 +182,7 @@ public class WorthOfHandsTests
     [Fact]
     public void Better_for_us_is_a_crossing_of_its_own()
     {
-        var ribbon = QuantityRibbon.Of(
+        var ribbon = QuantityRibbon.Reckon(
             MethodTests.Ask(36, MethodTests.Front(9, 8, 1)),
             18m,
             Book,

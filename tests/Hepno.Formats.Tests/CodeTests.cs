@@ -27,7 +27,7 @@ public class CodeTests
             "",
             0,
             widthIn,
-            ArtworkReport.Of(raster, widthIn, true)! with
+            ArtworkReport.Measure(raster, widthIn, true)! with
             {
                 Code = CodeReader.Find(raster),
             },
@@ -70,7 +70,7 @@ public class CodeTests
         Assert.Equal(
             mirrored,
             DesignFaults
-                .Of(
+                .Find(
                     At(PictureFile.Read(Encoding.UTF8.GetBytes(drawing), 1000), 3).Report,
                     3,
                     null,
@@ -122,12 +122,12 @@ public class CodeTests
     {
         var design = At(PictureFile.Read(Drawing(), 3.0), 3);
         var faults = DesignFaults
-            .Of(design.Report, widthIn, new("white", "White", "#fcfaf5", ColourClass.White), FigureFormat.Default)
+            .Find(design.Report, widthIn, new("white", "White", "#fcfaf5", ColourClass.White), FigureFormat.Default)
             .Where(f => f.Code == "code-small")
             .ToList();
         Assert.Equal(code.Length == 0 ? [] : [(code, kind)], faults.Select(f => (f.Code, f.Kind)));
         Assert.Contains(
-            DesignFaults.Of(design.Report, 3, new("navy", "Navy", "#2b3b5e", ColourClass.Dark), FigureFormat.Default),
+            DesignFaults.Find(design.Report, 3, new("navy", "Navy", "#2b3b5e", ColourClass.Dark), FigureFormat.Default),
             f => f.Code == "code-ground"
         );
     }
@@ -143,7 +143,7 @@ public class CodeTests
         var side = code.Size - (2 * without);
         var drawing =
             $"<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"{-margin} {-margin} {code.Size + (2 * margin)} {code.Size + (2 * margin)}\"><path d=\"M{without} {without}h{side}v{side}h-{side}z\" fill=\"#fff\"/><path d=\"{code.Path}\"/></svg>";
-        var faults = DesignFaults.Of(
+        var faults = DesignFaults.Find(
             At(PictureFile.Read(Encoding.UTF8.GetBytes(drawing), 1000), 3).Report,
             3,
             new("navy", "Navy", "#2b3b5e", ColourClass.Dark),

@@ -35,7 +35,7 @@ public class SvgTests
         );
         Assert.Equal((1200, 600), (raster.Width, raster.Height));
         // 40 × 20 and a square of 30 with a hole of 10, twelve pixels a unit
-        Assert.Equal(((40 * 20) + 900 - 100) * 144, Painted.Of(raster).PaintedPixels, 200.0);
+        Assert.Equal(((40 * 20) + 900 - 100) * 144, Painted.Measure(raster).PaintedPixels, 200.0);
         Assert.Equal(
             [0xc8, 0x28, 0x1e, 0xff],
             raster.Rgba.AsSpan(((240 * 1200) + 240) * 4, 4).ToArray().Select(b => (int)b)

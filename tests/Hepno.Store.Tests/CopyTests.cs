@@ -342,7 +342,7 @@ public sealed class CopyTests : IDisposable
     public void An_artworks_picture_and_the_one_it_came_as_are_the_shops_files()
     {
         using var db = Open();
-        var report = Core.Artwork.ArtworkReport.Of(new(2, 1, [200, 30, 30, 255, 0, 0, 0, 0]), 3, false)!;
+        var report = Core.Artwork.ArtworkReport.Measure(new(2, 1, [200, 30, 30, 255, 0, 0, 0, 0]), 3, false)!;
         db.Write(c =>
             Aggregates.Designs.Put(
                 c,

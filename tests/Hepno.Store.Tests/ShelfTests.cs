@@ -515,7 +515,7 @@ public sealed class ShelfTests : IDisposable
         });
         Assert.Equal(1, db.Write(c => UndoStore.Thin(c, Deed.At.AddMonths(-36), 10)));
         Assert.Equal(0, db.Write(c => UndoStore.Thin(c, Deed.At.AddMonths(-36), 10)));
-        Assert.Equal([3, 2, 1], db.Read(c => UndoStore.Of(c, "order", "o")).Select(d => d.Version));
+        Assert.Equal([3, 2, 1], db.Read(c => UndoStore.Past(c, "order", "o")).Select(d => d.Version));
         Assert.Null(db.Read(c => Aggregates.Orders.At(c, "o", 1)));
         Assert.NotNull(db.Read(c => Aggregates.Orders.At(c, "o", 2)));
         Assert.Equal([3.10m, 4m], db.Read(c => Aggregates.Vinyls.States(c, "v")).Select(s => s.Value.PricePerFoot));

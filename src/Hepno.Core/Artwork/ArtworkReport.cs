@@ -143,18 +143,18 @@ public sealed record ArtworkReport(
     /// <param name="widthIn">Print width of what is painted, in.</param>
     /// <param name="vector">True when it was drawn in lines.</param>
     /// <param name="progress">Told the share done, 0 to 1.</param>
-    public static ArtworkReport? Of(Raster raster, double widthIn, bool vector, Action<double>? progress = null)
+    public static ArtworkReport? Measure(Raster raster, double widthIn, bool vector, Action<double>? progress = null)
     {
-        var painted = Painted.Of(raster);
+        var painted = Painted.Measure(raster);
         if (painted.Box is not { } box)
         {
             return null;
         }
         var dpi = Resolution.Dpi(box.Width, widthIn);
         progress?.Invoke(0.1);
-        var colours = Colours.Of(raster, painted, dpi);
+        var colours = Colours.Measure(raster, painted, dpi);
         progress?.Invoke(0.3);
-        var soft = SoftAlpha.Of(raster, painted.PaintedPixels);
+        var soft = SoftAlpha.Measure(raster, painted.PaintedPixels);
         progress?.Invoke(0.5);
         var line = ThinFeature.Line(raster, box, dpi);
         progress?.Invoke(0.8);
@@ -171,9 +171,9 @@ public sealed record ArtworkReport(
             soft,
             line,
             gap,
-            painted.Clear ? null : FlatGround.Of(raster),
-            Ink: InkSplit.Of(raster),
-            Outline: PrintOutline.Of(raster, box)
+            painted.Clear ? null : FlatGround.Find(raster),
+            Ink: InkSplit.Measure(raster),
+            Outline: PrintOutline.Trace(raster, box)
         )
         {
             LookedForPt = ThinFeature.WidestPt,

@@ -39,7 +39,7 @@ public sealed record Colours(IReadOnlyList<SpotColour> Spots, double GradientSha
     /// <param name="raster">The picture.</param>
     /// <param name="painted">What of it is painted.</param>
     /// <param name="dpi">Pixels an inch at print size: a region of 4 mm² counts however small its share.</param>
-    public static Colours Of(Raster raster, Painted painted, double dpi)
+    public static Colours Measure(Raster raster, Painted painted, double dpi)
     {
         var bins = new Bin[1 << (3 * Bits)];
         var (flat, slight, solid) = Counted(raster, bins);

@@ -57,7 +57,7 @@ public static class DesignFaults
     /// <param name="widthIn">Print width, in.</param>
     /// <param name="cloth">Colour of the blank, or null while it is not chosen.</param>
     /// <param name="f">How figures are written.</param>
-    public static IReadOnlyList<DesignFault> Of(
+    public static IReadOnlyList<DesignFault> Find(
         ArtworkReport report,
         double widthIn,
         Colourway? cloth,
@@ -71,7 +71,7 @@ public static class DesignFaults
                 .OrderByDescending(x => x.Kind),
         ];
 
-    /// <summary>Faults of one way of printing, the worst first: what <see cref="Of"/> says of the picture, as far as it touches this way.</summary>
+    /// <summary>Faults of one way of printing, the worst first: what <c>Find</c> says of the picture, as far as it touches this way.</summary>
     /// <param name="hold">What the way holds.</param>
     /// <param name="report">What was measured.</param>
     /// <param name="widthIn">Print width, in.</param>
@@ -104,11 +104,11 @@ public static class DesignFaults
     private static IEnumerable<DesignFault> Sharp(ArtworkReport r, double widthIn, FigureFormat f)
     {
         var dpi = r.Dpi(widthIn);
-        if (r.Vector || Resolution.Of(dpi) is Sharpness.Good or Sharpness.Usable)
+        if (r.Vector || Resolution.Judge(dpi) is Sharpness.Good or Sharpness.Usable)
         {
             yield break;
         }
-        var poor = Resolution.Of(dpi) == Sharpness.Poor;
+        var poor = Resolution.Judge(dpi) == Sharpness.Poor;
         yield return new(
             "resolution",
             poor ? FaultKind.Bad : FaultKind.Caution,

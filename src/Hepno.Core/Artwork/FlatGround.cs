@@ -7,7 +7,7 @@ public static class FlatGround
     private const double BorderShare = 0.9;
 
     /// <summary>Colour of the ground, "#rrggbb", or null when the border is not of one colour.</summary>
-    public static string? Of(Raster raster)
+    public static string? Find(Raster raster)
     {
         var (w, h, rgba) = raster;
         var at = Lab.Of(rgba[0], rgba[1], rgba[2]);

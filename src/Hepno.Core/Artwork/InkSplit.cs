@@ -12,7 +12,7 @@ public sealed record InkSplit(double Cyan, double Magenta, double Yellow, double
 
     /// <summary>Splits every painted pixel: black takes what the three have in common; half-clear ones count by their share.</summary>
     /// <param name="raster">The picture.</param>
-    public static InkSplit Of(Raster raster)
+    public static InkSplit Measure(Raster raster)
     {
         double c = 0,
             m = 0,
@@ -55,7 +55,7 @@ public sealed record InkUse(double Cyan, double Magenta, double Yellow, double B
     /// <param name="whiteIn2">Area that wants white, in².</param>
     /// <param name="colourMlPerIn2">The printer's colour ink, ml an in².</param>
     /// <param name="whiteMlPerIn2">Its white, ml an in².</param>
-    public static InkUse Of(
+    public static InkUse Reckon(
         InkSplit split,
         double paintedIn2,
         double whiteIn2,

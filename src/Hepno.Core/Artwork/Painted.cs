@@ -13,7 +13,7 @@ public sealed record Painted(PixelBox? Box, double PaintedPixels, bool Clear)
     public double Coverage => Box is { } b ? PaintedPixels / ((double)b.Width * b.Height) : 0;
 
     /// <summary>Measures it in one pass.</summary>
-    public static Painted Of(Raster raster)
+    public static Painted Measure(Raster raster)
     {
         var (w, h, rgba) = raster;
         var (left, top, right, bottom) = (w, h, -1, -1);

@@ -14,7 +14,7 @@ public static class PrintOutline
     /// <summary>The parts of a picture's outline; null where it fills its box. A hole that is enclosed counts as filled: scissors do not get in.</summary>
     /// <param name="raster">The picture.</param>
     /// <param name="box">The box round everything painted.</param>
-    public static IReadOnlyList<OutlinePart>? Of(Raster raster, PixelBox box)
+    public static IReadOnlyList<OutlinePart>? Trace(Raster raster, PixelBox box)
     {
         var longer = Math.Max(box.Width, box.Height);
         int Along(int side) => Math.Clamp((int)Math.Round((double)Squares * side / longer), 1, side);

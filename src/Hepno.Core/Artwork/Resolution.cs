@@ -25,7 +25,7 @@ public static class Resolution
     public static double Dpi(int pixels, double widthIn) => pixels / widthIn;
 
     /// <summary>The word for it.</summary>
-    public static Sharpness Of(double dpi) =>
+    public static Sharpness Judge(double dpi) =>
         Math.Round(dpi) switch
         {
             >= 300 => Sharpness.Good,

@@ -14,7 +14,7 @@ public sealed record SoftAlpha(double Share, PixelBox? Largest, int LargestPixel
     /// <summary>Finds pixels of 5 to 95% alpha farther than 1.5 px from both a solid and a clear one: ordinary anti-aliasing has one of them beside it.</summary>
     /// <param name="raster">The picture.</param>
     /// <param name="paintedPixels">Its painted pixels.</param>
-    public static SoftAlpha Of(Raster raster, double paintedPixels)
+    public static SoftAlpha Measure(Raster raster, double paintedPixels)
     {
         var (w, h, rgba) = raster;
         var regions = new Regions();

@@ -4,7 +4,7 @@ namespace Hepno.Core.Blanks;
 public static class GarmentNouns
 {
     /// <summary>One or several of a kind: "tee", "zip hoodies", "pairs of socks".</summary>
-    public static string Of(GarmentKind kind, int pieces)
+    public static string For(GarmentKind kind, int pieces)
     {
         var one = pieces == 1;
         return kind switch
@@ -22,7 +22,7 @@ public static class GarmentNouns
     public static string Named(string name, GarmentKind kind, int pieces)
     {
         // what is worn in pairs is named after the name as it is: "12 Brae joggers"
-        var noun = kind is GarmentKind.Joggers or GarmentKind.Socks ? kind.ToString().ToLowerInvariant() : Of(kind, 1);
+        var noun = kind is GarmentKind.Joggers or GarmentKind.Socks ? kind.ToString().ToLowerInvariant() : For(kind, 1);
         var last = noun.Split(' ')[^1];
         var said =
             name.EndsWith($" {last}", StringComparison.OrdinalIgnoreCase)

@@ -9,11 +9,11 @@ public static class GarmentScale
     private const double StepToddler = 0.03;
 
     /// <summary>A size of a kind of garment against its outline.</summary>
-    public static double Of(GarmentKind kind, string size) => AgainstM(size) / AgainstM(Outline.Of(kind).Size);
+    public static double For(GarmentKind kind, string size) => AgainstM(size) / AgainstM(Outline.For(kind).Size);
 
     /// <summary>A size lying flat, arms and all, in: what is printed all over covers it.</summary>
     public static (double WidthIn, double HeightIn) Flat(GarmentKind kind, string size) =>
-        (Outline.Of(kind).Box[2] * Of(kind, size), Outline.Of(kind).Box[3] * Of(kind, size));
+        (Outline.For(kind).Box[2] * For(kind, size), Outline.For(kind).Box[3] * For(kind, size));
 
     private static double AgainstM(string size)
     {

@@ -28,7 +28,7 @@ public sealed record Outline(string Size, IReadOnlyList<double> Box, OutlineSide
     private static readonly Dictionary<string, Outline> All = Read();
 
     /// <summary>The outline of a kind of garment.</summary>
-    public static Outline Of(GarmentKind kind) => All[JsonNamingPolicy.KebabCaseLower.ConvertName(kind.ToString())];
+    public static Outline For(GarmentKind kind) => All[JsonNamingPolicy.KebabCaseLower.ConvertName(kind.ToString())];
 
     private static Dictionary<string, Outline> Read()
     {

@@ -19,7 +19,7 @@ public sealed record Advice(string MethodId, string Sentence, IReadOnlyList<stri
     /// <param name="atPrice">The one price at which their profit is compared.</param>
     /// <param name="worth">What hours of hands are worth.</param>
     /// <param name="f">How figures are written.</param>
-    public static Advice? Of(IReadOnlyList<Band> bands, decimal atPrice, WorthOfHands worth, FigureFormat f)
+    public static Advice? Give(IReadOnlyList<Band> bands, decimal atPrice, WorthOfHands worth, FigureFormat f)
     {
         var fitting = bands.Where(b => b.Fits).ToList();
         if (fitting.Count == 0)

@@ -104,12 +104,12 @@ public static class Comparer
             Hold(mix);
         }
         var onePrice = OnePrice(mark, [.. found.Select(x => x.Band)]);
-        var worth = WorthOfHands.Of(at, dueAt, book, floor);
+        var worth = WorthOfHands.Reckon(at, dueAt, book, floor);
         var bands = Ranked([
             .. found.Select(x =>
                 x.Band with
                 {
-                    LeftInAll = worth.Of(
+                    LeftInAll = worth.Left(
                         at.Pieces,
                         Outcome.At(onePrice, x.Cost, LineCost.Fees(at, book), book.Numbers.Rates.Wage).Profit,
                         x.Cost.HandsSeconds
@@ -125,7 +125,7 @@ public static class Comparer
             [.. bands.Select(b => b with { Mixing = Mixes.Mixing(b, bands, book.Numbers.Format) })],
             folds,
             onePrice,
-            Advice.Of(bands, onePrice, worth, book.Numbers.Format),
+            Advice.Give(bands, onePrice, worth, book.Numbers.Format),
             ways
         );
     }
@@ -133,7 +133,7 @@ public static class Comparer
     private static List<Band> Ranked(IReadOnlyList<Band> bands)
     {
         var fitting = bands.Where(b => b.Fits).ToList();
-        var best = fitting.Count == 0 ? null : Leading.Of(fitting, b => b.Weighed());
+        var best = fitting.Count == 0 ? null : Leading.Best(fitting, b => b.Weighed());
         return
         [
             .. bands
@@ -249,8 +249,8 @@ public static class Comparer
     {
         var n = book.Numbers;
         var inputs = LineCost.Inputs(ask, answer.Decorations, book);
-        var cost = LineCost.Of(inputs, null);
-        var (line, cliff) = GuardedPrice.Of(method, ask, answer.Decorations, cost, book, typed);
+        var cost = LineCost.Reckon(inputs, null);
+        var (line, cliff) = GuardedPrice.Reckon(method, ask, answer.Decorations, cost, book, typed);
         var (price, surcharges, how) = line;
         var more = line.SurchargesInAll;
         var outcome = Outcome.At(price, cost, LineCost.Fees(ask, book), n.Rates.Wage, more / ask.Pieces);
@@ -294,8 +294,8 @@ public static class Comparer
             cost.Cost,
             Money.Charged(cost.Cost.Value, n.Format.MinorDigits),
             [.. cost.Cost.Parts.Select((p, i) => new StratumShown(p.Code, p.Label, shown[i]))],
-            LineCost.Of(inputs, 0).Cost.Value,
-            LineCost.Of(inputs, GuessedSpoilage).Cost.Value,
+            LineCost.Reckon(inputs, 0).Cost.Value,
+            LineCost.Reckon(inputs, GuessedSpoilage).Cost.Value,
             outcome,
             (price * ask.Pieces) + more,
             how,
@@ -306,13 +306,13 @@ public static class Comparer
             mark is { } m && price > m ? price - m : 0,
             dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0,
             Overage.ChanceOf(ask.Pieces, ask.Pieces, failure),
-            LeavesOut.Of(ask, answer.Decorations, book),
+            LeavesOut.Sentences(ask, answer.Decorations, book),
             [],
             cliff,
             surcharges
         )
         {
-            Thumb = RuleOfThumb.Of(
+            Thumb = RuleOfThumb.Reckon(
                 outcome.Price + outcome.Surcharges,
                 cost,
                 LineCost.Fees(ask, book),
@@ -337,12 +337,12 @@ public static class Comparer
             var answer = method.Answer(at, book);
             if (answer.Decorations.Count > 0)
             {
-                var cost = LineCost.Of(at, answer.Decorations, book);
+                var cost = LineCost.Reckon(at, answer.Decorations, book);
                 points.Add(
                     new(
                         at.Pieces,
                         Money.Charged(cost.Cost.Value, book.Numbers.Format.MinorDigits),
-                        LinePrice.Of(at, answer.Decorations, cost, book, null).Each
+                        LinePrice.Reckon(at, answer.Decorations, cost, book, null).Each
                     )
                 );
             }

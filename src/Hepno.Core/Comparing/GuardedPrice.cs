@@ -21,7 +21,7 @@ public sealed record GuardedPrice(LinePrice Line, Cliff? Cliff)
     /// <param name="cost">Its cost.</param>
     /// <param name="book">Rules.</param>
     /// <param name="typed">Money a piece as typed: no guard touches it; or null.</param>
-    public static GuardedPrice Of(
+    public static GuardedPrice Reckon(
         IDecorationMethod method,
         AskInHand ask,
         IReadOnlyList<DecorationPlan> decorations,
@@ -31,7 +31,7 @@ public sealed record GuardedPrice(LinePrice Line, Cliff? Cliff)
     )
     {
         var n = book.Numbers;
-        var line = LinePrice.Of(ask, decorations, cost, book, typed);
+        var line = LinePrice.Reckon(ask, decorations, cost, book, typed);
         if (typed is not null)
         {
             return new(line, null);
@@ -79,7 +79,9 @@ public sealed record GuardedPrice(LinePrice Line, Cliff? Cliff)
             {
                 yield return (
                     at.Pieces,
-                    LinePrice.Of(at, decorations, LineCost.Of(at, decorations, book), book, null).InAll(at.Pieces)
+                    LinePrice
+                        .Reckon(at, decorations, LineCost.Reckon(at, decorations, book), book, null)
+                        .InAll(at.Pieces)
                 );
             }
         }

@@ -26,7 +26,7 @@ public sealed record Launch(
     /// <param name="decorations">The way's plan.</param>
     /// <param name="ribbon">The cheapest way at every quantity.</param>
     /// <param name="f">How figures are written.</param>
-    public static Launch Of(
+    public static Launch Reckon(
         AskInHand ask,
         IReadOnlyList<DecorationPlan> decorations,
         QuantityRibbon ribbon,
@@ -61,7 +61,7 @@ public sealed record Launch(
                 ),
             .. decorations.Select(d => d.SetUp).OfType<Figure>(),
         ];
-        var landed = LandedBlank.Of(ask);
+        var landed = LandedBlank.Reckon(ask);
         var blanks = Figure.Of(
             "blanks",
             "Blanks",

@@ -15,7 +15,7 @@ public static class Leading
     /// <summary>The best of them.</summary>
     /// <param name="fitting">At least one.</param>
     /// <param name="weighed">How each weighs.</param>
-    public static T Of<T>(IReadOnlyList<T> fitting, Func<T, Weighed> weighed)
+    public static T Best<T>(IReadOnlyList<T> fitting, Func<T, Weighed> weighed)
     {
         // what goes wrong for want of care costs more than any figure here holds
         var ways = fitting.Select(w => (Way: w, Is: weighed(w))).GroupBy(w => w.Is.Kind).MinBy(g => g.Key)!.ToList();

@@ -13,7 +13,11 @@ public static class LeavesOut
     /// <param name="ask">The line with the rest of its order.</param>
     /// <param name="decorations">The method's plan.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
-    public static IReadOnlyList<string> Of(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book) =>
+    public static IReadOnlyList<string> Sentences(
+        AskInHand ask,
+        IReadOnlyList<DecorationPlan> decorations,
+        ShopBook book
+    ) =>
         [
             Sending(ask, book),
             Spares(ask, decorations),

@@ -19,18 +19,18 @@ public static class LineCost
     /// <param name="decorations">The method's plan.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     /// <param name="failure">Share of attempts spoiled at every decoration; null for the plan's own.</param>
-    public static PieceCostResult Of(
+    public static PieceCostResult Reckon(
         AskInHand ask,
         IReadOnlyList<DecorationPlan> decorations,
         ShopBook book,
         double? failure = null
-    ) => Of(Inputs(ask, decorations, book), failure);
+    ) => Reckon(Inputs(ask, decorations, book), failure);
 
     /// <summary>The cost of a piece from what it follows from, at another share of spoiled attempts.</summary>
     /// <param name="inputs">What it follows from.</param>
     /// <param name="failure">Share of attempts spoiled at every decoration that can spoil at all; null for the plan's own.</param>
-    internal static PieceCostResult Of(PieceInputs inputs, double? failure) =>
-        PieceCost.Of(
+    internal static PieceCostResult Reckon(PieceInputs inputs, double? failure) =>
+        PieceCost.Reckon(
             failure is { } f
                 ? inputs with
                 {
@@ -46,7 +46,7 @@ public static class LineCost
     internal static PieceInputs Inputs(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book)
     {
         var n = book.Numbers;
-        var blanks = BlanksToBuy.Of(ask.Sizes, decorations);
+        var blanks = BlanksToBuy.Count(ask.Sizes, decorations);
         var press = LineFloor.WorkplaceOf(ask, decorations, book);
         var floor = LineFloor.MinutesOf(ask, decorations, book);
         var folding = n.Floor.Standards().After[1].Seconds * n.Floor.HandsFactor;
@@ -115,8 +115,8 @@ public static class LineCost
     // what is bought beyond the pieces counts for the supplier's tiers and bears its freight
     private static Figure Landed(AskInHand ask, IReadOnlyList<SizeCount> blanks) =>
         ReferenceEquals(blanks, ask.Sizes)
-            ? LandedBlank.Of(ask)
-            : LandedBlank.Of(ask with { Sizes = blanks }, "the ask, and what may be spoiled where they are sent");
+            ? LandedBlank.Reckon(ask)
+            : LandedBlank.Reckon(ask with { Sizes = blanks }, "the ask, and what may be spoiled where they are sent");
 
     private static Figure HourOf(Press place, ShopBook book) =>
         place.Equipment.Cost(book.Numbers.Rates.TariffPerKwh, tending: book.TendingOf(place.Id, place.Equipment));

@@ -24,7 +24,7 @@ public sealed record LinePrice(decimal Each, IReadOnlyList<SizeSurcharge> Surcha
     /// <param name="cost">Its cost.</param>
     /// <param name="book">Rules.</param>
     /// <param name="typed">Money a piece as typed, which then holds for every size; or null.</param>
-    public static LinePrice Of(
+    public static LinePrice Reckon(
         AskInHand ask,
         IReadOnlyList<DecorationPlan> decorations,
         PieceCostResult cost,
@@ -41,11 +41,11 @@ public sealed record LinePrice(decimal Each, IReadOnlyList<SizeSurcharge> Surcha
         }
         var surcharges =
             n.Prices.SizePricing == SizePricing.Surcharged && !ask.Theirs && !decorations.Any(d => d.BringsBlank)
-                ? SizeSurcharge.Of(ask.Style, ask.Sizes, n.Prices.PolicyFor(ask.Channel), fees)
+                ? SizeSurcharge.Reckon(ask.Style, ask.Sizes, n.Prices.PolicyFor(ask.Channel), fees)
                 : [];
         // the base price is made as if every size cost the same: the surcharges bear the rest
-        var basis = surcharges.Count == 0 ? cost : LineCost.Of(ask with { AsBaseSizes = true }, decorations, book);
-        var (each, words) = UnitPrice.Of(basis, ask.OrderPieces, n.Prices, ask.Channel, fees, n.Format);
+        var basis = surcharges.Count == 0 ? cost : LineCost.Reckon(ask with { AsBaseSizes = true }, decorations, book);
+        var (each, words) = UnitPrice.Reckon(basis, ask.OrderPieces, n.Prices, ask.Channel, fees, n.Format);
         if (ask.Theirs && n.Prices.TheirsPerPiece > 0)
         {
             (each, words) = (

@@ -29,7 +29,7 @@ public sealed record MakeOrBuyStart(MakeOrBuyCase Case, IReadOnlyList<string> Fr
     /// <param name="book">Shelf, floor and numbers.</param>
     /// <param name="printsAMonth">Film prints of a month, as the orders have it.</param>
     /// <returns>Null while there is no blank to print on.</returns>
-    public static MakeOrBuyStart? Of(ShopBook book, double printsAMonth)
+    public static MakeOrBuyStart? Suggest(ShopBook book, double printsAMonth)
     {
         if (
             book.Styles.FirstOrDefault(s => !s.Retired && s.Kind == GarmentKind.Tee) is not { } style
@@ -61,7 +61,7 @@ public sealed record MakeOrBuyStart(MakeOrBuyCase Case, IReadOnlyList<string> Fr
                 0,
                 LearningPrints,
                 LearningShare,
-                material + LandedBlank.Of(ask).Value
+                material + LandedBlank.Reckon(ask).Value
             ),
             [
                 $"a front of 10.5 × 8 in on {style.Name}, {OrderOf} of them",

@@ -54,7 +54,9 @@ public static class Mixes
         var won = Combined(ways)
             .Select(m => (Mix: m, Answer: found.Answer(m, ask)))
             .Where(x => x.Answer.Decorations.Count > 0)
-            .Select(x => (x.Mix, x.Answer.Verdict.Kind, Cost: LineCost.Of(ask, x.Answer.Decorations, book).Cost.Value))
+            .Select(x =>
+                (x.Mix, x.Answer.Verdict.Kind, Cost: LineCost.Reckon(ask, x.Answer.Decorations, book).Cost.Value)
+            )
             .Where(x => IsWorth(x.Kind, x.Cost, alone))
             .ToList();
         return won.Count == 0
@@ -143,7 +145,9 @@ public static class Mixes
             .. DecorationMethods
                 .All.Select(m => (m.Id, Answer: found.Answer(m, alone)))
                 .Where(x => x.Answer.Decorations.Count > 0 && !x.Answer.Decorations.Any(d => d.IsOnTheirBlank()))
-                .Select(x => (x.Id, x.Answer.Verdict.Kind, LineCost.Of(alone, x.Answer.Decorations, book).Cost.Value)),
+                .Select(x =>
+                    (x.Id, x.Answer.Verdict.Kind, LineCost.Reckon(alone, x.Answer.Decorations, book).Cost.Value)
+                ),
         ];
 
     private static IEnumerable<string> Tried(PlacementWays w) =>

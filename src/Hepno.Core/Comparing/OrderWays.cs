@@ -28,7 +28,7 @@ public sealed record OrderWays(
     /// <summary>The ways of an order; null for an order of one line, or where a line can be done by none.</summary>
     /// <param name="lines">Its complete lines, each with the others beside it.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
-    public static OrderWays? Of(IReadOnlyList<AskInHand> lines, ShopBook book)
+    public static OrderWays? Find(IReadOnlyList<AskInHand> lines, ShopBook book)
     {
         if (lines.Count < 2)
         {
@@ -43,7 +43,7 @@ public sealed record OrderWays(
                         x.Method,
                         x.Answer.Verdict.Kind,
                         x.Answer.Decorations,
-                        LineCost.Of(l, x.Answer.Decorations, book).Cost.Value * l.Pieces
+                        LineCost.Reckon(l, x.Answer.Decorations, book).Cost.Value * l.Pieces
                     ))
                     .OrderBy(w => w.Kind)
                     .ThenBy(w => w.Total)

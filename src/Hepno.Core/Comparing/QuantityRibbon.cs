@@ -69,7 +69,7 @@ public sealed record QuantityRibbon(
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     /// <param name="worth">What hours of hands are worth; null for nothing beyond their wage.</param>
     /// <param name="most">Largest quantity, 1 or more.</param>
-    public static QuantityRibbon Of(
+    public static QuantityRibbon Reckon(
         AskInHand ask,
         decimal? mark,
         ShopBook book,
@@ -142,7 +142,7 @@ public sealed record QuantityRibbon(
         var price = mark ?? fitting.GroupBy(a => a.At.Kind).MinBy(g => g.Key)!.Min(a => a.At.Price);
         decimal Left(RibbonPoint at) => worth.Left(pieces * (price - at.Cost - fees.On(price)), pieces * at.Hours);
         return (
-            Leading.Of(fitting, a => new(Left(a.At), pieces * a.At.Cost, null, a.At.Kind)).Id,
+            Leading.Best(fitting, a => new(Left(a.At), pieces * a.At.Cost, null, a.At.Kind)).Id,
             fitting.ToDictionary(a => a.Id, a => (Left(a.At), a.At.Kind))
         );
     }

@@ -18,7 +18,7 @@ public sealed record Recosted(decimal? CostNow, decimal MarginThen, decimal Marg
     /// <param name="costThen">Cost a piece when it was sent.</param>
     /// <param name="book">Shelf, floor and numbers of today.</param>
     /// <param name="sketch">Shared by all that are re-costed: the same print on the same film is laid once.</param>
-    public static Recosted Of(
+    public static Recosted Reckon(
         AskInHand ask,
         string methodId,
         decimal price,
@@ -36,7 +36,7 @@ public sealed record Recosted(decimal? CostNow, decimal MarginThen, decimal Marg
         {
             return new(null, then, 0, true);
         }
-        var cost = LineCost.Of(at, plans, book).Cost.Value;
+        var cost = LineCost.Reckon(at, plans, book).Cost.Value;
         return new(cost, then, Margin(cost), then >= floor && Margin(cost) < floor);
     }
 }

@@ -42,7 +42,7 @@ internal sealed record RibbonPoint(
     )
     {
         var points = new RibbonPoint?[asks.Count];
-        RibbonPoint At(int i) => points[i] ??= Of(asks[i], answer(i), book);
+        RibbonPoint At(int i) => points[i] ??= Reckon(asks[i], answer(i), book);
         if (Looked.Where(q => q <= asks.Count).Append(asks.Count).All(q => !At(q - 1).Can))
         {
             return [.. asks.Select(_ => points[0]!)];
@@ -79,17 +79,17 @@ internal sealed record RibbonPoint(
     }
 
     /// <summary>What a way's answer comes to.</summary>
-    public static RibbonPoint Of(AskInHand at, MethodAnswer answer, ShopBook book)
+    public static RibbonPoint Reckon(AskInHand at, MethodAnswer answer, ShopBook book)
     {
         if (answer.Decorations.Count == 0)
         {
             return new(false, 0, 0, VerdictKind.No, 1, answer.Verdict.Reasons[0].Sentence);
         }
-        var cost = LineCost.Of(at, answer.Decorations, book);
+        var cost = LineCost.Reckon(at, answer.Decorations, book);
         return new(
             true,
             cost.Cost.Value,
-            LinePrice.Of(at, answer.Decorations, cost, book, null).Each,
+            LinePrice.Reckon(at, answer.Decorations, cost, book, null).Each,
             answer.Verdict.Kind,
             cost.HandsSeconds.Value / 3600,
             ""

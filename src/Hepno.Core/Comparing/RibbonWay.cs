@@ -60,7 +60,7 @@ internal sealed record RibbonWay(IDecorationMethod Method, IReadOnlyList<RibbonP
         return answer.Decorations.Any(d => d.Purchases.Any(p => p.Laid is { IsSettled: true }))
             ? this with
             {
-                At = [.. At.Select((p, i) => i == ask.Pieces - 1 ? RibbonPoint.Of(ask, answer, book) : p)],
+                At = [.. At.Select((p, i) => i == ask.Pieces - 1 ? RibbonPoint.Reckon(ask, answer, book) : p)],
             }
             : this;
     }

@@ -30,7 +30,7 @@ public static class StartUp
     private const string Assumed = "assumed: ask for a price";
 
     /// <summary>The budget of every way, the least first.</summary>
-    public static IReadOnlyList<StartUpBudget> Of(ShopBook book) =>
+    public static IReadOnlyList<StartUpBudget> Budgets(ShopBook book) =>
         [.. DecorationMethods.All.Select(m => Budget(m, Items(m, book))).OrderBy(b => b.Total.Value)];
 
     private static StartUpBudget Budget(IDecorationMethod method, List<StartUpItem> items) =>

@@ -20,19 +20,19 @@ public sealed record Swing(WhatIfInput Input, string Name, decimal Now, decimal 
     /// <param name="ask">The line.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     /// <returns>Empty where the way cannot do it.</returns>
-    public static IReadOnlyList<Swing> Of(IDecorationMethod method, AskInHand ask, ShopBook book)
+    public static IReadOnlyList<Swing> Reckon(IDecorationMethod method, AskInHand ask, ShopBook book)
     {
         var plans = method.Answer(ask, book).Decorations;
         if (plans.Count == 0)
         {
             return [];
         }
-        var now = LineCost.Of(ask, plans, book).Cost.Value;
+        var now = LineCost.Reckon(ask, plans, book).Cost.Value;
         decimal At(WhatIf tried) =>
             tried.Of(ask) is var line
             && tried.Of(book) is var then
             && method.Answer(line, then).Decorations is { Count: > 0 } decorations
-                ? LineCost.Of(line, decorations, then).Cost.Value
+                ? LineCost.Reckon(line, decorations, then).Cost.Value
                 : now;
         return
         [
@@ -43,8 +43,8 @@ public sealed record Swing(WhatIfInput Input, string Name, decimal Now, decimal 
                             i,
                             WhatIf.NameOf(i),
                             now,
-                            LineCost.Of(ask, plans, book, 0).Cost.Value,
-                            LineCost.Of(ask, plans, book, MostSpoiled).Cost.Value,
+                            LineCost.Reckon(ask, plans, book, 0).Cost.Value,
+                            LineCost.Reckon(ask, plans, book, MostSpoiled).Cost.Value,
                             "0 to 6 in 100"
                         )
                         : new Swing(

@@ -33,7 +33,7 @@ public sealed record WorthOfHands(decimal AnHour, decimal? Free, string Source, 
     /// <param name="dueAt">When it is wanted, wall clock; null when no date was said, and there is all the time it takes.</param>
     /// <param name="book">Its numbers say how: by the plan, always, or a typed sum.</param>
     /// <param name="floor">What is already planned, the order's other lines among it.</param>
-    public static WorthOfHands Of(AskInHand ask, DateTime? dueAt, ShopBook book, FloorPlan floor)
+    public static WorthOfHands Reckon(AskInHand ask, DateTime? dueAt, ShopBook book, FloorPlan floor)
     {
         var n = book.Numbers;
         if (n.Rates.HandsWorth == HandsWorth.Typed)
@@ -68,7 +68,7 @@ public sealed record WorthOfHands(decimal AnHour, decimal? Free, string Source, 
     /// <param name="pieces">How many.</param>
     /// <param name="profitEach">Profit of one at the price it is weighed at.</param>
     /// <param name="handsEach">Hands of one, s.</param>
-    public LeftInAll Of(int pieces, Figure profitEach, Figure handsEach)
+    public LeftInAll Left(int pieces, Figure profitEach, Figure handsEach)
     {
         Figure InAll(Figure each, string code, string label) =>
             new(

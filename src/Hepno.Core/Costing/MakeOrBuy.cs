@@ -107,7 +107,7 @@ public sealed record MakeOrBuy(
     /// <summary>Weighs a machine against buying.</summary>
     /// <param name="c">A case without problems.</param>
     /// <param name="f">How figures are written.</param>
-    public static MakeOrBuy Of(MakeOrBuyCase c, FigureFormat f)
+    public static MakeOrBuy Reckon(MakeOrBuyCase c, FigureFormat f)
     {
         const string Typed = "as typed";
         var hands = Figure.Time("hands", "Hands at it", c.MinutesEach * 60, Typed, c.Wage, Typed);

@@ -105,11 +105,14 @@ public static class PieceCost
     ["blank", "decoration", "consumables", "labour", "press", "spoilage", "packing"];
 
     /// <summary>The cost of one good piece, pressed in the cheapest order.</summary>
-    public static PieceCostResult Of(PieceInputs inputs) =>
-        Of(inputs, Spoilage.CheapestOrder([.. inputs.Decorations.Select(d => (d, Spoilage.AttemptCost(d, inputs)))]));
+    public static PieceCostResult Reckon(PieceInputs inputs) =>
+        Reckon(
+            inputs,
+            Spoilage.CheapestOrder([.. inputs.Decorations.Select(d => (d, Spoilage.AttemptCost(d, inputs)))])
+        );
 
     /// <summary>The cost of one good piece, pressed in the order given.</summary>
-    public static PieceCostResult Of(PieceInputs inputs, IReadOnlyList<Attempt> sequence)
+    public static PieceCostResult Reckon(PieceInputs inputs, IReadOnlyList<Attempt> sequence)
     {
         var survive = sequence.Select(d => 1 - d.FailureChance).ToArray();
         var starts = 1 / survive.Aggregate(1.0, (a, b) => a * b);

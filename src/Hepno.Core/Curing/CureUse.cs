@@ -19,7 +19,7 @@ public sealed record CureUse(double ColourMl, double WhiteMl, double FilmIn, dou
     /// <param name="printer">The printer.</param>
     /// <param name="white">True when white lies under all of it.</param>
     /// <param name="count">Prints, 1 or more.</param>
-    public static CureUse Of(Placement print, FilmPrinter printer, bool white, int count)
+    public static CureUse Reckon(Placement print, FilmPrinter printer, bool white, int count)
     {
         var painted = print.AreaIn2 * print.CoveragePercent / 100 * count;
         var film = RollRows.Lay(print.WidthIn, print.HeightIn, printer.GapIn / 2, printer.RollWidthIn, count)?.LengthIn

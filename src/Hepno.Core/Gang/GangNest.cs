@@ -96,7 +96,7 @@ public static class GangNest
             ground.WidthIn - (2 * ground.MarginIn) + ground.GapIn,
             ground.LengthIn is { } l ? l - (2 * ground.MarginIn) + ground.GapIn : double.PositiveInfinity
         );
-        var units = GangUnit.Of(designs, name => blocks[name]).ToList();
+        var units = GangUnit.Units(designs, name => blocks[name]).ToList();
         var leftOut = units
             .Where(u => !u.Fits(width, length, ground.GapIn))
             .Select(u => u.TooLarge(ground))

@@ -26,7 +26,7 @@ internal sealed record GangUnit(
     /// <summary>The units of designs; copies of a design without a group are units of their own.</summary>
     /// <param name="designs">What is laid.</param>
     /// <param name="block">The block of a group.</param>
-    public static IEnumerable<GangUnit> Of(IReadOnlyList<GangDesign> designs, Func<string, GangUnit> block)
+    public static IEnumerable<GangUnit> Units(IReadOnlyList<GangDesign> designs, Func<string, GangUnit> block)
     {
         var kind = 0;
         foreach (var d in designs.Where(d => d.Group.Length == 0))
@@ -55,7 +55,7 @@ internal sealed record GangUnit(
 
     /// <summary>Every copy by itself, whatever group it is in: what no layout can be under is known of these.</summary>
     public static IEnumerable<GangUnit> Alone(IReadOnlyList<GangDesign> designs) =>
-        Of([.. designs.Select(d => d with { Group = "" })], _ => throw new InvalidOperationException());
+        Units([.. designs.Select(d => d with { Group = "" })], _ => throw new InvalidOperationException());
 
     /// <summary>True when it goes on an empty ground.</summary>
     /// <param name="width">Width of the ground, gap added, margins off.</param>

@@ -129,7 +129,7 @@ public static class IdenticalSheets
                 continue;
             }
             last = copies;
-            var (answer, placed) = SheetFit.Of(
+            var (answer, placed) = SheetFit.Answer(
                 ground,
                 [.. block.Select((d, i) => d.Design with { Copies = copies[i] })],
                 steps

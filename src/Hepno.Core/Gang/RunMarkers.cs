@@ -46,7 +46,7 @@ public sealed record RunMarkers(
     /// <param name="fabricWidthIn">Width of the cloth that can be used, in.</param>
     /// <param name="paperWidthIn">Width of the paper that can be printed, in.</param>
     /// <param name="steps">Layings tried for each marker.</param>
-    public static RunMarkers? Of(
+    public static RunMarkers? Find(
         GarmentKind kind,
         IReadOnlyList<SizeCount> garments,
         double fabricWidthIn,
@@ -55,12 +55,12 @@ public sealed record RunMarkers(
     )
     {
         List<SizeCount> run = [.. garments.Where(g => g.Pieces > 0)];
-        if (run.Any(g => SewingPattern.Of(kind, g.Size) is null))
+        if (run.Any(g => SewingPattern.For(kind, g.Size) is null))
         {
             return null;
         }
         IEnumerable<PatternPart> Parts(IEnumerable<SizeCount> of) =>
-            of.SelectMany(s => SewingPattern.Of(kind, s.Size)!.Select(p => p with { Count = p.Count * s.Pieces }));
+            of.SelectMany(s => SewingPattern.For(kind, s.Size)!.Select(p => p with { Count = p.Count * s.Pieces }));
         MarkerTimes Lay(List<SizeCount> of, int times) =>
             new(Marker.Lay([.. Parts(of)], fabricWidthIn, paperWidthIn, GapIn, steps), of, times);
         var times = (int)Math.Ceiling(SizeRun.Total(run) / (double)MostGarments);

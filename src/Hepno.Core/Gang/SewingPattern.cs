@@ -18,13 +18,13 @@ public static class SewingPattern
     public static IReadOnlyList<GarmentKind> Kinds { get; } = [GarmentKind.Tee];
 
     /// <summary>The parts of one garment of a size, larger and smaller as the garment is; null where there is no pattern for its kind.</summary>
-    public static IReadOnlyList<PatternPart>? Of(GarmentKind kind, string size)
+    public static IReadOnlyList<PatternPart>? For(GarmentKind kind, string size)
     {
         if (!Kinds.Contains(kind))
         {
             return null;
         }
-        var scale = GarmentScale.Of(kind, size);
+        var scale = GarmentScale.For(kind, size);
         return
         [
             .. Tee.Select(p =>

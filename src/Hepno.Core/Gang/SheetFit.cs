@@ -28,7 +28,7 @@ internal static class SheetFit
     /// <param name="ground">The sheet; it has a length.</param>
     /// <param name="designs">Designs with the copies wanted on it, 1 or more each.</param>
     /// <param name="steps">Things tried at most where everything is tried.</param>
-    public static (Fits Answer, IReadOnlyList<GangPlaced> Placed) Of(
+    public static (Fits Answer, IReadOnlyList<GangPlaced> Placed) Answer(
         GangGround ground,
         IReadOnlyList<GangDesign> designs,
         int steps
@@ -45,7 +45,7 @@ internal static class SheetFit
         }
         return designs.Sum(d => d.Copies) > Few || designs.Any(d => d.Group.Length > 0)
             ? (Fits.Unknown, [])
-            : Trial.Of(ground, designs, steps);
+            : Trial.Answer(ground, designs, steps);
     }
 
     /// <summary>
@@ -83,7 +83,7 @@ internal static class SheetFit
                 - designs.Sum(d => d.Copies * (d.WidthIn + ground.GapIn) * (d.HeightIn + ground.GapIn));
         }
 
-        public static (Fits Answer, IReadOnlyList<GangPlaced> Placed) Of(
+        public static (Fits Answer, IReadOnlyList<GangPlaced> Placed) Answer(
             GangGround ground,
             IReadOnlyList<GangDesign> designs,
             int steps

@@ -104,7 +104,7 @@ internal static class SheetPatterns
                     .. more.Select((n, k) => new GangDesign($"{k}", sizes[k].W, sizes[k].H, n, sizes[k].MayTurn))
                         .Where(d => d.Copies > 0),
                 ];
-                var answer = SheetFit.Of(sheet, designs, undecided < MostHard ? look.Trials : First.Trials).Answer;
+                var answer = SheetFit.Answer(sheet, designs, undecided < MostHard ? look.Trials : First.Trials).Answer;
                 if (answer == Fits.No)
                 {
                     continue;

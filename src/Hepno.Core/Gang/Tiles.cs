@@ -53,7 +53,13 @@ public sealed record Tiles(
     /// <param name="sheetWidthIn">Printable width of a sheet, in; more than the overlap.</param>
     /// <param name="sheetHeightIn">Printable height of a sheet, in; more than the overlap.</param>
     /// <param name="overlapIn">Neighbours overlap by at least so much, in.</param>
-    public static Tiles Of(double widthIn, double heightIn, double sheetWidthIn, double sheetHeightIn, double overlapIn)
+    public static Tiles Cut(
+        double widthIn,
+        double heightIn,
+        double sheetWidthIn,
+        double sheetHeightIn,
+        double overlapIn
+    )
     {
         var ways = new[]
         {

@@ -8,7 +8,7 @@ public static class LapStandards
 {
     /// <summary>Seconds by lap; a wait in which the operator does something else counts nowhere.</summary>
     /// <param name="steps">The pass's steps in order, those before the first and after the last decoration with it.</param>
-    public static IReadOnlyDictionary<string, double> Of(IReadOnlyList<WorkStep> steps)
+    public static IReadOnlyDictionary<string, double> Seconds(IReadOnlyList<WorkStep> steps)
     {
         var last = steps.ToList().FindLastIndex(s => s.Code == "press");
         var again = steps.ToList().FindLastIndex(s => s.Code == "second-press");

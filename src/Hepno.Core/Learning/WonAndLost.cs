@@ -21,7 +21,7 @@ public sealed record WonAndLost(string MethodId, int Won, int Lost, int Declined
     public double? WonShare => Won + Lost == 0 ? null : Won / (double)(Won + Lost);
 
     /// <summary>Counts by way, the way quoted most often first.</summary>
-    public static IReadOnlyList<WonAndLost> Of(IEnumerable<QuotedOutcome> outcomes) =>
+    public static IReadOnlyList<WonAndLost> Count(IEnumerable<QuotedOutcome> outcomes) =>
         [
             .. outcomes
                 .GroupBy(o => o.MethodId)

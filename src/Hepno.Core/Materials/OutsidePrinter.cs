@@ -83,7 +83,7 @@ public sealed record OutsidePrinter(
                 .Where(b => b.Price <= 0)
                 .Select(b => new Problem(
                     "price",
-                    $"{Supplier}: a {GarmentNouns.Of(b.Kind, 1)} at {b.Price:0.00} is not above 0.",
+                    $"{Supplier}: a {GarmentNouns.For(b.Kind, 1)} at {b.Price:0.00} is not above 0.",
                     "blanks",
                     "Type what a blank of its own costs."
                 )),
@@ -92,7 +92,7 @@ public sealed record OutsidePrinter(
                 .Where(g => g.Count() > 1)
                 .Select(g => new Problem(
                     "twice",
-                    $"{Supplier}: {GarmentNouns.Of(g.Key, 2)} stand twice.",
+                    $"{Supplier}: {GarmentNouns.For(g.Key, 2)} stand twice.",
                     "blanks",
                     "Keep one price."
                 )),

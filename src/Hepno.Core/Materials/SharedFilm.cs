@@ -18,7 +18,7 @@ public sealed record SharedFilm(Figure Apart, Figure AsOne, Figure Saves, decima
     /// <param name="theirs">The other's; on the joined layout its designs are for it.</param>
     /// <param name="joined">Both laid together.</param>
     /// <param name="theirId">The other order.</param>
-    public static SharedFilm? Of(
+    public static SharedFilm? Reckon(
         FilmGround on,
         TransferPriceList film,
         (LineLayout Layout, string Code) mine,

@@ -8,7 +8,7 @@ public static class WallClock
     /// <summary>The wall clock at an instant, to the second.</summary>
     /// <param name="utc">The instant, UTC.</param>
     /// <param name="zone">Zone name, for example Europe/London; one that is not known is taken as UTC.</param>
-    public static DateTime Of(DateTime utc, string zone)
+    public static DateTime Local(DateTime utc, string zone)
     {
         var local = Instant
             .FromDateTimeUtc(DateTime.SpecifyKind(utc, DateTimeKind.Utc))

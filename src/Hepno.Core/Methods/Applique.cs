@@ -170,7 +170,7 @@ public sealed class Applique : IDecorationMethod
                 );
             }
         }
-        var verdict = Verdict.Of(reasons);
+        var verdict = Verdict.From(reasons);
         return verdict.Kind == VerdictKind.No
             ? new(verdict, "", [])
             : new(
@@ -196,7 +196,11 @@ public sealed class Applique : IDecorationMethod
     )
     {
         var (p, source, steps) = (sized.Print, $"Floor: {machine.Name}", book.Numbers.Floor.Standards());
-        var (place, stitches, failure) = (p.At().Name, Stitches(p), SpoilageChance.Of(Key, FailurePrior, ask, book));
+        var (place, stitches, failure) = (
+            p.At().Name,
+            Stitches(p),
+            SpoilageChance.Reckon(Key, FailurePrior, ask, book)
+        );
         var (attempts, _) = DecorationPlan.Needed(sized, failure);
         var material = Figure.Sum(
             "material",

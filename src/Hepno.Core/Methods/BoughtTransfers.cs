@@ -43,7 +43,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
     }
 
     /// <summary>The share of attempts expected to spoil a piece.</summary>
-    public double Failure(AskInHand ask, ShopBook book) => SpoilageChance.Of(MethodId, Prior, ask, book);
+    public double Failure(AskInHand ask, ShopBook book) => SpoilageChance.Reckon(MethodId, Prior, ask, book);
 
     private MethodAnswer? Settled(AskInHand ask, ShopBook book)
     {
@@ -56,7 +56,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
             return null;
         }
         var (prints, reasons) = (LaidPrint.Of(ask, Failure(ask, book), list.Id), Reasons(ask, book, list));
-        return LaidFilm.Of(prints, on, laid) is { IsSettled: true } film && Verdict.Of(reasons).Kind != VerdictKind.No
+        return LaidFilm.Of(prints, on, laid) is { IsSettled: true } film && Verdict.From(reasons).Kind != VerdictKind.No
             ? ByLayout(ask, book, list, film, prints, reasons)
             : null;
     }
@@ -69,7 +69,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
     )
     {
         var reasons = Reasons(ask, book, list);
-        var possible = Verdict.Of(reasons).Kind != VerdictKind.No;
+        var possible = Verdict.From(reasons).Kind != VerdictKind.No;
         if (prints.All(p => p.Count == 0))
         {
             yield return possible ? OfDrawer(ask, book, list, prints, reasons) : MethodAnswer.No(reasons);
@@ -131,7 +131,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
         IReadOnlyList<Reason> reasons
     )
     {
-        var buys = SizeBuy.Of(prints, list);
+        var buys = SizeBuy.Find(prints, list);
         prints = [.. prints.Select(p => buys.FirstOrDefault(b => b.MostKey == p.Key)?.Filled(p) ?? p)];
         var decorations = Decorations(ask, book, list, prints, null, laid =>
         {
@@ -174,7 +174,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
                 ]
             );
         });
-        return new(Verdict.Of(reasons), $"{list.Product} by size, {list.Supplier}", decorations);
+        return new(Verdict.From(reasons), $"{list.Product} by size, {list.Supplier}", decorations);
     }
 
     private MethodAnswer ByLayout(
@@ -236,7 +236,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
             Laid: laid
         );
         return new(
-            Verdict.Of(reasons),
+            Verdict.From(reasons),
             $"{list.Product} on {(roll ? "a roll" : $"sheets {film.On.Key}")}, {list.Supplier}",
             [decorations[0] with { Purchases = [purchase] }, .. decorations.Skip(1)]
         );
@@ -251,7 +251,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
         IReadOnlyList<Reason> reasons
     ) =>
         new(
-            Verdict.Of(reasons),
+            Verdict.From(reasons),
             $"{list.Product} from the drawer",
             Decorations(ask, book, list, prints, null, _ => (Lying(), []))
         );

@@ -14,7 +14,7 @@ public static class CutRound
     /// <param name="wage">Money for an hour of hands.</param>
     /// <param name="overhead">Rent and the rest for it, which the estimate has too.</param>
     /// <param name="nameOf">What a design is called.</param>
-    public static Figure? Of(
+    public static Figure? Reckon(
         LineLayout layout,
         double gapIn,
         StepStandards steps,

@@ -106,7 +106,7 @@ public sealed class DtfMade : IDecorationMethod
             )
         );
         parts.Add(
-            MachineTime.Of(
+            MachineTime.Reckon(
                 printer.Equipment,
                 StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds,
                 tariffPerKwh,
@@ -118,7 +118,7 @@ public sealed class DtfMade : IDecorationMethod
     }
 
     /// <summary>The share of attempts expected to spoil a piece.</summary>
-    public static double Failure(AskInHand ask, ShopBook book) => SpoilageChance.Of(Key, FailurePrior, ask, book);
+    public static double Failure(AskInHand ask, ShopBook book) => SpoilageChance.Reckon(Key, FailurePrior, ask, book);
 
     /// <summary>True when white is printed under the colour on this cloth.</summary>
     public static bool HasWhite(FilmPrinter printer, Colourway colourway) =>
@@ -147,7 +147,7 @@ public sealed class DtfMade : IDecorationMethod
                     "a smaller print, or film bought in"
                 ))
         );
-        var verdict = Verdict.Of(reasons);
+        var verdict = Verdict.From(reasons);
         if (verdict.Kind == VerdictKind.No)
         {
             return new(verdict, "", []);

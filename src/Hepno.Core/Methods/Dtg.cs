@@ -98,7 +98,7 @@ public sealed class Dtg : IDecorationMethod
             );
         }
         parts.Add(
-            MachineTime.Of(
+            MachineTime.Reckon(
                 printer.Equipment,
                 StepStandards.Print(p.AreaIn2 * (white ? 2 : 1), printer.SpeedIn2PerMinute).Seconds,
                 tariffPerKwh,
@@ -144,7 +144,7 @@ public sealed class Dtg : IDecorationMethod
                 new(
                     "flat-only",
                     VerdictKind.No,
-                    $"{GarmentNouns.Of(ask.Style.Kind, 2)} do not lie flat under {printer.Name}",
+                    $"{GarmentNouns.For(ask.Style.Kind, 2)} do not lie flat under {printer.Name}",
                     "stitching, or a transfer"
                 )
             );
@@ -164,7 +164,7 @@ public sealed class Dtg : IDecorationMethod
         reasons.AddRange(Verdicts.Heat(ask, recipe, book, $"print of {printer.Name}"));
         reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
         reasons.AddRange(Verdicts.Make(ask));
-        var verdict = Verdict.Of(reasons);
+        var verdict = Verdict.From(reasons);
         return verdict.Kind == VerdictKind.No
             ? new(verdict, "", [])
             : new(
@@ -207,7 +207,7 @@ public sealed class Dtg : IDecorationMethod
             p,
             material,
             0,
-            SpoilageChance.Of(Key, FailurePrior, ask, book),
+            SpoilageChance.Reckon(Key, FailurePrior, ask, book),
             recipe,
             steps.Cured(recipe),
             preparation,

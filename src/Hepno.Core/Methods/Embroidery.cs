@@ -79,7 +79,7 @@ public sealed class Embroidery : IDecorationMethod
             yield return new(
                 "no-frame",
                 VerdictKind.No,
-                $"{machine.Name} has no frame for {GarmentNouns.Of(ask.Style.Kind, 2)}",
+                $"{machine.Name} has no frame for {GarmentNouns.For(ask.Style.Kind, 2)}",
                 "a machine with such a frame, or a transfer"
             );
         }
@@ -159,7 +159,7 @@ public sealed class Embroidery : IDecorationMethod
         reasons.AddRange(Cloth(ask));
         reasons.AddRange(Verdicts.Make(ask));
         reasons.AddRange(Verdicts.Coated(ask, "needle holes let the wet through"));
-        var verdict = Verdict.Of(reasons);
+        var verdict = Verdict.From(reasons);
         return verdict.Kind == VerdictKind.No
             ? new(verdict, "", [])
             : new(
@@ -190,7 +190,11 @@ public sealed class Embroidery : IDecorationMethod
     private static DecorationPlan Decoration(AskInHand ask, SizedPrint sized, StitchMachine machine, ShopBook book)
     {
         var (p, source) = (sized.Print, $"Floor: {machine.Name}");
-        var (place, stitches, failure) = (p.At().Name, Stitches(p), SpoilageChance.Of(Key, FailurePrior, ask, book));
+        var (place, stitches, failure) = (
+            p.At().Name,
+            Stitches(p),
+            SpoilageChance.Reckon(Key, FailurePrior, ask, book)
+        );
         var material = Figure.Sum(
             "material",
             $"{place} stitches",

@@ -140,7 +140,7 @@ public sealed class Htv : IDecorationMethod
         reasons.AddRange(Verdicts.Heat(ask, recipe, book, film.Product, film.Blocks));
         reasons.AddRange(Verdicts.Platen(ask.Prints, book.PressesFor(ask.Style.Kind)));
         reasons.AddRange(Verdicts.Make(ask));
-        var verdict = Verdict.Of(reasons);
+        var verdict = Verdict.From(reasons);
         if (verdict.Kind == VerdictKind.No)
         {
             return new(verdict, "", []);
@@ -179,7 +179,8 @@ public sealed class Htv : IDecorationMethod
         var p = sized.Print;
         var place = p.At().Name;
         var failure =
-            SpoilageChance.Of(Key, FailurePrior, ask, book) + (FailureALayer * (p.Colours - 1) * book.SpoilageFactor);
+            SpoilageChance.Reckon(Key, FailurePrior, ask, book)
+            + (FailureALayer * (p.Colours - 1) * book.SpoilageFactor);
         var (count, why) = DecorationPlan.Needed(sized, failure);
         var source = $"Shelf: {film.Supplier}";
         var cutting = VinylCutting.Cheaper(
@@ -233,7 +234,7 @@ public sealed class Htv : IDecorationMethod
                     "the ask"
                 )
             ),
-            MachineTime.Of(
+            MachineTime.Reckon(
                 cutter.Equipment,
                 cutSeconds * p.Colours,
                 n.Rates.TariffPerKwh,

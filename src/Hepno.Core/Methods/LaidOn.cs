@@ -19,7 +19,7 @@ public sealed record LaidOn(
     /// <param name="methodId">Key of the line's method; null before one is chosen.</param>
     /// <param name="ask">The line.</param>
     /// <param name="book">Shelf, floor and numbers.</param>
-    public static LaidOn Of(string? methodId, AskInHand ask, ShopBook book)
+    public static LaidOn Find(string? methodId, AskInHand ask, ShopBook book)
     {
         var method = DecorationMethods.Find(methodId ?? "");
         if (
@@ -32,7 +32,7 @@ public sealed record LaidOn(
         }
         return method switch
         {
-            PaperLight or PaperOpaque when PaperPrints.Of(method.Id) is var paper => new(
+            PaperLight or PaperOpaque when PaperPrints.For(method.Id) is var paper => new(
                 [
                     .. book
                         .Papers.Where(p => p.Kind == paper.Kind)

@@ -23,7 +23,7 @@ public static class Layers
         }
         if (Verdicts.Customary(ask, book.Numbers.Format).ToList() is { Count: > 0 } beyond)
         {
-            flat = flat with { Verdict = Verdict.Of([.. flat.Verdict.Reasons, .. beyond]) };
+            flat = flat with { Verdict = Verdict.From([.. flat.Verdict.Reasons, .. beyond]) };
         }
         if (ask.Placements.All(p => p.OnTopOf is null))
         {
@@ -38,7 +38,7 @@ public static class Layers
             .ToList();
         IDecorationMethod WayOf(DecorationPlan d) =>
             d.MethodId.Length > 0 ? DecorationMethods.Find(d.MethodId)! : method;
-        var verdict = Verdict.Of([
+        var verdict = Verdict.From([
             .. flat.Verdict.Reasons,
             .. pairs.SelectMany(x => Reasons(x.Upper, WayOf(x.Upper), x.Under, WayOf(x.Under), book.Numbers.Format)),
         ]);

@@ -7,7 +7,7 @@ namespace Hepno.Core.Methods;
 internal static class MachineTime
 {
     /// <summary>Seconds × an hour of the machine.</summary>
-    public static Figure Of(
+    public static Figure Reckon(
         EquipmentHour machine,
         double seconds,
         decimal tariffPerKwh,

@@ -16,7 +16,7 @@ public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<De
     public IReadOnlyList<Reason> NotUsed { get; init; } = [];
 
     /// <summary>It cannot, and why.</summary>
-    public static MethodAnswer No(params IReadOnlyList<Reason> reasons) => new(Verdict.Of(reasons), "", []);
+    public static MethodAnswer No(params IReadOnlyList<Reason> reasons) => new(Verdict.From(reasons), "", []);
 
     /// <summary>The best of one method's answers with different products or machines: what the owner has laid out, as long as the line needs the same prints; else a plain yes before one with care, then the least money for material and set-ups; when none can, the first one's reasons.</summary>
     /// <param name="answers">At least one.</param>
@@ -29,7 +29,7 @@ public sealed record MethodAnswer(Verdict Verdict, string Made, IReadOnlyList<De
         }
         var able = answers.Where(a => a.Decorations.Count > 0).ToList();
         static bool Brings(MethodAnswer a) => a.Decorations.Any(d => d.BringsBlank);
-        var blank = able.Any(Brings) && !able.All(Brings) ? LandedBlank.Of(ask).Value : 0;
+        var blank = able.Any(Brings) && !able.All(Brings) ? LandedBlank.Reckon(ask).Value : 0;
         // what is bought beyond the need is paid too: fifty at 2.00 are no bargain for twelve pieces
         decimal Money(DecorationPlan d) =>
             (d.Material.Value * ask.Pieces)

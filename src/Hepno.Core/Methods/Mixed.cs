@@ -114,9 +114,9 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
                 )
             );
         }
-        if (Verdict.Of(reasons).Kind == VerdictKind.No || answers.Any(a => a.Answer.Decorations.Count == 0))
+        if (Verdict.From(reasons).Kind == VerdictKind.No || answers.Any(a => a.Answer.Decorations.Count == 0))
         {
-            return new(Verdict.Of(reasons), "", []);
+            return new(Verdict.From(reasons), "", []);
         }
         List<DecorationPlan> plans =
         [
@@ -141,7 +141,7 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
             ),
         ];
         return new(
-            Verdict.Of(reasons),
+            Verdict.From(reasons),
             string.Join(
                 "; ",
                 answers.Select(a =>

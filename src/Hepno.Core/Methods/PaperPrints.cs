@@ -61,7 +61,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
     }
 
     /// <summary>The paper method of a key.</summary>
-    public static PaperPrints Of(string methodId) =>
+    public static PaperPrints For(string methodId) =>
         methodId == PaperLight.Paper.MethodId ? PaperLight.Paper : PaperOpaque.Paper;
 
     /// <summary>The cutter that cuts a line's prints out of a paper; null for scissors: where its marks leave too little room, and for light paper, which is printed mirrored.</summary>
@@ -98,7 +98,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
     }
 
     /// <summary>The share of attempts expected to spoil a piece.</summary>
-    public double Failure(AskInHand ask, ShopBook book) => SpoilageChance.Of(MethodId, Prior, ask, book);
+    public double Failure(AskInHand ask, ShopBook book) => SpoilageChance.Reckon(MethodId, Prior, ask, book);
 
     private static (double WidthIn, double LengthIn) Usable(TransferPaper paper, bool byCutter) =>
         paper.Region(byCutter).Inside() is var inside
@@ -164,7 +164,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
                     "leave its ground round it, or a box"
                 ))
         );
-        var verdict = Verdict.Of(reasons);
+        var verdict = Verdict.From(reasons);
         if (verdict.Kind == VerdictKind.No)
         {
             return new(verdict, "", []);
@@ -305,7 +305,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
                 ),
                 Figure.Input("decorations", "Decorations", decorations, FigureUnit.Count, "the ask")
             ),
-            MachineTime.Of(
+            MachineTime.Reckon(
                 printer.Equipment,
                 StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds,
                 n.Rates.TariffPerKwh,
@@ -316,7 +316,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
         if (cutter is not null)
         {
             parts.Add(
-                MachineTime.Of(
+                MachineTime.Reckon(
                     cutter.Equipment,
                     cutSeconds,
                     n.Rates.TariffPerKwh,

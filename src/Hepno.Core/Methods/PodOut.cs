@@ -64,8 +64,8 @@ public sealed class PodOut : IDecorationMethod
                 new(
                     "not-listed",
                     VerdictKind.No,
-                    $"{service.Supplier} has no {GarmentNouns.Of(ask.Style.Kind, 2)}",
-                    $"{string.Join(", ", service.Prices.Select(p => GarmentNouns.Of(p.Kind, 2)))}, or another service"
+                    $"{service.Supplier} has no {GarmentNouns.For(ask.Style.Kind, 2)}",
+                    $"{string.Join(", ", service.Prices.Select(p => GarmentNouns.For(p.Kind, 2)))}, or another service"
                 )
             );
         }
@@ -89,7 +89,7 @@ public sealed class PodOut : IDecorationMethod
                 "a piece of theirs seen before it is promised"
             )
         );
-        var verdict = Verdict.Of(reasons);
+        var verdict = Verdict.From(reasons);
         return verdict.Kind == VerdictKind.No
             ? new(verdict, "", [])
             : new(
@@ -124,7 +124,7 @@ public sealed class PodOut : IDecorationMethod
                 [
                     Figure.Input(
                         "piece",
-                        $"A printed {GarmentNouns.Of(ask.Style.Kind, 1)}, its blank in it",
+                        $"A printed {GarmentNouns.For(ask.Style.Kind, 1)}, its blank in it",
                         service.Prices.First(x => x.Kind == ask.Style.Kind).Price,
                         FigureUnit.Money,
                         source

@@ -8,7 +8,7 @@ public static class PrepareCautions
     /// <summary>Each machine's name and what its manual warns of, once; of decorations that take no machine, nothing.</summary>
     /// <param name="decorations">What is prepared.</param>
     /// <param name="book">The shop's shelf and floor.</param>
-    public static IReadOnlyList<string> Of(IEnumerable<DecorationPlan> decorations, ShopBook book) =>
+    public static IReadOnlyList<string> Sentences(IEnumerable<DecorationPlan> decorations, ShopBook book) =>
         [
             .. decorations
                 .SelectMany(d => Machines(d, book))

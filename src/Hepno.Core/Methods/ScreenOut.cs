@@ -78,7 +78,7 @@ public sealed class ScreenOut : IDecorationMethod
                 new(
                     "flat-only",
                     VerdictKind.No,
-                    $"{GarmentNouns.Of(ask.Style.Kind, 2)} do not lie flat under a screen",
+                    $"{GarmentNouns.For(ask.Style.Kind, 2)} do not lie flat under a screen",
                     "stitching, or a transfer"
                 )
             );
@@ -148,7 +148,7 @@ public sealed class ScreenOut : IDecorationMethod
         reasons.AddRange(Verdicts.Artwork(ask, ask.Prints, PrintHold.Screened, book.Numbers.Format));
         reasons.AddRange(Verdicts.Make(ask));
         reasons.AddRange(Verdicts.Coated(ask, "ink may not hold on the coat"));
-        var verdict = Verdict.Of(reasons);
+        var verdict = Verdict.From(reasons);
         return verdict.Kind == VerdictKind.No
             ? new(verdict, "", [])
             : new(
@@ -191,8 +191,8 @@ public sealed class ScreenOut : IDecorationMethod
             yield return new(
                 "not-listed",
                 VerdictKind.No,
-                $"{printer.Supplier} has no {GarmentNouns.Of(ask.Style.Kind, 2)} of its own",
-                $"{string.Join(", ", printer.Blanks!.Select(b => GarmentNouns.Of(b.Kind, 2)))}, or a printer that takes ours"
+                $"{printer.Supplier} has no {GarmentNouns.For(ask.Style.Kind, 2)} of its own",
+                $"{string.Join(", ", printer.Blanks!.Select(b => GarmentNouns.For(b.Kind, 2)))}, or a printer that takes ours"
             );
         }
         yield return new(
@@ -229,7 +229,7 @@ public sealed class ScreenOut : IDecorationMethod
             index == 0 && printer.BlankOf(ask.Style.Kind) is { } own
                 ? Figure.Input(
                     "their-blank",
-                    $"Their {GarmentNouns.Of(ask.Style.Kind, 1)}",
+                    $"Their {GarmentNouns.For(ask.Style.Kind, 1)}",
                     own,
                     FigureUnit.Money,
                     source
@@ -293,7 +293,7 @@ public sealed class ScreenOut : IDecorationMethod
             p,
             material,
             printed,
-            SpoilageChance.Of(Key, FailurePrior, ask, book),
+            SpoilageChance.Reckon(Key, FailurePrior, ask, book),
             Recipe.NoHeat(
                 printer.Id,
                 "right-reading, printed elsewhere",

@@ -132,7 +132,7 @@ public sealed class ScreenTransfer : IDecorationMethod
                 )
             );
         }
-        var verdict = Verdict.Of(reasons);
+        var verdict = Verdict.From(reasons);
         return verdict.Kind == VerdictKind.No
             ? new(verdict, "", [])
             : new(
@@ -159,7 +159,7 @@ public sealed class ScreenTransfer : IDecorationMethod
         FigureFormat f
     )
     {
-        var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
+        var failure = SpoilageChance.Reckon(Key, FailurePrior, ask, book);
         var steps = book.Numbers.Floor.Standards();
         var p = sized.Print;
         var place = p.At().Name;

@@ -15,7 +15,7 @@ internal sealed record SizeBuy(TransferSize Size, int Needed, int Count, PriceBr
     /// <summary>What is bought of each size.</summary>
     /// <param name="prints">Every print of the line; each goes into a size of the list.</param>
     /// <param name="list">The price list.</param>
-    public static IReadOnlyList<SizeBuy> Of(IReadOnlyList<LaidPrint> prints, TransferPriceList list) =>
+    public static IReadOnlyList<SizeBuy> Find(IReadOnlyList<LaidPrint> prints, TransferPriceList list) =>
         [
             .. prints
                 .Where(p => p.Count > 0)

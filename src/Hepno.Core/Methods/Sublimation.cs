@@ -137,7 +137,7 @@ public sealed class Sublimation : IDecorationMethod
                 Figure.Input("sheets", "Above and below", ProtectionSheets, FigureUnit.Count, "each used once"),
                 Figure.Input("price", "A sheet", printer.ProtectionPrice, FigureUnit.Money, source)
             ),
-            MachineTime.Of(
+            MachineTime.Reckon(
                 printer.Equipment,
                 StepStandards.Print(p.AreaIn2, printer.SpeedIn2PerMinute).Seconds,
                 tariffPerKwh,
@@ -248,7 +248,7 @@ public sealed class Sublimation : IDecorationMethod
                     "a smaller print, or a larger sheet"
                 ))
         );
-        var verdict = Verdict.Of(reasons);
+        var verdict = Verdict.From(reasons);
         return verdict.Kind == VerdictKind.No
             ? new(verdict, "", [])
             : new(
@@ -277,7 +277,7 @@ public sealed class Sublimation : IDecorationMethod
         var (n, f) = (book.Numbers, book.Numbers.Format);
         var p = sized.Print;
         var place = p.At().Name;
-        var failure = SpoilageChance.Of(Key, Assumed(ask), ask, book);
+        var failure = SpoilageChance.Reckon(Key, Assumed(ask), ask, book);
         var (steps, copies) = (n.Floor.Standards(), Copies(ask));
         var (attempts, why) = DecorationPlan.Needed(sized, failure);
         var prints = attempts * copies;

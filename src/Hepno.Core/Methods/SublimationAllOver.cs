@@ -39,7 +39,7 @@ public sealed class SublimationAllOver : IDecorationMethod
     public static Tiles Sheets(AskInHand ask, DyePrinter printer)
     {
         var (width, height) = Largest(ask);
-        return Tiles.Of(
+        return Tiles.Cut(
             width,
             height,
             printer.SheetWidthIn - (2 * printer.SheetMarginIn),
@@ -52,7 +52,7 @@ public sealed class SublimationAllOver : IDecorationMethod
     public static Tiles Positions(AskInHand ask, Press press)
     {
         var (width, height) = Largest(ask);
-        return Tiles.Of(width, height, press.PlatenWidthIn, press.PlatenHeightIn, PressOverlapIn);
+        return Tiles.Cut(width, height, press.PlatenWidthIn, press.PlatenHeightIn, PressOverlapIn);
     }
 
     /// <inheritdoc/>
@@ -95,7 +95,7 @@ public sealed class SublimationAllOver : IDecorationMethod
             .. Verdicts.Make(ask, dye: true, edgeToEdge: true),
         ];
         reasons.AddRange(Verdicts.OnePrint(ask));
-        var verdict = Verdict.Of(reasons);
+        var verdict = Verdict.From(reasons);
         if (verdict.Kind == VerdictKind.No)
         {
             return new(verdict, "", []);
@@ -122,7 +122,7 @@ public sealed class SublimationAllOver : IDecorationMethod
             );
         }
         return new(
-            Verdict.Of(reasons),
+            Verdict.From(reasons),
             $"{tiles.Sheets()} sheets a side of {printer.Name}, {positions.Sheets()} {(positions.Sheets() == 1 ? "press" : "presses")} a side",
             [.. ask.Placements.Select(p => Decoration(ask, p, printer, press, tiles, positions, recipe!, book))]
         );
@@ -140,7 +140,7 @@ public sealed class SublimationAllOver : IDecorationMethod
     )
     {
         var (n, steps, source) = (book.Numbers, book.Numbers.Floor.Standards(), $"Floor: {printer.Name}");
-        var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
+        var failure = SpoilageChance.Reckon(Key, FailurePrior, ask, book);
         var (prints, why) = DecorationPlan.Needed(new(p with { BySize = false }, ask.Sizes), failure);
         var (width, height) = Largest(ask);
         var painted = width * height * p.CoveragePercent / 100 * Sides;
@@ -203,7 +203,7 @@ public sealed class SublimationAllOver : IDecorationMethod
                 ),
                 Figure.Input("price", "A sheet", printer.ProtectionPrice, FigureUnit.Money, source)
             ),
-            MachineTime.Of(
+            MachineTime.Reckon(
                 printer.Equipment,
                 StepStandards.Print(width * height * Sides, printer.SpeedIn2PerMinute).Seconds,
                 n.Rates.TariffPerKwh,

@@ -47,14 +47,14 @@ public sealed class SublimationCutSew : IDecorationMethod
                 )
             );
         }
-        else if (SewingPattern.Of(ask.Style.Kind, ask.Sizes[0].Size) is null)
+        else if (SewingPattern.For(ask.Style.Kind, ask.Sizes[0].Size) is null)
         {
             reasons.Add(
                 new(
                     "no-pattern",
                     VerdictKind.No,
-                    $"no pattern for {GarmentNouns.Of(ask.Style.Kind, 2)}",
-                    $"{string.Join(", ", SewingPattern.Kinds.Select(k => GarmentNouns.Of(k, 2)))}, or dye all over on a bought blank"
+                    $"no pattern for {GarmentNouns.For(ask.Style.Kind, 2)}",
+                    $"{string.Join(", ", SewingPattern.Kinds.Select(k => GarmentNouns.For(k, 2)))}, or dye all over on a bought blank"
                 )
             );
         }
@@ -130,9 +130,9 @@ public sealed class SublimationCutSew : IDecorationMethod
             .. Verdicts.Artwork(ask, ask.Placements, PrintHold.Dye, book.Numbers.Format),
             .. Verdicts.Loaded(calender.Id, calender.Name, book),
         ];
-        var failure = SpoilageChance.Of(Key, FailurePrior, ask, book);
+        var failure = SpoilageChance.Reckon(Key, FailurePrior, ask, book);
         var garments = Garments(ask, failure);
-        var markers = RunMarkers.Of(
+        var markers = RunMarkers.Find(
             ask.Style.Kind,
             garments,
             cloth.WidthIn,
@@ -169,7 +169,7 @@ public sealed class SublimationCutSew : IDecorationMethod
                 "a piece sewn first and shown; its label must say fibre, origin and care as the law there wants"
             )
         );
-        var verdict = Verdict.Of(reasons);
+        var verdict = Verdict.From(reasons);
         return verdict.Kind == VerdictKind.No
             ? new(verdict, "", [])
             : new(
@@ -250,7 +250,7 @@ public sealed class SublimationCutSew : IDecorationMethod
                 floor
             ),
             Figure.Input("notions", "Thread, neck tape and label", calender.NotionsPerPiece, FigureUnit.Money, floor),
-            MachineTime.Of(
+            MachineTime.Reckon(
                 calender.Equipment,
                 seconds,
                 n.Rates.TariffPerKwh,
@@ -262,7 +262,7 @@ public sealed class SublimationCutSew : IDecorationMethod
         );
         var purchase = new Purchase(
             $"cloth-{p.Id}",
-            $"{cloth.Product}, {cloth.WidthIn:0.#} in wide, for {made} {GarmentNouns.Of(ask.Style.Kind, made)}",
+            $"{cloth.Product}, {cloth.WidthIn:0.#} in wide, for {made} {GarmentNouns.For(ask.Style.Kind, made)}",
             cloth.Supplier,
             cloth.LeadDays,
             billed,

@@ -26,7 +26,7 @@ public sealed record Reason(string Code, VerdictKind Kind, string Sentence, stri
 public sealed record Verdict(VerdictKind Kind, IReadOnlyList<Reason> Reasons)
 {
     /// <summary>The verdict that a list of reasons makes: the worst of them, worst first.</summary>
-    public static Verdict Of(IReadOnlyList<Reason> reasons) =>
+    public static Verdict From(IReadOnlyList<Reason> reasons) =>
         new(
             reasons.Count == 0 ? VerdictKind.Yes : reasons.Max(r => r.Kind),
             [.. reasons.OrderByDescending(r => r.Kind)]

@@ -220,7 +220,7 @@ internal static class Verdicts
                 "the press mended and measured again, a smaller print, or another press"
             );
         }
-        var test = SpotTest.Of(recipe, style, colour, book.Tests ?? []);
+        var test = SpotTest.Find(recipe, style, colour, book.Tests ?? []);
         if (recipe.TemperatureF > style.HeatCeilingF)
         {
             yield return new(

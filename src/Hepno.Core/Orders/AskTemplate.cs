@@ -10,7 +10,7 @@ namespace Hepno.Core.Orders;
 public sealed record AskTemplate(string Id, string Name, IReadOnlyList<AskLine> Lines, bool Retired)
 {
     /// <summary>A template of an ask's lines.</summary>
-    public static AskTemplate Of(string id, string name, Ask ask) =>
+    public static AskTemplate From(string id, string name, Ask ask) =>
         new(
             id,
             name.Trim(),

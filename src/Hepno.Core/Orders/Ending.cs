@@ -153,7 +153,7 @@ public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? Th
 public sealed record CancelledBill(Figure Spent, Figure OnTheWay, Figure Paid, decimal Left)
 {
     /// <summary>Reckons it. What was pressed is in it as its blanks and transfers; hands are the owner's to add.</summary>
-    public static CancelledBill Of(OrderFacts facts)
+    public static CancelledBill Reckon(OrderFacts facts)
     {
         Figure Item(GatherItem i) =>
             Figure.Input(i.Id, i.Text, i.Cost, FigureUnit.Money, i.Supplier.Length > 0 ? i.Supplier : "our own work");

@@ -9,18 +9,18 @@ public static class GarmentHold
     /// <param name="place">The place; the garment has it.</param>
     /// <param name="kind">The garment.</param>
     /// <param name="size">The size.</param>
-    public static (double WidthIn, double HeightIn) Of(Place place, GarmentKind kind, string size)
+    public static (double WidthIn, double HeightIn) Reckon(Place place, GarmentKind kind, string size)
     {
         var seam = place.Seam().Id;
         if (seam == Places.AllOver)
         {
             return GarmentScale.Flat(kind, size);
         }
-        var outline = Outline.Of(kind);
+        var outline = Outline.For(kind);
         var cloth = (outline.Back.Cloth.GetValueOrDefault(seam) ?? outline.Front.Cloth[seam]) is [var width, var height]
             ? (Width: width, Height: height)
             : throw new InvalidDataException($"No cloth for {seam} of {kind}.");
-        var scale = GarmentScale.Of(kind, size);
+        var scale = GarmentScale.For(kind, size);
         // a small garment has small seams
         var free = Place.SeamIn * Math.Min(1, scale);
         var (wide, tall) = (

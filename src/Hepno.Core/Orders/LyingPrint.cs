@@ -36,16 +36,16 @@ public sealed record LyingPrint(
     /// <param name="size">The size.</param>
     /// <param name="kind">The garment.</param>
     /// <param name="names">Names and numbers, where each piece has its own.</param>
-    public static LyingPrint? Of(Placement p, string size, GarmentKind kind, IReadOnlyList<OwnPiece>? names = null)
+    public static LyingPrint? Lay(Placement p, string size, GarmentKind kind, IReadOnlyList<OwnPiece>? names = null)
     {
-        var outline = Outline.Of(kind);
+        var outline = Outline.For(kind);
         var onBack = outline.Back.Anchors.ContainsKey(p.Seam());
         if (!(onBack ? outline.Back : outline.Front).Anchors.TryGetValue(p.Seam(), out var anchor))
         {
             return null;
         }
         var place = p.At();
-        var scale = GarmentScale.Of(kind, size);
+        var scale = GarmentScale.For(kind, size);
         if (p.Place == Places.AllOver)
         {
             var flat = new FlatBox(
@@ -95,15 +95,15 @@ public sealed record LyingPrint(
 public sealed record SizeDrawn(string Size, int Pieces, double Scale, IReadOnlyList<LyingPrint> Prints)
 {
     /// <summary>Every size of a line's run, as the style has them; a middle size while none is said.</summary>
-    public static IReadOnlyList<SizeDrawn> Of(AskLine line, GarmentKind kind)
+    public static IReadOnlyList<SizeDrawn> Draw(AskLine line, GarmentKind kind)
     {
-        IReadOnlyList<SizeCount> sizes = line.Sizes.Count > 0 ? line.Sizes : [new(Outline.Of(kind).Size, 0)];
+        IReadOnlyList<SizeCount> sizes = line.Sizes.Count > 0 ? line.Sizes : [new(Outline.For(kind).Size, 0)];
         return
         [
             .. sizes.Select(s => new SizeDrawn(
                 s.Size,
                 s.Pieces,
-                GarmentScale.Of(kind, s.Size),
+                GarmentScale.For(kind, s.Size),
                 Lying(line, s.Size, kind)
             )),
         ];
@@ -115,7 +115,7 @@ public sealed record SizeDrawn(string Size, int Pieces, double Scale, IReadOnlyL
         List<LyingPrint> lying = [];
         foreach (
             var (p, lies) in line
-                .Placements.Select(p => (p, LyingPrint.Of(p, size, kind, line.Names)))
+                .Placements.Select(p => (p, LyingPrint.Lay(p, size, kind, line.Names)))
                 .Where(x => x.Item2 is not null)
         )
         {

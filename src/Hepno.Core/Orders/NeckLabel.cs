@@ -17,7 +17,7 @@ public sealed record NeckLabel(string Size, int Pieces, IReadOnlyList<string> Li
     /// <param name="style">Its garment.</param>
     /// <param name="maker">The shop's name.</param>
     /// <param name="care">How to look after it.</param>
-    public static IReadOnlyList<NeckLabel> Of(AskLine line, Style style, string maker, string care)
+    public static IReadOnlyList<NeckLabel> Labels(AskLine line, Style style, string maker, string care)
     {
         if (line.Placements.All(p => p.Place != PlaceId))
         {

@@ -145,7 +145,7 @@ public static class PlacementRules
         {
             yield return new(
                 "no-such-place",
-                $"{place.Name} is not a place on a {GarmentNouns.Of(kind, 1)}.",
+                $"{place.Name} is not a place on a {GarmentNouns.For(kind, 1)}.",
                 $"{where}.place",
                 $"Use one of {string.Join(", ", places.Offered(kind).Select(k => k.Name.ToLowerInvariant()))}."
             );
@@ -153,7 +153,7 @@ public static class PlacementRules
         }
         var held = sizes
             .Where(s => s.Pieces > 0)
-            .Select(s => (s.Size, Print: SizedPrints.On(p, s.Size), Most: GarmentHold.Of(place, kind, s.Size)))
+            .Select(s => (s.Size, Print: SizedPrints.On(p, s.Size), Most: GarmentHold.Reckon(place, kind, s.Size)))
             .ToList();
         foreach (
             var h in held.Where(h => h.Print.WidthIn > h.Most.WidthIn + Rounding).OrderBy(h => h.Most.WidthIn).Take(1)

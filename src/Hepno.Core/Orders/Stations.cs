@@ -53,7 +53,7 @@ public static class Stations
     /// <param name="quoteSent">True while a sent quote stands.</param>
     /// <param name="deposit">The deposit the quote asks for; 0 for none.</param>
     /// <param name="good">Good pieces so far, folded from the run's events.</param>
-    public static Standing Of(
+    public static Standing Where(
         Order order,
         IReadOnlyList<Problem> askProblems,
         bool quoteSent,

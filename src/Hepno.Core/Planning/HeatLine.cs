@@ -15,7 +15,7 @@ public static class HeatLine
     /// <param name="parts">That day's parts with their temperatures, in time order.</param>
     /// <param name="open">Opening.</param>
     /// <param name="close">Closing.</param>
-    public static IReadOnlyList<HeatPoint> Of(
+    public static IReadOnlyList<HeatPoint> Draw(
         Press press,
         IReadOnlyList<(PressPart Part, double TemperatureF)> parts,
         DateTime open,

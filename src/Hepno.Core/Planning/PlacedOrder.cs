@@ -5,7 +5,7 @@ namespace Hepno.Core.Planning;
 public sealed record PlacedOrder(IReadOnlyList<PlacedWork> Lines)
 {
     /// <summary>The order's place in a plan, or null when it is not in it.</summary>
-    public static PlacedOrder? Of(IReadOnlyList<PlacedWork> placed, string orderId) =>
+    public static PlacedOrder? Find(IReadOnlyList<PlacedWork> placed, string orderId) =>
         placed.Where(p => p.Work.OrderId == orderId).ToList() is { Count: > 0 } mine
             ? new([.. mine.OrderBy(p => p.Parts.Count == 0 ? DateTime.MaxValue : p.Parts[0].Start)])
             : null;

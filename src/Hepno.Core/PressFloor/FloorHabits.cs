@@ -87,10 +87,10 @@ public sealed record FloorHabits(
                 parts.Add(
                     Figure.Of(
                         $"cover-{parts.Count + 1}",
-                        $"{CoverWords.Of(cover)}, {when}",
+                        $"{CoverWords.For(cover)}, {when}",
                         price.Price / price.Uses,
                         "price ÷ uses",
-                        Figure.Input("price", CoverWords.Of(cover), price.Price, FigureUnit.Money, "Numbers: covers"),
+                        Figure.Input("price", CoverWords.For(cover), price.Price, FigureUnit.Money, "Numbers: covers"),
                         Figure.Input("uses", "Uses", price.Uses, FigureUnit.Count, "Numbers: covers")
                     )
                 );
@@ -140,7 +140,7 @@ public sealed record FloorHabits(
         {
             yield return new(
                 "range",
-                $"{CoverWords.Of(cover.Cover)} at {cover.Price:0.00} for {cover.Uses} uses cannot be kept.",
+                $"{CoverWords.For(cover.Cover)} at {cover.Price:0.00} for {cover.Uses} uses cannot be kept.",
                 $"floor.covers[{i}]",
                 "Type a price of 0 or more and at least one use."
             );

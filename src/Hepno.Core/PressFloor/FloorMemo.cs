@@ -25,9 +25,9 @@ public sealed class FloorMemo
             var (half, whole) = _beyond.GetOrAdd(Key(job with { Pieces = 0 }, handsOnOnly), _ =>
                 FloorMinutes.Beyond(job, handsOnOnly)
             );
-            return FloorMinutes.Of(job, half, whole);
+            return FloorMinutes.Reckon(job, half, whole);
         }
-        return _known.GetOrAdd(Key(job, handsOnOnly), _ => FloorMinutes.Of(job, handsOnOnly));
+        return _known.GetOrAdd(Key(job, handsOnOnly), _ => FloorMinutes.Reckon(job, handsOnOnly));
     }
 
     private static string Key(FloorJob job, bool handsOnOnly)

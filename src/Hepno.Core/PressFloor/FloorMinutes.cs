@@ -33,14 +33,14 @@ public sealed record FloorMinutes(
     /// <summary>Simulates a job.</summary>
     /// <param name="job">A job without problems.</param>
     /// <param name="handsOnOnly">True to charge busy hands alone, not the short waits.</param>
-    public static FloorMinutes Of(FloorJob job, bool handsOnOnly)
+    public static FloorMinutes Reckon(FloorJob job, bool handsOnOnly)
     {
         if (job.Pieces <= Exact)
         {
-            return Of(job.Pieces, Totals(job, handsOnOnly), SourceOf(job));
+            return Reckon(job.Pieces, Totals(job, handsOnOnly), SourceOf(job));
         }
         var (half, whole) = Beyond(job, handsOnOnly);
-        return Of(job, half, whole);
+        return Reckon(job, half, whole);
     }
 
     /// <summary>What half of the exact pieces and all of them take: all that any larger number follows from.</summary>
@@ -48,8 +48,8 @@ public sealed record FloorMinutes(
         (Totals(job with { Pieces = Exact / 2 }, handsOnOnly), Totals(job with { Pieces = Exact }, handsOnOnly));
 
     /// <summary>A job of more pieces than are simulated, by the steady state and the end effect.</summary>
-    internal static FloorMinutes Of(FloorJob job, double[] half, double[] whole) =>
-        Of(
+    internal static FloorMinutes Reckon(FloorJob job, double[] half, double[] whole) =>
+        Reckon(
             job.Pieces,
             [.. whole.Select((w, i) => w + ((w - half[i]) / (Exact / 2) * (job.Pieces - Exact)))],
             SourceOf(job)
@@ -71,7 +71,7 @@ public sealed record FloorMinutes(
         ];
     }
 
-    private static FloorMinutes Of(int pieces, double[] totals, string source)
+    private static FloorMinutes Reckon(int pieces, double[] totals, string source)
     {
         double[] each = [.. totals.Skip(1).Select(t => t / pieces)];
         var passes = (each.Length / 2) - 1;

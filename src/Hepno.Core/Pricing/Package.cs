@@ -9,7 +9,7 @@ public sealed record Package(decimal Apart, decimal Price, decimal Saving)
     /// <summary>A package at a discount.</summary>
     /// <param name="prices">Single prices.</param>
     /// <param name="discountShare">Discount, 0 to 1.</param>
-    public static Package Of(IReadOnlyList<decimal> prices, decimal discountShare)
+    public static Package Reckon(IReadOnlyList<decimal> prices, decimal discountShare)
     {
         var apart = prices.Sum();
         var price = apart * (1 - discountShare);

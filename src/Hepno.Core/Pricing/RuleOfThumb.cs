@@ -16,7 +16,7 @@ public sealed record RuleOfThumb(Figure Price, decimal AnHour, string Sentence)
     /// <param name="multiple">The owner's; 0 for none.</param>
     /// <param name="wage">Money for an hour of hands.</param>
     /// <param name="f">How figures are written.</param>
-    public static RuleOfThumb? Of(
+    public static RuleOfThumb? Reckon(
         decimal price,
         PieceCostResult cost,
         FeeTerms fees,

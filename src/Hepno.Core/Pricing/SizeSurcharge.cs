@@ -26,7 +26,7 @@ public sealed record SizeSurcharge(string Size, int Pieces, decimal Each)
     /// <param name="sizes">Pieces by size.</param>
     /// <param name="policy">The channel's policy: its margin or multiple is taken of the difference as of every cost; by the hour a dearer size takes no more hands.</param>
     /// <param name="fees">f.</param>
-    public static IReadOnlyList<SizeSurcharge> Of(
+    public static IReadOnlyList<SizeSurcharge> Reckon(
         Style style,
         IReadOnlyList<SizeCount> sizes,
         PricePolicy policy,

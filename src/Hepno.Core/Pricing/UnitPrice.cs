@@ -15,7 +15,7 @@ public sealed record UnitPrice(decimal Price, string How)
     /// <param name="channel">To whom.</param>
     /// <param name="fees">Fees, with the postage that is charged beside the price.</param>
     /// <param name="f">How figures are written.</param>
-    public static UnitPrice Of(
+    public static UnitPrice Reckon(
         PieceCostResult cost,
         int pieces,
         PriceRules rules,

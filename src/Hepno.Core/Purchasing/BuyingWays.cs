@@ -32,7 +32,7 @@ public static class BuyingWays
     /// <param name="ask">The line with the rest of its order.</param>
     /// <param name="book">The shelf.</param>
     /// <param name="floor">Now and the open hours.</param>
-    public static IReadOnlyList<BuyingWay> Of(AskInHand ask, ShopBook book, FloorPlan floor)
+    public static IReadOnlyList<BuyingWay> All(AskInHand ask, ShopBook book, FloorPlan floor)
     {
         if (ask.Theirs)
         {
@@ -129,7 +129,7 @@ public static class BuyingWays
         decimal goods,
         IReadOnlyList<FurtherPiece> offered,
         int most
-    ) => value > goods && value <= goods * (1 + (decimal)MostMore) ? FewestMore.Of(value - goods, offered, most) : [];
+    ) => value > goods && value <= goods * (1 + (decimal)MostMore) ? FewestMore.Find(value - goods, offered, most) : [];
 
     // every size of every style of the order that comes from there; of sizes that cost the same the one most are wanted of first: it is asked for again soonest
     private static IReadOnlyList<FurtherPiece> Offered(AskInHand ask, Func<AskInHand, decimal> price) =>
@@ -217,7 +217,7 @@ public static class BuyingWays
                 floor.Now
             );
         }
-        var landed = LandedBlank.Of(bought with { Sizes = sizes });
+        var landed = LandedBlank.Reckon(bought with { Sizes = sizes });
         List<Figure> parts =
         [
             Figure.Of(

@@ -19,7 +19,7 @@ public static class FewestMore
     /// <param name="gap">Money still missing, above 0.</param>
     /// <param name="pieces">What may be bought, each as often as wanted; costs above 0.</param>
     /// <param name="most">Most pieces.</param>
-    public static IReadOnlyList<FurtherPiece> Of(decimal gap, IReadOnlyList<FurtherPiece> pieces, int most)
+    public static IReadOnlyList<FurtherPiece> Find(decimal gap, IReadOnlyList<FurtherPiece> pieces, int most)
     {
         var counting = pieces.Where(p => p.Counts * Cents >= 1).ToList();
         if (counting.Count == 0 || gap > most * counting.Max(p => p.Counts))

@@ -10,7 +10,7 @@ public static class LandedBlank
     /// <summary>(unit price × pieces + surcharges + freight) ÷ pieces; the price is the tier's that the whole order reaches, and freight is shared by the supplier's pieces of it, or none from the value the supplier sends free.</summary>
     /// <param name="ask">The line with the rest of its order, at least one piece.</param>
     /// <param name="counted">Where its number of pieces comes from.</param>
-    public static Figure Of(AskInHand ask, string counted = "the ask")
+    public static Figure Reckon(AskInHand ask, string counted = "the ask")
     {
         if (ask.Theirs)
         {

@@ -25,7 +25,7 @@ public static class GatherList
     /// <param name="wall">Now, the shop's wall clock.</param>
     /// <param name="f">How figures are written.</param>
     /// <param name="book">Shelf, floor and numbers of today.</param>
-    public static IReadOnlyList<GatherItem> Of(
+    public static IReadOnlyList<GatherItem> Items(
         OrderCase c,
         FrozenLine line,
         OpenHours hours,
@@ -36,7 +36,7 @@ public static class GatherList
     {
         var q = c.Frozen!;
         var asked = q.AskOf(line);
-        var sizes = BlanksToBuy.Of(asked.Sizes, line.Band.Decorations);
+        var sizes = BlanksToBuy.Count(asked.Sizes, line.Band.Decorations);
         var (pieces, here) = (
             SizeRun.Total(sizes),
             hours.Parcel(wall, asked.Theirs ? 1 : line.Style.LeadDays, asked.Theirs ? null : line.Style.Buying?.CutOff)
@@ -66,7 +66,7 @@ public static class GatherList
                 ? new(
                     id,
                     GatherKind.Buy,
-                    $"Their own {GarmentNouns.Of(line.Style.Kind, asked.Pieces)}, brought: {bySize}",
+                    $"Their own {GarmentNouns.For(line.Style.Kind, asked.Pieces)}, brought: {bySize}",
                     c.Customer?.Name ?? "the customer",
                     pieces,
                     "pieces",
@@ -81,7 +81,7 @@ public static class GatherList
                     line.Style.Supplier,
                     pieces,
                     "pieces",
-                    LandedBlank.Of(q.InHand(line) with { Sizes = sizes }).Value * pieces,
+                    LandedBlank.Reckon(q.InHand(line) with { Sizes = sizes }).Value * pieces,
                     here,
                     null
                 ),
@@ -192,5 +192,5 @@ public static class GatherList
     /// <summary>An assumed recipe is not tested until a test of it on this cloth passed; a better source needs none.</summary>
     public static bool IsTested(DecorationPlan d, FrozenLine line, ShopBook book) =>
         d.Recipe.Source != RecipeSource.Assumed
-        || SpotTest.Of(d.Recipe, line.Style, line.Colourway, book.Tests ?? [])?.Verdict() == TestVerdict.Passed;
+        || SpotTest.Find(d.Recipe, line.Style, line.Colourway, book.Tests ?? [])?.Verdict() == TestVerdict.Passed;
 }

@@ -41,7 +41,7 @@ public static class MakeQuote
     /// <param name="book">Shelf, floor and numbers.</param>
     /// <param name="wall">Now, the shop's wall clock.</param>
     /// <param name="version">From 1: how many quotes of this order there are with it.</param>
-    public static FrozenQuote Of(
+    public static FrozenQuote Write(
         OrderCase c,
         IReadOnlyList<(LineCase Line, Band Band)> chosen,
         IReadOnlyList<(LineCase Line, Band Band)> offered,
@@ -86,7 +86,7 @@ public static class MakeQuote
             typeof(Comparer).Assembly.GetName().Version!.ToString(),
             packed
         );
-        return quote with { Document = QuoteWords.Of(c, quote, offered, book, wall, version) };
+        return quote with { Document = QuoteWords.Write(c, quote, offered, book, wall, version) };
     }
 
     /// <summary>The tax on goods, and what the customer pays with it and the postage.</summary>
@@ -103,7 +103,7 @@ public static class MakeQuote
 
     /// <summary>The garment in the customer's words: "Navy tee".</summary>
     public static string Garment(Style style, Colourway colourway, int pieces) =>
-        $"{colourway.Name.ToLowerInvariant()} {GarmentNouns.Of(style.Kind, pieces)}";
+        $"{colourway.Name.ToLowerInvariant()} {GarmentNouns.For(style.Kind, pieces)}";
 
     /// <summary>What is printed where: "Front 10 × 11 in, five colours, 3 in below the collar seam".</summary>
     public static string Printed(Placement p, FigureFormat f)

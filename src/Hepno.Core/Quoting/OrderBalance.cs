@@ -7,7 +7,7 @@ public static class OrderBalance
 {
     /// <summary>What is paid with what is counted now, and what with the rest.</summary>
     /// <param name="c">An order whose quote is sent.</param>
-    public static PartBalance Of(OrderCase c)
+    public static PartBalance Reckon(OrderCase c)
     {
         var q = c.Frozen!;
         var facts = c.Order.Facts;
@@ -27,6 +27,6 @@ public static class OrderBalance
             )
             / q.AskOf(l).Pieces
         );
-        return PartBalance.Of(q.Total, paid, q.Goods, delivered, q.Numbers.Format.MinorDigits);
+        return PartBalance.Reckon(q.Total, paid, q.Goods, delivered, q.Numbers.Format.MinorDigits);
     }
 }

@@ -19,7 +19,7 @@ public static class QuoteWords
     /// <param name="book">Shelf, floor and numbers.</param>
     /// <param name="wall">Now, the shop's wall clock.</param>
     /// <param name="version">From 1: how many quotes of this order there are with it.</param>
-    public static QuoteDocument Of(
+    public static QuoteDocument Write(
         OrderCase c,
         FrozenQuote q,
         IReadOnlyList<(LineCase Line, Band Band)> offered,
@@ -135,7 +135,7 @@ public static class QuoteWords
         );
         var yes = facts.Gathering.Approval!;
         var said =
-            $"{yes.By} said yes on {Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Of(yes.At, q.Numbers.Identity.TimeZone)), f)} to quote {c.Order.Code}.";
+            $"{yes.By} said yes on {Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Local(yes.At, q.Numbers.Identity.TimeZone)), f)} to quote {c.Order.Code}.";
         return q.Document with
         {
             Kind = "Order confirmation",
@@ -173,7 +173,7 @@ public static class QuoteWords
         var price = l.Band.Outcome.Price;
         return new(
             asked.Theirs
-                ? $"Your own {GarmentNouns.Of(l.Style.Kind, asked.Pieces)}, {l.Colourway.Name.ToLowerInvariant()}"
+                ? $"Your own {GarmentNouns.For(l.Style.Kind, asked.Pieces)}, {l.Colourway.Name.ToLowerInvariant()}"
                 : $"{l.Style.Name}, {l.Colourway.Name.ToLowerInvariant()}, {fabric}",
             [
                 .. asked.Placements.Select(p => MakeQuote.Printed(p, f)),
@@ -199,7 +199,7 @@ public static class QuoteWords
     private static List<OtherPrinted> Others(FrozenQuote q, IReadOnlyList<(LineCase Line, Band Band)> offered)
     {
         var f = q.Numbers.Format;
-        OtherPrinted Of(LineCase line, Band band, bool quoted) =>
+        OtherPrinted Write(LineCase line, Band band, bool quoted) =>
             new(
                 $"{(q.Lines.Count == 1 ? "" : $"{line.What}: ")}{DecorationMethods.Find(band.MethodId)!.Said}",
                 Shown.Bare(band.Outcome.Price, f),
@@ -212,8 +212,8 @@ public static class QuoteWords
             .. offered
                 .GroupBy(o => o.Line.Asked.Id)
                 .SelectMany(g =>
-                    g.Select(o => Of(o.Line, o.Band, false))
-                        .Prepend(Of(g.First().Line, q.Lines.First(l => l.LineId == g.Key).Band, true))
+                    g.Select(o => Write(o.Line, o.Band, false))
+                        .Prepend(Write(g.First().Line, q.Lines.First(l => l.LineId == g.Key).Band, true))
                 ),
         ];
     }
@@ -237,7 +237,14 @@ public static class QuoteWords
                     q == ask.Pieces
                         ? new(band.Outcome.Price, band.Surcharges ?? [], "")
                         : GuardedPrice
-                            .Of(method, at, answer.Decorations, LineCost.Of(at, answer.Decorations, book), book, null)
+                            .Reckon(
+                                method,
+                                at,
+                                answer.Decorations,
+                                LineCost.Reckon(at, answer.Decorations, book),
+                                book,
+                                null
+                            )
                             .Line;
                 tiers.Add(
                     new(

@@ -13,7 +13,7 @@ public static class ShopFloor
     /// <param name="open">Orders on the work line.</param>
     /// <param name="book">Shelf, floor and numbers.</param>
     /// <param name="wall">Now, the shop's wall clock.</param>
-    public static FloorPlan Of(IReadOnlyList<OrderCase> open, ShopBook book, DateTime wall)
+    public static FloorPlan Plan(IReadOnlyList<OrderCase> open, ShopBook book, DateTime wall)
     {
         var empty = Nothing(book, wall);
         if (book.Presses.Count == 0)
@@ -42,7 +42,7 @@ public static class ShopFloor
     /// <param name="book">Shelf, floor and numbers.</param>
     /// <param name="wall">Now, the shop's wall clock.</param>
     public static FloorPlan Without(OrderCase c, IReadOnlyList<OrderCase> open, ShopBook book, DateTime wall) =>
-        Of([.. open.Where(o => o.Order.Id != c.Order.Id)], book, wall);
+        Plan([.. open.Where(o => o.Order.Id != c.Order.Id)], book, wall);
 
     /// <summary>The presses for one line: the order's other lines take them too, as far as they are decided.</summary>
     /// <param name="c">The order.</param>
@@ -140,7 +140,7 @@ public static class ShopFloor
             .FirstOrDefault();
         var arrives = last is null || last.Expected < wall ? wall : last.Expected;
         var started = c.Order.Facts.Pressing.StartedAt is { } at
-            ? WallClock.Of(at, book.Numbers.Identity.TimeZone)
+            ? WallClock.Local(at, book.Numbers.Identity.TimeZone)
             : (DateTime?)null;
         foreach (var line in q.Lines)
         {
@@ -196,7 +196,7 @@ public static class ShopFloor
         {
             return null;
         }
-        DateOnly Day(DateTime utc) => DateOnly.FromDateTime(WallClock.Of(utc, book.Numbers.Identity.TimeZone));
+        DateOnly Day(DateTime utc) => DateOnly.FromDateTime(WallClock.Local(utc, book.Numbers.Identity.TimeZone));
         var facts = c.Order.Facts;
         var settled =
             c.Frozen!.Deposit > 0 && facts.Gathering.Deposit is null

@@ -23,7 +23,7 @@ public enum Cover
 public static class CoverWords
 {
     /// <summary>On screen and on sheets.</summary>
-    public static string Of(Cover cover) =>
+    public static string For(Cover cover) =>
         cover switch
         {
             Cover.Sheet => "Cover sheet",

@@ -21,7 +21,7 @@ public static class RecipeChoice
     ) =>
         recipes
             .Where(r => r.ProductId == productId && r.Fabric == FabricOf(style))
-            .OrderByDescending(r => RecipeConfidence.Of(r, style, colour, tests))
+            .OrderByDescending(r => RecipeConfidence.Judge(r, style, colour, tests))
             .ThenBy(r => r.Source)
             .ThenByDescending(r => r.AsOf)
             .Select(r => RecipeConfidence.Sourced(r, style, colour, tests))

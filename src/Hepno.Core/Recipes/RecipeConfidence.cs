@@ -27,8 +27,8 @@ public static class RecipeConfidence
     private const int ManyWashes = 10;
 
     /// <summary>How far a recipe can be relied on for a blank's colour.</summary>
-    public static Confidence Of(Recipe recipe, Style style, Colourway colour, IReadOnlyList<SpotTest> tests) =>
-        SpotTest.Of(recipe, style, colour, tests) switch
+    public static Confidence Judge(Recipe recipe, Style style, Colourway colour, IReadOnlyList<SpotTest> tests) =>
+        SpotTest.Find(recipe, style, colour, tests) switch
         {
             { } test when test.Verdict() == TestVerdict.Failed => Confidence.Failed,
             { } test when test.Verdict() == TestVerdict.Passed => test.Stands() >= ManyWashes
@@ -48,7 +48,7 @@ public static class RecipeConfidence
 
     /// <summary>The recipe with the source its own test on this cloth gives it; as it is while none passed.</summary>
     public static Recipe Sourced(Recipe recipe, Style style, Colourway colour, IReadOnlyList<SpotTest> tests) =>
-        SpotTest.Of(recipe, style, colour, tests) is { } test && test.Verdict() == TestVerdict.Passed
+        SpotTest.Find(recipe, style, colour, tests) is { } test && test.Verdict() == TestVerdict.Passed
             ? recipe with
             {
                 Source = RecipeSource.OwnTest,

@@ -136,7 +136,7 @@ public sealed record SpotTest(
         && Math.Abs(TemperatureF - recipe.TemperatureF) <= NearF;
 
     /// <summary>The newest test that says something of a recipe on a blank's colour, of several on one day the worst; null: "spot-test first".</summary>
-    public static SpotTest? Of(Recipe recipe, Style style, Colourway colour, IReadOnlyList<SpotTest> tests) =>
+    public static SpotTest? Find(Recipe recipe, Style style, Colourway colour, IReadOnlyList<SpotTest> tests) =>
         tests.Where(t => t.Says(recipe, style, colour)).OrderBy(t => t.Day).ThenBy(t => t.Verdict()).LastOrDefault();
 
     /// <summary>What cannot be kept.</summary>

@@ -99,7 +99,7 @@ public static class RunFold
     /// <summary>Folds events in the order the server took them.</summary>
     /// <param name="lines">The order's lines; pieces are numbered through them from 1.</param>
     /// <param name="events">Events, oldest first.</param>
-    public static RunState Of(IReadOnlyList<RunLine> lines, IReadOnlyList<RunEvent> events)
+    public static RunState Fold(IReadOnlyList<RunLine> lines, IReadOnlyList<RunEvent> events)
     {
         var takenBack = events.Where(e => e.Verdict == RunVerdict.TakenBack).Select(e => e.TakesBack).ToHashSet();
         var standing = events.Where(e => e.Verdict != RunVerdict.TakenBack && !takenBack.Contains(e.EventId)).ToList();

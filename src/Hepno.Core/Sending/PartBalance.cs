@@ -13,7 +13,7 @@ public sealed record PartBalance(decimal Now, decimal Later)
     /// <param name="goods">Goods of the whole order.</param>
     /// <param name="delivered">Goods of everything delivered once this part is, 0 to <paramref name="goods"/>.</param>
     /// <param name="minorDigits">Decimals of the currency.</param>
-    public static PartBalance Of(decimal total, decimal paid, decimal goods, decimal delivered, int minorDigits)
+    public static PartBalance Reckon(decimal total, decimal paid, decimal goods, decimal delivered, int minorDigits)
     {
         var due = delivered >= goods || goods == 0 ? total : Money.Charged(total * delivered / goods, minorDigits);
         var now = Math.Max(0, due - paid);

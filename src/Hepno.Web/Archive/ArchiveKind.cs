@@ -19,9 +19,9 @@ internal sealed record ArchiveKind(string Name, Action<SqliteConnection, Stream>
     /// <param name="name">Its name.</param>
     /// <param name="aggregate">Where it is kept.</param>
     /// <param name="problems">What speaks against one.</param>
-    public static ArchiveKind Of<T>(string name, Aggregate<T> aggregate, Func<T, IEnumerable<Problem>> problems)
+    public static ArchiveKind Kind<T>(string name, Aggregate<T> aggregate, Func<T, IEnumerable<Problem>> problems)
         where T : class =>
-        Of(name, aggregate, (_, value) => problems(value), c => aggregate.All(c).Select(v => v.Value));
+        Kind(name, aggregate, (_, value) => problems(value), c => aggregate.All(c).Select(v => v.Value));
 
     /// <summary>What there may be very many of: read by its ids.</summary>
     public static ArchiveKind Many<T>(
@@ -30,10 +30,10 @@ internal sealed record ArchiveKind(string Name, Action<SqliteConnection, Stream>
         Func<Bringing, T, IEnumerable<Problem>> problems
     )
         where T : class =>
-        Of(name, aggregate, problems, c => aggregate.Ids(c).Select(id => aggregate.Get(c, id)!.Value));
+        Kind(name, aggregate, problems, c => aggregate.Ids(c).Select(id => aggregate.Get(c, id)!.Value));
 
     /// <summary>Any array.</summary>
-    public static ArchiveKind Of<T>(
+    public static ArchiveKind Kind<T>(
         string name,
         Document<T> document,
         Func<SqliteConnection, IEnumerable<T>> all,
@@ -53,14 +53,14 @@ internal sealed record ArchiveKind(string Name, Action<SqliteConnection, Stream>
             }
         );
 
-    private static ArchiveKind Of<T>(
+    private static ArchiveKind Kind<T>(
         string name,
         Aggregate<T> aggregate,
         Func<Bringing, T, IEnumerable<Problem>> problems,
         Func<SqliteConnection, IEnumerable<T>> all
     )
         where T : class =>
-        Of(name, aggregate.Document, all, (into, value, place) =>
+        Kind(name, aggregate.Document, all, (into, value, place) =>
             into.Put(name, place, aggregate, value, problems(into, value))
         );
 

@@ -36,53 +36,53 @@ internal static class ShopArchive
     [
         ArchiveKind.Many("customers", Aggregates.Customers, (into, c) => Noted(into.Customers.Add(c.Id))),
         ArchiveKind.Many("styles", Aggregates.Styles, (into, s) => Noted(into.Styles.Add(s.Id)).Concat(s.Problems())),
-        ArchiveKind.Of("films", Aggregates.Films, x => x.Problems()),
-        ArchiveKind.Of("vinyls", Aggregates.Vinyls, x => x.Problems()),
-        ArchiveKind.Of("screens", Aggregates.Screens, x => x.Problems()),
-        ArchiveKind.Of("filmPrinters", Aggregates.FilmPrinters, x => x.Problems()),
-        ArchiveKind.Of("dyePrinters", Aggregates.DyePrinters, x => x.Problems()),
-        ArchiveKind.Of("paperPrinters", Aggregates.PaperPrinters, x => x.Problems()),
-        ArchiveKind.Of("garmentPrinters", Aggregates.GarmentPrinters, x => x.Problems()),
-        ArchiveKind.Of("stitchers", Aggregates.Stitchers, x => x.Problems()),
-        ArchiveKind.Of("papers", Aggregates.Papers, x => x.Problems()),
-        ArchiveKind.Of("outsidePrinters", Aggregates.OutsidePrinters, x => x.Problems()),
-        ArchiveKind.Of("podServices", Aggregates.PodServices, x => x.Problems()),
-        ArchiveKind.Of("calenders", Aggregates.Calenders, x => x.Problems()),
-        ArchiveKind.Of("cloths", Aggregates.Cloths, x => x.Problems()),
-        ArchiveKind.Of("cutters", Aggregates.Cutters, x => x.Problems()),
-        ArchiveKind.Of("places", Aggregates.Places, x => x.Problems()) with
+        ArchiveKind.Kind("films", Aggregates.Films, x => x.Problems()),
+        ArchiveKind.Kind("vinyls", Aggregates.Vinyls, x => x.Problems()),
+        ArchiveKind.Kind("screens", Aggregates.Screens, x => x.Problems()),
+        ArchiveKind.Kind("filmPrinters", Aggregates.FilmPrinters, x => x.Problems()),
+        ArchiveKind.Kind("dyePrinters", Aggregates.DyePrinters, x => x.Problems()),
+        ArchiveKind.Kind("paperPrinters", Aggregates.PaperPrinters, x => x.Problems()),
+        ArchiveKind.Kind("garmentPrinters", Aggregates.GarmentPrinters, x => x.Problems()),
+        ArchiveKind.Kind("stitchers", Aggregates.Stitchers, x => x.Problems()),
+        ArchiveKind.Kind("papers", Aggregates.Papers, x => x.Problems()),
+        ArchiveKind.Kind("outsidePrinters", Aggregates.OutsidePrinters, x => x.Problems()),
+        ArchiveKind.Kind("podServices", Aggregates.PodServices, x => x.Problems()),
+        ArchiveKind.Kind("calenders", Aggregates.Calenders, x => x.Problems()),
+        ArchiveKind.Kind("cloths", Aggregates.Cloths, x => x.Problems()),
+        ArchiveKind.Kind("cutters", Aggregates.Cutters, x => x.Problems()),
+        ArchiveKind.Kind("places", Aggregates.Places, x => x.Problems()) with
         {
             Since = 4,
         },
-        ArchiveKind.Of(
+        ArchiveKind.Kind(
             "presses",
             Aggregates.Presses.Document,
             c => Aggregates.Presses.All(c).Select(p => p.Value),
             Press
         ),
-        ArchiveKind.Of("recipes", Aggregates.Recipes, x => x.Problems()),
+        ArchiveKind.Kind("recipes", Aggregates.Recipes, x => x.Problems()),
         ArchiveKind.Many("spotTests", Aggregates.SpotTests, (into, t) =>
             t.Problems()
                 .Concat(
                     Lost(into, (t.Photos ?? []).Select(p => p.Hash), $"A photograph of the test of {t.Day:yyyy-MM-dd}")
                 )
         ),
-        ArchiveKind.Of("upkeep", Aggregates.Upkeep, x => x.Problems()),
-        ArchiveKind.Of("supplies", Aggregates.Supplies, x => x.Problems()),
+        ArchiveKind.Kind("upkeep", Aggregates.Upkeep, x => x.Problems()),
+        ArchiveKind.Kind("supplies", Aggregates.Supplies, x => x.Problems()),
         ArchiveKind.Many("cures", Aggregates.Cures, (_, x) => x.Problems()),
-        ArchiveKind.Of("testGarments", Aggregates.TestGarments, x => x.Problems()),
+        ArchiveKind.Kind("testGarments", Aggregates.TestGarments, x => x.Problems()),
         ArchiveKind.Many("keptPrints", Aggregates.KeptPrints, (_, x) => x.Problems()),
         ArchiveKind.Many("remnants", Aggregates.Remnants, (_, x) => x.Problems()),
         ArchiveKind.Many("designs", Aggregates.Designs, (into, d) => Lost(into, [d.Hash], $"The picture of {d.Name}")),
-        ArchiveKind.Of("templates", Aggregates.Templates, _ => []),
+        ArchiveKind.Kind("templates", Aggregates.Templates, _ => []),
         ArchiveKind.Many("orders", Aggregates.Orders, Order),
-        ArchiveKind.Of(
+        ArchiveKind.Kind(
             "quotes",
             KnownDocuments.ArchivedQuote,
             c => QuoteStore.Ids(c).Select(id => Archived(QuoteStore.Get(c, id)!, QuoteStore.Frozen(c, id))),
             Quote
         ),
-        ArchiveKind.Of(
+        ArchiveKind.Kind(
             "events",
             KnownDocuments.ArchivedEvent,
             c =>
@@ -110,7 +110,7 @@ internal static class ShopArchive
             sums.Append(Convert.ToHexStringLower(hash.Hash!)).Append("  ").Append(name).Append('\n');
         }
         Part(Head, CompressionLevel.Fastest, to =>
-            to.Write(Encoding.UTF8.GetBytes(KnownDocuments.ArchiveHead.Written(new(Known, Desk.Numbers(c)))))
+            to.Write(Encoding.UTF8.GetBytes(KnownDocuments.ArchiveHead.Written(new(Known, OpenShop.Numbers(c)))))
         );
         foreach (var kind in Kinds)
         {
@@ -133,7 +133,7 @@ internal static class ShopArchive
     }
 
     /// <summary>Brings an archive into a shop that has nothing yet; refused whole when one thing in it cannot be kept.</summary>
-    public static ArchiveView Bring(Desk desk, string archive, Deed deed)
+    public static ArchiveView Bring(OpenShop shop, string archive, Deed deed)
     {
         try
         {
@@ -141,9 +141,9 @@ internal static class ShopArchive
             List<string> newFiles = [];
             try
             {
-                return desk.Db.Write(c =>
+                return shop.Db.Write(c =>
                 {
-                    var into = new Bringing(c, zip, desk.Db.Folder, deed with { Undoable = false })
+                    var into = new Bringing(c, zip, shop.Db.Folder, deed with { Undoable = false })
                     {
                         NewFiles = newFiles,
                     };
@@ -152,7 +152,7 @@ internal static class ShopArchive
             }
             catch
             {
-                newFiles.ForEach(hash => KeptFiles.Drop(desk.Db.Folder, hash));
+                newFiles.ForEach(hash => KeptFiles.Drop(shop.Db.Folder, hash));
                 throw;
             }
         }

@@ -6,7 +6,7 @@ using Hepno.Web.Views;
 namespace Hepno.Web.Background;
 
 /// <summary>Reads the record of each order once it is handed over, and of all of them anew when the rule changed: in the background, a few at a time.</summary>
-internal sealed partial class LearningKeeper(Desk desk, ILogger<LearningKeeper> log) : BackgroundService
+internal sealed partial class LearningKeeper(OpenShop shop, ILogger<LearningKeeper> log) : BackgroundService
 {
     private const int Batch = 50;
 
@@ -17,7 +17,7 @@ internal sealed partial class LearningKeeper(Desk desk, ILogger<LearningKeeper> 
     {
         while (!stoppingToken.IsCancellationRequested)
         {
-            var next = desk.Db.NextWrite;
+            var next = shop.Db.NextWrite;
             await Task.Delay(Settled, stoppingToken).ContinueWith(_ => { }, TaskScheduler.Default);
             try
             {
@@ -43,17 +43,17 @@ internal sealed partial class LearningKeeper(Desk desk, ILogger<LearningKeeper> 
     /// <summary>Reads some that are missing; false when none was.</summary>
     private bool Some()
     {
-        var read = desk.Db.Read(c =>
+        var read = shop.Db.Read(c =>
             LearnedStore
                 .Missing(c, ShopLearning.Rule, Batch)
-                .Select(m => (Order: m, Parts: LearningView.PartsOf(c, desk, m.OrderId)))
+                .Select(m => (Order: m, Parts: LearningView.PartsOf(c, shop, m.OrderId)))
                 .ToList()
         );
         if (read.Count == 0)
         {
             return false;
         }
-        desk.Db.Write(c =>
+        shop.Db.Write(c =>
         {
             foreach (var (order, parts) in read)
             {

@@ -32,14 +32,14 @@ internal static class ArtworkDeeds
     }
 
     /// <summary>Reads and measures a picture, outside any transaction.</summary>
-    /// <param name="desk">Where files are kept.</param>
+    /// <param name="shop">Where files are kept.</param>
     /// <param name="id">Identity of the artwork.</param>
     /// <param name="name">Its name.</param>
     /// <param name="widthIn">Print width.</param>
     /// <param name="file">The file.</param>
     /// <param name="gone">Ends it: who sent it went away.</param>
     public static async Task<Design> Measured(
-        Desk desk,
+        OpenShop shop,
         string id,
         string name,
         double widthIn,
@@ -70,7 +70,7 @@ internal static class ArtworkDeeds
                 id,
                 name,
                 facts.Kind,
-                KeptFiles.Keep(desk.Db.Folder, file),
+                KeptFiles.Keep(shop.Db.Folder, file),
                 file.Length,
                 widthIn,
                 report,
@@ -107,7 +107,7 @@ internal static class ArtworkDeeds
     {
         var halved = (long)whole.Width * whole.Height > ArtworkReport.MostMeasured;
         var raster = halved ? whole.Halved() : whole;
-        var report = ArtworkReport.Of(raster, widthIn, vector, now.Come);
+        var report = ArtworkReport.Measure(raster, widthIn, vector, now.Come);
         if (report is null)
         {
             return null;
@@ -168,7 +168,7 @@ internal static class ArtworkDeeds
     }
 
     /// <summary>The artwork with its flat ground made clear; the file as it came is kept beside.</summary>
-    public static async Task<Design> KnockedOut(Desk desk, Design design)
+    public static async Task<Design> KnockedOut(OpenShop shop, Design design)
     {
         if (design.Report.Ground is not { } ground)
         {
@@ -182,12 +182,12 @@ internal static class ArtworkDeeds
         var cut = await Task.Run(() =>
             PngPicture.Write(
                 FlatGround.KnockedOut(
-                    PictureFile.Read(KeptFiles.Read(desk.Db.Folder, design.Hash), design.WidthIn),
+                    PictureFile.Read(KeptFiles.Read(shop.Db.Folder, design.Hash), design.WidthIn),
                     ground
                 )
             )
         );
-        return (await Measured(desk, design.Id, design.Name, design.WidthIn, cut)) with
+        return (await Measured(shop, design.Id, design.Name, design.WidthIn, cut)) with
         {
             Rights = design.Rights,
             NextTime = design.NextTime,

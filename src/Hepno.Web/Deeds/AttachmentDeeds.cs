@@ -19,7 +19,7 @@ internal static class AttachmentDeeds
     /// <summary>Keeps a file with the order; sent again under the same id it takes the first one's place.</summary>
     public static long Attach(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         string attachmentId,
         string name,
@@ -28,7 +28,7 @@ internal static class AttachmentDeeds
         Deed deed
     )
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         var bare = Path.GetFileName(name.Trim().Replace('\\', '/'));
         RefusedException.IfAny([
             .. bare.Length is 0 or > LongestName
@@ -68,7 +68,7 @@ internal static class AttachmentDeeds
                 ]
                 : Array.Empty<Problem>(),
         ]);
-        var kept = new Attachment(attachmentId, bare, KeptFiles.Keep(desk.Db.Folder, bytes), bytes.Length, deed.At);
+        var kept = new Attachment(attachmentId, bare, KeptFiles.Keep(shop.Db.Folder, bytes), bytes.Length, deed.At);
         return OrderDeeds.Put(connection, c, seen, deed, f =>
             f with
             {
@@ -80,14 +80,14 @@ internal static class AttachmentDeeds
     /// <summary>Takes a file off the order; what is in it stays for taking back.</summary>
     public static long Detach(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         string attachmentId,
         long seen,
         Deed deed
     )
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         if (c.Order.Facts.Attached.All(a => a.Id != attachmentId))
         {
             throw RefusedException.NoSuch("attachment", attachmentId);

@@ -19,7 +19,7 @@ internal static class ChooseDeeds
     /// <summary>Chooses a line's method, and lays out what it buys.</summary>
     public static long Choose(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         string? lineId,
         string methodId,
@@ -28,8 +28,8 @@ internal static class ChooseDeeds
         string why = ""
     )
     {
-        var book = desk.Book(connection);
-        var c = desk.Case(connection, id, book);
+        var book = shop.Book(connection);
+        var c = shop.Case(connection, id, book);
         var line = c.Line(lineId);
         OrderDeeds.Before(c, line, "choose a method");
         var method = DecorationMethods.Find(methodId) ?? throw RefusedException.NoSuch("method", methodId);
@@ -65,11 +65,11 @@ internal static class ChooseDeeds
             );
         }
         // what it was held against is kept as it stood then: prices change
-        var kept = desk.Compare(c, line, null, book, desk.Open(connection, book), false, method as Mixed)
+        var kept = shop.Compare(c, line, null, book, shop.Open(connection, book), false, method as Mixed)
             is { } comparison
             ? Advice.Kept(comparison, method.Id, why.Trim(), book.Numbers.Format)
             : why.Trim();
-        var searched = LayoutDeeds.Searched(connection, desk, id, line.Asked.Id, method.Id, answer.Decorations);
+        var searched = LayoutDeeds.Searched(connection, shop, id, line.Asked.Id, method.Id, answer.Decorations);
         return OrderDeeds.Put(connection, c, seen, deed, f =>
             f with
             {
@@ -92,7 +92,7 @@ internal static class ChooseDeeds
     /// <summary>Says the price of a piece of a line, or leaves it to the policy again (null).</summary>
     public static long SayPrice(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         string? lineId,
         decimal? each,
@@ -100,14 +100,14 @@ internal static class ChooseDeeds
         Deed deed
     )
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         var line = c.Line(lineId);
         OrderDeeds.Before(c, line, "take a price");
         if (line.Decision is null)
         {
             throw new RefusedException(409, "no-method", "No method is chosen yet.", "Choose one under Compare.");
         }
-        ChosenWays.InRange(each, Desk.Numbers(connection).Format, "each");
+        ChosenWays.InRange(each, OpenShop.Numbers(connection).Format, "each");
         return OrderDeeds.Put(connection, c, seen, deed, f =>
             f with
             {
@@ -125,7 +125,7 @@ internal static class ChooseDeeds
     /// <summary>Takes the larger quantity of a price break for a line; by the shop's rule its pieces more are given.</summary>
     public static long TakeLarger(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         string? lineId,
         int pieces,
@@ -133,13 +133,13 @@ internal static class ChooseDeeds
         Deed deed
     )
     {
-        var book = desk.Book(connection);
-        var c = desk.Case(connection, id, book);
+        var book = shop.Book(connection);
+        var c = shop.Case(connection, id, book);
         var line = c.Line(lineId);
         OrderDeeds.Before(c, line, "take more pieces");
         // as the comparison has it, the customer's own terms in it
         if (
-            desk.Planned(c, book, desk.Open(connection, book))
+            shop.Planned(c, book, shop.Open(connection, book))
                 .First(p => p.Line.Asked.Id == line.Asked.Id)
                 .Band?.Cliff?.Pieces != pieces
         )
@@ -175,7 +175,7 @@ internal static class ChooseDeeds
     /// <summary>Offers another method of a line to the customer beside the quoted one, or does not any more.</summary>
     public static long Offer(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         string? lineId,
         string methodId,
@@ -184,8 +184,8 @@ internal static class ChooseDeeds
         Deed deed
     )
     {
-        var book = desk.Book(connection);
-        var c = desk.Case(connection, id, book);
+        var book = shop.Book(connection);
+        var c = shop.Case(connection, id, book);
         var line = c.Line(lineId);
         OrderDeeds.Before(c, line, "offer another way");
         var method = DecorationMethods.Find(methodId) ?? throw RefusedException.NoSuch("method", methodId);

@@ -21,7 +21,7 @@ internal static class ChosenWays
     /// <param name="ask">Whose lines.</param>
     /// <param name="f">How figures are written.</param>
     /// <param name="at">Now (UTC).</param>
-    public static IReadOnlyList<Decision> Of(IReadOnlyList<SaidWay> ways, Ask ask, FigureFormat f, DateTime at)
+    public static IReadOnlyList<Decision> Decisions(IReadOnlyList<SaidWay> ways, Ask ask, FigureFormat f, DateTime at)
     {
         var decisions = new List<Decision>();
         foreach (var (way, i) in ways.Select((w, i) => (w, i)))

@@ -82,7 +82,7 @@ internal static class CsvColumns
     };
 
     /// <summary>The columns of a kind; those that may be left out come last.</summary>
-    public static (IReadOnlyList<string> Needed, IReadOnlyList<string> Optional) Of(string kind) =>
+    public static (IReadOnlyList<string> Needed, IReadOnlyList<string> Optional) For(string kind) =>
         kind switch
         {
             "customers" => (["name"], [.. Customers.Where(x => x != "name")]),
@@ -103,7 +103,7 @@ internal static class CsvColumns
         IReadOnlyDictionary<string, string> said
     )
     {
-        var (needed, optional) = Of(kind);
+        var (needed, optional) = For(kind);
         var left = head.Where(h => !said.Values.Any(v => CsvTable.Key(v) == CsvTable.Key(h))).ToList();
         var found = new Dictionary<string, string?>();
         foreach (var (name, theirs) in said.Where(s => needed.Contains(s.Key) || optional.Contains(s.Key)))

@@ -90,7 +90,7 @@ internal static class CsvShelf
     )
     {
         var called = columns.Where(x => x.Theirs is not null).ToDictionary(x => x.Name, x => x.Theirs!);
-        IReadOnlyList<CsvRow> Rows() => CsvTable.Read(text, CsvColumns.Of(kind).Needed, called);
+        IReadOnlyList<CsvRow> Rows() => CsvTable.Read(text, CsvColumns.For(kind).Needed, called);
         try
         {
             return kind switch
@@ -115,7 +115,7 @@ internal static class CsvShelf
                     x => $"{x.Name}, {x.Supplier}",
                     CsvStyles.With,
                     x => x.Problems(),
-                    ThingPrices.Of,
+                    ThingPrices.Prices,
                     deed
                 ),
                 "materials" => Keep(
@@ -126,7 +126,7 @@ internal static class CsvShelf
                     x => $"{x.Supplier} {x.Product}",
                     With,
                     x => x.Problems(),
-                    ThingPrices.Of,
+                    ThingPrices.Prices,
                     deed
                 ),
                 "prices" => Keep(
@@ -137,7 +137,7 @@ internal static class CsvShelf
                     x => $"{x.Supplier} {x.Product}",
                     With,
                     x => x.Problems(),
-                    ThingPrices.Of,
+                    ThingPrices.Prices,
                     deed
                 ),
                 "screens" => Keep(
@@ -148,7 +148,7 @@ internal static class CsvShelf
                     x => $"{x.Supplier} {x.Product}",
                     (x, id, _) => x with { Id = id },
                     x => x.Problems(),
-                    ThingPrices.Of,
+                    ThingPrices.Prices,
                     deed
                 ),
                 _ => throw RefusedException.NoSuch("table", kind),
@@ -160,7 +160,7 @@ internal static class CsvShelf
                 400,
                 "not-a-table",
                 not.Message,
-                $"Say which column stands for which, or take the table out first and keep its head: {string.Join(", ", CsvColumns.Of(kind).Needed)}."
+                $"Say which column stands for which, or take the table out first and keep its head: {string.Join(", ", CsvColumns.For(kind).Needed)}."
             );
         }
     }

@@ -17,7 +17,7 @@ internal static class FilmTogether
     /// <summary>Buys two lines' film as one, on the first one's layout. Both orders change; it is taken back by buying apart again, not by undo.</summary>
     public static long Join(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         string lineId,
         string otherId,
@@ -26,9 +26,9 @@ internal static class FilmTogether
         Deed deed
     )
     {
-        var book = desk.Book(connection);
-        var l = LineLayouts.Of(connection, desk, id, lineId, null, null);
-        var other = LineLayouts.Of(connection, desk, otherId, otherLineId, l.Film.Id, l.On.Key);
+        var book = shop.Book(connection);
+        var l = LineLayouts.Film(connection, shop, id, lineId, null, null);
+        var other = LineLayouts.Film(connection, shop, otherId, otherLineId, l.Film.Id, l.On.Key);
         foreach (var x in new[] { l, other })
         {
             if (
@@ -83,10 +83,10 @@ internal static class FilmTogether
     }
 
     /// <summary>Buys each line's film apart again: both are laid by themselves.</summary>
-    public static long Part(SqliteConnection connection, Desk desk, string id, string lineId, long seen, Deed deed)
+    public static long Part(SqliteConnection connection, OpenShop shop, string id, string lineId, long seen, Deed deed)
     {
-        var book = desk.Book(connection);
-        var l = LineLayouts.Of(connection, desk, id, lineId, null, null);
+        var book = shop.Book(connection);
+        var l = LineLayouts.Film(connection, shop, id, lineId, null, null);
         var others = l.Layout.Designs.Where(d => d.For.Length > 0).Select(d => d.For).Distinct().ToList();
         if (others.Count == 0 || !BoughtFilm.IsOpen(l.Case, l.Line.Asked))
         {
@@ -102,7 +102,7 @@ internal static class FilmTogether
         deed = deed with { Undoable = false };
         foreach (var other in others)
         {
-            var c = desk.Case(connection, other, book);
+            var c = shop.Case(connection, other, book);
             var mine = c.Order.Facts.Layout.Joined.First(j => j.WithOrder == id);
             var line = c.Line(mine.LineId);
             var item = BoughtFilm.ItemOf(c.Order.Facts, line.Asked)!;

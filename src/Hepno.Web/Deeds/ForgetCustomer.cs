@@ -13,7 +13,7 @@ internal static class ForgetCustomer
     public const string Nobody = "Customer erased";
 
     /// <summary>Erases the customer for good; refused while an order of theirs is on the line.</summary>
-    public static long Do(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
+    public static long Do(SqliteConnection connection, OpenShop shop, string id, long seen, Deed deed)
     {
         var customer = Aggregates.Customers.Get(connection, id) ?? throw RefusedException.NoSuch("customer", id);
         var orders = OrderStore.OfCustomer(connection, id);
@@ -34,7 +34,7 @@ internal static class ForgetCustomer
         {
             Aggregates.Orders.Put(connection, WithoutPerson(order.Value), order.Version, final);
             UndoStore.Forget(connection, Aggregates.Orders.Kind, order.Value.Id);
-            foreach (var quote in QuoteStore.Of(connection, order.Value.Id))
+            foreach (var quote in QuoteStore.OfOrder(connection, order.Value.Id))
             {
                 var kept = QuoteStore.Frozen(connection, quote.Id);
                 var bare = kept with
@@ -43,7 +43,7 @@ internal static class ForgetCustomer
                     Document = kept.Document with { Customer = Nobody, CustomerContact = "" },
                 };
                 QuoteStore.Replace(connection, quote.Id, bare, QuotePdf.Print(bare.Document));
-                desk.ReadAgain(quote.Id);
+                shop.ReadAgain(quote.Id);
             }
         }
         var version = Aggregates.Customers.Put(connection, new Customer(id, Nobody, ""), seen, final);

@@ -13,14 +13,14 @@ internal static class HandOverDeeds
     /// <summary>Pieces counted into the box, by line and size; never more than came out good and is still here.</summary>
     public static long Count(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         IReadOnlyList<CountedSize> counted,
         long seen,
         Deed deed
     )
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         if (c.Standing.Station is not (Station.Press or Station.Send) || c.Run is null)
         {
             OrderDeeds.At(c, Station.Send, "count");
@@ -62,9 +62,16 @@ internal static class HandOverDeeds
     }
 
     /// <summary>Gives what is counted to the customer and keeps the rest of the order on the line.</summary>
-    public static long DeliverPart(SqliteConnection connection, Desk desk, string id, string to, long seen, Deed deed)
+    public static long DeliverPart(
+        SqliteConnection connection,
+        OpenShop shop,
+        string id,
+        string to,
+        long seen,
+        Deed deed
+    )
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         var counted = c.Order.Facts.Sending.Counted;
         if (c.Frozen is null || c.Standing.Station is not (Station.Press or Station.Send) || counted.Count == 0)
         {
@@ -85,7 +92,7 @@ internal static class HandOverDeeds
             );
         }
         var name = OrderDeeds.Named(to, "to", "Who took it");
-        var taken = OrderBalance.Of(c).Now;
+        var taken = OrderBalance.Reckon(c).Now;
         return OrderDeeds.Put(connection, c, seen, deed with { Undoable = false }, f =>
             f with
             {
@@ -99,9 +106,9 @@ internal static class HandOverDeeds
     }
 
     /// <summary>Gives the pieces to the customer, once all are counted.</summary>
-    public static long HandOver(SqliteConnection connection, Desk desk, string id, string to, long seen, Deed deed)
+    public static long HandOver(SqliteConnection connection, OpenShop shop, string id, string to, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         OrderDeeds.At(c, Station.Send, "hand it over");
         var (counted, wanted) = (
             c.Order.Facts.Sending.Counted.Sum(x => x.Pieces),
@@ -126,9 +133,9 @@ internal static class HandOverDeeds
     }
 
     /// <summary>Takes a hand-over back that did not happen.</summary>
-    public static long TakeBack(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
+    public static long TakeBack(SqliteConnection connection, OpenShop shop, string id, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         OrderDeeds.At(c, Station.Learn, "take the hand-over back");
         return OrderDeeds.Put(connection, c, seen, deed with { Undoable = false }, f =>
             f with
@@ -139,9 +146,9 @@ internal static class HandOverDeeds
     }
 
     /// <summary>Closes the order: it leaves the line.</summary>
-    public static long Close(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
+    public static long Close(SqliteConnection connection, OpenShop shop, string id, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         OrderDeeds.At(c, Station.Learn, "close it");
         return OrderDeeds.Put(connection, c, seen, deed, f => f with { End = f.End with { ClosedAt = deed.At } });
     }

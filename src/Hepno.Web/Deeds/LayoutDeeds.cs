@@ -52,7 +52,7 @@ internal static class LayoutDeeds
     /// <summary>What a plan of a line is laid on, searched as long as somebody waits who chose it: the quote rests on that. Null where nothing is laid, and where it is settled.</summary>
     public static LineLayout? Searched(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         string lineId,
         string methodId,
@@ -61,9 +61,9 @@ internal static class LayoutDeeds
     {
         if (
             ToSearch(
-                desk.Case(connection, id, desk.Book(connection)).Line(lineId),
+                shop.Case(connection, id, shop.Book(connection)).Line(lineId),
                 methodId,
-                desk.Book(connection),
+                shop.Book(connection),
                 plan
             )
             is not { } laid
@@ -71,7 +71,7 @@ internal static class LayoutDeeds
         {
             return null;
         }
-        var l = LineLayouts.Of(connection, desk, id, lineId, laid.FilmId, laid.On, methodId: methodId);
+        var l = LineLayouts.Film(connection, shop, id, lineId, laid.FilmId, laid.On, methodId: methodId);
         return LineLayouts.Searched(
             l,
             l.Layout,
@@ -92,7 +92,7 @@ internal static class LayoutDeeds
         && plan.SelectMany(d => d.Purchases)
             .Select(p => p.Laid)
             .OfType<LaidPurchase>()
-            .FirstOrDefault(p => LaidOn.Of(methodId, inHand, book).Lists.Any(x => x.Id == p.FilmId))
+            .FirstOrDefault(p => LaidOn.Find(methodId, inHand, book).Lists.Any(x => x.Id == p.FilmId))
             is { IsSettled: false } laid
             ? laid
             : null;
@@ -102,7 +102,7 @@ internal static class LayoutDeeds
         c.Lines.All(line =>
             c.Order.Facts.LayoutOf(line.Asked.Id) is not { } layout
             || line.InHand is not { } inHand
-            || Holds(layout, LaidOn.Of(LineLayouts.MethodOf(line), inHand, book))
+            || Holds(layout, LaidOn.Find(LineLayouts.MethodOf(line), inHand, book))
         );
 
     private static bool Holds(LineLayout layout, LaidOn on) =>
@@ -128,7 +128,7 @@ internal static class LayoutDeeds
     /// <summary>Uses transfers of the drawer for a print of a line instead of new ones; none gives them back.</summary>
     public static long UseFromDrawer(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         string lineId,
         string key,
@@ -138,8 +138,8 @@ internal static class LayoutDeeds
         Deed deed
     )
     {
-        var book = desk.Book(connection);
-        var c = desk.Case(connection, id, book);
+        var book = shop.Book(connection);
+        var c = shop.Case(connection, id, book);
         var line = c.Line(lineId);
         if (c.Standing.Station >= Station.Gather || line.InHand is not { } inHand)
         {
@@ -154,7 +154,7 @@ internal static class LayoutDeeds
         }
         var kept = DrawerStore.All(connection).FirstOrDefault(k => k.Id == keptId)
             ?? throw RefusedException.NoSuch("transfer in the drawer", keptId);
-        var on = LaidOn.Of(LineLayouts.MethodOf(line), inHand, book);
+        var on = LaidOn.Find(LineLayouts.MethodOf(line), inHand, book);
         var print = LaidPrint.Of(on.Part, on.Failure, kept.ProductId).FirstOrDefault(p => p.Key == key)
             ?? throw RefusedException.NoSuch("print", key);
         if (!kept.Is(print.Print.Print.DesignId, print.Print.Print.WidthIn, print.Print.Print.HeightIn, kept.ProductId))
@@ -195,7 +195,7 @@ internal static class LayoutDeeds
     /// <summary>Cuts a colour of a print from a piece on the Shelf before the roll; an empty id puts it back.</summary>
     public static long UseRemnant(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         string lineId,
         string placementId,
@@ -205,7 +205,7 @@ internal static class LayoutDeeds
         Deed deed
     )
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         var line = c.Line(lineId);
         if (c.Standing.Station >= Station.Gather || !DecorationMethods.Uses(line.Decision?.MethodId, Htv.Key))
         {

@@ -13,10 +13,10 @@ namespace Hepno.Web.Deeds;
 internal static class OrderAgain
 {
     /// <summary>Makes the new order; sent again with the same id it is the same order. A blank that is no longer offered is left to be said, and so is a way that cannot do it any more.</summary>
-    public static Versioned<Order> Do(SqliteConnection connection, Desk desk, string oldId, string newId, Deed deed)
+    public static Versioned<Order> Do(SqliteConnection connection, OpenShop shop, string oldId, string newId, Deed deed)
     {
-        var book = desk.Book(connection);
-        var old = desk.Case(connection, oldId, book);
+        var book = shop.Book(connection);
+        var old = shop.Case(connection, oldId, book);
         if (Aggregates.Orders.Get(connection, newId) is { } made)
         {
             return made;
@@ -41,7 +41,7 @@ internal static class OrderAgain
                 old.Quote!.SentAt
             ))
             .ToList();
-        return SaveAsk.Do(connection, desk, newId, ask, 0, deed, order =>
+        return SaveAsk.Do(connection, shop, newId, ask, 0, deed, order =>
             order.Facts with
             {
                 Choice = order.Facts.Choice with
@@ -49,7 +49,7 @@ internal static class OrderAgain
                     LastTimes = last,
                     Decisions =
                     [
-                        .. last.Where(t => StillDoes(desk.Draft(connection, order, book).Line(t.LineId), t, book))
+                        .. last.Where(t => StillDoes(shop.Draft(connection, order, book).Line(t.LineId), t, book))
                             .Select(t => new Decision(
                                 t.LineId,
                                 t.MethodId,

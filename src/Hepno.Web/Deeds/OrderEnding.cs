@@ -10,9 +10,9 @@ namespace Hepno.Web.Deeds;
 internal static class OrderEnding
 {
     /// <summary>Ends it. What was set aside for it is free from then on; what it teaches is counted.</summary>
-    public static long End(SqliteConnection connection, Desk desk, string id, Ending ending, long seen, Deed deed)
+    public static long End(SqliteConnection connection, OpenShop shop, string id, Ending ending, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         if (Ending.Hindrance(ending.Kind, c.Order) is { } hindrance)
         {
             throw new RefusedException(409, [hindrance]);
@@ -39,9 +39,9 @@ internal static class OrderEnding
     }
 
     /// <summary>Brings it back: it stands where it stood.</summary>
-    public static long BringBack(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
+    public static long BringBack(SqliteConnection connection, OpenShop shop, string id, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         if (c.Order.Facts.End.Ending is null)
         {
             throw new RefusedException(

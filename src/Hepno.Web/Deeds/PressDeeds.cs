@@ -17,7 +17,7 @@ internal static class PressDeeds
     /// <summary>Ticks a gathered thing off, or on again.</summary>
     public static long Tick(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         string itemId,
         bool done,
@@ -25,7 +25,7 @@ internal static class PressDeeds
         Deed deed
     )
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         if (c.Order.Facts.Gathering.Items.All(i => i.Id != itemId))
         {
             throw RefusedException.NoSuch("thing to gather", itemId);
@@ -39,7 +39,7 @@ internal static class PressDeeds
                 "What was gathered stays as it was."
             );
         }
-        var book = desk.Book(connection);
+        var book = shop.Book(connection);
         var tested = c.Frozen!.Lines.SelectMany(l => l.Band.Decorations.Select(d => (Line: l, Plan: d)))
             .FirstOrDefault(x => GatherList.TestItem + x.Plan.Placement.Id == itemId);
         if (
@@ -75,7 +75,7 @@ internal static class PressDeeds
     /// <summary>Puts a line somewhere on the press day, or leaves it to the plan again (no press).</summary>
     public static long Move(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         string lineId,
         string? pressId,
@@ -84,8 +84,8 @@ internal static class PressDeeds
         Deed deed
     )
     {
-        var book = desk.Book(connection);
-        var c = desk.Case(connection, id, book);
+        var book = shop.Book(connection);
+        var c = shop.Case(connection, id, book);
         var line = c.Line(lineId);
         if (
             c.Frozen is null
@@ -130,7 +130,7 @@ internal static class PressDeeds
             throw new RefusedException(
                 409,
                 "press",
-                $"{press.Name} does not take {GarmentNouns.Of(line.Style.Kind, 2)}.",
+                $"{press.Name} does not take {GarmentNouns.For(line.Style.Kind, 2)}.",
                 "Choose a press that does.",
                 "pressId"
             );
@@ -144,9 +144,9 @@ internal static class PressDeeds
     }
 
     /// <summary>Begins pressing; again it is the same run.</summary>
-    public static long StartRun(SqliteConnection connection, Desk desk, string id, Deed deed)
+    public static long StartRun(SqliteConnection connection, OpenShop shop, string id, Deed deed)
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         if (c.Order.Facts.Pressing.StartedAt is not null)
         {
             return c.Version;
@@ -168,9 +168,9 @@ internal static class PressDeeds
             );
         }
         // which press it is goes with the pieces: should it be found wrong, they are listed
-        var book = desk.Book(connection);
-        var placed = PlacedOrder.Of(
-            ShopFloor.Of(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.Identity.TimeZone)).Placed,
+        var book = shop.Book(connection);
+        var placed = PlacedOrder.Find(
+            ShopFloor.Plan(shop.Open(connection, book), book, shop.Clock.Wall(book.Numbers.Identity.TimeZone)).Placed,
             id
         );
         IReadOnlyList<PressedOn> pressed =

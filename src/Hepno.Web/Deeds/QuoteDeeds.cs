@@ -17,15 +17,15 @@ namespace Hepno.Web.Deeds;
 internal static class QuoteDeeds
 {
     /// <summary>Settles what is bought.</summary>
-    public static long LayOut(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
+    public static long LayOut(SqliteConnection connection, OpenShop shop, string id, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         OrderDeeds.Before(c, c.Lines.FirstOrDefault(l => l.InHand is null) ?? c.Lines[0], "lay it out");
-        var quoted = desk.Quoted(c, desk.Book(connection), connection);
+        var quoted = shop.Quoted(c, shop.Book(connection), connection);
         // what is quoted rests on a searched layout; one that somebody settled stays as it is
         var layouts = quoted
             .Lines.Select(l =>
-                LayoutDeeds.Searched(connection, desk, id, l.LineId, l.Band.MethodId, l.Band.Decorations)
+                LayoutDeeds.Searched(connection, shop, id, l.LineId, l.Band.MethodId, l.Band.Decorations)
             )
             .OfType<LineLayout>()
             .ToList();
@@ -38,10 +38,10 @@ internal static class QuoteDeeds
     }
 
     /// <summary>Sends the quote: from here its figures are frozen.</summary>
-    public static long Send(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
+    public static long Send(SqliteConnection connection, OpenShop shop, string id, long seen, Deed deed)
     {
-        var book = desk.Book(connection);
-        var c = desk.Case(connection, id, book);
+        var book = shop.Book(connection);
+        var c = shop.Case(connection, id, book);
         if (c.Standing.Station != Station.Quote)
         {
             throw new RefusedException(
@@ -53,7 +53,7 @@ internal static class QuoteDeeds
                 c.Quote is not null ? "Withdraw it to send another." : "Finish that first."
             );
         }
-        var frozen = desk.Quoted(c, book, connection);
+        var frozen = shop.Quoted(c, book, connection);
         if (
             frozen.Lines.Any(l =>
                 LayoutDeeds.ToSearch(c.Line(l.LineId), l.Band.MethodId, book, l.Band.Decorations) is not null
@@ -79,9 +79,9 @@ internal static class QuoteDeeds
     }
 
     /// <summary>Withdraws a sent quote, before anything is ordered on it.</summary>
-    public static long Withdraw(SqliteConnection connection, Desk desk, string id, long seen, Deed deed)
+    public static long Withdraw(SqliteConnection connection, OpenShop shop, string id, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         if (
             c.Quote is null
             || c.Standing.Station != Station.Gather
@@ -118,20 +118,20 @@ internal static class QuoteDeeds
     }
 
     /// <summary>The customer's yes; with the deposit it makes the list of what to buy and prepare.</summary>
-    public static long Approve(SqliteConnection connection, Desk desk, string id, string by, long seen, Deed deed)
+    public static long Approve(SqliteConnection connection, OpenShop shop, string id, string by, long seen, Deed deed)
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         OrderDeeds.At(c, Station.Gather, "take the yes");
         var name = OrderDeeds.Named(by, "by", "Who said yes");
         return OrderDeeds.Put(connection, c, seen, deed, f =>
-            Listed(c, f with { Gathering = f.Gathering with { Approval = new(name, deed.At) } }, connection, desk)
+            Listed(c, f with { Gathering = f.Gathering with { Approval = new(name, deed.At) } }, connection, shop)
         );
     }
 
     /// <summary>The deposit, or the owner's word that the order goes on without.</summary>
     public static long NoteDeposit(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         decimal amount,
         string? overrideReason,
@@ -139,7 +139,7 @@ internal static class QuoteDeeds
         Deed deed
     )
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         OrderDeeds.At(c, Station.Gather, "note the deposit");
         var wanted = c.Frozen!.Deposit;
         var f = c.Frozen.Numbers.Format;
@@ -172,12 +172,12 @@ internal static class QuoteDeeds
                     Gathering = facts.Gathering with { Deposit = new(amount, reason, deed.At) },
                 },
                 connection,
-                desk
+                shop
             )
         );
     }
 
-    private static OrderFacts Listed(OrderCase c, OrderFacts facts, SqliteConnection connection, Desk desk)
+    private static OrderFacts Listed(OrderCase c, OrderFacts facts, SqliteConnection connection, OpenShop shop)
     {
         if (
             facts.Gathering.Items.Count > 0
@@ -187,15 +187,15 @@ internal static class QuoteDeeds
         {
             return facts;
         }
-        var numbers = Desk.Numbers(connection);
+        var numbers = OpenShop.Numbers(connection);
         var hours = new OpenHours(numbers.Week.Days);
-        var wall = desk.Clock.Wall(numbers.Identity.TimeZone);
-        var book = desk.Book(connection);
+        var wall = shop.Clock.Wall(numbers.Identity.TimeZone);
+        var book = shop.Book(connection);
         var listed = facts with
         {
             Gathering = facts.Gathering with
             {
-                Items = [.. c.Frozen!.Lines.SelectMany(l => GatherList.Of(c, l, hours, wall, numbers.Format, book))],
+                Items = [.. c.Frozen!.Lines.SelectMany(l => GatherList.Items(c, l, hours, wall, numbers.Format, book))],
             },
         };
         // film may have been laid better since the quote was sent
@@ -205,13 +205,13 @@ internal static class QuoteDeeds
                 c.Lines.FirstOrDefault(l => l.Asked.Id == layout.LineId) is { } line
                 && BoughtFilm.ItemOf(listed, line.Asked) is not null
                 && LaidOn
-                    .Of(LineLayouts.MethodOf(line), line.InHand ?? c.Frozen!.InHand(line.Frozen!), book)
+                    .Find(LineLayouts.MethodOf(line), line.InHand ?? c.Frozen!.InHand(line.Frozen!), book)
                     .Lists.Any(f => f.Id == layout.FilmId && f.Grounds().Any(g => g.Key == layout.On) == true)
             )
             {
                 listed = FilmTogether.Settled(
                     listed,
-                    LineLayouts.Of(connection, desk, c.Order.Id, line.Asked.Id, layout.FilmId, layout.On),
+                    LineLayouts.Film(connection, shop, c.Order.Id, line.Asked.Id, layout.FilmId, layout.On),
                     layout,
                     book
                 );

@@ -12,9 +12,16 @@ internal static class RiskDeeds
     private const int LongestName = 200;
 
     /// <summary>Who takes the risk of a line of the customer's own garments; said again it takes the place of what was said.</summary>
-    public static long TakeRisk(SqliteConnection connection, Desk desk, string id, RiskTaken risk, long seen, Deed deed)
+    public static long TakeRisk(
+        SqliteConnection connection,
+        OpenShop shop,
+        string id,
+        RiskTaken risk,
+        long seen,
+        Deed deed
+    )
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         if (!c.Line(risk.LineId).Asked.Theirs)
         {
             throw new RefusedException(

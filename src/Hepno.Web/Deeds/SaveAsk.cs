@@ -16,7 +16,7 @@ internal static class SaveAsk
     /// <summary>Keeps the ask; a new order gets its number here, and what is known of it from the first.</summary>
     public static Versioned<Order> Do(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         Ask ask,
         long seen,
@@ -25,9 +25,9 @@ internal static class SaveAsk
     )
     {
         var before = Aggregates.Orders.Get(connection, id);
-        var book = desk.Book(connection);
+        var book = shop.Book(connection);
         ask = book.Places.Settled(Measured(connection, ask));
-        var wall = desk.Clock.Wall(book.Numbers.Identity.TimeZone);
+        var wall = shop.Clock.Wall(book.Numbers.Identity.TimeZone);
         RefusedException.IfAny(Refusals(connection, ask, before?.Value.Ask, book, wall));
         if (before is not null && QuoteStore.Standing(connection, id) is not null)
         {
@@ -39,7 +39,7 @@ internal static class SaveAsk
             );
         }
         var order = before is null
-            ? new Order(id, OrderStore.NextNumber(connection, FirstNumber), ask, OrderFacts.None, desk.Clock.Utc)
+            ? new Order(id, OrderStore.NextNumber(connection, FirstNumber), ask, OrderFacts.None, shop.Clock.Utc)
             : before.Value with
             {
                 Ask = Counted(before.Value.Ask, ask),
@@ -51,7 +51,7 @@ internal static class SaveAsk
         }
         if (
             order.Facts is { Layout.At: not null, Layout.Layouts.Count: > 0 }
-            && !LayoutDeeds.Hold(desk.Draft(connection, order, book), book)
+            && !LayoutDeeds.Hold(shop.Draft(connection, order, book), book)
         )
         {
             // other prints are bought now: they are looked at before they are quoted

@@ -6,7 +6,7 @@ namespace Hepno.Web.Deeds;
 /// <summary>Every price of a thing, by what it is of: what is drawn through time and told apart when a table changes it.</summary>
 internal static class ThingPrices
 {
-    public static IEnumerable<(string What, decimal Price)> Of(Style s) =>
+    public static IEnumerable<(string What, decimal Price)> Prices(Style s) =>
         [
             ("a piece", s.UnitPrice),
             .. (s.Buying?.Tiers ?? []).Select(t => (t.From(), t.Price)),
@@ -14,7 +14,7 @@ internal static class ThingPrices
             .. s.Sizes.Where(z => z.Surcharge > 0).Select(z => ($"{z.Name} on top", z.Surcharge)),
         ];
 
-    public static IEnumerable<(string What, decimal Price)> Of(TransferPriceList l) =>
+    public static IEnumerable<(string What, decimal Price)> Prices(TransferPriceList l) =>
         [
             .. l.Sizes.SelectMany(z => z.Breaks.Select(b => ($"{z.Name} from {b.From}", b.Price))),
             .. (l.ByLayout?.Roll?.Steps ?? []).Select(b => ($"roll, a step from {b.From}", b.Price)),
@@ -24,9 +24,9 @@ internal static class ThingPrices
             ),
         ];
 
-    public static IEnumerable<(string What, decimal Price)> Of(VinylFilm v) => [("a foot", v.PricePerFoot)];
+    public static IEnumerable<(string What, decimal Price)> Prices(VinylFilm v) => [("a foot", v.PricePerFoot)];
 
-    public static IEnumerable<(string What, decimal Price)> Of(ScreenTransferList l) =>
+    public static IEnumerable<(string What, decimal Price)> Prices(ScreenTransferList l) =>
         [
             ("set-up, a colour", l.SetUpPerColour),
             .. l.Sheets.SelectMany(z =>
@@ -34,16 +34,16 @@ internal static class ThingPrices
             ),
         ];
 
-    public static IEnumerable<(string What, decimal Price)> Of(PaperPrinter p) => [("ink, a ml", p.InkPricePerMl)];
+    public static IEnumerable<(string What, decimal Price)> Prices(PaperPrinter p) => [("ink, a ml", p.InkPricePerMl)];
 
-    public static IEnumerable<(string What, decimal Price)> Of(GarmentPrinter p) =>
+    public static IEnumerable<(string What, decimal Price)> Prices(GarmentPrinter p) =>
         [
             ("colour, a ml", p.ColourPricePerMl),
             ("white, a ml", p.WhitePricePerMl),
             ("pretreatment, a ml", p.PretreatPricePerMl),
         ];
 
-    public static IEnumerable<(string What, decimal Price)> Of(StitchMachine m) =>
+    public static IEnumerable<(string What, decimal Price)> Prices(StitchMachine m) =>
         [
             ("1,000 stitches", m.ThreadPerThousand),
             ("backing", m.BackingPerPiece),
@@ -51,28 +51,28 @@ internal static class ThingPrices
             .. m.AppliqueFilmPerIn2 is { } film ? [("applique film, an in²", film)] : Array.Empty<(string, decimal)>(),
         ];
 
-    public static IEnumerable<(string What, decimal Price)> Of(TransferPaper p) => [("a sheet", p.SheetPrice)];
+    public static IEnumerable<(string What, decimal Price)> Prices(TransferPaper p) => [("a sheet", p.SheetPrice)];
 
-    public static IEnumerable<(string What, decimal Price)> Of(RollCloth x) => [("a foot", x.PricePerFoot)];
+    public static IEnumerable<(string What, decimal Price)> Prices(RollCloth x) => [("a foot", x.PricePerFoot)];
 
-    public static IEnumerable<(string What, decimal Price)> Of(Calender x) =>
+    public static IEnumerable<(string What, decimal Price)> Prices(Calender x) =>
         [
             ("paper, a foot", x.PaperPricePerFoot),
             ("ink, a ml", x.InkPricePerMl),
             ("thread, tape and label", x.NotionsPerPiece),
         ];
 
-    public static IEnumerable<(string What, decimal Price)> Of(OutsidePrinter p) =>
+    public static IEnumerable<(string What, decimal Price)> Prices(OutsidePrinter p) =>
         [
             ("a screen", p.SetUpPerScreen),
             .. p.RepeatPerScreen is { } again ? [("a screen again", again)] : Array.Empty<(string, decimal)>(),
-            .. (p.Blanks ?? []).Select(b => ($"its {Core.Blanks.GarmentNouns.Of(b.Kind, 1)}", b.Price)),
+            .. (p.Blanks ?? []).Select(b => ($"its {Core.Blanks.GarmentNouns.For(b.Kind, 1)}", b.Price)),
             .. p.Prices.SelectMany(c => c.Breaks.Select(b => ($"in {c.Colours} from {b.From}", b.Price))),
         ];
 
-    public static IEnumerable<(string What, decimal Price)> Of(PodService s) =>
+    public static IEnumerable<(string What, decimal Price)> Prices(PodService s) =>
         [
-            .. s.Prices.Select(p => (Core.Blanks.GarmentNouns.Of(p.Kind, 1), p.Price)),
+            .. s.Prices.Select(p => (Core.Blanks.GarmentNouns.For(p.Kind, 1), p.Price)),
             ("a further print", s.FurtherPlacement),
         ];
 }

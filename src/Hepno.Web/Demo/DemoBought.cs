@@ -10,7 +10,7 @@ namespace Hepno.Web.Demo;
 /// <summary>What the demo shop buys: film, vinyl, screened transfers, papers, work sent out.</summary>
 internal static class DemoBought
 {
-    public static void PutTransfers(SqliteConnection c, Desk desk, Deed deed)
+    public static void PutTransfers(SqliteConnection c, OpenShop shop, Deed deed)
     {
         static IReadOnlyList<PriceBreak> Breaks(decimal one) =>
             [new(1, one), new(25, decimal.Round(one * 0.88m, 2)), new(75, decimal.Round(one * 0.78m, 2))];
@@ -63,7 +63,7 @@ internal static class DemoBought
                 "ferrow",
                 60,
                 365,
-                [new(6, DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-40)), "")]
+                [new(6, DateOnly.FromDateTime(shop.Clock.Utc.AddDays(-40)), "")]
             ),
             0,
             deed

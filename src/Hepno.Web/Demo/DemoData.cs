@@ -9,37 +9,37 @@ internal static class DemoData
 {
     private const string Device = "demo";
 
-    public static void Fill(Desk desk) =>
-        desk.Db.Write(connection =>
+    public static void Fill(OpenShop shop) =>
+        shop.Db.Write(connection =>
         {
             if (Aggregates.Numbers.Get(connection, "1") is not null)
             {
                 return 0;
             }
-            Shop(connection, desk);
-            Customers(connection, desk);
-            DemoOrders.Fill(connection, desk);
+            Shop(connection, shop);
+            Customers(connection, shop);
+            DemoOrders.Fill(connection, shop);
             return 0;
         });
 
-    internal static Deed At(Desk desk, string name, double hoursAgo = 0) =>
-        new(name, Device, desk.Clock.Utc.AddHours(-hoursAgo), false);
+    internal static Deed At(OpenShop shop, string name, double hoursAgo = 0) =>
+        new(name, Device, shop.Clock.Utc.AddHours(-hoursAgo), false);
 
-    private static void Shop(SqliteConnection c, Desk desk)
+    private static void Shop(SqliteConnection c, OpenShop shop)
     {
-        var deed = At(desk, "demo data", 200);
+        var deed = At(shop, "demo data", 200);
         DemoNumbers.Put(c, deed);
         DemoStyles.Put(c, deed);
-        DemoBought.PutTransfers(c, desk, deed);
-        DemoMachines.PutPrintersAndPresses(c, desk, deed);
+        DemoBought.PutTransfers(c, shop, deed);
+        DemoMachines.PutPrintersAndPresses(c, shop, deed);
         DemoMachines.PutDesktopAndStitching(c, deed);
         DemoBought.PutPapersAndServices(c, deed);
         DemoMachines.PutCalenderAndCutter(c, deed);
-        DemoRecipes.Put(c, desk, deed);
-        DemoTests.Put(c, desk, deed);
+        DemoRecipes.Put(c, shop, deed);
+        DemoTests.Put(c, shop, deed);
     }
 
-    private static void Customers(SqliteConnection c, Desk desk)
+    private static void Customers(SqliteConnection c, OpenShop shop)
     {
         foreach (
             var (id, name, contact) in new[]
@@ -66,7 +66,7 @@ internal static class DemoData
                         : ""
                 ),
                 0,
-                At(desk, "demo data", 199)
+                At(shop, "demo data", 199)
             );
         }
     }

@@ -10,7 +10,7 @@ namespace Hepno.Web.Demo;
 /// <summary>Machines of the demo shop.</summary>
 internal static class DemoMachines
 {
-    public static void PutPrintersAndPresses(SqliteConnection c, Desk desk, Deed deed)
+    public static void PutPrintersAndPresses(SqliteConnection c, OpenShop shop, Deed deed)
     {
         var printer = new EquipmentHour(5200, 900, 4, 700, 0.7, 0.5, 0.45m);
         Aggregates.FilmPrinters.Put(
@@ -82,7 +82,7 @@ internal static class DemoMachines
                 [new("sleeve", 4.5, 14), new("youth", 12, 14)],
                 Accessories:
                 [
-                    new("small pillow", AccessoryKind.Pillow, 6, 6, 0.5, 0, DateOnly.FromDateTime(desk.Clock.Utc)),
+                    new("small pillow", AccessoryKind.Pillow, 6, 6, 0.5, 0, DateOnly.FromDateTime(shop.Clock.Utc)),
                     new(
                         "sock jigs",
                         AccessoryKind.Jig,
@@ -90,7 +90,7 @@ internal static class DemoMachines
                         14,
                         0.2,
                         0,
-                        DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-200))
+                        DateOnly.FromDateTime(shop.Clock.Utc.AddDays(-200))
                     ),
                     new(
                         "cover sheet",
@@ -99,7 +99,7 @@ internal static class DemoMachines
                         20,
                         0,
                         200,
-                        DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-60))
+                        DateOnly.FromDateTime(shop.Clock.Utc.AddDays(-60))
                     ),
                 ]
             ),
@@ -161,7 +161,7 @@ internal static class DemoMachines
             0,
             deed
         );
-        var weekAgo = desk.Clock.Wall(Desk.Numbers(c).Identity.TimeZone).Date.AddDays(-7).AddHours(9);
+        var weekAgo = shop.Clock.Wall(OpenShop.Numbers(c).Identity.TimeZone).Date.AddDays(-7).AddHours(9);
         Aggregates.Supplies.Put(
             c,
             new(

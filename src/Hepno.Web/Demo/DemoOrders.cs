@@ -39,10 +39,10 @@ internal static class DemoOrders
     private static Placement Front(double w, double h, int colours, double line = 2, bool gradient = false) =>
         new("front", "front", w, h, 60, colours, gradient, line);
 
-    public static void Fill(SqliteConnection c, Desk desk)
+    public static void Fill(SqliteConnection c, OpenShop shop)
     {
-        var numbers = Desk.Numbers(c);
-        var today = DateOnly.FromDateTime(desk.Clock.Wall(numbers.Identity.TimeZone));
+        var numbers = OpenShop.Numbers(c);
+        var today = DateOnly.FromDateTime(shop.Clock.Wall(numbers.Identity.TimeZone));
         DateOnly In(int days)
         {
             var day = today.AddDays(days);
@@ -59,7 +59,7 @@ internal static class DemoOrders
         // 201, learned from: handed over, two pieces spoiled
         Make(
             c,
-            desk,
+            shop,
             "demo-201",
             Ask(
                 "school",
@@ -71,29 +71,29 @@ internal static class DemoOrders
             Film,
             90
         );
-        ThroughGather(c, desk, "demo-201", "the office", 80, "three prints, paid monthly");
-        Pressed(c, desk, "demo-201", 18, 18, new() { [4] = "crooked", [11] = "peeled early" }, 30);
+        ThroughGather(c, shop, "demo-201", "the office", 80, "three prints, paid monthly");
+        Pressed(c, shop, "demo-201", 18, 18, new() { [4] = "crooked", [11] = "peeled early" }, 30);
         HandOverDeeds.Count(
             c,
-            desk,
+            shop,
             "demo-201",
             [new("1", "S", 6), new("1", "M", 8), new("1", "L", 4)],
             Version(c, "demo-201"),
-            DemoData.At(desk, "counted", 27)
+            DemoData.At(shop, "counted", 27)
         );
         HandOverDeeds.HandOver(
             c,
-            desk,
+            shop,
             "demo-201",
             "Una from the office",
             Version(c, "demo-201"),
-            DemoData.At(desk, "handed over", 26)
+            DemoData.At(shop, "handed over", 26)
         );
 
         // 202, on the press: nine good, one spoiled
         Make(
             c,
-            desk,
+            shop,
             "demo-202",
             Ask(
                 "bakery",
@@ -105,13 +105,13 @@ internal static class DemoOrders
             Film,
             60
         );
-        ThroughGather(c, desk, "demo-202", "Odo Brandt", 50, null);
-        Pressed(c, desk, "demo-202", 24, 10, new() { [5] = "crooked" }, 0.3);
+        ThroughGather(c, shop, "demo-202", "Odo Brandt", 50, null);
+        Pressed(c, shop, "demo-202", 24, 10, new() { [5] = "crooked" }, 0.3);
 
         // 203, waiting for hoodies that come too late
         Make(
             c,
-            desk,
+            shop,
             "demo-203",
             Ask(
                 "boatyard",
@@ -125,26 +125,26 @@ internal static class DemoOrders
         );
         QuoteDeeds.Approve(
             c,
-            desk,
+            shop,
             "demo-203",
             "Ansel Pell",
             Version(c, "demo-203"),
-            DemoData.At(desk, "yes taken", 3)
+            DemoData.At(shop, "yes taken", 3)
         );
         QuoteDeeds.NoteDeposit(
             c,
-            desk,
+            shop,
             "demo-203",
             0,
             "an old customer, pays on the day",
             Version(c, "demo-203"),
-            DemoData.At(desk, "deposit noted", 3)
+            DemoData.At(shop, "deposit noted", 3)
         );
 
         // 204, a quote to send
         Make(
             c,
-            desk,
+            shop,
             "demo-204",
             Ask(
                 "choir",
@@ -169,7 +169,7 @@ internal static class DemoOrders
         // 205, to compare
         SaveAsk.Do(
             c,
-            desk,
+            shop,
             "demo-205",
             Ask(
                 "rowing",
@@ -187,24 +187,24 @@ internal static class DemoOrders
                 null
             ),
             0,
-            DemoData.At(desk, "new ask", 2)
+            DemoData.At(shop, "new ask", 2)
         );
 
         // 206, half heard
         SaveAsk.Do(
             c,
-            desk,
+            shop,
             "demo-206",
             Ask("vets", [Line("hollin", "white", [new("M", 12)], [], null)], In(14), null, null),
             0,
-            DemoData.At(desk, "new ask", 0.2)
+            DemoData.At(shop, "new ask", 0.2)
         );
-        SeveralLines(c, desk, In(12), four);
+        SeveralLines(c, shop, In(12), four);
 
         // 208, counted into the box and not yet handed over
         Make(
             c,
-            desk,
+            shop,
             "demo-208",
             Ask(
                 "bakery",
@@ -216,21 +216,21 @@ internal static class DemoOrders
             Film,
             70
         );
-        ThroughGather(c, desk, "demo-208", "Odo Brandt", 60, null);
-        Pressed(c, desk, "demo-208", 8, 8, [], 5);
+        ThroughGather(c, shop, "demo-208", "Odo Brandt", 60, null);
+        Pressed(c, shop, "demo-208", 8, 8, [], 5);
         HandOverDeeds.Count(
             c,
-            desk,
+            shop,
             "demo-208",
             [new("1", "One size", 5)],
             Version(c, "demo-208"),
-            DemoData.At(desk, "counted", 2)
+            DemoData.At(shop, "counted", 2)
         );
 
         // 209, everything here: to press on the cap press
         Make(
             c,
-            desk,
+            shop,
             "demo-209",
             Ask(
                 "ferry",
@@ -251,13 +251,13 @@ internal static class DemoOrders
             FilmHere,
             80
         );
-        ThroughGather(c, desk, "demo-209", "Calla Roe", 72, null);
-        Cured(c, desk, "demo-209", "badge", 1, 26, 28, true);
+        ThroughGather(c, shop, "demo-209", "Calla Roe", 72, null);
+        Cured(c, shop, "demo-209", "badge", 1, 26, 28, true);
 
         // 210, everything here: to press on the second flat press
         Make(
             c,
-            desk,
+            shop,
             "demo-210",
             Ask(
                 "brewers",
@@ -277,12 +277,12 @@ internal static class DemoOrders
             Film,
             78
         );
-        ThroughGather(c, desk, "demo-210", "Ivo Hask", 70, null);
+        ThroughGather(c, shop, "demo-210", "Ivo Hask", 70, null);
 
         // 211, a lay-out to settle
         Make(
             c,
-            desk,
+            shop,
             "demo-211",
             Ask(
                 "brewers",
@@ -307,7 +307,7 @@ internal static class DemoOrders
         // 212, said yes, waiting for the deposit
         Make(
             c,
-            desk,
+            shop,
             "demo-212",
             Ask(
                 "vets",
@@ -329,18 +329,18 @@ internal static class DemoOrders
         );
         QuoteDeeds.Approve(
             c,
-            desk,
+            shop,
             "demo-212",
             "Dr. Tove Őrr",
             Version(c, "demo-212"),
-            DemoData.At(desk, "yes taken", 2)
+            DemoData.At(shop, "yes taken", 2)
         );
-        Cured(c, desk, "demo-212", "front", 2, 20, 1.2, false);
+        Cured(c, shop, "demo-212", "front", 2, 20, 1.2, false);
 
         // 213, learned from and closed; 214 is the same again, at today's prices
         Make(
             c,
-            desk,
+            shop,
             "demo-213",
             Ask(
                 "ferry",
@@ -352,30 +352,30 @@ internal static class DemoOrders
             Film,
             190
         );
-        ThroughGather(c, desk, "demo-213", "Calla Roe", 180, null);
-        Pressed(c, desk, "demo-213", 18, 18, new() { [9] = "lint" }, 150);
+        ThroughGather(c, shop, "demo-213", "Calla Roe", 180, null);
+        Pressed(c, shop, "demo-213", 18, 18, new() { [9] = "lint" }, 150);
         HandOverDeeds.Count(
             c,
-            desk,
+            shop,
             "demo-213",
             [new("1", "M", 6), new("1", "L", 8), new("1", "XL", 4)],
             Version(c, "demo-213"),
-            DemoData.At(desk, "counted", 147)
+            DemoData.At(shop, "counted", 147)
         );
         HandOverDeeds.HandOver(
             c,
-            desk,
+            shop,
             "demo-213",
             "the crew of the morning boat",
             Version(c, "demo-213"),
-            DemoData.At(desk, "handed over", 146)
+            DemoData.At(shop, "handed over", 146)
         );
-        HandOverDeeds.Close(c, desk, "demo-213", Version(c, "demo-213"), DemoData.At(desk, "closed", 140));
-        OrderAgain.Do(c, desk, "demo-213", "demo-214", DemoData.At(desk, "ordered again", 0.5));
-        Named(c, desk, In(13), noon);
+        HandOverDeeds.Close(c, shop, "demo-213", Version(c, "demo-213"), DemoData.At(shop, "closed", 140));
+        OrderAgain.Do(c, shop, "demo-213", "demo-214", DemoData.At(shop, "ordered again", 0.5));
+        Named(c, shop, In(13), noon);
     }
 
-    private static void Named(SqliteConnection c, Desk desk, DateOnly due, TimeOnly hour)
+    private static void Named(SqliteConnection c, OpenShop shop, DateOnly due, TimeOnly hour)
     {
         // 215, the juniors and their coaches: each with a name and a number on the back
         static Placement Back(string id) => new(id, "back", 11, 9, 40, 1, false, 14, null, true, OwnText.NameAndNumber);
@@ -403,7 +403,7 @@ internal static class DemoOrders
         ];
         SaveAsk.Do(
             c,
-            desk,
+            shop,
             "demo-215",
             Ask(
                 "rowing",
@@ -422,24 +422,24 @@ internal static class DemoOrders
                 null
             ),
             0,
-            DemoData.At(desk, "new ask", 0.4)
+            DemoData.At(shop, "new ask", 0.4)
         );
         Aggregates.Templates.Put(
             c,
-            AskTemplate.Of("club-tee", "The usual club tee", Aggregates.Orders.Get(c, "demo-205")!.Value.Ask),
+            AskTemplate.From("club-tee", "The usual club tee", Aggregates.Orders.Get(c, "demo-205")!.Value.Ask),
             0,
-            DemoData.At(desk, "template kept", 1)
+            DemoData.At(shop, "template kept", 1)
         );
     }
 
-    private static void SeveralLines(SqliteConnection c, Desk desk, DateOnly due, TimeOnly hour)
+    private static void SeveralLines(SqliteConnection c, OpenShop shop, DateOnly due, TimeOnly hour)
     {
         // 207, three lines sent by the carrier, a quote to write
         Placement Print(string id, string place, double w, double h, int colours) =>
             new(id, place, w, h, 55, colours, false, 4);
         SaveAsk.Do(
             c,
-            desk,
+            shop,
             "demo-207",
             new(
                 "rowing",
@@ -467,27 +467,27 @@ internal static class DemoOrders
                 Shipping: new("country", false)
             ),
             0,
-            DemoData.At(desk, "new ask", 1.5)
+            DemoData.At(shop, "new ask", 1.5)
         );
         foreach (var (line, method) in new[] { ("1", "dtf-bought"), ("2", "dtf-bought"), ("3", "sublimation") })
         {
             ChooseDeeds.Choose(
                 c,
-                desk,
+                shop,
                 "demo-207",
                 line,
                 method,
                 Version(c, "demo-207"),
-                DemoData.At(desk, "method chosen", 1)
+                DemoData.At(shop, "method chosen", 1)
             );
         }
-        QuoteDeeds.LayOut(c, desk, "demo-207", Version(c, "demo-207"), DemoData.At(desk, "laid out", 0.9));
+        QuoteDeeds.LayOut(c, shop, "demo-207", Version(c, "demo-207"), DemoData.At(shop, "laid out", 0.9));
     }
 
     // a batch out of the oven; of the older one, white alone, both patches were pressed
     private static void Cured(
         SqliteConnection c,
-        Desk desk,
+        OpenShop shop,
         string order,
         string placement,
         int number,
@@ -496,7 +496,7 @@ internal static class DemoOrders
         bool seen
     )
     {
-        var deed = DemoData.At(desk, "cure noted", hoursAgo);
+        var deed = DemoData.At(shop, "cure noted", hoursAgo);
         var patch = seen ? ControlPrint.Holds : ControlPrint.NotYet;
         Aggregates.Cures.Put(
             c,
@@ -504,7 +504,7 @@ internal static class DemoOrders
                 $"cure-{number}",
                 number,
                 "skua",
-                SupplyEndpoints.Minute(WallClock.Of(deed.At, Desk.Numbers(c).Identity.TimeZone)),
+                SupplyEndpoints.Minute(WallClock.Local(deed.At, OpenShop.Numbers(c).Identity.TimeZone)),
                 "ember",
                 248,
                 2,
@@ -519,7 +519,7 @@ internal static class DemoOrders
                     "powder: Marl fine, lot P-31",
                 ],
                 FilmPrints
-                    .Find(c, desk, desk.Book(c), "skua", order, "1", placement)!
+                    .Find(c, shop, shop.Book(c), "skua", order, "1", placement)!
                     .Use(SupplyEndpoints.PrinterOf(c, "skua"), prints),
                 CureVerdict.Open,
                 ""
@@ -533,7 +533,7 @@ internal static class DemoOrders
 
     private static void Make(
         SqliteConnection c,
-        Desk desk,
+        OpenShop shop,
         string id,
         Ask ask,
         string method,
@@ -541,56 +541,56 @@ internal static class DemoOrders
         Station upTo = Station.Gather
     )
     {
-        SaveAsk.Do(c, desk, id, ask, 0, DemoData.At(desk, "new ask", hoursAgo));
+        SaveAsk.Do(c, shop, id, ask, 0, DemoData.At(shop, "new ask", hoursAgo));
         ChooseDeeds.Choose(
             c,
-            desk,
+            shop,
             id,
             null,
             method,
             Version(c, id),
-            DemoData.At(desk, "method chosen", hoursAgo - 0.5)
+            DemoData.At(shop, "method chosen", hoursAgo - 0.5)
         );
         if (upTo == Station.Layout)
         {
             return;
         }
-        QuoteDeeds.LayOut(c, desk, id, Version(c, id), DemoData.At(desk, "laid out", hoursAgo - 0.6));
+        QuoteDeeds.LayOut(c, shop, id, Version(c, id), DemoData.At(shop, "laid out", hoursAgo - 0.6));
         if (upTo == Station.Gather)
         {
-            QuoteDeeds.Send(c, desk, id, Version(c, id), DemoData.At(desk, "quote sent", hoursAgo - 1));
+            QuoteDeeds.Send(c, shop, id, Version(c, id), DemoData.At(shop, "quote sent", hoursAgo - 1));
         }
     }
 
     private static void ThroughGather(
         SqliteConnection c,
-        Desk desk,
+        OpenShop shop,
         string id,
         string by,
         double hoursAgo,
         string? without
     )
     {
-        QuoteDeeds.Approve(c, desk, id, by, Version(c, id), DemoData.At(desk, "yes taken", hoursAgo));
-        var asked = desk.Case(c, id, desk.Book(c)).Frozen!.Deposit;
+        QuoteDeeds.Approve(c, shop, id, by, Version(c, id), DemoData.At(shop, "yes taken", hoursAgo));
+        var asked = shop.Case(c, id, shop.Book(c)).Frozen!.Deposit;
         QuoteDeeds.NoteDeposit(
             c,
-            desk,
+            shop,
             id,
             without is null ? asked : 0,
             without,
             Version(c, id),
-            DemoData.At(desk, "deposit noted", hoursAgo - 1)
+            DemoData.At(shop, "deposit noted", hoursAgo - 1)
         );
         foreach (var item in Aggregates.Orders.Get(c, id)!.Value.Facts.Gathering.Items)
         {
-            PressDeeds.Tick(c, desk, id, item.Id, true, Version(c, id), DemoData.At(desk, "it came", hoursAgo - 10));
+            PressDeeds.Tick(c, shop, id, item.Id, true, Version(c, id), DemoData.At(shop, "it came", hoursAgo - 10));
         }
     }
 
     private static void Pressed(
         SqliteConnection c,
-        Desk desk,
+        OpenShop shop,
         string id,
         int pieces,
         int upTo,
@@ -598,13 +598,13 @@ internal static class DemoOrders
         double hoursAgo
     )
     {
-        PressDeeds.StartRun(c, desk, id, DemoData.At(desk, "pressing begun", hoursAgo));
+        PressDeeds.StartRun(c, shop, id, DemoData.At(shop, "pressing begun", hoursAgo));
         var sizes = Aggregates
             .Orders.Get(c, id)!
             .Value.Ask.Lines.SelectMany(l => l.Sizes)
             .SelectMany(s => Enumerable.Repeat(s.Size, s.Pieces))
             .ToList();
-        var at = desk.Clock.Utc.AddHours(-hoursAgo);
+        var at = shop.Clock.Utc.AddHours(-hoursAgo);
         void Say(int piece, int attempt, RunVerdict verdict, string? reason)
         {
             var seconds = 88 + (piece * 7 % 19);

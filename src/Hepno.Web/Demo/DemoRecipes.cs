@@ -8,9 +8,9 @@ namespace Hepno.Web.Demo;
 /// <summary>Recipes of the demo shop.</summary>
 internal static class DemoRecipes
 {
-    public static void Put(SqliteConnection c, Desk desk, Deed deed)
+    public static void Put(SqliteConnection c, OpenShop shop, Deed deed)
     {
-        var day = DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-60));
+        var day = DateOnly.FromDateTime(shop.Clock.Utc.AddDays(-60));
         const string Up = "film up, right-reading";
         const string Mirrored = "carrier up, cut mirrored";
         Aggregates.Recipes.Put(

@@ -8,9 +8,9 @@ namespace Hepno.Web.Demo;
 /// <summary>Spot tests of the demo shop, and what they are pressed on.</summary>
 internal static class DemoTests
 {
-    public static void Put(SqliteConnection c, Desk desk, Deed deed)
+    public static void Put(SqliteConnection c, OpenShop shop, Deed deed)
     {
-        var day = DateOnly.FromDateTime(desk.Clock.Utc.AddDays(-60));
+        var day = DateOnly.FromDateTime(shop.Clock.Utc.AddDays(-60));
         Aggregates.TestGarments.Put(
             c,
             new("misprints", "Black and white tees, misprinted", "100% cotton", 14, "box under the sink"),

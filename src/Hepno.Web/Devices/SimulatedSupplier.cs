@@ -185,14 +185,14 @@ internal static class SimulatedSupplier
     private static decimal PriceOn(Model m, DateOnly day) =>
         decimal.Round(
             m.Price
-                * (100 + (Dice.Of($"{m.Name} {day.AddDays(-(((int)day.DayOfWeek + 6) % 7)):yyyy-MM-dd}") % 13) - 6)
+                * (100 + (Dice.Seed($"{m.Name} {day.AddDays(-(((int)day.DayOfWeek + 6) % 7)):yyyy-MM-dd}") % 13) - 6)
                 / 100,
             2
         );
 
     // one in nine is out
     private static int StockOn(string style, string colour, string size, DateOnly day) =>
-        Dice.Of($"{style} {colour} {size} {day:yyyy-MM-dd}") is var n && n % 9 == 0 ? 0 : 12 + (n % 240);
+        Dice.Seed($"{style} {colour} {size} {day:yyyy-MM-dd}") is var n && n % 9 == 0 ? 0 : 12 + (n % 240);
 
     private static IEnumerable<string> Each(string list) =>
         list.Split(';', StringSplitOptions.TrimEntries).Select(x => x.Split(" #")[0].Split(" +")[0]);

@@ -15,13 +15,13 @@ internal static class SimulatedThermometer
     /// <param name="day">The day.</param>
     public static double Read(string pressId, int point, double setF, DateOnly day)
     {
-        var error = (Dice.Of(pressId) % 15) - 9;
+        var error = (Dice.Seed(pressId) % 15) - 9;
         var corner =
             point is 0 or 2 or 6 or 8 ? -Corner
             : point == Middle ? 2
             : 0;
-        var weak = Dice.Of(pressId + "weak") % PlatenMap.Points == point ? -6 : 0;
-        var drift = (Dice.Of($"{pressId}{point}{day.DayNumber}") % 5) - 2;
+        var weak = Dice.Seed(pressId + "weak") % PlatenMap.Points == point ? -6 : 0;
+        var drift = (Dice.Seed($"{pressId}{point}{day.DayNumber}") % 5) - 2;
         return setF + error + corner + weak + drift;
     }
 }

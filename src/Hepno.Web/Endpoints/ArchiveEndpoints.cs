@@ -21,13 +21,13 @@ internal static class ArchiveEndpoints
     }
 
     /// <summary>Everything the shop keeps, as one ZIP of JSON with pictures, attachments and sent pages beside.</summary>
-    internal static FileStreamHttpResult Take(Desk desk)
+    internal static FileStreamHttpResult Take(OpenShop shop)
     {
         // written aside first: a slow reader would hold the database's past for as long as it reads
-        var file = Aside(desk);
-        desk.Db.Read(c =>
+        var file = Aside(shop);
+        shop.Db.Read(c =>
         {
-            ShopArchive.Write(c, desk.Db.Folder, file);
+            ShopArchive.Write(c, shop.Db.Folder, file);
             return 0;
         });
         return TypedResults.File(
@@ -38,16 +38,16 @@ internal static class ArchiveEndpoints
     }
 
     /// <summary>Brings such a file into a shop that has no orders, customers or styles yet; all of it or nothing.</summary>
-    internal static async Task<ArchiveView> Bring(HttpRequest request, Desk desk)
+    internal static async Task<ArchiveView> Bring(HttpRequest request, OpenShop shop)
     {
-        var file = Aside(desk);
+        var file = Aside(shop);
         try
         {
             await using (var to = File.Create(file))
             {
                 await request.Body.CopyToAsync(to, request.HttpContext.RequestAborted);
             }
-            return await Task.Run(() => ShopArchive.Bring(desk, file, request.Deed(desk.Clock, "archive brought")));
+            return await Task.Run(() => ShopArchive.Bring(shop, file, request.Deed(shop.Clock, "archive brought")));
         }
         finally
         {
@@ -55,5 +55,5 @@ internal static class ArchiveEndpoints
         }
     }
 
-    private static string Aside(Desk desk) => Path.Combine(desk.Db.Folder, "tmp", $"shop-{Guid.NewGuid():N}");
+    private static string Aside(OpenShop shop) => Path.Combine(shop.Db.Folder, "tmp", $"shop-{Guid.NewGuid():N}");
 }

@@ -63,8 +63,8 @@ internal static class ArtworkEndpoints
     public static void MapArtwork(this IEndpointRouteBuilder api)
     {
         var art = api.MapGroup("/artwork").WithTags("artwork");
-        art.MapGet("", (Desk desk) =>
-                desk.Db.Read(c => Aggregates.Designs.All(c).Select(d => DesignView.Of(d.Value, d.Version)).ToList())
+        art.MapGet("", (OpenShop shop) =>
+                shop.Db.Read(c => Aggregates.Designs.All(c).Select(d => DesignView.From(d.Value, d.Version)).ToList())
             )
             .WithName("artworks")
             .WithSummary("All artworks, by name.");
@@ -73,8 +73,8 @@ internal static class ArtworkEndpoints
             .WithName("artworkProgress")
             .WithSummary("How far the measuring of a picture that was sent has come.");
         art.MapDelete("{id}/progress", StopMeasuring).WithName("stopMeasuring");
-        art.MapGet("{id}/memory", (string id, Desk desk) =>
-                desk.Db.Read(c => DesignMemory.Of(c, desk, Kept(c, id).Value.Id))
+        art.MapGet("{id}/memory", (string id, OpenShop shop) =>
+                shop.Db.Read(c => DesignMemory.Read(c, shop, Kept(c, id).Value.Id))
             )
             .WithName("artworkMemory")
             .WithSummary("Its pictures through time, and when, on what and with which settings it was pressed.");
@@ -94,17 +94,17 @@ internal static class ArtworkEndpoints
     }
 
     /// <summary>One artwork.</summary>
-    internal static DesignView Get(string id, Desk desk) =>
-        desk.Db.Read(c =>
+    internal static DesignView Get(string id, OpenShop shop) =>
+        shop.Db.Read(c =>
         {
             var kept = Kept(c, id);
-            return DesignView.Of(kept.Value, kept.Version);
+            return DesignView.From(kept.Value, kept.Version);
         });
 
     /// <summary>Takes a picture in and measures it; sent to an artwork that is there, it takes the place of its picture.</summary>
     internal static async Task<DesignView> Send(
         string id,
-        Desk desk,
+        OpenShop shop,
         HttpRequest request,
         string? name,
         double? widthIn
@@ -147,10 +147,10 @@ internal static class ArtworkEndpoints
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body, request.HttpContext.RequestAborted);
         var file = body.ToArray();
-        var before = desk.Db.Read(c => Aggregates.Designs.Get(c, id));
+        var before = shop.Db.Read(c => Aggregates.Designs.Get(c, id));
         var seen = request.SeenOrNew(before is not null);
         var design = await ArtworkDeeds.Measured(
-            desk,
+            shop,
             id,
             name?.Trim() is { Length: > 0 } said ? said : before?.Value.Name ?? "artwork",
             wide,
@@ -162,15 +162,15 @@ internal static class ArtworkEndpoints
             Rights = before?.Value.Rights ?? Rights.Unsaid,
             NextTime = before?.Value.NextTime ?? "",
         };
-        var version = desk.Db.Write(c =>
+        var version = shop.Db.Write(c =>
             ArtworkDeeds.Keep(
                 c,
                 design,
                 seen,
-                request.Deed(desk.Clock, before is null ? "artwork taken in" : "artwork changed")
+                request.Deed(shop.Clock, before is null ? "artwork taken in" : "artwork changed")
             )
         );
-        return DesignView.Of(design, version);
+        return DesignView.From(design, version);
     }
 
     /// <summary>Stops measuring a picture that is being sent; nothing of it is kept.</summary>
@@ -178,10 +178,10 @@ internal static class ArtworkEndpoints
         ArtworkDeeds.Stop(id) ? TypedResults.NoContent() : throw RefusedException.NoSuch("picture being measured", id);
 
     /// <summary>Changes its name and whose it is.</summary>
-    internal static Written Change(string id, DesignBody body, Desk desk, HttpRequest request)
+    internal static Written Change(string id, DesignBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(c => new Written(
+        return shop.Db.Write(c => new Written(
             id,
             ArtworkDeeds.Keep(
                 c,
@@ -201,23 +201,23 @@ internal static class ArtworkEndpoints
                     NextTime = body.NextTime.Trim(),
                 },
                 seen,
-                request.Deed(desk.Clock, "artwork changed")
+                request.Deed(shop.Clock, "artwork changed")
             )
         ));
     }
 
     /// <summary>Its picture as it is printed, whole or what of it is painted, the longer side no longer than asked for.</summary>
-    internal static async Task<FileContentHttpResult> Picture(string id, Desk desk, int? side, bool? painted)
+    internal static async Task<FileContentHttpResult> Picture(string id, OpenShop shop, int? side, bool? painted)
     {
         var longest = Math.Clamp(side ?? 800, 16, LongestPreview);
-        var design = desk.Db.Read(c => Kept(c, id).Value);
+        var design = shop.Db.Read(c => Kept(c, id).Value);
         var key = (design.Hash, longest, painted == true);
         if (!Previews.TryGetValue(key, out var png))
         {
             png = await Task.Run(() =>
             {
                 // what is painted is a part of the picture as it was measured
-                var file = KeptFiles.Read(desk.Db.Folder, design.Hash);
+                var file = KeptFiles.Read(shop.Db.Folder, design.Hash);
                 var raster = painted == true ? PictureFile.Read(file, design.WidthIn) : PictureFile.Read(file, longest);
                 return PngPicture.Write(painted == true ? raster.Part(design.Report.Box) : raster, longest);
             });
@@ -231,8 +231,14 @@ internal static class ArtworkEndpoints
     }
 
     /// <summary>Looks at it at a print width on a cloth: what would spoil the print, and where.</summary>
-    internal static DesignLooked Look(string id, Desk desk, double? widthIn, string? styleId, string? colourwayId) =>
-        desk.Db.Read(c =>
+    internal static DesignLooked Look(
+        string id,
+        OpenShop shop,
+        double? widthIn,
+        string? styleId,
+        string? colourwayId
+    ) =>
+        shop.Db.Read(c =>
         {
             var design = Kept(c, id).Value;
             var wide = widthIn ?? design.WidthIn;
@@ -249,14 +255,14 @@ internal static class ArtworkEndpoints
                         ),
                     ]
             );
-            var book = desk.Book(c);
+            var book = shop.Book(c);
             var cloth = book
                 .Styles.FirstOrDefault(s => s.Id == styleId)
                 ?.Colourways.FirstOrDefault(w => w.Id == colourwayId);
             var r = design.Report;
             var f = book.Numbers.Format;
             var doubts = design.Rights.Doubts(
-                DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.Identity.TimeZone)),
+                DateOnly.FromDateTime(shop.Clock.Wall(book.Numbers.Identity.TimeZone)),
                 f
             );
             var printer = book.FilmPrinters.Count > 0 ? book.FilmPrinters[0] : null;
@@ -265,21 +271,21 @@ internal static class ArtworkEndpoints
             var ink =
                 r.Ink is null || printer is null
                     ? null
-                    : InkUse.Of(r.Ink, painted, white ? painted : 0, printer.ColourMlPerIn2, printer.WhiteMlPerIn2);
+                    : InkUse.Reckon(r.Ink, painted, white ? painted : 0, printer.ColourMlPerIn2, printer.WhiteMlPerIn2);
             return new DesignLooked(
                 r.HeightIn(wide),
                 r.Dpi(wide),
                 r.ThinnestLine is { } line ? r.Pt(line.WidthPx, wide) : null,
                 r.ThinnestGap is { } gap ? r.Pt(gap.WidthPx, wide) : null,
-                [.. doubts.Concat(DesignFaults.Of(r, wide, cloth, f)).OrderByDescending(x => x.Kind)],
+                [.. doubts.Concat(DesignFaults.Find(r, wide, cloth, f)).OrderByDescending(x => x.Kind)],
                 ink,
                 ink is null ? "" : printer!.Name,
-                CodeReads(desk, design, wide)
+                CodeReads(shop, design, wide)
             );
         });
 
     // read as each way of printing blurs it; the same file at the same width is read once
-    private static IReadOnlyList<CodeRead> CodeReads(Desk desk, Design design, double widthIn)
+    private static IReadOnlyList<CodeRead> CodeReads(OpenShop shop, Design design, double widthIn)
     {
         if (design.Report.Code is not { } code)
         {
@@ -291,7 +297,7 @@ internal static class ArtworkEndpoints
         }
         return ReadBack.GetOrAdd((design.Hash, widthIn), _ =>
         {
-            var raster = PictureFile.Read(KeptFiles.Read(desk.Db.Folder, design.Hash), design.WidthIn);
+            var raster = PictureFile.Read(KeptFiles.Read(shop.Db.Folder, design.Hash), design.WidthIn);
             var dpi = design.Report.Dpi(widthIn);
             return
             [
@@ -304,8 +310,8 @@ internal static class ArtworkEndpoints
     }
 
     /// <summary>Sets a film printer's ink by one measured print: ml used for so many prints of an artwork at a width.</summary>
-    internal static Written Calibrate(string id, CalibrateBody body, Desk desk, HttpRequest request) =>
-        desk.Db.Write(c =>
+    internal static Written Calibrate(string id, CalibrateBody body, OpenShop shop, HttpRequest request) =>
+        shop.Db.Write(c =>
         {
             var printer = Aggregates.FilmPrinters.Get(c, id) ?? throw RefusedException.NoSuch("film printer", id);
             var report = Kept(c, body.DesignId).Value.Report;
@@ -364,24 +370,24 @@ internal static class ArtworkEndpoints
             RefusedException.IfAny(measured.Problems());
             return new Written(
                 id,
-                Aggregates.FilmPrinters.Put(c, measured, request.Seen(), request.Deed(desk.Clock, "ink measured"))
+                Aggregates.FilmPrinters.Put(c, measured, request.Seen(), request.Deed(shop.Clock, "ink measured"))
             );
         });
 
     /// <summary>Makes its flat ground clear; the file as it came is kept.</summary>
-    internal static async Task<Written> KnockOut(string id, Desk desk, HttpRequest request)
+    internal static async Task<Written> KnockOut(string id, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
-        var before = desk.Db.Read(c => Kept(c, id));
-        var design = await ArtworkDeeds.KnockedOut(desk, before.Value);
-        return desk.Db.Write(c => new Written(
+        var before = shop.Db.Read(c => Kept(c, id));
+        var design = await ArtworkDeeds.KnockedOut(shop, before.Value);
+        return shop.Db.Write(c => new Written(
             id,
-            ArtworkDeeds.Keep(c, design, seen, request.Deed(desk.Clock, "ground knocked out"))
+            ArtworkDeeds.Keep(c, design, seen, request.Deed(shop.Clock, "ground knocked out"))
         ));
     }
 
     /// <summary>Makes a new artwork of a link or text: a square code on its light ground, and how small it may be printed.</summary>
-    internal static async Task<CodeMade> Code(string id, CodeBody body, Desk desk, HttpRequest request)
+    internal static async Task<CodeMade> Code(string id, CodeBody body, OpenShop shop, HttpRequest request)
     {
         var text = body.Text.Trim();
         RefusedException.IfAny(
@@ -405,23 +411,23 @@ internal static class ArtworkEndpoints
             CodeSquares.SideIn(code.Size, CodeSquares.SafeScreened)
         );
         var design = await ArtworkDeeds.Measured(
-            desk,
+            shop,
             id,
             text.Length > 60 ? $"{text[..57]}..." : text,
             Math.Max(1, screened),
             System.Text.Encoding.UTF8.GetBytes(code.Svg)
         );
-        return desk.Db.Write(c =>
+        return shop.Db.Write(c =>
         {
-            var f = Desk.Numbers(c).Format;
+            var f = OpenShop.Numbers(c).Format;
             var version = ArtworkDeeds.Keep(
                 c,
                 design,
                 request.SeenOrNew(Aggregates.Designs.Get(c, id) is not null),
-                request.Deed(desk.Clock, "code made")
+                request.Deed(shop.Clock, "code made")
             );
             return new CodeMade(
-                DesignView.Of(design, version),
+                DesignView.From(design, version),
                 film,
                 screened,
                 $"Safe from {Shown.Length(film, f)} wide on film, {Shown.Length(screened, f)} screened; at {Shown.Length(screened, f)} it is read from about {Shown.Length(screened * CodeSquares.ReadFrom, f)} away."

@@ -51,7 +51,7 @@ internal sealed record PlacementBody(
             Finish: Finish
         );
 
-    public static PlacementBody Of(Placement p) =>
+    public static PlacementBody From(Placement p) =>
         new(
             p.Id,
             p.Place,
@@ -106,13 +106,13 @@ internal sealed record LineBody(
             DueDate
         );
 
-    public static LineBody Of(AskLine l) =>
+    public static LineBody From(AskLine l) =>
         new(
             l.Id,
             l.StyleId,
             l.ColourwayId,
             [.. l.Sizes.Select(s => new SizeBody(s.Size, s.Pieces))],
-            [.. l.Placements.Select(PlacementBody.Of)],
+            [.. l.Placements.Select(PlacementBody.From)],
             l.Mark,
             l.Given,
             l.Names is { } names ? [.. names.Select(n => new OwnPieceBody(n.Size, n.Name, n.Number))] : null,
@@ -146,10 +146,10 @@ internal sealed record AskBody(
             Shipping is { } s ? new(s.Zone, s.InThePrice) : null
         );
 
-    public static AskBody Of(Ask a) =>
+    public static AskBody From(Ask a) =>
         new(
             a.CustomerId,
-            [.. a.Lines.Select(LineBody.Of)],
+            [.. a.Lines.Select(LineBody.From)],
             a.DueDate,
             a.DueTime,
             a.Note,

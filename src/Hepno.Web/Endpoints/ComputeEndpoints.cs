@@ -142,8 +142,8 @@ internal static class ComputeEndpoints
     }
 
     /// <summary>Reads a size run as typed or pasted.</summary>
-    internal static SizeRunView SizeRunOf(SizeRunBody body, Desk desk) =>
-        desk.Db.Read(connection =>
+    internal static SizeRunView SizeRunOf(SizeRunBody body, OpenShop shop) =>
+        shop.Db.Read(connection =>
         {
             var style = Aggregates.Styles.Get(connection, body.StyleId)?.Value
                 ?? throw RefusedException.NoSuch("style", body.StyleId);
@@ -156,8 +156,8 @@ internal static class ComputeEndpoints
         });
 
     /// <summary>Reads a list of names and numbers, a piece a row: size, name and number in any order, or in columns as a heading row says. All or nothing.</summary>
-    internal static OwnPiecesView NamesOf(NamesBody body, Desk desk) =>
-        desk.Db.Read(connection =>
+    internal static OwnPiecesView NamesOf(NamesBody body, OpenShop shop) =>
+        shop.Db.Read(connection =>
         {
             var style = Aggregates.Styles.Get(connection, body.StyleId)?.Value
                 ?? throw RefusedException.NoSuch("style", body.StyleId);
@@ -178,11 +178,11 @@ internal static class ComputeEndpoints
         });
 
     /// <summary>Compares the first line of an ask that is kept nowhere, at the shop's own prices and with its other lines beside it.</summary>
-    internal static Comparison Compare(AskBody body, Desk desk) =>
-        desk.Db.Read(connection =>
+    internal static Comparison Compare(AskBody body, OpenShop shop) =>
+        shop.Db.Read(connection =>
         {
-            var book = desk.Book(connection);
-            var wall = desk.Clock.Wall(book.Numbers.Identity.TimeZone);
+            var book = shop.Book(connection);
+            var wall = shop.Clock.Wall(book.Numbers.Identity.TimeZone);
             var ask = Sound(body, book, connection, wall);
             var line = Whole(book, [AsksInHand.Of(ask, book)[0]])[0];
             return Comparer.Compare(
@@ -191,19 +191,19 @@ internal static class ComputeEndpoints
                 ask.DueAt,
                 null,
                 book,
-                ShopFloor.Of(desk.Open(connection, book), book, wall)
+                ShopFloor.Plan(shop.Open(connection, book), book, wall)
             );
         });
 
     /// <summary>Quotes an ask that is kept nowhere: every figure, tax, postage, deposit, date and word as it would be sent now.</summary>
-    internal static FrozenQuote Quote(QuoteBody body, Desk desk) =>
-        desk.Db.Read(connection =>
+    internal static FrozenQuote Quote(QuoteBody body, OpenShop shop) =>
+        shop.Db.Read(connection =>
         {
-            var book = desk.Book(connection);
-            var ask = Sound(body.Ask, book, connection, desk.Clock.Wall(book.Numbers.Identity.TimeZone));
-            var now = desk.Clock.Utc;
+            var book = shop.Book(connection);
+            var ask = Sound(body.Ask, book, connection, shop.Clock.Wall(book.Numbers.Identity.TimeZone));
+            var now = shop.Clock.Utc;
             _ = Whole(book, AsksInHand.Of(ask, book));
-            var decisions = ChosenWays.Of(body.Ways, ask, book.Numbers.Format, now);
+            var decisions = ChosenWays.Decisions(body.Ways, ask, book.Numbers.Format, now);
             var order = new Order(
                 "",
                 0,
@@ -214,7 +214,7 @@ internal static class ComputeEndpoints
                 },
                 now
             );
-            var quote = desk.Quoted(desk.Draft(connection, order, book), book, connection);
+            var quote = shop.Quoted(shop.Draft(connection, order, book), book, connection);
             return quote with { Document = quote.Document with { Number = "" } };
         });
 
@@ -323,7 +323,7 @@ internal static class ComputeEndpoints
     }
 
     /// <summary>Places work on the shop's presses from a moment on, as if nothing else stood there.</summary>
-    internal static IReadOnlyList<PlacedWork> Schedule(ScheduleBody b, Desk desk)
+    internal static IReadOnlyList<PlacedWork> Schedule(ScheduleBody b, OpenShop shop)
     {
         RefusedException.IfAny([
             .. b.Week.Count == 7 && b.Week.Any(d => d.Open is not null)
@@ -362,7 +362,7 @@ internal static class ComputeEndpoints
                         .Concat(Within(w.HeightIn, 0, Places.Absurd, $"works[{i}].heightIn", "in"))
             ),
         ]);
-        var presses = desk.Db.Read(desk.Book).Presses;
+        var presses = shop.Db.Read(shop.Book).Presses;
         if (presses.Count == 0)
         {
             throw new RefusedException(409, "no-press", "There is no press on the Floor.", "Add a press on the Floor.");

@@ -73,18 +73,18 @@ internal static class CopyEndpoints
     }
 
     /// <summary>Every copy in the data folder, and how copying goes.</summary>
-    internal static CopiesView All(Desk desk, Copying copying) => View(desk, copying);
+    internal static CopiesView All(OpenShop shop, Copying copying) => View(shop, copying);
 
     /// <summary>Makes a copy now.</summary>
-    internal static CopiesView Make(Desk desk, Copying copying)
+    internal static CopiesView Make(OpenShop shop, Copying copying)
     {
         return copying.Now() is { } trouble
             ? throw new RefusedException(507, "no-copy", trouble.Why, trouble.Remedy)
-            : View(desk, copying);
+            : View(shop, copying);
     }
 
     /// <summary>Names another folder of this machine that gets copies too, a stick or a drive of the network; its first copy is made at once. Only at the machine itself.</summary>
-    internal static CopiesView SecondFolder(SecondFolderBody body, Desk desk, Copying copying)
+    internal static CopiesView SecondFolder(SecondFolderBody body, OpenShop shop, Copying copying)
     {
         var folder = body.Folder?.Trim() is { Length: > 0 } named ? Path.TrimEndingDirectorySeparator(named) : null;
         if (folder is not null)
@@ -101,7 +101,7 @@ internal static class CopyEndpoints
                         ),
                     ]
                 : Path.GetFullPath(folder + "/")
-                    .StartsWith(Path.GetFullPath(desk.Db.Folder + "/"), StringComparison.Ordinal)
+                    .StartsWith(Path.GetFullPath(shop.Db.Folder + "/"), StringComparison.Ordinal)
                     ?
                     [
                         new Problem(
@@ -115,11 +115,11 @@ internal static class CopyEndpoints
             );
         }
         copying.NameSecond(folder);
-        return View(desk, copying);
+        return View(shop, copying);
     }
 
     /// <summary>Says how many months earlier states of orders are kept. Quotes, what happened and when stay for ever.</summary>
-    internal static CopiesView History(HistoryBody body, Desk desk, Copying copying)
+    internal static CopiesView History(HistoryBody body, OpenShop shop, Copying copying)
     {
         RefusedException.IfAny(
             body.Months is >= 0 and <= MostMonths
@@ -135,44 +135,44 @@ internal static class CopyEndpoints
                 ]
         );
         copying.KeepHistory(body.Months);
-        return View(desk, copying);
+        return View(shop, copying);
     }
 
     /// <summary>One archive of everything, as ./hepno backup makes it.</summary>
-    internal static FileStreamHttpResult Archive(Desk desk)
+    internal static FileStreamHttpResult Archive(OpenShop shop)
     {
-        var file = Path.Combine(desk.Db.Folder, "tmp", $"archive-{Guid.NewGuid():N}");
-        CopyArchive.Write(desk.Db.Folder, file, desk.Clock.Utc);
+        var file = Path.Combine(shop.Db.Folder, "tmp", $"archive-{Guid.NewGuid():N}");
+        CopyArchive.Write(shop.Db.Folder, file, shop.Clock.Utc);
         return TypedResults.File(
             new FileStream(file, FileMode.Open, FileAccess.Read, FileShare.Read, 1 << 16, FileOptions.DeleteOnClose),
             "application/gzip",
-            $"hepno-{desk.Clock.Utc:yyyy-MM-dd}.tar.gz"
+            $"hepno-{shop.Clock.Utc:yyyy-MM-dd}.tar.gz"
         );
     }
 
     /// <summary>Takes an archive in and says what it would put back. Only at the machine itself.</summary>
-    internal static async Task<CopyChecked> Upload(HttpRequest request, Desk desk, Copying copying) =>
-        Check(await copying.Upload(request.Body, request.HttpContext.RequestAborted), desk, copying);
+    internal static async Task<CopyChecked> Upload(HttpRequest request, OpenShop shop, Copying copying) =>
+        Check(await copying.Upload(request.Body, request.HttpContext.RequestAborted), shop, copying);
 
     /// <summary>Checks every part of a copy and says what it would put back. Only at the machine itself.</summary>
-    internal static CopyChecked Check(string name, Desk desk, Copying copying)
+    internal static CopyChecked Check(string name, OpenShop shop, Copying copying)
     {
         var manifest = Fit(() => copying.Checked(name));
-        var f = desk.Db.Read(Desk.Numbers).Format;
+        var f = shop.Db.Read(OpenShop.Numbers).Format;
         return new(
             name,
             Said(manifest),
             manifest.Data.Orders,
-            desk.Db.Read(OrderStore.Count),
+            shop.Db.Read(OrderStore.Count),
             manifest.Data.LastAt is { } at ? Shown.Day(DateOnly.FromDateTime(at), f) : ""
         );
     }
 
     /// <summary>Puts a copy in place of what is there; what is there is copied first. Only at the machine itself.</summary>
-    internal static CopiesView PutBack(string name, Desk desk, Copying copying)
+    internal static CopiesView PutBack(string name, OpenShop shop, Copying copying)
     {
         Fit(() => copying.PutBack(name));
-        return View(desk, copying);
+        return View(shop, copying);
     }
 
     private static CopyManifest Fit(Func<CopyManifest> work)
@@ -187,14 +187,14 @@ internal static class CopyEndpoints
         }
     }
 
-    private static CopiesView View(Desk desk, Copying copying)
+    private static CopiesView View(OpenShop shop, Copying copying)
     {
-        var n = desk.Db.Read(Desk.Numbers);
+        var n = shop.Db.Read(OpenShop.Numbers);
         var settings = copying.Settings();
-        string At(DateTime utc) => Shown.Moment(WallClock.Of(utc, n.Identity.TimeZone), n.Format);
+        string At(DateTime utc) => Shown.Moment(WallClock.Local(utc, n.Identity.TimeZone), n.Format);
         return new(
             [
-                .. desk
+                .. shop
                     .Db.Backups.All()
                     .Select(c => new CopyView(
                         c.Name,

@@ -40,9 +40,9 @@ internal static class CsvEndpoints
     {
         var csv = api.MapGroup("/csv").WithTags("csv");
         csv.MapGet("{kind}", Out).WithName("csvOut").Produces(200, contentType: "text/csv");
-        api.MapGet("/feed", (Desk desk) =>
+        api.MapGet("/feed", (OpenShop shop) =>
                 SimulatedSupplier.On(
-                    DateOnly.FromDateTime(desk.Clock.Wall(desk.Db.Read(Desk.Numbers).Identity.TimeZone))
+                    DateOnly.FromDateTime(shop.Clock.Wall(shop.Db.Read(OpenShop.Numbers).Identity.TimeZone))
                 )
             )
             .WithTags("csv")
@@ -61,24 +61,29 @@ internal static class CsvEndpoints
     }
 
     /// <summary>customers, styles, materials or prices as a table.</summary>
-    internal static FileContentHttpResult Out(string kind, Desk desk) =>
+    internal static FileContentHttpResult Out(string kind, OpenShop shop) =>
         TypedResults.File(
-            Encoding.UTF8.GetBytes(desk.Db.Read(c => CsvShelf.Out(c, kind))),
+            Encoding.UTF8.GetBytes(shop.Db.Read(c => CsvShelf.Out(c, kind))),
             "text/csv; charset=utf-8",
             $"hepno-{kind}.csv"
         );
 
     /// <summary>Brings a table in, every row or none; a row with the id or name of a thing that is here changes it. Columns the file calls otherwise are said as "ours:theirs", several times; the rest is found by name or by words others use.</summary>
-    internal static async Task<CsvReport> In(string kind, Desk desk, HttpRequest request, [FromQuery] string[]? column)
+    internal static async Task<CsvReport> In(
+        string kind,
+        OpenShop shop,
+        HttpRequest request,
+        [FromQuery] string[]? column
+    )
     {
         var text = await TextOf(request);
-        return desk.Db.Write(c =>
+        return shop.Db.Write(c =>
             CsvShelf.In(
                 c,
                 kind,
                 text,
                 CsvColumns.Match(kind, CsvTable.Head(text), Said(column)),
-                request.Deed(desk.Clock, $"{kind} brought as a table") with
+                request.Deed(shop.Clock, $"{kind} brought as a table") with
                 {
                     Undoable = false,
                 }
@@ -87,7 +92,12 @@ internal static class CsvEndpoints
     }
 
     /// <summary>Looks what a table would bring: nothing is kept. Its columns, its first rows, and what would be new or change; or what is wrong, row by row.</summary>
-    internal static async Task<CsvLook> Look(string kind, Desk desk, HttpRequest request, [FromQuery] string[]? column)
+    internal static async Task<CsvLook> Look(
+        string kind,
+        OpenShop shop,
+        HttpRequest request,
+        [FromQuery] string[]? column
+    )
     {
         var text = await TextOf(request);
         var head = CsvTable.Head(text);
@@ -109,7 +119,7 @@ internal static class CsvEndpoints
         {
             try
             {
-                report = desk.Db.Read(c => CsvShelf.In(c, kind, text, columns, null));
+                report = shop.Db.Read(c => CsvShelf.In(c, kind, text, columns, null));
             }
             catch (RefusedException refused)
             {

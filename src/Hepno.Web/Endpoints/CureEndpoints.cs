@@ -109,21 +109,21 @@ internal static class CureEndpoints
     }
 
     /// <summary>All batches, newest first.</summary>
-    internal static IReadOnlyList<CureView> All(Desk desk) =>
-        desk.Db.Read(c =>
+    internal static IReadOnlyList<CureView> All(OpenShop shop) =>
+        shop.Db.Read(c =>
         {
-            var book = desk.Book(c);
-            return Aggregates.Cures.All(c).Select(b => View(c, desk, book, b)).ToList();
+            var book = shop.Book(c);
+            return Aggregates.Cures.All(c).Select(b => View(c, shop, book, b)).ToList();
         });
 
     /// <summary>Prints of the open orders that are in no batch of a printer yet.</summary>
-    internal static IReadOnlyList<WaitingPrints> Waiting(string printerId, Desk desk, IFilmPrinterReadout device) =>
-        desk.Db.Read(c =>
+    internal static IReadOnlyList<WaitingPrints> Waiting(string printerId, OpenShop shop, IFilmPrinterReadout device) =>
+        shop.Db.Read(c =>
         {
             SupplyEndpoints.PrinterOf(c, printerId);
             var queued = device.Read(printerId).Queue.ToLookup(q => q.Job.Of, q => q.Job.Prints);
             return FilmPrints
-                .Of(c, desk, desk.Book(c), printerId)
+                .Of(c, shop, shop.Book(c), printerId)
                 .Where(p => p.Waiting > 0)
                 .Select(p => new WaitingPrints(
                     p.Order.Order.Id,
@@ -143,20 +143,20 @@ internal static class CureEndpoints
     internal static Written Keep(
         string id,
         CureBody body,
-        Desk desk,
+        OpenShop shop,
         IFilmPrinterReadout device,
         HttpRequest request
     ) =>
-        desk.Db.Write(c =>
+        shop.Db.Write(c =>
         {
             var before = Aggregates.Cures.Get(c, id);
             var seen = request.SeenOrNew(before is not null);
-            var (book, printer) = (desk.Book(c), SupplyEndpoints.PrinterOf(c, body.PrinterId));
+            var (book, printer) = (shop.Book(c), SupplyEndpoints.PrinterOf(c, body.PrinterId));
             if (body.StationId.Length > 0 && book.Heater(body.StationId) is null)
             {
                 throw RefusedException.NoSuch("press or oven", body.StationId);
             }
-            var at = before?.Value.At ?? SupplyEndpoints.Minute(desk.Clock.Wall(book.Numbers.Identity.TimeZone));
+            var at = before?.Value.At ?? SupplyEndpoints.Minute(shop.Clock.Wall(book.Numbers.Identity.TimeZone));
             List<CuredPrints> prints =
             [
                 .. body.Prints.Select(p => new CuredPrints(p.OrderId, p.LineId, p.PlacementId, p.Prints, p.WhiteOnly)),
@@ -169,7 +169,7 @@ internal static class CureEndpoints
                     .Aggregate(CureUse.None, (sum, p) =>
                         sum
                         + FilmPrints
-                            .Must(c, desk, book, printer.Id, p.OrderId, p.LineId, p.PlacementId)
+                            .Must(c, shop, book, printer.Id, p.OrderId, p.LineId, p.PlacementId)
                             .Use(printer, p.Prints)
                     );
             IReadOnlyList<string> lots = before?.Value.Lots
@@ -200,7 +200,7 @@ internal static class CureEndpoints
             RefusedException.IfAny(batch.Problems());
             if (before is not null && before.Version != seen)
             {
-                throw Collision.Of(batch, before.Value, Aggregates.Cures.At(c, id, seen), before.Version);
+                throw Collision.Refusal(batch, before.Value, Aggregates.Cures.At(c, id, seen), before.Version);
             }
             var written = new Written(
                 id,
@@ -209,7 +209,7 @@ internal static class CureEndpoints
                     batch,
                     seen,
                     request.Deed(
-                        desk.Clock,
+                        shop.Clock,
                         before is null ? "cure noted"
                             : batch.Verdict == before.Value.Verdict ? "cure changed"
                             : $"cure called {batch.Verdict.ToString().ToLowerInvariant()}"
@@ -225,13 +225,13 @@ internal static class CureEndpoints
         });
 
     /// <summary>What a batch calls back: which pieces, what to make anew, what it costs, whom to tell.</summary>
-    internal static RecallView Recalled(string id, Desk desk) =>
-        desk.Db.Read(c =>
+    internal static RecallView Recalled(string id, OpenShop shop) =>
+        shop.Db.Read(c =>
         {
             var batch = (Aggregates.Cures.Get(c, id) ?? throw RefusedException.NoSuch("cure", id)).Value;
-            var book = desk.Book(c);
+            var book = shop.Book(c);
             var from = WallClock.ToUtc(batch.At, book.Numbers.Identity.TimeZone);
-            var lines = batch.Prints.Select(p => Line(c, desk, book, batch, p, from)).ToList();
+            var lines = batch.Prints.Select(p => Line(c, shop, book, batch, p, from)).ToList();
             return new RecallView(
                 batch.Code(),
                 batch.Lots,
@@ -246,14 +246,14 @@ internal static class CureEndpoints
 
     private static RecalledView Line(
         SqliteConnection c,
-        Desk desk,
+        OpenShop shop,
         ShopBook book,
         CureBatch batch,
         CuredPrints p,
         DateTime from
     )
     {
-        if (FilmPrints.Find(c, desk, book, batch.PrinterId, p.OrderId, p.LineId, p.PlacementId) is not { } film)
+        if (FilmPrints.Find(c, shop, book, batch.PrinterId, p.OrderId, p.LineId, p.PlacementId) is not { } film)
         {
             return new(
                 p.OrderId,
@@ -319,7 +319,7 @@ internal static class CureEndpoints
         );
     }
 
-    private static CureView View(SqliteConnection c, Desk desk, ShopBook book, Versioned<CureBatch> kept)
+    private static CureView View(SqliteConnection c, OpenShop shop, ShopBook book, Versioned<CureBatch> kept)
     {
         var (b, f) = (kept.Value, book.Numbers.Format);
         var where =
@@ -334,7 +334,7 @@ internal static class CureEndpoints
         return new(
             b.Code(),
             $"{Shown.Moment(b.At, f)}, {Shown.Temperature(b.TemperatureF, f)}, {Shown.Number(b.Minutes, 1, f)} min {where}{(b.By.Length > 0 ? $", {b.By}" : "")}",
-            [.. b.Prints.Select(p => $"{p.Prints} × {Named(c, desk, book, b, p)}{(p.WhiteOnly ? ", white" : "")}")],
+            [.. b.Prints.Select(p => $"{p.Prints} × {Named(c, shop, book, b, p)}{(p.WhiteOnly ? ", white" : "")}")],
             holds,
             b.Doubt(book.FilmPrinters.FirstOrDefault(p => p.Id == b.PrinterId)?.CureF ?? FilmPrinter.UsualCureF, f),
             kept.Version,
@@ -342,7 +342,7 @@ internal static class CureEndpoints
         );
     }
 
-    private static string Named(SqliteConnection c, Desk desk, ShopBook book, CureBatch b, CuredPrints p) =>
-        FilmPrints.Find(c, desk, book, b.PrinterId, p.OrderId, p.LineId, p.PlacementId)?.Name
+    private static string Named(SqliteConnection c, OpenShop shop, ShopBook book, CureBatch b, CuredPrints p) =>
+        FilmPrints.Find(c, shop, book, b.PrinterId, p.OrderId, p.LineId, p.PlacementId)?.Name
         ?? "an order quoted otherwise since";
 }

@@ -60,14 +60,14 @@ internal static class DeviceEndpoints
     }
 
     /// <summary>Where the shop's other devices find Hepno, and which were let in.</summary>
-    internal static DevicesView All(HttpContext context, Desk desk, Reach reach, IServer server) =>
-        desk.Db.Read(c =>
+    internal static DevicesView All(HttpContext context, OpenShop shop, Listening reach, IServer server) =>
+        shop.Db.Read(c =>
         {
-            var n = Desk.Numbers(c);
+            var n = OpenShop.Numbers(c);
             return new DevicesView(
                 reach.Lan,
                 reach.LanNext,
-                Reach.AtCounter(context),
+                Listening.AtCounter(context),
                 [.. Urls(server).Select(u => new AddressView(u, QrCode.Of(u)))],
                 [
                     .. PairedDeviceStore
@@ -75,7 +75,7 @@ internal static class DeviceEndpoints
                         .Select(d => new DeviceView(
                             d.Id,
                             d.Name,
-                            Shown.Moment(WallClock.Of(d.PairedAt, n.Identity.TimeZone), n.Format),
+                            Shown.Moment(WallClock.Local(d.PairedAt, n.Identity.TimeZone), n.Format),
                             d.ShutOut,
                             d.Role,
                             d.RoleTold
@@ -85,7 +85,7 @@ internal static class DeviceEndpoints
         });
 
     /// <summary>Says whether other devices of the shop's network reach Hepno from its next start on. Only at the machine itself.</summary>
-    internal static ReachBody SetReach(ReachBody body, Reach reach)
+    internal static ReachBody SetReach(ReachBody body, Listening reach)
     {
         reach.LanNext = body.Lan;
         return new(reach.LanNext);
@@ -96,7 +96,7 @@ internal static class DeviceEndpoints
         new(pairing.Begin(body.Role), (int)Pairing.Lasts.TotalSeconds, Pairing.Tries);
 
     /// <summary>Lets the calling device in for its code; from then on its cookie does.</summary>
-    internal static DeviceView Pair(PairBody body, HttpContext context, Desk desk, Pairing pairing)
+    internal static DeviceView Pair(PairBody body, HttpContext context, OpenShop shop, Pairing pairing)
     {
         var name = body.Name.Trim();
         if (name.Length is 0 or > LongestName)
@@ -118,8 +118,8 @@ internal static class DeviceEndpoints
                 "code"
             );
         var token = Pairing.NewToken();
-        var device = new PairedDevice(Guid.NewGuid().ToString("N"), name, desk.Clock.Utc, false, role);
-        desk.Db.Write(c =>
+        var device = new PairedDevice(Guid.NewGuid().ToString("N"), name, shop.Clock.Utc, false, role);
+        shop.Db.Write(c =>
         {
             PairedDeviceStore.Add(c, device, Pairing.Hash(token));
             return 0;
@@ -139,14 +139,14 @@ internal static class DeviceEndpoints
     }
 
     /// <summary>Says what a device may do: what is done at the press, or everything of the counter. Only at the machine itself.</summary>
-    internal static Views.Written SetRole(string id, RoleBody body, Desk desk) =>
-        desk.Db.Write(c => PairedDeviceStore.SetRole(c, id, body.Role, desk.Clock.Utc))
+    internal static Views.Written SetRole(string id, RoleBody body, OpenShop shop) =>
+        shop.Db.Write(c => PairedDeviceStore.SetRole(c, id, body.Role, shop.Clock.Utc))
             ? new(id, 2)
             : throw RefusedException.NoSuch("device", id);
 
     /// <summary>Shuts a device out for good. Only at the machine itself.</summary>
-    internal static Views.Written ShutOut(string id, Desk desk) =>
-        desk.Db.Write(c => PairedDeviceStore.ShutOut(c, id, desk.Clock.Utc))
+    internal static Views.Written ShutOut(string id, OpenShop shop) =>
+        shop.Db.Write(c => PairedDeviceStore.ShutOut(c, id, shop.Clock.Utc))
             ? new(id, 2)
             : throw RefusedException.NoSuch("device", id);
 

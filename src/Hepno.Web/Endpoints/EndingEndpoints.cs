@@ -71,8 +71,8 @@ internal static class EndingEndpoints
             .WithSummary("Quotes of the last year that were won and lost, by way and price of a piece.");
     }
 
-    internal static EndingView Choices(string id, Desk desk) =>
-        desk.Db.Read(c =>
+    internal static EndingView Choices(string id, OpenShop shop) =>
+        shop.Db.Read(c =>
         {
             var order = (Aggregates.Orders.Get(c, id) ?? throw RefusedException.NoSuch("order", id)).Value;
             return new EndingView(
@@ -83,14 +83,14 @@ internal static class EndingEndpoints
                             Ending.Hindrance(k, order) is { } no ? $"{no.Sentence} {no.Remedy}" : ""
                         )),
                 ],
-                CancelledBill.Of(order.Facts)
+                CancelledBill.Reckon(order.Facts)
             );
         });
 
-    internal static Written End(string id, EndBody body, Desk desk, HttpRequest request)
+    internal static Written End(string id, EndBody body, OpenShop shop, HttpRequest request)
     {
         var deed = request.Deed(
-            desk.Clock,
+            shop.Clock,
             body.Kind switch
             {
                 EndKind.ThrownAway => "thrown away",
@@ -100,21 +100,21 @@ internal static class EndingEndpoints
             }
         );
         var ending = new Ending(body.Kind, body.Why.Trim(), body.ToWhom.Trim(), body.TheirPrice, body.Settled, deed.At);
-        return OrderDeedEndpoints.Do(id, desk, request, (c, seen) => OrderEnding.End(c, desk, id, ending, seen, deed));
+        return OrderDeedEndpoints.Do(id, shop, request, (c, seen) => OrderEnding.End(c, shop, id, ending, seen, deed));
     }
 
-    internal static Written BringBack(string id, Desk desk, HttpRequest request) =>
-        OrderDeedEndpoints.Do(id, desk, request, (c, seen) =>
-            OrderEnding.BringBack(c, desk, id, seen, request.Deed(desk.Clock, "brought back"))
+    internal static Written BringBack(string id, OpenShop shop, HttpRequest request) =>
+        OrderDeedEndpoints.Do(id, shop, request, (c, seen) =>
+            OrderEnding.BringBack(c, shop, id, seen, request.Deed(shop.Clock, "brought back"))
         );
 
-    internal static List<WonAndLostView> WonLost(Desk desk) =>
-        desk.Db.Read(c =>
+    internal static List<WonAndLostView> WonLost(OpenShop shop) =>
+        shop.Db.Read(c =>
         {
-            var f = Desk.Numbers(c).Format;
+            var f = OpenShop.Numbers(c).Format;
             string Each(decimal? price) => price is { } p ? Shown.Money(p, f) : "";
             return WonAndLost
-                .Of(OrderStore.Outcomes(c, desk.Clock.Utc.AddDays(-Days)))
+                .Count(OrderStore.Outcomes(c, shop.Clock.Utc.AddDays(-Days)))
                 .Select(w => new WonAndLostView(
                     DecorationMethods.Find(w.MethodId)?.Name ?? w.MethodId,
                     w,

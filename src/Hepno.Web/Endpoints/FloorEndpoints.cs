@@ -39,7 +39,7 @@ internal static class FloorEndpoints
             .OpenTo(Caller.Press)
             .Produces(200, contentType: "application/pdf");
         api.MapGet("/gather", Gather).WithTags("line").WithName("gather").OpenTo(Caller.Press);
-        api.MapGet("/learning", (Desk desk) => desk.Db.Read(c => LearningView.Kept(desk, c)))
+        api.MapGet("/learning", (OpenShop shop) => shop.Db.Read(c => LearningView.Kept(shop, c)))
             .WithTags("line")
             .WithName("learning")
             .WithSummary(
@@ -55,15 +55,15 @@ internal static class FloorEndpoints
     }
 
     /// <summary>The work line with every order that hangs on it.</summary>
-    internal static LineView Line(Desk desk, Copying copying, HttpContext context) =>
-        desk.Db.Read(connection =>
+    internal static LineView Line(OpenShop shop, Copying copying, HttpContext context) =>
+        shop.Db.Read(connection =>
         {
-            var caller = Admission.CallerOf(context, desk.Db);
-            var book = desk.Book(connection);
+            var caller = Admission.CallerOf(context, shop.Db);
+            var book = shop.Book(connection);
             var f = book.Numbers.Format;
-            var wall = desk.Clock.Wall(book.Numbers.Identity.TimeZone);
-            var open = desk.Open(connection, book);
-            var floor = ShopFloor.Of(open, book, wall);
+            var wall = shop.Clock.Wall(book.Numbers.Identity.TimeZone);
+            var open = shop.Open(connection, book);
+            var floor = ShopFloor.Plan(open, book, wall);
             var late = floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).ToHashSet();
             var tomorrow = floor.Hours.Parcel(wall, 1).Date.AddDays(1);
             Urgency Urgent(OrderCase c) =>
@@ -106,7 +106,7 @@ internal static class FloorEndpoints
                 f,
                 Aggregates.Numbers.Get(connection, "1") is null,
                 copying.Last is { MadeAt: var at }
-                    ? Shown.Moment(WallClock.Of(at, book.Numbers.Identity.TimeZone), f)
+                    ? Shown.Moment(WallClock.Local(at, book.Numbers.Identity.TimeZone), f)
                     : "",
                 ChangeStore.Last(connection),
                 caller,
@@ -115,18 +115,18 @@ internal static class FloorEndpoints
         });
 
     /// <summary>A day at the presses: batches on the platen's temperature.</summary>
-    internal static PressDayView PressDay(Desk desk, DateOnly? day, string? inHand) =>
-        desk.Db.Read(connection =>
+    internal static PressDayView PressDay(OpenShop shop, DateOnly? day, string? inHand) =>
+        shop.Db.Read(connection =>
         {
-            var (book, open, floor) = Planned(desk, connection);
+            var (book, open, floor) = Planned(shop, connection);
             return PressDays.Day(day ?? DateOnly.FromDateTime(floor.Now), inHand, open, floor, book);
         });
 
     /// <summary>The day on paper, to hang beside the presses.</summary>
-    internal static FileContentHttpResult PressDayPage(Desk desk, DateOnly? day) =>
-        desk.Db.Read(connection =>
+    internal static FileContentHttpResult PressDayPage(OpenShop shop, DateOnly? day) =>
+        shop.Db.Read(connection =>
         {
-            var (book, open, floor) = Planned(desk, connection);
+            var (book, open, floor) = Planned(shop, connection);
             var n = book.Numbers;
             var view = PressDays.Day(day ?? DateOnly.FromDateTime(floor.Now), null, open, floor, book);
             string At(DateTime t) => Shown.Clock(TimeOnly.FromDateTime(t), n.Format);
@@ -165,19 +165,19 @@ internal static class FloorEndpoints
         });
 
     /// <summary>Everything waited for, a lane an order.</summary>
-    internal static GatherView Gather(Desk desk) =>
-        desk.Db.Read(connection =>
+    internal static GatherView Gather(OpenShop shop) =>
+        shop.Db.Read(connection =>
         {
-            var (book, open, floor) = Planned(desk, connection);
+            var (book, open, floor) = Planned(shop, connection);
             return PressDays.Gather(open, floor, book);
         });
 
     /// <summary>A line of an order on the press floor by its chosen method: one at a time and as a stream, and what would help. Without a line, its first that has a method.</summary>
-    internal static FloorSimulationView Simulation(string id, string? lineId, Desk desk, bool? cold) =>
-        desk.Db.Read(connection =>
+    internal static FloorSimulationView Simulation(string id, string? lineId, OpenShop shop, bool? cold) =>
+        shop.Db.Read(connection =>
         {
-            var book = desk.Book(connection);
-            var c = desk.Case(connection, id, book);
+            var book = shop.Book(connection);
+            var c = shop.Case(connection, id, book);
             if (book.Presses.Count == 0)
             {
                 throw new RefusedException(
@@ -191,7 +191,7 @@ internal static class FloorEndpoints
             {
                 var frozen = q.Lines.FirstOrDefault(l => lineId is null || l.LineId == lineId)
                     ?? throw RefusedException.NoSuch("line", lineId!);
-                return FloorSimulationView.Of(
+                return FloorSimulationView.From(
                     $"{c.CodeOf(frozen.LineId)}, {c.Line(frozen.LineId).What}",
                     q.InHand(frozen),
                     frozen.Band.Decorations,
@@ -216,7 +216,7 @@ internal static class FloorEndpoints
                     $"{c.Order.Code} cannot be done by its method any more.",
                     "Choose another under Compare."
                 )
-                : FloorSimulationView.Of(
+                : FloorSimulationView.From(
                     $"{c.CodeOf(line.Asked.Id)}, {line.What}",
                     line.InHand!,
                     answer.Decorations,
@@ -226,10 +226,10 @@ internal static class FloorEndpoints
         });
 
     /// <summary>Every step of the press floor: its starting time, the shop's own, and where the one that holds comes from.</summary>
-    internal static IReadOnlyList<StepTimeView> Times(Desk desk) =>
-        desk.Db.Read(connection =>
+    internal static IReadOnlyList<StepTimeView> Times(OpenShop shop) =>
+        shop.Db.Read(connection =>
         {
-            var habits = Desk.Numbers(connection).Floor.Habits;
+            var habits = OpenShop.Numbers(connection).Floor.Habits;
             return KnownStep
                 .All.Select(k => new StepTimeView(
                     k.Code,
@@ -241,12 +241,12 @@ internal static class FloorEndpoints
         });
 
     /// <summary>Takes the offered setting: prices use it from now on, sent quotes keep theirs.</summary>
-    internal static Written TakeLearned(LearnedBody body, Desk desk, HttpRequest request)
+    internal static Written TakeLearned(LearnedBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(connection =>
+        return shop.Db.Write(connection =>
         {
-            var offer = LearningView.Kept(desk, connection).Offer;
+            var offer = LearningView.Kept(shop, connection).Offer;
             if (offer is null || offer.Key != body.Key || offer.MethodId != body.MethodId || offer.Value != body.Value)
             {
                 throw new RefusedException(
@@ -264,24 +264,24 @@ internal static class FloorEndpoints
                     connection,
                     LearningView.With(n.Value, body.Key, body.MethodId, body.Value),
                     seen,
-                    request.Deed(desk.Clock, "learned setting taken")
+                    request.Deed(shop.Clock, "learned setting taken")
                 )
             );
         });
     }
 
     /// <summary>Takes this device's last deed back, as a new version.</summary>
-    internal static UndoView Undo(Desk desk, HttpRequest request) =>
-        desk.Db.Write(connection =>
+    internal static UndoView Undo(OpenShop shop, HttpRequest request) =>
+        shop.Db.Write(connection =>
         {
-            var undone = UndoStore.Undo(connection, request.Device(), desk.Clock.Utc);
+            var undone = UndoStore.Undo(connection, request.Device(), shop.Clock.Utc);
             if (
                 undone is { Deed: not null, Stale: false }
                 && undone.Kind == Aggregates.Designs.Kind
                 && Aggregates.Designs.Get(connection, undone.Id) is { } design
             )
             {
-                ArtworkDeeds.Describe(connection, design.Value, request.Deed(desk.Clock, undone.Deed));
+                ArtworkDeeds.Describe(connection, design.Value, request.Deed(shop.Clock, undone.Deed));
             }
             return undone switch
             {
@@ -303,12 +303,12 @@ internal static class FloorEndpoints
         });
 
     private static (ShopBook Book, IReadOnlyList<OrderCase> Open, Core.Planning.FloorPlan Floor) Planned(
-        Desk desk,
+        OpenShop shop,
         SqliteConnection connection
     )
     {
-        var book = desk.Book(connection);
-        var open = desk.Open(connection, book);
-        return (book, open, ShopFloor.Of(open, book, desk.Clock.Wall(book.Numbers.Identity.TimeZone)));
+        var book = shop.Book(connection);
+        var open = shop.Open(connection, book);
+        return (book, open, ShopFloor.Plan(open, book, shop.Clock.Wall(book.Numbers.Identity.TimeZone)));
     }
 }

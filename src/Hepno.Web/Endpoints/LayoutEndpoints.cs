@@ -250,7 +250,7 @@ internal static class LayoutEndpoints
         );
         var (width, height) = (b.WidthIn + (2 * b.BleedIn), b.HeightIn + (2 * b.BleedIn));
         RefusedException.IfAny(Tiles.Problems(width, height, b.SheetWidthIn, b.SheetHeightIn, b.OverlapIn));
-        return Tiles.Of(width, height, b.SheetWidthIn, b.SheetHeightIn, b.OverlapIn);
+        return Tiles.Cut(width, height, b.SheetWidthIn, b.SheetHeightIn, b.OverlapIn);
     }
 
     /// <summary>Parts of a run laid along the grain on cloth, and on the paper they are printed on.</summary>

@@ -32,15 +32,15 @@ internal static class LayoutFileEndpoints
     internal static FileContentHttpResult Pdf(
         string id,
         string line,
-        Desk desk,
+        OpenShop shop,
         string? filmId,
         string? on,
         bool? byOutline
     )
     {
-        var (l, f) = Read(desk, id, line, filmId, on, byOutline);
+        var (l, f) = Read(shop, id, line, filmId, on, byOutline);
         return TypedResults.File(
-            LayoutPdf.Print([.. Enumerable.Range(0, Sheets(l)).Select(i => Sheet(l, i))], Pictures(desk, l)),
+            LayoutPdf.Print([.. Enumerable.Range(0, Sheets(l)).Select(i => Sheet(l, i))], Pictures(shop, l)),
             "application/pdf",
             $"{FileName(l, f)}.pdf"
         );
@@ -50,16 +50,16 @@ internal static class LayoutFileEndpoints
     internal static FileContentHttpResult Svg(
         string id,
         string line,
-        Desk desk,
+        OpenShop shop,
         string? filmId,
         string? on,
         int? sheet,
         bool? byOutline
     )
     {
-        var (l, f) = Read(desk, id, line, filmId, on, byOutline);
+        var (l, f) = Read(shop, id, line, filmId, on, byOutline);
         return TypedResults.File(
-            LayoutSvg.Write(Sheet(l, Known(l, sheet)), Pictures(desk, l)),
+            LayoutSvg.Write(Sheet(l, Known(l, sheet)), Pictures(shop, l)),
             "image/svg+xml",
             $"{FileName(l, f)}.svg"
         );
@@ -69,7 +69,7 @@ internal static class LayoutFileEndpoints
     internal static IResult Png(
         string id,
         string line,
-        Desk desk,
+        OpenShop shop,
         HttpContext context,
         string? filmId,
         string? on,
@@ -77,8 +77,8 @@ internal static class LayoutFileEndpoints
         bool? byOutline
     )
     {
-        var (l, f) = Read(desk, id, line, filmId, on, byOutline);
-        var (drawn, pictures) = (Sheet(l, Known(l, sheet)), Pictures(desk, l));
+        var (l, f) = Read(shop, id, line, filmId, on, byOutline);
+        var (drawn, pictures) = (Sheet(l, Known(l, sheet)), Pictures(shop, l));
         RefusedException.IfAny([
             .. drawn
                 .Copies.DistinctBy(c => c.Key)
@@ -107,13 +107,13 @@ internal static class LayoutFileEndpoints
     internal static FileContentHttpResult Csv(
         string id,
         string line,
-        Desk desk,
+        OpenShop shop,
         string? filmId,
         string? on,
         bool? byOutline
     )
     {
-        var (l, f) = Read(desk, id, line, filmId, on, byOutline);
+        var (l, f) = Read(shop, id, line, filmId, on, byOutline);
         return TypedResults.File(
             Encoding.UTF8.GetBytes(LayoutTable.Write([.. Enumerable.Range(0, Sheets(l)).Select(i => Sheet(l, i))])),
             "text/csv",
@@ -122,10 +122,17 @@ internal static class LayoutFileEndpoints
     }
 
     /// <summary>What to write to the supplier.</summary>
-    internal static string OrderText(string id, string line, Desk desk, string? filmId, string? on, bool? byOutline) =>
-        desk.Db.Read(c =>
+    internal static string OrderText(
+        string id,
+        string line,
+        OpenShop shop,
+        string? filmId,
+        string? on,
+        bool? byOutline
+    ) =>
+        shop.Db.Read(c =>
         {
-            var l = LineLayouts.Of(c, desk, id, line, filmId, on, byOutline);
+            var l = LineLayouts.Film(c, shop, id, line, filmId, on, byOutline);
             if (l.On.Roll is { IsOwn: true })
             {
                 throw new RefusedException(
@@ -135,7 +142,7 @@ internal static class LayoutFileEndpoints
                     "Take the PNG and print it."
                 );
             }
-            var (n, figures) = (desk.Book(c).Numbers, LineLayouts.Tried(l, l.Layout, desk.Book(c)).Figures);
+            var (n, figures) = (shop.Book(c).Numbers, LineLayouts.Tried(l, l.Layout, shop.Book(c)).Figures);
             var f = n.Format;
             var what =
                 figures.Bought > 0
@@ -148,10 +155,10 @@ internal static class LayoutFileEndpoints
         });
 
     /// <summary>Reads a layout made elsewhere and says what it costs and what is wrong with it; it is kept only by settling it.</summary>
-    internal static TriedLayout Bring(string id, string line, BroughtLayoutBody body, Desk desk) =>
-        desk.Db.Read(c =>
+    internal static TriedLayout Bring(string id, string line, BroughtLayoutBody body, OpenShop shop) =>
+        shop.Db.Read(c =>
         {
-            var l = LineLayouts.Of(c, desk, id, line, body.FilmId, body.On);
+            var l = LineLayouts.Film(c, shop, id, line, body.FilmId, body.On);
             try
             {
                 return LineLayouts.Tried(
@@ -165,7 +172,7 @@ internal static class LayoutFileEndpoints
                         0,
                         body.ByOutline
                     ),
-                    desk.Book(c)
+                    shop.Book(c)
                 );
             }
             catch (NotATableException not)
@@ -181,13 +188,13 @@ internal static class LayoutFileEndpoints
         });
 
     private static (LineOnFilm Line, FigureFormat F) Read(
-        Desk desk,
+        OpenShop shop,
         string id,
         string line,
         string? filmId,
         string? on,
         bool? byOutline
-    ) => desk.Db.Read(c => (LineLayouts.Of(c, desk, id, line, filmId, on, byOutline), Desk.Numbers(c).Format));
+    ) => shop.Db.Read(c => (LineLayouts.Film(c, shop, id, line, filmId, on, byOutline), OpenShop.Numbers(c).Format));
 
     private static int Sheets(LineOnFilm l) => l.Layout.Copies.Max(x => x.Sheet) + 1;
 
@@ -221,18 +228,18 @@ internal static class LayoutFileEndpoints
         );
     }
 
-    private static LaidPictures Pictures(Desk desk, LineOnFilm l) =>
+    private static LaidPictures Pictures(OpenShop shop, LineOnFilm l) =>
         new(key =>
         {
             if (
                 LineLayouts.ArtworkOf(l, key) is not { } designId
-                || desk.Db.Read(c => Aggregates.Designs.Get(c, designId)?.Value) is not { } design
+                || shop.Db.Read(c => Aggregates.Designs.Get(c, designId)?.Value) is not { } design
             )
             {
                 return null;
             }
             return PictureFile
-                .Read(KeptFiles.Read(desk.Db.Folder, design.Hash), design.WidthIn)
+                .Read(KeptFiles.Read(shop.Db.Folder, design.Hash), design.WidthIn)
                 .Part(design.Report.Box);
         });
 

@@ -116,61 +116,61 @@ internal static class LineLayoutEndpoints
     internal static LineLayoutView Get(
         string id,
         string line,
-        Desk desk,
+        OpenShop shop,
         string? filmId,
         string? on,
         bool? byOutline
     ) =>
-        desk.Db.Read(c =>
+        shop.Db.Read(c =>
             LineLayouts.View(
                 c,
-                LineLayouts.Of(c, desk, id, line, filmId, on, byOutline),
-                desk.Book(c),
-                DateOnly.FromDateTime(desk.Clock.Wall(Desk.Numbers(c).Identity.TimeZone))
+                LineLayouts.Film(c, shop, id, line, filmId, on, byOutline),
+                shop.Book(c),
+                DateOnly.FromDateTime(shop.Clock.Wall(OpenShop.Numbers(c).Identity.TimeZone))
             )
         );
 
     /// <summary>Settles a layout for the line; the whole of it is looked over first.</summary>
-    internal static Written Settle(string id, string line, SettleBody body, Desk desk, HttpRequest request)
+    internal static Written Settle(string id, string line, SettleBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(c =>
+        return shop.Db.Write(c =>
         {
-            var l = LineLayouts.Of(c, desk, id, line, body.FilmId, body.On);
+            var l = LineLayouts.Film(c, shop, id, line, body.FilmId, body.On);
             return new Written(
                 id,
                 LayoutDeeds.Settle(
                     c,
                     l,
                     LayoutDeeds.Of(l, Core(body.Copies), body.Seed, body.Steps, body.ByOutline),
-                    desk.Book(c),
+                    shop.Book(c),
                     seen,
-                    request.Deed(desk.Clock, "layout settled")
+                    request.Deed(shop.Clock, "layout settled")
                 )
             );
         });
     }
 
     /// <summary>Forgets the line's layout: the usual orders are reckoned with again.</summary>
-    internal static Written Forget(string id, string line, Desk desk, HttpRequest request)
+    internal static Written Forget(string id, string line, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(c => new Written(
+        return shop.Db.Write(c => new Written(
             id,
             LayoutDeeds.Forget(
                 c,
-                LineLayouts.Of(c, desk, id, line, null, null),
+                LineLayouts.Film(c, shop, id, line, null, null),
                 seen,
-                request.Deed(desk.Clock, "layout forgotten")
+                request.Deed(shop.Clock, "layout forgotten")
             )
         ));
     }
 
     /// <summary>Tries a layout: where a moved copy snaps to, what it comes to, what is wrong with it.</summary>
-    internal static TriedLayout Try(string id, string line, TryBody body, Desk desk) =>
-        desk.Db.Read(c =>
+    internal static TriedLayout Try(string id, string line, TryBody body, OpenShop shop) =>
+        shop.Db.Read(c =>
         {
-            var l = LineLayouts.Of(c, desk, id, line, body.FilmId, body.On);
+            var l = LineLayouts.Film(c, shop, id, line, body.FilmId, body.On);
             var layout = LayoutDeeds.Of(l, Core(body.Copies), 0, 0, body.ByOutline);
             if (body.Moved is { } moved)
             {
@@ -200,19 +200,19 @@ internal static class LineLayoutEndpoints
                     Copies = [.. layout.Copies.Select((x, i) => i == moved ? x with { X = at.X, Y = at.Y } : x)],
                 };
             }
-            return LineLayouts.Tried(l, layout, desk.Book(c));
+            return LineLayouts.Tried(l, layout, shop.Book(c));
         });
 
     /// <summary>Lays more copies of a design into the room that is paid for, or into the next step; nothing that lies is moved and nothing is kept.</summary>
-    internal static TriedLayout Fill(string id, string line, FillBody body, Desk desk) =>
-        desk.Db.Read(c =>
+    internal static TriedLayout Fill(string id, string line, FillBody body, OpenShop shop) =>
+        shop.Db.Read(c =>
         {
-            var l = LineLayouts.Of(c, desk, id, line, body.FilmId, body.On);
+            var l = LineLayouts.Film(c, shop, id, line, body.FilmId, body.On);
             var kept = l.Kept(body.Key);
             var design = l.Prints.FirstOrDefault(p => p.Key == body.Key)?.Design
                 ?? kept?.Filling()
                 ?? throw RefusedException.NoSuch("design", body.Key);
-            var (layout, book) = (LayoutDeeds.Of(l, Core(body.Copies), 0, 0, body.ByOutline), desk.Book(c));
+            var (layout, book) = (LayoutDeeds.Of(l, Core(body.Copies), 0, 0, body.ByOutline), shop.Book(c));
             var (sheets, length) = LineLayouts.Filled(l.On, layout, body.NextStep, book.Numbers.Format);
             var shapes = l.Shapes([.. layout.Designs.Where(d => d.Key != body.Key), l.By(design, body.ByOutline)]);
             var more = GangRoom.Fill(
@@ -236,76 +236,82 @@ internal static class LineLayoutEndpoints
         });
 
     /// <summary>Buys the line's film as one with another order's, on this line's layout; both must wait for it.</summary>
-    internal static Written Join(string id, string line, JoinBody body, Desk desk, HttpRequest request)
+    internal static Written Join(string id, string line, JoinBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(c => new Written(
+        return shop.Db.Write(c => new Written(
             id,
             FilmTogether.Join(
                 c,
-                desk,
+                shop,
                 id,
                 line,
                 body.OrderId,
                 body.LineId,
                 seen,
-                request.Deed(desk.Clock, "film bought together")
+                request.Deed(shop.Clock, "film bought together")
             )
         ));
     }
 
     /// <summary>Buys the film of the line and of those on its layout apart again.</summary>
-    internal static Written Part(string id, string line, Desk desk, HttpRequest request)
+    internal static Written Part(string id, string line, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(c => new Written(
+        return shop.Db.Write(c => new Written(
             id,
-            FilmTogether.Part(c, desk, id, line, seen, request.Deed(desk.Clock, "film bought apart"))
+            FilmTogether.Part(c, shop, id, line, seen, request.Deed(shop.Clock, "film bought apart"))
         ));
     }
 
     /// <summary>Uses transfers of the drawer for a print of the line, or fewer, or none: so many fewer are printed new.</summary>
-    internal static Written Drawer(string id, string line, DrawerBody body, Desk desk, HttpRequest request)
+    internal static Written Drawer(string id, string line, DrawerBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(c => new Written(
+        return shop.Db.Write(c => new Written(
             id,
             LayoutDeeds.UseFromDrawer(
                 c,
-                desk,
+                shop,
                 id,
                 line,
                 body.Key,
                 body.KeptId,
                 body.Count,
                 seen,
-                request.Deed(desk.Clock, "from the drawer")
+                request.Deed(shop.Clock, "from the drawer")
             )
         ));
     }
 
     /// <summary>Cuts a colour of the line's print from a piece of vinyl on the Shelf before the roll, or puts the piece back.</summary>
-    internal static Written Remnant(string id, string line, RemnantUseBody body, Desk desk, HttpRequest request)
+    internal static Written Remnant(string id, string line, RemnantUseBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(c => new Written(
+        return shop.Db.Write(c => new Written(
             id,
             LayoutDeeds.UseRemnant(
                 c,
-                desk,
+                shop,
                 id,
                 line,
                 body.PlacementId,
                 body.Layer,
                 body.RemnantId,
                 seen,
-                request.Deed(desk.Clock, "from a piece")
+                request.Deed(shop.Clock, "from a piece")
             )
         ));
     }
 
     /// <summary>Begins a search for a better layout; it is looked at and stopped by its id. What it finds is kept only by settling it.</summary>
-    internal static LayoutSearchView Search(string id, string line, SearchBody body, Desk desk, LayoutSearches searches)
+    internal static LayoutSearchView Search(
+        string id,
+        string line,
+        SearchBody body,
+        OpenShop shop,
+        LayoutSearches searches
+    )
     {
         RefusedException.IfAny(
             body.Seconds is not (> 0 and <= LongestSeconds)
@@ -320,7 +326,7 @@ internal static class LineLayoutEndpoints
                 ]
                 : []
         );
-        var (l, book) = desk.Db.Read(c => (LineLayouts.Of(c, desk, id, line, body.FilmId, body.On), desk.Book(c)));
+        var (l, book) = shop.Db.Read(c => (LineLayouts.Film(c, shop, id, line, body.FilmId, body.On), shop.Book(c)));
         var layout = LayoutDeeds.Of(l, Core(body.Copies), 0, 0, body.ByOutline);
         var steps = (int)Math.Min(int.MaxValue / 2, GangNest.UsualSteps(layout.Copies.Count) * body.Seconds / 2);
         return searches.Begin(

@@ -57,12 +57,12 @@ internal sealed record NumbersBody(
     IReadOnlyList<string>? Unattended = null
 )
 {
-    public static NumbersBody Of(ShopNumbers n) =>
+    public static NumbersBody From(ShopNumbers n) =>
         new(
             n.Identity.Name,
             n.Identity.Address,
             n.Identity.Contact,
-            FormatBody.Of(n.Format),
+            FormatBody.From(n.Format),
             n.Identity.Paper,
             n.Identity.TimeZone,
             n.Rates.Wage,
@@ -80,16 +80,16 @@ internal sealed record NumbersBody(
             n.Terms.DepositShare,
             n.Terms.ValidityDays,
             n.Floor.SlowTenthShare,
-            [.. n.Week.Days.Select(DayBody.Of)],
+            [.. n.Week.Days.Select(DayBody.From)],
             PolicyBody.From(n.Prices.Retail),
             PolicyBody.From(n.Prices.Wholesale),
             n.Prices.LeastMarginShare,
             n.Fees.Base,
             n.Prices.Inversion,
-            [.. n.Packing.Packagings.Select(PackagingBody.Of)],
+            [.. n.Packing.Packagings.Select(PackagingBody.From)],
             n.Packing.ParcelMinutes,
             n.Prices.SizePricing,
-            [.. n.Week.People.Select(PersonBody.Of)],
+            [.. n.Week.People.Select(PersonBody.From)],
             [.. n.Rates.FixedCosts.Select(c => new FixedCostBody(c.Name, c.PerMonth))],
             n.Rates.ProductiveShare,
             n.Prices.TierSteps,
@@ -99,7 +99,7 @@ internal sealed record NumbersBody(
             n.Floor.DialMinutes,
             n.Floor.SetUpWhileHeating,
             n.Prices.TheirsPerPiece,
-            FloorBody.Of(n.Floor.Habits),
+            FloorBody.From(n.Floor.Habits),
             n.Prices.RuleOfThumb,
             n.Rates.HandsWorth,
             n.Rates.HandsWorthAnHour,
@@ -169,7 +169,7 @@ internal sealed record FloorBody(
     bool PrepareBeside = false
 )
 {
-    public static FloorBody Of(FloorHabits h) =>
+    public static FloorBody From(FloorHabits h) =>
         new(
             h.Policy,
             h.FirstPiece,
@@ -221,13 +221,13 @@ internal sealed record PersonBody(
     IReadOnlyList<DateOnly> DaysOff
 )
 {
-    public static PersonBody Of(Person p) =>
+    public static PersonBody From(Person p) =>
         new(
             p.Id,
             p.Name,
             p.Wage,
             p.OnCostsShare,
-            [.. p.Week.Select(DayBody.Of)],
+            [.. p.Week.Select(DayBody.From)],
             p.LunchFrom,
             p.LunchMinutes,
             p.DaysOff
@@ -252,7 +252,7 @@ internal sealed record FixedCostBody(string Name, decimal PerMonth);
 /// <summary>A mailer or box.</summary>
 internal sealed record PackagingBody(string Name, double MostTees, double MostGrams, double OwnGrams, decimal Price)
 {
-    public static PackagingBody Of(Packaging p) => new(p.Name, p.MostTees, p.MostGrams, p.OwnGrams, p.Price);
+    public static PackagingBody From(Packaging p) => new(p.Name, p.MostTees, p.MostGrams, p.OwnGrams, p.Price);
 
     public Packaging ToCore() => new(Name.Trim(), MostTees, MostGrams, OwnGrams, Price);
 }
@@ -260,7 +260,7 @@ internal sealed record PackagingBody(string Name, double MostTees, double MostGr
 /// <summary>The two rates of an hour of hands.</summary>
 internal sealed record RatesView(Figure Labour, Figure Overhead)
 {
-    public static RatesView Of(ShopNumbers n) =>
+    public static RatesView From(ShopNumbers n) =>
         new(HourRate.Labour(n.Rates, n.Week), HourRate.Overhead(n.Rates, n.Week));
 }
 
@@ -292,7 +292,7 @@ internal sealed record FormatBody(
     string Language = DayNames.English
 )
 {
-    public static FormatBody Of(FigureFormat f) =>
+    public static FormatBody From(FigureFormat f) =>
         new(
             f.Sign,
             f.SignAfter,
@@ -313,7 +313,7 @@ internal sealed record FormatBody(
 /// <summary>Hours of one weekday; null when closed.</summary>
 internal sealed record DayBody(TimeOnly? Open, TimeOnly? Close)
 {
-    public static DayBody Of(DayHours d) => new(d.Open, d.Close);
+    public static DayBody From(DayHours d) => new(d.Open, d.Close);
 
     public DayHours ToCore() => new(Open, Close);
 }

@@ -49,16 +49,16 @@ internal static class OrderDeedEndpoints
     }
 
     /// <summary>Notes who takes the risk of garments the customer brings, or that their cloth was tested.</summary>
-    internal static Written Risk(string id, RiskBody body, Desk desk, HttpRequest request) =>
-        desk.Db.Write(c => new Written(
+    internal static Written Risk(string id, RiskBody body, OpenShop shop, HttpRequest request) =>
+        shop.Db.Write(c => new Written(
             id,
             RiskDeeds.TakeRisk(
                 c,
-                desk,
+                shop,
                 id,
                 new(body.LineId, body.AcceptedBy, body.SpotTested, default),
                 request.Seen(),
-                request.Deed(desk.Clock, "risk noted")
+                request.Deed(shop.Clock, "risk noted")
             )
         ));
 
@@ -66,169 +66,169 @@ internal static class OrderDeedEndpoints
     internal static async Task<Written> Attach(
         string id,
         string attachmentId,
-        Desk desk,
+        OpenShop shop,
         HttpRequest request,
         string? name
     )
     {
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body, request.HttpContext.RequestAborted);
-        return desk.Db.Write(c => new Written(
+        return shop.Db.Write(c => new Written(
             id,
             AttachmentDeeds.Attach(
                 c,
-                desk,
+                shop,
                 id,
                 attachmentId,
                 name ?? "",
                 body.ToArray(),
                 request.Seen(),
-                request.Deed(desk.Clock, "file attached")
+                request.Deed(shop.Clock, "file attached")
             )
         ));
     }
 
     /// <summary>A kept file, always as a download: a browser never opens what came from outside.</summary>
-    internal static FileContentHttpResult Attached(string id, string attachmentId, Desk desk)
+    internal static FileContentHttpResult Attached(string id, string attachmentId, OpenShop shop)
     {
-        var kept = desk.Db.Read(c =>
+        var kept = shop.Db.Read(c =>
             (
                 Aggregates.Orders.Get(c, id)?.Value ?? throw RefusedException.NoSuch("order", id)
             ).Facts.Attached.FirstOrDefault(a => a.Id == attachmentId)
         ) ?? throw RefusedException.NoSuch("attachment", attachmentId);
-        return TypedResults.File(KeptFiles.Read(desk.Db.Folder, kept.Hash), "application/octet-stream", kept.Name);
+        return TypedResults.File(KeptFiles.Read(shop.Db.Folder, kept.Hash), "application/octet-stream", kept.Name);
     }
 
     /// <summary>Takes a file off the order.</summary>
-    internal static Written Detach(string id, string attachmentId, Desk desk, HttpRequest request) =>
-        desk.Db.Write(c => new Written(
+    internal static Written Detach(string id, string attachmentId, OpenShop shop, HttpRequest request) =>
+        shop.Db.Write(c => new Written(
             id,
             AttachmentDeeds.Detach(
                 c,
-                desk,
+                shop,
                 id,
                 attachmentId,
                 request.Seen(),
-                request.Deed(desk.Clock, "file taken off")
+                request.Deed(shop.Clock, "file taken off")
             )
         ));
 
     /// <summary>Chooses the method.</summary>
-    internal static Written Choose(string id, ChooseBody body, Desk desk, HttpRequest request) =>
-        Do(id, desk, request, (c, seen) =>
+    internal static Written Choose(string id, ChooseBody body, OpenShop shop, HttpRequest request) =>
+        Do(id, shop, request, (c, seen) =>
             ChooseDeeds.Choose(
                 c,
-                desk,
+                shop,
                 id,
                 body.LineId,
                 body.MethodId,
                 seen,
-                request.Deed(desk.Clock, "method chosen"),
+                request.Deed(shop.Clock, "method chosen"),
                 body.Why
             )
         );
 
     /// <summary>Says the price of a piece oneself, or leaves it to the policy again.</summary>
-    internal static Written Price(string id, PriceBody body, Desk desk, HttpRequest request) =>
-        Do(id, desk, request, (c, seen) =>
+    internal static Written Price(string id, PriceBody body, OpenShop shop, HttpRequest request) =>
+        Do(id, shop, request, (c, seen) =>
             ChooseDeeds.SayPrice(
                 c,
-                desk,
+                shop,
                 id,
                 body.LineId,
                 body.Each,
                 seen,
-                request.Deed(desk.Clock, body.Each is null ? "price by policy" : "price said")
+                request.Deed(shop.Clock, body.Each is null ? "price by policy" : "price said")
             )
         );
 
     /// <summary>Takes the larger quantity of a price break.</summary>
-    internal static Written Larger(string id, LargerBody body, Desk desk, HttpRequest request) =>
-        Do(id, desk, request, (c, seen) =>
+    internal static Written Larger(string id, LargerBody body, OpenShop shop, HttpRequest request) =>
+        Do(id, shop, request, (c, seen) =>
             ChooseDeeds.TakeLarger(
                 c,
-                desk,
+                shop,
                 id,
                 body.LineId,
                 body.Pieces,
                 seen,
-                request.Deed(desk.Clock, "price break taken")
+                request.Deed(shop.Clock, "price break taken")
             )
         );
 
     /// <summary>Offers another method to the customer beside the quoted one, or does not any more.</summary>
-    internal static Written Offer(string id, OfferBody body, Desk desk, HttpRequest request) =>
-        Do(id, desk, request, (c, seen) =>
+    internal static Written Offer(string id, OfferBody body, OpenShop shop, HttpRequest request) =>
+        Do(id, shop, request, (c, seen) =>
             ChooseDeeds.Offer(
                 c,
-                desk,
+                shop,
                 id,
                 body.LineId,
                 body.MethodId,
                 body.Offered,
                 seen,
-                request.Deed(desk.Clock, body.Offered ? "another way offered" : "another way not offered")
+                request.Deed(shop.Clock, body.Offered ? "another way offered" : "another way not offered")
             )
         );
 
     /// <summary>Settles what is bought.</summary>
-    internal static Written LayOut(string id, Desk desk, HttpRequest request) =>
-        Do(id, desk, request, (c, seen) => QuoteDeeds.LayOut(c, desk, id, seen, request.Deed(desk.Clock, "laid out")));
+    internal static Written LayOut(string id, OpenShop shop, HttpRequest request) =>
+        Do(id, shop, request, (c, seen) => QuoteDeeds.LayOut(c, shop, id, seen, request.Deed(shop.Clock, "laid out")));
 
     /// <summary>Sends the quote; its figures are frozen from here.</summary>
-    internal static Written Send(string id, Desk desk, HttpRequest request) =>
-        Do(id, desk, request, (c, seen) => QuoteDeeds.Send(c, desk, id, seen, request.Deed(desk.Clock, "quote sent")));
+    internal static Written Send(string id, OpenShop shop, HttpRequest request) =>
+        Do(id, shop, request, (c, seen) => QuoteDeeds.Send(c, shop, id, seen, request.Deed(shop.Clock, "quote sent")));
 
     /// <summary>Withdraws the sent quote.</summary>
-    internal static Written Withdraw(string id, Desk desk, HttpRequest request) =>
-        Do(id, desk, request, (c, seen) =>
-            QuoteDeeds.Withdraw(c, desk, id, seen, request.Deed(desk.Clock, "quote withdrawn"))
+    internal static Written Withdraw(string id, OpenShop shop, HttpRequest request) =>
+        Do(id, shop, request, (c, seen) =>
+            QuoteDeeds.Withdraw(c, shop, id, seen, request.Deed(shop.Clock, "quote withdrawn"))
         );
 
     /// <summary>Takes the customer's yes to the proof, and answers which other orders it pushes behind their day or promise.</summary>
-    internal static MovedView Approve(string id, ApproveBody body, Desk desk, HttpRequest request)
+    internal static MovedView Approve(string id, ApproveBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
         return Replanned(
             id,
-            desk,
+            shop,
             connection =>
-                QuoteDeeds.Approve(connection, desk, id, body.By, seen, request.Deed(desk.Clock, "yes taken")),
+                QuoteDeeds.Approve(connection, shop, id, body.By, seen, request.Deed(shop.Clock, "yes taken")),
             PressDays.Pushed
         );
     }
 
     /// <summary>Notes the deposit, or the owner's override with its reason.</summary>
-    internal static Written Deposit(string id, DepositBody body, Desk desk, HttpRequest request) =>
-        Do(id, desk, request, (c, seen) =>
+    internal static Written Deposit(string id, DepositBody body, OpenShop shop, HttpRequest request) =>
+        Do(id, shop, request, (c, seen) =>
             QuoteDeeds.NoteDeposit(
                 c,
-                desk,
+                shop,
                 id,
                 body.Amount,
                 body.OverrideReason,
                 seen,
-                request.Deed(desk.Clock, "deposit noted")
+                request.Deed(shop.Clock, "deposit noted")
             )
         );
 
     /// <summary>Puts a line somewhere on the press day; the rest follows, and the answer says what changed.</summary>
-    internal static MovedView Move(string id, MoveBody body, Desk desk, HttpRequest request)
+    internal static MovedView Move(string id, MoveBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
         return Replanned(
             id,
-            desk,
+            shop,
             connection =>
                 PressDeeds.Move(
                     connection,
-                    desk,
+                    shop,
                     id,
                     body.LineId,
                     body.PressId,
                     body.From,
                     seen,
-                    request.Deed(desk.Clock, body.PressId is null ? "left to the plan" : "moved on the press day")
+                    request.Deed(shop.Clock, body.PressId is null ? "left to the plan" : "moved on the press day")
                 ),
             PressDays.Changes
         );
@@ -237,70 +237,70 @@ internal static class OrderDeedEndpoints
     // what a deed changes in the plan of all orders
     private static MovedView Replanned(
         string id,
-        Desk desk,
+        OpenShop shop,
         Func<SqliteConnection, long> deed,
         Func<FloorPlan, FloorPlan, FigureFormat, IReadOnlyList<string>> said
     ) =>
-        desk.Db.Write(connection =>
+        shop.Db.Write(connection =>
         {
-            var book = desk.Book(connection);
+            var book = shop.Book(connection);
             FloorPlan Now() =>
-                ShopFloor.Of(desk.Open(connection, book), book, desk.Clock.Wall(book.Numbers.Identity.TimeZone));
+                ShopFloor.Plan(shop.Open(connection, book), book, shop.Clock.Wall(book.Numbers.Identity.TimeZone));
             var before = Now();
             return new MovedView(id, deed(connection), said(before, Now(), book.Numbers.Format));
         });
 
     /// <summary>Ticks a gathered thing off, or on again.</summary>
-    internal static Written Tick(string id, string itemId, TickBody body, Desk desk, HttpRequest request) =>
-        Do(id, desk, request, (c, seen) =>
+    internal static Written Tick(string id, string itemId, TickBody body, OpenShop shop, HttpRequest request) =>
+        Do(id, shop, request, (c, seen) =>
             PressDeeds.Tick(
                 c,
-                desk,
+                shop,
                 id,
                 itemId,
                 body.Done,
                 seen,
-                request.Deed(desk.Clock, body.Done ? "it came" : "it did not come")
+                request.Deed(shop.Clock, body.Done ? "it came" : "it did not come")
             )
         );
 
     /// <summary>Keeps the count into the box.</summary>
-    internal static Written Count(string id, CountBody body, Desk desk, HttpRequest request) =>
-        Do(id, desk, request, (c, seen) =>
+    internal static Written Count(string id, CountBody body, OpenShop shop, HttpRequest request) =>
+        Do(id, shop, request, (c, seen) =>
             HandOverDeeds.Count(
                 c,
-                desk,
+                shop,
                 id,
                 [.. body.Sizes.Select(s => new CountedSize(s.LineId, s.Size, s.Pieces))],
                 seen,
-                request.Deed(desk.Clock, "counted")
+                request.Deed(shop.Clock, "counted")
             )
         );
 
     /// <summary>Gives what is counted to the customer and keeps the rest on the line.</summary>
-    internal static Written DeliverPart(string id, HandOverBody body, Desk desk, HttpRequest request) =>
-        Do(id, desk, request, (c, seen) =>
-            HandOverDeeds.DeliverPart(c, desk, id, body.To, seen, request.Deed(desk.Clock, "part delivered"))
+    internal static Written DeliverPart(string id, HandOverBody body, OpenShop shop, HttpRequest request) =>
+        Do(id, shop, request, (c, seen) =>
+            HandOverDeeds.DeliverPart(c, shop, id, body.To, seen, request.Deed(shop.Clock, "part delivered"))
         );
 
     /// <summary>Hands the pieces over.</summary>
-    internal static Written HandOver(string id, HandOverBody body, Desk desk, HttpRequest request) =>
-        Do(id, desk, request, (c, seen) =>
-            HandOverDeeds.HandOver(c, desk, id, body.To, seen, request.Deed(desk.Clock, "handed over"))
+    internal static Written HandOver(string id, HandOverBody body, OpenShop shop, HttpRequest request) =>
+        Do(id, shop, request, (c, seen) =>
+            HandOverDeeds.HandOver(c, shop, id, body.To, seen, request.Deed(shop.Clock, "handed over"))
         );
 
     /// <summary>Takes a hand-over back.</summary>
-    internal static Written TakeBack(string id, Desk desk, HttpRequest request) =>
-        Do(id, desk, request, (c, seen) =>
-            HandOverDeeds.TakeBack(c, desk, id, seen, request.Deed(desk.Clock, "hand-over taken back"))
+    internal static Written TakeBack(string id, OpenShop shop, HttpRequest request) =>
+        Do(id, shop, request, (c, seen) =>
+            HandOverDeeds.TakeBack(c, shop, id, seen, request.Deed(shop.Clock, "hand-over taken back"))
         );
 
     /// <summary>Closes the order.</summary>
-    internal static Written Close(string id, Desk desk, HttpRequest request) =>
-        Do(id, desk, request, (c, seen) => HandOverDeeds.Close(c, desk, id, seen, request.Deed(desk.Clock, "closed")));
+    internal static Written Close(string id, OpenShop shop, HttpRequest request) =>
+        Do(id, shop, request, (c, seen) => HandOverDeeds.Close(c, shop, id, seen, request.Deed(shop.Clock, "closed")));
 
     /// <summary>Begins a new order with the ask of an old one, at today's prices, its date still to be said.</summary>
-    internal static Written Again(string id, AgainBody body, Desk desk, HttpRequest request)
+    internal static Written Again(string id, AgainBody body, OpenShop shop, HttpRequest request)
     {
         if (body.Id.Length is 0 or > OrderEndpoints.LongestId)
         {
@@ -312,21 +312,21 @@ internal static class OrderDeedEndpoints
                 "id"
             );
         }
-        return desk.Db.Write(connection => new Written(
+        return shop.Db.Write(connection => new Written(
             body.Id,
-            OrderAgain.Do(connection, desk, id, body.Id, request.Deed(desk.Clock, "ordered again")).Version
+            OrderAgain.Do(connection, shop, id, body.Id, request.Deed(shop.Clock, "ordered again")).Version
         ));
     }
 
     internal static Written Do(
         string id,
-        Desk desk,
+        OpenShop shop,
         HttpRequest request,
         Func<Microsoft.Data.Sqlite.SqliteConnection, long, long> deed
     )
     {
         var seen = request.Seen();
-        return desk.Db.Write(connection =>
+        return shop.Db.Write(connection =>
         {
             var stands = (Aggregates.Orders.Get(connection, id) ?? throw RefusedException.NoSuch("order", id)).Version;
             return stands == seen

@@ -54,8 +54,8 @@ internal static class OrderEndpoints
         orders.MapGet("{id}/learned", Learned).WithName("learned");
         orders.MapGet("{id}/history", History).WithName("orderHistory");
         orders
-            .MapGet("{id}/sending", (string id, Desk desk) =>
-                desk.Db.Read(c => SendViews.Of(desk.Case(c, id, desk.Book(c))))
+            .MapGet("{id}/sending", (string id, OpenShop shop) =>
+                shop.Db.Read(c => SendViews.Of(shop.Case(c, id, shop.Book(c))))
             )
             .WithName("sending")
             .OpenTo(Caller.Press)
@@ -65,13 +65,13 @@ internal static class OrderEndpoints
     }
 
     /// <summary>Orders by number or customer, newest first; all of them for an empty text.</summary>
-    internal static List<Found> Find(Desk desk, string? find) =>
-        desk.Db.Read(connection =>
+    internal static List<Found> Find(OpenShop shop, string? find) =>
+        shop.Db.Read(connection =>
         {
-            var book = desk.Book(connection);
+            var book = shop.Book(connection);
             return OrderStore
                 .Find(connection, find ?? "", MostFound)
-                .Select(o => desk.Case(connection, o.Value.Id, book))
+                .Select(o => shop.Case(connection, o.Value.Id, book))
                 .Select(c => new Found(
                     c.Order.Id,
                     c.Order.Code,
@@ -85,14 +85,14 @@ internal static class OrderEndpoints
         });
 
     /// <summary>One order with its slip.</summary>
-    internal static OrderView Get(string id, Desk desk, HttpContext context)
+    internal static OrderView Get(string id, OpenShop shop, HttpContext context)
     {
-        var order = desk.Db.Read(c => OrderViews.Order(c, desk, id));
-        return Admission.CallerOf(context, desk.Db) == Caller.Press ? order.AtThePress() : order;
+        var order = shop.Db.Read(c => OrderViews.Order(c, shop, id));
+        return Admission.CallerOf(context, shop.Db) == Caller.Press ? order.AtThePress() : order;
     }
 
     /// <summary>Keeps the ask. A new order needs no If-Match; sending the same again changes nothing.</summary>
-    internal static Written Put(string id, AskBody body, Desk desk, HttpRequest request)
+    internal static Written Put(string id, AskBody body, OpenShop shop, HttpRequest request)
     {
         if (id.Length > LongestId)
         {
@@ -104,9 +104,9 @@ internal static class OrderEndpoints
                 "id"
             );
         }
-        return desk.Db.Write(connection =>
+        return shop.Db.Write(connection =>
         {
-            var ask = desk.Book(connection).Places.Settled(body.ToCore());
+            var ask = shop.Book(connection).Places.Settled(body.ToCore());
             var before = Aggregates.Orders.Get(connection, id);
             if (before is not null && Same(before.Value.Ask, ask))
             {
@@ -115,10 +115,10 @@ internal static class OrderEndpoints
             var seen = request.SeenOrNew(before is not null);
             if (before is not null && before.Version != seen)
             {
-                throw Collision.Of(
+                throw Collision.Refusal(
                     body,
-                    AskBody.Of(before.Value.Ask),
-                    Aggregates.Orders.At(connection, id, seen) is { } was ? AskBody.Of(was.Ask) : null,
+                    AskBody.From(before.Value.Ask),
+                    Aggregates.Orders.At(connection, id, seen) is { } was ? AskBody.From(was.Ask) : null,
                     before.Version
                 );
             }
@@ -127,11 +127,11 @@ internal static class OrderEndpoints
                 SaveAsk
                     .Do(
                         connection,
-                        desk,
+                        shop,
                         id,
                         ask,
                         seen,
-                        request.Deed(desk.Clock, before is null ? "new ask" : "ask changed")
+                        request.Deed(shop.Clock, before is null ? "new ask" : "ask changed")
                     )
                     .Version
             );
@@ -141,13 +141,13 @@ internal static class OrderEndpoints
     /// <summary>Every method held against a line of the order (the first when none is named), at its own quantity or another.</summary>
     internal static Comparison Compare(
         string id,
-        Desk desk,
+        OpenShop shop,
         string? line,
         int? quantity,
         string? mix,
         [AsParameters] WhatIfQuery tried
     ) =>
-        desk.Db.Read(connection =>
+        shop.Db.Read(connection =>
         {
             var whatIf = tried.ToCore();
             RefusedException.IfAny(whatIf?.Problems() ?? []);
@@ -164,8 +164,8 @@ internal static class OrderEndpoints
                     ]
                     : []
             );
-            var book = desk.Book(connection);
-            var c = desk.Case(connection, id, book);
+            var book = shop.Book(connection);
+            var c = shop.Case(connection, id, book);
             var own = mix is null
                 ? null
                 : Mixed.Find(mix)
@@ -176,7 +176,7 @@ internal static class OrderEndpoints
                         "A way for each print, as in htv@front+embroidery@chest.",
                         "mix"
                     );
-            return desk.Compare(c, c.Line(line), quantity, book, desk.Open(connection, book), own: own, whatIf: whatIf)
+            return shop.Compare(c, c.Line(line), quantity, book, shop.Open(connection, book), own: own, whatIf: whatIf)
                 ?? throw new RefusedException(
                     409,
                     "incomplete",
@@ -188,25 +188,25 @@ internal static class OrderEndpoints
         });
 
     /// <summary>Each line of an order by its own best way, or one way for all of them.</summary>
-    internal static OrderWays? Ways(string id, Desk desk) =>
-        desk.Db.Read(connection =>
+    internal static OrderWays? Ways(string id, OpenShop shop) =>
+        shop.Db.Read(connection =>
         {
-            var book = desk.Book(connection);
-            var c = desk.Case(connection, id, book);
+            var book = shop.Book(connection);
+            var c = shop.Case(connection, id, book);
             return book.Presses.Count == 0 || !c.IsComplete
                 ? null
-                : OrderWays.Of([.. c.Lines.Select(l => l.InHand!)], book.For(c.Customer));
+                : OrderWays.Find([.. c.Lines.Select(l => l.InHand!)], book.For(c.Customer));
         });
 
     /// <summary>Which input moves the cost of a piece most by one way of a line.</summary>
-    internal static IReadOnlyList<Swing> Swings(string id, Desk desk, string? line, string method) =>
-        desk.Db.Read(connection =>
+    internal static IReadOnlyList<Swing> Swings(string id, OpenShop shop, string? line, string method) =>
+        shop.Db.Read(connection =>
         {
-            var book = desk.Book(connection);
-            var c = desk.Case(connection, id, book);
+            var book = shop.Book(connection);
+            var c = shop.Case(connection, id, book);
             var way = DecorationMethods.Find(method) ?? throw RefusedException.NoSuch("method", method);
             return c.Line(line).InHand is { } inHand && book.Presses.Count > 0
-                ? Swing.Of(way, inHand, book.For(c.Customer))
+                ? Swing.Reckon(way, inHand, book.For(c.Customer))
                 : throw new RefusedException(
                     409,
                     "incomplete",
@@ -216,11 +216,11 @@ internal static class OrderEndpoints
         });
 
     /// <summary>Every way at every quantity of a line of the order: stretches of the cheapest and the best, crossings, close bands.</summary>
-    internal static QuantityRibbon Ribbon(string id, Desk desk, string? line) =>
-        desk.Db.Read(connection =>
+    internal static QuantityRibbon Ribbon(string id, OpenShop shop, string? line) =>
+        shop.Db.Read(connection =>
         {
-            var book = desk.Book(connection);
-            var c = desk.Case(connection, id, book);
+            var book = shop.Book(connection);
+            var c = shop.Case(connection, id, book);
             var of = c.Line(line);
             return of.InHand is null || book.Presses.Count == 0
                 ? throw new RefusedException(
@@ -229,21 +229,22 @@ internal static class OrderEndpoints
                     $"{c.Order.Code} cannot be compared yet.",
                     "Finish the ask first, and add a press on the Floor."
                 )
-                : desk.Ribbon(c, of, book, desk.Open(connection, book));
+                : shop.Ribbon(c, of, book, shop.Open(connection, book));
         });
 
     /// <summary>What is bought for a line of the order; for the first when none is named.</summary>
-    internal static LayoutView Layout(string id, Desk desk, string? line) =>
-        desk.Db.Read(c => OrderViews.Layout(c, desk, id, line));
+    internal static LayoutView Layout(string id, OpenShop shop, string? line) =>
+        shop.Db.Read(c => OrderViews.Layout(c, shop, id, line));
 
     /// <summary>The quote as sent, or as it would be sent now.</summary>
-    internal static QuoteView Quote(string id, Desk desk) => desk.Db.Read(c => OrderViews.Quote(c, desk, id));
+    internal static QuoteView Quote(string id, OpenShop shop) => shop.Db.Read(c => OrderViews.Quote(c, shop, id));
 
     /// <summary>What the order came to against its quote.</summary>
-    internal static LearnView Learned(string id, Desk desk) => desk.Db.Read(c => OrderViews.Learned(c, desk, id));
+    internal static LearnView Learned(string id, OpenShop shop) => shop.Db.Read(c => OrderViews.Learned(c, shop, id));
 
     /// <summary>What was done to the order, when and on which device.</summary>
-    internal static List<PastDeed> History(string id, Desk desk) => desk.Db.Read(c => UndoStore.Of(c, "order", id));
+    internal static List<PastDeed> History(string id, OpenShop shop) =>
+        shop.Db.Read(c => UndoStore.Past(c, "order", id));
 
     private static bool Same(Ask a, Ask b) =>
         a with { Lines = b.Lines } == b

@@ -36,10 +36,10 @@ internal static class OrderPapers
             .OpenTo(Caller.Press)
             .Produces(200, contentType: "text/csv");
         orders
-            .MapGet("{id}/label.pdf", (string id, Desk desk) =>
-                desk.Db.Read(c =>
+            .MapGet("{id}/label.pdf", (string id, OpenShop shop) =>
+                shop.Db.Read(c =>
                     TypedResults.File(
-                        LabelPdf.Print(SendViews.Labels(desk.Case(c, id, desk.Book(c)))),
+                        LabelPdf.Print(SendViews.Labels(shop.Case(c, id, shop.Book(c)))),
                         "application/pdf"
                     )
                 )
@@ -56,11 +56,11 @@ internal static class OrderPapers
     }
 
     /// <summary>Where each print lies on each size, at true size on paper: to lay on the garment.</summary>
-    internal static FileContentHttpResult Placements(string id, Desk desk) =>
-        desk.Db.Read(connection =>
+    internal static FileContentHttpResult Placements(string id, OpenShop shop) =>
+        shop.Db.Read(connection =>
         {
-            var book = desk.Book(connection);
-            var c = desk.Case(connection, id, book);
+            var book = shop.Book(connection);
+            var c = shop.Case(connection, id, book);
             var sheet = PlacementViews.Sheet(c, book.Numbers);
             return sheet.Lines.Any(l => l.Prints.Count > 0)
                 ? TypedResults.File(PlacementSheetPdf.Print(sheet), "application/pdf")
@@ -73,8 +73,8 @@ internal static class OrderPapers
         });
 
     /// <summary>The lists of names and numbers of all lines, for who cuts or prints them.</summary>
-    internal static FileContentHttpResult Names(string id, Desk desk) =>
-        desk.Db.Read(connection =>
+    internal static FileContentHttpResult Names(string id, OpenShop shop) =>
+        shop.Db.Read(connection =>
         {
             var order = Aggregates.Orders.Get(connection, id)?.Value ?? throw RefusedException.NoSuch("order", id);
             var rows = order.Ask.Lines.SelectMany(
@@ -97,19 +97,19 @@ internal static class OrderPapers
         });
 
     /// <summary>The quote's page: the very bytes that were sent, or a preview.</summary>
-    internal static FileContentHttpResult QuotePage(string id, Desk desk) =>
-        desk.Db.Read(c =>
+    internal static FileContentHttpResult QuotePage(string id, OpenShop shop) =>
+        shop.Db.Read(c =>
             TypedResults.File(
-                QuoteStore.Pdf(c, id) ?? QuotePdf.Print(OrderViews.Quote(c, desk, id).Quote.Document),
+                QuoteStore.Pdf(c, id) ?? QuotePdf.Print(OrderViews.Quote(c, shop, id).Quote.Document),
                 "application/pdf"
             )
         );
 
     /// <summary>The order's confirmation: what was said yes to, what is paid and what is left.</summary>
-    internal static FileContentHttpResult Confirmation(string id, Desk desk) =>
-        desk.Db.Read(connection =>
+    internal static FileContentHttpResult Confirmation(string id, OpenShop shop) =>
+        shop.Db.Read(connection =>
         {
-            var c = desk.Case(connection, id, desk.Book(connection));
+            var c = shop.Case(connection, id, shop.Book(connection));
             return c.Frozen is null || c.Order.Facts.Gathering.Approval is null
                 ? throw new RefusedException(
                     409,
@@ -118,16 +118,16 @@ internal static class OrderPapers
                     "Take their yes under Gather first."
                 )
                 : TypedResults.File(
-                    QuotePdf.Print(QuoteWords.Confirmation(c, desk.Clock.Wall(c.Frozen.Numbers.Identity.TimeZone))),
+                    QuotePdf.Print(QuoteWords.Confirmation(c, shop.Clock.Wall(c.Frozen.Numbers.Identity.TimeZone))),
                     "application/pdf"
                 );
         });
 
     /// <summary>The packing slip of what is counted.</summary>
-    internal static FileContentHttpResult Slip(string id, Desk desk) =>
-        desk.Db.Read(connection =>
+    internal static FileContentHttpResult Slip(string id, OpenShop shop) =>
+        shop.Db.Read(connection =>
         {
-            var c = desk.Case(connection, id, desk.Book(connection));
+            var c = shop.Case(connection, id, shop.Book(connection));
             if (c.Frozen is null || c.Order.Facts.Sending.Counted.Count == 0)
             {
                 throw new RefusedException(
@@ -143,7 +143,7 @@ internal static class OrderPapers
                 n.Identity.Name,
                 n.Identity.Address,
                 c.Order.Code,
-                Shown.DayAndYear(DateOnly.FromDateTime(desk.Clock.Wall(n.Identity.TimeZone)), n.Format),
+                Shown.DayAndYear(DateOnly.FromDateTime(shop.Clock.Wall(n.Identity.TimeZone)), n.Format),
                 c.Customer?.Name ?? "",
                 c.Customer?.Contact ?? "",
                 [
@@ -164,11 +164,11 @@ internal static class OrderPapers
         });
 
     /// <summary>A care card of 4 × 6 in to put in.</summary>
-    internal static FileContentHttpResult CareCardPage(string id, Desk desk) =>
-        desk.Db.Read(connection =>
+    internal static FileContentHttpResult CareCardPage(string id, OpenShop shop) =>
+        shop.Db.Read(connection =>
         {
-            desk.Case(connection, id, desk.Book(connection));
-            var n = Desk.Numbers(connection);
+            shop.Case(connection, id, shop.Book(connection));
+            var n = OpenShop.Numbers(connection);
             return TypedResults.File(
                 LabelPdf.Print(
                     new CareCard(n.Identity.Name, n.Identity.Contact, [.. MakeQuote.CareRules.Select(r => $"{r}.")])

@@ -64,8 +64,8 @@ internal static class PlaceEndpoints
     }
 
     /// <summary>All places with their versions, in the order they are offered; those no longer offered too.</summary>
-    internal static List<Versioned<Place>> All(Desk desk) =>
-        desk.Db.Read(c =>
+    internal static List<Versioned<Place>> All(OpenShop shop) =>
+        shop.Db.Read(c =>
         {
             var kept = Aggregates.Places.All(c).ToDictionary(p => p.Value.Id);
             return new PlaceBook(kept.Values.Select(p => p.Value))
@@ -74,11 +74,11 @@ internal static class PlaceEndpoints
         });
 
     /// <summary>Keeps a place; a new one needs no If-Match. Quotes that were sent keep the place they were sent with.</summary>
-    internal static Views.Written Keep(string id, PlaceBody body, Desk desk, HttpRequest request)
+    internal static Views.Written Keep(string id, PlaceBody body, OpenShop shop, HttpRequest request)
     {
         var place = body.ToCore(id);
         RefusedException.IfAny(place.Problems());
-        return desk.Db.Write(c =>
+        return shop.Db.Write(c =>
         {
             if (Places.Find(id) is { } usual && Aggregates.Places.Get(c, id) is null)
             {
@@ -86,13 +86,13 @@ internal static class PlaceEndpoints
                     c,
                     usual,
                     0,
-                    request.Deed(desk.Clock, "place as usual") with
+                    request.Deed(shop.Clock, "place as usual") with
                     {
                         Undoable = false,
                     }
                 );
             }
-            return ShopEndpoints.Save(c, desk, request, Aggregates.Places, id, place);
+            return ShopEndpoints.Save(c, shop, request, Aggregates.Places, id, place);
         });
     }
 }

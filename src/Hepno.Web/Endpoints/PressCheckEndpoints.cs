@@ -125,19 +125,19 @@ internal static class PressCheckEndpoints
     }
 
     /// <summary>Ids of the presses that are set aside: off by more than can be corrected.</summary>
-    internal static List<string> SetAside(Desk desk) =>
-        desk.Db.Read(c => Aggregates.Presses.All(c).Where(p => p.Value.IsSetAside()).Select(p => p.Value.Id).ToList());
+    internal static List<string> SetAside(OpenShop shop) =>
+        shop.Db.Read(c => Aggregates.Presses.All(c).Where(p => p.Value.IsSetAside()).Select(p => p.Value.Id).ToList());
 
     /// <summary>What is known of a press's platen, and what to set for each recipe's heat.</summary>
-    internal static PlatenView Platen(string id, Desk desk) =>
-        desk.Db.Read(c =>
+    internal static PlatenView Platen(string id, OpenShop shop) =>
+        shop.Db.Read(c =>
         {
             var kept = Aggregates.Presses.Get(c, id) ?? throw RefusedException.NoSuch("press", id);
-            var book = desk.Book(c);
+            var book = shop.Book(c);
             var (press, f, today) = (
                 kept.Value,
                 book.Numbers.Format,
-                DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.Identity.TimeZone))
+                DateOnly.FromDateTime(shop.Clock.Wall(book.Numbers.Identity.TimeZone))
             );
             var newest = press.Maps is { Count: > 0 } maps ? maps[^1] : null;
             var due = newest?.Day.AddDays(PlatenMap.CheckDays);
@@ -178,17 +178,17 @@ internal static class PressCheckEndpoints
                             $"{Shown.DayAndYear(m.Day, f)}: {Said(m, press, f)}{(m.By.Length > 0 ? $", by {m.By}" : "")}"
                         ),
                 ],
-                Since(c, desk, press, book),
+                Since(c, shop, press, book),
                 [.. (press.Accessories ?? []).Select(a => Wear(c, press, book, a))]
             );
         });
 
     /// <summary>Adds a map; what is set from now on follows from it.</summary>
-    internal static Written AddMap(string id, PlatenMapBody body, Desk desk, HttpRequest request)
+    internal static Written AddMap(string id, PlatenMapBody body, OpenShop shop, HttpRequest request)
     {
         var map = new PlatenMap(body.Day, body.SetPointF, body.PointsF, body.Doubtful, body.By.Trim());
         RefusedException.IfAny(map.Problems());
-        return desk.Db.Write(c =>
+        return shop.Db.Write(c =>
         {
             var press = PressOf(id, c);
             return new Written(
@@ -197,15 +197,15 @@ internal static class PressCheckEndpoints
                     c,
                     press.Measured(map),
                     request.Seen(),
-                    request.Deed(desk.Clock, "platen measured")
+                    request.Deed(shop.Clock, "platen measured")
                 )
             );
         });
     }
 
     /// <summary>Reads the simulated thermometer at one of the nine points.</summary>
-    internal static Reading Thermometer(string id, int point, double setPointF, Desk desk) =>
-        desk.Db.Read(c =>
+    internal static Reading Thermometer(string id, int point, double setPointF, OpenShop shop) =>
+        shop.Db.Read(c =>
         {
             var press = PressOf(id, c);
             RefusedException.IfAny(
@@ -216,33 +216,33 @@ internal static class PressCheckEndpoints
             RefusedException.IfAny(PlatenMap.OutOfRange(setPointF) is { } problem ? [problem] : []);
             return new Reading(
                 true,
-                SimulatedThermometer.Read(press.Id, point, setPointF, DateOnly.FromDateTime(desk.Clock.Utc))
+                SimulatedThermometer.Read(press.Id, point, setPointF, DateOnly.FromDateTime(shop.Clock.Utc))
             );
         });
 
     /// <summary>Notes a paper-pull test: which pressure the dial gave on a thickness and lower platen.</summary>
-    internal static Written Pull(string id, PaperPullBody body, Desk desk, HttpRequest request)
+    internal static Written Pull(string id, PaperPullBody body, OpenShop shop, HttpRequest request)
     {
         var pull = new PaperPull(body.Dial, body.Thickness, body.Lower.Trim(), body.Corners, body.Pillow.Trim());
         RefusedException.IfAny(pull.Problems());
-        return desk.Db.Write(c =>
+        return shop.Db.Write(c =>
         {
             var press = pull.Noted(PressOf(id, c));
             RefusedException.IfAny(press.Problems());
             return new Written(
                 id,
-                Aggregates.Presses.Put(c, press, request.Seen(), request.Deed(desk.Clock, "dial noted"))
+                Aggregates.Presses.Put(c, press, request.Seen(), request.Deed(shop.Clock, "dial noted"))
             );
         });
     }
 
     /// <summary>What a press says of itself: the simulated one that ships with the program.</summary>
-    internal static PressReadoutView Readout(string id, Desk desk, IPressReadout device) =>
-        desk.Db.Read(c => ReadoutOf(id, c, desk, device));
+    internal static PressReadoutView Readout(string id, OpenShop shop, IPressReadout device) =>
+        shop.Db.Read(c => ReadoutOf(id, c, shop, device));
 
     /// <summary>Sets the simulated press, or switches it off. Faster makes its minutes shorter, to try it out.</summary>
-    internal static PressReadoutView SetReadout(string id, PressSetBody body, Desk desk, IPressReadout device) =>
-        desk.Db.Read(c =>
+    internal static PressReadoutView SetReadout(string id, PressSetBody body, OpenShop shop, IPressReadout device) =>
+        shop.Db.Read(c =>
         {
             var press = PressOf(id, c);
             RefusedException.IfAny([
@@ -252,7 +252,7 @@ internal static class PressCheckEndpoints
                     : [new Problem("range", $"{body.Faster} times as fast.", "faster", "1, 10 or 60.")],
             ]);
             device.Set(press, body.SetPointF, body.Faster);
-            return ReadoutOf(id, c, desk, device);
+            return ReadoutOf(id, c, shop, device);
         });
 
     private static WearView Wear(Microsoft.Data.Sqlite.SqliteConnection c, Press press, ShopBook book, Accessory a)
@@ -273,13 +273,18 @@ internal static class PressCheckEndpoints
 
     private static DateTime StartOf(DateOnly day) => day.ToDateTime(TimeOnly.MinValue, DateTimeKind.Utc);
 
-    private static PressedSince Since(Microsoft.Data.Sqlite.SqliteConnection c, Desk desk, Press press, ShopBook book)
+    private static PressedSince Since(
+        Microsoft.Data.Sqlite.SqliteConnection c,
+        OpenShop shop,
+        Press press,
+        ShopBook book
+    )
     {
         var good = press.LastGoodCheck();
-        var lines = desk.PressedSince(c, press.Id, good is { } from ? StartOf(from) : DateTime.UnixEpoch);
+        var lines = shop.PressedSince(c, press.Id, good is { } from ? StartOf(from) : DateTime.UnixEpoch);
         var said = lines
             .Take(MostListed)
-            .Select(l => (l.LineId, l.Pieces, Order: desk.Case(c, l.OrderId, book)))
+            .Select(l => (l.LineId, l.Pieces, Order: shop.Case(c, l.OrderId, book)))
             .Select(l =>
                 $"{l.Order.CodeOf(l.LineId)}, {l.Order.Customer?.Name ?? "no customer"}: {l.Pieces} of {l.Order.Line(l.LineId).What}"
             );
@@ -303,11 +308,11 @@ internal static class PressCheckEndpoints
     private static PressReadoutView ReadoutOf(
         string id,
         Microsoft.Data.Sqlite.SqliteConnection c,
-        Desk desk,
+        OpenShop shop,
         IPressReadout device
     )
     {
-        var (read, f) = (device.Read(PressOf(id, c)), Desk.Numbers(c).Format);
+        var (read, f) = (device.Read(PressOf(id, c)), OpenShop.Numbers(c).Format);
         var until = read.MinutesUntil * 60;
         var said = !read.On
             ? Press.IsHot(read.HeatF)

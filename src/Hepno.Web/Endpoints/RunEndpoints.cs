@@ -54,14 +54,14 @@ internal static class RunEndpoints
     }
 
     /// <summary>The whole plan of a run and its events, folded.</summary>
-    internal static RunView Get(string id, Desk desk) => desk.Db.Read(c => OrderViews.Run(c, desk, id));
+    internal static RunView Get(string id, OpenShop shop) => shop.Db.Read(c => OrderViews.Run(c, shop, id));
 
     /// <summary>The run on paper: recipes to read, a box to tick for every piece.</summary>
-    internal static FileContentHttpResult Sheet(string id, Desk desk) =>
-        desk.Db.Read(connection =>
+    internal static FileContentHttpResult Sheet(string id, OpenShop shop) =>
+        shop.Db.Read(connection =>
         {
-            var run = OrderViews.Run(connection, desk, id);
-            var c = desk.Case(connection, id, desk.Book(connection));
+            var run = OrderViews.Run(connection, shop, id);
+            var c = shop.Case(connection, id, shop.Book(connection));
             var n = c.Frozen!.Numbers;
             var lines = run
                 .Lines.Select(l => new RunLinePrinted(
@@ -121,19 +121,19 @@ internal static class RunEndpoints
     }
 
     /// <summary>Begins pressing; again it is the same run.</summary>
-    internal static Written Start(string id, Desk desk, HttpRequest request) =>
-        desk.Db.Write(c => new Written(
+    internal static Written Start(string id, OpenShop shop, HttpRequest request) =>
+        shop.Db.Write(c => new Written(
             id,
-            PressDeeds.StartRun(c, desk, id, request.Deed(desk.Clock, "pressing begun"))
+            PressDeeds.StartRun(c, shop, id, request.Deed(shop.Clock, "pressing begun"))
         ));
 
     /// <summary>Adds an event and answers with the folded counts. Carries no version: events only ever accrue.</summary>
-    internal static RunState Add(string id, string eventId, RunEventBody body, Desk desk, HttpRequest request)
+    internal static RunState Add(string id, string eventId, RunEventBody body, OpenShop shop, HttpRequest request)
     {
         RefusedException.IfAny(Problems(eventId, body));
-        return desk.Db.Write(connection =>
+        return shop.Db.Write(connection =>
         {
-            var c = desk.Case(connection, id, desk.Book(connection));
+            var c = shop.Case(connection, id, shop.Book(connection));
             if (c.Order.Facts.Pressing.StartedAt is null || c.Frozen is null)
             {
                 throw new RefusedException(
@@ -171,9 +171,9 @@ internal static class RunEndpoints
                     body.SecondsOnPiece,
                     body.Laps?.Select(l => new StepLap(l.Step, l.Seconds)).ToList()
                 ),
-                desk.Clock.Utc
+                shop.Clock.Utc
             );
-            return RunFold.Of(c.RunLines, RunStore.Of(connection, id));
+            return RunFold.Fold(c.RunLines, RunStore.Of(connection, id));
         });
     }
 
@@ -181,7 +181,7 @@ internal static class RunEndpoints
     internal static ElsewhereView InHand(
         string id,
         InHandBody body,
-        Desk desk,
+        OpenShop shop,
         PiecesInHand inHand,
         HttpRequest request
     )
@@ -199,7 +199,7 @@ internal static class RunEndpoints
                 "pieces"
             );
         }
-        if (desk.Db.Read(c => Aggregates.Orders.Get(c, id)) is null)
+        if (shop.Db.Read(c => Aggregates.Orders.Get(c, id)) is null)
         {
             throw RefusedException.NoSuch("order", id);
         }

@@ -267,22 +267,22 @@ internal static class ShopEndpoints
                 ),
             r => r.Problems()
         );
-        api.MapGet("/remnant-uses", (Desk desk) =>
-                desk.Db.Read(c =>
+        api.MapGet("/remnant-uses", (OpenShop shop) =>
+                shop.Db.Read(c =>
                     RemnantStore.Uses(c).Select(u => new RemnantUseView(u.RemnantId, $"T-{u.Number}")).ToList()
                 )
             )
             .WithTags("remnants")
             .WithName("remnantUses")
             .WithSummary("Which pieces of vinyl orders use.");
-        api.MapGet("/drawer", (Desk desk) =>
-                desk.Db.Read(c =>
+        api.MapGet("/drawer", (OpenShop shop) =>
+                shop.Db.Read(c =>
                     DrawerStore
                         .All(c)
                         .Select(k =>
-                            Views.DrawerView.Of(
+                            Views.DrawerView.From(
                                 k,
-                                DateOnly.FromDateTime(desk.Clock.Wall(Desk.Numbers(c).Identity.TimeZone))
+                                DateOnly.FromDateTime(shop.Clock.Wall(OpenShop.Numbers(c).Identity.TimeZone))
                             )
                         )
                         .ToList()
@@ -343,18 +343,18 @@ internal static class ShopEndpoints
             r => r.Problems()
         );
         api.MapGet("/customers/find", FindCustomers).WithTags("customers").WithName("findCustomers");
-        api.MapGet("/customers/{id}/record", (string id, Desk desk) =>
-                desk.Db.Read(c => Views.CustomerRecord.Of(c, desk, id))
+        api.MapGet("/customers/{id}/record", (string id, OpenShop shop) =>
+                shop.Db.Read(c => Views.CustomerRecord.Read(c, shop, id))
             )
             .WithTags("customers")
             .WithName("customerRecord")
             .WithSummary("A customer with past orders and what they earned.");
         api.MapGet("/customers/{id}/export", ExportCustomer).WithTags("customers").WithName("exportCustomer");
         api.MapPost("/customers/{id}/erase", EraseCustomer).WithTags("customers").WithName("eraseCustomer");
-        MapPrices(api, "styles", Aggregates.Styles, ThingPrices.Of);
-        MapPrices(api, "films", Aggregates.Films, ThingPrices.Of);
-        MapPrices(api, "vinyls", Aggregates.Vinyls, ThingPrices.Of);
-        MapPrices(api, "screens", Aggregates.Screens, ThingPrices.Of);
+        MapPrices(api, "styles", Aggregates.Styles, ThingPrices.Prices);
+        MapPrices(api, "films", Aggregates.Films, ThingPrices.Prices);
+        MapPrices(api, "vinyls", Aggregates.Vinyls, ThingPrices.Prices);
+        MapPrices(api, "screens", Aggregates.Screens, ThingPrices.Prices);
         MapPrices(api, "film-printers", Aggregates.FilmPrinters, p =>
             [
                 ("colour, a ml", p.ColourPricePerMl),
@@ -372,17 +372,17 @@ internal static class ShopEndpoints
                 ("protection paper, a sheet", p.ProtectionPrice),
             ]
         );
-        MapPrices(api, "paper-printers", Aggregates.PaperPrinters, ThingPrices.Of);
-        MapPrices(api, "garment-printers", Aggregates.GarmentPrinters, ThingPrices.Of);
-        MapPrices(api, "stitch-machines", Aggregates.Stitchers, ThingPrices.Of);
-        MapPrices(api, "papers", Aggregates.Papers, ThingPrices.Of);
-        MapPrices(api, "outside-printers", Aggregates.OutsidePrinters, ThingPrices.Of);
-        MapPrices(api, "pod-services", Aggregates.PodServices, ThingPrices.Of);
-        MapPrices(api, "cloths", Aggregates.Cloths, ThingPrices.Of);
-        MapPrices(api, "calenders", Aggregates.Calenders, ThingPrices.Of);
+        MapPrices(api, "paper-printers", Aggregates.PaperPrinters, ThingPrices.Prices);
+        MapPrices(api, "garment-printers", Aggregates.GarmentPrinters, ThingPrices.Prices);
+        MapPrices(api, "stitch-machines", Aggregates.Stitchers, ThingPrices.Prices);
+        MapPrices(api, "papers", Aggregates.Papers, ThingPrices.Prices);
+        MapPrices(api, "outside-printers", Aggregates.OutsidePrinters, ThingPrices.Prices);
+        MapPrices(api, "pod-services", Aggregates.PodServices, ThingPrices.Prices);
+        MapPrices(api, "cloths", Aggregates.Cloths, ThingPrices.Prices);
+        MapPrices(api, "calenders", Aggregates.Calenders, ThingPrices.Prices);
         api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
         api.MapGet("/numbers", GetNumbers).WithTags("numbers").WithName("numbers");
-        api.MapGet("/numbers/rates", (Desk desk) => desk.Db.Read(c => RatesView.Of(Desk.Numbers(c))))
+        api.MapGet("/numbers/rates", (OpenShop shop) => shop.Db.Read(c => RatesView.From(OpenShop.Numbers(c))))
             .WithTags("numbers")
             .WithName("rates")
             .WithSummary("The two rates of an hour of hands, opened to people and fixed costs.");
@@ -394,12 +394,12 @@ internal static class ShopEndpoints
     }
 
     /// <summary>Customers whose name or contact holds the text, accents and case aside.</summary>
-    internal static List<Customer> FindCustomers(Desk desk, string? text) =>
-        desk.Db.Read(c => CustomerStore.Find(c, text ?? "", 8));
+    internal static List<Customer> FindCustomers(OpenShop shop, string? text) =>
+        shop.Db.Read(c => CustomerStore.Find(c, text ?? "", 8));
 
     /// <summary>Everything Hepno knows of a customer, for the customer.</summary>
-    internal static CustomerExport ExportCustomer(string id, Desk desk) =>
-        desk.Db.Read(c =>
+    internal static CustomerExport ExportCustomer(string id, OpenShop shop) =>
+        shop.Db.Read(c =>
         {
             var customer = Aggregates.Customers.Get(c, id) ?? throw RefusedException.NoSuch("customer", id);
             return new CustomerExport(
@@ -414,7 +414,7 @@ internal static class ShopEndpoints
                             o.Value.Facts,
                             [
                                 .. QuoteStore
-                                    .Of(c, o.Value.Id)
+                                    .OfOrder(c, o.Value.Id)
                                     .Select(q => new QuoteExport(
                                         q.SentAt,
                                         q.WithdrawnAt,
@@ -427,16 +427,16 @@ internal static class ShopEndpoints
         });
 
     /// <summary>Forgets the person for good; orders and quotes keep their figures. Daily copies still hold the name until they are thirteen months old.</summary>
-    internal static Views.Written EraseCustomer(string id, Desk desk, HttpRequest request)
+    internal static Views.Written EraseCustomer(string id, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
-        var (done, files) = desk.Db.Write(c =>
+        var (done, files) = shop.Db.Write(c =>
         {
             var theirs = ForgetCustomer.FilesOf(c, id);
             return (
                 new Views.Written(
                     id,
-                    ForgetCustomer.Do(c, desk, id, seen, request.Deed(desk.Clock, "customer erased"))
+                    ForgetCustomer.Do(c, shop, id, seen, request.Deed(shop.Clock, "customer erased"))
                 ),
                 theirs
             );
@@ -444,16 +444,16 @@ internal static class ShopEndpoints
         // only once the orders no longer name them
         foreach (var hash in files)
         {
-            KeptFiles.Drop(desk.Db.Folder, hash);
+            KeptFiles.Drop(shop.Db.Folder, hash);
         }
         return done;
     }
 
     /// <summary>Takes a style off the Shelf; one that open orders use stays.</summary>
-    internal static Views.Written RetireStyle(string id, Desk desk, HttpRequest request)
+    internal static Views.Written RetireStyle(string id, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(connection =>
+        return shop.Db.Write(connection =>
         {
             var style = Aggregates.Styles.Get(connection, id) ?? throw RefusedException.NoSuch("style", id);
             if (StyleStore.OpenOrdersOf(connection, id) is { Count: > 0 } used)
@@ -474,21 +474,21 @@ internal static class ShopEndpoints
                         Retired = true,
                     },
                     seen,
-                    request.Deed(desk.Clock, "style retired")
+                    request.Deed(shop.Clock, "style retired")
                 )
             );
         });
     }
 
     /// <summary>The shop's numbers; version 0 while they are the starting values.</summary>
-    internal static Versioned<NumbersBody> GetNumbers(Desk desk) =>
-        desk.Db.Read(c => new Versioned<NumbersBody>(
-            NumbersBody.Of(Desk.Numbers(c)),
+    internal static Versioned<NumbersBody> GetNumbers(OpenShop shop) =>
+        shop.Db.Read(c => new Versioned<NumbersBody>(
+            NumbersBody.From(OpenShop.Numbers(c)),
             Aggregates.Numbers.Get(c, "1")?.Version ?? 0
         ));
 
     /// <summary>Changes the shop's numbers, all effective at once.</summary>
-    internal static Views.Written PutNumbers(NumbersBody b, Desk desk, HttpRequest request)
+    internal static Views.Written PutNumbers(NumbersBody b, OpenShop shop, HttpRequest request)
     {
         var n = b.ToCore();
         RefusedException.IfAny(
@@ -507,7 +507,7 @@ internal static class ShopEndpoints
                         ]
                 )
         );
-        return Save(desk, request, Aggregates.Numbers, "1", n.Settled(), NumbersBody.Of);
+        return Save(shop, request, Aggregates.Numbers, "1", n.Settled(), NumbersBody.From);
     }
 
     private static void MapPrices<T>(
@@ -517,8 +517,8 @@ internal static class ShopEndpoints
         Func<T, IEnumerable<(string What, decimal Price)>> prices
     )
         where T : class =>
-        api.MapGet($"/{noun}/{{id}}/prices", (string id, Desk desk) =>
-                desk.Db.Read(c => Views.PriceLine.Of(c, desk, aggregate, id, prices))
+        api.MapGet($"/{noun}/{{id}}/prices", (string id, OpenShop shop) =>
+                shop.Db.Read(c => Views.PriceLine.Lines(c, shop, aggregate, id, prices))
             )
             .WithTags(noun)
             .WithName($"{noun}-prices")
@@ -534,16 +534,16 @@ internal static class ShopEndpoints
         where T : class
     {
         var group = api.MapGroup($"/{noun}").WithTags(noun);
-        Delegate all = (Desk desk) => desk.Db.Read(aggregate.All);
-        Delegate keep = (string id, TBody body, Desk desk, HttpRequest request) =>
+        Delegate all = (OpenShop shop) => shop.Db.Read(aggregate.All);
+        Delegate keep = (string id, TBody body, OpenShop shop, HttpRequest request) =>
         {
             var value = toCore(id, body);
             RefusedException.IfAny(problems(value));
             if (!request.IsSure())
             {
-                RefusedException.IfAny(Doubts.Of(value));
+                RefusedException.IfAny(OddValues.In(value));
             }
-            return Save(desk, request, aggregate, id, value);
+            return Save(shop, request, aggregate, id, value);
         };
         group
             .MapGet("", all)
@@ -557,18 +557,18 @@ internal static class ShopEndpoints
     }
 
     private static Views.Written Save<T>(
-        Desk desk,
+        OpenShop shop,
         HttpRequest request,
         Aggregate<T> aggregate,
         string id,
         T value,
         Func<T, object>? said = null
     )
-        where T : class => desk.Db.Write(connection => Save(connection, desk, request, aggregate, id, value, said));
+        where T : class => shop.Db.Write(connection => Save(connection, shop, request, aggregate, id, value, said));
 
     internal static Views.Written Save<T>(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         HttpRequest request,
         Aggregate<T> aggregate,
         string id,
@@ -584,11 +584,11 @@ internal static class ShopEndpoints
         {
             // in the shape the caller sent it in
             var from = aggregate.At(connection, id, seen);
-            throw Collision.Of(said(value), said(before.Value), from is null ? null : said(from), before.Version);
+            throw Collision.Refusal(said(value), said(before.Value), from is null ? null : said(from), before.Version);
         }
         return new Views.Written(
             id,
-            aggregate.Put(connection, value, seen, request.Deed(desk.Clock, $"{aggregate.Kind} changed"))
+            aggregate.Put(connection, value, seen, request.Deed(shop.Clock, $"{aggregate.Kind} changed"))
         );
     }
 

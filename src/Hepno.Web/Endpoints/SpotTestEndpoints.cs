@@ -59,11 +59,11 @@ internal static class SpotTestEndpoints
     }
 
     /// <summary>The verdict of every test, what they make of every recipe, what is left of the test garments, by the core's rules.</summary>
-    internal static TestsView Verdicts(Desk desk) =>
-        desk.Db.Read(c =>
+    internal static TestsView Verdicts(OpenShop shop) =>
+        shop.Db.Read(c =>
         {
             var tests = Aggregates.SpotTests.All(c).Select(t => t.Value).ToList();
-            var book = desk.Book(c);
+            var book = shop.Book(c);
             return new TestsView(
                 [.. tests.Select(t => new SpotTestSaid(t.Id, t.Verdict(), Said(t)))],
                 [.. book.Recipes.Select(r => Relied(r, book, tests))],
@@ -76,15 +76,15 @@ internal static class SpotTestEndpoints
         string id,
         string photoId,
         int? washes,
-        Desk desk,
+        OpenShop shop,
         HttpRequest request
     )
     {
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body, request.HttpContext.RequestAborted);
-        var hash = KeptFiles.Keep(desk.Db.Folder, Upright(body.ToArray()));
-        return desk.Db.Write(c =>
-            Changed(c, id, request.Seen(), request.Deed(desk.Clock, "test photographed"), t =>
+        var hash = KeptFiles.Keep(shop.Db.Folder, Upright(body.ToArray()));
+        return shop.Db.Write(c =>
+            Changed(c, id, request.Seen(), request.Deed(shop.Clock, "test photographed"), t =>
                 t with
                 {
                     Photos = [.. (t.Photos ?? []).Where(p => p.Id != photoId), new(photoId, hash, washes ?? 0)],
@@ -94,18 +94,18 @@ internal static class SpotTestEndpoints
     }
 
     /// <summary>A photograph of a test.</summary>
-    internal static FileContentHttpResult Photo(string id, string photoId, Desk desk)
+    internal static FileContentHttpResult Photo(string id, string photoId, OpenShop shop)
     {
-        var photo = desk.Db.Read(c => TestOf(c, id).Value.Photos?.FirstOrDefault(p => p.Id == photoId));
-        return photo is null || !KeptFiles.Has(desk.Db.Folder, photo.Hash)
+        var photo = shop.Db.Read(c => TestOf(c, id).Value.Photos?.FirstOrDefault(p => p.Id == photoId));
+        return photo is null || !KeptFiles.Has(shop.Db.Folder, photo.Hash)
             ? throw RefusedException.NoSuch("photograph", photoId)
-            : TypedResults.File(KeptFiles.Read(desk.Db.Folder, photo.Hash), "image/png");
+            : TypedResults.File(KeptFiles.Read(shop.Db.Folder, photo.Hash), "image/png");
     }
 
     /// <summary>Takes a photograph off a test; what is in it stays for taking back.</summary>
-    internal static Written TakeOff(string id, string photoId, Desk desk, HttpRequest request) =>
-        desk.Db.Write(c =>
-            Changed(c, id, request.Seen(), request.Deed(desk.Clock, "photograph taken off"), t =>
+    internal static Written TakeOff(string id, string photoId, OpenShop shop, HttpRequest request) =>
+        shop.Db.Write(c =>
+            Changed(c, id, request.Seen(), request.Deed(shop.Clock, "photograph taken off"), t =>
                 (t.Photos ?? []).All(p => p.Id != photoId)
                     ? throw RefusedException.NoSuch("photograph", photoId)
                     : t with
@@ -154,8 +154,8 @@ internal static class SpotTestEndpoints
                 s.Colourways.Select(colour =>
                     (
                         Style: s,
-                        Test: SpotTest.Of(recipe, s, colour, tests),
-                        Confidence: RecipeConfidence.Of(recipe, s, colour, tests)
+                        Test: SpotTest.Find(recipe, s, colour, tests),
+                        Confidence: RecipeConfidence.Judge(recipe, s, colour, tests)
                     )
                 )
             )

@@ -117,26 +117,26 @@ internal static class SupplyEndpoints
     }
 
     /// <summary>Every printer's materials: what is in it, how much is left, how far that goes, what does not match.</summary>
-    internal static IReadOnlyList<SuppliesView> View(Desk desk, IFilmPrinterReadout device) =>
-        desk.Db.Read(c =>
+    internal static IReadOnlyList<SuppliesView> View(OpenShop shop, IFilmPrinterReadout device) =>
+        shop.Db.Read(c =>
         {
-            var book = desk.Book(c);
+            var book = shop.Book(c);
             var kept = Aggregates.Supplies.All(c).ToDictionary(s => s.Value.Id);
             return book.Machines()
                 .Where(m => PrinterSupplies.Usual(m.Kind).Count > 0)
                 .Select(m =>
                     kept.GetValueOrDefault(m.Id) is { } s
-                        ? Of(c, desk, book, s, device)
+                        ? Of(c, shop, book, s, device)
                         : new SuppliesView(m.Id, 0, [], PrinterSupplies.Usual(m.Kind), "", true, [])
                 )
                 .ToList();
         });
 
     /// <summary>Notes a refill or a change of roll with its lot; now is its time.</summary>
-    internal static Written Refill(string id, RefillBody body, Desk desk, HttpRequest request)
+    internal static Written Refill(string id, RefillBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(c =>
+        return shop.Db.Write(c =>
         {
             var kept = (Aggregates.Supplies.Get(c, id) ?? throw RefusedException.NoSuch("supplies", id)).Value;
             var full = kept.Slots.FirstOrDefault(s => s.Supply == body.Supply)?.Full ?? 0;
@@ -149,30 +149,30 @@ internal static class SupplyEndpoints
                         body.Supply,
                         body.Product.Trim(),
                         body.Lot.Trim(),
-                        Minute(desk.Clock.Wall(Desk.Numbers(c).Identity.TimeZone)),
+                        Minute(shop.Clock.Wall(OpenShop.Numbers(c).Identity.TimeZone)),
                         body.Level ?? full,
                         body.By.Trim()
                     ),
                 ],
             };
             RefusedException.IfAny(then.Problems());
-            return new Written(id, Aggregates.Supplies.Put(c, then, seen, request.Deed(desk.Clock, "refill noted")));
+            return new Written(id, Aggregates.Supplies.Put(c, then, seen, request.Deed(shop.Clock, "refill noted")));
         });
     }
 
     /// <summary>The simulated printer's queue.</summary>
-    internal static PrinterReadoutView Readout(string id, Desk desk, IFilmPrinterReadout device) =>
-        desk.Db.Read(c =>
+    internal static PrinterReadoutView Readout(string id, OpenShop shop, IFilmPrinterReadout device) =>
+        shop.Db.Read(c =>
         {
             PrinterOf(c, id);
             return Said(device.Read(id));
         });
 
     /// <summary>Sends waiting prints to the simulated printer.</summary>
-    internal static PrinterReadoutView Send(string id, QueueBody body, Desk desk, IFilmPrinterReadout device) =>
-        desk.Db.Read(c =>
+    internal static PrinterReadoutView Send(string id, QueueBody body, OpenShop shop, IFilmPrinterReadout device) =>
+        shop.Db.Read(c =>
         {
-            var (printer, book) = (PrinterOf(c, id), desk.Book(c));
+            var (printer, book) = (PrinterOf(c, id), shop.Book(c));
             RefusedException.IfAny(
                 body.Prints.Count == 0
                     ? [new Problem("empty", "Nothing is to be printed.", "prints", "Choose prints that wait for it.")]
@@ -209,7 +209,7 @@ internal static class SupplyEndpoints
                 [
                     .. body
                         .Prints.Select(p =>
-                            (Asked: p, Film: FilmPrints.Must(c, desk, book, id, p.OrderId, p.LineId, p.PlacementId))
+                            (Asked: p, Film: FilmPrints.Must(c, shop, book, id, p.OrderId, p.LineId, p.PlacementId))
                         )
                         .Select(x => new PrintJob(
                             (x.Asked.OrderId, x.Asked.LineId, x.Asked.PlacementId),
@@ -224,8 +224,8 @@ internal static class SupplyEndpoints
         });
 
     /// <summary>Stops the simulated printer and empties its queue.</summary>
-    internal static PrinterReadoutView Clear(string id, Desk desk, IFilmPrinterReadout device) =>
-        desk.Db.Read(c =>
+    internal static PrinterReadoutView Clear(string id, OpenShop shop, IFilmPrinterReadout device) =>
+        shop.Db.Read(c =>
         {
             PrinterOf(c, id);
             device.Clear(id);
@@ -240,7 +240,7 @@ internal static class SupplyEndpoints
 
     private static SuppliesView Of(
         SqliteConnection c,
-        Desk desk,
+        OpenShop shop,
         ShopBook book,
         Versioned<PrinterSupplies> kept,
         IFilmPrinterReadout device
@@ -270,10 +270,10 @@ internal static class SupplyEndpoints
         var (words, enough) = ("", true);
         if (book.FilmPrinters.FirstOrDefault(p => p.Id == s.Id) is { } printer)
         {
-            var waiting = FilmPrints.Of(c, desk, book, s.Id).Where(p => p.Waiting > 0 && !p.Made).ToList();
+            var waiting = FilmPrints.Of(c, shop, book, s.Id).Where(p => p.Waiting > 0 && !p.Made).ToList();
             var (total, (prints, lacking)) = (
                 waiting.Sum(p => p.Waiting),
-                WorkLeft.Of(Left, [.. waiting.Select(p => (p.Waiting, p.Use(printer, p.Waiting)))])
+                WorkLeft.Reckon(Left, [.. waiting.Select(p => (p.Waiting, p.Use(printer, p.Waiting)))])
             );
             enough = lacking is null;
             words =

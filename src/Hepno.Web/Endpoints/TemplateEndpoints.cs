@@ -36,10 +36,10 @@ internal static class TemplateEndpoints
     }
 
     /// <summary>All templates that are offered, by name.</summary>
-    internal static List<TemplateView> All(Desk desk) =>
-        desk.Db.Read(c =>
+    internal static List<TemplateView> All(OpenShop shop) =>
+        shop.Db.Read(c =>
         {
-            var styles = desk.Book(c).Styles;
+            var styles = shop.Book(c).Styles;
             return Aggregates
                 .Templates.All(c)
                 .Where(t => !t.Value.Retired)
@@ -57,7 +57,7 @@ internal static class TemplateEndpoints
         });
 
     /// <summary>Keeps an order's lines as a template.</summary>
-    internal static Written Keep(string id, TemplateBody body, Desk desk, HttpRequest request)
+    internal static Written Keep(string id, TemplateBody body, OpenShop shop, HttpRequest request)
     {
         RefusedException.IfAny(
             id.Length is 0 or > LongestId
@@ -72,11 +72,11 @@ internal static class TemplateEndpoints
                 ]
                 : []
         );
-        return desk.Db.Write(c =>
+        return shop.Db.Write(c =>
         {
             var order = Aggregates.Orders.Get(c, body.OrderId)?.Value
                 ?? throw RefusedException.NoSuch("order", body.OrderId);
-            var template = AskTemplate.Of(id, body.Name, order.Ask);
+            var template = AskTemplate.From(id, body.Name, order.Ask);
             RefusedException.IfAny(template.Problems());
             return new Written(
                 id,
@@ -84,15 +84,15 @@ internal static class TemplateEndpoints
                     c,
                     template,
                     request.SeenOrNew(Aggregates.Templates.Get(c, id) is not null),
-                    request.Deed(desk.Clock, "template kept")
+                    request.Deed(shop.Clock, "template kept")
                 )
             );
         });
     }
 
     /// <summary>No longer offers a template.</summary>
-    internal static Written Retire(string id, Desk desk, HttpRequest request) =>
-        desk.Db.Write(c =>
+    internal static Written Retire(string id, OpenShop shop, HttpRequest request) =>
+        shop.Db.Write(c =>
         {
             var kept = Aggregates.Templates.Get(c, id) ?? throw RefusedException.NoSuch("template", id);
             return new Written(
@@ -104,14 +104,14 @@ internal static class TemplateEndpoints
                         Retired = true,
                     },
                     request.Seen(),
-                    request.Deed(desk.Clock, "template taken out")
+                    request.Deed(shop.Clock, "template taken out")
                 )
             );
         });
 
     /// <summary>Puts a template's lines into an ask of which nothing is said yet, at today's shelf; a garment that is no longer offered is left to be said.</summary>
-    internal static Written Begin(string id, BeginBody body, Desk desk, HttpRequest request) =>
-        desk.Db.Write(c =>
+    internal static Written Begin(string id, BeginBody body, OpenShop shop, HttpRequest request) =>
+        shop.Db.Write(c =>
         {
             var template = Aggregates.Templates.Get(c, body.TemplateId)?.Value
                 ?? throw RefusedException.NoSuch("template", body.TemplateId);
@@ -125,7 +125,7 @@ internal static class TemplateEndpoints
                     "Begin a new ask, then take the template."
                 );
             }
-            var styles = desk.Book(c).Styles;
+            var styles = shop.Book(c).Styles;
             var ask = order.Value.Ask with
             {
                 Lines =
@@ -137,7 +137,7 @@ internal static class TemplateEndpoints
             };
             return new Written(
                 id,
-                SaveAsk.Do(c, desk, id, ask, request.Seen(), request.Deed(desk.Clock, "begun from a template")).Version
+                SaveAsk.Do(c, shop, id, ask, request.Seen(), request.Deed(shop.Clock, "begun from a template")).Version
             );
         });
 }

@@ -62,11 +62,11 @@ internal static class UpkeepEndpoints
     }
 
     /// <summary>Every machine's upkeep: what is due, what was done, what it costs an hour.</summary>
-    internal static IReadOnlyList<UpkeepView> View(Desk desk) =>
-        desk.Db.Read(c =>
+    internal static IReadOnlyList<UpkeepView> View(OpenShop shop) =>
+        shop.Db.Read(c =>
         {
-            var book = desk.Book(c);
-            var (n, today) = (book.Numbers, DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.Identity.TimeZone)));
+            var book = shop.Book(c);
+            var (n, today) = (book.Numbers, DateOnly.FromDateTime(shop.Clock.Wall(book.Numbers.Identity.TimeZone)));
             var kept = Aggregates.Upkeep.All(c).ToDictionary(u => u.Value.Id);
             return book.Machines()
                 .Select(m =>
@@ -96,10 +96,10 @@ internal static class UpkeepEndpoints
         });
 
     /// <summary>Notes that a task was done.</summary>
-    internal static Written Done(string id, UpkeepDoneBody body, Desk desk, HttpRequest request)
+    internal static Written Done(string id, UpkeepDoneBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
-        return desk.Db.Write(c =>
+        return shop.Db.Write(c =>
         {
             var kept = Aggregates.Upkeep.Get(c, id) ?? throw RefusedException.NoSuch("upkeep", id);
             if (kept.Value.Tasks.All(t => t.Id != body.TaskId))
@@ -111,7 +111,7 @@ internal static class UpkeepEndpoints
                 Done = [.. kept.Value.Done, new UpkeepDone(body.TaskId, body.Day, body.By.Trim(), body.Note.Trim())],
             };
             RefusedException.IfAny(then.Problems());
-            return new Written(id, Aggregates.Upkeep.Put(c, then, seen, request.Deed(desk.Clock, "upkeep done")));
+            return new Written(id, Aggregates.Upkeep.Put(c, then, seen, request.Deed(shop.Clock, "upkeep done")));
         });
     }
 

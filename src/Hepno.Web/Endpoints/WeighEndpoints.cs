@@ -94,23 +94,25 @@ internal static class WeighEndpoints
             );
     }
 
-    internal static MakeOrBuyStart? Start(Desk desk) =>
-        desk.Db.Read(connection => MakeOrBuyStart.Of(desk.Book(connection), FilmPrints(connection, desk) / Months));
+    internal static MakeOrBuyStart? Start(OpenShop shop) =>
+        shop.Db.Read(connection =>
+            MakeOrBuyStart.Suggest(shop.Book(connection), FilmPrints(connection, shop) / Months)
+        );
 
-    internal static MakeOrBuy Weigh(MakeOrBuyBody body, Desk desk)
+    internal static MakeOrBuy Weigh(MakeOrBuyBody body, OpenShop shop)
     {
         RefusedException.IfAny(body.ToCore().Problems());
-        return desk.Db.Read(connection => MakeOrBuy.Of(body.ToCore(), desk.Book(connection).Numbers.Format));
+        return shop.Db.Read(connection => MakeOrBuy.Reckon(body.ToCore(), shop.Book(connection).Numbers.Format));
     }
 
-    internal static IReadOnlyList<StartUpBudget> StartUps(Desk desk) =>
-        desk.Db.Read(connection => StartUp.Of(desk.Book(connection)));
+    internal static IReadOnlyList<StartUpBudget> StartUps(OpenShop shop) =>
+        shop.Db.Read(connection => StartUp.Budgets(shop.Book(connection)));
 
-    internal static Launch LaunchOf(string id, Desk desk, string? line, string method) =>
-        desk.Db.Read(connection =>
+    internal static Launch LaunchOf(string id, OpenShop shop, string? line, string method) =>
+        shop.Db.Read(connection =>
         {
-            var book = desk.Book(connection);
-            var c = desk.Case(connection, id, book);
+            var book = shop.Book(connection);
+            var c = shop.Case(connection, id, book);
             var of = c.Line(line);
             var way = DecorationMethods.Find(method) ?? throw RefusedException.NoSuch("method", method);
             if (of.InHand is not { } inHand || book.Presses.Count == 0)
@@ -124,10 +126,10 @@ internal static class WeighEndpoints
             }
             var answer = way.Answer(inHand, book);
             return answer.Decorations.Count > 0
-                ? Launch.Of(
+                ? Launch.Reckon(
                     inHand,
                     answer.Decorations,
-                    desk.Ribbon(c, of, book, desk.Open(connection, book)),
+                    shop.Ribbon(c, of, book, shop.Open(connection, book)),
                     book.Numbers.Format
                 )
                 : throw new RefusedException(
@@ -139,9 +141,9 @@ internal static class WeighEndpoints
                 );
         });
 
-    private static double FilmPrints(SqliteConnection connection, Desk desk) =>
+    private static double FilmPrints(SqliteConnection connection, OpenShop shop) =>
         OrderStore
-            .PrintsSince(connection, desk.Clock.Utc.AddDays(-Days))
+            .PrintsSince(connection, shop.Clock.Utc.AddDays(-Days))
             .Where(p =>
                 DecorationMethods.Uses(p.MethodId, "dtf-bought") || DecorationMethods.Uses(p.MethodId, "dtf-made")
             )

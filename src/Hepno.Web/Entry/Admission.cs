@@ -29,7 +29,7 @@ internal sealed class Admission(RequestDelegate next, Db db, AppFiles files)
 
     /// <summary>Who calls: this machine, a device that was let in and not shut out, or a stranger.</summary>
     public static Caller CallerOf(HttpContext context, Db db) =>
-        Reach.AtCounter(context) ? Caller.Machine
+        Listening.AtCounter(context) ? Caller.Machine
         : context.Request.Cookies[Cookie] is not { Length: TokenLength } token ? Caller.Stranger
         : db.Read(c => PairedDeviceStore.Admitted(c, Pairing.Hash(token))) switch
         {

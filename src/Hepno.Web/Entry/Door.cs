@@ -3,7 +3,7 @@ using Hepno.Web.Wire;
 namespace Hepno.Web.Entry;
 
 /// <summary>One middleware before everything: who may ask, from where, and the headers on every answer.</summary>
-internal sealed class Door(RequestDelegate next, Reach reach)
+internal sealed class Door(RequestDelegate next, Listening reach)
 {
     private const string Policy =
         "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";

@@ -17,7 +17,7 @@ internal static class Changes
             .OpenTo(Caller.Press);
 
     /// <summary>Server-sent events from Last-Event-ID on: <c>{seq, kind, id, version}</c> each, or <c>reload</c> after too many.</summary>
-    internal static async Task Stream(HttpContext context, Desk desk, IHostApplicationLifetime life)
+    internal static async Task Stream(HttpContext context, OpenShop shop, IHostApplicationLifetime life)
     {
         using var end = CancellationTokenSource.CreateLinkedTokenSource(
             context.RequestAborted,
@@ -30,17 +30,17 @@ internal static class Changes
                 long.TryParse(context.Request.Headers["Last-Event-ID"], out var from)
                 || long.TryParse(context.Request.Query["since"], out from)
                     ? from
-                    : desk.Db.Read(ChangeStore.Last);
+                    : shop.Db.Read(ChangeStore.Last);
             await context.Response.WriteAsync($": open\nid: {last}\ndata: {{}}\n\n", end.Token);
             await context.Response.Body.FlushAsync(end.Token);
             while (true)
             {
-                var next = desk.Db.NextWrite;
-                if (Admission.CallerOf(context, desk.Db) == Caller.Stranger)
+                var next = shop.Db.NextWrite;
+                if (Admission.CallerOf(context, shop.Db) == Caller.Stranger)
                 {
                     return; // shut out while it listened
                 }
-                var changes = desk.Db.Read(c => ChangeStore.Since(c, last, MostMissed + 1));
+                var changes = shop.Db.Read(c => ChangeStore.Since(c, last, MostMissed + 1));
                 if (changes.Count > MostMissed)
                 {
                     await context.Response.WriteAsync("event: reload\ndata: {}\n\n", end.Token);

@@ -12,7 +12,7 @@ namespace Hepno.Web.Held;
 internal sealed record CopyTrouble(DateTime Since, string Why, string Remedy);
 
 /// <summary>Makes, tries and puts back the shop's copies while it runs. What fails is told on every screen until one succeeds, and stops nothing.</summary>
-internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
+internal sealed partial class Copying(OpenShop shop, ILogger<Copying> log)
 {
     private const string Uploaded = "uploaded-";
     private const string Daily = "daily";
@@ -29,24 +29,24 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
     public CopyTrouble? SecondTrouble { get; private set; }
 
     /// <summary>What the last good copy holds, or null when there is none.</summary>
-    public CopyManifest? Last => newest ??= desk.Db.Backups.All().FirstOrDefault(c => c.Manifest is not null)?.Manifest;
+    public CopyManifest? Last => newest ??= shop.Db.Backups.All().FirstOrDefault(c => c.Manifest is not null)?.Manifest;
 
     /// <summary>The second folder, or null.</summary>
     public CopyFolder? Second => Settings().SecondFolder is { } folder ? new(folder) : null;
 
-    public CopySettings Settings() => desk.Db.Read(CopyingStore.Get);
+    public CopySettings Settings() => shop.Db.Read(CopyingStore.Get);
 
     /// <summary>Sees that there is a good copy of today wherever one is wanted, thins the old ones, and once a month puts one back aside.</summary>
     public void Look()
     {
         lock (gate)
         {
-            Trouble = Tried(Trouble, desk.Db.Folder, () => Today(desk.Db.Backups));
+            Trouble = Tried(Trouble, shop.Db.Folder, () => Today(shop.Db.Backups));
             SecondTrouble = Second is { } second
                 ? Tried(SecondTrouble, second.Root, () => Today(Reached(second)))
                 : null;
             var settings = Settings();
-            if (settings.TrialAt is not { } at || (at.Year, at.Month) != (desk.Clock.Utc.Year, desk.Clock.Utc.Month))
+            if (settings.TrialAt is not { } at || (at.Year, at.Month) != (shop.Clock.Utc.Year, shop.Clock.Utc.Month))
             {
                 Trial(settings);
             }
@@ -59,7 +59,7 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
     {
         lock (gate)
         {
-            Trouble = Tried(Trouble, desk.Db.Folder, () => Make(desk.Db.Backups, Stamped("asked"), "asked"));
+            Trouble = Tried(Trouble, shop.Db.Folder, () => Make(shop.Db.Backups, Stamped("asked"), "asked"));
             SecondTrouble = Second is { } second
                 ? Tried(SecondTrouble, second.Root, () => Make(Reached(second), Stamped("asked"), "asked"))
                 : null;
@@ -74,7 +74,7 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
         {
             if (folder is not null)
             {
-                Make(new(folder), CopyFolder.OfDay(DateOnly.FromDateTime(desk.Clock.Utc)), Daily);
+                Make(new(folder), CopyFolder.OfDay(DateOnly.FromDateTime(shop.Clock.Utc)), Daily);
             }
             Keep(Settings() with { SecondFolder = folder });
             SecondTrouble = null;
@@ -88,7 +88,7 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
     public async Task<string> Upload(Stream archive, CancellationToken stop)
     {
         var name = $"{Uploaded}{Guid.NewGuid():N}";
-        await using var file = File.Create(Path.Combine(desk.Db.Folder, "tmp", name));
+        await using var file = File.Create(Path.Combine(shop.Db.Folder, "tmp", name));
         await archive.CopyToAsync(file, stop);
         return name;
     }
@@ -108,33 +108,33 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
         lock (gate)
         {
             using var copy = Unpack(name);
-            Make(desk.Db.Backups, Stamped("before-restore"), "before-restore");
-            desk.Db.Replace(copy, desk.Clock.Utc);
-            desk.Forget();
+            Make(shop.Db.Backups, Stamped("before-restore"), "before-restore");
+            shop.Db.Replace(copy, shop.Clock.Utc);
+            shop.Forget();
             return copy.Manifest;
         }
     }
 
     private string Stamped(string why) =>
-        $"{why}-{desk.Clock.Utc.ToString("yyyyMMdd-HHmmss", CultureInfo.InvariantCulture)}";
+        $"{why}-{shop.Clock.Utc.ToString("yyyyMMdd-HHmmss", CultureInfo.InvariantCulture)}";
 
     private Unpacked Unpack(string name) =>
         name.StartsWith(Uploaded, StringComparison.Ordinal)
             ? Restoring.Unpack(
-                Path.Combine(desk.Db.Folder, "tmp", Path.GetFileName(name)),
-                desk.Db.Folder,
-                Path.Combine(desk.Db.Folder, "tmp")
+                Path.Combine(shop.Db.Folder, "tmp", Path.GetFileName(name)),
+                shop.Db.Folder,
+                Path.Combine(shop.Db.Folder, "tmp")
             )
             : Restoring.Unpack(
-                Path.Combine(desk.Db.Backups.Root, Path.GetFileName(name)),
-                desk.Db.Folder,
-                Path.Combine(desk.Db.Folder, "tmp")
+                Path.Combine(shop.Db.Backups.Root, Path.GetFileName(name)),
+                shop.Db.Folder,
+                Path.Combine(shop.Db.Folder, "tmp")
             );
 
     // nothing changed since the last good one: that one is today's too
     private void Today(CopyFolder folder)
     {
-        var name = CopyFolder.OfDay(DateOnly.FromDateTime(desk.Clock.Utc));
+        var name = CopyFolder.OfDay(DateOnly.FromDateTime(shop.Clock.Utc));
         var once = Path.Combine(folder.Root, name);
         if (looked.Contains(once))
         {
@@ -143,7 +143,7 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
         var newest = folder.All().FirstOrDefault(c => c.Manifest is not null);
         var stands =
             newest is not null
-            && (newest.Name == name || newest.Manifest!.Data.Seq == desk.Db.Read(ChangeStore.Last))
+            && (newest.Name == name || newest.Manifest!.Data.Seq == shop.Db.Read(ChangeStore.Last))
             && folder.IsWhole(newest.Name);
         if (!stands)
         {
@@ -155,7 +155,7 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
 
     private void Make(CopyFolder folder, string name, string why)
     {
-        newest = folder.Make(desk.Db.Folder, name, why, desk.Clock.Utc);
+        newest = folder.Make(shop.Db.Folder, name, why, shop.Clock.Utc);
     }
 
     // a stick that is not plugged in is not a new folder on the disk below it
@@ -181,7 +181,7 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
             LogFailed(failed, folder);
             var said = DataTrouble.Of(failed, folder);
             return new(
-                before?.Since ?? desk.Clock.Utc,
+                before?.Since ?? shop.Clock.Utc,
                 said?.Sentence
                     ?? (
                         failed is UnfitCopyException unfit
@@ -195,7 +195,7 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
 
     private void Trial(CopySettings settings)
     {
-        if (desk.Db.Backups.All().FirstOrDefault(c => c.Manifest is not null) is not { } newest)
+        if (shop.Db.Backups.All().FirstOrDefault(c => c.Manifest is not null) is not { } newest)
         {
             return;
         }
@@ -215,11 +215,11 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
             );
             looked.Clear();
         }
-        Keep(settings with { TrialAt = desk.Clock.Utc, TrialWell = well, TrialSaid = said });
+        Keep(settings with { TrialAt = shop.Clock.Utc, TrialWell = well, TrialSaid = said });
     }
 
     private void Keep(CopySettings settings) =>
-        desk.Db.Write(c =>
+        shop.Db.Write(c =>
         {
             CopyingStore.Put(c, settings);
             return 0;
@@ -230,7 +230,7 @@ internal sealed partial class Copying(Desk desk, ILogger<Copying> log)
 }
 
 /// <summary>Looks after the copies at start and every ten minutes, and forgets old changes.</summary>
-internal sealed partial class DailyCopies(Desk desk, Copying copying, ILogger<DailyCopies> log) : BackgroundService
+internal sealed partial class DailyCopies(OpenShop shop, Copying copying, ILogger<DailyCopies> log) : BackgroundService
 {
     private const int MostThinned = 500;
 
@@ -248,16 +248,16 @@ internal sealed partial class DailyCopies(Desk desk, Copying copying, ILogger<Da
             try
             {
                 copying.Look();
-                desk.Db.Write(c =>
+                shop.Db.Write(c =>
                 {
-                    ChangeStore.Trim(c, desk.Clock.Utc);
+                    ChangeStore.Trim(c, shop.Clock.Utc);
                     return 0;
                 });
                 if (copying.Settings().HistoryMonths is > 0 and var months)
                 {
                     // a few at a time: nobody waits for it
                     while (
-                        desk.Db.Write(c => UndoStore.Thin(c, desk.Clock.Utc.AddMonths(-months), MostThinned))
+                        shop.Db.Write(c => UndoStore.Thin(c, shop.Clock.Utc.AddMonths(-months), MostThinned))
                         == MostThinned
                     )
                     {
@@ -265,7 +265,7 @@ internal sealed partial class DailyCopies(Desk desk, Copying copying, ILogger<Da
                     }
                 }
             }
-            catch (Exception failed) when (DataTrouble.Of(failed, desk.Db.Folder) is not null)
+            catch (Exception failed) when (DataTrouble.Of(failed, shop.Db.Folder) is not null)
             {
                 // the shop goes on; whoever next writes is told in words
                 LogTrouble(failed);

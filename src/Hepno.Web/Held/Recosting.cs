@@ -54,7 +54,7 @@ public sealed record RecostView(
 );
 
 /// <summary>Re-costs the quotes that stand at the prices of today while the owner does something else. Nothing is changed by it.</summary>
-internal sealed partial class Recosting(Desk desk, ILogger<Recosting> log)
+internal sealed partial class Recosting(OpenShop shop, ILogger<Recosting> log)
 {
     private const int MostShown = 200;
     private const int MostKept = 5;
@@ -83,11 +83,11 @@ internal sealed partial class Recosting(Desk desk, ILogger<Recosting> log)
     {
         try
         {
-            var (book, orders, quoted, customers, made) = desk.Db.Read(connection =>
+            var (book, orders, quoted, customers, made) = shop.Db.Read(connection =>
             {
                 var standing = OrderStore.Quoted(connection);
                 return (
-                    desk.Book(connection),
+                    shop.Book(connection),
                     standing,
                     QuoteStore.StandingLines(connection),
                     Aggregates.Customers.All(connection).ToDictionary(c => c.Value.Id, c => c.Value),
@@ -159,7 +159,7 @@ internal sealed partial class Recosting(Desk desk, ILogger<Recosting> log)
             {
                 continue;
             }
-            var now = Recosted.Of(ask, line.MethodId, line.Price, line.Cost, book, sketch);
+            var now = Recosted.Reckon(ask, line.MethodId, line.Price, line.Cost, book, sketch);
             if (
                 now.CostNow is null
                 || Money.Charged(now.CostNow.Value - line.Cost, book.Numbers.Format.MinorDigits) != 0

@@ -24,7 +24,7 @@ internal sealed class ShopClock(IConfiguration configuration, TimeProvider time)
             )
             : null;
 
-    public DateTime Wall(string zone) => WallClock.Of(Utc, zone);
+    public DateTime Wall(string zone) => WallClock.Local(Utc, zone);
 
     /// <summary>The machine's zone, or UTC when it has no name that Hepno knows.</summary>
     public static string MachineZone

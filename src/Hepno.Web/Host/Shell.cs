@@ -99,7 +99,7 @@ internal static class Shell
         );
         var data = builder.Configuration["Hepno:Data"] ?? DefaultData;
         Directory.CreateDirectory(data, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute);
-        var reach = new Reach(builder.Configuration, data);
+        var reach = new Listening(builder.Configuration, data);
         builder.Services.AddSingleton(reach);
         Services(builder, data);
         builder.WebHost.ConfigureKestrel(k =>
@@ -119,7 +119,7 @@ internal static class Shell
     }
 
     // the first call takes more than a second, while all calls are made ready: it is the program's own, so that nobody waits for it
-    private static async Task Ready(WebApplication app, Reach reach)
+    private static async Task Ready(WebApplication app, Listening reach)
     {
         var server = app.Services.GetRequiredService<IServer>();
         var address = server.Features.Get<IServerAddressesFeature>()?.Addresses.FirstOrDefault();
@@ -170,7 +170,7 @@ internal static class Shell
         builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
         builder.Services.ConfigureHttpJsonOptions(o =>
         {
-            Json.Of(o.SerializerOptions).UnmappedMemberHandling = System
+            Json.Configured(o.SerializerOptions).UnmappedMemberHandling = System
                 .Text
                 .Json
                 .Serialization
@@ -195,7 +195,7 @@ internal static class Shell
         builder.Services.AddSingleton<Pairing>();
         builder.Services.AddSingleton<AppFiles>();
         builder.Services.AddSingleton(_ => new Db(data));
-        builder.Services.AddSingleton<Desk>();
+        builder.Services.AddSingleton<OpenShop>();
         builder.Services.AddSingleton<LayoutSearches>();
         builder.Services.AddSingleton<Recosting>();
         builder.Services.AddSingleton<Copying>();
@@ -323,7 +323,7 @@ internal static class Shell
 /// <summary>Opens the data before listening and, for the demo, fills it after.</summary>
 internal sealed class OpenStore(
     Db db,
-    Desk desk,
+    OpenShop shop,
     ShopClock clock,
     IConfiguration configuration,
     IHostApplicationLifetime life
@@ -335,7 +335,7 @@ internal sealed class OpenStore(
         _ = Task.Run(ReadAhead, cancellationToken);
         if (configuration.GetValue("Hepno:Demo", false))
         {
-            life.ApplicationStarted.Register(() => DemoData.Fill(desk));
+            life.ApplicationStarted.Register(() => DemoData.Fill(shop));
         }
         return Task.CompletedTask;
     }
@@ -349,8 +349,8 @@ internal sealed class OpenStore(
         {
             db.Read(c =>
             {
-                var book = desk.Book(c);
-                return ShopFloor.Of(desk.Open(c, book), book, clock.Wall(book.Numbers.Identity.TimeZone));
+                var book = shop.Book(c);
+                return ShopFloor.Plan(shop.Open(c, book), book, clock.Wall(book.Numbers.Identity.TimeZone));
             });
         }
         catch (Exception met) when (met is not OutOfMemoryException)

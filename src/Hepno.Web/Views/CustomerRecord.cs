@@ -16,14 +16,14 @@ namespace Hepno.Web.Views;
 internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnlyList<PastOrder> Orders, Figure Earned)
 {
     /// <summary>Reads it; refused with 404 when there is no such customer.</summary>
-    public static CustomerRecord Of(SqliteConnection connection, Desk desk, string id)
+    public static CustomerRecord Read(SqliteConnection connection, OpenShop shop, string id)
     {
         var customer = Aggregates.Customers.Get(connection, id) ?? throw RefusedException.NoSuch("customer", id);
-        var book = desk.Book(connection);
+        var book = shop.Book(connection);
         var f = book.Numbers.Format;
         var cases = OrderStore
             .OfCustomer(connection, id)
-            .Select(o => desk.Case(connection, o.Value.Id, book))
+            .Select(o => shop.Case(connection, o.Value.Id, book))
             .Reverse()
             .ToList();
         var held = cases.Select(c => (Case: c, Held: OrderViews.HeldOf(c))).ToList();
@@ -57,7 +57,7 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
         return new(
             c.Order.Id,
             c.Order.Code,
-            Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Of(at, zone)), f),
+            Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Local(at, zone)), f),
             c.What,
             where,
             c.Standing.Station,

@@ -46,12 +46,13 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
 {
     private const int MostPressed = 12;
 
-    public static DesignMemory Of(SqliteConnection c, Desk desk, string id)
+    public static DesignMemory Read(SqliteConnection c, OpenShop shop, string id)
     {
-        var book = desk.Book(c);
+        var book = shop.Book(c);
         var n = book.Numbers;
         var f = n.Format;
-        string Day(DateTime utc) => Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Of(utc, n.Identity.TimeZone)), f);
+        string Day(DateTime utc) =>
+            Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Local(utc, n.Identity.TimeZone)), f);
         var states = Aggregates.Designs.States(c, id);
         var pictures = states.Where((s, i) => i == 0 || states[i - 1].Value.Hash != s.Value.Hash).ToList();
         var versions = pictures
@@ -74,7 +75,7 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
             .Where(o => o.Value.Facts.Pressing.StartedAt is not null)
             .OrderByDescending(o => o.Value.Facts.Pressing.StartedAt)
             .Take(MostPressed)
-            .SelectMany(o => Pressings(desk.Case(c, o.Value.Id, book), id, Day, f));
+            .SelectMany(o => Pressings(shop.Case(c, o.Value.Id, book), id, Day, f));
         return new(versions, [.. pressed]);
     }
 

@@ -42,7 +42,7 @@ internal sealed record DesignView(
     bool Halved
 )
 {
-    public static DesignView Of(Design d, long version) =>
+    public static DesignView From(Design d, long version) =>
         new(
             d.Id,
             version,

@@ -9,5 +9,5 @@ namespace Hepno.Web.Views;
 /// <param name="IsOld">True when that is longer ago than it keeps.</param>
 internal sealed record DrawerView(KeptPrint Print, int OnHand, DateOnly? Oldest, bool IsOld)
 {
-    public static DrawerView Of(KeptPrint k, DateOnly today) => new(k, k.OnHand(), k.Oldest(), k.IsOld(today));
+    public static DrawerView From(KeptPrint k, DateOnly today) => new(k, k.OnHand(), k.Oldest(), k.IsOld(today));
 }

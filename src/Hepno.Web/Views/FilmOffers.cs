@@ -62,7 +62,7 @@ internal static class FilmOffers
     {
         if (
             Laid(l, other.Id, theirs) is not { } joined
-            || SharedFilm.Of(l.On, l.Film, (l.Layout, l.Case.Order.Code), (theirs, other.Code), joined, other.Id)
+            || SharedFilm.Reckon(l.On, l.Film, (l.Layout, l.Case.Order.Code), (theirs, other.Code), joined, other.Id)
                 is not { } shared
         )
         {

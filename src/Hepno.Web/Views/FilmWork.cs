@@ -31,7 +31,7 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
 
     /// <summary>What a number of them takes.</summary>
     public CureUse Use(FilmPrinter printer, int prints) =>
-        CureUse.Of(Plan.Placement, printer, DtfMade.HasWhite(printer, Line.Colourway), prints);
+        CureUse.Reckon(Plan.Placement, printer, DtfMade.HasWhite(printer, Line.Colourway), prints);
 
     /// <summary>True when the artwork is white alone.</summary>
     public bool WhiteOnly(SqliteConnection c) =>
@@ -40,7 +40,7 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
         && design.Value.Report.Colours.WhiteAlone();
 
     /// <summary>Everything the open orders want of a printer, the earliest wanted first.</summary>
-    public static IReadOnlyList<FilmPrints> Of(SqliteConnection c, Desk desk, ShopBook book, string printerId)
+    public static IReadOnlyList<FilmPrints> Of(SqliteConnection c, OpenShop shop, ShopBook book, string printerId)
     {
         var cured = CureStore
             .OfPrinter(c, printerId)
@@ -49,7 +49,7 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
             .ToLookup(p => (p.OrderId, p.LineId, p.PlacementId), p => p.Prints);
         return
         [
-            .. desk.Open(c, book)
+            .. shop.Open(c, book)
                 .Where(o =>
                     o.Frozen is not null
                     && o.Order.Facts.Gathering.Approval is not null
@@ -68,7 +68,7 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
     /// <summary>One place of an order, whatever station it stands at; null when the order, as quoted now, has no such film.</summary>
     public static FilmPrints? Find(
         SqliteConnection c,
-        Desk desk,
+        OpenShop shop,
         ShopBook book,
         string printerId,
         string orderId,
@@ -76,7 +76,7 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
         string placementId
     )
     {
-        var o = Aggregates.Orders.Get(c, orderId) is null ? null : desk.Case(c, orderId, book);
+        var o = Aggregates.Orders.Get(c, orderId) is null ? null : shop.Case(c, orderId, book);
         var line = o?.Frozen?.Lines.FirstOrDefault(l => l.LineId == lineId);
         var plan = line?.Band.Decorations.FirstOrDefault(d =>
             d.Placement.Id == placementId && d.Recipe.ProductId == printerId
@@ -87,14 +87,14 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
     /// <summary>The same, or refused.</summary>
     public static FilmPrints Must(
         SqliteConnection c,
-        Desk desk,
+        OpenShop shop,
         ShopBook book,
         string printerId,
         string orderId,
         string lineId,
         string placementId
     ) =>
-        Find(c, desk, book, printerId, orderId, lineId, placementId)
+        Find(c, shop, book, printerId, orderId, lineId, placementId)
         ?? throw new RefusedException(
             400,
             "no-film",

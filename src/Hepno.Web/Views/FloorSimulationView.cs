@@ -59,7 +59,7 @@ public sealed record FloorSimulationView(
     private const int FewPieces = 12;
 
     /// <summary>Simulates a line by its plan.</summary>
-    internal static FloorSimulationView Of(
+    internal static FloorSimulationView From(
         string what,
         AskInHand ask,
         IReadOnlyList<DecorationPlan> decorations,

@@ -65,13 +65,13 @@ internal sealed record LearningView(
     private const int MostAtOnce = 20;
 
     /// <summary>What the shop's own work has taught; read again while past orders are still being read.</summary>
-    public static LearningView Kept(Desk desk, SqliteConnection connection) =>
-        desk.OfToday(connection, () => Of(connection, desk), view => view.ReadOf == 0);
+    public static LearningView Kept(OpenShop shop, SqliteConnection connection) =>
+        shop.OfToday(connection, () => Read(connection, shop), view => view.ReadOf == 0);
 
     /// <summary>Everything learned so far, and what it would change on open orders.</summary>
-    public static LearningView Of(SqliteConnection connection, Desk desk)
+    public static LearningView Read(SqliteConnection connection, OpenShop shop)
     {
-        var book = desk.Book(connection);
+        var book = shop.Book(connection);
         var missing = LearnedStore.Missing(connection, ShopLearning.Rule, MostAtOnce + 1);
         var parts = LearnedStore.Totals(connection, ShopLearning.Rule, missing.Select(m => m.OrderId));
         var (done, of) = (0, 0);
@@ -82,13 +82,13 @@ internal sealed record LearningView(
         }
         else if (missing.Count > 0)
         {
-            parts = [.. LearnedPart.Sum(parts.Concat(missing.SelectMany(m => PartsOf(connection, desk, m.OrderId))))];
+            parts = [.. LearnedPart.Sum(parts.Concat(missing.SelectMany(m => PartsOf(connection, shop, m.OrderId))))];
         }
         var spoilage = DecorationMethods.All.ToDictionary(
             m => m.Id,
             m => (m.SpoilageAssumed, book.Numbers.Rates.SpoilageOf(m.Id, m.SpoilageAssumed))
         );
-        var open = desk.Open(connection, book).Where(c => c.Standing.Station < Station.Press).ToList();
+        var open = shop.Open(connection, book).Where(c => c.Standing.Station < Station.Press).ToList();
         var offers = ShopLearning
             .Candidates(parts, book.Numbers.Floor.HandsFactor, spoilage)
             .Select(c => Offered(c, open, book))
@@ -106,9 +106,9 @@ internal sealed record LearningView(
     }
 
     /// <summary>What one order that was handed over taught.</summary>
-    public static IReadOnlyList<LearnedPart> PartsOf(SqliteConnection connection, Desk desk, string orderId)
+    public static IReadOnlyList<LearnedPart> PartsOf(SqliteConnection connection, OpenShop shop, string orderId)
     {
-        var c = desk.Case(connection, orderId, desk.Book(connection));
+        var c = shop.Case(connection, orderId, shop.Book(connection));
         return c.Frozen is null ? [] : [.. ShopLearning.Parts([.. Recorded(c)]), .. Earned(c)];
     }
 
@@ -146,7 +146,7 @@ internal sealed record LearningView(
             [.. l.Band.Decorations.Select(d => d.Placement.At().Name)],
             l.PressingSeconds / c.Frozen.Numbers.Floor.HandsFactor,
             RunFold.OfLine(c.RunLines, l.LineId, c.Events),
-            [.. Passes(l, c.Frozen.Numbers.Floor.Standards()).Select(LapStandards.Of)],
+            [.. Passes(l, c.Frozen.Numbers.Floor.Standards()).Select(LapStandards.Seconds)],
             [.. l.Band.Decorations.Select((d, i) => (d, i)).Where(x => x.d.Finishes.Length > 0).Select(x => x.i + 1)]
         ));
 
@@ -190,8 +190,9 @@ internal sealed record LearningView(
         {
             return null;
         }
-        var (before, after) = (LineCost.Of(l.InHand!, a, now), LineCost.Of(l.InHand!, b, then));
-        var price = l.Frozen?.Band.Outcome.Price ?? LinePrice.Of(l.InHand!, a, before, now, l.Decision.TypedPrice).Each;
+        var (before, after) = (LineCost.Reckon(l.InHand!, a, now), LineCost.Reckon(l.InHand!, b, then));
+        var price = l.Frozen?.Band.Outcome.Price
+            ?? LinePrice.Reckon(l.InHand!, a, before, now, l.Decision.TypedPrice).Each;
         var fees = LineCost.Fees(l.InHand!, now).On(price);
         return new(
             o.CodeOf(l.Asked.Id),

@@ -115,7 +115,7 @@ public sealed record LayoutFigures(
     /// <summary>How much it takes.</summary>
     internal LaidLength Length() => new(UsedIn, Sheets);
 
-    internal static LayoutFigures Of(FilmGround on, GangFound found, GangFound needed)
+    internal static LayoutFigures Reckon(FilmGround on, GangFound found, GangFound needed)
     {
         var (bill, order) = (on.Bill(found), on.Bill(needed));
         return new(

@@ -76,9 +76,9 @@ internal static class LineLayouts
     private const double Rounding = 1e-6;
 
     /// <summary>A line on the film asked for, else on the one settled, else on the cheapest; by its prints' outlines or boxes as said, else as settled; by its own way, or by another that is chosen. Refused where nothing is sold for layouts or its prints do not go on it.</summary>
-    public static LineOnFilm Of(
+    public static LineOnFilm Film(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string id,
         string? lineId,
         string? filmId,
@@ -87,8 +87,8 @@ internal static class LineLayouts
         string? methodId = null
     )
     {
-        var book = desk.Book(connection);
-        var c = desk.Case(connection, id, book);
+        var book = shop.Book(connection);
+        var c = shop.Case(connection, id, book);
         var line = c.Line(lineId);
         var inHand = (
             line.Frozen is null
@@ -104,7 +104,7 @@ internal static class LineLayouts
                 $"{c.Order.Code} cannot be laid out yet: {c.Standing.Missing[0].Text}.",
                 "Finish the ask first."
             );
-        var laidOn = LaidOn.Of(methodId ?? MethodOf(line), inHand, book);
+        var laidOn = LaidOn.Find(methodId ?? MethodOf(line), inHand, book);
         inHand = laidOn.Part;
         var settled = c.Order.Facts.LayoutOf(line.Asked.Id);
         // what was settled on is taken while the Shelf has it
@@ -212,7 +212,7 @@ internal static class LineLayouts
     {
         var f = book.Numbers.Format;
         var (found, needed) = (l.Layout.Found(l.On.Ground), l.Layout.FoundNeeded(l.On.Ground));
-        var figures = LayoutFigures.Of(l.On, found, needed);
+        var figures = LayoutFigures.Reckon(l.On, found, needed);
         List<GangDesign> ordered =
         [
             .. l.Layout.Designs.Where(d => d.Needed > 0).Select(d => d.Laid() with { Copies = d.Needed }),
@@ -261,7 +261,7 @@ internal static class LineLayouts
     /// <summary>What a layout comes to and what is wrong with it.</summary>
     public static TriedLayout Tried(LineOnFilm l, LineLayout layout, ShopBook book)
     {
-        var figures = LayoutFigures.Of(l.On, layout.Found(l.On.Ground), layout.FoundNeeded(l.On.Ground));
+        var figures = LayoutFigures.Reckon(l.On, layout.Found(l.On.Ground), layout.FoundNeeded(l.On.Ground));
         var (more, cutting) = (
             figures.Cost?.Value - l.On.Bill(l.Layout.Found(l.On.Ground))?.Cost.Value,
             Cutting(l, layout, book)
@@ -291,7 +291,7 @@ internal static class LineLayouts
     private static Figure? Cutting(LineOnFilm l, LineLayout layout, ShopBook book) =>
         l.IsTrimmed
             ? null
-            : CutRound.Of(
+            : CutRound.Reckon(
                 layout,
                 l.On.Ground.GapIn,
                 book.Numbers.Floor.Standards(),
@@ -303,7 +303,7 @@ internal static class LineLayouts
     /// <summary>Sheets and length that are paid for, or would be with one more step.</summary>
     public static (int Sheets, double LengthIn) Filled(FilmGround on, LineLayout layout, bool nextStep, FigureFormat f)
     {
-        var now = LayoutFigures.Of(on, layout.Found(on.Ground), layout.FoundNeeded(on.Ground));
+        var now = LayoutFigures.Reckon(on, layout.Found(on.Ground), layout.FoundNeeded(on.Ground));
         var next = nextStep ? Next(on, now, f) : null;
         return (
             Math.Max(1, now.Bought) + (next is not null && on.Roll is null ? 1 : 0),
@@ -580,7 +580,7 @@ internal static class LineLayouts
     // transfers of the drawer are used on their own film alone, so each film has its own number of new prints
     private static List<LayoutChoice> Choices(ShopBook book, LineOnFilm l)
     {
-        var laidOn = LaidOn.Of(MethodOf(l.Line), l.InHand, book);
+        var laidOn = LaidOn.Find(MethodOf(l.Line), l.InHand, book);
         return
         [
             .. laidOn

@@ -18,7 +18,7 @@ public sealed record Notice(string Code, string Sentence, string Remedy)
 
     private static IEnumerable<Notice> Copies(SqliteConnection connection, Copying copying, ShopNumbers n)
     {
-        string Since(CopyTrouble t) => Shown.Moment(WallClock.Of(t.Since, n.Identity.TimeZone), n.Format);
+        string Since(CopyTrouble t) => Shown.Moment(WallClock.Local(t.Since, n.Identity.TimeZone), n.Format);
         if (copying.Trouble is { } trouble)
         {
             yield return new(

@@ -87,7 +87,7 @@ public sealed record OrderLineView(
     LastTimeView? Last
 )
 {
-    internal static OrderLineView Of(LineCase l, LastTime? last, ShopBook book) =>
+    internal static OrderLineView From(LineCase l, LastTime? last, ShopBook book) =>
         new(
             l.Asked.Id,
             l.What,
@@ -96,8 +96,8 @@ public sealed record OrderLineView(
             l.Colourway,
             l.Problems,
             l.Decision?.MethodId,
-            PrintView.Of(l.Asked, l.Style),
-            l.Style is null ? [] : SizeDrawn.Of(l.Asked, l.Style.Kind),
+            PrintView.Prints(l.Asked, l.Style),
+            l.Style is null ? [] : SizeDrawn.Draw(l.Asked, l.Style.Kind),
             [
                 .. l
                     .Asked.Placements.Select(p => PlacementRules.BeyondCustomary(p, l.Asked.Sizes, book.Numbers.Format))
@@ -105,9 +105,9 @@ public sealed record OrderLineView(
                 .. OwnPieces.Notices(l.Asked),
                 .. l.Style is null ? [] : NeckLabel.Lacking(l.Asked, l.Style),
             ],
-            l.Style is null ? [] : NeckLabel.Of(l.Asked, l.Style, book.Numbers.Identity.Name, MakeQuote.Care),
-            PlaceView.Of(l.Asked, l.Style, book.Places),
-            last is null ? null : LastTimeView.Of(last, book.Numbers)
+            l.Style is null ? [] : NeckLabel.Labels(l.Asked, l.Style, book.Numbers.Identity.Name, MakeQuote.Care),
+            PlaceView.Places(l.Asked, l.Style, book.Places),
+            last is null ? null : LastTimeView.From(last, book.Numbers)
         );
 }
 
@@ -116,12 +116,12 @@ public sealed record OrderLineView(
 /// <param name="Said">Where, when, how and at what, in words.</param>
 public sealed record LastTimeView(decimal Each, string Said)
 {
-    internal static LastTimeView Of(LastTime t, ShopNumbers n)
+    internal static LastTimeView From(LastTime t, ShopNumbers n)
     {
         var how = DecorationMethods.Find(t.MethodId)?.Name ?? t.MethodId;
         return new(
             t.Each,
-            $"Last time, in {t.Code} of {Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Of(t.At, n.Identity.TimeZone)), n.Format)}: {char.ToLowerInvariant(how[0])}{how[1..]}, at {Shown.Money(t.Each, n.Format)} a piece"
+            $"Last time, in {t.Code} of {Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Local(t.At, n.Identity.TimeZone)), n.Format)}: {char.ToLowerInvariant(how[0])}{how[1..]}, at {Shown.Money(t.Each, n.Format)} a piece"
         );
     }
 }
@@ -146,18 +146,18 @@ public sealed record PrintView(
     string Where
 )
 {
-    internal static IReadOnlyList<PrintView> Of(AskLine line, Style? style) =>
+    internal static IReadOnlyList<PrintView> Prints(AskLine line, Style? style) =>
         line.Pieces == 0
             ? []
             :
             [
                 .. line.Placements.SelectMany(p =>
-                    SizedPrints.Of(p, line.Sizes, line.Names).SelectMany(s => Of(line, p, s, style))
+                    SizedPrints.Of(p, line.Sizes, line.Names).SelectMany(s => Prints(line, p, s, style))
                 ),
             ];
 
     // sizes that take the same print may still hang it at another distance
-    private static IEnumerable<PrintView> Of(AskLine line, Placement p, SizedPrint s, Style? style)
+    private static IEnumerable<PrintView> Prints(AskLine line, Placement p, SizedPrint s, Style? style)
     {
         var place = p.At();
         if (p.Place == Core.Orders.Places.AllOver && style is not null)
@@ -178,7 +178,7 @@ public sealed record PrintView(
         if (p.OnTopOf is not null && style is not null)
         {
             return SizeDrawn
-                .Of(line, style.Kind)
+                .Draw(line, style.Kind)
                 .Where(d => s.Sizes.Any(z => z.Size == d.Size))
                 .SelectMany(d =>
                     d.Prints.Where(x => x.PlacementId == p.Id).Select(x => (d.Size, d.Pieces, x.FromSeamIn))
@@ -228,7 +228,7 @@ public sealed record PlaceView(
     bool Offered
 )
 {
-    internal static IReadOnlyList<PlaceView> Of(AskLine line, Style? style, PlaceBook places)
+    internal static IReadOnlyList<PlaceView> Places(AskLine line, Style? style, PlaceBook places)
     {
         var sizes = line.Sizes.Select(s => s.Size).DefaultIfEmpty("M").ToList();
         PlaceView View(Place p, bool offered) =>

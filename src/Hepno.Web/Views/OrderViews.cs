@@ -22,14 +22,14 @@ namespace Hepno.Web.Views;
 /// <summary>Makes the views of one order.</summary>
 internal static class OrderViews
 {
-    public static OrderView Order(SqliteConnection connection, Desk desk, string id)
+    public static OrderView Order(SqliteConnection connection, OpenShop shop, string id)
     {
-        var book = desk.Book(connection);
-        var c = desk.Case(connection, id, book);
-        var open = desk.Open(connection, book);
-        var wall = desk.Clock.Wall(book.Numbers.Identity.TimeZone);
+        var book = shop.Book(connection);
+        var c = shop.Case(connection, id, book);
+        var open = shop.Open(connection, book);
+        var wall = shop.Clock.Wall(book.Numbers.Identity.TimeZone);
         var placed = c.Standing.Station is Station.Gather or Station.Press
-            ? PlacedOrder.Of(ShopFloor.Of(open, book, wall).Placed, id)
+            ? PlacedOrder.Find(ShopFloor.Plan(open, book, wall).Placed, id)
             : null;
         return new(
             id,
@@ -45,53 +45,58 @@ internal static class OrderViews
             c.Customer,
             [
                 .. c.Lines.Select(l =>
-                    OrderLineView.Of(
+                    OrderLineView.From(
                         l,
                         c.Order.Facts.Choice.LastTimes.FirstOrDefault(t => t.LineId == l.Asked.Id),
                         book
                     )
                 ),
             ],
-            SlipView.Of(c, Bands(desk, c, book, open), book, wall, placed),
+            SlipView.From(c, Bands(shop, c, book, open), book, wall, placed),
             c.Quote?.SentAt,
             c.Frozen?.Deposit ?? 0,
             c.Order.Facts.Gathering.Items.Count == 0 || c.Frozen is null
                 ? []
-                : PrepareCautions.Of(c.Frozen.Lines.SelectMany(l => l.Band.Decorations), book)
+                : PrepareCautions.Sentences(c.Frozen.Lines.SelectMany(l => l.Band.Decorations), book)
         );
     }
 
     // with several lines the whole order has figures once every line has its method
-    private static IReadOnlyList<Band?> Bands(Desk desk, OrderCase c, ShopBook book, IReadOnlyList<OrderCase> open) =>
+    private static IReadOnlyList<Band?> Bands(
+        OpenShop shop,
+        OrderCase c,
+        ShopBook book,
+        IReadOnlyList<OrderCase> open
+    ) =>
         c.Frozen is null
         && c.Lines.Count > 1
         && (!c.IsComplete || c.Lines.Any(l => l.Decision is null) || book.Presses.Count == 0)
             ? [null]
-        : c.Frozen is null && c.Lines.Count > 1 ? [.. desk.Planned(c, book, open).Select(p => p.Band)]
-        : [.. c.Lines.Select(l => Band(desk, c, l, book, open))];
+        : c.Frozen is null && c.Lines.Count > 1 ? [.. shop.Planned(c, book, open).Select(p => p.Band)]
+        : [.. c.Lines.Select(l => Band(shop, c, l, book, open))];
 
     /// <summary>The figures a line stands on: as quoted, else of the chosen method, else of the best.</summary>
-    public static Band? Band(Desk desk, OrderCase c, LineCase line, ShopBook book, IReadOnlyList<OrderCase> open)
+    public static Band? Band(OpenShop shop, OrderCase c, LineCase line, ShopBook book, IReadOnlyList<OrderCase> open)
     {
         if (line.Frozen is not null)
         {
             return line.Frozen.Band;
         }
-        var comparison = desk.Compare(c, line, null, book, open, curve: false);
+        var comparison = shop.Compare(c, line, null, book, open, curve: false);
         return line.Decision is { } decision ? comparison?.Bands.FirstOrDefault(b => b.MethodId == decision.MethodId)
             : comparison?.Bands.Count > 0 ? comparison.Bands[0]
             : null;
     }
 
-    public static LayoutView Layout(SqliteConnection connection, Desk desk, string id, string? lineId)
+    public static LayoutView Layout(SqliteConnection connection, OpenShop shop, string id, string? lineId)
     {
-        var book = desk.Book(connection);
-        var c = desk.Case(connection, id, book);
+        var book = shop.Book(connection);
+        var c = shop.Case(connection, id, book);
         var line = c.Line(lineId);
         var band =
             line.Decision is null && line.Frozen is null
                 ? null
-                : Band(desk, c, line, book, desk.Open(connection, book));
+                : Band(shop, c, line, book, shop.Open(connection, book));
         if (band is null)
         {
             throw new RefusedException(
@@ -102,14 +107,14 @@ internal static class OrderViews
             );
         }
         var f = book.Numbers.Format;
-        var sizes = BlanksToBuy.Of(line.Asked.Sizes, band.Decorations);
+        var sizes = BlanksToBuy.Count(line.Asked.Sizes, band.Decorations);
         var asked = line.Frozen is null ? line.InHand! : c.Frozen!.InHand(line.Frozen);
         var inHand = asked with { Sizes = sizes };
         var counted =
             SizeRun.Total(sizes) == line.Asked.Pieces
                 ? "the ask"
                 : "the ask, and what may be spoiled where they are sent";
-        var landed = LandedBlank.Of(inHand, counted);
+        var landed = LandedBlank.Reckon(inHand, counted);
         var failure = 1 - band.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
         var sentence =
             $"{string.Join(" and ", band.Decorations.Where(d => d.Finishes.Length == 0).Select(d => $"{d.Prints(line.Asked.Pieces)} × {d.Placement.At().Name.ToLowerInvariant()}"))}: {band.Made}";
@@ -131,35 +136,35 @@ internal static class OrderViews
                 asked,
                 sizes,
                 failure,
-                DateOnly.FromDateTime(desk.Clock.Wall(book.Numbers.Identity.TimeZone)),
+                DateOnly.FromDateTime(shop.Clock.Wall(book.Numbers.Identity.TimeZone)),
                 f
             ),
-            BuyingWays.Of(inHand, book, ShopFloor.Of([], book, desk.Clock.Wall(book.Numbers.Identity.TimeZone))),
-            VinylPiecesView.Of(connection, c, line, band, f)
+            BuyingWays.All(inHand, book, ShopFloor.Plan([], book, shop.Clock.Wall(book.Numbers.Identity.TimeZone))),
+            VinylPiecesView.For(connection, c, line, band, f)
         );
     }
 
-    public static QuoteView Quote(SqliteConnection connection, Desk desk, string id)
+    public static QuoteView Quote(SqliteConnection connection, OpenShop shop, string id)
     {
-        var book = desk.Book(connection);
-        var c = desk.Case(connection, id, book);
+        var book = shop.Book(connection);
+        var c = shop.Case(connection, id, book);
         if (c.Frozen is not null)
         {
             return new(
-                WallClock.Of(c.Quote!.SentAt, book.Numbers.Identity.TimeZone),
+                WallClock.Local(c.Quote!.SentAt, book.Numbers.Identity.TimeZone),
                 c.Frozen,
                 Notes(c.Frozen),
-                QuoteVersions.Before(connection, desk, id, c.Frozen, c.Quote.Id)
+                QuoteVersions.Before(connection, shop, id, c.Frozen, c.Quote.Id)
             );
         }
-        var preview = desk.Quoted(c, book, connection);
-        return new(null, preview, Notes(preview), QuoteVersions.Before(connection, desk, id, preview, null));
+        var preview = shop.Quoted(c, book, connection);
+        return new(null, preview, Notes(preview), QuoteVersions.Before(connection, shop, id, preview, null));
     }
 
-    public static RunView Run(SqliteConnection connection, Desk desk, string id)
+    public static RunView Run(SqliteConnection connection, OpenShop shop, string id)
     {
-        var book = desk.Book(connection);
-        var c = desk.Case(connection, id, book);
+        var book = shop.Book(connection);
+        var c = shop.Case(connection, id, book);
         if (c.Frozen is null || c.Standing.Station < Station.Press)
         {
             throw new RefusedException(
@@ -170,8 +175,8 @@ internal static class OrderViews
             );
         }
         var f = book.Numbers.Format;
-        var wall = desk.Clock.Wall(book.Numbers.Identity.TimeZone);
-        var placed = PlacedOrder.Of(ShopFloor.Of(desk.Open(connection, book), book, wall).Placed, id);
+        var wall = shop.Clock.Wall(book.Numbers.Identity.TimeZone);
+        var placed = PlacedOrder.Find(ShopFloor.Plan(shop.Open(connection, book), book, wall).Placed, id);
         var lines = c
             .Frozen.Lines.Select(l =>
             {
@@ -221,9 +226,9 @@ internal static class OrderViews
         );
     }
 
-    public static LearnView Learned(SqliteConnection connection, Desk desk, string id)
+    public static LearnView Learned(SqliteConnection connection, OpenShop shop, string id)
     {
-        var c = desk.Case(connection, id, desk.Book(connection));
+        var c = shop.Case(connection, id, shop.Book(connection));
         if (c.Frozen is null || c.Run is null || c.Order.Facts.Sending.HandOver is null)
         {
             throw new RefusedException(
@@ -290,7 +295,7 @@ internal static class OrderViews
 
     // a test, or that there is none, is said before what the recipe warns of
     private static string Warned(Recipe recipe, Core.Blanks.Style style, Core.Blanks.Colourway colour, ShopBook book) =>
-        SpotTest.Of(recipe, style, colour, book.Tests ?? []) switch
+        SpotTest.Find(recipe, style, colour, book.Tests ?? []) switch
         {
             { } test when test.Verdict() == TestVerdict.Failed => $"Your test failed on this cloth: {test.Fault()}. ",
             null

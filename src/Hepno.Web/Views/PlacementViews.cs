@@ -30,7 +30,7 @@ internal static class PlacementViews
         return
         [
             .. SizeDrawn
-                .Of(line.Asked, line.Style.Kind)
+                .Draw(line.Asked, line.Style.Kind)
                 .SelectMany(d => d.Prints.Select(p => (Size: d, Print: p)))
                 .GroupBy(x =>
                     (x.Print.PlacementId, x.Print.Print.Width, x.Print.Print.Height, x.Print.FromSeamIn, Aside(x.Print))

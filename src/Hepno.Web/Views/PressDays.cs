@@ -47,7 +47,7 @@ internal static class PressDays
                 .ToList();
             var heat =
                 hours is { } h && !press.IsBench()
-                    ? HeatLine.Of(
+                    ? HeatLine.Draw(
                         press,
                         [.. batches.Select(b => (new PressPart(b.HeatFrom, b.Start, b.End, b.Pieces), b.TemperatureF))],
                         h.Open,
@@ -94,7 +94,7 @@ internal static class PressDays
             ],
             floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).Distinct().Count(),
             inHand is null ? null
-                : PlacedOrder.Of(floor.Placed, inHand) is { HasPlace: true } mine ? mine
+                : PlacedOrder.Find(floor.Placed, inHand) is { HasPlace: true } mine ? mine
                 : null
         );
     }
@@ -190,7 +190,7 @@ internal static class PressDays
                 i.DoneAt is not null
             ))
         );
-        var placed = PlacedOrder.Of(floor.Placed, c.Order.Id);
+        var placed = PlacedOrder.Find(floor.Placed, c.Order.Id);
         var start = placed?.Start;
         var late = placed is { LateMinutes: > 0 };
         var spare =
@@ -254,7 +254,7 @@ internal static class PressDays
 
     private static TrayView Tray(OrderCase c, FloorPlan floor, FigureFormat f)
     {
-        var placed = PlacedOrder.Of(floor.Placed, c.Order.Id);
+        var placed = PlacedOrder.Find(floor.Placed, c.Order.Id);
         var minutes = placed is null
             ? c.Frozen!.Lines.Sum(l => l.PressingSeconds * c.Frozen.AskOf(l).Pieces) / 60
             : placed.Lines.Sum(l => l.Work.Pieces * l.Work.MinutesPerPiece);

@@ -18,16 +18,16 @@ internal sealed record PriceSince(string Since, decimal Price, bool Now);
 internal sealed record PriceLine(string What, IReadOnlyList<PriceSince> Steps)
 {
     /// <summary>Every price of a thing as it stands, with what each was before.</summary>
-    public static List<PriceLine> Of<T>(
+    public static List<PriceLine> Lines<T>(
         SqliteConnection c,
-        Desk desk,
+        OpenShop shop,
         Aggregate<T> aggregate,
         string id,
         Func<T, IEnumerable<(string What, decimal Price)>> prices
     )
         where T : class
     {
-        var n = Desk.Numbers(c);
+        var n = OpenShop.Numbers(c);
         var states = aggregate
             .States(c, id)
             .Select(s =>
@@ -53,7 +53,7 @@ internal sealed record PriceLine(string What, IReadOnlyList<PriceSince> Steps)
                                     (s, i) =>
                                         new PriceSince(
                                             Shown.DayAndYear(
-                                                DateOnly.FromDateTime(WallClock.Of(s.From, n.Identity.TimeZone)),
+                                                DateOnly.FromDateTime(WallClock.Local(s.From, n.Identity.TimeZone)),
                                                 n.Format
                                             ),
                                             s.Price,

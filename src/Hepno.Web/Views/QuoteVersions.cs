@@ -12,24 +12,24 @@ internal static class QuoteVersions
 {
     /// <summary>Versions before the one shown, the last one first.</summary>
     /// <param name="connection">Database.</param>
-    /// <param name="desk">Where frozen quotes are read.</param>
+    /// <param name="shop">Where frozen quotes are read.</param>
     /// <param name="orderId">Order.</param>
     /// <param name="now">The quote shown.</param>
     /// <param name="nowId">Its id when it is sent; null for a preview.</param>
     public static IReadOnlyList<QuoteVersion> Before(
         SqliteConnection connection,
-        Desk desk,
+        OpenShop shop,
         string orderId,
         FrozenQuote now,
         string? nowId
     )
     {
         var f = now.Numbers.Format;
-        string At(DateTime utc) => Shown.Moment(WallClock.Of(utc, now.Numbers.Identity.TimeZone), f);
+        string At(DateTime utc) => Shown.Moment(WallClock.Local(utc, now.Numbers.Identity.TimeZone), f);
         var earlier = QuoteStore
-            .Of(connection, orderId)
+            .OfOrder(connection, orderId)
             .Where(q => q.Id != nowId)
-            .Select(q => (Stored: q, Frozen: desk.Frozen(connection, q.Id)))
+            .Select(q => (Stored: q, Frozen: shop.Frozen(connection, q.Id)))
             .ToList();
         return
         [

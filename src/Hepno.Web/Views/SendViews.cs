@@ -43,7 +43,7 @@ internal static class SendViews
         var ways = Ways(c);
         var left = q.Ask.Pieces - facts.Delivered();
         var counted = facts.Sending.Counted.Sum(x => x.Pieces);
-        var balance = OrderBalance.Of(c);
+        var balance = OrderBalance.Reckon(c);
         var due = q.Total - (facts.Gathering.Deposit?.Amount ?? 0) - facts.Sending.Parts.Sum(p => p.Taken);
         var ready = q.Ask.Shipping is null ? "is ready to collect" : "is packed and leaves with the carrier";
         var pay =
@@ -62,7 +62,7 @@ internal static class SendViews
             [
                 .. facts.Sending.Parts.Select(
                     (p, i) =>
-                        $"{c.Order.Code}, part {i + 1}: {p.Pieces.Sum(x => x.Pieces)} {(p.Pieces.Sum(x => x.Pieces) == 1 ? "piece" : "pieces")} to {p.To}, {Shown.Moment(WallClock.Of(p.At, q.Numbers.Identity.TimeZone), f)}, {Shown.Money(p.Taken, f)} taken"
+                        $"{c.Order.Code}, part {i + 1}: {p.Pieces.Sum(x => x.Pieces)} {(p.Pieces.Sum(x => x.Pieces) == 1 ? "piece" : "pieces")} to {p.To}, {Shown.Moment(WallClock.Local(p.At, q.Numbers.Identity.TimeZone), f)}, {Shown.Money(p.Taken, f)} taken"
                 ),
             ]
         );

@@ -64,7 +64,7 @@ public sealed record SlipView(
         };
 
     /// <summary>Writes the slip.</summary>
-    internal static SlipView Of(
+    internal static SlipView From(
         OrderCase c,
         IReadOnlyList<Band?> bands,
         ShopBook book,
@@ -296,7 +296,7 @@ public sealed record SlipView(
                 return new(
                     "run",
                     facts.Pressing.StartedAt is null
-                        ? $"Press {c.Order.Ask.Pieces} {(c.Lines.Count == 1 ? GarmentNouns.Of(c.Lines[0].Style!.Kind, c.Order.Ask.Pieces) : "pieces")}"
+                        ? $"Press {c.Order.Ask.Pieces} {(c.Lines.Count == 1 ? GarmentNouns.For(c.Lines[0].Style!.Kind, c.Order.Ask.Pieces) : "pieces")}"
                         : "Back to the run",
                     ""
                 );

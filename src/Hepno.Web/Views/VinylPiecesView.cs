@@ -44,7 +44,7 @@ public sealed record VinylLeft(string Label, string VinylId, double WidthIn, dou
 public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOnlyList<VinylLeft> Left)
 {
     /// <summary>Of a line that is cut from vinyl; null for one that is not.</summary>
-    internal static VinylPiecesView? Of(
+    internal static VinylPiecesView? For(
         SqliteConnection connection,
         OrderCase c,
         LineCase line,

@@ -13,7 +13,7 @@ internal static class Collision
     /// <param name="theirs">What stands, in the same shape.</param>
     /// <param name="before">What both started from, or null when it is no longer known.</param>
     /// <param name="version">The version that stands.</param>
-    public static RefusedException Of<T>(T yours, T theirs, T? before, long version)
+    public static RefusedException Refusal<T>(T yours, T theirs, T? before, long version)
     {
         var (a, b, c) = (Node(yours), Node(theirs), before is null ? null : Node(before));
         var differ = a.AsObject().Select(p => p.Key).Where(k => !JsonNode.DeepEquals(a[k], b[k])).ToList();

@@ -11,9 +11,10 @@ namespace Hepno.Web.Wire;
 internal static class Json
 {
     /// <summary>The API's words with figures to the last digit: for telling whether two things are the same.</summary>
-    public static JsonSerializerOptions Exact { get; } = Of(new JsonSerializerOptions(JsonSerializerDefaults.Web));
+    public static JsonSerializerOptions Exact { get; } =
+        Configured(new JsonSerializerOptions(JsonSerializerDefaults.Web));
 
-    public static JsonSerializerOptions Of(JsonSerializerOptions json)
+    public static JsonSerializerOptions Configured(JsonSerializerOptions json)
     {
         json.NumberHandling = JsonNumberHandling.Strict;
         json.RespectNullableAnnotations = true;

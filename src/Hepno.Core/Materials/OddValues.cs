@@ -4,7 +4,7 @@ using Hepno.Core.Measures;
 namespace Hepno.Core.Materials;
 
 /// <summary>Values that can be but hardly are: a roll's price typed as a foot's, grams for ounces. They are asked about once and kept when the owner says that it is so (docs/trade 15.9).</summary>
-public static class Doubts
+public static class OddValues
 {
     private const decimal CheapFoot = 0.80m;
     private const decimal DearFoot = 25m;
@@ -12,7 +12,7 @@ public static class Doubts
     private const decimal DearIn2 = 0.60m;
 
     /// <summary>What of a thing is asked about; nothing of things Hepno has no idea of.</summary>
-    public static IEnumerable<Problem> Of(object thing) =>
+    public static IEnumerable<Problem> In(object thing) =>
         thing switch
         {
             VinylFilm v => OfVinyl(v),
@@ -49,7 +49,7 @@ public static class Doubts
         {
             yield return Doubt(
                 "unitPrice",
-                $"{s.UnitPrice:0.00} for one {GarmentNouns.Of(s.Kind, 1)}: {(s.UnitPrice > 150 ? "is that a whole carton?" : "is that right?")}",
+                $"{s.UnitPrice:0.00} for one {GarmentNouns.For(s.Kind, 1)}: {(s.UnitPrice > 150 ? "is that a whole carton?" : "is that right?")}",
                 "Type what one piece costs at your next order."
             );
         }

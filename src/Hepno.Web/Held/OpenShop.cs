@@ -18,8 +18,8 @@ using Microsoft.Data.Sqlite;
 
 namespace Hepno.Web.Held;
 
-/// <summary>What the endpoints and deeds work at: the database, the clock, and how orders are read.</summary>
-internal sealed class Desk(Db db, ShopClock clock)
+/// <summary>The shop as the program has it open: its database, its clock, and what is kept while nothing changed.</summary>
+internal sealed class OpenShop(Db db, ShopClock clock)
 {
     private const int MostFrozen = 500;
 
@@ -312,7 +312,7 @@ internal sealed class Desk(Db db, ShopClock clock)
     public QuantityRibbon Ribbon(OrderCase c, LineCase line, ShopBook book, IReadOnlyList<OrderCase> open)
     {
         var theirs = book.For(c.Customer);
-        var worth = WorthOfHands.Of(
+        var worth = WorthOfHands.Reckon(
             line.InHand!,
             c.Order.Ask.DueOf(line.Asked),
             theirs,
@@ -323,7 +323,7 @@ internal sealed class Desk(Db db, ShopClock clock)
         {
             return r.Ribbon;
         }
-        var found = QuantityRibbon.Of(line.InHand!, line.Asked.Mark, theirs, worth);
+        var found = QuantityRibbon.Reckon(line.InHand!, line.Asked.Mark, theirs, worth);
         ribbon = new(key, found);
         return found;
     }
@@ -416,13 +416,13 @@ internal sealed class Desk(Db db, ShopClock clock)
         {
             throw new RefusedException(409, problem.Code, problem.Sentence, problem.Remedy);
         }
-        return MakeQuote.Of(
+        return MakeQuote.Write(
             c,
             chosen,
             offered,
             book,
             Clock.Wall(book.Numbers.Identity.TimeZone),
-            QuoteStore.Of(connection, c.Order.Id).Count + 1
+            QuoteStore.OfOrder(connection, c.Order.Id).Count + 1
         );
     }
 
@@ -443,11 +443,11 @@ internal sealed class Desk(Db db, ShopClock clock)
         var made = sent is null && ask.HasArtwork() ? MadeStore.Before(connection, order.Value.Id) : [];
         var lines = Lines(order.Value, sent, book, made, sent is null ? Artworks(connection, ask) : null);
         var c = new OrderCase(order.Value, order.Version, customer, lines, quote, sent, events, null, null!);
-        var run = sent is null ? null : RunFold.Of(c.RunLines, events);
+        var run = sent is null ? null : RunFold.Fold(c.RunLines, events);
         return c with
         {
             Run = run,
-            Standing = Stations.Of(
+            Standing = Stations.Where(
                 order.Value,
                 [.. lines.SelectMany(l => l.Problems)],
                 quote is not null,

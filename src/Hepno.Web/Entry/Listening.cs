@@ -5,12 +5,12 @@ using System.Net.Sockets;
 namespace Hepno.Web.Entry;
 
 /// <summary>Where Hepno listens and which names it answers to: this machine only, or the shop's own network too: with <c>--lan</c>, or where the owner said so under Numbers.</summary>
-internal sealed class Reach
+internal sealed class Listening
 {
     private readonly string[] names;
     private readonly string mark;
 
-    public Reach(IConfiguration configuration, string data)
+    public Listening(IConfiguration configuration, string data)
     {
         mark = Path.Combine(data, "lan");
         Lan = configuration.GetValue<bool?>("Hepno:Lan") ?? LanNext;
