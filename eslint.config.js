@@ -23,6 +23,7 @@ export default ts.config(
   { languageOptions: { globals: { ...globals.browser, ...globals.node } } },
   { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: ts.parser } } },
   { files: ['**/*.{ts,vue}'], rules: { 'no-undef': 'off', 'vue/multi-word-component-names': 'off' } },
+  { files: ['src/hepno-ui/src/**'], rules: { 'no-nested-ternary': 'error' } },
   { rules: { '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }] } },
   prettier,
 )

@@ -5,8 +5,10 @@ import type { Schemas } from '../api/client'
 export type Format = Schemas['FigureFormat']
 
 /** As many letters of some words as there is room for; what is cut off ends in a dot row, and where there is hardly room nothing is shown. */
-export const shortened = (words: string, room: number): string =>
-  words.length <= room ? words : room < 4 ? '' : `${words.slice(0, Math.floor(room) - 1).trimEnd()}…`
+export function shortened(words: string, room: number): string {
+  if (words.length <= room) return words
+  return room < 4 ? '' : `${words.slice(0, Math.floor(room) - 1).trimEnd()}…`
+}
 
 const minus = '\u2212'
 

@@ -105,7 +105,9 @@ const said = (p: Body) => {
     return `${placeName(props.places, p.place)}, ${p.gradient ? 'full colour' : `${p.colours} colours`}`
   const size = `${number(p.widthIn * unit(), 2, f)} × ${number(p.heightIn * unit(), 2, f)} ${f.metric ? 'cm' : 'in'}`
   const own = p.own === 'none' ? '' : `, ${ownWord[p.own]}`
-  return `${placeName(props.places, p.place)} ${p.bySize ? 'up to ' : ''}${size}, ${p.gradient ? 'full colour' : p.colours === 1 ? 'one colour' : `${p.colours} colours`}${own}${p.finish === 'plain' ? '' : `, ${finishWord[p.finish]}`}${p.onTopOf ? ', on top of it' : ''}`
+  const finish = p.finish === 'plain' ? '' : `, ${finishWord[p.finish]}`
+  const counted = p.colours === 1 ? 'one colour' : `${p.colours} colours`
+  return `${placeName(props.places, p.place)} ${p.bySize ? 'up to ' : ''}${size}, ${p.gradient ? 'full colour' : counted}${own}${finish}${p.onTopOf ? ', on top of it' : ''}`
 }
 defineExpose({ begin })
 </script>

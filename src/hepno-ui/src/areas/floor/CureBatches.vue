@@ -105,8 +105,11 @@ async function bad(b: Schemas['CureView']): Promise<void> {
   recall.value = null
   await list(b.batch.id)
 }
-const signOf = (b: Schemas['CureView']) =>
-  b.batch.verdict === 'bad' ? 'no' : b.holds || b.doubt ? 'caution' : b.batch.after === 'holds' ? 'go' : 'assumed'
+const signOf = (b: Schemas['CureView']) => {
+  if (b.batch.verdict === 'bad') return 'no'
+  if (b.holds || b.doubt) return 'caution'
+  return b.batch.after === 'holds' ? 'go' : 'assumed'
+}
 </script>
 
 <template>

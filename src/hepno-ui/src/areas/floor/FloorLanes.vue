@@ -38,10 +38,11 @@ const now = computed(() => {
     props.events.filter((e) => e.lane === lane && e.from <= props.at && e.until > props.at)
   const hands = doing('hands').map((e) => `hands ${e.label.toLowerCase()}, piece ${e.piece + 1}`)
   const dwells = ['press', 'pre-press', 'second-press']
-  const press = doing('press').map(
-    (e) =>
-      `press ${dwells.includes(e.code) ? 'closed' : e.code === 'heat' ? 'changing heat' : 'held'}, piece ${e.piece + 1}`,
-  )
+  const standing = (code: string) => {
+    if (dwells.includes(code)) return 'closed'
+    return code === 'heat' ? 'changing heat' : 'held'
+  }
+  const press = doing('press').map((e) => `press ${standing(e.code)}, piece ${e.piece + 1}`)
   return [hands.join(', ') || 'hands free', press.join(', ') || 'press waits', `${doing('rack').length} cooling`].join(
     '; ',
   )

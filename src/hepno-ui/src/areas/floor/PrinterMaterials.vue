@@ -17,15 +17,11 @@ const props = defineProps<{
 const emit = defineEmits<{ changed: [] }>()
 const wrong = computed(() => (props.view?.slots ?? []).filter((s) => s.mismatch !== ''))
 const low = computed(() => (props.view?.slots ?? []).filter((s) => s.low))
-const sign = computed(() =>
-  props.view?.version === 0
-    ? 'assumed'
-    : wrong.value.length > 0
-      ? 'no'
-      : low.value.length > 0 || !props.view?.enough
-        ? 'caution'
-        : 'go',
-)
+const sign = computed(() => {
+  if (props.view?.version === 0) return 'assumed'
+  if (wrong.value.length > 0) return 'no'
+  return low.value.length > 0 || !props.view?.enough ? 'caution' : 'go'
+})
 const said = computed(() => {
   if (!props.view || props.view.version === 0) return 'not noted yet'
   if (wrong.value.length > 0)

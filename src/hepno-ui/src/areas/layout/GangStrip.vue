@@ -41,7 +41,10 @@ const sheets = computed(() => {
 const unit = computed(() => (f.value.metric ? 50 / 2.54 : 12))
 const ticks = computed(() => Array.from({ length: Math.floor(whole.value / unit.value) + 1 }, (_, i) => i))
 const named = (n: number) => (f.value.metric ? `${number(n / 2, 1, f.value)} m` : `${n} ft`)
-const every = computed(() => (ticks.value.length > 16 ? 5 : ticks.value.length > 8 ? 2 : 1))
+const every = computed(() => {
+  if (ticks.value.length > 16) return 5
+  return ticks.value.length > 8 ? 2 : 1
+})
 function look(event: MouseEvent, r: number): void {
   const box = (event.currentTarget as Element).getBoundingClientRect()
   emit('look', r * row.value + ((event.clientX - box.left) / box.width) * row.value - props.window / 2)

@@ -321,7 +321,8 @@ export const along = (l: Layout, c: { sheet: number; y: number }): number =>
   c.y + (l.ground.lengthIn === null ? 0 : c.sheet * (l.ground.lengthIn + sheetGap))
 export const sizeOf = (l: Layout, c: Copy): { w: number; h: number } => {
   const d = l.designs.find((x) => x.key === c.key)
-  return !d ? { w: 0, h: 0 } : c.turned ? { w: d.heightIn, h: d.widthIn } : { w: d.widthIn, h: d.heightIn }
+  if (!d) return { w: 0, h: 0 }
+  return c.turned ? { w: d.heightIn, h: d.widthIn } : { w: d.widthIn, h: d.heightIn }
 }
 /** How far everything goes in such a row, billed length and sheets in it. */
 export function reach(l: Layout, f: Schemas['LayoutFigures'] | undefined): number {

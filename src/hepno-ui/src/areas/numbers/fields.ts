@@ -12,9 +12,8 @@ const format = (label: string, key: keyof Format, options?: Record<string, strin
   ...(options ? { options: Object.entries(options).map(([value, word]) => ({ value, label: word })) } : {}),
   get: (n) => String(n.format[key]),
   set: (n, t) => {
-    const now = n.format[key]
-    ;(n.format as unknown as Record<string, unknown>)[key] =
-      typeof now === 'boolean' ? t === 'true' : typeof now === 'number' ? Number(t) : t
+    const read = { boolean: t === 'true', number: Number(t) } as Record<string, unknown>
+    ;(n.format as unknown as Record<string, unknown>)[key] = read[typeof n.format[key]] ?? t
   },
 })
 

@@ -33,18 +33,14 @@ const rows = computed(() => {
         const mine = pending.get(keyOf({ pieceNo: p.pieceNo, attempt: p.attempt, pass: p.passes + 1 }))
         const good =
           p.standing === 'good' || (mine?.body.verdict === 'good' && p.passes + 1 === props.line?.passes.length)
-        return {
-          no: p.pieceNo,
-          kind: good
-            ? 'good'
-            : p.pieceNo === props.current?.pieceNo
-              ? 'press'
-              : rack.has(p.pieceNo)
-                ? 'rack'
-                : p.standing === 'between' || mine?.body.verdict === 'good'
-                  ? 'between'
-                  : 'todo',
+        const between = p.standing === 'between' || mine?.body.verdict === 'good'
+        const kinds = {
+          good,
+          press: p.pieceNo === props.current?.pieceNo,
+          rack: rack.has(p.pieceNo),
+          between,
         }
+        return { no: p.pieceNo, kind: Object.entries(kinds).find(([, is]) => is)?.[0] ?? 'todo' }
       }),
   }))
 })

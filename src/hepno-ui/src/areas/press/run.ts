@@ -6,6 +6,7 @@ import { forget, keep, type Laps, offset, recall } from './kept'
 import { outbox } from './outbox'
 import { sound } from './sound'
 import { approved, keyOf, newest, type Task, tasksLeft } from './tasks'
+import { verbOf } from './verb'
 
 /** A piece as it is called across the room. */
 export const named = (t: Task): string => `${t.pieceNo}${t.attempt > 1 ? ` again` : ''}`
@@ -70,25 +71,17 @@ export function useRun(id: string) {
   /** Nothing to lay and nothing to judge here: what is left is in other hands. */
   const waits = computed(() => !done.value && !current.value && rack.value.length === 0)
   const verb = computed(() =>
-    held.value
-      ? 'Held'
-      : done.value
-        ? 'Done'
-        : waits.value
-          ? 'Wait'
-          : phase.value === 'lay'
-            ? current.value
-              ? pass.value?.work || 'Lay'
-              : first.value
-                ? 'Look'
-                : 'Peel'
-            : over.value
-              ? 'Lift now'
-              : seconds.value <= 0
-                ? 'Lift'
-                : phase.value === 'again'
-                  ? 'Again'
-                  : 'Press',
+    verbOf({
+      held: held.value,
+      done: done.value,
+      waits: waits.value,
+      phase: phase.value,
+      hasPiece: current.value !== undefined,
+      work: pass.value?.work ?? '',
+      first: first.value,
+      seconds: seconds.value,
+      over: over.value,
+    }),
   )
   const count = computed(() => {
     if (held.value || phase.value === 'lay') return ''
