@@ -111,7 +111,8 @@ internal static class SettingsStore
                             r.Real("productive_share"),
                             spoilage,
                             r.Word<HandsWorth>("hands_worth"),
-                            r.Money("hands_worth_micros")
+                            r.Money("hands_worth_micros"),
+                            r.Real("complete_share")
                         ),
                         new(week, people),
                         new(
@@ -158,7 +159,8 @@ internal static class SettingsStore
                             r.Real("dial_minutes"),
                             r.Flag("set_up_while_heating"),
                             r.Real("slow_tenth_share"),
-                            r.Text("unattended") is { Length: > 0 } alone ? alone.Split('\n') : []
+                            r.Text("unattended") is { Length: > 0 } alone ? alone.Split('\n') : [],
+                            r.Real("test_minutes")
                         ),
                         new(r.Money("deposit_share_micros"), r.Int("validity_days"))
                     ),
@@ -221,6 +223,8 @@ internal static class SettingsStore
                     ("parcel_minutes", n.Packing.ParcelMinutes),
                     ("size_pricing", n.Prices.SizePricing),
                     ("productive_share", n.Rates.ProductiveShare),
+                    ("complete_share", n.Rates.CompleteShare),
+                    ("test_minutes", n.Floor.TestMinutes),
                     ("tier_steps", string.Join(',', n.Prices.TierSteps)),
                     ("hands_factor", n.Floor.HandsFactor),
                     ("swap_minutes", n.Floor.SwapMinutes),

@@ -116,7 +116,7 @@ public class OwnFilmTests
     private static (LineLayout Layout, double LengthIn) Settled(AskInHand ask, FilmPrinter printer)
     {
         var on = DtfMade.ListOf(printer).Grounds()[0];
-        var prints = LaidPrint.Of(ask, DtfMade.Failure(ask, Book), printer.Id);
+        var prints = LaidPrint.All(ask, SpareChance.In(Book, DtfMade.Failure(ask, Book)), printer.Id);
         var found = GangNest.Lay(on.Ground, [.. prints.Select(p => p.Design.Laid())], 1, GangNest.OnePass);
         return (
             new(
@@ -154,7 +154,7 @@ public class OwnFilmTests
         {
             Sizes = [new("YM", 6), new("M", 6)],
         };
-        Assert.Equal(2, LaidPrint.Of(ask, 0, "skua").Count);
+        Assert.Equal(2, LaidPrint.All(ask, new(0, 0.95), "skua").Count);
         var (all, part) = (
             Plans(ask)[0],
             Plans(ask with { Drawer = [new FromDrawer("1", $"front {lying}", "kept", 50, "skua")] })[0]

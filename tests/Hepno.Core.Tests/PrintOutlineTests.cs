@@ -233,7 +233,10 @@ public class PrintOutlineTests
         var ask = MethodTests.Ask(12, gate, mark);
         FilmByLayout sold = new(0.5, 0.25, new(22, 12, [new(1, 4.60m)], []), []);
         var book = MethodTests.Book with { Films = [MethodTests.Book.Films[0] with { Sizes = [], ByLayout = sold }] };
-        var needed = LaidPrint.Of(ask, DtfBought.Failure(ask, book), "film").Select(p => p.Design).ToList();
+        var needed = LaidPrint
+            .All(ask, SpareChance.In(book, DtfBought.Failure(ask, book)), "film")
+            .Select(p => p.Design)
+            .ToList();
         var n = needed[0].Needed;
         (double X, double Y) At(int i) => (0.25 + (i % 2 * 10.5), 0.25 + (i / 2 * 10.5));
         var copies = Enumerable

@@ -373,12 +373,14 @@ public sealed class ShelfTests : IDisposable
                         true
                     ),
                     HandsFactor = 1.07,
+                    TestMinutes = 35,
                 },
                 Rates = ShopNumbers.Default.Rates with
                 {
                     Wage = 19.999999m,
                     FixedCosts = [new("Rent", 780.25m)],
                     ProductiveShare = 0.55,
+                    CompleteShare = 0.9,
                     Spoilage = [new("htv", 0.031)],
                 },
                 Identity = ShopNumbers.Default.Identity with

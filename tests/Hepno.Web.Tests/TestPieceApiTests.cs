@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Net.Http.Headers;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using SkiaSharp;
 
 namespace Hepno.Web.Tests;
@@ -65,6 +66,12 @@ public class TestPieceApiTests(Shop shop) : IClassFixture<Shop>
             ).Status
         );
         await order.Done("choose", """{"methodId":"htv"}""");
+        // how long a test piece takes is the shop's own number
+        var numbers = await shop.Get("/api/numbers");
+        var longer = JsonNode.Parse(numbers.GetProperty("value").GetRawText())!;
+        longer["testMinutes"] = 95;
+        var version = numbers.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture);
+        Assert.Equal(200, (await shop.Send(HttpMethod.Put, "/api/numbers", longer.ToJsonString(), version)).Status);
         await order.Done("lay-out");
         await order.Done("send");
         await order.Done("approve", """{"by":"Mrs Tern"}""");
@@ -86,6 +93,7 @@ public class TestPieceApiTests(Shop shop) : IClassFixture<Shop>
             "Test piece: Tidewell Low-heat vinyl on Sprint 140, pressed and looked at before the run",
             item.GetProperty("text").GetString()
         );
+        Assert.Equal($"{Shop.DaysOn(0)}T11:05", item.GetProperty("expected").GetString()![..16]);
 
         async Task<(int Status, JsonElement Body)> Tick() =>
             await order.Deed("items/test-f", """{"done":true}""", HttpMethod.Put);

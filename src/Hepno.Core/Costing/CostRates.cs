@@ -14,6 +14,7 @@ namespace Hepno.Core.Costing;
 /// <param name="Spoilage">Shares of spoiled attempts the shop has learned, by method; empty for none.</param>
 /// <param name="HandsWorth">When an hour of hands is worth more than its wage.</param>
 /// <param name="HandsWorthAnHour">How much more, where it is typed.</param>
+/// <param name="CompleteShare">Share of runs that are to come out whole of what was bought for them: what spares are reckoned by, 0 to 1.</param>
 public sealed record CostRates(
     decimal Wage,
     decimal OverheadPerHour,
@@ -25,14 +26,17 @@ public sealed record CostRates(
     double ProductiveShare,
     IReadOnlyList<LearnedSpoilage> Spoilage,
     HandsWorth HandsWorth,
-    decimal HandsWorthAnHour
+    decimal HandsWorthAnHour,
+    double CompleteShare
 )
 {
     private const int DayMinutes = 1440;
+    private const double LeastComplete = 0.5;
+    private const double MostComplete = 0.999;
 
     /// <summary>Starting values of a new shop (assumed); each is the owner's to change.</summary>
     public static CostRates Default { get; } =
-        new(18.00m, 7.20m, 0.21m, 0.06m, 25, 5, [], 0.6, [], HandsWorth.ByPlan, 0);
+        new(18.00m, 7.20m, 0.21m, 0.06m, 25, 5, [], 0.6, [], HandsWorth.ByPlan, 0, 0.95);
 
     /// <summary>Share of a method's attempts that spoil the piece: as learned, else as assumed.</summary>
     public double SpoilageOf(string methodId, double assumed) =>
@@ -57,7 +61,8 @@ public sealed record CostRates(
             )
             .Concat(FixedProblems())
             .Concat(SpoilageProblems())
-            .Concat(TimeProblems());
+            .Concat(TimeProblems())
+            .Concat(SpareProblems());
 
     private IEnumerable<Problem> TimeProblems()
     {
@@ -77,6 +82,19 @@ public sealed record CostRates(
                 $"A productive share of {ProductiveShare * 100:0.##}% is outside 1 to 100%.",
                 "productiveShare",
                 "60% is usual."
+            );
+        }
+    }
+
+    private IEnumerable<Problem> SpareProblems()
+    {
+        if (CompleteShare is not (>= LeastComplete and <= MostComplete))
+        {
+            yield return new(
+                "range",
+                $"Spares that suffice {CompleteShare * 100:0.##} times in 100 is outside 50 to 99.9.",
+                "completeShare",
+                "95 is usual."
             );
         }
     }

@@ -201,7 +201,7 @@ public sealed class Applique : IDecorationMethod
             Stitches(p),
             SpoilageChance.Reckon(Key, FailurePrior, ask, book)
         );
-        var (attempts, _) = DecorationPlan.Needed(sized, failure);
+        var (attempts, _) = DecorationPlan.Needed(sized, SpareChance.In(book, failure));
         var material = Figure.Sum(
             "material",
             $"{place} applique",

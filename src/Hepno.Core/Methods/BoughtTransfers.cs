@@ -34,7 +34,7 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
             ?? MethodAnswer.BestOf(
                 [
                     .. lists.SelectMany(list =>
-                        Answers(ask, book, list, LaidPrint.Of(ask, Failure(ask, book), list.Id))
+                        Answers(ask, book, list, LaidPrint.All(ask, SpareChance.In(book, Failure(ask, book)), list.Id))
                             .Select(a => a with { Of = $"{list.Product}, {list.Supplier}" })
                     ),
                 ],
@@ -55,7 +55,10 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
         {
             return null;
         }
-        var (prints, reasons) = (LaidPrint.Of(ask, Failure(ask, book), list.Id), Reasons(ask, book, list));
+        var (prints, reasons) = (
+            LaidPrint.All(ask, SpareChance.In(book, Failure(ask, book)), list.Id),
+            Reasons(ask, book, list)
+        );
         return LaidFilm.Of(prints, on, laid) is { IsSettled: true } film && Verdict.From(reasons).Kind != VerdictKind.No
             ? ByLayout(ask, book, list, film, prints, reasons)
             : null;

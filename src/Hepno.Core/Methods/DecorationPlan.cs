@@ -43,8 +43,6 @@ public sealed record DecorationPlan(
     bool BringsBlank = false
 )
 {
-    private const double WantedChance = 0.95;
-
     /// <summary>What one more costs while it is bought or made with the rest: its material without freight, set-up or the wear of a machine.</summary>
     internal Figure OneMore
     {
@@ -95,14 +93,14 @@ public sealed record DecorationPlan(
     /// <param name="pieces">Pieces of the line.</param>
     public int Prints(int pieces) => Bought > 0 ? Bought : pieces;
 
-    /// <summary>Prints to have for the pieces of one size: with spares that suffice 95 times in 100; none where each piece has its own, for a spare of one is of no use to another.</summary>
+    /// <summary>Prints to have for the pieces of one size: with spares that suffice as often as the shop wants; none where each piece has its own, for a spare of one is of no use to another.</summary>
     /// <param name="print">The print and its pieces.</param>
-    /// <param name="failure">Chance that one attempt fails.</param>
-    public static (int Count, string Why) Needed(SizedPrint print, double failure) =>
+    /// <param name="chance">How often one fails, and how often they are to suffice.</param>
+    public static (int Count, string Why) Needed(SizedPrint print, SpareChance chance) =>
         print.Print.Own == OwnText.None
             ? (
-                Overage.Pooled(print.Pieces, failure, WantedChance),
-                $"{print.Pieces} and spares that suffice 95 times in 100"
+                Overage.Pooled(print.Pieces, chance.Failure, chance.Complete),
+                $"{print.Pieces} and spares that suffice {chance.Complete * 100:0.##} times in 100"
             )
             : (print.Pieces, "one for each piece: a spoiled one is made again");
 

@@ -153,7 +153,7 @@ public sealed class DtfMade : IDecorationMethod
             return new(verdict, "", []);
         }
         var white = HasWhite(printer, ask.Colourway);
-        var prints = LaidPrint.Of(ask, Failure(ask, book), printer.Id);
+        var prints = LaidPrint.All(ask, SpareChance.In(book, Failure(ask, book)), printer.Id);
         var film = LaidFilm.Of(
             prints,
             ListOf(printer).Grounds()[0],

@@ -181,7 +181,7 @@ public sealed class Htv : IDecorationMethod
         var failure =
             SpoilageChance.Reckon(Key, FailurePrior, ask, book)
             + (FailureALayer * (p.Colours - 1) * book.SpoilageFactor);
-        var (count, why) = DecorationPlan.Needed(sized, failure);
+        var (count, why) = DecorationPlan.Needed(sized, SpareChance.In(book, failure));
         var source = $"Shelf: {film.Supplier}";
         var cutting = VinylCutting.Cheaper(
             p,

@@ -44,16 +44,16 @@ public sealed record LaidPrint(string Key, SizedPrint Print, int Count, string W
 
     /// <summary>Every print a line needs.</summary>
     /// <param name="ask">The line.</param>
-    /// <param name="failure">Chance that one attempt fails.</param>
+    /// <param name="chance">How often one fails, and how often they are to suffice.</param>
     /// <param name="filmId">On which film: transfers of the drawer on another are not used.</param>
-    public static IReadOnlyList<LaidPrint> Of(AskInHand ask, double failure, string filmId) =>
+    public static IReadOnlyList<LaidPrint> All(AskInHand ask, SpareChance chance, string filmId) =>
         [
             .. ask.Placements.SelectMany(p =>
             {
                 var prints = SizedPrints.Of(p, ask.Sizes, ask.Names);
                 return prints.Select(s =>
                 {
-                    var (count, why) = DecorationPlan.Needed(s, failure);
+                    var (count, why) = DecorationPlan.Needed(s, chance);
                     var key = prints.Count == 1 ? p.Id : $"{p.Id} {string.Join(", ", s.Sizes.Select(z => z.Size))}";
                     var lying = Math.Min(count, ask.FromDrawer(key, filmId));
                     return new LaidPrint(

@@ -5,12 +5,12 @@ namespace Hepno.Core.Methods;
 
 /// <summary>What a line's prints can be laid on by its method: bought film, digital transfers, the shop's own film, or sheets of transfer paper.</summary>
 /// <param name="Lists">Price lists, those without a layout of one's own too.</param>
-/// <param name="Failure">Share of attempts expected to spoil a piece.</param>
+/// <param name="Spares">How often one print fails, and how often those bought are to suffice.</param>
 /// <param name="Part">The line with those prints alone that are laid on them: where a piece is decorated in several ways, those of the first that is laid out.</param>
 /// <param name="IsTrimmed">True where each print is cut out round its outline anyway: laid closer it takes no more cutting.</param>
 public sealed record LaidOn(
     IReadOnlyList<TransferPriceList> Lists,
-    double Failure,
+    SpareChance Spares,
     AskInHand Part,
     bool IsTrimmed = false
 )
@@ -38,17 +38,25 @@ public sealed record LaidOn(
                         .Papers.Where(p => p.Kind == paper.Kind)
                         .Select(p => PaperPrints.ListOf(p, PaperPrints.CutterFor(p, ask, book) is not null)),
                 ],
-                paper.Failure(ask, book),
+                SpareChance.In(book, paper.Failure(ask, book)),
                 ask,
                 true
             ),
-            DtfMade => new([.. book.FilmPrinters.Select(DtfMade.ListOf)], DtfMade.Failure(ask, book), ask),
-            DigitalTransfer => new(
-                [.. book.Films.Where(l => l.Kind == TransferKind.Digital)],
-                DigitalTransfer.Failure(ask, book),
+            DtfMade => new(
+                [.. book.FilmPrinters.Select(DtfMade.ListOf)],
+                SpareChance.In(book, DtfMade.Failure(ask, book)),
                 ask
             ),
-            _ => new([.. book.Films.Where(l => l.Kind == TransferKind.Film)], DtfBought.Failure(ask, book), ask),
+            DigitalTransfer => new(
+                [.. book.Films.Where(l => l.Kind == TransferKind.Digital)],
+                SpareChance.In(book, DigitalTransfer.Failure(ask, book)),
+                ask
+            ),
+            _ => new(
+                [.. book.Films.Where(l => l.Kind == TransferKind.Film)],
+                SpareChance.In(book, DtfBought.Failure(ask, book)),
+                ask
+            ),
         };
     }
 

@@ -118,7 +118,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
     {
         var recipe = book.RecipeFor(paper.Id, ask);
         var on = ListOf(paper, cutter is not null).Grounds()[0];
-        var prints = LaidPrint.Of(ask, Failure(ask, book), paper.Id);
+        var prints = LaidPrint.All(ask, SpareChance.In(book, Failure(ask, book)), paper.Id);
         List<Reason> reasons =
         [
             .. cloth,

@@ -166,7 +166,7 @@ public sealed class ScreenTransfer : IDecorationMethod
         var source = $"Shelf: {list.Supplier}";
         var colours = ColoursCounted(p, list, ask.Colourway);
         var (sheet, prices) = list.Smallest(p.WidthIn, p.HeightIn, colours)!.Value;
-        var (wanted, spares) = DecorationPlan.Needed(sized, failure);
+        var (wanted, spares) = DecorationPlan.Needed(sized, SpareChance.In(book, failure));
         var need = Math.Max(wanted, list.LeastSheets);
         var (bought, held) = PriceBreaks.Cheapest(prices.Breaks, need);
         var price = Figure.Input(

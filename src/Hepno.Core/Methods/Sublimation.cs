@@ -279,7 +279,7 @@ public sealed class Sublimation : IDecorationMethod
         var place = p.At().Name;
         var failure = SpoilageChance.Reckon(Key, Assumed(ask), ask, book);
         var (steps, copies) = (n.Floor.Standards(), Copies(ask));
-        var (attempts, why) = DecorationPlan.Needed(sized, failure);
+        var (attempts, why) = DecorationPlan.Needed(sized, SpareChance.In(book, failure));
         var prints = attempts * copies;
         var grid = Grid(p, printer)!;
         var one = Print(p, printer, grid, prints, n.Rates.TariffPerKwh, book.TendingOf(printer.Id, printer.Equipment));

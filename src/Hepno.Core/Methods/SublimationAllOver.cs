@@ -141,7 +141,10 @@ public sealed class SublimationAllOver : IDecorationMethod
     {
         var (n, steps, source) = (book.Numbers, book.Numbers.Floor.Standards(), $"Floor: {printer.Name}");
         var failure = SpoilageChance.Reckon(Key, FailurePrior, ask, book);
-        var (prints, why) = DecorationPlan.Needed(new(p with { BySize = false }, ask.Sizes), failure);
+        var (prints, why) = DecorationPlan.Needed(
+            new(p with { BySize = false }, ask.Sizes),
+            SpareChance.In(book, failure)
+        );
         var (width, height) = Largest(ask);
         var painted = width * height * p.CoveragePercent / 100 * Sides;
         int sheets = tiles.Sheets() * Sides,

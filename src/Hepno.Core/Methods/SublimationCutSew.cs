@@ -115,12 +115,12 @@ public sealed class SublimationCutSew : IDecorationMethod
         return vivid.Count > 0 && On(vivid) is { Decorations.Count: > 0 } best ? best : On(book.Cloths);
     }
 
-    /// <summary>How many of each size are sewn, with spares that suffice 95 times in 100: a spare M does not replace a spoiled 2XL.</summary>
-    public static IReadOnlyList<SizeCount> Garments(AskInHand ask, double failure) =>
+    /// <summary>How many of each size are sewn, with spares that suffice as often as the shop wants: a spare M does not replace a spoiled 2XL.</summary>
+    public static IReadOnlyList<SizeCount> Garments(AskInHand ask, SpareChance chance) =>
         [
             .. ask
                 .Sizes.Where(s => s.Pieces > 0)
-                .Select(s => s with { Pieces = DecorationPlan.Needed(new(ask.Placements[0], [s]), failure).Count }),
+                .Select(s => s with { Pieces = DecorationPlan.Needed(new(ask.Placements[0], [s]), chance).Count }),
         ];
 
     private static MethodAnswer Answer(AskInHand ask, ShopBook book, Calender calender, RollCloth cloth)
@@ -131,7 +131,7 @@ public sealed class SublimationCutSew : IDecorationMethod
             .. Verdicts.Loaded(calender.Id, calender.Name, book),
         ];
         var failure = SpoilageChance.Reckon(Key, FailurePrior, ask, book);
-        var garments = Garments(ask, failure);
+        var garments = Garments(ask, SpareChance.In(book, failure));
         var markers = RunMarkers.Find(
             ask.Style.Kind,
             garments,

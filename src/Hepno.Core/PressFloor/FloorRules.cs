@@ -10,6 +10,7 @@ namespace Hepno.Core.PressFloor;
 /// <param name="SetUpWhileHeating">True when hands set a press up while it heats; false when one waits for the other.</param>
 /// <param name="SlowTenthShare">Time added to pressing so that nine runs in ten finish, a share.</param>
 /// <param name="Unattended">Machines, by their identity, that run day and night: the others run in the open hours.</param>
+/// <param name="TestMinutes">From asking for a test piece to having looked at it, min.</param>
 public sealed record FloorRules(
     FloorHabits Habits,
     double HandsFactor,
@@ -17,11 +18,12 @@ public sealed record FloorRules(
     double DialMinutes,
     bool SetUpWhileHeating,
     double SlowTenthShare,
-    IReadOnlyList<string> Unattended
+    IReadOnlyList<string> Unattended,
+    double TestMinutes
 )
 {
     /// <summary>Starting values of a new shop (assumed); each is the owner's to change.</summary>
-    public static FloorRules Default { get; } = new(new(), 1, 3, 2, true, 0.15, []);
+    public static FloorRules Default { get; } = new(new(), 1, 3, 2, true, 0.15, [], 20);
 
     /// <summary>Seconds of its steps.</summary>
     public StepStandards Standards() => new(Habits);
@@ -62,6 +64,15 @@ public sealed record FloorRules(
 
     private IEnumerable<Problem> MachineProblems()
     {
+        if (TestMinutes is not (>= 1 and <= 480))
+        {
+            yield return new(
+                "range",
+                $"{TestMinutes:0.##} minutes for a test piece is outside 1 to 480.",
+                "testMinutes",
+                "20 is usual: pressed, cooled, looked at."
+            );
+        }
         if (Unattended.Count > 100 || Unattended.Any(m => m.Length is 0 or > 100 || m.Contains('\n')))
         {
             yield return new(

@@ -16,8 +16,6 @@ public static class GatherList
     /// <summary>How the identity of a test piece begins; what follows is its placement.</summary>
     public const string TestItem = "test-";
 
-    private const double TestMinutes = 20;
-
     /// <summary>What a line needs: its blanks, what is bought and sent out, what lies here, test pieces, what is prepared.</summary>
     /// <param name="c">An order whose quote is sent.</param>
     /// <param name="line">The line as quoted.</param>
@@ -151,7 +149,7 @@ public static class GatherList
                     1,
                     "pieces",
                     0,
-                    hours.Add(wall, TestMinutes),
+                    hours.Add(wall, book.Numbers.Floor.TestMinutes),
                     null
                 ))
         );

@@ -102,6 +102,7 @@ internal static class NumbersLift
     {
         if (numbers.ContainsKey(nameof(ShopNumbers.Identity)))
         {
+            AddWhatCameWithVersion2(numbers);
             return;
         }
         var lost = Always.Where(n => !numbers.ContainsKey(n)).Select(JsonNamingPolicy.CamelCase.ConvertName).ToList();
@@ -131,6 +132,19 @@ internal static class NumbersLift
         {
             parts.Remove(name);
             numbers[name] = part;
+        }
+    }
+
+    // parts were written for a day before documents had versions
+    private static void AddWhatCameWithVersion2(JsonObject parts)
+    {
+        var start = JsonNode.Parse(Start)!;
+        foreach (var (part, name) in new[] { ("rates", "completeShare"), ("floor", "testMinutes") })
+        {
+            if (parts[part] is JsonObject had)
+            {
+                had[name] ??= start[part]![name]!.DeepClone();
+            }
         }
     }
 

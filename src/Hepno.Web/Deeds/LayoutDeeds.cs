@@ -155,7 +155,7 @@ internal static class LayoutDeeds
         var kept = DrawerStore.All(connection).FirstOrDefault(k => k.Id == keptId)
             ?? throw RefusedException.NoSuch("transfer in the drawer", keptId);
         var on = LaidOn.Find(LineLayouts.MethodOf(line), inHand, book);
-        var print = LaidPrint.Of(on.Part, on.Failure, kept.ProductId).FirstOrDefault(p => p.Key == key)
+        var print = LaidPrint.All(on.Part, on.Spares, kept.ProductId).FirstOrDefault(p => p.Key == key)
             ?? throw RefusedException.NoSuch("print", key);
         if (!kept.Is(print.Print.Print.DesignId, print.Print.Print.WidthIn, print.Print.Print.HeightIn, kept.ProductId))
         {

@@ -54,7 +54,9 @@ internal sealed record NumbersBody(
     decimal RuleOfThumb = 3,
     HandsWorth HandsWorth = HandsWorth.ByPlan,
     decimal HandsWorthAnHour = 0,
-    IReadOnlyList<string>? Unattended = null
+    IReadOnlyList<string>? Unattended = null,
+    double TestMinutes = 20,
+    double CompleteShare = 0.95
 )
 {
     public static NumbersBody From(ShopNumbers n) =>
@@ -103,7 +105,9 @@ internal sealed record NumbersBody(
             n.Prices.RuleOfThumb,
             n.Rates.HandsWorth,
             n.Rates.HandsWorthAnHour,
-            n.Floor.Unattended
+            n.Floor.Unattended,
+            n.Floor.TestMinutes,
+            n.Rates.CompleteShare
         );
 
     public ShopNumbers ToCore() =>
@@ -120,7 +124,8 @@ internal sealed record NumbersBody(
                 ProductiveShare,
                 [.. (Spoilage ?? []).Select(s => new LearnedSpoilage(s.MethodId, s.Share))],
                 HandsWorth,
-                HandsWorthAnHour
+                HandsWorthAnHour,
+                CompleteShare
             ),
             new([.. Week.Select(d => d.ToCore())], [.. (People ?? []).Select(p => p.ToCore())]),
             new(
@@ -148,7 +153,8 @@ internal sealed record NumbersBody(
                 DialMinutes,
                 SetUpWhileHeating,
                 SlowTenthShare,
-                Unattended ?? []
+                Unattended ?? [],
+                TestMinutes
             ),
             new(DepositShare, ValidityDays)
         );

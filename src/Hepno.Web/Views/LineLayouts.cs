@@ -601,7 +601,7 @@ internal static class LineLayouts
 
     /// <summary>What a line needs of a film.</summary>
     public static IReadOnlyList<LaidPrint> PrintsOn(string filmId, AskInHand inHand, LaidOn on) =>
-        [.. LaidPrint.Of(inHand, on.Failure, filmId).Where(p => p.Count > 0)];
+        [.. LaidPrint.All(inHand, on.Spares, filmId).Where(p => p.Count > 0)];
 
     private static LayoutChoice Choice(TransferPriceList film, FilmGround on, Figure? cost, FigureFormat f) =>
         new(

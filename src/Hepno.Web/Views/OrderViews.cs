@@ -135,7 +135,7 @@ internal static class OrderViews
             SparesView.Said(
                 asked,
                 sizes,
-                failure,
+                SpareChance.In(book, failure),
                 DateOnly.FromDateTime(shop.Clock.Wall(book.Numbers.Identity.TimeZone)),
                 f
             ),

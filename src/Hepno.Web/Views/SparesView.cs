@@ -1,5 +1,6 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
+using Hepno.Core.Methods;
 using Hepno.Core.Shop;
 using Hepno.Core.Stock;
 using Hepno.Web.Devices;
@@ -9,18 +10,16 @@ namespace Hepno.Web.Views;
 /// <summary>What spare blanks would do for a line, what lies in the shop and what its supplier lacks, in words.</summary>
 internal static class SparesView
 {
-    private const double Wanted = 0.95;
-
     /// <summary>The sentences of a line.</summary>
     /// <param name="ask">The line in hand.</param>
     /// <param name="bought">Blanks bought of each of its sizes: more than its pieces where some may be spoiled elsewhere.</param>
-    /// <param name="failure">Chance that a piece is spoiled, 0 to 1.</param>
+    /// <param name="spoiled">How often a piece is spoiled, and how often all are to come out.</param>
     /// <param name="today">The shop's day.</param>
     /// <param name="f">How figures are written.</param>
     public static string Said(
         AskInHand ask,
         IReadOnlyList<SizeCount> bought,
-        double failure,
+        SpareChance spoiled,
         DateOnly today,
         FigureFormat f
     )
@@ -28,7 +27,7 @@ internal static class SparesView
         var (style, sizes) = (ask.Style, ask.Sizes);
         var needs = sizes.Select(s => new SpareNeed(s.Pieces, style.UnitPrice + style.SurchargeOf(s.Size))).ToList();
         var chance =
-            $"{Shown.Number(Overage.ChanceToComplete(needs, [.. needs.Select(_ => 0)], failure) * 100, 0, f)} times in 100 all come out";
+            $"{Shown.Number(Overage.ChanceToComplete(needs, [.. needs.Select(_ => 0)], spoiled.Failure) * 100, 0, f)} times in 100 all come out";
         if (ask.Theirs)
         {
             return $"Their own garments, none to spare: {chance}. Ask for a spare of each size.";
@@ -38,9 +37,9 @@ internal static class SparesView
             more > 0
                 ?
                 [
-                    $"{more} of them may be spoiled where they are sent: {Shown.Number(Overage.ChanceToComplete(needs, [.. bought.Zip(sizes, (b, s) => b.Pieces - s.Pieces)], failure) * 100, 0, f)} times in 100 enough come back.",
+                    $"{more} of them may be spoiled where they are sent: {Shown.Number(Overage.ChanceToComplete(needs, [.. bought.Zip(sizes, (b, s) => b.Pieces - s.Pieces)], spoiled.Failure) * 100, 0, f)} times in 100 enough come back.",
                 ]
-                : Without(needs, sizes, chance, failure, f);
+                : Without(needs, sizes, chance, spoiled, f);
         var lying = bought
             .Select(s => (s.Size, On: style.OnHandOf(ask.Colourway.Id, s.Size)))
             .Where(s => s.On > 0)
@@ -67,18 +66,18 @@ internal static class SparesView
         IReadOnlyList<SpareNeed> needs,
         IReadOnlyList<SizeCount> sizes,
         string chance,
-        double failure,
+        SpareChance spoiled,
         FigureFormat f
     )
     {
-        var spares = Overage.Cheapest(needs, failure, Wanted);
+        var spares = Overage.Cheapest(needs, spoiled.Failure, spoiled.Complete);
         var cost = needs.Zip(spares).Sum(p => p.First.Price * p.Second);
         return
         [
             $"No spare blanks: {chance}.",
             spares.Sum() == 0
                 ? "That is enough."
-                : $"{string.Join(", ", sizes.Zip(spares).Where(p => p.Second > 0).Select(p => $"{p.First.Size} {p.Second}"))} more, {Shown.Money(cost, f)}, would make it {Wanted * 100:0}.",
+                : $"{string.Join(", ", sizes.Zip(spares).Where(p => p.Second > 0).Select(p => $"{p.First.Size} {p.Second}"))} more, {Shown.Money(cost, f)}, would make it {spoiled.Complete * 100:0.##}.",
         ];
     }
 }

@@ -4529,6 +4529,11 @@ export interface components {
              * @description How much more, where it is typed.
              */
             handsWorthAnHour: number;
+            /**
+             * Format: double
+             * @description Share of runs that are to come out whole of what was bought for them: what spares are reckoned by, 0 to 1.
+             */
+            completeShare: number;
         };
         /** @description Everything counted into the box. */
         CountBody: {
@@ -6179,6 +6184,11 @@ export interface components {
             slowTenthShare: number;
             /** @description Machines, by their identity, that run day and night: the others run in the open hours. */
             unattended: string[];
+            /**
+             * Format: double
+             * @description From asking for a test piece to having looked at it, min.
+             */
+            testMinutes: number;
         };
         /** @description A line's pieces on the press floor, both ways, and what would help. */
         FloorSimulationView: {
@@ -8232,6 +8242,16 @@ export interface components {
              */
             handsWorthAnHour: number;
             unattended: null | string[];
+            /**
+             * Format: double
+             * @default 20
+             */
+            testMinutes: number;
+            /**
+             * Format: double
+             * @default 0.95
+             */
+            completeShare: number;
         };
         /** @description Another method of a line, offered to the customer beside the quoted one or not. */
         OfferBody: {

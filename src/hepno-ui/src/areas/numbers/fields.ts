@@ -80,9 +80,11 @@ export const moneyFields: Field<Numbers>[] = [
   num('Deposit, %', 'depositShare', 100),
   num('Quote stands, days', 'validityDays'),
   num('Slow tenth, %', 'slowTenthShare', 100),
+  num('Spares suffice, times in 100', 'completeShare', 100),
   num('Hands against the standard, %', 'handsFactor', 100),
   num('Change a lower platen, min', 'swapMinutes'),
   num('Set the dial, min', 'dialMinutes'),
+  num('A test piece, min', 'testMinutes'),
   {
     label: 'Presses are set up',
     options: [
