@@ -30,65 +30,82 @@ public static class GatherList
         DateTime wall,
         FigureFormat f,
         ShopBook book
+    ) => new OfLine(c, line, hours, wall, f, book).Items();
+
+    /// <summary>An assumed recipe is not tested until a test of it on this cloth passed; a better source needs none.</summary>
+    public static bool IsTested(DecorationPlan d, FrozenLine line, ShopBook book) =>
+        d.Recipe.Source != RecipeSource.Assumed
+        || SpotTest.Find(d.Recipe, line.Style, line.Colourway, book.Tests ?? [])?.Verdict() == TestVerdict.Passed;
+
+    /// <summary>One line, and what its items are made from.</summary>
+    private sealed class OfLine(
+        OrderCase c,
+        FrozenLine line,
+        OpenHours hours,
+        DateTime wall,
+        FigureFormat f,
+        ShopBook book
     )
     {
-        var q = c.Frozen!;
-        var asked = q.AskOf(line);
-        var sizes = BlanksToBuy.Count(asked.Sizes, line.Band.Decorations);
-        var (pieces, here) = (
-            SizeRun.Total(sizes),
-            hours.Parcel(wall, asked.Theirs ? 1 : line.Style.LeadDays, asked.Theirs ? null : line.Style.Buying?.CutOff)
-        );
-        var (id, bySize) = (
-            q.Lines.Count == 1 ? "blanks" : $"blanks-{line.LineId}",
-            string.Join(", ", sizes.Select(s => $"{s.Size} {s.Pieces}"))
-        );
-        var habits = q.Numbers.Floor.Habits;
-        double Minutes(DecorationPlan d) =>
-            WorkSteps.Attended(habits.Apart(d.Preparation)) * d.Prints(asked.Pieces) / 60;
-        GatherItem Prepared(DecorationPlan d, DateTime from) =>
-            new(
-                $"prepare-{d.Placement.Id}",
-                GatherKind.Prepare,
-                $"{d.Prepare}, {d.Prints(asked.Pieces)} × {d.Placement.At().Name.ToLowerInvariant()}: {Shown.Duration(Minutes(d) * 60)} of hands",
-                "",
-                d.Prints(asked.Pieces),
-                "prints",
-                0,
-                hours.Add(from, Minutes(d)),
+        private readonly AskLine asked = c.Frozen!.AskOf(line);
+        private readonly IReadOnlyList<DecorationPlan> plans = line.Band.Decorations;
+
+        // what is waited for goes by the shop's numbers of today, what is prepared apart by those the quote was made with
+        private readonly FloorHabits habits = c.Frozen!.Numbers.Floor.Habits;
+
+        public IReadOnlyList<GatherItem> Items() =>
+            [
+                .. plans.Any(d => d.BringsBlank) ? [] : new[] { Blanks() },
+                .. SentOut(),
+                .. Bought(),
+                .. FromDrawer(),
+                .. FromPieces(),
+                .. TestPieces(),
+                .. Prepared(),
+            ];
+
+        private DateTime BlanksHere() =>
+            hours.Parcel(wall, asked.Theirs ? 1 : line.Style.LeadDays, asked.Theirs ? null : line.Style.Buying?.CutOff);
+
+        private GatherItem Blanks()
+        {
+            var sizes = BlanksToBuy.Count(asked.Sizes, plans);
+            var pieces = SizeRun.Total(sizes);
+            var bySize = string.Join(", ", sizes.Select(s => $"{s.Size} {s.Pieces}"));
+            var more = pieces > asked.Pieces ? $", and {pieces - asked.Pieces} that may be spoiled" : "";
+            var (text, supplier, cost) = asked.Theirs
+                ? (
+                    $"Their own {GarmentNouns.For(line.Style.Kind, asked.Pieces)}, brought",
+                    c.Customer?.Name ?? "the customer",
+                    0
+                )
+                : (
+                    $"{c.LineOf(line.LineId).What}{more}",
+                    line.Style.Supplier,
+                    LandedBlank.Reckon(c.Frozen!.InHand(line) with { Sizes = sizes }).Value * pieces
+                );
+            return new(
+                c.Frozen!.Lines.Count == 1 ? "blanks" : $"blanks-{line.LineId}",
+                GatherKind.Buy,
+                $"{text}: {bySize}",
+                supplier,
+                pieces,
+                "pieces",
+                cost,
+                BlanksHere(),
                 null
             );
-        List<GatherItem> items =
-        [
-            asked.Theirs
-                ? new(
-                    id,
-                    GatherKind.Buy,
-                    $"Their own {GarmentNouns.For(line.Style.Kind, asked.Pieces)}, brought: {bySize}",
-                    c.Customer?.Name ?? "the customer",
-                    pieces,
-                    "pieces",
-                    0,
-                    here,
-                    null
-                )
-                : new(
-                    id,
-                    GatherKind.Buy,
-                    $"{c.LineOf(line.LineId).What}{(pieces > asked.Pieces ? $", and {pieces - asked.Pieces} that may be spoiled" : "")}: {bySize}",
-                    line.Style.Supplier,
-                    pieces,
-                    "pieces",
-                    LandedBlank.Reckon(q.InHand(line) with { Sizes = sizes }).Value * pieces,
-                    here,
-                    null
-                ),
-            // what is sent out, or ordered, is sent before it comes back
-            .. line
-                .Band.Decorations.Where(d => d.IsPreparedFirst() && habits.Apart(d.Preparation).Any())
-                .Select(d => Prepared(d, d.BringsBlank ? wall : here)),
-            .. line
-                .Band.Decorations.SelectMany(d => d.Purchases)
+        }
+
+        // what is sent out, or ordered, is sent before it comes back
+        private IEnumerable<GatherItem> SentOut() =>
+            plans
+                .Where(d => d.IsPreparedFirst() && habits.Apart(d.Preparation).Any())
+                .Select(d => Prepared(d, d.BringsBlank ? wall : BlanksHere()));
+
+        private IEnumerable<GatherItem> Bought() =>
+            plans
+                .SelectMany(d => d.Purchases)
                 .Where(p => p.Supplier.Length > 0)
                 .Select(p => new GatherItem(
                     p.Code,
@@ -100,47 +117,44 @@ public static class GatherList
                     p.Cost.Value,
                     hours.Parcel(wall, p.LeadDays),
                     null
-                )),
-        ];
-        if (line.Band.Decorations.Any(d => d.BringsBlank))
-        {
-            items.RemoveAt(0);
-        }
-        items.AddRange(
-            c.Order.Facts.Layout.Drawer.Where(d =>
-                    d.LineId == line.LineId && line.Band.Decorations.Any(x => x.Recipe.ProductId == d.FilmId)
+                ));
+
+        private IEnumerable<GatherItem> FromDrawer() =>
+            c
+                .Order.Facts.Layout.Drawer.Where(d =>
+                    d.LineId == line.LineId && plans.Any(x => x.Recipe.ProductId == d.FilmId)
                 )
-                .Select(d => new GatherItem(
-                    $"drawer-{d.Key}",
-                    GatherKind.Prepare,
-                    $"From the drawer: {d.Count} × {asked.Placements.FirstOrDefault(p => d.Key == p.Id || d.Key.StartsWith($"{p.Id} ", StringComparison.Ordinal))?.At().Name.ToLowerInvariant() ?? "print"}",
-                    "",
-                    d.Count,
-                    "transfers",
-                    0,
-                    wall,
-                    null
-                ))
-        );
-        items.AddRange(
-            c.Order.Facts.Layout.Remnants.Where(r =>
+                .Select(d =>
+                    Lying($"drawer-{d.Key}", $"From the drawer: {d.Count} × {PlaceOf(d.Key)}", d.Count, "transfers")
+                );
+
+        private string PlaceOf(string key) =>
+            asked
+                .Placements.FirstOrDefault(p => key == p.Id || key.StartsWith($"{p.Id} ", StringComparison.Ordinal))
+                ?.At()
+                .Name.ToLowerInvariant()
+            ?? "print";
+
+        private IEnumerable<GatherItem> FromPieces() =>
+            c
+                .Order.Facts.Layout.Remnants.Where(r =>
                     r.LineId == line.LineId && DecorationMethods.Uses(line.Band.MethodId, Htv.Key)
                 )
-                .Select(r => new GatherItem(
-                    $"piece-{r.PlacementId}-{r.Layer + 1}",
-                    GatherKind.Prepare,
-                    $"From the Shelf: the piece of vinyl {Shown.Size(r.WidthIn, r.LengthIn, f)} for the {Htv.ColourName(r.Layer)}",
-                    "",
-                    1,
-                    "pieces",
-                    0,
-                    wall,
-                    null
-                ))
-        );
-        // what is waited for goes by the shop's numbers of today, what is prepared apart by those the quote was made with
-        items.AddRange(
-            line.Band.Decorations.Where(d => book.Numbers.Floor.Habits.TestFirst && !IsTested(d, line, book))
+                .Select(r =>
+                    Lying(
+                        $"piece-{r.PlacementId}-{r.Layer + 1}",
+                        $"From the Shelf: the piece of vinyl {Shown.Size(r.WidthIn, r.LengthIn, f)} for the {Htv.ColourName(r.Layer)}",
+                        1,
+                        "pieces"
+                    )
+                );
+
+        private GatherItem Lying(string id, string text, int count, string unit) =>
+            new(id, GatherKind.Prepare, text, "", count, unit, 0, wall, null);
+
+        private IEnumerable<GatherItem> TestPieces() =>
+            plans
+                .Where(d => book.Numbers.Floor.Habits.TestFirst && !IsTested(d, line, book))
                 .Select(d => new GatherItem(
                     $"{TestItem}{d.Placement.Id}",
                     GatherKind.Prepare,
@@ -151,44 +165,44 @@ public static class GatherList
                     0,
                     hours.Add(wall, book.Numbers.Floor.TestMinutes),
                     null
-                ))
-        );
-        DateTime From(IEnumerable<DecorationPlan> of) =>
+                ));
+
+        private IEnumerable<GatherItem> Prepared()
+        {
+            var prepared = plans.Where(d => !d.IsPreparedFirst() && habits.Apart(d.Preparation).Any()).ToList();
+            // what comes on one layout is prepared as one, once it is here; what is printed here is printed and cured print by print
+            return
+                prepared.Count > 0 && plans.Any(d => d.Purchases.Any(p => p.Laid is not null && p.Supplier.Length > 0))
+                ? [AsOne(prepared)]
+                : prepared.Select(d => Prepared(d, From([d])));
+        }
+
+        private GatherItem AsOne(List<DecorationPlan> prepared) =>
+            Prepared(prepared[0], prepared.Sum(d => d.Bought), "prints", prepared.Sum(Minutes), From(plans));
+
+        private GatherItem Prepared(DecorationPlan d, DateTime from) =>
+            Prepared(d, d.Prints(asked.Pieces), $"× {d.Placement.At().Name.ToLowerInvariant()}", Minutes(d), from);
+
+        private GatherItem Prepared(DecorationPlan d, int prints, string what, double minutes, DateTime from) =>
+            new(
+                $"prepare-{d.Placement.Id}",
+                GatherKind.Prepare,
+                $"{d.Prepare}, {prints} {what}: {Shown.Duration(minutes * 60)} of hands",
+                "",
+                prints,
+                "prints",
+                0,
+                hours.Add(from, minutes),
+                null
+            );
+
+        private double Minutes(DecorationPlan d) =>
+            WorkSteps.Attended(habits.Apart(d.Preparation)) * d.Prints(asked.Pieces) / 60;
+
+        private DateTime From(IEnumerable<DecorationPlan> of) =>
             of.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => p.LeadDays).ToList()
                 is { Count: > 0 } days
                 ? hours.Parcel(wall, days.Max())
                 : wall;
-        var prepared = line
-            .Band.Decorations.Where(d => !d.IsPreparedFirst() && habits.Apart(d.Preparation).Any())
-            .ToList();
-        // what comes on one layout is prepared as one, once it is here; what is printed here is printed and cured print by print
-        if (
-            prepared.Count > 0
-            && line.Band.Decorations.Any(d => d.Purchases.Any(p => p.Laid is not null && p.Supplier.Length > 0))
-        )
-        {
-            var minutes = prepared.Sum(Minutes);
-            items.Add(
-                new(
-                    $"prepare-{prepared[0].Placement.Id}",
-                    GatherKind.Prepare,
-                    $"{prepared[0].Prepare}, {prepared.Sum(d => d.Bought)} prints: {Shown.Duration(minutes * 60)} of hands",
-                    "",
-                    prepared.Sum(d => d.Bought),
-                    "prints",
-                    0,
-                    hours.Add(From(line.Band.Decorations), minutes),
-                    null
-                )
-            );
-            return items;
-        }
-        items.AddRange(prepared.Select(d => Prepared(d, From([d]))));
-        return items;
     }
-
-    /// <summary>An assumed recipe is not tested until a test of it on this cloth passed; a better source needs none.</summary>
-    public static bool IsTested(DecorationPlan d, FrozenLine line, ShopBook book) =>
-        d.Recipe.Source != RecipeSource.Assumed
-        || SpotTest.Find(d.Recipe, line.Style, line.Colourway, book.Tests ?? [])?.Verdict() == TestVerdict.Passed;
 }
