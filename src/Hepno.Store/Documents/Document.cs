@@ -10,7 +10,7 @@ namespace Hepno.Store.Documents;
 /// what is null is left out. An older form is lifted from version to version before it is read, so that the core's records need not remember what they once were.
 /// </summary>
 /// <typeparam name="T">What is kept.</typeparam>
-/// <param name="fromFirst">Makes a document of version 2 of one of version 1 (until November 2026: without a number, in either of two spellings, nulls written out); null where only the spelling is another.</param>
+/// <param name="fromFirst">Makes a document of version 2 of one of version 1 (until December 2026: without a number, in either of two spellings, nulls written out); null where only the spelling is another.</param>
 /// <param name="later">Each makes a document of the next version: the first of them of version 2 one of version 3. Names are looked up in any spelling.</param>
 public sealed class Document<T>(Action<JsonObject>? fromFirst = null, params Action<JsonObject>[] later)
 {
