@@ -101,10 +101,12 @@ public static class AsksInHand
                     BuyBy: book.BuyBy,
                     Theirs: line.Theirs,
                     Laid: facts?.LayoutOf(line.Id),
-                    Drawer: facts?.Layout.Drawer.Where(d => d.LineId == line.Id).ToList(),
-                    Remnants: facts?.Layout.Remnants.Where(r => r.LineId == line.Id).ToList()
+                    Drawer: Some(facts?.Layout.Drawer.Where(d => d.LineId == line.Id)),
+                    Remnants: Some(facts?.Layout.Remnants.Where(r => r.LineId == line.Id))
                 )
                 : null
         );
     }
+
+    private static List<T>? Some<T>(IEnumerable<T>? all) => all?.ToList() is { Count: > 0 } some ? some : null;
 }
