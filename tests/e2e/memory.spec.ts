@@ -1,3 +1,4 @@
+import type { Route } from '@playwright/test'
 import { clean } from './axe.ts'
 import { front, order, tees } from './orders.ts'
 import { mended } from './pictures.ts'
@@ -33,6 +34,32 @@ test('an empty ask begins from a template; a line is their own, on its own day; 
   await page.getByLabel('What do you call it?').fill('Tees they bring')
   await page.keyboard.press('Enter')
   await expect(page.getByText('Kept as "Tees they bring"')).toBeVisible()
+})
+
+test('who asks is said while the Shelf is still being read: the part does not open again', async ({ page, server }) => {
+  const late = async (route: Route, ms: number) => {
+    await new Promise((later) => setTimeout(later, ms))
+    await route.continue()
+  }
+  await page.route('**/api/styles', (route) => late(route, 5000))
+  // the ask is begun at once; who asks is long on its way
+  await page.route('**/api/orders/*', (route) =>
+    late(
+      route,
+      route.request().method() === 'PUT' && route.request().postData()?.includes('"customerId":"') ? 6000 : 0,
+    ),
+  )
+  await page.goto(`${server.url}/ask`)
+  await expect(page.getByText('new ask')).toBeVisible()
+  await page.keyboard.press('n')
+  const who = page.getByLabel('who is asking?', { exact: true })
+  const shelf = page.waitForResponse((answer) => answer.url().endsWith('/api/styles'))
+  await who.fill('Northmoor Choir')
+  await page.keyboard.press('Enter')
+  await shelf
+  await page.waitForTimeout(300)
+  await expect(who).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'who is asking?: Northmoor Choir', exact: true })).toBeVisible()
 })
 
 test('the risk of their own garments is written down before they are pressed', async ({ page, request, server }) => {

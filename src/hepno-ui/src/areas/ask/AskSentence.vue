@@ -36,9 +36,13 @@ onMounted(async () => {
   })
   begin()
 })
-// a new ask opens its first part as soon as both the order and the address say so
+// a new ask opens its first part as soon as both the order and the address say so, and once: what is said meanwhile is on its way
+let begun = ''
 function begin(): void {
-  if (!props.short && route.query.begin === order.value.id) openNext()
+  const { id } = order.value
+  if (props.short || route.query.begin !== id || begun === id) return
+  begun = id
+  openNext()
 }
 watch(() => route.query.begin, begin)
 
