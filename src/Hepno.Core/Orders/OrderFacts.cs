@@ -91,7 +91,15 @@ public sealed record GatheringFacts(
     Deposit? Deposit,
     IReadOnlyList<RiskTaken> Risks,
     IReadOnlyList<GatherItem> Items
-);
+)
+{
+    /// <summary>One thing to gather changed, the others as they are.</summary>
+    public GatheringFacts With(string itemId, Func<GatherItem, GatherItem> change) =>
+        this with
+        {
+            Items = [.. Items.Select(i => i.Id == itemId ? change(i) : i)],
+        };
+}
 
 /// <summary>Where and when it is pressed.</summary>
 /// <param name="StartedAt">When pressing began (UTC), or null.</param>

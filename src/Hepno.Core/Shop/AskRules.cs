@@ -31,8 +31,8 @@ public static class AskRules
                         wall
                     )
             ),
-            .. Twice("lines", ask.Lines.Select(l => l.Id)),
-            .. Twice("placements", ask.Lines.SelectMany(l => l.Placements).Select(p => p.Id)),
+            .. Twice("line", ask.Lines.Select(l => l.Id)),
+            .. Twice("placement", ask.Lines.SelectMany(l => l.Placements).Select(p => p.Id)),
             .. Sent(ask, book),
             .. Due(ask, before, book, wall),
             .. Note(ask),
@@ -51,9 +51,9 @@ public static class AskRules
             .Where(g => g.Count() > 1)
             .Select(g => new Problem(
                 "twice",
-                $"Two {what} are called \"{g.Key}\".",
+                $"Two {what}s are called \"{g.Key}\".",
                 "lines",
-                $"Give each {what[..^1]} an id of its own."
+                $"Give each {what} an id of its own."
             ));
 
     private static IEnumerable<Problem> Sent(Ask ask, ShopBook book)

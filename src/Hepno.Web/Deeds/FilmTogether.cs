@@ -61,22 +61,14 @@ internal static class FilmTogether
                 {
                     Joined = [.. f.Layout.Joined, new(other.Line.Asked.Id, l.Case.Order.Id, l.Case.Order.Code)],
                 },
-                Gathering = f.Gathering with
-                {
-                    Items =
-                    [
-                        .. f.Gathering.Items.Select(i =>
-                            i.Id == BoughtFilm.ItemOf(f, other.Line.Asked)!.Id
-                                ? i with
-                                {
-                                    Text = $"{other.Layout.Copies.Count} prints, on the film of {l.Case.Order.Code}",
-                                    Quantity = 0,
-                                    Cost = SharedFilm.CostOf(joined, l.On, other.Case.Order.Id),
-                                }
-                                : i
-                        ),
-                    ],
-                },
+                Gathering = f.Gathering.With(BoughtFilm.ItemOf(f, other.Line.Asked)!.Id, i =>
+                    i with
+                    {
+                        Text = $"{other.Layout.Copies.Count} prints, on the film of {l.Case.Order.Code}",
+                        Quantity = 0,
+                        Cost = SharedFilm.CostOf(joined, l.On, other.Case.Order.Id),
+                    }
+                ),
             }
         );
         return version;
@@ -111,23 +103,7 @@ internal static class FilmTogether
                 f with
                 {
                     Layout = f.Layout with { Joined = [.. f.Layout.Joined.Where(j => j != mine)] },
-                    Gathering = f.Gathering with
-                    {
-                        Items =
-                        [
-                            .. f.Gathering.Items.Select(i =>
-                                i.Id == item.Id
-                                    ? BoughtFilm.Item(
-                                        i,
-                                        layout,
-                                        l.On,
-                                        l.Film.Product.ToLowerInvariant(),
-                                        book.Numbers.Format
-                                    )
-                                    : i
-                            ),
-                        ],
-                    },
+                    Gathering = Bought(f.Gathering, item, l, layout, book),
                 }
             );
         }
@@ -139,27 +115,23 @@ internal static class FilmTogether
     public static OrderFacts Settled(OrderFacts f, LineOnFilm l, LineLayout layout, ShopBook book) =>
         f with
         {
-            Layout = f.Layout with { Layouts = [.. f.Layout.Layouts.Where(x => x.LineId != layout.LineId), layout] },
-            Gathering = f.Gathering with
-            {
-                Items = BoughtFilm.ItemOf(f, l.Line.Asked) is not { } item
-                    ? f.Gathering.Items
-                    :
-                    [
-                        .. f.Gathering.Items.Select(i =>
-                            i.Id == item.Id
-                                ? BoughtFilm.Item(
-                                    i,
-                                    layout,
-                                    l.On,
-                                    l.Film.Product.ToLowerInvariant(),
-                                    book.Numbers.Format
-                                )
-                                : i
-                        ),
-                    ],
-            },
+            Layout = f.Layout.With([layout]),
+            Gathering = BoughtFilm.ItemOf(f, l.Line.Asked) is { } item
+                ? Bought(f.Gathering, item, l, layout, book)
+                : f.Gathering,
         };
+
+    // what is bought for a line, as a layout has it
+    private static GatheringFacts Bought(
+        GatheringFacts gathering,
+        GatherItem item,
+        LineOnFilm l,
+        LineLayout layout,
+        ShopBook book
+    ) =>
+        gathering.With(item.Id, i =>
+            BoughtFilm.Item(i, layout, l.On, l.Film.Product.ToLowerInvariant(), book.Numbers.Format)
+        );
 
     private static LineLayout Alone(LineOnFilm l) =>
         LineLayouts.Laid(

@@ -59,15 +59,7 @@ internal static class PressDeeds
         return OrderDeeds.Put(connection, c, seen, deed, f =>
             f with
             {
-                Gathering = f.Gathering with
-                {
-                    Items =
-                    [
-                        .. f.Gathering.Items.Select(i =>
-                            i.Id == itemId ? i with { DoneAt = done ? deed.At : null } : i
-                        ),
-                    ],
-                },
+                Gathering = f.Gathering.With(itemId, i => i with { DoneAt = done ? deed.At : null }),
             }
         );
     }

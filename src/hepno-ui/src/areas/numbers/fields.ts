@@ -12,8 +12,9 @@ const format = (label: string, key: keyof Format, options?: Record<string, strin
   ...(options ? { options: Object.entries(options).map(([value, word]) => ({ value, label: word })) } : {}),
   get: (n) => String(n.format[key]),
   set: (n, t) => {
-    const read = { boolean: t === 'true', number: Number(t) } as Record<string, unknown>
-    ;(n.format as unknown as Record<string, unknown>)[key] = read[typeof n.format[key]] ?? t
+    const format = n.format as unknown as Record<string, unknown>
+    if (typeof format[key] === 'boolean') format[key] = t === 'true'
+    else format[key] = typeof format[key] === 'number' ? Number(t) : t
   },
 })
 

@@ -14,6 +14,15 @@ const props = defineProps<{
   /** The size in hand. */
   size: string | undefined
 }>()
+/** How a piece is drawn: as the server counted it, and as this device judged it and has not yet sent. */
+function kindOf(p: Schemas['PieceState'], pending: ReturnType<typeof pendingVerdicts>, rack: Set<number>): string {
+  const mine = pending.get(keyOf({ pieceNo: p.pieceNo, attempt: p.attempt, pass: p.passes + 1 }))
+  const good = mine?.body.verdict === 'good'
+  if (p.standing === 'good' || (good && p.passes + 1 === props.line?.passes.length)) return 'good'
+  if (p.pieceNo === props.current?.pieceNo) return 'press'
+  if (rack.has(p.pieceNo)) return 'rack'
+  return p.standing === 'between' || good ? 'between' : 'todo'
+}
 const rows = computed(() => {
   const pending = pendingVerdicts(props.waiting)
   const rack = new Set(props.racked.map((t) => t.pieceNo))
@@ -27,21 +36,7 @@ const rows = computed(() => {
       [...pending.values()].filter(
         (w) => w.body.verdict === 'spoiled' && w.body.size === s.size && mine.has(w.body.pieceNo),
       ).length,
-    pieces: pieces
-      .filter((p) => p.size === s.size)
-      .map((p) => {
-        const mine = pending.get(keyOf({ pieceNo: p.pieceNo, attempt: p.attempt, pass: p.passes + 1 }))
-        const good =
-          p.standing === 'good' || (mine?.body.verdict === 'good' && p.passes + 1 === props.line?.passes.length)
-        const between = p.standing === 'between' || mine?.body.verdict === 'good'
-        const kinds = {
-          good,
-          press: p.pieceNo === props.current?.pieceNo,
-          rack: rack.has(p.pieceNo),
-          between,
-        }
-        return { no: p.pieceNo, kind: Object.entries(kinds).find(([, is]) => is)?.[0] ?? 'todo' }
-      }),
+    pieces: pieces.filter((p) => p.size === s.size).map((p) => ({ no: p.pieceNo, kind: kindOf(p, pending, rack) })),
   }))
 })
 const most = computed(() => Math.max(12, ...rows.value.map((r) => r.pieces.length + r.spoiled)))

@@ -1,0 +1,35 @@
+
+namespace Hepno.Web.Views;
+
+/// <summary>One order waiting at Gather, as a lane.</summary>
+/// <param name="OrderId">Order.</param>
+/// <param name="Code">Number.</param>
+/// <param name="Customer">Who.</param>
+/// <param name="What">Pieces and garment.</param>
+/// <param name="Threads">What it waits for.</param>
+/// <param name="PressStart">When pressing starts as planned, or null before the yes.</param>
+/// <param name="PromisedAt">Promised, or null.</param>
+/// <param name="Late">True when planned past its due time.</param>
+/// <param name="Spare">Room between the last arrival and pressing, or why there is none.</param>
+public sealed record GatherLane(
+    string OrderId,
+    string Code,
+    string Customer,
+    string What,
+    IReadOnlyList<GatherThread> Threads,
+    DateTime? PressStart,
+    DateTime? PromisedAt,
+    bool Late,
+    string Spare
+);
+
+/// <summary>A thing waited for, drawn to when it comes.</summary>
+/// <param name="Id">Item, or approval or deposit.</param>
+/// <param name="Text">What.</param>
+/// <param name="Kind">buy, prepare or person.</param>
+/// <param name="At">When it comes, or null for a person.</param>
+/// <param name="Done">True when it is here.</param>
+public sealed record GatherThread(string Id, string Text, string Kind, DateTime? At, bool Done);
+
+/// <summary>Everything waited for.</summary>
+public sealed record GatherView(DateTime Now, IReadOnlyList<DateTime> Days, IReadOnlyList<GatherLane> Lanes);
