@@ -1,4 +1,3 @@
-
 namespace Hepno.Web.Views;
 
 /// <summary>One order waiting at Gather, as a lane.</summary>
