@@ -1,5 +1,6 @@
 using Hepno.Store.Documents;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store;
 
@@ -12,7 +13,7 @@ public sealed record Versioned<T>(T Value, long Version)
 /// <param name="Device">Which device.</param>
 /// <param name="At">When (UTC).</param>
 /// <param name="Undoable">False for deeds answered by a deed of their own (a quote sent is withdrawn).</param>
-public sealed record Deed(string Name, string Device, DateTime At, bool Undoable = true);
+public sealed record Deed(string Name, string Device, Instant At, bool Undoable = true);
 
 /// <summary>Somebody else changed the thing first; nothing was written.</summary>
 public sealed class StaleException(string kind, string id, long seen, long stands)
@@ -73,7 +74,7 @@ public sealed class Aggregate<T>(
             : null;
 
     /// <summary>Every state a thing has had, oldest first, with when it began to hold (UTC); states older than are kept are left out.</summary>
-    public List<(DateTime From, T Value)> States(SqliteConnection connection, string id)
+    public List<(Instant From, T Value)> States(SqliteConnection connection, string id)
     {
         var past = connection.Query(
             "SELECT document, at FROM history WHERE kind = @kind AND id = @id ORDER BY version",

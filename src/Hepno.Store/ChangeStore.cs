@@ -1,4 +1,5 @@
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store;
 
@@ -25,7 +26,7 @@ public static class ChangeStore
             ("@most", most)
         );
 
-    public static void Add(SqliteConnection connection, string kind, string id, long version, DateTime at) =>
+    public static void Add(SqliteConnection connection, string kind, string id, long version, Instant at) =>
         connection.Execute(
             "INSERT INTO change (kind, id, version, at) VALUES (@kind, @id, @version, @at)",
             ("@kind", kind),
@@ -35,9 +36,9 @@ public static class ChangeStore
         );
 
     /// <summary>Forgets what is older than a week. The last change of each kind stays: were it forgotten, what was read before it would pass for what is read after.</summary>
-    public static void Trim(SqliteConnection connection, DateTime now) =>
+    public static void Trim(SqliteConnection connection, Instant now) =>
         connection.Execute(
             "DELETE FROM change WHERE at < @old AND seq NOT IN (SELECT max(seq) FROM change GROUP BY kind)",
-            ("@old", now.AddDays(-KeptDays))
+            ("@old", now - Duration.FromDays(KeptDays))
         );
 }

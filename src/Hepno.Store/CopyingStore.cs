@@ -1,4 +1,5 @@
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store;
 
@@ -10,7 +11,7 @@ namespace Hepno.Store;
 /// <param name="HistoryMonths">Months that earlier states of orders are kept; 0 for ever.</param>
 public sealed record CopySettings(
     string? SecondFolder,
-    DateTime? TrialAt,
+    Instant? TrialAt,
     bool TrialWell,
     string TrialSaid,
     int HistoryMonths

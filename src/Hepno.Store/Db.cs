@@ -3,6 +3,7 @@ using System.Reflection;
 using Hepno.Store.Copies;
 using Hepno.Store.Documents;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store;
 
@@ -77,7 +78,7 @@ public sealed class Db : IDisposable
     /// <exception cref="DataInUseException">Another server has it.</exception>
     /// <exception cref="NewerDataException">The data is newer than the program.</exception>
     /// <exception cref="DataTroubleException">It is gone, damaged, full, locked or cannot be written.</exception>
-    public void Open(DateTime now)
+    public void Open(Instant now)
     {
         try
         {
@@ -99,7 +100,7 @@ public sealed class Db : IDisposable
     /// <summary>Puts an unpacked copy in place of what is there, in one transaction that either holds or was never; readers see one or the other.</summary>
     /// <param name="copy">The copy.</param>
     /// <param name="now">When (UTC).</param>
-    public void Replace(Unpacked copy, DateTime now)
+    public void Replace(Unpacked copy, Instant now)
     {
         gate.Wait();
         try
@@ -245,7 +246,7 @@ public sealed class Db : IDisposable
         }
     }
 
-    private void Migrate(DateTime now)
+    private void Migrate(Instant now)
     {
         using var connection = new SqliteConnection(
             new SqliteConnectionStringBuilder

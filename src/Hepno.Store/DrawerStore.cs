@@ -1,6 +1,8 @@
 using System.Globalization;
+using Hepno.Core.Measures;
 using Hepno.Core.Stock;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store;
 
@@ -17,8 +19,9 @@ public static class DrawerStore
     /// <summary>Everything in the drawer, by name; what the shop keeps is there when it is empty too.</summary>
     public static List<KeptPrint> All(SqliteConnection connection)
     {
+        var zone = SettingsStore.TimeZone(connection);
         var kept = Aggregates.KeptPrints.All(connection).Select(k => k.Value).ToList();
-        foreach (var more in Extra(connection))
+        foreach (var more in Extra(connection, zone))
         {
             var at = kept.FindIndex(k =>
                 k.Id == more.KeptId || k.Is(more.DesignId, more.WidthIn, more.HeightIn, more.FilmId)
@@ -45,7 +48,7 @@ public static class DrawerStore
                 kept[at] = kept[at] with { Lots = [.. kept[at].Lots, new(more.Count, more.On, more.Order)] };
             }
         }
-        foreach (var (keptId, count, on, order) in Uses(connection))
+        foreach (var (keptId, count, on, order) in Uses(connection, zone))
         {
             var at = kept.FindIndex(k => k.Id == keptId);
             if (at >= 0)
@@ -82,9 +85,9 @@ public static class DrawerStore
         double HeightIn,
         string FilmId,
         int Count,
-        DateOnly On,
+        LocalDate On,
         string Order
-    )> Extra(SqliteConnection connection) =>
+    )> Extra(SqliteConnection connection, string zone) =>
         connection.Query(
             """
             SELECT d.key, d.width_in, d.height_in, d.extra, l.film_id, o.number, max(g.done_at) AS done_at,
@@ -104,14 +107,17 @@ public static class DrawerStore
                     r.Real("height_in"),
                     r.Text("film_id"),
                     r.Int("extra"),
-                    DateOnly.FromDateTime(r.Utc("done_at")),
+                    WallClock.Day(r.Utc("done_at"), zone),
                     $"T-{r.Int("number")}"
                 )
         );
 
-    private static List<(string KeptId, int Count, DateOnly On, string Order)> Uses(SqliteConnection connection) =>
+    private static List<(string KeptId, int Count, LocalDate On, string Order)> Uses(
+        SqliteConnection connection,
+        string zone
+    ) =>
         connection.Query(
             "SELECT d.kept_id, d.pieces, g.done_at, o.number FROM order_drawer d JOIN orders o ON o.id = d.order_id JOIN gather_item g ON g.order_id = d.order_id AND g.id = 'drawer-' || d.key WHERE g.done_at IS NOT NULL ORDER BY g.done_at",
-            r => (r.Text("kept_id"), r.Int("pieces"), DateOnly.FromDateTime(r.Utc("done_at")), $"T-{r.Int("number")}")
+            r => (r.Text("kept_id"), r.Int("pieces"), WallClock.Day(r.Utc("done_at"), zone), $"T-{r.Int("number")}")
         );
 }

@@ -1,3 +1,4 @@
+using Hepno.Core.Measures;
 using Hepno.Core.Quoting;
 using Hepno.Core.Stock;
 using Microsoft.Data.Sqlite;
@@ -25,8 +26,10 @@ public static class MadeStore
     }
 
     /// <summary>What other orders made of an order's artwork, each with the last time its run began; an artwork whose picture has changed since was not made.</summary>
-    public static IReadOnlyList<MadeBefore> Before(SqliteConnection connection, string orderId) =>
-        connection.Query(
+    public static IReadOnlyList<MadeBefore> Before(SqliteConnection connection, string orderId)
+    {
+        var zone = SettingsStore.TimeZone(connection);
+        return connection.Query(
             """
             SELECT d.design_id, d.maker_id, d.width_in, d.height_in, d.screens, max(o.run_started_at) AS last
             FROM quote_design d JOIN quote q ON q.id = d.quote_id JOIN orders o ON o.id = q.order_id JOIN artwork a ON a.id = d.design_id AND a.hash = d.hash
@@ -39,8 +42,9 @@ public static class MadeStore
                 r.Real("width_in"),
                 r.Real("height_in"),
                 r.Int("screens"),
-                DateOnly.FromDateTime(r.Utc("last"))
+                WallClock.Day(r.Utc("last"), zone)
             ),
             ("@id", orderId)
         );
+    }
 }

@@ -4,6 +4,7 @@ using Hepno.Core.Orders;
 using Hepno.Core.Pricing;
 using Hepno.Store.Documents;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store;
 
@@ -49,10 +50,7 @@ public static class OrderStore
     public static int Count(SqliteConnection connection) => (int)connection.Scalar("SELECT count(*) FROM orders");
 
     /// <summary>Prints of the orders made since a moment, by the way their line is decided for.</summary>
-    public static IReadOnlyList<(string MethodId, long Prints)> PrintsSince(
-        SqliteConnection connection,
-        DateTime utc
-    ) =>
+    public static IReadOnlyList<(string MethodId, long Prints)> PrintsSince(SqliteConnection connection, Instant utc) =>
         connection.Query(
             """
             SELECT l.decision_method AS method, sum(pieces * (SELECT count(*) FROM placement p WHERE p.order_id = s.order_id AND p.line_id = s.line_id)) AS prints
@@ -74,7 +72,7 @@ public static class OrderStore
             .FirstOrDefault();
 
     /// <summary>Every quoted line whose order was said yes to or has ended since, with the price of a piece.</summary>
-    public static List<QuotedOutcome> Outcomes(SqliteConnection connection, DateTime since) =>
+    public static List<QuotedOutcome> Outcomes(SqliteConnection connection, Instant since) =>
         connection.Query(
             """
             SELECT l.method_id, l.price_micros, o.ended_kind FROM quote q JOIN quote_line l ON l.quote_id = q.id JOIN orders o ON o.id = q.order_id

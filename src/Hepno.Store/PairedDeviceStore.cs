@@ -1,4 +1,5 @@
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store;
 
@@ -22,7 +23,7 @@ public enum DeviceRole
 public sealed record PairedDevice(
     string Id,
     string Name,
-    DateTime PairedAt,
+    Instant PairedAt,
     bool ShutOut,
     DeviceRole Role,
     bool RoleTold = true
@@ -67,7 +68,7 @@ public static class PairedDeviceStore
         );
 
     /// <summary>Says what a device may do; false when there is none of this id.</summary>
-    public static bool SetRole(SqliteConnection connection, string id, DeviceRole role, DateTime at) =>
+    public static bool SetRole(SqliteConnection connection, string id, DeviceRole role, Instant at) =>
         Change(
             connection,
             "UPDATE paired_device SET role = @role, role_told = 1 WHERE id = @id",
@@ -78,14 +79,14 @@ public static class PairedDeviceStore
         );
 
     /// <summary>Shuts a device out for good; false when there is none of this id.</summary>
-    public static bool ShutOut(SqliteConnection connection, string id, DateTime at) =>
+    public static bool ShutOut(SqliteConnection connection, string id, Instant at) =>
         Change(connection, "UPDATE paired_device SET shut_out = 1 WHERE id = @id", id, at, ("@id", id));
 
     private static bool Change(
         SqliteConnection connection,
         string sql,
         string id,
-        DateTime at,
+        Instant at,
         params ReadOnlySpan<(string, object?)> values
     )
     {

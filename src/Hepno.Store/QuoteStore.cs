@@ -1,6 +1,7 @@
 using Hepno.Core.Quoting;
 using Hepno.Store.Documents;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store;
 
@@ -60,7 +61,7 @@ public static class QuoteStore
             )
             .ToLookup(x => x.Of, x => x.Line);
 
-    public static void Withdraw(SqliteConnection connection, string id, DateTime at)
+    public static void Withdraw(SqliteConnection connection, string id, Instant at)
     {
         connection.Execute(
             "UPDATE quote SET withdrawn_at = @at WHERE id = @id AND withdrawn_at IS NULL",

@@ -1,14 +1,22 @@
-using System.Globalization;
 using System.Runtime.CompilerServices;
 using Microsoft.Data.Sqlite;
+using NodaTime;
+using NodaTime.Text;
 
 namespace Hepno.Store;
 
 /// <summary>Reading and writing rows by column name, with the conversions of the database in one place.</summary>
 internal static class Rows
 {
-    private const string InstantFormat = "yyyy-MM-dd'T'HH:mm:ss.fff'Z'";
-    private const string WallFormat = "yyyy-MM-dd'T'HH:mm";
+    private static readonly InstantPattern Instants = InstantPattern.CreateWithInvariantCulture(
+        "uuuu-MM-dd'T'HH:mm:ss.fff'Z'"
+    );
+
+    private static readonly LocalDateTimePattern Walls = LocalDateTimePattern.CreateWithInvariantCulture(
+        "uuuu-MM-dd'T'HH:mm"
+    );
+
+    private static readonly LocalTimePattern Hours = LocalTimePattern.CreateWithInvariantCulture("HH:mm");
 
     private static readonly ConditionalWeakTable<SqliteConnection, Dictionary<string, SqliteCommand>> Compiled = [];
 
@@ -110,8 +118,6 @@ internal static class Rows
     /// <summary>The condition for one thing, or for all of them when <paramref name="id"/> is null: said apart, because one condition for both would read every row.</summary>
     public static string Only(string? id, string column) => id is null ? "1" : $"{column} = @id";
 
-    public static string Instant(DateTime utc) => utc.ToString(InstantFormat, CultureInfo.InvariantCulture);
-
     // a long write says the same few statements thousands of times: each is compiled once a connection. One in use is not in the shelf, so a nested query gets its own
     private static SqliteCommand Command(
         SqliteConnection connection,
@@ -146,10 +152,10 @@ internal static class Rows
         {
             null => DBNull.Value,
             decimal money => Micros(money),
-            DateTime { Kind: DateTimeKind.Utc } utc => Instant(utc),
-            DateTime wall => wall.ToString(WallFormat, CultureInfo.InvariantCulture),
-            DateOnly day => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
-            TimeOnly time => time.ToString("HH:mm", CultureInfo.InvariantCulture),
+            Instant at => Instants.Format(at),
+            LocalDateTime wall => Walls.Format(wall),
+            LocalDate day => LocalDatePattern.Iso.Format(day),
+            LocalTime time => Hours.Format(time),
             Enum word => word.ToString(),
             bool flag => flag ? 1L : 0L,
             _ => value,
@@ -180,20 +186,17 @@ internal static class Rows
 
         public decimal? MoneyOrNull(string column) => At(column) is { } i ? reader.GetInt64(i) / 1_000_000m : null;
 
-        public DateTime Utc(string column) => ParseUtc(Text(column));
+        public Instant Utc(string column) => Instants.Parse(Text(column)).Value;
 
-        public DateTime? UtcOrNull(string column) => TextOrNull(column) is { } t ? ParseUtc(t) : null;
+        public Instant? UtcOrNull(string column) => At(column) is null ? null : Utc(column);
 
-        public DateTime Wall(string column) =>
-            DateTime.ParseExact(Text(column), WallFormat, CultureInfo.InvariantCulture);
+        public LocalDateTime Wall(string column) => Walls.Parse(Text(column)).Value;
 
-        public DateOnly Day(string column) =>
-            DateOnly.ParseExact(Text(column), "yyyy-MM-dd", CultureInfo.InvariantCulture);
+        public LocalDate Day(string column) => LocalDatePattern.Iso.Parse(Text(column)).Value;
 
-        public DateOnly? DayOrNull(string column) => At(column) is null ? null : Day(column);
+        public LocalDate? DayOrNull(string column) => At(column) is null ? null : Day(column);
 
-        public TimeOnly? TimeOrNull(string column) =>
-            TextOrNull(column) is { } t ? TimeOnly.ParseExact(t, "HH:mm", CultureInfo.InvariantCulture) : null;
+        public LocalTime? TimeOrNull(string column) => At(column) is null ? null : Hours.Parse(Text(column)).Value;
 
         public T Word<T>(string column)
             where T : struct, Enum => Enum.Parse<T>(Text(column));
@@ -201,14 +204,6 @@ internal static class Rows
         public byte[] Bytes(string column) => reader.GetFieldValue<byte[]>(reader.GetOrdinal(column));
 
         public byte[]? BytesOrNull(string column) => At(column) is { } i ? reader.GetFieldValue<byte[]>(i) : null;
-
-        private static DateTime ParseUtc(string text) =>
-            DateTime.ParseExact(
-                text,
-                InstantFormat,
-                CultureInfo.InvariantCulture,
-                DateTimeStyles.AdjustToUniversal | DateTimeStyles.AssumeUniversal
-            );
 
         private int? At(string column) => reader.GetOrdinal(column) is var i && reader.IsDBNull(i) ? null : i;
     }

@@ -1,5 +1,6 @@
 using Hepno.Core.Runs;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store;
 
@@ -11,7 +12,7 @@ public static class RunStore
         .ToLookup(l => l.Of, l => l.Lap);
 
     /// <summary>Adds an event; sent again it is the same event. Returns false when it was already here.</summary>
-    public static bool Add(SqliteConnection connection, string orderId, RunEvent e, DateTime receivedAt)
+    public static bool Add(SqliteConnection connection, string orderId, RunEvent e, Instant receivedAt)
     {
         var added =
             connection.Changed(
@@ -65,7 +66,7 @@ public static class RunStore
     }
 
     /// <summary>Events of an order received from a moment on.</summary>
-    public static HashSet<string> Since(SqliteConnection connection, string orderId, DateTime utc) =>
+    public static HashSet<string> Since(SqliteConnection connection, string orderId, Instant utc) =>
         [
             .. connection.Query(
                 "SELECT event_id FROM run_event WHERE order_id = @id AND received_at >= @from",
@@ -93,7 +94,7 @@ public static class RunStore
     public static List<(string OrderId, string LineId, int Pieces)> PressedSince(
         SqliteConnection connection,
         string pressId,
-        DateTime utc
+        Instant utc
     ) =>
         connection.Query(
             $"""
@@ -106,7 +107,7 @@ public static class RunStore
         );
 
     /// <summary>How many they are, counted no further than asked: of what has worn out nobody needs to know by how much.</summary>
-    public static int CountPressedSince(SqliteConnection connection, string pressId, DateTime utc, int most) =>
+    public static int CountPressedSince(SqliteConnection connection, string pressId, Instant utc, int most) =>
         (int)
             connection.Scalar(
                 $"SELECT count(*) FROM (SELECT DISTINCT r.order_id, r.line_id, e.piece_no FROM {LinesOverPress}, {ItsGood} LIMIT @most)",
@@ -125,7 +126,7 @@ public static class RunStore
             .ToLookup(e => e.Of, e => e.Event);
 
     /// <summary>Events of an order with when they were received (UTC), in that order.</summary>
-    public static List<(DateTime ReceivedAt, RunEvent Event)> Received(SqliteConnection connection, string orderId)
+    public static List<(Instant ReceivedAt, RunEvent Event)> Received(SqliteConnection connection, string orderId)
     {
         var laps = Laps(
             connection,

@@ -25,6 +25,10 @@ internal static class SettingsStore
         "cover_price",
     ];
 
+    /// <summary>The zone of the shop's clock; UTC in a database without a shop.</summary>
+    public static string TimeZone(SqliteConnection connection) =>
+        connection.Query("SELECT time_zone FROM settings", r => r.Text("time_zone")).FirstOrDefault("UTC");
+
     public static Aggregate<ShopNumbers> Aggregate() =>
         new(
             "numbers",

@@ -1,4 +1,5 @@
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store;
 
@@ -11,7 +12,7 @@ namespace Hepno.Store;
 public sealed record Undone(string? Deed, string Kind, string Id, long Version, bool Stale);
 
 /// <summary>One earlier deed on a thing.</summary>
-public sealed record PastDeed(long Version, string Deed, string Device, DateTime At);
+public sealed record PastDeed(long Version, string Deed, string Device, Instant At);
 
 /// <summary>Takes a device's last deeds back, also after a restart.</summary>
 public static class UndoStore
@@ -19,7 +20,7 @@ public static class UndoStore
     private const int Depth = 50;
 
     /// <summary>Puts back what the device's newest undoable deed changed, as a new version, when that deed's version (or one restored to it) still stands.</summary>
-    public static Undone Undo(SqliteConnection connection, string device, DateTime at)
+    public static Undone Undo(SqliteConnection connection, string device, Instant at)
     {
         var last = connection
             .Query(
@@ -79,7 +80,7 @@ public static class UndoStore
 
     /// <summary>Lets go of earlier states of orders from before a moment; that something was done, when and on which device stays.</summary>
     /// <returns>How many there were.</returns>
-    public static int Thin(SqliteConnection connection, DateTime before, int most) =>
+    public static int Thin(SqliteConnection connection, Instant before, int most) =>
         connection.Changed(
             "UPDATE history SET document = NULL WHERE seq IN (SELECT seq FROM history WHERE kind = 'order' AND at < @before AND document IS NOT NULL LIMIT @most)",
             ("@before", before),

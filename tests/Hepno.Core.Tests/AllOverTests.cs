@@ -7,6 +7,7 @@ using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -124,7 +125,7 @@ public class AllOverTests
         Assert.NotNull(
             PressPlanner.PromiseFor(
                 work,
-                new(new DateTime(2026, 3, 9, 9, 0, 0), new OpenHours(Book.Numbers.Week.Days), Book.Presses, [])
+                new(new LocalDateTime(2026, 3, 9, 9, 0, 0), new OpenHours(Book.Numbers.Week.Days), Book.Presses, [])
             )
         );
     }

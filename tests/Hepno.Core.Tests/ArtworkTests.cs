@@ -1,6 +1,7 @@
 using Hepno.Core.Artwork;
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -413,11 +414,11 @@ public class ArtworkTests
             null,
             proof,
             kind,
-            until is null ? null : DateOnly.Parse(until, System.Globalization.CultureInfo.InvariantCulture),
+            until is null ? null : Times.Day(until),
             1,
             sold
         );
-        var said = rights.Doubts(new DateOnly(2026, 11, 25), Measures.FigureFormat.Default).ToList();
+        var said = rights.Doubts(new LocalDate(2026, 11, 25), Measures.FigureFormat.Default).ToList();
         Assert.Equal(doubts, string.Join('+', said.Select(d => d.Kind)));
         Assert.All(said, d => Assert.True(d.Remedy.Length > 5));
     }

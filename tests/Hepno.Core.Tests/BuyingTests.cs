@@ -7,6 +7,7 @@ using Hepno.Core.Methods;
 using Hepno.Core.Planning;
 using Hepno.Core.Purchasing;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -27,7 +28,7 @@ public class BuyingTests
 
     // Tuesday ten o'clock; open eight to six on all days but Sunday
     private static readonly FloorPlan Floor = new(
-        new DateTime(2026, 11, 24, 10, 0, 0),
+        new LocalDateTime(2026, 11, 24, 10, 0, 0),
         new OpenHours([new(null, null), .. Enumerable.Repeat(new DayHours(new(8, 0), new(18, 0)), 6)]),
         [],
         []
@@ -76,17 +77,7 @@ public class BuyingTests
     public void A_code_counts_only_when_it_holds_on_the_last_day_it_may_be_bought(string? buyBy, double price) =>
         Assert.Equal(
             (decimal)price,
-            LandedBlank
-                .Reckon(
-                    Ask(10) with
-                    {
-                        BuyBy = buyBy is null
-                            ? null
-                            : DateOnly.Parse(buyBy, System.Globalization.CultureInfo.InvariantCulture),
-                    }
-                )
-                .Parts[0]
-                .Value
+            LandedBlank.Reckon(Ask(10) with { BuyBy = buyBy is null ? null : Times.Day(buyBy) }).Parts[0].Value
         );
 
     [Theory]
@@ -96,9 +87,8 @@ public class BuyingTests
     [InlineData("2026-11-29 20:00", "2026-11-30 12:00")]
     public void After_the_cut_off_a_parcel_comes_a_working_day_later(string now, string here)
     {
-        static DateTime At(string text) => DateTime.Parse(text, System.Globalization.CultureInfo.InvariantCulture);
-        Assert.Equal(At(here), Floor.Hours.Parcel(At(now), 1, new TimeOnly(14, 0)));
-        Assert.Equal(At(now), Floor.Hours.Parcel(At(now), 0, new TimeOnly(14, 0)));
+        Assert.Equal(Times.Wall(here), Floor.Hours.Parcel(Times.Wall(now), 1, new LocalTime(14, 0)));
+        Assert.Equal(Times.Wall(now), Floor.Hours.Parcel(Times.Wall(now), 0, new LocalTime(14, 0)));
     }
 
     [Fact]
@@ -128,8 +118,8 @@ public class BuyingTests
         Assert.Equal([16, 22, 24, 22], ways.Select(w => SizeRun.Total(w.Bought)));
         Assert.Equal([0, 0, 2, 0], ways.Select(w => w.Left));
         Assert.Equal("2 more M: the price from 24", ways[2].What);
-        Assert.Equal(new DateTime(2026, 11, 28, 12, 0, 0), ways[1].Arrives);
-        Assert.Equal(new DateTime(2026, 11, 25, 12, 0, 0), ways[3].Arrives);
+        Assert.Equal(new LocalDateTime(2026, 11, 28, 12, 0, 0), ways[1].Arrives);
+        Assert.Equal(new LocalDateTime(2026, 11, 25, 12, 0, 0), ways[3].Arrives);
         var all = BuyingWays.All(Ask(5, shelf), MethodTests.Book with { Styles = [shelf] }, Floor);
         Assert.Equal(("stock", 0m, 0), (all[0].Code, all[0].Cost.Value, SizeRun.Total(all[0].Bought)));
     }
@@ -447,7 +437,12 @@ public class BuyingTests
             null,
             null,
             book,
-            new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week.Days), book.Presses, []),
+            new FloorPlan(
+                new LocalDateTime(2026, 6, 1, 10, 0, 0),
+                new OpenHours(book.Numbers.Week.Days),
+                book.Presses,
+                []
+            ),
             curve: false
         );
         Assert.Contains(compared.Bands.Single(b => b.MethodId == "dtf-bought").NotUsed, s =>
@@ -463,7 +458,12 @@ public class BuyingTests
             {
                 Films = [small, unknown],
             },
-            new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(book.Numbers.Week.Days), book.Presses, []),
+            new FloorPlan(
+                new LocalDateTime(2026, 6, 1, 10, 0, 0),
+                new OpenHours(book.Numbers.Week.Days),
+                book.Presses,
+                []
+            ),
             curve: false
         );
         Assert.Contains(folded.Folds.Single(x => x.MethodId == "dtf-bought").Reasons, r =>

@@ -5,13 +5,14 @@ using Hepno.Core.Curing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
 /// <summary>What lies in printers, cure batches, and what a bad one calls back.</summary>
 public class CureTests
 {
-    private static readonly DateTime Monday = new(2026, 3, 9, 9, 0, 0);
+    private static readonly LocalDateTime Monday = new(2026, 3, 9, 9, 0, 0);
 
     private static readonly PrinterSupplies Supplies = new(
         "skua",
@@ -23,7 +24,7 @@ public class CureTests
         ],
         [
             new(Supply.Powder, "marl FINE", "P-7", Monday, 1000, "Wren"),
-            new(Supply.WhiteInk, "Skerry white", "", Monday.AddHours(1), 400, ""),
+            new(Supply.WhiteInk, "Skerry white", "", Monday.PlusHours(1), 400, ""),
         ]
     );
 
@@ -74,7 +75,7 @@ public class CureTests
         Assert.Empty(Supplies.Mismatches());
         var wrong = Supplies with
         {
-            Loadings = [.. Supplies.Loadings, new(Supply.Powder, "Other gloss", "", Monday.AddDays(1), 900, "")],
+            Loadings = [.. Supplies.Loadings, new(Supply.Powder, "Other gloss", "", Monday.PlusDays(1), 900, "")],
         };
         Assert.Equal(Supply.Powder, Assert.Single(wrong.Mismatches()).Slot.Supply);
         var book = MethodTests.Book with
@@ -111,7 +112,7 @@ public class CureTests
         Assert.Equal(["marl FINE, lot P-7"], Supplies.InAt(Monday).Select(l => l.Named()));
         Assert.Equal(
             ["Skerry white, no lot noted", "marl FINE, lot P-7"],
-            Supplies.InAt(Monday.AddHours(2)).Select(l => l.Named())
+            Supplies.InAt(Monday.PlusHours(2)).Select(l => l.Named())
         );
     }
 

@@ -1,13 +1,14 @@
 using Hepno.Core.Learning;
 using Hepno.Core.Orders;
 using Hepno.Core.Pricing;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
 /// <summary>How orders end that are not handed over, and what their quotes teach.</summary>
 public class EndingTests
 {
-    private static readonly DateTime Now = new(2026, 11, 29, 10, 0, 0, DateTimeKind.Utc);
+    private static readonly Instant Now = Instant.FromUtc(2026, 11, 29, 10, 0, 0);
 
     private static readonly AskLine Said = new("l", "brae", "black", [new("M", 4)], [], null);
 
@@ -104,7 +105,17 @@ public class EndingTests
     public void A_cancelled_order_tells_what_was_bought_what_comes_still_and_what_is_paid()
     {
         static GatherItem Item(string id, GatherKind kind, decimal cost, bool here) =>
-            new(id, kind, id, kind == GatherKind.Buy ? "Ferrow" : "", 1, "pieces", cost, Now, here ? Now : null);
+            new(
+                id,
+                kind,
+                id,
+                kind == GatherKind.Buy ? "Ferrow" : "",
+                1,
+                "pieces",
+                cost,
+                Now.InUtc().LocalDateTime,
+                here ? Now : null
+            );
         var facts = OrderFacts.None with
         {
             Gathering = OrderFacts.None.Gathering with

@@ -8,6 +8,7 @@ using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -542,7 +543,7 @@ public class FurtherMethodTests
     public void Work_without_heat_is_planned_at_its_own_place_and_takes_no_press()
     {
         var ask = On(Black, 30, Front(7, 4, 50));
-        var monday = new DateTime(2026, 6, 1, 8, 30, 0);
+        var monday = new LocalDateTime(2026, 6, 1, 8, 30, 0);
         var floor = new FloorPlan(
             monday,
             new OpenHours(Book.Numbers.Week.Days),

@@ -2,13 +2,14 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Stock;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
 /// <summary>Transfers in the drawer: how many, how old, and what an order that uses them costs.</summary>
 public class KeptPrintTests
 {
-    private static readonly DateOnly Day = new(2026, 6, 2);
+    private static readonly LocalDate Day = new(2026, 6, 2);
     private static readonly KeptPrint Tern = new(
         "tern",
         "hem tern",
@@ -18,16 +19,16 @@ public class KeptPrintTests
         "film",
         60,
         365,
-        [new(20, Day.AddDays(-400), ""), new(30, Day.AddDays(-10), "T-201")]
+        [new(20, Day.PlusDays(-400), ""), new(30, Day.PlusDays(-10), "T-201")]
     );
 
     [Fact]
     public void What_was_there_first_is_taken_first_and_tells_the_age()
     {
         Assert.Equal((50, 10), (Tern.OnHand(), Tern.Wanted()));
-        Assert.Equal((Day.AddDays(-400), true), (Tern.Oldest(), Tern.IsOld(Day)));
+        Assert.Equal((Day.PlusDays(-400), true), (Tern.Oldest(), Tern.IsOld(Day)));
         var used = Tern with { Lots = [.. Tern.Lots, new(-20, Day, "T-202")] };
-        Assert.Equal((30, Day.AddDays(-10), false), (used.OnHand(), used.Oldest(), used.IsOld(Day)));
+        Assert.Equal((30, Day.PlusDays(-10), false), (used.OnHand(), used.Oldest(), used.IsOld(Day)));
         var empty = used with { Lots = [.. used.Lots, new(-30, Day, "T-203")] };
         Assert.Equal((0, null, 60), (empty.OnHand(), empty.Oldest(), empty.Wanted()));
     }

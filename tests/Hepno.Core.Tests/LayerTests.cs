@@ -7,6 +7,7 @@ using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -254,7 +255,7 @@ public class LayerTests
             null,
             Book,
             new FloorPlan(
-                new DateTime(2026, 6, 1, 10, 0, 0),
+                new LocalDateTime(2026, 6, 1, 10, 0, 0),
                 new OpenHours(Book.Numbers.Week.Days),
                 [.. Book.Presses, .. Book.Benches()],
                 []

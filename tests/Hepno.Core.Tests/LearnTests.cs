@@ -4,6 +4,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Planning;
 using Hepno.Core.Runs;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -14,7 +15,7 @@ public class LearnTests
     private static readonly ShopNumbers Numbers = MethodTests.Book.Numbers;
 
     private static readonly FloorPlan Floor = new(
-        new DateTime(2026, 6, 1, 10, 0, 0),
+        new LocalDateTime(2026, 6, 1, 10, 0, 0),
         new OpenHours(Numbers.Week.Days),
         MethodTests.Book.Presses,
         []

@@ -4,6 +4,7 @@ using Hepno.Core.Materials;
 using Hepno.Core.Methods;
 using Hepno.Core.Shop;
 using Hepno.Core.Stock;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -44,7 +45,7 @@ public class MadeBeforeTests
         OutsidePrinters = [Quayside],
         Stitchers = [Bittern],
     };
-    private static readonly DateOnly By = new(2026, 6, 1);
+    private static readonly LocalDate By = new(2026, 6, 1);
     private static readonly MadeBefore Screened = new("crest", "quayside", 9, 8, 3, new(2025, 11, 1));
 
     private static AskInHand Ask(
@@ -97,8 +98,8 @@ public class MadeBeforeTests
             "other-design" => (Ask(Screened with { DesignId = "flag" }), Quayside),
             "other-size" => (Ask(Screened, w: 8.5), Quayside),
             "other-printer" => (Ask(Screened with { MakerId = "other" }), Quayside),
-            "too-old" => (Ask(Screened with { On = By.AddMonths(-12).AddDays(-1) }), Quayside),
-            "last-day" => (Ask(Screened with { On = By.AddMonths(-12) }), Quayside),
+            "too-old" => (Ask(Screened with { On = By.PlusMonths(-12).PlusDays(-1) }), Quayside),
+            "last-day" => (Ask(Screened with { On = By.PlusMonths(-12) }), Quayside),
             "no-artwork" => (Ask(Screened, design: null), Quayside),
             "no-repeat-price" => (Ask(Screened), Quayside with { RepeatPerScreen = null }),
             _ => (Ask(Screened), Quayside with { KeepsMonths = 0 }),

@@ -11,13 +11,14 @@ using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
 /// <summary>Verdicts, prices by method and the comparison, on a small shop with every input written out.</summary>
 public class MethodTests
 {
-    private static readonly DateOnly Day = new(2026, 6, 1);
+    private static readonly LocalDate Day = new(2026, 6, 1);
     private static readonly Colourway Black = new("black", "Black", "#22252b", ColourClass.Dark);
     private static readonly Colourway White = new("white", "White", "#ffffff", ColourClass.White);
 
@@ -400,7 +401,12 @@ public class MethodTests
             null,
             null,
             Book,
-            new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Book.Numbers.Week.Days), Book.Presses, [])
+            new FloorPlan(
+                new LocalDateTime(2026, 6, 1, 10, 0, 0),
+                new OpenHours(Book.Numbers.Week.Days),
+                Book.Presses,
+                []
+            )
         );
 
     [Theory]

@@ -7,6 +7,7 @@ using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -188,7 +189,7 @@ public class MixedTests
             null,
             book,
             new(
-                new DateTime(2026, 3, 9, 9, 0, 0),
+                new LocalDateTime(2026, 3, 9, 9, 0, 0),
                 new OpenHours(book.Numbers.Week.Days),
                 [.. book.Presses, .. book.Benches()],
                 []

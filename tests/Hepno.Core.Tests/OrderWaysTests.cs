@@ -3,6 +3,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Planning;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -119,11 +120,11 @@ public class OrderWaysTests
             Comparer.Compare(
                 ask,
                 20m,
-                new DateTime(2026, 3, 20, 12, 0, 0),
+                new LocalDateTime(2026, 3, 20, 12, 0, 0),
                 null,
                 book,
                 new(
-                    new DateTime(2026, 3, 9, 9, 0, 0),
+                    new LocalDateTime(2026, 3, 9, 9, 0, 0),
                     new OpenHours(book.Numbers.Week.Days),
                     [.. book.Presses, .. book.Benches()],
                     []

@@ -11,6 +11,7 @@ using Hepno.Core.Planning;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -386,7 +387,12 @@ public class OwnPrintTests
                     .. Book.Recipes.Select(r => r with { Id = r.Id + "p", Fabric = RecipeFabric.Polyester }),
                 ],
             },
-            new FloorPlan(new DateTime(2026, 6, 1, 10, 0, 0), new OpenHours(Book.Numbers.Week.Days), Book.Presses, [])
+            new FloorPlan(
+                new LocalDateTime(2026, 6, 1, 10, 0, 0),
+                new OpenHours(Book.Numbers.Week.Days),
+                Book.Presses,
+                []
+            )
         );
         Assert.Equal(
             ["dtf-bought", "dtf-made", "htv", "screen-transfer"],

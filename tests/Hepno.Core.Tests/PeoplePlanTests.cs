@@ -3,13 +3,14 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Planning;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
 /// <summary>Two presses and two people with hours, lunch and days off.</summary>
 public class PeoplePlanTests
 {
-    private static readonly DateTime Monday = new(2026, 6, 1, 9, 0, 0);
+    private static readonly LocalDateTime Monday = new(2026, 6, 1, 9, 0, 0);
     private static readonly IReadOnlyList<DayHours> Nine = ShopNumbers.Default.Week.Days;
     private static readonly Person Wren = new("w", "Wren", 18, 0.1m, Nine, new(12, 0), 60, []);
     private static readonly Person Ines = new(
@@ -52,7 +53,7 @@ public class PeoplePlanTests
         double minutes = 1,
         GarmentKind kind = GarmentKind.Tee,
         Moved? moved = null,
-        DateTime? due = null,
+        LocalDateTime? due = null,
         double f = 300,
         IReadOnlyList<PressPass>? passes = null
     ) => new(code, "1", code, pieces, minutes, f, Monday, "film", due, 5, 3, null, 4, 2, kind, moved, passes);
@@ -67,7 +68,7 @@ public class PeoplePlanTests
         Assert.Equal(("p", "i"), (both[1].PressId, both[1].Parts[0].PersonId));
         // she comes at ten and sets the dial first
         Assert.Equal(
-            (Monday.AddHours(1), Monday.AddHours(1).AddMinutes(2)),
+            (Monday.PlusHours(1), Monday.PlusHours(1).PlusMinutes(2)),
             (both[1].Parts[0].SetUpFrom, both[1].Parts[0].Start)
         );
     }
@@ -78,8 +79,8 @@ public class PeoplePlanTests
         var parts = PressPlanner.Plan([Work("A", 300)], Floor(Wren))[0].Parts;
         Assert.Equal(
             [
-                (Monday.AddMinutes(15), Monday.AddHours(3), 165),
-                (Monday.AddHours(4), Monday.AddHours(4).AddMinutes(135), 135),
+                (Monday.PlusMinutes(15), Monday.PlusHours(3), 165),
+                (Monday.PlusHours(4), Monday.PlusHours(4).PlusMinutes(135), 135),
             ],
             parts.Select(p => (p.Start, p.End, p.Pieces))
         );
@@ -90,9 +91,9 @@ public class PeoplePlanTests
     public void A_day_off_and_a_short_day_are_kept()
     {
         var parts = PressPlanner.Plan([Work("A", 400)], Floor(Ines))[0].Parts;
-        Assert.Equal([new(2026, 6, 1), new(2026, 6, 3)], parts.Select(p => DateOnly.FromDateTime(p.Start)));
+        Assert.Equal([new(2026, 6, 1), new(2026, 6, 3)], parts.Select(p => p.Start.Date));
         Assert.All(parts, p =>
-            Assert.True(p.Start.TimeOfDay >= TimeSpan.FromHours(10) && p.End.TimeOfDay <= TimeSpan.FromHours(14))
+            Assert.True(p.Start.TimeOfDay >= new LocalTime(10, 0) && p.End.TimeOfDay <= new LocalTime(14, 0))
         );
     }
 
@@ -113,14 +114,14 @@ public class PeoplePlanTests
     [Fact]
     public void What_the_owner_moved_stands_there_and_the_rest_goes_round_it()
     {
-        var moved = new Moved("p", Monday.AddHours(5));
+        var moved = new Moved("p", Monday.PlusHours(5));
         var plan = PressPlanner
             .Plan(
-                [Work("A", 30, moved: moved, due: Monday.AddHours(1)), Work("B", 300, due: Monday.AddHours(9))],
+                [Work("A", 30, moved: moved, due: Monday.PlusHours(1)), Work("B", 300, due: Monday.PlusHours(9))],
                 Floor(Wren)
             )
             .ToDictionary(p => p.Work.Code);
-        Assert.Equal(("p", Monday.AddHours(5)), (plan["A"].PressId, plan["A"].Parts[0].Start));
+        Assert.Equal(("p", Monday.PlusHours(5)), (plan["A"].PressId, plan["A"].Parts[0].Start));
         Assert.True(plan["A"].LateMinutes > 0);
         Assert.All(plan["B"].Parts, b =>
             Assert.True(b.End <= plan["A"].Parts[0].Start || b.Start >= plan["A"].Parts[0].End)
@@ -143,8 +144,8 @@ public class PeoplePlanTests
                                     o.Item1,
                                     1.3,
                                     o.Item3 == 0 ? GarmentKind.Cap : GarmentKind.Tee,
-                                    o.Item4 > 24 && o.Item3 > 0 ? new Moved("p", Monday.AddHours(o.Item4)) : null,
-                                    Monday.AddHours(8 + i),
+                                    o.Item4 > 24 && o.Item3 > 0 ? new Moved("p", Monday.PlusHours(o.Item4)) : null,
+                                    Monday.PlusHours(8 + i),
                                     280 + (20 * o.Item2),
                                     o.Item4 % 3 == 0 ? [new(4, 2, null, "firm"), new(3, 2, 6.5, "light")] : null
                                 )
@@ -161,14 +162,14 @@ public class PeoplePlanTests
                     {
                         var inTime = same.OrderBy(p => p.Start).ToList();
                         Assert.All(inTime.Zip(inTime.Skip(1)), x =>
-                            Assert.True(x.First.End <= x.Second.Start.AddMilliseconds(1))
+                            Assert.True(x.First.End <= x.Second.Start.PlusMilliseconds(1))
                         );
                     }
                     foreach (var p in parts)
                     {
                         var person = p.PersonId == "w" ? Wren : Ines;
-                        Assert.Contains(person.On(DateOnly.FromDateTime(p.Start)), s =>
-                            s.From <= p.Start && s.To >= p.End.AddMilliseconds(-1)
+                        Assert.Contains(person.On(p.Start.Date), s =>
+                            s.From <= p.Start && s.To >= p.End.PlusMilliseconds(-1)
                         );
                     }
                 },

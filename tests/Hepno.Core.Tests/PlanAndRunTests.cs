@@ -4,49 +4,50 @@ using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Runs;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
 public class PlanTests
 {
     private static readonly OpenHours Hours = new(ShopNumbers.Default.Week.Days);
-    private static readonly DateTime Monday = new(2026, 6, 1, 9, 0, 0);
+    private static readonly LocalDateTime Monday = new(2026, 6, 1, 9, 0, 0);
 
     private static PressWork Work(
         string code,
         int pieces,
         double minutes,
-        DateTime ready,
-        DateTime? due,
+        LocalDateTime ready,
+        LocalDateTime? due,
         double f = 300
     ) => new(code, "1", code, pieces, minutes, f, ready, "film", due, 5, 3, null, 10, 10);
 
-    private static FloorPlan Floor(DateTime now) => new(now, Hours, [MethodTests.Gannet], []);
+    private static FloorPlan Floor(LocalDateTime now) => new(now, Hours, [MethodTests.Gannet], []);
 
     [Fact]
     public void Open_minutes_skip_nights_and_weekends()
     {
-        Assert.Equal(new DateTime(2026, 6, 2, 9, 30, 0), Hours.Add(new DateTime(2026, 6, 1, 16, 30, 0), 60));
-        Assert.Equal(new DateTime(2026, 6, 8, 9, 0, 0), Hours.Next(new DateTime(2026, 6, 5, 17, 0, 0)));
-        Assert.Equal(new DateTime(2026, 6, 8, 12, 0, 0), Hours.Parcel(new DateTime(2026, 6, 5, 10, 0, 0), 1));
+        Assert.Equal(new LocalDateTime(2026, 6, 2, 9, 30, 0), Hours.Add(new LocalDateTime(2026, 6, 1, 16, 30, 0), 60));
+        Assert.Equal(new LocalDateTime(2026, 6, 8, 9, 0, 0), Hours.Next(new LocalDateTime(2026, 6, 5, 17, 0, 0)));
+        Assert.Equal(new LocalDateTime(2026, 6, 8, 12, 0, 0), Hours.Parcel(new LocalDateTime(2026, 6, 5, 10, 0, 0), 1));
     }
 
     [Fact]
     public void The_first_work_of_a_day_pays_warm_up_and_the_next_a_change_of_heat()
     {
         var plan = PressPlanner.Plan(
-            [Work("A", 20, 1, Monday, Monday.AddHours(4)), Work("B", 20, 1, Monday, Monday.AddHours(8), 340)],
+            [Work("A", 20, 1, Monday, Monday.PlusHours(4)), Work("B", 20, 1, Monday, Monday.PlusHours(8), 340)],
             Floor(Monday)
         );
-        Assert.Equal(Monday.AddMinutes(15), plan[0].Parts[0].Start);
-        Assert.Equal(Monday.AddMinutes(15 + 20 + 2), plan[1].Parts[0].Start);
+        Assert.Equal(Monday.PlusMinutes(15), plan[0].Parts[0].Start);
+        Assert.Equal(Monday.PlusMinutes(15 + 20 + 2), plan[1].Parts[0].Start);
     }
 
     [Fact]
     public void The_earlier_due_goes_first_and_the_late_one_says_by_how_much_and_why()
     {
         var plan = PressPlanner.Plan(
-            [Work("B", 200, 1, Monday, Monday.AddHours(2)), Work("A", 60, 1, Monday, Monday.AddHours(1.5))],
+            [Work("B", 200, 1, Monday, Monday.PlusHours(2)), Work("A", 60, 1, Monday, Monday.PlusMinutes(90))],
             Floor(Monday)
         );
         Assert.Equal("A", plan[0].Work.Code);
@@ -63,9 +64,7 @@ public class PlanTests
         Assert.True(placed.Parts.Count > 1);
         Assert.All(placed.Parts, p =>
             Assert.True(
-                p.Pieces >= 10
-                    && p.Start.TimeOfDay >= TimeSpan.FromHours(9)
-                    && p.End.TimeOfDay <= TimeSpan.FromHours(17)
+                p.Pieces >= 10 && p.Start.TimeOfDay >= new LocalTime(9, 0) && p.End.TimeOfDay <= new LocalTime(17, 0)
             )
         );
     }
@@ -84,8 +83,8 @@ public class PlanTests
                                     $"T-{i:00}",
                                     o.Item1,
                                     1.3,
-                                    Monday.AddHours(o.Item2),
-                                    Monday.AddHours(10 + (i * 5)),
+                                    Monday.PlusHours(o.Item2),
+                                    Monday.PlusHours(10 + (i * 5)),
                                     280 + (20 * o.Item3)
                                 )
                         )
@@ -95,7 +94,7 @@ public class PlanTests
                     for (var i = 0; i < parts.Count; i++)
                     {
                         Assert.True(parts[i].q.Start >= parts[i].Work.ReadyAt);
-                        Assert.True(i == 0 || parts[i - 1].q.End <= parts[i].q.HeatFrom.AddMilliseconds(1));
+                        Assert.True(i == 0 || parts[i - 1].q.End <= parts[i].q.HeatFrom.PlusMilliseconds(1));
                     }
                     Assert.Equal(works.Sum(w => w.Pieces), parts.Sum(p => p.q.Pieces));
                 },
@@ -107,9 +106,9 @@ public class PlanTests
     {
         var line = HeatLine.Draw(
             MethodTests.Gannet,
-            [(new PressPart(Monday, Monday.AddMinutes(15), Monday.AddMinutes(60), 45), 300)],
+            [(new PressPart(Monday, Monday.PlusMinutes(15), Monday.PlusMinutes(60), 45), 300)],
             Monday,
-            Monday.AddHours(8)
+            Monday.PlusHours(8)
         );
         Assert.Equal([70, 300, 300, 70, 70], line.Select(p => p.TemperatureF));
     }
@@ -230,11 +229,11 @@ public class RunTests
 
 public class StationTests
 {
-    private static readonly DateTime At = new(2026, 6, 1, 10, 0, 0, DateTimeKind.Utc);
+    private static readonly Instant At = Instant.FromUtc(2026, 6, 1, 10, 0, 0);
     private static readonly Ask Complete = new(
         "c",
         [new("1", "s", "k", [new("M", 3)], [MethodTests.Front()])],
-        new DateOnly(2026, 7, 1),
+        new LocalDate(2026, 7, 1),
         null,
         null
     );
@@ -273,7 +272,7 @@ public class StationTests
                     Gathering = facts.Gathering with
                     {
                         Deposit = new(10, null, At),
-                        Items = [new("i", GatherKind.Buy, "film", "f", 1, "pieces", 1, At, null)],
+                        Items = [new("i", GatherKind.Buy, "film", "f", 1, "pieces", 1, At.InUtc().LocalDateTime, null)],
                     },
                 },
                 sent: true

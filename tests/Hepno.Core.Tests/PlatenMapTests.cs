@@ -3,13 +3,14 @@ using Hepno.Core.Methods;
 using Hepno.Core.Planning;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
 /// <summary>What a press's platen is really like, and what is set by it.</summary>
 public class PlatenMapTests
 {
-    private static readonly DateOnly Day = new(2026, 11, 20);
+    private static readonly LocalDate Day = new(2026, 11, 20);
 
     private static PlatenMap Map(double set, params double[] points) => new(Day, set, points);
 
@@ -100,10 +101,10 @@ public class PlatenMapTests
     public void A_check_that_finds_a_cold_spot_is_not_the_last_good_one()
     {
         var good = Map(310, [.. Enumerable.Repeat(310d, 9)]);
-        var bad = Map(310, 310, 310, 310, 310, 310, 310, 310, 310, 295) with { Day = Day.AddDays(9) };
+        var bad = Map(310, 310, 310, 310, 310, 310, 310, 310, 310, 295) with { Day = Day.PlusDays(9) };
         Assert.Equal(Day, With(good, bad).LastGoodCheck());
         Assert.Null(With(bad).LastGoodCheck());
-        Assert.Equal(Day.AddDays(9), (With(good, bad) with { ColdBelowF = 30 }).LastGoodCheck());
+        Assert.Equal(Day.PlusDays(9), (With(good, bad) with { ColdBelowF = 30 }).LastGoodCheck());
     }
 
     [Fact]
@@ -115,7 +116,7 @@ public class PlatenMapTests
         Assert.Null(press.OffsetFor(341));
         Assert.Null(With(near with { Doubtful = true }).OffsetFor(310));
         // the newest that reaches is taken
-        var newer = Map(320, [.. Enumerable.Repeat(312d, 9)]) with { Day = Day.AddDays(5) };
+        var newer = Map(320, [.. Enumerable.Repeat(312d, 9)]) with { Day = Day.PlusDays(5) };
         Assert.Equal(-8, With(near, newer).OffsetFor(310));
         Assert.Equal(-6, With(near, newer).OffsetFor(285));
         // a press without a map goes by what was typed
@@ -157,7 +158,7 @@ public class PlatenMapTests
     public void The_plan_keeps_a_cloth_off_the_press_that_is_too_hot_for_it(double ceiling, string press)
     {
         var hot = With(Map(310, 325, 308, 308, 308, 308, 308, 308, 308, 309)) with { Id = "gannet" };
-        var monday = new DateTime(2026, 6, 1, 9, 0, 0);
+        var monday = new LocalDateTime(2026, 6, 1, 9, 0, 0);
         var work = new Planning.PressWork(
             "a",
             "1",

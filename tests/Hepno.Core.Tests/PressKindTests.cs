@@ -2,13 +2,14 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Methods;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
 /// <summary>Presses of every kind, and what lies under and over the print.</summary>
 public class PressKindTests
 {
-    private static readonly DateOnly Day = new(2026, 3, 2);
+    private static readonly LocalDate Day = new(2026, 3, 2);
     private static readonly Press Gannet = MethodTests.Gannet with
     {
         Accessories =

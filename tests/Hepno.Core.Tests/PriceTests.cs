@@ -6,6 +6,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Planning;
 using Hepno.Core.Pricing;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -201,7 +202,7 @@ public class PriceTests
                     pieces,
                     book,
                     new FloorPlan(
-                        new DateTime(2026, 6, 1, 10, 0, 0),
+                        new LocalDateTime(2026, 6, 1, 10, 0, 0),
                         new OpenHours(book.Numbers.Week.Days),
                         [.. book.Presses, .. book.Benches()],
                         []

@@ -3,13 +3,14 @@ using Hepno.Core.Methods;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
 /// <summary>Where a recipe's figures come from, what tests make of it, and preparation in the gaps.</summary>
 public class RecipeSourceTests
 {
-    private static readonly DateOnly Day = new(2026, 3, 2);
+    private static readonly LocalDate Day = new(2026, 3, 2);
     private static readonly Recipe Film = MethodTests.FilmOnCotton;
     private static readonly SpotTest Good = new(
         "t",

@@ -8,6 +8,7 @@ using Hepno.Core.Orders;
 using Hepno.Core.Pricing;
 using Hepno.Core.Sending;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -227,7 +228,7 @@ public class SendingTests
                         Numbers = n,
                     },
                     new Planning.FloorPlan(
-                        new DateTime(2026, 6, 1, 10, 0, 0),
+                        new LocalDateTime(2026, 6, 1, 10, 0, 0),
                         new Planning.OpenHours(n.Week.Days),
                         MethodTests.Book.Presses,
                         []

@@ -2,6 +2,7 @@ using System.Globalization;
 using Hepno.Core.Planning;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -13,7 +14,7 @@ public class SetUpTests
     {
         Lowers = [new("sleeve", 4.5, 14), new("leg", 6, 20), new("wide", 8, 20)],
     };
-    private static readonly DateTime Monday = new(2026, 6, 1, 9, 0, 0);
+    private static readonly LocalDateTime Monday = new(2026, 6, 1, 9, 0, 0);
 
     private static PressPass Pass(string platen, string pressure) =>
         platen == "own" ? new(10, 11, null, pressure) : new(3, 3, 6.5, pressure);
@@ -90,9 +91,9 @@ public class SetUpTests
         // warm 15, 30 pieces of a minute, one change of 3 + 2 within; then 5 to change back
         var (a, b) = (plan[0].Parts[0], plan[1].Parts[0]);
         Assert.Equal(
-            (Monday.AddMinutes(13), Monday.AddMinutes(15), Monday.AddMinutes(50)),
+            (Monday.PlusMinutes(13), Monday.PlusMinutes(15), Monday.PlusMinutes(50)),
             (a.SetUpFrom, a.Start, a.End)
         );
-        Assert.Equal((Monday.AddMinutes(50), Monday.AddMinutes(55)), (b.SetUpFrom, b.Start));
+        Assert.Equal((Monday.PlusMinutes(50), Monday.PlusMinutes(55)), (b.SetUpFrom, b.Start));
     }
 }

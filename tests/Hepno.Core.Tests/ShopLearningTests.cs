@@ -5,6 +5,7 @@ using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
 using Hepno.Core.Runs;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -176,7 +177,7 @@ public class ShopLearningTests
                     Numbers = n,
                 },
                 new Planning.FloorPlan(
-                    new DateTime(2026, 6, 1, 10, 0, 0),
+                    new LocalDateTime(2026, 6, 1, 10, 0, 0),
                     new Planning.OpenHours(n.Week.Days),
                     MethodTests.Book.Presses,
                     []

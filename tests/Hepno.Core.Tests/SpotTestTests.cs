@@ -1,13 +1,14 @@
 using Hepno.Core.Methods;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
 /// <summary>Spot tests: what they come to, and that they are believed before any rule.</summary>
 public class SpotTestTests
 {
-    private static readonly DateOnly Day = new(2026, 6, 2);
+    private static readonly LocalDate Day = new(2026, 6, 2);
     private static readonly SpotTest Good = new(
         "t",
         "film",
@@ -90,7 +91,7 @@ public class SpotTestTests
                 Good with
                 {
                     Id = "u",
-                    Day = Day.AddDays(1),
+                    Day = Day.PlusDays(1),
                 }
             ).Kind
         );

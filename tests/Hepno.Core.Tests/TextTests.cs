@@ -74,8 +74,8 @@ public class TextTests
             "length" => Shown.Length((double)D(), f),
             "roll" => Shown.Roll((double)D(), f),
             "duration" => Shown.Duration((double)D()),
-            "day" => Shown.Day(DateOnly.Parse(value, CultureInfo.InvariantCulture), f),
-            _ => Shown.Moment(DateTime.Parse(value, CultureInfo.InvariantCulture), f),
+            "day" => Shown.Day(Times.Day(value), f),
+            _ => Shown.Moment(Times.Wall(value), f),
         };
         Assert.Equal(text, shown);
     }

@@ -2,6 +2,7 @@ using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
 using Hepno.Core.Methods;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -9,7 +10,7 @@ namespace Hepno.Core.Tests;
 public class UpkeepTests
 {
     // a Friday; the shop is open Monday to Friday
-    private static readonly DateOnly Friday = new(2026, 6, 5);
+    private static readonly LocalDate Friday = new(2026, 6, 5);
     private static readonly IReadOnlyList<DayHours> Week = ShopNumbers.Default.Week.Days;
     private static readonly MachineUpkeep Printer = new(
         "skua",
@@ -21,7 +22,7 @@ public class UpkeepTests
         []
     );
 
-    private static string Due(MachineUpkeep u, DateOnly day) =>
+    private static string Due(MachineUpkeep u, LocalDate day) =>
         string.Join(' ', u.DueBy(day, Week).Select(d => d.Task.Id));
 
     [Fact]
@@ -31,11 +32,11 @@ public class UpkeepTests
         var done = Printer with { Done = [new("nozzles", Friday, "Wren", ""), new("head", Friday, "Wren", "")] };
         Assert.Equal("", Due(done, Friday));
         // Saturday is closed: the daily check passes on to Monday
-        Assert.Equal("", Due(done, Friday.AddDays(1)));
-        Assert.Equal(Friday.AddDays(3), done.Next(done.Tasks[0], Friday, Week).On);
-        Assert.Equal("nozzles", Due(done, Friday.AddDays(3)));
+        Assert.Equal("", Due(done, Friday.PlusDays(1)));
+        Assert.Equal(Friday.PlusDays(3), done.Next(done.Tasks[0], Friday, Week).On);
+        Assert.Equal("nozzles", Due(done, Friday.PlusDays(3)));
         // a week on; the longest due first
-        Assert.Equal("nozzles head", Due(done, Friday.AddDays(7)));
+        Assert.Equal("nozzles head", Due(done, Friday.PlusDays(7)));
     }
 
     [Fact]

@@ -1,9 +1,11 @@
 using Hepno.Core.Comparing;
 using Hepno.Core.Costing;
+using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Planning;
 using Hepno.Core.Pricing;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Tests;
 
@@ -12,7 +14,7 @@ public class WorthOfHandsTests
     private static readonly ShopBook Book = MethodTests.Book;
 
     // a Monday
-    private static readonly DateTime Now = new(2026, 6, 1, 10, 0, 0);
+    private static readonly LocalDateTime Now = new(2026, 6, 1, 10, 0, 0);
 
     private static FloorPlan Floor(IReadOnlyList<Person>? people = null, params PlacedWork[] placed) =>
         new(Now, new OpenHours(Book.Numbers.Week.Days), [.. Book.Presses, .. Book.Benches()], placed, people);
@@ -25,19 +27,19 @@ public class WorthOfHandsTests
     [InlineData("2026-06-01 10:00", 0)]
     [InlineData("2026-05-01 10:00", 0)]
     public void Free_hands_are_the_open_hours_up_to_a_moment(string until, double hours) =>
-        Assert.Equal(hours, FreeHands.HoursUntil(Floor(), DateTime.Parse(until, null)), 6);
+        Assert.Equal(hours, FreeHands.HoursUntil(Floor(), Times.Wall(until)), 6);
 
     [Fact]
     public void Lunch_days_off_and_planned_work_are_not_free()
     {
         Person Of(string id) => new(id, id, 18, 0, Book.Numbers.Week.Days, new(12, 0), 60, [new(2026, 6, 3)]);
-        var until = Now.Date.AddDays(4);
+        var until = Now.Date.PlusDays(4).AtMidnight();
         Assert.Equal(6 + 7 + 7, FreeHands.HoursUntil(Floor([Of("a")]), until), 6);
         Assert.Equal(2 * (6 + 7 + 7), FreeHands.HoursUntil(Floor([Of("a"), Of("b")]), until), 6);
 
         var work = new PressWork("", "", "T-1", 100, 1.2, 310, Now, "", null, 0, 0, null, 10, 10);
         var planned = PressPlanner.Plan([work], Floor([Of("a")]));
-        var busy = planned[0].Parts.Sum(p => (p.End - (p.SetUpFrom ?? p.Start)).TotalHours);
+        var busy = planned[0].Parts.Sum(p => p.End.MinutesSince(p.SetUpFrom ?? p.Start) / 60);
         Assert.True(busy > 2);
         Assert.Equal(20 - busy, FreeHands.HoursUntil(Floor([Of("a")], [.. planned]), until), 6);
     }
@@ -59,7 +61,7 @@ public class WorthOfHandsTests
     [Fact]
     public void Ways_that_leave_as_good_as_the_same_are_told_apart_by_day_and_a_plain_yes_stands_first()
     {
-        var (monday, friday) = (new DateOnly(2026, 6, 1), new DateOnly(2026, 6, 5));
+        var (monday, friday) = (new LocalDate(2026, 6, 1), new LocalDate(2026, 6, 5));
         string Best(params Weighed[] ways) => $"{Array.IndexOf(ways, Leading.Best(ways, w => w))}";
         Assert.Equal("1", Best(new(51, 100, friday, VerdictKind.Yes), new(50, 100, monday, VerdictKind.Yes)));
         Assert.Equal("0", Best(new(54, 100, friday, VerdictKind.Yes), new(50, 100, monday, VerdictKind.Yes)));
@@ -71,9 +73,9 @@ public class WorthOfHandsTests
     [Fact]
     public void An_hour_is_worth_what_orders_earned_here_weighed_with_what_was_assumed()
     {
-        var due = Now.AddDays(7);
+        var due = Now.PlusDays(7);
         var ask = MethodTests.Ask(24);
-        WorthOfHands Of(ShopBook book, DateTime? at) => WorthOfHands.Reckon(ask, at, book, Floor());
+        WorthOfHands Of(ShopBook book, LocalDateTime? at) => WorthOfHands.Reckon(ask, at, book, Floor());
         var hourly = Book with
         {
             Numbers = Book.Numbers with

@@ -3,13 +3,14 @@ using System.IO.Compression;
 using System.Text;
 using Hepno.Store.Copies;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store.Tests;
 
 /// <summary>Copies: whole or not counted, equal row by row when they are put back, refused for one bit.</summary>
 public sealed class CopyTests : IDisposable
 {
-    private static readonly Deed Deed = new("test", "device", new DateTime(2026, 6, 1, 10, 0, 0, DateTimeKind.Utc));
+    private static readonly Deed Deed = new("test", "device", Instant.FromUtc(2026, 6, 1, 10, 0, 0));
 
     private readonly string root = Directory.CreateTempSubdirectory("hepno-copies-").FullName;
 
@@ -70,7 +71,7 @@ public sealed class CopyTests : IDisposable
         Copies.Make(Folder, "2026-06-01", "daily", Deed.At);
         var shared = new FileInfo(Path.Combine(Folder, "backups", "files", hash[..2], hash));
         var written = shared.LastWriteTimeUtc;
-        Copies.Make(Folder, "2026-06-02", "daily", Deed.At.AddDays(1));
+        Copies.Make(Folder, "2026-06-02", "daily", Deed.At + Duration.FromDays(1));
         shared.Refresh();
         Assert.Equal(written, shared.LastWriteTimeUtc);
         var listed = Copies.All();
@@ -134,11 +135,11 @@ public sealed class CopyTests : IDisposable
     {
         using var db = Open();
         Fill(db);
-        var day = new DateOnly(2025, 1, 1);
+        var day = new LocalDate(2025, 1, 1);
         // thinned out of old, then a day each
         foreach (var n in Enumerable.Range(0, 40).Select(n => n * 10).Concat(Enumerable.Range(400, 20)))
         {
-            Copies.Make(Folder, CopyFolder.OfDay(day.AddDays(n)), "daily", Deed.At.AddDays(n - 500));
+            Copies.Make(Folder, CopyFolder.OfDay(day.PlusDays(n)), "daily", Deed.At + Duration.FromDays(n - 500));
             if (n == 300)
             {
                 db.Write(c =>
@@ -231,7 +232,7 @@ public sealed class CopyTests : IDisposable
     private string? PutBack(string source)
     {
         using var copy = Restoring.Unpack(source, Folder, root);
-        return Restoring.Put(copy, Folder, DateTime.UnixEpoch);
+        return Restoring.Put(copy, Folder, new(1970, 1, 1, 0, 0));
     }
 
     [Fact]

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
+using NodaTime;
 
 namespace Hepno.Store.Tests;
 
@@ -60,9 +61,10 @@ internal static class DocumentForm
             )
         : type == typeof(string) ? "text"
         : type == typeof(bool) ? "flag"
-        : type == typeof(DateTime) ? "moment"
-        : type == typeof(DateOnly) ? "day"
-        : type == typeof(TimeOnly) ? "time"
+        : type == typeof(LocalDateTime) ? "wall"
+        : type == typeof(Instant) ? "instant"
+        : type == typeof(LocalDate) ? "day"
+        : type == typeof(LocalTime) ? "time"
         : type == typeof(JsonElement) ? "document"
         : "number";
 }

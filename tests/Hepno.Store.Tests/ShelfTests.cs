@@ -11,13 +11,14 @@ using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
 using Hepno.Store.Documents;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store.Tests;
 
 /// <summary>What the shop keeps comes back as it was kept, and its earlier state with it.</summary>
 public sealed class ShelfTests : IDisposable
 {
-    private static readonly Deed Deed = new("kept", "tests", new DateTime(2026, 6, 1, 9, 0, 0, DateTimeKind.Utc));
+    private static readonly Deed Deed = new("kept", "tests", Instant.FromUtc(2026, 6, 1, 9, 0, 0));
     private static readonly EquipmentHour Machine = new(1450.123456m, 250, 5, 600, 1.8, 0.35, 0.12m);
 
     // 3.40 and 3.4 are the same money
@@ -506,7 +507,7 @@ public sealed class ShelfTests : IDisposable
             Deed.At
         );
         var vinyl = new VinylFilm("v", "Tidewell", "Vinyl", 19.5, 3.10m, 0.25, 6m, 2);
-        var old = Deed with { At = Deed.At.AddMonths(-40) };
+        var old = Deed with { At = Deed.At - Duration.FromDays(40 * 30) };
         db.Write(c =>
         {
             Aggregates.Orders.Put(c, order, 0, old);
@@ -515,8 +516,8 @@ public sealed class ShelfTests : IDisposable
             Aggregates.Vinyls.Put(c, vinyl with { PricePerFoot = 4m }, 1, old);
             return Aggregates.Orders.Put(c, order, 2, Deed);
         });
-        Assert.Equal(1, db.Write(c => UndoStore.Thin(c, Deed.At.AddMonths(-36), 10)));
-        Assert.Equal(0, db.Write(c => UndoStore.Thin(c, Deed.At.AddMonths(-36), 10)));
+        Assert.Equal(1, db.Write(c => UndoStore.Thin(c, Deed.At - Duration.FromDays(36 * 30), 10)));
+        Assert.Equal(0, db.Write(c => UndoStore.Thin(c, Deed.At - Duration.FromDays(36 * 30), 10)));
         Assert.Equal([3, 2, 1], db.Read(c => UndoStore.Past(c, "order", "o")).Select(d => d.Version));
         Assert.Null(db.Read(c => Aggregates.Orders.At(c, "o", 1)));
         Assert.NotNull(db.Read(c => Aggregates.Orders.At(c, "o", 2)));
@@ -534,7 +535,7 @@ public sealed class ShelfTests : IDisposable
         var before = db.Read(c => ChangeStore.Since(c, 0, 10));
         db.Write(c =>
         {
-            ChangeStore.Trim(c, Deed.At.AddDays(8));
+            ChangeStore.Trim(c, Deed.At + Duration.FromDays(8));
             return 0;
         });
         Assert.Equal(before.Skip(1), db.Read(c => ChangeStore.Since(c, 0, 10)));

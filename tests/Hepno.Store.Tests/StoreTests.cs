@@ -6,12 +6,13 @@ using Hepno.Core.Runs;
 using Hepno.Core.Shop;
 using Hepno.Store.Copies;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store.Tests;
 
 public sealed class StoreTests : IDisposable
 {
-    private static readonly Deed Deed = new("test", "device", new DateTime(2026, 6, 1, 10, 0, 0, DateTimeKind.Utc));
+    private static readonly Deed Deed = new("test", "device", Instant.FromUtc(2026, 6, 1, 10, 0, 0));
 
     private readonly string folder = Directory.CreateTempSubdirectory("hepno-store-").FullName;
 
@@ -250,7 +251,7 @@ public sealed class StoreTests : IDisposable
     private static string? PutBack(string target, string source)
     {
         using var copy = Restoring.Unpack(source, target, Path.GetDirectoryName(target)!);
-        return Restoring.Put(copy, target, DateTime.UnixEpoch);
+        return Restoring.Put(copy, target, new(1970, 1, 1, 0, 0));
     }
 
     internal static SortedDictionary<string, string[]> Dump(string folder)

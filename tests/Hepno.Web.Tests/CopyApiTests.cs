@@ -3,6 +3,7 @@ using System.Net.Http.Headers;
 using System.Text.Json;
 using Hepno.Store;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Tests;
 
@@ -205,7 +206,7 @@ public sealed class CopyApiTests : IDisposable
         );
         using (var db = new Db(folder))
         {
-            db.Open(DateTime.UtcNow);
+            db.Open(SystemClock.Instance.GetCurrentInstant());
             Assert.Equal("Ansel", Assert.Single(db.Read(c => Aggregates.Customers.All(c))).Value.Name);
         }
         SqliteConnection.ClearAllPools();

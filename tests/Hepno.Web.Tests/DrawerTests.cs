@@ -58,6 +58,8 @@ public class DrawerTests(Shop shop) : IClassFixture<Shop>
             };
             Assert.True((await shop.CreateClient().SendAsync(request)).IsSuccessStatusCode);
         }
+        // ten hours behind: the shop's day is not yet that of the world
+        await shop.KeepsTheClockOf("Pacific/Honolulu");
         var first = await Asked("first");
         async Task<JsonElement> Fill(string key, JsonElement copies, bool next)
         {
@@ -105,6 +107,10 @@ public class DrawerTests(Shop shop) : IClassFixture<Shop>
             );
         await Tick(first, "film-layout-f", true);
         Assert.Equal((extra, 6 + terns), (OnHand(await Lying("wave")), OnHand(await Lying("hem tern"))));
+        Assert.Equal(
+            Shop.DaysOn(-1),
+            (await Lying("wave"))?.GetProperty("print").GetProperty("lots")[0].GetProperty("on").GetString()
+        );
         // it did not come after all
         Assert.Equal(200, (await shop.Send(HttpMethod.Post, "/api/undo")).Status);
         Assert.Equal((0, 6), (OnHand(await Lying("wave")), OnHand(await Lying("hem tern"))));

@@ -224,6 +224,25 @@ public class PlatenApiTests(Shop shop) : IClassFixture<Shop>
         );
     }
 
+    [Fact]
+    public async Task What_was_pressed_since_a_day_is_counted_from_the_shops_own_midnight()
+    {
+        async Task<int> SinceToday()
+        {
+            await Map(
+                "petrel",
+                $$"""{"day":"{{Shop.DaysOn(0)}}","setPointF":320,"pointsF":[315,315,315,315,315,315,315,315,315]}"""
+            );
+            var pieces = (await Platen("petrel")).GetProperty("pressed").GetProperty("pieces").GetInt32();
+            await shop.Send(HttpMethod.Post, "/api/undo", "{}");
+            return pieces;
+        }
+        Assert.True(await SinceToday() > 0);
+        await shop.KeepsTheClockOf("Pacific/Honolulu");
+        Assert.Equal(0, await SinceToday());
+        await shop.Send(HttpMethod.Post, "/api/undo", "{}");
+    }
+
     [Theory]
     [InlineData("""{"day":"2026-11-20","setPointF":320,"pointsF":[1,2,3]}""", "pointsF")]
     [InlineData("""{"day":"2026-11-20","setPointF":20,"pointsF":[305,305,305,305,305,305,305,305,305]}""", "setPointF")]

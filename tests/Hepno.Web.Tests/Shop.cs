@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using Hepno.Core.Learning;
 using Hepno.Store;
 using Microsoft.AspNetCore.Builder;
@@ -10,6 +11,8 @@ using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
 using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.DependencyInjection;
+using NodaTime;
+using NodaTime.Text;
 
 namespace Hepno.Web.Tests;
 
@@ -17,7 +20,7 @@ namespace Hepno.Web.Tests;
 public sealed class Shop : WebApplicationFactory<Program>
 {
     /// <summary>Where the shop's clock begins: a Tuesday morning, so that no test hangs on the hour it is run at.</summary>
-    private static readonly DateTime Begins = new(2026, 3, 10, 9, 30, 0, DateTimeKind.Utc);
+    private static readonly Instant Begins = Instant.FromUtc(2026, 3, 10, 9, 30, 0);
 
     private readonly bool demo;
 
@@ -31,9 +34,24 @@ public sealed class Shop : WebApplicationFactory<Program>
     }
 
     /// <summary>The day some days from the shop's today, as 2026-03-10.</summary>
-    public static string DaysOn(int days) => Begins.AddDays(days).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+    public static string DaysOn(int days) => LocalDatePattern.Iso.Format(Begins.InUtc().Date.PlusDays(days));
 
     public string Folder { get; } = Directory.CreateTempSubdirectory("hepno-web-").FullName;
+
+    /// <summary>Moves the shop to another zone.</summary>
+    public async Task KeepsTheClockOf(string zone)
+    {
+        var numbers = await Get("/api/numbers");
+        var body = JsonNode.Parse(numbers.GetProperty("value").GetRawText())!;
+        body["timeZone"] = zone;
+        var (status, said) = await Send(
+            HttpMethod.Put,
+            "/api/numbers",
+            body.ToJsonString(),
+            numbers.GetProperty("version").GetInt64().ToString(CultureInfo.InvariantCulture)
+        );
+        Assert.True(status == 200, said.ToString());
+    }
 
     /// <summary>Waits until what past orders taught is kept: what hours earned is known from then on, and answers stay as they are.</summary>
     public async Task HasLearned()
@@ -80,7 +98,7 @@ public sealed class Shop : WebApplicationFactory<Program>
         builder.UseEnvironment("Production");
         builder.UseSetting("Hepno:Data", Folder);
         builder.UseSetting("Hepno:Port", "0");
-        builder.UseSetting("Hepno:From", Begins.ToString("O", CultureInfo.InvariantCulture));
+        builder.UseSetting("Hepno:From", InstantPattern.ExtendedIso.Format(Begins));
         builder.UseSetting("Hepno:Demo", demo ? "true" : "false");
         builder.ConfigureTestServices(s => s.AddSingleton<IStartupFilter, FromElsewhere>());
     }

@@ -179,8 +179,8 @@ public class ShopTests(Shop shop) : IClassFixture<Shop>
 
     [Theory]
     [InlineData("System.IO")]
-    [InlineData("DateTime.Now")]
-    [InlineData("DateTime.UtcNow")]
+    [InlineData("UtcNow")]
+    [InlineData("SystemClock")]
     [InlineData("new Random")]
     [InlineData("Microsoft.")]
     [InlineData("File.")]

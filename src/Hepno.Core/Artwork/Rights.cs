@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Artwork;
 
@@ -39,10 +40,10 @@ public enum RightsKind
 public sealed record Rights(
     string Whose,
     string SaidBy,
-    DateOnly? SaidOn,
+    LocalDate? SaidOn,
     string Proof,
     RightsKind Kind = RightsKind.Unsaid,
-    DateOnly? Until = null,
+    LocalDate? Until = null,
     int? Seats = null,
     bool SoldGoods = false
 )
@@ -55,7 +56,7 @@ public sealed record Rights(
     /// <summary>What speaks against printing it, the worst first (docs/trade 15.8): reminders, never a certainty.</summary>
     /// <param name="today">The day it is looked at.</param>
     /// <param name="f">How days are written.</param>
-    public IEnumerable<DesignFault> Doubts(DateOnly today, FigureFormat f)
+    public IEnumerable<DesignFault> Doubts(LocalDate today, FigureFormat f)
     {
         DesignFault Doubt(FaultKind kind, string sentence, string remedy) => new("rights", kind, sentence, remedy, []);
         if (Kind == RightsKind.FamousOne && Proof.Length == 0)
@@ -76,7 +77,7 @@ public sealed record Rights(
                     "renew it before it is printed again"
                 );
             }
-            else if (Until < today.AddDays(SoonDays))
+            else if (Until < today.PlusDays(SoonDays))
             {
                 yield return Doubt(
                     FaultKind.Caution,

@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Blanks;
 
@@ -24,9 +25,9 @@ public sealed record Buying(
     IReadOnlyList<PriceTier> Tiers,
     decimal? FreeFreightFrom = null,
     int PackOf = 1,
-    TimeOnly? CutOff = null,
+    LocalTime? CutOff = null,
     decimal? CodePrice = null,
-    DateOnly? CodeUntil = null,
+    LocalDate? CodeUntil = null,
     bool ValueAtList = false
 )
 {
@@ -38,7 +39,7 @@ public sealed record Buying(
     /// <param name="pieces">Pieces of the style in the order.</param>
     /// <param name="value">Money of the supplier's goods in the order, before its tiers.</param>
     /// <param name="buyBy">Last day it may be bought on; a code that ends before does not count (docs/trade 15.2). Null leaves codes out.</param>
-    public (decimal Price, string Why) At(decimal list, int pieces, decimal value, DateOnly? buyBy)
+    public (decimal Price, string Why) At(decimal list, int pieces, decimal value, LocalDate? buyBy)
     {
         var prices = Tiers
             .Where(t => pieces >= t.FromPieces && value >= t.FromValue)

@@ -1,6 +1,7 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Methods;
 using Hepno.Core.Planning;
+using NodaTime;
 
 namespace Hepno.Core.Comparing;
 
@@ -12,7 +13,7 @@ public static class Arrivals
     /// <param name="style">The blank; null where the customer brings it.</param>
     /// <param name="purchases">What is bought for it.</param>
     /// <param name="noBlank">True where the garment comes with what is bought.</param>
-    public static (DateTime At, string Cause) Arrival(
+    public static (LocalDateTime At, string Cause) Arrival(
         this FloorPlan floor,
         Style? style,
         IReadOnlyList<Purchase> purchases,

@@ -8,6 +8,7 @@ using Hepno.Core.PressFloor;
 using Hepno.Core.Pricing;
 using Hepno.Core.Shop;
 using Hepno.Core.Stock;
+using NodaTime;
 
 namespace Hepno.Core.Comparing;
 
@@ -31,7 +32,7 @@ public static class Comparer
     public static Comparison Compare(
         AskInHand ask,
         decimal? mark,
-        DateTime? dueAt,
+        LocalDateTime? dueAt,
         int? quantity,
         ShopBook book,
         FloorPlan floor,
@@ -158,7 +159,7 @@ public static class Comparer
     public static (Band? Band, Fold? Fold) Chosen(
         AskInHand ask,
         decimal? mark,
-        DateTime? dueAt,
+        LocalDateTime? dueAt,
         ShopBook book,
         FloorPlan floor,
         Decision decision
@@ -191,9 +192,9 @@ public static class Comparer
         string code,
         AskInHand ask,
         IReadOnlyList<DecorationPlan> decorations,
-        DateTime readyAt,
+        LocalDateTime readyAt,
         string readyCause,
-        DateTime? dueAt,
+        LocalDateTime? dueAt,
         ShopBook book
     )
     {
@@ -241,7 +242,7 @@ public static class Comparer
         MethodAnswer answer,
         AskInHand ask,
         decimal? mark,
-        DateTime? dueAt,
+        LocalDateTime? dueAt,
         ShopBook book,
         FloorPlan floor,
         decimal? typed
@@ -273,7 +274,7 @@ public static class Comparer
                     * ask.Pieces
                     / 60
             )
-            .AddMinutes(answer.Decorations.Max(d => d.WaitMinutes));
+            .PlusMinutes(answer.Decorations.Max(d => d.WaitMinutes));
         var promise = PressPlanner.PromiseFor(
             WorkOf("", "", "", ask, answer.Decorations, readyAt, cause, dueAt, book),
             floor
@@ -304,7 +305,7 @@ public static class Comparer
             ordered,
             promise,
             mark is { } m && price > m ? price - m : 0,
-            dueAt is { } due && promise is not null ? Math.Max(0, (promise.At - due).TotalMinutes) : 0,
+            dueAt is { } due && promise is not null ? Math.Max(0, promise.At.MinutesSince(due)) : 0,
             Overage.ChanceOf(ask.Pieces, ask.Pieces, failure),
             LeavesOut.Sentences(ask, answer.Decorations, book),
             [],

@@ -3,6 +3,7 @@ using Hepno.Core.Methods;
 using Hepno.Core.Planning;
 using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
+using NodaTime;
 
 namespace Hepno.Core.Comparing;
 
@@ -90,12 +91,7 @@ public sealed record Band(
 
     /// <summary>How it weighs against others of its comparison.</summary>
     public Weighed Weighed() =>
-        new(
-            LeftInAll!.Left.Value,
-            Cost.Value * LeftInAll.Pieces,
-            Promise is { } p ? DateOnly.FromDateTime(p.At) : null,
-            Verdict.Kind
-        );
+        new(LeftInAll!.Left.Value, Cost.Value * LeftInAll.Pieces, Promise is { } p ? p.At.Date : null, Verdict.Kind);
 
     /// <summary>True when price and promise both suit the customer.</summary>
     public bool Fits => OverMark == 0 && LateMinutes == 0;
@@ -127,7 +123,7 @@ public sealed record Comparison(
     int Pieces,
     int AskedPieces,
     decimal? Mark,
-    DateTime? DueAt,
+    LocalDateTime? DueAt,
     IReadOnlyList<Band> Bands,
     IReadOnlyList<Fold> Folds,
     decimal OnePrice = 0,

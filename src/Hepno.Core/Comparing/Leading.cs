@@ -1,4 +1,5 @@
 using Hepno.Core.Methods;
+using NodaTime;
 
 namespace Hepno.Core.Comparing;
 
@@ -7,7 +8,7 @@ namespace Hepno.Core.Comparing;
 /// <param name="Cost">What it costs in all.</param>
 /// <param name="Ready">Its day; null when no day is known.</param>
 /// <param name="Kind">Its verdict.</param>
-public readonly record struct Weighed(decimal Left, decimal Cost, DateOnly? Ready, VerdictKind Kind);
+public readonly record struct Weighed(decimal Left, decimal Cost, LocalDate? Ready, VerdictKind Kind);
 
 /// <summary>Which of the ways that fit is the best for the shop: of the plain ones, or where there is none of those with care, what leaves most; among those that leave as good as the same, the soonest (docs/trade 8).</summary>
 public static class Leading
@@ -21,7 +22,7 @@ public static class Leading
         var ways = fitting.Select(w => (Way: w, Is: weighed(w))).GroupBy(w => w.Is.Kind).MinBy(g => g.Key)!.ToList();
         var most = ways.MaxBy(w => w.Is.Left).Is;
         return ways.Where(w => AsGood(w.Is, most))
-            .OrderBy(w => w.Is.Ready ?? DateOnly.MaxValue)
+            .OrderBy(w => w.Is.Ready ?? LocalDate.MaxIsoValue)
             .ThenByDescending(w => w.Is.Left)
             .First()
             .Way;

@@ -3,6 +3,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Planning;
 using Hepno.Core.Pricing;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Comparing;
 
@@ -33,7 +34,7 @@ public sealed record WorthOfHands(decimal AnHour, decimal? Free, string Source, 
     /// <param name="dueAt">When it is wanted, wall clock; null when no date was said, and there is all the time it takes.</param>
     /// <param name="book">Its numbers say how: by the plan, always, or a typed sum.</param>
     /// <param name="floor">What is already planned, the order's other lines among it.</param>
-    public static WorthOfHands Reckon(AskInHand ask, DateTime? dueAt, ShopBook book, FloorPlan floor)
+    public static WorthOfHands Reckon(AskInHand ask, LocalDateTime? dueAt, ShopBook book, FloorPlan floor)
     {
         var n = book.Numbers;
         if (n.Rates.HandsWorth == HandsWorth.Typed)

@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Costing;
 
@@ -39,13 +40,13 @@ public sealed record UpkeepTask(
 /// <param name="Day">When.</param>
 /// <param name="By">Who; may be empty.</param>
 /// <param name="Note">What was found; may be empty.</param>
-public sealed record UpkeepDone(string TaskId, DateOnly Day, string By, string Note);
+public sealed record UpkeepDone(string TaskId, LocalDate Day, string By, string Note);
 
 /// <summary>A task that is due.</summary>
 /// <param name="Task">Which.</param>
 /// <param name="On">The day it is due, an open one.</param>
 /// <param name="Last">When it was done last; null for never.</param>
-public sealed record UpkeepDue(UpkeepTask Task, DateOnly On, DateOnly? Last);
+public sealed record UpkeepDue(UpkeepTask Task, LocalDate On, LocalDate? Last);
 
 /// <summary>What a machine wants done, and what was done.</summary>
 /// <param name="Id">The machine: a press, printer or cutter.</param>
@@ -107,7 +108,7 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
     /// <summary>What is due by a day, the longest due first. What was never done is due at once; a closed day passes it on to the next open one.</summary>
     /// <param name="today">The day.</param>
     /// <param name="week">Open hours, Sunday first.</param>
-    public IReadOnlyList<UpkeepDue> DueBy(DateOnly today, IReadOnlyList<DayHours> week) =>
+    public IReadOnlyList<UpkeepDue> DueBy(LocalDate today, IReadOnlyList<DayHours> week) =>
         [
             .. Tasks
                 .Where(t => t.Every != UpkeepEvery.AsNeeded)
@@ -117,11 +118,11 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
         ];
 
     /// <summary>When a task is due next.</summary>
-    public UpkeepDue Next(UpkeepTask task, DateOnly today, IReadOnlyList<DayHours> week)
+    public UpkeepDue Next(UpkeepTask task, LocalDate today, IReadOnlyList<DayHours> week)
     {
-        var last = Done.Where(d => d.TaskId == task.Id).Select(d => (DateOnly?)d.Day).Max();
+        var last = Done.Where(d => d.TaskId == task.Id).Select(d => (LocalDate?)d.Day).Max();
         var on = last is { } day
-            ? day.AddDays(
+            ? day.PlusDays(
                 task.Every switch
                 {
                     UpkeepEvery.Day => 1,
@@ -130,9 +131,9 @@ public sealed record MachineUpkeep(string Id, IReadOnlyList<UpkeepTask> Tasks, I
                 }
             )
             : today;
-        for (var i = 0; i < WeekDays && week[(int)on.DayOfWeek].Open is null; i++)
+        for (var i = 0; i < WeekDays && week[on.Weekday()].Open is null; i++)
         {
-            on = on.AddDays(1);
+            on = on.PlusDays(1);
         }
         return new(task, on, last);
     }

@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Costing;
 
@@ -17,9 +18,9 @@ public sealed record Person(
     decimal Wage,
     decimal OnCostsShare,
     IReadOnlyList<DayHours> Week,
-    TimeOnly? LunchFrom,
+    LocalTime? LunchFrom,
     int LunchMinutes,
-    IReadOnlyList<DateOnly> DaysOff
+    IReadOnlyList<LocalDate> DaysOff
 )
 {
     private const int LongestName = 60;
@@ -30,14 +31,12 @@ public sealed record Person(
     /// <summary>Hours a week, lunch left out.</summary>
     public double HoursAWeek() =>
         Week.Where(d => d.Open is not null)
-            .Sum(d =>
-                (d.Close!.Value - d.Open!.Value).TotalHours - (Lunch(d) is { } l ? (l.To - l.From).TotalHours : 0)
-            );
+            .Sum(d => d.Close!.Value.HoursSince(d.Open!.Value) - (Lunch(d) is { } l ? l.To.HoursSince(l.From) : 0));
 
     /// <summary>When this person works on a day: stretches before and after lunch; none on a day off.</summary>
-    public IReadOnlyList<(DateTime From, DateTime To)> On(DateOnly day)
+    public IReadOnlyList<(LocalDateTime From, LocalDateTime To)> On(LocalDate day)
     {
-        var hours = Week[(int)day.DayOfWeek];
+        var hours = Week[day.Weekday()];
         if (hours is not { Open: { } open, Close: { } close } || DaysOff.Contains(day))
         {
             return [];
@@ -45,13 +44,11 @@ public sealed record Person(
         return Lunch(hours) is { } lunch
             ?
             [
-                .. new[]
-                {
-                    (day.ToDateTime(open), day.ToDateTime(lunch.From)),
-                    (day.ToDateTime(lunch.To), day.ToDateTime(close)),
-                }.Where(s => s.Item2 > s.Item1),
+                .. new[] { (day.At(open), day.At(lunch.From)), (day.At(lunch.To), day.At(close)) }.Where(s =>
+                    s.Item2 > s.Item1
+                ),
             ]
-            : [(day.ToDateTime(open), day.ToDateTime(close))];
+            : [(day.At(open), day.At(close))];
     }
 
     /// <summary>What the owner must put right.</summary>
@@ -105,8 +102,8 @@ public sealed record Person(
         }
     }
 
-    private (TimeOnly From, TimeOnly To)? Lunch(DayHours d) =>
-        LunchFrom is { } from && LunchMinutes > 0 && from > d.Open && from.AddMinutes(LunchMinutes) < d.Close
-            ? (from, from.AddMinutes(LunchMinutes))
+    private (LocalTime From, LocalTime To)? Lunch(DayHours d) =>
+        LunchFrom is { } from && LunchMinutes > 0 && from > d.Open && from.PlusMinutes(LunchMinutes) < d.Close
+            ? (from, from.PlusMinutes(LunchMinutes))
             : null;
 }

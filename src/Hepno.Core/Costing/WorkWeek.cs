@@ -20,7 +20,7 @@ public sealed record WorkWeek(IReadOnlyList<DayHours> Days, IReadOnlyList<Person
     public double HoursAWeek() =>
         People.Count > 0
             ? People.Sum(p => p.HoursAWeek())
-            : Days.Where(d => d.Open is not null).Sum(d => (d.Close!.Value - d.Open!.Value).TotalHours);
+            : Days.Where(d => d.Open is not null).Sum(d => d.Close!.Value.HoursSince(d.Open!.Value));
 
     /// <summary>Days a week on which the shop is open.</summary>
     public int OpenDays() => Days.Count(d => d.Open is not null);

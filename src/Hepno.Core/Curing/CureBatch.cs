@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Curing;
 
@@ -70,7 +71,7 @@ public sealed record CureBatch(
     string Id,
     int Number,
     string PrinterId,
-    DateTime At,
+    LocalDateTime At,
     string StationId,
     double TemperatureF,
     double Minutes,

@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Materials;
 
@@ -43,7 +44,7 @@ public sealed record SupplySlot(Supply Supply, IReadOnlyList<string> Takes, doub
 /// <param name="At">When, wall clock.</param>
 /// <param name="Level">How much is in the printer afterwards, in the supply's unit.</param>
 /// <param name="By">Who; may be empty.</param>
-public sealed record Loading(Supply Supply, string Product, string Lot, DateTime At, double Level, string By)
+public sealed record Loading(Supply Supply, string Product, string Lot, LocalDateTime At, double Level, string By)
 {
     /// <summary>Product and lot, as written on a batch made with it.</summary>
     public string Named() => Lot.Length > 0 ? $"{Product}, lot {Lot}" : $"{Product}, no lot noted";
@@ -99,7 +100,7 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
     public Loading? In(Supply supply) => Loadings.Where(l => l.Supply == supply).OrderBy(l => l.At).LastOrDefault();
 
     /// <summary>What was in every place at a time.</summary>
-    public IReadOnlyList<Loading> InAt(DateTime at) =>
+    public IReadOnlyList<Loading> InAt(LocalDateTime at) =>
         [
             .. Slots
                 .Select(s => Loadings.Where(l => l.Supply == s.Supply && l.At <= at).OrderBy(l => l.At).LastOrDefault())
@@ -116,7 +117,7 @@ public sealed record PrinterSupplies(string Id, IReadOnlyList<SupplySlot> Slots,
     /// <summary>How much is left in a place: what the newest loading left in it, less what was used since; never under 0; null while no loading was noted.</summary>
     /// <param name="supply">Which.</param>
     /// <param name="usedSince">What was used from a time on, in the supply's unit.</param>
-    public double? Left(Supply supply, Func<DateTime, double> usedSince) =>
+    public double? Left(Supply supply, Func<LocalDateTime, double> usedSince) =>
         In(supply) is { } loaded ? Math.Max(0, loaded.Level - usedSince(loaded.At)) : null;
 
     /// <summary>What cannot be kept.</summary>

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text;
+using NodaTime;
 
 namespace Hepno.Core.Measures;
 
@@ -56,29 +57,28 @@ public static class Shown
     }
 
     /// <summary>A day: <c>Fri 12 Jun</c>.</summary>
-    public static string Day(DateOnly day, FigureFormat f)
+    public static string Day(LocalDate day, FigureFormat f)
     {
         var names = DayNames.In(f.Language);
-        var (weekday, month) = (names.Days[(int)day.DayOfWeek], names.Months[day.Month - 1]);
+        var (weekday, month) = (names.Days[day.Weekday()], names.Months[day.Month - 1]);
         return f.DayFirst ? $"{weekday} {day.Day} {month}" : $"{weekday} {month} {day.Day}";
     }
 
     /// <summary>A day with its year, as on documents: <c>12 Jun 2026</c>.</summary>
-    public static string DayAndYear(DateOnly day, FigureFormat f)
+    public static string DayAndYear(LocalDate day, FigureFormat f)
     {
         var month = DayNames.In(f.Language).Months[day.Month - 1];
         return f.DayFirst ? $"{day.Day} {month} {day.Year}" : $"{month} {day.Day}, {day.Year}";
     }
 
     /// <summary>A clock time: <c>14:00</c> or <c>2:00 pm</c>.</summary>
-    public static string Clock(TimeOnly time, FigureFormat f) =>
+    public static string Clock(LocalTime time, FigureFormat f) =>
         f.TwelveHours
             ? $"{(time.Hour % 12 == 0 ? 12 : time.Hour % 12)}:{time.Minute:00} {(time.Hour < 12 ? "am" : "pm")}"
             : $"{time.Hour}:{time.Minute:00}";
 
     /// <summary>A day and a clock time: <c>Thu 11 Jun 14:00</c>.</summary>
-    public static string Moment(DateTime at, FigureFormat f) =>
-        $"{Day(DateOnly.FromDateTime(at), f)} {Clock(TimeOnly.FromDateTime(at), f)}";
+    public static string Moment(LocalDateTime at, FigureFormat f) => $"{Day(at.Date, f)} {Clock(at.TimeOfDay, f)}";
 
     /// <summary>A number with at most so many decimals, no trailing zeros.</summary>
     public static string Number(double value, int decimals, FigureFormat f)

@@ -74,7 +74,7 @@ public sealed class Applique : IDecorationMethod
             0,
             "film down, the stitched edge up",
             RecipeSource.Assumed,
-            DateOnly.MinValue,
+            Recipe.NoDay,
             "Spot-test first. Nothing to peel: the film stays.",
             Cover.Sheet
         );

@@ -46,7 +46,7 @@ public sealed class ScreenOut : IDecorationMethod
                         m.MakerId == printer.Id
                         && m.DesignId == p.DesignId
                         && m.SameScreen(p.WidthIn, p.HeightIn)
-                        && m.On.AddMonths(printer.KeepsMonths) >= by
+                        && m.On.PlusMonths(printer.KeepsMonths) >= by
                     )
                     .Select(m => m.Screens)
                     .DefaultIfEmpty(0)

@@ -1,5 +1,6 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Pricing;
+using NodaTime;
 
 namespace Hepno.Core.Orders;
 
@@ -14,8 +15,8 @@ namespace Hepno.Core.Orders;
 public sealed record Ask(
     string? CustomerId,
     IReadOnlyList<AskLine> Lines,
-    DateOnly? DueDate,
-    TimeOnly? DueTime,
+    LocalDate? DueDate,
+    LocalTime? DueTime,
     string? Note,
     Channel Channel = Channel.Retail,
     Shipping? Shipping = null
@@ -28,11 +29,10 @@ public sealed record Ask(
     public bool HasArtwork() => Lines.Any(l => l.Placements.Any(p => p.DesignId is not null));
 
     /// <summary>When a line is wanted: its own day, else the order's; at the order's hour.</summary>
-    public DateTime? DueOf(AskLine line) =>
-        line.DueDate is { } own ? own.ToDateTime(DueTime ?? new TimeOnly(12, 0)) : DueAt;
+    public LocalDateTime? DueOf(AskLine line) => line.DueDate is { } own ? own.At(DueTime ?? LocalTime.Noon) : DueAt;
 
     /// <summary>When it is wanted, in the shop's wall clock; noon when no hour is said.</summary>
-    public DateTime? DueAt => DueDate?.ToDateTime(DueTime ?? new TimeOnly(12, 0));
+    public LocalDateTime? DueAt => DueDate?.At(DueTime ?? LocalTime.Noon);
 }
 
 /// <summary>One line of an ask: a garment in a colour with its sizes and decorations.</summary>
@@ -56,7 +56,7 @@ public sealed record AskLine(
     int Given = 0,
     IReadOnlyList<OwnPiece>? Names = null,
     bool Theirs = false,
-    DateOnly? DueDate = null
+    LocalDate? DueDate = null
 )
 {
     /// <summary>Pieces of all sizes.</summary>

@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Orders;
 
@@ -25,7 +26,7 @@ public enum EndKind
 /// <param name="TheirPrice">For a lost one: what it cost there, for the whole order, where that is known.</param>
 /// <param name="Settled">For a cancelled one: what was agreed between the shop and the customer beyond what is paid; above 0 the customer pays it, under 0 the shop gives it back.</param>
 /// <param name="At">When (UTC).</param>
-public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? TheirPrice, decimal Settled, DateTime At)
+public sealed record Ending(EndKind Kind, string Why, string ToWhom, decimal? TheirPrice, decimal Settled, Instant At)
 {
     private const int LongestWhy = 300;
     private const int LongestName = 200;

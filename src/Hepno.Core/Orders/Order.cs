@@ -1,3 +1,5 @@
+using NodaTime;
+
 namespace Hepno.Core.Orders;
 
 /// <summary>The method chosen for a line.</summary>
@@ -6,18 +8,18 @@ namespace Hepno.Core.Orders;
 /// <param name="At">When (UTC).</param>
 /// <param name="TypedPrice">The price a piece the owner typed, or null when the policy makes it.</param>
 /// <param name="Why">Against what it was chosen, and why: what the comparison said then, and the owner's own words; empty for one of before.</param>
-public sealed record Decision(string LineId, string MethodId, DateTime At, decimal? TypedPrice = null, string Why = "");
+public sealed record Decision(string LineId, string MethodId, Instant At, decimal? TypedPrice = null, string Why = "");
 
 /// <summary>The customer's yes to the proof.</summary>
 /// <param name="By">Who said yes.</param>
 /// <param name="At">When (UTC).</param>
-public sealed record Approval(string By, DateTime At);
+public sealed record Approval(string By, Instant At);
 
 /// <summary>The deposit, or the owner's word that the order goes on without.</summary>
 /// <param name="Amount">Money received; 0 when overridden.</param>
 /// <param name="OverrideReason">Why it goes on without, or null.</param>
 /// <param name="At">When (UTC).</param>
-public sealed record Deposit(decimal Amount, string? OverrideReason, DateTime At);
+public sealed record Deposit(decimal Amount, string? OverrideReason, Instant At);
 
 /// <summary>What a gathered thing is.</summary>
 public enum GatherKind
@@ -47,8 +49,8 @@ public sealed record GatherItem(
     double Quantity,
     string Unit,
     decimal Cost,
-    DateTime Expected,
-    DateTime? DoneAt
+    LocalDateTime Expected,
+    Instant? DoneAt
 );
 
 /// <summary>Good pieces of one size of one line, counted into the box.</summary>
@@ -61,19 +63,19 @@ public sealed record CountedSize(string LineId, string Size, int Pieces);
 /// <param name="LineId">Which line.</param>
 /// <param name="PressId">On which press.</param>
 /// <param name="From">Not before this, wall clock.</param>
-public sealed record MovedLine(string LineId, string PressId, DateTime From);
+public sealed record MovedLine(string LineId, string PressId, LocalDateTime From);
 
 /// <summary>A part of the order given to the customer before the rest.</summary>
 /// <param name="To">Who took it, or which carrier.</param>
 /// <param name="At">When (UTC).</param>
 /// <param name="Taken">Money taken with it.</param>
 /// <param name="Pieces">What was in it.</param>
-public sealed record PartDelivery(string To, DateTime At, decimal Taken, IReadOnlyList<CountedSize> Pieces);
+public sealed record PartDelivery(string To, Instant At, decimal Taken, IReadOnlyList<CountedSize> Pieces);
 
 /// <summary>The pieces given to the customer.</summary>
 /// <param name="To">Who took them.</param>
 /// <param name="At">When (UTC).</param>
-public sealed record HandOver(string To, DateTime At);
+public sealed record HandOver(string To, Instant At);
 
 /// <summary>Another method offered to the customer beside the quoted one.</summary>
 /// <param name="LineId">For which line.</param>
@@ -85,7 +87,7 @@ public sealed record OfferedWay(string LineId, string MethodId);
 /// <param name="AcceptedBy">Who accepts the risk; empty where the cloth was tested instead.</param>
 /// <param name="SpotTested">True when a spot of the cloth was pressed and came out well.</param>
 /// <param name="At">When (UTC).</param>
-public sealed record RiskTaken(string LineId, string AcceptedBy, bool SpotTested, DateTime At);
+public sealed record RiskTaken(string LineId, string AcceptedBy, bool SpotTested, Instant At);
 
 /// <summary>A file kept with an order: a letter, a sketch, a photograph of the box.</summary>
 /// <param name="Id">Identity within the order.</param>
@@ -93,7 +95,7 @@ public sealed record RiskTaken(string LineId, string AcceptedBy, bool SpotTested
 /// <param name="Hash">SHA-256 of what is in it, in hex.</param>
 /// <param name="Bytes">Its size.</param>
 /// <param name="At">When it was added (UTC).</param>
-public sealed record Attachment(string Id, string Name, string Hash, long Bytes, DateTime At);
+public sealed record Attachment(string Id, string Name, string Hash, long Bytes, Instant At);
 
 /// <summary>A line's pieces went over a press.</summary>
 /// <param name="LineId">Which line.</param>
@@ -138,7 +140,7 @@ public sealed record FromRemnant(
 /// <param name="MethodId">Key of the method it was quoted by.</param>
 /// <param name="Each">What a piece was sold at, before tax.</param>
 /// <param name="At">When that quote was sent (UTC).</param>
-public sealed record LastTime(string LineId, string Code, string MethodId, decimal Each, DateTime At);
+public sealed record LastTime(string LineId, string Code, string MethodId, decimal Each, Instant At);
 
 /// <summary>An order from its first question to what was learned.</summary>
 /// <param name="Id">Identity, made on the screen.</param>
@@ -146,7 +148,7 @@ public sealed record LastTime(string LineId, string Code, string MethodId, decim
 /// <param name="Ask">What is asked.</param>
 /// <param name="Facts">What has happened.</param>
 /// <param name="CreatedAt">When it was first kept (UTC).</param>
-public sealed record Order(string Id, int Number, Ask Ask, OrderFacts Facts, DateTime CreatedAt)
+public sealed record Order(string Id, int Number, Ask Ask, OrderFacts Facts, Instant CreatedAt)
 {
     /// <summary>The order's number as it is written and said.</summary>
     public string Code => $"T-{Number}";

@@ -1,4 +1,5 @@
 using Hepno.Core.Gang;
+using NodaTime;
 
 namespace Hepno.Core.Orders;
 
@@ -66,7 +67,7 @@ public sealed record ChoiceFacts(
 /// <param name="Joined">Lines whose film is bought on another order's layout.</param>
 /// <param name="Remnants">Pieces of vinyl used for it.</param>
 public sealed record LayoutFacts(
-    DateTime? At,
+    Instant? At,
     IReadOnlyList<LineLayout> Layouts,
     IReadOnlyList<FromDrawer> Drawer,
     IReadOnlyList<JoinedFilm> Joined,
@@ -105,7 +106,7 @@ public sealed record GatheringFacts(
 /// <param name="StartedAt">When pressing began (UTC), or null.</param>
 /// <param name="On">Which press each line was begun on; empty before, and for runs of before it was noted.</param>
 /// <param name="Moves">Lines the owner put somewhere on the press day.</param>
-public sealed record PressingFacts(DateTime? StartedAt, IReadOnlyList<PressedOn> On, IReadOnlyList<MovedLine> Moves);
+public sealed record PressingFacts(Instant? StartedAt, IReadOnlyList<PressedOn> On, IReadOnlyList<MovedLine> Moves);
 
 /// <summary>What was counted and given.</summary>
 /// <param name="Counted">Pieces counted into the box.</param>
@@ -120,4 +121,4 @@ public sealed record SendingFacts(
 /// <summary>How it left the line.</summary>
 /// <param name="ClosedAt">Closed after learning, or without being handed over (UTC); null while it is on the line.</param>
 /// <param name="Ending">How it left without being handed over; null while it did not.</param>
-public sealed record EndFacts(DateTime? ClosedAt, Ending? Ending);
+public sealed record EndFacts(Instant? ClosedAt, Ending? Ending);

@@ -1,4 +1,6 @@
 using Hepno.Core.Costing;
+using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Planning;
 
@@ -10,9 +12,10 @@ public static class FreeHands
     /// <summary>Hours from now until a moment in which somebody works, the shop is open and no press work is planned for that person.</summary>
     /// <param name="floor">Now, hours, people and what is planned.</param>
     /// <param name="until">Wall clock; what lies more than 120 days ahead is not looked at.</param>
-    public static double HoursUntil(FloorPlan floor, DateTime until) => floor.Hands.Sum(p => HoursOf(p, floor, until));
+    public static double HoursUntil(FloorPlan floor, LocalDateTime until) =>
+        floor.Hands.Sum(p => HoursOf(p, floor, until));
 
-    private static double HoursOf(Person person, FloorPlan floor, DateTime until)
+    private static double HoursOf(Person person, FloorPlan floor, LocalDateTime until)
     {
         var busy = floor
             .Placed.SelectMany(w => w.Parts)
@@ -22,9 +25,9 @@ public static class FreeHands
             .ToList();
         var hours = 0.0;
         for (
-            var day = DateOnly.FromDateTime(floor.Now);
-            day <= DateOnly.FromDateTime(floor.Now).AddDays(FurthestDays) && day.ToDateTime(TimeOnly.MinValue) < until;
-            day = day.AddDays(1)
+            var day = floor.Now.Date;
+            day <= floor.Now.Date.PlusDays(FurthestDays) && day.AtMidnight() < until;
+            day = day.PlusDays(1)
         )
         {
             if (floor.Hours.On(day) is not { } open)
@@ -32,7 +35,7 @@ public static class FreeHands
                 continue;
             }
             var (from, to) = (open.Open > floor.Now ? open.Open : floor.Now, open.Close < until ? open.Close : until);
-            hours += PressPlanner.Free(person.On(day), busy, (from, to)).Sum(f => (f.To - f.From).TotalHours);
+            hours += PressPlanner.Free(person.On(day), busy, (from, to)).Sum(f => f.To.MinutesSince(f.From) / 60);
         }
         return hours;
     }

@@ -1,11 +1,13 @@
+using Hepno.Core.Measures;
 using Hepno.Core.Recipes;
+using NodaTime;
 
 namespace Hepno.Core.Planning;
 
 /// <summary>Platen temperature at a moment.</summary>
 /// <param name="At">Wall clock.</param>
 /// <param name="TemperatureF">°F.</param>
-public sealed record HeatPoint(DateTime At, double TemperatureF);
+public sealed record HeatPoint(LocalDateTime At, double TemperatureF);
 
 /// <summary>A platen's temperature through a day, as straight stretches between points.</summary>
 public static class HeatLine
@@ -18,8 +20,8 @@ public static class HeatLine
     public static IReadOnlyList<HeatPoint> Draw(
         Press press,
         IReadOnlyList<(PressPart Part, double TemperatureF)> parts,
-        DateTime open,
-        DateTime close
+        LocalDateTime open,
+        LocalDateTime close
     )
     {
         var line = new List<HeatPoint> { new(open, Press.RoomF) };
@@ -34,7 +36,7 @@ public static class HeatLine
         }
         if (parts.Count > 0)
         {
-            var cold = line[^1].At.AddMinutes((line[^1].TemperatureF - Press.RoomF) / press.DropFPerMinute);
+            var cold = line[^1].At.PlusMinutes((line[^1].TemperatureF - Press.RoomF) / press.DropFPerMinute);
             line.Add(new(cold, Press.RoomF));
         }
         if (line[^1].At < close)

@@ -1,3 +1,6 @@
+using Hepno.Core.Measures;
+using NodaTime;
+
 namespace Hepno.Core.Planning;
 
 /// <summary>A machine that prints, cuts or calenders while the operator is elsewhere.</summary>
@@ -18,9 +21,9 @@ public sealed record MachineWork(Machine Machine, double Minutes, bool OnCloth);
 /// <param name="FreeAt">When each is free, by its identity; those not named are free now.</param>
 public sealed record MachineHours(
     OpenHours Hours,
-    DateTime Now,
+    LocalDateTime Now,
     IReadOnlyList<string> Unattended,
-    IReadOnlyDictionary<string, DateTime> FreeAt
+    IReadOnlyDictionary<string, LocalDateTime> FreeAt
 )
 {
     // what takes longer is never done, and what waits longer waits no matter for what: a calendar ends somewhere
@@ -28,26 +31,29 @@ public sealed record MachineHours(
     private const int FurthestYears = 20;
 
     /// <summary>Nothing waits for any machine.</summary>
-    public static MachineHours Empty(OpenHours hours, DateTime now, IReadOnlyList<string>? unattended = null) =>
-        new(hours, now, unattended ?? [], new Dictionary<string, DateTime>());
+    public static MachineHours Empty(OpenHours hours, LocalDateTime now, IReadOnlyList<string>? unattended = null) =>
+        new(hours, now, unattended ?? [], new Dictionary<string, LocalDateTime>());
 
     /// <summary>The queue with a line's work put last.</summary>
     /// <param name="works">What machines do for it.</param>
     /// <param name="arrivesAt">When its garments are here.</param>
-    public (MachineHours Then, DateTime ReadyAt, string Cause) With(
+    public (MachineHours Then, LocalDateTime ReadyAt, string Cause) With(
         IReadOnlyList<MachineWork> works,
-        DateTime arrivesAt
+        LocalDateTime arrivesAt
     )
     {
-        var free = new Dictionary<string, DateTime>(FreeAt);
+        var free = new Dictionary<string, LocalDateTime>(FreeAt);
         var (ready, cause) = (Now, "");
         foreach (var work in works.Where(w => w.Minutes > 0))
         {
-            var begins = Later(free.GetValueOrDefault(work.Machine.Id, Now), work.OnCloth ? arrivesAt : Now);
+            var begins = LocalDateTime.Max(
+                free.GetValueOrDefault(work.Machine.Id, Now),
+                work.OnCloth ? arrivesAt : Now
+            );
             var minutes = Math.Min(work.Minutes, MostMinutes);
             var ends =
-                begins > Now.AddYears(FurthestYears) ? begins
-                : Unattended.Contains(work.Machine.Id) ? begins.AddMinutes(minutes)
+                begins > Now.PlusYears(FurthestYears) ? begins
+                : Unattended.Contains(work.Machine.Id) ? begins.PlusMinutes(minutes)
                 : Hours.Add(begins, minutes);
             free[work.Machine.Id] = ends;
             if (ends > ready)
@@ -57,6 +63,4 @@ public sealed record MachineHours(
         }
         return (this with { FreeAt = free }, ready, cause);
     }
-
-    private static DateTime Later(DateTime a, DateTime b) => a > b ? a : b;
 }

@@ -1,4 +1,6 @@
 using Hepno.Core.Costing;
+using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Planning;
 
@@ -9,18 +11,18 @@ public sealed record OpenHours(IReadOnlyList<DayHours> Week)
     private const int HorizonDays = 400;
 
     /// <summary>Opening and closing on a day, or null when closed.</summary>
-    public (DateTime Open, DateTime Close)? On(DateOnly day)
+    public (LocalDateTime Open, LocalDateTime Close)? On(LocalDate day)
     {
-        var hours = Week[(int)day.DayOfWeek];
-        return hours is { Open: { } open, Close: { } close } ? (day.ToDateTime(open), day.ToDateTime(close)) : null;
+        var hours = Week[day.Weekday()];
+        return hours is { Open: { } open, Close: { } close } ? (day.At(open), day.At(close)) : null;
     }
 
     /// <summary>The earliest open moment at or after <paramref name="at"/>.</summary>
-    public DateTime Next(DateTime at)
+    public LocalDateTime Next(LocalDateTime at)
     {
         for (var i = 0; i < HorizonDays; i++)
         {
-            if (On(DateOnly.FromDateTime(at).AddDays(i)) is { } hours && hours.Close > at)
+            if (On(at.Date.PlusDays(i)) is { } hours && hours.Close > at)
             {
                 return hours.Open > at ? hours.Open : at;
             }
@@ -29,18 +31,18 @@ public sealed record OpenHours(IReadOnlyList<DayHours> Week)
     }
 
     /// <summary>The moment so many open minutes after <paramref name="from"/>; nights and closed days do not count.</summary>
-    public DateTime Add(DateTime from, double minutes)
+    public LocalDateTime Add(LocalDateTime from, double minutes)
     {
         var at = Next(from);
         while (minutes > 1e-9)
         {
-            var left = (On(DateOnly.FromDateTime(at))!.Value.Close - at).TotalMinutes;
+            var left = On(at.Date)!.Value.Close.MinutesSince(at);
             if (minutes <= left + 1e-9)
             {
-                return at.AddMinutes(minutes);
+                return at.PlusMinutes(minutes);
             }
             minutes -= left;
-            at = Next(at.AddMinutes(left));
+            at = Next(at.PlusMinutes(left));
         }
         return at;
     }
@@ -49,16 +51,16 @@ public sealed record OpenHours(IReadOnlyList<DayHours> Week)
     /// <param name="promised">What was promised for a yes on the first day.</param>
     /// <param name="from">The first day.</param>
     /// <param name="yes">The day of the yes.</param>
-    public DateTime Moved(DateTime promised, DateOnly from, DateOnly yes)
+    public LocalDateTime Moved(LocalDateTime promised, LocalDate from, LocalDate yes)
     {
-        for (var day = from.AddDays(1); day <= yes; day = day.AddDays(1))
+        for (var day = from.PlusDays(1); day <= yes; day = day.PlusDays(1))
         {
             if (On(day) is not null)
             {
-                promised = promised.AddDays(1);
-                for (var i = 0; i < HorizonDays && On(DateOnly.FromDateTime(promised)) is null; i++)
+                promised = promised.PlusDays(1);
+                for (var i = 0; i < HorizonDays && On(promised.Date) is null; i++)
                 {
-                    promised = promised.AddDays(1);
+                    promised = promised.PlusDays(1);
                 }
             }
         }
@@ -66,36 +68,29 @@ public sealed record OpenHours(IReadOnlyList<DayHours> Week)
     }
 
     /// <summary>When a parcel ordered now is here, where an order after the supplier's cut-off hour goes out a working day later.</summary>
-    public DateTime Parcel(DateTime from, int workingDays, TimeOnly? cutOff) =>
+    public LocalDateTime Parcel(LocalDateTime from, int workingDays, LocalTime? cutOff) =>
         Parcel(
             from,
             workingDays
-                + (
-                    workingDays > 0
-                    && cutOff is { } hour
-                    && TimeOnly.FromDateTime(from) > hour
-                    && On(DateOnly.FromDateTime(from)) is not null
-                        ? 1
-                        : 0
-                )
+                + (workingDays > 0 && cutOff is { } hour && from.TimeOfDay > hour && On(from.Date) is not null ? 1 : 0)
         );
 
     /// <summary>Noon of the n-th working day after <paramref name="from"/>: when a parcel ordered then is counted as here. 0 days: at once.</summary>
-    public DateTime Parcel(DateTime from, int workingDays)
+    public LocalDateTime Parcel(LocalDateTime from, int workingDays)
     {
         if (workingDays == 0)
         {
             return from;
         }
-        var day = DateOnly.FromDateTime(from);
+        var day = from.Date;
         for (var found = 0; found < workingDays; )
         {
-            day = day.AddDays(1);
+            day = day.PlusDays(1);
             if (On(day) is not null)
             {
                 found++;
             }
         }
-        return day.ToDateTime(new TimeOnly(12, 0));
+        return day.At(LocalTime.Noon);
     }
 }

@@ -1,3 +1,6 @@
+using Hepno.Core.Measures;
+using NodaTime;
+
 namespace Hepno.Core.Planning;
 
 /// <summary>An order's lines on the presses, taken together.</summary>
@@ -7,7 +10,7 @@ public sealed record PlacedOrder(IReadOnlyList<PlacedWork> Lines)
     /// <summary>The order's place in a plan, or null when it is not in it.</summary>
     public static PlacedOrder? Find(IReadOnlyList<PlacedWork> placed, string orderId) =>
         placed.Where(p => p.Work.OrderId == orderId).ToList() is { Count: > 0 } mine
-            ? new([.. mine.OrderBy(p => p.Parts.Count == 0 ? DateTime.MaxValue : p.Parts[0].Start)])
+            ? new([.. mine.OrderBy(p => p.Parts.Count == 0 ? WallClock.Never : p.Parts[0].Start)])
             : null;
 
     /// <summary>False when a line has no place.</summary>
@@ -17,19 +20,19 @@ public sealed record PlacedOrder(IReadOnlyList<PlacedWork> Lines)
     public string? PressOf(string lineId) => Lines.FirstOrDefault(l => l.Work.LineId == lineId)?.PressId;
 
     /// <summary>First piece under a press, or null without a place.</summary>
-    public DateTime? Start => HasPlace ? Lines.Min(l => l.Parts[0].Start) : null;
+    public LocalDateTime? Start => HasPlace ? Lines.Min(l => l.Parts[0].Start) : null;
 
     /// <summary>Last piece off a press, or null without a place.</summary>
-    public DateTime? End => HasPlace ? Lines.Max(l => l.Parts[^1].End) : null;
+    public LocalDateTime? End => HasPlace ? Lines.Max(l => l.Parts[^1].End) : null;
 
     /// <summary>All lines packed, as planned.</summary>
-    public DateTime ReadyAt => Lines.Max(l => l.ReadyAt);
+    public LocalDateTime ReadyAt => Lines.Max(l => l.ReadyAt);
 
     /// <summary>What may be promised for all lines.</summary>
-    public DateTime PromiseAt => Lines.Max(l => l.PromiseAt);
+    public LocalDateTime PromiseAt => Lines.Max(l => l.PromiseAt);
 
     /// <summary>When everything it needs is here.</summary>
-    public DateTime ArrivesAt => Lines.Max(l => l.Work.ReadyAt);
+    public LocalDateTime ArrivesAt => Lines.Max(l => l.Work.ReadyAt);
 
     /// <summary>Minutes (wall clock) it is packed after it is wanted; 0 when on time.</summary>
     public double LateMinutes => Lines.Max(l => l.LateMinutes);

@@ -1,6 +1,8 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
+using Hepno.Core.Measures;
 using Hepno.Core.Recipes;
+using NodaTime;
 
 namespace Hepno.Core.Planning;
 
@@ -32,12 +34,12 @@ public sealed record PressWork(
     int Pieces,
     double MinutesPerPiece,
     double TemperatureF,
-    DateTime ReadyAt,
+    LocalDateTime ReadyAt,
     string ReadyCause,
-    DateTime? DueAt,
+    LocalDateTime? DueAt,
     double TailMinutes,
     double SlowTenthMinutes,
-    DateTime? StartedAt,
+    LocalDateTime? StartedAt,
     double WidthIn,
     double HeightIn,
     GarmentKind Kind = GarmentKind.Tee,
@@ -45,7 +47,7 @@ public sealed record PressWork(
     IReadOnlyList<PressPass>? Passes = null,
     double? CeilingF = null,
     string BenchId = "",
-    DateTime? PromisedAt = null
+    LocalDateTime? PromisedAt = null
 );
 
 /// <summary>A stretch of pressing without a pause.</summary>
@@ -56,22 +58,22 @@ public sealed record PressWork(
 /// <param name="PersonId">Whose hands.</param>
 /// <param name="SetUpFrom">When those hands begin to make the press ready; null when nothing is to be done.</param>
 public sealed record PressPart(
-    DateTime HeatFrom,
-    DateTime Start,
-    DateTime End,
+    LocalDateTime HeatFrom,
+    LocalDateTime Start,
+    LocalDateTime End,
     int Pieces,
     string PersonId = "",
-    DateTime? SetUpFrom = null
+    LocalDateTime? SetUpFrom = null
 )
 {
     /// <summary>From when its hands are bound.</summary>
-    internal DateTime BusyFrom() => SetUpFrom ?? Start;
+    internal LocalDateTime BusyFrom() => SetUpFrom ?? Start;
 }
 
 /// <summary>Where the owner moved a batch to.</summary>
 /// <param name="PressId">On this press.</param>
 /// <param name="From">Not before this, wall clock.</param>
-public sealed record Moved(string PressId, DateTime From);
+public sealed record Moved(string PressId, LocalDateTime From);
 
 /// <summary>An order's place on a press.</summary>
 /// <param name="Work">What is placed.</param>
@@ -85,8 +87,8 @@ public sealed record PlacedWork(
     PressWork Work,
     string PressId,
     IReadOnlyList<PressPart> Parts,
-    DateTime ReadyAt,
-    DateTime PromiseAt,
+    LocalDateTime ReadyAt,
+    LocalDateTime PromiseAt,
     double LateMinutes,
     string Why
 );
@@ -100,12 +102,12 @@ public sealed record PlacedWork(
 /// <param name="PackedAt">Packed, as planned.</param>
 /// <param name="PressName">Which press.</param>
 public sealed record Promise(
-    DateTime At,
-    DateTime ArrivesAt,
+    LocalDateTime At,
+    LocalDateTime ArrivesAt,
     string ArrivesCause,
-    DateTime PressFrom,
-    DateTime PressTo,
-    DateTime PackedAt,
+    LocalDateTime PressFrom,
+    LocalDateTime PressTo,
+    LocalDateTime PackedAt,
     string PressName
 );
 
@@ -117,7 +119,7 @@ public sealed record Promise(
 /// <param name="People">Whose hands there are; null for one pair within the open hours.</param>
 /// <param name="SetUp">What hands take to make a press ready; null for the usual.</param>
 public sealed record FloorPlan(
-    DateTime Now,
+    LocalDateTime Now,
     OpenHours Hours,
     IReadOnlyList<Press> Presses,
     IReadOnlyList<PlacedWork> Placed,
@@ -154,7 +156,7 @@ public static class PressPlanner
             var work in works
                 .OrderBy(w => w.StartedAt is null)
                 .ThenBy(w => w.Moved is null)
-                .ThenBy(w => w.StartedAt ?? w.Moved?.From ?? w.DueAt ?? DateTime.MaxValue)
+                .ThenBy(w => w.StartedAt ?? w.Moved?.From ?? w.DueAt ?? WallClock.Never)
                 .ThenBy(w => w.Code, StringComparer.Ordinal)
         )
         {
@@ -217,8 +219,8 @@ public static class PressPlanner
     private static PressPart Ready(PressPart part, SetUp setUp, bool begun) =>
         part with
         {
-            HeatFrom = part.Start.AddMinutes(-setUp.HeatMinutes),
-            SetUpFrom = begun || setUp.HandsMinutes == 0 ? null : part.Start.AddMinutes(-setUp.HandsMinutes),
+            HeatFrom = part.Start.PlusMinutes(-setUp.HeatMinutes),
+            SetUpFrom = begun || setUp.HandsMinutes == 0 ? null : part.Start.PlusMinutes(-setUp.HandsMinutes),
         };
 
     private static PlacedWork Place(PressWork work, FloorPlan floor)
@@ -237,8 +239,8 @@ public static class PressPlanner
                 work,
                 "",
                 [],
-                DateTime.MaxValue,
-                DateTime.MaxValue,
+                WallClock.Never,
+                WallClock.Never,
                 0,
                 able.Count == 0 ? "no press can take it" : $"no room on the press in {HorizonDays} days"
             );
@@ -247,7 +249,7 @@ public static class PressPlanner
         var ready = floor.Hours.Add(best.Parts[^1].End, work.TailMinutes);
         var promise = ToHalfHour(floor.Hours.Add(ready, work.SlowTenthMinutes), floor.Hours);
         // late is what is after the day it is wanted, and what is after what was promised
-        var late = new[] { work.DueAt, work.PromisedAt }.Min() is { } by ? Math.Max(0, (ready - by).TotalMinutes) : 0;
+        var late = new[] { work.DueAt, work.PromisedAt }.Min() is { } by ? Math.Max(0, ready.MinutesSince(by)) : 0;
         return new(
             work,
             best.Press.Id,
@@ -271,10 +273,10 @@ public static class PressPlanner
                         : p.ColdUnder(w.WidthIn, w.HeightIn).Count == 0
                 );
 
-    private static DateTime ToHalfHour(DateTime at, OpenHours hours)
+    private static LocalDateTime ToHalfHour(LocalDateTime at, OpenHours hours)
     {
-        var minutes = Math.Ceiling(at.TimeOfDay.TotalMinutes / HalfHour) * HalfHour;
-        return hours.Next(at.Date.AddMinutes(minutes));
+        var midnight = at.Date.AtMidnight();
+        return hours.Next(midnight.PlusMinutes(Math.Ceiling(at.MinutesSince(midnight) / HalfHour) * HalfHour));
     }
 
     private static List<PressPart>? Slots(PressWork work, Press press, Person person, FloorPlan floor)
@@ -285,7 +287,7 @@ public static class PressPlanner
             return
             [
                 new(
-                    started.AddMinutes(-press.HeatMinutes(null, work.TemperatureF)),
+                    started.PlusMinutes(-press.HeatMinutes(null, work.TemperatureF)),
                     started,
                     floor.Hours.Add(started, work.Pieces * each),
                     work.Pieces,
@@ -299,10 +301,10 @@ public static class PressPlanner
             .ToList();
         var parts = new List<PressPart>();
         var left = work.Pieces;
-        var from = Later(Later(work.ReadyAt, floor.Now), work.Moved?.From ?? DateTime.MinValue);
+        var from = LocalDateTime.Max(LocalDateTime.Max(work.ReadyAt, floor.Now), work.Moved?.From ?? floor.Now);
         for (var d = 0; d < HorizonDays && left > 0; d++)
         {
-            var day = DateOnly.FromDateTime(from).AddDays(d);
+            var day = from.Date.PlusDays(d);
             if (floor.Hours.On(day) is not { } hours)
             {
                 continue;
@@ -319,8 +321,8 @@ public static class PressPlanner
                 var before = gap == 0 ? ((PressPart part, string, PressWork Work)?)null : today[gap - 1];
                 var after = gap == today.Count ? ((PressPart part, string, PressWork Work)?)null : today[gap];
                 var setUp = SetUp.Between(press, before?.Work, work, floor.Times);
-                var ready = Later(
-                    (before?.part.End ?? Later(hours.Open, floor.Now)).AddMinutes(setUp.TotalMinutes),
+                var ready = LocalDateTime.Max(
+                    (before?.part.End ?? LocalDateTime.Max(hours.Open, floor.Now)).PlusMinutes(setUp.TotalMinutes),
                     from
                 );
                 if (
@@ -336,21 +338,21 @@ public static class PressPlanner
                     continue;
                 }
                 var end = after is { } then
-                    ? then.part.Start.AddMinutes(-SetUp.Between(press, work, then.Work, floor.Times).TotalMinutes)
+                    ? then.part.Start.PlusMinutes(-SetUp.Between(press, work, then.Work, floor.Times).TotalMinutes)
                     : hours.Close;
                 foreach (var hands in free.Where(h => h.To > ready && h.From < end))
                 {
-                    var start = Later(ready, hands.From.AddMinutes(setUp.HandsMinutes));
+                    var start = LocalDateTime.Max(ready, hands.From.PlusMinutes(setUp.HandsMinutes));
                     var take = Take(start, end < hands.To ? end : hands.To, each, left);
                     if (take > 0)
                     {
                         parts.Add(
-                            Ready(new(start, start, start.AddMinutes(take * each), take, person.Id), setUp, false)
+                            Ready(new(start, start, start.PlusMinutes(take * each), take, person.Id), setUp, false)
                         );
                         left -= take;
                         // after a pause of the hands the press still stands as it stood
                         setUp = SetUp.Between(press, work, work, floor.Times);
-                        ready = parts[^1].End.AddMinutes(setUp.TotalMinutes);
+                        ready = parts[^1].End.PlusMinutes(setUp.TotalMinutes);
                     }
                 }
             }
@@ -361,21 +363,21 @@ public static class PressPlanner
     // work put before a batch may leave its hands more to make ready: they must be free for it
     private static bool CanFollow(PressPart next, SetUp setUp, IEnumerable<PressPart> all, FloorPlan floor)
     {
-        var from = next.Start.AddMinutes(-setUp.HandsMinutes);
+        var from = next.Start.PlusMinutes(-setUp.HandsMinutes);
         return from >= next.BusyFrom()
             || (
                 floor
                     .Hands.FirstOrDefault(h => h.Id == next.PersonId)
-                    ?.On(DateOnly.FromDateTime(from))
+                    ?.On(from.Date)
                     .Any(s => s.From <= from && s.To >= next.Start) == true
                 && !all.Any(p => p != next && p.PersonId == next.PersonId && p.End > from && p.BusyFrom() < next.Start)
             );
     }
 
     // a part keeps at least so many pieces, and leaves as many for the next
-    private static int Take(DateTime start, DateTime end, double minutes, int left)
+    private static int Take(LocalDateTime start, LocalDateTime end, double minutes, int left)
     {
-        var take = Math.Min((int)Math.Floor(((end - start).TotalMinutes / minutes) + 1e-9), left);
+        var take = Math.Min((int)Math.Floor((end.MinutesSince(start) / minutes) + 1e-9), left);
         if (take == left)
         {
             return take;
@@ -387,28 +389,26 @@ public static class PressPlanner
     }
 
     // when a pair of hands is free on a day: its hours within the shop's, less what it already has
-    internal static List<(DateTime From, DateTime To)> Free(
-        IReadOnlyList<(DateTime From, DateTime To)> works,
-        IReadOnlyList<(DateTime From, DateTime To)> busy,
-        (DateTime Open, DateTime Close) hours
+    internal static List<(LocalDateTime From, LocalDateTime To)> Free(
+        IReadOnlyList<(LocalDateTime From, LocalDateTime To)> works,
+        IReadOnlyList<(LocalDateTime From, LocalDateTime To)> busy,
+        (LocalDateTime Open, LocalDateTime Close) hours
     )
     {
-        var free = new List<(DateTime, DateTime)>();
+        var free = new List<(LocalDateTime, LocalDateTime)>();
         foreach (var stretch in works)
         {
-            var at = Later(stretch.From, hours.Open);
+            var at = LocalDateTime.Max(stretch.From, hours.Open);
             var end = stretch.To < hours.Close ? stretch.To : hours.Close;
             foreach (var b in busy.Where(b => b.To > at && b.From < end))
             {
                 free.Add((at, b.From));
-                at = Later(at, b.To);
+                at = LocalDateTime.Max(at, b.To);
             }
             free.Add((at, end));
         }
         return [.. free.Where(f => f.Item2 > f.Item1)];
     }
-
-    private static DateTime Later(DateTime a, DateTime b) => a > b ? a : b;
 
     private static string Why(PressWork work, Press press, List<PressPart> parts, FloorPlan floor)
     {
@@ -416,7 +416,7 @@ public static class PressPlanner
             .Hands.Select(h => Slots(work, press, h, floor with { Placed = [] }))
             .Where(a => a is not null)
             .Select(a => a![^1].End)
-            .DefaultIfEmpty(DateTime.MaxValue)
+            .DefaultIfEmpty(WallClock.Never)
             .Min();
         if (alone < parts[^1].End)
         {

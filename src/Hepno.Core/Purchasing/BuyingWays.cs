@@ -2,6 +2,7 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
 using Hepno.Core.Planning;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Purchasing;
 
@@ -20,7 +21,7 @@ public sealed record BuyingWay(
     IReadOnlyList<SizeCount> Bought,
     int Left,
     Figure Cost,
-    DateTime Arrives
+    LocalDateTime Arrives
 );
 
 /// <summary>Compares ways to have the blanks of a line: from what lies here, as needed, up to a price tier or free freight, or the same model from another supplier (docs/trade 10).</summary>

@@ -2,6 +2,7 @@ using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Sending;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Quoting;
 
@@ -29,8 +30,8 @@ public sealed record FrozenQuote(
     decimal Tax,
     decimal Total,
     decimal Deposit,
-    DateTime? ReadyAt,
-    DateOnly ValidUntil,
+    LocalDateTime? ReadyAt,
+    LocalDate ValidUntil,
     string CoreVersion,
     PackingWay? Packed = null
 )

@@ -7,6 +7,7 @@ using Hepno.Core.PressFloor;
 using Hepno.Core.Purchasing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Quoting;
 
@@ -27,7 +28,7 @@ public static class GatherList
         OrderCase c,
         FrozenLine line,
         OpenHours hours,
-        DateTime wall,
+        LocalDateTime wall,
         FigureFormat f,
         ShopBook book
     ) => new OfLine(c, line, hours, wall, f, book).Items();
@@ -42,7 +43,7 @@ public static class GatherList
         OrderCase c,
         FrozenLine line,
         OpenHours hours,
-        DateTime wall,
+        LocalDateTime wall,
         FigureFormat f,
         ShopBook book
     )
@@ -64,7 +65,7 @@ public static class GatherList
                 .. Prepared(),
             ];
 
-        private DateTime BlanksHere() =>
+        private LocalDateTime BlanksHere() =>
             hours.Parcel(wall, asked.Theirs ? 1 : line.Style.LeadDays, asked.Theirs ? null : line.Style.Buying?.CutOff);
 
         private GatherItem Blanks()
@@ -180,10 +181,10 @@ public static class GatherList
         private GatherItem AsOne(List<DecorationPlan> prepared) =>
             Prepared(prepared[0], prepared.Sum(d => d.Bought), "prints", prepared.Sum(Minutes), From(plans));
 
-        private GatherItem Prepared(DecorationPlan d, DateTime from) =>
+        private GatherItem Prepared(DecorationPlan d, LocalDateTime from) =>
             Prepared(d, d.Prints(asked.Pieces), $"× {d.Placement.At().Name.ToLowerInvariant()}", Minutes(d), from);
 
-        private GatherItem Prepared(DecorationPlan d, int prints, string what, double minutes, DateTime from) =>
+        private GatherItem Prepared(DecorationPlan d, int prints, string what, double minutes, LocalDateTime from) =>
             new(
                 $"prepare-{d.Placement.Id}",
                 GatherKind.Prepare,
@@ -199,7 +200,7 @@ public static class GatherList
         private double Minutes(DecorationPlan d) =>
             WorkSteps.Attended(habits.Apart(d.Preparation)) * d.Prints(asked.Pieces) / 60;
 
-        private DateTime From(IEnumerable<DecorationPlan> of) =>
+        private LocalDateTime From(IEnumerable<DecorationPlan> of) =>
             of.SelectMany(d => d.Purchases).Where(p => p.Supplier.Length > 0).Select(p => p.LeadDays).ToList()
                 is { Count: > 0 } days
                 ? hours.Parcel(wall, days.Max())

@@ -4,6 +4,7 @@ using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Quoting;
 
@@ -46,7 +47,7 @@ public static class MakeQuote
         IReadOnlyList<(LineCase Line, Band Band)> chosen,
         IReadOnlyList<(LineCase Line, Band Band)> offered,
         ShopBook book,
-        DateTime wall,
+        LocalDateTime wall,
         int version
     )
     {
@@ -69,8 +70,10 @@ public static class MakeQuote
         var postage = shipping is { InThePrice: false } ? Money.Charged(packed!.Postage.Value, digits) : 0;
         var (tax, total) = Charged(goods, postage, n);
         var deposit = Money.Charged(total * n.Terms.DepositShare, digits);
-        var ready = chosen.All(x => x.Band.Promise is not null) ? chosen.Max(x => x.Band.Promise!.At) : (DateTime?)null;
-        var validUntil = DateOnly.FromDateTime(wall).AddDays(n.Terms.ValidityDays);
+        var ready = chosen.All(x => x.Band.Promise is not null)
+            ? chosen.Max(x => x.Band.Promise!.At)
+            : (LocalDateTime?)null;
+        var validUntil = wall.Date.PlusDays(n.Terms.ValidityDays);
         var quote = new FrozenQuote(
             c.Order.Ask,
             lines,

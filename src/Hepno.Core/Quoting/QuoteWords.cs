@@ -4,6 +4,7 @@ using Hepno.Core.Comparing;
 using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Quoting;
 
@@ -24,7 +25,7 @@ public static class QuoteWords
         FrozenQuote q,
         IReadOnlyList<(LineCase Line, Band Band)> offered,
         ShopBook book,
-        DateTime wall,
+        LocalDateTime wall,
         int version
     )
     {
@@ -94,7 +95,7 @@ public static class QuoteWords
             n.Identity.Address,
             n.Identity.Contact,
             version == 1 ? c.Order.Code : $"{c.Order.Code}, version {version}",
-            $"{Shown.DayAndYear(DateOnly.FromDateTime(wall), f)}, good until {Shown.DayAndYear(q.ValidUntil, f)}",
+            $"{Shown.DayAndYear(wall.Date, f)}, good until {Shown.DayAndYear(q.ValidUntil, f)}",
             c.Customer?.Name ?? "",
             c.Customer?.Contact ?? "",
             Title(q),
@@ -113,7 +114,7 @@ public static class QuoteWords
     }
 
     /// <summary>The confirmation of an order after their yes: the same lines and figures, what is paid and what is left.</summary>
-    public static QuoteDocument Confirmation(OrderCase c, DateTime wall)
+    public static QuoteDocument Confirmation(OrderCase c, LocalDateTime wall)
     {
         var q = c.Frozen!;
         var f = q.Numbers.Format;
@@ -135,11 +136,11 @@ public static class QuoteWords
         );
         var yes = facts.Gathering.Approval!;
         var said =
-            $"{yes.By} said yes on {Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Local(yes.At, q.Numbers.Identity.TimeZone)), f)} to quote {c.Order.Code}.";
+            $"{yes.By} said yes on {Shown.DayAndYear(WallClock.Day(yes.At, q.Numbers.Identity.TimeZone), f)} to quote {c.Order.Code}.";
         return q.Document with
         {
             Kind = "Order confirmation",
-            Dates = Shown.DayAndYear(DateOnly.FromDateTime(wall), f),
+            Dates = Shown.DayAndYear(wall.Date, f),
             Totals = totals,
             Tiers = [],
             Others = null,

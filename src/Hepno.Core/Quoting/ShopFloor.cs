@@ -3,6 +3,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Core.Quoting;
 
@@ -13,7 +14,7 @@ public static class ShopFloor
     /// <param name="open">Orders on the work line.</param>
     /// <param name="book">Shelf, floor and numbers.</param>
     /// <param name="wall">Now, the shop's wall clock.</param>
-    public static FloorPlan Plan(IReadOnlyList<OrderCase> open, ShopBook book, DateTime wall)
+    public static FloorPlan Plan(IReadOnlyList<OrderCase> open, ShopBook book, LocalDateTime wall)
     {
         var empty = Nothing(book, wall);
         if (book.Presses.Count == 0)
@@ -25,7 +26,7 @@ public static class ShopFloor
                 && c.Order.Facts.Gathering.Approval is not null
                 && c.Standing.Station is Station.Gather or Station.Press
             )
-            .OrderBy(c => c.Order.Ask.DueAt ?? DateTime.MaxValue)
+            .OrderBy(c => c.Order.Ask.DueAt ?? WallClock.Never)
             .ThenBy(c => c.Order.Number);
         var (works, machines) = (new List<PressWork>(), empty.Machines);
         foreach (var c in accepted)
@@ -41,7 +42,7 @@ public static class ShopFloor
     /// <param name="open">Orders on the work line.</param>
     /// <param name="book">Shelf, floor and numbers.</param>
     /// <param name="wall">Now, the shop's wall clock.</param>
-    public static FloorPlan Without(OrderCase c, IReadOnlyList<OrderCase> open, ShopBook book, DateTime wall) =>
+    public static FloorPlan Without(OrderCase c, IReadOnlyList<OrderCase> open, ShopBook book, LocalDateTime wall) =>
         Plan([.. open.Where(o => o.Order.Id != c.Order.Id)], book, wall);
 
     /// <summary>The presses for one line: the order's other lines take them too, as far as they are decided.</summary>
@@ -88,7 +89,7 @@ public static class ShopFloor
         return planned;
     }
 
-    private static FloorPlan Nothing(ShopBook book, DateTime wall) =>
+    private static FloorPlan Nothing(ShopBook book, LocalDateTime wall) =>
         new FloorPlan(
             wall,
             new OpenHours(book.Numbers.Week.Days),
@@ -141,7 +142,7 @@ public static class ShopFloor
         var arrives = last is null || last.Expected < wall ? wall : last.Expected;
         var started = c.Order.Facts.Pressing.StartedAt is { } at
             ? WallClock.Local(at, book.Numbers.Identity.TimeZone)
-            : (DateTime?)null;
+            : (LocalDateTime?)null;
         foreach (var line in q.Lines)
         {
             // while the list of what to buy is not made, everything is still to be ordered
@@ -184,24 +185,24 @@ public static class ShopFloor
                 }
             );
             // a begun order's lines follow each other
-            started = started?.AddMinutes(work.Pieces * work.MinutesPerPiece);
+            started = started?.PlusMinutes(work.Pieces * work.MinutesPerPiece);
         }
         return (works, machines);
     }
 
     // the quote's word is for a yes, with the deposit, on the day it was sent: a later one moves it by as many working days
-    private static DateTime? PromisedOf(OrderCase c, FrozenLine line, FloorPlan floor, ShopBook book)
+    private static LocalDateTime? PromisedOf(OrderCase c, FrozenLine line, FloorPlan floor, ShopBook book)
     {
         if (line.Band.Promise is not { } promise)
         {
             return null;
         }
-        DateOnly Day(DateTime utc) => DateOnly.FromDateTime(WallClock.Local(utc, book.Numbers.Identity.TimeZone));
+        LocalDate Day(Instant utc) => WallClock.Day(utc, book.Numbers.Identity.TimeZone);
         var facts = c.Order.Facts;
         var settled =
             c.Frozen!.Deposit > 0 && facts.Gathering.Deposit is null
-                ? DateOnly.FromDateTime(floor.Now)
-                : Day(new[] { facts.Gathering.Approval!.At, facts.Gathering.Deposit?.At ?? DateTime.MinValue }.Max());
+                ? floor.Now.Date
+                : Day(new[] { facts.Gathering.Approval!.At, facts.Gathering.Deposit?.At ?? Instant.MinValue }.Max());
         return floor.Hours.Moved(promise.At, Day(c.Quote!.SentAt), settled);
     }
 }

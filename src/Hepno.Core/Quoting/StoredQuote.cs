@@ -1,3 +1,5 @@
+using NodaTime;
+
 namespace Hepno.Core.Quoting;
 
 /// <summary>A sent quote, frozen: its figures are never computed again.</summary>
@@ -5,4 +7,4 @@ namespace Hepno.Core.Quoting;
 /// <param name="OrderId">Order.</param>
 /// <param name="SentAt">When (UTC).</param>
 /// <param name="WithdrawnAt">When withdrawn (UTC), or null.</param>
-public sealed record StoredQuote(string Id, string OrderId, DateTime SentAt, DateTime? WithdrawnAt);
+public sealed record StoredQuote(string Id, string OrderId, Instant SentAt, Instant? WithdrawnAt);

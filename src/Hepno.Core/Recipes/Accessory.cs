@@ -1,5 +1,6 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Recipes;
 
@@ -34,7 +35,7 @@ public sealed record Accessory(
     double HeightIn,
     double ThicknessIn,
     int Uses,
-    DateOnly Since
+    LocalDate Since
 )
 {
     private const double NearlyWornShare = 0.9;

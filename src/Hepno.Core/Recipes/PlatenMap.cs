@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Recipes;
 
@@ -9,7 +10,7 @@ namespace Hepno.Core.Recipes;
 /// <param name="Doubtful">True for an infrared reading of bare metal or non-stick cloth: it is kept, and nothing is set by it.</param>
 /// <param name="By">Who measured; may be empty.</param>
 public sealed record PlatenMap(
-    DateOnly Day,
+    LocalDate Day,
     double SetPointF,
     IReadOnlyList<double> PointsF,
     bool Doubtful = false,

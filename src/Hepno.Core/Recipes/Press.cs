@@ -1,6 +1,7 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Recipes;
 
@@ -124,7 +125,7 @@ public sealed record Press(
     public PlatenMap? MapFor(double recipeF) => (Maps ?? []).LastOrDefault(m => !m.Doubtful && m.Reaches(recipeF));
 
     /// <summary>When it was last found right: the newest sound map within what can be corrected and without a cold spot; null for never.</summary>
-    public DateOnly? LastGoodCheck() =>
+    public LocalDate? LastGoodCheck() =>
         (Maps ?? [])
             .LastOrDefault(m =>
                 !m.Doubtful && Math.Abs(m.OffsetF()) <= LargestOffsetF && m.ColdSpots(ColdBelowF).Count == 0

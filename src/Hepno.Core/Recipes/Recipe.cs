@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Recipes;
 
@@ -77,7 +78,7 @@ public sealed record Recipe(
     double SecondPressSeconds,
     string Side,
     RecipeSource Source,
-    DateOnly AsOf,
+    LocalDate AsOf,
     string Caution,
     Cover Cover = Cover.None,
     bool NeverAgain = false,
@@ -85,6 +86,9 @@ public sealed record Recipe(
     IReadOnlyList<RecipeParameter>? Parameters = null
 )
 {
+    /// <summary>Stands for a day where a recipe has none: no sheet, no test.</summary>
+    public static readonly LocalDate NoDay = new(1, 1, 1);
+
     /// <summary>Words a pressure may be.</summary>
     public static IReadOnlyList<string> Pressures { get; } = ["light", "medium", "firm", "heavy"];
 
@@ -108,7 +112,7 @@ public sealed record Recipe(
             0,
             side,
             RecipeSource.Maker,
-            DateOnly.MinValue,
+            NoDay,
             caution
         );
 

@@ -1,3 +1,5 @@
+using NodaTime;
+
 namespace Hepno.Core.Recipes;
 
 /// <summary>One figure of a recipe that comes from elsewhere than the rest of it.</summary>
@@ -5,7 +7,7 @@ namespace Hepno.Core.Recipes;
 /// <param name="Source">Where it comes from.</param>
 /// <param name="AsOf">Since when.</param>
 /// <param name="Note">What was seen; may be empty.</param>
-public sealed record RecipeParameter(string Name, RecipeSource Source, DateOnly AsOf, string Note)
+public sealed record RecipeParameter(string Name, RecipeSource Source, LocalDate AsOf, string Note)
 {
     /// <summary>Figures that may have a source of their own.</summary>
     public static IReadOnlyList<string> Names { get; } =

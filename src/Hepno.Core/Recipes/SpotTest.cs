@@ -1,5 +1,6 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Recipes;
 
@@ -49,7 +50,7 @@ public enum TestVerdict
 /// <param name="Day">When it was looked at.</param>
 /// <param name="Washes">Washes by then, 1 or more.</param>
 /// <param name="Verdict">How it looked.</param>
-public sealed record WashResult(DateOnly Day, int Washes, WashVerdict Verdict);
+public sealed record WashResult(LocalDate Day, int Washes, WashVerdict Verdict);
 
 /// <summary>A photograph of a test.</summary>
 /// <param name="Id">Identity within the test.</param>
@@ -83,7 +84,7 @@ public sealed record SpotTest(
     double TemperatureF,
     double DwellSeconds,
     string Pressure,
-    DateOnly Day,
+    LocalDate Day,
     string By,
     bool Sticks,
     bool Scorched,

@@ -5,6 +5,7 @@ using Hepno.Core.Gang;
 using Hepno.Core.Orders;
 using Hepno.Core.Pricing;
 using Hepno.Core.Stock;
+using NodaTime;
 
 namespace Hepno.Core.Shop;
 
@@ -31,7 +32,7 @@ public sealed record AskInHand(
     IReadOnlyList<AskInHand>? Others = null,
     Shipping? Shipping = null,
     IReadOnlyList<OwnPiece>? Names = null,
-    DateOnly? BuyBy = null,
+    LocalDate? BuyBy = null,
     bool Theirs = false,
     LineLayout? Laid = null,
     IReadOnlyList<FromDrawer>? Drawer = null,

@@ -1,6 +1,7 @@
 using Hepno.Core.Blanks;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using NodaTime;
 
 namespace Hepno.Core.Shop;
 
@@ -18,7 +19,7 @@ internal static class AskLineRules
         string where,
         AskLine? before,
         ShopBook book,
-        DateTime wall
+        LocalDateTime wall
     )
     {
         var style = book.Styles.FirstOrDefault(s => s.Id == line.StyleId);
@@ -30,7 +31,7 @@ internal static class AskLineRules
             .. Prints(line, where, book.Places),
             .. Names(line, where),
             .. Given(line, where),
-            .. Days(ask, line, where, before, DateOnly.FromDateTime(wall)),
+            .. Days(ask, line, where, before, wall.Date),
             .. Mark(line, where),
         ];
     }
@@ -179,7 +180,7 @@ internal static class AskLineRules
         }
     }
 
-    private static IEnumerable<Problem> Days(Ask ask, AskLine line, string where, AskLine? before, DateOnly today)
+    private static IEnumerable<Problem> Days(Ask ask, AskLine line, string where, AskLine? before, LocalDate today)
     {
         if (line.DueDate is { } own && ask.DueDate is { } due && own > due)
         {

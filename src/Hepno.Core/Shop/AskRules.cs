@@ -1,5 +1,6 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
+using NodaTime;
 
 namespace Hepno.Core.Shop;
 
@@ -17,7 +18,7 @@ public static class AskRules
     /// <param name="before">As it was kept before, or null: what was past or retired then may stay.</param>
     /// <param name="book">What the shop keeps.</param>
     /// <param name="wall">Now, wall clock.</param>
-    public static IEnumerable<Problem> Refusals(Ask ask, Ask? before, ShopBook book, DateTime wall) =>
+    public static IEnumerable<Problem> Refusals(Ask ask, Ask? before, ShopBook book, LocalDateTime wall) =>
         [
             .. Lines(ask),
             .. ask.Lines.SelectMany(
@@ -69,7 +70,7 @@ public static class AskRules
         }
     }
 
-    private static IEnumerable<Problem> Due(Ask ask, Ask? before, ShopBook book, DateTime wall)
+    private static IEnumerable<Problem> Due(Ask ask, Ask? before, ShopBook book, LocalDateTime wall)
     {
         if (ask.DueAt is { } due && due < wall && ask.DueAt != before?.DueAt)
         {
@@ -80,7 +81,7 @@ public static class AskRules
                 "Type a day that is still to come."
             );
         }
-        if (ask.DueDate is { } far && far > DateOnly.FromDateTime(wall).AddYears(MostYearsAhead))
+        if (ask.DueDate is { } far && far > wall.Date.PlusYears(MostYearsAhead))
         {
             yield return new(
                 "far-due",

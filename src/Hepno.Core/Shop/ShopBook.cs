@@ -7,6 +7,7 @@ using Hepno.Core.Orders;
 using Hepno.Core.PressFloor;
 using Hepno.Core.Recipes;
 using Hepno.Core.Sending;
+using NodaTime;
 
 namespace Hepno.Core.Shop;
 
@@ -40,7 +41,7 @@ public sealed record ShopBook(
     IReadOnlyList<DyePrinter> DyePrinters,
     CarrierRates? Carrier = null,
     IReadOnlyList<Cutter>? Cutters = null,
-    DateOnly? BuyBy = null,
+    LocalDate? BuyBy = null,
     FloorMemo? Memo = null,
     IReadOnlyList<SpotTest>? Tests = null,
     IReadOnlyList<MachineUpkeep>? Upkeep = null,

@@ -1,5 +1,6 @@
 using Hepno.Core.Gang;
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Stock;
 
@@ -7,7 +8,7 @@ namespace Hepno.Core.Stock;
 /// <param name="Count">How many were put there, or taken out when negative.</param>
 /// <param name="On">When they were printed, or came.</param>
 /// <param name="Order">With which order; empty for none.</param>
-public sealed record PrintLot(int Count, DateOnly On, string Order);
+public sealed record PrintLot(int Count, LocalDate On, string Order);
 
 /// <summary>A transfer the shop keeps on hand: neck labels and small marks it fills sheets with, and copies left over of an order's design.</summary>
 /// <param name="Id">Identity.</param>
@@ -40,7 +41,7 @@ public sealed record KeptPrint(
     public int OnHand() => Math.Max(0, Lots.Sum(l => l.Count));
 
     /// <summary>When the oldest that still lies there was printed; what was there first is taken first. Null for an empty drawer.</summary>
-    public DateOnly? Oldest()
+    public LocalDate? Oldest()
     {
         var taken = -Lots.Where(l => l.Count < 0).Sum(l => l.Count);
         foreach (var lot in Lots.Where(l => l.Count > 0).OrderBy(l => l.On))
@@ -55,7 +56,7 @@ public sealed record KeptPrint(
     }
 
     /// <summary>True when the oldest is older than it keeps.</summary>
-    public bool IsOld(DateOnly today) => Oldest() is { } on && on.AddDays(GoodDays) < today;
+    public bool IsOld(LocalDate today) => Oldest() is { } on && on.PlusDays(GoodDays) < today;
 
     /// <summary>How many more the shop would like to have.</summary>
     public int Wanted() => Math.Max(0, Keep - OnHand());

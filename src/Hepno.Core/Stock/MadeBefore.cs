@@ -1,3 +1,5 @@
+using NodaTime;
+
 namespace Hepno.Core.Stock;
 
 /// <summary>A design that was made before by a way that keeps what it was set up with: screens at a printer, a stitch file.</summary>
@@ -13,7 +15,7 @@ public sealed record MadeBefore(
     double WidthIn,
     double HeightIn,
     int Screens,
-    DateOnly On
+    LocalDate On
 )
 {
     // a screen is one size; a stitch file is stitched a tenth larger or smaller without being drawn anew (assumed)

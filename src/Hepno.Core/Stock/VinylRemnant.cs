@@ -1,4 +1,5 @@
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Core.Stock;
 
@@ -17,7 +18,7 @@ public sealed record VinylRemnant(
     string Colour,
     double WidthIn,
     double LengthIn,
-    DateOnly Since,
+    LocalDate Since,
     string From,
     bool IsGone = false
 )

@@ -2,6 +2,7 @@ using System.Formats.Tar;
 using System.IO.Compression;
 using System.Security.Cryptography;
 using System.Text;
+using NodaTime;
 
 namespace Hepno.Store.Copies;
 
@@ -21,7 +22,7 @@ public static class CopyArchive
     /// <param name="target">The file; it gets its name once it is whole.</param>
     /// <param name="now">When (UTC).</param>
     /// <exception cref="UnfitCopyException">There is no shop.</exception>
-    public static CopyManifest Write(string folder, string target, DateTime now)
+    public static CopyManifest Write(string folder, string target, Instant now)
     {
         if (!File.Exists(Db.File(folder)))
         {

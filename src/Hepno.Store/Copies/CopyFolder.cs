@@ -1,7 +1,9 @@
-using System.Globalization;
 using System.IO.Compression;
 using System.Security.Cryptography;
 using System.Text;
+using Hepno.Core.Measures;
+using NodaTime;
+using NodaTime.Text;
 
 namespace Hepno.Store.Copies;
 
@@ -20,7 +22,6 @@ public sealed class CopyFolder(string root)
     private const string Packed = "hepno.db.gz";
     private const string Seal = "copy.sha256";
     private const string Making = ".making-";
-    private const string DayFormat = "yyyy-MM-dd";
 
     private const int Daily = 14;
     private const int Weekly = 8;
@@ -32,7 +33,7 @@ public sealed class CopyFolder(string root)
     public string Root => root;
 
     /// <summary>The name of a day's copy.</summary>
-    public static string OfDay(DateOnly day) => day.ToString(DayFormat, CultureInfo.InvariantCulture);
+    public static string OfDay(LocalDate day) => LocalDatePattern.Iso.Format(day);
 
     /// <summary>Makes a copy; one of the same name that does not hold together makes room for it.</summary>
     /// <param name="folder">The data folder.</param>
@@ -40,7 +41,7 @@ public sealed class CopyFolder(string root)
     /// <param name="why">What it is made for.</param>
     /// <param name="now">When (UTC).</param>
     /// <exception cref="IOException">No room, or the folder cannot be written.</exception>
-    public CopyManifest Make(string folder, string name, string why, DateTime now)
+    public CopyManifest Make(string folder, string name, string why, Instant now)
     {
         Directory.CreateDirectory(root);
         Sweep();
@@ -144,16 +145,12 @@ public sealed class CopyFolder(string root)
     {
         var whole = All().Where(c => c.Manifest is not null).ToList();
         var days = whole
-            .Where(c =>
-                DateOnly.TryParseExact(c.Name, DayFormat, CultureInfo.InvariantCulture, DateTimeStyles.None, out _)
-            )
+            .Where(c => LocalDatePattern.Iso.Parse(c.Name).Success)
             .OrderByDescending(c => c.Name, StringComparer.Ordinal)
             .ToList();
         var kept = days.Take(Daily)
             .Concat(
-                days.GroupBy(c => ISOWeek.GetYear(Day(c)) * 100 + ISOWeek.GetWeekOfYear(Day(c)))
-                    .Select(g => g.First())
-                    .Take(Weekly)
+                days.GroupBy(c => LocalDatePattern.Iso.Parse(c.Name).Value.Monday()).Select(g => g.First()).Take(Weekly)
             )
             .Concat(days.GroupBy(c => c.Name[..7]).Select(g => g.First()).Take(Monthly))
             .Concat(whole.Where(c => c.Manifest!.Why.StartsWith("before-", StringComparison.Ordinal)).Take(Upgrades))
@@ -174,9 +171,6 @@ public sealed class CopyFolder(string root)
             File.Delete(file);
         }
     }
-
-    private static DateTime Day(ListedCopy copy) =>
-        DateTime.ParseExact(copy.Name, DayFormat, CultureInfo.InvariantCulture);
 
     private CopyManifest ManifestOf(string name)
     {

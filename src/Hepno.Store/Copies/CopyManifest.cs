@@ -1,4 +1,5 @@
 using System.Text.Json;
+using NodaTime;
 
 namespace Hepno.Store.Copies;
 
@@ -17,7 +18,7 @@ public sealed record CopiedFile(string Hash, long Bytes);
 /// <param name="Lost">Hashes of files that the data names and that were gone or damaged when it was copied.</param>
 public sealed record CopyManifest(
     int Format,
-    DateTime MadeAt,
+    Instant MadeAt,
     string Why,
     DatabaseFacts Data,
     CopiedFile Database,

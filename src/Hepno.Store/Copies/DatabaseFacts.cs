@@ -1,4 +1,5 @@
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store.Copies;
 
@@ -14,7 +15,7 @@ public sealed record DatabaseFacts(
     long Seq,
     int Orders,
     int Customers,
-    DateTime? LastAt,
+    Instant? LastAt,
     IReadOnlyDictionary<string, long> Rows
 )
 {

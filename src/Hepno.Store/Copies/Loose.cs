@@ -1,3 +1,5 @@
+using NodaTime;
+
 namespace Hepno.Store.Copies;
 
 /// <summary>A database and files without a list of contents, as copies were before there were lists: what they hold is read off them.</summary>
@@ -24,7 +26,7 @@ internal static class Loose
             )
             : new(
                 CopyManifest.Known,
-                facts.LastAt ?? File.GetLastWriteTimeUtc(database),
+                facts.LastAt ?? Instant.FromDateTimeUtc(File.GetLastWriteTimeUtc(database)),
                 "asked",
                 facts,
                 Bytes.Of(database),

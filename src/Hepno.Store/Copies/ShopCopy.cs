@@ -1,4 +1,5 @@
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Store.Copies;
 
@@ -18,7 +19,7 @@ internal static class ShopCopy
         string folder,
         string database,
         string why,
-        DateTime now,
+        Instant now,
         Func<string, long, bool> known
     )
     {

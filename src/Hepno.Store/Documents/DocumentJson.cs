@@ -13,17 +13,24 @@ internal static class DocumentJson
     /// <summary>For what was never refused for a member it lacked.</summary>
     public static JsonSerializerOptions Lenient { get; } = Options(isStrict: false);
 
-    private static JsonSerializerOptions Options(bool isStrict) =>
-        new(JsonSerializerDefaults.Web)
+    private static JsonSerializerOptions Options(bool isStrict)
+    {
+        var json = new JsonSerializerOptions(JsonSerializerDefaults.Web)
         {
             NumberHandling = JsonNumberHandling.Strict,
             DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
             RespectNullableAnnotations = isStrict,
             RespectRequiredConstructorParameters = isStrict,
             IgnoreReadOnlyProperties = true,
-            Converters = { new EitherSpelling(), new PlainDecimals() },
             TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { WhatMayBeNullMayBeLeftOut } },
         };
+        JsonConverter[] converters = [new EitherSpelling(), new PlainDecimals(), .. TimesJson.Converters];
+        foreach (var converter in converters)
+        {
+            json.Converters.Add(converter);
+        }
+        return json;
+    }
 
     private static void WhatMayBeNullMayBeLeftOut(JsonTypeInfo type)
     {

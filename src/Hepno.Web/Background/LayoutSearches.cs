@@ -3,6 +3,7 @@ using System.Diagnostics;
 using Hepno.Core.Gang;
 using Hepno.Web.Views;
 using Hepno.Web.Wire;
+using NodaTime;
 
 namespace Hepno.Web.Background;
 
@@ -41,7 +42,13 @@ internal sealed class LayoutSearches
         {
             searches.TryRemove(old.Id, out _);
         }
-        var search = new Search(Guid.NewGuid().ToString("N"), of, longest, DateTime.UtcNow, from);
+        var search = new Search(
+            Guid.NewGuid().ToString("N"),
+            of,
+            longest,
+            SystemClock.Instance.GetCurrentInstant(),
+            from
+        );
         searches[search.Id] = search;
         _ = Task.Run(() => search.Run(run, tried));
         return search.View();
@@ -58,7 +65,7 @@ internal sealed class LayoutSearches
 
     private Search Find(string id) => searches.GetValueOrDefault(id) ?? throw RefusedException.NoSuch("search", id);
 
-    private sealed class Search(string id, int of, TimeSpan longest, DateTime began, LaidLength from)
+    private sealed class Search(string id, int of, TimeSpan longest, Instant began, LaidLength from)
     {
         private readonly Lock gate = new();
         private readonly List<SearchPoint> course = [];
@@ -70,7 +77,7 @@ internal sealed class LayoutSearches
 
         public string Id => id;
 
-        public DateTime Began => began;
+        public Instant Began => began;
 
         public bool IsDone { get; private set; }
 

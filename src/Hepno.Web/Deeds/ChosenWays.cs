@@ -2,6 +2,7 @@ using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Web.Wire;
+using NodaTime;
 
 namespace Hepno.Web.Deeds;
 
@@ -21,7 +22,7 @@ internal static class ChosenWays
     /// <param name="ask">Whose lines.</param>
     /// <param name="f">How figures are written.</param>
     /// <param name="at">Now (UTC).</param>
-    public static IReadOnlyList<Decision> Decisions(IReadOnlyList<SaidWay> ways, Ask ask, FigureFormat f, DateTime at)
+    public static IReadOnlyList<Decision> Decisions(IReadOnlyList<SaidWay> ways, Ask ask, FigureFormat f, Instant at)
     {
         var decisions = new List<Decision>();
         foreach (var (way, i) in ways.Select((w, i) => (w, i)))

@@ -1,6 +1,8 @@
 using System.Globalization;
 using Hepno.Core.Blanks;
 using Hepno.Formats;
+using NodaTime;
+using NodaTime.Text;
 
 namespace Hepno.Web.Deeds;
 
@@ -179,14 +181,14 @@ internal static class CsvStyles
             .OfType<PriceTier>()
             .ToList();
         decimal? Money(string column) => r.Text(column).Length == 0 ? null : r.Money(column);
-        TimeOnly? cutOff =
+        LocalTime? cutOff =
             r.Text("cut_off") is not { Length: > 0 } hour ? null
-            : TimeOnly.TryParse(hour, CultureInfo.InvariantCulture, out var at) ? at
-            : r.Wrong<TimeOnly>("cut_off", hour, "14:00");
-        DateOnly? until =
+            : TimeOnly.TryParse(hour, CultureInfo.InvariantCulture, out var at) ? LocalTime.FromTimeOnly(at)
+            : r.Wrong<LocalTime>("cut_off", hour, "14:00");
+        LocalDate? until =
             r.Text("code_until") is not { Length: > 0 } day ? null
-            : DateOnly.TryParseExact(day, "yyyy-MM-dd", out var on) ? on
-            : r.Wrong<DateOnly>("code_until", day, "2026-12-31");
+            : LocalDatePattern.Iso.Parse(day).TryGetValue(default, out var on) ? on
+            : r.Wrong<LocalDate>("code_until", day, "2026-12-31");
         return new(
             tiers,
             Money("free_freight"),

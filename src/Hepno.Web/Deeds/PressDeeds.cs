@@ -8,6 +8,7 @@ using Hepno.Store;
 using Hepno.Web.Held;
 using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Deeds;
 
@@ -71,7 +72,7 @@ internal static class PressDeeds
         string id,
         string lineId,
         string? pressId,
-        DateTime from,
+        LocalDateTime from,
         long seen,
         Deed deed
     )

@@ -5,6 +5,7 @@ using Hepno.Store;
 using Hepno.Web.Held;
 using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Deeds;
 
@@ -131,7 +132,7 @@ internal static class SaveAsk
         Ask ask,
         Ask? before,
         ShopBook book,
-        DateTime wall
+        LocalDateTime wall
     ) => Customer(connection, ask).Concat(AskRules.Refusals(ask, before, book, wall));
 
     private static IEnumerable<Problem> Customer(SqliteConnection connection, Ask ask)

@@ -63,7 +63,7 @@ internal static class DemoBought
                 "ferrow",
                 60,
                 365,
-                [new(6, DateOnly.FromDateTime(shop.Clock.Utc.AddDays(-40)), "")]
+                [new(6, DemoData.Today(c, shop).PlusDays(-40), "")]
             ),
             0,
             deed

@@ -1,6 +1,7 @@
 using Hepno.Store;
 using Hepno.Web.Held;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Demo;
 
@@ -23,7 +24,10 @@ internal static class DemoData
         });
 
     internal static Deed At(OpenShop shop, string name, double hoursAgo = 0) =>
-        new(name, Device, shop.Clock.Utc.AddHours(-hoursAgo), false);
+        new(name, Device, shop.Clock.Utc - Duration.FromHours(hoursAgo), false);
+
+    internal static LocalDate Today(SqliteConnection c, OpenShop shop) =>
+        shop.Clock.Today(OpenShop.Numbers(c).Identity.TimeZone);
 
     private static void Shop(SqliteConnection c, OpenShop shop)
     {

@@ -4,6 +4,7 @@ using Hepno.Core.Recipes;
 using Hepno.Store;
 using Hepno.Web.Held;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Demo;
 
@@ -12,6 +13,7 @@ internal static class DemoMachines
 {
     public static void PutPrintersAndPresses(SqliteConnection c, OpenShop shop, Deed deed)
     {
+        var today = DemoData.Today(c, shop);
         var printer = new EquipmentHour(5200, 900, 4, 700, 0.7, 0.5, 0.45m);
         Aggregates.FilmPrinters.Put(
             c,
@@ -82,25 +84,9 @@ internal static class DemoMachines
                 [new("sleeve", 4.5, 14), new("youth", 12, 14)],
                 Accessories:
                 [
-                    new("small pillow", AccessoryKind.Pillow, 6, 6, 0.5, 0, DateOnly.FromDateTime(shop.Clock.Utc)),
-                    new(
-                        "sock jigs",
-                        AccessoryKind.Jig,
-                        4,
-                        14,
-                        0.2,
-                        0,
-                        DateOnly.FromDateTime(shop.Clock.Utc.AddDays(-200))
-                    ),
-                    new(
-                        "cover sheet",
-                        AccessoryKind.CoverSheet,
-                        16,
-                        20,
-                        0,
-                        200,
-                        DateOnly.FromDateTime(shop.Clock.Utc.AddDays(-60))
-                    ),
+                    new("small pillow", AccessoryKind.Pillow, 6, 6, 0.5, 0, today),
+                    new("sock jigs", AccessoryKind.Jig, 4, 14, 0.2, 0, today.PlusDays(-200)),
+                    new("cover sheet", AccessoryKind.CoverSheet, 16, 20, 0, 200, today.PlusDays(-60)),
                 ]
             ),
             0,
@@ -161,7 +147,7 @@ internal static class DemoMachines
             0,
             deed
         );
-        var weekAgo = shop.Clock.Wall(OpenShop.Numbers(c).Identity.TimeZone).Date.AddDays(-7).AddHours(9);
+        var weekAgo = today.PlusDays(-7).At(new LocalTime(9, 0));
         Aggregates.Supplies.Put(
             c,
             new(
@@ -175,8 +161,8 @@ internal static class DemoMachines
                 [
                     new(Supply.ColourInk, "Skerry pigment", "0526-C", weekAgo, 620, "Wren"),
                     new(Supply.Film, "Skua cold film", "F-118", weekAgo, 3900, "Wren"),
-                    new(Supply.Powder, "Marl fine", "P-31", weekAgo.AddDays(1), 800, "Ines"),
-                    new(Supply.WhiteInk, "Skerry white", "0526-W", weekAgo.AddDays(2), 110, "Wren"),
+                    new(Supply.Powder, "Marl fine", "P-31", weekAgo.PlusDays(1), 800, "Ines"),
+                    new(Supply.WhiteInk, "Skerry white", "0526-W", weekAgo.PlusDays(2), 110, "Wren"),
                 ]
             ),
             0,

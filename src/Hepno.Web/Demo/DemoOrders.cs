@@ -9,6 +9,7 @@ using Hepno.Web.Endpoints;
 using Hepno.Web.Held;
 using Hepno.Web.Views;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Demo;
 
@@ -21,8 +22,8 @@ internal static class DemoOrders
     private static Ask Ask(
         string customer,
         IReadOnlyList<AskLine> lines,
-        DateOnly day,
-        TimeOnly? hour,
+        LocalDate day,
+        LocalTime? hour,
         string? note = null,
         Shipping? shipping = null
     ) => new(customer, lines, day, hour, note, Shipping: shipping);
@@ -42,18 +43,18 @@ internal static class DemoOrders
     public static void Fill(SqliteConnection c, OpenShop shop)
     {
         var numbers = OpenShop.Numbers(c);
-        var today = DateOnly.FromDateTime(shop.Clock.Wall(numbers.Identity.TimeZone));
-        DateOnly In(int days)
+        var today = shop.Clock.Today(numbers.Identity.TimeZone);
+        LocalDate In(int days)
         {
-            var day = today.AddDays(days);
-            while (numbers.Week.Days[(int)day.DayOfWeek].Open is null)
+            var day = today.PlusDays(days);
+            while (numbers.Week.Days[day.Weekday()].Open is null)
             {
-                day = day.AddDays(1);
+                day = day.PlusDays(1);
             }
             return day;
         }
         var sleeve = new Placement("sleeve", "left-sleeve", 3, 3, 45, 1, false, 5);
-        TimeOnly noon = new(12, 0),
+        LocalTime noon = new(12, 0),
             four = new(16, 0);
 
         // 201, learned from: handed over, two pieces spoiled
@@ -375,7 +376,7 @@ internal static class DemoOrders
         Named(c, shop, In(13), noon);
     }
 
-    private static void Named(SqliteConnection c, OpenShop shop, DateOnly due, TimeOnly hour)
+    private static void Named(SqliteConnection c, OpenShop shop, LocalDate due, LocalTime hour)
     {
         // 215, the juniors and their coaches: each with a name and a number on the back
         static Placement Back(string id) => new(id, "back", 11, 9, 40, 1, false, 14, null, true, OwnText.NameAndNumber);
@@ -432,7 +433,7 @@ internal static class DemoOrders
         );
     }
 
-    private static void SeveralLines(SqliteConnection c, OpenShop shop, DateOnly due, TimeOnly hour)
+    private static void SeveralLines(SqliteConnection c, OpenShop shop, LocalDate due, LocalTime hour)
     {
         // 207, three lines sent by the carrier, a quote to write
         Placement Print(string id, string place, double w, double h, int colours) =>
@@ -604,11 +605,11 @@ internal static class DemoOrders
             .Value.Ask.Lines.SelectMany(l => l.Sizes)
             .SelectMany(s => Enumerable.Repeat(s.Size, s.Pieces))
             .ToList();
-        var at = shop.Clock.Utc.AddHours(-hoursAgo);
+        var at = shop.Clock.Utc - Duration.FromHours(hoursAgo);
         void Say(int piece, int attempt, RunVerdict verdict, string? reason)
         {
             var seconds = 88 + (piece * 7 % 19);
-            at = at.AddSeconds(seconds);
+            at += Duration.FromSeconds(seconds);
             RunStore.Add(
                 c,
                 id,

@@ -10,7 +10,7 @@ internal static class DemoRecipes
 {
     public static void Put(SqliteConnection c, OpenShop shop, Deed deed)
     {
-        var day = DateOnly.FromDateTime(shop.Clock.Utc.AddDays(-60));
+        var day = DemoData.Today(c, shop).PlusDays(-60);
         const string Up = "film up, right-reading";
         const string Mirrored = "carrier up, cut mirrored";
         Aggregates.Recipes.Put(
@@ -32,7 +32,7 @@ internal static class DemoRecipes
                 RecipeSource.OwnTest,
                 day,
                 "Peel only when it is cold: warm film lifts the edges.",
-                Parameters: [new("peel", RecipeSource.Learned, day.AddDays(20), "45 s lifted twice")]
+                Parameters: [new("peel", RecipeSource.Learned, day.PlusDays(20), "45 s lifted twice")]
             ),
             0,
             deed

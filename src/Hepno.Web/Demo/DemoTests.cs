@@ -10,7 +10,7 @@ internal static class DemoTests
 {
     public static void Put(SqliteConnection c, OpenShop shop, Deed deed)
     {
-        var day = DateOnly.FromDateTime(shop.Clock.Utc.AddDays(-60));
+        var day = DemoData.Today(c, shop).PlusDays(-60);
         Aggregates.TestGarments.Put(
             c,
             new("misprints", "Black and white tees, misprinted", "100% cotton", 14, "box under the sink"),
@@ -35,7 +35,7 @@ internal static class DemoTests
                 Bleeding.Clean,
                 "soft, thin",
                 "",
-                [new(day.AddDays(9), 5, WashVerdict.Holds), new(day.AddDays(48), 25, WashVerdict.Holds)],
+                [new(day.PlusDays(9), 5, WashVerdict.Holds), new(day.PlusDays(48), 25, WashVerdict.Holds)],
                 "misprints"
             ),
             0,
@@ -51,14 +51,14 @@ internal static class DemoTests
                 310,
                 14,
                 "medium",
-                day.AddDays(3),
+                day.PlusDays(3),
                 "Wren",
                 true,
                 false,
                 Bleeding.Clean,
                 "firm",
                 "",
-                [new(day.AddDays(20), 12, WashVerdict.Holds)]
+                [new(day.PlusDays(20), 12, WashVerdict.Holds)]
             ),
             0,
             deed
@@ -73,7 +73,7 @@ internal static class DemoTests
                 278,
                 12,
                 "medium",
-                day.AddDays(8),
+                day.PlusDays(8),
                 "Wren",
                 true,
                 false,
@@ -94,7 +94,7 @@ internal static class DemoTests
                 365,
                 6,
                 "firm",
-                day.AddDays(11),
+                day.PlusDays(11),
                 "Ines",
                 true,
                 true,

@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using NodaTime;
 
 namespace Hepno.Web.Devices;
 
@@ -30,28 +31,30 @@ internal sealed class SimulatedFilmPrinter(TimeProvider time) : IFilmPrinterRead
                     Math.Clamp((now - j.From).TotalMinutes / Math.Max(1e-9, j.Minutes), 0, 1)
                 )),
             ],
-            jobs.Count == 0 ? 0 : Math.Max(0, (jobs[^1].From.AddMinutes(jobs[^1].Minutes) - now).TotalMinutes)
+            jobs.Count == 0 ? 0 : Math.Max(0, (jobs[^1].Ends() - now).TotalMinutes)
         );
     }
 
     /// <inheritdoc/>
     public void Clear(string printerId) => queues.TryRemove(printerId, out _);
 
-    private DateTime Now => time.GetUtcNow().UtcDateTime;
+    private Instant Now => Instant.FromDateTimeOffset(time.GetUtcNow());
 
     private List<Job> After(IReadOnlyList<Job> before, double in2PerMinute, IReadOnlyList<PrintJob> jobs)
     {
         List<Job> all = [.. before];
-        var from =
-            before.Count > 0 && before[^1].From.AddMinutes(before[^1].Minutes) is var end && end > Now ? end : Now;
+        var from = before.Count > 0 && before[^1].Ends() is var end && end > Now ? end : Now;
         foreach (var job in jobs)
         {
             var minutes = job.AreaIn2 / in2PerMinute / Faster;
             all.Add(new(job, from, minutes));
-            from = from.AddMinutes(minutes);
+            from = all[^1].Ends();
         }
         return all;
     }
 
-    private sealed record Job(PrintJob Print, DateTime From, double Minutes);
+    private sealed record Job(PrintJob Print, Instant From, double Minutes)
+    {
+        public Instant Ends() => From + Duration.FromMinutes(Minutes);
+    }
 }

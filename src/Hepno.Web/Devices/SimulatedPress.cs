@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using Hepno.Core.Recipes;
+using NodaTime;
 
 namespace Hepno.Web.Devices;
 
@@ -27,12 +28,12 @@ internal sealed class SimulatedPress(TimeProvider time) : IPressReadout
         );
     }
 
-    private DateTime Now => time.GetUtcNow().UtcDateTime;
+    private Instant Now => Instant.FromDateTimeOffset(time.GetUtcNow());
 
     private double HeatOf(Press press) =>
         _settings.TryGetValue(press.Id, out var s)
             ? PlatenHeat.After(press, s.FromF, s.SetPointF, (Now - s.At).TotalMinutes * s.Faster)
             : Press.RoomF;
 
-    private sealed record Setting(double? SetPointF, double FromF, int Faster, DateTime At);
+    private sealed record Setting(double? SetPointF, double FromF, int Faster, Instant At);
 }

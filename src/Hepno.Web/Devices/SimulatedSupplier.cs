@@ -1,4 +1,6 @@
+using Hepno.Core.Measures;
 using Hepno.Formats;
+using NodaTime;
 
 namespace Hepno.Web.Devices;
 
@@ -14,7 +16,7 @@ internal sealed record SupplierStock(string Style, string Colour, string Size, i
 internal sealed record SupplierFeed(
     string Supplier,
     bool Simulated,
-    DateOnly AsOf,
+    LocalDate AsOf,
     string Table,
     IReadOnlyList<SupplierStock> Stock
 );
@@ -136,7 +138,7 @@ internal static class SimulatedSupplier
     ];
 
     /// <summary>What the feed says on a day.</summary>
-    public static SupplierFeed On(DateOnly day) =>
+    public static SupplierFeed On(LocalDate day) =>
         new(
             Name,
             true,
@@ -174,7 +176,7 @@ internal static class SimulatedSupplier
         );
 
     /// <summary>What it has of a colour and size; null when it does not sell it.</summary>
-    public static int? StockOf(string style, string colour, string size, DateOnly day) =>
+    public static int? StockOf(string style, string colour, string size, LocalDate day) =>
         Models.FirstOrDefault(m => m.Name.Equals(style, StringComparison.OrdinalIgnoreCase)) is { } m
         && Each(m.Colours).Contains(colour)
         && Each(m.Sizes).Contains(size)
@@ -182,16 +184,11 @@ internal static class SimulatedSupplier
             : null;
 
     // a price moves by up to six in a hundred, anew each Monday
-    private static decimal PriceOn(Model m, DateOnly day) =>
-        decimal.Round(
-            m.Price
-                * (100 + (Dice.Seed($"{m.Name} {day.AddDays(-(((int)day.DayOfWeek + 6) % 7)):yyyy-MM-dd}") % 13) - 6)
-                / 100,
-            2
-        );
+    private static decimal PriceOn(Model m, LocalDate day) =>
+        decimal.Round(m.Price * (100 + (Dice.Seed($"{m.Name} {day.Monday():yyyy-MM-dd}") % 13) - 6) / 100, 2);
 
     // one in nine is out
-    private static int StockOn(string style, string colour, string size, DateOnly day) =>
+    private static int StockOn(string style, string colour, string size, LocalDate day) =>
         Dice.Seed($"{style} {colour} {size} {day:yyyy-MM-dd}") is var n && n % 9 == 0 ? 0 : 12 + (n % 240);
 
     private static IEnumerable<string> Each(string list) =>

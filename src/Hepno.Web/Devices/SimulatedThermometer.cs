@@ -1,4 +1,5 @@
 using Hepno.Core.Recipes;
+using NodaTime;
 
 namespace Hepno.Web.Devices;
 
@@ -8,12 +9,14 @@ internal static class SimulatedThermometer
     private const int Corner = 5;
     private const int Middle = 4;
 
+    private static readonly LocalDate FirstDay = new(1, 1, 1);
+
     /// <summary>The reading at a point, °F: the press's own error, a little less at the corners, and the day's drift.</summary>
     /// <param name="pressId">Which press.</param>
     /// <param name="point">Which of the nine points, from 0.</param>
     /// <param name="setF">What the press is set to, °F.</param>
     /// <param name="day">The day.</param>
-    public static double Read(string pressId, int point, double setF, DateOnly day)
+    public static double Read(string pressId, int point, double setF, LocalDate day)
     {
         var error = (Dice.Seed(pressId) % 15) - 9;
         var corner =
@@ -21,7 +24,7 @@ internal static class SimulatedThermometer
             : point == Middle ? 2
             : 0;
         var weak = Dice.Seed(pressId + "weak") % PlatenMap.Points == point ? -6 : 0;
-        var drift = (Dice.Seed($"{pressId}{point}{day.DayNumber}") % 5) - 2;
+        var drift = (Dice.Seed($"{pressId}{point}{Period.DaysBetween(FirstDay, day)}") % 5) - 2;
         return setF + error + corner + weak + drift;
     }
 }

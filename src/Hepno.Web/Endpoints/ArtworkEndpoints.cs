@@ -11,6 +11,7 @@ using Hepno.Web.Held;
 using Hepno.Web.Views;
 using Hepno.Web.Wire;
 using Microsoft.AspNetCore.Http.HttpResults;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
@@ -18,10 +19,10 @@ namespace Hepno.Web.Endpoints;
 internal sealed record RightsBody(
     string Whose,
     string SaidBy,
-    DateOnly? SaidOn,
+    LocalDate? SaidOn,
     string Proof,
     RightsKind Kind = RightsKind.Unsaid,
-    DateOnly? Until = null,
+    LocalDate? Until = null,
     int? Seats = null,
     bool SoldGoods = false
 );
@@ -261,10 +262,7 @@ internal static class ArtworkEndpoints
                 ?.Colourways.FirstOrDefault(w => w.Id == colourwayId);
             var r = design.Report;
             var f = book.Numbers.Format;
-            var doubts = design.Rights.Doubts(
-                DateOnly.FromDateTime(shop.Clock.Wall(book.Numbers.Identity.TimeZone)),
-                f
-            );
+            var doubts = design.Rights.Doubts(shop.Clock.Today(book.Numbers.Identity.TimeZone), f);
             var printer = book.FilmPrinters.Count > 0 ? book.FilmPrinters[0] : null;
             var painted = wide * r.HeightIn(wide) * r.Coverage();
             var white = cloth?.Class is ColourClass.Mid or ColourClass.Dark || printer?.WhiteOnLight == true;

@@ -2,6 +2,7 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Materials;
 using Hepno.Core.Orders;
 using Hepno.Core.Pricing;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
@@ -87,7 +88,7 @@ internal sealed record LineBody(
     int Given = 0,
     IReadOnlyList<OwnPieceBody>? Names = null,
     bool Theirs = false,
-    DateOnly? DueDate = null
+    LocalDate? DueDate = null
 )
 {
     public AskLine ToCore() =>
@@ -128,8 +129,8 @@ internal sealed record ShippingBody(string Zone, bool InThePrice);
 internal sealed record AskBody(
     string? CustomerId,
     IReadOnlyList<LineBody> Lines,
-    DateOnly? DueDate,
-    TimeOnly? DueTime,
+    LocalDate? DueDate,
+    LocalTime? DueTime,
     string? Note,
     Channel Channel = Channel.Retail,
     ShippingBody? Shipping = null

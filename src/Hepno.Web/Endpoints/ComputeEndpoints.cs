@@ -15,6 +15,7 @@ using Hepno.Web.Held;
 using Hepno.Web.Views;
 using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
@@ -103,8 +104,8 @@ internal sealed record WorkBody(
     int Pieces,
     double MinutesPerPiece,
     double TemperatureF,
-    DateTime ReadyAt,
-    DateTime? DueAt,
+    LocalDateTime ReadyAt,
+    LocalDateTime? DueAt,
     double TailMinutes,
     double WidthIn,
     double HeightIn
@@ -112,7 +113,7 @@ internal sealed record WorkBody(
 
 /// <summary>Work to place from a moment on; times are the shop's wall clock. Overlap: hands set a press up while it heats.</summary>
 internal sealed record ScheduleBody(
-    DateTime From,
+    LocalDateTime From,
     IReadOnlyList<DayBody> Week,
     IReadOnlyList<WorkBody> Works,
     bool Overlap = true
@@ -236,7 +237,7 @@ internal static class ComputeEndpoints
         );
     }
 
-    private static Ask Sound(AskBody body, ShopBook book, SqliteConnection connection, DateTime wall)
+    private static Ask Sound(AskBody body, ShopBook book, SqliteConnection connection, LocalDateTime wall)
     {
         var ask = book.Places.Settled(body.ToCore());
         RefusedException.IfAny(SaveAsk.Refusals(connection, ask, null, book, wall));

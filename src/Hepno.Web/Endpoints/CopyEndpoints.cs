@@ -5,6 +5,7 @@ using Hepno.Web.Entry;
 using Hepno.Web.Held;
 using Hepno.Web.Wire;
 using Microsoft.AspNetCore.Http.HttpResults;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
@@ -158,13 +159,13 @@ internal static class CopyEndpoints
     internal static CopyChecked Check(string name, OpenShop shop, Copying copying)
     {
         var manifest = Fit(() => copying.Checked(name));
-        var f = shop.Db.Read(OpenShop.Numbers).Format;
+        var identity = shop.Db.Read(OpenShop.Numbers).Identity;
         return new(
             name,
             Said(manifest),
             manifest.Data.Orders,
             shop.Db.Read(OrderStore.Count),
-            manifest.Data.LastAt is { } at ? Shown.Day(DateOnly.FromDateTime(at), f) : ""
+            manifest.Data.LastAt is { } at ? Shown.Day(WallClock.Day(at, identity.TimeZone), identity.Format) : ""
         );
     }
 
@@ -191,7 +192,7 @@ internal static class CopyEndpoints
     {
         var n = shop.Db.Read(OpenShop.Numbers);
         var settings = copying.Settings();
-        string At(DateTime utc) => Shown.Moment(WallClock.Local(utc, n.Identity.TimeZone), n.Format);
+        string At(Instant utc) => Shown.Moment(WallClock.Local(utc, n.Identity.TimeZone), n.Format);
         return new(
             [
                 .. shop

@@ -41,9 +41,7 @@ internal static class CsvEndpoints
         var csv = api.MapGroup("/csv").WithTags("csv");
         csv.MapGet("{kind}", Out).WithName("csvOut").Produces(200, contentType: "text/csv");
         api.MapGet("/feed", (OpenShop shop) =>
-                SimulatedSupplier.On(
-                    DateOnly.FromDateTime(shop.Clock.Wall(shop.Db.Read(OpenShop.Numbers).Identity.TimeZone))
-                )
+                SimulatedSupplier.On(shop.Clock.Today(shop.Db.Read(OpenShop.Numbers).Identity.TimeZone))
             )
             .WithTags("csv")
             .WithName("supplierFeed")

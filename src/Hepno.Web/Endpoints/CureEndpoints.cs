@@ -10,6 +10,7 @@ using Hepno.Web.Held;
 using Hepno.Web.Views;
 using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
@@ -230,7 +231,7 @@ internal static class CureEndpoints
         {
             var batch = (Aggregates.Cures.Get(c, id) ?? throw RefusedException.NoSuch("cure", id)).Value;
             var book = shop.Book(c);
-            var from = WallClock.ToUtc(batch.At, book.Numbers.Identity.TimeZone);
+            var from = WallClock.ToInstant(batch.At, book.Numbers.Identity.TimeZone);
             var lines = batch.Prints.Select(p => Line(c, shop, book, batch, p, from)).ToList();
             return new RecallView(
                 batch.Code(),
@@ -250,7 +251,7 @@ internal static class CureEndpoints
         ShopBook book,
         CureBatch batch,
         CuredPrints p,
-        DateTime from
+        Instant from
     )
     {
         if (FilmPrints.Find(c, shop, book, batch.PrinterId, p.OrderId, p.LineId, p.PlacementId) is not { } film)

@@ -7,6 +7,7 @@ using Hepno.Web.Deeds;
 using Hepno.Web.Held;
 using Hepno.Web.Views;
 using Hepno.Web.Wire;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
@@ -114,7 +115,7 @@ internal static class EndingEndpoints
             var f = OpenShop.Numbers(c).Format;
             string Each(decimal? price) => price is { } p ? Shown.Money(p, f) : "";
             return WonAndLost
-                .Count(OrderStore.Outcomes(c, shop.Clock.Utc.AddDays(-Days)))
+                .Count(OrderStore.Outcomes(c, shop.Clock.Utc - Duration.FromDays(Days)))
                 .Select(w => new WonAndLostView(
                     DecorationMethods.Find(w.MethodId)?.Name ?? w.MethodId,
                     w,

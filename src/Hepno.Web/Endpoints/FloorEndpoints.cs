@@ -13,6 +13,9 @@ using Hepno.Web.Views;
 using Hepno.Web.Wire;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Data.Sqlite;
+using NodaTime;
+using NodaTime.Calendars;
+using NodaTime.Extensions;
 
 namespace Hepno.Web.Endpoints;
 
@@ -65,11 +68,11 @@ internal static class FloorEndpoints
             var open = shop.Open(connection, book);
             var floor = ShopFloor.Plan(open, book, wall);
             var late = floor.Placed.Where(p => p.LateMinutes > 0).Select(p => p.Work.OrderId).ToHashSet();
-            var tomorrow = floor.Hours.Parcel(wall, 1).Date.AddDays(1);
+            var tomorrow = floor.Hours.Parcel(wall, 1).Date.PlusDays(1);
             Urgency Urgent(OrderCase c) =>
                 late.Contains(c.Order.Id) || (c.Order.Ask.DueAt < wall && c.Standing.Station < Station.Send)
                     ? Urgency.Late
-                : c.Order.Ask.DueAt < tomorrow && c.Standing.Station < Station.Learn ? Urgency.Soon
+                : c.Order.Ask.DueAt < tomorrow.AtMidnight() && c.Standing.Station < Station.Learn ? Urgency.Soon
                 : Urgency.Waiting;
             var stations = Enum.GetValues<Station>()
                 .Where(s => s != Station.Closed)
@@ -82,7 +85,7 @@ internal static class FloorEndpoints
                                 c.Order.Code,
                                 c.Customer?.Name ?? "",
                                 c.Order.Ask.Pieces,
-                                c.Order.Ask.DueAt is { } d ? Shown.Day(DateOnly.FromDateTime(d), f) : "",
+                                c.Order.Ask.DueAt is { } d ? Shown.Day(d.Date, f) : "",
                                 Urgent(c),
                                 c.Standing.Missing.Count > 0 ? c.Standing.Missing[0].Text : "ready"
                             ))
@@ -91,11 +94,11 @@ internal static class FloorEndpoints
                 ))
                 .ToList();
             var aside = book.Presses.Count(p => p.IsSetAside());
-            var week = System.Globalization.ISOWeek.GetWeekOfYear(wall);
+            var week = WeekYearRules.Iso.GetWeekOfWeekYear(wall.Date);
             return new LineView(
                 book.Numbers.Identity.Name,
                 $"{Shown.Moment(wall, f)}",
-                DateOnly.FromDateTime(wall),
+                wall.Date,
                 stations,
                 $"{book.Styles.Count(s => !s.Retired)} styles",
                 book.Presses.Count == 0 ? "no press"
@@ -119,7 +122,7 @@ internal static class FloorEndpoints
         shop.Db.Read(connection =>
         {
             var (book, open, floor) = Planned(shop, connection);
-            return PressDays.Day(day ?? DateOnly.FromDateTime(floor.Now), inHand, open, floor, book);
+            return PressDays.Day(day?.ToLocalDate() ?? floor.Now.Date, inHand, open, floor, book);
         });
 
     /// <summary>The day on paper, to hang beside the presses.</summary>
@@ -128,8 +131,8 @@ internal static class FloorEndpoints
         {
             var (book, open, floor) = Planned(shop, connection);
             var n = book.Numbers;
-            var view = PressDays.Day(day ?? DateOnly.FromDateTime(floor.Now), null, open, floor, book);
-            string At(DateTime t) => Shown.Clock(TimeOnly.FromDateTime(t), n.Format);
+            var view = PressDays.Day(day?.ToLocalDate() ?? floor.Now.Date, null, open, floor, book);
+            string At(LocalDateTime t) => Shown.Clock(t.TimeOfDay, n.Format);
             var presses = view
                 .Lanes.Select(l => new DayPress(
                     l.Name,

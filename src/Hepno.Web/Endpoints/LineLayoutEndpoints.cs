@@ -126,7 +126,7 @@ internal static class LineLayoutEndpoints
                 c,
                 LineLayouts.Film(c, shop, id, line, filmId, on, byOutline),
                 shop.Book(c),
-                DateOnly.FromDateTime(shop.Clock.Wall(OpenShop.Numbers(c).Identity.TimeZone))
+                shop.Clock.Today(OpenShop.Numbers(c).Identity.TimeZone)
             )
         );
 

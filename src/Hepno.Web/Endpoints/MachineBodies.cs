@@ -2,6 +2,7 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Recipes;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
@@ -245,7 +246,7 @@ internal sealed record AccessoryBody(
     double HeightIn,
     double ThicknessIn,
     int Uses,
-    DateOnly Since
+    LocalDate Since
 );
 
 /// <summary>What the dial says for a pressure on a thickness, lower platen and pillow; an empty platen is the press's own, an empty pillow nothing.</summary>
@@ -284,7 +285,7 @@ internal sealed record RecipeBody(
     double SecondPressSeconds,
     string Side,
     RecipeSource Source,
-    DateOnly AsOf,
+    LocalDate AsOf,
     string Caution,
     Cover Cover = Cover.None,
     bool NeverAgain = false,
@@ -300,7 +301,7 @@ internal sealed record SpotTestBody(
     double TemperatureF,
     double DwellSeconds,
     string Pressure,
-    DateOnly Day,
+    LocalDate Day,
     string By,
     bool Sticks,
     bool Scorched,
@@ -343,7 +344,7 @@ internal sealed record TestPhotoBody(string Id, string Hash, int Washes);
 internal sealed record TestGarmentBody(string Name, string Fabric, int Pieces, string Note);
 
 /// <summary>Where one figure of a recipe comes from.</summary>
-internal sealed record RecipeParameterBody(string Name, RecipeSource Source, DateOnly AsOf, string Note = "");
+internal sealed record RecipeParameterBody(string Name, RecipeSource Source, LocalDate AsOf, string Note = "");
 
 /// <summary>What a tested print looked like after some washes.</summary>
-internal sealed record WashBody(DateOnly Day, int Washes, WashVerdict Verdict);
+internal sealed record WashBody(LocalDate Day, int Washes, WashVerdict Verdict);

@@ -5,6 +5,7 @@ using Hepno.Core.Pricing;
 using Hepno.Core.Recipes;
 using Hepno.Core.Sending;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
@@ -222,9 +223,9 @@ internal sealed record PersonBody(
     decimal Wage,
     decimal OnCostsShare,
     IReadOnlyList<DayBody> Week,
-    TimeOnly? LunchFrom,
+    LocalTime? LunchFrom,
     int LunchMinutes,
-    IReadOnlyList<DateOnly> DaysOff
+    IReadOnlyList<LocalDate> DaysOff
 )
 {
     public static PersonBody From(Person p) =>
@@ -317,7 +318,7 @@ internal sealed record FormatBody(
 }
 
 /// <summary>Hours of one weekday; null when closed.</summary>
-internal sealed record DayBody(TimeOnly? Open, TimeOnly? Close)
+internal sealed record DayBody(LocalTime? Open, LocalTime? Close)
 {
     public static DayBody From(DayHours d) => new(d.Open, d.Close);
 

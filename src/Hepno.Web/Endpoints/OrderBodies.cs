@@ -1,4 +1,5 @@
 using Hepno.Core.Comparing;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
@@ -76,7 +77,7 @@ internal sealed record RiskBody(string LineId, string AcceptedBy, bool SpotTeste
 internal sealed record HandOverBody(string To);
 
 /// <summary>Where a line is put on the press day; no press leaves it to the plan again.</summary>
-internal sealed record MoveBody(string LineId, string? PressId, DateTime From);
+internal sealed record MoveBody(string LineId, string? PressId, LocalDateTime From);
 
 /// <summary>What a move, or an order taken on, changed in the plan.</summary>
 /// <param name="Id">Order.</param>

@@ -77,7 +77,7 @@ internal static class OrderEndpoints
                     c.Order.Code,
                     c.Customer?.Name ?? "",
                     c.Order.Ask.Pieces,
-                    c.Order.Ask.DueAt is { } due ? Shown.Day(DateOnly.FromDateTime(due), book.Numbers.Format) : "",
+                    c.Order.Ask.DueAt is { } due ? Shown.Day(due.Date, book.Numbers.Format) : "",
                     c.Standing.Station,
                     c.Order.Facts.End.Ending?.Word ?? ""
                 ))

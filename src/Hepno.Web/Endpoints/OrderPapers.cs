@@ -143,7 +143,7 @@ internal static class OrderPapers
                 n.Identity.Name,
                 n.Identity.Address,
                 c.Order.Code,
-                Shown.DayAndYear(DateOnly.FromDateTime(shop.Clock.Wall(n.Identity.TimeZone)), n.Format),
+                Shown.DayAndYear(shop.Clock.Today(n.Identity.TimeZone), n.Format),
                 c.Customer?.Name ?? "",
                 c.Customer?.Contact ?? "",
                 [

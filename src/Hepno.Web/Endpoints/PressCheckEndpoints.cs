@@ -8,12 +8,13 @@ using Hepno.Web.Entry;
 using Hepno.Web.Held;
 using Hepno.Web.Views;
 using Hepno.Web.Wire;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
 /// <summary>Nine readings of a platen, °F, from the far left to the near right.</summary>
 internal sealed record PlatenMapBody(
-    DateOnly Day,
+    LocalDate Day,
     double SetPointF,
     IReadOnlyList<double> PointsF,
     bool Doubtful = false,
@@ -134,13 +135,9 @@ internal static class PressCheckEndpoints
         {
             var kept = Aggregates.Presses.Get(c, id) ?? throw RefusedException.NoSuch("press", id);
             var book = shop.Book(c);
-            var (press, f, today) = (
-                kept.Value,
-                book.Numbers.Format,
-                DateOnly.FromDateTime(shop.Clock.Wall(book.Numbers.Identity.TimeZone))
-            );
+            var (press, f, today) = (kept.Value, book.Numbers.Format, shop.Clock.Today(book.Numbers.Identity.TimeZone));
             var newest = press.Maps is { Count: > 0 } maps ? maps[^1] : null;
-            var due = newest?.Day.AddDays(PlatenMap.CheckDays);
+            var due = newest?.Day.PlusDays(PlatenMap.CheckDays);
             return new PlatenView(
                 kept.Version,
                 newest is null
@@ -216,7 +213,12 @@ internal static class PressCheckEndpoints
             RefusedException.IfAny(PlatenMap.OutOfRange(setPointF) is { } problem ? [problem] : []);
             return new Reading(
                 true,
-                SimulatedThermometer.Read(press.Id, point, setPointF, DateOnly.FromDateTime(shop.Clock.Utc))
+                SimulatedThermometer.Read(
+                    press.Id,
+                    point,
+                    setPointF,
+                    shop.Clock.Today(OpenShop.Numbers(c).Identity.TimeZone)
+                )
             );
         });
 
@@ -261,7 +263,7 @@ internal static class PressCheckEndpoints
         {
             return new(a.Name, $"{a.WidthIn:0.##} × {a.HeightIn:0.##} in", null, false);
         }
-        var pressed = RunStore.CountPressedSince(c, press.Id, StartOf(a.Since), a.Uses);
+        var pressed = RunStore.CountPressedSince(c, press.Id, StartOf(a.Since, book), a.Uses);
         var due = a.Left(pressed) == 0 ? ": due for a new one" : "";
         return new(
             a.Name,
@@ -271,7 +273,8 @@ internal static class PressCheckEndpoints
         );
     }
 
-    private static DateTime StartOf(DateOnly day) => day.ToDateTime(TimeOnly.MinValue, DateTimeKind.Utc);
+    private static Instant StartOf(LocalDate day, ShopBook book) =>
+        WallClock.ToInstant(day.AtMidnight(), book.Numbers.Identity.TimeZone);
 
     private static PressedSince Since(
         Microsoft.Data.Sqlite.SqliteConnection c,
@@ -281,7 +284,7 @@ internal static class PressCheckEndpoints
     )
     {
         var good = press.LastGoodCheck();
-        var lines = shop.PressedSince(c, press.Id, good is { } from ? StartOf(from) : DateTime.UnixEpoch);
+        var lines = shop.PressedSince(c, press.Id, good is { } from ? StartOf(from, book) : NodaConstants.UnixEpoch);
         var said = lines
             .Take(MostListed)
             .Select(l => (l.LineId, l.Pieces, Order: shop.Case(c, l.OrderId, book)))

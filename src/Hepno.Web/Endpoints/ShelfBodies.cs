@@ -2,6 +2,7 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
@@ -68,9 +69,9 @@ internal sealed record BuyingBody(
     IReadOnlyList<TierBody> Tiers,
     decimal? FreeFreightFrom,
     int PackOf,
-    TimeOnly? CutOff,
+    LocalTime? CutOff,
     decimal? CodePrice,
-    DateOnly? CodeUntil,
+    LocalDate? CodeUntil,
     bool ValueAtList = false
 );
 
@@ -161,7 +162,7 @@ internal sealed record RemnantBody(
     string Colour,
     double WidthIn,
     double LengthIn,
-    DateOnly Since,
+    LocalDate Since,
     string From = "",
     bool IsGone = false
 );
@@ -170,7 +171,7 @@ internal sealed record RemnantBody(
 internal sealed record RemnantUseView(string RemnantId, string Order);
 
 /// <summary>Transfers counted in, or out when negative.</summary>
-internal sealed record PrintLotBody(int Count, DateOnly On, string Order = "");
+internal sealed record PrintLotBody(int Count, LocalDate On, string Order = "");
 
 /// <summary>Film sold for layouts of one's own: a roll, sheets, or both.</summary>
 internal sealed record FilmByLayoutBody(

@@ -12,6 +12,7 @@ using Hepno.Web.Entry;
 using Hepno.Web.Held;
 using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
@@ -30,14 +31,14 @@ internal sealed record CustomerExport(Customer Customer, IReadOnlyList<OrderExpo
 /// <summary>One of their orders.</summary>
 internal sealed record OrderExport(
     string Code,
-    DateTime CreatedAt,
+    Instant CreatedAt,
     Ask Ask,
     OrderFacts Facts,
     IReadOnlyList<QuoteExport> Quotes
 );
 
 /// <summary>A quote they were sent.</summary>
-internal sealed record QuoteExport(DateTime SentAt, DateTime? WithdrawnAt, QuoteDocument Document);
+internal sealed record QuoteExport(Instant SentAt, Instant? WithdrawnAt, QuoteDocument Document);
 
 /// <summary>What the shop keeps: customers, the Shelf, the Floor and the Numbers.</summary>
 internal static class ShopEndpoints
@@ -279,12 +280,7 @@ internal static class ShopEndpoints
                 shop.Db.Read(c =>
                     DrawerStore
                         .All(c)
-                        .Select(k =>
-                            Views.DrawerView.From(
-                                k,
-                                DateOnly.FromDateTime(shop.Clock.Wall(OpenShop.Numbers(c).Identity.TimeZone))
-                            )
-                        )
+                        .Select(k => Views.DrawerView.From(k, shop.Clock.Today(OpenShop.Numbers(c).Identity.TimeZone)))
                         .ToList()
                 )
             )

@@ -9,6 +9,7 @@ using Hepno.Web.Held;
 using Hepno.Web.Views;
 using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
@@ -34,7 +35,14 @@ internal sealed record SuppliesBody(IReadOnlyList<SupplySlotBody> Slots, IReadOn
 internal sealed record SupplySlotBody(Supply Supply, IReadOnlyList<string> Takes, double Full, double LowAt);
 
 /// <summary>A refill as kept.</summary>
-internal sealed record LoadingBody(Supply Supply, string Product, string Lot, DateTime At, double Level, string By);
+internal sealed record LoadingBody(
+    Supply Supply,
+    string Product,
+    string Lot,
+    LocalDateTime At,
+    double Level,
+    string By
+);
 
 /// <summary>A refill or change of roll just made; no level for a full one.</summary>
 internal sealed record RefillBody(Supply Supply, string Product, string Lot, double? Level, string By);
@@ -236,7 +244,8 @@ internal static class SupplyEndpoints
         (Aggregates.FilmPrinters.Get(c, id) ?? throw RefusedException.NoSuch("film printer", id)).Value;
 
     /// <summary>The wall clock to the minute, as it is kept.</summary>
-    internal static DateTime Minute(DateTime wall) => new(wall.Year, wall.Month, wall.Day, wall.Hour, wall.Minute, 0);
+    internal static LocalDateTime Minute(LocalDateTime wall) =>
+        new(wall.Year, wall.Month, wall.Day, wall.Hour, wall.Minute, 0);
 
     private static SuppliesView Of(
         SqliteConnection c,

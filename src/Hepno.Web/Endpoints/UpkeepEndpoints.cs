@@ -6,6 +6,7 @@ using Hepno.Web.Entry;
 using Hepno.Web.Held;
 using Hepno.Web.Views;
 using Hepno.Web.Wire;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
@@ -23,7 +24,7 @@ internal sealed record UpkeepTaskBody(
 );
 
 /// <summary>It was done.</summary>
-internal sealed record UpkeepDoneBody(string TaskId, DateOnly Day, string By, string Note);
+internal sealed record UpkeepDoneBody(string TaskId, LocalDate Day, string By, string Note);
 
 /// <summary>A task as the Floor shows it.</summary>
 /// <param name="TaskId">Which.</param>
@@ -66,7 +67,7 @@ internal static class UpkeepEndpoints
         shop.Db.Read(c =>
         {
             var book = shop.Book(c);
-            var (n, today) = (book.Numbers, DateOnly.FromDateTime(shop.Clock.Wall(book.Numbers.Identity.TimeZone)));
+            var (n, today) = (book.Numbers, shop.Clock.Today(book.Numbers.Identity.TimeZone));
             var kept = Aggregates.Upkeep.All(c).ToDictionary(u => u.Value.Id);
             return book.Machines()
                 .Select(m =>
@@ -115,7 +116,7 @@ internal static class UpkeepEndpoints
         });
     }
 
-    private static UpkeepTaskView Task(MachineUpkeep u, UpkeepTask t, DateOnly today, ShopNumbers n)
+    private static UpkeepTaskView Task(MachineUpkeep u, UpkeepTask t, LocalDate today, ShopNumbers n)
     {
         var next = u.Next(t, today, n.Week.Days);
         var often = t.Every switch

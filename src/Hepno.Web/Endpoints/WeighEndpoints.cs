@@ -5,6 +5,7 @@ using Hepno.Store;
 using Hepno.Web.Held;
 using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Endpoints;
 
@@ -143,7 +144,7 @@ internal static class WeighEndpoints
 
     private static double FilmPrints(SqliteConnection connection, OpenShop shop) =>
         OrderStore
-            .PrintsSince(connection, shop.Clock.Utc.AddDays(-Days))
+            .PrintsSince(connection, shop.Clock.Utc - Duration.FromDays(Days))
             .Where(p =>
                 DecorationMethods.Uses(p.MethodId, "dtf-bought") || DecorationMethods.Uses(p.MethodId, "dtf-made")
             )

@@ -2,6 +2,7 @@ using System.Globalization;
 using Hepno.Store;
 using Hepno.Store.Copies;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Held;
 
@@ -9,7 +10,7 @@ namespace Hepno.Web.Held;
 /// <param name="Since">Since when (UTC).</param>
 /// <param name="Why">Why, as a sentence.</param>
 /// <param name="Remedy">What would help.</param>
-internal sealed record CopyTrouble(DateTime Since, string Why, string Remedy);
+internal sealed record CopyTrouble(Instant Since, string Why, string Remedy);
 
 /// <summary>Makes, tries and puts back the shop's copies while it runs. What fails is told on every screen until one succeeds, and stops nothing.</summary>
 internal sealed partial class Copying(OpenShop shop, ILogger<Copying> log)
@@ -46,7 +47,7 @@ internal sealed partial class Copying(OpenShop shop, ILogger<Copying> log)
                 ? Tried(SecondTrouble, second.Root, () => Today(Reached(second)))
                 : null;
             var settings = Settings();
-            if (settings.TrialAt is not { } at || (at.Year, at.Month) != (shop.Clock.Utc.Year, shop.Clock.Utc.Month))
+            if (settings.TrialAt is not { } at || Month(at) != Month(shop.Clock.Utc))
             {
                 Trial(settings);
             }
@@ -74,7 +75,7 @@ internal sealed partial class Copying(OpenShop shop, ILogger<Copying> log)
         {
             if (folder is not null)
             {
-                Make(new(folder), CopyFolder.OfDay(DateOnly.FromDateTime(shop.Clock.Utc)), Daily);
+                Make(new(folder), CopyFolder.OfDay(shop.Clock.Utc.InUtc().Date), Daily);
             }
             Keep(Settings() with { SecondFolder = folder });
             SecondTrouble = null;
@@ -115,6 +116,8 @@ internal sealed partial class Copying(OpenShop shop, ILogger<Copying> log)
         }
     }
 
+    private static YearMonth Month(Instant at) => at.InUtc().Date.ToYearMonth();
+
     private string Stamped(string why) =>
         $"{why}-{shop.Clock.Utc.ToString("yyyyMMdd-HHmmss", CultureInfo.InvariantCulture)}";
 
@@ -134,7 +137,7 @@ internal sealed partial class Copying(OpenShop shop, ILogger<Copying> log)
     // nothing changed since the last good one: that one is today's too
     private void Today(CopyFolder folder)
     {
-        var name = CopyFolder.OfDay(DateOnly.FromDateTime(shop.Clock.Utc));
+        var name = CopyFolder.OfDay(shop.Clock.Utc.InUtc().Date);
         var once = Path.Combine(folder.Root, name);
         if (looked.Contains(once))
         {
@@ -257,7 +260,7 @@ internal sealed partial class DailyCopies(OpenShop shop, Copying copying, ILogge
                 {
                     // a few at a time: nobody waits for it
                     while (
-                        shop.Db.Write(c => UndoStore.Thin(c, shop.Clock.Utc.AddMonths(-months), MostThinned))
+                        shop.Db.Write(c => UndoStore.Thin(c, MonthsBefore(shop.Clock.Utc, months), MostThinned))
                         == MostThinned
                     )
                     {
@@ -272,6 +275,9 @@ internal sealed partial class DailyCopies(OpenShop shop, Copying copying, ILogge
             }
         }
     }
+
+    private static Instant MonthsBefore(Instant at, int months) =>
+        at.InUtc().LocalDateTime.PlusMonths(-months).InUtc().ToInstant();
 
     [LoggerMessage(Level = LogLevel.Warning, Message = "The data folder cannot be looked after")]
     private partial void LogTrouble(Exception exception);

@@ -15,6 +15,7 @@ using Hepno.Store;
 using Hepno.Web.Devices;
 using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Held;
 
@@ -35,7 +36,7 @@ internal sealed class OpenShop(Db db, ShopClock clock)
     private volatile KeptCurves? curves;
     private volatile KeptArtworks? artworks;
     private readonly ConcurrentDictionary<string, KeptPressed> pressed = new();
-    private readonly ConcurrentDictionary<Type, ((long Seq, DateOnly Day) Key, object Value)> ofToday = new();
+    private readonly ConcurrentDictionary<Type, ((long Seq, LocalDate Day) Key, object Value)> ofToday = new();
 
     private static IReadOnlyList<string> BookKinds { get; } =
     [
@@ -78,12 +79,12 @@ internal sealed class OpenShop(Db db, ShopClock clock)
     public ShopBook Book(SqliteConnection connection)
     {
         var seq = (ChangeStore.LastOf(connection, BookKinds), LearnedStore.Stamp(connection));
-        var today = DateOnly.FromDateTime(Clock.Utc);
-        if (kept is { } k && k.Seq == seq && k.Day == today)
+        if (kept is { } k && k.Seq == seq && k.Day == Clock.Today(k.Book.Numbers.Identity.TimeZone))
         {
             return k.Book;
         }
         var numbers = Numbers(connection);
+        var today = Clock.Today(numbers.Identity.TimeZone);
         var machines = Values(Aggregates.Presses.All(connection)).ToLookup(p => p.OnlyCures());
         var book = new ShopBook(
             numbers,
@@ -97,7 +98,7 @@ internal sealed class OpenShop(Db db, ShopClock clock)
             Values(Aggregates.DyePrinters.All(connection)),
             SimulatedCarrier.Rates,
             Values(Aggregates.Cutters.All(connection)),
-            DateOnly.FromDateTime(Clock.Wall(numbers.Identity.TimeZone)).AddDays(numbers.Terms.ValidityDays),
+            today.PlusDays(numbers.Terms.ValidityDays),
             memo,
             Values(Aggregates.SpotTests.All(connection)),
             Values(Aggregates.Upkeep.All(connection)),
@@ -176,7 +177,7 @@ internal sealed class OpenShop(Db db, ShopClock clock)
     public T OfToday<T>(SqliteConnection connection, Func<T> read, Func<T, bool> isWhole)
         where T : class
     {
-        var key = (ChangeStore.Last(connection), DateOnly.FromDateTime(Clock.Utc));
+        var key = (ChangeStore.Last(connection), Clock.Today(Book(connection).Numbers.Identity.TimeZone));
         if (!Db.Writing && ofToday.TryGetValue(typeof(T), out var k) && k.Key == key)
         {
             return (T)k.Value;
@@ -193,7 +194,7 @@ internal sealed class OpenShop(Db db, ShopClock clock)
     public IReadOnlyList<(string OrderId, string LineId, int Pieces)> PressedSince(
         SqliteConnection connection,
         string pressId,
-        DateTime utc
+        Instant utc
     )
     {
         var key = (ChangeStore.Last(connection), utc);
@@ -520,7 +521,7 @@ internal sealed class OpenShop(Db db, ShopClock clock)
     private static List<T> Values<T>(IEnumerable<Versioned<T>> all)
         where T : class => [.. all.Select(v => v.Value)];
 
-    private sealed record KeptBook((long Book, long Learned) Seq, DateOnly Day, ShopBook Book);
+    private sealed record KeptBook((long Book, long Learned) Seq, LocalDate Day, ShopBook Book);
 
     private sealed record KeptOpen(long Seq, ShopBook Book, IReadOnlyList<OrderCase> Cases);
 
@@ -532,7 +533,7 @@ internal sealed class OpenShop(Db db, ShopClock clock)
     private sealed record KeptArtworks(long Seq, ConcurrentDictionary<string, ArtworkReport?> Reports);
 
     private sealed record KeptPressed(
-        (long Seq, DateTime From) Key,
+        (long Seq, Instant From) Key,
         IReadOnlyList<(string OrderId, string LineId, int Pieces)> Lines
     );
 

@@ -1,6 +1,9 @@
 using System.Globalization;
+using Hepno.Core.Measures;
 using Hepno.Store;
 using Hepno.Store.Copies;
+using Hepno.Web.Held;
+using NodaTime;
 
 namespace Hepno.Web.Host;
 
@@ -21,7 +24,7 @@ internal static class CopyVerbs
         {
             return args[0] switch
             {
-                "backup" => Backup(data, file ?? $"hepno-{DateTime.Now:yyyy-MM-dd-HHmmss}.tar.gz"),
+                "backup" => Backup(data, file ?? $"hepno-{Now():yyyy-MM-dd-HHmmss}.tar.gz"),
                 "back" => Back(data, args.Contains(Yes)),
                 _ when file is null => Refused("Name the archive, or the folder of a copy: ./hepno restore FILE."),
                 _ => Restore(data, file, args.Contains(Yes)),
@@ -37,9 +40,13 @@ internal static class CopyVerbs
         }
     }
 
+    // as the machine's clock shows it: whoever typed the verb looks for it by that
+    private static LocalDateTime Now() =>
+        WallClock.Local(SystemClock.Instance.GetCurrentInstant(), ShopClock.MachineZone);
+
     private static int Backup(string data, string file)
     {
-        var manifest = CopyArchive.Write(data, file, DateTime.UtcNow);
+        var manifest = CopyArchive.Write(data, file, SystemClock.Instance.GetCurrentInstant());
         Console.WriteLine($"Backup made: {Path.GetFullPath(file)}, {Said(manifest)}.");
         if (manifest.Lost.Count > 0)
         {
@@ -86,7 +93,7 @@ internal static class CopyVerbs
         {
             return Refused($"Nothing was changed. To go on, say {Yes}.");
         }
-        var old = Restoring.Put(copy, data, DateTime.Now);
+        var old = Restoring.Put(copy, data, Now());
         Console.WriteLine($"Restored into {data}." + (old is null ? "" : $" What was there before is kept in {old}."));
         return 0;
     }

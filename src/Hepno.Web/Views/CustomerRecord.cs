@@ -57,7 +57,7 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
         return new(
             c.Order.Id,
             c.Order.Code,
-            Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Local(at, zone)), f),
+            Shown.DayAndYear(WallClock.Day(at, zone), f),
             c.What,
             where,
             c.Standing.Station,

@@ -4,6 +4,7 @@ using Hepno.Core.Recipes;
 using Hepno.Store;
 using Hepno.Web.Held;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Views;
 
@@ -51,8 +52,7 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
         var book = shop.Book(c);
         var n = book.Numbers;
         var f = n.Format;
-        string Day(DateTime utc) =>
-            Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Local(utc, n.Identity.TimeZone)), f);
+        string Day(Instant utc) => Shown.DayAndYear(WallClock.Day(utc, n.Identity.TimeZone), f);
         var states = Aggregates.Designs.States(c, id);
         var pictures = states.Where((s, i) => i == 0 || states[i - 1].Value.Hash != s.Value.Hash).ToList();
         var versions = pictures
@@ -82,7 +82,7 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
     private static IEnumerable<PressedWith> Pressings(
         OrderCase c,
         string designId,
-        Func<DateTime, string> day,
+        Func<Instant, string> day,
         FigureFormat f
     )
     {

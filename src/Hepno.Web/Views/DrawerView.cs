@@ -1,4 +1,5 @@
 using Hepno.Core.Stock;
+using NodaTime;
 
 namespace Hepno.Web.Views;
 
@@ -7,7 +8,7 @@ namespace Hepno.Web.Views;
 /// <param name="OnHand">How many lie there.</param>
 /// <param name="Oldest">When the oldest was printed; null for an empty drawer.</param>
 /// <param name="IsOld">True when that is longer ago than it keeps.</param>
-internal sealed record DrawerView(KeptPrint Print, int OnHand, DateOnly? Oldest, bool IsOld)
+internal sealed record DrawerView(KeptPrint Print, int OnHand, LocalDate? Oldest, bool IsOld)
 {
-    public static DrawerView From(KeptPrint k, DateOnly today) => new(k, k.OnHand(), k.Oldest(), k.IsOld(today));
+    public static DrawerView From(KeptPrint k, LocalDate today) => new(k, k.OnHand(), k.Oldest(), k.IsOld(today));
 }

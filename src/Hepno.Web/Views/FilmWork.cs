@@ -1,5 +1,6 @@
 using Hepno.Core.Curing;
 using Hepno.Core.Materials;
+using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Orders;
 using Hepno.Core.Quoting;
@@ -55,7 +56,7 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
                     && o.Order.Facts.Gathering.Approval is not null
                     && o.Standing.Station is Station.Gather or Station.Press
                 )
-                .OrderBy(o => o.Order.Ask.DueAt ?? DateTime.MaxValue)
+                .OrderBy(o => o.Order.Ask.DueAt ?? WallClock.Never)
                 .SelectMany(o =>
                     o.Frozen!.Lines.SelectMany(l =>
                         l.Band.Decorations.Where(d => d.Recipe.ProductId == printerId)

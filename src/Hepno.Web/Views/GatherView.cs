@@ -1,3 +1,5 @@
+using NodaTime;
+
 namespace Hepno.Web.Views;
 
 /// <summary>One order waiting at Gather, as a lane.</summary>
@@ -16,8 +18,8 @@ public sealed record GatherLane(
     string Customer,
     string What,
     IReadOnlyList<GatherThread> Threads,
-    DateTime? PressStart,
-    DateTime? PromisedAt,
+    LocalDateTime? PressStart,
+    LocalDateTime? PromisedAt,
     bool Late,
     string Spare
 );
@@ -28,7 +30,7 @@ public sealed record GatherLane(
 /// <param name="Kind">buy, prepare or person.</param>
 /// <param name="At">When it comes, or null for a person.</param>
 /// <param name="Done">True when it is here.</param>
-public sealed record GatherThread(string Id, string Text, string Kind, DateTime? At, bool Done);
+public sealed record GatherThread(string Id, string Text, string Kind, LocalDateTime? At, bool Done);
 
 /// <summary>Everything waited for.</summary>
-public sealed record GatherView(DateTime Now, IReadOnlyList<DateTime> Days, IReadOnlyList<GatherLane> Lanes);
+public sealed record GatherView(LocalDateTime Now, IReadOnlyList<LocalDateTime> Days, IReadOnlyList<GatherLane> Lanes);

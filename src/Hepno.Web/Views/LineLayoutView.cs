@@ -1,6 +1,7 @@
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
+using NodaTime;
 
 namespace Hepno.Web.Views;
 
@@ -178,7 +179,7 @@ public sealed record LyingPrints(
     int Count,
     int Used,
     int CanUse,
-    DateOnly? Oldest,
+    LocalDate? Oldest,
     bool IsOld
 );
 

@@ -11,6 +11,7 @@ using Hepno.Store;
 using Hepno.Web.Held;
 using Hepno.Web.Wire;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Views;
 
@@ -208,7 +209,7 @@ internal static class LineLayouts
     public static IReadOnlyList<LaidCopy> Copies(IEnumerable<GangPlaced> placed) =>
         [.. placed.Select(p => new LaidCopy(p.DesignId, p.Sheet, p.X, p.Y, p.Turned))];
 
-    public static LineLayoutView View(SqliteConnection connection, LineOnFilm l, ShopBook book, DateOnly today)
+    public static LineLayoutView View(SqliteConnection connection, LineOnFilm l, ShopBook book, LocalDate today)
     {
         var f = book.Numbers.Format;
         var (found, needed) = (l.Layout.Found(l.On.Ground), l.Layout.FoundNeeded(l.On.Ground));
@@ -548,7 +549,7 @@ internal static class LineLayouts
     }
 
     // what lies there of the line's own designs, what other orders have spoken for off
-    private static IReadOnlyList<LyingPrints> Lying(SqliteConnection connection, LineOnFilm l, DateOnly today)
+    private static IReadOnlyList<LyingPrints> Lying(SqliteConnection connection, LineOnFilm l, LocalDate today)
     {
         var spoken = DrawerStore.SpokenFor(connection, l.Case.Order.Id, l.Line.Asked.Id);
         return

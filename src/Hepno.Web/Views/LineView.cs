@@ -1,6 +1,7 @@
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Web.Entry;
+using NodaTime;
 
 namespace Hepno.Web.Views;
 
@@ -47,7 +48,7 @@ public sealed record StationView(Station Station, IReadOnlyList<Peg> Pegs);
 internal sealed record LineView(
     string ShopName,
     string Now,
-    DateOnly Today,
+    LocalDate Today,
     IReadOnlyList<StationView> Stations,
     string Shelf,
     string Floor,

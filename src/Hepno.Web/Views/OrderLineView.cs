@@ -71,7 +71,7 @@ public sealed record LastTimeView(decimal Each, string Said)
         var how = DecorationMethods.Find(t.MethodId)?.Name ?? t.MethodId;
         return new(
             t.Each,
-            $"Last time, in {t.Code} of {Shown.DayAndYear(DateOnly.FromDateTime(WallClock.Local(t.At, n.Identity.TimeZone)), n.Format)}: {char.ToLowerInvariant(how[0])}{how[1..]}, at {Shown.Money(t.Each, n.Format)} a piece"
+            $"Last time, in {t.Code} of {Shown.DayAndYear(WallClock.Day(t.At, n.Identity.TimeZone), n.Format)}: {char.ToLowerInvariant(how[0])}{how[1..]}, at {Shown.Money(t.Each, n.Format)} a piece"
         );
     }
 }

@@ -1,4 +1,5 @@
 using Hepno.Core.Orders;
+using NodaTime;
 
 namespace Hepno.Web.Views;
 
@@ -25,7 +26,7 @@ public sealed record OrderView(
     Customer? Customer,
     IReadOnlyList<OrderLineView> Lines,
     SlipView Slip,
-    DateTime? QuoteSent,
+    Instant? QuoteSent,
     decimal Deposit,
     IReadOnlyList<string> Cautions
 )

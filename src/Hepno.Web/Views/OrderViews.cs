@@ -136,7 +136,7 @@ internal static class OrderViews
                 asked,
                 sizes,
                 SpareChance.In(book, failure),
-                DateOnly.FromDateTime(shop.Clock.Wall(book.Numbers.Identity.TimeZone)),
+                shop.Clock.Today(book.Numbers.Identity.TimeZone),
                 f
             ),
             BuyingWays.All(inHand, book, ShopFloor.Plan([], book, shop.Clock.Wall(book.Numbers.Identity.TimeZone))),
@@ -217,7 +217,7 @@ internal static class OrderViews
             id,
             c.Order.Code,
             c.Customer?.Name ?? "",
-            placed?.End is { } end ? Shown.Clock(TimeOnly.FromDateTime(end), f) : "",
+            placed?.End is { } end ? Shown.Clock(end.TimeOfDay, f) : "",
             c.Order.Ask.Pieces,
             c.Order.Facts.Pressing.StartedAt is not null,
             lines,

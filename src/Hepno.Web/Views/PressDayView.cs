@@ -1,4 +1,5 @@
 using Hepno.Core.Planning;
+using NodaTime;
 
 namespace Hepno.Web.Views;
 
@@ -31,16 +32,16 @@ public sealed record BatchView(
     int Pieces,
     double TemperatureF,
     string Temperature,
-    DateTime HeatFrom,
-    DateTime Start,
-    DateTime End,
-    DateTime? DueAt,
+    LocalDateTime HeatFrom,
+    LocalDateTime Start,
+    LocalDateTime End,
+    LocalDateTime? DueAt,
     double LateMinutes,
     string Why,
     bool Running,
     string PersonId,
     bool Moved,
-    DateTime? SetUpFrom,
+    LocalDateTime? SetUpFrom,
     string Platens
 );
 
@@ -61,7 +62,7 @@ public sealed record PressLaneView(
 public sealed record HandsView(string Id, string Name, IReadOnlyList<Stretch> Here);
 
 /// <summary>From, to: wall clock.</summary>
-public sealed record Stretch(DateTime From, DateTime To);
+public sealed record Stretch(LocalDateTime From, LocalDateTime To);
 
 /// <summary>Work without a place on this day.</summary>
 /// <param name="OrderId">Order.</param>
@@ -86,11 +87,11 @@ public sealed record TrayView(string OrderId, string Code, string What, double M
 /// <param name="LateCount">Orders late as planned.</param>
 /// <param name="Promise">The order in hand: its promise with its chain, or null.</param>
 public sealed record PressDayView(
-    DateOnly Day,
+    LocalDate Day,
     string Title,
-    DateTime? Open,
-    DateTime? Close,
-    DateTime Now,
+    LocalDateTime? Open,
+    LocalDateTime? Close,
+    LocalDateTime Now,
     IReadOnlyList<PressLaneView> Lanes,
     IReadOnlyList<TrayView> Tray,
     double PressingMinutes,

@@ -5,6 +5,7 @@ using Hepno.Core.Quoting;
 using Hepno.Core.Recipes;
 using Hepno.Core.Shop;
 using Hepno.Web.Held;
+using NodaTime;
 
 namespace Hepno.Web.Views;
 
@@ -14,7 +15,7 @@ internal static class PressDays
     private const int GatherDays = 6;
 
     public static PressDayView Day(
-        DateOnly day,
+        LocalDate day,
         string? inHand,
         IReadOnlyList<OrderCase> open,
         FloorPlan floor,
@@ -29,18 +30,14 @@ internal static class PressDays
         foreach (
             var press in book.Presses.Concat(
                 book.Benches()
-                    .Where(b =>
-                        floor.Placed.Any(p =>
-                            p.PressId == b.Id && p.Parts.Any(x => DateOnly.FromDateTime(x.Start) == day)
-                        )
-                    )
+                    .Where(b => floor.Placed.Any(p => p.PressId == b.Id && p.Parts.Any(x => x.Start.Date == day)))
             )
         )
         {
             var batches = floor
                 .Placed.Where(p => p.PressId == press.Id)
                 .SelectMany(p =>
-                    p.Parts.Where(x => DateOnly.FromDateTime(x.Start) == day)
+                    p.Parts.Where(x => x.Start.Date == day)
                         .Select(part => Batch(p, part, cases[p.Work.OrderId], press, f))
                 )
                 .OrderBy(b => b.Start)
@@ -85,7 +82,7 @@ internal static class PressDays
             floor.Now,
             lanes,
             tray,
-            all.Sum(b => (b.End - b.Start).TotalMinutes),
+            all.Sum(b => b.End.MinutesSince(b.Start)),
             changes,
             [
                 .. floor
@@ -101,8 +98,8 @@ internal static class PressDays
 
     public static GatherView Gather(IReadOnlyList<OrderCase> open, FloorPlan floor, ShopBook book)
     {
-        var days = new List<DateTime>();
-        for (var d = DateOnly.FromDateTime(floor.Now); days.Count < GatherDays; d = d.AddDays(1))
+        var days = new List<LocalDateTime>();
+        for (var d = floor.Now.Date; days.Count < GatherDays; d = d.PlusDays(1))
         {
             if (floor.Hours.On(d) is { } hours)
             {
@@ -111,7 +108,7 @@ internal static class PressDays
         }
         var lanes = open.Where(c => c.Standing.Station == Station.Gather)
             .Select(c => Lane(c, floor, book))
-            .OrderBy(l => l.PromisedAt ?? DateTime.MaxValue)
+            .OrderBy(l => l.PromisedAt ?? WallClock.Never)
             .ToList();
         return new(floor.Now, days, lanes);
     }
@@ -140,9 +137,7 @@ internal static class PressDays
                         )!
                     )
                 )
-                .Where(x =>
-                    x.Then is not null && Math.Abs((x.Now.ReadyAt - x.Then.ReadyAt).TotalMinutes) >= 1 && which(x)
-                )
+                .Where(x => x.Then is not null && Math.Abs(x.Now.ReadyAt.MinutesSince(x.Then.ReadyAt)) >= 1 && which(x))
                 .OrderByDescending(x => x.Now.LateMinutes)
                 .Select(x =>
                     x.Now.Parts.Count == 0
@@ -196,7 +191,7 @@ internal static class PressDays
         var spare =
             late ? $"{Shown.Duration(placed!.LateMinutes * 60)} late: {placed.Why}"
             : placed is not null && c.Order.Ask.DueAt is { } due
-                ? $"spare {Shown.Duration((due - placed.ReadyAt).TotalSeconds)}"
+                ? $"spare {Shown.Duration(due.MinutesSince(placed.ReadyAt) * 60)}"
             : facts.Gathering.Approval is null ? "not planned before their yes"
             : "";
         return new(

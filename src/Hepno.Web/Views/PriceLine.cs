@@ -52,10 +52,7 @@ internal sealed record PriceLine(string What, IReadOnlyList<PriceSince> Steps)
                                 .. steps.Select(
                                     (s, i) =>
                                         new PriceSince(
-                                            Shown.DayAndYear(
-                                                DateOnly.FromDateTime(WallClock.Local(s.From, n.Identity.TimeZone)),
-                                                n.Format
-                                            ),
+                                            Shown.DayAndYear(WallClock.Day(s.From, n.Identity.TimeZone), n.Format),
                                             s.Price,
                                             i == steps.Count - 1
                                         )

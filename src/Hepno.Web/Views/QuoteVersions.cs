@@ -4,6 +4,7 @@ using Hepno.Core.Quoting;
 using Hepno.Store;
 using Hepno.Web.Held;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 
 namespace Hepno.Web.Views;
 
@@ -25,7 +26,7 @@ internal static class QuoteVersions
     )
     {
         var f = now.Numbers.Format;
-        string At(DateTime utc) => Shown.Moment(WallClock.Local(utc, now.Numbers.Identity.TimeZone), f);
+        string At(Instant utc) => Shown.Moment(WallClock.Local(utc, now.Numbers.Identity.TimeZone), f);
         var earlier = QuoteStore
             .OfOrder(connection, orderId)
             .Where(q => q.Id != nowId)

@@ -1,4 +1,5 @@
 using Hepno.Core.Quoting;
+using NodaTime;
 
 namespace Hepno.Web.Views;
 
@@ -8,7 +9,7 @@ namespace Hepno.Web.Views;
 /// <param name="Notes">Margin notes for the owner; never printed.</param>
 /// <param name="Before">Earlier versions, the last one first.</param>
 public sealed record QuoteView(
-    DateTime? Sent,
+    LocalDateTime? Sent,
     FrozenQuote Quote,
     IReadOnlyList<MarginNote> Notes,
     IReadOnlyList<QuoteVersion> Before

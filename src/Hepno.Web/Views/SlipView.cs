@@ -5,6 +5,7 @@ using Hepno.Core.Orders;
 using Hepno.Core.Planning;
 using Hepno.Core.Quoting;
 using Hepno.Core.Shop;
+using NodaTime;
 
 namespace Hepno.Web.Views;
 
@@ -68,7 +69,7 @@ public sealed record SlipView(
         OrderCase c,
         IReadOnlyList<Band?> bands,
         ShopBook book,
-        DateTime wall,
+        LocalDateTime wall,
         PlacedOrder? placed
     )
     {
@@ -91,7 +92,7 @@ public sealed record SlipView(
         ];
         if (order.Ask.DueAt is not null || whole is not null)
         {
-            var day = order.Ask.DueAt is { } due ? Shown.Day(DateOnly.FromDateTime(due), f) : "no day";
+            var day = order.Ask.DueAt is { } due ? Shown.Day(due.Date, f) : "no day";
             rows.Add(
                 new(
                     "Due",
@@ -232,7 +233,13 @@ public sealed record SlipView(
     private static string PiecesNote(OrderCase c) =>
         c.Run is { Counted: > 0 } run ? $"{run.Good} good, {run.Spoiled} spoiled" : "";
 
-    private static string DueNote(OrderCase c, Promise? promise, PlacedOrder? placed, FigureFormat f, DateTime wall)
+    private static string DueNote(
+        OrderCase c,
+        Promise? promise,
+        PlacedOrder? placed,
+        FigureFormat f,
+        LocalDateTime wall
+    )
     {
         var due = c.Order.Ask.DueAt;
         if (c.Order.Facts.Sending.HandOver is { } handed)
@@ -252,7 +259,7 @@ public sealed record SlipView(
             return $"promised {Shown.Moment(promised, f)}";
         }
         return promise is not null ? $"ready {(promise.At > due ? "only " : "")}{Shown.Moment(promise.At, f)}"
-            : due is { } at ? Shown.Clock(TimeOnly.FromDateTime(at), f)
+            : due is { } at ? Shown.Clock(at.TimeOfDay, f)
             : "none asked for";
     }
 

@@ -4,6 +4,7 @@ using Hepno.Core.Methods;
 using Hepno.Core.Shop;
 using Hepno.Core.Stock;
 using Hepno.Web.Devices;
+using NodaTime;
 
 namespace Hepno.Web.Views;
 
@@ -20,7 +21,7 @@ internal static class SparesView
         AskInHand ask,
         IReadOnlyList<SizeCount> bought,
         SpareChance spoiled,
-        DateOnly today,
+        LocalDate today,
         FigureFormat f
     )
     {

@@ -1,5 +1,7 @@
+using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
+using NodaTime;
 
 namespace Hepno.Web.Wire;
 
@@ -8,6 +10,10 @@ internal static class ApiDocument
 {
     public static void Describe(OpenApiOptions options)
     {
+        options.CreateSchemaReferenceId = type =>
+            Spelled(Nullable.GetUnderlyingType(type.Type) ?? type.Type) is null
+                ? OpenApiOptions.CreateDefaultSchemaReferenceId(type)
+                : null;
         options.AddDocumentTransformer(
             (document, _, _) =>
             {
@@ -21,14 +27,17 @@ internal static class ApiDocument
             (schema, context, _) =>
             {
                 var type = Nullable.GetUnderlyingType(context.JsonTypeInfo.Type) ?? context.JsonTypeInfo.Type;
-                if (type == typeof(decimal))
+                if (Spelled(type) is { } spelled)
                 {
-                    // money has a converter of its own, so its schema must be said
-                    schema.Type =
-                        type == context.JsonTypeInfo.Type
-                            ? JsonSchemaType.Number
-                            : JsonSchemaType.Number | JsonSchemaType.Null;
-                    schema.Format = "double";
+                    schema.Type = type == context.JsonTypeInfo.Type ? spelled.Type : spelled.Type | JsonSchemaType.Null;
+                    schema.Format = spelled.Format;
+                }
+                if (
+                    context.JsonTypeInfo is { Kind: JsonTypeInfoKind.Enumerable, ElementType: { } element }
+                    && Spelled(element) is { } each
+                )
+                {
+                    schema.Items = new OpenApiSchema { Type = each.Type, Format = each.Format };
                 }
                 if (
                     schema.Properties is { Count: > 0 } properties
@@ -42,4 +51,12 @@ internal static class ApiDocument
             }
         );
     }
+
+    // what has a converter of its own: its schema must be said
+    private static (JsonSchemaType Type, string Format)? Spelled(Type type) =>
+        type == typeof(decimal) ? (JsonSchemaType.Number, "double")
+        : type == typeof(LocalDate) ? (JsonSchemaType.String, "date")
+        : type == typeof(LocalTime) ? (JsonSchemaType.String, "time")
+        : type == typeof(LocalDateTime) || type == typeof(Instant) ? (JsonSchemaType.String, "date-time")
+        : null;
 }

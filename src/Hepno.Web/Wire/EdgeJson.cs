@@ -2,6 +2,7 @@ using System.Collections;
 using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
+using NodaTime;
 
 namespace Hepno.Web.Wire;
 
@@ -28,10 +29,10 @@ internal static class EdgeJson
     public const double Largest = 1e9;
 
     /// <summary>The first day a date may name.</summary>
-    public static readonly DateOnly Earliest = new(1900, 1, 1);
+    public static readonly LocalDate Earliest = new(1900, 1, 1);
 
     /// <summary>The last day a date may name.</summary>
-    public static readonly DateOnly Latest = new(2199, 12, 31);
+    public static readonly LocalDate Latest = new(2199, 12, 31);
 
     /// <summary>Holds what these options read to it. After reading, since converters would also change how each kind stands in the API document.</summary>
     public static void Hold(JsonSerializerOptions json) =>
@@ -49,11 +50,13 @@ internal static class EdgeJson
                 $"is {number.ToString("0.###e0", CultureInfo.InvariantCulture)}",
                 "Send a number within a thousand million of 0."
             ),
-            DateOnly day when day < Earliest || day > Latest => (
+            LocalDate day when day < Earliest || day > Latest => (
                 $"is {day:yyyy-MM-dd}",
                 $"Send a day from {Earliest:yyyy-MM-dd} to {Latest:yyyy-MM-dd}."
             ),
-            DateTime moment => Wrong(DateOnly.FromDateTime(moment)),
+            DateOnly day => Wrong(LocalDate.FromDateOnly(day)),
+            LocalDateTime moment => Wrong(moment.Date),
+            Instant at => Wrong(at.InUtc().Date),
             _ => null,
         };
 
@@ -73,8 +76,9 @@ internal static class EdgeJson
                     && (
                         kind == typeof(string)
                         || kind == typeof(double)
-                        || kind == typeof(DateOnly)
-                        || kind == typeof(DateTime)
+                        || kind == typeof(LocalDate)
+                        || kind == typeof(LocalDateTime)
+                        || kind == typeof(Instant)
                     )
                 )
                 .ToArray();

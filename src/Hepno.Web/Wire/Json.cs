@@ -4,6 +4,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using Hepno.Core.Orders;
+using Hepno.Store;
 
 namespace Hepno.Web.Wire;
 
@@ -20,6 +21,10 @@ internal static class Json
         json.RespectNullableAnnotations = true;
         json.RespectRequiredConstructorParameters = true;
         json.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
+        foreach (var converter in TimesJson.Converters)
+        {
+            json.Converters.Add(converter);
+        }
         return json;
     }
 
