@@ -1,3 +1,4 @@
+using Hepno.Core.Ids;
 using Hepno.Store.Documents;
 using Microsoft.Data.Sqlite;
 using NodaTime;
@@ -46,6 +47,10 @@ public sealed class Aggregate<T>(
 
     public Versioned<T>? Get(SqliteConnection connection, string id) => load(connection, id).FirstOrDefault();
 
+    /// <summary>The thing of an id, or null.</summary>
+    public Versioned<T>? Get<TId>(SqliteConnection connection, TId id)
+        where TId : struct, IId => Get(connection, id.Text);
+
     public List<Versioned<T>> All(SqliteConnection connection) => load(connection, null);
 
     /// <summary>Ids of all there are, for reading very many one by one.</summary>
@@ -74,6 +79,10 @@ public sealed class Aggregate<T>(
             : null;
 
     /// <summary>Every state a thing has had, oldest first, with when it began to hold (UTC); states older than are kept are left out.</summary>
+    public List<(Instant From, T Value)> States<TId>(SqliteConnection connection, TId id)
+        where TId : struct, IId => States(connection, id.Text);
+
+    /// <inheritdoc cref="States{TId}"/>
     public List<(Instant From, T Value)> States(SqliteConnection connection, string id)
     {
         var past = connection.Query(

@@ -10,7 +10,7 @@ public static class CureStore
         new("cure", "cure", (connection, id) => Load(connection, Rows.Only(id, "id"), ("@id", id)), b => b.Id, Write);
 
     /// <summary>Batches with prints of an order, newest first.</summary>
-    public static List<Versioned<CureBatch>> OfOrder(SqliteConnection connection, string orderId) =>
+    public static List<Versioned<CureBatch>> OfOrder(SqliteConnection connection, OrderId orderId) =>
         Load(connection, "id IN (SELECT cure_id FROM cure_print WHERE order_id = @order)", ("@order", orderId));
 
     /// <summary>Batches of a printer, newest first.</summary>

@@ -40,7 +40,7 @@ public static class CustomerStore
                     r => new Versioned<Customer>(Of(r), r.Long("version")),
                     ("@id", id)
                 ),
-            c => c.Id,
+            c => c.Id.Text,
             (connection, c, version) =>
                 connection.Put(
                     "customer",

@@ -39,7 +39,7 @@ internal static class DesignStore
                     ),
                     ("@id", id)
                 ),
-            d => d.Id,
+            d => d.Id.Text,
             (connection, d, version) =>
                 connection.Put(
                     "artwork",

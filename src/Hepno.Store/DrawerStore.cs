@@ -13,7 +13,7 @@ namespace Hepno.Store;
 public static class DrawerStore
 {
     /// <summary>Identity of what is left over of an order's design.</summary>
-    public static string IdOf(string designId, double widthIn, double heightIn, string productId) =>
+    public static string IdOf(DesignId designId, double widthIn, double heightIn, string productId) =>
         string.Create(CultureInfo.InvariantCulture, $"{designId} {widthIn:0.##}x{heightIn:0.##} {productId}");
 
     /// <summary>Everything in the drawer, by name; what the shop keeps is there when it is empty too.</summary>
@@ -31,7 +31,7 @@ public static class DrawerStore
                 kept.Add(
                     new(
                         IdOf(design, more.WidthIn, more.HeightIn, more.FilmId),
-                        Aggregates.Designs.Get(connection, design)?.Value.Name ?? design,
+                        Aggregates.Designs.Get(connection, design.Text)?.Value.Name ?? design.Text,
                         more.WidthIn,
                         more.HeightIn,
                         design,
@@ -65,8 +65,8 @@ public static class DrawerStore
     /// <param name="exceptLine">Nor only this line's of it.</param>
     public static Dictionary<string, int> SpokenFor(
         SqliteConnection connection,
-        string exceptOrder,
-        string exceptLine
+        OrderId exceptOrder,
+        LineId exceptLine
     ) =>
         connection
             .Query(
@@ -80,7 +80,7 @@ public static class DrawerStore
 
     private static List<(
         string? KeptId,
-        string? DesignId,
+        DesignId? DesignId,
         double WidthIn,
         double HeightIn,
         string FilmId,
@@ -102,7 +102,7 @@ public static class DrawerStore
                     r.Text("key").StartsWith("kept ", StringComparison.Ordinal)
                         ? r.Text("key")["kept ".Length..]
                         : null,
-                    r.TextOrNull("design_id"),
+                    r.IdOrNull<DesignId>("design_id"),
                     r.Real("width_in"),
                     r.Real("height_in"),
                     r.Text("film_id"),

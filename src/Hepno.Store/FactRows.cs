@@ -123,20 +123,20 @@ internal sealed class FactRows(OrderRows rows)
         a => [("id", a.Id), ("name", a.Name), ("hash", a.Hash), ("bytes", a.Bytes), ("at", a.At)]
     );
 
-    private readonly ILookup<string, OfferedWay> offers = rows.Of(Offers);
-    private readonly ILookup<string, LastTime> lastTimes = rows.Of(LastTimes);
-    private readonly ILookup<string, LineLayout> layouts = rows.Layouts();
-    private readonly ILookup<string, FromDrawer> drawer = rows.Of(Drawer);
-    private readonly ILookup<string, JoinedFilm> joined = rows.Of(Joined);
-    private readonly ILookup<string, FromRemnant> remnants = rows.Of(Remnants);
-    private readonly ILookup<string, RiskTaken> risks = rows.Of(Risks);
-    private readonly ILookup<string, GatherItem> items = rows.Of(Items);
-    private readonly ILookup<string, PressedOn> pressed = rows.Of(Pressed);
-    private readonly ILookup<string, MovedLine> moves = rows.Of(Moves);
-    private readonly ILookup<string, CountedSize> counted = rows.Of(Counted);
-    private readonly ILookup<string, PartDelivery> parts = rows.Of(Parts);
-    private readonly ILookup<string, (int Part, CountedSize Size)> partPieces = rows.Of(PartPieces);
-    private readonly ILookup<string, Attachment> attached = rows.Of(Attached);
+    private readonly ILookup<OrderId, OfferedWay> offers = rows.Of(Offers);
+    private readonly ILookup<OrderId, LastTime> lastTimes = rows.Of(LastTimes);
+    private readonly ILookup<OrderId, LineLayout> layouts = rows.Layouts();
+    private readonly ILookup<OrderId, FromDrawer> drawer = rows.Of(Drawer);
+    private readonly ILookup<OrderId, JoinedFilm> joined = rows.Of(Joined);
+    private readonly ILookup<OrderId, FromRemnant> remnants = rows.Of(Remnants);
+    private readonly ILookup<OrderId, RiskTaken> risks = rows.Of(Risks);
+    private readonly ILookup<OrderId, GatherItem> items = rows.Of(Items);
+    private readonly ILookup<OrderId, PressedOn> pressed = rows.Of(Pressed);
+    private readonly ILookup<OrderId, MovedLine> moves = rows.Of(Moves);
+    private readonly ILookup<OrderId, CountedSize> counted = rows.Of(Counted);
+    private readonly ILookup<OrderId, PartDelivery> parts = rows.Of(Parts);
+    private readonly ILookup<OrderId, (int Part, CountedSize Size)> partPieces = rows.Of(PartPieces);
+    private readonly ILookup<OrderId, Attachment> attached = rows.Of(Attached);
 
     /// <summary>What has happened to the order under the reader.</summary>
     public OrderFacts Of(Rows.Row r, IReadOnlyList<Decision> decisions)
@@ -174,7 +174,7 @@ internal sealed class FactRows(OrderRows rows)
         ];
 
     /// <summary>Replaces what of it stands in rows of their own.</summary>
-    public static void Write(SqliteConnection connection, string id, OrderFacts facts)
+    public static void Write(SqliteConnection connection, OrderId id, OrderFacts facts)
     {
         Offers.Write(connection, id, facts.Choice.Offered);
         LastTimes.Write(connection, id, facts.Choice.LastTimes);

@@ -30,7 +30,7 @@ internal static class KeptPrintStore
                             r.Text("name"),
                             r.Real("width_in"),
                             r.Real("height_in"),
-                            r.TextOrNull("design_id"),
+                            r.IdOrNull<DesignId>("design_id"),
                             r.Text("product_id"),
                             r.Int("keep"),
                             r.Int("good_days"),

@@ -10,7 +10,7 @@ internal static class LayoutStore
     /// <param name="connection">The database.</param>
     /// <param name="inside">Which orders: a condition on order_id.</param>
     /// <param name="values">Its values.</param>
-    public static ILookup<string, LineLayout> Of(
+    public static ILookup<OrderId, LineLayout> Of(
         SqliteConnection connection,
         string inside,
         params ReadOnlySpan<(string, object?)> values
@@ -21,7 +21,7 @@ internal static class LayoutStore
                 $"SELECT * FROM order_layout_design WHERE {inside} ORDER BY order_id, position",
                 r =>
                     (
-                        Of: (r.Text("order_id"), r.Text("line_id")),
+                        Of: (r.Id<OrderId>("order_id"), r.Id<LineId>("line_id")),
                         Value: new LaidDesign(
                             r.Text("key"),
                             r.Real("width_in"),
@@ -41,7 +41,7 @@ internal static class LayoutStore
                 $"SELECT * FROM order_layout_copy WHERE {inside} ORDER BY order_id, position",
                 r =>
                     (
-                        Of: (r.Text("order_id"), r.Text("line_id")),
+                        Of: (r.Id<OrderId>("order_id"), r.Id<LineId>("line_id")),
                         Value: new LaidCopy(
                             r.Text("key"),
                             r.Int("sheet"),
@@ -59,8 +59,8 @@ internal static class LayoutStore
                 $"SELECT * FROM order_layout WHERE {inside} ORDER BY order_id, position",
                 r =>
                     (
-                        Of: r.Text("order_id"),
-                        Line: r.Text("line_id"),
+                        Of: r.Id<OrderId>("order_id"),
+                        Line: r.Id<LineId>("line_id"),
                         FilmId: r.Text("film_id"),
                         On: r.Text("on_key"),
                         Seed: r.Int("seed"),
@@ -82,7 +82,7 @@ internal static class LayoutStore
             );
     }
 
-    public static void Write(SqliteConnection connection, string orderId, IReadOnlyList<LineLayout> layouts)
+    public static void Write(SqliteConnection connection, OrderId orderId, IReadOnlyList<LineLayout> layouts)
     {
         connection.Replace("order_layout", "order_id", orderId, layouts, l =>
             [("line_id", l.LineId), ("film_id", l.FilmId), ("on_key", l.On), ("seed", l.Seed), ("steps", l.Steps)]

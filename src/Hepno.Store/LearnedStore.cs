@@ -8,7 +8,7 @@ namespace Hepno.Store;
 /// <param name="OrderId">Order.</param>
 /// <param name="Version">The version of it that stands.</param>
 /// <param name="LastEvent">Its last verdict so far.</param>
-public sealed record ToLearn(string OrderId, long Version, long LastEvent);
+public sealed record ToLearn(OrderId OrderId, long Version, long LastEvent);
 
 /// <summary>What each order that was handed over has taught. Follows from the orders and their verdicts, so it has no versions and no history.</summary>
 public static class LearnedStore

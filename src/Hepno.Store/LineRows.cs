@@ -20,7 +20,7 @@ internal sealed class LineRows
         x => [("line_id", x.LineId), ("size", x.Value.Size), ("name", x.Value.Name), ("number", x.Value.Number)]
     );
 
-    private static readonly OrderTable<OfLine<(string PlacementId, ColourCut Cut)>> Cuts = new(
+    private static readonly OrderTable<OfLine<(PlacementId PlacementId, ColourCut Cut)>> Cuts = new(
         "placement_cut",
         r =>
             new(
@@ -56,12 +56,12 @@ internal sealed class LineRows
                     r.Int("colours"),
                     r.Flag("gradient"),
                     r.Real("thinnest_line_pt"),
-                    r.TextOrNull("design_id"),
+                    r.IdOrNull<DesignId>("design_id"),
                     r.Flag("by_size"),
                     r.Word<OwnText>("own"),
                     null,
                     r.IntOrNull("stitches"),
-                    r.TextOrNull("on_top_of"),
+                    r.IdOrNull<PlacementId>("on_top_of"),
                     r.Word<VinylFinish>("finish")
                 )
             ),
@@ -92,7 +92,7 @@ internal sealed class LineRows
             (
                 new(
                     r.Text("id"),
-                    r.TextOrNull("style_id"),
+                    r.IdOrNull<StyleId>("style_id"),
                     r.TextOrNull("colourway_id"),
                     [],
                     [],
@@ -128,30 +128,32 @@ internal sealed class LineRows
             ]
     );
 
-    private readonly ILookup<string, (AskLine Line, Decision? Decision)> lines;
-    private readonly ILookup<(string, string), OfLine<SizeCount>> sizes;
-    private readonly ILookup<(string, string), OfLine<OwnPiece>> names;
-    private readonly ILookup<(string, string), OfLine<Placement>> placements;
-    private readonly ILookup<(string, string, string), OfLine<(string PlacementId, ColourCut Cut)>> cuts;
+    private readonly ILookup<OrderId, (AskLine Line, Decision? Decision)> lines;
+    private readonly ILookup<(OrderId, LineId), OfLine<SizeCount>> sizes;
+    private readonly ILookup<(OrderId, LineId), OfLine<OwnPiece>> names;
+    private readonly ILookup<(OrderId, LineId), OfLine<Placement>> placements;
+    private readonly ILookup<(OrderId, LineId, PlacementId), OfLine<(PlacementId PlacementId, ColourCut Cut)>> cuts;
     private readonly PlaceBook places;
 
     /// <summary>Reads them.</summary>
     public LineRows(OrderRows rows)
     {
-        static (string, string) Line(Rows.Row r) => (r.Text("order_id"), r.Text("line_id"));
+        static (OrderId, LineId) Line(Rows.Row r) => (r.Text("order_id"), r.Text("line_id"));
         lines = rows.Of(Lines);
         sizes = rows.By(Sizes, Line);
         names = rows.By(Names, Line);
         placements = rows.By(Placements, Line);
-        cuts = rows.By(Cuts, r => (r.Text("order_id"), r.Text("line_id"), r.Text("placement_id")));
+        cuts = rows.By(Cuts, r =>
+            (r.Id<OrderId>("order_id"), r.Id<LineId>("line_id"), r.Id<PlacementId>("placement_id"))
+        );
         places = PlaceStore.Book(rows.Connection);
     }
 
     /// <summary>An order's lines.</summary>
-    public IReadOnlyList<AskLine> Of(string orderId) => [.. lines[orderId].Select(l => Whole(orderId, l.Line))];
+    public IReadOnlyList<AskLine> Of(OrderId orderId) => [.. lines[orderId].Select(l => Whole(orderId, l.Line))];
 
     /// <summary>What was decided for an order's lines.</summary>
-    public IReadOnlyList<Decision> DecisionsOf(string orderId) =>
+    public IReadOnlyList<Decision> DecisionsOf(OrderId orderId) =>
         [.. lines[orderId].Select(l => l.Decision).OfType<Decision>()];
 
     /// <summary>Replaces an order's lines.</summary>
@@ -172,7 +174,7 @@ internal sealed class LineRows
     private static List<OfLine<T>> OfLines<T>(IReadOnlyList<AskLine> lines, Func<AskLine, IEnumerable<T>> of) =>
         [.. lines.SelectMany(l => of(l).Select(value => new OfLine<T>(l.Id, value)))];
 
-    private AskLine Whole(string orderId, AskLine line)
+    private AskLine Whole(OrderId orderId, AskLine line)
     {
         var own = names[(orderId, line.Id)].Select(n => n.Value).ToList();
         return line with
@@ -183,7 +185,7 @@ internal sealed class LineRows
         };
     }
 
-    private Placement Whole(string orderId, string lineId, Placement placement)
+    private Placement Whole(OrderId orderId, LineId lineId, Placement placement)
     {
         var colours = cuts[(orderId, lineId, placement.Id)].Select(c => c.Value.Cut).ToList();
         return placement with
@@ -194,5 +196,5 @@ internal sealed class LineRows
     }
 
     /// <summary>A value that hangs on a line.</summary>
-    private sealed record OfLine<T>(string LineId, T Value);
+    private sealed record OfLine<T>(LineId LineId, T Value);
 }

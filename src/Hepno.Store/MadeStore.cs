@@ -26,7 +26,7 @@ public static class MadeStore
     }
 
     /// <summary>What other orders made of an order's artwork, each with the last time its run began; an artwork whose picture has changed since was not made.</summary>
-    public static IReadOnlyList<MadeBefore> Before(SqliteConnection connection, string orderId)
+    public static IReadOnlyList<MadeBefore> Before(SqliteConnection connection, OrderId orderId)
     {
         var zone = SettingsStore.TimeZone(connection);
         return connection.Query(

@@ -9,7 +9,7 @@ namespace Hepno.Store;
 internal sealed record OrderTable<T>(string Table, Func<Rows.Row, T> Read, Func<T, (string, object?)[]> Columns)
 {
     /// <summary>Replaces an order's rows.</summary>
-    public void Write(SqliteConnection connection, string orderId, IReadOnlyList<T> values) =>
+    public void Write(SqliteConnection connection, OrderId orderId, IReadOnlyList<T> values) =>
         connection.Replace(Table, "order_id", orderId, values, Columns);
 }
 
@@ -23,7 +23,7 @@ internal sealed class OrderRows(SqliteConnection connection, string where, (stri
     public SqliteConnection Connection => connection;
 
     /// <summary>A table's values by order.</summary>
-    public ILookup<string, T> Of<T>(OrderTable<T> table) => By(table, r => r.Text("order_id"));
+    public ILookup<OrderId, T> Of<T>(OrderTable<T> table) => By(table, r => r.Id<OrderId>("order_id"));
 
     /// <summary>A table's values by what they hang on.</summary>
     public ILookup<TKey, T> By<TKey, T>(OrderTable<T> table, Func<Rows.Row, TKey> key) =>
@@ -36,7 +36,7 @@ internal sealed class OrderRows(SqliteConnection connection, string where, (stri
             .ToLookup(x => x.Key, x => x.Value);
 
     /// <summary>Layouts by order.</summary>
-    public ILookup<string, Core.Gang.LineLayout> Layouts() => LayoutStore.Of(connection, Inside, values);
+    public ILookup<OrderId, Core.Gang.LineLayout> Layouts() => LayoutStore.Of(connection, Inside, values);
 
     private string Inside => $"order_id IN (SELECT id FROM orders WHERE {where})";
 }

@@ -19,7 +19,7 @@ public static class OrderStore
             "order",
             "orders",
             (connection, id) => Load(connection, Rows.Only(id, "id"), ("@id", id)),
-            o => o.Id,
+            o => o.Id.Text,
             Write,
             new(OrderLift.Lift)
         );
@@ -35,11 +35,11 @@ public static class OrderStore
         );
 
     /// <summary>A customer's orders, oldest first.</summary>
-    public static List<Versioned<Order>> OfCustomer(SqliteConnection connection, string customerId) =>
+    public static List<Versioned<Order>> OfCustomer(SqliteConnection connection, CustomerId customerId) =>
         Load(connection, "customer_id = @customer", ("@customer", customerId));
 
     /// <summary>Orders with a placement of an artwork, oldest first.</summary>
-    public static List<Versioned<Order>> OfDesign(SqliteConnection connection, string designId) =>
+    public static List<Versioned<Order>> OfDesign(SqliteConnection connection, DesignId designId) =>
         Load(connection, "id IN (SELECT order_id FROM placement WHERE design_id = @design)", ("@design", designId));
 
     /// <summary>The number the next order gets.</summary>
@@ -50,19 +50,22 @@ public static class OrderStore
     public static int Count(SqliteConnection connection) => (int)connection.Scalar("SELECT count(*) FROM orders");
 
     /// <summary>Prints of the orders made since a moment, by the way their line is decided for.</summary>
-    public static IReadOnlyList<(string MethodId, long Prints)> PrintsSince(SqliteConnection connection, Instant utc) =>
+    public static IReadOnlyList<(MethodId MethodId, long Prints)> PrintsSince(
+        SqliteConnection connection,
+        Instant utc
+    ) =>
         connection.Query(
             """
             SELECT l.decision_method AS method, sum(pieces * (SELECT count(*) FROM placement p WHERE p.order_id = s.order_id AND p.line_id = s.line_id)) AS prints
             FROM orders o JOIN order_size s ON s.order_id = o.id JOIN order_line l ON l.order_id = s.order_id AND l.id = s.line_id
             WHERE o.created_at >= @since AND l.decision_method IS NOT NULL GROUP BY l.decision_method
             """,
-            r => (r.Text("method"), r.Long("prints")),
+            r => (r.Id<MethodId>("method"), r.Long("prints")),
             ("@since", utc)
         );
 
     /// <summary>The open order whose film lies on another's layout, by its number; null for none.</summary>
-    public static int? JoinedWith(SqliteConnection connection, string orderId) =>
+    public static int? JoinedWith(SqliteConnection connection, OrderId orderId) =>
         connection
             .Query(
                 "SELECT o.number FROM order_joined j JOIN orders o ON o.id = j.order_id WHERE j.with_order = @id AND o.closed_at IS NULL",
@@ -152,7 +155,7 @@ public static class OrderStore
 
     private static Ask Ask(Rows.Row r, IReadOnlyList<AskLine> lines) =>
         new(
-            r.TextOrNull("customer_id"),
+            r.IdOrNull<CustomerId>("customer_id"),
             lines,
             r.DayOrNull("due_date"),
             r.TimeOrNull("due_time"),

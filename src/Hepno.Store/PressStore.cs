@@ -108,7 +108,7 @@ internal static class PressStore
                     ("@id", id)
                 );
             },
-            p => p.Id,
+            p => p.Id.Text,
             (connection, p, version) =>
             {
                 connection.Put(

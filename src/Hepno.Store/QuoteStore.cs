@@ -42,7 +42,7 @@ public static class QuoteStore
     }
 
     /// <summary>Lines of the quotes that stand for orders not handed over, by order.</summary>
-    public static ILookup<string, QuotedLine> StandingLines(SqliteConnection connection) =>
+    public static ILookup<OrderId, QuotedLine> StandingLines(SqliteConnection connection) =>
         connection
             .Query(
                 """
@@ -50,7 +50,7 @@ public static class QuoteStore
                 """,
                 r =>
                     (
-                        Of: r.Text("order_id"),
+                        Of: r.Id<OrderId>("order_id"),
                         Line: new QuotedLine(
                             r.Text("line_id"),
                             r.Text("method_id"),
@@ -72,7 +72,7 @@ public static class QuoteStore
     }
 
     /// <summary>All quotes of an order, withdrawn ones too, oldest first.</summary>
-    public static List<StoredQuote> OfOrder(SqliteConnection connection, string orderId) =>
+    public static List<StoredQuote> OfOrder(SqliteConnection connection, OrderId orderId) =>
         connection.Query($"SELECT {Columns} FROM quote WHERE order_id = @id ORDER BY sent_at", Map, ("@id", orderId));
 
     /// <summary>Ids of all quotes of the shop, oldest first.</summary>
@@ -97,7 +97,7 @@ public static class QuoteStore
         );
 
     /// <summary>The quote that stands for an order, or null.</summary>
-    public static StoredQuote? Standing(SqliteConnection connection, string orderId) =>
+    public static StoredQuote? Standing(SqliteConnection connection, OrderId orderId) =>
         connection
             .Query(
                 $"SELECT {Columns} FROM quote WHERE order_id = @id AND withdrawn_at IS NULL ORDER BY sent_at DESC LIMIT 1",
@@ -107,7 +107,7 @@ public static class QuoteStore
             .FirstOrDefault();
 
     /// <summary>The quotes that stand, by order.</summary>
-    public static Dictionary<string, StoredQuote> AllStanding(SqliteConnection connection) =>
+    public static Dictionary<OrderId, StoredQuote> AllStanding(SqliteConnection connection) =>
         connection
             .Query(
                 $"SELECT {Columns} FROM quote WHERE withdrawn_at IS NULL AND order_id IN (SELECT id FROM orders WHERE closed_at IS NULL) ORDER BY sent_at",
@@ -122,7 +122,7 @@ public static class QuoteStore
             connection.Query("SELECT document FROM quote WHERE id = @id", r => r.Bytes("document"), ("@id", id))[0]
         );
 
-    public static byte[]? Pdf(SqliteConnection connection, string orderId) =>
+    public static byte[]? Pdf(SqliteConnection connection, OrderId orderId) =>
         connection
             .Query(
                 "SELECT pdf FROM quote WHERE order_id = @id AND withdrawn_at IS NULL ORDER BY sent_at DESC LIMIT 1",

@@ -48,9 +48,9 @@ public static class RemnantStore
     /// <summary>Which pieces orders use, with each order's number: it follows from the orders as they stand, and a line made otherwise by now uses none.</summary>
     public static List<(
         string RemnantId,
-        string OrderId,
-        string LineId,
-        string PlacementId,
+        OrderId OrderId,
+        LineId LineId,
+        PlacementId PlacementId,
         int Layer,
         int Number
     )> Uses(SqliteConnection connection) =>
@@ -59,9 +59,9 @@ public static class RemnantStore
             r =>
                 (
                     r.Text("remnant_id"),
-                    r.Text("order_id"),
-                    r.Text("line_id"),
-                    r.Text("placement_id"),
+                    r.Id<OrderId>("order_id"),
+                    r.Id<LineId>("line_id"),
+                    r.Id<PlacementId>("placement_id"),
                     r.Int("layer"),
                     r.Int("number")
                 ),

@@ -1,4 +1,6 @@
 using System.Runtime.CompilerServices;
+using Hepno.Core.Ids;
+using Hepno.Core.Measures;
 using Microsoft.Data.Sqlite;
 using NodaTime;
 using NodaTime.Text;
@@ -103,7 +105,7 @@ internal static class Rows
         this SqliteConnection connection,
         string table,
         string owner,
-        string id,
+        object id,
         IReadOnlyList<T> items,
         Func<T, (string, object?)[]> columns
     )
@@ -152,11 +154,13 @@ internal static class Rows
         {
             null => DBNull.Value,
             decimal money => Micros(money),
+            Share share => Micros(share.Part),
             Instant at => Instants.Format(at),
             LocalDateTime wall => Walls.Format(wall),
             LocalDate day => LocalDatePattern.Iso.Format(day),
             LocalTime time => Hours.Format(time),
             Enum word => word.ToString(),
+            IId id => id.Text,
             bool flag => flag ? 1L : 0L,
             _ => value,
         };
@@ -169,6 +173,12 @@ internal static class Rows
         public string Text(string column) => reader.GetString(reader.GetOrdinal(column));
 
         public string? TextOrNull(string column) => At(column) is { } i ? reader.GetString(i) : null;
+
+        public TId Id<TId>(string column)
+            where TId : struct, IId<TId> => TId.From(Text(column));
+
+        public TId? IdOrNull<TId>(string column)
+            where TId : struct, IId<TId> => TextOrNull(column) is { } t ? TId.From(t) : null;
 
         public int Int(string column) => reader.GetInt32(reader.GetOrdinal(column));
 
@@ -183,6 +193,8 @@ internal static class Rows
         public bool Flag(string column) => Int(column) != 0;
 
         public decimal Money(string column) => reader.GetInt64(reader.GetOrdinal(column)) / 1_000_000m;
+
+        public Share Share(string column) => new(Money(column));
 
         public decimal? MoneyOrNull(string column) => At(column) is { } i ? reader.GetInt64(i) / 1_000_000m : null;
 

@@ -12,7 +12,7 @@ public static class RunStore
         .ToLookup(l => l.Of, l => l.Lap);
 
     /// <summary>Adds an event; sent again it is the same event. Returns false when it was already here.</summary>
-    public static bool Add(SqliteConnection connection, string orderId, RunEvent e, Instant receivedAt)
+    public static bool Add(SqliteConnection connection, OrderId orderId, RunEvent e, Instant receivedAt)
     {
         var added =
             connection.Changed(
@@ -46,12 +46,12 @@ public static class RunStore
                     ("seconds", lap.Seconds)
                 );
             }
-            ChangeStore.Add(connection, "run", orderId, 0, receivedAt);
+            ChangeStore.Add(connection, "run", orderId.Text, 0, receivedAt);
         }
         return added;
     }
 
-    public static List<RunEvent> Of(SqliteConnection connection, string orderId)
+    public static List<RunEvent> Of(SqliteConnection connection, OrderId orderId)
     {
         var laps = Laps(
             connection,
@@ -66,7 +66,7 @@ public static class RunStore
     }
 
     /// <summary>Events of an order received from a moment on.</summary>
-    public static HashSet<string> Since(SqliteConnection connection, string orderId, Instant utc) =>
+    public static HashSet<string> Since(SqliteConnection connection, OrderId orderId, Instant utc) =>
         [
             .. connection.Query(
                 "SELECT event_id FROM run_event WHERE order_id = @id AND received_at >= @from",
@@ -91,9 +91,9 @@ public static class RunStore
         """;
 
     /// <summary>Pieces that came good over a press from a moment on, by order and line, the newest order first.</summary>
-    public static List<(string OrderId, string LineId, int Pieces)> PressedSince(
+    public static List<(OrderId OrderId, LineId LineId, int Pieces)> PressedSince(
         SqliteConnection connection,
-        string pressId,
+        PressId pressId,
         Instant utc
     ) =>
         connection.Query(
@@ -101,13 +101,13 @@ public static class RunStore
             WITH counted AS MATERIALIZED (SELECT r.order_id, r.line_id, (SELECT count(DISTINCT e.piece_no) FROM {ItsGood}) AS good FROM {LinesOverPress})
             SELECT c.order_id, c.line_id, c.good FROM counted c JOIN orders o ON o.id = c.order_id WHERE c.good > 0 ORDER BY o.number DESC
             """,
-            r => (r.Text("order_id"), r.Text("line_id"), r.Int("good")),
+            r => (r.Id<OrderId>("order_id"), r.Id<LineId>("line_id"), r.Int("good")),
             ("@press", pressId),
             ("@from", utc)
         );
 
     /// <summary>How many they are, counted no further than asked: of what has worn out nobody needs to know by how much.</summary>
-    public static int CountPressedSince(SqliteConnection connection, string pressId, Instant utc, int most) =>
+    public static int CountPressedSince(SqliteConnection connection, PressId pressId, Instant utc, int most) =>
         (int)
             connection.Scalar(
                 $"SELECT count(*) FROM (SELECT DISTINCT r.order_id, r.line_id, e.piece_no FROM {LinesOverPress}, {ItsGood} LIMIT @most)",
@@ -117,16 +117,16 @@ public static class RunStore
             );
 
     /// <summary>Events of all orders on the line, by order; their laps are left out, as counts do not need them.</summary>
-    public static ILookup<string, RunEvent> OfOpen(SqliteConnection connection) =>
+    public static ILookup<OrderId, RunEvent> OfOpen(SqliteConnection connection) =>
         connection
             .Query(
                 "SELECT * FROM run_event WHERE order_id IN (SELECT id FROM orders WHERE closed_at IS NULL) ORDER BY seq",
-                r => (Of: r.Text("order_id"), Event: Map(r, None))
+                r => (Of: r.Id<OrderId>("order_id"), Event: Map(r, None))
             )
             .ToLookup(e => e.Of, e => e.Event);
 
     /// <summary>Events of an order with when they were received (UTC), in that order.</summary>
-    public static List<(Instant ReceivedAt, RunEvent Event)> Received(SqliteConnection connection, string orderId)
+    public static List<(Instant ReceivedAt, RunEvent Event)> Received(SqliteConnection connection, OrderId orderId)
     {
         var laps = Laps(
             connection,

@@ -60,7 +60,7 @@ internal static class SettingsStore
                     r.Text("id"),
                     r.Text("name"),
                     r.Money("wage_micros"),
-                    r.Money("on_costs_micros"),
+                    r.Share("on_costs_micros"),
                     [.. days[r.Text("id")]],
                     r.TimeOrNull("lunch_from"),
                     r.Int("lunch_minutes"),
@@ -122,7 +122,7 @@ internal static class SettingsStore
                         new(
                             Policy(r, "retail", "margin_share_micros"),
                             Policy(r, "wholesale", "wholesale_margin_micros"),
-                            r.Money("least_margin_micros"),
+                            r.Share("least_margin_micros"),
                             r.Money("minimum_charge_micros"),
                             r.Money("rounding_step_micros"),
                             r.Word<InversionRule>("inversion"),
@@ -134,10 +134,10 @@ internal static class SettingsStore
                             r.Money("rule_of_thumb_micros")
                         ),
                         new(
-                            r.Money("fee_share_micros"),
+                            r.Share("fee_share_micros"),
                             r.Money("fee_fixed_micros"),
                             r.Word<FeeBase>("fee_base"),
-                            r.Money("tax_share_micros")
+                            r.Share("tax_share_micros")
                         ),
                         new(
                             packagings.Count == 0 ? Packaging.Default : packagings,
@@ -166,7 +166,7 @@ internal static class SettingsStore
                             r.Text("unattended") is { Length: > 0 } alone ? alone.Split('\n') : [],
                             r.Real("test_minutes")
                         ),
-                        new(r.Money("deposit_share_micros"), r.Int("validity_days"))
+                        new(r.Share("deposit_share_micros"), r.Int("validity_days"))
                     ),
                     r.Long("version")
                 ));
@@ -347,7 +347,7 @@ internal static class SettingsStore
     private static PricePolicy Policy(Rows.Row r, string channel, string margin) =>
         new(
             r.Word<PolicyKind>($"{channel}_kind"),
-            r.Money(margin),
+            r.Share(margin),
             r.Money($"{channel}_multiple_micros"),
             r.Word<MultipleBase>($"{channel}_of"),
             r.Money($"{channel}_hour_micros")

@@ -57,7 +57,7 @@ public class ArtworkJudgeTests
             ]
         )
         {
-            Artworks = new Dictionary<string, ArtworkReport> { ["d"] = report },
+            Artworks = new Dictionary<DesignId, ArtworkReport> { ["d"] = report },
         };
 
     [Fact]

@@ -609,7 +609,7 @@ public class FurtherMethodTests
                 TariffPerKwh = 0,
                 Spoilage = [new("dtf-bought", 0)],
             },
-            Fees = Book.Numbers.Fees with { Share = 0, Fixed = 0 },
+            Fees = Book.Numbers.Fees with { Share = default, Fixed = 0 },
         };
         IReadOnlyList<string> Said(IDecorationMethod m, ShopBook book) =>
             LeavesOut.Sentences(ask, m.Answer(ask, book).Decorations, book);

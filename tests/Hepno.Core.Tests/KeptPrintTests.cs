@@ -46,7 +46,7 @@ public class KeptPrintTests
         double h,
         string film,
         bool same
-    ) => Assert.Equal(same, Tern.Is(art, w, h, film));
+    ) => Assert.Equal(same, Tern.Is(art is null ? (DesignId?)null : art, w, h, film));
 
     [Fact]
     public void What_cannot_be_is_not_kept()

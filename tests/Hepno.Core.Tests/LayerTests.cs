@@ -48,7 +48,7 @@ public class LayerTests
         OutsidePrinters = [Quayside],
     };
 
-    private static Placement Front(string id, double w, double h, double coverage, string? on = null) =>
+    private static Placement Front(string id, double w, double h, double coverage, PlacementId? on = null) =>
         MethodTests.Front(w, h) with
         {
             Id = id,

@@ -55,7 +55,13 @@ public class MadeBeforeTests
         string? design = "crest",
         bool dark = true
     ) =>
-        MethodTests.Ask(50, MethodTests.Front(w, h, 2) with { DesignId = design }) with
+        MethodTests.Ask(
+            50,
+            MethodTests.Front(w, h, 2) with
+            {
+                DesignId = design is null ? (DesignId?)null : design,
+            }
+        ) with
         {
             Colourway = dark
                 ? new("black", "Black", "#22252b", ColourClass.Dark)

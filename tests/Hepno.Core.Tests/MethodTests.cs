@@ -387,7 +387,7 @@ public class MethodTests
                 {
                     Prices = ShopNumbers.Default.Prices with
                     {
-                        Retail = PricePolicy.Default with { MarginShare = 0.98m },
+                        Retail = PricePolicy.Default with { MarginShare = new(0.98m) },
                     },
                 }
             ).Problems(),

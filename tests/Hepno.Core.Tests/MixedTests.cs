@@ -65,7 +65,7 @@ public class MixedTests
 
     private static AskInHand Both(int pieces) => MethodTests.Ask(pieces, Back, Chest);
 
-    private static Mixed Mix(string key) => Mixed.Find(key)!;
+    private static Mixed Mix(MethodId key) => Mixed.Find(key)!;
 
     [Fact]
     public void A_key_names_each_placement_and_its_way()
@@ -273,7 +273,7 @@ public class MixedTests
             RibbonTests.Agrees(ribbon, at, RibbonTests.Full(at, Book), Book);
         }
         Assert.Contains(ribbon.Cheapest, s => Mixed.Find(s.MethodId) is not null);
-        Assert.Contains(ribbon.Cheapest, s => s.MethodId.Length > 0 && Mixed.Find(s.MethodId) is null);
+        Assert.Contains(ribbon.Cheapest, s => !s.MethodId.IsNone && Mixed.Find(s.MethodId) is null);
         // where a mix is hardly cheaper than a single way of as good a verdict it is not held up
         foreach (var s in ribbon.Cheapest.Where(s => Mixed.Find(s.MethodId) is not null))
         {

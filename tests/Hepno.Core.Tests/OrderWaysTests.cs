@@ -89,7 +89,7 @@ public class OrderWaysTests
                 .ToList();
             Assert.Equal(all.OrderBy(x => x.Kind).ThenBy(x => x.Total).First().Id, way.MethodId);
         }
-        Assert.NotEmpty(ways.OneId);
+        Assert.False(ways.OneId.IsNone);
         Assert.StartsWith("each line its best way (", ways.Sentences[0], StringComparison.Ordinal);
     }
 

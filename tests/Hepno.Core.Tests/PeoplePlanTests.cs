@@ -12,12 +12,12 @@ public class PeoplePlanTests
 {
     private static readonly LocalDateTime Monday = new(2026, 6, 1, 9, 0, 0);
     private static readonly IReadOnlyList<DayHours> Nine = ShopNumbers.Default.Week.Days;
-    private static readonly Person Wren = new("w", "Wren", 18, 0.1m, Nine, new(12, 0), 60, []);
+    private static readonly Person Wren = new("w", "Wren", 18, new(0.1m), Nine, new(12, 0), 60, []);
     private static readonly Person Ines = new(
         "i",
         "Ines",
         14,
-        0,
+        default,
         [.. Nine.Select(d => d.Open is null ? d : new DayHours(new(10, 0), new(14, 0)))],
         null,
         0,
@@ -158,7 +158,7 @@ public class PeoplePlanTests
                         )
                         .ToList();
                     Assert.Equal(works.Sum(w => w.Pieces), parts.Sum(p => p.Pieces));
-                    foreach (var same in parts.GroupBy(p => p.PressId).Concat(parts.GroupBy(p => p.PersonId)))
+                    foreach (var same in parts.GroupBy(p => p.PressId.Text).Concat(parts.GroupBy(p => p.PersonId)))
                     {
                         var inTime = same.OrderBy(p => p.Start).ToList();
                         Assert.All(inTime.Zip(inTime.Skip(1)), x =>

@@ -94,7 +94,7 @@ public class PressKindTests
     public void The_press_of_a_line_covers_its_prints_and_an_iron_comes_last()
     {
         Press small = MethodTests.Gannet with { Id = "dab", PlatenWidthIn = 6, PlatenHeightIn = 8 };
-        string Of(params Press[] presses) =>
+        PressId Of(params Press[] presses) =>
             LineFloor.PressOf(MethodTests.Ask(10), MethodTests.Book with { Presses = presses }).Id;
         // the print is 9 × 4
         Assert.Equal("g", Of(small, MethodTests.Gannet));

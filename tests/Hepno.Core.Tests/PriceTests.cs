@@ -33,12 +33,12 @@ public class PriceTests
         {
             var policy = new PricePolicy(
                 Enum.Parse<PolicyKind>(row[0]),
-                Of(row[1]),
+                new(Of(row[1])),
                 Of(row[2]),
                 Enum.Parse<MultipleBase>(row[3]),
                 Of(row[4])
             );
-            var fees = new FeeTerms(Of(row[8]), Of(row[9]), Of(row[10]), Enum.Parse<FeeBase>(row[11]));
+            var fees = new FeeTerms(new(Of(row[8])), new(Of(row[9])), Of(row[10]), Enum.Parse<FeeBase>(row[11]));
             var cost = Costing(Of(row[5]), Of(row[6]), double.Parse(row[7], CultureInfo.InvariantCulture));
             Assert.Equal(Of(row[12]), Math.Round(policy.Price(cost, fees), 4, MidpointRounding.AwayFromZero));
         }
@@ -51,11 +51,11 @@ public class PriceTests
         {
             var n = ShopNumbers.Default with
             {
-                Fees = ShopNumbers.Default.Fees with { Share = 0 },
+                Fees = ShopNumbers.Default.Fees with { Share = default },
                 Prices = ShopNumbers.Default.Prices with
                 {
-                    Retail = PricePolicy.Default with { MarginShare = Of(row[1]) },
-                    LeastMarginShare = Of(row[3]),
+                    Retail = PricePolicy.Default with { MarginShare = new(Of(row[1])) },
+                    LeastMarginShare = new(Of(row[3])),
                     MinimumCharge = Of(row[4]),
                     RoundingStep = Of(row[5]),
                 },
@@ -78,23 +78,29 @@ public class PriceTests
             .Sample(
                 (cents, margin, fee, tax, feeBase) =>
                 {
-                    var fees = new FeeTerms(fee / 100m, tax / 100m, 0.40m, (FeeBase)feeBase);
+                    var fees = new FeeTerms(new(fee / 100m), new(tax / 100m), 0.40m, (FeeBase)feeBase);
                     var cost = Costing(cents / 100m, cents / 200m);
-                    var byMargin = new PricePolicy(PolicyKind.Margin, margin / 100m, 2, MultipleBase.AllCosts, 0).Price(
-                        cost,
-                        fees
-                    );
+                    var byMargin = new PricePolicy(
+                        PolicyKind.Margin,
+                        new(margin / 100m),
+                        2,
+                        MultipleBase.AllCosts,
+                        0
+                    ).Price(cost, fees);
                     Assert.Equal(
                         (double)(byMargin * margin / 100m),
                         (double)(byMargin - cost.Cost.Value - fees.On(byMargin)),
                         1e-9
                     );
-                    var byHour = new PricePolicy(PolicyKind.Hourly, 0, 2, MultipleBase.AllCosts, 40).Price(cost, fees);
+                    var byHour = new PricePolicy(PolicyKind.Hourly, default, 2, MultipleBase.AllCosts, 40).Price(
+                        cost,
+                        fees
+                    );
                     Assert.Equal(4.0, (double)(byHour - cost.Cost.Value - fees.On(byHour)), 1e-9);
                     var n = ShopNumbers.Default with
                     {
-                        Fees = ShopNumbers.Default.Fees with { Share = fee / 100m, TaxShare = tax / 100m },
-                        Prices = ShopNumbers.Default.Prices with { LeastMarginShare = margin / 100m },
+                        Fees = ShopNumbers.Default.Fees with { Share = new(fee / 100m), TaxShare = new(tax / 100m) },
+                        Prices = ShopNumbers.Default.Prices with { LeastMarginShare = new(margin / 100m) },
                     };
                     var charged = UnitPrice
                         .Reckon(cost, 7, n.Prices, Channel.Wholesale, n.Fees.Terms(), n.Format)
@@ -115,8 +121,8 @@ public class PriceTests
     {
         var n = ShopNumbers.Default with
         {
-            Fees = ShopNumbers.Default.Fees with { Share = 0 },
-            Prices = ShopNumbers.Default.Prices with { LeastMarginShare = 0.2m },
+            Fees = ShopNumbers.Default.Fees with { Share = default },
+            Prices = ShopNumbers.Default.Prices with { LeastMarginShare = new(0.2m) },
         };
         Assert.Equal(
             new UnitPrice(typed, how),
@@ -130,7 +136,7 @@ public class PriceTests
         var retail = PricePolicy.Default with { Kind = PolicyKind.Multiple, Multiple = 3 };
         var n = ShopNumbers.Default with
         {
-            Fees = ShopNumbers.Default.Fees with { Share = 0 },
+            Fees = ShopNumbers.Default.Fees with { Share = default },
             Prices = ShopNumbers.Default.Prices with { RoundingStep = 0, MinimumCharge = 0, Retail = retail },
         };
         Assert.Equal(30m, UnitPrice.Reckon(Costing(10), 5, n.Prices, Channel.Retail, n.Fees.Terms(), n.Format).Price);
@@ -158,7 +164,7 @@ public class PriceTests
                 {
                     Prices = ShopNumbers.Default.Prices with
                     {
-                        Retail = new(kind, margin, multiple, MultipleBase.AllCosts, perHour),
+                        Retail = new(kind, new(margin), multiple, MultipleBase.AllCosts, perHour),
                     },
                 }
             ).Problems(),

@@ -107,7 +107,7 @@ public class RibbonTests
     }
 
     /// <summary>What a piece costs by every single way that can and by the mixes that are worth it, in full.</summary>
-    internal static Dictionary<string, decimal> Full(AskInHand at, ShopBook book)
+    internal static Dictionary<MethodId, decimal> Full(AskInHand at, ShopBook book)
     {
         var single = DecorationMethods
             .All.Select(m => (m.Id, Answer: m.Answer(at, book)))
@@ -130,7 +130,7 @@ public class RibbonTests
     }
 
     /// <summary>The ribbon's cheapest at a quantity is the full computation's, or costs within 1 in 100.</summary>
-    internal static void Agrees(QuantityRibbon ribbon, AskInHand at, Dictionary<string, decimal> full, ShopBook book)
+    internal static void Agrees(QuantityRibbon ribbon, AskInHand at, Dictionary<MethodId, decimal> full, ShopBook book)
     {
         var said = ribbon.Cheapest.Single(s => s.From <= at.Pieces && at.Pieces <= s.To).MethodId;
         var cheapest = full.MinBy(x => x.Value);
@@ -140,7 +140,7 @@ public class RibbonTests
         );
     }
 
-    private static decimal CostOf(string methodId, AskInHand at, ShopBook book) =>
+    private static decimal CostOf(MethodId methodId, AskInHand at, ShopBook book) =>
         LineCost.Reckon(at, DecorationMethods.Find(methodId)!.Answer(at, book).Decorations, book).Cost.Value;
 
     [Fact]

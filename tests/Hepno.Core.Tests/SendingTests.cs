@@ -156,11 +156,11 @@ public class SendingTests
                 PricePolicy.Default with
                 {
                     Kind = Enum.Parse<PolicyKind>(row[0]),
-                    MarginShare = Of(row[1]),
+                    MarginShare = new(Of(row[1])),
                     Multiple = Of(row[1]),
                     PerHour = 40,
                 },
-                new FeeTerms(Of(row[2]), Of(row[3]))
+                new FeeTerms(new(Of(row[2])), new(Of(row[3])))
             );
             Assert.Equal(new SizeSurcharge("2XL", 2, Of(row[5])), Assert.Single(on));
         }

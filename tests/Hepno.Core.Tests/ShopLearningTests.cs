@@ -31,7 +31,7 @@ public class ShopLearningTests
             []
         );
 
-    private static readonly Dictionary<string, (double, double)> Set = new() { ["dtf-bought"] = (0.015, 0.015) };
+    private static readonly Dictionary<MethodId, (double, double)> Set = new() { ["dtf-bought"] = (0.015, 0.015) };
 
     [Fact]
     public void Seconds_and_spoilage_stand_by_method_and_place()

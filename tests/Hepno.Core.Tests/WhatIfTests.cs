@@ -177,15 +177,15 @@ public class WhatIfTests
         {
             Numbers = Book.Numbers with
             {
-                Fees = Book.Numbers.Fees with { Share = 0, Fixed = 0 },
-                Prices = Book.Numbers.Prices with { LeastMarginShare = 0.2m },
+                Fees = Book.Numbers.Fees with { Share = default, Fixed = 0 },
+                Prices = Book.Numbers.Prices with { LeastMarginShare = new(0.2m) },
             },
         };
         var cost = LineCost.Reckon(Ask, new DtfBought().Answer(Ask, plain).Decorations, plain).Cost.Value;
         var price = cost / 0.75m;
         var now = Recosted.Reckon(Ask, "dtf-bought", price, cost, plain, new());
         Assert.Equal((cost, false), (now.CostNow, now.FellUnder));
-        Assert.Equal((0.25, 0.25), ((double)now.MarginThen, (double)now.MarginNow));
+        Assert.Equal((0.25, 0.25), ((double)now.MarginThen.Part, (double)now.MarginNow.Part));
         // a floor over both is not fallen under; one between is; what was under before is not said again
         Recosted At(decimal floor, decimal then) =>
             Recosted.Reckon(
@@ -195,7 +195,10 @@ public class WhatIfTests
                 then,
                 plain with
                 {
-                    Numbers = plain.Numbers with { Prices = plain.Numbers.Prices with { LeastMarginShare = floor } },
+                    Numbers = plain.Numbers with
+                    {
+                        Prices = plain.Numbers.Prices with { LeastMarginShare = new(floor) },
+                    },
                 },
                 new()
             );

@@ -46,7 +46,7 @@ public class WorkedExamples
             In("fees", 0.30m)
         );
 
-    private static readonly FeeTerms Fees = new(0.029m, 0);
+    private static readonly FeeTerms Fees = new(new(0.029m), default);
 
     private static void Near(double printed, double unit, double actual) =>
         Assert.InRange(actual, printed - (unit / 2), printed + (unit / 2));
@@ -104,16 +104,16 @@ public class WorkedExamples
     public void Example_1_prices_and_profit()
     {
         var cost = PieceCost.Reckon(Example1);
-        Near4(19.8111, PricePolicy.ByMargin(cost.Cost.Value, 0.45m, Fees));
+        Near4(19.8111, PricePolicy.ByMargin(cost.Cost.Value, new(0.45m), Fees));
         Near4(23.3856, PricePolicy.ByMultiple(cost.Cost.Value, 2.2m, Fees));
         Near4(23.9444, PricePolicy.ByMultiple(cost.Materials, 3.0m, Fees));
         Near4(13.8660, PricePolicy.ByHour(cost.Cost.Value, 40m, (double)cost.HandsSeconds.Value, Fees));
         var at18 = Outcome.At(18m, cost, Fees, 18m);
         Near4(7.1564, at18.Profit.Value);
-        Near(39.76, 0.01, (double)at18.MarginShare * 100);
+        Near(39.76, 0.01, (double)at18.MarginShare.Percent);
         Near(91.10, 0.01, (double)at18.ProfitAnHour.Value);
         Near(109.10, 0.01, (double)at18.TakeHomeAnHour.Value);
-        Near4(17.6188, new FeeTerms(0.029m, 0.08m).OfOrder(540m, 14m, 0.30m, 1));
+        Near4(17.6188, new FeeTerms(new(0.029m), new(0.08m)).OfOrder(540m, 14m, 0.30m, 1));
     }
 
     [Fact]
@@ -165,5 +165,5 @@ public class WorkedExamples
 
     [Fact]
     public void Example_8_package() =>
-        Assert.Equal(new Package(78.00m, 68.64m, 9.36m), Package.Reckon([18.00m, 34.00m, 26.00m], 0.12m));
+        Assert.Equal(new Package(78.00m, 68.64m, 9.36m), Package.Reckon([18.00m, 34.00m, 26.00m], new(0.12m)));
 }

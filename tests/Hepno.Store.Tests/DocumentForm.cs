@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
+using Hepno.Core.Ids;
 using NodaTime;
 
 namespace Hepno.Store.Tests;
@@ -60,6 +61,7 @@ internal static class DocumentForm
                     .Order(StringComparer.Ordinal)
             )
         : type == typeof(string) ? "text"
+        : type.IsAssignableTo(typeof(IId)) ? "text"
         : type == typeof(bool) ? "flag"
         : type == typeof(LocalDateTime) ? "wall"
         : type == typeof(Instant) ? "instant"

@@ -23,13 +23,13 @@ public class NumbersLiftTests
         Assert.Equal(("Tern & Tallow", "letter"), (n.Identity.Name, n.Identity.Paper));
         Assert.Equal(
             (0.029m, 0.30m, FeeBase.Everything, 0.08m),
-            (n.Fees.Share, n.Fees.Fixed, n.Fees.Base, n.Fees.TaxShare)
+            (n.Fees.Share.Part, n.Fees.Fixed, n.Fees.Base, n.Fees.TaxShare.Part)
         );
         Assert.Equal((2, 4, 0.6), (n.Week.People.Count, n.Rates.FixedCosts.Count, n.Rates.ProductiveShare));
-        Assert.Equal((0.35m, 0.25m), (n.Prices.Retail.MarginShare, n.Prices.Wholesale.MarginShare));
+        Assert.Equal((0.35m, 0.25m), (n.Prices.Retail.MarginShare.Part, n.Prices.Wholesale.MarginShare.Part));
         Assert.Equal(
             (0.5m, 14, 3, 4),
-            (n.Terms.DepositShare, n.Terms.ValidityDays, n.Floor.SwapMinutes, n.Packing.ParcelMinutes)
+            (n.Terms.DepositShare.Part, n.Terms.ValidityDays, n.Floor.SwapMinutes, n.Packing.ParcelMinutes)
         );
         Assert.Empty(n.Problems());
         // every figure of the list stands somewhere in the parts; what it had not is a starting value
@@ -48,7 +48,7 @@ public class NumbersLiftTests
         list["retail"]!["marginShare"] = 0.41m;
         list.Remove("unattended");
         var n = Numbers.Read(list.ToJsonString());
-        Assert.Equal((0.41m, 0.41m), (n.Prices.Retail.MarginShare, n.Prices.Wholesale.MarginShare));
+        Assert.Equal((0.41m, 0.41m), (n.Prices.Retail.MarginShare.Part, n.Prices.Wholesale.MarginShare.Part));
         Assert.Equal((Packaging.Default, PriceRules.UsualSteps), (n.Packing.Packagings, n.Prices.TierSteps), Same);
         Assert.Equal((1, 0), (n.Floor.HandsFactor, n.Floor.Unattended.Count));
     }

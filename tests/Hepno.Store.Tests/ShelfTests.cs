@@ -403,13 +403,13 @@ public sealed class ShelfTests : IDisposable
                             "w",
                             "Wren",
                             18.5m,
-                            0.13m,
+                            new(0.13m),
                             ShopNumbers.Default.Week.Days,
                             new(12, 30),
                             45,
                             [new(2026, 7, 1), new(2026, 7, 2)]
                         ),
-                        new("i", "Ines", 14, 0, ShopNumbers.Default.Week.Days, null, 0, []),
+                        new("i", "Ines", 14, default, ShopNumbers.Default.Week.Days, null, 0, []),
                     ],
                 },
             }
@@ -593,9 +593,9 @@ public sealed class ShelfTests : IDisposable
                         $"o{n}",
                         n,
                         new Ask(
-                            n is 4 or 42 ? "a"
-                                : n == 5000 ? "b"
-                                : null,
+                            n is 4 or 42 ? new CustomerId("a")
+                                : n == 5000 ? new CustomerId("b")
+                                : (CustomerId?)null,
                             [new("1", null, null, [], [])],
                             null,
                             null,

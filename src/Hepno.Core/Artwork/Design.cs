@@ -15,7 +15,7 @@ namespace Hepno.Core.Artwork;
 /// <param name="CameAs">SHA-256 of the file as it came, where a mend made another; null where it is printed as it came.</param>
 /// <param name="NextTime">What to do otherwise when it is printed again; may be empty.</param>
 public sealed record Design(
-    string Id,
+    DesignId Id,
     string Name,
     string Kind,
     string Hash,

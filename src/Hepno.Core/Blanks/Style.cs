@@ -130,7 +130,7 @@ public sealed record OnHand(string ColourwayId, string Size, int Pieces);
 /// <param name="Cloth">What else is known of its cloth; null for nothing.</param>
 /// <param name="Buying">How it is bought beside its list price; null for by the piece at the list price.</param>
 public sealed record Style(
-    string Id,
+    StyleId Id,
     string Name,
     string Supplier,
     GarmentKind Kind,

@@ -7,10 +7,10 @@ namespace Hepno.Core.Comparing;
 /// <param name="MethodId">Which.</param>
 /// <param name="Sentence">The recommendation with its reason.</param>
 /// <param name="GivesUp">What another that fits would have been better at; empty where it is best at all.</param>
-public sealed record Advice(string MethodId, string Sentence, IReadOnlyList<string> GivesUp)
+public sealed record Advice(MethodId MethodId, string Sentence, IReadOnlyList<string> GivesUp)
 {
     /// <summary>Two costs are told apart from here on, as a share (docs/trade 8: within it time and feel decide).</summary>
-    public const decimal CloseShare = 0.03m;
+    public static readonly Share CloseShare = new(0.03m);
 
     private const double LeastSeconds = 60;
 
@@ -60,7 +60,7 @@ public sealed record Advice(string MethodId, string Sentence, IReadOnlyList<stri
     /// <param name="methodId">What was chosen.</param>
     /// <param name="own">The owner's words; may be empty.</param>
     /// <param name="f">How figures are written.</param>
-    public static string Kept(Comparison comparison, string methodId, string own, FigureFormat f)
+    public static string Kept(Comparison comparison, MethodId methodId, string own, FigureFormat f)
     {
         if (comparison.Bands.FirstOrDefault(b => b.MethodId == methodId) is not { } chosen)
         {

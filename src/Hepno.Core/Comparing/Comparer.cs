@@ -187,8 +187,8 @@ public static class Comparer
     /// <param name="dueAt">When it is wanted.</param>
     /// <param name="book">The shop's shelf, floor and numbers.</param>
     public static PressWork WorkOf(
-        string id,
-        string lineId,
+        OrderId id,
+        LineId lineId,
         string code,
         AskInHand ask,
         IReadOnlyList<DecorationPlan> decorations,
@@ -230,9 +230,11 @@ public static class Comparer
                     d.Recipe.Pressure
                 )),
             ],
-            ask.Style.HeatCeilingF,
-            LineFloor.BenchOf(decorations)
-        );
+            ask.Style.HeatCeilingF
+        )
+        {
+            BenchId = LineFloor.BenchOf(decorations),
+        };
     }
 
     private static PlatenBox Pressed(DecorationPlan d) => d.OnPlaten ?? new(d.Placement.WidthIn, d.Placement.HeightIn);

@@ -45,7 +45,7 @@ public sealed record CurvePoint(int Pieces, decimal Cost, decimal Price);
 /// <param name="Surcharges">What dearer sizes add to the price; null or empty where they are averaged into it.</param>
 /// <param name="LeftInAll">What all pieces leave if every method were sold at the comparison's one price, hands beyond the free paid for at their worth: what methods are ranked by. Null in a quote.</param>
 public sealed record Band(
-    string MethodId,
+    MethodId MethodId,
     string Name,
     string Made,
     Verdict Verdict,
@@ -84,7 +84,7 @@ public sealed record Band(
     public IReadOnlyList<string> NotUsed { get; init; } = [];
 
     /// <summary>By which way one of its decorations is done.</summary>
-    public string WayOf(DecorationPlan d) => d.MethodId.Length > 0 ? d.MethodId : MethodId;
+    public MethodId WayOf(DecorationPlan d) => d.MethodId.IsNone ? MethodId : d.MethodId;
 
     /// <summary>What it is like on the garment.</summary>
     public Character Character => Character.Of(MethodId);
@@ -107,7 +107,7 @@ public sealed record Band(
 /// <param name="MethodId">Key.</param>
 /// <param name="Name">On screen.</param>
 /// <param name="Reasons">Deciding reason first.</param>
-public sealed record Fold(string MethodId, string Name, IReadOnlyList<Reason> Reasons);
+public sealed record Fold(MethodId MethodId, string Name, IReadOnlyList<Reason> Reasons);
 
 /// <summary>All methods held against one ask.</summary>
 /// <param name="Pieces">Pieces compared at.</param>

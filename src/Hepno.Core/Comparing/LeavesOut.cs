@@ -51,7 +51,7 @@ public static class LeavesOut
             {
                 (n.Rates.Wage == 0, "your hands: Numbers says that an hour costs nothing"),
                 (n.Rates.OverheadPerHour == 0, "rent and the rest: Numbers says that there is none"),
-                (n.Fees.Share == 0 && n.Fees.Fixed == 0, "card fees: Numbers says that there are none"),
+                (n.Fees.Share.Part == 0 && n.Fees.Fixed == 0, "card fees: Numbers says that there are none"),
                 (
                     n.Rates.TariffPerKwh == 0 && decorations.Any(d => d.BenchId != ShopBook.Table.Id),
                     "power: Numbers has no price for it"

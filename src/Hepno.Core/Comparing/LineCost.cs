@@ -54,8 +54,8 @@ public static class LineCost
             .Select(
                 (d, i) =>
                     new Attempt(
-                        d.Placement.Id,
-                        $"{d.Placement.At().Name}{(d.Finishes.Length > 0 ? ", finishing press" : "")}",
+                        d.Placement.Id.Text,
+                        $"{d.Placement.At().Name}{(!d.Finishes.IsNone ? ", finishing press" : "")}",
                         d.Material,
                         d.FailureChance,
                         floor.Attended[i] + WorkSteps.Attended(n.Floor.Habits.Apart(d.Preparation)),
@@ -70,7 +70,7 @@ public static class LineCost
                                 Code = $"hour-{d.BenchId}",
                                 Label = $"An hour of {LineFloor.Bench(d.BenchId, book).Name}",
                             },
-                        d.Placement.OnTopOf,
+                        d.Placement.OnTopOf?.Text,
                         d.OneMore
                     )
                     {
@@ -119,7 +119,7 @@ public static class LineCost
             : LandedBlank.Reckon(ask with { Sizes = blanks }, "the ask, and what may be spoiled where they are sent");
 
     private static Figure HourOf(Press place, ShopBook book) =>
-        place.Equipment.Cost(book.Numbers.Rates.TariffPerKwh, tending: book.TendingOf(place.Id, place.Equipment));
+        place.Equipment.Cost(book.Numbers.Rates.TariffPerKwh, tending: book.TendingOf(place.Id.Text, place.Equipment));
 
     /// <summary>How the whole order is packed, or null when nothing the shop has carries it.</summary>
     public static PackingWay? Packed(AskInHand ask, ShopBook book)
@@ -218,7 +218,7 @@ public static class LineCost
     }
 
     // what the order takes once is shared by its pieces: this line bears its pieces' part of it
-    private static decimal ShareOf(AskInHand ask) => (decimal)ask.Pieces / ask.OrderPieces;
+    private static Share ShareOf(AskInHand ask) => new((decimal)ask.Pieces / ask.OrderPieces);
 
     private static Figure OrderMinutes(AskInHand ask, int artworks, ShopBook book)
     {
@@ -276,7 +276,7 @@ public static class LineCost
     private static Figure FixedFees(AskInHand ask, ShopBook book)
     {
         var n = book.Numbers;
-        var payments = n.Terms.DepositShare is > 0 and < 1 ? 2 : 1;
+        var payments = n.Terms.DepositShare.Part is > 0 and < 1 ? 2 : 1;
         List<Figure> parts =
         [
             Figure.Input("fee", "A payment", n.Fees.Fixed, FigureUnit.Money, "Numbers: fees"),
@@ -288,7 +288,7 @@ public static class LineCost
                 Figure.Input(
                     "share",
                     $"{ask.Pieces} of {ask.OrderPieces} pieces",
-                    ShareOf(ask),
+                    ShareOf(ask).Part,
                     FigureUnit.Share,
                     "the ask"
                 )

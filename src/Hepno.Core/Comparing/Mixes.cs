@@ -9,7 +9,12 @@ namespace Hepno.Core.Comparing;
 /// <param name="Place">Its place's name.</param>
 /// <param name="Ways">Keys of methods that can, the best first: a plain yes before one with care, then the least cost.</param>
 /// <param name="Cheapest">The one of the least cost, whatever care it needs; empty where none can.</param>
-public sealed record PlacementWays(string PlacementId, string Place, IReadOnlyList<string> Ways, string Cheapest);
+public sealed record PlacementWays(
+    PlacementId PlacementId,
+    string Place,
+    IReadOnlyList<MethodId> Ways,
+    MethodId Cheapest
+);
 
 /// <summary>Finds the best combinations of ways for a line with several placements.</summary>
 public static class Mixes
@@ -33,7 +38,7 @@ public static class Mixes
                         x.Print.Id,
                         x.Print.At().Name,
                         [.. x.Able.OrderBy(w => w.Kind).ThenBy(w => w.Cost).Select(w => w.Id)],
-                        x.Able.OrderBy(w => w.Cost).Select(w => w.Id).FirstOrDefault("")
+                        x.Able.OrderBy(w => w.Cost).Select(w => w.Id).FirstOrDefault()
                     )),
             ];
 
@@ -76,7 +81,7 @@ public static class Mixes
     /// <param name="cost">What a piece costs by it.</param>
     /// <param name="alone">Verdict and cost of the single ways that can.</param>
     internal static bool IsWorth(VerdictKind kind, decimal cost, IEnumerable<(VerdictKind Kind, decimal Cost)> alone) =>
-        !alone.Any(s => s.Kind <= kind && s.Cost <= cost * (1 + Advice.CloseShare));
+        !alone.Any(s => s.Kind <= kind && s.Cost <= cost * Advice.CloseShare.OnTop);
 
     /// <summary>What is won and lost by a mix, against the cheapest single way of the comparison.</summary>
     /// <param name="mix">A band; of a single way nothing is said.</param>
@@ -136,7 +141,7 @@ public static class Mixes
         return said;
     }
 
-    private static List<(string Id, VerdictKind Kind, decimal Cost)> Able(
+    private static List<(MethodId Id, VerdictKind Kind, decimal Cost)> Able(
         AskInHand alone,
         PartAnswers found,
         ShopBook book
@@ -150,7 +155,7 @@ public static class Mixes
                 ),
         ];
 
-    private static IEnumerable<string> Tried(PlacementWays w) =>
+    private static IEnumerable<MethodId> Tried(PlacementWays w) =>
         w.Ways.Take(PerPlacement).Append(w.Cheapest).Distinct();
 
     private static IEnumerable<Mixed> Combined(IReadOnlyList<PlacementWays> ways)
@@ -159,19 +164,19 @@ public static class Mixes
         {
             yield break;
         }
-        IEnumerable<IReadOnlyList<string>> all =
+        IEnumerable<IReadOnlyList<MethodId>> all =
             ways.Count <= AllCombined
                 ? ways.Aggregate(
-                    (IEnumerable<IReadOnlyList<string>>)
+                    (IEnumerable<IReadOnlyList<MethodId>>)
                         [
                             [],
                         ],
-                    (some, w) => some.SelectMany(s => Tried(w).Select(id => (IReadOnlyList<string>)[.. s, id]))
+                    (some, w) => some.SelectMany(s => Tried(w).Select(id => (IReadOnlyList<MethodId>)[.. s, id]))
                 )
                 : ways.SelectMany(
                     (w, i) =>
                         Tried(w)
-                            .Select(id => (IReadOnlyList<string>)[.. ways.Select((o, k) => k == i ? id : o.Ways[0])])
+                            .Select(id => (IReadOnlyList<MethodId>)[.. ways.Select((o, k) => k == i ? id : o.Ways[0])])
                 );
         foreach (var chosen in all.DistinctBy(c => string.Join(' ', c)).Where(c => c.Distinct().Count() > 1))
         {

@@ -9,7 +9,7 @@ namespace Hepno.Core.Comparing;
 /// <param name="MethodId">Its way.</param>
 /// <param name="Name">On screen.</param>
 /// <param name="Total">Cost of all its pieces.</param>
-public sealed record LineWay(int Line, string MethodId, string Name, decimal Total);
+public sealed record LineWay(int Line, MethodId MethodId, string Name, decimal Total);
 
 /// <summary>Ways of a whole order: each line by its own best, or one way for all of them, which shares a supplier's freight and one heat.</summary>
 /// <param name="Each">Each line by its best: a plain yes before one with care, then the least cost.</param>
@@ -20,7 +20,7 @@ public sealed record LineWay(int Line, string MethodId, string Name, decimal Tot
 public sealed record OrderWays(
     IReadOnlyList<LineWay> Each,
     decimal EachTotal,
-    string OneId,
+    MethodId OneId,
     decimal OneTotal,
     IReadOnlyList<string> Sentences
 )
@@ -120,7 +120,7 @@ public sealed record OrderWays(
 
     private static int Heats(List<Way> ways) =>
         ways.SelectMany(w => w.Decorations)
-            .Where(d => d.BenchId.Length == 0)
+            .Where(d => d.BenchId.IsNone)
             .Select(d => d.Recipe.TemperatureF)
             .Distinct()
             .Count();

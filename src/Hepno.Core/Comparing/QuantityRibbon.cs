@@ -10,21 +10,21 @@ namespace Hepno.Core.Comparing;
 /// <param name="From">First quantity.</param>
 /// <param name="To">Last quantity.</param>
 /// <param name="MethodId">Which way; empty where none can.</param>
-public sealed record RibbonStretch(int From, int To, string MethodId);
+public sealed record RibbonStretch(int From, int To, MethodId MethodId);
 
 /// <summary>A quantity at which another way becomes the cheapest, or the best for the shop.</summary>
 /// <param name="Pieces">From here on.</param>
 /// <param name="From">What was before; empty where nothing could.</param>
 /// <param name="To">What is now.</param>
 /// <param name="Sentence">In words.</param>
-public sealed record Crossing(int Pieces, string From, string To, string Sentence);
+public sealed record Crossing(int Pieces, MethodId From, MethodId To, string Sentence);
 
 /// <summary>Quantities in which two ways cost within 3 in 100 of one another: time and feel decide (docs/trade 8).</summary>
 /// <param name="From">First quantity.</param>
 /// <param name="To">Last quantity.</param>
 /// <param name="MethodId">The cheapest.</param>
 /// <param name="OtherId">The other.</param>
-public sealed record CloseStretch(int From, int To, string MethodId, string OtherId);
+public sealed record CloseStretch(int From, int To, MethodId MethodId, MethodId OtherId);
 
 /// <summary>What a piece costs by one way at every quantity.</summary>
 /// <param name="MethodId">Which way.</param>
@@ -32,7 +32,13 @@ public sealed record CloseStretch(int From, int To, string MethodId, string Othe
 /// <param name="Costs">Money a piece at 1, 2, 3 ...; null where it cannot.</param>
 /// <param name="From">Least quantity it does; null for none.</param>
 /// <param name="WhyNot">Why it does not do less, or nothing at all; empty where it does one.</param>
-public sealed record RibbonLine(string MethodId, string Name, IReadOnlyList<decimal?> Costs, int? From, string WhyNot);
+public sealed record RibbonLine(
+    MethodId MethodId,
+    string Name,
+    IReadOnlyList<decimal?> Costs,
+    int? From,
+    string WhyNot
+);
 
 /// <summary>The cheapest way at every quantity, and where the answer changes.</summary>
 /// <param name="Most">Largest quantity looked at.</param>
@@ -126,8 +132,8 @@ public sealed record QuantityRibbon(
     }
 
     // what is left by each at a quantity, and by the best of them; its key is empty where none fits
-    private static (string Id, IReadOnlyDictionary<string, (decimal Left, VerdictKind Kind)> Of) BestAt(
-        IReadOnlyList<(string Id, RibbonPoint At)> able,
+    private static (MethodId Id, IReadOnlyDictionary<MethodId, (decimal Left, VerdictKind Kind)> Of) BestAt(
+        IReadOnlyList<(MethodId Id, RibbonPoint At)> able,
         int pieces,
         decimal? mark,
         FeeTerms fees,
@@ -137,7 +143,7 @@ public sealed record QuantityRibbon(
         var fitting = able.Where(a => mark is null || a.At.Price <= mark).ToList();
         if (fitting.Count == 0)
         {
-            return ("", new Dictionary<string, (decimal, VerdictKind)>());
+            return ("", new Dictionary<MethodId, (decimal, VerdictKind)>());
         }
         var price = mark ?? fitting.GroupBy(a => a.At.Kind).MinBy(g => g.Key)!.Min(a => a.At.Price);
         decimal Left(RibbonPoint at) => worth.Left(pieces * (price - at.Cost - fees.On(price)), pieces * at.Hours);
@@ -147,7 +153,7 @@ public sealed record QuantityRibbon(
         );
     }
 
-    private static List<RibbonStretch> Stretches(List<string> at)
+    private static List<RibbonStretch> Stretches(List<MethodId> at)
     {
         var stretches = new List<RibbonStretch>();
         for (var i = 0; i < at.Count; i++)
@@ -164,13 +170,13 @@ public sealed record QuantityRibbon(
         return stretches;
     }
 
-    private static List<CloseStretch> Nearly(List<IReadOnlyList<(string Id, RibbonPoint At)>> held)
+    private static List<CloseStretch> Nearly(List<IReadOnlyList<(MethodId Id, RibbonPoint At)>> held)
     {
         var close = new List<CloseStretch>();
         for (var i = 0; i < held.Count; i++)
         {
             var two = held[i].OrderBy(w => w.At.Cost).Take(2).ToList();
-            if (two.Count < 2 || two[1].At.Cost > two[0].At.Cost * (1 + Advice.CloseShare))
+            if (two.Count < 2 || two[1].At.Cost > two[0].At.Cost * Advice.CloseShare.OnTop)
             {
                 continue;
             }
@@ -201,13 +207,13 @@ public sealed record QuantityRibbon(
         var lasting = stretches.Where((s, i) => s.To - s.From >= Alternation || i == stretches.Count - 1).ToList();
         return lasting
             .Zip(lasting.Skip(1))
-            .Where(x => x.First.MethodId != x.Second.MethodId && x.Second.MethodId.Length > 0);
+            .Where(x => x.First.MethodId != x.Second.MethodId && !x.Second.MethodId.IsNone);
     }
 
     private static List<Crossing> Overtaken(
         List<RibbonStretch> stretches,
         List<RibbonLine> lines,
-        List<(string Id, IReadOnlyDictionary<string, (decimal Left, VerdictKind Kind)> Of)> best,
+        List<(MethodId Id, IReadOnlyDictionary<MethodId, (decimal Left, VerdictKind Kind)> Of)> best,
         Func<int, string> about,
         FigureFormat f
     )
@@ -215,9 +221,9 @@ public sealed record QuantityRibbon(
         string Said(RibbonStretch before, RibbonStretch now)
         {
             var of = best[now.From - 1].Of;
-            string Leaves(string id) =>
+            string Leaves(MethodId id) =>
                 $"{Shown.Money(of[id].Left, f)} in all{(of[id].Kind == VerdictKind.WithCare ? ", with care" : "")}";
-            string Name(string id) => lines.First(l => l.MethodId == id).Name.ToLowerInvariant();
+            string Name(MethodId id) => lines.First(l => l.MethodId == id).Name.ToLowerInvariant();
             // what led before may not fit any more
             var against = of.ContainsKey(before.MethodId) ? $"; {Name(before.MethodId)} {Leaves(before.MethodId)}" : "";
             return $"from {now.From} on {Name(now.MethodId)} is better for us: it leaves {about(now.From)}{Leaves(now.MethodId)}{against}";
@@ -225,7 +231,7 @@ public sealed record QuantityRibbon(
         return
         [
             .. Changes(stretches)
-                .Where(c => c.Before.MethodId.Length > 0)
+                .Where(c => !c.Before.MethodId.IsNone)
                 .Select(c => new Crossing(c.Now.From, c.Before.MethodId, c.Now.MethodId, Said(c.Before, c.Now))),
         ];
     }

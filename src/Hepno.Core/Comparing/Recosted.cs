@@ -1,4 +1,5 @@
 using Hepno.Core.Gang;
+using Hepno.Core.Measures;
 using Hepno.Core.Methods;
 using Hepno.Core.Shop;
 
@@ -9,7 +10,7 @@ namespace Hepno.Core.Comparing;
 /// <param name="MarginThen">Profit as a share of the price when it was sent, today's fees taken.</param>
 /// <param name="MarginNow">Profit as a share of the price now.</param>
 /// <param name="FellUnder">True where it was over the floor and is no more, or its way cannot.</param>
-public sealed record Recosted(decimal? CostNow, decimal MarginThen, decimal MarginNow, bool FellUnder)
+public sealed record Recosted(decimal? CostNow, Share MarginThen, Share MarginNow, bool FellUnder)
 {
     /// <summary>One line. Layouts that are settled stay; others, and minutes, are found as for a comparison over quantities.</summary>
     /// <param name="ask">The line with the rest of its order.</param>
@@ -20,7 +21,7 @@ public sealed record Recosted(decimal? CostNow, decimal MarginThen, decimal Marg
     /// <param name="sketch">Shared by all that are re-costed: the same print on the same film is laid once.</param>
     public static Recosted Reckon(
         AskInHand ask,
-        string methodId,
+        MethodId methodId,
         decimal price,
         decimal costThen,
         ShopBook book,
@@ -29,14 +30,14 @@ public sealed record Recosted(decimal? CostNow, decimal MarginThen, decimal Marg
     {
         var floor = book.Numbers.Prices.LeastMarginShare;
         var fees = LineCost.Fees(ask, book).On(price);
-        decimal Margin(decimal cost) => (price - fees - cost) / price;
+        Share Margin(decimal cost) => new((price - fees - cost) / price);
         var at = ask.Laid is null ? ask with { Sketch = sketch } : ask;
         var then = Margin(costThen);
         if (DecorationMethods.Find(methodId)?.Answer(at, book).Decorations is not { Count: > 0 } plans)
         {
-            return new(null, then, 0, true);
+            return new(null, then, default, true);
         }
         var cost = LineCost.Reckon(at, plans, book).Cost.Value;
-        return new(cost, then, Margin(cost), then >= floor && Margin(cost) < floor);
+        return new(cost, then, Margin(cost), then.Part >= floor.Part && Margin(cost).Part < floor.Part);
     }
 }

@@ -68,7 +68,7 @@ internal sealed record RibbonWay(IDecorationMethod Method, IReadOnlyList<RibbonP
     /// <summary>The ways that are held against each other at a quantity: single ones that can, and mixes that are worth it there.</summary>
     /// <param name="i">The quantity, from 0 for one piece.</param>
     /// <param name="all">Every way.</param>
-    public static IReadOnlyList<(string Id, RibbonPoint At)> HeldAt(int i, IReadOnlyList<RibbonWay> all)
+    public static IReadOnlyList<(MethodId Id, RibbonPoint At)> HeldAt(int i, IReadOnlyList<RibbonWay> all)
     {
         var alone = Alone(i, all);
         return

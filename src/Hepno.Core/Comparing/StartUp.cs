@@ -17,7 +17,7 @@ public sealed record StartUpItem(Figure Price, bool IsThere);
 /// <param name="Total">For a shop that has nothing.</param>
 /// <param name="StillToBuy">For this one.</param>
 public sealed record StartUpBudget(
-    string MethodId,
+    MethodId MethodId,
     string Name,
     IReadOnlyList<StartUpItem> Items,
     Figure Total,

@@ -39,7 +39,7 @@ public sealed record CostRates(
         new(18.00m, 7.20m, 0.21m, 0.06m, 25, 5, [], 0.6, [], HandsWorth.ByPlan, 0, 0.95);
 
     /// <summary>Share of a method's attempts that spoil the piece: as learned, else as assumed.</summary>
-    public double SpoilageOf(string methodId, double assumed) =>
+    public double SpoilageOf(MethodId methodId, double assumed) =>
         Spoilage.FirstOrDefault(s => s.MethodId == methodId)?.Share ?? assumed;
 
     /// <summary>The rates with the share of spoiled attempts a method's runs have taught.</summary>

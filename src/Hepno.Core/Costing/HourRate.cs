@@ -46,7 +46,7 @@ public static class HourRate
                                 Figure.Input(
                                     "on-costs",
                                     "On-costs",
-                                    p.OnCostsShare,
+                                    p.OnCostsShare.Part,
                                     FigureUnit.Share,
                                     "Numbers: people"
                                 ),

@@ -16,7 +16,7 @@ public sealed record Person(
     string Id,
     string Name,
     decimal Wage,
-    decimal OnCostsShare,
+    Share OnCostsShare,
     IReadOnlyList<DayHours> Week,
     LocalTime? LunchFrom,
     int LunchMinutes,
@@ -26,7 +26,7 @@ public sealed record Person(
     private const int LongestName = 60;
 
     /// <summary>Money an hour with on-costs.</summary>
-    public decimal LabourRate() => Wage * (1 + OnCostsShare);
+    public decimal LabourRate() => Wage * OnCostsShare.OnTop;
 
     /// <summary>Hours a week, lunch left out.</summary>
     public double HoursAWeek() =>
@@ -73,11 +73,11 @@ public sealed record Person(
                 "Type what an hour is paid."
             );
         }
-        if (OnCostsShare is < 0 or > 2)
+        if (OnCostsShare.Part is < 0 or > 2)
         {
             yield return new(
                 "range",
-                $"{Name}: on-costs of {OnCostsShare * 100:0.##}% are outside 0 to 200%.",
+                $"{Name}: on-costs of {OnCostsShare.Percent:0.##}% are outside 0 to 200%.",
                 $"{where}.onCostsShare",
                 "Type what you pay on top, as a share of the wage."
             );

@@ -14,7 +14,7 @@ public sealed record WorkWeek(IReadOnlyList<DayHours> Days, IReadOnlyList<Person
     /// <summary>Who works here: the people, or the owner alone within the open hours.</summary>
     /// <param name="wage">Money for an hour of the owner.</param>
     public IReadOnlyList<Person> Hands(decimal wage) =>
-        People.Count > 0 ? People : [new Person("owner", "", wage, 0, Days, null, 0, [])];
+        People.Count > 0 ? People : [new Person("owner", "", wage, default, Days, null, 0, [])];
 
     /// <summary>Hours of hands a week: the people's, or the open hours where nobody is named.</summary>
     public double HoursAWeek() =>

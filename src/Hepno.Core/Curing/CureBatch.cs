@@ -48,7 +48,7 @@ public enum CureVerdict
 /// <param name="PlacementId">Which place of it.</param>
 /// <param name="Prints">How many.</param>
 /// <param name="WhiteOnly">True for white ink alone: it has no colour that shows when it is cured.</param>
-public sealed record CuredPrints(string OrderId, string LineId, string PlacementId, int Prints, bool WhiteOnly);
+public sealed record CuredPrints(OrderId OrderId, LineId LineId, PlacementId PlacementId, int Prints, bool WhiteOnly);
 
 /// <summary>Film that was powdered and cured together: under-cured work looks fine and fails in the wash, so it stays known which prints shared a heat (docs/trade 15.3).</summary>
 /// <param name="Id">Identity.</param>
@@ -72,7 +72,7 @@ public sealed record CureBatch(
     int Number,
     string PrinterId,
     LocalDateTime At,
-    string StationId,
+    PressId StationId,
     double TemperatureF,
     double Minutes,
     string By,

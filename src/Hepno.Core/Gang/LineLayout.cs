@@ -49,7 +49,7 @@ public sealed record LaidCopy(string Key, int Sheet, double X, double Y, bool Tu
 /// <param name="Seed">Where the search's chance began; 0 for one brought in.</param>
 /// <param name="Steps">Layings tried.</param>
 public sealed record LineLayout(
-    string LineId,
+    LineId LineId,
     string FilmId,
     string On,
     IReadOnlyList<LaidDesign> Designs,

@@ -26,7 +26,7 @@ public enum LearnedKind
 /// <param name="Spoiled">Spoiled of them; 0 for timings.</param>
 public sealed record LearnedPart(
     LearnedKind Kind,
-    string MethodId,
+    MethodId MethodId,
     string What,
     double Standard,
     double Recorded,

@@ -203,7 +203,7 @@ public static class QuotedAgainstReal
         decimal Attempt(DecorationPlan d, int pass) =>
             d.Material.Value
             + Money.Times(WorkSteps.Attended(numbers.Floor.Habits.Apart(d.Preparation)) / 3600, rate)
-            + Held(d.Placement.Id, quoted.Decorations.Take(pass).Count(b => b.Placement.Id == d.Placement.Id));
+            + Held(d.Placement.Id.Text, quoted.Decorations.Take(pass).Count(b => b.Placement.Id == d.Placement.Id));
         var things = run.Spoiled.Sum(e =>
             start + Held("prep", 0) + quoted.Decorations.Take(e.Pass).Select(Attempt).Sum()
         );

@@ -11,7 +11,7 @@ namespace Hepno.Core.Learning;
 /// <param name="Laps">Standard seconds of each lap, by pass.</param>
 /// <param name="Finishing">Passes that finish what an earlier one began, from 1: what they spoil is its way's, what they do not is no attempt of its own; null for none.</param>
 public sealed record LineRecorded(
-    IReadOnlyList<string> Methods,
+    IReadOnlyList<MethodId> Methods,
     IReadOnlyList<string> Places,
     double StandardSeconds,
     IReadOnlyList<RunEvent> Events,
@@ -25,10 +25,10 @@ public sealed record LineRecorded(
 /// <param name="Standard">By the standards, s a piece.</param>
 /// <param name="Recorded">Mean as recorded, s a piece.</param>
 /// <param name="Timings">Pieces it rests on.</param>
-public sealed record StepLearned(string MethodId, string Step, double Standard, double Recorded, int Timings)
+public sealed record StepLearned(MethodId MethodId, string Step, double Standard, double Recorded, int Timings)
 {
     /// <summary>The method's name on screen.</summary>
-    public string Method => DecorationMethods.Find(MethodId)?.Name ?? MethodId;
+    public string Method => DecorationMethods.Find(MethodId)?.Name ?? MethodId.Text;
 }
 
 /// <summary>Seconds of hands at one print of one method.</summary>
@@ -37,10 +37,10 @@ public sealed record StepLearned(string MethodId, string Step, double Standard, 
 /// <param name="Standard">By the standards, s.</param>
 /// <param name="Recorded">Mean as recorded, s.</param>
 /// <param name="Timings">How many.</param>
-public sealed record SecondsLearned(string MethodId, string Place, double Standard, double Recorded, int Timings)
+public sealed record SecondsLearned(MethodId MethodId, string Place, double Standard, double Recorded, int Timings)
 {
     /// <summary>The method's name on screen.</summary>
-    public string Method => DecorationMethods.Find(MethodId)?.Name ?? MethodId;
+    public string Method => DecorationMethods.Find(MethodId)?.Name ?? MethodId.Text;
 }
 
 /// <summary>Spoiled attempts at one print of one method.</summary>
@@ -48,10 +48,10 @@ public sealed record SecondsLearned(string MethodId, string Place, double Standa
 /// <param name="Place">Where.</param>
 /// <param name="Spoiled">Spoiled.</param>
 /// <param name="Attempts">Of so many.</param>
-public sealed record SpoiledLearned(string MethodId, string Place, int Spoiled, int Attempts)
+public sealed record SpoiledLearned(MethodId MethodId, string Place, int Spoiled, int Attempts)
 {
     /// <summary>The method's name on screen.</summary>
-    public string Method => DecorationMethods.Find(MethodId)?.Name ?? MethodId;
+    public string Method => DecorationMethods.Find(MethodId)?.Name ?? MethodId.Text;
 }
 
 /// <summary>A setting that the record would change.</summary>
@@ -60,7 +60,7 @@ public sealed record SpoiledLearned(string MethodId, string Place, int Spoiled, 
 /// <param name="Now">As it is set.</param>
 /// <param name="Learned">As the record has it, the assumption weighed in.</param>
 /// <param name="Seen">Pieces it rests on.</param>
-public sealed record Candidate(string Key, string MethodId, double Now, double Learned, int Seen);
+public sealed record Candidate(string Key, MethodId MethodId, double Now, double Learned, int Seen);
 
 /// <summary>Standards and spoilage over everything the shop recorded (docs/trade 14).</summary>
 public static class ShopLearning
@@ -90,7 +90,7 @@ public static class ShopLearning
             .. parts
                 .Where(p => p.Kind == LearnedKind.Step)
                 .Select(p => new StepLearned(p.MethodId, p.What, p.Standard / p.Seen, p.Recorded / p.Seen, p.Seen))
-                .OrderBy(s => s.MethodId, StringComparer.Ordinal)
+                .OrderBy(s => s.MethodId.Text, StringComparer.Ordinal)
                 .ThenBy(s => StepLap.Steps.ToList().IndexOf(s.Step)),
         ];
 
@@ -110,7 +110,7 @@ public static class ShopLearning
     public static IReadOnlyList<Candidate> Candidates(
         IReadOnlyList<LearnedPart> parts,
         double handsNow,
-        IReadOnlyDictionary<string, (double Assumed, double Now)> spoilage
+        IReadOnlyDictionary<MethodId, (double Assumed, double Now)> spoilage
     )
     {
         var found = new List<Candidate>();
@@ -204,7 +204,7 @@ public static class ShopLearning
 
     private static LearnedPart Timed(
         LearnedKind kind,
-        string methodId,
+        MethodId methodId,
         string what,
         double standard,
         double recorded

@@ -6,7 +6,7 @@ namespace Hepno.Core.Learning;
 /// <param name="MethodId">The way it was quoted by.</param>
 /// <param name="Each">The quoted price of a piece.</param>
 /// <param name="Ended">How it ended, or null where the customer said yes.</param>
-public sealed record QuotedOutcome(string MethodId, decimal Each, EndKind? Ended);
+public sealed record QuotedOutcome(MethodId MethodId, decimal Each, EndKind? Ended);
 
 /// <summary>How quotes by one way fared.</summary>
 /// <param name="MethodId">Key of the way.</param>
@@ -15,7 +15,7 @@ public sealed record QuotedOutcome(string MethodId, decimal Each, EndKind? Ended
 /// <param name="Declined">Quoted lines the shop itself declined.</param>
 /// <param name="WonEach">The middle price of a piece of the won ones; null for none.</param>
 /// <param name="LostEach">The middle price of a piece of the lost ones; null for none.</param>
-public sealed record WonAndLost(string MethodId, int Won, int Lost, int Declined, decimal? WonEach, decimal? LostEach)
+public sealed record WonAndLost(MethodId MethodId, int Won, int Lost, int Declined, decimal? WonEach, decimal? LostEach)
 {
     /// <summary>Of those that were won or lost, the share that was won, 0 to 1; null for none.</summary>
     public double? WonShare => Won + Lost == 0 ? null : Won / (double)(Won + Lost);
@@ -34,7 +34,7 @@ public sealed record WonAndLost(string MethodId, int Won, int Lost, int Declined
                     Middle(g.Where(o => o.Ended == EndKind.Lost))
                 ))
                 .OrderByDescending(w => w.Won + w.Lost + w.Declined)
-                .ThenBy(w => w.MethodId, StringComparer.Ordinal),
+                .ThenBy(w => w.MethodId.Text, StringComparer.Ordinal),
         ];
 
     private static bool IsWon(QuotedOutcome o) => o.Ended is null or EndKind.Cancelled;

@@ -17,12 +17,12 @@ public static class AmountProblem
 
     /// <summary>Shares outside 0 to 1.</summary>
     /// <param name="settings">Each with its field and how a sentence begins with it.</param>
-    public static IEnumerable<Problem> InShares(params (decimal Value, string Field, string What)[] settings) =>
+    public static IEnumerable<Problem> InShares(params (Share Value, string Field, string What)[] settings) =>
         settings
-            .Where(s => s.Value is < 0 or > 1)
+            .Where(s => s.Value.Part is < 0 or > 1)
             .Select(s => new Problem(
                 "range",
-                $"{s.What} of {s.Value * 100:0.##}% is outside 0 to 100%.",
+                $"{s.What} of {s.Value.Percent:0.##}% is outside 0 to 100%.",
                 s.Field,
                 "Type a share between 0 and 100%."
             ));

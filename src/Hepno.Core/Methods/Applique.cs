@@ -17,7 +17,7 @@ public sealed class Applique : IDecorationMethod
     private const int MostColours = 4;
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Applique";
@@ -274,7 +274,10 @@ public sealed class Applique : IDecorationMethod
             finish,
             steps.Finished(finish, index == 0 ? 0 : steps.Rethread(p.Seam(), ask.Style.Kind)),
             [],
-            []
+            [],
+            SetUp: null,
+            Prepare: "",
+            BenchId: default
         )
         {
             Finishes = p.Id,

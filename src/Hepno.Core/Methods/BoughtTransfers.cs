@@ -12,7 +12,7 @@ namespace Hepno.Core.Methods;
 /// <param name="Prior">Share of attempts assumed to spoil the piece.</param>
 /// <param name="Word">What it is called in a sentence.</param>
 /// <param name="Hold">What of an artwork it holds.</param>
-internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, double Prior, string Word, PrintHold Hold)
+internal sealed record BoughtTransfers(MethodId MethodId, TransferKind Kind, double Prior, string Word, PrintHold Hold)
 {
     /// <summary>Whether and how an ask is done with them.</summary>
     public MethodAnswer Answer(AskInHand ask, ShopBook book)
@@ -301,7 +301,9 @@ internal sealed record BoughtTransfers(string MethodId, TransferKind Kind, doubl
                             steps.Transfer(recipe, i == 0 ? 0 : steps.Rethread(sized.Print.Seam(), ask.Style.Kind)),
                             preparation?.Invoke(laid) ?? [],
                             purchases,
-                            Prepare: preparation is not null ? "Cut the film apart" : ""
+                            Prepare: preparation is not null ? "Cut the film apart" : "",
+                            SetUp: null,
+                            BenchId: default
                         );
                     }))];
     }

@@ -9,8 +9,8 @@ public sealed record Character(string Feel, string Wear, string Stretch, string 
 {
     /// <summary>What a method's decorations are like.</summary>
     /// <param name="methodId">Key of a method.</param>
-    public static Character Of(string methodId) =>
-        methodId switch
+    public static Character Of(MethodId methodId) =>
+        methodId.Text switch
         {
             "dtf-bought" or "dtf-made" => new(
                 "a thin film",

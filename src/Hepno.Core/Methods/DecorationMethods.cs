@@ -24,10 +24,10 @@ public static class DecorationMethods
     ];
 
     /// <summary>A method by its key, a mix of them by its own, or null.</summary>
-    public static IDecorationMethod? Find(string id) =>
+    public static IDecorationMethod? Find(MethodId id) =>
         All.FirstOrDefault(m => m.Id == id) ?? (IDecorationMethod?)Mixed.Find(id);
 
     /// <summary>True where a key names a method, or a mix with it.</summary>
-    public static bool Uses(string? id, string methodId) =>
-        id is not null && (id == methodId || Mixed.Find(id)?.Ways.Any(m => m.Id == methodId) == true);
+    public static bool Uses(MethodId? id, MethodId methodId) =>
+        id is { } way && (way == methodId || Mixed.Find(way)?.Ways.Any(m => m.Id == methodId) == true);
 }

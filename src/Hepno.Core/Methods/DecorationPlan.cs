@@ -36,9 +36,9 @@ public sealed record DecorationPlan(
     IReadOnlyList<WorkStep> Steps,
     IReadOnlyList<WorkStep> Preparation,
     IReadOnlyList<Purchase> Purchases,
-    Figure? SetUp = null,
-    string Prepare = "",
-    string BenchId = "",
+    Figure? SetUp,
+    string Prepare,
+    PressId BenchId,
     double WaitMinutes = 0,
     bool BringsBlank = false
 )
@@ -58,10 +58,10 @@ public sealed record DecorationPlan(
     public PlatenBox? OnPlaten { get; init; }
 
     /// <summary>The placement whose print it finishes, where it is a further pass of one: applique under the press; else empty.</summary>
-    public string Finishes { get; init; } = "";
+    public PlacementId Finishes { get; init; }
 
     /// <summary>Its way where the piece is decorated in several; empty for the line's own.</summary>
-    public string MethodId { get; init; } = "";
+    public MethodId MethodId { get; init; } = "";
 
     /// <summary>What a machine takes for one attempt at its bench, s, opened to its parts; null where its steps say it.</summary>
     public Figure? BenchTime { get; init; }

@@ -19,7 +19,7 @@ public sealed class DigitalTransfer : IDecorationMethod
     );
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Digital transfers";

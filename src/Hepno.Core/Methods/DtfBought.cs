@@ -13,7 +13,7 @@ public sealed class DtfBought : IDecorationMethod
     private static readonly BoughtTransfers Bought = new(Key, TransferKind.Film, FailurePrior, "film", PrintHold.Film);
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Film, bought in";

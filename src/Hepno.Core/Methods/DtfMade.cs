@@ -17,7 +17,7 @@ public sealed class DtfMade : IDecorationMethod
     private const double FailurePrior = 0.03;
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Film, made here";
@@ -316,7 +316,9 @@ public sealed class DtfMade : IDecorationMethod
                     ),
                 ],
             own,
-            Prepare: mine is null ? "" : "Print, powder and cure"
+            Prepare: mine is null ? "" : "Print, powder and cure",
+            SetUp: null,
+            BenchId: default
         )
         {
             OneMore = mine is null ? print : laid.Each(DecorationPlan.Bare(print)),

@@ -18,7 +18,7 @@ public sealed class Dtg : IDecorationMethod
     private const double LeastPercent = 50;
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Direct to garment";
@@ -212,7 +212,9 @@ public sealed class Dtg : IDecorationMethod
             steps.Cured(recipe),
             preparation,
             [],
-            Prepare: white ? "Pretreat and print" : "Print"
+            Prepare: white ? "Pretreat and print" : "Print",
+            SetUp: null,
+            BenchId: default
         )
         {
             Machine = new(printer.Id, printer.Name),

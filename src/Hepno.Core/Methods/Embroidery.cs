@@ -19,7 +19,7 @@ public sealed class Embroidery : IDecorationMethod
     private const double StiffIn2 = 60;
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Stitching";
@@ -228,7 +228,8 @@ public sealed class Embroidery : IDecorationMethod
             [],
             [],
             setUp,
-            BenchId: machine.Id
+            BenchId: machine.Id,
+            Prepare: ""
         )
         {
             BenchTime = time,

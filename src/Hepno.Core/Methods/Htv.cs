@@ -24,7 +24,7 @@ public sealed class Htv : IDecorationMethod
     public static string ColourName(int layer) => $"{Ordinals[layer]} colour";
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Layered vinyl";
@@ -286,7 +286,9 @@ public sealed class Htv : IDecorationMethod
                 ),
             ],
             purchases,
-            Prepare: "Cut and weed"
+            Prepare: "Cut and weed",
+            SetUp: null,
+            BenchId: default
         )
         {
             Machine = new(cutter.Id, cutter.Name),

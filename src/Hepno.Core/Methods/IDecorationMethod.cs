@@ -6,7 +6,7 @@ namespace Hepno.Core.Methods;
 public interface IDecorationMethod
 {
     /// <summary>Key, as in docs/trade 1.</summary>
-    string Id { get; }
+    MethodId Id { get; }
 
     /// <summary>Its name on screen.</summary>
     string Name { get; }

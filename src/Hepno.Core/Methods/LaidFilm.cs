@@ -54,7 +54,8 @@ public sealed record LaidPrint(string Key, SizedPrint Print, int Count, string W
                 return prints.Select(s =>
                 {
                     var (count, why) = DecorationPlan.Needed(s, chance);
-                    var key = prints.Count == 1 ? p.Id : $"{p.Id} {string.Join(", ", s.Sizes.Select(z => z.Size))}";
+                    var key =
+                        prints.Count == 1 ? p.Id.Text : $"{p.Id} {string.Join(", ", s.Sizes.Select(z => z.Size))}";
                     var lying = Math.Min(count, ask.FromDrawer(key, filmId));
                     return new LaidPrint(
                         key,

@@ -19,9 +19,9 @@ public sealed record LaidOn(
     /// <param name="methodId">Key of the line's method; null before one is chosen.</param>
     /// <param name="ask">The line.</param>
     /// <param name="book">Shelf, floor and numbers.</param>
-    public static LaidOn Find(string? methodId, AskInHand ask, ShopBook book)
+    public static LaidOn Find(MethodId? methodId, AskInHand ask, ShopBook book)
     {
-        var method = DecorationMethods.Find(methodId ?? "");
+        var method = methodId is { } chosen ? DecorationMethods.Find(chosen) : null;
         if (
             method is Mixed mix
             && mix.Ways.FirstOrDefault(IsLaid) is { } way

@@ -36,8 +36,7 @@ public static class Layers
             .Where(x => x.Under is not null)
             .Select(x => (x.Upper, Under: x.Under!))
             .ToList();
-        IDecorationMethod WayOf(DecorationPlan d) =>
-            d.MethodId.Length > 0 ? DecorationMethods.Find(d.MethodId)! : method;
+        IDecorationMethod WayOf(DecorationPlan d) => d.MethodId.IsNone ? method : DecorationMethods.Find(d.MethodId)!;
         var verdict = Verdict.From([
             .. flat.Verdict.Reasons,
             .. pairs.SelectMany(x => Reasons(x.Upper, WayOf(x.Upper), x.Under, WayOf(x.Under), book.Numbers.Format)),

@@ -26,17 +26,17 @@ public static class LineFloor
 
     /// <summary>Where a line is done by a method's plan: the press it is priced on, or a place of work without heat. Of several places it is the press, else the machine.</summary>
     public static Press WorkplaceOf(AskInHand ask, IReadOnlyList<DecorationPlan> decorations, ShopBook book) =>
-        BenchOf(decorations) is { Length: > 0 } bench ? Bench(bench, book) : PressOf(ask, book);
+        BenchOf(decorations) is var bench && bench.IsNone ? PressOf(ask, book) : Bench(bench, book);
 
     /// <summary>The place of work without heat that a line is done at; empty where it is pressed.</summary>
-    public static string BenchOf(IReadOnlyList<DecorationPlan> decorations) => decorations.MaxBy(Mixed.Stage)!.BenchId;
+    public static PressId BenchOf(IReadOnlyList<DecorationPlan> decorations) => decorations.MaxBy(Mixed.Stage)!.BenchId;
 
     /// <summary>The first decoration that is pressed, before which the garment is pre-pressed; the first of all where none is.</summary>
     public static int FirstPressed(IReadOnlyList<DecorationPlan> decorations) =>
         Math.Max(0, decorations.ToList().FindIndex(d => d.Recipe.IsPressed()));
 
     /// <summary>A place of work without heat.</summary>
-    public static Press Bench(string id, ShopBook book) =>
+    public static Press Bench(PressId id, ShopBook book) =>
         book.Benches().FirstOrDefault(b => b.Id == id) ?? ShopBook.Table;
 
     /// <summary>Steps of a piece before its first decoration; none where it is not pressed.</summary>

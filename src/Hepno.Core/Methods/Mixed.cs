@@ -5,20 +5,20 @@ namespace Hepno.Core.Methods;
 /// <summary>One piece decorated in several ways, each placement by its own: stitched on the chest and film on the back.</summary>
 /// <remarks>What is done elsewhere comes first, then what is stitched, then the press: a hoop or a printer's dryer would spoil a pressed print.</remarks>
 /// <param name="parts">Every placement's way; at least two different ones.</param>
-public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod Method)> parts) : IDecorationMethod
+public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMethod Method)> parts) : IDecorationMethod
 {
     private const char Between = '+';
     private const char At = '@';
 
     /// <summary>Every placement's way.</summary>
-    public IReadOnlyList<(string PlacementId, IDecorationMethod Method)> Parts => parts;
+    public IReadOnlyList<(PlacementId PlacementId, IDecorationMethod Method)> Parts => parts;
 
     /// <summary>The ways in it, each once.</summary>
     public IReadOnlyList<IDecorationMethod> Ways => [.. parts.Select(p => p.Method).DistinctBy(m => m.Id)];
 
     /// <summary>Placements with their ways, "htv@front+embroidery@chest": a key like any method's.</summary>
-    public string Id =>
-        string.Join(Between, parts.Select(p => $"{p.Method.Id}{At}{Uri.EscapeDataString(p.PlacementId)}"));
+    public MethodId Id =>
+        string.Join(Between, parts.Select(p => $"{p.Method.Id}{At}{Uri.EscapeDataString(p.PlacementId.Text)}"));
 
     /// <summary>Its ways by the first words of their names, whole where those are the same.</summary>
     public string Name
@@ -38,9 +38,9 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
     public double SpoilageAssumed => Ways.Max(m => m.SpoilageAssumed);
 
     /// <summary>A mix by its key; null where it is none, names no known way or is all one way.</summary>
-    public static Mixed? Find(string id)
+    public static Mixed? Find(MethodId id)
     {
-        var parts = id.Split(Between).Select(p => p.Split(At)).ToList();
+        var parts = id.Text.Split(Between).Select(p => p.Split(At)).ToList();
         if (parts.Any(p => p.Length != 2))
         {
             return null;
@@ -58,7 +58,7 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
             || found.DistinctBy(p => p.PlacementId).Count() < found.Count
             || found.DistinctBy(p => p.Method!.Id).Count() < 2
             ? null
-            : new([.. found.Select(p => (p.PlacementId, p.Method!))]);
+            : new([.. found.Select(p => ((PlacementId)p.PlacementId, p.Method!))]);
     }
 
     /// <summary>The line with those placements alone that are done by one of its ways; null for none.</summary>
@@ -87,7 +87,7 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
                 )
             );
         }
-        if (parts.FirstOrDefault(p => ask.Placements.All(x => x.Id != p.PlacementId)) is { PlacementId: not null } gone)
+        if (parts.Where(p => ask.Placements.All(x => x.Id != p.PlacementId)).ToList() is [var gone, ..])
         {
             return MethodAnswer.No(
                 new Reason(
@@ -158,15 +158,15 @@ public sealed class Mixed(IReadOnlyList<(string PlacementId, IDecorationMethod M
     /// <summary>When a decoration's turn comes: sent out, then stitched, then pressed.</summary>
     public static int Stage(DecorationPlan d) =>
         d.BenchId == ShopBook.Table.Id ? 0
-        : d.BenchId.Length > 0 ? 1
+        : !d.BenchId.IsNone ? 1
         : 2;
 
     private static int PlaceInAsk(AskInHand ask, DecorationPlan d) =>
         ask
             .Placements.Select((p, i) => (p.Id, i))
-            .First(x => x.Id == (d.Finishes.Length > 0 ? d.Finishes : d.Placement.Id))
+            .First(x => x.Id == (!d.Finishes.IsNone ? d.Finishes : d.Placement.Id))
             .i;
 
-    private IDecorationMethod? WayOf(string placementId) =>
+    private IDecorationMethod? WayOf(PlacementId placementId) =>
         parts.FirstOrDefault(p => p.PlacementId == placementId).Method;
 }

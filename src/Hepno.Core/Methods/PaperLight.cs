@@ -13,7 +13,7 @@ public sealed class PaperLight : IDecorationMethod
     internal static readonly PaperPrints Paper = new(Key, PaperKind.Light, FailurePrior);
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Paper for light cloth";

@@ -12,7 +12,7 @@ public sealed class PaperOpaque : IDecorationMethod
     internal static readonly PaperPrints Paper = new(Key, PaperKind.Opaque, FailurePrior);
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Opaque paper";

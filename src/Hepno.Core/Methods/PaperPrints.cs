@@ -13,7 +13,7 @@ namespace Hepno.Core.Methods;
 /// <param name="MethodId">The method's key.</param>
 /// <param name="Kind">Which papers.</param>
 /// <param name="Prior">Share of attempts assumed to spoil the piece.</param>
-internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior)
+internal sealed record PaperPrints(MethodId MethodId, PaperKind Kind, double Prior)
 {
     private const double CutOutlinePt = 3;
     private const double LeastCottonPercent = 35;
@@ -61,7 +61,7 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
     }
 
     /// <summary>The paper method of a key.</summary>
-    public static PaperPrints For(string methodId) =>
+    public static PaperPrints For(MethodId methodId) =>
         methodId == PaperLight.Paper.MethodId ? PaperLight.Paper : PaperOpaque.Paper;
 
     /// <summary>The cutter that cuts a line's prints out of a paper; null for scissors: where its marks leave too little room, and for light paper, which is printed mirrored.</summary>
@@ -348,7 +348,9 @@ internal sealed record PaperPrints(string MethodId, PaperKind Kind, double Prior
             preparation,
             [],
             Prepare: cutter is null ? "Print, let dry and trim" : "Print, let dry and cut out",
-            WaitMinutes: DryMinutes
+            WaitMinutes: DryMinutes,
+            SetUp: null,
+            BenchId: default
         )
         {
             Machine = new(printer.Id, printer.Name),

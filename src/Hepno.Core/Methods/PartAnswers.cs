@@ -6,7 +6,7 @@ namespace Hepno.Core.Methods;
 /// <param name="book">The shop's shelf, floor and numbers.</param>
 public sealed class PartAnswers(ShopBook book)
 {
-    private readonly Dictionary<(string Way, string Prints), MethodAnswer> _found = [];
+    private readonly Dictionary<(MethodId Way, string Prints), MethodAnswer> _found = [];
 
     /// <summary>Whether and how a way would do the line or a part of it, with what lies on what.</summary>
     public MethodAnswer Answer(IDecorationMethod way, AskInHand part) =>

@@ -14,7 +14,7 @@ public sealed class PodOut : IDecorationMethod
     private const string Key = "pod-out";
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Printed on demand";
@@ -175,7 +175,8 @@ public sealed class PodOut : IDecorationMethod
             [purchase],
             Prepare: index == 0 ? "Place the order" : "",
             BenchId: ShopBook.Table.Id,
-            BringsBlank: true
+            BringsBlank: true,
+            SetUp: null
         );
     }
 }

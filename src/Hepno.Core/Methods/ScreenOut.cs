@@ -15,7 +15,7 @@ public sealed class ScreenOut : IDecorationMethod
     private const double FailurePrior = 0.02;
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Screens, sent out";

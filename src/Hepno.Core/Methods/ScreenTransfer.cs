@@ -16,7 +16,7 @@ public sealed class ScreenTransfer : IDecorationMethod
     private const double StretchyPercent = 5;
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Screened transfers";
@@ -240,7 +240,9 @@ public sealed class ScreenTransfer : IDecorationMethod
             steps.Transfer(recipe, index == 0 ? 0 : steps.Rethread(p.Seam(), ask.Style.Kind)),
             [],
             [purchase],
-            setUp
+            setUp,
+            Prepare: "",
+            BenchId: default
         );
     }
 }

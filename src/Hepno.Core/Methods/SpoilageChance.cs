@@ -19,7 +19,7 @@ public static class SpoilageChance
     /// <param name="assumed">What is assumed of it.</param>
     /// <param name="ask">The line.</param>
     /// <param name="book">What the shop has learned.</param>
-    public static double Reckon(string methodId, double assumed, AskInHand ask, ShopBook book) =>
+    public static double Reckon(MethodId methodId, double assumed, AskInHand ask, ShopBook book) =>
         Math.Min(
             Most,
             book.SpoilageFactor

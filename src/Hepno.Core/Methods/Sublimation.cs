@@ -22,7 +22,7 @@ public sealed class Sublimation : IDecorationMethod
     private const int ProtectionSheets = 2;
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Dye sublimation";
@@ -342,7 +342,9 @@ public sealed class Sublimation : IDecorationMethod
                 },
             ],
             [purchase],
-            Prepare: "Print the dye paper and cut it apart"
+            Prepare: "Print the dye paper and cut it apart",
+            SetUp: null,
+            BenchId: default
         )
         {
             OneMore = Pair(DecorationPlan.Bare(one)),

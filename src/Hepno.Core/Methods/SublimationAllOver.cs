@@ -21,7 +21,7 @@ public sealed class SublimationAllOver : IDecorationMethod
     private const int Sides = 2;
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Dye, all over";
@@ -242,7 +242,9 @@ public sealed class SublimationAllOver : IDecorationMethod
             steps.AllOver(recipe, Sides, positions.Sheets(), ask.Style.Kind),
             [StepStandards.Print(width * height * Sides, printer.SpeedIn2PerMinute), steps.Joined(tiles.Seams * Sides)],
             [purchase],
-            Prepare: "Print the sheets and join them"
+            Prepare: "Print the sheets and join them",
+            SetUp: null,
+            BenchId: default
         )
         {
             OnPlaten = new(Math.Min(press.PlatenWidthIn, width), Math.Min(press.PlatenHeightIn, height)),

@@ -18,7 +18,7 @@ public sealed class SublimationCutSew : IDecorationMethod
     private const int Steps = 100;
 
     /// <inheritdoc/>
-    public string Id => Key;
+    public MethodId Id => Key;
 
     /// <inheritdoc/>
     public string Name => "Dye, cut and sewn";
@@ -299,7 +299,8 @@ public sealed class SublimationCutSew : IDecorationMethod
             [purchase],
             Prepare: $"Print mirrored, calender and cut {Shown.Length(Math.Ceiling(markers.FabricIn), f)} of cloth",
             BenchId: ShopBook.SewingTable.Id,
-            BringsBlank: true
+            BringsBlank: true,
+            SetUp: null
         )
         {
             Machine = new(calender.Id, calender.Name),

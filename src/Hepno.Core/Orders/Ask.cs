@@ -13,7 +13,7 @@ namespace Hepno.Core.Orders;
 /// <param name="Channel">Whose policy makes the price.</param>
 /// <param name="Shipping">How it is sent, or null when they collect it.</param>
 public sealed record Ask(
-    string? CustomerId,
+    CustomerId? CustomerId,
     IReadOnlyList<AskLine> Lines,
     LocalDate? DueDate,
     LocalTime? DueTime,
@@ -47,8 +47,8 @@ public sealed record Ask(
 /// <param name="Theirs">True when the customer brings the garments: they cost nothing, none is to spare, and <paramref name="StyleId"/> says which of ours they are like.</param>
 /// <param name="DueDate">Local date this line is wanted when it is another than the order's; null for the same.</param>
 public sealed record AskLine(
-    string Id,
-    string? StyleId,
+    LineId Id,
+    StyleId? StyleId,
     string? ColourwayId,
     IReadOnlyList<SizeCount> Sizes,
     IReadOnlyList<Placement> Placements,

@@ -8,7 +8,7 @@ namespace Hepno.Core.Orders;
 /// <param name="TaxExempt">What proves that they pay no sales tax: a certificate and its number; empty where they do.</param>
 /// <param name="AccountDays">Days they have to pay after the invoice; 0 where they pay as the shop's rules say.</param>
 public sealed record Customer(
-    string Id,
+    CustomerId Id,
     string Name,
     string Contact,
     string Address = "",

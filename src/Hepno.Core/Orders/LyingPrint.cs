@@ -20,7 +20,7 @@ public sealed record FlatBox(double X, double Y, double Width, double Height);
 /// <param name="Fingers">The same in fingers, to the half.</param>
 /// <param name="Where">From which seam, in words.</param>
 public sealed record LyingPrint(
-    string PlacementId,
+    PlacementId PlacementId,
     bool OnBack,
     FlatBox Print,
     FlatBox Zone,

@@ -8,7 +8,13 @@ namespace Hepno.Core.Orders;
 /// <param name="At">When (UTC).</param>
 /// <param name="TypedPrice">The price a piece the owner typed, or null when the policy makes it.</param>
 /// <param name="Why">Against what it was chosen, and why: what the comparison said then, and the owner's own words; empty for one of before.</param>
-public sealed record Decision(string LineId, string MethodId, Instant At, decimal? TypedPrice = null, string Why = "");
+public sealed record Decision(
+    LineId LineId,
+    MethodId MethodId,
+    Instant At,
+    decimal? TypedPrice = null,
+    string Why = ""
+);
 
 /// <summary>The customer's yes to the proof.</summary>
 /// <param name="By">Who said yes.</param>
@@ -57,13 +63,13 @@ public sealed record GatherItem(
 /// <param name="LineId">Which line.</param>
 /// <param name="Size">Size.</param>
 /// <param name="Pieces">How many.</param>
-public sealed record CountedSize(string LineId, string Size, int Pieces);
+public sealed record CountedSize(LineId LineId, string Size, int Pieces);
 
 /// <summary>A line the owner put somewhere on the press day.</summary>
 /// <param name="LineId">Which line.</param>
 /// <param name="PressId">On which press.</param>
 /// <param name="From">Not before this, wall clock.</param>
-public sealed record MovedLine(string LineId, string PressId, LocalDateTime From);
+public sealed record MovedLine(LineId LineId, PressId PressId, LocalDateTime From);
 
 /// <summary>A part of the order given to the customer before the rest.</summary>
 /// <param name="To">Who took it, or which carrier.</param>
@@ -80,14 +86,14 @@ public sealed record HandOver(string To, Instant At);
 /// <summary>Another method offered to the customer beside the quoted one.</summary>
 /// <param name="LineId">For which line.</param>
 /// <param name="MethodId">Key of the method.</param>
-public sealed record OfferedWay(string LineId, string MethodId);
+public sealed record OfferedWay(LineId LineId, MethodId MethodId);
 
 /// <summary>The customer's word that a garment of their own may be spoiled, or our own test of its cloth.</summary>
 /// <param name="LineId">For which line.</param>
 /// <param name="AcceptedBy">Who accepts the risk; empty where the cloth was tested instead.</param>
 /// <param name="SpotTested">True when a spot of the cloth was pressed and came out well.</param>
 /// <param name="At">When (UTC).</param>
-public sealed record RiskTaken(string LineId, string AcceptedBy, bool SpotTested, Instant At);
+public sealed record RiskTaken(LineId LineId, string AcceptedBy, bool SpotTested, Instant At);
 
 /// <summary>A file kept with an order: a letter, a sketch, a photograph of the box.</summary>
 /// <param name="Id">Identity within the order.</param>
@@ -100,13 +106,13 @@ public sealed record Attachment(string Id, string Name, string Hash, long Bytes,
 /// <summary>A line's pieces went over a press.</summary>
 /// <param name="LineId">Which line.</param>
 /// <param name="PressId">Which press.</param>
-public sealed record PressedOn(string LineId, string PressId);
+public sealed record PressedOn(LineId LineId, PressId PressId);
 
 /// <summary>A line's film is bought with another order's, on its layout.</summary>
 /// <param name="LineId">Which line.</param>
 /// <param name="WithOrder">Which order has the layout.</param>
 /// <param name="WithCode">Its number as written.</param>
-public sealed record JoinedFilm(string LineId, string WithOrder, string WithCode);
+public sealed record JoinedFilm(LineId LineId, string WithOrder, string WithCode);
 
 /// <summary>Transfers that lie in the drawer and are used for an order.</summary>
 /// <param name="LineId">For which line.</param>
@@ -114,7 +120,7 @@ public sealed record JoinedFilm(string LineId, string WithOrder, string WithCode
 /// <param name="KeptId">Which transfers.</param>
 /// <param name="Count">How many.</param>
 /// <param name="FilmId">On which film they are printed: only with its recipe are they used.</param>
-public sealed record FromDrawer(string LineId, string Key, string KeptId, int Count, string FilmId);
+public sealed record FromDrawer(LineId LineId, string Key, string KeptId, int Count, string FilmId);
 
 /// <summary>A piece of vinyl that one colour of a print is cut from before the roll.</summary>
 /// <param name="LineId">Which line.</param>
@@ -125,8 +131,8 @@ public sealed record FromDrawer(string LineId, string Key, string KeptId, int Co
 /// <param name="WidthIn">Its width when it was taken, in.</param>
 /// <param name="LengthIn">Its length then, in.</param>
 public sealed record FromRemnant(
-    string LineId,
-    string PlacementId,
+    LineId LineId,
+    PlacementId PlacementId,
     int Layer,
     string RemnantId,
     string VinylId,
@@ -140,7 +146,7 @@ public sealed record FromRemnant(
 /// <param name="MethodId">Key of the method it was quoted by.</param>
 /// <param name="Each">What a piece was sold at, before tax.</param>
 /// <param name="At">When that quote was sent (UTC).</param>
-public sealed record LastTime(string LineId, string Code, string MethodId, decimal Each, Instant At);
+public sealed record LastTime(LineId LineId, string Code, MethodId MethodId, decimal Each, Instant At);
 
 /// <summary>An order from its first question to what was learned.</summary>
 /// <param name="Id">Identity, made on the screen.</param>
@@ -148,7 +154,7 @@ public sealed record LastTime(string LineId, string Code, string MethodId, decim
 /// <param name="Ask">What is asked.</param>
 /// <param name="Facts">What has happened.</param>
 /// <param name="CreatedAt">When it was first kept (UTC).</param>
-public sealed record Order(string Id, int Number, Ask Ask, OrderFacts Facts, Instant CreatedAt)
+public sealed record Order(OrderId Id, int Number, Ask Ask, OrderFacts Facts, Instant CreatedAt)
 {
     /// <summary>The order's number as it is written and said.</summary>
     public string Code => $"T-{Number}";

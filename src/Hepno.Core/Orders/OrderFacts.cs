@@ -34,20 +34,20 @@ public sealed record OrderFacts(
         );
 
     /// <summary>Pieces of a line and size that earlier parts took.</summary>
-    public int DeliveredOf(string lineId, string size) =>
+    public int DeliveredOf(LineId lineId, string size) =>
         Sending.Parts.SelectMany(p => p.Pieces).Where(c => c.LineId == lineId && c.Size == size).Sum(c => c.Pieces);
 
     /// <summary>Pieces that earlier parts took.</summary>
     public int Delivered() => Sending.Parts.Sum(p => p.Pieces.Sum(c => c.Pieces));
 
     /// <summary>The layout settled for a line, or null.</summary>
-    public LineLayout? LayoutOf(string lineId) => Layout.Layouts.FirstOrDefault(l => l.LineId == lineId);
+    public LineLayout? LayoutOf(LineId lineId) => Layout.Layouts.FirstOrDefault(l => l.LineId == lineId);
 
     /// <summary>With which order a line's film is bought, or null.</summary>
-    public JoinedFilm? JoinedOf(string lineId) => Layout.Joined.FirstOrDefault(j => j.LineId == lineId);
+    public JoinedFilm? JoinedOf(LineId lineId) => Layout.Joined.FirstOrDefault(j => j.LineId == lineId);
 
     /// <summary>The method chosen for a line, or null.</summary>
-    public Decision? DecisionOf(string lineId) => Choice.Decisions.FirstOrDefault(d => d.LineId == lineId);
+    public Decision? DecisionOf(LineId lineId) => Choice.Decisions.FirstOrDefault(d => d.LineId == lineId);
 }
 
 /// <summary>Which ways were chosen.</summary>

@@ -19,7 +19,7 @@ namespace Hepno.Core.Orders;
 /// <param name="OnTopOf">The placement of the line that it is laid over, centred on it; null where it lies on the cloth.</param>
 /// <param name="Finish">The finish of vinyl it is to have; plain where nothing is said, and by any way then.</param>
 public sealed record Placement(
-    string Id,
+    PlacementId Id,
     string Place,
     double WidthIn,
     double HeightIn,
@@ -27,12 +27,12 @@ public sealed record Placement(
     int Colours,
     bool Gradient,
     double ThinnestLinePt,
-    string? DesignId = null,
+    DesignId? DesignId = null,
     bool BySize = false,
     OwnText Own = OwnText.None,
     ColourCuts? Cuts = null,
     int? Stitches = null,
-    string? OnTopOf = null,
+    PlacementId? OnTopOf = null,
     VinylFinish Finish = VinylFinish.Plain
 )
 {

@@ -8,7 +8,7 @@ namespace Hepno.Core.Planning;
 public sealed record PlacedOrder(IReadOnlyList<PlacedWork> Lines)
 {
     /// <summary>The order's place in a plan, or null when it is not in it.</summary>
-    public static PlacedOrder? Find(IReadOnlyList<PlacedWork> placed, string orderId) =>
+    public static PlacedOrder? Find(IReadOnlyList<PlacedWork> placed, OrderId orderId) =>
         placed.Where(p => p.Work.OrderId == orderId).ToList() is { Count: > 0 } mine
             ? new([.. mine.OrderBy(p => p.Parts.Count == 0 ? WallClock.Never : p.Parts[0].Start)])
             : null;
@@ -17,7 +17,7 @@ public sealed record PlacedOrder(IReadOnlyList<PlacedWork> Lines)
     public bool HasPlace => Lines.All(l => l.Parts.Count > 0);
 
     /// <summary>The press a line is planned on; null without a place.</summary>
-    public string? PressOf(string lineId) => Lines.FirstOrDefault(l => l.Work.LineId == lineId)?.PressId;
+    public PressId? PressOf(LineId lineId) => Lines.FirstOrDefault(l => l.Work.LineId == lineId)?.PressId;
 
     /// <summary>First piece under a press, or null without a place.</summary>
     public LocalDateTime? Start => HasPlace ? Lines.Min(l => l.Parts[0].Start) : null;

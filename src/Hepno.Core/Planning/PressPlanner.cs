@@ -25,11 +25,10 @@ namespace Hepno.Core.Planning;
 /// <param name="Moved">Where the owner put it, or null to leave it to the plan.</param>
 /// <param name="Passes">How the press must stand for each pass; null for its own platen throughout.</param>
 /// <param name="CeilingF">Hottest the cloth takes, °F; null where nothing is too hot.</param>
-/// <param name="BenchId">The place of work without heat it is done at; empty for a press.</param>
 /// <param name="PromisedAt">When it was promised by its quote; null while nothing is.</param>
 public sealed record PressWork(
-    string OrderId,
-    string LineId,
+    OrderId OrderId,
+    LineId LineId,
     string Code,
     int Pieces,
     double MinutesPerPiece,
@@ -46,9 +45,12 @@ public sealed record PressWork(
     Moved? Moved = null,
     IReadOnlyList<PressPass>? Passes = null,
     double? CeilingF = null,
-    string BenchId = "",
     LocalDateTime? PromisedAt = null
-);
+)
+{
+    /// <summary>The place of work without heat it is done at; empty for a press.</summary>
+    public PressId BenchId { get; init; }
+}
 
 /// <summary>A stretch of pressing without a pause.</summary>
 /// <param name="HeatFrom">When the platen begins to change its heat.</param>
@@ -73,7 +75,7 @@ public sealed record PressPart(
 /// <summary>Where the owner moved a batch to.</summary>
 /// <param name="PressId">On this press.</param>
 /// <param name="From">Not before this, wall clock.</param>
-public sealed record Moved(string PressId, LocalDateTime From);
+public sealed record Moved(PressId PressId, LocalDateTime From);
 
 /// <summary>An order's place on a press.</summary>
 /// <param name="Work">What is placed.</param>
@@ -85,7 +87,7 @@ public sealed record Moved(string PressId, LocalDateTime From);
 /// <param name="Why">Why it is late, tight or without a place; empty when nothing needs saying.</param>
 public sealed record PlacedWork(
     PressWork Work,
-    string PressId,
+    PressId PressId,
     IReadOnlyList<PressPart> Parts,
     LocalDateTime ReadyAt,
     LocalDateTime PromiseAt,
@@ -135,7 +137,7 @@ public sealed record FloorPlan(
 
     /// <summary>Whose hands there are.</summary>
     public IReadOnlyList<Person> Hands =>
-        People is { Count: > 0 } people ? people : [new Person("", "", 0, 0, Hours.Week, null, 0, [])];
+        People is { Count: > 0 } people ? people : [new Person("", "", 0, default, Hours.Week, null, 0, [])];
 }
 
 /// <summary>Places work on the presses: earliest slot in which the press and a pair of hands are free, earliest due first (docs/trade 11).</summary>
@@ -185,7 +187,7 @@ public static class PressPlanner
     }
 
     // work placed later may stand before work placed earlier: what each part is made ready from is known only as they stand
-    private static List<PlacedWork> Settled(List<PlacedWork> placed, string pressId, FloorPlan floor) =>
+    private static List<PlacedWork> Settled(List<PlacedWork> placed, PressId pressId, FloorPlan floor) =>
         [
             .. placed.Select(p =>
                 p.PressId != pressId || p.Parts.Count == 0
@@ -262,7 +264,7 @@ public static class PressPlanner
     }
 
     private static bool Holds(Press p, PressWork w) =>
-        w.BenchId.Length > 0
+        !w.BenchId.IsNone
             ? p.Id == w.BenchId
             : p.Takes(w.Kind)
                 && !(p.HottestF(w.TemperatureF) > w.CeilingF)
@@ -318,8 +320,8 @@ public static class PressPlanner
                 .ToList();
             for (var gap = 0; gap <= today.Count && left > 0; gap++)
             {
-                var before = gap == 0 ? ((PressPart part, string, PressWork Work)?)null : today[gap - 1];
-                var after = gap == today.Count ? ((PressPart part, string, PressWork Work)?)null : today[gap];
+                var before = gap == 0 ? ((PressPart part, PressId, PressWork Work)?)null : today[gap - 1];
+                var after = gap == today.Count ? ((PressPart part, PressId, PressWork Work)?)null : today[gap];
                 var setUp = SetUp.Between(press, before?.Work, work, floor.Times);
                 var ready = LocalDateTime.Max(
                     (before?.part.End ?? LocalDateTime.Max(hours.Open, floor.Now)).PlusMinutes(setUp.TotalMinutes),

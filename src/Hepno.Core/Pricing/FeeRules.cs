@@ -7,10 +7,10 @@ namespace Hepno.Core.Pricing;
 /// <param name="Fixed">Card fee for each payment.</param>
 /// <param name="Base">What the share is taken of.</param>
 /// <param name="TaxShare">Sales tax as the owner and their adviser set it.</param>
-public sealed record FeeRules(decimal Share, decimal Fixed, FeeBase Base, decimal TaxShare)
+public sealed record FeeRules(Share Share, decimal Fixed, FeeBase Base, Share TaxShare)
 {
     /// <summary>Starting values of a new shop (assumed): a usual card fee, no tax.</summary>
-    public static FeeRules Default { get; } = new(0.029m, 0.30m, FeeBase.Everything, 0);
+    public static FeeRules Default { get; } = new(new(0.029m), 0.30m, FeeBase.Everything, default);
 
     /// <summary>The fees prices are made with.</summary>
     /// <param name="postagePerPiece">Postage charged at cost, for one piece; 0 where it is collected or in the price.</param>

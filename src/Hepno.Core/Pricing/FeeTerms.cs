@@ -1,3 +1,5 @@
+using Hepno.Core.Measures;
+
 namespace Hepno.Core.Pricing;
 
 /// <summary>What a percentage fee is taken of.</summary>
@@ -19,14 +21,14 @@ public enum FeeBase
 /// <param name="PostagePerPiece">Postage charged at cost, for one piece (S/q).</param>
 /// <param name="Base">What f is taken of.</param>
 public sealed record FeeTerms(
-    decimal FeeShare,
-    decimal TaxShare,
+    Share FeeShare,
+    Share TaxShare,
     decimal PostagePerPiece = 0,
     FeeBase Base = FeeBase.Everything
 )
 {
     /// <summary>Share of the goods' price that fees take: f·(1+tau), or f where tax is not in the base.</summary>
-    public decimal OfPrice => FeeShare * (Base == FeeBase.Everything ? 1 + TaxShare : 1);
+    public Share OfPrice => Base == FeeBase.Everything ? new(FeeShare * TaxShare.OnTop) : FeeShare;
 
     /// <summary>Fee on the postage of one piece: f·S/q, or 0 where postage is not in the base.</summary>
     public decimal OfPostage => Base == FeeBase.Goods ? 0 : FeeShare * PostagePerPiece;

@@ -15,7 +15,7 @@ public sealed record Outcome(
     decimal Price,
     Figure Fees,
     Figure Profit,
-    decimal MarginShare,
+    Share MarginShare,
     Figure ProfitAnHour,
     Figure TakeHomeAnHour,
     decimal Surcharges = 0
@@ -45,8 +45,8 @@ public sealed record Outcome(
             fees.On(sold),
             fees.Words,
             priceFigure,
-            Figure.Input("fee-share", "Fee", fees.FeeShare, FigureUnit.Share, "Numbers: fees"),
-            Figure.Input("tax-share", "Tax", fees.TaxShare, FigureUnit.Share, "Numbers: tax")
+            Figure.Input("fee-share", "Fee", fees.FeeShare.Part, FigureUnit.Share, "Numbers: fees"),
+            Figure.Input("tax-share", "Tax", fees.TaxShare.Part, FigureUnit.Share, "Numbers: tax")
         );
         var profit = Figure.Of(
             "profit",
@@ -65,7 +65,7 @@ public sealed record Outcome(
             price,
             fee,
             profit,
-            profit.Value / sold,
+            new(profit.Value / sold),
             AnHour(
                 "profit-an-hour",
                 "Profit an hour",

@@ -1,3 +1,5 @@
+using Hepno.Core.Measures;
+
 namespace Hepno.Core.Pricing;
 
 /// <summary>Things sold together for less than apart (docs/trade 9).</summary>
@@ -8,11 +10,11 @@ public sealed record Package(decimal Apart, decimal Price, decimal Saving)
 {
     /// <summary>A package at a discount.</summary>
     /// <param name="prices">Single prices.</param>
-    /// <param name="discountShare">Discount, 0 to 1.</param>
-    public static Package Reckon(IReadOnlyList<decimal> prices, decimal discountShare)
+    /// <param name="discount">Discount, 0 to 1.</param>
+    public static Package Reckon(IReadOnlyList<decimal> prices, Share discount)
     {
         var apart = prices.Sum();
-        var price = apart * (1 - discountShare);
+        var price = apart * discount.Rest;
         return new(apart, price, apart - price);
     }
 }

@@ -42,16 +42,10 @@ public enum MultipleBase
 /// <param name="Multiple">k.</param>
 /// <param name="Of">What k is taken of.</param>
 /// <param name="PerHour">H, money over the wage for an hour of hands.</param>
-public sealed record PricePolicy(
-    PolicyKind Kind,
-    decimal MarginShare,
-    decimal Multiple,
-    MultipleBase Of,
-    decimal PerHour
-)
+public sealed record PricePolicy(PolicyKind Kind, Share MarginShare, decimal Multiple, MultipleBase Of, decimal PerHour)
 {
     /// <summary>Starting values: 35% margin.</summary>
-    public static PricePolicy Default { get; } = new(PolicyKind.Margin, 0.35m, 2.2m, MultipleBase.AllCosts, 40m);
+    public static PricePolicy Default { get; } = new(PolicyKind.Margin, new(0.35m), 2.2m, MultipleBase.AllCosts, 40m);
 
     /// <summary>The price before floors and rounding.</summary>
     /// <exception cref="ArgumentException">Margin and fees together reach the whole price; <see cref="Problems"/> refuses that first.</exception>
@@ -85,7 +79,7 @@ public sealed record PricePolicy(
             PolicyKind.Multiple =>
                 $"{Shown.Number((double)Multiple, 2, f)} × {(Of == MultipleBase.Materials ? "materials" : "all costs")}",
             PolicyKind.Hourly => $"{Shown.Money(PerHour, f)} over the wage an hour",
-            _ => $"{Shown.Number((double)MarginShare * 100, 1, f)}% margin",
+            _ => $"{Shown.Number((double)MarginShare.Percent, 1, f)}% margin",
         };
 
     /// <summary>What the owner must put right.</summary>
@@ -93,20 +87,20 @@ public sealed record PricePolicy(
     /// <param name="fees">The shop's fees.</param>
     public IEnumerable<Problem> Problems(string field, FeeTerms fees)
     {
-        if (MarginShare is < 0 or > 1)
+        if (MarginShare.Part is < 0 or > 1)
         {
             yield return new(
                 "range",
-                $"A margin of {MarginShare * 100:0.##}% is outside 0 to 100%.",
+                $"A margin of {MarginShare.Percent:0.##}% is outside 0 to 100%.",
                 $"{field}.marginShare",
                 "Type a share between 0 and 100%."
             );
         }
-        else if (Kind == PolicyKind.Margin && MarginShare + fees.OfPrice >= 1)
+        else if (Kind == PolicyKind.Margin && (MarginShare + fees.OfPrice).Part >= 1)
         {
             yield return new(
                 "margin-and-fees",
-                $"Margin and fees together take {(MarginShare + fees.OfPrice) * 100:0.##}% of the price: nothing is left for the cost.",
+                $"Margin and fees together take {(MarginShare + fees.OfPrice).Percent:0.##}% of the price: nothing is left for the cost.",
                 $"{field}.marginShare",
                 "Lower the margin until both stay below 100%."
             );
@@ -133,9 +127,9 @@ public sealed record PricePolicy(
 
     /// <summary>Profit is a share of the price: (c + f·S/q) / (1 − m − f·(1+tau)).</summary>
     /// <exception cref="ArgumentException">Margin and fees together reach the whole price.</exception>
-    public static decimal ByMargin(decimal cost, decimal margin, FeeTerms fees)
+    public static decimal ByMargin(decimal cost, Share margin, FeeTerms fees)
     {
-        var left = 1 - margin - fees.OfPrice;
+        var left = (margin + fees.OfPrice).Rest;
         return left > 0
             ? (cost + fees.OfPostage) / left
             : throw new ArgumentException("Margin and fees take the whole price.", nameof(margin));
@@ -143,9 +137,9 @@ public sealed record PricePolicy(
 
     /// <summary>A multiple of a base, all costs or materials only: (k·base + f·S/q) / (1 − f·(1+tau)).</summary>
     public static decimal ByMultiple(decimal baseCost, decimal multiple, FeeTerms fees) =>
-        ((multiple * baseCost) + fees.OfPostage) / (1 - fees.OfPrice);
+        ((multiple * baseCost) + fees.OfPostage) / fees.OfPrice.Rest;
 
     /// <summary>So much over the wage for each hour of hands: (c + H·t + f·S/q) / (1 − f·(1+tau)).</summary>
     public static decimal ByHour(decimal cost, decimal perHour, double handsSeconds, FeeTerms fees) =>
-        (cost + Money.Times(handsSeconds / 3600, perHour) + fees.OfPostage) / (1 - fees.OfPrice);
+        (cost + Money.Times(handsSeconds / 3600, perHour) + fees.OfPostage) / fees.OfPrice.Rest;
 }

@@ -17,7 +17,7 @@ namespace Hepno.Core.Pricing;
 public sealed record PriceRules(
     PricePolicy Retail,
     PricePolicy Wholesale,
-    decimal LeastMarginShare,
+    Share LeastMarginShare,
     decimal MinimumCharge,
     decimal RoundingStep,
     InversionRule Inversion,
@@ -36,9 +36,9 @@ public sealed record PriceRules(
             PricePolicy.Default,
             PricePolicy.Default with
             {
-                MarginShare = 0.25m,
+                MarginShare = new(0.25m),
             },
-            0,
+            default,
             40m,
             0.25m,
             InversionRule.OfferLarger,
@@ -68,11 +68,11 @@ public sealed record PriceRules(
 
     private IEnumerable<Problem> MarginProblems(FeeTerms fees)
     {
-        if (LeastMarginShare + fees.OfPrice >= 1)
+        if ((LeastMarginShare + fees.OfPrice).Part >= 1)
         {
             yield return new(
                 "margin-and-fees",
-                $"The least margin and fees together take {(LeastMarginShare + fees.OfPrice) * 100:0.##}% of the price: nothing is left for the cost.",
+                $"The least margin and fees together take {(LeastMarginShare + fees.OfPrice).Percent:0.##}% of the price: nothing is left for the cost.",
                 "leastMarginShare",
                 "Lower it until both stay below 100%."
             );

@@ -28,11 +28,11 @@ public sealed record UnitPrice(decimal Price, string How)
         var exact = policy.Price(cost, fees);
         var how = $"{policy.Words(f)} is {Shown.Money(exact, f)}";
         var margin = PricePolicy.ByMargin(cost.Cost.Value, rules.LeastMarginShare, fees);
-        if (margin > exact && rules.LeastMarginShare > 0)
+        if (margin > exact && rules.LeastMarginShare.Part > 0)
         {
             exact = margin;
             how +=
-                $", the least margin of {Shown.Number((double)rules.LeastMarginShare * 100, 1, f)}% is {Shown.Money(margin, f)}";
+                $", the least margin of {Shown.Number((double)rules.LeastMarginShare.Percent, 1, f)}% is {Shown.Money(margin, f)}";
         }
         var least = rules.MinimumCharge / pieces;
         if (least > exact)
@@ -65,8 +65,8 @@ public sealed record UnitPrice(decimal Price, string How)
         if (price < PricePolicy.ByMargin(cost.Cost.Value, rules.LeastMarginShare, fees))
         {
             how +=
-                rules.LeastMarginShare > 0
-                    ? $", under the least margin of {Shown.Number((double)rules.LeastMarginShare * 100, 1, f)}%"
+                rules.LeastMarginShare.Part > 0
+                    ? $", under the least margin of {Shown.Number((double)rules.LeastMarginShare.Percent, 1, f)}%"
                     : ", under cost and fees";
         }
         if (price * pieces < rules.MinimumCharge)

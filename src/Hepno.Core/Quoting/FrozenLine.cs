@@ -11,7 +11,7 @@ namespace Hepno.Core.Quoting;
 /// <param name="PressingSeconds">Hands at the press for one start, s.</param>
 /// <param name="Goods">What the line comes to, as printed: the sum of its printed amounts.</param>
 public sealed record FrozenLine(
-    string LineId,
+    LineId LineId,
     Style Style,
     Colourway Colourway,
     Band Band,

@@ -57,7 +57,7 @@ public sealed record FrozenQuote(
                     .Placements.Where(p => p.Id == x.Plan.Placement.Id)
                     .SelectMany(p => SizedPrints.Of(p, AskOf(x.Line).Sizes, AskOf(x.Line).Names))
                     .Select(s => new QuotedDesign(
-                        s.Print.DesignId!,
+                        s.Print.DesignId!.Value,
                         x.Plan.Recipe.ProductId,
                         s.Print.WidthIn,
                         s.Print.HeightIn,

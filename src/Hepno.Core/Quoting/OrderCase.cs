@@ -50,9 +50,9 @@ public sealed record OrderCase(
 
     /// <summary>A line by its id.</summary>
     /// <exception cref="InvalidOperationException">The order has no such line.</exception>
-    public LineCase LineOf(string lineId) => Lines.First(l => l.Asked.Id == lineId);
+    public LineCase LineOf(LineId lineId) => Lines.First(l => l.Asked.Id == lineId);
 
     /// <summary>A line's number as written: "T-214", "T-214/2" where there are several.</summary>
-    public string CodeOf(string lineId) =>
+    public string CodeOf(LineId lineId) =>
         Lines.Count == 1 ? Order.Code : $"{Order.Code}/{Lines.ToList().FindIndex(l => l.Asked.Id == lineId) + 1}";
 }

@@ -39,9 +39,11 @@ public static class QuoteWords
         {
             totals.Add(new($"Postage, {zone!.Name.ToLowerInvariant()}", Shown.Money(q.Postage, f)));
         }
-        if (n.Fees.TaxShare > 0)
+        if (n.Fees.TaxShare.Part > 0)
         {
-            totals.Add(new($"Sales tax, {Shown.Number((double)n.Fees.TaxShare * 100, 2, f)}%", Shown.Money(q.Tax, f)));
+            totals.Add(
+                new($"Sales tax, {Shown.Number((double)n.Fees.TaxShare.Percent, 2, f)}%", Shown.Money(q.Tax, f))
+            );
         }
         totals.Add(new("Total", Shown.Money(q.Total, f)));
         var totalIndex = totals.Count - 1;

@@ -5,4 +5,4 @@ namespace Hepno.Core.Quoting;
 /// <param name="MethodId">By which way.</param>
 /// <param name="Price">Sold at, a piece, what dearer sizes add averaged in.</param>
 /// <param name="Cost">Cost a piece as it was then.</param>
-public sealed record QuotedLine(string LineId, string MethodId, decimal Price, decimal Cost);
+public sealed record QuotedLine(LineId LineId, MethodId MethodId, decimal Price, decimal Cost);

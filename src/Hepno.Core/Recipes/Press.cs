@@ -24,7 +24,7 @@ namespace Hepno.Core.Recipes;
 /// <param name="Accessories">Its pillows, foams and cover sheets; null for none.</param>
 /// <param name="ColdBelowF">A point of its platen further below the mean than this is a cold spot, °F.</param>
 public sealed record Press(
-    string Id,
+    PressId Id,
     string Name,
     string Kind,
     double PlatenWidthIn,
@@ -74,7 +74,7 @@ public sealed record Press(
     /// <param name="name">The shop's name for it.</param>
     /// <param name="equipment">What an hour of it costs.</param>
     /// <param name="cautions">What its maker's manual warns of.</param>
-    public static Press Bench(string id, string name, EquipmentHour equipment, string cautions) =>
+    public static Press Bench(PressId id, string name, EquipmentHour equipment, string cautions) =>
         new(id, name, BenchKind, double.PositiveInfinity, double.PositiveInfinity, 0, 1, 1, null, equipment, cautions);
 
     /// <summary>True for a place of work without heat.</summary>

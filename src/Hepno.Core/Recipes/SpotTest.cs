@@ -79,7 +79,7 @@ public sealed record TestPhoto(string Id, string Hash, int Washes);
 public sealed record SpotTest(
     string Id,
     string ProductId,
-    string StyleId,
+    StyleId StyleId,
     string ColourwayId,
     double TemperatureF,
     double DwellSeconds,
@@ -143,7 +143,7 @@ public sealed record SpotTest(
     /// <summary>What cannot be kept.</summary>
     public IEnumerable<Problem> Problems()
     {
-        if (ProductId.Length == 0 || StyleId.Length == 0)
+        if (ProductId.Length == 0 || StyleId.IsNone)
         {
             yield return new(
                 "empty",

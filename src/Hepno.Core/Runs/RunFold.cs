@@ -9,7 +9,7 @@ namespace Hepno.Core.Runs;
 /// <param name="Passes">Decorations a piece goes through, 1 or more.</param>
 /// <param name="Names">Names and numbers, a piece each in the order of the list; null when all are alike.</param>
 public sealed record RunLine(
-    string LineId,
+    LineId LineId,
     IReadOnlyList<SizeCount> Sizes,
     int Passes,
     IReadOnlyList<OwnPiece>? Names = null
@@ -45,7 +45,7 @@ public enum PieceStanding
 /// <param name="Passes">Passes the blank in hand has come through.</param>
 /// <param name="Says">Its own name and number; empty for none.</param>
 public sealed record PieceState(
-    string LineId,
+    LineId LineId,
     int PieceNo,
     string Size,
     PieceStanding Standing,
@@ -61,7 +61,7 @@ public sealed record PieceState(
 /// <param name="Pass">Which decoration, from 1.</param>
 /// <param name="Size">Size.</param>
 /// <param name="Says">Its own name and number; empty for none.</param>
-public sealed record RunTask(string LineId, int PieceNo, int Attempt, int Pass, string Size, string Says = "");
+public sealed record RunTask(LineId LineId, int PieceNo, int Attempt, int Pass, string Size, string Says = "");
 
 /// <summary>Good and spoiled pieces of a size.</summary>
 /// <param name="LineId">Line.</param>
@@ -69,7 +69,7 @@ public sealed record RunTask(string LineId, int PieceNo, int Attempt, int Pass, 
 /// <param name="Needed">Pieces of the order.</param>
 /// <param name="Good">Good so far.</param>
 /// <param name="Spoiled">Spoiled so far.</param>
-public sealed record SizeTally(string LineId, string Size, int Needed, int Good, int Spoiled);
+public sealed record SizeTally(LineId LineId, string Size, int Needed, int Good, int Spoiled);
 
 /// <summary>A run's events, folded.</summary>
 /// <param name="Good">Pieces through all passes.</param>
@@ -175,7 +175,7 @@ public static class RunFold
     /// <summary>Events of one line's pieces.</summary>
     public static IReadOnlyList<RunEvent> OfLine(
         IReadOnlyList<RunLine> lines,
-        string lineId,
+        LineId lineId,
         IReadOnlyList<RunEvent> events
     )
     {

@@ -47,8 +47,8 @@ public sealed record AskInHand(
     public IReadOnlyList<MadeBefore> Made { get; init; } = [];
 
     /// <summary>What was measured on the pictures of its prints, by artwork; a print with typed figures has none.</summary>
-    public IReadOnlyDictionary<string, ArtworkReport> Artworks { get; init; } =
-        ReadOnlyDictionary<string, ArtworkReport>.Empty;
+    public IReadOnlyDictionary<DesignId, ArtworkReport> Artworks { get; init; } =
+        ReadOnlyDictionary<DesignId, ArtworkReport>.Empty;
 
     /// <summary>Lays it about, where many quantities are compared; null to lay it whole.</summary>
     public LayoutSketch? Sketch { get; init; }

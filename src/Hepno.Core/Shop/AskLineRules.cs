@@ -38,11 +38,11 @@ internal static class AskLineRules
 
     private static IEnumerable<Problem> Identity(AskLine line, string where)
     {
-        if (line.Id.Length is 0 or > LongestId)
+        if (line.Id.Text.Length is 0 or > LongestId)
         {
             yield return new(
                 "bad-id",
-                $"A line id of {line.Id.Length} characters.",
+                $"A line id of {line.Id.Text.Length} characters.",
                 $"{where}.id",
                 $"Between 1 and {LongestId}, made by the device."
             );

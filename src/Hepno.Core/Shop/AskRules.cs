@@ -1,3 +1,4 @@
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using NodaTime;
@@ -47,7 +48,8 @@ public static class AskRules
         }
     }
 
-    private static IEnumerable<Problem> Twice(string what, IEnumerable<string> ids) =>
+    private static IEnumerable<Problem> Twice<TId>(string what, IEnumerable<TId> ids)
+        where TId : struct, IId<TId> =>
         ids.GroupBy(id => id)
             .Where(g => g.Count() > 1)
             .Select(g => new Problem(

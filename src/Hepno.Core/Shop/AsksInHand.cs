@@ -31,7 +31,7 @@ public static class AsksInHand
         ShopBook book,
         OrderFacts? facts = null,
         IReadOnlyList<Stock.MadeBefore>? made = null,
-        IReadOnlyDictionary<string, ArtworkReport>? artworks = null
+        IReadOnlyDictionary<DesignId, ArtworkReport>? artworks = null
     )
     {
         var alone = ask

@@ -13,9 +13,20 @@ public static class BookForCustomer
             {
                 Numbers = book.Numbers with
                 {
-                    Fees = customer.TaxExempt.Length > 0 ? book.Numbers.Fees with { TaxShare = 0 } : book.Numbers.Fees,
+                    Fees =
+                        customer.TaxExempt.Length > 0
+                            ? book.Numbers.Fees with
+                            {
+                                TaxShare = default,
+                            }
+                            : book.Numbers.Fees,
                     Terms =
-                        customer.AccountDays > 0 ? book.Numbers.Terms with { DepositShare = 0 } : book.Numbers.Terms,
+                        customer.AccountDays > 0
+                            ? book.Numbers.Terms with
+                            {
+                                DepositShare = default,
+                            }
+                            : book.Numbers.Terms,
                 },
             };
 }

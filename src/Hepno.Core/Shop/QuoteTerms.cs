@@ -5,10 +5,10 @@ namespace Hepno.Core.Shop;
 /// <summary>On which terms the shop quotes.</summary>
 /// <param name="DepositShare">Share of the total asked before work begins.</param>
 /// <param name="ValidityDays">Days a quote stands.</param>
-public sealed record QuoteTerms(decimal DepositShare, int ValidityDays)
+public sealed record QuoteTerms(Share DepositShare, int ValidityDays)
 {
     /// <summary>Starting values of a new shop; each is the owner's to change.</summary>
-    public static QuoteTerms Default { get; } = new(0.5m, 14);
+    public static QuoteTerms Default { get; } = new(new(0.5m), 14);
 
     /// <summary>What the owner must put right.</summary>
     public IEnumerable<Problem> Problems()

@@ -123,7 +123,7 @@ public sealed record ShopBook(
     /// <summary>Every machine with its kind and what an hour of it costs.</summary>
     public IReadOnlyList<(string Id, string Kind, EquipmentHour Equipment)> Machines() =>
         [
-            .. Presses.Concat(Ovens ?? []).Select(p => (p.Id, "press", p.Equipment)),
+            .. Presses.Concat(Ovens ?? []).Select(p => (p.Id.Text, "press", p.Equipment)),
             .. FilmPrinters.Select(p => (p.Id, "film-printer", p.Equipment)),
             .. DyePrinters.Select(p => (p.Id, "dye-printer", p.Equipment)),
             .. (Cutters ?? []).Select(p => (p.Id, "cutter", p.Equipment)),
@@ -140,14 +140,14 @@ public sealed record ShopBook(
             : null;
 
     /// <summary>A press, oven or conveyor; null for none of that name.</summary>
-    public Press? Heater(string id) => Presses.Concat(Ovens ?? []).FirstOrDefault(p => p.Id == id);
+    public Press? Heater(PressId id) => Presses.Concat(Ovens ?? []).FirstOrDefault(p => p.Id == id);
 
     /// <summary>Places of work without heat: the table, embroidery machines, and the sewing table where cloth is dyed.</summary>
     public IReadOnlyList<Press> Benches() =>
         [Table, .. Stitchers.Select(m => m.Bench()), .. Calenders.Count > 0 ? [SewingTable] : Array.Empty<Press>()];
 
     /// <summary>A press or a place of work without heat; null for none of that name.</summary>
-    public Press? Workplace(string id) => Presses.Concat(Benches()).FirstOrDefault(p => p.Id == id);
+    public Press? Workplace(PressId id) => Presses.Concat(Benches()).FirstOrDefault(p => p.Id == id);
 
     /// <summary>Presses that take a kind of garment, those set aside too.</summary>
     public IReadOnlyList<Press> PressesFor(GarmentKind kind) => [.. Presses.Where(p => p.Takes(kind))];

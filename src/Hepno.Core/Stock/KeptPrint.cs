@@ -25,7 +25,7 @@ public sealed record KeptPrint(
     string Name,
     double WidthIn,
     double HeightIn,
-    string? DesignId,
+    DesignId? DesignId,
     string ProductId,
     int Keep,
     int GoodDays,
@@ -62,7 +62,7 @@ public sealed record KeptPrint(
     public int Wanted() => Math.Max(0, Keep - OnHand());
 
     /// <summary>True when it is this print: the same artwork in the same size on the same film.</summary>
-    public bool Is(string? designId, double widthIn, double heightIn, string productId) =>
+    public bool Is(DesignId? designId, double widthIn, double heightIn, string productId) =>
         designId is not null
         && designId == DesignId
         && productId == ProductId

@@ -10,7 +10,7 @@ namespace Hepno.Core.Stock;
 /// <param name="Screens">Screens it took; 0 for stitches.</param>
 /// <param name="On">The last day it was made.</param>
 public sealed record MadeBefore(
-    string DesignId,
+    DesignId DesignId,
     string MakerId,
     double WidthIn,
     double HeightIn,

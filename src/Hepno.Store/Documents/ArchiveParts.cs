@@ -21,10 +21,16 @@ public sealed record ArchiveHead(int Format, ShopNumbers Numbers);
 /// <param name="SentAt">When (UTC).</param>
 /// <param name="WithdrawnAt">When it was withdrawn (UTC), or null.</param>
 /// <param name="Frozen">The quote: a document of its own.</param>
-public sealed record ArchivedQuote(string Id, string OrderId, Instant SentAt, Instant? WithdrawnAt, JsonElement Frozen);
+public sealed record ArchivedQuote(
+    string Id,
+    OrderId OrderId,
+    Instant SentAt,
+    Instant? WithdrawnAt,
+    JsonElement Frozen
+);
 
 /// <summary>A verdict of a run.</summary>
 /// <param name="OrderId">Of which order.</param>
 /// <param name="ReceivedAt">When it came (UTC).</param>
 /// <param name="Event">The verdict.</param>
-public sealed record ArchivedEvent(string OrderId, Instant ReceivedAt, RunEvent Event);
+public sealed record ArchivedEvent(OrderId OrderId, Instant ReceivedAt, RunEvent Event);

@@ -24,7 +24,14 @@ internal static class DocumentJson
             IgnoreReadOnlyProperties = true,
             TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { WhatMayBeNullMayBeLeftOut } },
         };
-        JsonConverter[] converters = [new EitherSpelling(), new PlainDecimals(), .. TimesJson.Converters];
+        JsonConverter[] converters =
+        [
+            new EitherSpelling(),
+            new PlainDecimals(),
+            new SharesJson(),
+            new IdsJson(),
+            .. TimesJson.Converters,
+        ];
         foreach (var converter in converters)
         {
             json.Converters.Add(converter);

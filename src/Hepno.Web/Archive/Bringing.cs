@@ -25,13 +25,13 @@ internal sealed record Bringing(SqliteConnection Connection, ZipArchive Zip, str
     public List<string> NewFiles { get; init; } = [];
 
     /// <summary>Customers that are here.</summary>
-    public HashSet<string> Customers { get; } = new(StringComparer.Ordinal);
+    public HashSet<CustomerId> Customers { get; } = [];
 
     /// <summary>Styles that are here.</summary>
-    public HashSet<string> Styles { get; } = new(StringComparer.Ordinal);
+    public HashSet<StyleId> Styles { get; } = [];
 
     /// <summary>Orders that are here.</summary>
-    public HashSet<string> Orders { get; } = new(StringComparer.Ordinal);
+    public HashSet<OrderId> Orders { get; } = [];
 
     /// <summary>Order numbers that are taken.</summary>
     public HashSet<int> Numbers { get; } = [];

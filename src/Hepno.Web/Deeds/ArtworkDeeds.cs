@@ -187,7 +187,7 @@ internal static class ArtworkDeeds
                 )
             )
         );
-        return (await Measured(shop, design.Id, design.Name, design.WidthIn, cut)) with
+        return (await Measured(shop, design.Id.Text, design.Name, design.WidthIn, cut)) with
         {
             Rights = design.Rights,
             NextTime = design.NextTime,

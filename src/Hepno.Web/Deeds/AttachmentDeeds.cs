@@ -20,7 +20,7 @@ internal static class AttachmentDeeds
     public static long Attach(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
+        OrderId id,
         string attachmentId,
         string name,
         byte[] bytes,
@@ -81,7 +81,7 @@ internal static class AttachmentDeeds
     public static long Detach(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
+        OrderId id,
         string attachmentId,
         long seen,
         Deed deed

@@ -20,9 +20,9 @@ internal static class ChooseDeeds
     public static long Choose(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
-        string? lineId,
-        string methodId,
+        OrderId id,
+        LineId? lineId,
+        MethodId methodId,
         long seen,
         Deed deed,
         string why = ""
@@ -93,8 +93,8 @@ internal static class ChooseDeeds
     public static long SayPrice(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
-        string? lineId,
+        OrderId id,
+        LineId? lineId,
         decimal? each,
         long seen,
         Deed deed
@@ -126,8 +126,8 @@ internal static class ChooseDeeds
     public static long TakeLarger(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
-        string? lineId,
+        OrderId id,
+        LineId? lineId,
         int pieces,
         long seen,
         Deed deed
@@ -176,9 +176,9 @@ internal static class ChooseDeeds
     public static long Offer(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
-        string? lineId,
-        string methodId,
+        OrderId id,
+        LineId? lineId,
+        MethodId methodId,
         bool offered,
         long seen,
         Deed deed

@@ -10,7 +10,7 @@ namespace Hepno.Web.Deeds;
 /// <param name="MethodId">Key of the method, or of a mix.</param>
 /// <param name="LineId">Which line; null for the first.</param>
 /// <param name="Each">The price a piece, or null for the policy's.</param>
-internal sealed record SaidWay(string MethodId, string? LineId = null, decimal? Each = null);
+internal sealed record SaidWay(MethodId MethodId, LineId? LineId = null, decimal? Each = null);
 
 /// <summary>Ways said in a call, as decisions of an order.</summary>
 internal static class ChosenWays

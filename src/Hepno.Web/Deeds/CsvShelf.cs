@@ -39,7 +39,7 @@ internal static class CsvShelf
                 Aggregates
                     .Customers.All(c)
                     .Select(v => v.Value)
-                    .Select(x => new[] { x.Id, x.Name, x.Contact, x.Address })
+                    .Select(x => new[] { x.Id.Text, x.Name, x.Contact, x.Address })
             ),
             "styles" => CsvTable.Write(
                 [.. CsvColumns.Styles, .. CsvColumns.StylesToo],
@@ -99,7 +99,7 @@ internal static class CsvShelf
                     c,
                     Aggregates.Customers,
                     Each(Rows(), Customer),
-                    x => x.Id,
+                    x => x.Id.Text,
                     x => x.Name,
                     With,
                     Named,
@@ -111,7 +111,7 @@ internal static class CsvShelf
                     c,
                     Aggregates.Styles,
                     Each(Rows(), CsvStyles.Read),
-                    x => x.Id,
+                    x => x.Id.Text,
                     x => $"{x.Name}, {x.Supplier}",
                     CsvStyles.With,
                     x => x.Problems(),

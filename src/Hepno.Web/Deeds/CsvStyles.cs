@@ -11,7 +11,7 @@ internal static class CsvStyles
 {
     public static string[] Row(Style s) =>
         [
-            s.Id,
+            s.Id.Text,
             s.Name,
             s.Supplier,
             Word(s.Kind),

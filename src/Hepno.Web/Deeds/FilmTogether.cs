@@ -18,8 +18,8 @@ internal static class FilmTogether
     public static long Join(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
-        string lineId,
+        OrderId id,
+        LineId lineId,
         string otherId,
         string otherLineId,
         long seen,
@@ -45,7 +45,7 @@ internal static class FilmTogether
                 );
             }
         }
-        var joined = FilmOffers.Laid(l, other.Case.Order.Id, other.Layout)
+        var joined = FilmOffers.Laid(l, other.Case.Order.Id.Text, other.Layout)
             ?? throw new RefusedException(
                 409,
                 "many",
@@ -59,14 +59,14 @@ internal static class FilmTogether
             {
                 Layout = f.Layout with
                 {
-                    Joined = [.. f.Layout.Joined, new(other.Line.Asked.Id, l.Case.Order.Id, l.Case.Order.Code)],
+                    Joined = [.. f.Layout.Joined, new(other.Line.Asked.Id, l.Case.Order.Id.Text, l.Case.Order.Code)],
                 },
                 Gathering = f.Gathering.With(BoughtFilm.ItemOf(f, other.Line.Asked)!.Id, i =>
                     i with
                     {
                         Text = $"{other.Layout.Copies.Count} prints, on the film of {l.Case.Order.Code}",
                         Quantity = 0,
-                        Cost = SharedFilm.CostOf(joined, l.On, other.Case.Order.Id),
+                        Cost = SharedFilm.CostOf(joined, l.On, other.Case.Order.Id.Text),
                     }
                 ),
             }
@@ -75,7 +75,7 @@ internal static class FilmTogether
     }
 
     /// <summary>Buys each line's film apart again: both are laid by themselves.</summary>
-    public static long Part(SqliteConnection connection, OpenShop shop, string id, string lineId, long seen, Deed deed)
+    public static long Part(SqliteConnection connection, OpenShop shop, OrderId id, LineId lineId, long seen, Deed deed)
     {
         var book = shop.Book(connection);
         var l = LineLayouts.Film(connection, shop, id, lineId, null, null);

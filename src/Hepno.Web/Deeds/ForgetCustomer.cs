@@ -13,7 +13,7 @@ internal static class ForgetCustomer
     public const string Nobody = "Customer erased";
 
     /// <summary>Erases the customer for good; refused while an order of theirs is on the line.</summary>
-    public static long Do(SqliteConnection connection, OpenShop shop, string id, long seen, Deed deed)
+    public static long Do(SqliteConnection connection, OpenShop shop, CustomerId id, long seen, Deed deed)
     {
         var customer = Aggregates.Customers.Get(connection, id) ?? throw RefusedException.NoSuch("customer", id);
         var orders = OrderStore.OfCustomer(connection, id);
@@ -33,7 +33,7 @@ internal static class ForgetCustomer
         foreach (var order in orders)
         {
             Aggregates.Orders.Put(connection, WithoutPerson(order.Value), order.Version, final);
-            UndoStore.Forget(connection, Aggregates.Orders.Kind, order.Value.Id);
+            UndoStore.Forget(connection, Aggregates.Orders.Kind, order.Value.Id.Text);
             foreach (var quote in QuoteStore.OfOrder(connection, order.Value.Id))
             {
                 var kept = QuoteStore.Frozen(connection, quote.Id);
@@ -47,12 +47,12 @@ internal static class ForgetCustomer
             }
         }
         var version = Aggregates.Customers.Put(connection, new Customer(id, Nobody, ""), seen, final);
-        UndoStore.Forget(connection, Aggregates.Customers.Kind, id);
+        UndoStore.Forget(connection, Aggregates.Customers.Kind, id.Text);
         return version;
     }
 
     /// <summary>Files of a customer's orders that nothing else of the shop refers to.</summary>
-    public static IReadOnlyList<string> FilesOf(SqliteConnection connection, string id)
+    public static IReadOnlyList<string> FilesOf(SqliteConnection connection, CustomerId id)
     {
         var mine = OrderStore
             .OfCustomer(connection, id)

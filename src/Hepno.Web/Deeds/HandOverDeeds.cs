@@ -14,7 +14,7 @@ internal static class HandOverDeeds
     public static long Count(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
+        OrderId id,
         IReadOnlyList<CountedSize> counted,
         long seen,
         Deed deed
@@ -65,7 +65,7 @@ internal static class HandOverDeeds
     public static long DeliverPart(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
+        OrderId id,
         string to,
         long seen,
         Deed deed
@@ -106,7 +106,7 @@ internal static class HandOverDeeds
     }
 
     /// <summary>Gives the pieces to the customer, once all are counted.</summary>
-    public static long HandOver(SqliteConnection connection, OpenShop shop, string id, string to, long seen, Deed deed)
+    public static long HandOver(SqliteConnection connection, OpenShop shop, OrderId id, string to, long seen, Deed deed)
     {
         var c = shop.Case(connection, id, shop.Book(connection));
         OrderDeeds.At(c, Station.Send, "hand it over");
@@ -133,7 +133,7 @@ internal static class HandOverDeeds
     }
 
     /// <summary>Takes a hand-over back that did not happen.</summary>
-    public static long TakeBack(SqliteConnection connection, OpenShop shop, string id, long seen, Deed deed)
+    public static long TakeBack(SqliteConnection connection, OpenShop shop, OrderId id, long seen, Deed deed)
     {
         var c = shop.Case(connection, id, shop.Book(connection));
         OrderDeeds.At(c, Station.Learn, "take the hand-over back");
@@ -146,7 +146,7 @@ internal static class HandOverDeeds
     }
 
     /// <summary>Closes the order: it leaves the line.</summary>
-    public static long Close(SqliteConnection connection, OpenShop shop, string id, long seen, Deed deed)
+    public static long Close(SqliteConnection connection, OpenShop shop, OrderId id, long seen, Deed deed)
     {
         var c = shop.Case(connection, id, shop.Book(connection));
         OrderDeeds.At(c, Station.Learn, "close it");

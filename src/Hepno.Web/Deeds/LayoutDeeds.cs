@@ -53,9 +53,9 @@ internal static class LayoutDeeds
     public static LineLayout? Searched(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
-        string lineId,
-        string methodId,
+        OrderId id,
+        LineId lineId,
+        MethodId methodId,
         IEnumerable<DecorationPlan> plan
     )
     {
@@ -84,7 +84,7 @@ internal static class LayoutDeeds
     /// <summary>What of a plan is laid and not settled; a line has one layout: of a mix of two films, of the one it is laid on.</summary>
     public static LaidPurchase? ToSearch(
         LineCase line,
-        string methodId,
+        MethodId methodId,
         ShopBook book,
         IEnumerable<DecorationPlan> plan
     ) =>
@@ -129,8 +129,8 @@ internal static class LayoutDeeds
     public static long UseFromDrawer(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
-        string lineId,
+        OrderId id,
+        LineId lineId,
         string key,
         string keptId,
         int count,
@@ -169,7 +169,7 @@ internal static class LayoutDeeds
         }
         var most = Math.Min(
             print.Count + print.Lying,
-            kept.OnHand() - DrawerStore.SpokenFor(connection, id, line.Asked.Id).GetValueOrDefault(keptId)
+            kept.OnHand() - DrawerStore.SpokenFor(connection, id.Text, line.Asked.Id.Text).GetValueOrDefault(keptId)
         );
         RefusedException.IfAny(
             count < 0 || count > most
@@ -196,9 +196,9 @@ internal static class LayoutDeeds
     public static long UseRemnant(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
-        string lineId,
-        string placementId,
+        OrderId id,
+        LineId lineId,
+        PlacementId placementId,
         int layer,
         string remnantId,
         long seen,

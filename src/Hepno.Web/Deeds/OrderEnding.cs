@@ -10,7 +10,7 @@ namespace Hepno.Web.Deeds;
 internal static class OrderEnding
 {
     /// <summary>Ends it. What was set aside for it is free from then on; what it teaches is counted.</summary>
-    public static long End(SqliteConnection connection, OpenShop shop, string id, Ending ending, long seen, Deed deed)
+    public static long End(SqliteConnection connection, OpenShop shop, OrderId id, Ending ending, long seen, Deed deed)
     {
         var c = shop.Case(connection, id, shop.Book(connection));
         if (Ending.Hindrance(ending.Kind, c.Order) is { } hindrance)
@@ -39,7 +39,7 @@ internal static class OrderEnding
     }
 
     /// <summary>Brings it back: it stands where it stood.</summary>
-    public static long BringBack(SqliteConnection connection, OpenShop shop, string id, long seen, Deed deed)
+    public static long BringBack(SqliteConnection connection, OpenShop shop, OrderId id, long seen, Deed deed)
     {
         var c = shop.Case(connection, id, shop.Book(connection));
         if (c.Order.Facts.End.Ending is null)
@@ -52,7 +52,7 @@ internal static class OrderEnding
             );
         }
         var kept = DrawerStore.All(connection);
-        var spoken = DrawerStore.SpokenFor(connection, id, "");
+        var spoken = DrawerStore.SpokenFor(connection, id.Text, "");
         var waiting = c.Order.Facts.Layout.Drawer.Where(d =>
             c.Order.Facts.Gathering.Items.All(i => i.Id != $"drawer-{d.Key}" || i.DoneAt is null)
         );

@@ -19,7 +19,7 @@ internal static class PressDeeds
     public static long Tick(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
+        OrderId id,
         string itemId,
         bool done,
         long seen,
@@ -69,9 +69,9 @@ internal static class PressDeeds
     public static long Move(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
-        string lineId,
-        string? pressId,
+        OrderId id,
+        LineId lineId,
+        PressId? pressId,
         LocalDateTime from,
         long seen,
         Deed deed
@@ -107,8 +107,8 @@ internal static class PressDeeds
             );
         }
         var press = book.Presses.FirstOrDefault(p => p.Id == pressId)
-            ?? throw RefusedException.NoSuch("press", pressId);
-        if (line.Frozen is { } quoted && LineFloor.BenchOf(quoted.Band.Decorations) is { Length: > 0 } bench)
+            ?? throw RefusedException.NoSuch("press", pressId ?? default);
+        if (line.Frozen is { } quoted && LineFloor.BenchOf(quoted.Band.Decorations) is var bench && !bench.IsNone)
         {
             throw new RefusedException(
                 409,
@@ -137,7 +137,7 @@ internal static class PressDeeds
     }
 
     /// <summary>Begins pressing; again it is the same run.</summary>
-    public static long StartRun(SqliteConnection connection, OpenShop shop, string id, Deed deed)
+    public static long StartRun(SqliteConnection connection, OpenShop shop, OrderId id, Deed deed)
     {
         var c = shop.Case(connection, id, shop.Book(connection));
         if (c.Order.Facts.Pressing.StartedAt is not null)

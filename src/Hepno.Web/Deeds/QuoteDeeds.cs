@@ -17,7 +17,7 @@ namespace Hepno.Web.Deeds;
 internal static class QuoteDeeds
 {
     /// <summary>Settles what is bought.</summary>
-    public static long LayOut(SqliteConnection connection, OpenShop shop, string id, long seen, Deed deed)
+    public static long LayOut(SqliteConnection connection, OpenShop shop, OrderId id, long seen, Deed deed)
     {
         var c = shop.Case(connection, id, shop.Book(connection));
         OrderDeeds.Before(c, c.Lines.FirstOrDefault(l => l.InHand is null) ?? c.Lines[0], "lay it out");
@@ -38,7 +38,7 @@ internal static class QuoteDeeds
     }
 
     /// <summary>Sends the quote: from here its figures are frozen.</summary>
-    public static long Send(SqliteConnection connection, OpenShop shop, string id, long seen, Deed deed)
+    public static long Send(SqliteConnection connection, OpenShop shop, OrderId id, long seen, Deed deed)
     {
         var book = shop.Book(connection);
         var c = shop.Case(connection, id, book);
@@ -79,7 +79,7 @@ internal static class QuoteDeeds
     }
 
     /// <summary>Withdraws a sent quote, before anything is ordered on it.</summary>
-    public static long Withdraw(SqliteConnection connection, OpenShop shop, string id, long seen, Deed deed)
+    public static long Withdraw(SqliteConnection connection, OpenShop shop, OrderId id, long seen, Deed deed)
     {
         var c = shop.Case(connection, id, shop.Book(connection));
         if (
@@ -118,7 +118,7 @@ internal static class QuoteDeeds
     }
 
     /// <summary>The customer's yes; with the deposit it makes the list of what to buy and prepare.</summary>
-    public static long Approve(SqliteConnection connection, OpenShop shop, string id, string by, long seen, Deed deed)
+    public static long Approve(SqliteConnection connection, OpenShop shop, OrderId id, string by, long seen, Deed deed)
     {
         var c = shop.Case(connection, id, shop.Book(connection));
         OrderDeeds.At(c, Station.Gather, "take the yes");
@@ -132,7 +132,7 @@ internal static class QuoteDeeds
     public static long NoteDeposit(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
+        OrderId id,
         decimal amount,
         string? overrideReason,
         long seen,

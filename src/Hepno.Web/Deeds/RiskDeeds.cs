@@ -15,7 +15,7 @@ internal static class RiskDeeds
     public static long TakeRisk(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
+        OrderId id,
         RiskTaken risk,
         long seen,
         Deed deed

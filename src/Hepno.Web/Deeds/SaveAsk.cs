@@ -18,7 +18,7 @@ internal static class SaveAsk
     public static Versioned<Order> Do(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
+        OrderId id,
         Ask ask,
         long seen,
         Deed deed,

@@ -31,12 +31,12 @@ internal static class DemoNumbers
                         Contact = "hello@ternandtallow.example",
                         TimeZone = ShopClock.MachineZone,
                     },
-                    Fees = FeeRules.Default with { TaxShare = 0.08m },
+                    Fees = FeeRules.Default with { TaxShare = new(0.08m) },
                     Week = new(
                         week,
                         [
-                            new("wren", "Wren", 18.50m, 0, week, new(12, 30), 45, []),
-                            new("ines", "Ines", 14.00m, 0.13m, helperWeek, new(13, 15), 30, []),
+                            new("wren", "Wren", 18.50m, default, week, new(12, 30), 45, []),
+                            new("ines", "Ines", 14.00m, new(0.13m), helperWeek, new(13, 15), 30, []),
                         ]
                     ),
                     Rates = CostRates.Default with

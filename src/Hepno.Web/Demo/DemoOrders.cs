@@ -379,8 +379,9 @@ internal static class DemoOrders
     private static void Named(SqliteConnection c, OpenShop shop, LocalDate due, LocalTime hour)
     {
         // 215, the juniors and their coaches: each with a name and a number on the back
-        static Placement Back(string id) => new(id, "back", 11, 9, 40, 1, false, 14, null, true, OwnText.NameAndNumber);
-        static Placement Crest(string id, double width) =>
+        static Placement Back(PlacementId id) =>
+            new(id, "back", 11, 9, 40, 1, false, 14, null, true, OwnText.NameAndNumber);
+        static Placement Crest(PlacementId id, double width) =>
             new(id, "left-chest", width, width, 55, 2, false, 4, null, true);
         static IReadOnlyList<SizeCount> Sizes(IReadOnlyList<OwnPiece> names) =>
             [.. names.GroupBy(n => n.Size).Select(g => new SizeCount(g.Key, g.Count()))];
@@ -436,7 +437,7 @@ internal static class DemoOrders
     private static void SeveralLines(SqliteConnection c, OpenShop shop, LocalDate due, LocalTime hour)
     {
         // 207, three lines sent by the carrier, a quote to write
-        Placement Print(string id, string place, double w, double h, int colours) =>
+        Placement Print(PlacementId id, string place, double w, double h, int colours) =>
             new(id, place, w, h, 55, colours, false, 4);
         SaveAsk.Do(
             c,
@@ -530,12 +531,12 @@ internal static class DemoOrders
         );
     }
 
-    private static long Version(SqliteConnection c, string id) => Aggregates.Orders.Get(c, id)!.Version;
+    private static long Version(SqliteConnection c, OrderId id) => Aggregates.Orders.Get(c, id)!.Version;
 
     private static void Make(
         SqliteConnection c,
         OpenShop shop,
-        string id,
+        OrderId id,
         Ask ask,
         string method,
         double hoursAgo,
@@ -566,7 +567,7 @@ internal static class DemoOrders
     private static void ThroughGather(
         SqliteConnection c,
         OpenShop shop,
-        string id,
+        OrderId id,
         string by,
         double hoursAgo,
         string? without
@@ -592,7 +593,7 @@ internal static class DemoOrders
     private static void Pressed(
         SqliteConnection c,
         OpenShop shop,
-        string id,
+        OrderId id,
         int pieces,
         int upTo,
         Dictionary<int, string> spoiled,

@@ -9,7 +9,7 @@ namespace Hepno.Web.Devices;
 /// <param name="AreaIn2">Printed box area of all of them, in².</param>
 /// <param name="Use">What all of them take.</param>
 internal sealed record PrintJob(
-    (string Order, string Line, string Placement) Of,
+    (OrderId Order, LineId Line, PlacementId Placement) Of,
     int Prints,
     string Name,
     double AreaIn2,

@@ -16,9 +16,9 @@ internal static class SimulatedThermometer
     /// <param name="point">Which of the nine points, from 0.</param>
     /// <param name="setF">What the press is set to, °F.</param>
     /// <param name="day">The day.</param>
-    public static double Read(string pressId, int point, double setF, LocalDate day)
+    public static double Read(PressId pressId, int point, double setF, LocalDate day)
     {
-        var error = (Dice.Seed(pressId) % 15) - 9;
+        var error = (Dice.Seed(pressId.Text) % 15) - 9;
         var corner =
             point is 0 or 2 or 6 or 8 ? -Corner
             : point == Middle ? 2

@@ -34,7 +34,7 @@ internal sealed record DesignBody(string Name, RightsBody Rights, string NextTim
 internal sealed record ArtworkProgress(double? Share);
 
 /// <summary>One measured print: ml used for so many prints of an artwork.</summary>
-internal sealed record CalibrateBody(string DesignId, double WidthIn, int Prints, double ColourMl, double WhiteMl);
+internal sealed record CalibrateBody(DesignId DesignId, double WidthIn, int Prints, double ColourMl, double WhiteMl);
 
 /// <summary>What a square code is to say.</summary>
 internal sealed record CodeBody(string Text);
@@ -236,7 +236,7 @@ internal static class ArtworkEndpoints
         string id,
         OpenShop shop,
         double? widthIn,
-        string? styleId,
+        StyleId? styleId,
         string? colourwayId
     ) =>
         shop.Db.Read(c =>
@@ -312,7 +312,7 @@ internal static class ArtworkEndpoints
         shop.Db.Write(c =>
         {
             var printer = Aggregates.FilmPrinters.Get(c, id) ?? throw RefusedException.NoSuch("film printer", id);
-            var report = Kept(c, body.DesignId).Value.Report;
+            var report = Kept(c, body.DesignId.Text).Value.Report;
             RefusedException.IfAny([
                 .. body.WidthIn is > 0 and <= Places.Absurd
                     ? Array.Empty<Problem>()

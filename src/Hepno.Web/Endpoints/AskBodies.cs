@@ -25,12 +25,12 @@ internal sealed record PlacementBody(
     int Colours,
     bool Gradient,
     double ThinnestLinePt,
-    string? DesignId = null,
+    DesignId? DesignId = null,
     bool BySize = false,
     OwnText Own = OwnText.None,
     CutsBody? Cuts = null,
     int? Stitches = null,
-    string? OnTopOf = null,
+    PlacementId? OnTopOf = null,
     VinylFinish Finish = VinylFinish.Plain
 )
 {
@@ -54,7 +54,7 @@ internal sealed record PlacementBody(
 
     public static PlacementBody From(Placement p) =>
         new(
-            p.Id,
+            p.Id.Text,
             p.Place,
             p.WidthIn,
             p.HeightIn,
@@ -80,7 +80,7 @@ internal sealed record OwnPieceBody(string Size, string Name, string Number);
 /// <summary>One line; null where nothing is said yet.</summary>
 internal sealed record LineBody(
     string Id,
-    string? StyleId,
+    StyleId? StyleId,
     string? ColourwayId,
     IReadOnlyList<SizeBody> Sizes,
     IReadOnlyList<PlacementBody> Placements,
@@ -109,7 +109,7 @@ internal sealed record LineBody(
 
     public static LineBody From(AskLine l) =>
         new(
-            l.Id,
+            l.Id.Text,
             l.StyleId,
             l.ColourwayId,
             [.. l.Sizes.Select(s => new SizeBody(s.Size, s.Pieces))],
@@ -127,7 +127,7 @@ internal sealed record ShippingBody(string Zone, bool InThePrice);
 
 /// <summary>An ask; null where nothing is said yet. Shipping is null when they collect it.</summary>
 internal sealed record AskBody(
-    string? CustomerId,
+    CustomerId? CustomerId,
     IReadOnlyList<LineBody> Lines,
     LocalDate? DueDate,
     LocalTime? DueTime,

@@ -20,10 +20,10 @@ using NodaTime;
 namespace Hepno.Web.Endpoints;
 
 /// <summary>Text to read a size run from.</summary>
-internal sealed record SizeRunBody(string StyleId, string Text);
+internal sealed record SizeRunBody(StyleId StyleId, string Text);
 
 /// <summary>Text of a table of names and numbers, as pasted or as a file holds it.</summary>
-internal sealed record NamesBody(string StyleId, string Text);
+internal sealed record NamesBody(StyleId StyleId, string Text);
 
 /// <summary>Equal boxes to lay in rows on a roll; lengths in inches.</summary>
 internal sealed record RowsBody(double WidthIn, double HeightIn, double MarginIn, double RollWidthIn, int Count);

@@ -17,7 +17,7 @@ namespace Hepno.Web.Endpoints;
 /// <summary>Film cured together, or a correction of it. When, which lots and how much it used are known already.</summary>
 internal sealed record CureBody(
     string PrinterId,
-    string StationId,
+    PressId StationId,
     double TemperatureF,
     double Minutes,
     string By,
@@ -40,9 +40,9 @@ internal sealed record CureBody(
 /// <param name="Queued">How many of them were sent to the printer already.</param>
 /// <param name="Made">True when they are ticked off as made: only their batch is not noted.</param>
 internal sealed record WaitingPrints(
-    string OrderId,
-    string LineId,
-    string PlacementId,
+    OrderId OrderId,
+    LineId LineId,
+    PlacementId PlacementId,
     string Name,
     string Customer,
     int Prints,
@@ -77,7 +77,7 @@ internal sealed record CureView(
 /// <param name="Tell">What to do about the customer.</param>
 /// <param name="Cost">Making it anew, opened.</param>
 internal sealed record RecalledView(
-    string OrderId,
+    OrderId OrderId,
     string Name,
     string Customer,
     string Said,
@@ -153,7 +153,7 @@ internal static class CureEndpoints
             var before = Aggregates.Cures.Get(c, id);
             var seen = request.SeenOrNew(before is not null);
             var (book, printer) = (shop.Book(c), SupplyEndpoints.PrinterOf(c, body.PrinterId));
-            if (body.StationId.Length > 0 && book.Heater(body.StationId) is null)
+            if (!body.StationId.IsNone && book.Heater(body.StationId) is null)
             {
                 throw RefusedException.NoSuch("press or oven", body.StationId);
             }
@@ -324,7 +324,7 @@ internal static class CureEndpoints
     {
         var (b, f) = (kept.Value, book.Numbers.Format);
         var where =
-            b.StationId.Length == 0 ? "in an oven"
+            b.StationId.IsNone ? "in an oven"
             : book.Heater(b.StationId) is { } heater ? $"{(heater.OnlyCures() ? "in" : "under")} {heater.Name}"
             : "on a press no longer kept";
         var holds =

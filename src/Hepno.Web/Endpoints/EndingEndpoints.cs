@@ -72,7 +72,7 @@ internal static class EndingEndpoints
             .WithSummary("Quotes of the last year that were won and lost, by way and price of a piece.");
     }
 
-    internal static EndingView Choices(string id, OpenShop shop) =>
+    internal static EndingView Choices(OrderId id, OpenShop shop) =>
         shop.Db.Read(c =>
         {
             var order = (Aggregates.Orders.Get(c, id) ?? throw RefusedException.NoSuch("order", id)).Value;
@@ -88,7 +88,7 @@ internal static class EndingEndpoints
             );
         });
 
-    internal static Written End(string id, EndBody body, OpenShop shop, HttpRequest request)
+    internal static Written End(OrderId id, EndBody body, OpenShop shop, HttpRequest request)
     {
         var deed = request.Deed(
             shop.Clock,
@@ -104,7 +104,7 @@ internal static class EndingEndpoints
         return OrderDeedEndpoints.Do(id, shop, request, (c, seen) => OrderEnding.End(c, shop, id, ending, seen, deed));
     }
 
-    internal static Written BringBack(string id, OpenShop shop, HttpRequest request) =>
+    internal static Written BringBack(OrderId id, OpenShop shop, HttpRequest request) =>
         OrderDeedEndpoints.Do(id, shop, request, (c, seen) =>
             OrderEnding.BringBack(c, shop, id, seen, request.Deed(shop.Clock, "brought back"))
         );
@@ -117,7 +117,7 @@ internal static class EndingEndpoints
             return WonAndLost
                 .Count(OrderStore.Outcomes(c, shop.Clock.Utc - Duration.FromDays(Days)))
                 .Select(w => new WonAndLostView(
-                    DecorationMethods.Find(w.MethodId)?.Name ?? w.MethodId,
+                    DecorationMethods.Find(w.MethodId)?.Name ?? w.MethodId.Text,
                     w,
                     w.WonShare is { } share ? $"{Shown.Number(share * 100, 0, f)}%" : "",
                     Each(w.WonEach),

@@ -20,7 +20,7 @@ using NodaTime.Extensions;
 namespace Hepno.Web.Endpoints;
 
 /// <summary>The setting as it was offered.</summary>
-internal sealed record LearnedBody(string Key, string MethodId, double Value);
+internal sealed record LearnedBody(string Key, MethodId MethodId, double Value);
 
 /// <summary>A step of the press floor.</summary>
 /// <param name="Code">Stable word.</param>
@@ -81,7 +81,7 @@ internal static class FloorEndpoints
                     [
                         .. open.Where(c => c.Standing.Station == s)
                             .Select(c => new Peg(
-                                c.Order.Id,
+                                c.Order.Id.Text,
                                 c.Order.Code,
                                 c.Customer?.Name ?? "",
                                 c.Order.Ask.Pieces,
@@ -176,7 +176,7 @@ internal static class FloorEndpoints
         });
 
     /// <summary>A line of an order on the press floor by its chosen method: one at a time and as a stream, and what would help. Without a line, its first that has a method.</summary>
-    internal static FloorSimulationView Simulation(string id, string? lineId, OpenShop shop, bool? cold) =>
+    internal static FloorSimulationView Simulation(string id, LineId? lineId, OpenShop shop, bool? cold) =>
         shop.Db.Read(connection =>
         {
             var book = shop.Book(connection);
@@ -193,7 +193,7 @@ internal static class FloorEndpoints
             if (c.Frozen is { } q)
             {
                 var frozen = q.Lines.FirstOrDefault(l => lineId is null || l.LineId == lineId)
-                    ?? throw RefusedException.NoSuch("line", lineId!);
+                    ?? throw RefusedException.NoSuch("line", lineId ?? default);
                 return FloorSimulationView.From(
                     $"{c.CodeOf(frozen.LineId)}, {c.Line(frozen.LineId).What}",
                     q.InHand(frozen),

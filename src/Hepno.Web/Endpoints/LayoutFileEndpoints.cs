@@ -30,8 +30,8 @@ internal static class LayoutFileEndpoints
 
     /// <summary>The layout at true size, a page for each sheet, with names and cut marks.</summary>
     internal static FileContentHttpResult Pdf(
-        string id,
-        string line,
+        OrderId id,
+        LineId line,
         OpenShop shop,
         string? filmId,
         string? on,
@@ -48,8 +48,8 @@ internal static class LayoutFileEndpoints
 
     /// <summary>One sheet of the layout, or the roll, as a drawing at true size.</summary>
     internal static FileContentHttpResult Svg(
-        string id,
-        string line,
+        OrderId id,
+        LineId line,
         OpenShop shop,
         string? filmId,
         string? on,
@@ -67,8 +67,8 @@ internal static class LayoutFileEndpoints
 
     /// <summary>One sheet of the layout, or the roll, as it is printed: 300 pixels an inch, written band by band.</summary>
     internal static IResult Png(
-        string id,
-        string line,
+        OrderId id,
+        LineId line,
         OpenShop shop,
         HttpContext context,
         string? filmId,
@@ -105,8 +105,8 @@ internal static class LayoutFileEndpoints
 
     /// <summary>Every copy of the layout, a row each, in inches.</summary>
     internal static FileContentHttpResult Csv(
-        string id,
-        string line,
+        OrderId id,
+        LineId line,
         OpenShop shop,
         string? filmId,
         string? on,
@@ -123,8 +123,8 @@ internal static class LayoutFileEndpoints
 
     /// <summary>What to write to the supplier.</summary>
     internal static string OrderText(
-        string id,
-        string line,
+        OrderId id,
+        LineId line,
         OpenShop shop,
         string? filmId,
         string? on,
@@ -155,7 +155,7 @@ internal static class LayoutFileEndpoints
         });
 
     /// <summary>Reads a layout made elsewhere and says what it costs and what is wrong with it; it is kept only by settling it.</summary>
-    internal static TriedLayout Bring(string id, string line, BroughtLayoutBody body, OpenShop shop) =>
+    internal static TriedLayout Bring(OrderId id, LineId line, BroughtLayoutBody body, OpenShop shop) =>
         shop.Db.Read(c =>
         {
             var l = LineLayouts.Film(c, shop, id, line, body.FilmId, body.On);
@@ -189,8 +189,8 @@ internal static class LayoutFileEndpoints
 
     private static (LineOnFilm Line, FigureFormat F) Read(
         OpenShop shop,
-        string id,
-        string line,
+        OrderId id,
+        LineId line,
         string? filmId,
         string? on,
         bool? byOutline

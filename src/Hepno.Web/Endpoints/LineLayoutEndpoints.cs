@@ -58,13 +58,13 @@ internal sealed record FillBody(
 );
 
 /// <summary>Another order's line whose film is bought with this one's.</summary>
-internal sealed record JoinBody(string OrderId, string LineId);
+internal sealed record JoinBody(OrderId OrderId, LineId LineId);
 
 /// <summary>Transfers of the drawer for a print.</summary>
 internal sealed record DrawerBody(string Key, string KeptId, int Count);
 
 /// <summary>A piece of vinyl on the Shelf for one colour of a print, from 0; an empty id puts it back.</summary>
-internal sealed record RemnantUseBody(string PlacementId, int Layer, string RemnantId);
+internal sealed record RemnantUseBody(PlacementId PlacementId, int Layer, string RemnantId);
 
 /// <summary>A search; pinned copies stay where they are, the rest is laid anew.</summary>
 /// <param name="FilmId">On whose film.</param>
@@ -114,8 +114,8 @@ internal static class LineLayoutEndpoints
 
     /// <summary>The layout of a line: as settled, else by the usual orders; on the film asked for, else on the cheapest; by its prints' own outlines or their boxes, as settled when not said.</summary>
     internal static LineLayoutView Get(
-        string id,
-        string line,
+        OrderId id,
+        LineId line,
         OpenShop shop,
         string? filmId,
         string? on,
@@ -131,14 +131,14 @@ internal static class LineLayoutEndpoints
         );
 
     /// <summary>Settles a layout for the line; the whole of it is looked over first.</summary>
-    internal static Written Settle(string id, string line, SettleBody body, OpenShop shop, HttpRequest request)
+    internal static Written Settle(OrderId id, LineId line, SettleBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
         return shop.Db.Write(c =>
         {
             var l = LineLayouts.Film(c, shop, id, line, body.FilmId, body.On);
             return new Written(
-                id,
+                id.Text,
                 LayoutDeeds.Settle(
                     c,
                     l,
@@ -152,11 +152,11 @@ internal static class LineLayoutEndpoints
     }
 
     /// <summary>Forgets the line's layout: the usual orders are reckoned with again.</summary>
-    internal static Written Forget(string id, string line, OpenShop shop, HttpRequest request)
+    internal static Written Forget(OrderId id, LineId line, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
         return shop.Db.Write(c => new Written(
-            id,
+            id.Text,
             LayoutDeeds.Forget(
                 c,
                 LineLayouts.Film(c, shop, id, line, null, null),
@@ -167,7 +167,7 @@ internal static class LineLayoutEndpoints
     }
 
     /// <summary>Tries a layout: where a moved copy snaps to, what it comes to, what is wrong with it.</summary>
-    internal static TriedLayout Try(string id, string line, TryBody body, OpenShop shop) =>
+    internal static TriedLayout Try(OrderId id, LineId line, TryBody body, OpenShop shop) =>
         shop.Db.Read(c =>
         {
             var l = LineLayouts.Film(c, shop, id, line, body.FilmId, body.On);
@@ -204,7 +204,7 @@ internal static class LineLayoutEndpoints
         });
 
     /// <summary>Lays more copies of a design into the room that is paid for, or into the next step; nothing that lies is moved and nothing is kept.</summary>
-    internal static TriedLayout Fill(string id, string line, FillBody body, OpenShop shop) =>
+    internal static TriedLayout Fill(OrderId id, LineId line, FillBody body, OpenShop shop) =>
         shop.Db.Read(c =>
         {
             var l = LineLayouts.Film(c, shop, id, line, body.FilmId, body.On);
@@ -236,18 +236,18 @@ internal static class LineLayoutEndpoints
         });
 
     /// <summary>Buys the line's film as one with another order's, on this line's layout; both must wait for it.</summary>
-    internal static Written Join(string id, string line, JoinBody body, OpenShop shop, HttpRequest request)
+    internal static Written Join(OrderId id, LineId line, JoinBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
         return shop.Db.Write(c => new Written(
-            id,
+            id.Text,
             FilmTogether.Join(
                 c,
                 shop,
                 id,
                 line,
-                body.OrderId,
-                body.LineId,
+                body.OrderId.Text,
+                body.LineId.Text,
                 seen,
                 request.Deed(shop.Clock, "film bought together")
             )
@@ -255,21 +255,21 @@ internal static class LineLayoutEndpoints
     }
 
     /// <summary>Buys the film of the line and of those on its layout apart again.</summary>
-    internal static Written Part(string id, string line, OpenShop shop, HttpRequest request)
+    internal static Written Part(OrderId id, LineId line, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
         return shop.Db.Write(c => new Written(
-            id,
+            id.Text,
             FilmTogether.Part(c, shop, id, line, seen, request.Deed(shop.Clock, "film bought apart"))
         ));
     }
 
     /// <summary>Uses transfers of the drawer for a print of the line, or fewer, or none: so many fewer are printed new.</summary>
-    internal static Written Drawer(string id, string line, DrawerBody body, OpenShop shop, HttpRequest request)
+    internal static Written Drawer(OrderId id, LineId line, DrawerBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
         return shop.Db.Write(c => new Written(
-            id,
+            id.Text,
             LayoutDeeds.UseFromDrawer(
                 c,
                 shop,
@@ -285,11 +285,11 @@ internal static class LineLayoutEndpoints
     }
 
     /// <summary>Cuts a colour of the line's print from a piece of vinyl on the Shelf before the roll, or puts the piece back.</summary>
-    internal static Written Remnant(string id, string line, RemnantUseBody body, OpenShop shop, HttpRequest request)
+    internal static Written Remnant(OrderId id, LineId line, RemnantUseBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
         return shop.Db.Write(c => new Written(
-            id,
+            id.Text,
             LayoutDeeds.UseRemnant(
                 c,
                 shop,
@@ -306,8 +306,8 @@ internal static class LineLayoutEndpoints
 
     /// <summary>Begins a search for a better layout; it is looked at and stopped by its id. What it finds is kept only by settling it.</summary>
     internal static LayoutSearchView Search(
-        string id,
-        string line,
+        OrderId id,
+        LineId line,
         SearchBody body,
         OpenShop shop,
         LayoutSearches searches

@@ -296,7 +296,7 @@ internal sealed record RecipeBody(
 /// <summary>A product tested on a blank.</summary>
 internal sealed record SpotTestBody(
     string ProductId,
-    string StyleId,
+    StyleId StyleId,
     string ColourwayId,
     double TemperatureF,
     double DwellSeconds,

@@ -24,18 +24,18 @@ internal sealed record NumbersBody(
     decimal PackingPerPiece,
     double OrderMinutes,
     double ArtworkMinutes,
-    decimal FeeShare,
+    Share FeeShare,
     decimal FeeFixed,
-    decimal TaxShare,
+    Share TaxShare,
     decimal MinimumCharge,
     decimal RoundingStep,
-    decimal DepositShare,
+    Share DepositShare,
     int ValidityDays,
     double SlowTenthShare,
     IReadOnlyList<DayBody> Week,
     PolicyBody Retail,
     PolicyBody Wholesale,
-    decimal LeastMarginShare,
+    Share LeastMarginShare,
     FeeBase FeeBase,
     InversionRule Inversion,
     IReadOnlyList<PackagingBody>? Packagings = null,
@@ -214,14 +214,14 @@ internal sealed record StepTimeBody(string Code, double Seconds);
 internal sealed record CoverPriceBody(Cover Cover, decimal Price, int Uses);
 
 /// <summary>A share of spoiled attempts the shop has learned.</summary>
-internal sealed record SpoilageBody(string MethodId, double Share);
+internal sealed record SpoilageBody(MethodId MethodId, double Share);
 
 /// <summary>One who works in the shop.</summary>
 internal sealed record PersonBody(
     string Id,
     string Name,
     decimal Wage,
-    decimal OnCostsShare,
+    Share OnCostsShare,
     IReadOnlyList<DayBody> Week,
     LocalTime? LunchFrom,
     int LunchMinutes,
@@ -274,7 +274,7 @@ internal sealed record RatesView(Figure Labour, Figure Overhead)
 /// <summary>A channel's price policy.</summary>
 internal sealed record PolicyBody(
     PolicyKind Kind,
-    decimal MarginShare,
+    Share MarginShare,
     decimal Multiple,
     MultipleBase Of,
     decimal PerHour

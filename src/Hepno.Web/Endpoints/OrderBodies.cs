@@ -41,19 +41,19 @@ internal sealed record WhatIfQuery(
 }
 
 /// <summary>The method chosen for a line; the first one when no line is named.</summary>
-internal sealed record ChooseBody(string MethodId, string? LineId = null, string Why = "");
+internal sealed record ChooseBody(MethodId MethodId, LineId? LineId = null, string Why = "");
 
 /// <summary>The larger quantity of a price break, taken for a line.</summary>
-internal sealed record LargerBody(int Pieces, string? LineId = null);
+internal sealed record LargerBody(int Pieces, LineId? LineId = null);
 
 /// <summary>Another method of a line, offered to the customer beside the quoted one or not.</summary>
-internal sealed record OfferBody(string MethodId, bool Offered, string? LineId = null);
+internal sealed record OfferBody(MethodId MethodId, bool Offered, LineId? LineId = null);
 
 /// <summary>The id of the new order, made on the screen.</summary>
 internal sealed record AgainBody(string Id);
 
 /// <summary>A price a piece the owner says, or null for the policy's.</summary>
-internal sealed record PriceBody(decimal? Each, string? LineId = null);
+internal sealed record PriceBody(decimal? Each, LineId? LineId = null);
 
 /// <summary>Who said yes.</summary>
 internal sealed record ApproveBody(string By);
@@ -65,19 +65,19 @@ internal sealed record DepositBody(decimal Amount, string? OverrideReason);
 internal sealed record TickBody(bool Done);
 
 /// <summary>Pieces of a line and size counted into the box.</summary>
-internal sealed record CountedBody(string LineId, string Size, int Pieces);
+internal sealed record CountedBody(LineId LineId, string Size, int Pieces);
 
 /// <summary>Everything counted into the box.</summary>
 internal sealed record CountBody(IReadOnlyList<CountedBody> Sizes);
 
 /// <summary>Who takes the risk of a line of own garments, or that its cloth was tested.</summary>
-internal sealed record RiskBody(string LineId, string AcceptedBy, bool SpotTested);
+internal sealed record RiskBody(LineId LineId, string AcceptedBy, bool SpotTested);
 
 /// <summary>Who took the pieces.</summary>
 internal sealed record HandOverBody(string To);
 
 /// <summary>Where a line is put on the press day; no press leaves it to the plan again.</summary>
-internal sealed record MoveBody(string LineId, string? PressId, LocalDateTime From);
+internal sealed record MoveBody(LineId LineId, PressId? PressId, LocalDateTime From);
 
 /// <summary>What a move, or an order taken on, changed in the plan.</summary>
 /// <param name="Id">Order.</param>

@@ -49,9 +49,9 @@ internal static class OrderDeedEndpoints
     }
 
     /// <summary>Notes who takes the risk of garments the customer brings, or that their cloth was tested.</summary>
-    internal static Written Risk(string id, RiskBody body, OpenShop shop, HttpRequest request) =>
+    internal static Written Risk(OrderId id, RiskBody body, OpenShop shop, HttpRequest request) =>
         shop.Db.Write(c => new Written(
-            id,
+            id.Text,
             RiskDeeds.TakeRisk(
                 c,
                 shop,
@@ -64,7 +64,7 @@ internal static class OrderDeedEndpoints
 
     /// <summary>Keeps a file with the order; the device makes its id.</summary>
     internal static async Task<Written> Attach(
-        string id,
+        OrderId id,
         string attachmentId,
         OpenShop shop,
         HttpRequest request,
@@ -74,7 +74,7 @@ internal static class OrderDeedEndpoints
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body, request.HttpContext.RequestAborted);
         return shop.Db.Write(c => new Written(
-            id,
+            id.Text,
             AttachmentDeeds.Attach(
                 c,
                 shop,
@@ -89,7 +89,7 @@ internal static class OrderDeedEndpoints
     }
 
     /// <summary>A kept file, always as a download: a browser never opens what came from outside.</summary>
-    internal static FileContentHttpResult Attached(string id, string attachmentId, OpenShop shop)
+    internal static FileContentHttpResult Attached(OrderId id, string attachmentId, OpenShop shop)
     {
         var kept = shop.Db.Read(c =>
             (
@@ -100,9 +100,9 @@ internal static class OrderDeedEndpoints
     }
 
     /// <summary>Takes a file off the order.</summary>
-    internal static Written Detach(string id, string attachmentId, OpenShop shop, HttpRequest request) =>
+    internal static Written Detach(OrderId id, string attachmentId, OpenShop shop, HttpRequest request) =>
         shop.Db.Write(c => new Written(
-            id,
+            id.Text,
             AttachmentDeeds.Detach(
                 c,
                 shop,
@@ -114,7 +114,7 @@ internal static class OrderDeedEndpoints
         ));
 
     /// <summary>Chooses the method.</summary>
-    internal static Written Choose(string id, ChooseBody body, OpenShop shop, HttpRequest request) =>
+    internal static Written Choose(OrderId id, ChooseBody body, OpenShop shop, HttpRequest request) =>
         Do(id, shop, request, (c, seen) =>
             ChooseDeeds.Choose(
                 c,
@@ -129,7 +129,7 @@ internal static class OrderDeedEndpoints
         );
 
     /// <summary>Says the price of a piece oneself, or leaves it to the policy again.</summary>
-    internal static Written Price(string id, PriceBody body, OpenShop shop, HttpRequest request) =>
+    internal static Written Price(OrderId id, PriceBody body, OpenShop shop, HttpRequest request) =>
         Do(id, shop, request, (c, seen) =>
             ChooseDeeds.SayPrice(
                 c,
@@ -143,7 +143,7 @@ internal static class OrderDeedEndpoints
         );
 
     /// <summary>Takes the larger quantity of a price break.</summary>
-    internal static Written Larger(string id, LargerBody body, OpenShop shop, HttpRequest request) =>
+    internal static Written Larger(OrderId id, LargerBody body, OpenShop shop, HttpRequest request) =>
         Do(id, shop, request, (c, seen) =>
             ChooseDeeds.TakeLarger(
                 c,
@@ -157,7 +157,7 @@ internal static class OrderDeedEndpoints
         );
 
     /// <summary>Offers another method to the customer beside the quoted one, or does not any more.</summary>
-    internal static Written Offer(string id, OfferBody body, OpenShop shop, HttpRequest request) =>
+    internal static Written Offer(OrderId id, OfferBody body, OpenShop shop, HttpRequest request) =>
         Do(id, shop, request, (c, seen) =>
             ChooseDeeds.Offer(
                 c,
@@ -172,21 +172,21 @@ internal static class OrderDeedEndpoints
         );
 
     /// <summary>Settles what is bought.</summary>
-    internal static Written LayOut(string id, OpenShop shop, HttpRequest request) =>
+    internal static Written LayOut(OrderId id, OpenShop shop, HttpRequest request) =>
         Do(id, shop, request, (c, seen) => QuoteDeeds.LayOut(c, shop, id, seen, request.Deed(shop.Clock, "laid out")));
 
     /// <summary>Sends the quote; its figures are frozen from here.</summary>
-    internal static Written Send(string id, OpenShop shop, HttpRequest request) =>
+    internal static Written Send(OrderId id, OpenShop shop, HttpRequest request) =>
         Do(id, shop, request, (c, seen) => QuoteDeeds.Send(c, shop, id, seen, request.Deed(shop.Clock, "quote sent")));
 
     /// <summary>Withdraws the sent quote.</summary>
-    internal static Written Withdraw(string id, OpenShop shop, HttpRequest request) =>
+    internal static Written Withdraw(OrderId id, OpenShop shop, HttpRequest request) =>
         Do(id, shop, request, (c, seen) =>
             QuoteDeeds.Withdraw(c, shop, id, seen, request.Deed(shop.Clock, "quote withdrawn"))
         );
 
     /// <summary>Takes the customer's yes to the proof, and answers which other orders it pushes behind their day or promise.</summary>
-    internal static MovedView Approve(string id, ApproveBody body, OpenShop shop, HttpRequest request)
+    internal static MovedView Approve(OrderId id, ApproveBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
         return Replanned(
@@ -199,7 +199,7 @@ internal static class OrderDeedEndpoints
     }
 
     /// <summary>Notes the deposit, or the owner's override with its reason.</summary>
-    internal static Written Deposit(string id, DepositBody body, OpenShop shop, HttpRequest request) =>
+    internal static Written Deposit(OrderId id, DepositBody body, OpenShop shop, HttpRequest request) =>
         Do(id, shop, request, (c, seen) =>
             QuoteDeeds.NoteDeposit(
                 c,
@@ -213,7 +213,7 @@ internal static class OrderDeedEndpoints
         );
 
     /// <summary>Puts a line somewhere on the press day; the rest follows, and the answer says what changed.</summary>
-    internal static MovedView Move(string id, MoveBody body, OpenShop shop, HttpRequest request)
+    internal static MovedView Move(OrderId id, MoveBody body, OpenShop shop, HttpRequest request)
     {
         var seen = request.Seen();
         return Replanned(
@@ -236,7 +236,7 @@ internal static class OrderDeedEndpoints
 
     // what a deed changes in the plan of all orders
     private static MovedView Replanned(
-        string id,
+        OrderId id,
         OpenShop shop,
         Func<SqliteConnection, long> deed,
         Func<FloorPlan, FloorPlan, FigureFormat, IReadOnlyList<string>> said
@@ -247,11 +247,11 @@ internal static class OrderDeedEndpoints
             FloorPlan Now() =>
                 ShopFloor.Plan(shop.Open(connection, book), book, shop.Clock.Wall(book.Numbers.Identity.TimeZone));
             var before = Now();
-            return new MovedView(id, deed(connection), said(before, Now(), book.Numbers.Format));
+            return new MovedView(id.Text, deed(connection), said(before, Now(), book.Numbers.Format));
         });
 
     /// <summary>Ticks a gathered thing off, or on again.</summary>
-    internal static Written Tick(string id, string itemId, TickBody body, OpenShop shop, HttpRequest request) =>
+    internal static Written Tick(OrderId id, string itemId, TickBody body, OpenShop shop, HttpRequest request) =>
         Do(id, shop, request, (c, seen) =>
             PressDeeds.Tick(
                 c,
@@ -265,7 +265,7 @@ internal static class OrderDeedEndpoints
         );
 
     /// <summary>Keeps the count into the box.</summary>
-    internal static Written Count(string id, CountBody body, OpenShop shop, HttpRequest request) =>
+    internal static Written Count(OrderId id, CountBody body, OpenShop shop, HttpRequest request) =>
         Do(id, shop, request, (c, seen) =>
             HandOverDeeds.Count(
                 c,
@@ -278,29 +278,29 @@ internal static class OrderDeedEndpoints
         );
 
     /// <summary>Gives what is counted to the customer and keeps the rest on the line.</summary>
-    internal static Written DeliverPart(string id, HandOverBody body, OpenShop shop, HttpRequest request) =>
+    internal static Written DeliverPart(OrderId id, HandOverBody body, OpenShop shop, HttpRequest request) =>
         Do(id, shop, request, (c, seen) =>
             HandOverDeeds.DeliverPart(c, shop, id, body.To, seen, request.Deed(shop.Clock, "part delivered"))
         );
 
     /// <summary>Hands the pieces over.</summary>
-    internal static Written HandOver(string id, HandOverBody body, OpenShop shop, HttpRequest request) =>
+    internal static Written HandOver(OrderId id, HandOverBody body, OpenShop shop, HttpRequest request) =>
         Do(id, shop, request, (c, seen) =>
             HandOverDeeds.HandOver(c, shop, id, body.To, seen, request.Deed(shop.Clock, "handed over"))
         );
 
     /// <summary>Takes a hand-over back.</summary>
-    internal static Written TakeBack(string id, OpenShop shop, HttpRequest request) =>
+    internal static Written TakeBack(OrderId id, OpenShop shop, HttpRequest request) =>
         Do(id, shop, request, (c, seen) =>
             HandOverDeeds.TakeBack(c, shop, id, seen, request.Deed(shop.Clock, "hand-over taken back"))
         );
 
     /// <summary>Closes the order.</summary>
-    internal static Written Close(string id, OpenShop shop, HttpRequest request) =>
+    internal static Written Close(OrderId id, OpenShop shop, HttpRequest request) =>
         Do(id, shop, request, (c, seen) => HandOverDeeds.Close(c, shop, id, seen, request.Deed(shop.Clock, "closed")));
 
     /// <summary>Begins a new order with the ask of an old one, at today's prices, its date still to be said.</summary>
-    internal static Written Again(string id, AgainBody body, OpenShop shop, HttpRequest request)
+    internal static Written Again(OrderId id, AgainBody body, OpenShop shop, HttpRequest request)
     {
         if (body.Id.Length is 0 or > OrderEndpoints.LongestId)
         {
@@ -314,12 +314,12 @@ internal static class OrderDeedEndpoints
         }
         return shop.Db.Write(connection => new Written(
             body.Id,
-            OrderAgain.Do(connection, shop, id, body.Id, request.Deed(shop.Clock, "ordered again")).Version
+            OrderAgain.Do(connection, shop, id.Text, body.Id, request.Deed(shop.Clock, "ordered again")).Version
         ));
     }
 
     internal static Written Do(
-        string id,
+        OrderId id,
         OpenShop shop,
         HttpRequest request,
         Func<Microsoft.Data.Sqlite.SqliteConnection, long, long> deed
@@ -330,8 +330,8 @@ internal static class OrderDeedEndpoints
         {
             var stands = (Aggregates.Orders.Get(connection, id) ?? throw RefusedException.NoSuch("order", id)).Version;
             return stands == seen
-                ? new Written(id, deed(connection, seen))
-                : throw new StaleException("order", id, seen, stands);
+                ? new Written(id.Text, deed(connection, seen))
+                : throw new StaleException("order", id.Text, seen, stands);
         });
     }
 }

@@ -54,7 +54,7 @@ internal static class OrderEndpoints
         orders.MapGet("{id}/learned", Learned).WithName("learned");
         orders.MapGet("{id}/history", History).WithName("orderHistory");
         orders
-            .MapGet("{id}/sending", (string id, OpenShop shop) =>
+            .MapGet("{id}/sending", (OrderId id, OpenShop shop) =>
                 shop.Db.Read(c => SendViews.Of(shop.Case(c, id, shop.Book(c))))
             )
             .WithName("sending")
@@ -73,7 +73,7 @@ internal static class OrderEndpoints
                 .Find(connection, find ?? "", MostFound)
                 .Select(o => shop.Case(connection, o.Value.Id, book))
                 .Select(c => new Found(
-                    c.Order.Id,
+                    c.Order.Id.Text,
                     c.Order.Code,
                     c.Customer?.Name ?? "",
                     c.Order.Ask.Pieces,
@@ -85,21 +85,21 @@ internal static class OrderEndpoints
         });
 
     /// <summary>One order with its slip.</summary>
-    internal static OrderView Get(string id, OpenShop shop, HttpContext context)
+    internal static OrderView Get(OrderId id, OpenShop shop, HttpContext context)
     {
         var order = shop.Db.Read(c => OrderViews.Order(c, shop, id));
         return Admission.CallerOf(context, shop.Db) == Caller.Press ? order.AtThePress() : order;
     }
 
     /// <summary>Keeps the ask. A new order needs no If-Match; sending the same again changes nothing.</summary>
-    internal static Written Put(string id, AskBody body, OpenShop shop, HttpRequest request)
+    internal static Written Put(OrderId id, AskBody body, OpenShop shop, HttpRequest request)
     {
-        if (id.Length > LongestId)
+        if (id.Text.Length > LongestId)
         {
             throw new RefusedException(
                 400,
                 "too-long",
-                $"An id of {id.Length} characters.",
+                $"An id of {id.Text.Length} characters.",
                 $"At most {LongestId}.",
                 "id"
             );
@@ -110,7 +110,7 @@ internal static class OrderEndpoints
             var before = Aggregates.Orders.Get(connection, id);
             if (before is not null && Same(before.Value.Ask, ask))
             {
-                return new Written(id, before.Version);
+                return new Written(id.Text, before.Version);
             }
             var seen = request.SeenOrNew(before is not null);
             if (before is not null && before.Version != seen)
@@ -118,12 +118,12 @@ internal static class OrderEndpoints
                 throw Collision.Refusal(
                     body,
                     AskBody.From(before.Value.Ask),
-                    Aggregates.Orders.At(connection, id, seen) is { } was ? AskBody.From(was.Ask) : null,
+                    Aggregates.Orders.At(connection, id.Text, seen) is { } was ? AskBody.From(was.Ask) : null,
                     before.Version
                 );
             }
             return new Written(
-                id,
+                id.Text,
                 SaveAsk
                     .Do(
                         connection,
@@ -140,9 +140,9 @@ internal static class OrderEndpoints
 
     /// <summary>Every method held against a line of the order (the first when none is named), at its own quantity or another.</summary>
     internal static Comparison Compare(
-        string id,
+        OrderId id,
         OpenShop shop,
-        string? line,
+        LineId? line,
         int? quantity,
         string? mix,
         [AsParameters] WhatIfQuery tried
@@ -188,7 +188,7 @@ internal static class OrderEndpoints
         });
 
     /// <summary>Each line of an order by its own best way, or one way for all of them.</summary>
-    internal static OrderWays? Ways(string id, OpenShop shop) =>
+    internal static OrderWays? Ways(OrderId id, OpenShop shop) =>
         shop.Db.Read(connection =>
         {
             var book = shop.Book(connection);
@@ -199,7 +199,7 @@ internal static class OrderEndpoints
         });
 
     /// <summary>Which input moves the cost of a piece most by one way of a line.</summary>
-    internal static IReadOnlyList<Swing> Swings(string id, OpenShop shop, string? line, string method) =>
+    internal static IReadOnlyList<Swing> Swings(OrderId id, OpenShop shop, LineId? line, string method) =>
         shop.Db.Read(connection =>
         {
             var book = shop.Book(connection);
@@ -216,7 +216,7 @@ internal static class OrderEndpoints
         });
 
     /// <summary>Every way at every quantity of a line of the order: stretches of the cheapest and the best, crossings, close bands.</summary>
-    internal static QuantityRibbon Ribbon(string id, OpenShop shop, string? line) =>
+    internal static QuantityRibbon Ribbon(OrderId id, OpenShop shop, LineId? line) =>
         shop.Db.Read(connection =>
         {
             var book = shop.Book(connection);
@@ -233,18 +233,18 @@ internal static class OrderEndpoints
         });
 
     /// <summary>What is bought for a line of the order; for the first when none is named.</summary>
-    internal static LayoutView Layout(string id, OpenShop shop, string? line) =>
+    internal static LayoutView Layout(OrderId id, OpenShop shop, LineId? line) =>
         shop.Db.Read(c => OrderViews.Layout(c, shop, id, line));
 
     /// <summary>The quote as sent, or as it would be sent now.</summary>
-    internal static QuoteView Quote(string id, OpenShop shop) => shop.Db.Read(c => OrderViews.Quote(c, shop, id));
+    internal static QuoteView Quote(OrderId id, OpenShop shop) => shop.Db.Read(c => OrderViews.Quote(c, shop, id));
 
     /// <summary>What the order came to against its quote.</summary>
-    internal static LearnView Learned(string id, OpenShop shop) => shop.Db.Read(c => OrderViews.Learned(c, shop, id));
+    internal static LearnView Learned(OrderId id, OpenShop shop) => shop.Db.Read(c => OrderViews.Learned(c, shop, id));
 
     /// <summary>What was done to the order, when and on which device.</summary>
-    internal static List<PastDeed> History(string id, OpenShop shop) =>
-        shop.Db.Read(c => UndoStore.Past(c, "order", id));
+    internal static List<PastDeed> History(OrderId id, OpenShop shop) =>
+        shop.Db.Read(c => UndoStore.Past(c, "order", id.Text));
 
     private static bool Same(Ask a, Ask b) =>
         a with { Lines = b.Lines } == b

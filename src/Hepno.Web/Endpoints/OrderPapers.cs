@@ -36,7 +36,7 @@ internal static class OrderPapers
             .OpenTo(Caller.Press)
             .Produces(200, contentType: "text/csv");
         orders
-            .MapGet("{id}/label.pdf", (string id, OpenShop shop) =>
+            .MapGet("{id}/label.pdf", (OrderId id, OpenShop shop) =>
                 shop.Db.Read(c =>
                     TypedResults.File(
                         LabelPdf.Print(SendViews.Labels(shop.Case(c, id, shop.Book(c)))),
@@ -56,7 +56,7 @@ internal static class OrderPapers
     }
 
     /// <summary>Where each print lies on each size, at true size on paper: to lay on the garment.</summary>
-    internal static FileContentHttpResult Placements(string id, OpenShop shop) =>
+    internal static FileContentHttpResult Placements(OrderId id, OpenShop shop) =>
         shop.Db.Read(connection =>
         {
             var book = shop.Book(connection);
@@ -73,7 +73,7 @@ internal static class OrderPapers
         });
 
     /// <summary>The lists of names and numbers of all lines, for who cuts or prints them.</summary>
-    internal static FileContentHttpResult Names(string id, OpenShop shop) =>
+    internal static FileContentHttpResult Names(OrderId id, OpenShop shop) =>
         shop.Db.Read(connection =>
         {
             var order = Aggregates.Orders.Get(connection, id)?.Value ?? throw RefusedException.NoSuch("order", id);
@@ -97,7 +97,7 @@ internal static class OrderPapers
         });
 
     /// <summary>The quote's page: the very bytes that were sent, or a preview.</summary>
-    internal static FileContentHttpResult QuotePage(string id, OpenShop shop) =>
+    internal static FileContentHttpResult QuotePage(OrderId id, OpenShop shop) =>
         shop.Db.Read(c =>
             TypedResults.File(
                 QuoteStore.Pdf(c, id) ?? QuotePdf.Print(OrderViews.Quote(c, shop, id).Quote.Document),
@@ -106,7 +106,7 @@ internal static class OrderPapers
         );
 
     /// <summary>The order's confirmation: what was said yes to, what is paid and what is left.</summary>
-    internal static FileContentHttpResult Confirmation(string id, OpenShop shop) =>
+    internal static FileContentHttpResult Confirmation(OrderId id, OpenShop shop) =>
         shop.Db.Read(connection =>
         {
             var c = shop.Case(connection, id, shop.Book(connection));
@@ -124,7 +124,7 @@ internal static class OrderPapers
         });
 
     /// <summary>The packing slip of what is counted.</summary>
-    internal static FileContentHttpResult Slip(string id, OpenShop shop) =>
+    internal static FileContentHttpResult Slip(OrderId id, OpenShop shop) =>
         shop.Db.Read(connection =>
         {
             var c = shop.Case(connection, id, shop.Book(connection));
@@ -164,7 +164,7 @@ internal static class OrderPapers
         });
 
     /// <summary>A care card of 4 × 6 in to put in.</summary>
-    internal static FileContentHttpResult CareCardPage(string id, OpenShop shop) =>
+    internal static FileContentHttpResult CareCardPage(OrderId id, OpenShop shop) =>
         shop.Db.Read(connection =>
         {
             shop.Case(connection, id, shop.Book(connection));

@@ -126,7 +126,7 @@ internal static class PressCheckEndpoints
     }
 
     /// <summary>Ids of the presses that are set aside: off by more than can be corrected.</summary>
-    internal static List<string> SetAside(OpenShop shop) =>
+    internal static List<PressId> SetAside(OpenShop shop) =>
         shop.Db.Read(c => Aggregates.Presses.All(c).Where(p => p.Value.IsSetAside()).Select(p => p.Value.Id).ToList());
 
     /// <summary>What is known of a press's platen, and what to set for each recipe's heat.</summary>

@@ -54,10 +54,10 @@ internal static class RunEndpoints
     }
 
     /// <summary>The whole plan of a run and its events, folded.</summary>
-    internal static RunView Get(string id, OpenShop shop) => shop.Db.Read(c => OrderViews.Run(c, shop, id));
+    internal static RunView Get(OrderId id, OpenShop shop) => shop.Db.Read(c => OrderViews.Run(c, shop, id));
 
     /// <summary>The run on paper: recipes to read, a box to tick for every piece.</summary>
-    internal static FileContentHttpResult Sheet(string id, OpenShop shop) =>
+    internal static FileContentHttpResult Sheet(OrderId id, OpenShop shop) =>
         shop.Db.Read(connection =>
         {
             var run = OrderViews.Run(connection, shop, id);
@@ -121,14 +121,14 @@ internal static class RunEndpoints
     }
 
     /// <summary>Begins pressing; again it is the same run.</summary>
-    internal static Written Start(string id, OpenShop shop, HttpRequest request) =>
+    internal static Written Start(OrderId id, OpenShop shop, HttpRequest request) =>
         shop.Db.Write(c => new Written(
-            id,
+            id.Text,
             PressDeeds.StartRun(c, shop, id, request.Deed(shop.Clock, "pressing begun"))
         ));
 
     /// <summary>Adds an event and answers with the folded counts. Carries no version: events only ever accrue.</summary>
-    internal static RunState Add(string id, string eventId, RunEventBody body, OpenShop shop, HttpRequest request)
+    internal static RunState Add(OrderId id, string eventId, RunEventBody body, OpenShop shop, HttpRequest request)
     {
         RefusedException.IfAny(Problems(eventId, body));
         return shop.Db.Write(connection =>
@@ -179,7 +179,7 @@ internal static class RunEndpoints
 
     /// <summary>Says which pieces this device has, in place of what it said before, and answers which others have: two devices are never given the same one.</summary>
     internal static ElsewhereView InHand(
-        string id,
+        OrderId id,
         InHandBody body,
         OpenShop shop,
         PiecesInHand inHand,
@@ -203,7 +203,7 @@ internal static class RunEndpoints
         {
             throw RefusedException.NoSuch("order", id);
         }
-        return new(inHand.Take(id, request.Device(), body.Pieces));
+        return new(inHand.Take(id.Text, request.Device(), body.Pieces));
     }
 
     private static int PassesOf(IReadOnlyList<RunLine> lines, int pieceNo)

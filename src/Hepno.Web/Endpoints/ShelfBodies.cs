@@ -149,7 +149,7 @@ internal sealed record KeptPrintBody(
     string Name,
     double WidthIn,
     double HeightIn,
-    string? DesignId,
+    DesignId? DesignId,
     string ProductId,
     int Keep,
     int GoodDays,

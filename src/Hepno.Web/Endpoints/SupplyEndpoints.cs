@@ -49,9 +49,9 @@ internal sealed record RefillBody(Supply Supply, string Product, string Lot, dou
 
 /// <summary>Prints of an order's place.</summary>
 internal sealed record PrintsBody(
-    string OrderId,
-    string LineId,
-    string PlacementId,
+    OrderId OrderId,
+    LineId LineId,
+    PlacementId PlacementId,
     int Prints,
     bool WhiteOnly = false
 );

@@ -8,7 +8,7 @@ using Hepno.Web.Wire;
 namespace Hepno.Web.Endpoints;
 
 /// <summary>A template as it is made: a name, and the order whose lines it keeps.</summary>
-internal sealed record TemplateBody(string Name, string OrderId);
+internal sealed record TemplateBody(string Name, OrderId OrderId);
 
 /// <summary>Which template an ask begins from.</summary>
 internal sealed record BeginBody(string TemplateId);

@@ -109,7 +109,7 @@ internal static class WeighEndpoints
     internal static IReadOnlyList<StartUpBudget> StartUps(OpenShop shop) =>
         shop.Db.Read(connection => StartUp.Budgets(shop.Book(connection)));
 
-    internal static Launch LaunchOf(string id, OpenShop shop, string? line, string method) =>
+    internal static Launch LaunchOf(string id, OpenShop shop, LineId? line, string method) =>
         shop.Db.Read(connection =>
         {
             var book = shop.Book(connection);

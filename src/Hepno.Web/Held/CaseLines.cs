@@ -7,8 +7,8 @@ namespace Hepno.Web.Held;
 internal static class CaseLines
 {
     /// <summary>A line by its id, or refused with 404; the first one when none is named.</summary>
-    public static LineCase Line(this OrderCase c, string? id) =>
-        id is null
-            ? c.Lines[0]
-            : c.Lines.FirstOrDefault(l => l.Asked.Id == id) ?? throw RefusedException.NoSuch("line", id);
+    public static LineCase Line(this OrderCase c, LineId? id) =>
+        id is { } named
+            ? c.Lines.FirstOrDefault(l => l.Asked.Id == named) ?? throw RefusedException.NoSuch("line", named)
+            : c.Lines[0];
 }

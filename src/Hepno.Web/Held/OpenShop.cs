@@ -35,7 +35,7 @@ internal sealed class OpenShop(Db db, ShopClock clock)
     private volatile KeptRibbon? ribbon;
     private volatile KeptCurves? curves;
     private volatile KeptArtworks? artworks;
-    private readonly ConcurrentDictionary<string, KeptPressed> pressed = new();
+    private readonly ConcurrentDictionary<PressId, KeptPressed> pressed = new();
     private readonly ConcurrentDictionary<Type, ((long Seq, LocalDate Day) Key, object Value)> ofToday = new();
 
     private static IReadOnlyList<string> BookKinds { get; } =
@@ -126,7 +126,7 @@ internal sealed class OpenShop(Db db, ShopClock clock)
     }
 
     /// <summary>The order, or refused with 404.</summary>
-    public OrderCase Case(SqliteConnection connection, string id, ShopBook book)
+    public OrderCase Case(SqliteConnection connection, OrderId id, ShopBook book)
     {
         var order = Aggregates.Orders.Get(connection, id) ?? throw RefusedException.NoSuch("order", id);
         return Case(
@@ -191,9 +191,9 @@ internal sealed class OpenShop(Db db, ShopClock clock)
     }
 
     /// <summary>Good pieces over a press from a moment on, by order and line; counted again only after something of the shop's changed: of a press never measured that is every piece it ever pressed.</summary>
-    public IReadOnlyList<(string OrderId, string LineId, int Pieces)> PressedSince(
+    public IReadOnlyList<(OrderId OrderId, LineId LineId, int Pieces)> PressedSince(
         SqliteConnection connection,
-        string pressId,
+        PressId pressId,
         Instant utc
     )
     {
@@ -459,12 +459,17 @@ internal sealed class OpenShop(Db db, ShopClock clock)
     }
 
     // measured reports are read from JSON once, until an artwork changes
-    private IReadOnlyDictionary<string, ArtworkReport> Artworks(SqliteConnection connection, Ask ask)
+    private IReadOnlyDictionary<DesignId, ArtworkReport> Artworks(SqliteConnection connection, Ask ask)
     {
-        var ids = ask.Lines.SelectMany(l => l.Placements).Select(p => p.DesignId).OfType<string>().Distinct().ToList();
+        var ids = ask
+            .Lines.SelectMany(l => l.Placements)
+            .Select(p => p.DesignId)
+            .OfType<DesignId>()
+            .Distinct()
+            .ToList();
         if (ids.Count == 0)
         {
-            return ReadOnlyDictionary<string, ArtworkReport>.Empty;
+            return ReadOnlyDictionary<DesignId, ArtworkReport>.Empty;
         }
         var seq = ChangeStore.LastOf(connection, [Aggregates.Designs.Kind]);
         var all = artworks is { } k && k.Seq == seq && !Db.Writing ? k : new(seq, new());
@@ -481,7 +486,7 @@ internal sealed class OpenShop(Db db, ShopClock clock)
         FrozenQuote? sent,
         ShopBook book,
         IReadOnlyList<Core.Stock.MadeBefore> made,
-        IReadOnlyDictionary<string, ArtworkReport>? artworks
+        IReadOnlyDictionary<DesignId, ArtworkReport>? artworks
     )
     {
         var cases = AsksInHand
@@ -526,19 +531,19 @@ internal sealed class OpenShop(Db db, ShopClock clock)
     private sealed record KeptOpen(long Seq, ShopBook Book, IReadOnlyList<OrderCase> Cases);
 
     private sealed record KeptCurves(
-        (string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book) Key,
+        (OrderId OrderId, LineId LineId, long Version, Customer? Customer, ShopBook Book) Key,
         CurveMemo Curves
     );
 
-    private sealed record KeptArtworks(long Seq, ConcurrentDictionary<string, ArtworkReport?> Reports);
+    private sealed record KeptArtworks(long Seq, ConcurrentDictionary<DesignId, ArtworkReport?> Reports);
 
     private sealed record KeptPressed(
         (long Seq, Instant From) Key,
-        IReadOnlyList<(string OrderId, string LineId, int Pieces)> Lines
+        IReadOnlyList<(OrderId OrderId, LineId LineId, int Pieces)> Lines
     );
 
     private sealed record KeptRibbon(
-        (string OrderId, string LineId, long Version, Customer? Customer, ShopBook Book, WorthOfHands Worth) Key,
+        (OrderId OrderId, LineId LineId, long Version, Customer? Customer, ShopBook Book, WorthOfHands Worth) Key,
         QuantityRibbon Ribbon
     );
 }

@@ -21,13 +21,13 @@ namespace Hepno.Web.Held;
 /// <param name="MarginNow">Profit as a share of the price now.</param>
 /// <param name="FellUnder">True where it fell under the floor, or its way cannot.</param>
 public sealed record RecostedView(
-    string OrderId,
+    OrderId OrderId,
     string Code,
     decimal Price,
     decimal CostThen,
     decimal? CostNow,
-    decimal MarginThen,
-    decimal MarginNow,
+    Share MarginThen,
+    Share MarginNow,
     bool FellUnder
 );
 
@@ -48,7 +48,7 @@ public sealed record RecostView(
     bool IsDone,
     int Fell,
     int Moved,
-    decimal FloorShare,
+    Share FloorShare,
     IReadOnlyList<RecostedView> Lines,
     string Trouble = ""
 );
@@ -72,7 +72,7 @@ internal sealed partial class Recosting(OpenShop shop, ILogger<Recosting> log)
             views.TryRemove(old, out _);
         }
         var id = Guid.NewGuid().ToString("N");
-        var view = views[id] = new(id, 0, 0, false, 0, 0, 0, []);
+        var view = views[id] = new(id, 0, 0, false, 0, 0, default, []);
         _ = Task.Run(() => Run(id));
         return view;
     }
@@ -144,7 +144,7 @@ internal sealed partial class Recosting(OpenShop shop, ILogger<Recosting> log)
 
     private static IEnumerable<RecostedView> Lines(
         Order order,
-        ILookup<string, QuotedLine> quoted,
+        ILookup<OrderId, QuotedLine> quoted,
         ShopBook book,
         LayoutSketch sketch,
         IReadOnlyList<MadeBefore>? made

@@ -16,7 +16,7 @@ namespace Hepno.Web.Views;
 internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnlyList<PastOrder> Orders, Figure Earned)
 {
     /// <summary>Reads it; refused with 404 when there is no such customer.</summary>
-    public static CustomerRecord Read(SqliteConnection connection, OpenShop shop, string id)
+    public static CustomerRecord Read(SqliteConnection connection, OpenShop shop, CustomerId id)
     {
         var customer = Aggregates.Customers.Get(connection, id) ?? throw RefusedException.NoSuch("customer", id);
         var book = shop.Book(connection);
@@ -36,7 +36,13 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
                 "Earned",
                 [
                     .. held.Where(h => h.Held is not null)
-                        .Select(h => h.Held!.Value.Earned with { Code = h.Case.Order.Id, Label = h.Case.Order.Code }),
+                        .Select(h =>
+                            h.Held!.Value.Earned with
+                            {
+                                Code = h.Case.Order.Id.Text,
+                                Label = h.Case.Order.Code,
+                            }
+                        ),
                 ]
             )
         );
@@ -55,7 +61,7 @@ internal sealed record CustomerRecord(Customer Customer, long Version, IReadOnly
         );
         var at = c.Order.Facts.Sending.HandOver?.At ?? c.Order.CreatedAt;
         return new(
-            c.Order.Id,
+            c.Order.Id.Text,
             c.Order.Code,
             Shown.DayAndYear(WallClock.Day(at, zone), f),
             c.What,

@@ -28,7 +28,7 @@ internal sealed record DesignVersion(string Since, int WidthPx, int HeightPx, IR
 /// <param name="Spoiled">Pieces spoiled, of the whole line.</param>
 /// <param name="Reasons">Why, most often first.</param>
 internal sealed record PressedWith(
-    string OrderId,
+    OrderId OrderId,
     string Code,
     string When,
     string Where,
@@ -47,7 +47,7 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
 {
     private const int MostPressed = 12;
 
-    public static DesignMemory Read(SqliteConnection c, OpenShop shop, string id)
+    public static DesignMemory Read(SqliteConnection c, OpenShop shop, DesignId id)
     {
         var book = shop.Book(c);
         var n = book.Numbers;
@@ -81,7 +81,7 @@ internal sealed record DesignMemory(IReadOnlyList<DesignVersion> Versions, IRead
 
     private static IEnumerable<PressedWith> Pressings(
         OrderCase c,
-        string designId,
+        DesignId designId,
         Func<Instant, string> day,
         FigureFormat f
     )

@@ -44,7 +44,7 @@ internal sealed record DesignView(
 {
     public static DesignView From(Design d, long version) =>
         new(
-            d.Id,
+            d.Id.Text,
             version,
             d.Name,
             d.Kind,

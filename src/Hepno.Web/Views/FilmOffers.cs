@@ -13,8 +13,8 @@ internal static class FilmOffers
     private const int MostOffers = 2;
 
     /// <summary>An order's number as written.</summary>
-    public static string CodeOf(SqliteConnection connection, string orderId) =>
-        Aggregates.Orders.Get(connection, orderId)?.Value.Code ?? orderId;
+    public static string CodeOf(SqliteConnection connection, OrderId orderId) =>
+        Aggregates.Orders.Get(connection, orderId)?.Value.Code ?? orderId.Text;
 
     /// <summary>Waiting orders with a settled layout on the same film, the most saving first.</summary>
     public static IReadOnlyList<LayoutJoin> Offers(SqliteConnection connection, LineOnFilm l)
@@ -61,8 +61,15 @@ internal static class FilmOffers
     )
     {
         if (
-            Laid(l, other.Id, theirs) is not { } joined
-            || SharedFilm.Reckon(l.On, l.Film, (l.Layout, l.Case.Order.Code), (theirs, other.Code), joined, other.Id)
+            Laid(l, other.Id.Text, theirs) is not { } joined
+            || SharedFilm.Reckon(
+                l.On,
+                l.Film,
+                (l.Layout, l.Case.Order.Code),
+                (theirs, other.Code),
+                joined,
+                other.Id.Text
+            )
                 is not { } shared
         )
         {

@@ -72,9 +72,9 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
         OpenShop shop,
         ShopBook book,
         string printerId,
-        string orderId,
-        string lineId,
-        string placementId
+        OrderId orderId,
+        LineId lineId,
+        PlacementId placementId
     )
     {
         var o = Aggregates.Orders.Get(c, orderId) is null ? null : shop.Case(c, orderId, book);
@@ -91,9 +91,9 @@ internal sealed record FilmPrints(OrderCase Order, FrozenLine Line, DecorationPl
         OpenShop shop,
         ShopBook book,
         string printerId,
-        string orderId,
-        string lineId,
-        string placementId
+        OrderId orderId,
+        LineId lineId,
+        PlacementId placementId
     ) =>
         Find(c, shop, book, printerId, orderId, lineId, placementId)
         ?? throw new RefusedException(

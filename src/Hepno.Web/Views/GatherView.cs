@@ -13,7 +13,7 @@ namespace Hepno.Web.Views;
 /// <param name="Late">True when planned past its due time.</param>
 /// <param name="Spare">Room between the last arrival and pressing, or why there is none.</param>
 public sealed record GatherLane(
-    string OrderId,
+    OrderId OrderId,
     string Code,
     string Customer,
     string What,

@@ -16,7 +16,7 @@ namespace Hepno.Web.Views;
 /// <param name="Ways">Ways to have the blanks, the least money first.</param>
 /// <param name="Vinyl">Pieces of vinyl that lie here for it, and what it leaves; null where none is cut.</param>
 public sealed record LayoutView(
-    string LineId,
+    LineId LineId,
     Band Band,
     string Sentence,
     IReadOnlyList<SizeCount> Blanks,

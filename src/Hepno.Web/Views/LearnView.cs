@@ -13,4 +13,4 @@ public sealed record LearnView(IReadOnlyList<LineHeld> Lines, Figure Earned, str
 /// <param name="What">Pieces and garment.</param>
 /// <param name="Held">Both sides.</param>
 /// <param name="Price">Price a piece, dearer sizes averaged in.</param>
-public sealed record LineHeld(string LineId, string What, Core.Learning.Held Held, decimal Price);
+public sealed record LineHeld(LineId LineId, string What, Core.Learning.Held Held, decimal Price);

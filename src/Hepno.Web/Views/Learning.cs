@@ -24,7 +24,7 @@ public sealed record EffectView(
     string Code,
     decimal Cost,
     decimal CostThen,
-    decimal MarginShare,
+    Share MarginShare,
     decimal MarginThen,
     bool Sent
 );
@@ -37,7 +37,7 @@ public sealed record EffectView(
 /// <param name="Effects">Open orders it touches, the most touched first.</param>
 public sealed record OfferView(
     string Key,
-    string MethodId,
+    MethodId MethodId,
     string Sentence,
     double Value,
     IReadOnlyList<EffectView> Effects
@@ -73,7 +73,7 @@ internal sealed record LearningView(
     {
         var book = shop.Book(connection);
         var missing = LearnedStore.Missing(connection, ShopLearning.Rule, MostAtOnce + 1);
-        var parts = LearnedStore.Totals(connection, ShopLearning.Rule, missing.Select(m => m.OrderId));
+        var parts = LearnedStore.Totals(connection, ShopLearning.Rule, missing.Select(m => m.OrderId.Text));
         var (done, of) = (0, 0);
         if (missing.Count > MostAtOnce)
         {
@@ -106,7 +106,7 @@ internal sealed record LearningView(
     }
 
     /// <summary>What one order that was handed over taught.</summary>
-    public static IReadOnlyList<LearnedPart> PartsOf(SqliteConnection connection, OpenShop shop, string orderId)
+    public static IReadOnlyList<LearnedPart> PartsOf(SqliteConnection connection, OpenShop shop, OrderId orderId)
     {
         var c = shop.Case(connection, orderId, shop.Book(connection));
         return c.Frozen is null ? [] : [.. ShopLearning.Parts([.. Recorded(c)]), .. Earned(c)];
@@ -129,7 +129,7 @@ internal sealed record LearningView(
             : [];
 
     /// <summary>The numbers with a setting taken.</summary>
-    public static ShopNumbers With(ShopNumbers n, string key, string methodId, double value) =>
+    public static ShopNumbers With(ShopNumbers n, string key, MethodId methodId, double value) =>
         key == "hands"
             ? n with
             {
@@ -147,7 +147,7 @@ internal sealed record LearningView(
             l.PressingSeconds / c.Frozen.Numbers.Floor.HandsFactor,
             RunFold.OfLine(c.RunLines, l.LineId, c.Events),
             [.. Passes(l, c.Frozen.Numbers.Floor.Standards()).Select(LapStandards.Seconds)],
-            [.. l.Band.Decorations.Select((d, i) => (d, i)).Where(x => x.d.Finishes.Length > 0).Select(x => x.i + 1)]
+            [.. l.Band.Decorations.Select((d, i) => (d, i)).Where(x => !x.d.Finishes.IsNone).Select(x => x.i + 1)]
         ));
 
     // what is done before the first decoration belongs to its pass, looking at the piece to the last
@@ -198,7 +198,7 @@ internal sealed record LearningView(
             o.CodeOf(l.Asked.Id),
             before.Cost.Value,
             after.Cost.Value,
-            (price - fees - before.Cost.Value) / price,
+            new((price - fees - before.Cost.Value) / price),
             (price - fees - after.Cost.Value) / price,
             o.Quote is not null
         );

@@ -31,7 +31,7 @@ namespace Hepno.Web.Views;
 /// <param name="HasOutlines">True when a print leaves corners of its box empty.</param>
 /// <param name="CutRound">Money for cutting prints out round their outline instead of straight, opened; null where none is, and where all are anyway.</param>
 public sealed record LineLayoutView(
-    string LineId,
+    LineId LineId,
     string FilmId,
     string On,
     string Text,
@@ -72,7 +72,7 @@ public sealed record LineLayoutView(
 public sealed record LaidDesignView(
     string Key,
     string Name,
-    string? DesignId,
+    DesignId? DesignId,
     string Print,
     double WidthIn,
     double HeightIn,
@@ -196,8 +196,8 @@ public sealed record LyingPrints(
 /// <param name="Theirs">Of it, the other's.</param>
 /// <param name="Waits">What it waits for; empty when they can be bought as one now.</param>
 public sealed record LayoutJoin(
-    string OrderId,
-    string LineId,
+    OrderId OrderId,
+    LineId LineId,
     string Code,
     string Customer,
     int Prints,

@@ -40,7 +40,7 @@ internal sealed record LineOnFilm(
     bool IsSettled,
     string Stale,
     IReadOnlyList<KeptPrint> Drawer,
-    IReadOnlyDictionary<string, (string Name, string? DesignId)> Others,
+    IReadOnlyDictionary<string, (string Name, DesignId? DesignId)> Others,
     IReadOnlyDictionary<string, Design> Artworks,
     bool IsTrimmed
 )
@@ -80,12 +80,12 @@ internal static class LineLayouts
     public static LineOnFilm Film(
         SqliteConnection connection,
         OpenShop shop,
-        string id,
-        string? lineId,
+        OrderId id,
+        LineId? lineId,
         string? filmId,
         string? on,
         bool? byOutline = null,
-        string? methodId = null
+        MethodId? methodId = null
     )
     {
         var book = shop.Book(connection);
@@ -149,7 +149,7 @@ internal static class LineLayouts
                 ? "The layout that was settled was for other prints or another number: this is a new one."
                 : "",
             drawer,
-            shown is null ? new Dictionary<string, (string, string?)>() : OthersOn(connection, shown),
+            shown is null ? new Dictionary<string, (string, DesignId?)>() : OthersOn(connection, shown),
             new Dictionary<string, Design>(),
             laidOn.IsTrimmed
         );
@@ -187,7 +187,7 @@ internal static class LineLayouts
 
     /// <summary>Lays a line's prints, and extra ones, anew.</summary>
     public static LineLayout Laid(
-        string lineId,
+        LineId lineId,
         TransferPriceList film,
         FilmGround on,
         IReadOnlyList<LaidPrint> prints,
@@ -384,18 +384,18 @@ internal static class LineLayouts
                 + (key == print.Print.Print.Id ? "" : $" {string.Join(", ", print.Print.Sizes.Select(s => s.Size))}");
 
     /// <summary>A design's artwork, or null.</summary>
-    public static string? ArtworkOf(LineOnFilm l, string key) =>
+    public static DesignId? ArtworkOf(LineOnFilm l, string key) =>
         l.Prints.FirstOrDefault(p => p.Key == key)?.Print.Print.DesignId
         ?? l.Kept(key)?.DesignId
         ?? (l.Others.TryGetValue(key, out var other) ? other.DesignId : null);
 
     // a key of another order begins with its id; what follows begins with its placement's
-    private static Dictionary<string, (string Name, string? DesignId)> OthersOn(
+    private static Dictionary<string, (string Name, DesignId? DesignId)> OthersOn(
         SqliteConnection connection,
         LineLayout layout
     )
     {
-        var names = new Dictionary<string, (string, string?)>();
+        var names = new Dictionary<string, (string, DesignId?)>();
         foreach (var d in layout.Designs.Where(d => d.For.Length > 0))
         {
             var order = Aggregates.Orders.Get(connection, d.For)?.Value;
@@ -412,7 +412,7 @@ internal static class LineLayouts
     }
 
     /// <summary>A line's method: as quoted, else as chosen.</summary>
-    public static string? MethodOf(LineCase line) => line.Frozen?.Band.MethodId ?? line.Decision?.MethodId;
+    public static MethodId? MethodOf(LineCase line) => line.Frozen?.Band.MethodId ?? line.Decision?.MethodId;
 
     private static (TransferPriceList Film, FilmGround On) Ground(
         LaidOn laidOn,

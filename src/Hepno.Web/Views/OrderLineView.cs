@@ -28,7 +28,7 @@ public sealed record OrderLineView(
     Style? Style,
     Colourway? Colourway,
     IReadOnlyList<Problem> Problems,
-    string? MethodId,
+    MethodId? MethodId,
     IReadOnlyList<PrintView> Prints,
     IReadOnlyList<SizeDrawn> Drawn,
     IReadOnlyList<string> Notices,
@@ -39,7 +39,7 @@ public sealed record OrderLineView(
 {
     internal static OrderLineView From(LineCase l, LastTime? last, ShopBook book) =>
         new(
-            l.Asked.Id,
+            l.Asked.Id.Text,
             l.What,
             l.Style is null ? "" : GarmentNouns.Named(l.Style.Name, l.Style.Kind, l.Asked.Pieces),
             l.Style,
@@ -68,7 +68,7 @@ public sealed record LastTimeView(decimal Each, string Said)
 {
     internal static LastTimeView From(LastTime t, ShopNumbers n)
     {
-        var how = DecorationMethods.Find(t.MethodId)?.Name ?? t.MethodId;
+        var how = DecorationMethods.Find(t.MethodId)?.Name ?? t.MethodId.Text;
         return new(
             t.Each,
             $"Last time, in {t.Code} of {Shown.DayAndYear(WallClock.Day(t.At, n.Identity.TimeZone), n.Format)}: {char.ToLowerInvariant(how[0])}{how[1..]}, at {Shown.Money(t.Each, n.Format)} a piece"

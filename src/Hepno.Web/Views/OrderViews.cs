@@ -22,7 +22,7 @@ namespace Hepno.Web.Views;
 /// <summary>Makes the views of one order.</summary>
 internal static class OrderViews
 {
-    public static OrderView Order(SqliteConnection connection, OpenShop shop, string id)
+    public static OrderView Order(SqliteConnection connection, OpenShop shop, OrderId id)
     {
         var book = shop.Book(connection);
         var c = shop.Case(connection, id, book);
@@ -32,7 +32,7 @@ internal static class OrderViews
             ? PlacedOrder.Find(ShopFloor.Plan(open, book, wall).Placed, id)
             : null;
         return new(
-            id,
+            id.Text,
             c.Version,
             c.Order.Code,
             c.Standing.Station,
@@ -88,7 +88,7 @@ internal static class OrderViews
             : null;
     }
 
-    public static LayoutView Layout(SqliteConnection connection, OpenShop shop, string id, string? lineId)
+    public static LayoutView Layout(SqliteConnection connection, OpenShop shop, OrderId id, LineId? lineId)
     {
         var book = shop.Book(connection);
         var c = shop.Case(connection, id, book);
@@ -117,7 +117,7 @@ internal static class OrderViews
         var landed = LandedBlank.Reckon(inHand, counted);
         var failure = 1 - band.Decorations.Aggregate(1.0, (a, d) => a * (1 - d.FailureChance));
         var sentence =
-            $"{string.Join(" and ", band.Decorations.Where(d => d.Finishes.Length == 0).Select(d => $"{d.Prints(line.Asked.Pieces)} × {d.Placement.At().Name.ToLowerInvariant()}"))}: {band.Made}";
+            $"{string.Join(" and ", band.Decorations.Where(d => d.Finishes.IsNone).Select(d => $"{d.Prints(line.Asked.Pieces)} × {d.Placement.At().Name.ToLowerInvariant()}"))}: {band.Made}";
         return new(
             line.Asked.Id,
             band,
@@ -144,7 +144,7 @@ internal static class OrderViews
         );
     }
 
-    public static QuoteView Quote(SqliteConnection connection, OpenShop shop, string id)
+    public static QuoteView Quote(SqliteConnection connection, OpenShop shop, OrderId id)
     {
         var book = shop.Book(connection);
         var c = shop.Case(connection, id, book);
@@ -161,7 +161,7 @@ internal static class OrderViews
         return new(null, preview, Notes(preview), QuoteVersions.Before(connection, shop, id, preview, null));
     }
 
-    public static RunView Run(SqliteConnection connection, OpenShop shop, string id)
+    public static RunView Run(SqliteConnection connection, OpenShop shop, OrderId id)
     {
         var book = shop.Book(connection);
         var c = shop.Case(connection, id, book);
@@ -183,7 +183,7 @@ internal static class OrderViews
                 // the one it was begun on; before that the planned one
                 var pressId = c.Order.Facts.Pressing.On.FirstOrDefault(x => x.LineId == l.LineId)?.PressId
                     ?? placed?.PressOf(l.LineId);
-                var press = (pressId is null ? null : book.Workplace(pressId))
+                var press = (pressId is { } at ? book.Workplace(at) : null)
                     ?? (
                         book.Presses.Count > 0
                             ? LineFloor.WorkplaceOf(c.Frozen.InHand(l), l.Band.Decorations, book)
@@ -226,7 +226,7 @@ internal static class OrderViews
         );
     }
 
-    public static LearnView Learned(SqliteConnection connection, OpenShop shop, string id)
+    public static LearnView Learned(SqliteConnection connection, OpenShop shop, OrderId id)
     {
         var c = shop.Case(connection, id, shop.Book(connection));
         if (c.Frozen is null || c.Run is null || c.Order.Facts.Sending.HandOver is null)
@@ -341,7 +341,7 @@ internal static class OrderViews
             : d.BenchId == ShopBook.Table.Id ? "Count"
             : d.BenchId == ShopBook.SewingTable.Id ? "Sew"
             : "Stitch";
-        if (d.BenchId.Length > 0 && d.BenchId != press?.Id)
+        if (!d.BenchId.IsNone && d.BenchId != press?.Id)
         {
             press = LineFloor.Bench(d.BenchId, book);
             at = press.Name;
@@ -380,7 +380,7 @@ internal static class OrderViews
             : Shown.Temperature(press.SetPointF(d.Recipe.TemperatureF), f);
         return new(
             index + 1,
-            $"{place.Name.ToLowerInvariant()}{(d.Finishes.Length > 0 ? ", finishing" : "")}",
+            $"{place.Name.ToLowerInvariant()}{(!d.Finishes.IsNone ? ", finishing" : "")}",
             Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f),
             pressed ? Shown.Temperature(d.Recipe.TemperatureF, f) : "",
             pressed ? Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }) : "",

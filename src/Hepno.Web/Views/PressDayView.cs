@@ -24,8 +24,8 @@ namespace Hepno.Web.Views;
 /// <param name="SetUpFrom">When hands begin to make the press ready, or null.</param>
 /// <param name="Platens">Lower platens by pass where they are not the press's own throughout; else empty.</param>
 public sealed record BatchView(
-    string OrderId,
-    string LineId,
+    OrderId OrderId,
+    LineId LineId,
     string Code,
     string Customer,
     string What,
@@ -47,7 +47,7 @@ public sealed record BatchView(
 
 /// <summary>One press on one day.</summary>
 public sealed record PressLaneView(
-    string PressId,
+    PressId PressId,
     string Name,
     string Kind,
     double HottestF,
@@ -71,7 +71,7 @@ public sealed record Stretch(LocalDateTime From, LocalDateTime To);
 /// <param name="Minutes">Minutes of pressing.</param>
 /// <param name="Note">Why it is not here: what it waits for, or when it stands.</param>
 /// <param name="Late">True when it will be late.</param>
-public sealed record TrayView(string OrderId, string Code, string What, double Minutes, string Note, bool Late);
+public sealed record TrayView(OrderId OrderId, string Code, string What, double Minutes, string Note, bool Late);
 
 /// <summary>A day at the presses.</summary>
 /// <param name="Day">Which day.</param>

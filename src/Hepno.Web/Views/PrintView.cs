@@ -13,7 +13,7 @@ namespace Hepno.Web.Views;
 /// <param name="Fingers">The same in fingers.</param>
 /// <param name="Where">From which seam, in words.</param>
 public sealed record PrintView(
-    string PlacementId,
+    PlacementId PlacementId,
     IReadOnlyList<string> Sizes,
     int Pieces,
     double WidthIn,

@@ -20,7 +20,7 @@ internal static class QuoteVersions
     public static IReadOnlyList<QuoteVersion> Before(
         SqliteConnection connection,
         OpenShop shop,
-        string orderId,
+        OrderId orderId,
         FrozenQuote now,
         string? nowId
     )

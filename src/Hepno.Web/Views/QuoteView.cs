@@ -32,5 +32,8 @@ public sealed record QuoteVersion(
 /// <summary>A note beside the quote, for the owner alone.</summary>
 /// <param name="Title">The figure or word it is about.</param>
 /// <param name="Text">What it means.</param>
-/// <param name="LineId">The line it is of; empty when it is of the whole order.</param>
-public sealed record MarginNote(string Title, string Text, string LineId = "");
+public sealed record MarginNote(string Title, string Text)
+{
+    /// <summary>The line it is of; empty when it is of the whole order.</summary>
+    public LineId LineId { get; init; }
+}

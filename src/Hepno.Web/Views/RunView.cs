@@ -73,7 +73,7 @@ public sealed record OnSizeView(string Garment, string Size, string Where);
 /// <param name="Reasons">Reasons a piece may be spoiled for, keys 1 to 9.</param>
 /// <param name="State">Events, folded.</param>
 public sealed record RunView(
-    string OrderId,
+    OrderId OrderId,
     string Code,
     string Customer,
     string Ends,
@@ -91,7 +91,7 @@ public sealed record RunView(
 /// <param name="PressCautions">The maker's warnings.</param>
 /// <param name="Passes">Decorations in the order of pressing.</param>
 public sealed record RunLineView(
-    string LineId,
+    LineId LineId,
     string What,
     string Press,
     string PressCautions,

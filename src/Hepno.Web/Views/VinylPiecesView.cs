@@ -23,7 +23,7 @@ public sealed record PieceOffer(string RemnantId, string Text, int Cuts, decimal
 /// <param name="Used">The piece in use, in words; empty for none.</param>
 /// <param name="Offers">Free pieces of the same vinyl, those that save most first.</param>
 public sealed record VinylColour(
-    string PlacementId,
+    PlacementId PlacementId,
     int Layer,
     string Label,
     string Hex,
@@ -67,9 +67,9 @@ public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOn
             .Where(x => x.Purchase.Rows is not null && x.Purchase.MaterialId.Length > 0)
             .ToList();
         var used = c.Order.Facts.Layout.Remnants.Where(r => r.LineId == line.Asked.Id).ToList();
-        string Place(string placementId) =>
-            line.Asked.Placements.FirstOrDefault(p => p.Id == placementId)?.At().Name ?? placementId;
-        string Label(string placementId, int layer) => $"{Place(placementId)}, {Htv.ColourName(layer)}";
+        string Place(PlacementId placementId) =>
+            line.Asked.Placements.FirstOrDefault(p => p.Id == placementId)?.At().Name ?? placementId.Text;
+        string Label(PlacementId placementId, int layer) => $"{Place(placementId)}, {Htv.ColourName(layer)}";
         var colours = used.Select(u => new VinylColour(
                 u.PlacementId,
                 u.Layer,
@@ -120,7 +120,7 @@ public sealed record VinylPiecesView(IReadOnlyList<VinylColour> Colours, IReadOn
     }
 
     /// <summary>Pieces that no other order uses.</summary>
-    internal static IReadOnlyList<VinylRemnant> Free(SqliteConnection connection, string orderId)
+    internal static IReadOnlyList<VinylRemnant> Free(SqliteConnection connection, OrderId orderId)
     {
         var spoken = RemnantStore
             .Uses(connection)

@@ -1,4 +1,6 @@
 using System.Text.Json.Serialization.Metadata;
+using Hepno.Core.Ids;
+using Hepno.Core.Measures;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 using NodaTime;
@@ -53,8 +55,9 @@ internal static class ApiDocument
     }
 
     // what has a converter of its own: its schema must be said
-    private static (JsonSchemaType Type, string Format)? Spelled(Type type) =>
-        type == typeof(decimal) ? (JsonSchemaType.Number, "double")
+    private static (JsonSchemaType Type, string? Format)? Spelled(Type type) =>
+        type == typeof(decimal) || type == typeof(Share) ? (JsonSchemaType.Number, "double")
+        : type.IsAssignableTo(typeof(IId)) ? (JsonSchemaType.String, null)
         : type == typeof(LocalDate) ? (JsonSchemaType.String, "date")
         : type == typeof(LocalTime) ? (JsonSchemaType.String, "time")
         : type == typeof(LocalDateTime) || type == typeof(Instant) ? (JsonSchemaType.String, "date-time")

@@ -2,6 +2,7 @@ using System.Collections;
 using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
+using Hepno.Core.Ids;
 using NodaTime;
 
 namespace Hepno.Web.Wire;
@@ -46,6 +47,7 @@ internal static class EdgeJson
                 $"holds the control character {(int)sign:X4}",
                 "Type it again without what cannot be seen."
             ),
+            IId id => Wrong(id.Text),
             double number when !(Math.Abs(number) <= Largest) => (
                 $"is {number.ToString("0.###e0", CultureInfo.InvariantCulture)}",
                 "Send a number within a thousand million of 0."
@@ -79,6 +81,7 @@ internal static class EdgeJson
                         || kind == typeof(LocalDate)
                         || kind == typeof(LocalDateTime)
                         || kind == typeof(Instant)
+                        || kind.IsAssignableTo(typeof(IId))
                     )
                 )
                 .ToArray();

@@ -21,6 +21,8 @@ internal static class Json
         json.RespectNullableAnnotations = true;
         json.RespectRequiredConstructorParameters = true;
         json.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
+        json.Converters.Add(new IdsJson());
+        json.Converters.Add(new SharesJson());
         foreach (var converter in TimesJson.Converters)
         {
             json.Converters.Add(converter);

@@ -18,6 +18,10 @@ internal sealed class RefusedException(
 
     public IDictionary<string, object?>? More { get; } = more;
 
+    public static RefusedException NoSuch<TId>(string what, TId id)
+        where TId : struct, Hepno.Core.Ids.IId => NoSuch(what, id.Text);
+
+    /// <inheritdoc cref="NoSuch{TId}"/>
     public static RefusedException NoSuch(string what, string id) =>
         new(
             404,

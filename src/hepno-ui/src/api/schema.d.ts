@@ -4140,6 +4140,7 @@ export interface components {
         };
         /** @description One measured print: ml used for so many prints of an artwork. */
         CalibrateBody: {
+            /** @description The id of one thing. */
             designId: string;
             /** Format: double */
             widthIn: number;
@@ -4204,6 +4205,7 @@ export interface components {
         };
         /** @description The method chosen for a line; the first one when no line is named. */
         ChooseBody: {
+            /** @description The id of one thing. */
             methodId: string;
             lineId: null | string;
             /** @default  */
@@ -4541,6 +4543,7 @@ export interface components {
         };
         /** @description Pieces of a line and size counted into the box. */
         CountedBody: {
+            /** @description The id of one thing. */
             lineId: string;
             size: string;
             /** Format: int32 */
@@ -4706,6 +4709,7 @@ export interface components {
         /** @description Film cured together, or a correction of it. When, which lots and how much it used are known already. */
         CureBody: {
             printerId: string;
+            /** @description The id of one thing. */
             stationId: string;
             /** Format: double */
             temperatureF: number;
@@ -4977,15 +4981,9 @@ export interface components {
             /** @description What is bought, or taken from the shop's own rolls, for it. */
             purchases: components["schemas"]["Purchase"][];
             setUp: null | components["schemas"]["Figure"];
-            /**
-             * @description What the preparation is called on the list ("Cut and weed"); empty when there is none.
-             * @default
-             */
+            /** @description What the preparation is called on the list ("Cut and weed"); empty when there is none. */
             prepare: string;
-            /**
-             * @description The place of work without heat it is done at; empty for a press.
-             * @default
-             */
+            /** @description The place of work without heat it is done at; empty for a press. */
             benchId: string;
             /**
              * Format: double
@@ -6936,7 +6934,9 @@ export interface components {
         InversionRule: "offer-larger" | "charge-smaller" | "raise-break" | "give-piece";
         /** @description Another order's line whose film is bought with this one's. */
         JoinBody: {
+            /** @description The id of one thing. */
             orderId: string;
+            /** @description The id of one thing. */
             lineId: string;
         };
         /** @description A line's film is bought with another order's, on its layout. */
@@ -7462,6 +7462,7 @@ export interface components {
         /** @description The setting as it was offered. */
         LearnedBody: {
             key: string;
+            /** @description The id of one thing. */
             methodId: string;
             /** Format: double */
             value: number;
@@ -7998,10 +7999,7 @@ export interface components {
             title: string;
             /** @description What it means. */
             text: string;
-            /**
-             * @description The line it is of; empty when it is of the whole order.
-             * @default
-             */
+            /** @description The line it is of; empty when it is of the whole order. */
             lineId: string;
         };
         /** @description Parts of a run laid for cutting: on the cloth, and on the paper they are printed on when that is another width (docs/trade 2). Parts follow the grain: they lie upright or upside down, never across. */
@@ -8071,6 +8069,7 @@ export interface components {
         };
         /** @description Where a line is put on the press day; no press leaves it to the plan again. */
         MoveBody: {
+            /** @description The id of one thing. */
             lineId: string;
             pressId: null | string;
             /** Format: date-time */
@@ -8117,6 +8116,7 @@ export interface components {
         MultipleBase: "all-costs" | "materials";
         /** @description Text of a table of names and numbers, as pasted or as a file holds it. */
         NamesBody: {
+            /** @description The id of one thing. */
             styleId: string;
             text: string;
         };
@@ -8168,17 +8168,26 @@ export interface components {
             orderMinutes: number;
             /** Format: double */
             artworkMinutes: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description A part of a whole, 0.25 for a quarter.
+             */
             feeShare: number;
             /** Format: double */
             feeFixed: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description A part of a whole, 0.25 for a quarter.
+             */
             taxShare: number;
             /** Format: double */
             minimumCharge: number;
             /** Format: double */
             roundingStep: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description A part of a whole, 0.25 for a quarter.
+             */
             depositShare: number;
             /** Format: int32 */
             validityDays: number;
@@ -8187,7 +8196,10 @@ export interface components {
             week: components["schemas"]["DayBody"][];
             retail: components["schemas"]["PolicyBody"];
             wholesale: components["schemas"]["PolicyBody"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description A part of a whole, 0.25 for a quarter.
+             */
             leastMarginShare: number;
             feeBase: components["schemas"]["FeeBase"];
             inversion: components["schemas"]["InversionRule"];
@@ -8255,6 +8267,7 @@ export interface components {
         };
         /** @description Another method of a line, offered to the customer beside the quoted one or not. */
         OfferBody: {
+            /** @description The id of one thing. */
             methodId: string;
             offered: boolean;
             lineId: null | string;
@@ -8917,7 +8930,10 @@ export interface components {
             name: string;
             /** Format: double */
             wage: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description A part of a whole, 0.25 for a quarter.
+             */
             onCostsShare: number;
             week: components["schemas"]["DayBody"][];
             /** Format: time */
@@ -9478,7 +9494,10 @@ export interface components {
         /** @description A channel's price policy. */
         PolicyBody: {
             kind: components["schemas"]["PolicyKind"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description A part of a whole, 0.25 for a quarter.
+             */
             marginShare: number;
             /** Format: double */
             multiple: number;
@@ -9697,6 +9716,7 @@ export interface components {
         };
         /** @description One press on one day. */
         PressLaneView: {
+            /** @description The id of one thing. */
             pressId: string;
             name: string;
             kind: string;
@@ -9867,15 +9887,12 @@ export interface components {
              */
             ceilingF: null | number;
             /**
-             * @description The place of work without heat it is done at; empty for a press.
-             * @default
-             */
-            benchId: string;
-            /**
              * Format: date-time
              * @description When it was promised by its quote; null while nothing is.
              */
             promisedAt: null | string;
+            /** @description The place of work without heat it is done at; empty for a press. */
+            benchId: string;
         };
         /** @description A line's pieces went over a press. */
         PressedOn: {
@@ -10178,8 +10195,11 @@ export interface components {
         };
         /** @description Prints of an order's place. */
         PrintsBody: {
+            /** @description The id of one thing. */
             orderId: string;
+            /** @description The id of one thing. */
             lineId: string;
+            /** @description The id of one thing. */
             placementId: string;
             /** Format: int32 */
             prints: number;
@@ -10766,6 +10786,7 @@ export interface components {
         };
         /** @description A piece of vinyl on the Shelf for one colour of a print, from 0; an empty id puts it back. */
         RemnantUseBody: {
+            /** @description The id of one thing. */
             placementId: string;
             /** Format: int32 */
             layer: number;
@@ -10861,6 +10882,7 @@ export interface components {
         RightsKind: "unsaid" | "ours" | "customers" | "stock-licence" | "font-licence" | "club-mark" | "famous-one";
         /** @description Who takes the risk of a line of own garments, or that its cloth was tested. */
         RiskBody: {
+            /** @description The id of one thing. */
             lineId: string;
             acceptedBy: string;
             spotTested: boolean;
@@ -11679,6 +11701,7 @@ export interface components {
         };
         /** @description Text to read a size run from. */
         SizeRunBody: {
+            /** @description The id of one thing. */
             styleId: string;
             text: string;
         };
@@ -11803,6 +11826,7 @@ export interface components {
         };
         /** @description A share of spoiled attempts the shop has learned. */
         SpoilageBody: {
+            /** @description The id of one thing. */
             methodId: string;
             /** Format: double */
             share: number;
@@ -11901,6 +11925,7 @@ export interface components {
         /** @description A product tested on a blank. */
         SpotTestBody: {
             productId: string;
+            /** @description The id of one thing. */
             styleId: string;
             colourwayId: string;
             /** Format: double */
@@ -12378,6 +12403,7 @@ export interface components {
         /** @description A template as it is made: a name, and the order whose lines it keeps. */
         TemplateBody: {
             name: string;
+            /** @description The id of one thing. */
             orderId: string;
         };
         /** @description A template to choose. */
