@@ -13,7 +13,13 @@ namespace Hepno.Web.Deeds;
 internal static class OrderAgain
 {
     /// <summary>Makes the new order; sent again with the same id it is the same order. A blank that is no longer offered is left to be said, and so is a way that cannot do it any more.</summary>
-    public static Versioned<Order> Do(SqliteConnection connection, OpenShop shop, string oldId, string newId, Deed deed)
+    public static Versioned<Order> Do(
+        SqliteConnection connection,
+        OpenShop shop,
+        OrderId oldId,
+        OrderId newId,
+        Deed deed
+    )
     {
         var book = shop.Book(connection);
         var old = shop.Case(connection, oldId, book);

@@ -7,319 +7,297 @@ namespace Hepno.Web.Demo;
 /// <summary>Blanks of the demo shop.</summary>
 internal static class DemoStyles
 {
+    private static readonly IReadOnlyList<StyleSize> Sizes =
+    [
+        new("XS", 0),
+        new("S", 0),
+        new("M", 0),
+        new("L", 0),
+        new("XL", 0),
+        new("2XL", 1.80m),
+        new("3XL", 3.10m),
+    ];
+
     public static void Put(SqliteConnection c, Deed deed)
     {
-        IReadOnlyList<StyleSize> sizes =
+        Style[] styles =
         [
-            new("XS", 0),
-            new("S", 0),
-            new("M", 0),
-            new("L", 0),
-            new("XL", 0),
-            new("2XL", 1.80m),
-            new("3XL", 3.10m),
+            Hollin,
+            Brae,
+            Fell,
+            Sprint,
+            Loft,
+            Minnow,
+            Haul,
+            Cove,
+            Galley,
+            Fulmar,
+            Holm,
+            Squall,
+            Links,
+            Strand,
         ];
-        Aggregates.Styles.Put(
-            c,
-            new(
-                "hollin",
-                "Hollin 150",
-                "Corran Mill",
-                GarmentKind.Tee,
-                [new(Fibre.Cotton, 55), new(Fibre.Polyester, 45)],
-                150,
-                330,
-                3.40m,
-                12m,
-                1,
-                [
-                    new("navy", "Navy", "#2b3b5e", ColourClass.Dark),
-                    new("white", "White", "#fcfaf5", ColourClass.White),
-                    new("sage", "Sage", "#a9b69d", ColourClass.Mid),
-                ],
-                sizes,
-                false
-            ),
-            0,
-            deed
-        );
-        Aggregates.Styles.Put(
-            c,
-            new(
-                "brae",
-                "Brae 180",
-                "Corran Mill",
-                GarmentKind.Tee,
-                [new(Fibre.Cotton, 100)],
-                180,
-                380,
-                4.70m,
-                12m,
-                1,
-                [
-                    new("black", "Black", "#22252b", ColourClass.Dark),
-                    new("sand", "Sand", "#d6c59b", ColourClass.Pale),
-                    new("white", "White", "#fcfaf5", ColourClass.White),
-                ],
-                sizes,
-                false
-            ),
-            0,
-            deed
-        );
-        Aggregates.Styles.Put(
-            c,
-            new(
-                "fell",
-                "Fell 280",
-                "Brisling & Daughter",
-                GarmentKind.Hoodie,
-                [new(Fibre.Cotton, 80), new(Fibre.Polyester, 20)],
-                280,
-                340,
-                13.20m,
-                14m,
-                2,
-                [new("slate", "Slate", "#4a5b68", ColourClass.Dark), new("storm", "Storm", "#8b949b", ColourClass.Mid)],
-                sizes,
-                false
-            ),
-            0,
-            deed
-        );
-
-        Aggregates.Styles.Put(
-            c,
-            new(
-                "sprint",
-                "Sprint 140",
-                "Brisling & Daughter",
-                GarmentKind.Tee,
-                [new(Fibre.Polyester, 100)],
-                140,
-                400,
-                5.10m,
-                14m,
-                2,
-                [new("white", "White", "#fcfaf5", ColourClass.White), new("kelp", "Kelp", "#3c5a4a", ColourClass.Dark)],
-                sizes,
-                false
-            ),
-            0,
-            deed
-        );
-
-        Aggregates.Styles.Put(
-            c,
-            new(
-                "loft",
-                "Loft 240",
-                "Corran Mill",
-                GarmentKind.Sweatshirt,
-                [new(Fibre.Cotton, 70), new(Fibre.Polyester, 30)],
-                240,
-                340,
-                9.80m,
-                12m,
-                1,
-                [new("oat", "Oat", "#dfd3bb", ColourClass.Pale), new("ink", "Ink", "#22293a", ColourClass.Dark)],
-                sizes,
-                false
-            ),
-            0,
-            deed
-        );
-        Aggregates.Styles.Put(
-            c,
-            new(
-                "minnow",
-                "Minnow 150",
-                "Corran Mill",
-                GarmentKind.Tee,
-                [new(Fibre.Cotton, 55), new(Fibre.Polyester, 45)],
-                150,
-                330,
-                2.90m,
-                12m,
-                1,
-                [new("navy", "Navy", "#2b3b5e", ColourClass.Dark), new("white", "White", "#fcfaf5", ColourClass.White)],
-                [new("YS", 0), new("YM", 0), new("YL", 0)],
-                false,
-                null,
-                new(Thickness.Thin, Migration.ByCloth, [Feature.TearAwayLabel]),
-                new([new(10, 0, 2.70m), new(0, 250, 2.55m)], 250, 1, new(15, 0))
-            ),
-            0,
-            deed
-        );
-        Aggregates.Styles.Put(
-            c,
-            new(
-                "haul",
-                "Haul tote",
-                "Brisling & Daughter",
-                GarmentKind.Tote,
-                [new(Fibre.Cotton, 100)],
-                220,
-                390,
-                2.60m,
-                14m,
-                2,
-                [new("natural", "Natural", "#e6dcc4", ColourClass.Pale)],
-                [new("One size", 0)],
-                false
-            ),
-            0,
-            deed
-        );
-        Aggregates.Styles.Put(
-            c,
-            new(
-                "cove",
-                "Cove cap",
-                "Halyard Headwear",
-                GarmentKind.Cap,
-                [new(Fibre.Cotton, 100)],
-                260,
-                340,
-                4.10m,
-                11m,
-                3,
-                [new("navy", "Navy", "#2b3b5e", ColourClass.Dark), new("stone", "Stone", "#c9bfa8", ColourClass.Pale)],
-                [new("One size", 0)],
-                false
-            ),
-            0,
-            deed
-        );
-        Aggregates.Styles.Put(
-            c,
-            new(
-                "galley",
-                "Galley apron",
-                "Halyard Headwear",
-                GarmentKind.Apron,
-                [new(Fibre.Cotton, 65), new(Fibre.Polyester, 35)],
-                245,
-                350,
-                6.30m,
-                11m,
-                3,
-                [new("charcoal", "Charcoal", "#3b3f45", ColourClass.Dark)],
-                [new("One size", 0)],
-                false
-            ),
-            0,
-            deed
-        );
-        Aggregates.Styles.Put(
-            c,
-            new(
-                "fulmar",
-                "Fulmar jersey",
-                "Brisling & Daughter",
-                GarmentKind.Tee,
-                [new(Fibre.Polyester, 100)],
-                150,
-                300,
-                7.40m,
-                14m,
-                2,
-                [new("navy", "Navy", "#22304f", ColourClass.Dark)],
-                sizes,
-                false,
-                null,
-                new(Thickness.Thin, Migration.High, [])
-            ),
-            0,
-            deed
-        );
-        Aggregates.Styles.Put(
-            c,
-            new(
-                "holm",
-                "Holm 270",
-                "Corran Mill",
-                GarmentKind.Hoodie,
-                [new(Fibre.Cotton, 50), new(Fibre.Polyester, 50)],
-                270,
-                370,
-                12.60m,
-                12m,
-                1,
-                [new("black", "Black", "#24262b", ColourClass.Dark)],
-                sizes,
-                false,
-                null,
-                new(Thickness.Middle, Migration.None, [Feature.Hood])
-            ),
-            0,
-            deed
-        );
-        Aggregates.Styles.Put(
-            c,
-            new(
-                "squall",
-                "Squall jacket",
-                "Halyard Headwear",
-                GarmentKind.Jacket,
-                [new(Fibre.Nylon, 100)],
-                120,
-                280,
-                19.80m,
-                11m,
-                3,
-                [new("navy", "Navy", "#26324c", ColourClass.Dark)],
-                sizes,
-                false,
-                null,
-                new(null, Migration.ByCloth, [Feature.Zip, Feature.Hood, Feature.Coated])
-            ),
-            0,
-            deed
-        );
-        Aggregates.Styles.Put(
-            c,
-            new(
-                "links",
-                "Links polo",
-                "Corran Mill",
-                GarmentKind.Polo,
-                [new(Fibre.Cotton, 60), new(Fibre.Polyester, 40)],
-                210,
-                340,
-                8.90m,
-                12m,
-                1,
-                [
-                    new("bottle", "Bottle green", "#2b4a3c", ColourClass.Dark),
-                    new("white", "White", "#fcfaf5", ColourClass.White),
-                ],
-                sizes,
-                false
-            ),
-            0,
-            deed
-        );
-        Aggregates.Styles.Put(
-            c,
-            new(
-                "strand",
-                "Strand socks",
-                "Halyard Headwear",
-                GarmentKind.Socks,
-                [new(Fibre.Polyester, 96), new(Fibre.Elastane, 4)],
-                160,
-                400,
-                2.10m,
-                11m,
-                3,
-                [new("white", "White", "#fcfaf5", ColourClass.White)],
-                [new("One size", 0)],
-                false
-            ),
-            0,
-            deed
-        );
+        foreach (var style in styles)
+        {
+            Aggregates.Styles.Put(c, style, 0, deed);
+        }
     }
+
+    private static Style Hollin =>
+        new(
+            "hollin",
+            "Hollin 150",
+            "Corran Mill",
+            GarmentKind.Tee,
+            [new(Fibre.Cotton, 55), new(Fibre.Polyester, 45)],
+            150,
+            330,
+            3.40m,
+            12m,
+            1,
+            [
+                new("navy", "Navy", "#2b3b5e", ColourClass.Dark),
+                new("white", "White", "#fcfaf5", ColourClass.White),
+                new("sage", "Sage", "#a9b69d", ColourClass.Mid),
+            ],
+            Sizes,
+            false
+        );
+
+    private static Style Brae =>
+        new(
+            "brae",
+            "Brae 180",
+            "Corran Mill",
+            GarmentKind.Tee,
+            [new(Fibre.Cotton, 100)],
+            180,
+            380,
+            4.70m,
+            12m,
+            1,
+            [
+                new("black", "Black", "#22252b", ColourClass.Dark),
+                new("sand", "Sand", "#d6c59b", ColourClass.Pale),
+                new("white", "White", "#fcfaf5", ColourClass.White),
+            ],
+            Sizes,
+            false
+        );
+
+    private static Style Fell =>
+        new(
+            "fell",
+            "Fell 280",
+            "Brisling & Daughter",
+            GarmentKind.Hoodie,
+            [new(Fibre.Cotton, 80), new(Fibre.Polyester, 20)],
+            280,
+            340,
+            13.20m,
+            14m,
+            2,
+            [new("slate", "Slate", "#4a5b68", ColourClass.Dark), new("storm", "Storm", "#8b949b", ColourClass.Mid)],
+            Sizes,
+            false
+        );
+
+    private static Style Sprint =>
+        new(
+            "sprint",
+            "Sprint 140",
+            "Brisling & Daughter",
+            GarmentKind.Tee,
+            [new(Fibre.Polyester, 100)],
+            140,
+            400,
+            5.10m,
+            14m,
+            2,
+            [new("white", "White", "#fcfaf5", ColourClass.White), new("kelp", "Kelp", "#3c5a4a", ColourClass.Dark)],
+            Sizes,
+            false
+        );
+
+    private static Style Loft =>
+        new(
+            "loft",
+            "Loft 240",
+            "Corran Mill",
+            GarmentKind.Sweatshirt,
+            [new(Fibre.Cotton, 70), new(Fibre.Polyester, 30)],
+            240,
+            340,
+            9.80m,
+            12m,
+            1,
+            [new("oat", "Oat", "#dfd3bb", ColourClass.Pale), new("ink", "Ink", "#22293a", ColourClass.Dark)],
+            Sizes,
+            false
+        );
+
+    private static Style Minnow =>
+        new(
+            "minnow",
+            "Minnow 150",
+            "Corran Mill",
+            GarmentKind.Tee,
+            [new(Fibre.Cotton, 55), new(Fibre.Polyester, 45)],
+            150,
+            330,
+            2.90m,
+            12m,
+            1,
+            [new("navy", "Navy", "#2b3b5e", ColourClass.Dark), new("white", "White", "#fcfaf5", ColourClass.White)],
+            [new("YS", 0), new("YM", 0), new("YL", 0)],
+            false,
+            null,
+            new(Thickness.Thin, Migration.ByCloth, [Feature.TearAwayLabel]),
+            new([new(10, 0, 2.70m), new(0, 250, 2.55m)], 250, 1, new(15, 0))
+        );
+
+    private static Style Haul =>
+        new(
+            "haul",
+            "Haul tote",
+            "Brisling & Daughter",
+            GarmentKind.Tote,
+            [new(Fibre.Cotton, 100)],
+            220,
+            390,
+            2.60m,
+            14m,
+            2,
+            [new("natural", "Natural", "#e6dcc4", ColourClass.Pale)],
+            [new("One size", 0)],
+            false
+        );
+
+    private static Style Cove =>
+        new(
+            "cove",
+            "Cove cap",
+            "Halyard Headwear",
+            GarmentKind.Cap,
+            [new(Fibre.Cotton, 100)],
+            260,
+            340,
+            4.10m,
+            11m,
+            3,
+            [new("navy", "Navy", "#2b3b5e", ColourClass.Dark), new("stone", "Stone", "#c9bfa8", ColourClass.Pale)],
+            [new("One size", 0)],
+            false
+        );
+
+    private static Style Galley =>
+        new(
+            "galley",
+            "Galley apron",
+            "Halyard Headwear",
+            GarmentKind.Apron,
+            [new(Fibre.Cotton, 65), new(Fibre.Polyester, 35)],
+            245,
+            350,
+            6.30m,
+            11m,
+            3,
+            [new("charcoal", "Charcoal", "#3b3f45", ColourClass.Dark)],
+            [new("One size", 0)],
+            false
+        );
+
+    private static Style Fulmar =>
+        new(
+            "fulmar",
+            "Fulmar jersey",
+            "Brisling & Daughter",
+            GarmentKind.Tee,
+            [new(Fibre.Polyester, 100)],
+            150,
+            300,
+            7.40m,
+            14m,
+            2,
+            [new("navy", "Navy", "#22304f", ColourClass.Dark)],
+            Sizes,
+            false,
+            null,
+            new(Thickness.Thin, Migration.High, [])
+        );
+
+    private static Style Holm =>
+        new(
+            "holm",
+            "Holm 270",
+            "Corran Mill",
+            GarmentKind.Hoodie,
+            [new(Fibre.Cotton, 50), new(Fibre.Polyester, 50)],
+            270,
+            370,
+            12.60m,
+            12m,
+            1,
+            [new("black", "Black", "#24262b", ColourClass.Dark)],
+            Sizes,
+            false,
+            null,
+            new(Thickness.Middle, Migration.None, [Feature.Hood])
+        );
+
+    private static Style Squall =>
+        new(
+            "squall",
+            "Squall jacket",
+            "Halyard Headwear",
+            GarmentKind.Jacket,
+            [new(Fibre.Nylon, 100)],
+            120,
+            280,
+            19.80m,
+            11m,
+            3,
+            [new("navy", "Navy", "#26324c", ColourClass.Dark)],
+            Sizes,
+            false,
+            null,
+            new(null, Migration.ByCloth, [Feature.Zip, Feature.Hood, Feature.Coated])
+        );
+
+    private static Style Links =>
+        new(
+            "links",
+            "Links polo",
+            "Corran Mill",
+            GarmentKind.Polo,
+            [new(Fibre.Cotton, 60), new(Fibre.Polyester, 40)],
+            210,
+            340,
+            8.90m,
+            12m,
+            1,
+            [
+                new("bottle", "Bottle green", "#2b4a3c", ColourClass.Dark),
+                new("white", "White", "#fcfaf5", ColourClass.White),
+            ],
+            Sizes,
+            false
+        );
+
+    private static Style Strand =>
+        new(
+            "strand",
+            "Strand socks",
+            "Halyard Headwear",
+            GarmentKind.Socks,
+            [new(Fibre.Polyester, 96), new(Fibre.Elastane, 4)],
+            160,
+            400,
+            2.10m,
+            11m,
+            3,
+            [new("white", "White", "#fcfaf5", ColourClass.White)],
+            [new("One size", 0)],
+            false
+        );
 }
