@@ -216,7 +216,11 @@ internal sealed record CutterBody(
     double SpeedIn2PerMinute,
     EquipmentBody Equipment,
     string Cautions
-);
+)
+{
+    public Cutter ToCore(string id) =>
+        new Cutter(id, Name.Trim(), CutWidthIn, SpeedIn2PerMinute, Equipment.ToCore(), Cautions);
+}
 
 /// <summary>A press.</summary>
 internal sealed record PressBody(
@@ -236,7 +240,57 @@ internal sealed record PressBody(
     bool LoadsBeside = false,
     IReadOnlyList<AccessoryBody>? Accessories = null,
     double ColdBelowF = Core.Recipes.PlatenMap.ColdBelowF
-);
+)
+{
+    public Press ToCore(string id) =>
+        new Press(
+            id,
+            Name.Trim(),
+            Kind,
+            PlatenWidthIn,
+            PlatenHeightIn,
+            WarmUpMinutes,
+            RiseFPerMinute,
+            DropFPerMinute,
+            OffsetF,
+            Equipment.ToCore(),
+            Cautions,
+            Lowers is { Count: > 0 } lowers
+                ? [.. lowers.Select(l => new LowerPlaten(l.Name.Trim(), l.WidthIn, l.HeightIn))]
+                : null,
+            Maps is { Count: > 0 } maps
+                ? [.. maps.Select(m => new PlatenMap(m.Day, m.SetPointF, m.PointsF, m.Doubtful, m.By.Trim()))]
+                : null,
+            Dials is { Count: > 0 } dials
+                ?
+                [
+                    .. dials.Select(d => new DialReading(
+                        d.Pressure.Trim().ToLowerInvariant(),
+                        d.Thickness,
+                        d.Lower.Trim(),
+                        d.Dial,
+                        d.Pillow.Trim()
+                    )),
+                ]
+                : null,
+            LoadsBeside,
+            Accessories is { Count: > 0 } accessories
+                ?
+                [
+                    .. accessories.Select(a => new Accessory(
+                        a.Name.Trim(),
+                        a.Kind,
+                        a.WidthIn,
+                        a.HeightIn,
+                        a.ThicknessIn,
+                        a.Uses,
+                        a.Since
+                    )),
+                ]
+                : null,
+            ColdBelowF
+        ).Settled();
+}
 
 /// <summary>A pillow, foam or cover sheet; uses 0 for one nobody counts.</summary>
 internal sealed record AccessoryBody(
@@ -291,7 +345,34 @@ internal sealed record RecipeBody(
     bool NeverAgain = false,
     double? PeelWindowSeconds = null,
     IReadOnlyList<RecipeParameterBody>? Parameters = null
-);
+)
+{
+    public Recipe ToCore(string id) =>
+        new Recipe(
+            id,
+            ProductId,
+            Revision,
+            Fabric,
+            TemperatureF,
+            DwellSeconds,
+            DwellSlackSeconds,
+            Pressure,
+            PrePressSeconds,
+            Peel,
+            PeelAfterSeconds,
+            SecondPressSeconds,
+            Side,
+            Source,
+            AsOf,
+            Caution,
+            Cover,
+            NeverAgain,
+            PeelWindowSeconds,
+            Parameters is { Count: > 0 } parameters
+                ? [.. parameters.Select(p => new RecipeParameter(p.Name.Trim(), p.Source, p.AsOf, p.Note.Trim()))]
+                : null
+        );
+}
 
 /// <summary>A product tested on a blank.</summary>
 internal sealed record SpotTestBody(
@@ -341,7 +422,10 @@ internal sealed record SpotTestBody(
 internal sealed record TestPhotoBody(string Id, string Hash, int Washes);
 
 /// <summary>A garment kept for tests.</summary>
-internal sealed record TestGarmentBody(string Name, string Fabric, int Pieces, string Note);
+internal sealed record TestGarmentBody(string Name, string Fabric, int Pieces, string Note)
+{
+    public TestGarment ToCore(string id) => new TestGarment(id, Name.Trim(), Fabric.Trim(), Pieces, Note.Trim());
+}
 
 /// <summary>Where one figure of a recipe comes from.</summary>
 internal sealed record RecipeParameterBody(string Name, RecipeSource Source, LocalDate AsOf, string Note = "");

@@ -2,6 +2,7 @@ using Hepno.Core.Blanks;
 using Hepno.Core.Gang;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
+using Hepno.Core.Stock;
 using NodaTime;
 
 namespace Hepno.Web.Endpoints;
@@ -154,7 +155,21 @@ internal sealed record KeptPrintBody(
     int Keep,
     int GoodDays,
     IReadOnlyList<PrintLotBody> Lots
-);
+)
+{
+    public KeptPrint ToCore(string id) =>
+        new KeptPrint(
+            id,
+            Name.Trim(),
+            WidthIn,
+            HeightIn,
+            DesignId,
+            ProductId,
+            Keep,
+            GoodDays,
+            [.. Lots.Select(l => new PrintLot(l.Count, l.On, l.Order.Trim()))]
+        );
+}
 
 /// <summary>A piece of vinyl that was left over.</summary>
 internal sealed record RemnantBody(
@@ -165,7 +180,11 @@ internal sealed record RemnantBody(
     LocalDate Since,
     string From = "",
     bool IsGone = false
-);
+)
+{
+    public VinylRemnant ToCore(string id) =>
+        new VinylRemnant(id, VinylId, Colour.Trim(), WidthIn, LengthIn, Since, From.Trim(), IsGone);
+}
 
 /// <summary>A piece of vinyl that an order uses.</summary>
 internal sealed record RemnantUseView(string RemnantId, string Order);
@@ -213,7 +232,23 @@ internal sealed record VinylBody(
     bool SharedMargin = false,
     bool Blocks = false,
     VinylFinish Finish = VinylFinish.Plain
-);
+)
+{
+    public VinylFilm ToCore(string id) =>
+        new VinylFilm(
+            id,
+            Supplier.Trim(),
+            Product.Trim(),
+            UsableWidthIn,
+            PricePerFoot,
+            WeedingMarginIn,
+            FreightPerOrder,
+            LeadDays,
+            SharedMargin,
+            Blocks,
+            Finish
+        );
+}
 
 /// <summary>A price list of screen-printed transfers.</summary>
 internal sealed record ScreenBody(

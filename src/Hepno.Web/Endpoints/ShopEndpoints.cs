@@ -1,10 +1,7 @@
-using Hepno.Core.Costing;
 using Hepno.Core.Materials;
 using Hepno.Core.Measures;
 using Hepno.Core.Orders;
 using Hepno.Core.Quoting;
-using Hepno.Core.Recipes;
-using Hepno.Core.Stock;
 using Hepno.Store;
 using Hepno.Web.Deeds;
 using Hepno.Web.Devices;
@@ -23,7 +20,11 @@ internal sealed record CustomerBody(
     string Address = "",
     string TaxExempt = "",
     int AccountDays = 0
-);
+)
+{
+    public Customer ToCore(string id) =>
+        new Customer(id, Name.Trim(), Contact.Trim(), Address.Trim(), TaxExempt.Trim(), AccountDays);
+}
 
 /// <summary>Everything known of a customer.</summary>
 internal sealed record CustomerExport(Customer Customer, IReadOnlyList<OrderExport> Orders);
@@ -67,37 +68,27 @@ internal static class ShopEndpoints
 
     public static void MapShop(this IEndpointRouteBuilder api)
     {
-        Map(
-            api,
-            "customers",
-            Aggregates.Customers,
-            (string id, CustomerBody b) =>
-                new Customer(id, b.Name.Trim(), b.Contact.Trim(), b.Address.Trim(), b.TaxExempt.Trim(), b.AccountDays),
-            Named
-        );
+        MapShelf(api);
+        MapMachines(api);
+        MapPresses(api);
+        MapStock(api);
+        MapRecipes(api);
+        MapCustomers(api);
+        MapAllPrices(api);
+        MapNumbers(api);
+    }
+
+    private static void MapShelf(IEndpointRouteBuilder api)
+    {
+        Map(api, "customers", Aggregates.Customers, (string id, CustomerBody b) => b.ToCore(id), Named);
         Map(api, "styles", Aggregates.Styles, (string id, StyleBody b) => b.ToCore(id), s => s.Problems());
         Map(api, "films", Aggregates.Films, (string id, FilmBody b) => b.ToCore(id), l => l.Problems());
-        Map(
-            api,
-            "vinyls",
-            Aggregates.Vinyls,
-            (string id, VinylBody b) =>
-                new VinylFilm(
-                    id,
-                    b.Supplier.Trim(),
-                    b.Product.Trim(),
-                    b.UsableWidthIn,
-                    b.PricePerFoot,
-                    b.WeedingMarginIn,
-                    b.FreightPerOrder,
-                    b.LeadDays,
-                    b.SharedMargin,
-                    b.Blocks,
-                    b.Finish
-                ),
-            v => v.Problems()
-        );
+        Map(api, "vinyls", Aggregates.Vinyls, (string id, VinylBody b) => b.ToCore(id), v => v.Problems());
         Map(api, "screens", Aggregates.Screens, (string id, ScreenBody b) => b.ToCore(id), l => l.Problems());
+    }
+
+    private static void MapMachines(IEndpointRouteBuilder api)
+    {
         Map(
             api,
             "film-printers",
@@ -150,124 +141,19 @@ internal static class ShopEndpoints
         );
         Map(api, "cloths", Aggregates.Cloths, (string id, RollClothBody b) => b.ToCore(id), x => x.Problems());
         Map(api, "calenders", Aggregates.Calenders, (string id, CalenderBody b) => b.ToCore(id), x => x.Problems());
-        Map(
-            api,
-            "cutters",
-            Aggregates.Cutters,
-            (string id, CutterBody b) =>
-                new Cutter(id, b.Name.Trim(), b.CutWidthIn, b.SpeedIn2PerMinute, b.Equipment.ToCore(), b.Cautions),
-            c => c.Problems()
-        );
-        Map(
-            api,
-            "presses",
-            Aggregates.Presses,
-            (string id, PressBody b) =>
-                new Press(
-                    id,
-                    b.Name.Trim(),
-                    b.Kind,
-                    b.PlatenWidthIn,
-                    b.PlatenHeightIn,
-                    b.WarmUpMinutes,
-                    b.RiseFPerMinute,
-                    b.DropFPerMinute,
-                    b.OffsetF,
-                    b.Equipment.ToCore(),
-                    b.Cautions,
-                    b.Lowers is { Count: > 0 } lowers
-                        ? [.. lowers.Select(l => new LowerPlaten(l.Name.Trim(), l.WidthIn, l.HeightIn))]
-                        : null,
-                    b.Maps is { Count: > 0 } maps
-                        ? [.. maps.Select(m => new PlatenMap(m.Day, m.SetPointF, m.PointsF, m.Doubtful, m.By.Trim()))]
-                        : null,
-                    b.Dials is { Count: > 0 } dials
-                        ?
-                        [
-                            .. dials.Select(d => new DialReading(
-                                d.Pressure.Trim().ToLowerInvariant(),
-                                d.Thickness,
-                                d.Lower.Trim(),
-                                d.Dial,
-                                d.Pillow.Trim()
-                            )),
-                        ]
-                        : null,
-                    b.LoadsBeside,
-                    b.Accessories is { Count: > 0 } accessories
-                        ?
-                        [
-                            .. accessories.Select(a => new Accessory(
-                                a.Name.Trim(),
-                                a.Kind,
-                                a.WidthIn,
-                                a.HeightIn,
-                                a.ThicknessIn,
-                                a.Uses,
-                                a.Since
-                            )),
-                        ]
-                        : null,
-                    b.ColdBelowF
-                ).Settled(),
-            p => p.Problems()
-        );
-        Map(
-            api,
-            "upkeep",
-            Aggregates.Upkeep,
-            (string id, UpkeepBody b) =>
-                new MachineUpkeep(
-                    id,
-                    [
-                        .. b.Tasks.Select(t => new UpkeepTask(
-                            t.Id,
-                            t.Name.Trim(),
-                            t.Every,
-                            t.Minutes,
-                            t.Cost,
-                            t.TimesAYear
-                        )),
-                    ],
-                    [.. b.Done.Select(d => new UpkeepDone(d.TaskId, d.Day, d.By.Trim(), d.Note.Trim()))]
-                ),
-            u => u.Problems()
-        );
-        Map(
-            api,
-            "kept-prints",
-            Aggregates.KeptPrints,
-            (string id, KeptPrintBody b) =>
-                new KeptPrint(
-                    id,
-                    b.Name.Trim(),
-                    b.WidthIn,
-                    b.HeightIn,
-                    b.DesignId,
-                    b.ProductId,
-                    b.Keep,
-                    b.GoodDays,
-                    [.. b.Lots.Select(l => new PrintLot(l.Count, l.On, l.Order.Trim()))]
-                ),
-            k => k.Problems()
-        );
-        Map(
-            api,
-            "remnants",
-            Aggregates.Remnants,
-            (string id, RemnantBody b) =>
-                new VinylRemnant(
-                    id,
-                    b.VinylId,
-                    b.Colour.Trim(),
-                    b.WidthIn,
-                    b.LengthIn,
-                    b.Since,
-                    b.From.Trim(),
-                    b.IsGone
-                ),
-            r => r.Problems()
-        );
+        Map(api, "cutters", Aggregates.Cutters, (string id, CutterBody b) => b.ToCore(id), c => c.Problems());
+    }
+
+    private static void MapPresses(IEndpointRouteBuilder api)
+    {
+        Map(api, "presses", Aggregates.Presses, (string id, PressBody b) => b.ToCore(id), p => p.Problems());
+        Map(api, "upkeep", Aggregates.Upkeep, (string id, UpkeepBody b) => b.ToCore(id), u => u.Problems());
+    }
+
+    private static void MapStock(IEndpointRouteBuilder api)
+    {
+        Map(api, "kept-prints", Aggregates.KeptPrints, (string id, KeptPrintBody b) => b.ToCore(id), k => k.Problems());
+        Map(api, "remnants", Aggregates.Remnants, (string id, RemnantBody b) => b.ToCore(id), r => r.Problems());
         api.MapGet("/remnant-uses", (OpenShop shop) =>
                 shop.Db.Read(c =>
                     RemnantStore.Uses(c).Select(u => new RemnantUseView(u.RemnantId, $"T-{u.Number}")).ToList()
@@ -289,55 +175,24 @@ internal static class ShopEndpoints
             .WithSummary(
                 "Every transfer that lies in the drawer: what the shop counted in and copies left over of orders, less what orders took out."
             );
+    }
+
+    private static void MapRecipes(IEndpointRouteBuilder api)
+    {
         Map(
             api,
             "test-garments",
             Aggregates.TestGarments,
-            (string id, TestGarmentBody b) =>
-                new TestGarment(id, b.Name.Trim(), b.Fabric.Trim(), b.Pieces, b.Note.Trim()),
+            (string id, TestGarmentBody b) => b.ToCore(id),
             g => g.Problems()
         );
         Map(api, "supplies", Aggregates.Supplies, (string id, SuppliesBody b) => b.ToCore(id), s => s.Problems());
         Map(api, "spot-tests", Aggregates.SpotTests, (string id, SpotTestBody b) => b.ToCore(id), t => t.Problems());
-        Map(
-            api,
-            "recipes",
-            Aggregates.Recipes,
-            (string id, RecipeBody b) =>
-                new Recipe(
-                    id,
-                    b.ProductId,
-                    b.Revision,
-                    b.Fabric,
-                    b.TemperatureF,
-                    b.DwellSeconds,
-                    b.DwellSlackSeconds,
-                    b.Pressure,
-                    b.PrePressSeconds,
-                    b.Peel,
-                    b.PeelAfterSeconds,
-                    b.SecondPressSeconds,
-                    b.Side,
-                    b.Source,
-                    b.AsOf,
-                    b.Caution,
-                    b.Cover,
-                    b.NeverAgain,
-                    b.PeelWindowSeconds,
-                    b.Parameters is { Count: > 0 } parameters
-                        ?
-                        [
-                            .. parameters.Select(p => new RecipeParameter(
-                                p.Name.Trim(),
-                                p.Source,
-                                p.AsOf,
-                                p.Note.Trim()
-                            )),
-                        ]
-                        : null
-                ),
-            r => r.Problems()
-        );
+        Map(api, "recipes", Aggregates.Recipes, (string id, RecipeBody b) => b.ToCore(id), r => r.Problems());
+    }
+
+    private static void MapCustomers(IEndpointRouteBuilder api)
+    {
         api.MapGet("/customers/find", FindCustomers).WithTags("customers").WithName("findCustomers");
         api.MapGet("/customers/{id}/record", (string id, OpenShop shop) =>
                 shop.Db.Read(c => Views.CustomerRecord.Read(c, shop, id))
@@ -347,6 +202,10 @@ internal static class ShopEndpoints
             .WithSummary("A customer with past orders and what they earned.");
         api.MapGet("/customers/{id}/export", ExportCustomer).WithTags("customers").WithName("exportCustomer");
         api.MapPost("/customers/{id}/erase", EraseCustomer).WithTags("customers").WithName("eraseCustomer");
+    }
+
+    private static void MapAllPrices(IEndpointRouteBuilder api)
+    {
         MapPrices(api, "styles", Aggregates.Styles, ThingPrices.Prices);
         MapPrices(api, "films", Aggregates.Films, ThingPrices.Prices);
         MapPrices(api, "vinyls", Aggregates.Vinyls, ThingPrices.Prices);
@@ -376,6 +235,10 @@ internal static class ShopEndpoints
         MapPrices(api, "pod-services", Aggregates.PodServices, ThingPrices.Prices);
         MapPrices(api, "cloths", Aggregates.Cloths, ThingPrices.Prices);
         MapPrices(api, "calenders", Aggregates.Calenders, ThingPrices.Prices);
+    }
+
+    private static void MapNumbers(IEndpointRouteBuilder api)
+    {
         api.MapDelete("/styles/{id}", RetireStyle).WithTags("styles").WithName("retireStyle");
         api.MapGet("/numbers", GetNumbers).WithTags("numbers").WithName("numbers");
         api.MapGet("/numbers/rates", (OpenShop shop) => shop.Db.Read(c => RatesView.From(OpenShop.Numbers(c))))

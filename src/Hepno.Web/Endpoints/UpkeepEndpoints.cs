@@ -11,7 +11,15 @@ using NodaTime;
 namespace Hepno.Web.Endpoints;
 
 /// <summary>What a machine wants done.</summary>
-internal sealed record UpkeepBody(IReadOnlyList<UpkeepTaskBody> Tasks, IReadOnlyList<UpkeepDoneBody> Done);
+internal sealed record UpkeepBody(IReadOnlyList<UpkeepTaskBody> Tasks, IReadOnlyList<UpkeepDoneBody> Done)
+{
+    public MachineUpkeep ToCore(string id) =>
+        new MachineUpkeep(
+            id,
+            [.. Tasks.Select(t => new UpkeepTask(t.Id, t.Name.Trim(), t.Every, t.Minutes, t.Cost, t.TimesAYear))],
+            [.. Done.Select(d => new UpkeepDone(d.TaskId, d.Day, d.By.Trim(), d.Note.Trim()))]
+        );
+}
 
 /// <summary>One task; times a year only for what is done as needed.</summary>
 internal sealed record UpkeepTaskBody(
