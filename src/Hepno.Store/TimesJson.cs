@@ -20,6 +20,16 @@ public static class TimesJson
         new Spelled<Instant>(InstantPattern.ExtendedIso, new AnyOffset()),
     ];
 
+    /// <summary>Options that spell times so.</summary>
+    public static JsonSerializerOptions Added(JsonSerializerOptions json)
+    {
+        foreach (var converter in Converters)
+        {
+            json.Converters.Add(converter);
+        }
+        return json;
+    }
+
     /// <summary>Written by the first pattern, read by the first that fits.</summary>
     private sealed class Spelled<T>(params IPattern<T>[] patterns) : JsonConverter<T>
         where T : struct

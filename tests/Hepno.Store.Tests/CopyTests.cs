@@ -229,6 +229,16 @@ public sealed class CopyTests : IDisposable
         Assert.Equal("2026-06-01", Assert.Single(Copies.All()).Name);
     }
 
+    [Fact]
+    public void A_copy_says_when_it_was_made_as_every_release_wrote_it()
+    {
+        var made = Copies.Make(Folder, "said", "asked", Deed.At);
+        var text = System.Text.Encoding.UTF8.GetString(made.Written());
+        Assert.Contains("\"madeAt\": \"2026-06-01T10:00:00Z\"", text, StringComparison.Ordinal);
+        Assert.Contains("\"lastAt\": \"2026-06-01T10:00:00Z\"", text, StringComparison.Ordinal);
+        Assert.Equal(Deed.At, CopyManifest.Read(made.Written()).MadeAt);
+    }
+
     private string? PutBack(string source)
     {
         using var copy = Restoring.Unpack(source, Folder, root);

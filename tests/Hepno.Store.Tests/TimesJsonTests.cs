@@ -6,7 +6,7 @@ namespace Hepno.Store.Tests;
 /// <summary>Days and times as documents and the API spell them.</summary>
 public class TimesJsonTests
 {
-    private static readonly JsonSerializerOptions Json = Configured();
+    private static readonly JsonSerializerOptions Json = TimesJson.Added(new());
 
     [Theory]
     [InlineData("day", "2026-06-11", "2026-06-11")]
@@ -39,14 +39,4 @@ public class TimesJsonTests
             "wall" => JsonSerializer.Deserialize<LocalDateTime>(json, Json),
             _ => JsonSerializer.Deserialize<Instant>(json, Json),
         };
-
-    private static JsonSerializerOptions Configured()
-    {
-        var json = new JsonSerializerOptions();
-        foreach (var converter in TimesJson.Converters)
-        {
-            json.Converters.Add(converter);
-        }
-        return json;
-    }
 }

@@ -24,7 +24,7 @@ public sealed record SharedFilm(Figure Apart, Figure AsOne, Figure Saves, decima
         (LineLayout Layout, string Code) mine,
         (LineLayout Layout, string Code) theirs,
         LineLayout joined,
-        string theirId
+        OrderId theirId
     )
     {
         if (
@@ -71,12 +71,12 @@ public sealed record SharedFilm(Figure Apart, Figure AsOne, Figure Saves, decima
     /// <param name="layout">A layout with something on it.</param>
     /// <param name="on">What it lies on.</param>
     /// <param name="forOrder">The other order, or empty for the one whose layout it is.</param>
-    public static decimal CostOf(LineLayout layout, FilmGround on, string forOrder) =>
+    public static decimal CostOf(LineLayout layout, FilmGround on, OrderId forOrder) =>
         Bill(on, layout)!.Value * PartOf(layout, forOrder);
 
     private static Figure? Bill(FilmGround on, LineLayout layout) => on.Bill(layout.Found(on.Ground))?.Cost;
 
-    private static decimal PartOf(LineLayout layout, string forOrder)
+    private static decimal PartOf(LineLayout layout, OrderId forOrder)
     {
         static double Area(IEnumerable<LaidDesign> designs) =>
             designs.Sum(d => d.WidthIn * d.HeightIn * (d.Needed + d.Extra));

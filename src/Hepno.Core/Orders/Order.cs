@@ -112,7 +112,7 @@ public sealed record PressedOn(LineId LineId, PressId PressId);
 /// <param name="LineId">Which line.</param>
 /// <param name="WithOrder">Which order has the layout.</param>
 /// <param name="WithCode">Its number as written.</param>
-public sealed record JoinedFilm(LineId LineId, string WithOrder, string WithCode);
+public sealed record JoinedFilm(LineId LineId, OrderId WithOrder, string WithCode);
 
 /// <summary>Transfers that lie in the drawer and are used for an order.</summary>
 /// <param name="LineId">For which line.</param>

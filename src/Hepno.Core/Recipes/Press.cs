@@ -195,7 +195,17 @@ public sealed record Press(
         };
 
     /// <summary>What the owner must put right before the press can be kept.</summary>
-    public IEnumerable<Problem> Problems()
+    public IEnumerable<Problem> Problems() =>
+        [
+            .. OwnProblems(),
+            .. LowerProblems(),
+            .. DialProblems(),
+            .. AccessoryProblems(),
+            .. (Maps ?? []).SelectMany((m, i) => m.Problems().Select(p => p with { Where = $"maps[{i}].{p.Where}" })),
+            .. Equipment.Problems(),
+        ];
+
+    private IEnumerable<Problem> OwnProblems()
     {
         if (string.IsNullOrWhiteSpace(Name))
         {
@@ -251,6 +261,10 @@ public sealed record Press(
                 "10 is usual."
             );
         }
+    }
+
+    private IEnumerable<Problem> LowerProblems()
+    {
         foreach (var (lower, i) in (Lowers ?? []).Select((l, i) => (l, i)))
         {
             if (lower.Name.Trim().Length is 0 or > 30 || (Lowers ?? []).Take(i).Any(l => l.Name == lower.Name))
@@ -272,6 +286,10 @@ public sealed record Press(
                 );
             }
         }
+    }
+
+    private IEnumerable<Problem> DialProblems()
+    {
         foreach (var (d, i) in (Dials ?? []).Select((d, i) => (d, i)))
         {
             if (!DialReading.Words.Contains(d.Pressure))
@@ -320,6 +338,10 @@ public sealed record Press(
                 );
             }
         }
+    }
+
+    private IEnumerable<Problem> AccessoryProblems()
+    {
         foreach (var (accessory, i) in (Accessories ?? []).Select((a, i) => (a, i)))
         {
             foreach (var problem in accessory.Problems())
@@ -338,18 +360,6 @@ public sealed record Press(
                     "Give each a name of its own."
                 );
             }
-        }
-        foreach (
-            var problem in (Maps ?? []).SelectMany(
-                (m, i) => m.Problems().Select(p => p with { Where = $"maps[{i}].{p.Where}" })
-            )
-        )
-        {
-            yield return problem;
-        }
-        foreach (var problem in Equipment.Problems())
-        {
-            yield return problem;
         }
     }
 }

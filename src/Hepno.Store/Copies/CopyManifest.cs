@@ -32,12 +32,14 @@ public sealed record CopyManifest(
     /// <summary>Its name inside a copy.</summary>
     public const string FileName = "copy.json";
 
-    private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web)
-    {
-        RespectRequiredConstructorParameters = true,
-        RespectNullableAnnotations = true,
-        WriteIndented = true,
-    };
+    private static readonly JsonSerializerOptions Json = TimesJson.Added(
+        new(JsonSerializerDefaults.Web)
+        {
+            RespectRequiredConstructorParameters = true,
+            RespectNullableAnnotations = true,
+            WriteIndented = true,
+        }
+    );
 
     /// <summary>As it is written.</summary>
     public byte[] Written() => JsonSerializer.SerializeToUtf8Bytes(this, Json);

@@ -20,8 +20,8 @@ internal static class FilmTogether
         OpenShop shop,
         OrderId id,
         LineId lineId,
-        string otherId,
-        string otherLineId,
+        OrderId otherId,
+        LineId otherLineId,
         long seen,
         Deed deed
     )
@@ -45,7 +45,7 @@ internal static class FilmTogether
                 );
             }
         }
-        var joined = FilmOffers.Laid(l, other.Case.Order.Id.Text, other.Layout)
+        var joined = FilmOffers.Laid(l, other.Case.Order.Id, other.Layout)
             ?? throw new RefusedException(
                 409,
                 "many",
@@ -59,14 +59,14 @@ internal static class FilmTogether
             {
                 Layout = f.Layout with
                 {
-                    Joined = [.. f.Layout.Joined, new(other.Line.Asked.Id, l.Case.Order.Id.Text, l.Case.Order.Code)],
+                    Joined = [.. f.Layout.Joined, new(other.Line.Asked.Id, l.Case.Order.Id, l.Case.Order.Code)],
                 },
                 Gathering = f.Gathering.With(BoughtFilm.ItemOf(f, other.Line.Asked)!.Id, i =>
                     i with
                     {
                         Text = $"{other.Layout.Copies.Count} prints, on the film of {l.Case.Order.Code}",
                         Quantity = 0,
-                        Cost = SharedFilm.CostOf(joined, l.On, other.Case.Order.Id.Text),
+                        Cost = SharedFilm.CostOf(joined, l.On, other.Case.Order.Id),
                     }
                 ),
             }

@@ -169,7 +169,7 @@ internal static class LayoutDeeds
         }
         var most = Math.Min(
             print.Count + print.Lying,
-            kept.OnHand() - DrawerStore.SpokenFor(connection, id.Text, line.Asked.Id.Text).GetValueOrDefault(keptId)
+            kept.OnHand() - DrawerStore.SpokenFor(connection, id, line.Asked.Id).GetValueOrDefault(keptId)
         );
         RefusedException.IfAny(
             count < 0 || count > most

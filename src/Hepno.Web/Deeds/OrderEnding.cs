@@ -52,7 +52,7 @@ internal static class OrderEnding
             );
         }
         var kept = DrawerStore.All(connection);
-        var spoken = DrawerStore.SpokenFor(connection, id.Text, "");
+        var spoken = DrawerStore.SpokenFor(connection, id, default);
         var waiting = c.Order.Facts.Layout.Drawer.Where(d =>
             c.Order.Facts.Gathering.Items.All(i => i.Id != $"drawer-{d.Key}" || i.DoneAt is null)
         );

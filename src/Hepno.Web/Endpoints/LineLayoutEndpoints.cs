@@ -246,8 +246,8 @@ internal static class LineLayoutEndpoints
                 shop,
                 id,
                 line,
-                body.OrderId.Text,
-                body.LineId.Text,
+                body.OrderId,
+                body.LineId,
                 seen,
                 request.Deed(shop.Clock, "film bought together")
             )

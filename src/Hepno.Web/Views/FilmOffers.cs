@@ -61,15 +61,8 @@ internal static class FilmOffers
     )
     {
         if (
-            Laid(l, other.Id.Text, theirs) is not { } joined
-            || SharedFilm.Reckon(
-                l.On,
-                l.Film,
-                (l.Layout, l.Case.Order.Code),
-                (theirs, other.Code),
-                joined,
-                other.Id.Text
-            )
+            Laid(l, other.Id, theirs) is not { } joined
+            || SharedFilm.Reckon(l.On, l.Film, (l.Layout, l.Case.Order.Code), (theirs, other.Code), joined, other.Id)
                 is not { } shared
         )
         {
@@ -95,12 +88,12 @@ internal static class FilmOffers
     }
 
     /// <summary>Both lines' prints laid anew on one ground; null where they are more than one layout holds.</summary>
-    public static LineLayout? Laid(LineOnFilm l, string otherId, LineLayout theirs)
+    public static LineLayout? Laid(LineOnFilm l, OrderId otherId, LineLayout theirs)
     {
         List<LaidDesign> designs =
         [
             .. l.Layout.Designs.Select(d => d with { Cover = 1 }),
-            .. theirs.Designs.Select(d => d with { Key = $"{otherId}/{d.Key}", For = otherId, Cover = 1 }),
+            .. theirs.Designs.Select(d => d with { Key = $"{otherId}/{d.Key}", For = otherId.Text, Cover = 1 }),
         ];
         return GangNest.Problems(l.On.Ground, [.. designs.Select(d => d.Laid())]).Any()
             ? null

@@ -23,11 +23,7 @@ internal static class Json
         json.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
         json.Converters.Add(new IdsJson());
         json.Converters.Add(new SharesJson());
-        foreach (var converter in TimesJson.Converters)
-        {
-            json.Converters.Add(converter);
-        }
-        return json;
+        return TimesJson.Added(json);
     }
 
     /// <summary>Leaves out what only kept documents hold: they carry a placement's place as it was; a call says its key.</summary>

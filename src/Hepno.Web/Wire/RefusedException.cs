@@ -1,3 +1,4 @@
+using Hepno.Core.Ids;
 using Hepno.Core.Measures;
 
 namespace Hepno.Web.Wire;
@@ -19,7 +20,7 @@ internal sealed class RefusedException(
     public IDictionary<string, object?>? More { get; } = more;
 
     public static RefusedException NoSuch<TId>(string what, TId id)
-        where TId : struct, Hepno.Core.Ids.IId => NoSuch(what, id.Text);
+        where TId : struct, IId => NoSuch(what, id.Text);
 
     /// <inheritdoc cref="NoSuch{TId}"/>
     public static RefusedException NoSuch(string what, string id) =>
