@@ -232,8 +232,10 @@ public sealed class CopyTests : IDisposable
     [Fact]
     public void A_copy_says_when_it_was_made_as_every_release_wrote_it()
     {
+        using var db = Open();
+        Fill(db);
         var made = Copies.Make(Folder, "said", "asked", Deed.At);
-        var text = System.Text.Encoding.UTF8.GetString(made.Written());
+        var text = Encoding.UTF8.GetString(made.Written());
         Assert.Contains("\"madeAt\": \"2026-06-01T10:00:00Z\"", text, StringComparison.Ordinal);
         Assert.Contains("\"lastAt\": \"2026-06-01T10:00:00Z\"", text, StringComparison.Ordinal);
         Assert.Equal(Deed.At, CopyManifest.Read(made.Written()).MadeAt);
