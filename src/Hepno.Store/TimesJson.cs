@@ -37,6 +37,11 @@ public static class TimesJson
         public override T Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
         {
             var text = reader.TokenType == JsonTokenType.String ? reader.GetString()! : throw new JsonException();
+            if (text.StartsWith('-'))
+            {
+                // ISO counts years before the first; no day of a shop has one
+                throw new JsonException();
+            }
             foreach (var pattern in patterns)
             {
                 if (pattern.Parse(text).TryGetValue(default, out var value))

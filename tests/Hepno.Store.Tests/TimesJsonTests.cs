@@ -23,6 +23,8 @@ public class TimesJsonTests
     [InlineData("day", "\"2026-02-30\"")]
     [InlineData("day", "\"30/01/2026\"")]
     [InlineData("day", "20260611")]
+    [InlineData("day", "\"-2026-06-11\"")]
+    [InlineData("instant", "\"-2026-06-11T13:00:00Z\"")]
     [InlineData("time", "\"25:00\"")]
     [InlineData("time", "\"2 pm\"")]
     // where the wall clock is meant no instant is taken, and the other way round

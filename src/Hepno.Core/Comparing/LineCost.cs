@@ -55,7 +55,7 @@ public static class LineCost
                 (d, i) =>
                     new Attempt(
                         d.Placement.Id.Text,
-                        $"{d.Placement.At().Name}{(!d.Finishes.IsNone ? ", finishing press" : "")}",
+                        $"{d.Placement.At().Name}{(d.Finishes.IsNone ? "" : ", finishing press")}",
                         d.Material,
                         d.FailureChance,
                         floor.Attended[i] + WorkSteps.Attended(n.Floor.Habits.Apart(d.Preparation)),

@@ -158,13 +158,13 @@ public sealed class Mixed(IReadOnlyList<(PlacementId PlacementId, IDecorationMet
     /// <summary>When a decoration's turn comes: sent out, then stitched, then pressed.</summary>
     public static int Stage(DecorationPlan d) =>
         d.BenchId == ShopBook.Table.Id ? 0
-        : !d.BenchId.IsNone ? 1
-        : 2;
+        : d.BenchId.IsNone ? 2
+        : 1;
 
     private static int PlaceInAsk(AskInHand ask, DecorationPlan d) =>
         ask
             .Placements.Select((p, i) => (p.Id, i))
-            .First(x => x.Id == (!d.Finishes.IsNone ? d.Finishes : d.Placement.Id))
+            .First(x => x.Id == (d.Finishes.IsNone ? d.Placement.Id : d.Finishes))
             .i;
 
     private IDecorationMethod? WayOf(PlacementId placementId) =>

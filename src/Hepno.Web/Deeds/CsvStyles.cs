@@ -2,7 +2,6 @@ using System.Globalization;
 using Hepno.Core.Blanks;
 using Hepno.Formats;
 using NodaTime;
-using NodaTime.Text;
 
 namespace Hepno.Web.Deeds;
 
@@ -187,7 +186,7 @@ internal static class CsvStyles
             : r.Wrong<LocalTime>("cut_off", hour, "14:00");
         LocalDate? until =
             r.Text("code_until") is not { Length: > 0 } day ? null
-            : LocalDatePattern.Iso.Parse(day).TryGetValue(default, out var on) ? on
+            : DateOnly.TryParseExact(day, "yyyy-MM-dd", out var on) ? LocalDate.FromDateOnly(on)
             : r.Wrong<LocalDate>("code_until", day, "2026-12-31");
         return new(
             tiers,

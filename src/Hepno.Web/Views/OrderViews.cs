@@ -380,7 +380,7 @@ internal static class OrderViews
             : Shown.Temperature(press.SetPointF(d.Recipe.TemperatureF), f);
         return new(
             index + 1,
-            $"{place.Name.ToLowerInvariant()}{(!d.Finishes.IsNone ? ", finishing" : "")}",
+            $"{place.Name.ToLowerInvariant()}{(d.Finishes.IsNone ? "" : ", finishing")}",
             Shown.Size(d.Placement.WidthIn, d.Placement.HeightIn, f),
             pressed ? Shown.Temperature(d.Recipe.TemperatureF, f) : "",
             pressed ? Shown.Temperature(d.Recipe.TemperatureF, f with { Celsius = !f.Celsius }) : "",
