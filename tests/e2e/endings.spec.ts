@@ -61,6 +61,7 @@ test('an order is cancelled with what was spent before the eyes; an empty ask is
   await expect(slip(page)).toContainText('the regatta is called off')
   await page.keyboard.press('z')
   await expect(slip(page).getByRole('button', { name: /Tick off/ })).toBeVisible()
+  await expect(slip(page)).toContainText('Taken back')
 
   await page.keyboard.press('n')
   await expect(page.getByLabel('who is asking?')).toBeVisible()

@@ -96,8 +96,10 @@ async function next(path: string): Promise<void> {
 const undo = () => once('undo', takeBack)
 async function takeBack(): Promise<void> {
   await attempt(async () => {
+    const had = shop.inHand
     const done = await ask(api.POST('/api/undo'))
-    if (done.kind === 'order') await take(done.id)
+    // who took another order in hand meanwhile keeps it
+    if (done.kind === 'order' && shop.inHand === had) await take(done.id)
     await refresh()
     shop.said = done.said
   })

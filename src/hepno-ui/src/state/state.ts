@@ -80,17 +80,20 @@ export async function refreshOrder(): Promise<void> {
 }
 
 async function refreshHeld(): Promise<void> {
-  if (!shop.inHand) {
+  const asked = shop.inHand
+  if (!asked) {
     shop.held = shop.order = null
     return
   }
   try {
-    const got = await read(shop.inHand)
-    if (got.id !== shop.inHand) return
+    const got = await read(asked)
+    if (asked !== shop.inHand) return
     shop.held = got
     // one order is never shown in two states: what the slip offers is done to what is worked on
     if (shop.order?.id === got.id) shop.order = got
   } catch (refused) {
+    // of an order that was laid down meanwhile, nobody needs to know
+    if (asked !== shop.inHand) return
     if (refused instanceof Refusal && refused.status === 404) {
       shop.inHand = ''
       shop.held = shop.order = null
